@@ -1,0 +1,21 @@
+import { differenceCiede2000, modeLab65, modeRgb, parseHex, useMode, type Rgb } from 'culori/fn';
+
+useMode(modeRgb);
+const toLab65 = useMode(modeLab65);
+const ciede2000 = differenceCiede2000();
+
+/** Is this a colour written as #rrggbb? */
+export const isColour = (text: string): boolean => /^#[0-9a-f]{6}$/i.test(text);
+
+/** CIEDE2000 between two sRGB colours (#rrggbb) under D65. Dimensionless; 1 is about the least an eye tells apart. */
+export function colourDifference(a: string, b: string): number {
+  return ciede2000(rgb(a), rgb(b));
+}
+
+/** CIE L* (0 black – 100 white) of an sRGB colour (#rrggbb). */
+export function lightness(colour: string): number {
+  return toLab65(rgb(colour)).l;
+}
+
+/** Only checked colours come here; black stands in for what could not be read rather than NaN in a weight. */
+const rgb = (colour: string): Rgb => parseHex(colour) ?? { mode: 'rgb', r: 0, g: 0, b: 0 };

@@ -1,0 +1,2 @@
+export { layoutTray, type PlacedPiece, type Tray, type TrayPiece, type TraySpace } from './layoutTray.ts';
+export { rulerTicks, type Tick } from './rulerTicks.ts';

@@ -1,0 +1,10 @@
+export { apportion } from './apportion.ts';
+export {
+  planPortions,
+  type FibrePortion,
+  type FibreStock,
+  type PackingTerms,
+  type PortionLine,
+  type PortionPlan,
+} from './planPortions.ts';
+export { WANTED_ERROR_FRACTION, weighPortions, type Weighing, type WeighingGroup } from './weighing.ts';

@@ -1,0 +1,2 @@
+export { checkRange, checkWhole, type Bounds } from './bounds.ts';
+export type { Problem, ProblemCode } from './problem.ts';

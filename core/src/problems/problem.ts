@@ -1,0 +1,37 @@
+import type { SizeName } from '../shapes/index.ts';
+
+/** Where the problem is: a JSON pointer (RFC 6901) into the document that was checked. */
+interface At {
+  readonly pointer: string;
+}
+
+/** Something that may not be stored or used as it is. Data only; words are added at the edge. */
+export type Problem = At &
+  (
+    | { readonly code: 'title_empty' }
+    | { readonly code: 'size_not_positive'; readonly valueMm: number }
+    | { readonly code: 'size_too_large'; readonly valueMm: number; readonly limitMm: number }
+    | { readonly code: 'limb_shorter_than_wide'; readonly lengthMm: number; readonly diameterMm: number }
+    | { readonly code: 'taper_ends_swapped'; readonly thickMm: number; readonly thinMm: number }
+    | {
+        readonly code: 'number_out_of_range';
+        readonly value: number;
+        readonly min: number;
+        readonly max: number;
+      }
+    | { readonly code: 'not_whole'; readonly value: number }
+    | { readonly code: 'fibre_not_found'; readonly fibreId: string }
+    | { readonly code: 'part_not_found'; readonly partId: string }
+    | { readonly code: 'id_twice'; readonly id: string }
+    | { readonly code: 'sizes_missing'; readonly missing: readonly SizeName[] }
+    | { readonly code: 'core_fibre_missing' }
+    | { readonly code: 'coat_fibre_missing' }
+    | { readonly code: 'no_parts' }
+    | { readonly code: 'colour_not_read'; readonly text: string }
+    | { readonly code: 'date_not_read'; readonly text: string }
+    | { readonly code: 'field_not_known'; readonly field: string }
+    | { readonly code: 'field_missing'; readonly field: string }
+    | { readonly code: 'field_wrong'; readonly reason: string }
+  );
+
+export type ProblemCode = Problem['code'];

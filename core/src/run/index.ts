@@ -1,0 +1,2 @@
+export { inDrawingOrder, promisedBefore, type Takings } from './promisedBefore.ts';
+export { checkRun, isCalendarDate, RUN_BOUNDS, RUN_DEFAULTS, RunInput, type Run } from './run.ts';

@@ -1,0 +1,53 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { checkRange, checkWhole, type Problem } from '../problems/index.ts';
+
+/** A class as its instructor plans it. */
+export const RunInput = Type.Object(
+  {
+    name: Type.String({ maxLength: 120 }),
+    date: Type.String({ maxLength: 10, description: 'calendar date, YYYY-MM-DD' }),
+    seats: Type.Number(),
+    sparePacks: Type.Number(),
+    revisionId: Type.String({ minLength: 1, maxLength: 40 }),
+    scaleStepG: Type.Number({ description: 'what the scale reads to, grams' }),
+    extraFraction: Type.Number({ description: 'packed over the likely amount; 0.1 is a tenth more' }),
+  },
+  { additionalProperties: false },
+);
+export type RunInput = Static<typeof RunInput>;
+
+export interface Run extends RunInput {
+  readonly id: string;
+  readonly version: number;
+}
+
+export const RUN_BOUNDS = {
+  seats: { min: 1, max: 200 },
+  sparePacks: { min: 0, max: 50 },
+  scaleStepG: { min: 0.001, max: 10 },
+  extraFraction: { min: 0, max: 1 },
+} as const;
+
+export const RUN_DEFAULTS = { seats: 8, sparePacks: 1, scaleStepG: 0.1, extraFraction: 0.1 } as const;
+
+/** Why a class may not be stored as it is. */
+export function checkRun(run: RunInput): Problem[] {
+  return [
+    ...(run.name.trim() === '' ? [{ code: 'title_empty', pointer: '/name' } as const] : []),
+    ...(isCalendarDate(run.date)
+      ? []
+      : [{ code: 'date_not_read', pointer: '/date', text: run.date } as const]),
+    ...checkWhole(run.seats, RUN_BOUNDS.seats, '/seats'),
+    ...checkWhole(run.sparePacks, RUN_BOUNDS.sparePacks, '/sparePacks'),
+    ...checkRange(run.scaleStepG, RUN_BOUNDS.scaleStepG, '/scaleStepG'),
+    ...checkRange(run.extraFraction, RUN_BOUNDS.extraFraction, '/extraFraction'),
+  ];
+}
+
+/** A day that exists: 30 February does not. */
+export function isCalendarDate(text: string): boolean {
+  const match = /^(\d{4})-(\d{2})-(\d{2})$/.exec(text);
+  if (!match) return false;
+  const date = new Date(`${text}T00:00:00Z`);
+  return !Number.isNaN(date.getTime()) && date.toISOString().startsWith(text);
+}

@@ -1,0 +1,18 @@
+import { ellipseOutline } from './outlines.ts';
+import type { Solid } from './solid.ts';
+
+/** A ball. */
+export function ball(diameterMm: number): Solid {
+  return {
+    family: 'round',
+    volumeMm3: (Math.PI * diameterMm ** 3) / 6,
+    areaMm2: Math.PI * diameterMm ** 2,
+    centroidMm: diameterMm / 2,
+    widthMm: diameterMm,
+    heightMm: diameterMm,
+    sizesMm: [diameterMm],
+    outline: () => ellipseOutline(diameterMm, diameterMm),
+    inset: (depthMm) => (depthMm * 2 < diameterMm ? ball(diameterMm - 2 * depthMm) : null),
+    scaled: (_along, across) => ball(diameterMm * across),
+  };
+}

@@ -1,0 +1,41 @@
+import { carlsonRG } from './carlson.ts';
+import { ellipseArc } from './outlines.ts';
+import type { Solid } from './solid.ts';
+
+/**
+ * Two half-spheroids meeting at the widest section.
+ * @param widestAtFraction of the length, from the blunt end; 0 < f < 1
+ */
+export function egg(lengthMm: number, diameterMm: number, widestAtFraction: number): Solid {
+  const radius = diameterMm / 2;
+  const bluntMm = lengthMm * widestAtFraction;
+  const pointedMm = lengthMm - bluntMm;
+  return {
+    family: 'round',
+    volumeMm3: (2 / 3) * Math.PI * radius ** 2 * lengthMm,
+    get areaMm2() {
+      return halfSpheroidAreaMm2(radius, bluntMm) + halfSpheroidAreaMm2(radius, pointedMm);
+    },
+    // A half-spheroid's centroid lies 3/8 of its height from its base.
+    centroidMm: bluntMm + ((3 / 8) * (pointedMm ** 2 - bluntMm ** 2)) / lengthMm,
+    widthMm: diameterMm,
+    heightMm: lengthMm,
+    sizesMm: [lengthMm, diameterMm],
+    // Standing on its blunt end, so the pointed half is drawn on top.
+    outline: () => [
+      ...ellipseArc([radius, pointedMm], radius, bluntMm, 0, Math.PI),
+      ...ellipseArc([radius, pointedMm], radius, pointedMm, Math.PI, 2 * Math.PI),
+    ],
+    inset: (depthMm) => insetEgg(bluntMm - depthMm, pointedMm - depthMm, diameterMm - 2 * depthMm),
+    scaled: (along, across) => egg(lengthMm * along, diameterMm * across, widestAtFraction),
+  };
+}
+
+function halfSpheroidAreaMm2(radius: number, height: number): number {
+  return 2 * Math.PI * carlsonRG(radius ** 4, (radius * height) ** 2, (radius * height) ** 2);
+}
+
+function insetEgg(bluntMm: number, pointedMm: number, diameterMm: number): Solid | null {
+  if (Math.min(bluntMm, pointedMm, diameterMm) <= 0) return null;
+  return egg(bluntMm + pointedMm, diameterMm, bluntMm / (bluntMm + pointedMm));
+}

@@ -1,0 +1,92 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { Length } from '../units/index.ts';
+
+/** A size not given yet is null: unknown, never zero. */
+const Size = Type.Union([Length, Type.Null()]);
+
+const strict = { additionalProperties: false } as const;
+
+/** A part's finished shape, sizes as typed. */
+const AnyShape = Type.Union([
+  Type.Object({ kind: Type.Literal('ball'), diameter: Size }, strict),
+  Type.Object({ kind: Type.Literal('ellipsoid'), length: Size, width: Size, height: Size }, strict),
+  Type.Object(
+    {
+      kind: Type.Literal('egg'),
+      length: Size,
+      diameter: Size,
+      widestAtFraction: Type.Number({
+        minimum: 0.1,
+        maximum: 0.9,
+        description: 'of the length, from the blunt end',
+      }),
+    },
+    strict,
+  ),
+  Type.Object({ kind: Type.Literal('limb'), length: Size, diameter: Size }, strict),
+  Type.Object({ kind: Type.Literal('taper'), length: Size, thickEnd: Size, thinEnd: Size }, strict),
+  Type.Object({ kind: Type.Literal('flat-ellipse'), length: Size, width: Size, thickness: Size }, strict),
+]);
+export type Shape = Static<typeof AnyShape>;
+
+/** The same with its discriminator said, so that a checker names the one wrong size and not every other shape. */
+export const Shape = Type.Unsafe<Shape>({
+  type: 'object',
+  discriminator: { propertyName: 'kind' },
+  required: ['kind'],
+  oneOf: AnyShape.anyOf,
+});
+export type ShapeKind = Shape['kind'];
+
+/** The sizes of each shape, in the order a maker reads them. */
+export const SHAPE_SIZES = {
+  ball: ['diameter'],
+  ellipsoid: ['length', 'width', 'height'],
+  egg: ['length', 'diameter'],
+  limb: ['length', 'diameter'],
+  taper: ['length', 'thickEnd', 'thinEnd'],
+  'flat-ellipse': ['length', 'width', 'thickness'],
+} as const satisfies Record<ShapeKind, readonly string[]>;
+
+export type SizeName = (typeof SHAPE_SIZES)[ShapeKind][number];
+export const SHAPE_KINDS = Object.keys(SHAPE_SIZES) as ShapeKind[];
+
+/** Widest two fifths up from the blunt end, as most bodies are. */
+export const DEFAULT_WIDEST_AT_FRACTION = 0.4;
+
+/** The sizes of a shape by name; null where not given. */
+export function sizesOf(shape: Shape): ReadonlyMap<SizeName, Length | null> {
+  const fields = shape as Readonly<Record<string, unknown>>;
+  return new Map(SHAPE_SIZES[shape.kind].map((name) => [name, (fields[name] ?? null) as Length | null]));
+}
+
+/** A shape of another kind that keeps every size the two have in common. */
+export function reshape(shape: Shape, kind: ShapeKind): Shape {
+  const kept = sizesOf(shape);
+  const sizes = Object.fromEntries(
+    SHAPE_SIZES[kind].map((name) => [name, kept.get(name) ?? likeSize(kept, name)]),
+  );
+  const extra = kind === 'egg' ? { widestAtFraction: DEFAULT_WIDEST_AT_FRACTION } : {};
+  return { kind, ...sizes, ...extra } as Shape;
+}
+
+/** The size that plays the same role under another name: a diameter is a width, and the thick end of a taper. */
+const ALIKE: Readonly<Partial<Record<SizeName, readonly SizeName[]>>> = {
+  diameter: ['width', 'thickEnd'],
+  width: ['diameter', 'thickEnd'],
+  thickEnd: ['diameter', 'width'],
+  length: ['diameter'],
+};
+
+function likeSize(kept: ReadonlyMap<SizeName, Length | null>, name: SizeName): Length | null {
+  for (const other of ALIKE[name] ?? []) {
+    const size = kept.get(other);
+    if (size) return size;
+  }
+  return null;
+}
+
+/** This shape with one size replaced. */
+export function withSize(shape: Shape, name: SizeName, size: Length | null): Shape {
+  return { ...shape, [name]: size };
+}

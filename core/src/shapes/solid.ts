@@ -1,0 +1,27 @@
+/** A point of a front view, in mm: x to the right, y downwards, the piece's bounding box starting at 0, 0. */
+export type PointMm = readonly [xMm: number, yMm: number];
+
+/**
+ * What the engine needs of a shape with its sizes filled in. Every shape is one of these, made by its own file;
+ * nothing outside `shapes/` asks which one it is.
+ */
+export interface Solid {
+  /** How it is rolled up before felting, which decides which axes grow most. */
+  readonly family: 'round' | 'roll' | 'flat';
+  readonly volumeMm3: number;
+  /** All of the surface, ends and edges counted. Worked out on reading: the search for a coat's depth never reads it. */
+  readonly areaMm2: number;
+  /** Distance of the centroid along the long axis from the first end (blunt, thick, or either where alike). */
+  readonly centroidMm: number;
+  /** Over all in front view. */
+  readonly widthMm: number;
+  readonly heightMm: number;
+  /** The principal sizes in the order a maker reads them. */
+  readonly sizesMm: readonly number[];
+  /** Closed front outline, without a repeated last point. */
+  outline(): readonly PointMm[];
+  /** The solid whose surface lies `depthMm` inside this one; null when nothing is left. */
+  inset(depthMm: number): Solid | null;
+  /** This solid with its long axis and its cross axes multiplied. */
+  scaled(alongFactor: number, acrossFactor: number): Solid;
+}

@@ -1,0 +1,10 @@
+export { Length, MAX_LENGTH_MM, MM_PER_INCH, toMm, type LengthUnit } from './length.ts';
+export { boundLength, parseLength, type LengthRefusal, type ParsedLength } from './parseLength.ts';
+export {
+  showInches,
+  showLengths,
+  showNumber,
+  showSizeMm,
+  showSizesMm,
+  showTypedLength,
+} from './showLength.ts';

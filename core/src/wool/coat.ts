@@ -1,0 +1,59 @@
+import { colourDifference, lightness, type Fibre, type Preparation } from '../fibre/index.ts';
+
+/** Below this a coat has holes, whatever the colours, g/m². */
+export const LEAST_COAT_G_PER_M2 = 80;
+
+/** The colour difference at which an eye at arm's length no longer sees the core. */
+const COVERED_DELTA_E = 3;
+
+/** What a core of unknown colour counts as: the strongest contrast makers meet. */
+const UNKNOWN_CORE_DELTA_E = 70;
+
+/** How much wool hides a colour, by how it was prepared, g/m². Lanakit's own defaults, uncalibrated. */
+const HIDING_G_PER_M2: Readonly<Record<Preparation, number>> = {
+  'core-batt': 80,
+  batt: 80,
+  carded: 80,
+  tops: 90,
+};
+
+const PALE = { aboveL: 80, factor: 1.15 };
+const DARK = { belowL: 35, factor: 0.85 };
+
+/** How thick a coat must lie, and what decided it. */
+export interface CoatWeight {
+  readonly arealGPerM2: number;
+  readonly deltaE: number;
+  /** The core's colour was unknown, so `deltaE` is an assumption. */
+  readonly isContrastAssumed: boolean;
+  readonly hidingGPerM2: number;
+  /** The contrast asked for less than the least coat that has no holes. */
+  readonly isLeastCoat: boolean;
+}
+
+type CoatFibre = Pick<Fibre, 'colour' | 'preparation'>;
+
+/**
+ * The coat that hides the core: contrast falls with areal density a as ΔE·exp(−a/κ), and 3 passes as covered,
+ * so a = max(80, κ·ln(ΔE/3)). ΔE is CIEDE2000; κ is the coat fibre's hiding constant.
+ * @param coreColour #rrggbb, or null when nobody has said
+ */
+export function coatByContrast(coreColour: string | null, coat: CoatFibre): CoatWeight {
+  const deltaE = coreColour === null ? UNKNOWN_CORE_DELTA_E : colourDifference(coreColour, coat.colour);
+  const hidingGPerM2 = hidingConstant(coat);
+  const wantedGPerM2 = hidingGPerM2 * Math.log(Math.max(deltaE, COVERED_DELTA_E) / COVERED_DELTA_E);
+  return {
+    arealGPerM2: Math.max(LEAST_COAT_G_PER_M2, wantedGPerM2),
+    deltaE,
+    isContrastAssumed: coreColour === null,
+    hidingGPerM2,
+    isLeastCoat: wantedGPerM2 <= LEAST_COAT_G_PER_M2,
+  };
+}
+
+/** κ of a coat fibre, g/m²: pale fibre hides less, dark fibre more. */
+export function hidingConstant(coat: CoatFibre): number {
+  const L = lightness(coat.colour);
+  const factor = L > PALE.aboveL ? PALE.factor : L < DARK.belowL ? DARK.factor : 1;
+  return HIDING_G_PER_M2[coat.preparation] * factor;
+}

@@ -1,0 +1,20 @@
+export { coatByContrast, hidingConstant, LEAST_COAT_G_PER_M2, type CoatWeight } from './coat.ts';
+export {
+  estimatePart,
+  type FibreLookup,
+  type PartEstimate,
+  type UnknownReason,
+  type UseEstimate,
+  type WoolRole,
+  type Workings,
+} from './estimatePart.ts';
+export {
+  estimatePattern,
+  type FibreTotal,
+  type PatternEstimate,
+  type SumWithUnknown,
+} from './estimatePattern.ts';
+export { shareVolume, type Layers } from './layers.ts';
+export { FLAT_MARGIN_MM, rollUpSize, type RollUp } from './rollUp.ts';
+export { SIGMA } from './sigmas.ts';
+export { topsLength, type TopsLength } from './topsLength.ts';

@@ -1,0 +1,3 @@
+export { problemWords } from './problemWords.ts';
+export { refusalWords } from './refusalWords.ts';
+export { sizeWords } from './sizeWords.ts';

@@ -1,0 +1,55 @@
+import type { Problem } from '../problems/index.ts';
+import { showNumber } from '../units/index.ts';
+import { sizeWords } from './sizeWords.ts';
+
+/** What is wrong and what to do, in a maker's words. One line, to stand beside the field. */
+export function problemWords(problem: Problem): string {
+  switch (problem.code) {
+    case 'title_empty':
+      return 'Give it a name.';
+    case 'size_not_positive':
+      return `A size must be more than 0; this is ${showNumber(problem.valueMm, 2)} mm.`;
+    case 'size_too_large':
+      return `${showNumber(problem.valueMm, 0)} mm is more than ${problem.limitMm} mm. Check the unit.`;
+    case 'limb_shorter_than_wide':
+      return (
+        `A limb is measured over all: ${showNumber(problem.lengthMm, 1)} mm long is less than its ` +
+        `${showNumber(problem.diameterMm, 1)} mm across. Make it longer, or choose a ball.`
+      );
+    case 'taper_ends_swapped':
+      return (
+        `The thin end (${showNumber(problem.thinMm, 1)} mm) is thicker than the thick end ` +
+        `(${showNumber(problem.thickMm, 1)} mm). Swap them.`
+      );
+    case 'number_out_of_range':
+      return `Give a number from ${problem.min} to ${problem.max}.`;
+    case 'not_whole':
+      return `Give a whole number; this is ${problem.value}.`;
+    case 'fibre_not_found':
+      return 'This fibre is no longer on the shelf. Choose another.';
+    case 'part_not_found':
+      return 'This step acts on a part that is no longer in the pattern. Choose its parts again.';
+    case 'id_twice':
+      return `The id “${problem.id}” is used twice. Every part and step needs its own.`;
+    case 'sizes_missing':
+      return `Unknown until you give its ${problem.missing.map(sizeWords).join(', ')}.`;
+    case 'core_fibre_missing':
+      return 'Unknown until you choose a core fibre.';
+    case 'coat_fibre_missing':
+      return 'Unknown until you choose a coat fibre, or leave the coat off.';
+    case 'no_parts':
+      return 'There is nothing to make yet: add a part.';
+    case 'colour_not_read':
+      return `“${problem.text}” is not a colour. Write it as #rrggbb, such as #6b7f3a.`;
+    case 'date_not_read':
+      return problem.text === ''
+        ? 'Choose a day.'
+        : `“${problem.text}” is not a day. Write it as 2026-12-05.`;
+    case 'field_not_known':
+      return `“${problem.field}” is not a field here. Leave it out.`;
+    case 'field_missing':
+      return `“${problem.field}” is missing.`;
+    case 'field_wrong':
+      return `This ${problem.reason}.`;
+  }
+}

@@ -1,0 +1,14 @@
+import type { SizeName } from '../shapes/index.ts';
+
+const SIZE_WORDS: Readonly<Record<SizeName, string>> = {
+  diameter: 'diameter',
+  length: 'length',
+  width: 'width',
+  height: 'depth',
+  thickEnd: 'thick end',
+  thinEnd: 'thin end',
+  thickness: 'thickness',
+};
+
+/** The name of a size as a maker says it. */
+export const sizeWords = (name: SizeName): string => SIZE_WORDS[name];

@@ -1,0 +1,28 @@
+/** Native ESM: `npm run unit` sets the flag that Node 20 needs for it. */
+const common = {
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  testEnvironment: 'node',
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          target: 'es2022',
+          parser: { syntax: 'typescript', tsx: true },
+          transform: { react: { runtime: 'automatic' } },
+        },
+        module: { type: 'es6' },
+        sourceMaps: 'inline',
+      },
+    ],
+  },
+  modulePathIgnorePatterns: ['<rootDir>/dist', '<rootDir>/out'],
+};
+
+export default {
+  projects: ['core', 'server', 'web'].map((name) => ({
+    ...common,
+    displayName: name,
+    testMatch: [`<rootDir>/${name}/test/**/*.test.ts`],
+  })),
+};
