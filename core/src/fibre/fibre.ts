@@ -1,25 +1,19 @@
-import { Type, type Static, type TSchema } from '@sinclair/typebox';
+import { Type, type Static } from '@sinclair/typebox';
+import { oneOf, orUnknown } from '../schema/oneOf.ts';
 
 export const PREPARATIONS = ['core-batt', 'batt', 'carded', 'tops'] as const;
 export type Preparation = (typeof PREPARATIONS)[number];
-
-const Nullable = <T extends TSchema>(schema: T) => Type.Union([schema, Type.Null()]);
 
 /** What the maker says of a fibre on the shelf. Unknown is null. */
 export const FibreInput = Type.Object(
   {
     name: Type.String({ maxLength: 80 }),
-    preparation: Type.Union([
-      Type.Literal('core-batt'),
-      Type.Literal('batt'),
-      Type.Literal('carded'),
-      Type.Literal('tops'),
-    ]),
+    preparation: oneOf(PREPARATIONS),
     colour: Type.String({ maxLength: 40, description: 'sRGB as #rrggbb' }),
-    linearGPerM: Nullable(Type.Number({ description: 'tops: grams per metre' })),
-    stapleMm: Nullable(Type.Number({ description: 'fibre length; shorter pieces cannot be pulled' })),
-    pricePer100gMinor: Nullable(Type.Integer({ description: 'integer minor units, e.g. cents' })),
-    onHandG: Nullable(
+    linearGPerM: orUnknown(Type.Number({ description: 'tops: grams per metre' })),
+    stapleMm: orUnknown(Type.Number({ description: 'fibre length; shorter pieces cannot be pulled' })),
+    pricePer100gMinor: orUnknown(Type.Integer({ description: 'integer minor units, e.g. cents' })),
+    onHandG: orUnknown(
       Type.Number({
         description: 'what is there now, counted; a change is entered in the stock ledger. null: not counted',
       }),

@@ -1,10 +1,12 @@
 import { Type, type Static } from '@sinclair/typebox';
+import { FIRMNESSES } from '../fibre/index.ts';
+import { oneOf, orUnknown } from '../schema/oneOf.ts';
 import { Shape } from '../shapes/index.ts';
 import { Length } from '../units/index.ts';
 
 const strict = { additionalProperties: false } as const;
 const Id = Type.String({ minLength: 1, maxLength: 40, pattern: '^[A-Za-z0-9_-]+$' });
-const FibreId = Type.Union([Id, Type.Null()]);
+const FibreId = orUnknown(Id);
 
 export const LEVELS = ['first-timer', 'some-practice', 'practised'] as const;
 export type Level = (typeof LEVELS)[number];
@@ -30,12 +32,7 @@ export const Part = Type.Object(
     name: Type.String({ maxLength: 80 }),
     shape: Shape,
     count: Type.Number({ description: 'how many alike' }),
-    firmness: Type.Union([
-      Type.Literal('airy'),
-      Type.Literal('springy'),
-      Type.Literal('firm'),
-      Type.Literal('solid'),
-    ]),
+    firmness: oneOf(FIRMNESSES),
     core: Type.Object({ fibreId: FibreId }, strict),
     coat: Type.Union([Type.Object({ fibreId: FibreId }, strict), Type.Null()]),
   },
@@ -48,17 +45,7 @@ export const Step = Type.Object(
     id: Id,
     text: Type.String({ maxLength: 4000 }),
     partIds: Type.Array(Id, { maxItems: 200 }),
-    stage: Type.Union([
-      Type.Literal('skeleton'),
-      Type.Literal('core'),
-      Type.Literal('shape'),
-      Type.Literal('coat'),
-      Type.Literal('join'),
-      Type.Literal('detail'),
-      Type.Literal('hair'),
-      Type.Literal('mount'),
-      Type.Literal('finish'),
-    ]),
+    stage: oneOf(STAGES),
     needle: Type.Union([
       Type.Object({ gauge: Type.Number({ description: '32 coarse – 42 fine' }) }, strict),
       Type.Null(),
@@ -76,11 +63,7 @@ export const Pattern = Type.Object(
     formatVersion: Type.Literal(1),
     title: Type.String({ maxLength: 120 }),
     finishedHeight: Type.Union([Length, Type.Null()]),
-    level: Type.Union([
-      Type.Literal('first-timer'),
-      Type.Literal('some-practice'),
-      Type.Literal('practised'),
-    ]),
+    level: oneOf(LEVELS),
     lengthUnit: Type.Union([Type.Literal('mm'), Type.Literal('in')], {
       description: 'of bare numbers and derived sizes',
     }),

@@ -1,8 +1,9 @@
 import { Type, type Static } from '@sinclair/typebox';
+import { orUnknown } from '../schema/oneOf.ts';
 import { Length } from '../units/index.ts';
 
 /** A size not given yet is null: unknown, never zero. */
-const Size = Type.Union([Length, Type.Null()]);
+const Size = orUnknown(Length);
 
 const strict = { additionalProperties: false } as const;
 

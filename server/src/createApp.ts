@@ -1,0 +1,87 @@
+import compression from 'compression';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import { errorHandler } from './http/errorHandler.ts';
+import { onlyOwnName, onlyOwnPages } from './http/guards.ts';
+import { mountRoutes } from './http/mount.ts';
+import { openApiDocument } from './http/openapi.ts';
+import { HttpProblem } from './http/problems.ts';
+import type { Route } from './http/route.ts';
+import { benchRoutes } from './routes/bench.ts';
+import type { RouteDeps } from './routes/deps.ts';
+import { fibreRoutes } from './routes/fibres.ts';
+import { patternRoutes } from './routes/patterns.ts';
+import { runRoutes } from './routes/runs.ts';
+
+/** Room for the largest pattern there can be, several times over. */
+const LARGEST_BODY = '1mb';
+
+export interface AppDeps extends RouteDeps {
+  readonly log: Logger;
+  /** The address the server is bound to. */
+  readonly host: string;
+  /** The built interface; null serves the API alone. */
+  readonly webDir: string | null;
+}
+
+/** The whole application, not yet listening. */
+export function createApp(deps: AppDeps): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.disable('etag');
+  app.use(helmet({ contentSecurityPolicy: CONTENT_SECURITY, strictTransportSecurity: false }));
+  app.use(onlyOwnName(deps.host), onlyOwnPages);
+  app.use(compression());
+  app.use('/api', express.json({ limit: LARGEST_BODY, strict: false }));
+  mountRoutes(app, allRoutes(deps));
+  app.use('/api', () => {
+    throw new HttpProblem('not_found');
+  });
+  if (deps.webDir !== null) serveInterface(app, deps.webDir);
+  app.use(errorHandler(deps.log));
+  return app;
+}
+
+/** Every operation, the one that describes them included. */
+export function allRoutes(deps: RouteDeps): Route[] {
+  const routes: Route[] = [
+    ...fibreRoutes(deps),
+    ...patternRoutes(deps),
+    ...runRoutes(deps),
+    ...benchRoutes(deps),
+    { method: 'get', path: '/health', summary: 'Is it up', answers: [200], handle: () => ({ status: 200, body: { up: true } }) },
+    {
+      method: 'get',
+      path: '/openapi.json',
+      summary: 'This document',
+      answers: [200],
+      handle: () => ({ status: 200, body: openApiDocument(routes) }),
+    },
+  ];
+  return routes;
+}
+
+/** Everything comes from this server; antd writes its styles inline. */
+const CONTENT_SECURITY = {
+  useDefaults: false,
+  directives: {
+    defaultSrc: ["'self'"],
+    styleSrc: ["'self'", "'unsafe-inline'"],
+    imgSrc: ["'self'", 'data:'],
+    fontSrc: ["'self'"],
+    workerSrc: ["'self'"],
+    objectSrc: ["'none'"],
+    baseUri: ["'self'"],
+    formAction: ["'self'"],
+    frameAncestors: ["'none'"],
+  },
+};
+
+function serveInterface(app: Express, webDir: string): void {
+  app.use('/assets', express.static(`${webDir}/assets`, { immutable: true, maxAge: '1y', fallthrough: false }));
+  app.use(express.static(webDir, { index: false }));
+  app.get('/{*path}', (_request, response) => {
+    response.set('Cache-Control', 'no-cache').sendFile('index.html', { root: webDir });
+  });
+}

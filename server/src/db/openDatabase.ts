@@ -1,0 +1,40 @@
+import Database from 'better-sqlite3';
+import { accessSync, constants, mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { migrate, type NewerDatabase } from './migrate.ts';
+
+export type Db = Database.Database;
+
+export type OpenRefusal =
+  | NewerDatabase
+  | { readonly code: 'data_dir_unwritable'; readonly dataDir: string; readonly reason: string }
+  | { readonly code: 'database_unreadable'; readonly file: string; readonly reason: string };
+
+export type OpenResult = { ok: true; db: Db; isNew: boolean } | { ok: false; refusal: OpenRefusal };
+
+/** Opens (and makes, and migrates) the studio's database. Never throws: what is wrong comes back as a refusal. */
+export function openDatabase(dataDir: string): OpenResult {
+  try {
+    mkdirSync(dataDir, { recursive: true });
+    accessSync(dataDir, constants.W_OK | constants.R_OK);
+  } catch (error) {
+    return { ok: false, refusal: { code: 'data_dir_unwritable', dataDir, reason: reasonOf(error) } };
+  }
+  const file = join(dataDir, 'lanakit.sqlite');
+  try {
+    const db = new Database(file);
+    db.pragma('journal_mode = WAL');
+    // Every acknowledged write is on the disk, also when the power goes.
+    db.pragma('synchronous = FULL');
+    db.pragma('foreign_keys = ON');
+    db.pragma('busy_timeout = 2000');
+    const migrated = migrate(db);
+    if (migrated.ok) return { ok: true, db, isNew: migrated.from === 0 };
+    db.close();
+    return { ok: false, refusal: migrated.refusal };
+  } catch (error) {
+    return { ok: false, refusal: { code: 'database_unreadable', file, reason: reasonOf(error) } };
+  }
+}
+
+const reasonOf = (error: unknown): string => (error instanceof Error ? error.message : String(error));

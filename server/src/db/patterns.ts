@@ -1,0 +1,137 @@
+import { fibresUsed, type Pattern } from '@lanakit/core';
+import type { Db } from './openDatabase.ts';
+import { softDelete } from './softDelete.ts';
+
+interface PatternRow {
+  id: string;
+  version: number;
+  document: string;
+  updated_at: string;
+  revision_id: string | null;
+  revision_number: number | null;
+}
+
+/** A draft and its newest revision. */
+export interface StoredPattern {
+  readonly id: string;
+  readonly version: number;
+  readonly document: Pattern;
+  readonly updatedAt: string;
+  readonly revision: { readonly id: string; readonly number: number } | null;
+}
+
+export interface Revision {
+  readonly id: string;
+  readonly patternId: string;
+  readonly number: number;
+  readonly publishedAt: string;
+  readonly document: Pattern;
+}
+
+interface RevisionRow {
+  id: string;
+  pattern_id: string;
+  number: number;
+  published_at: string;
+  document: string;
+}
+
+/** Where a page of a list goes on: after this row in its order. */
+export interface PatternCursor {
+  readonly updatedAt: string;
+  readonly id: string;
+}
+
+const SELECT = `
+  SELECT p.id, p.version, p.document, p.updated_at, r.id AS revision_id, r.number AS revision_number
+  FROM pattern p
+  LEFT JOIN revision r ON r.pattern_id = p.id
+    AND r.number = (SELECT max(number) FROM revision WHERE pattern_id = p.id)
+  WHERE p.deleted_at IS NULL`;
+
+/** Every query on patterns and revisions, prepared once. */
+export function patternQueries(db: Db) {
+  const selectPage = db.prepare<{ updatedAt: string; id: string; limit: number }, PatternRow>(`
+    ${SELECT} AND (p.updated_at < @updatedAt OR (p.updated_at = @updatedAt AND p.id > @id))
+    ORDER BY p.updated_at DESC, p.id LIMIT @limit`);
+  const selectAll = db.prepare<[], PatternRow>(`${SELECT} ORDER BY p.updated_at DESC, p.id`);
+  const selectOne = db.prepare<[string], PatternRow>(`${SELECT} AND p.id = ?`);
+  const insertRow = db.prepare(
+    `INSERT INTO pattern (id, document, created_at, updated_at) VALUES (@id, @document, @at, @at)`,
+  );
+  const updateRow = db.prepare(`
+    UPDATE pattern SET document = @document, version = version + 1, updated_at = @at
+    WHERE id = @id AND version = @version AND deleted_at IS NULL`);
+  const clearFibres = db.prepare(`DELETE FROM pattern_fibre WHERE pattern_id = ?`);
+  const insertFibre = db.prepare(`INSERT INTO pattern_fibre (pattern_id, fibre_id) VALUES (?, ?)`);
+  const insertRevision = db.prepare(`
+    INSERT INTO revision (id, pattern_id, number, document, published_at)
+    VALUES (@id, @patternId, (SELECT coalesce(max(number), 0) + 1 FROM revision WHERE pattern_id = @patternId),
+            @document, @at)`);
+  const insertRevisionFibre = db.prepare(`INSERT INTO revision_fibre (revision_id, fibre_id) VALUES (?, ?)`);
+  const selectRevision = db.prepare<[string], RevisionRow>(`SELECT * FROM revision WHERE id = ?`);
+  const selectRevisions = db.prepare<[string], RevisionRow>(
+    `SELECT * FROM revision WHERE pattern_id = ? ORDER BY number DESC`,
+  );
+  const selectPublished = db.prepare<[], RevisionRow>(`
+    SELECT r.* FROM revision r JOIN pattern p ON p.id = r.pattern_id WHERE p.deleted_at IS NULL
+    ORDER BY json_extract(r.document, '$.title'), r.number DESC`);
+
+  const noteFibres = (id: string, document: Pattern) => {
+    clearFibres.run(id);
+    for (const fibreId of fibresUsed(document)) insertFibre.run(id, fibreId);
+  };
+
+  return {
+    /** @param after null for the first page */
+    page: (after: PatternCursor | null, limit: number): StoredPattern[] =>
+      selectPage.all({ ...(after ?? { updatedAt: '~', id: '' }), limit }).map(patternOf),
+    all: (): StoredPattern[] => selectAll.all().map(patternOf),
+    find: (id: string): StoredPattern | null => {
+      const row = selectOne.get(id);
+      return row ? patternOf(row) : null;
+    },
+    insert: db.transaction((id: string, document: Pattern, at: string) => {
+      insertRow.run({ id, document: JSON.stringify(document), at });
+      noteFibres(id, document);
+    }),
+    /** False when the version is no longer the stored one; nothing is written then. */
+    update: db.transaction((id: string, version: number, document: Pattern, at: string): boolean => {
+      const isWritten = updateRow.run({ id, version, document: JSON.stringify(document), at }).changes === 1;
+      if (isWritten) noteFibres(id, document);
+      return isWritten;
+    }),
+    ...softDelete(db, 'pattern'),
+    publish: db.transaction((id: string, patternId: string, document: Pattern, at: string) => {
+      insertRevision.run({ id, patternId, document: JSON.stringify(document), at });
+      for (const fibreId of fibresUsed(document)) insertRevisionFibre.run(id, fibreId);
+    }),
+    findRevision: (id: string): Revision | null => {
+      const row = selectRevision.get(id);
+      return row ? revisionOf(row) : null;
+    },
+    revisionsOf: (patternId: string): Revision[] => selectRevisions.all(patternId).map(revisionOf),
+    published: (): Revision[] => selectPublished.all().map(revisionOf),
+  };
+}
+
+export type PatternQueries = ReturnType<typeof patternQueries>;
+
+const patternOf = (row: PatternRow): StoredPattern => ({
+  id: row.id,
+  version: row.version,
+  document: JSON.parse(row.document) as Pattern,
+  updatedAt: row.updated_at,
+  revision:
+    row.revision_id !== null && row.revision_number !== null
+      ? { id: row.revision_id, number: row.revision_number }
+      : null,
+});
+
+const revisionOf = (row: RevisionRow): Revision => ({
+  id: row.id,
+  patternId: row.pattern_id,
+  number: row.number,
+  publishedAt: row.published_at,
+  document: JSON.parse(row.document) as Pattern,
+});

@@ -1,0 +1,68 @@
+import { RUN_DEFAULTS, type Pattern, type RunInput } from '@lanakit/core';
+import { todayOf, type RouteDeps } from '../routes/deps.ts';
+import { balloon, beetle, octopus, pear, puffin } from './patterns.ts';
+import { DEMO_FIBRES } from './shelf.ts';
+import type { FibreKey } from './write.ts';
+
+/** Fills an empty studio with the demo: shelf, five figures, three classes ahead. Call it inside a transaction. */
+export function loadDemo({ store, now, newId }: RouteDeps): void {
+  const at = now().toISOString();
+  const fibre = putOnShelf({ store, now, newId }, at);
+  const write = (document: Pattern) => {
+    const id = newId();
+    store.patterns.insert(id, document, at);
+    return id;
+  };
+  const publish = (patternId: string, document: Pattern) => {
+    const id = newId();
+    store.patterns.publish(id, patternId, document, at);
+    return id;
+  };
+
+  write(balloon(fibre));
+  write(beetle(fibre));
+  const octopusRevision = publish(write(octopus(fibre)), octopus(fibre));
+  const puffinRevision = publish(write(puffin(fibre)), puffin(fibre));
+  const pearId = write(pear(fibre));
+  publish(pearId, withoutBlush(pear(fibre)));
+  const pearRevision = publish(pearId, pear(fibre));
+
+  const plan = (run: Pick<RunInput, 'name' | 'date' | 'seats' | 'sparePacks' | 'revisionId'>) =>
+    store.runs.insert(newId(), { ...RUN_DEFAULTS, ...run }, at);
+  const saturday = (weeks: number) => todayOf(saturdayAfter(now(), weeks));
+  plan({ name: 'Saturday pears', date: saturday(0), seats: 11, sparePacks: 2, revisionId: pearRevision });
+  plan({ name: 'Puffin weekend', date: saturday(2), seats: 8, sparePacks: 1, revisionId: puffinRevision });
+  plan({ name: 'Tide-pool evening', date: saturday(3), seats: 6, sparePacks: 1, revisionId: octopusRevision });
+}
+
+function putOnShelf({ store, newId }: RouteDeps, at: string): FibreKey {
+  const ids = new Map<string, string>();
+  for (const [key, input] of DEMO_FIBRES) {
+    const id = newId();
+    store.fibres.insert(id, input, at);
+    ids.set(key, id);
+  }
+  return (key) => {
+    const id = ids.get(key);
+    if (id === undefined) throw new Error(`the demo shelf has no ${key}`);
+    return id;
+  };
+}
+
+/** The first Saturday at least two days off, then `weeks` later. */
+function saturdayAfter(today: Date, weeks: number): Date {
+  const date = new Date(today);
+  date.setDate(date.getDate() + 2);
+  date.setDate(date.getDate() + ((6 - date.getDay() + 7) % 7) + 7 * weeks);
+  return date;
+}
+
+/** How the pear was first published. */
+function withoutBlush(document: Pattern): Pattern {
+  const blush = document.parts.find((part) => part.name === 'Blush')?.id;
+  return {
+    ...document,
+    parts: document.parts.filter((part) => part.id !== blush),
+    steps: document.steps.filter((step) => !step.partIds.includes(blush ?? '')),
+  };
+}

@@ -1,0 +1,56 @@
+import type { Express, Request, RequestHandler } from 'express';
+import { bodyCheck } from './bodyCheck.ts';
+import { contentProblem, HttpProblem } from './problems.ts';
+import type { Route } from './route.ts';
+
+/** Mounts every route: form checked, version read, handler called, reply sent. */
+export function mountRoutes(app: Express, routes: readonly Route[]): void {
+  for (const route of routes) app[route.method](`/api${route.path}`, handlerOf(route));
+  for (const path of new Set(routes.map((route) => route.path))) {
+    app.all(`/api${path}`, () => {
+      throw new HttpProblem('method_not_allowed');
+    });
+  }
+}
+
+function handlerOf(route: Route): RequestHandler {
+  const check = route.body ? bodyCheck(route.body) : null;
+  return (request, response) => {
+    if (check) assertJson(request);
+    const problems = check?.(request.body) ?? [];
+    if (problems.length > 0) throw contentProblem('body_invalid', problems);
+    const reply = route.handle({
+      params: request.params as Record<string, string>,
+      query: readQuery(request, route.query ?? []),
+      body: request.body as unknown,
+      version: route.ifMatch ? readVersion(request) : 0,
+    });
+    if (reply.version !== undefined) response.set('ETag', `"${reply.version}"`);
+    if (reply.location !== undefined) response.set('Location', reply.location);
+    // A browser may keep an answer, but asks each time whether it still holds.
+    response.set('Cache-Control', 'no-cache').status(reply.status);
+    if (reply.body === undefined) response.end();
+    else response.json(reply.body);
+  };
+}
+
+function assertJson(request: Request): void {
+  if (!request.is('application/json')) throw new HttpProblem('body_wrong_type');
+}
+
+function readQuery(request: Request, known: readonly string[]): Record<string, string | undefined> {
+  const strange = Object.keys(request.query).find((name) => !known.includes(name));
+  if (strange !== undefined) throw new HttpProblem('query_invalid', { field: strange });
+  return Object.fromEntries(
+    known.map((name) => [name, typeof request.query[name] === 'string' ? request.query[name] : undefined]),
+  );
+}
+
+/** Strong tags that are the version itself: `"3"`. */
+function readVersion(request: Request): number {
+  const header = request.get('If-Match');
+  if (header === undefined) throw new HttpProblem('precondition_required');
+  const version = Number(/^"(\d+)"$/.exec(header.trim())?.[1]);
+  if (!Number.isSafeInteger(version)) throw new HttpProblem('if_match_not_read');
+  return version;
+}

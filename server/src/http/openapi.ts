@@ -1,0 +1,62 @@
+import { HTTP_PROBLEMS } from './problems.ts';
+import type { Route } from './route.ts';
+
+const PROBLEM_SCHEMA = {
+  type: 'object',
+  required: ['type', 'code', 'status', 'title'],
+  properties: {
+    type: { type: 'string' },
+    code: { enum: Object.keys(HTTP_PROBLEMS) },
+    status: { type: 'integer' },
+    title: { type: 'string' },
+    errors: {
+      type: 'array',
+      items: {
+        type: 'object',
+        required: ['code', 'pointer', 'message'],
+        properties: { code: { type: 'string' }, pointer: { type: 'string' }, message: { type: 'string' } },
+      },
+    },
+  },
+};
+
+const IF_MATCH = {
+  name: 'If-Match',
+  in: 'header',
+  required: true,
+  description: 'The version being changed, as its ETag: "3"',
+  schema: { type: 'string' },
+};
+
+/** The OpenAPI 3.1 document of these routes, from the schemas that check them. */
+export function openApiDocument(routes: readonly Route[]) {
+  const paths: Record<string, Record<string, unknown>> = {};
+  for (const route of routes) {
+    const path = `/api${route.path.replace(/:(\w+)/g, '{$1}')}`;
+    paths[path] = { ...paths[path], [route.method]: operationOf(route) };
+  }
+  return {
+    openapi: '3.1.0',
+    info: { title: 'Lanakit', version: '0.1.0', license: { name: 'MIT' } },
+    paths,
+    components: { schemas: { Problem: PROBLEM_SCHEMA } },
+  };
+}
+
+function operationOf(route: Route) {
+  const names = [...route.path.matchAll(/:(\w+)/g)].map((match) => match[1]);
+  const problem = { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } };
+  return {
+    summary: route.summary,
+    parameters: [
+      ...names.map((name) => ({ name, in: 'path', required: true, schema: { type: 'string' } })),
+      ...(route.query ?? []).map((name) => ({ name, in: 'query', schema: { type: 'string' } })),
+      ...(route.ifMatch ? [IF_MATCH] : []),
+    ],
+    ...(route.body && { requestBody: { required: true, content: { 'application/json': { schema: route.body } } } }),
+    responses: Object.fromEntries([
+      ...route.answers.map((status) => [String(status), { description: 'Done' }]),
+      ['default', { description: 'A problem', content: problem }],
+    ]) as Record<string, unknown>,
+  };
+}

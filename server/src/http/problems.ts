@@ -1,0 +1,58 @@
+import { problemWords } from '@lanakit/core/words';
+import type { Problem } from '@lanakit/core';
+
+/** Every refusal the server can give: its status and what to do about it. Codes are stable; words may improve. */
+export const HTTP_PROBLEMS = {
+  json_broken: { status: 400, title: 'The request is not JSON. Nothing was changed.' },
+  body_wrong_type: { status: 415, title: 'Send the request as application/json. Nothing was changed.' },
+  body_too_large: { status: 413, title: 'The request is over 1 MB. Nothing was changed; send less at a time.' },
+  body_invalid: { status: 400, title: 'The request does not have the form asked for. Nothing was changed.' },
+  content_invalid: { status: 422, title: 'Something in it cannot be. Nothing was changed; mend what is listed.' },
+  pattern_incomplete: {
+    status: 422,
+    title: 'The pattern still has something unknown. Nothing was published; settle what is listed.',
+  },
+  revision_unchanged: { status: 409, title: 'Nothing has changed since the last revision. Nothing was published.' },
+  fibre_in_use: { status: 409, title: 'This fibre is in use. It was kept; archive it instead.' },
+  version_conflict: {
+    status: 409,
+    title: 'It was changed elsewhere since you opened it. Nothing was overwritten; decide between the two.',
+  },
+  precondition_required: { status: 428, title: 'Send the version you are changing as If-Match. Nothing was changed.' },
+  if_match_not_read: { status: 400, title: 'If-Match must be a version such as "3". Nothing was changed.' },
+  query_invalid: { status: 400, title: 'The address asks for something that cannot be read.' },
+  not_found: { status: 404, title: 'There is nothing here. It may have been deleted.' },
+  method_not_allowed: { status: 405, title: 'That cannot be done here.' },
+  foreign_request: {
+    status: 403,
+    title: 'This request came from another site or under another name. Nothing was changed.',
+  },
+  internal: { status: 500, title: 'Something went wrong in Lanakit. Nothing was half-written; try again.' },
+} as const;
+
+export type HttpProblemCode = keyof typeof HTTP_PROBLEMS;
+
+/** Thrown by a handler to answer with a problem; the error handler turns it into `application/problem+json`. */
+export class HttpProblem extends Error {
+  readonly code: HttpProblemCode;
+  readonly facts: Readonly<Record<string, unknown>>;
+
+  constructor(code: HttpProblemCode, facts: Readonly<Record<string, unknown>> = {}) {
+    super(code);
+    this.code = code;
+    this.facts = facts;
+  }
+}
+
+/** A problem with what is wrong in the body, each in words with its place. */
+export function contentProblem(code: HttpProblemCode, problems: readonly Problem[]): HttpProblem {
+  return new HttpProblem(code, {
+    errors: problems.map((problem) => ({ ...problem, message: problemWords(problem) })),
+  });
+}
+
+/** The body of `application/problem+json` (RFC 9457). */
+export function problemBody({ code, facts }: HttpProblem) {
+  const { status, title } = HTTP_PROBLEMS[code];
+  return { type: `/problems/${code}`, code, status, title, ...facts };
+}

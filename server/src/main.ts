@@ -1,0 +1,51 @@
+import { nanoid } from 'nanoid';
+import { existsSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import pino from 'pino';
+import { readConfig } from './config.ts';
+import { createApp } from './createApp.ts';
+import { createStore, openDatabase } from './db/index.ts';
+import { loadDemo } from './demo/loadDemo.ts';
+import { startRefusalWords, type StartRefusal } from './startRefusalWords.ts';
+
+/** Built, this file lies in dist/server and the interface beside it; from source there may be none yet. */
+const webDir = join(dirname(fileURLToPath(import.meta.url)), '../web');
+
+function refuse(refusal: StartRefusal): never {
+  console.error(`Lanakit did not start.\n${startRefusalWords(refusal)}`);
+  process.exit(1);
+}
+
+function start(): void {
+  const config = readConfig(process.env);
+  if ('code' in config) refuse(config);
+  const opened = openDatabase(config.dataDir);
+  if (!opened.ok) refuse(opened.refusal);
+  const store = createStore(opened.db);
+  const deps = { store, now: () => new Date(), newId: () => nanoid(12) };
+  if (opened.isNew && config.isDemo) opened.db.transaction(() => loadDemo(deps))();
+  const app = createApp({
+    ...deps,
+    log: pino({ level: process.env['LOG_LEVEL'] ?? 'warn' }),
+    host: config.host,
+    webDir: existsSync(webDir) ? webDir : null,
+  });
+  const server = app.listen(config.port, config.host, (error?: NodeJS.ErrnoException) => {
+    if (error) refuse({ code: 'cannot_listen', reason: error.code ?? error.message, ...config });
+    const address = server.address();
+    const port = typeof address === 'object' && address ? address.port : config.port;
+    console.log(`Lanakit is running at http://${config.host}:${port}\nData in ${config.dataDir}`);
+  });
+  const stop = () => {
+    server.close(() => {
+      opened.db.close();
+      process.exit(0);
+    });
+    server.closeAllConnections();
+  };
+  process.once('SIGINT', stop);
+  process.once('SIGTERM', stop);
+}
+
+start();

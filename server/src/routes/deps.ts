@@ -1,0 +1,14 @@
+import type { Store } from '../db/index.ts';
+
+/** What the world gives the routes. */
+export interface RouteDeps {
+  readonly store: Store;
+  readonly now: () => Date;
+  readonly newId: () => string;
+}
+
+/** The calendar day where the studio is, YYYY-MM-DD. */
+export function todayOf(now: Date): string {
+  const two = (value: number) => String(value).padStart(2, '0');
+  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
+}
