@@ -50,7 +50,13 @@ export function allRoutes(deps: RouteDeps): Route[] {
     ...patternRoutes(deps),
     ...runRoutes(deps),
     ...benchRoutes(deps),
-    { method: 'get', path: '/health', summary: 'Is it up', answers: [200], handle: () => ({ status: 200, body: { up: true } }) },
+    {
+      method: 'get',
+      path: '/health',
+      summary: 'Is it up',
+      answers: [200],
+      handle: () => ({ status: 200, body: { up: true } }),
+    },
     {
       method: 'get',
       path: '/openapi.json',
@@ -79,7 +85,10 @@ const CONTENT_SECURITY = {
 };
 
 function serveInterface(app: Express, webDir: string): void {
-  app.use('/assets', express.static(`${webDir}/assets`, { immutable: true, maxAge: '1y', fallthrough: false }));
+  app.use(
+    '/assets',
+    express.static(`${webDir}/assets`, { immutable: true, maxAge: '1y', fallthrough: false }),
+  );
   app.use(express.static(webDir, { index: false }));
   app.get('/{*path}', (_request, response) => {
     response.set('Cache-Control', 'no-cache').sendFile('index.html', { root: webDir });

@@ -45,7 +45,10 @@ export function fibreQueries(db: Db) {
   const insertMovement = db.prepare(
     `INSERT INTO stock_movement (fibre_id, mass_mg, reason, at) VALUES (@fibreId, @massMg, 'counted', @at)`,
   );
-  const selectUses = db.prepare<{ fibreId: string }, { patternId: string; title: string; revisionNumber: number | null }>(`
+  const selectUses = db.prepare<
+    { fibreId: string },
+    { patternId: string; title: string; revisionNumber: number | null }
+  >(`
     SELECT p.id AS patternId, json_extract(p.document, '$.title') AS title, NULL AS revisionNumber
     FROM pattern_fibre u JOIN pattern p ON p.id = u.pattern_id WHERE u.fibre_id = @fibreId AND p.deleted_at IS NULL
     UNION ALL

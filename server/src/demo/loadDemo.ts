@@ -8,9 +8,12 @@ import type { FibreKey } from './write.ts';
 export function loadDemo({ store, now, newId }: RouteDeps): void {
   const at = now().toISOString();
   const fibre = putOnShelf({ store, now, newId }, at);
+  // Each a minute after the one before, so that lists have an order: the pear was changed last.
+  let minutesOn = -10;
   const write = (document: Pattern) => {
     const id = newId();
-    store.patterns.insert(id, document, at);
+    minutesOn += 1;
+    store.patterns.insert(id, document, new Date(now().getTime() + minutesOn * 60_000).toISOString());
     return id;
   };
   const publish = (patternId: string, document: Pattern) => {
@@ -32,7 +35,13 @@ export function loadDemo({ store, now, newId }: RouteDeps): void {
   const saturday = (weeks: number) => todayOf(saturdayAfter(now(), weeks));
   plan({ name: 'Saturday pears', date: saturday(0), seats: 11, sparePacks: 2, revisionId: pearRevision });
   plan({ name: 'Puffin weekend', date: saturday(2), seats: 8, sparePacks: 1, revisionId: puffinRevision });
-  plan({ name: 'Tide-pool evening', date: saturday(3), seats: 6, sparePacks: 1, revisionId: octopusRevision });
+  plan({
+    name: 'Tide-pool evening',
+    date: saturday(3),
+    seats: 6,
+    sparePacks: 1,
+    revisionId: octopusRevision,
+  });
 }
 
 function putOnShelf({ store, newId }: RouteDeps, at: string): FibreKey {

@@ -4,7 +4,7 @@ import { Ajv, type ErrorObject } from 'ajv';
 
 export type BodyCheck = (body: unknown) => Problem[];
 
-const ajv = new Ajv({ allErrors: true, discriminator: true, strict: true });
+const ajv = new Ajv({ allErrors: true, discriminator: true, strict: true, strictRequired: false });
 
 /** A checker of one body schema, compiled once: what is wrong with the form, each with its place. */
 export function bodyCheck(schema: TSchema): BodyCheck {

@@ -20,6 +20,7 @@ export function onlyOwnName(host: string): RequestHandler {
 export const onlyOwnPages: RequestHandler = (request, _response, next) => {
   const site = request.get('sec-fetch-site');
   const isForeign = site === 'cross-site' || site === 'same-site';
-  if (request.method !== 'GET' && request.method !== 'HEAD' && isForeign) throw new HttpProblem('foreign_request');
+  if (request.method !== 'GET' && request.method !== 'HEAD' && isForeign)
+    throw new HttpProblem('foreign_request');
   next();
 };

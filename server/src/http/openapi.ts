@@ -53,7 +53,9 @@ function operationOf(route: Route) {
       ...(route.query ?? []).map((name) => ({ name, in: 'query', schema: { type: 'string' } })),
       ...(route.ifMatch ? [IF_MATCH] : []),
     ],
-    ...(route.body && { requestBody: { required: true, content: { 'application/json': { schema: route.body } } } }),
+    ...(route.body && {
+      requestBody: { required: true, content: { 'application/json': { schema: route.body } } },
+    }),
     responses: Object.fromEntries([
       ...route.answers.map((status) => [String(status), { description: 'Done' }]),
       ['default', { description: 'A problem', content: problem }],

@@ -5,20 +5,32 @@ import type { Problem } from '@lanakit/core';
 export const HTTP_PROBLEMS = {
   json_broken: { status: 400, title: 'The request is not JSON. Nothing was changed.' },
   body_wrong_type: { status: 415, title: 'Send the request as application/json. Nothing was changed.' },
-  body_too_large: { status: 413, title: 'The request is over 1 MB. Nothing was changed; send less at a time.' },
+  body_too_large: {
+    status: 413,
+    title: 'The request is over 1 MB. Nothing was changed; send less at a time.',
+  },
   body_invalid: { status: 400, title: 'The request does not have the form asked for. Nothing was changed.' },
-  content_invalid: { status: 422, title: 'Something in it cannot be. Nothing was changed; mend what is listed.' },
+  content_invalid: {
+    status: 422,
+    title: 'Something in it cannot be. Nothing was changed; mend what is listed.',
+  },
   pattern_incomplete: {
     status: 422,
     title: 'The pattern still has something unknown. Nothing was published; settle what is listed.',
   },
-  revision_unchanged: { status: 409, title: 'Nothing has changed since the last revision. Nothing was published.' },
+  revision_unchanged: {
+    status: 409,
+    title: 'Nothing has changed since the last revision. Nothing was published.',
+  },
   fibre_in_use: { status: 409, title: 'This fibre is in use. It was kept; archive it instead.' },
   version_conflict: {
     status: 409,
     title: 'It was changed elsewhere since you opened it. Nothing was overwritten; decide between the two.',
   },
-  precondition_required: { status: 428, title: 'Send the version you are changing as If-Match. Nothing was changed.' },
+  precondition_required: {
+    status: 428,
+    title: 'Send the version you are changing as If-Match. Nothing was changed.',
+  },
   if_match_not_read: { status: 400, title: 'If-Match must be a version such as "3". Nothing was changed.' },
   query_invalid: { status: 400, title: 'The address asks for something that cannot be read.' },
   not_found: { status: 404, title: 'There is nothing here. It may have been deleted.' },

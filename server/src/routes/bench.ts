@@ -12,10 +12,11 @@ export function benchRoutes({ store, now }: RouteDeps): Route[] {
       const { document, number } = revisionOf(store, run);
       const plan = planRun(store, run, shelf, promised);
       // In drawing order, so each run finds what the ones before it have left.
-      for (const { fibreId, classG } of plan.fibres) promised.set(fibreId, (promised.get(fibreId) ?? 0) + classG);
+      for (const { fibreId, classG } of plan.fibres)
+        promised.set(fibreId, (promised.get(fibreId) ?? 0) + classG);
       return {
         run,
-        patternTitle: document.title,
+        document,
         revisionNumber: number,
         packs: plan.packs,
         classG: plan.classG,

@@ -14,7 +14,8 @@ export function fibreRoutes({ store: { fibres }, now, newId }: RouteDeps): Route
     const fibre = found(id);
     return { status, body: fibre, version: fibre.version };
   };
-  const conflict = (id: string, yours: unknown) => new HttpProblem('version_conflict', { yours, theirs: found(id) });
+  const conflict = (id: string, yours: unknown) =>
+    new HttpProblem('version_conflict', { yours, theirs: found(id) });
   const at = () => now().toISOString();
 
   return [

@@ -20,9 +20,13 @@ export function patternRoutes({ store: { patterns, fibres }, now, newId }: Route
     const pattern = found(id);
     return { status, body: pattern, version: pattern.version };
   };
-  const conflict = (id: string, yours: unknown) => new HttpProblem('version_conflict', { yours, theirs: found(id) });
+  const conflict = (id: string, yours: unknown) =>
+    new HttpProblem('version_conflict', { yours, theirs: found(id) });
   const checked = (document: Pattern): Pattern => {
-    const problems = [...checkPattern(document), ...strangeFibres(document, (id) => fibres.find(id) !== null)];
+    const problems = [
+      ...checkPattern(document),
+      ...strangeFibres(document, (id) => fibres.find(id) !== null),
+    ];
     if (problems.length > 0) throw contentProblem('content_invalid', problems);
     return document;
   };
@@ -37,7 +41,10 @@ export function patternRoutes({ store: { patterns, fibres }, now, newId }: Route
       handle: ({ query }) => {
         const limit = readLimit(query['limit']);
         const items = patterns.page(readCursor(query['after']), limit);
-        return { status: 200, body: { items, next: items.length === limit ? cursorAfter(items.at(-1)) : null } };
+        return {
+          status: 200,
+          body: { items, next: items.length === limit ? cursorAfter(items.at(-1)) : null },
+        };
       },
     },
     {
@@ -106,14 +113,19 @@ export function patternRoutes({ store: { patterns, fibres }, now, newId }: Route
         if (pattern.version !== version) throw conflict(id, null);
         const missing = missingForPublishing(pattern.document);
         const strange = strangeFibres(pattern.document, (fibreId) => fibres.find(fibreId) !== null);
-        if (missing.length + strange.length > 0) throw contentProblem('pattern_incomplete', [...missing, ...strange]);
+        if (missing.length + strange.length > 0)
+          throw contentProblem('pattern_incomplete', [...missing, ...strange]);
         const last = pattern.revision && patterns.findRevision(pattern.revision.id);
         if (last && comparePatterns(pattern.document, last.document).length === 0) {
           throw new HttpProblem('revision_unchanged', { number: last.number });
         }
         const revisionId = newId();
         patterns.publish(revisionId, id, pattern.document, at());
-        return { status: 201, body: patterns.findRevision(revisionId), location: `/api/revisions/${revisionId}` };
+        return {
+          status: 201,
+          body: patterns.findRevision(revisionId),
+          location: `/api/revisions/${revisionId}`,
+        };
       },
     },
     {
@@ -124,7 +136,9 @@ export function patternRoutes({ store: { patterns, fibres }, now, newId }: Route
       handle: () => ({
         status: 200,
         body: {
-          items: patterns.published().map(({ document, ...revision }) => ({ ...revision, title: document.title })),
+          items: patterns
+            .published()
+            .map(({ document, ...revision }) => ({ ...revision, title: document.title })),
         },
       }),
     },

@@ -85,7 +85,10 @@ export function runRoutes({ store, now, newId }: RouteDeps): Route[] {
         const before = runs.ahead(today).filter((run) => run.date <= own.date);
         const withTakings = before.map((run) => ({ ...run, takings: takingsOf(store, run, shelf) }));
         const promised = promisedBefore(id, withTakings, today);
-        return { status: 200, body: { items: [...promised].map(([fibreId, massG]) => ({ fibreId, massG })) } };
+        return {
+          status: 200,
+          body: { items: [...promised].map(([fibreId, massG]) => ({ fibreId, massG })) },
+        };
       },
     },
     {

@@ -1,4 +1,11 @@
-import { estimatePattern, planPortions, type Fibre, type PortionPlan, type Run, type Takings } from '@lanakit/core';
+import {
+  estimatePattern,
+  planPortions,
+  type Fibre,
+  type PortionPlan,
+  type Run,
+  type Takings,
+} from '@lanakit/core';
 import type { Revision, Store } from '../db/index.ts';
 
 /** The shelf as the core looks fibres up. */

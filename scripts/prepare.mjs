@@ -1,0 +1,72 @@
+// What both commands need first: the locked packages, and a build that is no older than the source.
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..');
+
+const INSTALL_STAMP = join(ROOT, 'node_modules', '.lanakit-installed');
+const BUILD_STAMP = join(ROOT, 'dist', '.lanakit-built');
+const SOURCES = [
+  'core/src',
+  'server/src',
+  'server/vite.config.ts',
+  'web/src',
+  'web/public',
+  'web/index.html',
+  'web/vite.config.ts',
+];
+
+/** Runs a command in the project; stops everything when it fails. */
+export function run(command, args, env = {}) {
+  const result = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } });
+  if (result.error) stop(`${command} could not be run (${result.error.message}).`);
+  if (result.status !== 0) stop(`“${command} ${args.join(' ')}” failed; see above.`);
+}
+
+export function stop(words) {
+  console.error(`\n${words}`);
+  process.exit(1);
+}
+
+const has = (command) => spawnSync('sh', ['-c', `command -v ${command}`]).status === 0;
+
+/** Installs the locked packages unless these very ones are installed. */
+export function install() {
+  const [major, minor] = process.versions.node.split('.').map(Number);
+  if (major !== 20 || minor < 19) {
+    stop(`Lanakit runs on Node 20.19 or newer within 20; this is Node ${process.versions.node}.`);
+  }
+  const wanted = hashOf([join(ROOT, 'package-lock.json')], true);
+  if (existsSync(INSTALL_STAMP) && readFileSync(INSTALL_STAMP, 'utf8') === wanted) return;
+  console.log('Installing packages (the first time this compiles SQLite, about two minutes)…');
+  // With a compiler cache at hand, compiling SQLite a second time takes two seconds.
+  const cached = has('ccache') ? { CC: 'ccache gcc', CXX: 'ccache g++' } : {};
+  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], cached);
+  writeFileSync(INSTALL_STAMP, wanted);
+}
+
+/** Builds interface and server unless the build is of these very sources. */
+export function build() {
+  const wanted = hashOf([...SOURCES.map((path) => join(ROOT, path)), INSTALL_STAMP], false);
+  if (existsSync(BUILD_STAMP) && readFileSync(BUILD_STAMP, 'utf8') === wanted) return;
+  console.log('Building…');
+  run('npx', ['vite', 'build', '--config', 'web/vite.config.ts', '--logLevel', 'warn']);
+  run('npx', ['vite', 'build', '--config', 'server/vite.config.ts', '--logLevel', 'warn']);
+  mkdirSync(dirname(BUILD_STAMP), { recursive: true });
+  writeFileSync(BUILD_STAMP, wanted);
+}
+
+/** By content, or by name, size and time of change where there are many files. */
+function hashOf(paths, byContent) {
+  const hash = createHash('sha256');
+  const visit = (path) => {
+    const stat = statSync(path);
+    if (stat.isDirectory()) for (const name of readdirSync(path).sort()) visit(join(path, name));
+    else hash.update(byContent ? readFileSync(path) : `${path} ${stat.size} ${stat.mtimeMs}\n`);
+  };
+  paths.filter((path) => existsSync(path)).forEach(visit);
+  return hash.digest('hex');
+}

@@ -1,0 +1,68 @@
+import type { Problem } from '@lanakit/core';
+
+/** One wrong place in what was sent, with the server's words for it. */
+export type ServerError = Problem & { readonly message: string };
+
+/** The body of `application/problem+json`. */
+export interface ProblemBody {
+  readonly code: string;
+  readonly status: number;
+  readonly title: string;
+  readonly errors?: readonly ServerError[];
+  readonly [fact: string]: unknown;
+}
+
+/** The server answered with a problem. */
+export class ApiProblem extends Error {
+  readonly problem: ProblemBody;
+  constructor(problem: ProblemBody) {
+    super(problem.title);
+    this.problem = problem;
+  }
+}
+
+/** The server could not be reached; what was to be sent is still with the caller. */
+export class Unreachable extends Error {
+  constructor() {
+    super('Lanakit cannot be reached. Is it still running?');
+  }
+}
+
+interface SendOptions {
+  readonly body?: unknown;
+  readonly version?: number;
+  /** Lets the request outlive the page. */
+  readonly keepalive?: boolean;
+}
+
+type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
+
+/** @throws ApiProblem when the server refuses, Unreachable when it does not answer */
+export async function send<T>(method: Method, path: string, options: SendOptions = {}): Promise<T> {
+  const response = await reach(`/api${path}`, {
+    method,
+    keepalive: options.keepalive ?? false,
+    headers: {
+      ...(options.body !== undefined && { 'Content-Type': 'application/json' }),
+      ...(options.version !== undefined && { 'If-Match': `"${options.version}"` }),
+    },
+    ...(options.body !== undefined && { body: JSON.stringify(options.body) }),
+  });
+  if (response.status === 204) return undefined as T;
+  const body: unknown = await response.json().catch(() => null);
+  if (response.ok) return body as T;
+  throw new ApiProblem(
+    (body as ProblemBody | null) ?? { code: 'internal', status: response.status, title: response.statusText },
+  );
+}
+
+async function reach(path: string, init: RequestInit): Promise<Response> {
+  try {
+    return await fetch(path, init);
+  } catch {
+    throw new Unreachable();
+  }
+}
+
+/** SWR's one fetcher. */
+export const get = <T>(path: string): Promise<T> => send<T>('GET', path);

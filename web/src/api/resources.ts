@@ -1,0 +1,125 @@
+import type { Fibre, Pattern, Problem, Run } from '@lanakit/core';
+import useSWR, { mutate, type SWRResponse } from 'swr';
+import useSWRInfinite from 'swr/infinite';
+import { useMemo } from 'react';
+import { get } from './client.ts';
+
+export interface StoredPattern {
+  readonly id: string;
+  readonly version: number;
+  readonly document: Pattern;
+  readonly updatedAt: string;
+  readonly revision: { readonly id: string; readonly number: number } | null;
+}
+
+export interface Revision {
+  readonly id: string;
+  readonly patternId: string;
+  readonly number: number;
+  readonly publishedAt: string;
+  readonly document: Pattern;
+}
+
+export interface RevisionName extends Omit<Revision, 'document'> {
+  readonly title: string;
+}
+
+/** A run with the names of what it makes. */
+export interface NamedRun extends Run {
+  readonly patternId: string;
+  readonly patternTitle: string;
+  readonly revisionNumber: number;
+}
+
+export interface FibreUse {
+  readonly patternId: string;
+  readonly title: string;
+  readonly revisionNumber: number | null;
+}
+
+export interface BenchRun {
+  readonly run: Run;
+  readonly document: Pattern;
+  readonly revisionNumber: number;
+  readonly packs: number;
+  readonly classG: number;
+  readonly unknownCount: number;
+  readonly short: readonly { fibreId: string; shortG: number; classG: number }[];
+  readonly uncounted: readonly string[];
+}
+
+export interface Bench {
+  readonly today: string;
+  readonly runs: readonly BenchRun[];
+  readonly unfinished: readonly {
+    id: string;
+    title: string;
+    revision: { id: string; number: number } | null;
+    missing: readonly Problem[];
+    document: Pattern;
+  }[];
+}
+
+interface Items<T> {
+  readonly items: readonly T[];
+}
+
+export type Resource<T> = SWRResponse<T, Error>;
+
+const NO_FIBRES: readonly Fibre[] = [];
+
+/** The shelf, and the same by id as the core looks fibres up. */
+export function useShelf() {
+  const response = useSWR<Items<Fibre>, Error>('/fibres', get);
+  const fibres = response.data?.items ?? NO_FIBRES;
+  const byId = useMemo(() => new Map(fibres.map((fibre) => [fibre.id, fibre])), [fibres]);
+  return { fibres, byId, isReady: response.data !== undefined, error: response.error };
+}
+
+export const useFibreUses = (id: string | null): Resource<Items<FibreUse>> =>
+  useSWR(id === null ? null : `/fibres/${id}/uses`, get<Items<FibreUse>>);
+
+type PatternPage = Items<StoredPattern> & { readonly next: string | null };
+
+const PATTERNS_A_PAGE = 50;
+
+/** Patterns, the last changed first, a page at a time. */
+export function usePatterns() {
+  const pathOf = (index: number, before: PatternPage | null) => {
+    if (before !== null && before.next === null) return null;
+    const after = before?.next ? `&after=${before.next}` : '';
+    return `/patterns?limit=${PATTERNS_A_PAGE}${index === 0 ? '' : after}`;
+  };
+  const { data, error, size, setSize } = useSWRInfinite<PatternPage, Error>(pathOf, get<PatternPage>);
+  return {
+    patterns: data?.flatMap((page) => page.items),
+    error,
+    hasMore: data?.at(-1)?.next != null,
+    showMore: () => void setSize(size + 1),
+  };
+}
+
+export const useRevisions = (): Resource<Items<RevisionName>> =>
+  useSWR('/revisions', get<Items<RevisionName>>);
+
+export const useRevision = (id: string | null): Resource<Revision> =>
+  useSWR(id === null ? null : `/revisions/${id}`, get<Revision>);
+
+export const useRuns = (): Resource<Items<NamedRun> & { today: string }> =>
+  useSWR('/runs', get<Items<NamedRun> & { today: string }>);
+
+export const useRun = (id: string): Resource<NamedRun> => useSWR(`/runs/${id}`, get<NamedRun>);
+
+export const usePromised = (id: string): Resource<Items<{ fibreId: string; massG: number }>> =>
+  useSWR(`/runs/${id}/promised`, get<Items<{ fibreId: string; massG: number }>>);
+
+export const useBench = (): Resource<Bench> => useSWR('/bench', get<Bench>);
+
+/** How SWR marks the key of a list that comes in pages. */
+const INFINITE = /^\$inf\$/;
+
+/** Asks again for everything under these paths: one write moves numbers in many places. */
+export function refresh(...prefixes: string[]): Promise<unknown> {
+  const isAsked = (key: string) => prefixes.some((prefix) => key.replace(INFINITE, '').startsWith(prefix));
+  return mutate((key) => typeof key === 'string' && isAsked(key));
+}

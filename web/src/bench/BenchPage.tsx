@@ -1,0 +1,195 @@
+import { problemWords } from '@lanakit/core/words';
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { useBench, useShelf, type Bench, type BenchRun } from '../api/resources.ts';
+import { FigureStrip } from '../figure/FigureStrip.tsx';
+import { drawPattern } from '../figure/pieces.ts';
+import { FibreSwatch } from '../look/FibreSwatch.tsx';
+import { Loading } from '../shell/Loading.tsx';
+import { counted, PREPARATION_WORDS, showDay, showDaysOff, showGrams, showWeighed } from '../words/show.ts';
+import styles from './BenchPage.module.css';
+
+type Shelf = ReturnType<typeof useShelf>['byId'];
+
+/** What needs the maker today. */
+export function BenchPage() {
+  const { data, error } = useBench();
+  const shelf = useShelf();
+  if (!data || !shelf.isReady) return <Loading error={error ?? shelf.error} />;
+  const isNew = data.runs.length === 0 && data.unfinished.length === 0 && shelf.fibres.length === 0;
+  return (
+    <main className={styles.page}>
+      {isNew ? (
+        <FirstSteps />
+      ) : (
+        <>
+          <RunsAhead bench={data} shelf={shelf.byId} />
+          <div className={styles.side}>
+            <ShortList bench={data} shelf={shelf.byId} />
+            <Unfinished bench={data} shelf={shelf.byId} />
+          </div>
+        </>
+      )}
+    </main>
+  );
+}
+
+function FirstSteps() {
+  return (
+    <section className={`sheet ${styles.first}`}>
+      <h1>An empty bench</h1>
+      <p>Three things, in any order, and the numbers begin:</p>
+      <ol>
+        <li>
+          <Link to="/shelf?add">Put some wool on the shelf</Link>: one fibre for cores, two to be seen.
+        </li>
+        <li>
+          <Link to="/patterns?begin">Begin a pattern</Link>: name a figure and give its parts their sizes; the
+          wool is worked out as you write.
+        </li>
+        <li>
+          <Link to="/runs?plan">Plan a class</Link> from what you have published: what to weigh, for whom, and
+          what is short.
+        </li>
+      </ol>
+    </section>
+  );
+}
+
+function RunsAhead({ bench, shelf }: { bench: Bench; shelf: Shelf }) {
+  return (
+    <section className={`sheet ${styles.runs}`} aria-label="Runs ahead">
+      <header className={styles.heading}>
+        <h1>Runs ahead</h1>
+        <span className="quiet">{showDay(bench.today)}</span>
+      </header>
+      {bench.runs.length === 0 && (
+        <p className={styles.empty}>
+          No class is planned. <Link to="/runs?plan">Plan one</Link>.
+        </p>
+      )}
+      <ul>
+        {bench.runs.map((run) => (
+          <RunLine key={run.run.id} run={run} today={bench.today} shelf={shelf} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function RunLine({
+  run: { run, document, ...plan },
+  today,
+  shelf,
+}: {
+  run: BenchRun;
+  today: string;
+  shelf: Shelf;
+}) {
+  const pieces = useMemo(() => drawPattern(document, shelf), [document, shelf]);
+  const isReady = plan.short.length + plan.uncounted.length + plan.unknownCount === 0;
+  return (
+    <li>
+      <Link to={`/runs/${run.id}`} className={styles.run}>
+        <span className={styles.day}>
+          <b>{showDay(run.date)}</b>
+          <span className="quiet small">{showDaysOff(run.date, today)}</span>
+        </span>
+        <FigureStrip pieces={pieces} width={190} height={64} />
+        <span className={styles.what}>
+          <span className={styles.name}>{run.name}</span>
+          <span className="quiet">
+            {document.title}, revision {plan.revisionNumber} · {counted(run.seats, 'seat')} and{' '}
+            {counted(run.sparePacks, 'spare')}
+          </span>
+        </span>
+        <span className={styles.state}>
+          <b>{showWeighed(plan.classG, run.scaleStepG)}</b>
+          {isReady && <span className="leaf small">wool is there</span>}
+          {plan.short.map(({ fibreId, shortG }) => (
+            <span key={fibreId} className="red small">
+              {showWeighed(shortG, run.scaleStepG)} {shelf.get(fibreId)?.name} short
+            </span>
+          ))}
+          {plan.uncounted.map((fibreId) => (
+            <span key={fibreId} className="red small">
+              {shelf.get(fibreId)?.name} not counted
+            </span>
+          ))}
+          {plan.unknownCount > 0 && (
+            <span className="red small">{counted(plan.unknownCount, 'amount')} unknown</span>
+          )}
+        </span>
+      </Link>
+    </li>
+  );
+}
+
+function ShortList({ bench, shelf }: { bench: Bench; shelf: Shelf }) {
+  const shortG = new Map<string, number>();
+  for (const { short } of bench.runs) {
+    for (const { fibreId, shortG: massG } of short) shortG.set(fibreId, (shortG.get(fibreId) ?? 0) + massG);
+  }
+  return (
+    <section className={`sheet ${styles.card}`} aria-label="Short">
+      <h2>Short for what is ahead</h2>
+      {shortG.size === 0 && <p className="quiet">Nothing: the shelf covers every run.</p>}
+      <ul className={styles.short}>
+        {[...shortG].map(([fibreId, massG]) => {
+          const fibre = shelf.get(fibreId);
+          return (
+            fibre && (
+              <li key={fibreId}>
+                <FibreSwatch fibre={fibre} width={58} height={24} />
+                <Link to={`/shelf?fibre=${fibreId}`}>{fibre.name}</Link>
+                <span className="quiet small">{PREPARATION_WORDS[fibre.preparation]}</span>
+                <b className="red">{showGrams(massG)}</b>
+              </li>
+            )
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+function Unfinished({ bench, shelf }: { bench: Bench; shelf: Shelf }) {
+  return (
+    <section className={`sheet ${styles.card}`} aria-label="Patterns with something unknown">
+      <h2>Patterns with something unknown</h2>
+      {bench.unfinished.length === 0 && <p className="quiet">None: every pattern can be published.</p>}
+      <ul className={styles.unfinished}>
+        {bench.unfinished.map((pattern) => (
+          <UnfinishedLine key={pattern.id} pattern={pattern} shelf={shelf} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function UnfinishedLine({ pattern, shelf }: { pattern: Bench['unfinished'][number]; shelf: Shelf }) {
+  const pieces = useMemo(() => drawPattern(pattern.document, shelf), [pattern.document, shelf]);
+  return (
+    <li>
+      <FigureStrip pieces={pieces} width={120} height={70} />
+      <div>
+        <Link to={`/patterns/${pattern.id}`}>{pattern.title}</Link>
+        <ul>
+          {pattern.missing.slice(0, 4).map((problem) => {
+            const index = Number(/^\/parts\/(\d+)/.exec(problem.pointer)?.[1] ?? NaN);
+            const part = pattern.document.parts[index];
+            return (
+              <li key={problem.code + problem.pointer} className="small">
+                {part && <b>{part.name}: </b>}
+                {problemWords(problem)}
+              </li>
+            );
+          })}
+          {pattern.missing.length > 4 && (
+            <li className="quiet small">and {pattern.missing.length - 4} more</li>
+          )}
+        </ul>
+      </div>
+    </li>
+  );
+}

@@ -1,0 +1,35 @@
+import type { SaveState } from './DraftSaver.ts';
+
+/** Whether the work is safe, in two words, always in the same place. */
+export function SaveMark({ state }: { state: SaveState<unknown> }) {
+  return (
+    <span role="status" className={`small ${toneOf(state)}`} data-save={state.kind}>
+      {wordsOf(state)}
+    </span>
+  );
+}
+
+function toneOf(state: SaveState<unknown>): string {
+  if (state.kind === 'saved' || state.kind === 'unsaved' || state.kind === 'saving') return 'quiet';
+  return state.kind === 'kept-here' ? 'amber' : 'red';
+}
+
+function wordsOf(state: SaveState<unknown>): string {
+  switch (state.kind) {
+    case 'saved':
+      return state.atMs === null ? 'Saved' : `Saved ${clock(state.atMs)}`;
+    case 'unsaved':
+      return 'Not saved yet';
+    case 'saving':
+      return 'Saving…';
+    case 'kept-here':
+      return 'Not reached: kept in this browser';
+    case 'refused':
+      return 'Not saved: something to mend';
+    case 'conflict':
+      return 'Changed elsewhere';
+  }
+}
+
+const clock = (atMs: number): string =>
+  new Date(atMs).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });

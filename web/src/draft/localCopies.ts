@@ -1,0 +1,59 @@
+import type { Versioned } from './DraftSaver.ts';
+import { nanoid } from 'nanoid';
+
+interface StoredCopy<T> extends Versioned<T> {
+  readonly keptAtMs: number;
+}
+
+/** A copy of another tab younger than this may still be in that tab's hands. */
+const ANOTHER_TABS_MS = 10_000;
+
+const PREFIX = 'lanakit.draft.';
+
+/** This tab, the same over a reload: two tabs on one document must not overwrite each other's copies. */
+function tabId(): string {
+  const known = sessionStorage.getItem('lanakit.tab');
+  if (known !== null) return known;
+  const made = nanoid(8);
+  sessionStorage.setItem('lanakit.tab', made);
+  return made;
+}
+
+const keyOf = (subject: string): string => `${PREFIX}${subject}.${tabId()}`;
+
+/** @param subject what it is a copy of, such as `patterns/ID` */
+export function keepCopy<T>(subject: string, copy: Versioned<T>): void {
+  const stored: StoredCopy<T> = { ...copy, keptAtMs: Date.now() };
+  localStorage.setItem(keyOf(subject), JSON.stringify(stored));
+}
+
+export function dropCopy(subject: string): void {
+  localStorage.removeItem(keyOf(subject));
+}
+
+/** The copy to go on from when a document is opened: this tab's own, or one a closed tab left behind. */
+export function takeUpCopy<T>(subject: string): Versioned<T> | null {
+  const own = read<T>(keyOf(subject));
+  if (own) return own;
+  for (const key of Object.keys(localStorage)) {
+    if (!key.startsWith(`${PREFIX}${subject}.`)) continue;
+    const left = read<T>(key);
+    if (!left || Date.now() - left.keptAtMs < ANOTHER_TABS_MS) continue;
+    localStorage.removeItem(key);
+    localStorage.setItem(keyOf(subject), JSON.stringify(left));
+    return left;
+  }
+  return null;
+}
+
+function read<T>(key: string): StoredCopy<T> | null {
+  const text = localStorage.getItem(key);
+  if (text === null) return null;
+  try {
+    return JSON.parse(text) as StoredCopy<T>;
+  } catch {
+    // Not ours, or cut short by a full disk: there is nothing in it to go on from.
+    localStorage.removeItem(key);
+    return null;
+  }
+}

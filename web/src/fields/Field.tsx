@@ -1,0 +1,46 @@
+import { useId, type ReactNode } from 'react';
+import styles from './Field.module.css';
+
+export interface FieldControlProps {
+  readonly id: string;
+  readonly 'aria-describedby'?: string;
+  readonly 'aria-invalid'?: boolean;
+}
+
+interface FieldProps {
+  label: string;
+  /** What is wrong, in words; stands under the control. */
+  problem?: string | null;
+  /** Quiet help under the control. */
+  hint?: ReactNode;
+  /** Loud, but not wrong: something is still unknown. */
+  unknown?: string | null;
+  className?: string;
+  children: (control: FieldControlProps) => ReactNode;
+}
+
+/** A label, a control and what there is to say about it, tied together for eyes and for readers. */
+export function Field({ label, problem, hint, unknown, className, children }: FieldProps) {
+  const id = useId();
+  const noteId = `${id}-note`;
+  const note = problem ?? unknown ?? hint ?? null;
+  return (
+    <div className={`${styles.field} ${className ?? ''}`}>
+      <label htmlFor={id}>{label}</label>
+      {children({
+        id,
+        ...(note !== null && { 'aria-describedby': noteId }),
+        ...(problem && { 'aria-invalid': true }),
+      })}
+      {note !== null && (
+        <div
+          id={noteId}
+          className={problem || unknown ? styles.problem : styles.hint}
+          role={problem ? 'alert' : undefined}
+        >
+          {note}
+        </div>
+      )}
+    </div>
+  );
+}

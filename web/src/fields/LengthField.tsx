@@ -1,0 +1,63 @@
+import { parseLength, showTypedLength, type Length, type LengthUnit } from '@lanakit/core';
+import { refusalWords } from '@lanakit/core/words';
+import { Input } from 'antd';
+import { Field } from './Field.tsx';
+import { useTypedValue, type Reading } from './useTypedValue.ts';
+
+interface LengthFieldProps {
+  label: string;
+  value: Length | null;
+  /** Of a number typed without one. */
+  defaultUnit: LengthUnit;
+  /** Nought means a point here. */
+  allowZero?: boolean;
+  /** What is wrong with this size beside others. */
+  problem?: string | null;
+  unknown?: string | null;
+  hint?: string;
+  onValue: (value: Length | null) => void;
+}
+
+/** A size in millimetres or inches, kept as typed. */
+export function LengthField({
+  label,
+  value,
+  defaultUnit,
+  allowZero,
+  problem,
+  unknown,
+  hint,
+  onValue,
+}: LengthFieldProps) {
+  const typed = useTypedValue(
+    value ? showTypedLength(value) : '',
+    (text) => readLength(text, defaultUnit, allowZero),
+    onValue,
+  );
+  return (
+    <Field label={label} problem={typed.problem ?? problem ?? null} unknown={unknown ?? null} hint={hint}>
+      {(control) => (
+        <Input
+          {...control}
+          value={typed.text}
+          placeholder={defaultUnit === 'mm' ? '60 mm' : '2 3/8 in'}
+          status={typed.problem || problem ? 'error' : ''}
+          autoComplete="off"
+          onChange={(event) => typed.onChange(event.target.value)}
+          onBlur={typed.onBlur}
+        />
+      )}
+    </Field>
+  );
+}
+
+function readLength(text: string, defaultUnit: LengthUnit, allowZero = false): Reading<Length | null> {
+  if (text.trim() === '') return { ok: true, value: null };
+  const parsed = parseLength(text, defaultUnit);
+  if (parsed.ok) return { ok: true, value: parsed.length };
+  const { refusal } = parsed;
+  if (allowZero && refusal.code === 'size_not_positive' && refusal.valueMm === 0) {
+    return { ok: true, value: { value: 0, unit: defaultUnit } };
+  }
+  return { ok: false, message: refusalWords(refusal) };
+}

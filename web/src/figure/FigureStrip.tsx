@@ -1,0 +1,42 @@
+import { layoutTray } from '@lanakit/core';
+import { useMemo } from 'react';
+import { PieceDrawing } from './PieceDrawing.tsx';
+import type { Piece } from './pieces.ts';
+
+interface FigureStripProps {
+  pieces: readonly Piece[];
+  width: number;
+  height: number;
+}
+
+/** A figure's pieces laid side by side, small, to know it by. */
+export function FigureStrip({ pieces, width, height }: FigureStripProps) {
+  const tray = useMemo(() => {
+    const boxes = pieces.map(({ part, finished }) => ({
+      id: part.id,
+      widthMm: finished?.widthMm ?? 20,
+      heightMm: finished?.heightMm ?? 20,
+    }));
+    const space = { width, height, gap: 6, labelHeight: 0, labelWidth: 0, minScale: 0.1, maxScale: 1.2 };
+    return layoutTray(boxes, space);
+  }, [pieces, width, height]);
+  return (
+    <div style={{ position: 'relative', width, height, flex: 'none' }} aria-hidden>
+      {tray.pieces.map((placed) => {
+        const piece = pieces.find(({ part }) => part.id === placed.id);
+        if (!piece) return null;
+        const own = piece.finished
+          ? { widthMm: piece.finished.widthMm, heightMm: piece.finished.heightMm }
+          : {};
+        const drawn = { ...piece, ...own };
+        const left = placed.centreX - (drawn.widthMm * tray.scale) / 2;
+        const top = placed.top + (height - tray.height) / 2;
+        return (
+          <div key={placed.id} style={{ position: 'absolute', left, top, lineHeight: 0 }}>
+            <PieceDrawing piece={drawn} scale={tray.scale} showRolled={false} />
+          </div>
+        );
+      })}
+    </div>
+  );
+}

@@ -1,0 +1,98 @@
+import { useId } from 'react';
+import { FibreFill } from '../look/FibreFill.tsx';
+import type { Outline, Piece } from './pieces.ts';
+
+interface PieceDrawingProps {
+  piece: Piece;
+  /** px per mm */
+  scale: number;
+  isChosen?: boolean;
+  /** The dashed outline of what was rolled up, behind the finished piece. */
+  showRolled?: boolean;
+}
+
+/** One piece, front view, at scale, in the fibre that shows. */
+export function PieceDrawing({ piece, scale, isChosen = false, showRolled = true }: PieceDrawingProps) {
+  const clipId = useId();
+  const [width, height] = [piece.widthMm * scale, piece.heightMm * scale];
+  const { finished, fibre } = piece;
+  return (
+    <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} overflow="visible" aria-hidden>
+      {showRolled && piece.rolled && (
+        <path
+          d={pathOf(piece.rolled, piece, scale)}
+          fill="none"
+          stroke="var(--ink)"
+          strokeDasharray="5 3"
+          strokeWidth={1}
+        />
+      )}
+      {finished ? (
+        <>
+          <clipPath id={clipId}>
+            <path d={pathOf(finished, piece, scale)} />
+          </clipPath>
+          <g clipPath={`url(#${clipId})`}>
+            {fibre ? (
+              <FibreFill
+                fibre={fibre}
+                seed={piece.part.id}
+                width={Math.ceil(width)}
+                height={Math.ceil(height)}
+                axis={Math.PI / 2}
+              />
+            ) : (
+              <rect width={width} height={height} fill="var(--paper)" />
+            )}
+          </g>
+          <path
+            d={pathOf(finished, piece, scale)}
+            fill="none"
+            stroke={isChosen ? 'var(--action)' : 'var(--ink)'}
+            strokeWidth={isChosen ? 2.5 : 1.25}
+          />
+          {!fibre && <Unknown x={width / 2} y={height / 2} />}
+        </>
+      ) : (
+        <>
+          <rect
+            x={0.5}
+            y={0.5}
+            width={Math.max(0, width - 1)}
+            height={Math.max(0, height - 1)}
+            fill="none"
+            stroke="var(--red)"
+            strokeDasharray="3 3"
+          />
+          <Unknown x={width / 2} y={height / 2} />
+        </>
+      )}
+    </svg>
+  );
+}
+
+function Unknown({ x, y }: { x: number; y: number }) {
+  return (
+    <text
+      x={x}
+      y={y}
+      fill="var(--red)"
+      fontSize={18}
+      fontWeight={700}
+      textAnchor="middle"
+      dominantBaseline="central"
+    >
+      ?
+    </text>
+  );
+}
+
+/** An outline centred in the piece's box. */
+function pathOf(outline: Outline, piece: Piece, scale: number): string {
+  const left = (piece.widthMm - outline.widthMm) / 2;
+  const top = (piece.heightMm - outline.heightMm) / 2;
+  const points = outline.points.map(
+    ([x, y]) => `${((left + x) * scale).toFixed(1)} ${((top + y) * scale).toFixed(1)}`,
+  );
+  return `M${points.join('L')}Z`;
+}

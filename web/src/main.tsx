@@ -1,0 +1,18 @@
+import '@fontsource-variable/source-sans-3/wght.css';
+import '@fontsource-variable/bricolage-grotesque/wght.css';
+import 'antd/dist/reset.css';
+import './look/tokens.css';
+import './look/global.css';
+import { createRoot } from 'react-dom/client';
+import { RouterProvider } from 'react-router';
+import { Look } from './shell/Look.tsx';
+import { router } from './routes.tsx';
+
+const root = document.getElementById('root');
+if (root) {
+  createRoot(root).render(
+    <Look>
+      <RouterProvider router={router} />
+    </Look>,
+  );
+}

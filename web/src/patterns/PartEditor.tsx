@@ -1,0 +1,193 @@
+import {
+  FIRMNESSES,
+  PATTERN_BOUNDS,
+  reshape,
+  SHAPE_KINDS,
+  sizesOf,
+  withSize,
+  type Firmness,
+  type Part,
+  type PartEstimate,
+  type ShapeKind,
+} from '@lanakit/core';
+import { sizeWords } from '@lanakit/core/words';
+import { Button, Input, Select } from 'antd';
+import type { Draft } from 'immer';
+import { Field } from '../fields/Field.tsx';
+import { FibreSelect } from '../fields/FibreSelect.tsx';
+import { LengthField } from '../fields/LengthField.tsx';
+import { NumberField } from '../fields/NumberField.tsx';
+import { FIRMNESS_WORDS, SHAPE_WORDS } from '../words/show.ts';
+import styles from './Lists.module.css';
+import { PartConsequences } from './PartConsequences.tsx';
+import type { RowActions } from './SortableRows.tsx';
+import { useProblemAt, useTable } from './tableContext.ts';
+
+interface PartEditorProps {
+  part: Part;
+  index: number;
+  estimate: PartEstimate;
+  actions: RowActions;
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** One part: its shape and sizes, how firm, in which wool, and what that comes to. */
+export function PartEditor({ part, index, estimate, actions }: PartEditorProps) {
+  const { draft, fibres } = useTable();
+  const problemAt = useProblemAt();
+  const pointer = `/parts/${index}`;
+  const editPart = (label: string, recipe: (it: Draft<Part>) => void, key?: string) =>
+    draft.edit(
+      label,
+      (it) => {
+        const own = it.parts.find((candidate) => candidate.id === part.id);
+        if (own) recipe(own);
+      },
+      key && `${part.id}.${key}`,
+    );
+  const hasMissingSize = [...sizesOf(part.shape).values()].includes(null);
+  return (
+    <div className={styles.editor}>
+      <div className={styles.grid}>
+        <Field label="Name" problem={problemAt(`${pointer}/name`)} className={styles.span5 ?? ''}>
+          {(control) => (
+            <Input
+              {...control}
+              value={part.name}
+              maxLength={80}
+              onChange={(event) => {
+                const name = event.target.value;
+                editPart('the name', (it) => void (it.name = name), 'name');
+              }}
+            />
+          )}
+        </Field>
+        <Field label="Shape" className={styles.span4 ?? ''}>
+          {(control) => (
+            <Select<ShapeKind>
+              {...control}
+              value={part.shape.kind}
+              options={SHAPE_KINDS.map((kind) => ({ value: kind, label: SHAPE_WORDS[kind] }))}
+              onChange={(kind) => editPart('the shape', (it) => void (it.shape = reshape(part.shape, kind)))}
+            />
+          )}
+        </Field>
+        <NumberField
+          className={styles.span3 ?? ''}
+          label="How many"
+          value={part.count}
+          bounds={PATTERN_BOUNDS.count}
+          isWhole
+          problem={problemAt(`${pointer}/count`)}
+          onValue={(count) => editPart('how many', (it) => void (it.count = count), 'count')}
+        />
+        {[...sizesOf(part.shape)].map(([name, size]) => (
+          <div key={name} className={styles.span3}>
+            <LengthField
+              label={capital(sizeWords(name))}
+              value={size}
+              defaultUnit={draft.document.lengthUnit}
+              allowZero={name === 'thinEnd'}
+              problem={problemAt(`${pointer}/shape/${name}`)}
+              unknown={size === null ? 'Unknown until given' : null}
+              onValue={(value) =>
+                editPart(
+                  `the ${sizeWords(name)}`,
+                  (it) => void (it.shape = withSize(part.shape, name, value)),
+                  name,
+                )
+              }
+            />
+          </div>
+        ))}
+        {part.shape.kind === 'egg' && <WidestAt part={part} editPart={editPart} />}
+        <Field label="Firmness" hint={FIRMNESS_WORDS[part.firmness]} className={styles.span3 ?? ''}>
+          {(control) => (
+            <Select<Firmness>
+              {...control}
+              value={part.firmness}
+              options={FIRMNESSES.map((firmness) => ({ value: firmness, label: firmness }))}
+              onChange={(firmness) => editPart('the firmness', (it) => void (it.firmness = firmness))}
+            />
+          )}
+        </Field>
+        <Field
+          label="Core fibre"
+          problem={problemAt(`${pointer}/core/fibreId`)}
+          unknown={part.core.fibreId === null ? 'Unknown until you choose one' : null}
+          className={styles.span6 ?? ''}
+        >
+          {(control) => (
+            <FibreSelect
+              control={control}
+              fibres={fibres}
+              value={part.core.fibreId}
+              placeholder="Choose a fibre"
+              onChoose={(fibreId) => editPart('the core fibre', (it) => void (it.core.fibreId = fibreId))}
+            />
+          )}
+        </Field>
+        <Field
+          label="Coat"
+          problem={problemAt(`${pointer}/coat/fibreId`)}
+          unknown={part.coat?.fibreId === null ? 'Unknown until you choose one' : null}
+          className={styles.span6 ?? ''}
+        >
+          {(control) => (
+            <FibreSelect
+              control={control}
+              fibres={fibres}
+              value={part.coat?.fibreId ?? null}
+              placeholder="No coat"
+              noneLabel="No coat"
+              onChoose={(fibreId) =>
+                editPart('the coat', (it) => void (it.coat = fibreId === null ? null : { fibreId }))
+              }
+            />
+          )}
+        </Field>
+      </div>
+      {!hasMissingSize && <PartConsequences part={part} estimate={estimate} />}
+      <div className={styles.rowActions}>
+        <Button size="small" onClick={() => actions.onDuplicate(part.id)}>
+          Duplicate
+        </Button>
+        <Button size="small" onClick={() => actions.onAddAfter(part.id)}>
+          Add a part after
+        </Button>
+        <Button size="small" danger onClick={() => actions.onDelete(part.id)}>
+          Delete
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+type EditPart = (label: string, recipe: (it: Draft<Part>) => void, key?: string) => void;
+
+const WIDEST_BOUNDS = { min: 10, max: 90 };
+
+function WidestAt({ part, editPart }: { part: Part; editPart: EditPart }) {
+  if (part.shape.kind !== 'egg') return null;
+  return (
+    <NumberField
+      className={styles.span3 ?? ''}
+      label="Widest at"
+      value={Math.round(part.shape.widestAtFraction * 100)}
+      bounds={WIDEST_BOUNDS}
+      isWhole
+      suffix="%"
+      hint="up from the blunt end"
+      onValue={(percent) =>
+        editPart(
+          'where it is widest',
+          (it) => {
+            if (it.shape.kind === 'egg') it.shape.widestAtFraction = percent / 100;
+          },
+          'widestAt',
+        )
+      }
+    />
+  );
+}

@@ -1,0 +1,72 @@
+import { LEVELS, type Level, type LengthUnit } from '@lanakit/core';
+import { Input, Segmented, Select } from 'antd';
+import type { StoredPattern } from '../api/resources.ts';
+import { Field } from '../fields/Field.tsx';
+import { LengthField } from '../fields/LengthField.tsx';
+import { LEVEL_WORDS } from '../words/show.ts';
+import styles from './PatternHeader.module.css';
+import { PatternMenu } from './PatternMenu.tsx';
+import { PublishButton } from './PublishButton.tsx';
+import { useProblemAt, useTable } from './tableContext.ts';
+
+/** What the pattern is called, how high, for whom, and which revision it has reached. */
+export function PatternHeader({ stored }: { stored: StoredPattern }) {
+  const { draft } = useTable();
+  const problemAt = useProblemAt();
+  const { document, edit } = draft;
+  return (
+    <header className={`sheet ${styles.header}`}>
+      <Field label="Title" problem={problemAt('/title')} className={styles.title ?? ''}>
+        {(control) => (
+          <Input
+            {...control}
+            className={styles.titleInput ?? ''}
+            variant="borderless"
+            value={document.title}
+            maxLength={120}
+            placeholder="Name the figure"
+            onChange={(event) => {
+              const title = event.target.value;
+              edit('the title', (it) => void (it.title = title), 'title');
+            }}
+          />
+        )}
+      </Field>
+      <div className={styles.height}>
+        <LengthField
+          label="Finished height"
+          value={document.finishedHeight}
+          defaultUnit={document.lengthUnit}
+          problem={problemAt('/finishedHeight')}
+          onValue={(value) => edit('the height', (it) => void (it.finishedHeight = value), 'height')}
+        />
+      </div>
+      <Field label="Level" className={styles.level ?? ''}>
+        {(control) => (
+          <Select<Level>
+            {...control}
+            value={document.level}
+            options={LEVELS.map((level) => ({ value: level, label: LEVEL_WORDS[level] }))}
+            onChange={(level) => edit('the level', (it) => void (it.level = level))}
+          />
+        )}
+      </Field>
+      <div className={styles.unit}>
+        <span className={styles.unitLabel}>Sizes in</span>
+        <Segmented<LengthUnit>
+          aria-label="Sizes in"
+          value={document.lengthUnit}
+          options={[
+            { value: 'mm', label: 'mm' },
+            { value: 'in', label: 'inches' },
+          ]}
+          onChange={(unit) => edit('the unit', (it) => void (it.lengthUnit = unit))}
+        />
+      </div>
+      <div className={styles.actions}>
+        <PublishButton stored={stored} />
+        <PatternMenu stored={stored} />
+      </div>
+    </header>
+  );
+}

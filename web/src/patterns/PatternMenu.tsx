@@ -1,0 +1,63 @@
+import { Button, Dropdown } from 'antd';
+import { useNavigate } from 'react-router';
+import { ApiProblem, send } from '../api/client.ts';
+import { refresh, type StoredPattern } from '../api/resources.ts';
+import { useNotice } from '../shell/Notice.tsx';
+import { useTable } from './tableContext.ts';
+
+/** What is done to a whole pattern, and not often. */
+export function PatternMenu({ stored }: { stored: StoredPattern }) {
+  const { draft } = useTable();
+  const navigate = useNavigate();
+  const say = useNotice();
+
+  const attempt = async (work: () => Promise<void>) => {
+    try {
+      await work();
+    } catch (error) {
+      say({ text: error instanceof ApiProblem ? error.problem.title : String(error), isProblem: true });
+    }
+  };
+  const duplicate = () =>
+    attempt(async () => {
+      const title = `${draft.document.title.slice(0, 110)} (copy)`;
+      const copy = await send<StoredPattern>('POST', '/patterns', { body: { ...draft.document, title } });
+      await refresh('/patterns');
+      await navigate(`/patterns/${copy.id}`);
+    });
+  const remove = () =>
+    attempt(async () => {
+      await draft.settle();
+      await send('DELETE', `/patterns/${stored.id}`, { version: draft.version() });
+      await navigate('/patterns');
+      await refresh('/patterns', '/bench', '/revisions');
+      const undo = () =>
+        attempt(async () => {
+          await send('POST', `/patterns/${stored.id}/restore`);
+          await refresh('/patterns', '/bench', '/revisions', '/draft');
+        });
+      say({ text: `“${draft.document.title}” is deleted.`, undo: () => void undo() });
+    });
+  return (
+    <Dropdown
+      trigger={['click']}
+      menu={{
+        items: [
+          { key: 'duplicate', label: 'Duplicate this pattern' },
+          { key: 'undo', label: 'Undo', extra: 'Ctrl Z', disabled: draft.undoLabel === null },
+          { key: 'redo', label: 'Redo', extra: 'Ctrl Shift Z', disabled: draft.redoLabel === null },
+          { type: 'divider' },
+          { key: 'delete', label: 'Delete this pattern', danger: true },
+        ],
+        onClick: ({ key }) => {
+          if (key === 'duplicate') void duplicate();
+          if (key === 'undo') draft.undo();
+          if (key === 'redo') draft.redo();
+          if (key === 'delete') void remove();
+        },
+      }}
+    >
+      <Button aria-label="More to do with this pattern">⋯</Button>
+    </Dropdown>
+  );
+}

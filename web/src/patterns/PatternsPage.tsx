@@ -1,0 +1,152 @@
+import {
+  blankPattern,
+  estimatePattern,
+  missingForPublishing,
+  showTypedLength,
+  type FibreLookup,
+} from '@lanakit/core';
+import { Button, Input } from 'antd';
+import { useMemo, useState } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { ApiProblem, send } from '../api/client.ts';
+import { refresh, usePatterns, useShelf, type StoredPattern } from '../api/resources.ts';
+import { Field } from '../fields/Field.tsx';
+import { FigureStrip } from '../figure/FigureStrip.tsx';
+import { piecesOf } from '../figure/pieces.ts';
+import { Loading } from '../shell/Loading.tsx';
+import { counted, LEVEL_WORDS, showGrams, showMinutes, showRange } from '../words/show.ts';
+import styles from './PatternsPage.module.css';
+
+/** Every figure, to know by its pieces. */
+export function PatternsPage() {
+  const { patterns, error, hasMore, showMore } = usePatterns();
+  const shelf = useShelf();
+  const [params] = useSearchParams();
+  if (!patterns || !shelf.isReady) return <Loading error={error ?? shelf.error} />;
+  return (
+    <main className={`sheet ${styles.page}`}>
+      <header className={styles.header}>
+        <div>
+          <h1>Patterns</h1>
+          <p className="quiet">
+            {hasMore ? `the newest ${patterns.length}` : counted(patterns.length, 'figure')}, the last changed
+            first
+          </p>
+        </div>
+        <BeginPattern isAsked={params.has('begin') || patterns.length === 0} />
+      </header>
+      {patterns.length === 0 ? (
+        <p className={styles.empty}>
+          A pattern is a figure taken apart: its parts with their shapes, sizes and wool, and the steps that
+          make it. Name one above to begin; the wool is worked out as you write.
+        </p>
+      ) : (
+        <ul className={styles.list}>
+          {patterns.map((pattern) => (
+            <PatternLine key={pattern.id} pattern={pattern} shelf={shelf.byId} />
+          ))}
+        </ul>
+      )}
+      {hasMore && (
+        <div className={styles.more}>
+          <Button onClick={showMore}>Show older figures</Button>
+        </div>
+      )}
+    </main>
+  );
+}
+
+function PatternLine({
+  pattern: { id, document, revision },
+  shelf,
+}: {
+  pattern: StoredPattern;
+  shelf: FibreLookup;
+}) {
+  const estimate = useMemo(() => estimatePattern(document, shelf), [document, shelf]);
+  const pieces = useMemo(() => piecesOf(document, estimate, shelf), [document, estimate, shelf]);
+  const missing = missingForPublishing(document);
+  return (
+    <li>
+      <Link to={`/patterns/${id}`} className={styles.line}>
+        <FigureStrip pieces={pieces} width={300} height={88} />
+        <span className={styles.main}>
+          <span className={styles.title}>{document.title}</span>
+          <span className="quiet">
+            {LEVEL_WORDS[document.level]}
+            {document.finishedHeight && ` · ${showTypedLength(document.finishedHeight)} high`} ·{' '}
+            {counted(document.parts.length, 'part')}, {counted(document.steps.length, 'step')}
+          </span>
+        </span>
+        <span className={styles.fact}>
+          <b>
+            {estimate.total.unknownCount > 0 ? 'at least ' : '≈ '}
+            {showGrams(estimate.total.likelyG)}
+          </b>
+          <span className="quiet small">
+            {estimate.total.unknownCount > 0 ? 'one make' : showRange(estimate.total)}
+          </span>
+        </span>
+        <span className={styles.fact}>
+          <b>{showMinutes(estimate.minutes.known)}</b>
+          <span className="quiet small">at your pace</span>
+        </span>
+        <span className={styles.fact}>
+          <b>{revision ? `revision ${revision.number}` : 'draft'}</b>
+          {missing.length > 0 ? (
+            <span className="red small">{counted(missing.length, 'thing')} unknown</span>
+          ) : (
+            <span className="quiet small">complete</span>
+          )}
+        </span>
+      </Link>
+    </li>
+  );
+}
+
+function BeginPattern({ isAsked }: { isAsked: boolean }) {
+  const navigate = useNavigate();
+  const [title, setTitle] = useState('');
+  const [problem, setProblem] = useState<string | null>(null);
+  const begin = async () => {
+    if (title.trim() === '') {
+      setProblem('Name the figure first.');
+      return;
+    }
+    try {
+      const made = await send<StoredPattern>('POST', '/patterns', { body: blankPattern(title.trim()) });
+      await refresh('/patterns');
+      await navigate(`/patterns/${made.id}`);
+    } catch (error) {
+      setProblem(error instanceof ApiProblem ? error.problem.title : String(error));
+    }
+  };
+  return (
+    <form
+      className={styles.begin}
+      onSubmit={(event) => {
+        event.preventDefault();
+        void begin();
+      }}
+    >
+      <Field label="A new figure" problem={problem}>
+        {(control) => (
+          <Input
+            {...control}
+            autoFocus={isAsked}
+            value={title}
+            maxLength={120}
+            placeholder="Pear with two leaves"
+            onChange={(event) => {
+              setTitle(event.target.value);
+              setProblem(null);
+            }}
+          />
+        )}
+      </Field>
+      <Button type="primary" htmlType="submit">
+        Begin
+      </Button>
+    </form>
+  );
+}

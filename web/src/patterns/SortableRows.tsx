@@ -1,0 +1,184 @@
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { HolderOutlined } from '@ant-design/icons';
+import { useEffect, useLayoutEffect, useRef, type KeyboardEvent, type ReactNode } from 'react';
+import styles from './SortableRows.module.css';
+
+export interface RowActions {
+  readonly onMove: (id: string, toIndex: number) => void;
+  readonly onDuplicate: (id: string) => void;
+  readonly onDelete: (id: string) => void;
+  readonly onAddAfter: (id: string) => void;
+}
+
+interface SortableRowsProps extends RowActions {
+  /** What one row is: `part`, `step`. */
+  noun: string;
+  rows: readonly { readonly id: string; readonly name: string }[];
+  /** The row that is open; it is brought into sight when it opens. */
+  openId: string | null;
+  /** The row itself; its first `[data-row-head]` takes the focus. */
+  renderRow: (id: string, index: number) => ReactNode;
+  /** What stands between two rows, before this one. */
+  renderBefore?: (id: string, index: number) => ReactNode;
+}
+
+const HEAD = '[data-row-head]';
+
+/** Rows that are put in order by dragging their handle, by the handle's own keys, or by Alt and an arrow. */
+export function SortableRows({ noun, rows, openId, renderRow, renderBefore, ...actions }: SortableRowsProps) {
+  const list = useRef<HTMLOListElement>(null);
+  const refocusId = useRef<string | null>(null);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  // A row that was moved keeps the focus: the browser drops it when the element is put elsewhere.
+  useLayoutEffect(() => {
+    if (refocusId.current !== null) headOf(refocusId.current)?.focus();
+    refocusId.current = null;
+  }, [rows]);
+  useEffect(() => {
+    if (openId === null) return;
+    const row = list.current?.querySelector(`[data-row="${escapeId(openId)}"]`);
+    row?.scrollIntoView({ block: 'nearest' });
+  }, [openId]);
+  const headOf = (id: string) =>
+    list.current?.querySelector<HTMLElement>(`[data-row="${escapeId(id)}"] ${HEAD}`) ?? null;
+
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    if (!over || active.id === over.id) return;
+    actions.onMove(
+      String(active.id),
+      rows.findIndex((row) => row.id === over.id),
+    );
+  };
+  const onKeyDown = (event: KeyboardEvent, index: number) => {
+    if (!(event.target as HTMLElement).matches(HEAD)) return;
+    const row = rows[index];
+    const action = row && rowKeyAction(event);
+    if (!action) return;
+    event.preventDefault();
+    const neighbour = rows[index + action.step];
+    if (action.kind === 'focus' && neighbour) headOf(neighbour.id)?.focus();
+    if (action.kind === 'move') {
+      refocusId.current = row.id;
+      actions.onMove(row.id, index + action.step);
+    }
+    if (action.kind === 'duplicate') actions.onDuplicate(row.id);
+    if (action.kind === 'add') actions.onAddAfter(row.id);
+    if (action.kind === 'delete') {
+      refocusId.current = (rows[index + 1] ?? rows[index - 1])?.id ?? null;
+      actions.onDelete(row.id);
+    }
+  };
+  return (
+    <DndContext
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={onDragEnd}
+      accessibility={{ announcements: announcementsFor(noun, rows) }}
+    >
+      <SortableContext items={rows.map((row) => row.id)} strategy={verticalListSortingStrategy}>
+        <ol ref={list} className={styles.rows}>
+          {rows.map((row, index) => (
+            <Row
+              key={row.id}
+              id={row.id}
+              label={`Move ${noun} ${index + 1}, ${row.name}`}
+              before={renderBefore?.(row.id, index)}
+              onKeyDown={(event) => onKeyDown(event, index)}
+            >
+              {renderRow(row.id, index)}
+            </Row>
+          ))}
+        </ol>
+      </SortableContext>
+    </DndContext>
+  );
+}
+
+const escapeId = (id: string): string => globalThis.CSS.escape(id);
+
+interface RowKeyAction {
+  readonly kind: 'focus' | 'move' | 'duplicate' | 'delete' | 'add';
+  readonly step: number;
+}
+
+function rowKeyAction(event: KeyboardEvent): RowKeyAction | null {
+  const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+  const isModified = event.ctrlKey || event.metaKey;
+  if (step !== 0) return { kind: event.altKey ? 'move' : 'focus', step };
+  if (isModified && event.key.toLowerCase() === 'd') return { kind: 'duplicate', step: 0 };
+  if (isModified && event.key === 'Enter') return { kind: 'add', step: 0 };
+  if (event.key === 'Delete') return { kind: 'delete', step: 0 };
+  return null;
+}
+
+interface RowProps {
+  id: string;
+  label: string;
+  before: ReactNode;
+  children: ReactNode;
+  onKeyDown: (event: KeyboardEvent) => void;
+}
+
+function Row({ id, label, before, children, onKeyDown }: RowProps) {
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } =
+    useSortable({ id });
+  return (
+    <li
+      ref={setNodeRef}
+      data-row={id}
+      className={`${styles.row} ${isDragging ? styles.dragging : ''}`}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      onKeyDown={onKeyDown}
+    >
+      {before}
+      <div className={styles.body}>
+        <button
+          type="button"
+          ref={setActivatorNodeRef}
+          className={styles.handle}
+          {...attributes}
+          {...listeners}
+          aria-label={label}
+        >
+          <HolderOutlined />
+        </button>
+        <div className={styles.content}>{children}</div>
+      </div>
+    </li>
+  );
+}
+
+/** What is read out while a row is carried. */
+function announcementsFor(noun: string, rows: SortableRowsProps['rows']) {
+  const place = (id: string | number) => rows.findIndex((row) => row.id === id) + 1;
+  const name = (id: string | number) => rows.find((row) => row.id === id)?.name ?? noun;
+  type Event = { active: { id: string | number }; over: { id: string | number } | null };
+  return {
+    onDragStart: ({ active }: Pick<Event, 'active'>) =>
+      `Picked up ${name(active.id)}, place ${place(active.id)}.`,
+    onDragOver: ({ active, over }: Event) =>
+      over ? `${name(active.id)} is over place ${place(over.id)}.` : undefined,
+    onDragEnd: ({ active, over }: Event) =>
+      over ? `${name(active.id)} is put at place ${place(over.id)}.` : undefined,
+    onDragCancel: ({ active }: Pick<Event, 'active'>) =>
+      `${name(active.id)} is back at place ${place(active.id)}.`,
+  };
+}

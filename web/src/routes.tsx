@@ -1,0 +1,36 @@
+import { createBrowserRouter } from 'react-router';
+import { NotFound } from './shell/NotFound.tsx';
+import { Shell } from './shell/Shell.tsx';
+import { Stumble } from './shell/Stumble.tsx';
+
+/** Every place has its own chunk. */
+export const router = createBrowserRouter([
+  {
+    Component: Shell,
+    ErrorBoundary: Stumble,
+    HydrateFallback: () => null,
+    children: [
+      { index: true, lazy: async () => ({ Component: (await import('./bench/BenchPage.tsx')).BenchPage }) },
+      {
+        path: 'patterns',
+        lazy: async () => ({ Component: (await import('./patterns/PatternsPage.tsx')).PatternsPage }),
+      },
+      {
+        path: 'patterns/:id',
+        lazy: async () => ({ Component: (await import('./patterns/PatternPage.tsx')).PatternPage }),
+      },
+      { path: 'shelf', lazy: async () => ({ Component: (await import('./shelf/ShelfPage.tsx')).ShelfPage }) },
+      { path: 'runs', lazy: async () => ({ Component: (await import('./runs/RunsPage.tsx')).RunsPage }) },
+      { path: 'runs/:id', lazy: async () => ({ Component: (await import('./runs/RunPage.tsx')).RunPage }) },
+      {
+        path: 'runs/:id/weigh-out',
+        lazy: async () => ({ Component: (await import('./runs/WeighOutSheet.tsx')).WeighOutSheet }),
+      },
+      {
+        path: 'runs/:id/packs',
+        lazy: async () => ({ Component: (await import('./runs/PackSheet.tsx')).PackSheet }),
+      },
+      { path: '*', Component: NotFound },
+    ],
+  },
+]);

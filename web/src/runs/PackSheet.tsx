@@ -1,0 +1,70 @@
+import type { RunInput } from '@lanakit/core';
+import { PREPARATION_WORDS, showGrams, showWeighed } from '../words/show.ts';
+import { PaperPage } from './PaperPage.tsx';
+import styles from './Sheets.module.css';
+import type { RunPlan } from './useRunPlan.ts';
+
+/** One slip a seat, to cut apart and put in the pack. */
+export function PackSheet() {
+  return (
+    <PaperPage title="Packs, seat by seat">
+      {(runPlan, input) => (
+        <div className={styles.slips}>
+          {Array.from({ length: runPlan.plan.packs }, (_, index) => (
+            <Slip
+              key={index}
+              name={index < input.seats ? `Seat ${index + 1}` : `Spare ${index - input.seats + 1}`}
+              runPlan={runPlan}
+              input={input}
+            />
+          ))}
+        </div>
+      )}
+    </PaperPage>
+  );
+}
+
+interface SlipProps {
+  name: string;
+  runPlan: RunPlan & { kind: 'plan' };
+  input: RunInput;
+}
+
+function Slip({ name, runPlan: { plan, shelf, revision }, input }: SlipProps) {
+  const partNames = (partIds: readonly string[]) =>
+    [...new Set(partIds)]
+      .map((partId) => revision.document.parts.find(({ id }) => id === partId)?.name ?? '')
+      .join(', ');
+  return (
+    <section className={styles.slip}>
+      <h2>{name}</h2>
+      <p className={styles.slipWhat}>
+        {revision.document.title}, revision {revision.number}
+      </p>
+      <table>
+        <tbody>
+          {plan.fibres.map((portion, index) => {
+            const fibre = shelf.get(portion.fibreId);
+            return (
+              <tr key={portion.fibreId}>
+                <td>
+                  <span className={styles.box} />
+                </td>
+                <td className={styles.slipNumber}>{index + 1}</td>
+                <th scope="row">
+                  {fibre?.name} <span>{fibre && PREPARATION_WORDS[fibre.preparation]}</span>
+                  <small>{partNames(portion.lines.map((line) => line.partId))}</small>
+                </th>
+                <td className={styles.slipGrams}>
+                  {portion.packG === null
+                    ? `≈ ${showGrams(portion.exactG)}`
+                    : showWeighed(portion.packG, input.scaleStepG)}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </section>
+  );
+}

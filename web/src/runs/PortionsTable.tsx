@@ -1,0 +1,123 @@
+import { showNumber, type FibrePortion, type RunInput } from '@lanakit/core';
+import { FibreSwatch } from '../look/FibreSwatch.tsx';
+import { HowItCame } from '../patterns/HowItCame.tsx';
+import { portionCame } from '../words/portionCame.ts';
+import { PREPARATION_WORDS, showGrams, showWeighed } from '../words/show.ts';
+import { weighingWords } from '../words/weighingWords.ts';
+import styles from './PortionsTable.module.css';
+import type { RunPlan } from './useRunPlan.ts';
+
+interface PortionsTableProps {
+  runPlan: RunPlan & { kind: 'plan' };
+  input: RunInput;
+}
+
+/** What one pack gets of each fibre, for which parts, and what the class takes from the shelf. */
+export function PortionsTable({ runPlan, input }: PortionsTableProps) {
+  const { plan } = runPlan;
+  return (
+    <>
+      <header className={styles.heading}>
+        <h2>Portions</h2>
+        <span className="quiet small">
+          grams in one pack, {showNumber(input.extraFraction * 100, 1)} % over the likely amount, rounded up
+          to {input.scaleStepG} g · choose a number to see why
+        </span>
+      </header>
+      {plan.unknownCount > 0 && (
+        <p className={`red ${styles.unknown}`}>
+          At least: {plan.unknownCount} amounts of this revision are unknown.
+        </p>
+      )}
+      <table className={styles.table}>
+        <thead>
+          <tr>
+            <th scope="col" colSpan={2}>
+              Fibre and what it is for
+            </th>
+            <th scope="col">One pack</th>
+            <th scope="col">{plan.packs} packs</th>
+            <th scope="col">Free on the shelf</th>
+            <th scope="col">Short</th>
+          </tr>
+        </thead>
+        {plan.fibres.map((portion) => (
+          <FibreRows key={portion.fibreId} portion={portion} runPlan={runPlan} input={input} />
+        ))}
+        <tfoot>
+          <tr>
+            <td colSpan={3}>To weigh out for the class</td>
+            <td>{showWeighed(plan.classG, input.scaleStepG)}</td>
+            <td colSpan={2} />
+          </tr>
+        </tfoot>
+      </table>
+    </>
+  );
+}
+
+function FibreRows({ portion, runPlan, input }: { portion: FibrePortion } & PortionsTableProps) {
+  const { shelf, revision, plan } = runPlan;
+  const fibre = shelf.get(portion.fibreId);
+  const weigh = (massG: number) => showWeighed(massG, input.scaleStepG);
+  const partName = (partId: string) => {
+    const index = revision.document.parts.findIndex((part) => part.id === partId);
+    const part = revision.document.parts[index];
+    return part ? `${index + 1} ${part.name}${part.count > 1 ? ` ×${part.count}` : ''}` : '';
+  };
+  return (
+    <tbody>
+      <tr className={styles.fibre}>
+        <td className={styles.swatch}>{fibre && <FibreSwatch fibre={fibre} width={58} height={24} />}</td>
+        <th scope="row">
+          {fibre?.name ?? 'A fibre no longer on the shelf'}{' '}
+          <span className="quiet">{fibre && PREPARATION_WORDS[fibre.preparation]}</span>
+        </th>
+        <td>
+          <HowItCame
+            title={`${fibre?.name ?? 'Fibre'} in one pack`}
+            lines={portionCame(portion, input, plan.packs)}
+          >
+            {portion.packG === null ? `≈ ${showGrams(portion.exactG)}` : weigh(portion.packG)}
+          </HowItCame>
+        </td>
+        <td>{weigh(portion.classG)}</td>
+        <td>
+          {portion.freeG === null ? (
+            <span className="red">not counted</span>
+          ) : (
+            <>
+              {showGrams(portion.freeG)}
+              {portion.stock.promisedG > 0 && (
+                <span className={styles.promised}>{showGrams(portion.stock.promisedG)} to runs before</span>
+              )}
+            </>
+          )}
+        </td>
+        <td>{(portion.shortG ?? 0) > 0 && <b className="red">{weigh(portion.shortG ?? 0)}</b>}</td>
+      </tr>
+      {portion.lines.map((line) => (
+        <tr key={line.partId + line.role} className={styles.part}>
+          <td />
+          <td>
+            {partName(line.partId)} <span className="quiet">{line.role}</span>
+          </td>
+          <td>
+            {line.weighedG === null || line.weighedG === 0
+              ? `≈ ${showGrams(line.exactG)}`
+              : weigh(line.weighedG)}
+          </td>
+          <td colSpan={3} />
+        </tr>
+      ))}
+      {portion.weighing.kind === 'together' && (
+        <tr className={styles.part}>
+          <td />
+          <td colSpan={5} className="quiet">
+            {weighingWords(portion.weighing, input.scaleStepG)}
+          </td>
+        </tr>
+      )}
+    </tbody>
+  );
+}

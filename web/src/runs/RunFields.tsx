@@ -1,0 +1,105 @@
+import { checkRun, RUN_BOUNDS, type RunInput } from '@lanakit/core';
+import { problemWords } from '@lanakit/core/words';
+import { Input, Select } from 'antd';
+import type { RevisionName } from '../api/resources.ts';
+import { Field } from '../fields/Field.tsx';
+import { NumberField } from '../fields/NumberField.tsx';
+import styles from './RunFields.module.css';
+
+interface RunFieldsProps {
+  input: RunInput;
+  revisions: readonly RevisionName[];
+  problemAt: (pointer: string) => string | null;
+  autoFocus?: boolean;
+  onChange: (change: Partial<RunInput>) => void;
+}
+
+/** Who comes to what, when, and how it is weighed. */
+export function RunFields({ input, revisions, problemAt, autoFocus = false, onChange }: RunFieldsProps) {
+  return (
+    <div className={styles.fields}>
+      <Field label="Name" problem={problemAt('/name')} className={styles.wide ?? ''}>
+        {(control) => (
+          <Input
+            {...control}
+            autoFocus={autoFocus}
+            value={input.name}
+            maxLength={120}
+            placeholder="Saturday pears"
+            onChange={(event) => onChange({ name: event.target.value })}
+          />
+        )}
+      </Field>
+      <Field label="Pattern" problem={problemAt('/revisionId')} className={styles.wide ?? ''}>
+        {(control) => (
+          <Select<string>
+            {...control}
+            value={input.revisionId}
+            popupMatchSelectWidth={320}
+            options={revisions.map(({ id, title, number }) => ({
+              value: id,
+              label: `${title}, revision ${number}`,
+            }))}
+            onChange={(revisionId) => onChange({ revisionId })}
+          />
+        )}
+      </Field>
+      <Field label="Day" problem={problemAt('/date')} className={styles.wide ?? ''}>
+        {(control) => (
+          <Input
+            {...control}
+            type="date"
+            value={input.date}
+            onChange={(event) => onChange({ date: event.target.value })}
+          />
+        )}
+      </Field>
+      <NumberField
+        label="Seats"
+        value={input.seats}
+        bounds={RUN_BOUNDS.seats}
+        isWhole
+        problem={problemAt('/seats')}
+        onValue={(seats) => onChange({ seats })}
+      />
+      <NumberField
+        label="Spare packs"
+        value={input.sparePacks}
+        bounds={RUN_BOUNDS.sparePacks}
+        isWhole
+        problem={problemAt('/sparePacks')}
+        onValue={(sparePacks) => onChange({ sparePacks })}
+      />
+      <NumberField
+        label="Scale reads to"
+        value={input.scaleStepG}
+        bounds={RUN_BOUNDS.scaleStepG}
+        suffix="g"
+        problem={problemAt('/scaleStepG')}
+        onValue={(scaleStepG) => onChange({ scaleStepG })}
+      />
+      <NumberField
+        label="Pack more than likely"
+        value={Math.round(input.extraFraction * 1000) / 10}
+        bounds={PERCENT_BOUNDS}
+        suffix="%"
+        problem={problemAt('/extraFraction')}
+        onValue={(percent) => onChange({ extraFraction: percent / 100 })}
+      />
+    </div>
+  );
+}
+
+const PERCENT_BOUNDS = { min: RUN_BOUNDS.extraFraction.min * 100, max: RUN_BOUNDS.extraFraction.max * 100 };
+
+/** What is wrong with a class, beside its fields, once it is asked to be told. */
+export function runProblems(input: RunInput, isAsked: boolean) {
+  const problems = checkRun(input);
+  return {
+    hasAny: problems.length > 0,
+    at: (pointer: string): string | null => {
+      const problem = isAsked ? problems.find((candidate) => candidate.pointer === pointer) : undefined;
+      return problem ? problemWords(problem) : null;
+    },
+  };
+}

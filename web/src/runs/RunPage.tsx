@@ -1,0 +1,187 @@
+import { Button } from 'antd';
+import { useMemo } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { ApiProblem, send } from '../api/client.ts';
+import { refresh, useRevisions, useRun, type NamedRun } from '../api/resources.ts';
+import { SaveMark } from '../draft/SaveMark.tsx';
+import { drawPattern } from '../figure/pieces.ts';
+import { FigureStrip } from '../figure/FigureStrip.tsx';
+import { Loading } from '../shell/Loading.tsx';
+import { NotFound } from '../shell/NotFound.tsx';
+import { useNotice } from '../shell/Notice.tsx';
+import { InTopBar } from '../shell/TopSlot.tsx';
+import { counted, showDay, showWeighed } from '../words/show.ts';
+import { PortionsTable } from './PortionsTable.tsx';
+import { RunConflict } from './RunConflict.tsx';
+import { runProblems, RunFields } from './RunFields.tsx';
+import styles from './RunPage.module.css';
+import { useRunDraft, type RunDraft } from './useRunDraft.ts';
+import { useRunPlan, type RunPlan } from './useRunPlan.ts';
+
+export function RunPage() {
+  const { id = '' } = useParams();
+  const { data, error } = useRun(id);
+  if (error instanceof ApiProblem && error.problem.status === 404) return <NotFound />;
+  if (!data) return <Loading error={error} />;
+  return <RunTable key={id} run={data} />;
+}
+
+/** A class: who comes, what each gets, what the shelf says to it. */
+function RunTable({ run }: { run: NamedRun }) {
+  const draft = useRunDraft(run);
+  const { data: revisions } = useRevisions();
+  const runPlan = useRunPlan(run.id, draft.input);
+  const { input } = draft;
+  return (
+    <main className={styles.page}>
+      <InTopBar>
+        <SaveMark state={draft.saveState} />
+      </InTopBar>
+      <header className={`sheet ${styles.header}`}>
+        <h1>{input.name || 'Unnamed class'}</h1>
+        <div className={styles.headFact}>
+          <b>{input.date ? showDay(input.date) : 'No day yet'}</b>
+          <span className="quiet small">
+            {counted(input.seats, 'seat')}, {counted(input.sparePacks, 'spare pack')}
+          </span>
+        </div>
+        {runPlan.kind === 'plan' && (
+          <div className={styles.headFact}>
+            <Link to={`/patterns/${runPlan.revision.patternId}`}>{runPlan.revision.document.title}</Link>
+            <span className="quiet small">revision {runPlan.revision.number}, as published</span>
+          </div>
+        )}
+        <div className={styles.actions}>
+          <SheetLink runId={run.id} draft={draft} sheet="weigh-out" isPrimary>
+            Weigh-out sheet
+          </SheetLink>
+          <SheetLink runId={run.id} draft={draft} sheet="packs">
+            Pack sheets
+          </SheetLink>
+        </div>
+      </header>
+      <LineOfStates runPlan={runPlan} draft={draft} />
+      <div className={styles.columns}>
+        <section className={`sheet ${styles.who}`} aria-label="Who and how">
+          <h2>Who and how</h2>
+          <RunFields
+            input={input}
+            revisions={revisions?.items ?? []}
+            problemAt={runProblems(input, true).at}
+            onChange={draft.change}
+          />
+          {runPlan.kind === 'plan' && <RunFigure runPlan={runPlan} />}
+          <DeleteRun run={run} draft={draft} />
+        </section>
+        <section className={`sheet ${styles.portions}`} aria-label="Portions">
+          {runPlan.kind === 'plan' ? (
+            <PortionsTable runPlan={runPlan} input={input} />
+          ) : runPlan.kind === 'impossible' ? (
+            <p className={styles.note}>Mend what is marked beside this; the portions follow.</p>
+          ) : (
+            <Loading error={runPlan.error} />
+          )}
+        </section>
+      </div>
+      <RunConflict draft={draft} />
+    </main>
+  );
+}
+
+function RunFigure({ runPlan: { revision, shelf } }: { runPlan: RunPlan & { kind: 'plan' } }) {
+  const pieces = useMemo(() => drawPattern(revision.document, shelf), [revision, shelf]);
+  return (
+    <div className={styles.figure}>
+      <FigureStrip pieces={pieces} width={286} height={130} />
+    </div>
+  );
+}
+
+interface SheetLinkProps {
+  runId: string;
+  draft: RunDraft;
+  sheet: 'weigh-out' | 'packs';
+  isPrimary?: boolean;
+  children: string;
+}
+
+/** Sheets are made from what is saved, so saving comes first. */
+function SheetLink({ runId, draft, sheet, isPrimary = false, children }: SheetLinkProps) {
+  const navigate = useNavigate();
+  const say = useNotice();
+  const open = async () => {
+    if (await draft.settle()) await navigate(`/runs/${runId}/${sheet}`);
+    else say({ text: 'The newest changes are not saved yet; the sheet waits for them.', isProblem: true });
+  };
+  return (
+    <Button type={isPrimary ? 'primary' : 'default'} onClick={() => void open()}>
+      {children}
+    </Button>
+  );
+}
+
+function LineOfStates({ runPlan, draft: { input } }: { runPlan: RunPlan; draft: RunDraft }) {
+  const plan = runPlan.kind === 'plan' ? runPlan.plan : null;
+  const oneG = plan ? plan.fibres.reduce((sum, fibre) => sum + (fibre.packG ?? fibre.exactG), 0) : 0;
+  const short = plan?.fibres.filter((fibre) => (fibre.shortG ?? 0) > 0) ?? [];
+  const uncounted = plan?.fibres.filter((fibre) => fibre.shortG === null) ?? [];
+  const name = (fibreId: string) =>
+    runPlan.kind === 'plan' ? (runPlan.shelf.get(fibreId)?.name ?? 'a fibre') : '';
+  return (
+    <ol className={`sheet ${styles.line}`} aria-label="How far it is">
+      <li>
+        <h2>Who</h2>
+        <span>
+          {counted(input.seats + input.sparePacks, 'pack')} for {counted(input.seats, 'seat')}
+        </span>
+      </li>
+      <li>
+        <h2>One pack</h2>
+        <span>{plan ? `≈ ${oneG.toFixed(1)} g in ${counted(plan.fibres.length, 'fibre')}` : '–'}</span>
+      </li>
+      <li>
+        <h2>The class</h2>
+        <span>{plan ? `${showWeighed(plan.classG, input.scaleStepG)} to weigh out` : '–'}</span>
+      </li>
+      <li>
+        <h2>Stock</h2>
+        {short.map((fibre) => (
+          <span key={fibre.fibreId} className="red">
+            {showWeighed(fibre.shortG ?? 0, input.scaleStepG)} {name(fibre.fibreId)} short
+          </span>
+        ))}
+        {uncounted.map((fibre) => (
+          <span key={fibre.fibreId} className="red">
+            {name(fibre.fibreId)} not counted
+          </span>
+        ))}
+        {plan && short.length + uncounted.length === 0 && <span className="leaf">enough of everything</span>}
+      </li>
+    </ol>
+  );
+}
+
+function DeleteRun({ run, draft }: { run: NamedRun; draft: RunDraft }) {
+  const navigate = useNavigate();
+  const say = useNotice();
+  const remove = async () => {
+    try {
+      await draft.settle();
+      await send('DELETE', `/runs/${run.id}`, { version: draft.version() });
+      await navigate('/runs');
+      await refresh('/runs', '/bench');
+      const undo = async () => {
+        await send('POST', `/runs/${run.id}/restore`);
+        await refresh('/runs', '/bench');
+      };
+      say({ text: `“${draft.input.name}” is deleted.`, undo: () => void undo() });
+    } catch (error) {
+      say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
+    }
+  };
+  return (
+    <Button size="small" danger onClick={() => void remove()}>
+      Delete this class
+    </Button>
+  );
+}

@@ -1,0 +1,137 @@
+import { RUN_DEFAULTS, type RunInput } from '@lanakit/core';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { send } from '../api/client.ts';
+import { refresh, useRevisions, useRuns, type NamedRun, type RevisionName } from '../api/resources.ts';
+import { Loading } from '../shell/Loading.tsx';
+import { useNotice } from '../shell/Notice.tsx';
+import { counted, showDay, showDaysOff } from '../words/show.ts';
+import { RunFields, runProblems } from './RunFields.tsx';
+import styles from './RunsPage.module.css';
+
+/** Classes ahead and behind, and planning the next. */
+export function RunsPage() {
+  const { data, error } = useRuns();
+  const { data: revisions, error: revisionsError } = useRevisions();
+  const [params, setParams] = useSearchParams();
+  if (!data || !revisions) return <Loading error={error ?? revisionsError} />;
+  const ahead = data.items.filter((run) => run.date >= data.today);
+  const past = data.items.filter((run) => run.date < data.today).reverse();
+  const isPlanning = params.has('plan') || data.items.length === 0;
+  return (
+    <main className={styles.page}>
+      <section className={`sheet ${styles.list}`} aria-label="Classes">
+        <header className={styles.header}>
+          <div>
+            <h1>Runs</h1>
+            <p className="quiet">{counted(ahead.length, 'class', 'classes')} ahead</p>
+          </div>
+          {!isPlanning && (
+            <Button type="primary" onClick={() => setParams({ plan: '' }, { replace: true })}>
+              Plan a class
+            </Button>
+          )}
+        </header>
+        {data.items.length === 0 && (
+          <p className={styles.empty}>
+            A class is planned from a published revision of a pattern: who comes, what to weigh for each, what
+            is short.
+          </p>
+        )}
+        <RunList runs={ahead} today={data.today} />
+        {past.length > 0 && <h2 className={styles.past}>Been</h2>}
+        <RunList runs={past} today={data.today} />
+      </section>
+      {isPlanning && (
+        <aside className={`sheet ${styles.plan}`} aria-label="Plan a class">
+          <PlanClass revisions={revisions.items} />
+        </aside>
+      )}
+    </main>
+  );
+}
+
+function RunList({ runs, today }: { runs: readonly NamedRun[]; today: string }) {
+  return (
+    <ul className={styles.runs}>
+      {runs.map((run) => (
+        <li key={run.id}>
+          <Link to={`/runs/${run.id}`} className={styles.line}>
+            <span className={styles.day}>
+              <b>{showDay(run.date)}</b>
+              <span className="quiet small">{showDaysOff(run.date, today)}</span>
+            </span>
+            <span className={styles.main}>
+              <span className={styles.name}>{run.name}</span>
+              <span className="quiet">
+                {run.patternTitle}, revision {run.revisionNumber}
+              </span>
+            </span>
+            <span className={styles.seats}>
+              <b>{counted(run.seats, 'seat')}</b>
+              <span className="quiet small">{counted(run.sparePacks, 'spare pack')}</span>
+            </span>
+          </Link>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function PlanClass({ revisions }: { revisions: readonly RevisionName[] }) {
+  const navigate = useNavigate();
+  const say = useNotice();
+  const [params] = useSearchParams();
+  const [input, setInput] = useState<RunInput>({
+    ...RUN_DEFAULTS,
+    name: '',
+    date: '',
+    revisionId: params.get('revision') ?? revisions[0]?.id ?? '',
+  });
+  const [isAsked, setAsked] = useState(false);
+  const problemAt = runProblems(input, isAsked);
+  if (revisions.length === 0) {
+    return (
+      <>
+        <h2>Plan a class</h2>
+        <p className="quiet" style={{ marginTop: 8 }}>
+          A class needs a published pattern, so that nothing changes under it.{' '}
+          <Link to="/patterns">Publish one first</Link>.
+        </p>
+      </>
+    );
+  }
+  const plan = async () => {
+    setAsked(true);
+    if (problemAt.hasAny) return;
+    try {
+      const run = await send<NamedRun>('POST', '/runs', { body: input });
+      await refresh('/runs', '/bench');
+      await navigate(`/runs/${run.id}`);
+    } catch (error) {
+      say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
+    }
+  };
+  return (
+    <form
+      className={styles.form}
+      onSubmit={(event) => {
+        event.preventDefault();
+        void plan();
+      }}
+    >
+      <h2>Plan a class</h2>
+      <RunFields
+        input={input}
+        revisions={revisions}
+        problemAt={problemAt.at}
+        autoFocus
+        onChange={(change) => setInput((before) => ({ ...before, ...change }))}
+      />
+      <Button type="primary" htmlType="submit">
+        Plan it
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,77 @@
+import { checkRun, type RunInput } from '@lanakit/core';
+import { useCallback, useState } from 'react';
+import type { NamedRun } from '../api/resources.ts';
+import type { SaveState, Versioned } from '../draft/DraftSaver.ts';
+import { useSaver, type Savable } from '../draft/useSaver.ts';
+
+/** The fields of a run that its instructor may change. */
+export const runInputOf = ({
+  name,
+  date,
+  seats,
+  sparePacks,
+  revisionId,
+  scaleStepG,
+  extraFraction,
+}: RunInput): RunInput => ({
+  name,
+  date,
+  seats,
+  sparePacks,
+  revisionId,
+  scaleStepG,
+  extraFraction,
+});
+
+const versioned = (run: NamedRun): Versioned<RunInput> => ({
+  version: run.version,
+  document: runInputOf(run),
+});
+
+const savableRun = (id: string): Savable<RunInput> => ({
+  path: `/runs/${id}`,
+  check: checkRun,
+  isSame: (a, b) => JSON.stringify(runInputOf(a)) === JSON.stringify(runInputOf(b)),
+  readStored: (stored) => versioned(stored as NamedRun),
+  touches: ['/runs', '/bench'],
+});
+
+export interface RunDraft {
+  readonly input: RunInput;
+  readonly saveState: SaveState<RunInput>;
+  readonly change: (change: Partial<RunInput>) => void;
+  readonly version: () => number;
+  readonly settle: () => Promise<boolean>;
+  readonly keepMine: () => void;
+  readonly takeTheirs: () => void;
+}
+
+/** A class being changed: it saves itself, and what it shows follows at once. Mount it anew for another class. */
+export function useRunDraft(run: NamedRun): RunDraft {
+  const { opening, saveState, saver } = useSaver(versioned(run), savableRun(run.id));
+  const [input, setInput] = useState(opening.document);
+  const change = useCallback(
+    (fields: Partial<RunInput>) => {
+      const next = { ...input, ...fields };
+      setInput(next);
+      saver.current?.changed(next);
+    },
+    [input, saver],
+  );
+  return {
+    input,
+    saveState,
+    change,
+    version: () => saver.current?.version ?? run.version,
+    settle: async () => {
+      await saver.current?.flush();
+      return saver.current?.isSettled ?? false;
+    },
+    keepMine: () => void saver.current?.keepMine(),
+    takeTheirs: () => {
+      if (saveState.kind !== 'conflict') return;
+      setInput(saveState.theirs.document);
+      saver.current?.takeTheirs();
+    },
+  };
+}

@@ -1,0 +1,61 @@
+import { lazy, Suspense, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { NavLink, Outlet } from 'react-router';
+import { NoticeProvider } from './Notice.tsx';
+import styles from './Shell.module.css';
+import { TopSlotProvider } from './TopSlot.tsx';
+
+const Palette = lazy(async () => ({ default: (await import('./Palette.tsx')).Palette }));
+const KeysHelp = lazy(async () => ({ default: (await import('./KeysHelp.tsx')).KeysHelp }));
+
+const PLACES = [
+  { to: '/', name: 'Bench' },
+  { to: '/patterns', name: 'Patterns' },
+  { to: '/shelf', name: 'Shelf' },
+  { to: '/runs', name: 'Runs' },
+] as const;
+
+/** The top bar over every place, and what opens from anywhere. */
+export function Shell() {
+  const [opened, setOpened] = useState<'palette' | 'keys' | null>(null);
+  const [slot, setSlot] = useState<HTMLElement | null>(null);
+  useHotkeys(['slash', 'mod+k'], () => setOpened('palette'), { preventDefault: true });
+  useHotkeys('shift+slash', () => setOpened('keys'), { preventDefault: true });
+  const close = () => setOpened(null);
+  return (
+    <TopSlotProvider value={slot}>
+      <NoticeProvider>
+        <div className={styles.shell}>
+          <header className={`${styles.bar} no-print`}>
+            <NavLink to="/" className={styles.mark ?? ''}>
+              Lanakit
+            </NavLink>
+            <nav aria-label="Places">
+              {PLACES.map((place) => (
+                <NavLink
+                  key={place.to}
+                  to={place.to}
+                  end={place.to === '/'}
+                  className={({ isActive }) => `${styles.place} ${isActive ? styles.here : ''}`}
+                >
+                  {place.name}
+                </NavLink>
+              ))}
+            </nav>
+            <div className={styles.right}>
+              <button type="button" className={styles.find} onClick={() => setOpened('palette')}>
+                Find or do… <kbd>/</kbd>
+              </button>
+              <div ref={setSlot} className={styles.slot} />
+            </div>
+          </header>
+          <Outlet />
+          <Suspense>
+            {opened === 'palette' && <Palette onClose={close} onKeys={() => setOpened('keys')} />}
+            {opened === 'keys' && <KeysHelp onClose={close} />}
+          </Suspense>
+        </div>
+      </NoticeProvider>
+    </TopSlotProvider>
+  );
+}

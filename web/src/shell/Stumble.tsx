@@ -1,0 +1,18 @@
+import { useRouteError } from 'react-router';
+
+/** What is shown when a page fails: what happened, what was kept, what to do. */
+export function Stumble() {
+  const error = useRouteError();
+  return (
+    <main className="sheet" style={{ margin: 18, padding: 32, maxWidth: 640 }}>
+      <h1>This page stumbled</h1>
+      <p style={{ marginTop: 8 }}>
+        What you typed is kept in this browser and on the server. Open the page again; if it stumbles again,
+        go <a href="/">back to the bench</a>.
+      </p>
+      <p className="quiet small" style={{ marginTop: 8 }}>
+        {error instanceof Error ? error.message : String(error)}
+      </p>
+    </main>
+  );
+}

@@ -1,0 +1,39 @@
+import { showNumber, type FibrePortion, type RunInput } from '@lanakit/core';
+import type { CameLine } from './howItCame.ts';
+import { showGrams, showWeighed } from './show.ts';
+import { weighingWords } from './weighingWords.ts';
+
+/** From the likely amount of one make to what goes on the scale. */
+export function portionCame(portion: FibrePortion, input: RunInput, packs: number): CameLine[] {
+  const likelyG = portion.exactG / (1 + input.extraFraction);
+  return [
+    { what: 'Likely in one make', value: showGrams(likelyG), note: 'calculated from the pattern' },
+    {
+      what: 'With the extra',
+      value: showGrams(portion.exactG),
+      note: `${showNumber(input.extraFraction * 100, 1)} % more, so that nobody runs short`,
+    },
+    {
+      what: 'On the scale',
+      value: portion.packG === null ? 'together' : showWeighed(portion.packG, input.scaleStepG),
+      note:
+        portion.packG === null
+          ? weighingWords(portion.weighing, input.scaleStepG)
+          : `rounded up to ${input.scaleStepG} g`,
+    },
+    {
+      what: `${packs} packs`,
+      value: showWeighed(portion.classG, input.scaleStepG),
+      note: 'seats and spare packs',
+      isResult: true,
+    },
+    {
+      what: 'Free on the shelf',
+      value: portion.freeG === null ? 'not counted' : showGrams(portion.freeG),
+      note:
+        portion.stock.onHandG === null
+          ? 'weigh what is there and enter it on the shelf'
+          : `${showGrams(portion.stock.onHandG)} on hand less ${showGrams(portion.stock.promisedG)} for runs before this one`,
+    },
+  ];
+}

@@ -1,0 +1,106 @@
+import {
+  showNumber,
+  type MassRangeG,
+  type Preparation,
+  type Stage,
+  type Level,
+  type Firmness,
+  type ShapeKind,
+} from '@lanakit/core';
+
+/** Grams for reading: two decimals under 1, one above. The unit is always there. */
+export const showGrams = (massG: number): string => `${showGramNumber(massG)} g`;
+
+/** The same without its unit, for a column that has it in its heading. */
+export function showGramNumber(massG: number): string {
+  if (massG > 0 && massG < 0.005) return '<0.01';
+  return massG < 1 ? massG.toFixed(2) : massG.toFixed(1);
+}
+
+/** Grams that were weighed in whole scale steps: as many decimals as the step has. */
+export const showWeighed = (massG: number, scaleStepG: number): string =>
+  `${massG.toFixed(decimalsOf(scaleStepG))} g`;
+
+const decimalsOf = (step: number): number => (String(step).split('.')[1] ?? '').length;
+
+export const showRange = ({ lowG, highG }: MassRangeG): string =>
+  `${showGramNumber(lowG)}–${showGramNumber(highG)} g`;
+
+/** Minutes as a person says them. */
+export function showMinutes(minutes: number): string {
+  const whole = Math.round(minutes);
+  const hours = Math.floor(whole / 60);
+  if (hours === 0) return `${whole} min`;
+  return `${hours} h ${String(whole % 60).padStart(2, '0')}`;
+}
+
+/** Money without a currency: the studio's own. */
+export const showMoney = (minor: number): string => (minor / 100).toFixed(2);
+
+/** A calendar day as a person says it. */
+export function showDay(date: string): string {
+  const day = new Date(`${date}T12:00:00`);
+  return Number.isNaN(day.getTime())
+    ? date
+    : day.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
+}
+
+/** How far off a day is, in whole days. */
+export function showDaysOff(date: string, today: string): string {
+  const days = Math.round((Date.parse(`${date}T12:00:00Z`) - Date.parse(`${today}T12:00:00Z`)) / 86_400_000);
+  if (days === 0) return 'today';
+  if (days === 1) return 'tomorrow';
+  if (days === -1) return 'yesterday';
+  return days > 0 ? `${days} days off` : `${-days} days ago`;
+}
+
+export const counted = (count: number, one: string, many = `${one}s`): string =>
+  `${count} ${count === 1 ? one : many}`;
+
+/** Lengths in the hand: to 5 mm, or to ¼ inch. */
+export function showHandLength(lengthMm: number, unit: 'mm' | 'in'): string {
+  if (unit === 'in') return `${showNumber(Math.max(0.25, Math.round(lengthMm / 6.35) * 0.25), 2)} in`;
+  const rounded = Math.max(5, Math.round(lengthMm / 5) * 5);
+  return `${showNumber(rounded / 10, 1)} cm`;
+}
+
+export const PREPARATION_WORDS: Readonly<Record<Preparation, string>> = {
+  'core-batt': 'core batt',
+  batt: 'batt',
+  carded: 'carded',
+  tops: 'tops',
+};
+
+export const SHAPE_WORDS: Readonly<Record<ShapeKind, string>> = {
+  ball: 'ball',
+  ellipsoid: 'ellipsoid',
+  egg: 'egg',
+  limb: 'limb',
+  taper: 'taper',
+  'flat-ellipse': 'flat ellipse',
+};
+
+export const LEVEL_WORDS: Readonly<Record<Level, string>> = {
+  'first-timer': 'first-timer',
+  'some-practice': 'some practice',
+  practised: 'practised',
+};
+
+export const FIRMNESS_WORDS: Readonly<Record<Firmness, string>> = {
+  airy: 'sinks in, comes back',
+  springy: 'squeezes, springs back',
+  firm: 'dents a little',
+  solid: 'does not dent',
+};
+
+export const STAGE_WORDS: Readonly<Record<Stage, string>> = {
+  skeleton: 'Skeleton',
+  core: 'Core',
+  shape: 'Shape',
+  coat: 'Coat',
+  join: 'Join',
+  detail: 'Detail',
+  hair: 'Hair',
+  mount: 'Mount',
+  finish: 'Finish',
+};
