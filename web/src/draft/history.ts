@@ -53,7 +53,7 @@ export function applyEdit<T extends object>(history: History<T>, request: EditRe
       }
     : { label: request.label, key, atMs: request.atMs, patches, inverse };
   const past = [...(isContinued ? history.past.slice(0, -1) : history.past), edit].slice(-MOST_EDITS);
-  return { document: document as T, past, future: [] };
+  return { document, past, future: [] };
 }
 
 export function undo<T extends object>(history: History<T>): History<T> {

@@ -49,17 +49,13 @@ export function SortableRows({ noun, rows, openId, renderRow, renderBefore, ...a
   );
   // A row that was moved keeps the focus: the browser drops it when the element is put elsewhere.
   useLayoutEffect(() => {
-    if (refocusId.current !== null) headOf(refocusId.current)?.focus();
+    if (refocusId.current !== null) headIn(list.current, refocusId.current)?.focus();
     refocusId.current = null;
   }, [rows]);
   useEffect(() => {
     if (openId === null) return;
-    const row = list.current?.querySelector(`[data-row="${escapeId(openId)}"]`);
-    row?.scrollIntoView({ block: 'nearest' });
+    rowIn(list.current, openId)?.scrollIntoView({ block: 'nearest' });
   }, [openId]);
-  const headOf = (id: string) =>
-    list.current?.querySelector<HTMLElement>(`[data-row="${escapeId(id)}"] ${HEAD}`) ?? null;
-
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
     actions.onMove(
@@ -74,7 +70,7 @@ export function SortableRows({ noun, rows, openId, renderRow, renderBefore, ...a
     if (!action) return;
     event.preventDefault();
     const neighbour = rows[index + action.step];
-    if (action.kind === 'focus' && neighbour) headOf(neighbour.id)?.focus();
+    if (action.kind === 'focus' && neighbour) headIn(list.current, neighbour.id)?.focus();
     if (action.kind === 'move') {
       refocusId.current = row.id;
       actions.onMove(row.id, index + action.step);
@@ -112,7 +108,11 @@ export function SortableRows({ noun, rows, openId, renderRow, renderBefore, ...a
   );
 }
 
-const escapeId = (id: string): string => globalThis.CSS.escape(id);
+const rowIn = (list: HTMLElement | null, id: string): HTMLElement | null =>
+  list?.querySelector<HTMLElement>(`[data-row="${globalThis.CSS.escape(id)}"]`) ?? null;
+
+const headIn = (list: HTMLElement | null, id: string): HTMLElement | null =>
+  rowIn(list, id)?.querySelector<HTMLElement>(HEAD) ?? null;
 
 interface RowKeyAction {
   readonly kind: 'focus' | 'move' | 'duplicate' | 'delete' | 'add';

@@ -1,0 +1,193 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { apportion, estimatePattern, planPortions, weighPortions, type PackingTerms } from '../src/index.ts';
+import { fibre, part, pattern, shapes, shelf } from './support/make.ts';
+
+describe('sharing whole steps', () => {
+  test.each([
+    ['equal weights, one left over, to the first', 4, [1, 1, 1], [2, 1, 1]],
+    ['largest remainder first', 10, [0.2, 5.5, 4.3], [0, 6, 4]],
+    ['no weights', 3, [0, 0], [3, 0]],
+    ['nothing to share', 0, [1, 2], [0, 0]],
+  ])('%s', (_name, steps, weights, shares) => {
+    expect(apportion(steps, weights)).toEqual(shares);
+  });
+  test('adds up exactly and is never a whole step off', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 5000 }),
+        fc.array(fc.double({ min: 0.001, max: 100, noNaN: true }), { minLength: 1, maxLength: 60 }),
+        (steps, weights) => {
+          const shares = apportion(steps, weights);
+          const total = weights.reduce((a, b) => a + b, 0);
+          expect(shares.reduce((a, b) => a + b, 0)).toBe(steps);
+          shares.forEach((share, i) =>
+            expect(Math.abs(share - (steps * (weights[i] ?? 0)) / total)).toBeLessThan(1),
+          );
+        },
+      ),
+    );
+  });
+});
+
+describe('weighing portions', () => {
+  test.each([
+    [
+      'large: each alone, rounded up',
+      17.83,
+      13,
+      0.1,
+      { kind: 'single', stepsPerPack: 179, classSteps: 2327 },
+    ],
+    ['already whole: not a step more', 0.6, 13, 0.1, { kind: 'single', stepsPerPack: 6, classSteps: 78 }],
+    ['just weighable: r / 2e', 0.5, 4, 0.1, { kind: 'single', stepsPerPack: 5, classSteps: 20 }],
+    ['one pack: alone, whatever it weighs', 0.03, 1, 0.1, { kind: 'single', stepsPerPack: 1, classSteps: 1 }],
+    [
+      'small: for five and more together',
+      0.12,
+      13,
+      0.1,
+      {
+        kind: 'together',
+        groups: [
+          { packs: 7, steps: 9 },
+          { packs: 6, steps: 8 },
+        ],
+        classSteps: 17,
+      },
+    ],
+    [
+      'tiny: all packs together',
+      0.01,
+      13,
+      0.1,
+      { kind: 'together', groups: [{ packs: 13, steps: 2 }], classSteps: 2 },
+    ],
+    [
+      'a gram scale',
+      3,
+      10,
+      1,
+      {
+        kind: 'together',
+        groups: [
+          { packs: 2, steps: 6 },
+          { packs: 2, steps: 6 },
+          { packs: 2, steps: 6 },
+          { packs: 2, steps: 6 },
+          { packs: 2, steps: 6 },
+        ],
+        classSteps: 30,
+      },
+    ],
+  ])('%s', (_name, packG, packs, step, expected) => {
+    expect(weighPortions(packG, packs, step)).toEqual(expected);
+  });
+
+  test('everybody gets enough, nobody is forgotten, and no group is smaller than the scale needs', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.001, max: 60, noNaN: true }),
+        fc.integer({ min: 1, max: 250 }),
+        fc.constantFrom(0.01, 0.1, 0.5, 1),
+        (packG, packs, step) => {
+          const weighing = weighPortions(packG, packs, step);
+          if (weighing.kind === 'single') {
+            expect(weighing.stepsPerPack * step).toBeGreaterThanOrEqual(packG - 1e-6);
+            expect((weighing.stepsPerPack - 1) * step).toBeLessThan(packG);
+            expect(weighing.classSteps).toBe(weighing.stepsPerPack * packs);
+            return;
+          }
+          const { groups } = weighing;
+          expect(groups.reduce((sum, group) => sum + group.packs, 0)).toBe(packs);
+          expect(groups.reduce((sum, group) => sum + group.steps, 0)).toBe(weighing.classSteps);
+          for (const group of groups) {
+            expect(group.steps * step).toBeGreaterThanOrEqual(group.packs * packG - 1e-6);
+            // Half a step is at most a tenth of what is weighed, unless even all packs are too little.
+            if (groups.length > 1) expect(step / 2 / (group.packs * packG)).toBeLessThanOrEqual(0.1 + 1e-9);
+          }
+        },
+      ),
+    );
+  });
+});
+
+describe('a class', () => {
+  const fibres = shelf(
+    fibre('core', { colour: '#e6e0d2' }),
+    fibre('coat'),
+    fibre('spot', { colour: '#1d1c1e' }),
+  );
+  const figure = pattern([
+    part('body', shapes.egg(74, 56), { coat: { fibreId: 'coat' } }),
+    part('leaf', shapes.flat(38, 20, 3), { count: 2, core: { fibreId: 'coat' } }),
+    part('spot', shapes.ball(3), { core: { fibreId: 'spot' } }),
+  ]);
+  const estimate = estimatePattern(figure, fibres);
+  const terms: PackingTerms = { seats: 11, sparePacks: 2, scaleStepG: 0.1, extraFraction: 0.1 };
+  const plenty = () => ({ onHandG: 1000, promisedG: 0 });
+  const of = (plan: ReturnType<typeof planPortions>, id: string) => {
+    const portion = plan.fibres.find(({ fibreId }) => fibreId === id);
+    if (!portion) throw new Error(`no portion of ${id}`);
+    return portion;
+  };
+
+  test('packs seats and spares alike, and the class is the sum of its packs', () => {
+    const plan = planPortions(estimate, terms, plenty);
+    expect(plan.packs).toBe(13);
+    const byPack = plan.fibres.reduce((sum, { weighing, packG, classG }) => {
+      if (weighing.kind === 'together') return sum + classG;
+      return sum + Array.from({ length: 13 }, () => packG ?? 0).reduce((a, b) => a + b, 0);
+    }, 0);
+    expect(plan.classG).toBeCloseTo(byPack, 9);
+  });
+  test('the parts of a fibre add up to its weighed portion', () => {
+    const coat = of(planPortions(estimate, terms, plenty), 'coat');
+    expect(coat.lines.map(({ partId, role }) => `${partId} ${role}`)).toEqual(['body coat', 'leaf core']);
+    expect(coat.lines.reduce((sum, line) => sum + (line.weighedG ?? 0), 0)).toBeCloseTo(coat.packG ?? 0, 9);
+  });
+  test('packs the extra over the likely amount', () => {
+    const likely = estimate.fibres.find(({ fibreId }) => fibreId === 'core')?.total.likelyG ?? 0;
+    expect(of(planPortions(estimate, terms, plenty), 'core').exactG).toBeCloseTo(likely * 1.1, 9);
+  });
+  test('a speck is weighed for all together', () => {
+    expect(of(planPortions(estimate, terms, plenty), 'spot')).toMatchObject({
+      packG: null,
+      weighing: { kind: 'together' },
+    });
+  });
+  test.each([
+    ['enough', { onHandG: 1000, promisedG: 100 }, 900, 0],
+    ['promised to runs before', { onHandG: 300, promisedG: 250 }, 50, 'classLess50'],
+    ['more promised than there is', { onHandG: 100, promisedG: 250 }, 0, 'class'],
+    ['never counted stays unknown', { onHandG: null, promisedG: 0 }, null, null],
+  ] as const)('stock: %s', (_name, stock, freeG, short) => {
+    const core = of(
+      planPortions(estimate, terms, () => stock),
+      'core',
+    );
+    const expected = short === 'class' ? core.classG : short === 'classLess50' ? core.classG - 50 : short;
+    expect(core.freeG).toBe(freeG);
+    if (expected === null) expect(core.shortG).toBeNull();
+    else expect(core.shortG).toBeCloseTo(expected, 6);
+  });
+  test('one unknown part makes the plan “at least”, never less', () => {
+    const holed = estimatePattern(
+      { ...figure, parts: [...figure.parts, part('odd', { kind: 'ball', diameter: null })] },
+      fibres,
+    );
+    const plan = planPortions(holed, terms, plenty);
+    expect(plan.unknownCount).toBe(1);
+    expect(of(plan, 'core').unknownCount).toBe(1);
+    expect(plan.classG).toBe(planPortions(estimate, terms, plenty).classG);
+  });
+  test('the same packs in any split between seats and spares take the same wool', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 200 }), fc.integer({ min: 0, max: 50 }), (seats, sparePacks) => {
+        const one = planPortions(estimate, { ...terms, seats, sparePacks }, plenty);
+        const other = planPortions(estimate, { ...terms, seats: seats + sparePacks, sparePacks: 0 }, plenty);
+        expect(one.classG).toBe(other.classG);
+      }),
+    );
+  });
+});

@@ -1,0 +1,84 @@
+import { describe, expect, test } from '@jest/globals';
+import {
+  checkFibre,
+  checkRun,
+  inDrawingOrder,
+  isCalendarDate,
+  promisedBefore,
+  RUN_DEFAULTS,
+  type RunInput,
+} from '../src/index.ts';
+import { fibre } from './support/make.ts';
+
+const run: RunInput = { ...RUN_DEFAULTS, name: 'Saturday', date: '2026-12-05', revisionId: 'r' };
+
+describe('what may not be planned', () => {
+  test.each([
+    ['no name', { name: ' ' }, '/name'],
+    ['no day', { date: '' }, '/date'],
+    ['a day there is not', { date: '2026-02-30' }, '/date'],
+    ['no seats', { seats: 0 }, '/seats'],
+    ['too many seats', { seats: 201 }, '/seats'],
+    ['half a seat', { seats: 1.5 }, '/seats'],
+    ['spare packs under nought', { sparePacks: -1 }, '/sparePacks'],
+    ['a scale that reads nothing', { scaleStepG: 0 }, '/scaleStepG'],
+    ['more than twice the wool', { extraFraction: 1.2 }, '/extraFraction'],
+  ])('%s', (_name, change, pointer) => {
+    expect(checkRun({ ...run, ...change }).map((problem) => problem.pointer)).toEqual([pointer]);
+  });
+  test('a plain class is fine', () => {
+    expect(checkRun(run)).toEqual([]);
+  });
+});
+
+test.each([
+  ['2026-12-05', true],
+  ['2028-02-29', true],
+  ['2026-02-29', false],
+  ['5.12.2026', false],
+  ['2026-13-01', false],
+])('%s is a day: %s', (text, expected) => {
+  expect(isCalendarDate(text)).toBe(expected);
+});
+
+describe('what runs before a run take', () => {
+  const takes = (id: string, date: string, massG: number) => ({
+    id,
+    date,
+    takings: new Map([['wool', massG]]),
+  });
+  const runs = [
+    takes('late', '2026-12-20', 7),
+    takes('first', '2026-12-05', 1),
+    takes('same', '2026-12-05', 2),
+    takes('been', '2026-11-01', 99),
+  ];
+  test.each([
+    ['the first of its day takes first', 'first', 0],
+    ['made later the same day waits for it', 'same', 1],
+    ['the last waits for all that are ahead, not for what has been', 'late', 3],
+    ['one that has been waits for nobody', 'been', 0],
+    ['one nobody knows waits for nobody', 'none', 0],
+  ])('%s', (_name, id, expected) => {
+    expect(promisedBefore(id, runs, '2026-11-24').get('wool') ?? 0).toBe(expected);
+  });
+  test('drawing order is by day and keeps the order of making within one', () => {
+    expect(inDrawingOrder(runs).map(({ id }) => id)).toEqual(['been', 'first', 'same', 'late']);
+  });
+});
+
+describe('what cannot be a fibre', () => {
+  test.each([
+    ['no name', { name: '' }, '/name', 'title_empty'],
+    ['a colour in words', { colour: 'blue-ish' }, '/colour', 'colour_not_read'],
+    ['0 g/m', { linearGPerM: 0 }, '/linearGPerM', 'number_out_of_range'],
+    ['a staple of 3 m', { stapleMm: 3000 }, '/stapleMm', 'number_out_of_range'],
+    ['a price under nought', { pricePer100gMinor: -1 }, '/pricePer100gMinor', 'number_out_of_range'],
+    ['grams that are no number', { onHandG: NaN }, '/onHandG', 'number_out_of_range'],
+  ])('%s', (_name, change, pointer, code) => {
+    expect(checkFibre(fibre('x', change))).toEqual([expect.objectContaining({ pointer, code })]);
+  });
+  test('all that is unknown may stay so', () => {
+    expect(checkFibre(fibre('x', { onHandG: null, pricePer100gMinor: null }))).toEqual([]);
+  });
+});

@@ -1,0 +1,89 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import {
+  parseLength,
+  showSizeMm,
+  showSizesMm,
+  showTypedLength,
+  toMm,
+  type LengthUnit,
+} from '../src/index.ts';
+
+describe('a length as makers type it', () => {
+  const rows: [text: string, unit: LengthUnit, value: number, readUnit: LengthUnit][] = [
+    ['60', 'mm', 60, 'mm'],
+    ['60', 'in', 60, 'in'],
+    ['60 mm', 'in', 60, 'mm'],
+    ['6 cm', 'mm', 60, 'mm'],
+    ['6,5cm', 'mm', 65, 'mm'],
+    ['1.1 cm', 'mm', 11, 'mm'],
+    ['2 3/8 in', 'mm', 2.375, 'in'],
+    ['2 3/8', 'in', 2.375, 'in'],
+    ['21/8 in', 'mm', 2.625, 'in'],
+    ['2½"', 'mm', 2.5, 'in'],
+    ['¾ inch', 'mm', 0.75, 'in'],
+    ['3⁄16″', 'mm', 0.1875, 'in'],
+    [' .5 IN ', 'mm', 0.5, 'in'],
+  ];
+  test.each(rows)('%j read in %s', (text, unit, value, readUnit) => {
+    expect(parseLength(text, unit)).toEqual({ ok: true, length: { value, unit: readUnit } });
+  });
+
+  test.each(['abc', '', 'six', '6 feet', '2.5 1/2', '1/0', '--3', '1e9', '6 6', 'NaN', 'Infinity'])(
+    '%j is no length',
+    (text) => {
+      expect(parseLength(text, 'mm')).toEqual({ ok: false, refusal: { code: 'length_not_read', text } });
+    },
+  );
+
+  test.each([
+    ['0', 'size_not_positive'],
+    ['-3', 'size_not_positive'],
+    ['1000000000', 'size_too_large'],
+    ['100 in', 'size_too_large'],
+  ])('%j is no size', (text, code) => {
+    expect(parseLength(text, 'mm')).toMatchObject({ ok: false, refusal: { code } });
+  });
+});
+
+test('a typed length shown in its field reads back as the very same length', () => {
+  const length = fc.oneof(
+    fc.record({
+      value: fc.integer({ min: 1, max: 20_000 }).map((n) => n / 10),
+      unit: fc.constant<LengthUnit>('mm'),
+    }),
+    fc.record({
+      value: fc.integer({ min: 1, max: 600 }).map((n) => n / 16),
+      unit: fc.constant<LengthUnit>('in'),
+    }),
+    fc.record({
+      value: fc.integer({ min: 1, max: 7000 }).map((n) => n / 100),
+      unit: fc.constant<LengthUnit>('in'),
+    }),
+  );
+  fc.assert(
+    fc.property(length, (given) => {
+      expect(parseLength(showTypedLength(given), 'mm')).toEqual({ ok: true, length: given });
+    }),
+  );
+});
+
+test('one converter: an inch is 25.4 mm', () => {
+  expect(toMm({ value: 2, unit: 'in' })).toBe(50.8);
+  expect(toMm({ value: 2, unit: 'mm' })).toBe(2);
+});
+
+test.each([
+  [83.8, 'mm', '84 mm'],
+  [6.24, 'mm', '6.2 mm'],
+  [83.8, 'in', '3 5⁄16 in'],
+  [9.9, 'in', '9.9 mm'],
+  [12.7, 'in', '½ in'],
+] as const)('%d mm for reading in %s', (sizeMm, unit, words) => {
+  expect(showSizeMm(sizeMm, unit)).toBe(words);
+});
+
+test('sizes of one thing share a unit: all millimetres when one is under 10 mm', () => {
+  expect(showSizesMm([50.8, 25.4], 'in')).toBe('2 × 1 in');
+  expect(showSizesMm([50.8, 6], 'in')).toBe('51 × 6 mm');
+});

@@ -1,0 +1,37 @@
+import { expect, test } from '@jest/globals';
+import type { Problem, ProblemCode } from '../src/index.ts';
+import { problemWords, refusalWords } from '../src/words/index.ts';
+
+/** One of each; a code that is missing here does not compile. */
+const EVERY: { readonly [Code in ProblemCode]: Extract<Problem, { code: Code }> } = {
+  title_empty: { code: 'title_empty', pointer: '' },
+  size_not_positive: { code: 'size_not_positive', pointer: '', valueMm: -1 },
+  size_too_large: { code: 'size_too_large', pointer: '', valueMm: 9000, limitMm: 2000 },
+  limb_shorter_than_wide: { code: 'limb_shorter_than_wide', pointer: '', lengthMm: 5, diameterMm: 9 },
+  taper_ends_swapped: { code: 'taper_ends_swapped', pointer: '', thickMm: 5, thinMm: 9 },
+  number_out_of_range: { code: 'number_out_of_range', pointer: '', value: 0, min: 1, max: 9 },
+  not_whole: { code: 'not_whole', pointer: '', value: 1.5 },
+  fibre_not_found: { code: 'fibre_not_found', pointer: '', fibreId: 'x' },
+  part_not_found: { code: 'part_not_found', pointer: '', partId: 'x' },
+  id_twice: { code: 'id_twice', pointer: '', id: 'x' },
+  sizes_missing: { code: 'sizes_missing', pointer: '', missing: ['length'] },
+  core_fibre_missing: { code: 'core_fibre_missing', pointer: '' },
+  coat_fibre_missing: { code: 'coat_fibre_missing', pointer: '' },
+  no_parts: { code: 'no_parts', pointer: '' },
+  colour_not_read: { code: 'colour_not_read', pointer: '', text: 'blue-ish' },
+  date_not_read: { code: 'date_not_read', pointer: '', text: 'soon' },
+  field_not_known: { code: 'field_not_known', pointer: '', field: 'x' },
+  field_missing: { code: 'field_missing', pointer: '', field: 'x' },
+  field_wrong: { code: 'field_wrong', pointer: '', reason: 'must be a number' },
+};
+
+test.each(Object.values(EVERY))('$code is worded in one plain sentence or two', (problem) => {
+  const words = problemWords(problem);
+  expect(words).toMatch(/^[A-Z“0-9].*\.$/s);
+  expect(words).not.toMatch(/!|undefined|NaN|data|entity/);
+});
+
+test('a size that cannot be read is told how to write one', () => {
+  expect(refusalWords({ code: 'length_not_read', text: 'abc' })).toContain('6 cm');
+  expect(refusalWords({ code: 'size_not_positive', valueMm: -3 })).toContain('more than 0');
+});
