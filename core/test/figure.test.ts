@@ -39,10 +39,7 @@ describe('the tray', () => {
         cells.forEach((a, i) =>
           cells.slice(i + 1).forEach((b) => {
             const isApart =
-              a.right <= b.left + 1e-6 ||
-              b.right <= a.left + 1e-6 ||
-              a.bottom <= b.top ||
-              b.bottom <= a.top;
+              a.right <= b.left + 1e-6 || b.right <= a.left + 1e-6 || a.bottom <= b.top || b.bottom <= a.top;
             expect(isApart).toBe(true);
           }),
         );

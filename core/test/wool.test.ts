@@ -60,9 +60,9 @@ describe('a coat by contrast', () => {
       fc.property(
         colour,
         colour,
-        fc.constantFrom('carded', 'tops', 'batt', 'core-batt' as const),
+        fc.constantFrom('carded', 'tops', 'batt', 'core-batt'),
         (core, own, preparation) => {
-          const coat = coatByContrast(core, { colour: own, preparation: preparation as 'carded' });
+          const coat = coatByContrast(core, { colour: own, preparation });
           const left = coat.deltaE * Math.exp(-coat.arealGPerM2 / coat.hidingGPerM2);
           if (coat.isLeastCoat) expect(left).toBeLessThanOrEqual(3 + 1e-9);
           else expect(left).toBeCloseTo(3, 9);

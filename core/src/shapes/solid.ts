@@ -19,9 +19,9 @@ export interface Solid {
   /** The principal sizes in the order a maker reads them. */
   readonly sizesMm: readonly number[];
   /** Closed front outline, without a repeated last point. */
-  outline(): readonly PointMm[];
+  readonly outline: () => readonly PointMm[];
   /** The solid whose surface lies `depthMm` inside this one; null when nothing is left. */
-  inset(depthMm: number): Solid | null;
+  readonly inset: (depthMm: number) => Solid | null;
   /** This solid with its long axis and its cross axes multiplied. */
-  scaled(alongFactor: number, acrossFactor: number): Solid;
+  readonly scaled: (alongFactor: number, acrossFactor: number) => Solid;
 }

@@ -1,0 +1,30 @@
+import { defineConfig } from '@playwright/test';
+
+// Every test starts a studio of its own (support/studio.ts), so tests share nothing and may run side by side.
+export default defineConfig({
+  testDir: '.',
+  outputDir: '../out/playwright',
+  timeout: 90_000,
+  expect: { timeout: 10_000 },
+  workers: 2,
+  fullyParallel: true,
+  forbidOnly: !!process.env['CI'],
+  retries: 0,
+  reporter: 'list',
+  use: {
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+});

@@ -1,0 +1,86 @@
+import { expect, type Locator, type Page } from '@playwright/test';
+
+/** How a person works the interface; a journey is written once and done with either pair of hands. */
+export interface Hands {
+  /** Types into a field, over what is there. */
+  readonly fill: (label: string, text: string) => Promise<void>;
+  /** A day, whose day and month are the same number, so that the order of the field's parts does not matter. */
+  readonly fillDay: (label: string, day: string) => Promise<void>;
+  readonly choose: (label: string, option: string) => Promise<void>;
+  readonly press: (target: Locator) => Promise<void>;
+  /** From one side of a switch with two sides to the other. */
+  readonly switchTo: (name: RegExp) => Promise<void>;
+}
+
+const option = (page: Page) =>
+  page.locator('.ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option');
+
+export function mouse(page: Page): Hands {
+  return {
+    fill: (label, text) => page.getByLabel(label, { exact: true }).fill(text),
+    fillDay: (label, day) => page.getByLabel(label, { exact: true }).fill(day),
+    choose: async (label, name) => {
+      await page.getByLabel(label, { exact: true }).click();
+      await option(page).filter({ hasText: name }).first().click();
+    },
+    press: (target) => target.click(),
+    switchTo: (name) => page.locator('.ant-segmented-item', { hasText: name }).click(),
+  };
+}
+
+const MOST_TABS = 150;
+const MOST_OPTIONS = 40;
+
+/** Nothing but keys: every field is reached by Tab, as a person without a mouse reaches it. */
+export function keyboard(page: Page): Hands {
+  const reach = async (target: Locator) => {
+    await expect(target).toBeVisible();
+    for (let i = 0; i < MOST_TABS; i++) {
+      if (await target.evaluate((element) => element === document.activeElement)) return;
+      await page.keyboard.press('Tab');
+    }
+    throw new Error(`Tab never came to ${String(target)}`);
+  };
+  const field = (label: string) => page.getByLabel(label, { exact: true });
+  return {
+    fill: async (label, text) => {
+      await reach(field(label));
+      await page.keyboard.press('Control+A');
+      await page.keyboard.type(text);
+    },
+    fillDay: async (label, day) => {
+      const [year, month, date] = day.split('-');
+      await reach(field(label));
+      await page.keyboard.type(`${month}${date}${year}`);
+    },
+    choose: async (label, name) => {
+      await reach(field(label));
+      await page.keyboard.press('ArrowDown');
+      const active = page.locator(
+        '.ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option-active',
+      );
+      await expect(active).toBeVisible();
+      for (let i = 0; i < MOST_OPTIONS; i++) {
+        if ((await active.textContent())?.includes(name)) break;
+        await page.keyboard.press('ArrowDown');
+      }
+      await expect(active).toContainText(name);
+      await page.keyboard.press('Enter');
+    },
+    press: async (target) => {
+      await reach(target);
+      await page.keyboard.press('Enter');
+    },
+    switchTo: async (name) => {
+      const side = page.locator('.ant-segmented-item', { hasText: name }).locator('input');
+      for (let i = 0; i < MOST_TABS; i++) {
+        if (await page.evaluate(() => document.activeElement?.matches('.ant-segmented input') ?? false)) {
+          await page.keyboard.press('ArrowRight');
+          if (await side.isChecked()) return;
+        }
+        await page.keyboard.press('Tab');
+      }
+      throw new Error(`no switch came to ${String(name)}`);
+    },
+  };
+}

@@ -1,0 +1,99 @@
+import { test as base, expect } from '@playwright/test';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const SERVER = fileURLToPath(new URL('../../dist/server/main.js', import.meta.url));
+
+/** A built Lanakit with a data directory of its own, that a test may kill and start again. */
+export class Studio {
+  #process: ChildProcess | null = null;
+  #port = 0;
+  readonly #dataDir = mkdtempSync(join(tmpdir(), 'lanakit-e2e-'));
+  readonly #isDemo: boolean;
+
+  constructor(isDemo: boolean) {
+    this.#isDemo = isDemo;
+  }
+
+  get url(): string {
+    return `http://127.0.0.1:${this.#port}`;
+  }
+
+  /** Starts, on the same port as before if there was one. */
+  async start(): Promise<void> {
+    const env = {
+      ...process.env,
+      PORT: String(this.#port),
+      LANAKIT_DATA: this.#dataDir,
+      LANAKIT_DEMO: this.#isDemo ? '1' : '0',
+    };
+    const started = spawn(process.execPath, [SERVER], { env, stdio: ['ignore', 'pipe', 'inherit'] });
+    this.#process = started;
+    for await (const chunk of started.stdout) {
+      const port = /http:\/\/127\.0\.0\.1:(\d+)/.exec(String(chunk))?.[1];
+      if (port === undefined) continue;
+      this.#port = Number(port);
+      return;
+    }
+    throw new Error('the server ended before it listened');
+  }
+
+  /** As when the power goes: no goodbye. */
+  async kill(): Promise<void> {
+    const running = this.#process;
+    if (!running || running.exitCode !== null || running.signalCode !== null) return;
+    const gone = once(running, 'exit');
+    running.kill('SIGKILL');
+    await gone;
+  }
+
+  async dispose(): Promise<void> {
+    await this.kill();
+    rmSync(this.#dataDir, { recursive: true, force: true });
+  }
+}
+
+interface Fixtures {
+  /** With the demo data. */
+  demo: Studio;
+  /** With nothing in it. */
+  empty: Studio;
+  /** Fails the test when the page asks any other host for anything, or when it reports an error. */
+  watched: undefined;
+}
+
+export const test = base.extend<Fixtures>({
+  demo: async ({}, use) => {
+    const studio = new Studio(true);
+    await studio.start();
+    await use(studio);
+    await studio.dispose();
+  },
+  empty: async ({}, use) => {
+    const studio = new Studio(false);
+    await studio.start();
+    await use(studio);
+    await studio.dispose();
+  },
+  watched: [
+    async ({ context }, use) => {
+      const strange: string[] = [];
+      const errors: string[] = [];
+      context.on('request', (request) => {
+        const { protocol, hostname } = new URL(request.url());
+        if (protocol.startsWith('http') && hostname !== '127.0.0.1') strange.push(request.url());
+      });
+      context.on('weberror', (error) => errors.push(error.error().message));
+      await use(undefined);
+      expect(strange, 'asked another host').toEqual([]);
+      expect(errors, 'threw in the page').toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+export { expect };

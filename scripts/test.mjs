@@ -1,0 +1,74 @@
+// npm test: everything set up, everything checked. The last line is `N passed, N failed`.
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { build, install, ROOT, run, stop } from './prepare.mjs';
+
+const OUT = join(ROOT, 'out');
+const ESM = '--experimental-vm-modules --disable-warning=ExperimentalWarning';
+const counts = { passed: 0, failed: 0 };
+
+/** A check that either passes or fails as one. */
+function check(name, command, args) {
+  console.log(`\n${name}…`);
+  const { status } = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit' });
+  if (status === 0) counts.passed += 1;
+  else counts.failed += 1;
+}
+
+/** A runner that leaves its counts in a file. */
+function runner(name, args, env, file, read) {
+  console.log(`\n${name}…`);
+  rmSync(file, { force: true });
+  const { status } = spawnSync('npx', args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } });
+  // No report means that it did not get as far as running: one failure, never a silent nought.
+  const { passed, failed } = existsSync(file)
+    ? read(JSON.parse(readFileSync(file, 'utf8')))
+    : { passed: 0, failed: 1 };
+  counts.passed += passed;
+  counts.failed += failed === 0 && status !== 0 ? 1 : failed;
+}
+
+function bringChromium() {
+  if (existsSync('/usr/bin/chromium')) return;
+  if (process.getuid?.() !== 0) {
+    stop(
+      'The browser tests need Debian’s Chromium. As root: apt-get install -y --no-install-recommends chromium',
+    );
+  }
+  console.log('Installing Debian’s Chromium…');
+  run('apt-get', ['update', '-qq']);
+  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium', 'fonts-liberation'], {
+    DEBIAN_FRONTEND: 'noninteractive',
+  });
+}
+
+install();
+bringChromium();
+mkdirSync(OUT, { recursive: true });
+check('Types', 'npx', ['tsc', '-p', 'tsconfig.json']);
+check('Lint', 'npx', ['eslint', '--cache', '--cache-location', 'node_modules/.cache/eslint', '.']);
+check('Format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
+const jestReport = join(OUT, 'jest.json');
+runner(
+  'Core, server and state',
+  ['jest', '--json', `--outputFile=${jestReport}`],
+  { NODE_OPTIONS: ESM },
+  jestReport,
+  (report) => ({
+    passed: report.numPassedTests,
+    failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
+  }),
+);
+build();
+const e2eReport = join(OUT, 'playwright.json');
+runner(
+  'Journeys in the browser',
+  ['playwright', 'test', '--config', 'e2e/playwright.config.ts', '--reporter=list,json'],
+  { PLAYWRIGHT_JSON_OUTPUT_FILE: e2eReport },
+  e2eReport,
+  ({ stats, errors }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky + errors.length }),
+);
+
+console.log(`\n${counts.passed} passed, ${counts.failed} failed`);
+process.exit(counts.failed === 0 ? 0 : 1);

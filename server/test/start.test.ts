@@ -1,0 +1,51 @@
+import { describe, expect, test } from '@jest/globals';
+import { homedir } from 'node:os';
+import { readConfig } from '../src/config.ts';
+import { startRefusalWords, type StartRefusal } from '../src/startRefusalWords.ts';
+
+describe('what the environment decides', () => {
+  test('defaults: loopback, 4310, a hidden directory at home, with the demo', () => {
+    expect(readConfig({})).toEqual({
+      port: 4310,
+      host: '127.0.0.1',
+      dataDir: `${homedir()}/.lanakit`,
+      isDemo: true,
+    });
+  });
+  test('each can be set', () => {
+    expect(readConfig({ PORT: '0', LANAKIT_HOST: '0.0.0.0', LANAKIT_DATA: '/x', LANAKIT_DEMO: '0' })).toEqual(
+      {
+        port: 0,
+        host: '0.0.0.0',
+        dataDir: '/x',
+        isDemo: false,
+      },
+    );
+  });
+  test.each(['abc', '-1', '99999', '43.1', ''])('a port of %j is refused', (text) => {
+    expect(readConfig({ PORT: text })).toEqual({ code: 'port_not_read', text });
+  });
+});
+
+test.each<[string, StartRefusal, string]>([
+  [
+    'a port in use',
+    { code: 'cannot_listen', reason: 'EADDRINUSE', host: '127.0.0.1', port: 4310 },
+    'PORT=4311',
+  ],
+  [
+    'an address that is not ours',
+    { code: 'cannot_listen', reason: 'EADDRNOTAVAIL', host: '9.9.9.9', port: 4310 },
+    'LANAKIT_HOST',
+  ],
+  ['a newer database', { code: 'database_newer', found: 9, known: 1 }, 'newer Lanakit'],
+  ['an unreadable database', { code: 'database_unreadable', file: '/x', reason: 'r' }, 'LANAKIT_DATA'],
+  [
+    'a directory that cannot be written',
+    { code: 'data_dir_unwritable', dataDir: '/x', reason: 'r' },
+    'LANAKIT_DATA',
+  ],
+  ['a port in words', { code: 'port_not_read', text: 'abc' }, '65535'],
+])('not starting for %s names the remedy', (_name, refusal, remedy) => {
+  expect(startRefusalWords(refusal)).toContain(remedy);
+});

@@ -1,0 +1,100 @@
+import { RUN_DEFAULTS, type Fibre, type FibreInput, type Pattern, type RunInput } from '@lanakit/core';
+import type { Express } from 'express';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import pino from 'pino';
+import request from 'supertest';
+import { createApp } from '../../src/createApp.ts';
+import { createStore, openDatabase, type Db, type StoredPattern } from '../../src/db/index.ts';
+import type { RouteDeps } from '../../src/routes/deps.ts';
+
+/** A whole studio on a real file in a directory of its own, at a fixed day, with ids that count. */
+export interface Studio {
+  readonly app: Express;
+  readonly db: Db;
+  readonly dir: string;
+  readonly deps: RouteDeps;
+  close(): void;
+}
+
+export const NOW = new Date('2026-11-24T10:00:00Z');
+
+export function openStudio(dir = mkdtempSync(join(tmpdir(), 'lanakit-test-'))): Studio {
+  const opened = openDatabase(dir);
+  if (!opened.ok) throw new Error(opened.refusal.code);
+  let ids = 0;
+  const deps: RouteDeps = { store: createStore(opened.db), now: () => NOW, newId: () => `id${++ids}` };
+  const app = createApp({ ...deps, log: pino({ level: 'silent' }), host: '127.0.0.1', webDir: null });
+  return {
+    app,
+    db: opened.db,
+    dir,
+    deps,
+    close: () => {
+      opened.db.close();
+      rmSync(dir, { recursive: true, force: true });
+    },
+  };
+}
+
+export const fibreInput = (more: Partial<FibreInput> = {}): FibreInput => ({
+  name: 'Chalk',
+  preparation: 'core-batt',
+  colour: '#e6e0d2',
+  linearGPerM: null,
+  stapleMm: null,
+  pricePer100gMinor: 260,
+  onHandG: 100,
+  archived: false,
+  ...more,
+});
+
+export const ballPattern = (fibreId: string | null, more: Partial<Pattern> = {}): Pattern => ({
+  format: 'lanakit-pattern',
+  formatVersion: 1,
+  title: 'Ball',
+  finishedHeight: null,
+  level: 'first-timer',
+  lengthUnit: 'mm',
+  parts: [
+    {
+      id: 'p1',
+      name: 'Ball',
+      shape: { kind: 'ball', diameter: { value: 60, unit: 'mm' } },
+      count: 1,
+      firmness: 'firm',
+      core: { fibreId },
+      coat: null,
+    },
+  ],
+  steps: [],
+  ...more,
+});
+
+export const runInput = (revisionId: string, more: Partial<RunInput> = {}): RunInput => ({
+  ...RUN_DEFAULTS,
+  name: 'Saturday',
+  date: '2026-12-05',
+  revisionId,
+  ...more,
+});
+
+export async function addFibre({ app }: Studio, more: Partial<FibreInput> = {}): Promise<Fibre> {
+  const answer = await request(app).post('/api/fibres').send(fibreInput(more)).expect(201);
+  return answer.body as Fibre;
+}
+
+export async function addPattern({ app }: Studio, document: Pattern): Promise<StoredPattern> {
+  const answer = await request(app).post('/api/patterns').send(document).expect(201);
+  return answer.body as StoredPattern;
+}
+
+/** Publishes and gives the revision's id. */
+export async function publish({ app }: Studio, { id, version }: StoredPattern): Promise<string> {
+  const answer = await request(app)
+    .post(`/api/patterns/${id}/revisions`)
+    .set('If-Match', `"${version}"`)
+    .expect(201);
+  return (answer.body as { id: string }).id;
+}

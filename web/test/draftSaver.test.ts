@@ -1,0 +1,156 @@
+import { beforeEach, describe, expect, test } from '@jest/globals';
+import {
+  DraftSaver,
+  type PutResult,
+  type SaveState,
+  type SaverWorld,
+  type Versioned,
+} from '../src/draft/DraftSaver.ts';
+
+/** A world in which the test holds the clock and the server. */
+class World implements SaverWorld<string> {
+  readonly sent: { version: number; document: string }[] = [];
+  readonly states: SaveState<string>['kind'][] = [];
+  kept: Versioned<string> | null = null;
+  timer: (() => void) | null = null;
+  #answers: ((result: PutResult<string>) => void)[] = [];
+
+  put = (version: number, document: string): Promise<PutResult<string>> => {
+    this.sent.push({ version, document });
+    return new Promise((resolve) => this.#answers.push(resolve));
+  };
+  check = (document: string) =>
+    document === '' ? [{ code: 'title_empty', pointer: '/title' } as const] : [];
+  isSame = (a: string, b: string) => a === b;
+  keep = (copy: Versioned<string>) => {
+    this.kept = copy;
+  };
+  drop = () => {
+    this.kept = null;
+  };
+  schedule = (callback: () => void) => {
+    this.timer = callback;
+    return () => {
+      this.timer = null;
+    };
+  };
+  nowMs = () => 42;
+  onState = (state: SaveState<string>) => void this.states.push(state.kind);
+
+  get last() {
+    return this.states.at(-1);
+  }
+  tick() {
+    const timer = this.timer;
+    this.timer = null;
+    timer?.();
+  }
+  async answer(result: PutResult<string>) {
+    this.#answers.shift()?.(result);
+    await Promise.resolve();
+    await Promise.resolve();
+  }
+}
+
+let world: World;
+let saver: DraftSaver<string>;
+beforeEach(() => {
+  world = new World();
+  saver = new DraftSaver(1, world);
+});
+
+test('an edit is kept at once, sent after a while, and let go only when acknowledged', async () => {
+  saver.changed('pear');
+  expect(world.kept).toEqual({ version: 1, document: 'pear' });
+  expect(world.sent).toEqual([]);
+  world.tick();
+  expect(world.last).toBe('saving');
+  expect(world.kept).not.toBeNull();
+  await world.answer({ kind: 'saved', version: 2 });
+  expect(world.last).toBe('saved');
+  expect(world.kept).toBeNull();
+  expect([saver.version, saver.isSettled]).toEqual([2, true]);
+});
+
+test('what is typed while a save is under way is sent after it, from the new version', async () => {
+  saver.changed('pe');
+  world.tick();
+  saver.changed('pear');
+  world.tick();
+  expect(world.sent).toHaveLength(1);
+  await world.answer({ kind: 'saved', version: 2 });
+  expect(world.kept).toEqual({ version: 2, document: 'pear' });
+  world.tick();
+  expect(world.sent[1]).toEqual({ version: 2, document: 'pear' });
+});
+
+test('a dead server is tried again, and nothing is lost meanwhile', async () => {
+  saver.changed('pear');
+  world.tick();
+  await world.answer({ kind: 'unreachable' });
+  expect(world.last).toBe('kept-here');
+  expect(world.kept).toEqual({ version: 1, document: 'pear' });
+  world.tick();
+  await world.answer({ kind: 'saved', version: 2 });
+  expect(world.last).toBe('saved');
+});
+
+test('what cannot be stored is not sent, but kept; mended, it goes', () => {
+  saver.changed('');
+  expect(world.last).toBe('refused');
+  world.tick();
+  expect(world.sent).toEqual([]);
+  expect(world.kept).toEqual({ version: 1, document: '' });
+  saver.changed('pear');
+  world.tick();
+  expect(world.sent).toEqual([{ version: 1, document: 'pear' }]);
+});
+
+describe('changed elsewhere', () => {
+  const theirs = { version: 7, document: 'plum' };
+  beforeEach(async () => {
+    saver.changed('pear');
+    world.tick();
+    await world.answer({ kind: 'conflict', theirs });
+  });
+
+  test('nothing more is sent until she decides', () => {
+    expect(world.last).toBe('conflict');
+    saver.changed('pears');
+    world.tick();
+    expect(world.sent).toHaveLength(1);
+    expect(world.kept?.document).toBe('pears');
+  });
+  test('keeping mine sends mine over theirs', async () => {
+    const kept = saver.keepMine();
+    expect(world.sent[1]).toEqual({ version: 7, document: 'pear' });
+    await world.answer({ kind: 'saved', version: 8 });
+    await kept;
+    expect(world.last).toBe('saved');
+  });
+  test('taking theirs lets mine go', () => {
+    saver.takeTheirs();
+    expect([world.last, world.kept, saver.version]).toEqual(['saved', null, 7]);
+  });
+});
+
+test('the same change made in both places is no conflict', async () => {
+  saver.changed('pear');
+  world.tick();
+  await world.answer({ kind: 'conflict', theirs: { version: 3, document: 'pear' } });
+  expect(world.last).toBe('saved');
+  expect(saver.version).toBe(3);
+});
+
+test('a copy found on opening that was begun from another version waits for her decision', () => {
+  saver.begunFromAnother('pear', { version: 5, document: 'plum' });
+  world.tick();
+  expect(world.sent).toEqual([]);
+  expect(world.last).toBe('conflict');
+});
+
+test('leaving sends at once what was waiting for the clock', () => {
+  saver.changed('pear');
+  void saver.flush(true);
+  expect(world.sent).toEqual([{ version: 1, document: 'pear' }]);
+});

@@ -1,0 +1,87 @@
+import { expect, test } from '@jest/globals';
+import {
+  counted,
+  showDaysOff,
+  showGrams,
+  showHandLength,
+  showMinutes,
+  showWeighed,
+} from '../src/words/show.ts';
+import { topsWords } from '../src/words/topsWords.ts';
+import { weighingWords } from '../src/words/weighingWords.ts';
+
+test.each([
+  [23.17, '23.2 g'],
+  [0.4567, '0.46 g'],
+  [0.001, '<0.01 g'],
+  [0, '0.00 g'],
+])('%d g is shown as %s', (massG, words) => {
+  expect(showGrams(massG)).toBe(words);
+});
+
+test.each([
+  [17.9, 0.1, '17.9 g'],
+  [18, 1, '18 g'],
+  [0.05, 0.01, '0.05 g'],
+])('%d g on a scale of %d g', (massG, step, words) => {
+  expect(showWeighed(massG, step)).toBe(words);
+});
+
+test.each([
+  [0, '0 min'],
+  [59.6, '1 h 00'],
+  [221, '3 h 41'],
+])('%d minutes are %s', (minutes, words) => {
+  expect(showMinutes(minutes)).toBe(words);
+});
+
+test.each([
+  ['2026-11-24', 'today'],
+  ['2026-11-25', 'tomorrow'],
+  ['2026-12-05', '11 days off'],
+  ['2026-11-20', '4 days ago'],
+])('%s seen from 24 November is %s', (date, words) => {
+  expect(showDaysOff(date, '2026-11-24')).toBe(words);
+});
+
+test('lengths in the hand are to 5 mm or a quarter inch, never nought', () => {
+  expect(showHandLength(127.4, 'mm')).toBe('12.5 cm');
+  expect(showHandLength(1, 'mm')).toBe('0.5 cm');
+  expect(showHandLength(127.4, 'in')).toBe('5 in');
+});
+
+test('tops in words', () => {
+  expect(topsWords({ kind: 'split', lengthMm: 75, ways: 3, trueG: 0.6 }, 'mm')).toBe(
+    '7.5 cm of tops split lengthwise in 3 (0.60 g)',
+  );
+  expect(topsWords({ kind: 'too-little' }, 'mm')).toContain('wisp');
+});
+
+test('weighing together in words, alike groups said once', () => {
+  const alike = {
+    kind: 'together',
+    groups: [
+      { packs: 6, steps: 8 },
+      { packs: 6, steps: 8 },
+    ],
+    classSteps: 16,
+  } as const;
+  expect(weighingWords(alike, 0.1)).toContain('2 times 0.8 g for 6 packs');
+  const unlike = {
+    kind: 'together',
+    groups: [
+      { packs: 7, steps: 9 },
+      { packs: 6, steps: 8 },
+    ],
+    classSteps: 17,
+  } as const;
+  expect(weighingWords(unlike, 0.1)).toContain('0.9 g for 7 packs, 0.8 g for 6 packs');
+});
+
+test('one and many', () => {
+  expect([counted(1, 'seat'), counted(2, 'seat'), counted(2, 'class', 'classes')]).toEqual([
+    '1 seat',
+    '2 seats',
+    '2 classes',
+  ]);
+});
