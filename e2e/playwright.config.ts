@@ -14,7 +14,7 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
-    trace: 'retain-on-failure',
+    trace: 'off',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

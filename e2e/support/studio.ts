@@ -42,6 +42,16 @@ export class Studio {
     throw new Error('the server ended before it listened');
   }
 
+  /** Starts another beside this one that is meant to stop at once: how it ended, and what it said. */
+  async startAgainst(change: Record<string, string>): Promise<{ code: number | null; words: string }> {
+    const env = { ...process.env, PORT: '0', LANAKIT_DATA: this.#dataDir, ...change };
+    const started = spawn(process.execPath, [SERVER], { env, stdio: ['ignore', 'ignore', 'pipe'] });
+    let words = '';
+    started.stderr.on('data', (chunk) => (words += String(chunk)));
+    const [code] = (await once(started, 'close')) as [number | null];
+    return { code, words };
+  }
+
   /** As when the power goes: no goodbye. */
   async kill(): Promise<void> {
     const running = this.#process;

@@ -95,7 +95,7 @@ function RunLine({
           <b>{showDay(run.date)}</b>
           <span className="quiet small">{showDaysOff(run.date, today)}</span>
         </span>
-        <FigureStrip pieces={pieces} width={190} height={64} />
+        <FigureStrip pieces={pieces} width={208} height={64} />
         <span className={styles.what}>
           <span className={styles.name}>{run.name}</span>
           <span className="quiet">

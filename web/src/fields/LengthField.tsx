@@ -40,7 +40,7 @@ export function LengthField({
         <Input
           {...control}
           value={typed.text}
-          placeholder={defaultUnit === 'mm' ? '60 mm' : '2 3/8 in'}
+          placeholder={defaultUnit}
           status={typed.problem || problem ? 'error' : ''}
           autoComplete="off"
           onChange={(event) => typed.onChange(event.target.value)}

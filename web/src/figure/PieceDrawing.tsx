@@ -1,5 +1,5 @@
 import { useId } from 'react';
-import { FibreFill } from '../look/FibreFill.tsx';
+import { FibrePattern } from '../look/FibrePattern.tsx';
 import type { Outline, Piece } from './pieces.ts';
 
 interface PieceDrawingProps {
@@ -13,7 +13,7 @@ interface PieceDrawingProps {
 
 /** One piece, front view, at scale, in the fibre that shows. */
 export function PieceDrawing({ piece, scale, isChosen = false, showRolled = true }: PieceDrawingProps) {
-  const clipId = useId();
+  const fillId = useId();
   const [width, height] = [piece.widthMm * scale, piece.heightMm * scale];
   const { finished, fibre } = piece;
   return (
@@ -29,25 +29,14 @@ export function PieceDrawing({ piece, scale, isChosen = false, showRolled = true
       )}
       {finished ? (
         <>
-          <clipPath id={clipId}>
-            <path d={pathOf(finished, piece, scale)} />
-          </clipPath>
-          <g clipPath={`url(#${clipId})`}>
-            {fibre ? (
-              <FibreFill
-                fibre={fibre}
-                seed={piece.part.id}
-                width={Math.ceil(width)}
-                height={Math.ceil(height)}
-                axis={Math.PI / 2}
-              />
-            ) : (
-              <rect width={width} height={height} fill="var(--paper)" />
-            )}
-          </g>
+          {fibre && (
+            <defs>
+              <FibrePattern id={fillId} fibre={fibre} seed={piece.part.id} isUpright />
+            </defs>
+          )}
           <path
             d={pathOf(finished, piece, scale)}
-            fill="none"
+            fill={fibre ? `url(#${fillId})` : 'var(--paper)'}
             stroke={isChosen ? 'var(--action)' : 'var(--ink)'}
             strokeWidth={isChosen ? 2.5 : 1.25}
           />

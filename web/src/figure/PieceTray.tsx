@@ -1,5 +1,5 @@
 import { layoutTray, type LengthUnit } from '@lanakit/core';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { sizesOfPart } from '../words/partWords.ts';
 import { PieceDrawing } from './PieceDrawing.tsx';
 import styles from './PieceTray.module.css';
@@ -18,7 +18,7 @@ const RULER = 22;
 const MARGIN = 12;
 
 /** The parts of a figure on the table, to one scale, between true rulers; choosing one here chooses it everywhere. */
-export function PieceTray({ pieces, unit, chosenId, onChoose }: PieceTrayProps) {
+export const PieceTray = memo(function PieceTray({ pieces, unit, chosenId, onChoose }: PieceTrayProps) {
   const [box, size] = useSize();
   const tray = useMemo(() => {
     const boxes = pieces.map(({ part, widthMm, heightMm }) => ({ id: part.id, widthMm, heightMm }));
@@ -83,4 +83,4 @@ export function PieceTray({ pieces, unit, chosenId, onChoose }: PieceTrayProps) 
       )}
     </div>
   );
-}
+});

@@ -1,5 +1,6 @@
 import type { Fibre } from '@lanakit/core';
-import { FibreFill } from './FibreFill.tsx';
+import { memo, useId } from 'react';
+import { FibrePattern } from './FibrePattern.tsx';
 
 interface FibreSwatchProps {
   fibre: Pick<Fibre, 'colour' | 'preparation' | 'name'>;
@@ -8,7 +9,8 @@ interface FibreSwatchProps {
 }
 
 /** A lock of the fibre, as it lies. Its name always stands beside it, so it is hidden from readers. */
-export function FibreSwatch({ fibre, width = 66, height = 26 }: FibreSwatchProps) {
+export const FibreSwatch = memo(function FibreSwatch({ fibre, width = 66, height = 26 }: FibreSwatchProps) {
+  const id = useId();
   return (
     <svg
       width={width}
@@ -17,16 +19,18 @@ export function FibreSwatch({ fibre, width = 66, height = 26 }: FibreSwatchProps
       aria-hidden
       style={{ flex: 'none' }}
     >
-      <FibreFill fibre={fibre} seed={fibre.name + fibre.colour} width={width} height={height} />
+      <defs>
+        <FibrePattern id={id} fibre={fibre} seed={fibre.name} />
+      </defs>
       <rect
         x={0.5}
         y={0.5}
         width={width - 1}
         height={height - 1}
-        fill="none"
+        fill={`url(#${id})`}
         stroke="var(--ink)"
         strokeOpacity={0.35}
       />
     </svg>
   );
-}
+});

@@ -1,7 +1,8 @@
 import type { Preparation } from '@lanakit/core';
 
-/** Paths of one shade each, to be stroked over the fibre's own colour. */
-export interface FibreStrokes {
+/** One square of fibre that repeats without a seam: paths of two shades, to be stroked over the fibre's colour. */
+export interface FibreTile {
+  readonly sizePx: number;
   readonly pale: string;
   readonly dark: string;
   readonly strokeWidth: number;
@@ -27,40 +28,58 @@ const LIES: Readonly<Record<Preparation, Lie>> = {
   'core-batt': { length: 10, stray: Math.PI, bow: 0.6, strokeWidth: 0.8, areaEach: 20 },
 };
 
-const MOST_STROKES = 1600;
+/** Large enough that no piece on a screen shows the same lock many times. */
+const TILE_PX = 140;
 
-/**
- * Short curved strokes over a box, the same every time for the same seed.
- * @param width,height of the box, px
- * @param axis direction of the long axis, radians; 0 is to the right
- */
-export function fibreStrokes(
-  seed: string,
-  preparation: Preparation,
-  width: number,
-  height: number,
-  axis: number,
-): FibreStrokes {
+const tiles = new Map<Preparation, FibreTile>();
+
+/** The tile of a preparation, the same every time; its long axis lies to the right. */
+export function fibreTile(preparation: Preparation): FibreTile {
+  const known = tiles.get(preparation);
+  if (known) return known;
+  const made = makeTile(preparation);
+  tiles.set(preparation, made);
+  return made;
+}
+
+function makeTile(preparation: Preparation): FibreTile {
   const lie = LIES[preparation];
-  const random = seeded(seed);
-  const count = Math.min(MOST_STROKES, Math.ceil((width * height) / lie.areaEach));
-  const strokes = Array.from({ length: count }, () => stroke(random, lie, width, height, axis));
+  const random = seeded(preparation);
+  const strokes = Array.from({ length: Math.ceil(TILE_PX ** 2 / lie.areaEach) }, () => stroke(random, lie));
   return {
+    sizePx: TILE_PX,
     pale: strokes.filter((_, index) => index % 2 === 0).join(''),
     dark: strokes.filter((_, index) => index % 2 === 1).join(''),
     strokeWidth: lie.strokeWidth,
   };
 }
 
-function stroke(random: () => number, lie: Lie, width: number, height: number, axis: number): string {
-  const angle = axis + (random() - 0.5) * 2 * lie.stray;
+/** One stroke, and its copies a tile away where it crosses an edge. */
+function stroke(random: () => number, lie: Lie): string {
+  const angle = (random() - 0.5) * 2 * lie.stray;
   const length = lie.length * (0.6 + 0.8 * random());
   const bow = (random() - 0.5) * 2 * lie.bow * length;
   const [dx, dy] = [Math.cos(angle) * length, Math.sin(angle) * length];
-  const [x, y] = [random() * (width + length) - length / 2 - dx / 2, random() * height - dy / 2];
-  const control = [dx / 2 - Math.sin(angle) * bow, dy / 2 + Math.cos(angle) * bow];
-  const show = (value: number | undefined) => (value ?? 0).toFixed(1);
-  return `M${show(x)} ${show(y)}q${show(control[0])} ${show(control[1])} ${show(dx)} ${show(dy)}`;
+  const [x, y] = [random() * TILE_PX, random() * TILE_PX];
+  const curve = `q${show(dx / 2 - Math.sin(angle) * bow)} ${show(dy / 2 + Math.cos(angle) * bow)} ${show(dx)} ${show(dy)}`;
+  const shifts = (from: number, to: number) => [
+    0,
+    ...(Math.max(from, to) + Math.abs(bow) > TILE_PX ? [-TILE_PX] : []),
+    ...(Math.min(from, to) - Math.abs(bow) < 0 ? [TILE_PX] : []),
+  ];
+  return shifts(x, x + dx)
+    .flatMap((shiftX) =>
+      shifts(y, y + dy).map((shiftY) => `M${show(x + shiftX)} ${show(y + shiftY)}${curve}`),
+    )
+    .join('');
+}
+
+const show = (value: number): string => value.toFixed(1);
+
+/** Where in the tile a thing begins, so that two pieces of one fibre do not look copied. */
+export function tileShiftPx(seed: string): readonly [number, number] {
+  const random = seeded(seed);
+  return [Math.floor(random() * TILE_PX), Math.floor(random() * TILE_PX)];
 }
 
 /** A small generator (mulberry32) started from a text: drawings must not flicker from render to render. */

@@ -11,7 +11,15 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useRevision, type StoredPattern } from '../api/resources.ts';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
-import { counted, PREPARATION_WORDS, showGrams, showMinutes, showMoney, showRange } from '../words/show.ts';
+import {
+  counted,
+  PREPARATION_WORDS,
+  showGrams,
+  showLikely,
+  showMinutes,
+  showMoney,
+  showRange,
+} from '../words/show.ts';
 import { fibreTotalCame, makeTotalCame } from '../words/howItCame.ts';
 import { HowItCame } from './HowItCame.tsx';
 import styles from './Ledger.module.css';
@@ -101,7 +109,7 @@ function FibreLine({ fibre: { fibreId, total } }: { fibre: FibreTotal }) {
         title={`${fibre.name} in one make`}
         lines={fibreTotalCame({ fibreId, total }, draft.document, estimate)}
       >
-        {total.likelyG > 0 ? `≈ ${showGrams(total.likelyG)}` : 'unknown'}
+        {total.likelyG > 0 ? showLikely(total.likelyG) : 'unknown'}
       </HowItCame>
     </li>
   );

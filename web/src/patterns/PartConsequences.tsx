@@ -1,6 +1,6 @@
 import { showSizeMm, type Part, type PartEstimate } from '@lanakit/core';
 import { rollUpWords } from '../words/partWords.ts';
-import { showGrams } from '../words/show.ts';
+import { showLikely } from '../words/show.ts';
 import { HowItCame } from './HowItCame.tsx';
 import { cameOfUse } from '../words/howItCame.ts';
 import styles from './Lists.module.css';
@@ -34,7 +34,7 @@ export function PartConsequences({ part, estimate }: { part: Part; estimate: Par
               title={`${use.role === 'core' ? 'Core' : 'Coat'} of one ${part.name}`}
               lines={cameOfUse(part, estimate, use, shelf)}
             >
-              ≈ {showGrams(use.pieceG)}
+              {showLikely(use.pieceG)}
             </HowItCame>
             {use.tops && <span className="quiet"> · {topsWords(use.tops, unit)}</span>}
           </span>

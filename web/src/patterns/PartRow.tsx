@@ -1,7 +1,7 @@
 import type { UseEstimate } from '@lanakit/core';
 import { sizeLine } from '../words/partWords.ts';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
-import { showGrams } from '../words/show.ts';
+import { showGrams, showLikely } from '../words/show.ts';
 import styles from './Lists.module.css';
 import { PartEditor } from './PartEditor.tsx';
 import type { RowActions } from './SortableRows.tsx';
@@ -49,7 +49,7 @@ function PartAmount({ uses, count }: { uses: readonly UseEstimate[]; count: numb
   const allG = known.reduce((sum, use) => sum + use.all.likelyG, 0);
   return (
     <span className={styles.amount}>
-      ≈ {showGrams(allG)}
+      {showLikely(allG)}
       {count > 1 && <span>{showGrams(pieceG)} each</span>}
     </span>
   );

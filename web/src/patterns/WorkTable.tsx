@@ -1,6 +1,6 @@
 import { checkPattern, estimatePattern, strangeFibres, type Fibre, type FibreLookup } from '@lanakit/core';
 import { Segmented } from 'antd';
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { StoredPattern } from '../api/resources.ts';
 import { SaveMark } from '../draft/SaveMark.tsx';
@@ -33,6 +33,8 @@ export function WorkTable({ stored, fibres, shelf }: WorkTableProps) {
   const [openPartId, setOpenPartId] = useState<string | null>(document.parts[0]?.id ?? null);
   const estimate = useMemo(() => estimatePattern(document, shelf), [document, shelf]);
   const pieces = useMemo(() => piecesOf(document, estimate, shelf), [document, estimate, shelf]);
+  // The grams come first; the drawing follows when there is a moment.
+  const drawnPieces = useDeferredValue(pieces);
   const problems = useMemo(
     () => [...checkPattern(document), ...strangeFibres(document, (id) => shelf.has(id))],
     [document, shelf],
@@ -50,10 +52,10 @@ export function WorkTable({ stored, fibres, shelf }: WorkTableProps) {
     };
   }, [document.title]);
 
-  const choosePart = (partId: string | null) => {
+  const choosePart = useCallback((partId: string | null) => {
     setOpenPartId(partId);
     setWriting('parts');
-  };
+  }, []);
   return (
     <TableContext value={view}>
       <main className={styles.table}>
@@ -68,9 +70,9 @@ export function WorkTable({ stored, fibres, shelf }: WorkTableProps) {
               to one scale, {document.lengthUnit === 'mm' ? 'cm' : 'inches'} · dashed: before felting
             </span>
           </div>
-          {pieces.length > 0 ? (
+          {drawnPieces.length > 0 ? (
             <PieceTray
-              pieces={pieces}
+              pieces={drawnPieces}
               unit={document.lengthUnit}
               chosenId={openPartId}
               onChoose={choosePart}

@@ -1,5 +1,5 @@
 import type { RunInput } from '@lanakit/core';
-import { PREPARATION_WORDS, showGrams, showWeighed } from '../words/show.ts';
+import { PREPARATION_WORDS, showLikely, showWeighed } from '../words/show.ts';
 import { PaperPage } from './PaperPage.tsx';
 import styles from './Sheets.module.css';
 import type { RunPlan } from './useRunPlan.ts';
@@ -57,7 +57,7 @@ function Slip({ name, runPlan: { plan, shelf, revision }, input }: SlipProps) {
                 </th>
                 <td className={styles.slipGrams}>
                   {portion.packG === null
-                    ? `≈ ${showGrams(portion.exactG)}`
+                    ? showLikely(portion.exactG)
                     : showWeighed(portion.packG, input.scaleStepG)}
                 </td>
               </tr>

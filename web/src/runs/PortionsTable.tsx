@@ -2,7 +2,7 @@ import { showNumber, type FibrePortion, type RunInput } from '@lanakit/core';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
 import { HowItCame } from '../patterns/HowItCame.tsx';
 import { portionCame } from '../words/portionCame.ts';
-import { PREPARATION_WORDS, showGrams, showWeighed } from '../words/show.ts';
+import { PREPARATION_WORDS, showGrams, showLikely, showWeighed } from '../words/show.ts';
 import { weighingWords } from '../words/weighingWords.ts';
 import styles from './PortionsTable.module.css';
 import type { RunPlan } from './useRunPlan.ts';
@@ -78,7 +78,7 @@ function FibreRows({ portion, runPlan, input }: { portion: FibrePortion } & Port
             title={`${fibre?.name ?? 'Fibre'} in one pack`}
             lines={portionCame(portion, input, plan.packs)}
           >
-            {portion.packG === null ? `≈ ${showGrams(portion.exactG)}` : weigh(portion.packG)}
+            {portion.packG === null ? showLikely(portion.exactG) : weigh(portion.packG)}
           </HowItCame>
         </td>
         <td>{weigh(portion.classG)}</td>
@@ -103,9 +103,7 @@ function FibreRows({ portion, runPlan, input }: { portion: FibrePortion } & Port
             {partName(line.partId)} <span className="quiet">{line.role}</span>
           </td>
           <td>
-            {line.weighedG === null || line.weighedG === 0
-              ? `≈ ${showGrams(line.exactG)}`
-              : weigh(line.weighedG)}
+            {line.weighedG === null || line.weighedG === 0 ? showLikely(line.exactG) : weigh(line.weighedG)}
           </td>
           <td colSpan={3} />
         </tr>

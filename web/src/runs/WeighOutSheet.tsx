@@ -1,6 +1,6 @@
 import type { FibrePortion, RunInput } from '@lanakit/core';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
-import { counted, PREPARATION_WORDS, showGrams, showWeighed } from '../words/show.ts';
+import { counted, PREPARATION_WORDS, showGrams, showLikely, showWeighed } from '../words/show.ts';
 import { weighingWords } from '../words/weighingWords.ts';
 import { PaperPage } from './PaperPage.tsx';
 import styles from './Sheets.module.css';
@@ -61,7 +61,7 @@ function FibreBlock({ portion, number, runPlan, input }: FibreBlockProps) {
           {fibre?.name} <span className="quiet">{fibre && PREPARATION_WORDS[fibre.preparation]}</span>
         </h2>
         <span className={styles.each}>
-          {portion.packG === null ? `≈ ${showGrams(portion.exactG)} each` : `${weigh(portion.packG)} each`}
+          {portion.packG === null ? `${showLikely(portion.exactG)} each` : `${weigh(portion.packG)} each`}
         </span>
         <span className={styles.each}>{weigh(portion.classG)} in all</span>
       </div>

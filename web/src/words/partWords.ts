@@ -1,15 +1,20 @@
 import { showLengths, showSizesMm, sizesOf, type LengthUnit, type Part, type RollUp } from '@lanakit/core';
 import { SHAPE_WORDS } from './show.ts';
 
+const UNKNOWN = 'size unknown';
+
 /** `82 × 60 mm`, or that nobody has said. */
 export function sizesOfPart(part: Part): string {
   const sizes = [...sizesOf(part.shape).values()];
   const known = sizes.filter((size) => size !== null);
-  return known.length === sizes.length ? showLengths(known) : 'size unknown';
+  return known.length === sizes.length ? showLengths(known) : UNKNOWN;
 }
 
 /** `egg 82 × 60 mm` */
-export const sizeLine = (part: Part): string => `${SHAPE_WORDS[part.shape.kind]} ${sizesOfPart(part)}`;
+export function sizeLine(part: Part): string {
+  const sizes = sizesOfPart(part);
+  return `${SHAPE_WORDS[part.shape.kind]}${sizes === UNKNOWN ? ',' : ''} ${sizes}`;
+}
 
 /** What to roll or lay out, in hands' words. */
 export function rollUpWords(rollUp: RollUp, unit: LengthUnit): string {

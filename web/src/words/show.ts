@@ -11,6 +11,12 @@ import {
 /** Grams for reading: two decimals under 1, one above. The unit is always there. */
 export const showGrams = (massG: number): string => `${showGramNumber(massG)} g`;
 
+/** A calculated mass: about this much. */
+export function showLikely(massG: number): string {
+  const words = showGrams(massG);
+  return words.startsWith('<') ? words : `≈ ${words}`;
+}
+
 /** The same without its unit, for a column that has it in its heading. */
 export function showGramNumber(massG: number): string {
   if (massG > 0 && massG < 0.005) return '<0.01';

@@ -1,0 +1,83 @@
+import { expectNothingSerious } from './support/axe.ts';
+import { expect, test } from './support/studio.ts';
+
+const VIEWS: readonly (readonly [path: string, heading: string | RegExp])[] = [
+  ['/', 'Runs ahead'],
+  ['/patterns', 'Patterns'],
+  ['/shelf', 'Shelf'],
+  ['/runs', 'Runs'],
+  ['/nowhere', 'Nothing lies here'],
+  ['/patterns/gone', 'Nothing lies here'],
+  ['/runs/gone', 'Nothing lies here'],
+];
+
+for (const scheme of ['light', 'dark'] as const) {
+  test(`nothing serious by axe on any view, ${scheme}`, async ({ page, demo }) => {
+    test.slow();
+    await page.emulateMedia({ colorScheme: scheme });
+    for (const [path, heading] of VIEWS) {
+      await page.goto(demo.url + path);
+      await expect(page.getByRole('heading', { name: heading, level: 1 })).toBeVisible();
+      await expectNothingSerious(page);
+    }
+    await page.goto(`${demo.url}/patterns`);
+    await page.getByRole('link', { name: /Stag beetle/ }).click();
+    await expect(page.getByRole('heading', { name: 'Pieces' })).toBeVisible();
+    await expectNothingSerious(page);
+    await page.getByText('4 steps').click();
+    await page.locator('[data-row-head]').first().click();
+    await expectNothingSerious(page);
+    await page.goto(`${demo.url}/runs?plan`);
+    await page.getByRole('link', { name: /Tide-pool evening/ }).click();
+    await expect(page.getByRole('heading', { name: 'Portions' })).toBeVisible();
+    await expectNothingSerious(page);
+  });
+}
+
+test('from anywhere, / finds a thing or does a thing, and ? lists the keys', async ({ page, demo }) => {
+  await page.goto(demo.url);
+  await expect(page.getByRole('heading', { name: 'Runs ahead' })).toBeVisible();
+  await page.keyboard.press('/');
+  await page.getByRole('combobox', { name: 'Find or do' }).fill('octopus');
+  await expect(page.getByRole('option', { selected: true })).toContainText('Tide-pool octopus');
+  await expectNothingSerious(page);
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Title')).toHaveValue('Tide-pool octopus');
+  await page.keyboard.press('Control+k');
+  await page.getByRole('combobox', { name: 'Find or do' }).fill('plan a');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Plan a class' })).toBeVisible();
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('Ctrl Z');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+});
+
+test('at 1024 wide nothing runs off the side', async ({ page, demo }) => {
+  await page.setViewportSize({ width: 1024, height: 768 });
+  for (const path of ['/', '/patterns', '/shelf', '/runs?plan']) {
+    await page.goto(demo.url + path);
+    await expect(page.locator('h1').first()).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1024);
+  }
+  await page.goto(`${demo.url}/patterns`);
+  await page.getByRole('link', { name: /Harbour puffin/ }).click();
+  await expect(page.getByRole('heading', { name: 'Pieces' })).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1024);
+});
+
+test('a port in use, a closed directory and a port in words stop the start with plain words', async ({
+  demo,
+}) => {
+  const second = demo.startAgainst({ PORT: new URL(demo.url).port });
+  expect(await second).toMatchObject({ code: 1, words: expect.stringContaining('is in use') });
+  expect(await demo.startAgainst({ LANAKIT_DATA: '/proc/lanakit' })).toMatchObject({
+    code: 1,
+    words: expect.stringContaining('cannot be written'),
+  });
+  expect(await demo.startAgainst({ PORT: 'felt' })).toMatchObject({
+    code: 1,
+    words: expect.stringContaining('65535'),
+  });
+});
