@@ -72,7 +72,7 @@ test('a port in use, a closed directory and a port in words stop the start with 
 }) => {
   const second = demo.startAgainst({ PORT: new URL(demo.url).port });
   expect(await second).toMatchObject({ code: 1, words: expect.stringContaining('is in use') });
-  expect(await demo.startAgainst({ LANAKIT_DATA: '/proc/lanakit' })).toMatchObject({
+  expect(await demo.startAgainst({ LANAKIT_DATA: '/dev/null/lanakit' })).toMatchObject({
     code: 1,
     words: expect.stringContaining('cannot be written'),
   });

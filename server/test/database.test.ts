@@ -40,8 +40,8 @@ describe('opening', () => {
       refusal: { code: 'data_dir_unwritable' },
     });
   });
-  test('a directory where nobody may write, not even root', () => {
-    expect(openDatabase('/proc/lanakit')).toMatchObject({ ok: false, refusal: { code: 'data_dir_unwritable' } });
+  test('a directory that nobody can make, not even root', () => {
+    expect(openDatabase('/dev/null/lanakit')).toMatchObject({ ok: false, refusal: { code: 'data_dir_unwritable' } });
   });
 });
 

@@ -39,17 +39,34 @@ export function shareVolume(solid: Solid, densityGPerCm3: number, coat: CoatWeig
   };
 }
 
-/** Halvings of a depth of at most 1 m: well under a nanometre. */
-const HALVINGS = 50;
+/** Enough for any shape here; the search usually ends after eight. */
+const MOST_STEPS = 60;
 
-/** The inward offset after which `volumeMm3` is left, by bisection: the volume falls steadily with depth. */
+/**
+ * The inward offset after which `volumeMm3` is left. The volume falls steadily with depth, so a false position
+ * between too shallow and too deep closes in on it (Illinois: an end that stays twice has its error halved).
+ */
 function offsetThatLeaves(solid: Solid, volumeMm3: number): number {
-  let [shallow, deep] = [0, Math.max(solid.widthMm, solid.heightMm) / 2];
-  for (let i = 0; i < HALVINGS; i++) {
-    const middle = (shallow + deep) / 2;
-    const left = solid.inset(middle)?.volumeMm3 ?? 0;
-    if (left > volumeMm3) shallow = middle;
-    else deep = middle;
+  const excessAt = (depthMm: number) => (solid.inset(depthMm)?.volumeMm3 ?? 0) - volumeMm3;
+  let [shallow, deep] = [0, Math.min(...solid.sizesMm.filter((size) => size > 0)) / 2];
+  let [excess, lack] = [solid.volumeMm3 - volumeMm3, excessAt(deep)];
+  // A slanted side may leave something at half the thinnest size: go on until nothing is left.
+  while (lack > 0) [shallow, excess, deep, lack] = [deep, lack, deep * 2, excessAt(deep * 2)];
+  const toleranceMm3 = solid.volumeMm3 * 1e-9;
+  let lastSide = 0;
+  for (let i = 0; i < MOST_STEPS; i++) {
+    const depthMm = (shallow * lack - deep * excess) / (lack - excess);
+    const found = excessAt(depthMm);
+    if (Math.abs(found) <= toleranceMm3) return depthMm;
+    if (found > 0) {
+      [shallow, excess] = [depthMm, found];
+      if (lastSide === 1) lack /= 2;
+      lastSide = 1;
+    } else {
+      [deep, lack] = [depthMm, found];
+      if (lastSide === -1) excess /= 2;
+      lastSide = -1;
+    }
   }
-  return (shallow + deep) / 2;
+  return shallow;
 }

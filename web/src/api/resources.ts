@@ -1,7 +1,6 @@
 import type { Fibre, Pattern, Problem, Run } from '@lanakit/core';
 import useSWR, { mutate, type SWRResponse } from 'swr';
-import useSWRInfinite from 'swr/infinite';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { get } from './client.ts';
 
 export interface StoredPattern {
@@ -83,20 +82,29 @@ type PatternPage = Items<StoredPattern> & { readonly next: string | null };
 
 const PATTERNS_A_PAGE = 50;
 
-/** Patterns, the last changed first, a page at a time. */
+/** Patterns, the last changed first; `showMore` adds a page to them. */
 export function usePatterns() {
-  const pathOf = (index: number, before: PatternPage | null) => {
-    if (before !== null && before.next === null) return null;
-    const after = before?.next ? `&after=${before.next}` : '';
-    return `/patterns?limit=${PATTERNS_A_PAGE}${index === 0 ? '' : after}`;
-  };
-  const { data, error, size, setSize } = useSWRInfinite<PatternPage, Error>(pathOf, get<PatternPage>);
+  const [pages, setPages] = useState(1);
+  const { data, error } = useSWR<PatternPage, Error>(`/patterns#${pages}`, () => firstPatterns(pages), {
+    keepPreviousData: true,
+  });
   return {
-    patterns: data?.flatMap((page) => page.items),
+    patterns: data?.items,
     error,
-    hasMore: data?.at(-1)?.next != null,
-    showMore: () => void setSize(size + 1),
+    hasMore: data?.next != null,
+    showMore: () => setPages((shown) => shown + 1),
   };
+}
+
+/** The first pages as one: each is asked for from where the one before ended. */
+async function firstPatterns(pages: number): Promise<PatternPage> {
+  let all: PatternPage = { items: [], next: '' };
+  for (let page = 0; page < pages && all.next !== null; page++) {
+    const after = all.next && `&after=${all.next}`;
+    const { items, next } = await get<PatternPage>(`/patterns?limit=${PATTERNS_A_PAGE}${after}`);
+    all = { items: [...all.items, ...items], next };
+  }
+  return all;
 }
 
 export const useRevisions = (): Resource<Items<RevisionName>> =>
@@ -115,11 +123,7 @@ export const usePromised = (id: string): Resource<Items<{ fibreId: string; massG
 
 export const useBench = (): Resource<Bench> => useSWR('/bench', get<Bench>);
 
-/** How SWR marks the key of a list that comes in pages. */
-const INFINITE = /^\$inf\$/;
-
 /** Asks again for everything under these paths: one write moves numbers in many places. */
 export function refresh(...prefixes: string[]): Promise<unknown> {
-  const isAsked = (key: string) => prefixes.some((prefix) => key.replace(INFINITE, '').startsWith(prefix));
-  return mutate((key) => typeof key === 'string' && isAsked(key));
+  return mutate((key) => typeof key === 'string' && prefixes.some((prefix) => key.startsWith(prefix)));
 }

@@ -19,8 +19,10 @@ const PLACES = [
 export function Shell() {
   const [opened, setOpened] = useState<'palette' | 'keys' | null>(null);
   const [slot, setSlot] = useState<HTMLElement | null>(null);
-  useHotkeys(['slash', 'mod+k'], () => setOpened('palette'), { preventDefault: true });
-  useHotkeys('shift+slash', () => setOpened('keys'), { preventDefault: true });
+  // By the sign, not by the place of the key: where / is depends on the keyboard.
+  useHotkeys('/', () => setOpened('palette'), { preventDefault: true, useKey: true });
+  useHotkeys(['?', 'shift+?'], () => setOpened('keys'), { preventDefault: true, useKey: true });
+  useHotkeys('mod+k', () => setOpened('palette'), { preventDefault: true, enableOnFormTags: true });
   const close = () => setOpened(null);
   return (
     <TopSlotProvider value={slot}>

@@ -1,0 +1,67 @@
+import { estimatePattern, planPortions, type Fibre, type Part, type Pattern } from '@lanakit/core';
+import { time, type Row } from './measure.ts';
+
+const mm = (value: number) => ({ value, unit: 'mm' as const });
+
+const FIBRES: readonly Fibre[] = Array.from({ length: 12 }, (_, i) => ({
+  id: `f${i}`,
+  version: 1,
+  name: `Fibre ${i}`,
+  preparation: i % 3 === 0 ? 'tops' : 'carded',
+  colour: `#${((i * 1_234_567 + 999_999) % 0xffffff).toString(16).padStart(6, '0')}`,
+  linearGPerM: 22,
+  stapleMm: 75,
+  pricePer100gMinor: 500,
+  onHandG: 200,
+  archived: false,
+}));
+
+const SHAPES: readonly ((i: number) => Part['shape'])[] = [
+  (i) => ({ kind: 'ball', diameter: mm(20 + i) }),
+  (i) => ({ kind: 'ellipsoid', length: mm(30 + i), width: mm(22 + i), height: mm(18 + i) }),
+  (i) => ({ kind: 'egg', length: mm(40 + i), diameter: mm(30 + i), widestAtFraction: 0.4 }),
+  (i) => ({ kind: 'limb', length: mm(50 + i), diameter: mm(9) }),
+  (i) => ({ kind: 'taper', length: mm(40 + i), thickEnd: mm(14), thinEnd: mm(4) }),
+  (i) => ({ kind: 'flat-ellipse', length: mm(38 + i), width: mm(20), thickness: mm(5) }),
+];
+
+/** 60 parts of every shape, all coated: the most there is to work out. */
+export const sixtyParts: Pattern = {
+  format: 'lanakit-pattern',
+  formatVersion: 1,
+  title: 'Sixty parts',
+  finishedHeight: mm(200),
+  level: 'practised',
+  lengthUnit: 'mm',
+  steps: [],
+  parts: Array.from({ length: 60 }, (_, i) => ({
+    id: `p${i}`,
+    name: `Part ${i}`,
+    shape: SHAPES[i % SHAPES.length]?.(i) ?? { kind: 'ball', diameter: mm(20) },
+    count: 1 + (i % 8),
+    firmness: 'firm',
+    core: { fibreId: `f${i % 12}` },
+    coat: { fibreId: `f${(i + 5) % 12}` },
+  })),
+};
+
+export async function benchCore(): Promise<Row[]> {
+  const shelf = new Map(FIBRES.map((fibre) => [fibre.id, fibre]));
+  const estimate = estimatePattern(sixtyParts, shelf);
+  const terms = { seats: 500, sparePacks: 0, scaleStepG: 0.1, extraFraction: 0.1 };
+  return [
+    await time('estimate of a pattern', '60 parts', () => estimatePattern(sixtyParts, shelf), 200),
+    await time(
+      'portions of a class',
+      '500 seats × 60 parts',
+      () => planPortions(estimatePattern(sixtyParts, shelf), terms, () => ({ onHandG: 200, promisedG: 0 })),
+      200,
+    ),
+    await time(
+      'portions alone',
+      '500 seats × 60 parts',
+      () => planPortions(estimate, terms, () => ({ onHandG: 200, promisedG: 0 })),
+      200,
+    ),
+  ];
+}

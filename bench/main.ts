@@ -1,0 +1,20 @@
+import { benchBrowser } from './browser.ts';
+import { benchCore } from './core.ts';
+import type { Row } from './measure.ts';
+import { benchServer, startServer } from './server.ts';
+
+const rows: Row[] = await benchCore();
+const server = await startServer();
+try {
+  rows.push(...(await benchServer(server)), ...(await benchBrowser(server)));
+} finally {
+  server.stop();
+}
+const widths = (['work', 'size', 'median', 'spread'] as const).map((column) => ({
+  column,
+  width: Math.max(column.length, ...rows.map((row) => row[column].length)),
+}));
+const line = (row: Row) => `| ${widths.map(({ column, width }) => row[column].padEnd(width)).join(' | ')} |`;
+console.log(line({ work: 'work', size: 'size', median: 'median', spread: 'spread' }));
+console.log(`|${widths.map(({ width }) => '-'.repeat(width + 2)).join('|')}|`);
+for (const row of rows) console.log(line(row));

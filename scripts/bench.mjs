@@ -1,0 +1,7 @@
+// npm run bench: what things cost, measured; nothing is asserted here.
+import { build, install, run } from './prepare.mjs';
+
+install();
+build();
+run('npx', ['vite', 'build', '--config', 'bench/vite.config.ts', '--logLevel', 'warn']);
+run('node', ['dist/bench/main.js'], { NODE_ENV: 'production' });
