@@ -60,8 +60,8 @@ async function edits(browser: Browser, url: string): Promise<Row> {
 /** Runs in the page. */
 async function typeAndWait(field: Node, text: string): Promise<number> {
   const ledger = document.querySelector('aside[aria-label="One make"]');
-  const setValue = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
-  if (!ledger || !setValue) throw new Error('no ledger');
+  const value = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value');
+  if (!ledger || !value) throw new Error('no ledger');
   const begun = performance.now();
   const painted = new Promise<number>((resolve) => {
     const observer = new MutationObserver(() => {
@@ -70,7 +70,7 @@ async function typeAndWait(field: Node, text: string): Promise<number> {
     });
     observer.observe(ledger, { subtree: true, characterData: true, childList: true });
   });
-  setValue.call(field, text);
+  value.set?.call(field, text);
   field.dispatchEvent(new Event('input', { bubbles: true }));
   const ms = await painted;
   // The next key comes when the page is at rest, as from a hand.

@@ -42,7 +42,10 @@ export async function benchServer(server: RunningServer): Promise<Row[]> {
   const agent = new Agent({ keepAlive: true });
   const get = (path: string) =>
     new Promise<void>((resolve, reject) => {
-      httpGet(server.url + path, { agent }, (response) => response.resume().on('end', resolve)).on('error', reject);
+      httpGet(server.url + path, { agent }, (response) => response.resume().on('end', resolve)).on(
+        'error',
+        reject,
+      );
     });
   const rows = [
     rowOf('server start, demo data loaded', 'first time', [server.startMs], 'ms'),

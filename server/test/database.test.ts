@@ -41,7 +41,10 @@ describe('opening', () => {
     });
   });
   test('a directory that nobody can make, not even root', () => {
-    expect(openDatabase('/dev/null/lanakit')).toMatchObject({ ok: false, refusal: { code: 'data_dir_unwritable' } });
+    expect(openDatabase('/dev/null/lanakit')).toMatchObject({
+      ok: false,
+      refusal: { code: 'data_dir_unwritable' },
+    });
   });
 });
 

@@ -36,6 +36,7 @@ export function cameOfUse(part: Part, estimate: PartEstimate, use: KnownUse, she
       note: `${part.firmness}: ${FIRMNESS_WORDS[part.firmness]}. Our default, not yet measured`,
     },
   ];
+  const coatNote = layers.isAllCoat ? 'fills the whole piece' : 'surface × g/m²';
   const coatLines: CameLine[] = coat
     ? [
         { what: 'Surface', value: `${showNumber(layers.areaCm2, 1)} cm²` },
@@ -51,17 +52,13 @@ export function cameOfUse(part: Part, estimate: PartEstimate, use: KnownUse, she
             ? 'the least that has no holes'
             : `${showNumber(coat.hidingGPerM2, 0)} × ln(ΔE ÷ 3), hiding constant our default`,
         },
-        {
-          what: 'Coat',
-          value: showGrams(layers.coatG),
-          note: layers.isAllCoat ? 'fills the whole piece' : 'surface × g/m²',
-        },
+        ...(use.role === 'core' ? [{ what: 'Coat', value: showGrams(layers.coatG), note: coatNote }] : []),
       ]
     : [];
   const fibreName = shelf.get(use.fibreId)?.name ?? 'fibre';
   const result: CameLine =
     use.role === 'coat'
-      ? { what: `${fibreName}, one piece`, value: showGrams(use.pieceG), isResult: true }
+      ? { what: `${fibreName}, one piece`, value: showGrams(use.pieceG), note: coatNote, isResult: true }
       : {
           what: `${fibreName}, one piece`,
           value: showGrams(use.pieceG),
@@ -70,9 +67,8 @@ export function cameOfUse(part: Part, estimate: PartEstimate, use: KnownUse, she
             : 'volume × density',
           isResult: true,
         };
-  return [...start, ...coatLines, result, ...allPieces(use, estimate.count), rollUpLine(estimate)].filter(
-    (line) => line !== null,
-  );
+  const rolled = use.role === 'core' ? rollUpLine(estimate) : null;
+  return [...start, ...coatLines, result, ...allPieces(use, estimate.count), ...(rolled ? [rolled] : [])];
 }
 
 function allPieces(use: KnownUse, count: number): CameLine[] {

@@ -1,0 +1,101 @@
+// npm run pictures: the README's pictures, from the demo data on the built application.
+import { chromium } from '@playwright/test';
+import { spawn } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { build, install, ROOT } from './prepare.mjs';
+
+install();
+build();
+const dataDir = mkdtempSync(join(tmpdir(), 'lanakit-pictures-'));
+const server = spawn(process.execPath, [join(ROOT, 'dist/server/main.js')], {
+  env: { ...process.env, PORT: '0', LANAKIT_DATA: dataDir, LANAKIT_DEMO: '1' },
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
+const url = await new Promise((resolve) => {
+  server.stdout.on('data', (chunk) => {
+    const found = /http:\S+/.exec(String(chunk));
+    if (found) resolve(found[0]);
+  });
+});
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-quic'],
+});
+const OUT = join(ROOT, 'docs/screenshots');
+mkdirSync(OUT, { recursive: true });
+
+/** A page at rest: fonts there, and two frames painted since. */
+async function take(page, name) {
+  await page.evaluate(async () => {
+    await document.fonts.ready;
+    await new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve)));
+  });
+  await page.screenshot({ path: join(OUT, `${name}.png`) });
+}
+
+async function pictures(colorScheme, visit) {
+  const page = await browser.newPage({
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    colorScheme,
+  });
+  await visit(page);
+  await page.close();
+}
+
+const open = async (page, place, name, heading) => {
+  await page.goto(`${url}/${place}`);
+  await page.getByRole('link', { name }).click();
+  await page.getByRole('heading', { name: heading, exact: true }).waitFor();
+  await page
+    .getByRole('complementary')
+    .or(page.getByRole('region', { name: 'Portions' }))
+    .first()
+    .waitFor();
+};
+
+await pictures('light', async (page) => {
+  await page.goto(url);
+  await page.getByRole('heading', { name: 'Runs ahead' }).waitFor();
+  await take(page, 'bench');
+  await page.goto(`${url}/patterns`);
+  await page.getByRole('link', { name: /Harbour puffin/ }).waitFor();
+  await take(page, 'patterns');
+  await open(page, 'patterns', /Harbour puffin/, 'Pieces');
+  await take(page, 'work-table');
+  await page.locator('[data-row]').first().getByTitle('How it came about').last().click();
+  await page.getByRole('tooltip').filter({ hasText: 'how it came about' }).waitFor();
+  await take(page, 'how-it-came');
+  await open(page, 'patterns', /Harbour puffin/, 'Pieces');
+  await page.getByText('16 steps').click();
+  await page.locator('[data-row-head]').nth(3).click();
+  await page.getByLabel('What to do').waitFor();
+  await take(page, 'steps');
+  await page.goto(`${url}/shelf`);
+  await page.getByRole('button', { name: 'Marigold' }).click();
+  await page.getByText('draft, revision 1').waitFor();
+  await take(page, 'shelf');
+  await page.goto(`${url}/runs?plan`);
+  await page.getByRole('heading', { name: 'Plan a class' }).waitFor();
+  await take(page, 'runs');
+  await open(page, 'runs', /Puffin weekend/, 'Portions');
+  await page.getByText('To weigh out for the class').waitFor();
+  await take(page, 'run');
+  await open(page, 'runs', /Saturday pears/, 'Portions');
+  await page.getByRole('button', { name: 'Weigh-out sheet' }).click();
+  await page.getByRole('article').waitFor();
+  await take(page, 'weigh-out');
+  await page.goBack();
+  await page.getByRole('button', { name: 'Pack sheets' }).click();
+  await page.getByRole('heading', { name: 'Seat 1', exact: true }).waitFor();
+  await take(page, 'packs');
+});
+await pictures('dark', async (page) => {
+  await open(page, 'patterns', /Tide-pool octopus/, 'Pieces');
+  await take(page, 'work-table-dark');
+});
+await browser.close();
+server.kill();
+rmSync(dataDir, { recursive: true, force: true });
