@@ -1,5 +1,4 @@
 import type { Page } from '@playwright/test';
-import { expectNothingSerious } from './support/axe.ts';
 import { keyboard, mouse, type Hands } from './support/hands.ts';
 import { FIBRES, pearGrams } from './support/pear.ts';
 import { expect, test, type Studio } from './support/studio.ts';
@@ -17,8 +16,8 @@ for (const [name, handsOf] of [
     test.slow();
     await page.goto(empty.url);
     await expect(page.getByRole('heading', { name: 'An empty bench' })).toBeVisible();
-    await expectNothingSerious(page);
     const hands = handsOf(page);
+    await hands.look();
 
     await stockTheShelf(page, hands);
     await writeThePear(page, hands);
@@ -50,12 +49,12 @@ async function stockTheShelf(page: Page, hands: Hands): Promise<void> {
     await hands.press(page.getByRole('button', { name: 'Put it on the shelf' }));
     await expect(page.getByRole('heading', { name: fibre.name, level: 2 })).toBeVisible();
   }
-  await expectNothingSerious(page);
+  await hands.look();
 }
 
 async function writeThePear(page: Page, hands: Hands): Promise<void> {
   await hands.press(place(page, 'Patterns'));
-  await expectNothingSerious(page);
+  await hands.look();
   await hands.fill('A new figure', 'Pear with two leaves');
   await hands.press(page.getByRole('button', { name: 'Begin' }));
   await addPart(page, hands, 'Body', 'egg', { Length: '74', Diameter: '5.6 cm' });
@@ -67,7 +66,7 @@ async function writeThePear(page: Page, hands: Hands): Promise<void> {
   await addPart(page, hands, 'Leaf', 'flat ellipse', { Length: '38', Width: '20', Thickness: '3' });
   await hands.fill('How many', '2');
   await hands.choose('Core fibre', 'Pear');
-  await expectNothingSerious(page);
+  await hands.look();
 
   await hands.switchTo(/steps/);
   await hands.press(page.getByRole('button', { name: 'Add a step', exact: true }));
@@ -75,7 +74,7 @@ async function writeThePear(page: Page, hands: Hands): Promise<void> {
   await hands.press(page.getByRole('group', { name: 'Acts on' }).getByRole('button', { name: 'Body' }));
   await hands.choose('Needle', '38');
   await hands.fill('Minutes at your pace', '25');
-  await expectNothingSerious(page);
+  await hands.look();
 }
 
 async function addPart(
@@ -111,7 +110,7 @@ async function publish(page: Page, hands: Hands): Promise<void> {
 
 async function planTheClass(page: Page, hands: Hands): Promise<void> {
   await hands.press(place(page, 'Runs'));
-  await expectNothingSerious(page);
+  await hands.look();
   await hands.fill('Name', 'Saturday pears');
   await hands.fillDay('Day', '2030-12-12');
   await hands.fill('Seats', '11');
@@ -128,7 +127,7 @@ async function planTheClass(page: Page, hands: Hands): Promise<void> {
   const pearShortG = 13 * Number.parseFloat(packed(grams.coatG + grams.leavesG)) - 40;
   if (pearShortG > 0)
     await expect(portions.getByRole('row', { name: /Pear carded/ })).toContainText(pearShortG.toFixed(1));
-  await expectNothingSerious(page);
+  await hands.look();
 }
 
 async function openBothSheets(page: Page, hands: Hands): Promise<void> {
@@ -137,13 +136,13 @@ async function openBothSheets(page: Page, hands: Hands): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Weigh-out' })).toBeVisible();
   await expect(page.getByRole('article')).toContainText(`${packed(grams.coreG)} each`);
   await expect(page.getByRole('article')).toContainText('S2');
-  await expectNothingSerious(page);
+  await hands.look();
   await hands.press(page.getByRole('link', { name: /Saturday pears/ }));
   await hands.press(page.getByRole('button', { name: 'Pack sheets' }));
   await expect(page.getByRole('heading', { name: 'Seat 11' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Spare 2' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Spare 3' })).toHaveCount(0);
-  await expectNothingSerious(page);
+  await hands.look();
 }
 
 async function findEverythingAfterAKill(page: Page, studio: Studio): Promise<void> {

@@ -203,6 +203,27 @@ test('publishing waits until nothing is unknown, and says what is', async ({ pag
   await expect(page.getByText('Nothing has changed since the last revision')).toBeVisible();
 });
 
+test('undo in the very field gives the size back, and a page left and come back to goes on from what was saved', async ({
+  page,
+  demo,
+}) => {
+  await openPattern(page, demo.url, 'Pear with two leaves');
+  const length = page.getByLabel('Length', { exact: true });
+  await length.fill('81');
+  await expect(length).toHaveValue('81');
+  await page.keyboard.press('Control+z');
+  await expect(length).toHaveValue('74 mm');
+  await length.fill('77');
+  await saved(page);
+  await page.getByRole('link', { name: 'Shelf' }).click();
+  await expect(page.getByRole('heading', { name: 'Shelf' })).toBeVisible();
+  await page.goBack();
+  await expect(length).toHaveValue('77 mm');
+  await length.fill('78');
+  await saved(page);
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+});
+
 test('inches are kept as typed and shown as makers read them', async ({ page, demo }) => {
   await openPattern(page, demo.url, 'Pear with two leaves');
   await page.getByText('inches', { exact: true }).click();

@@ -1,9 +1,10 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 
-/** Nothing serious or critical by axe on what is shown now. */
-export async function expectNothingSerious(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
+/** Nothing serious or critical by axe on what is shown now: by every rule, or by the ones named. */
+export async function expectNothingSerious(page: Page, rules?: readonly string[]): Promise<void> {
+  const axe = new AxeBuilder({ page });
+  const { violations } = await (rules ? axe.withRules([...rules]) : axe).analyze();
   const serious = violations
     .filter(({ impact }) => impact === 'serious' || impact === 'critical')
     .map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.target.join(' ')).join('; ')}`);

@@ -1,4 +1,5 @@
 import { expect, type Locator, type Page } from '@playwright/test';
+import { expectNothingSerious } from './axe.ts';
 
 /** How a person works the interface; a journey is written once and done with either pair of hands. */
 export interface Hands {
@@ -8,6 +9,8 @@ export interface Hands {
   readonly fillDay: (label: string, day: string) => Promise<void>;
   readonly choose: (label: string, option: string) => Promise<void>;
   readonly press: (target: Locator) => Promise<void>;
+  /** Lets axe look at what is shown; the same screens need one look, not two. */
+  readonly look: () => Promise<void>;
   /** From one side of a switch with two sides to the other. */
   readonly switchTo: (name: RegExp) => Promise<void>;
 }
@@ -23,6 +26,7 @@ export function mouse(page: Page): Hands {
       await page.getByLabel(label, { exact: true }).click();
       await option(page).filter({ hasText: name }).first().click();
     },
+    look: () => expectNothingSerious(page),
     press: (target) => target.click(),
     switchTo: (name) => page.locator('.ant-segmented-item', { hasText: name }).click(),
   };
@@ -67,6 +71,7 @@ export function keyboard(page: Page): Hands {
       await expect(active).toContainText(name);
       await page.keyboard.press('Enter');
     },
+    look: async () => undefined,
     press: async (target) => {
       await reach(target);
       await page.keyboard.press('Enter');

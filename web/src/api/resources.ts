@@ -1,6 +1,7 @@
 import type { Fibre, Pattern, Problem, Run } from '@lanakit/core';
 import useSWR, { mutate, type SWRResponse } from 'swr';
 import { useMemo, useState } from 'react';
+import { nanoid } from 'nanoid';
 import { get } from './client.ts';
 
 export interface StoredPattern {
@@ -116,7 +117,19 @@ export const useRevision = (id: string | null): Resource<Revision> =>
 export const useRuns = (): Resource<Items<NamedRun> & { today: string }> =>
   useSWR('/runs', get<Items<NamedRun> & { today: string }>);
 
-export const useRun = (id: string): Resource<NamedRun> => useSWR(`/runs/${id}`, get<NamedRun>);
+export const useRun = (id: string): Resource<NamedRun> => useFresh(`/runs/${id}`);
+
+/** A draft to be written on. */
+export const usePattern = (id: string): Resource<StoredPattern> => useFresh(`/patterns/${id}`);
+
+/**
+ * Asked anew each time a page opens, never shown from an earlier visit: writing must go on from the stored version,
+ * or it would run into itself as a conflict. What is asked again while the page stays is the page's to take or leave.
+ */
+function useFresh<T>(path: string): Resource<T> {
+  const [visit] = useState(() => nanoid(6));
+  return useSWR<T, Error>(`${path}#${visit}`, () => get<T>(path), { revalidateOnFocus: false });
+}
 
 export const usePromised = (id: string): Resource<Items<{ fibreId: string; massG: number }>> =>
   useSWR(`/runs/${id}/promised`, get<Items<{ fibreId: string; massG: number }>>);

@@ -25,7 +25,7 @@ function wordsOf(state: SaveState<unknown>): string {
     case 'kept-here':
       return 'Not reached: kept in this browser';
     case 'refused':
-      return 'Not saved: something to mend';
+      return state.problems.length > 0 ? 'Not saved: something to mend' : `Not saved. ${state.message}`;
     case 'conflict':
       return 'Changed elsewhere';
   }

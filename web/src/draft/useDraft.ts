@@ -47,7 +47,7 @@ const savablePattern = (id: string): Savable<Pattern> => ({
   check: checkPattern,
   isSame: (a, b) => comparePatterns(a, b).length === 0,
   readStored: (stored) => stored as StoredPattern,
-  touches: ['/patterns', '/bench', '/fibres/'],
+  touches: ['/patterns#', '/bench', '/fibres/'],
 });
 
 /** A pattern being written: its history, and the saver that keeps it. Mount it anew for another pattern. */

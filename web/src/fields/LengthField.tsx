@@ -29,11 +29,11 @@ export function LengthField({
   hint,
   onValue,
 }: LengthFieldProps) {
-  const typed = useTypedValue(
-    value ? showTypedLength(value) : '',
-    (text) => readLength(text, defaultUnit, allowZero),
-    onValue,
-  );
+  const form = {
+    show: (length: Length | null) => (length ? showTypedLength(length) : ''),
+    read: (text: string) => readLength(text, defaultUnit, allowZero),
+  };
+  const typed = useTypedValue(value, form, onValue);
   return (
     <Field label={label} problem={typed.problem ?? problem ?? null} unknown={unknown ?? null} hint={hint}>
       {(control) => (

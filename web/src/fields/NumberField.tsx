@@ -26,8 +26,11 @@ interface NumberFieldProps<T extends number | null> extends NumberRules {
 /** A number with its bounds; what is typed and cannot be taken stays, with the reason under it. */
 export function NumberField<T extends number | null>(props: NumberFieldProps<T>) {
   const { label, value, suffix, placeholder, hint, unknown, problem, className, onValue } = props;
-  const shown = value === null ? '' : String(value);
-  const typed = useTypedValue(shown, (text) => readNumber(text, props) as Reading<T>, onValue);
+  const form = {
+    show: (number: T) => (number === null ? '' : String(number)),
+    read: (text: string) => readNumber(text, props) as Reading<T>,
+  };
+  const typed = useTypedValue(value, form, onValue);
   return (
     <Field
       label={label}

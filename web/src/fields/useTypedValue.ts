@@ -3,6 +3,12 @@ import { useState } from 'react';
 export type Reading<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
 
+/** How a value is written in its field, and read from it. */
+export interface TypedForm<T> {
+  readonly show: (value: T) => string;
+  readonly read: (text: string) => Reading<T>;
+}
+
 interface TypedValue {
   readonly text: string;
   /** Why the typed text is not taken. */
@@ -13,30 +19,32 @@ interface TypedValue {
 
 /**
  * Text in a field over a value that only changes when the text can be read. What cannot be read stays in the
- * field with its reason, and the value stays what it was.
- * @param shown how the value is written when nobody is typing
+ * field with its reason, and the value stays what it was. A value that changes for another reason (an undo,
+ * another field) takes the place of what was typed.
  */
 export function useTypedValue<T>(
-  shown: string,
-  read: (text: string) => Reading<T>,
+  value: T,
+  { show, read }: TypedForm<T>,
   onValue: (value: T) => void,
 ): TypedValue {
-  const [typed, setTyped] = useState<{ text: string; over: string; isDone: boolean } | null>(null);
-  // An undo, a redo or another field may change the value under the text: the value wins once typing has ended.
-  const isStale = typed !== null && typed.isDone && typed.over !== shown;
-  const current = isStale ? null : typed;
-  const reading = current ? read(current.text) : null;
+  const [typed, setTyped] = useState<{ readonly text: string; readonly seen: string } | null>(null);
+  const shown = show(value);
+  const reading = typed ? read(typed.text) : null;
+  if (typed && typed.seen !== shown) {
+    const isOwnDoing = reading?.ok === true && show(reading.value) === shown;
+    setTyped(isOwnDoing ? { text: typed.text, seen: shown } : null);
+  }
   return {
-    text: current?.text ?? shown,
-    problem: reading && !reading.ok && current ? reading.message : null,
+    text: typed?.text ?? shown,
+    problem: reading && !reading.ok ? reading.message : null,
     onChange: (text) => {
-      setTyped({ text, over: shown, isDone: false });
+      setTyped({ text, seen: shown });
       const next = read(text);
       if (next.ok) onValue(next.value);
     },
+    // Left, what was read is written as it is always written; what was not stays to be mended.
     onBlur: () => {
-      if (current === null) return;
-      setTyped(read(current.text).ok ? null : { ...current, over: shown, isDone: true });
+      if (reading?.ok) setTyped(null);
     },
   };
 }

@@ -1,6 +1,7 @@
 import type { Fibre } from '@lanakit/core';
 import { memo } from 'react';
-import { fibreTile, tileShiftPx } from './fibreStrokes.ts';
+import { tileShiftPx, TILE_PX } from './fibreStrokes.ts';
+import { fibreTile } from './fibreTile.ts';
 
 interface FibrePatternProps {
   /** To be filled with as `url(#id)`. */
@@ -18,21 +19,16 @@ export const FibrePattern = memo(function FibrePattern({
   seed,
   isUpright = false,
 }: FibrePatternProps) {
-  const tile = fibreTile(fibre.preparation);
   const [shiftX, shiftY] = tileShiftPx(seed);
   return (
     <pattern
       id={id}
-      width={tile.sizePx}
-      height={tile.sizePx}
+      width={TILE_PX}
+      height={TILE_PX}
       patternUnits="userSpaceOnUse"
       patternTransform={`${isUpright ? 'rotate(90) ' : ''}translate(${shiftX} ${shiftY})`}
     >
-      <rect width={tile.sizePx} height={tile.sizePx} fill={fibre.colour} />
-      <g fill="none" strokeWidth={tile.strokeWidth} strokeLinecap="round">
-        <path d={tile.dark} stroke={`color-mix(in oklab, ${fibre.colour} 80%, black)`} opacity={0.5} />
-        <path d={tile.pale} stroke={`color-mix(in oklab, ${fibre.colour} 78%, white)`} opacity={0.55} />
-      </g>
+      <image href={fibreTile(fibre)} width={TILE_PX} height={TILE_PX} />
     </pattern>
   );
 });

@@ -1,8 +1,7 @@
 import type { Preparation } from '@lanakit/core';
 
-/** One square of fibre that repeats without a seam: paths of two shades, to be stroked over the fibre's colour. */
-export interface FibreTile {
-  readonly sizePx: number;
+/** A square of fibre that repeats without a seam: SVG paths of two shades, to be stroked over the fibre's colour. */
+export interface FibreStrokes {
   readonly pale: string;
   readonly dark: string;
   readonly strokeWidth: number;
@@ -29,25 +28,14 @@ const LIES: Readonly<Record<Preparation, Lie>> = {
 };
 
 /** Large enough that no piece on a screen shows the same lock many times. */
-const TILE_PX = 140;
+export const TILE_PX = 140;
 
-const tiles = new Map<Preparation, FibreTile>();
-
-/** The tile of a preparation, the same every time; its long axis lies to the right. */
-export function fibreTile(preparation: Preparation): FibreTile {
-  const known = tiles.get(preparation);
-  if (known) return known;
-  const made = makeTile(preparation);
-  tiles.set(preparation, made);
-  return made;
-}
-
-function makeTile(preparation: Preparation): FibreTile {
+/** The strokes of a preparation, the same every time; their long axis lies to the right. */
+export function fibreStrokes(preparation: Preparation): FibreStrokes {
   const lie = LIES[preparation];
   const random = seeded(preparation);
   const strokes = Array.from({ length: Math.ceil(TILE_PX ** 2 / lie.areaEach) }, () => stroke(random, lie));
   return {
-    sizePx: TILE_PX,
     pale: strokes.filter((_, index) => index % 2 === 0).join(''),
     dark: strokes.filter((_, index) => index % 2 === 1).join(''),
     strokeWidth: lie.strokeWidth,

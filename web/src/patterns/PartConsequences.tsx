@@ -1,41 +1,39 @@
-import { showSizeMm, type Part, type PartEstimate } from '@lanakit/core';
+import { showSizeMm, type Part, type PartEstimate, type WoolRole } from '@lanakit/core';
+import type { ReactNode } from 'react';
+import { cameOfUse } from '../words/howItCame.ts';
 import { rollUpWords } from '../words/partWords.ts';
 import { showLikely } from '../words/show.ts';
+import { topsWords } from '../words/topsWords.ts';
 import { HowItCame } from './HowItCame.tsx';
-import { cameOfUse } from '../words/howItCame.ts';
 import styles from './Lists.module.css';
 import { useTable } from './tableContext.ts';
-import { topsWords } from '../words/topsWords.ts';
 
-/** What one piece comes to, right under what was typed. */
+/** What one piece comes to, right under what was typed; each number opens to how it came about. */
 export function PartConsequences({ part, estimate }: { part: Part; estimate: PartEstimate }) {
   const { draft, shelf } = useTable();
   const unit = draft.document.lengthUnit;
   const layers = estimate.workings?.layers;
+  const opening = (role: WoolRole, children: ReactNode) => {
+    const use = estimate.uses.find((candidate) => candidate.role === role);
+    if (use?.kind !== 'known') return children;
+    const title = `${role === 'core' ? 'Core' : 'Coat'} of one ${part.name}`;
+    return (
+      <HowItCame title={title} lines={cameOfUse(part, estimate, use, shelf)}>
+        {children}
+      </HowItCame>
+    );
+  };
   return (
     <div className={styles.comes}>
-      {estimate.rollUp && (
-        <span>
-          {rollUpWords(estimate.rollUp, unit)} <span className="quiet">before felting</span>
-        </span>
-      )}
-      {layers && estimate.workings?.coat && (
-        <span className={layers.isAllCoat ? 'amber' : ''}>
-          {layers.isAllCoat
-            ? 'all coat: too thin for a core'
-            : `coat ${showSizeMm(layers.coatThicknessMm, 'mm')} thick`}
-        </span>
+      {estimate.rollUp && <span>{opening('core', rollUpWords(estimate.rollUp, unit))}</span>}
+      {layers?.isAllCoat && <span className="amber">all coat: too thin for a core</span>}
+      {layers && estimate.workings?.coat && !layers.isAllCoat && (
+        <span>coat {opening('coat', `${showSizeMm(layers.coatThicknessMm, 'mm')} thick`)}</span>
       )}
       {estimate.uses.map((use) =>
         use.kind === 'known' ? (
           <span key={use.role}>
-            {use.role}{' '}
-            <HowItCame
-              title={`${use.role === 'core' ? 'Core' : 'Coat'} of one ${part.name}`}
-              lines={cameOfUse(part, estimate, use, shelf)}
-            >
-              {showLikely(use.pieceG)}
-            </HowItCame>
+            {use.role} {opening(use.role, showLikely(use.pieceG))}
             {use.tops && <span className="quiet"> · {topsWords(use.tops, unit)}</span>}
           </span>
         ) : (

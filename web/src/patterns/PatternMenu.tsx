@@ -34,7 +34,7 @@ export function PatternMenu({ stored }: { stored: StoredPattern }) {
       const undo = () =>
         attempt(async () => {
           await send('POST', `/patterns/${stored.id}/restore`);
-          await refresh('/patterns', '/bench', '/revisions', '/draft');
+          await refresh('/patterns', '/bench', '/revisions');
         });
       say({ text: `“${draft.document.title}” is deleted.`, undo: () => void undo() });
     });

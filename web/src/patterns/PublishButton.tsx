@@ -32,7 +32,7 @@ export function PublishButton({ stored }: { stored: StoredPattern }) {
       say({
         text: `Revision ${revision.number} is published. It never changes; classes are planned from it.`,
       });
-      await refresh('/patterns', '/revisions', '/draft', '/bench');
+      await refresh('/patterns', '/revisions', '/bench');
     } catch (error) {
       say({ text: error instanceof ApiProblem ? error.problem.title : String(error), isProblem: true });
     } finally {

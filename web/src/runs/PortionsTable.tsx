@@ -60,6 +60,14 @@ function FibreRows({ portion, runPlan, input }: { portion: FibrePortion } & Port
   const { shelf, revision, plan } = runPlan;
   const fibre = shelf.get(portion.fibreId);
   const weigh = (massG: number) => showWeighed(massG, input.scaleStepG);
+  const opening = (words: string) => (
+    <HowItCame
+      title={`${fibre?.name ?? 'Fibre'} in one pack and in all`}
+      lines={portionCame(portion, input, plan.packs)}
+    >
+      {words}
+    </HowItCame>
+  );
   const partName = (partId: string) => {
     const index = revision.document.parts.findIndex((part) => part.id === partId);
     const part = revision.document.parts[index];
@@ -73,15 +81,8 @@ function FibreRows({ portion, runPlan, input }: { portion: FibrePortion } & Port
           {fibre?.name ?? 'A fibre no longer on the shelf'}{' '}
           <span className="quiet">{fibre && PREPARATION_WORDS[fibre.preparation]}</span>
         </th>
-        <td>
-          <HowItCame
-            title={`${fibre?.name ?? 'Fibre'} in one pack`}
-            lines={portionCame(portion, input, plan.packs)}
-          >
-            {portion.packG === null ? showLikely(portion.exactG) : weigh(portion.packG)}
-          </HowItCame>
-        </td>
-        <td>{weigh(portion.classG)}</td>
+        <td>{opening(portion.packG === null ? showLikely(portion.exactG) : weigh(portion.packG))}</td>
+        <td>{opening(weigh(portion.classG))}</td>
         <td>
           {portion.freeG === null ? (
             <span className="red">not counted</span>
@@ -94,7 +95,7 @@ function FibreRows({ portion, runPlan, input }: { portion: FibrePortion } & Port
             </>
           )}
         </td>
-        <td>{(portion.shortG ?? 0) > 0 && <b className="red">{weigh(portion.shortG ?? 0)}</b>}</td>
+        <td className="red">{(portion.shortG ?? 0) > 0 && opening(weigh(portion.shortG ?? 0))}</td>
       </tr>
       {portion.lines.map((line) => (
         <tr key={line.partId + line.role} className={styles.part}>

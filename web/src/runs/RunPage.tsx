@@ -20,10 +20,14 @@ import { useRunPlan, type RunPlan } from './useRunPlan.ts';
 
 export function RunPage() {
   const { id = '' } = useParams();
+  return <OpenRun key={id} id={id} />;
+}
+
+function OpenRun({ id }: { id: string }) {
   const { data, error } = useRun(id);
   if (error instanceof ApiProblem && error.problem.status === 404) return <NotFound />;
   if (!data) return <Loading error={error} />;
-  return <RunTable key={id} run={data} />;
+  return <RunTable run={data} />;
 }
 
 /** A class: who comes, what each gets, what the shelf says to it. */
