@@ -1,3 +1,4 @@
+export type * from './exchange/index.ts';
 export * from './fibre/index.ts';
 export * from './figure/index.ts';
 export * from './pattern/index.ts';

@@ -30,6 +30,8 @@ export interface PortionLine {
 export interface FibrePortion {
   readonly fibreId: string;
   readonly lines: readonly PortionLine[];
+  /** What one make likely takes. */
+  readonly likelyG: number;
   /** What one pack needs, with the extra, unrounded. */
   readonly exactG: number;
   readonly weighing: Weighing;
@@ -48,6 +50,8 @@ export interface FibrePortion {
 export interface PortionPlan {
   readonly packs: number;
   readonly fibres: readonly FibrePortion[];
+  /** One pack of everything: as weighed, or as needed where weighed for several together. */
+  readonly packG: number;
   readonly classG: number;
   /** Uses whose amount or fibre is unknown. */
   readonly unknownCount: number;
@@ -66,6 +70,7 @@ export function planPortions(
   return {
     packs,
     fibres,
+    packG: roundToMicrogram(fibres.reduce((sum, fibre) => sum + (fibre.packG ?? fibre.exactG), 0)),
     classG: roundToMicrogram(fibres.reduce((sum, fibre) => sum + fibre.classG, 0)),
     unknownCount: estimate.total.unknownCount,
   };
@@ -87,6 +92,7 @@ function portionOf(
   return {
     fibreId,
     lines: portionLines(fibreId, estimate, terms, weighing),
+    likelyG: total.likelyG,
     exactG,
     weighing,
     packG: weighing.kind === 'single' ? grams(weighing.stepsPerPack) : null,

@@ -1,6 +1,6 @@
 import { FINISHED_DENSITY_G_PER_CM3, type Fibre } from '../fibre/index.ts';
 import { checkPart, type Part } from '../pattern/index.ts';
-import { totalMass, type MassRangeG, type MassTerm } from '../quantity/index.ts';
+import { totalMass, type MassRangeG, type MassTerm, type TotalMass } from '../quantity/index.ts';
 import { solidOf, type Solid } from '../shapes/index.ts';
 import { coatByContrast, type CoatWeight } from './coat.ts';
 import { shareVolume, type Layers } from './layers.ts';
@@ -45,6 +45,9 @@ export interface PartEstimate {
   readonly partId: string;
   readonly count: number;
   readonly uses: readonly UseEstimate[];
+  /** All wool of one piece, and of all of them; with unknown uses only what is known. */
+  readonly pieceG: number;
+  readonly total: TotalMass;
   /** Null while the sizes are unknown or impossible. */
   readonly solid: Solid | null;
   /** Null while anything the layers depend on is unknown. */
@@ -65,18 +68,17 @@ export function estimatePart(part: Part, fibres: FibreLookup): PartEstimate {
   const coat = coatFibre ? coatByContrast(knownCore?.colour ?? null, coatFibre) : null;
   const layers = shareVolume(solid, FINISHED_DENSITY_G_PER_CM3[part.firmness], coat);
   const density = layers.densityGPerCm3;
+  const uses: UseEstimate[] = [
+    typeof coreFibre === 'string'
+      ? { kind: 'unknown', role: 'core', fibreId: part.core.fibreId, reason: coreFibre }
+      : knownUse('core', coreFibre, layers.coreG, part.count),
+    ...(coatFibre ? [knownUse('coat', coatFibre, layers.coatG, part.count)] : []),
+  ];
   return {
-    partId: part.id,
-    count: part.count,
+    ...withTotals(part, uses),
     solid,
     workings: { solid, layers, coat },
     rollUp: layers.coreSolid ? rollUpSize(layers.coreSolid, layers.coreG, density) : null,
-    uses: [
-      typeof coreFibre === 'string'
-        ? { kind: 'unknown', role: 'core', fibreId: part.core.fibreId, reason: coreFibre }
-        : knownUse('core', coreFibre, layers.coreG, part.count),
-      ...(coatFibre ? [knownUse('coat', coatFibre, layers.coatG, part.count)] : []),
-    ],
   };
 }
 
@@ -96,7 +98,27 @@ function unknownPart(part: Part, solid: Solid | null, reason: UnknownReason): Pa
   const coat = part.coat
     ? [{ kind: 'unknown', role: 'coat', fibreId: part.coat.fibreId, reason } as const]
     : [];
-  return { partId: part.id, count: part.count, solid, workings: null, rollUp: null, uses: [core, ...coat] };
+  return { ...withTotals(part, [core, ...coat]), solid, workings: null, rollUp: null };
+}
+
+function withTotals(part: Part, uses: readonly UseEstimate[]) {
+  const known = uses.filter((use) => use.kind === 'known');
+  return {
+    partId: part.id,
+    count: part.count,
+    uses,
+    pieceG: known.reduce((sum, use) => sum + use.pieceG, 0),
+    total: totalOfUses(uses),
+  };
+}
+
+/** The sum of these uses, with how many of them are unknown. */
+export function totalOfUses(uses: readonly UseEstimate[]): TotalMass {
+  const known = uses.filter((use) => use.kind === 'known');
+  return totalMass(
+    known.map((use) => use.term),
+    uses.length - known.length,
+  );
 }
 
 function knownUse(role: WoolRole, fibre: Fibre, pieceG: number, count: number): UseEstimate {

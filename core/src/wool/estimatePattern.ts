@@ -1,6 +1,12 @@
 import type { Pattern } from '../pattern/index.ts';
-import { totalMass, type TotalMass } from '../quantity/index.ts';
-import { estimatePart, type FibreLookup, type PartEstimate, type UseEstimate } from './estimatePart.ts';
+import type { TotalMass } from '../quantity/index.ts';
+import {
+  estimatePart,
+  totalOfUses,
+  type FibreLookup,
+  type PartEstimate,
+  type UseEstimate,
+} from './estimatePart.ts';
 
 /** One fibre in one make. */
 export interface FibreTotal {
@@ -36,19 +42,11 @@ export function estimatePattern(pattern: Pattern, fibres: FibreLookup): PatternE
   return {
     parts,
     fibres: fibreTotals,
-    total: totalOf(uses),
+    total: totalOfUses(uses),
     minutes: sumKnown(pattern.steps.map((step) => step.minutes)),
     gauges: distinctGauges(pattern),
     costMinor: costOf(fibreTotals, fibres),
   };
-}
-
-function totalOf(uses: readonly UseEstimate[]): TotalMass {
-  const known = uses.filter((use) => use.kind === 'known');
-  return totalMass(
-    known.map((use) => use.term),
-    uses.length - known.length,
-  );
 }
 
 function totalsByFibre(uses: readonly UseEstimate[]): FibreTotal[] {
@@ -57,7 +55,7 @@ function totalsByFibre(uses: readonly UseEstimate[]): FibreTotal[] {
     if (use.fibreId !== null) usesByFibre.set(use.fibreId, [...(usesByFibre.get(use.fibreId) ?? []), use]);
   }
   return [...usesByFibre]
-    .map(([fibreId, own]) => ({ fibreId, total: totalOf(own) }))
+    .map(([fibreId, own]) => ({ fibreId, total: totalOfUses(own) }))
     .filter(({ total }) => total.likelyG > 0 || total.unknownCount > 0)
     .sort((a, b) => b.total.likelyG - a.total.likelyG);
 }

@@ -1,4 +1,5 @@
 export { coatByContrast, hidingConstant, LEAST_COAT_G_PER_M2, type CoatWeight } from './coat.ts';
+export { compareEstimates, type WoolMove } from './compareEstimates.ts';
 export {
   estimatePart,
   type FibreLookup,

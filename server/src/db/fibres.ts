@@ -1,4 +1,4 @@
-import type { Fibre, FibreInput, Preparation } from '@lanakit/core';
+import type { Fibre, FibreInput, FibreUse, Preparation } from '@lanakit/core';
 import type { Db } from './openDatabase.ts';
 import { softDelete } from './softDelete.ts';
 
@@ -13,14 +13,6 @@ interface FibreRow {
   price_per_100g_minor: number | null;
   is_archived: 0 | 1;
   on_hand_mg: number | null;
-}
-
-/** Where a fibre is used, in words a maker knows it by. */
-export interface FibreUse {
-  readonly patternId: string;
-  readonly title: string;
-  /** Null for the draft. */
-  readonly revisionNumber: number | null;
 }
 
 const SELECT = `
@@ -45,10 +37,7 @@ export function fibreQueries(db: Db) {
   const insertMovement = db.prepare(
     `INSERT INTO stock_movement (fibre_id, mass_mg, reason, at) VALUES (@fibreId, @massMg, 'counted', @at)`,
   );
-  const selectUses = db.prepare<
-    { fibreId: string },
-    { patternId: string; title: string; revisionNumber: number | null }
-  >(`
+  const selectUses = db.prepare<{ fibreId: string }, FibreUse>(`
     SELECT p.id AS patternId, json_extract(p.document, '$.title') AS title, NULL AS revisionNumber
     FROM pattern_fibre u JOIN pattern p ON p.id = u.pattern_id WHERE u.fibre_id = @fibreId AND p.deleted_at IS NULL
     UNION ALL

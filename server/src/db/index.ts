@@ -5,8 +5,6 @@ import { runQueries } from './runs.ts';
 
 export { openDatabase, type Db, type OpenRefusal, type OpenResult } from './openDatabase.ts';
 export { migrate } from './migrate.ts';
-export type { FibreUse } from './fibres.ts';
-export type { Revision, StoredPattern } from './patterns.ts';
 
 /** The one narrow door to the database: every table group's queries, prepared once. */
 export function createStore(db: Db) {

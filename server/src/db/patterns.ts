@@ -1,4 +1,4 @@
-import { fibresUsed, type Pattern } from '@lanakit/core';
+import { fibresUsed, type Pattern, type Revision, type StoredPattern } from '@lanakit/core';
 import type { Db } from './openDatabase.ts';
 import { softDelete } from './softDelete.ts';
 
@@ -9,23 +9,6 @@ interface PatternRow {
   updated_at: string;
   revision_id: string | null;
   revision_number: number | null;
-}
-
-/** A draft and its newest revision. */
-export interface StoredPattern {
-  readonly id: string;
-  readonly version: number;
-  readonly document: Pattern;
-  readonly updatedAt: string;
-  readonly revision: { readonly id: string; readonly number: number } | null;
-}
-
-export interface Revision {
-  readonly id: string;
-  readonly patternId: string;
-  readonly number: number;
-  readonly publishedAt: string;
-  readonly document: Pattern;
 }
 
 interface RevisionRow {

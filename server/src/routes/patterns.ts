@@ -1,6 +1,12 @@
-import { checkPattern, comparePatterns, missingForPublishing, Pattern, strangeFibres } from '@lanakit/core';
+import {
+  checkPattern,
+  comparePatterns,
+  missingForPublishing,
+  Pattern,
+  type StoredPattern,
+  strangeFibres,
+} from '@lanakit/core';
 import type { PatternCursor } from '../db/patterns.ts';
-import type { StoredPattern } from '../db/index.ts';
 import { contentProblem, HttpProblem } from '../http/problems.ts';
 import type { Reply, Route } from '../http/route.ts';
 import type { RouteDeps } from './deps.ts';

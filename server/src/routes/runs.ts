@@ -1,4 +1,4 @@
-import { checkRun, promisedBefore, RunInput, type Run } from '@lanakit/core';
+import { checkRun, type NamedRun, promisedBefore, type Run, RunInput } from '@lanakit/core';
 import { contentProblem, HttpProblem } from '../http/problems.ts';
 import type { Reply, Route } from '../http/route.ts';
 import { todayOf, type RouteDeps } from './deps.ts';
@@ -13,7 +13,7 @@ export function runRoutes({ store, now, newId }: RouteDeps): Route[] {
     if (!run) throw new HttpProblem('not_found');
     return run;
   };
-  const withTitle = (run: Run) => {
+  const withTitle = (run: Run): NamedRun => {
     const { document, number, patternId } = revisionOf(store, run);
     return { ...run, patternId, patternTitle: document.title, revisionNumber: number };
   };

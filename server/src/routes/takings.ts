@@ -1,12 +1,13 @@
 import {
   estimatePattern,
-  planPortions,
   type Fibre,
+  planPortions,
   type PortionPlan,
+  type Revision,
   type Run,
   type Takings,
 } from '@lanakit/core';
-import type { Revision, Store } from '../db/index.ts';
+import type { Store } from '../db/index.ts';
 
 /** The shelf as the core looks fibres up. */
 export const shelfOf = (store: Store): Map<string, Fibre> =>

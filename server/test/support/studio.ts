@@ -1,4 +1,11 @@
-import { RUN_DEFAULTS, type Fibre, type FibreInput, type Pattern, type RunInput } from '@lanakit/core';
+import {
+  type Fibre,
+  type FibreInput,
+  type Pattern,
+  RUN_DEFAULTS,
+  type RunInput,
+  type StoredPattern,
+} from '@lanakit/core';
 import type { Express } from 'express';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -6,7 +13,7 @@ import { join } from 'node:path';
 import pino from 'pino';
 import request from 'supertest';
 import { createApp } from '../../src/createApp.ts';
-import { createStore, openDatabase, type Db, type StoredPattern } from '../../src/db/index.ts';
+import { createStore, openDatabase, type Db } from '../../src/db/index.ts';
 import type { RouteDeps } from '../../src/routes/deps.ts';
 
 /** A whole studio on a real file in a directory of its own, at a fixed day, with ids that count. */

@@ -1,63 +1,11 @@
-import type { Fibre, Pattern, Problem, Run } from '@lanakit/core';
+import type { Bench, Fibre, FibreUse, NamedRun, Revision, StoredPattern } from '@lanakit/core';
 import useSWR, { mutate, type SWRResponse } from 'swr';
 import { useMemo, useState } from 'react';
 import { nanoid } from 'nanoid';
 import { get } from './client.ts';
 
-export interface StoredPattern {
-  readonly id: string;
-  readonly version: number;
-  readonly document: Pattern;
-  readonly updatedAt: string;
-  readonly revision: { readonly id: string; readonly number: number } | null;
-}
-
-export interface Revision {
-  readonly id: string;
-  readonly patternId: string;
-  readonly number: number;
-  readonly publishedAt: string;
-  readonly document: Pattern;
-}
-
 export interface RevisionName extends Omit<Revision, 'document'> {
   readonly title: string;
-}
-
-/** A run with the names of what it makes. */
-export interface NamedRun extends Run {
-  readonly patternId: string;
-  readonly patternTitle: string;
-  readonly revisionNumber: number;
-}
-
-export interface FibreUse {
-  readonly patternId: string;
-  readonly title: string;
-  readonly revisionNumber: number | null;
-}
-
-export interface BenchRun {
-  readonly run: Run;
-  readonly document: Pattern;
-  readonly revisionNumber: number;
-  readonly packs: number;
-  readonly classG: number;
-  readonly unknownCount: number;
-  readonly short: readonly { fibreId: string; shortG: number; classG: number }[];
-  readonly uncounted: readonly string[];
-}
-
-export interface Bench {
-  readonly today: string;
-  readonly runs: readonly BenchRun[];
-  readonly unfinished: readonly {
-    id: string;
-    title: string;
-    revision: { id: string; number: number } | null;
-    missing: readonly Problem[];
-    document: Pattern;
-  }[];
 }
 
 interface Items<T> {

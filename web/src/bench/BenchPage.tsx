@@ -1,7 +1,8 @@
+import type { Bench, BenchRun } from '@lanakit/core';
 import { problemWords } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { useBench, useShelf, type Bench, type BenchRun } from '../api/resources.ts';
+import { useBench, useShelf } from '../api/resources.ts';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { drawPattern } from '../figure/pieces.ts';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
@@ -126,16 +127,12 @@ function RunLine({
 }
 
 function ShortList({ bench, shelf }: { bench: Bench; shelf: Shelf }) {
-  const shortG = new Map<string, number>();
-  for (const { short } of bench.runs) {
-    for (const { fibreId, shortG: massG } of short) shortG.set(fibreId, (shortG.get(fibreId) ?? 0) + massG);
-  }
   return (
     <section className={`sheet ${styles.card}`} aria-label="Short">
       <h2>Short for what is ahead</h2>
-      {shortG.size === 0 && <p className="quiet">Nothing: the shelf covers every run.</p>}
+      {bench.short.length === 0 && <p className="quiet">Nothing: the shelf covers every run.</p>}
       <ul className={styles.short}>
-        {[...shortG].map(([fibreId, massG]) => {
+        {bench.short.map(({ fibreId, shortG }) => {
           const fibre = shelf.get(fibreId);
           return (
             fibre && (
@@ -143,7 +140,7 @@ function ShortList({ bench, shelf }: { bench: Bench; shelf: Shelf }) {
                 <FibreSwatch fibre={fibre} width={58} height={24} />
                 <Link to={`/shelf?fibre=${fibreId}`}>{fibre.name}</Link>
                 <span className="quiet small">{PREPARATION_WORDS[fibre.preparation]}</span>
-                <b className="red">{showGrams(massG)}</b>
+                <b className="red">{showGrams(shortG)}</b>
               </li>
             )
           );

@@ -1,7 +1,6 @@
-import { checkPattern, comparePatterns, type Pattern } from '@lanakit/core';
+import { checkPattern, comparePatterns, type Pattern, type StoredPattern } from '@lanakit/core';
 import type { Draft } from 'immer';
 import { useCallback, useEffect, useMemo, useReducer, useRef } from 'react';
-import type { StoredPattern } from '../api/resources.ts';
 import type { SaveState } from './DraftSaver.ts';
 import { applyEdit, beginHistory, redo, undo, type EditRequest, type History } from './history.ts';
 import { useSaver, type Savable } from './useSaver.ts';

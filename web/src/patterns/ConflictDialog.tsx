@@ -1,8 +1,8 @@
-import { comparePatterns, type Difference, type Pattern } from '@lanakit/core';
+import { comparePatterns, type Difference, type Pattern, type StoredPattern } from '@lanakit/core';
 import { Button, Modal } from 'antd';
 import { useNavigate } from 'react-router';
 import { ApiProblem, send } from '../api/client.ts';
-import { refresh, type StoredPattern } from '../api/resources.ts';
+import { refresh } from '../api/resources.ts';
 import { useNotice } from '../shell/Notice.tsx';
 import { counted } from '../words/show.ts';
 import styles from './ConflictDialog.module.css';

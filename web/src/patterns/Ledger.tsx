@@ -1,15 +1,17 @@
 import {
+  compareEstimates,
   estimatePattern,
-  missingForPublishing,
   type FibreTotal,
+  missingForPublishing,
   type Pattern,
   type PatternEstimate,
   type Problem,
+  type StoredPattern,
 } from '@lanakit/core';
 import { problemWords } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { useRevision, type StoredPattern } from '../api/resources.ts';
+import { useRevision } from '../api/resources.ts';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
 import {
   counted,
@@ -21,7 +23,7 @@ import {
   showRange,
 } from '../words/show.ts';
 import { fibreTotalCame, makeTotalCame } from '../words/howItCame.ts';
-import { HowItCame } from './HowItCame.tsx';
+import { HowItCame } from '../look/HowItCame.tsx';
 import styles from './Ledger.module.css';
 import { useTable } from './tableContext.ts';
 
@@ -127,29 +129,18 @@ function SinceRevision({ stored, estimate, document }: SinceRevisionProps) {
   const { data: revision } = useRevision(stored.revision?.id ?? null);
   const before = useMemo(() => revision && estimatePattern(revision.document, shelf), [revision, shelf]);
   if (!revision || !before) return <p className={`quiet small ${styles.since}`}>not published yet</p>;
-  const moreG = estimate.total.likelyG - before.total.likelyG;
-  const part = changedPart(document, estimate, before);
-  if (Math.abs(moreG) < 0.005) {
+  const { moreG, mostPartId } = compareEstimates(estimate, before);
+  if (mostPartId === null) {
     return <p className={`quiet small ${styles.since}`}>the same grams as revision {revision.number}</p>;
   }
+  const number = document.parts.findIndex((part) => part.id === mostPartId) + 1;
   return (
     <p className={`small leaf ${styles.since}`}>
-      {moreG > 0 ? '+' : '−'}
-      {showGrams(Math.abs(moreG))} since revision {revision.number}
-      {part !== null && `, most from piece ${part}`}
+      {moreG < 0 ? '−' : '+'}
+      {showGrams(Math.abs(moreG))} since revision {revision.number},{' '}
+      {number > 0 ? `most from piece ${number}` : 'most from a piece left out'}
     </p>
   );
-}
-
-/** The number of the piece whose grams moved most. */
-function changedPart(document: Pattern, now: PatternEstimate, before: PatternEstimate): number | null {
-  const gramsOf = (estimate: PatternEstimate, partId: string) =>
-    estimate.parts
-      .find((part) => part.partId === partId)
-      ?.uses.reduce((sum, use) => sum + (use.kind === 'known' ? use.all.likelyG : 0), 0) ?? 0;
-  const moves = document.parts.map(({ id }) => Math.abs(gramsOf(now, id) - gramsOf(before, id)));
-  const most = Math.max(0, ...moves);
-  return most > 0 ? moves.indexOf(most) + 1 : null;
 }
 
 interface ToSettleProps {

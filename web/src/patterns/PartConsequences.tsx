@@ -4,7 +4,7 @@ import { cameOfUse } from '../words/howItCame.ts';
 import { rollUpWords } from '../words/partWords.ts';
 import { showLikely } from '../words/show.ts';
 import { topsWords } from '../words/topsWords.ts';
-import { HowItCame } from './HowItCame.tsx';
+import { HowItCame } from '../look/HowItCame.tsx';
 import styles from './Lists.module.css';
 import { useTable } from './tableContext.ts';
 

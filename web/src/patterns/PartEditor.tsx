@@ -12,7 +12,6 @@ import {
 } from '@lanakit/core';
 import { sizeWords } from '@lanakit/core/words';
 import { Button, Input, Select } from 'antd';
-import type { Draft } from 'immer';
 import { Field } from '../fields/Field.tsx';
 import { FibreSelect } from '../fields/FibreSelect.tsx';
 import { LengthField } from '../fields/LengthField.tsx';
@@ -21,7 +20,7 @@ import { FIRMNESS_WORDS, SHAPE_WORDS } from '../words/show.ts';
 import styles from './Lists.module.css';
 import { PartConsequences } from './PartConsequences.tsx';
 import type { RowActions } from './SortableRows.tsx';
-import { useProblemAt, useTable } from './tableContext.ts';
+import { type EditItem, useEditPart, useProblemAt, useTable } from './tableContext.ts';
 
 interface PartEditorProps {
   part: Part;
@@ -37,15 +36,7 @@ export function PartEditor({ part, index, estimate, actions }: PartEditorProps) 
   const { draft, fibres } = useTable();
   const problemAt = useProblemAt();
   const pointer = `/parts/${index}`;
-  const editPart = (label: string, recipe: (it: Draft<Part>) => void, key?: string) =>
-    draft.edit(
-      label,
-      (it) => {
-        const own = it.parts.find((candidate) => candidate.id === part.id);
-        if (own) recipe(own);
-      },
-      key && `${part.id}.${key}`,
-    );
+  const editPart = useEditPart(part.id);
   const hasMissingSize = [...sizesOf(part.shape).values()].includes(null);
   return (
     <div className={styles.editor}>
@@ -164,11 +155,9 @@ export function PartEditor({ part, index, estimate, actions }: PartEditorProps) 
   );
 }
 
-type EditPart = (label: string, recipe: (it: Draft<Part>) => void, key?: string) => void;
-
 const WIDEST_BOUNDS = { min: 10, max: 90 };
 
-function WidestAt({ part, editPart }: { part: Part; editPart: EditPart }) {
+function WidestAt({ part, editPart }: { part: Part; editPart: EditItem<Part> }) {
   if (part.shape.kind !== 'egg') return null;
   return (
     <NumberField

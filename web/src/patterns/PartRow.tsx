@@ -1,4 +1,4 @@
-import type { UseEstimate } from '@lanakit/core';
+import type { PartEstimate } from '@lanakit/core';
 import { sizeLine } from '../words/partWords.ts';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
 import { showGrams, showLikely } from '../words/show.ts';
@@ -34,22 +34,18 @@ export function PartRow({ index, isOpen, onToggle, actions }: PartRowProps) {
           const fibre = fibreId === null ? undefined : shelf.get(fibreId);
           return fibre && <FibreSwatch key={role} fibre={fibre} width={34} height={20} />;
         })}
-        <PartAmount uses={own.uses} count={part.count} />
+        <PartAmount estimate={own} />
       </button>
       {isOpen && <PartEditor part={part} index={index} estimate={own} actions={actions} />}
     </div>
   );
 }
 
-function PartAmount({ uses, count }: { uses: readonly UseEstimate[]; count: number }) {
-  if (uses.some((use) => use.kind === 'unknown'))
-    return <span className={`${styles.amount} red`}>unknown</span>;
-  const known = uses.filter((use) => use.kind === 'known');
-  const pieceG = known.reduce((sum, use) => sum + use.pieceG, 0);
-  const allG = known.reduce((sum, use) => sum + use.all.likelyG, 0);
+function PartAmount({ estimate: { total, pieceG, count } }: { estimate: PartEstimate }) {
+  if (total.unknownCount > 0) return <span className={`${styles.amount} red`}>unknown</span>;
   return (
     <span className={styles.amount}>
-      {showLikely(allG)}
+      {showLikely(total.likelyG)}
       {count > 1 && <span>{showGrams(pieceG)} each</span>}
     </span>
   );

@@ -1,6 +1,5 @@
-import { LEVELS, type Level, type LengthUnit } from '@lanakit/core';
+import { type LengthUnit, type Level, LEVELS, type StoredPattern } from '@lanakit/core';
 import { Input, Segmented, Select } from 'antd';
-import type { StoredPattern } from '../api/resources.ts';
 import { Field } from '../fields/Field.tsx';
 import { LengthField } from '../fields/LengthField.tsx';
 import { LEVEL_WORDS } from '../words/show.ts';

@@ -1,7 +1,8 @@
+import type { StoredPattern } from '@lanakit/core';
 import { Button, Dropdown } from 'antd';
 import { useNavigate } from 'react-router';
 import { ApiProblem, send } from '../api/client.ts';
-import { refresh, type StoredPattern } from '../api/resources.ts';
+import { refresh } from '../api/resources.ts';
 import { useNotice } from '../shell/Notice.tsx';
 import { useTable } from './tableContext.ts';
 

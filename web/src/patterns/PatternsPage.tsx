@@ -1,15 +1,16 @@
 import {
   blankPattern,
   estimatePattern,
+  type FibreLookup,
   missingForPublishing,
   showTypedLength,
-  type FibreLookup,
+  type StoredPattern,
 } from '@lanakit/core';
 import { Button, Input } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { ApiProblem, send } from '../api/client.ts';
-import { refresh, usePatterns, useShelf, type StoredPattern } from '../api/resources.ts';
+import { refresh, usePatterns, useShelf } from '../api/resources.ts';
 import { Field } from '../fields/Field.tsx';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { piecesOf } from '../figure/pieces.ts';

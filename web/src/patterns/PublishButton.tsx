@@ -1,8 +1,8 @@
-import { missingForPublishing } from '@lanakit/core';
+import { missingForPublishing, type Revision, type StoredPattern } from '@lanakit/core';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { ApiProblem, send } from '../api/client.ts';
-import { refresh, type Revision, type StoredPattern } from '../api/resources.ts';
+import { refresh } from '../api/resources.ts';
 import { useNotice } from '../shell/Notice.tsx';
 import { counted } from '../words/show.ts';
 import { useTable } from './tableContext.ts';

@@ -1,12 +1,11 @@
 import { PATTERN_BOUNDS, STAGES, type Stage, type Step } from '@lanakit/core';
 import { Button, Input, Select } from 'antd';
-import type { Draft } from 'immer';
 import { Field } from '../fields/Field.tsx';
 import { NumberField } from '../fields/NumberField.tsx';
 import { showMinutes, STAGE_WORDS } from '../words/show.ts';
 import styles from './Lists.module.css';
 import type { RowActions } from './SortableRows.tsx';
-import { useProblemAt, useTable } from './tableContext.ts';
+import { useEditStep, useProblemAt, useTable } from './tableContext.ts';
 
 interface StepRowProps {
   index: number;
@@ -59,15 +58,7 @@ function StepEditor({ step, index, actions }: { step: Step; index: number; actio
   const problemAt = useProblemAt();
   const { parts } = draft.document;
   const pointer = `/steps/${index}`;
-  const editStep = (label: string, recipe: (it: Draft<Step>) => void, key?: string) =>
-    draft.edit(
-      label,
-      (it) => {
-        const own = it.steps.find((candidate) => candidate.id === step.id);
-        if (own) recipe(own);
-      },
-      key && `${step.id}.${key}`,
-    );
+  const editStep = useEditStep(step.id);
   const toggle = (partId: string) =>
     editStep('the parts of a step', (it) => {
       const isIn = it.partIds.includes(partId);

@@ -1,8 +1,14 @@
-import { checkPattern, estimatePattern, strangeFibres, type Fibre, type FibreLookup } from '@lanakit/core';
+import {
+  checkPattern,
+  estimatePattern,
+  type Fibre,
+  type FibreLookup,
+  type StoredPattern,
+  strangeFibres,
+} from '@lanakit/core';
 import { Segmented } from 'antd';
 import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import type { StoredPattern } from '../api/resources.ts';
 import { SaveMark } from '../draft/SaveMark.tsx';
 import { useDraft } from '../draft/useDraft.ts';
 import { piecesOf } from '../figure/pieces.ts';

@@ -1,5 +1,6 @@
-import type { Fibre, FibreLookup, PatternEstimate, Problem } from '@lanakit/core';
+import type { Fibre, FibreLookup, Part, PatternEstimate, Problem, Step } from '@lanakit/core';
 import { problemWords } from '@lanakit/core/words';
+import type { Draft } from 'immer';
 import { createContext, useContext } from 'react';
 import type { DraftHandle } from '../draft/useDraft.ts';
 
@@ -27,4 +28,23 @@ export function useProblemAt(): (pointer: string) => string | null {
     const problem = problems.find((candidate) => candidate.pointer === pointer);
     return problem ? problemWords(problem) : null;
   };
+}
+
+export type EditItem<T> = (label: string, recipe: (it: Draft<T>) => void, key?: string) => void;
+
+/** Edits of one part; `key` joins edits of one field that follow closely. */
+export function useEditPart(id: string): EditItem<Part> {
+  const { edit } = useTable().draft;
+  return (label, recipe, key) => edit(label, (it) => onItem(it.parts, id, recipe), key && `${id}.${key}`);
+}
+
+/** Edits of one step, as of a part. */
+export function useEditStep(id: string): EditItem<Step> {
+  const { edit } = useTable().draft;
+  return (label, recipe, key) => edit(label, (it) => onItem(it.steps, id, recipe), key && `${id}.${key}`);
+}
+
+function onItem<T extends { id: string }>(items: T[], id: string, recipe: (it: T) => void): void {
+  const own = items.find((item) => item.id === id);
+  if (own) recipe(own);
 }

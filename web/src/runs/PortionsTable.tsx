@@ -1,6 +1,6 @@
 import { showNumber, type FibrePortion, type RunInput } from '@lanakit/core';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
-import { HowItCame } from '../patterns/HowItCame.tsx';
+import { HowItCame } from '../look/HowItCame.tsx';
 import { portionCame } from '../words/portionCame.ts';
 import { PREPARATION_WORDS, showGrams, showLikely, showWeighed } from '../words/show.ts';
 import { weighingWords } from '../words/weighingWords.ts';

@@ -1,8 +1,9 @@
+import type { NamedRun } from '@lanakit/core';
 import { Button } from 'antd';
 import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { ApiProblem, send } from '../api/client.ts';
-import { refresh, useRevisions, useRun, type NamedRun } from '../api/resources.ts';
+import { refresh, useRevisions, useRun } from '../api/resources.ts';
 import { SaveMark } from '../draft/SaveMark.tsx';
 import { drawPattern } from '../figure/pieces.ts';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
@@ -10,7 +11,7 @@ import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
 import { useNotice } from '../shell/Notice.tsx';
 import { InTopBar } from '../shell/TopSlot.tsx';
-import { counted, showDay, showWeighed } from '../words/show.ts';
+import { counted, showDay, showLikely, showWeighed } from '../words/show.ts';
 import { PortionsTable } from './PortionsTable.tsx';
 import { RunConflict } from './RunConflict.tsx';
 import { runProblems, RunFields } from './RunFields.tsx';
@@ -126,7 +127,6 @@ function SheetLink({ runId, draft, sheet, isPrimary = false, children }: SheetLi
 
 function LineOfStates({ runPlan, draft: { input } }: { runPlan: RunPlan; draft: RunDraft }) {
   const plan = runPlan.kind === 'plan' ? runPlan.plan : null;
-  const oneG = plan ? plan.fibres.reduce((sum, fibre) => sum + (fibre.packG ?? fibre.exactG), 0) : 0;
   const short = plan?.fibres.filter((fibre) => (fibre.shortG ?? 0) > 0) ?? [];
   const uncounted = plan?.fibres.filter((fibre) => fibre.shortG === null) ?? [];
   const name = (fibreId: string) =>
@@ -141,7 +141,7 @@ function LineOfStates({ runPlan, draft: { input } }: { runPlan: RunPlan; draft: 
       </li>
       <li>
         <h2>One pack</h2>
-        <span>{plan ? `≈ ${oneG.toFixed(1)} g in ${counted(plan.fibres.length, 'fibre')}` : '–'}</span>
+        <span>{plan ? `${showLikely(plan.packG)} in ${counted(plan.fibres.length, 'fibre')}` : '–'}</span>
       </li>
       <li>
         <h2>The class</h2>

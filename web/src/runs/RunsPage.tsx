@@ -1,9 +1,9 @@
-import { RUN_DEFAULTS, type RunInput } from '@lanakit/core';
+import { type NamedRun, RUN_DEFAULTS, type RunInput } from '@lanakit/core';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { send } from '../api/client.ts';
-import { refresh, useRevisions, useRuns, type NamedRun, type RevisionName } from '../api/resources.ts';
+import { refresh, useRevisions, useRuns, type RevisionName } from '../api/resources.ts';
 import { Loading } from '../shell/Loading.tsx';
 import { useNotice } from '../shell/Notice.tsx';
 import { counted, showDay, showDaysOff } from '../words/show.ts';

@@ -1,6 +1,5 @@
-import { checkRun, type RunInput } from '@lanakit/core';
+import { checkRun, type NamedRun, type RunInput } from '@lanakit/core';
 import { useCallback, useState } from 'react';
-import type { NamedRun } from '../api/resources.ts';
 import type { SaveState, Versioned } from '../draft/DraftSaver.ts';
 import { useSaver, type Savable } from '../draft/useSaver.ts';
 

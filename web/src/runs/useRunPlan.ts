@@ -1,13 +1,14 @@
 import {
   checkRun,
   estimatePattern,
-  planPortions,
   type PatternEstimate,
+  planPortions,
   type PortionPlan,
+  type Revision,
   type RunInput,
 } from '@lanakit/core';
 import { useMemo } from 'react';
-import { usePromised, useRevision, useShelf, type Revision } from '../api/resources.ts';
+import { usePromised, useRevision, useShelf } from '../api/resources.ts';
 
 export type RunPlan =
   | { readonly kind: 'loading'; readonly error: Error | undefined }

@@ -5,9 +5,8 @@ import { weighingWords } from './weighingWords.ts';
 
 /** From the likely amount of one make to what goes on the scale. */
 export function portionCame(portion: FibrePortion, input: RunInput, packs: number): CameLine[] {
-  const likelyG = portion.exactG / (1 + input.extraFraction);
   return [
-    { what: 'Likely in one make', value: showGrams(likelyG), note: 'calculated from the pattern' },
+    { what: 'Likely in one make', value: showGrams(portion.likelyG), note: 'calculated from the pattern' },
     {
       what: 'With the extra',
       value: showGrams(portion.exactG),

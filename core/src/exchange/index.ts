@@ -1,0 +1,63 @@
+import type { Pattern } from '../pattern/index.ts';
+import type { Problem } from '../problems/index.ts';
+import type { Run } from '../run/index.ts';
+
+/** A draft and its newest revision, as the server answers it. */
+export interface StoredPattern {
+  readonly id: string;
+  readonly version: number;
+  readonly document: Pattern;
+  readonly updatedAt: string;
+  readonly revision: { readonly id: string; readonly number: number } | null;
+}
+
+/** A published revision, whole. It never changes. */
+export interface Revision {
+  readonly id: string;
+  readonly patternId: string;
+  readonly number: number;
+  readonly publishedAt: string;
+  readonly document: Pattern;
+}
+
+/** A run with the names of what it makes. */
+export interface NamedRun extends Run {
+  readonly patternId: string;
+  readonly patternTitle: string;
+  readonly revisionNumber: number;
+}
+
+/** Where a fibre is used, in words a maker knows it by. */
+export interface FibreUse {
+  readonly patternId: string;
+  readonly title: string;
+  /** Null for the draft. */
+  readonly revisionNumber: number | null;
+}
+
+/** A run ahead, with what stands in its way. */
+export interface BenchRun {
+  readonly run: Run;
+  readonly document: Pattern;
+  readonly revisionNumber: number;
+  readonly packs: number;
+  readonly classG: number;
+  readonly unknownCount: number;
+  readonly short: readonly { readonly fibreId: string; readonly shortG: number }[];
+  /** Fibres it needs that were never counted. */
+  readonly uncounted: readonly string[];
+}
+
+/** What needs the maker today. */
+export interface Bench {
+  readonly today: string;
+  readonly runs: readonly BenchRun[];
+  /** Over all runs ahead. */
+  readonly short: readonly { readonly fibreId: string; readonly shortG: number }[];
+  readonly unfinished: readonly {
+    readonly id: string;
+    readonly title: string;
+    readonly missing: readonly Problem[];
+    readonly document: Pattern;
+  }[];
+}

@@ -1,0 +1,9 @@
+/** A fraction as a maker types it, per cent, without the noise of binary thirds: 0.07 is 7. */
+export const percentOf = (fraction: number): number => Number((fraction * 100).toFixed(2));
+
+export const fractionOf = (percent: number): number => percent / 100;
+
+/** Money as typed (4.20) from integer minor units (420), and back. */
+export const majorOf = (minor: number): number => minor / 100;
+
+export const minorOf = (major: number): number => Math.round(major * 100);
