@@ -2,13 +2,18 @@ import { describe, expect, test } from '@jest/globals';
 import {
   checkFibre,
   checkRun,
+  estimatePattern,
   inDrawingOrder,
   isCalendarDate,
+  planInOrder,
+  planPortions,
   promisedBefore,
   RUN_DEFAULTS,
   type RunInput,
+  shortOverall,
 } from '../src/index.ts';
-import { fibre } from './support/make.ts';
+import fc from 'fast-check';
+import { fibre, part, pattern, shapes, shelf } from './support/make.ts';
 
 const run: RunInput = { ...RUN_DEFAULTS, name: 'Saturday', date: '2026-12-05', revisionId: 'r' };
 
@@ -80,5 +85,41 @@ describe('what cannot be a fibre', () => {
   });
   test('all that is unknown may stay so', () => {
     expect(checkFibre(fibre('x', { onHandG: null, pricePer100gMinor: null }))).toEqual([]);
+  });
+});
+
+describe('runs planned one after another', () => {
+  const estimate = estimatePattern(pattern([part('p', shapes.ball(60))]), shelf(fibre('core')));
+  const days = fc.array(
+    fc.record({ day: fc.integer({ min: 10, max: 28 }), seats: fc.integer({ min: 1, max: 20 }) }),
+    {
+      minLength: 1,
+      maxLength: 8,
+    },
+  );
+  test('each finds what a fresh look at the runs before it says is promised, and the shortages add up', () => {
+    fc.assert(
+      fc.property(days, fc.integer({ min: 0, max: 2000 }), (rows, onHandG) => {
+        const runs = rows.map(({ day, seats }, i) => ({
+          ...run,
+          id: String(i),
+          date: `2026-12-${day}`,
+          seats,
+        }));
+        const planOf = (one: RunInput, promisedG: number) =>
+          planPortions(estimate, one, () => ({ onHandG, promisedG }));
+        const drawn = planInOrder(runs, (one, promised) => planOf(one, promised.get('core') ?? 0));
+        const withTakings = runs.map((one) => ({
+          ...one,
+          takings: new Map([['core', planOf(one, 0).classG]]),
+        }));
+        for (const { run: one, plan } of drawn) {
+          const promised = promisedBefore(one.id, withTakings, '2026-12-01').get('core') ?? 0;
+          expect(plan.fibres[0]?.stock.promisedG).toBeCloseTo(promised, 6);
+        }
+        const needed = withTakings.reduce((sum, { takings }) => sum + (takings.get('core') ?? 0), 0);
+        expect(shortOverall(drawn).get('core') ?? 0).toBeCloseTo(Math.max(0, needed - onHandG), 6);
+      }),
+    );
   });
 });

@@ -7,6 +7,10 @@ import {
   showTypedLength,
   toMm,
   type LengthUnit,
+  fractionOf,
+  majorOf,
+  minorOf,
+  percentOf,
 } from '../src/index.ts';
 
 describe('a length as makers type it', () => {
@@ -86,4 +90,14 @@ test.each([
 test('sizes of one thing share a unit: all millimetres when one is under 10 mm', () => {
   expect(showSizesMm([50.8, 25.4], 'in')).toBe('2 × 1 in');
   expect(showSizesMm([50.8, 6], 'in')).toBe('51 × 6 mm');
+});
+
+test('per cent and money typed are kept exactly, both ways', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: 10_000 }), (n) => {
+      expect(percentOf(fractionOf(n / 100))).toBe(n / 100);
+      expect(minorOf(majorOf(n))).toBe(n);
+    }),
+  );
+  expect(percentOf(0.07)).toBe(7);
 });

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import {
   coatByContrast,
+  compareEstimates,
   colourDifference,
   estimatePart,
   estimatePattern,
@@ -290,5 +291,28 @@ describe('one make', () => {
     const [small, large] = [at(1), at(2)];
     expect((large[1] ?? 0) / (small[1] ?? 1)).toBeCloseTo(4, 9);
     expect(((large[0] ?? 0) + (large[1] ?? 0)) / ((small[0] ?? 0) + (small[1] ?? 0))).toBeCloseTo(8, 9);
+  });
+});
+
+describe('since the last revision', () => {
+  const fibres = shelf(fibre('core', { colour: '#e6e0d2' }), fibre('coat'));
+  const estimate = (...sizes: number[]) =>
+    estimatePattern(pattern(sizes.map((size, i) => part(`p${i}`, shapes.ball(size)))), fibres);
+  const ballsG = (sizes: number[]) => sizes.reduce((sum, d) => sum + (Math.PI / 6000) * d ** 3 * 0.15, 0);
+  test.each<[string, number[], number[], string | null]>([
+    ['nothing moved', [40, 20], [40, 20], null],
+    ['one part grew', [40, 24], [40, 20], 'p1'],
+    ['both moved: the one that moved most', [44, 21], [40, 20], 'p0'],
+    ['a part was left out', [40], [40, 20], 'p1'],
+    ['a part is new', [40, 20, 10], [40, 20], 'p2'],
+  ])('%s', (_name, now, before, mostPartId) => {
+    const move = compareEstimates(estimate(...now), estimate(...before));
+    expect(move.mostPartId).toBe(mostPartId);
+    expect(move.moreG).toBeCloseTo(ballsG(now) - ballsG(before), 9);
+  });
+  test('a part’s own total is its uses for all its pieces', () => {
+    const own = estimatePart(part('p', shapes.egg(60, 40), { count: 3, coat: { fibreId: 'coat' } }), fibres);
+    expect(own.total.likelyG).toBeCloseTo(3 * own.pieceG, 9);
+    expect(own.total.unknownCount).toBe(0);
   });
 });

@@ -1,5 +1,6 @@
 export { Length, MAX_LENGTH_MM, MM_PER_INCH, toMm, type LengthUnit } from './length.ts';
 export { boundLength, parseLength, type LengthRefusal, type ParsedLength } from './parseLength.ts';
+export { fractionOf, majorOf, minorOf, percentOf } from './shares.ts';
 export {
   showInches,
   showLengths,

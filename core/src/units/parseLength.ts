@@ -55,14 +55,14 @@ function addFraction(
   sign: string | undefined,
 ): number | null {
   const hasFraction = over !== undefined || sign !== undefined;
-  if (!/\d/.test(whole)) return hasFraction && whole === '' ? fractionOf(over, under, sign) : null;
+  if (!/\d/.test(whole)) return hasFraction && whole === '' ? readFraction(over, under, sign) : null;
   const base = Number(whole.replace(',', '.'));
   if (!hasFraction) return base;
-  const fraction = fractionOf(over, under, sign);
+  const fraction = readFraction(over, under, sign);
   return fraction === null || !Number.isInteger(base) ? null : base + fraction;
 }
 
-function fractionOf(
+function readFraction(
   over: string | undefined,
   under: string | undefined,
   sign: string | undefined,

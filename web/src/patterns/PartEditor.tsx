@@ -1,14 +1,16 @@
 import {
-  FIRMNESSES,
-  PATTERN_BOUNDS,
-  reshape,
-  SHAPE_KINDS,
-  sizesOf,
-  withSize,
   type Firmness,
+  FIRMNESSES,
+  fractionOf,
   type Part,
   type PartEstimate,
+  PATTERN_BOUNDS,
+  percentOf,
+  reshape,
+  SHAPE_KINDS,
   type ShapeKind,
+  sizesOf,
+  withSize,
 } from '@lanakit/core';
 import { sizeWords } from '@lanakit/core/words';
 import { Button, Input, Select } from 'antd';
@@ -163,7 +165,7 @@ function WidestAt({ part, editPart }: { part: Part; editPart: EditItem<Part> }) 
     <NumberField
       className={styles.span3 ?? ''}
       label="Widest at"
-      value={Math.round(part.shape.widestAtFraction * 100)}
+      value={percentOf(part.shape.widestAtFraction)}
       bounds={WIDEST_BOUNDS}
       isWhole
       suffix="%"
@@ -172,7 +174,7 @@ function WidestAt({ part, editPart }: { part: Part; editPart: EditItem<Part> }) 
         editPart(
           'where it is widest',
           (it) => {
-            if (it.shape.kind === 'egg') it.shape.widestAtFraction = percent / 100;
+            if (it.shape.kind === 'egg') it.shape.widestAtFraction = fractionOf(percent);
           },
           'widestAt',
         )

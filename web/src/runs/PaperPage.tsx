@@ -1,4 +1,4 @@
-import type { RunInput } from '@lanakit/core';
+import { percentOf, type RunInput } from '@lanakit/core';
 import { Button } from 'antd';
 import { useMemo, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
@@ -43,8 +43,8 @@ export function PaperPage({ title, children }: PaperPageProps) {
             <b>{run.name}</b>, {showDay(run.date)}: {counted(run.seats, 'seat')},{' '}
             {counted(run.sparePacks, 'spare pack')}
             <br />
-            {revision.document.title}, revision {revision.number}. {Math.round(run.extraFraction * 100)} %
-            over the likely amount, to {run.scaleStepG} g.
+            {revision.document.title}, revision {revision.number}. {percentOf(run.extraFraction)} % over the
+            likely amount, to {run.scaleStepG} g.
           </p>
         </header>
         {plan.unknownCount > 0 && <p className="red">At least: {plan.unknownCount} amounts are unknown.</p>}

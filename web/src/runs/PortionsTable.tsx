@@ -1,4 +1,4 @@
-import { showNumber, type FibrePortion, type RunInput } from '@lanakit/core';
+import { type FibrePortion, percentOf, type RunInput } from '@lanakit/core';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
 import { HowItCame } from '../look/HowItCame.tsx';
 import { portionCame } from '../words/portionCame.ts';
@@ -20,8 +20,8 @@ export function PortionsTable({ runPlan, input }: PortionsTableProps) {
       <header className={styles.heading}>
         <h2>Portions</h2>
         <span className="quiet small">
-          grams in one pack, {showNumber(input.extraFraction * 100, 1)} % over the likely amount, rounded up
-          to {input.scaleStepG} g · choose a number to see why
+          grams in one pack, {percentOf(input.extraFraction)} % over the likely amount, rounded up to{' '}
+          {input.scaleStepG} g · choose a number to see why
         </span>
       </header>
       {plan.unknownCount > 0 && (

@@ -1,6 +1,6 @@
 import { Button, Modal } from 'antd';
 import { counted, showDay } from '../words/show.ts';
-import type { RunInput } from '@lanakit/core';
+import { percentOf, type RunInput } from '@lanakit/core';
 import type { RunDraft } from './useRunDraft.ts';
 
 /** The class was changed in another tab: both are shown, and she decides. */
@@ -33,4 +33,4 @@ export function RunConflict({ draft }: { draft: RunDraft }) {
 
 const inWords = (run: RunInput): string =>
   `${run.name}, ${showDay(run.date)}, ${counted(run.seats, 'seat')}, ${counted(run.sparePacks, 'spare pack')}, ` +
-  `scale ${run.scaleStepG} g, ${Math.round(run.extraFraction * 100)} % more than likely`;
+  `scale ${run.scaleStepG} g, ${percentOf(run.extraFraction)} % more than likely`;

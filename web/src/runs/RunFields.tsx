@@ -1,4 +1,4 @@
-import { checkRun, RUN_BOUNDS, type RunInput } from '@lanakit/core';
+import { checkRun, fractionOf, percentOf, RUN_BOUNDS, type RunInput } from '@lanakit/core';
 import { problemWords } from '@lanakit/core/words';
 import { Input, Select } from 'antd';
 import type { RevisionName } from '../api/resources.ts';
@@ -80,17 +80,20 @@ export function RunFields({ input, revisions, problemAt, autoFocus = false, onCh
       />
       <NumberField
         label="Pack more than likely"
-        value={Math.round(input.extraFraction * 1000) / 10}
+        value={percentOf(input.extraFraction)}
         bounds={PERCENT_BOUNDS}
         suffix="%"
         problem={problemAt('/extraFraction')}
-        onValue={(percent) => onChange({ extraFraction: percent / 100 })}
+        onValue={(percent) => onChange({ extraFraction: fractionOf(percent) })}
       />
     </div>
   );
 }
 
-const PERCENT_BOUNDS = { min: RUN_BOUNDS.extraFraction.min * 100, max: RUN_BOUNDS.extraFraction.max * 100 };
+const PERCENT_BOUNDS = {
+  min: percentOf(RUN_BOUNDS.extraFraction.min),
+  max: percentOf(RUN_BOUNDS.extraFraction.max),
+};
 
 /** What is wrong with a class, beside its fields, once it is asked to be told. */
 export function runProblems(input: RunInput, isAsked: boolean) {

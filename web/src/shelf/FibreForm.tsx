@@ -1,11 +1,13 @@
 import {
   checkFibre,
-  FIBRE_BOUNDS,
-  isColour,
-  PREPARATIONS,
   type Fibre,
+  FIBRE_BOUNDS,
   type FibreInput,
+  isColour,
+  majorOf,
+  minorOf,
   type Preparation,
+  PREPARATIONS,
   type Problem,
 } from '@lanakit/core';
 import { problemWords } from '@lanakit/core/words';
@@ -191,12 +193,12 @@ export function FibreForm({ fibre, onDone }: FibreFormProps) {
         />
         <NumberField
           label="Price per 100 g"
-          value={input.pricePer100gMinor === null ? null : input.pricePer100gMinor / 100}
+          value={input.pricePer100gMinor === null ? null : majorOf(input.pricePer100gMinor)}
           bounds={PRICE_BOUNDS}
           allowEmpty
           hint="your own currency"
           problem={problemAt('/pricePer100gMinor')}
-          onValue={(price) => set({ pricePer100gMinor: price === null ? null : Math.round(price * 100) })}
+          onValue={(price) => set({ pricePer100gMinor: price === null ? null : minorOf(price) })}
         />
       </div>
       <div className={styles.actions}>
@@ -218,8 +220,8 @@ export function FibreForm({ fibre, onDone }: FibreFormProps) {
 }
 
 const PRICE_BOUNDS = {
-  min: FIBRE_BOUNDS.pricePer100gMinor.min / 100,
-  max: FIBRE_BOUNDS.pricePer100gMinor.max / 100,
+  min: majorOf(FIBRE_BOUNDS.pricePer100gMinor.min),
+  max: majorOf(FIBRE_BOUNDS.pricePer100gMinor.max),
 };
 
 const inputOf = ({ id: _id, version: _version, ...input }: Fibre): FibreInput => input;

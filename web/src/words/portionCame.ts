@@ -1,4 +1,4 @@
-import { showNumber, type FibrePortion, type RunInput } from '@lanakit/core';
+import { type FibrePortion, percentOf, type RunInput } from '@lanakit/core';
 import type { CameLine } from './howItCame.ts';
 import { showGrams, showWeighed } from './show.ts';
 import { weighingWords } from './weighingWords.ts';
@@ -10,7 +10,7 @@ export function portionCame(portion: FibrePortion, input: RunInput, packs: numbe
     {
       what: 'With the extra',
       value: showGrams(portion.exactG),
-      note: `${showNumber(input.extraFraction * 100, 1)} % more, so that nobody runs short`,
+      note: `${percentOf(input.extraFraction)} % more, so that nobody runs short`,
     },
     {
       what: 'On the scale',
