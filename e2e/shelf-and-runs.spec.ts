@@ -40,6 +40,18 @@ test('what cannot be a fibre is said beside its field, and nothing is put on the
   await expect(page.getByText('25 fibres')).toBeVisible();
 });
 
+test('a count that cannot be read is not saved as the old one', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/shelf`);
+  await page.getByRole('button', { name: 'Moss' }).click();
+  await page.getByLabel('On hand').fill('plenty');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByLabel('On hand')).toBeFocused();
+  await expect(page.getByText('Moss is saved.')).toHaveCount(0);
+  await page.getByLabel('On hand').fill('17');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('Moss is saved.')).toBeVisible();
+});
+
 test('a new count moves what a class is short of', async ({ page, demo }) => {
   await page.goto(demo.url);
   await expect(page.getByRole('link', { name: /Puffin weekend/ })).toContainText('Marigold short');

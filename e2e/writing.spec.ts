@@ -82,8 +82,10 @@ test('a part is duplicated, deleted, and brought back with its steps', async ({ 
   await rowHead(page, /Leaf/).focus();
   await page.keyboard.press('Delete');
   await expect(rows(page)).toHaveCount(4);
+  await page.getByLabel('Title').fill('Pear, written on');
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
   await expect(rows(page)).toHaveCount(5);
+  await expect(page.getByLabel('Title')).toHaveValue('Pear, written on');
   await saved(page);
   await page.reload();
   await expect(rows(page)).toHaveCount(5);

@@ -24,6 +24,8 @@ export function errorHandler(log: Logger): ErrorRequestHandler {
 function problemOf(error: unknown): HttpProblem {
   if (error instanceof HttpProblem) return error;
   if (error instanceof URIError) return new HttpProblem('query_invalid');
-  const type = (error as { type?: unknown } | null)?.type;
+  const { type, status } = (error ?? {}) as { type?: unknown; status?: unknown };
+  // A file of the interface that is not there (an old tab after an update).
+  if (status === 404) return new HttpProblem('not_found');
   return new HttpProblem((typeof type === 'string' ? FOREIGN_ERRORS[type] : undefined) ?? 'internal');
 }

@@ -100,8 +100,10 @@ function RunLine({
         <span className={styles.what}>
           <span className={styles.name}>{run.name}</span>
           <span className="quiet">
-            {document.title}, revision {plan.revisionNumber} · {counted(run.seats, 'seat')} and{' '}
-            {counted(run.sparePacks, 'spare')}
+            {document.title}, revision {plan.revisionNumber}
+          </span>
+          <span className="quiet">
+            {counted(run.seats, 'seat')} and {counted(run.sparePacks, 'spare')}
           </span>
         </span>
         <span className={styles.state}>

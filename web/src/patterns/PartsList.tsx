@@ -78,12 +78,22 @@ function usePartActions(onOpen: (partId: string | null) => void): RowActions {
       onOpen(newId);
     },
     onDelete: (id) => {
-      const part = document.parts.find((candidate) => candidate.id === id);
+      const at = document.parts.findIndex((part) => part.id === id);
+      const part = document.parts[at];
+      if (!part) return;
+      const stepIds = document.steps.filter((step) => step.partIds.includes(id)).map((step) => step.id);
       edit('deleting a part', (it) => {
         it.parts = it.parts.filter((candidate) => candidate.id !== id);
         for (const step of it.steps) step.partIds = step.partIds.filter((partId) => partId !== id);
       });
-      say({ text: `“${part?.name ?? 'Part'}” is deleted, and taken out of its steps.`, undo: draft.undo });
+      // Brought back by itself, not by undoing whatever came last: she may have written on meanwhile.
+      const bringBack = () =>
+        edit('bringing a part back', (it) => {
+          if (it.parts.some((candidate) => candidate.id === id)) return;
+          it.parts.splice(at, 0, part);
+          for (const step of it.steps) if (stepIds.includes(step.id)) step.partIds.push(id);
+        });
+      say({ text: `“${part.name}” is deleted, and taken out of its steps.`, undo: bringBack });
     },
     onAddAfter: (id) => {
       const newId = nanoid(10);

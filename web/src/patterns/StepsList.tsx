@@ -67,8 +67,17 @@ function useStepActions(onOpen: (stepId: string | null) => void): RowActions {
       onOpen(newId);
     },
     onDelete: (id) => {
-      edit('deleting a step', (it) => void (it.steps = it.steps.filter((step) => step.id !== id)));
-      say({ text: 'The step is deleted.', undo: draft.undo });
+      const at = document.steps.findIndex((step) => step.id === id);
+      const step = document.steps[at];
+      if (!step) return;
+      edit('deleting a step', (it) => void (it.steps = it.steps.filter((candidate) => candidate.id !== id)));
+      const bringBack = () =>
+        edit('bringing a step back', (it) => {
+          if (it.steps.some((candidate) => candidate.id === id)) return;
+          const partIds = step.partIds.filter((partId) => it.parts.some((part) => part.id === partId));
+          it.steps.splice(at, 0, { ...step, partIds });
+        });
+      say({ text: 'The step is deleted.', undo: bringBack });
     },
     onAddAfter: (id) => {
       const newId = nanoid(10);

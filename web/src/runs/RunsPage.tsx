@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { send } from '../api/client.ts';
 import { refresh, useRevisions, useRuns, type RevisionName } from '../api/resources.ts';
+import { firstUnread } from '../fields/firstUnread.ts';
 import { Loading } from '../shell/Loading.tsx';
 import { useNotice } from '../shell/Notice.tsx';
 import { counted, showDay, showDaysOff } from '../words/show.ts';
@@ -103,7 +104,6 @@ function PlanClass({ revisions }: { revisions: readonly RevisionName[] }) {
     );
   }
   const plan = async () => {
-    setAsked(true);
     if (problemAt.hasAny) return;
     try {
       const run = await send<NamedRun>('POST', '/runs', { body: input });
@@ -118,7 +118,10 @@ function PlanClass({ revisions }: { revisions: readonly RevisionName[] }) {
       className={styles.form}
       onSubmit={(event) => {
         event.preventDefault();
-        void plan();
+        const unread = firstUnread(event.currentTarget);
+        unread?.focus();
+        setAsked(true);
+        if (!unread) void plan();
       }}
     >
       <h2>Plan a class</h2>

@@ -17,6 +17,7 @@ import { Link } from 'react-router';
 import { ApiProblem, send } from '../api/client.ts';
 import { refresh, useFibreUses } from '../api/resources.ts';
 import { Field } from '../fields/Field.tsx';
+import { firstUnread } from '../fields/firstUnread.ts';
 import { NumberField } from '../fields/NumberField.tsx';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
 import { useNotice } from '../shell/Notice.tsx';
@@ -56,11 +57,11 @@ export function FibreForm({ fibre, onDone }: FibreFormProps) {
     return problem ? problemWords(problem) : null;
   };
 
-  const save = async (change: Partial<FibreInput> = {}, atVersion = version) => {
+  const save = async (change: Partial<FibreInput> = {}, atVersion = version, isUnread = false) => {
     const wanted = { ...input, ...change };
     const found = checkFibre(wanted);
     setProblems(found);
-    if (found.length > 0) return;
+    if (found.length > 0 || isUnread) return;
     try {
       const saved = fibre
         ? await send<Fibre>('PUT', `/fibres/${fibre.id}`, { body: wanted, version: atVersion })
@@ -83,7 +84,9 @@ export function FibreForm({ fibre, onDone }: FibreFormProps) {
       className={styles.form}
       onSubmit={(event) => {
         event.preventDefault();
-        void save();
+        const unread = firstUnread(event.currentTarget);
+        unread?.focus();
+        void save({}, version, unread !== null);
       }}
     >
       <h2>{fibre ? fibre.name : 'A fibre for the shelf'}</h2>
