@@ -76,8 +76,6 @@ export function fibreQueries(db: Db) {
   };
 }
 
-export type FibreQueries = ReturnType<typeof fibreQueries>;
-
 const columnsOf = ({ archived, onHandG: _counted, ...columns }: FibreInput) => ({
   ...columns,
   name: columns.name.trim(),

@@ -98,8 +98,6 @@ export function patternQueries(db: Db) {
   };
 }
 
-export type PatternQueries = ReturnType<typeof patternQueries>;
-
 const patternOf = (row: PatternRow): StoredPattern => ({
   id: row.id,
   version: row.version,

@@ -32,5 +32,3 @@ export function runQueries(db: Db) {
     ...softDelete(db, 'run'),
   };
 }
-
-export type RunQueries = ReturnType<typeof runQueries>;
