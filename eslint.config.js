@@ -71,6 +71,8 @@ export default tseslint.config(
     ...hooks.configs.flat.recommended,
     rules: {
       ...hooks.configs.flat.recommended.rules,
+      // It warns of libraries that the React Compiler must leave alone; we do not use that compiler.
+      'react-hooks/incompatible-library': 'off',
       ...refuse('server|e2e', 'web knows the server only by HTTP.'),
     },
   },

@@ -1,9 +1,17 @@
-import { estimatePattern, planPortions, type Fibre, type Part, type Pattern } from '@lanakit/core';
+import {
+  BLANK_FIBRE,
+  estimatePattern,
+  planPortions,
+  type Fibre,
+  type Part,
+  type Pattern,
+} from '@lanakit/core';
 import { time, type Row } from './measure.ts';
 
 const mm = (value: number) => ({ value, unit: 'mm' as const });
 
 const FIBRES: readonly Fibre[] = Array.from({ length: 12 }, (_, i) => ({
+  ...BLANK_FIBRE,
   id: `f${i}`,
   version: 1,
   name: `Fibre ${i}`,
@@ -12,8 +20,9 @@ const FIBRES: readonly Fibre[] = Array.from({ length: 12 }, (_, i) => ({
   linearGPerM: 22,
   stapleMm: 75,
   pricePer100gMinor: 500,
+  lots: [],
   onHandG: 200,
-  archived: false,
+  peakG: 200,
 }));
 
 const SHAPES: readonly ((i: number) => Part['shape'])[] = [

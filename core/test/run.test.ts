@@ -1,6 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
 import {
-  checkFibre,
   checkRun,
   estimatePattern,
   inDrawingOrder,
@@ -69,22 +68,6 @@ describe('what runs before a run take', () => {
   });
   test('drawing order is by day and keeps the order of making within one', () => {
     expect(inDrawingOrder(runs).map(({ id }) => id)).toEqual(['been', 'first', 'same', 'late']);
-  });
-});
-
-describe('what cannot be a fibre', () => {
-  test.each([
-    ['no name', { name: '' }, '/name', 'title_empty'],
-    ['a colour in words', { colour: 'blue-ish' }, '/colour', 'colour_not_read'],
-    ['0 g/m', { linearGPerM: 0 }, '/linearGPerM', 'number_out_of_range'],
-    ['a staple of 3 m', { stapleMm: 3000 }, '/stapleMm', 'number_out_of_range'],
-    ['a price under nought', { pricePer100gMinor: -1 }, '/pricePer100gMinor', 'number_out_of_range'],
-    ['grams that are no number', { onHandG: NaN }, '/onHandG', 'number_out_of_range'],
-  ])('%s', (_name, change, pointer, code) => {
-    expect(checkFibre(fibre('x', change))).toEqual([expect.objectContaining({ pointer, code })]);
-  });
-  test('all that is unknown may stay so', () => {
-    expect(checkFibre(fibre('x', { onHandG: null, pricePer100gMinor: null }))).toEqual([]);
   });
 });
 

@@ -19,6 +19,8 @@ import { fibre, mm, part, pattern, shapes, shelf } from './support/make.ts';
 
 const colour = fc.integer({ min: 0, max: 0xffffff }).map((n) => `#${n.toString(16).padStart(6, '0')}`);
 
+const FIRM = { coreGPerCm3: 0.15, coatGPerCm3: 0.15 };
+
 const solid = (shape: Shape) => {
   const result = solidOf(shape);
   if (result.kind !== 'solid') throw new Error('sizes missing');
@@ -35,6 +37,7 @@ const coatOf = (arealGPerM2: number) => ({
   deltaE: 50,
   isContrastAssumed: false,
   hidingGPerM2: 80,
+  isHidingDefault: true,
   isLeastCoat: false,
 });
 
@@ -63,7 +66,7 @@ describe('a coat by contrast', () => {
         colour,
         fc.constantFrom('carded', 'tops', 'batt', 'core-batt'),
         (core, own, preparation) => {
-          const coat = coatByContrast(core, { colour: own, preparation });
+          const coat = coatByContrast(core, { colour: own, preparation, hidingGPerM2: null });
           const left = coat.deltaE * Math.exp(-coat.arealGPerM2 / coat.hidingGPerM2);
           if (coat.isLeastCoat) expect(left).toBeLessThanOrEqual(3 + 1e-9);
           else expect(left).toBeCloseTo(3, 9);
@@ -74,7 +77,7 @@ describe('a coat by contrast', () => {
   });
   test('an unknown core colour counts as the strongest contrast and says so', () => {
     // A middling lightness, so that κ is 80: the reference gives 252 g/m² for ΔE 70.
-    const coat = coatByContrast(null, { colour: '#777777', preparation: 'carded' });
+    const coat = coatByContrast(null, { colour: '#777777', preparation: 'carded', hidingGPerM2: null });
     expect(coat).toMatchObject({ deltaE: 70, isContrastAssumed: true, hidingGPerM2: 80 });
     expect(coat.arealGPerM2).toBeCloseTo(252, 0);
   });
@@ -84,13 +87,18 @@ describe('a coat by contrast', () => {
     ['pale hides less', '#f6f4ee', 'carded', 92],
     ['dark hides more', '#1d1c1e', 'tops', 76.5],
   ] as const)('hiding constant: %s', (_name, own, preparation, expected) => {
-    expect(hidingConstant({ colour: own, preparation })).toBeCloseTo(expected, 9);
+    expect(hidingConstant({ colour: own, preparation, hidingGPerM2: null })).toBeCloseTo(expected, 9);
+  });
+  test('a measured hiding constant holds as it is, pale or dark', () => {
+    const pale = { colour: '#f6f4ee', preparation: 'carded', hidingGPerM2: 71 } as const;
+    expect(hidingConstant(pale)).toBe(71);
+    expect(coatByContrast('#1d1c1e', pale).isHidingDefault).toBe(false);
   });
 });
 
 describe('layers share the finished volume', () => {
   test('the reference ball: 60 mm, firm, 250 g/m²', () => {
-    const layers = shareVolume(solid(shapes.ball(60)), 0.15, coatOf(250));
+    const layers = shareVolume(solid(shapes.ball(60)), FIRM, coatOf(250));
     expect(layers.coatG).toBeCloseTo(2.827, 3);
     expect(layers.coreG).toBeCloseTo(14.137, 3);
     expect(layers.coatThicknessMm).toBeCloseTo(1.769, 3);
@@ -106,15 +114,24 @@ describe('layers share the finished volume', () => {
     fc.assert(
       fc.property(any, fc.double({ min: 1, max: 3000, noNaN: true }), (shape, areal) => {
         const made = solid(shape);
-        const layers = shareVolume(made, 0.15, coatOf(areal));
+        const layers = shareVolume(made, FIRM, coatOf(areal));
         expect(layers.coreG + layers.coatG).toBeCloseTo((made.volumeMm3 / 1000) * 0.15, 9);
         expect(layers.coreG).toBeGreaterThanOrEqual(0);
         if (layers.coreSolid) expect(layers.coreSolid.volumeMm3 / 1000).toBeCloseTo(layers.coreVolumeCm3, 6);
       }),
     );
   });
+  test('a core fibre that felts denser weighs more in the same volume, and the coat is untouched', () => {
+    const own = part('ball', shapes.ball(60), { coat: { fibreId: 'coat' } });
+    const [plain, dense] = [1, 1.2].map((densityFactor) =>
+      estimatePart(own, shelf(fibre('core', { colour: '#e6e0d2', densityFactor }), fibre('coat'))),
+    );
+    const massOf = (estimate: typeof plain, index: number) => known(estimate?.uses[index]).pieceG;
+    expect(massOf(dense, 0)).toBeCloseTo(1.2 * massOf(plain, 0), 9);
+    expect(massOf(dense, 1)).toBeCloseTo(massOf(plain, 1), 9);
+  });
   test('too thin for a core: the piece is all coat and says so', () => {
-    const layers = shareVolume(solid(shapes.flat(40, 20, 2)), 0.15, coatOf(252));
+    const layers = shareVolume(solid(shapes.flat(40, 20, 2)), FIRM, coatOf(252));
     expect(layers).toMatchObject({ isAllCoat: true, coreG: 0, coreSolid: null });
     expect(layers.coatG).toBeCloseTo((Math.PI * 20 * 10 * 2 * 0.15) / 1000, 9);
   });

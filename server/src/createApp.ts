@@ -10,12 +10,11 @@ import { HttpProblem } from './http/problems.ts';
 import type { Route } from './http/route.ts';
 import { benchRoutes } from './routes/bench.ts';
 import type { RouteDeps } from './routes/deps.ts';
-import { fibreRoutes } from './routes/fibres.ts';
+import { importRoutes } from './routes/imports.ts';
+import { itemRoutes } from './routes/items.ts';
 import { patternRoutes } from './routes/patterns.ts';
 import { runRoutes } from './routes/runs.ts';
-
-/** Room for the largest pattern there can be, several times over. */
-const LARGEST_BODY = '1mb';
+import { stockRoutes } from './routes/stock.ts';
 
 export interface AppDeps extends RouteDeps {
   readonly log: Logger;
@@ -34,7 +33,6 @@ export function createApp(deps: AppDeps): Express {
   app.use(onlyOwnName(deps.host), onlyOwnPages);
   // What is small goes faster as it is: on loopback, and even on a studio's own network.
   app.use(compression({ threshold: '16kb' }));
-  app.use('/api', express.json({ limit: LARGEST_BODY, strict: false }));
   mountRoutes(app, allRoutes(deps));
   app.use('/api', () => {
     throw new HttpProblem('not_found');
@@ -47,7 +45,9 @@ export function createApp(deps: AppDeps): Express {
 /** Every operation, the one that describes them included. */
 export function allRoutes(deps: RouteDeps): Route[] {
   const routes: Route[] = [
-    ...fibreRoutes(deps),
+    ...itemRoutes(deps),
+    ...stockRoutes(deps),
+    ...importRoutes(deps),
     ...patternRoutes(deps),
     ...runRoutes(deps),
     ...benchRoutes(deps),

@@ -3,9 +3,18 @@ import Database from 'better-sqlite3';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { createStore, migrate, openDatabase } from '../src/db/index.ts';
+import { createStore, migrate, openDatabase, viewOf } from '../src/db/index.ts';
+import { MIGRATIONS } from '../src/db/migrations/index.ts';
+import { ITEM_SPECS } from '../src/routes/itemSpecs.ts';
 import { loadDemo } from '../src/demo/loadDemo.ts';
-import { estimatePattern, missingForPublishing, checkPattern } from '@lanakit/core';
+import {
+  checkFibre,
+  type Fibre,
+  estimatePattern,
+  missingForPublishing,
+  checkPattern,
+  woolOnShelf,
+} from '@lanakit/core';
 import { NOW, fibreInput } from './support/studio.ts';
 
 const freshDir = () => mkdtempSync(join(tmpdir(), 'lanakit-db-'));
@@ -59,17 +68,60 @@ describe('migrations', () => {
     expect(tables).toEqual(['a']);
     expect(migrate(db, ['CREATE TABLE a (x);', 'CREATE TABLE b (x);'])).toEqual({ ok: true, from: 1 });
   });
+  test('a shelf of the first slice is carried over: fibres, their stock, what is deleted, and what uses them', () => {
+    const dir = freshDir();
+    const old = new Database(join(dir, 'lanakit.sqlite'));
+    old.pragma('foreign_keys = ON');
+    migrate(old, MIGRATIONS.slice(0, 1));
+    old.exec(`
+      INSERT INTO fibre (id, version, name, preparation, colour, linear_g_per_m, staple_mm, price_per_100g_minor, is_archived, created_at, updated_at, deleted_at)
+      VALUES ('moss', 4, 'Moss', 'tops', '#6b7d36', 21.5, 70, 540, 1, '2026-01-01', '2026-01-02', NULL),
+             ('bare', 1, 'Bare', 'batt', '#888888', NULL, NULL, NULL, 0, '2026-01-01', '2026-01-01', NULL),
+             ('gone', 1, 'Gone', 'batt', '#888888', NULL, NULL, NULL, 0, '2026-01-01', '2026-01-01', '2026-02-01');
+      INSERT INTO stock_movement (fibre_id, mass_mg, reason, at) VALUES ('moss', 50000, 'received', '2026-01-01'), ('moss', -32000, 'counted', '2026-02-01');
+      INSERT INTO pattern (id, document, created_at, updated_at) VALUES ('p', '{"title":"Ball"}', '2026-01-01', '2026-01-01');
+      INSERT INTO revision (id, pattern_id, number, document, published_at) VALUES ('r', 'p', 1, '{"title":"Ball"}', '2026-01-01');
+      INSERT INTO pattern_fibre VALUES ('p', 'moss');
+      INSERT INTO revision_fibre VALUES ('r', 'moss');`);
+    old.close();
+    const opened = openDatabase(dir);
+    if (!opened.ok) throw new Error('not opened');
+    const store = createStore(opened.db);
+    expect(store.shelf.fibres().map(({ id }) => id)).toEqual(['bare', 'moss']);
+    expect(store.shelf.fibre('moss')).toMatchObject({
+      version: 4,
+      name: 'Moss',
+      preparation: 'tops',
+      linearGPerM: 21.5,
+      stapleMm: 70,
+      pricePer100gMinor: 540,
+      archived: true,
+      onHandG: 18,
+      peakG: 50,
+      lots: [{ name: 'first lot', onHandG: 18 }],
+    });
+    expect(store.shelf.fibre('bare')).toMatchObject({ onHandG: null, lots: [] });
+    expect(store.items.uses('moss')).toMatchObject([{ revisionNumber: null }, { revisionNumber: 1 }]);
+    expect(store.items.restore('gone')).toBe(true);
+    expect(checkFibre(store.shelf.fibre('moss') as Fibre)).toEqual([]);
+    expect(opened.db.pragma('foreign_key_check')).toEqual([]);
+    opened.db.close();
+  });
 });
 
 test('what was acknowledged is there after the process is gone without a goodbye', () => {
   const dir = freshDir();
   const first = openDatabase(dir);
   if (!first.ok) throw new Error('not opened');
-  createStore(first.db).fibres.insert('f', fibreInput(), NOW.toISOString());
+  createStore(first.db).items.insert(
+    'f',
+    { kind: 'fibre', name: 'Chalk', input: fibreInput(), links: [] },
+    NOW.toISOString(),
+  );
   // Opened again beside the first, which is never closed: as after a kill, only the file and its log are left.
   const second = openDatabase(dir);
   if (!second.ok) throw new Error('not opened');
-  expect(createStore(second.db).fibres.find('f')?.onHandG).toBe(100);
+  expect(createStore(second.db).shelf.fibre('f')?.name).toBe('Chalk');
   first.db.close();
   second.db.close();
 });
@@ -80,8 +132,19 @@ test('the demo studio is whole: everything stored is possible, and every screen 
   let ids = 0;
   const store = createStore(opened.db);
   loadDemo({ store, now: () => NOW, newId: () => `d${++ids}` });
-  const shelf = new Map(store.fibres.all().map((fibre) => [fibre.id, fibre]));
-  expect(shelf.size).toBe(25);
+  const view = viewOf(store.shelf);
+  expect({
+    fibres: view.fibres.length,
+    blends: view.blends.filter(({ asFibre }) => asFibre !== null).length,
+    findings: view.findings.length,
+    needles: view.needles.length,
+    suppliers: view.suppliers.length,
+  }).toEqual({ fibres: 28, blends: 3, findings: 22, needles: 10, suppliers: 3 });
+  for (const spec of Object.values(ITEM_SPECS)) {
+    for (const item of spec.all(store) as { id: string }[])
+      expect(spec.check(item, item.id, store)).toEqual([]);
+  }
+  const shelf = woolOnShelf(view.fibres, view.blends);
   const drafts = store.patterns.all();
   expect(drafts.map(({ document }) => document.title).sort()).toEqual([
     'Balloon mobile',

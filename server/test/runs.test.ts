@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import request from 'supertest';
-import type { Run } from '@lanakit/core';
+import type { Promised, Run } from '@lanakit/core';
 import {
   addFibre,
   addPattern,
@@ -16,7 +16,7 @@ let revisionId: string;
 let fibreId: string;
 beforeEach(async () => {
   studio = openStudio();
-  fibreId = (await addFibre(studio, { onHandG: 250 })).id;
+  fibreId = (await addFibre(studio, {}, 250)).id;
   revisionId = await publish(studio, await addPattern(studio, ballPattern(fibreId)));
 });
 afterEach(() => studio.close());
@@ -81,7 +81,7 @@ describe('the shelf between runs', () => {
     await request(studio.app).post(`/api/runs/${first.id}/restore`).expect(200);
   });
   test('a fibre never counted is said, not taken for nought', async () => {
-    const bare = await addFibre(studio, { name: 'Bare', onHandG: null });
+    const bare = await addFibre(studio, { name: 'Bare' }, null);
     revisionId = await publish(studio, await addPattern(studio, ballPattern(bare.id, { title: 'Other' })));
     await plan();
     const bench = await request(studio.app).get('/api/bench');
@@ -95,4 +95,16 @@ test('the bench lists patterns with something unknown, and what it is', async ()
   expect(bench.body).toMatchObject({
     unfinished: [{ title: 'Half', missing: [{ code: 'core_fibre_missing' }] }],
   });
+});
+
+test('what all runs ahead will take, and which of them', async () => {
+  await plan({ date: '2026-12-12', seats: 8, sparePacks: 0, name: 'Second' });
+  await plan({ date: '2026-12-05', seats: 5, sparePacks: 1, name: 'First' });
+  await plan({ date: '2026-11-01', seats: 50, name: 'Been' });
+  const { items } = (await request(studio.app).get('/api/promised').expect(200)).body as {
+    items: Promised[];
+  };
+  expect(items).toHaveLength(1);
+  expect(items[0]?.massG).toBeCloseTo(14 * PACK_G, 6);
+  expect(items[0]?.runs.map(({ name }) => name)).toEqual(['First', 'Second']);
 });

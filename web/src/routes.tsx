@@ -19,7 +19,14 @@ export const router = createBrowserRouter([
         path: 'patterns/:id',
         lazy: async () => ({ Component: (await import('./patterns/PatternPage.tsx')).PatternPage }),
       },
-      { path: 'shelf', lazy: async () => ({ Component: (await import('./shelf/ShelfPage.tsx')).ShelfPage }) },
+      {
+        path: 'shelf/import',
+        lazy: async () => ({ Component: (await import('./shelf/ImportPage.tsx')).ImportPage }),
+      },
+      {
+        path: 'shelf/:section?',
+        lazy: async () => ({ Component: (await import('./shelf/ShelfPage.tsx')).ShelfPage }),
+      },
       { path: 'runs', lazy: async () => ({ Component: (await import('./runs/RunsPage.tsx')).RunsPage }) },
       { path: 'runs/:id', lazy: async () => ({ Component: (await import('./runs/RunPage.tsx')).RunPage }) },
       {

@@ -27,12 +27,27 @@ export interface NamedRun extends Run {
   readonly revisionNumber: number;
 }
 
-/** Where a fibre is used, in words a maker knows it by. */
-export interface FibreUse {
-  readonly patternId: string;
-  readonly title: string;
-  /** Null for the draft. */
-  readonly revisionNumber: number | null;
+/** Where a thing on the shelf is used. */
+export type ItemUse =
+  | {
+      readonly kind: 'pattern';
+      readonly patternId: string;
+      readonly title: string;
+      /** Null for the draft. */
+      readonly revisionNumber: number | null;
+    }
+  | { readonly kind: 'blend' | 'supplier'; readonly itemId: string; readonly name: string };
+
+/** What runs ahead will take of one fibre. */
+export interface Promised {
+  readonly fibreId: string;
+  readonly massG: number;
+  readonly runs: readonly {
+    readonly runId: string;
+    readonly name: string;
+    readonly date: string;
+    readonly massG: number;
+  }[];
 }
 
 /** A run ahead, with what stands in its way. */

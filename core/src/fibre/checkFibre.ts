@@ -1,24 +1,65 @@
-import { checkRange, type Problem } from '../problems/index.ts';
+import { checkName } from '../problems/index.ts';
+import { type Bounds, checkRange, type Problem } from '../problems/index.ts';
+import { isCalendarDate } from '../units/index.ts';
 import { isColour } from './colour.ts';
-import type { FibreInput } from './fibre.ts';
+import type { FibreInput, FibreNumberName } from './fibre.ts';
+import type { LotInput } from './lot.ts';
 
 /** Bounds a real fibre lies well within; outside them it is a slip of the keyboard. */
 export const FIBRE_BOUNDS = {
-  linearGPerM: { min: 0.1, max: 200 },
   stapleMm: { min: 5, max: 400 },
+  linearGPerM: { min: 0.1, max: 200 },
+  arealGPerM2: { min: 5, max: 3000 },
+  loftGPerCm3: { min: 0.001, max: 0.45 },
+  smallestPartMm: { min: 0.5, max: 200 },
+  hidingGPerM2: { min: 10, max: 500 },
+  densityFactor: { min: 0.3, max: 2.25 },
+  sheetLengthMm: { min: 20, max: 50_000 },
+  sheetWidthMm: { min: 20, max: 5000 },
   pricePer100gMinor: { min: 0, max: 1_000_000 },
-  onHandG: { min: 0, max: 1_000_000 },
-} as const;
+} as const satisfies Record<FibreNumberName | 'sheetLengthMm' | 'sheetWidthMm' | 'pricePer100gMinor', Bounds>;
+
+/** Grams of one lot. */
+export const ON_HAND_BOUNDS_G: Bounds = { min: 0, max: 1_000_000 };
 
 /** What makes a fibre impossible, each beside its field. */
 export function checkFibre(fibre: FibreInput): Problem[] {
-  const problems: Problem[] = [];
-  if (fibre.name.trim() === '') problems.push({ code: 'title_empty', pointer: '/name' });
-  if (!isColour(fibre.colour))
-    problems.push({ code: 'colour_not_read', pointer: '/colour', text: fibre.colour });
-  for (const [field, bounds] of Object.entries(FIBRE_BOUNDS)) {
-    const value = fibre[field as keyof typeof FIBRE_BOUNDS];
-    if (value !== null) problems.push(...checkRange(value, bounds, `/${field}`));
-  }
-  return problems;
+  return [
+    ...checkName(fibre.name),
+    ...checkColour(fibre.colour, '/colour'),
+    ...checkNumbers(fibre, FIBRE_BOUNDS, ''),
+  ];
+}
+
+/** What makes a lot impossible. @param others names of the fibre's other lots */
+export function checkLot(lot: LotInput, others: readonly string[]): Problem[] {
+  const { colour, ...numbers } = lot.overrides;
+  const isTaken = others.some((other) => sameName(other, lot.name));
+  return [
+    ...checkName(lot.name),
+    ...(isTaken ? [{ code: 'name_taken', pointer: '/name', name: lot.name.trim() } as const] : []),
+    ...(lot.receivedOn !== null && !isCalendarDate(lot.receivedOn)
+      ? [{ code: 'date_not_read', pointer: '/receivedOn', text: lot.receivedOn } as const]
+      : []),
+    ...(colour === null ? [] : checkColour(colour, '/overrides/colour')),
+    ...checkNumbers(numbers, FIBRE_BOUNDS, '/overrides'),
+    ...checkNumbers(lot, { pricePer100gMinor: FIBRE_BOUNDS.pricePer100gMinor }, ''),
+  ];
+}
+
+export const sameName = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
+
+export const checkColour = (colour: string, pointer: string): Problem[] =>
+  isColour(colour) ? [] : [{ code: 'colour_not_read', pointer, text: colour }];
+
+/** Every bounded number of a thing that is known and out of its bounds. */
+export function checkNumbers(
+  thing: object,
+  bounds: Readonly<Record<string, Bounds>>,
+  pointer: string,
+): Problem[] {
+  return Object.entries(bounds).flatMap(([field, range]) => {
+    const value = (thing as Record<string, unknown>)[field];
+    return typeof value === 'number' ? checkRange(value, range, `${pointer}/${field}`) : [];
+  });
 }

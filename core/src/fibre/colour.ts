@@ -19,3 +19,10 @@ export function lightness(colour: string): number {
 
 /** Only checked colours come here; black stands in for what could not be read rather than NaN in a weight. */
 const rgb = (colour: string): Rgb => parseHex(colour) ?? { mode: 'rgb', r: 0, g: 0, b: 0 };
+
+/** CIE LCh of an sRGB colour (#rrggbb): chroma, and hue in degrees; the hue of a grey is 0. */
+export function hueChroma(colour: string): { readonly chroma: number; readonly hueDeg: number } {
+  const { a, b } = toLab65(rgb(colour));
+  const chroma = Math.hypot(a, b);
+  return { chroma, hueDeg: chroma < 1e-6 ? 0 : ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360 };
+}

@@ -1,6 +1,33 @@
-export { checkFibre, FIBRE_BOUNDS } from './checkFibre.ts';
-export { colourDifference, isColour, lightness } from './colour.ts';
-export { FibreInput, PREPARATIONS, type Fibre, type Preparation } from './fibre.ts';
+export {
+  checkColour,
+  checkFibre,
+  checkLot,
+  checkNumbers,
+  FIBRE_BOUNDS,
+  ON_HAND_BOUNDS_G,
+  sameName,
+} from './checkFibre.ts';
+export { colourDifference, hueChroma, isColour, lightness } from './colour.ts';
+export {
+  BLANK_FIBRE,
+  FIBRE_FLAGS,
+  FibreInput,
+  FINENESSES,
+  PREPARATIONS,
+  type Fibre,
+  type FibreFlag,
+  type FibreNumberName,
+  type Fineness,
+  type Preparation,
+} from './fibre.ts';
+export {
+  feltsAlone,
+  fibreNumber,
+  finenessOf,
+  numbersOf,
+  PREPARATION_DEFAULTS,
+  type InForce,
+} from './fibreNumber.ts';
 export {
   FINISHED_DENSITY_G_PER_CM3,
   FIRMNESSES,
@@ -8,3 +35,13 @@ export {
   type Firmness,
   type Packing,
 } from './firmness.ts';
+export { blankLot, LotInput, lotInUse, NO_OVERRIDES, ofLot, type Lot, type LotOverrides } from './lot.ts';
+export {
+  CONTRADICTION_FRACTION,
+  contradiction,
+  CUT_ERROR_MM,
+  measure,
+  sheetMassG,
+  type Measured,
+  type WeighedPieces,
+} from './measured.ts';

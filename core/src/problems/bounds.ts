@@ -17,3 +17,7 @@ export function checkWhole(value: number, bounds: Bounds, pointer: string): Prob
   if (range.length > 0 || Number.isInteger(value)) return range;
   return [{ code: 'not_whole', pointer, value }];
 }
+
+/** A name that says something. */
+export const checkName = (name: string, pointer = '/name'): Problem[] =>
+  name.trim() === '' ? [{ code: 'title_empty', pointer }] : [];

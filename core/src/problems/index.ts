@@ -1,2 +1,2 @@
-export { checkRange, checkWhole, type Bounds } from './bounds.ts';
+export { checkName, checkRange, checkWhole, type Bounds } from './bounds.ts';
 export type { Problem, ProblemCode } from './problem.ts';

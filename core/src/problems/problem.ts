@@ -28,6 +28,32 @@ export type Problem = At &
     | { readonly code: 'coat_fibre_missing' }
     | { readonly code: 'no_parts' }
     | { readonly code: 'colour_not_read'; readonly text: string }
+    | { readonly code: 'name_taken'; readonly name: string }
+    | { readonly code: 'inner_over_outer'; readonly innerMm: number; readonly outerMm: number }
+    | { readonly code: 'needle_nameless' }
+    | { readonly code: 'pack_twice' }
+    | { readonly code: 'blend_empty' }
+    | { readonly code: 'part_twice' }
+    /** The names on the way round, the first and the last the same. */
+    | { readonly code: 'blend_circular'; readonly names: readonly string[] }
+    /** `wanted` says what the cell should hold, such as “a number”. */
+    | {
+        readonly code: 'cell_not_read';
+        readonly column: string;
+        readonly text: string;
+        readonly wanted: string;
+      }
+    | { readonly code: 'row_twice'; readonly name: string; readonly firstLine: number }
+    | { readonly code: 'not_on_shelf'; readonly name: string }
+    | { readonly code: 'several_on_shelf'; readonly name: string }
+    | { readonly code: 'lot_not_found'; readonly name: string; readonly lots: readonly string[] }
+    | { readonly code: 'lot_not_said'; readonly lots: readonly string[] }
+    | {
+        readonly code: 'stock_short';
+        readonly name: string;
+        readonly onHandG: number;
+        readonly wantedG: number;
+      }
     | { readonly code: 'date_not_read'; readonly text: string }
     | { readonly code: 'field_not_known'; readonly field: string }
     | { readonly code: 'field_missing'; readonly field: string }

@@ -1,5 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { checkRange, checkWhole, type Problem } from '../problems/index.ts';
+import { isCalendarDate } from '../units/index.ts';
 
 /** A class as its instructor plans it. */
 export const RunInput = Type.Object(
@@ -42,12 +43,4 @@ export function checkRun(run: RunInput): Problem[] {
     ...checkRange(run.scaleStepG, RUN_BOUNDS.scaleStepG, '/scaleStepG'),
     ...checkRange(run.extraFraction, RUN_BOUNDS.extraFraction, '/extraFraction'),
   ];
-}
-
-/** A day that exists: 30 February does not. */
-export function isCalendarDate(text: string): boolean {
-  const match = /^(\d{4})-(\d{2})-(\d{2})$/.exec(text);
-  if (!match) return false;
-  const date = new Date(`${text}T00:00:00Z`);
-  return !Number.isNaN(date.getTime()) && date.toISOString().startsWith(text);
 }

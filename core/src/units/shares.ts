@@ -7,3 +7,7 @@ export const fractionOf = (percent: number): number => percent / 100;
 export const majorOf = (minor: number): number => minor / 100;
 
 export const minorOf = (major: number): number => Math.round(major * 100);
+
+/** A price so many per cent dearer (or, under nought, cheaper), in whole minor units, never under nothing. */
+export const repriced = (minor: number, percent: number): number =>
+  Math.max(0, Math.round(minor * (1 + percent / 100)));

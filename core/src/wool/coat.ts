@@ -1,4 +1,4 @@
-import { colourDifference, lightness, type Fibre, type Preparation } from '../fibre/index.ts';
+import { colourDifference, type Fibre, fibreNumber, lightness } from '../fibre/index.ts';
 
 /** Below this a coat has holes, whatever the colours, g/m². */
 export const LEAST_COAT_G_PER_M2 = 80;
@@ -9,13 +9,8 @@ const COVERED_DELTA_E = 3;
 /** What a core of unknown colour counts as: the strongest contrast makers meet. */
 const UNKNOWN_CORE_DELTA_E = 70;
 
-/** How much wool hides a colour, by how it was prepared, g/m². Lanakit's own defaults, uncalibrated. */
-const HIDING_G_PER_M2: Readonly<Record<Preparation, number>> = {
-  'core-batt': 80,
-  batt: 80,
-  carded: 80,
-  tops: 90,
-};
+/** Every preparation has a default; this only stands in for the type. */
+const UNKNOWN_HIDING_G_PER_M2 = 80;
 
 const PALE = { aboveL: 80, factor: 1.15 };
 const DARK = { belowL: 35, factor: 0.85 };
@@ -27,11 +22,13 @@ export interface CoatWeight {
   /** The core's colour was unknown, so `deltaE` is an assumption. */
   readonly isContrastAssumed: boolean;
   readonly hidingGPerM2: number;
+  /** Nobody has measured how this fibre hides. */
+  readonly isHidingDefault: boolean;
   /** The contrast asked for less than the least coat that has no holes. */
   readonly isLeastCoat: boolean;
 }
 
-type CoatFibre = Pick<Fibre, 'colour' | 'preparation'>;
+type CoatFibre = Pick<Fibre, 'colour' | 'preparation' | 'hidingGPerM2'>;
 
 /**
  * The coat that hides the core: contrast falls with areal density a as ΔE·exp(−a/κ), and 3 passes as covered,
@@ -47,13 +44,20 @@ export function coatByContrast(coreColour: string | null, coat: CoatFibre): Coat
     deltaE,
     isContrastAssumed: coreColour === null,
     hidingGPerM2,
+    isHidingDefault: coat.hidingGPerM2 === null,
     isLeastCoat: wantedGPerM2 <= LEAST_COAT_G_PER_M2,
   };
 }
 
-/** κ of a coat fibre, g/m²: pale fibre hides less, dark fibre more. */
+/**
+ * κ of a coat fibre, g/m². A measured one holds as it is; of our defaults, pale fibre hides less and dark fibre more.
+ * Sheet and yarn have one too, for who lays them as a coat.
+ */
 export function hidingConstant(coat: CoatFibre): number {
+  const hiding = fibreNumber(coat, 'hidingGPerM2');
+  if (!hiding) return UNKNOWN_HIDING_G_PER_M2;
+  if (!hiding.isDefault) return hiding.value;
   const L = lightness(coat.colour);
   const factor = L > PALE.aboveL ? PALE.factor : L < DARK.belowL ? DARK.factor : 1;
-  return HIDING_G_PER_M2[coat.preparation] * factor;
+  return hiding.value * factor;
 }

@@ -1,4 +1,4 @@
-import { FINISHED_DENSITY_G_PER_CM3, type Fibre } from '../fibre/index.ts';
+import { FINISHED_DENSITY_G_PER_CM3, type Fibre, fibreNumber } from '../fibre/index.ts';
 import { checkPart, type Part } from '../pattern/index.ts';
 import { totalMass, type MassRangeG, type MassTerm, type TotalMass } from '../quantity/index.ts';
 import { solidOf, type Solid } from '../shapes/index.ts';
@@ -66,8 +66,11 @@ export function estimatePart(part: Part, fibres: FibreLookup): PartEstimate {
   const coreFibre = fibreOf(part.core.fibreId, fibres, 'core_fibre_missing');
   const knownCore = typeof coreFibre === 'string' ? null : coreFibre;
   const coat = coatFibre ? coatByContrast(knownCore?.colour ?? null, coatFibre) : null;
-  const layers = shareVolume(solid, FINISHED_DENSITY_G_PER_CM3[part.firmness], coat);
-  const density = layers.densityGPerCm3;
+  const layers = shareVolume(
+    solid,
+    { coreGPerCm3: densityOf(knownCore, part), coatGPerCm3: densityOf(coatFibre, part) },
+    coat,
+  );
   const uses: UseEstimate[] = [
     typeof coreFibre === 'string'
       ? { kind: 'unknown', role: 'core', fibreId: part.core.fibreId, reason: coreFibre }
@@ -78,9 +81,13 @@ export function estimatePart(part: Part, fibres: FibreLookup): PartEstimate {
     ...withTotals(part, uses),
     solid,
     workings: { solid, layers, coat },
-    rollUp: layers.coreSolid ? rollUpSize(layers.coreSolid, layers.coreG, density) : null,
+    rollUp: layers.coreSolid ? rollUpSize(layers.coreSolid, layers.coreG, layers.coreGPerCm3) : null,
   };
 }
+
+/** What the part's firmness makes of this fibre, g/cm³; a fibre that is not known felts as most do. */
+const densityOf = (fibre: Fibre | null, part: Part): number =>
+  FINISHED_DENSITY_G_PER_CM3[part.firmness] * (fibre ? (fibreNumber(fibre, 'densityFactor')?.value ?? 1) : 1);
 
 function possibleSolid(part: Part): Solid | UnknownReason {
   if (checkPart({ ...part, name: part.name || '-' }, '').length > 0) return 'part_impossible';
@@ -140,7 +147,9 @@ function knownUse(role: WoolRole, fibre: Fibre, pieceG: number, count: number): 
   };
 }
 
-function topsOf({ preparation, linearGPerM, stapleMm }: Fibre, pieceG: number): TopsLength | null {
-  if (preparation !== 'tops' || linearGPerM === null || pieceG === 0) return null;
-  return topsLength(pieceG, linearGPerM, stapleMm);
+/** Tops and sliver are measured along; what anything else is measured by comes with the wool engine's forms. */
+function topsOf(fibre: Fibre, pieceG: number): TopsLength | null {
+  const isLong = fibre.preparation === 'tops' || fibre.preparation === 'carded';
+  if (!isLong || fibre.linearGPerM === null || pieceG === 0) return null;
+  return topsLength(pieceG, fibre.linearGPerM, fibreNumber(fibre, 'stapleMm')?.value ?? null);
 }

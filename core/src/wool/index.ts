@@ -18,4 +18,5 @@ export {
 export { shareVolume, type Layers } from './layers.ts';
 export { FLAT_MARGIN_MM, rollUpSize, type RollUp } from './rollUp.ts';
 export { SIGMA } from './sigmas.ts';
+export { woolOnShelf } from './woolOnShelf.ts';
 export { topsLength, type TopsLength } from './topsLength.ts';

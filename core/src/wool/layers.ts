@@ -5,7 +5,8 @@ import type { CoatWeight } from './coat.ts';
 export interface Layers {
   readonly volumeCm3: number;
   readonly areaCm2: number;
-  readonly densityGPerCm3: number;
+  readonly coreGPerCm3: number;
+  readonly coatGPerCm3: number;
   readonly coreG: number;
   readonly coreVolumeCm3: number;
   readonly coatG: number;
@@ -17,20 +18,31 @@ export interface Layers {
   readonly coreSolid: Solid | null;
 }
 
+/** Finished densities of the two layers, g/cm³: one firmness, but a fibre may felt denser than another. */
+export interface LayerDensities {
+  readonly coreGPerCm3: number;
+  readonly coatGPerCm3: number;
+}
+
 /** @param coat null for a bare core */
-export function shareVolume(solid: Solid, densityGPerCm3: number, coat: CoatWeight | null): Layers {
+export function shareVolume(
+  solid: Solid,
+  { coreGPerCm3, coatGPerCm3 }: LayerDensities,
+  coat: CoatWeight | null,
+): Layers {
   const volumeCm3 = solid.volumeMm3 / 1000;
   const areaCm2 = solid.areaMm2 / 100;
   const wantedCoatG = coat ? (coat.arealGPerM2 * areaCm2) / 10_000 : 0;
-  const isAllCoat = wantedCoatG >= volumeCm3 * densityGPerCm3;
-  const coatG = isAllCoat ? volumeCm3 * densityGPerCm3 : wantedCoatG;
-  const coreVolumeCm3 = isAllCoat ? 0 : volumeCm3 - coatG / densityGPerCm3;
+  const isAllCoat = wantedCoatG >= volumeCm3 * coatGPerCm3;
+  const coatG = isAllCoat ? volumeCm3 * coatGPerCm3 : wantedCoatG;
+  const coreVolumeCm3 = isAllCoat ? 0 : volumeCm3 - coatG / coatGPerCm3;
   const coatThicknessMm = coat ? offsetThatLeaves(solid, coreVolumeCm3 * 1000) : 0;
   return {
     volumeCm3,
     areaCm2,
-    densityGPerCm3,
-    coreG: coreVolumeCm3 * densityGPerCm3,
+    coreGPerCm3,
+    coatGPerCm3,
+    coreG: coreVolumeCm3 * coreGPerCm3,
     coreVolumeCm3,
     coatG,
     coatThicknessMm,

@@ -1,3 +1,19 @@
+export { csvRefusalWords } from './csvRefusalWords.ts';
 export { problemWords } from './problemWords.ts';
 export { refusalWords } from './refusalWords.ts';
+export {
+  FIBRE_FLAG_WORDS,
+  FINDING_CAUTIONS,
+  FINDING_FLAG_WORDS,
+  FINENESS_WORDS,
+  MEASURED_BY_WORDS,
+  NAP_WORDS,
+  PREPARATION_WORDS,
+  PROFILE_WORDS,
+  PROVISION_WORDS,
+  REASON_WORDS,
+  SORT_WORDS,
+  TOOL_SORT_WORDS,
+  UNIT_WORDS,
+} from './shelfWords.ts';
 export { sizeWords } from './sizeWords.ts';

@@ -41,6 +41,42 @@ export function problemWords(problem: Problem): string {
       return 'There is nothing to make yet: add a part.';
     case 'colour_not_read':
       return `“${problem.text}” is not a colour. Write it as #rrggbb, such as #6b7f3a.`;
+    case 'name_taken':
+      return `There is a lot “${problem.name}” of this fibre already. Give this one another name.`;
+    case 'inner_over_outer':
+      return (
+        `It cannot be wider inside (${showNumber(problem.innerMm, 1)} mm) than outside ` +
+        `(${showNumber(problem.outerMm, 1)} mm).`
+      );
+    case 'needle_nameless':
+      return 'Give its gauge, or your own word for its size, or its mark: something to ask for it by.';
+    case 'pack_twice':
+      return 'This pack has a price already. Keep one of the two.';
+    case 'blend_empty':
+      return 'A blend needs at least one fibre. Add what goes into it.';
+    case 'part_twice':
+      return 'It is in the blend already. Put its parts together.';
+    case 'blend_circular':
+      return `A blend cannot contain itself: ${problem.names.join(' → ')}. Take one of them out.`;
+    case 'cell_not_read':
+      return problem.text === ''
+        ? `“${problem.column}” is empty; it should be ${problem.wanted}.`
+        : `“${problem.text}” under “${problem.column}” is not ${problem.wanted}.`;
+    case 'row_twice':
+      return `“${problem.name}” stands in line ${problem.firstLine} too. Keep one of the two.`;
+    case 'not_on_shelf':
+      return `“${problem.name}” is not on the shelf. Put it there first, or mend the name.`;
+    case 'several_on_shelf':
+      return `Several things are called “${problem.name}”. Say how it is prepared.`;
+    case 'lot_not_found':
+      return `There is no lot “${problem.name}”. Its lots: ${problem.lots.join(', ') || 'none yet'}.`;
+    case 'lot_not_said':
+      return `Say which lot: ${problem.lots.join(', ')}.`;
+    case 'stock_short':
+      return (
+        `${problem.name} has ${showNumber(problem.onHandG, 1)} g and this takes ` +
+        `${showNumber(problem.wantedG, 1)} g. Make less, or count it again.`
+      );
     case 'date_not_read':
       return problem.text === ''
         ? 'Choose a day.'

@@ -1,4 +1,11 @@
-import type { Fibre, Length, Part, Pattern, Shape } from '../../src/index.ts';
+import {
+  BLANK_FIBRE,
+  type Fibre,
+  type Length,
+  type Part,
+  type Pattern,
+  type Shape,
+} from '../../src/index.ts';
 
 export const mm = (value: number): Length => ({ value, unit: 'mm' });
 
@@ -12,16 +19,15 @@ export const shapes = {
 }; // prettier-ignore
 
 export const fibre = (id: string, more: Partial<Fibre> = {}): Fibre => ({
+  ...BLANK_FIBRE,
   id,
   version: 1,
   name: id,
-  preparation: 'carded',
   colour: '#6b7d36',
-  linearGPerM: null,
-  stapleMm: null,
   pricePer100gMinor: 500,
+  lots: [],
   onHandG: 100,
-  archived: false,
+  peakG: 100,
   ...more,
 });
 

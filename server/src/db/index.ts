@@ -1,14 +1,30 @@
-import { fibreQueries } from './fibres.ts';
+import { importQueries } from './imports.ts';
+import { itemQueries } from './items.ts';
 import type { Db } from './openDatabase.ts';
 import { patternQueries } from './patterns.ts';
 import { runQueries } from './runs.ts';
+import { shelfReader } from './shelf.ts';
+import { stockQueries } from './stock.ts';
 
 export { openDatabase, type Db, type OpenRefusal, type OpenResult } from './openDatabase.ts';
 export { migrate } from './migrate.ts';
+export { type ItemKind } from './items.ts';
+export { viewOf } from './shelf.ts';
 
 /** The one narrow door to the database: every table group's queries, prepared once. */
 export function createStore(db: Db) {
-  return { fibres: fibreQueries(db), patterns: patternQueries(db), runs: runQueries(db) };
+  const items = itemQueries(db);
+  const stock = stockQueries(db);
+  return {
+    items,
+    stock,
+    shelf: shelfReader(items, stock),
+    imports: importQueries(db),
+    patterns: patternQueries(db),
+    runs: runQueries(db),
+    /** Runs all of it or nothing; within another, as a part of that. */
+    together: <T>(work: () => T): T => db.transaction(work)(),
+  };
 }
 
 export type Store = ReturnType<typeof createStore>;

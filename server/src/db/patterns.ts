@@ -45,13 +45,13 @@ export function patternQueries(db: Db) {
   const updateRow = db.prepare(`
     UPDATE pattern SET document = @document, version = version + 1, updated_at = @at
     WHERE id = @id AND version = @version AND deleted_at IS NULL`);
-  const clearFibres = db.prepare(`DELETE FROM pattern_fibre WHERE pattern_id = ?`);
-  const insertFibre = db.prepare(`INSERT INTO pattern_fibre (pattern_id, fibre_id) VALUES (?, ?)`);
+  const clearFibres = db.prepare(`DELETE FROM pattern_item WHERE pattern_id = ?`);
+  const insertFibre = db.prepare(`INSERT INTO pattern_item (pattern_id, item_id) VALUES (?, ?)`);
   const insertRevision = db.prepare(`
     INSERT INTO revision (id, pattern_id, number, document, published_at)
     VALUES (@id, @patternId, (SELECT coalesce(max(number), 0) + 1 FROM revision WHERE pattern_id = @patternId),
             @document, @at)`);
-  const insertRevisionFibre = db.prepare(`INSERT INTO revision_fibre (revision_id, fibre_id) VALUES (?, ?)`);
+  const insertRevisionFibre = db.prepare(`INSERT INTO revision_item (revision_id, item_id) VALUES (?, ?)`);
   const selectRevision = db.prepare<[string], RevisionRow>(`SELECT * FROM revision WHERE id = ?`);
   const selectRevisions = db.prepare<[string], RevisionRow>(
     `SELECT * FROM revision WHERE pattern_id = ? ORDER BY number DESC`,

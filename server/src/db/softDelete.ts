@@ -1,7 +1,7 @@
 import type { Db } from './openDatabase.ts';
 
 /** Deleting that can be undone, the same for every table with `version` and `deleted_at`. */
-export function softDelete(db: Db, table: 'fibre' | 'pattern' | 'run') {
+export function softDelete(db: Db, table: 'item' | 'pattern' | 'run') {
   const mark = db.prepare(
     `UPDATE ${table} SET deleted_at = @at, version = version + 1
      WHERE id = @id AND version = @version AND deleted_at IS NULL`,

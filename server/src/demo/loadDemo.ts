@@ -1,13 +1,12 @@
 import { RUN_DEFAULTS, type Pattern, type RunInput } from '@lanakit/core';
 import { todayOf, type RouteDeps } from '../routes/deps.ts';
 import { balloon, beetle, octopus, pear, puffin } from './patterns.ts';
-import { DEMO_FIBRES } from './shelf.ts';
-import type { FibreKey } from './write.ts';
+import { loadShelf } from './loadShelf.ts';
 
 /** Fills an empty studio with the demo: shelf, five figures, three classes ahead. Call it inside a transaction. */
 export function loadDemo({ store, now, newId }: RouteDeps): void {
   const at = now().toISOString();
-  const fibre = putOnShelf({ store, now, newId }, at);
+  const fibre = loadShelf({ store, now, newId });
   // Each a minute after the one before, so that lists have an order: the pear was changed last.
   let minutesOn = -10;
   const write = (document: Pattern) => {
@@ -42,20 +41,6 @@ export function loadDemo({ store, now, newId }: RouteDeps): void {
     sparePacks: 1,
     revisionId: octopusRevision,
   });
-}
-
-function putOnShelf({ store, newId }: RouteDeps, at: string): FibreKey {
-  const ids = new Map<string, string>();
-  for (const [key, input] of DEMO_FIBRES) {
-    const id = newId();
-    store.fibres.insert(id, input, at);
-    ids.set(key, id);
-  }
-  return (key) => {
-    const id = ids.get(key);
-    if (id === undefined) throw new Error(`the demo shelf has no ${key}`);
-    return id;
-  };
 }
 
 /** The first Saturday at least two days off, then `weeks` later. */

@@ -59,13 +59,13 @@ export const puffin = (fibre: FibreKey): Pattern =>
     ],
   ); // prettier-ignore
 
-/** Eight matched arms. */
+/** Eight matched arms; a blend. */
 export const octopus = (fibre: FibreKey): Pattern =>
   pattern(
     { title: 'Tide-pool octopus', level: 'practised', heightMm: 84 },
     [
-      part('Mantle', shapes.egg(64, 54, 0.45), fibre('oat-core'), { coat: fibre('plum') }),
-      part('Head', shapes.ellipsoid(36, 44, 40), fibre('oat-core'), { coat: fibre('plum') }),
+      part('Mantle', shapes.egg(64, 54, 0.45), fibre('oat-core'), { coat: fibre('tide-pool') }),
+      part('Head', shapes.ellipsoid(36, 44, 40), fibre('oat-core'), { coat: fibre('tide-pool') }),
       part('Arm', shapes.taper(92, 15, 4), fibre('plum'), { count: 8 }),
       part('Eye bump', shapes.ball(9), fibre('plum'), { count: 2 }),
       part('Eye', shapes.flat(6, 4, 1), fibre('butter'), { count: 2 }),

@@ -1,11 +1,17 @@
-import type { Express, Request, RequestHandler } from 'express';
+import express, { type Express, type Request, type RequestHandler } from 'express';
 import { bodyCheck } from './bodyCheck.ts';
 import { contentProblem, HttpProblem } from './problems.ts';
 import type { Route } from './route.ts';
 
+/** Room for the largest pattern there can be, several times over. */
+const LARGEST_BODY = '1mb';
+
 /** Mounts every route: form checked, version read, handler called, reply sent. */
 export function mountRoutes(app: Express, routes: readonly Route[]): void {
-  for (const route of routes) app[route.method](`/api${route.path}`, handlerOf(route));
+  for (const route of routes) {
+    const json = express.json({ limit: route.largestBody ?? LARGEST_BODY, strict: false });
+    app[route.method](`/api${route.path}`, json, handlerOf(route));
+  }
   for (const path of new Set(routes.map((route) => route.path))) {
     app.all(`/api${path}`, () => {
       throw new HttpProblem('method_not_allowed');

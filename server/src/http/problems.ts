@@ -7,7 +7,7 @@ export const HTTP_PROBLEMS = {
   body_wrong_type: { status: 415, title: 'Send the request as application/json. Nothing was changed.' },
   body_too_large: {
     status: 413,
-    title: 'The request is over 1 MB. Nothing was changed; send less at a time.',
+    title: 'The request is too large. Nothing was changed; send less at a time.',
   },
   body_invalid: { status: 400, title: 'The request does not have the form asked for. Nothing was changed.' },
   content_invalid: {
@@ -22,7 +22,12 @@ export const HTTP_PROBLEMS = {
     status: 409,
     title: 'Nothing has changed since the last revision. Nothing was published.',
   },
-  fibre_in_use: { status: 409, title: 'This fibre is in use. It was kept; archive it instead.' },
+  in_use: { status: 409, title: 'It is in use. It was kept; archive it instead.' },
+  import_built_on: {
+    status: 409,
+    title: 'Something of this import was changed or used since. Nothing was taken back; see to that first.',
+  },
+  import_undone: { status: 409, title: 'This import has been taken back already.' },
   version_conflict: {
     status: 409,
     title: 'It was changed elsewhere since you opened it. Nothing was overwritten; decide between the two.',

@@ -25,6 +25,8 @@ export interface Route {
   readonly path: string;
   readonly summary: string;
   readonly body?: TSchema;
+  /** Where the usual 1 MB is not enough. */
+  readonly largestBody?: '32mb';
   readonly query?: readonly string[];
   /** Must say which version it changes. */
   readonly ifMatch?: true;

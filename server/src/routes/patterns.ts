@@ -15,7 +15,7 @@ const DEFAULT_PAGE = 50;
 const LARGEST_PAGE = 200;
 
 /** Patterns: drafts that are edited, revisions that are not. */
-export function patternRoutes({ store: { patterns, fibres }, now, newId }: RouteDeps): Route[] {
+export function patternRoutes({ store: { patterns, items }, now, newId }: RouteDeps): Route[] {
   const at = () => now().toISOString();
   const found = (id: string): StoredPattern => {
     const pattern = patterns.find(id);
@@ -28,11 +28,12 @@ export function patternRoutes({ store: { patterns, fibres }, now, newId }: Route
   };
   const conflict = (id: string, yours: unknown) =>
     new HttpProblem('version_conflict', { yours, theirs: found(id) });
+  const isWool = (id: string): boolean => {
+    const kind = items.kindOf(id)?.kind;
+    return kind === 'fibre' || kind === 'blend';
+  };
   const checked = (document: Pattern): Pattern => {
-    const problems = [
-      ...checkPattern(document),
-      ...strangeFibres(document, (id) => fibres.find(id) !== null),
-    ];
+    const problems = [...checkPattern(document), ...strangeFibres(document, isWool)];
     if (problems.length > 0) throw contentProblem('content_invalid', problems);
     return document;
   };
@@ -118,7 +119,7 @@ export function patternRoutes({ store: { patterns, fibres }, now, newId }: Route
         const pattern = found(id);
         if (pattern.version !== version) throw conflict(id, null);
         const missing = missingForPublishing(pattern.document);
-        const strange = strangeFibres(pattern.document, (fibreId) => fibres.find(fibreId) !== null);
+        const strange = strangeFibres(pattern.document, isWool);
         if (missing.length + strange.length > 0)
           throw contentProblem('pattern_incomplete', [...missing, ...strange]);
         const last = pattern.revision && patterns.findRevision(pattern.revision.id);

@@ -2,16 +2,21 @@ import {
   estimatePattern,
   type Fibre,
   planPortions,
+  inDrawingOrder,
   type PortionPlan,
+  type Promised,
   type Revision,
   type Run,
   type Takings,
+  woolOnShelf,
 } from '@lanakit/core';
 import type { Store } from '../db/index.ts';
 
 /** The shelf as the core looks fibres up. */
-export const shelfOf = (store: Store): Map<string, Fibre> =>
-  new Map(store.fibres.all().map((fibre) => [fibre.id, fibre]));
+export function shelfOf({ shelf }: Store): Map<string, Fibre> {
+  const fibres = shelf.fibres();
+  return woolOnShelf(fibres, shelf.blends(fibres));
+}
 
 /** A run's revision; a run cannot exist without one (foreign key). */
 export function revisionOf(store: Store, run: Pick<Run, 'revisionId'>): Revision {
@@ -38,4 +43,22 @@ export function planRun(
 export function takingsOf(store: Store, run: Run, shelf: ReadonlyMap<string, Fibre>): Takings {
   const plan = planRun(store, run, shelf, new Map());
   return new Map(plan.fibres.map((fibre) => [fibre.fibreId, fibre.classG]));
+}
+
+/** What all runs from today on will take of each fibre together. */
+export function promisedAhead(store: Store, today: string): Promised[] {
+  const shelf = shelfOf(store);
+  const byFibre = new Map<string, Promised['runs'][number][]>();
+  for (const run of inDrawingOrder(store.runs.ahead(today))) {
+    for (const [fibreId, massG] of takingsOf(store, run, shelf)) {
+      const runs = byFibre.get(fibreId) ?? [];
+      runs.push({ runId: run.id, name: run.name, date: run.date, massG });
+      byFibre.set(fibreId, runs);
+    }
+  }
+  return [...byFibre].map(([fibreId, runs]) => ({
+    fibreId,
+    massG: runs.reduce((sum, { massG }) => sum + massG, 0),
+    runs,
+  }));
 }

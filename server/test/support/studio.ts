@@ -1,4 +1,5 @@
 import {
+  BLANK_FIBRE,
   type Fibre,
   type FibreInput,
   type Pattern,
@@ -46,14 +47,11 @@ export function openStudio(dir = mkdtempSync(join(tmpdir(), 'lanakit-test-'))): 
 }
 
 export const fibreInput = (more: Partial<FibreInput> = {}): FibreInput => ({
+  ...BLANK_FIBRE,
   name: 'Chalk',
   preparation: 'core-batt',
   colour: '#e6e0d2',
-  linearGPerM: null,
-  stapleMm: null,
   pricePer100gMinor: 260,
-  onHandG: 100,
-  archived: false,
   ...more,
 });
 
@@ -87,9 +85,19 @@ export const runInput = (revisionId: string, more: Partial<RunInput> = {}): RunI
   ...more,
 });
 
-export async function addFibre({ app }: Studio, more: Partial<FibreInput> = {}): Promise<Fibre> {
-  const answer = await request(app).post('/api/fibres').send(fibreInput(more)).expect(201);
-  return answer.body as Fibre;
+/** @param countedNow grams there; null: not counted */
+export async function addFibre(
+  studio: Studio,
+  more: Partial<FibreInput> = {},
+  countedNow: number | null = 100,
+): Promise<Fibre> {
+  return add<Fibre>(studio, '/fibres', { ...fibreInput(more), countedNow });
+}
+
+/** Puts anything on the shelf. */
+export async function add<T>({ app }: Studio, path: string, body: object): Promise<T> {
+  const answer = await request(app).post(`/api${path}`).send(body).expect(201);
+  return answer.body as T;
 }
 
 export async function addPattern({ app }: Studio, document: Pattern): Promise<StoredPattern> {

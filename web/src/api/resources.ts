@@ -1,4 +1,21 @@
-import type { Bench, Fibre, FibreUse, NamedRun, Revision, StoredPattern } from '@lanakit/core';
+import {
+  type Bench,
+  type Blend,
+  type Fibre,
+  type Finding,
+  type HandMeasure,
+  type ImportRecord,
+  type ItemUse,
+  type Movement,
+  type NamedRun,
+  type Needle,
+  type Promised,
+  type Revision,
+  type StoredPattern,
+  type Supplier,
+  type Tool,
+  woolOnShelf,
+} from '@lanakit/core';
 import useSWR, { mutate, type SWRResponse } from 'swr';
 import { useMemo, useState } from 'react';
 import { nanoid } from 'nanoid';
@@ -14,18 +31,41 @@ interface Items<T> {
 
 export type Resource<T> = SWRResponse<T, Error>;
 
+const useList = <T>(path: string): Resource<Items<T>> => useSWR(path, get<Items<T>>);
+
+export const useFibres = (): Resource<Items<Fibre>> => useList('/fibres');
+export const useBlends = (): Resource<Items<Blend>> => useList('/blends');
+export const useFindings = (): Resource<Items<Finding>> => useList('/findings');
+export const useNeedles = (): Resource<Items<Needle>> => useList('/needles');
+export const useTools = (): Resource<Items<Tool>> => useList('/tools');
+export const useSuppliers = (): Resource<Items<Supplier>> => useList('/suppliers');
+export const useHandMeasures = (): Resource<Items<HandMeasure>> => useList('/hand-measures');
+export const useImports = (): Resource<Items<ImportRecord>> => useList('/imports');
+/** What runs ahead will take of each fibre. */
+export const usePromisedAhead = (): Resource<Items<Promised>> => useList('/promised');
+export const useUses = (path: string): Resource<Items<ItemUse>> => useList(`${path}/uses`);
+export const useMovements = (itemId: string): Resource<Items<Movement>> =>
+  useList(`/stock/movements/${itemId}`);
+
 const NO_FIBRES: readonly Fibre[] = [];
+const NO_BLENDS: readonly Blend[] = [];
 
-/** The shelf, and the same by id as the core looks fibres up. */
+/** All wool, fibres as their lot in use has them and blends beside them; the same by id as the core looks it up. */
 export function useShelf() {
-  const response = useSWR<Items<Fibre>, Error>('/fibres', get);
-  const fibres = response.data?.items ?? NO_FIBRES;
-  const byId = useMemo(() => new Map(fibres.map((fibre) => [fibre.id, fibre])), [fibres]);
-  return { fibres, byId, isReady: response.data !== undefined, error: response.error };
+  const { data: fibres, error: fibresError } = useFibres();
+  const { data: blends, error: blendsError } = useBlends();
+  const byId = useMemo(
+    () => woolOnShelf(fibres?.items ?? NO_FIBRES, blends?.items ?? NO_BLENDS),
+    [fibres, blends],
+  );
+  const wool = useMemo(() => [...byId.values()], [byId]);
+  return {
+    fibres: wool,
+    byId,
+    isReady: fibres !== undefined && blends !== undefined,
+    error: fibresError ?? blendsError,
+  };
 }
-
-export const useFibreUses = (id: string | null): Resource<Items<FibreUse>> =>
-  useSWR(id === null ? null : `/fibres/${id}/uses`, get<Items<FibreUse>>);
 
 type PatternPage = Items<StoredPattern> & { readonly next: string | null };
 
@@ -83,6 +123,21 @@ export const usePromised = (id: string): Resource<Items<{ fibreId: string; massG
   useSWR(`/runs/${id}/promised`, get<Items<{ fibreId: string; massG: number }>>);
 
 export const useBench = (): Resource<Bench> => useSWR('/bench', get<Bench>);
+
+/** What anything on the shelf shows, after something on it changed. */
+export const refreshShelf = (): Promise<unknown> =>
+  refresh(
+    '/fibres',
+    '/blends',
+    '/findings',
+    '/needles',
+    '/tools',
+    '/suppliers',
+    '/stock',
+    '/promised',
+    '/bench',
+    '/runs/',
+  );
 
 /** Asks again for everything under these paths: one write moves numbers in many places. */
 export function refresh(...prefixes: string[]): Promise<unknown> {

@@ -140,7 +140,7 @@ function ShortList({ bench, shelf }: { bench: Bench; shelf: Shelf }) {
             fibre && (
               <li key={fibreId}>
                 <FibreSwatch fibre={fibre} width={58} height={24} />
-                <Link to={`/shelf?fibre=${fibreId}`}>{fibre.name}</Link>
+                <Link to={`/shelf?open=${fibreId}`}>{fibre.name}</Link>
                 <span className="quiet small">{PREPARATION_WORDS[fibre.preparation]}</span>
                 <b className="red">{showGrams(shortG)}</b>
               </li>

@@ -5,6 +5,8 @@ export interface FieldControlProps {
   readonly id: string;
   readonly 'aria-describedby'?: string;
   readonly 'aria-invalid'?: boolean;
+  /** Where no visible label stands beside it. */
+  readonly 'aria-label'?: string;
 }
 
 interface FieldProps {
@@ -16,17 +18,20 @@ interface FieldProps {
   /** Loud, but not wrong: something is still unknown. */
   unknown?: string | null;
   className?: string;
+  isLabelHidden?: boolean;
   children: (control: FieldControlProps) => ReactNode;
 }
 
 /** A label, a control and what there is to say about it, tied together for eyes and for readers. */
-export function Field({ label, problem, hint, unknown, className, children }: FieldProps) {
+export function Field({ label, problem, hint, unknown, className, isLabelHidden, children }: FieldProps) {
   const id = useId();
   const noteId = `${id}-note`;
   const note = problem ?? unknown ?? hint ?? null;
   return (
     <div className={`${styles.field} ${className ?? ''}`}>
-      <label htmlFor={id}>{label}</label>
+      <label htmlFor={id} className={isLabelHidden ? 'visually-hidden' : undefined}>
+        {label}
+      </label>
       {children({
         id,
         ...(note !== null && { 'aria-describedby': noteId }),

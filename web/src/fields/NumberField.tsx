@@ -20,12 +20,15 @@ interface NumberFieldProps<T extends number | null> extends NumberRules {
   unknown?: string | null;
   problem?: string | null;
   className?: string;
+  /** In a table, whose heading says it already. */
+  isLabelHidden?: boolean;
   onValue: (value: T) => void;
 }
 
 /** A number with its bounds; what is typed and cannot be taken stays, with the reason under it. */
 export function NumberField<T extends number | null>(props: NumberFieldProps<T>) {
-  const { label, value, suffix, placeholder, hint, unknown, problem, className, onValue } = props;
+  const { label, value, suffix, placeholder, hint, unknown, problem, className, isLabelHidden, onValue } =
+    props;
   const form = {
     show: (number: T) => (number === null ? '' : String(number)),
     read: (text: string) => readNumber(text, props) as Reading<T>,
@@ -38,6 +41,7 @@ export function NumberField<T extends number | null>(props: NumberFieldProps<T>)
       unknown={unknown ?? null}
       hint={hint}
       className={className ?? ''}
+      isLabelHidden={isLabelHidden ?? false}
     >
       {(control) => (
         <Input

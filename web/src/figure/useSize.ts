@@ -6,8 +6,8 @@ interface Size {
 }
 
 /** The inner size of an element, followed as it changes. */
-export function useSize(): [RefObject<HTMLDivElement | null>, Size] {
-  const ref = useRef<HTMLDivElement>(null);
+export function useSize<T extends HTMLElement = HTMLDivElement>(): [RefObject<T | null>, Size] {
+  const ref = useRef<T>(null);
   const [size, setSize] = useState<Size>({ width: 0, height: 0 });
   useEffect(() => {
     const element = ref.current;

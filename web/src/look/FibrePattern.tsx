@@ -1,12 +1,11 @@
-import type { Fibre } from '@lanakit/core';
 import { memo } from 'react';
 import { tileShiftPx, TILE_PX } from './fibreStrokes.ts';
-import { fibreTile } from './fibreTile.ts';
+import { fibreTile, type Woolly } from './fibreTile.ts';
 
 interface FibrePatternProps {
   /** To be filled with as `url(#id)`. */
   id: string;
-  fibre: Pick<Fibre, 'colour' | 'preparation'>;
+  fibre: Woolly;
   seed: string;
   /** Combed fibre runs up and down instead of across. */
   isUpright?: boolean;

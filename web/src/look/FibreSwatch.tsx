@@ -1,9 +1,10 @@
 import type { Fibre } from '@lanakit/core';
 import { memo, useId } from 'react';
 import { FibrePattern } from './FibrePattern.tsx';
+import type { Woolly } from './fibreTile.ts';
 
 interface FibreSwatchProps {
-  fibre: Pick<Fibre, 'colour' | 'preparation' | 'name'>;
+  fibre: Woolly & Pick<Fibre, 'name'>;
   width?: number;
   height?: number;
 }

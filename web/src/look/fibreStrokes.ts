@@ -5,6 +5,8 @@ export interface FibreStrokes {
   readonly pale: string;
   readonly dark: string;
   readonly strokeWidth: number;
+  /** Each stroke by itself, for who colours them one by one. */
+  readonly strokes: readonly string[];
 }
 
 interface Lie {
@@ -17,6 +19,10 @@ interface Lie {
   readonly strokeWidth: number;
   /** px² of cloth for each stroke. */
   readonly areaEach: number;
+  /** Bends of a crimped stroke; without them it bows once. */
+  readonly bends?: number;
+  /** Where the strokes point, radians from the long axis. */
+  readonly slant?: number;
 }
 
 /** How fibre lies by how it was prepared: tops combed parallel, batts tangled, core batt coarse. */
@@ -24,6 +30,11 @@ const LIES: Readonly<Record<Preparation, Lie>> = {
   tops: { length: 60, stray: 0.05, bow: 0.05, strokeWidth: 0.55, areaEach: 15 },
   carded: { length: 13, stray: Math.PI, bow: 0.42, strokeWidth: 0.6, areaEach: 13 },
   batt: { length: 22, stray: 0.8, bow: 0.28, strokeWidth: 0.65, areaEach: 17 },
+  locks: { length: 52, stray: 0.22, bow: 0.09, strokeWidth: 1, areaEach: 34, bends: 7 },
+  'pre-felt': { length: 7, stray: Math.PI, bow: 0.3, strokeWidth: 0.5, areaEach: 9 },
+  felt: { length: 4, stray: Math.PI, bow: 0.2, strokeWidth: 0.45, areaEach: 7 },
+  yarn: { length: 15, stray: 0.16, bow: 0.12, strokeWidth: 1.1, areaEach: 22, slant: 0.62 },
+  loose: { length: 26, stray: Math.PI, bow: 0.5, strokeWidth: 0.55, areaEach: 24 },
   'core-batt': { length: 10, stray: Math.PI, bow: 0.6, strokeWidth: 0.8, areaEach: 20 },
 };
 
@@ -39,17 +50,24 @@ export function fibreStrokes(preparation: Preparation): FibreStrokes {
     pale: strokes.filter((_, index) => index % 2 === 0).join(''),
     dark: strokes.filter((_, index) => index % 2 === 1).join(''),
     strokeWidth: lie.strokeWidth,
+    strokes,
   };
 }
 
 /** One stroke, and its copies a tile away where it crosses an edge. */
 function stroke(random: () => number, lie: Lie): string {
-  const angle = (random() - 0.5) * 2 * lie.stray;
+  const angle = (lie.slant ?? 0) + (random() - 0.5) * 2 * lie.stray;
   const length = lie.length * (0.6 + 0.8 * random());
   const bow = (random() - 0.5) * 2 * lie.bow * length;
   const [dx, dy] = [Math.cos(angle) * length, Math.sin(angle) * length];
   const [x, y] = [random() * TILE_PX, random() * TILE_PX];
-  const curve = `q${show(dx / 2 - Math.sin(angle) * bow)} ${show(dy / 2 + Math.cos(angle) * bow)} ${show(dx)} ${show(dy)}`;
+  const bends = lie.bends ?? 1;
+  // A crimped lock bows to one side and the other, bend after bend.
+  const curve = Array.from({ length: bends }, (_, i) => {
+    const side = (i % 2 === 0 ? 1 : -1) * bow;
+    const [along, down] = [dx / bends, dy / bends];
+    return `q${show(along / 2 - Math.sin(angle) * side)} ${show(down / 2 + Math.cos(angle) * side)} ${show(along)} ${show(down)}`;
+  }).join('');
   const shifts = (from: number, to: number) => [
     0,
     ...(Math.max(from, to) + Math.abs(bow) > TILE_PX ? [-TILE_PX] : []),

@@ -24,18 +24,30 @@ function brushOf(preparation: Fibre['preparation']): Brush {
   return brush;
 }
 
+/** Of a blend, the colour and share of each fibre in it. */
+export interface Strand {
+  readonly colour: string;
+  readonly fraction: number;
+}
+
+export interface Woolly extends Pick<Fibre, 'colour' | 'preparation'> {
+  readonly strands?: readonly Strand[];
+}
+
 /**
  * A fibre's tile as a picture (data URL), painted once for each colour and preparation. As live strokes a shelf of
  * fibres is tens of thousands of curves to paint at every change; as a picture it is one copy.
  */
-export function fibreTile({ colour, preparation }: Pick<Fibre, 'colour' | 'preparation'>): string {
-  const key = colour + preparation;
-  const tile = tiles.get(key) ?? paintTile(colour, preparation);
+export function fibreTile(wool: Woolly): string {
+  const { colour, preparation, strands = [] } = wool;
+  const key =
+    colour + preparation + strands.map((strand) => strand.colour + strand.fraction.toFixed(3)).join();
+  const tile = tiles.get(key) ?? paintTile(colour, preparation, strands);
   tiles.set(key, tile);
   return tile;
 }
 
-function paintTile(colour: string, preparation: Fibre['preparation']): string {
+function paintTile(colour: string, preparation: Fibre['preparation'], strands: readonly Strand[]): string {
   const canvas = document.createElement('canvas');
   canvas.width = canvas.height = TILE_PX * FINENESS;
   const context = canvas.getContext('2d', { alpha: false, willReadFrequently: true });
@@ -46,10 +58,33 @@ function paintTile(colour: string, preparation: Fibre['preparation']): string {
   context.fillRect(0, 0, TILE_PX, TILE_PX);
   context.lineCap = 'round';
   context.lineWidth = brush.strokeWidth;
-  context.strokeStyle = 'rgb(0 0 0 / 17%)';
+  if (strands.length > 0) paintStrands(context, preparation, strands);
+  context.strokeStyle = `rgb(0 0 0 / ${strands.length > 0 ? 9 : 17}%)`;
   context.stroke(brush.dark);
-  context.strokeStyle = 'rgb(255 255 255 / 19%)';
+  context.strokeStyle = `rgb(255 255 255 / ${strands.length > 0 ? 9 : 19}%)`;
   context.stroke(brush.pale);
   // It has no holes, and this is the quickest to encode and to decode.
   return canvas.toDataURL('image/jpeg', 0.92);
+}
+
+/** Close to, a blend shows the fibres it is made of: so many strokes of each as its share. */
+function paintStrands(
+  context: CanvasRenderingContext2D,
+  preparation: Fibre['preparation'],
+  strands: readonly Strand[],
+): void {
+  const { strokes } = fibreStrokes(preparation);
+  const ends = strands.map((_, i) =>
+    strands.slice(0, i + 1).reduce((sum, { fraction }) => sum + fraction, 0),
+  );
+  context.globalAlpha = 0.5;
+  strokes.forEach((stroke, index) => {
+    // A golden step deals the strokes out evenly, without runs of one colour.
+    const place = (index * 0.618034) % 1;
+    const strand = strands[ends.findIndex((end) => place < end)];
+    if (!strand) return;
+    context.strokeStyle = strand.colour;
+    context.stroke(new Path2D(stroke));
+  });
+  context.globalAlpha = 1;
 }

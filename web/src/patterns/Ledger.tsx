@@ -101,7 +101,7 @@ function FibreLine({ fibre: { fibreId, total } }: { fibre: FibreTotal }) {
     <li className={styles.fibre}>
       <FibreSwatch fibre={fibre} width={58} height={28} />
       <span className={styles.fibreName}>
-        <Link to={`/shelf?fibre=${fibreId}`}>{fibre.name}</Link>{' '}
+        <Link to={`/shelf?open=${fibreId}`}>{fibre.name}</Link>{' '}
         <span className="quiet">{PREPARATION_WORDS[fibre.preparation]}</span>
         <span className={styles.onHand}>
           {fibre.onHandG === null ? 'not counted' : `${showGrams(fibre.onHandG)} on hand`}

@@ -91,7 +91,12 @@ function useEntries(onKeys: () => void): Entry[] {
   return [
     { key: 'new-pattern', name: 'Begin a pattern', kind: 'do', run: go('/patterns?begin') },
     { key: 'new-run', name: 'Plan a class', kind: 'do', run: go('/runs?plan') },
-    { key: 'new-fibre', name: 'Add a fibre', kind: 'do', run: go('/shelf?add') },
+    { key: 'new-fibre', name: 'Add a fibre', kind: 'do', run: go('/shelf?add=fibre') },
+    { key: 'new-blend', name: 'Blend fibres', kind: 'do', run: go('/shelf?add=blend') },
+    { key: 'new-finding', name: 'Add a finding', kind: 'do', run: go('/shelf/findings?add=finding') },
+    { key: 'new-needle', name: 'Add a needle', kind: 'do', run: go('/shelf/tools?add=needle') },
+    { key: 'new-supplier', name: 'Add a supplier', kind: 'do', run: go('/shelf/suppliers?add=supplier') },
+    { key: 'import', name: 'Read in a list (CSV)', kind: 'do', run: go('/shelf/import') },
     { key: 'keys', name: 'Show the keys', kind: 'do', run: onKeys },
     { key: 'bench', name: 'Bench', kind: 'place', run: go('/') },
     { key: 'patterns', name: 'Patterns', kind: 'place', run: go('/patterns') },
@@ -113,7 +118,7 @@ function useEntries(onKeys: () => void): Entry[] {
       key: fibre.id,
       name: fibre.name,
       kind: PREPARATION_WORDS[fibre.preparation],
-      run: go(`/shelf?fibre=${fibre.id}`),
+      run: go(`/shelf?open=${fibre.id}`),
     })),
   ];
 }

@@ -1,5 +1,6 @@
 import {
   PACKED_DENSITY_G_PER_CM3,
+  type Fibre,
   showNumber,
   SIGMA,
   type FibreLookup,
@@ -28,12 +29,13 @@ export function cameOfUse(part: Part, estimate: PartEstimate, use: KnownUse, she
   const workings = estimate.workings;
   if (!workings) return [];
   const { layers, coat } = workings;
+  const densityGPerCm3 = use.role === 'core' ? layers.coreGPerCm3 : layers.coatGPerCm3;
   const start: CameLine[] = [
     { what: 'Finished volume', value: `${showNumber(layers.volumeCm3, 2)} cm³`, note: sizeLine(part) },
     {
       what: 'Density',
-      value: `${layers.densityGPerCm3} g/cm³`,
-      note: `${part.firmness}: ${FIRMNESS_WORDS[part.firmness]}. Our default, not yet measured`,
+      value: `${showNumber(densityGPerCm3, 3)} g/cm³`,
+      note: `${part.firmness}: ${FIRMNESS_WORDS[part.firmness]}. ${densityNote(shelf.get(use.fibreId))}`,
     },
   ];
   const coatNote = layers.isAllCoat ? 'fills the whole piece' : 'surface × g/m²';
@@ -50,7 +52,7 @@ export function cameOfUse(part: Part, estimate: PartEstimate, use: KnownUse, she
           value: `${showNumber(coat.arealGPerM2, 0)} g/m²`,
           note: coat.isLeastCoat
             ? 'the least that has no holes'
-            : `${showNumber(coat.hidingGPerM2, 0)} × ln(ΔE ÷ 3), hiding constant our default`,
+            : `${showNumber(coat.hidingGPerM2, 0)} × ln(ΔE ÷ 3), hiding constant ${coat.isHidingDefault ? 'our default' : 'as measured'}`,
         },
         ...(use.role === 'core' ? [{ what: 'Coat', value: showGrams(layers.coatG), note: coatNote }] : []),
       ]
@@ -70,6 +72,11 @@ export function cameOfUse(part: Part, estimate: PartEstimate, use: KnownUse, she
   const rolled = use.role === 'core' ? rollUpLine(estimate) : null;
   return [...start, ...coatLines, result, ...allPieces(use, estimate.count), ...(rolled ? [rolled] : [])];
 }
+
+const densityNote = (fibre: Fibre | undefined): string =>
+  fibre?.densityFactor == null
+    ? 'Our default, not yet measured'
+    : `Our default × ${fibre.densityFactor}, this fibre’s own`;
 
 function allPieces(use: KnownUse, count: number): CameLine[] {
   const shared = use.role === 'core' ? SIGMA.coreShared : SIGMA.coatShared;

@@ -1,7 +1,6 @@
 import {
   showNumber,
   type MassRangeG,
-  type Preparation,
   type Stage,
   type Level,
   type Firmness,
@@ -70,12 +69,7 @@ export function showHandLength(lengthMm: number, unit: 'mm' | 'in'): string {
   return `${showNumber(rounded / 10, 1)} cm`;
 }
 
-export const PREPARATION_WORDS: Readonly<Record<Preparation, string>> = {
-  'core-batt': 'core batt',
-  batt: 'batt',
-  carded: 'carded',
-  tops: 'tops',
-};
+export { PREPARATION_WORDS } from '@lanakit/core/words';
 
 export const SHAPE_WORDS: Readonly<Record<ShapeKind, string>> = {
   ball: 'ball',

@@ -1,0 +1,16 @@
+export { type CsvStyle } from './codecs.ts';
+export { ENCODINGS, guessEncoding, type Encoding } from './decodeText.ts';
+export { exportList } from './exportList.ts';
+export { ImportInput, type ImportRecord } from './importInput.ts';
+export { LIST_COLUMNS, LIST_KINDS, type ListKind } from './lists.ts';
+export { planImport, type PlannedRow, type ShelfView } from './planImport.ts';
+export {
+  LARGEST_FILE_BYTES,
+  readList,
+  type CsvRefusal,
+  type ListPreview,
+  type ListSettings,
+  type ReadListResult,
+  toImport,
+} from './readList.ts';
+export { DELIMITERS, type Delimiter } from './readTable.ts';

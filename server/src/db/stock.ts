@@ -1,0 +1,160 @@
+import {
+  type CountInput,
+  countDifferenceMilli,
+  fromMilli,
+  type HandMeasure,
+  type HandMeasureInput,
+  type Lot,
+  type LotInput,
+  type Movement,
+  type Reason,
+} from '@lanakit/core';
+import type { Db } from './openDatabase.ts';
+
+/** What there is of an item in all, and the most there ever was, in its unit. */
+export interface OnHand {
+  readonly onHand: number | null;
+  readonly peak: number;
+}
+
+export interface MovementWrite {
+  readonly itemId: string;
+  readonly lotId: string | null;
+  readonly amountMilli: number;
+  readonly reason: Reason;
+  readonly note?: string;
+  readonly at: string;
+  readonly importId?: string | null;
+}
+
+interface LotRow {
+  id: string;
+  item_id: string;
+  version: number;
+  properties: string;
+  on_hand_milli: number | null;
+}
+
+const SELECT_LOTS = `
+  SELECT l.id, l.item_id, l.version, l.properties,
+         (SELECT sum(m.amount_milli) FROM movement m WHERE m.lot_id = l.id) AS on_hand_milli
+  FROM lot l WHERE l.deleted_at IS NULL`;
+
+const SUMS = (where: string) => `
+  SELECT item_id AS itemId, sum(amount_milli) AS onHandMilli, max(running) AS peakMilli
+  FROM (SELECT item_id, amount_milli, sum(amount_milli) OVER (PARTITION BY item_id ORDER BY id) AS running
+        FROM movement ${where})
+  GROUP BY item_id`;
+
+interface SumRow {
+  itemId: string;
+  onHandMilli: number;
+  peakMilli: number;
+}
+
+/** Every query on lots and the ledger, prepared once. */
+export function stockQueries(db: Db) {
+  const selectLots = db.prepare<[], LotRow>(`${SELECT_LOTS} ORDER BY l.created_at, l.rowid`);
+  const selectLotsOf = db.prepare<[string], LotRow>(
+    `${SELECT_LOTS} AND l.item_id = ? ORDER BY l.created_at, l.rowid`,
+  );
+  const selectLot = db.prepare<[string], LotRow>(`${SELECT_LOTS} AND l.id = ?`);
+  const insertLotRow = db.prepare(`
+    INSERT INTO lot (id, item_id, name, properties, created_at, updated_at)
+    VALUES (@id, @itemId, @name, @properties, @at, @at)`);
+  const updateLotRow = db.prepare(`
+    UPDATE lot SET version = version + 1, name = @name, properties = @properties, updated_at = @at
+    WHERE id = @id AND version = @version AND deleted_at IS NULL`);
+  const markLot = db.prepare(
+    `UPDATE lot SET deleted_at = @at, version = version + 1 WHERE id = @id AND version = @version AND deleted_at IS NULL`,
+  );
+  const insertMovement = db.prepare(`
+    INSERT INTO movement (item_id, lot_id, amount_milli, reason, note, at, import_id)
+    VALUES (@itemId, @lotId, @amountMilli, @reason, @note, @at, @importId)`);
+  const selectMovements = db.prepare<
+    { itemId: string; limit: number },
+    Omit<Movement, 'amount'> & { amountMilli: number }
+  >(`
+    SELECT id, item_id AS itemId, lot_id AS lotId, amount_milli AS amountMilli, reason, note, at
+    FROM movement WHERE item_id = @itemId ORDER BY id DESC LIMIT @limit`);
+  const sumAll = db.prepare<[], SumRow>(SUMS(''));
+  const sumOne = db.prepare<[string], SumRow>(SUMS('WHERE item_id = ?'));
+  const sumHere = db.prepare<{ itemId: string; lotId: string | null }, { onHandMilli: number | null }>(
+    `SELECT sum(amount_milli) AS onHandMilli FROM movement WHERE item_id = @itemId AND lot_id IS @lotId`,
+  );
+  const selectHands = db.prepare<[], HandMeasure>(
+    `SELECT name, mass_g AS massG, low_g AS lowG, high_g AS highG, weighed_at AS weighedAt FROM hand_measure`,
+  );
+  const upsertHand = db.prepare(`
+    INSERT INTO hand_measure (name, mass_g, low_g, high_g, weighed_at) VALUES (@name, @massG, @lowG, @highG, @at)
+    ON CONFLICT (name) DO UPDATE SET mass_g = @massG, low_g = @lowG, high_g = @highG, weighed_at = @at`);
+
+  const enter = ({ note = '', importId = null, ...movement }: MovementWrite): void => {
+    insertMovement.run({ ...movement, note, importId });
+  };
+  const onHandHere = (itemId: string, lotId: string | null): number | null => {
+    const milli = sumHere.get({ itemId, lotId })?.onHandMilli ?? null;
+    return milli === null ? null : fromMilli(milli);
+  };
+
+  return {
+    /** By item, oldest first. */
+    lots: (): Map<string, Lot[]> => {
+      const byItem = new Map<string, Lot[]>();
+      for (const row of selectLots.all()) {
+        const own = byItem.get(row.item_id) ?? [];
+        own.push(lotOf(row));
+        byItem.set(row.item_id, own);
+      }
+      return byItem;
+    },
+    lotsOf: (itemId: string): Lot[] => selectLotsOf.all(itemId).map(lotOf),
+    findLot: (id: string): { lot: Lot; itemId: string } | null => {
+      const row = selectLot.get(id);
+      return row ? { lot: lotOf(row), itemId: row.item_id } : null;
+    },
+    insertLot: (id: string, itemId: string, input: LotInput, at: string): void => {
+      insertLotRow.run({ id, itemId, name: input.name.trim(), properties: JSON.stringify(input), at });
+    },
+    /** False when the version is no longer the stored one. */
+    updateLot: (id: string, version: number, input: LotInput, at: string): boolean =>
+      updateLotRow.run({ id, version, name: input.name.trim(), properties: JSON.stringify(input), at })
+        .changes === 1,
+    removeLot: (id: string, version: number, at: string): boolean =>
+      markLot.run({ id, version, at }).changes === 1,
+    enter,
+    onHandHere,
+    /** A count is entered as the movement that makes the sum right. */
+    enterCount: (count: CountInput, at: string, importId: string | null = null): void => {
+      const amountMilli = countDifferenceMilli(onHandHere(count.itemId, count.lotId), count.amount);
+      if (amountMilli !== null) enter({ ...count, amountMilli, reason: 'counted', at, importId });
+    },
+    /** Of every item that ever moved. */
+    onHand: (): Map<string, OnHand> => new Map(sumAll.all().map((row) => [row.itemId, sumOf(row)])),
+    onHandOf: (itemId: string): OnHand => {
+      const row = sumOne.get(itemId);
+      return row ? sumOf(row) : { onHand: null, peak: 0 };
+    },
+    /** Newest first. */
+    movements: (itemId: string, limit: number): Movement[] =>
+      selectMovements
+        .all({ itemId, limit })
+        .map(({ amountMilli, ...row }) => ({ ...row, amount: fromMilli(amountMilli) })),
+    handMeasures: (): HandMeasure[] => selectHands.all(),
+    setHandMeasure: (input: HandMeasureInput, at: string): void => {
+      upsertHand.run({ ...input, at });
+    },
+  };
+}
+
+const sumOf = ({ onHandMilli, peakMilli }: SumRow): OnHand => ({
+  onHand: fromMilli(onHandMilli),
+  peak: fromMilli(Math.max(0, peakMilli)),
+});
+
+const lotOf = (row: LotRow): Lot => ({
+  ...(JSON.parse(row.properties) as LotInput),
+  id: row.id,
+  version: row.version,
+  onHandG: row.on_hand_milli === null ? null : fromMilli(row.on_hand_milli),
+});

@@ -1,0 +1,165 @@
+import {
+  BlendInput,
+  checkBlend,
+  checkFibre,
+  checkFinding,
+  checkNeedle,
+  checkSupplier,
+  checkTool,
+  FibreInput,
+  FindingInput,
+  type ItemUse,
+  NeedleInput,
+  needleName,
+  type Problem,
+  SupplierInput,
+  ToolInput,
+} from '@lanakit/core';
+import type { TObject } from '@sinclair/typebox';
+import type { ItemKind, Store } from '../db/index.ts';
+
+/** What the routes, imports and the demo need to know of one kind of item. */
+export interface ItemSpec {
+  readonly kind: ItemKind;
+  /** Below /api. */
+  readonly path: string;
+  /** As a person says it: “a fibre”. */
+  readonly one: string;
+  readonly schema: TObject;
+  /** Stock is kept in lots, for each item, or not at all. */
+  readonly stock: 'lots' | 'pieces' | 'none';
+  /** @param id the item's own; null for a new one */
+  readonly check: (input: unknown, id: string | null, store: Store) => Problem[];
+  readonly nameOf: (input: unknown) => string;
+  /** The items it names. */
+  readonly links: (input: unknown) => readonly string[];
+  readonly all: (store: Store) => readonly unknown[];
+  readonly find: (store: Store, id: string) => { readonly version: number } | null;
+  readonly uses: (store: Store, id: string) => ItemUse[];
+}
+
+const named = (input: unknown): string => (input as { name: string }).name;
+const usesOf = (store: Store, id: string): ItemUse[] => store.items.uses(id);
+
+const fibre: ItemSpec = {
+  kind: 'fibre',
+  path: '/fibres',
+  one: 'a fibre',
+  schema: FibreInput,
+  stock: 'lots',
+  check: (input) => checkFibre(input as FibreInput),
+  nameOf: named,
+  links: () => [],
+  all: (store) => store.shelf.fibres(),
+  find: (store, id) => store.shelf.fibre(id),
+  uses: usesOf,
+};
+
+const blend: ItemSpec = {
+  kind: 'blend',
+  path: '/blends',
+  one: 'a blend',
+  schema: BlendInput,
+  stock: 'lots',
+  check: (input, id, store) => {
+    const blends = new Map(store.items.all<BlendInput>('blend').map((own) => [own.id, own]));
+    return checkBlend(
+      input as BlendInput,
+      id,
+      (itemId) => blends.get(itemId)?.parts,
+      (itemId) => {
+        const found = store.items.kindOf(itemId);
+        return found && (found.kind === 'fibre' || found.kind === 'blend') ? found.name : undefined;
+      },
+    );
+  },
+  nameOf: named,
+  links: (input) => (input as BlendInput).parts.map(({ itemId }) => itemId),
+  all: (store) => store.shelf.blends(),
+  find: (store, id) => store.shelf.blend(id),
+  uses: usesOf,
+};
+
+const finding: ItemSpec = {
+  kind: 'finding',
+  path: '/findings',
+  one: 'a finding',
+  schema: FindingInput,
+  stock: 'pieces',
+  check: (input) => checkFinding(input as FindingInput),
+  nameOf: named,
+  links: () => [],
+  all: (store) => store.shelf.findings(),
+  find: (store, id) => store.shelf.finding(id),
+  uses: usesOf,
+};
+
+const needle: ItemSpec = {
+  kind: 'needle',
+  path: '/needles',
+  one: 'a needle',
+  schema: NeedleInput,
+  stock: 'pieces',
+  check: (input) => checkNeedle(input as NeedleInput),
+  nameOf: (input) => needleName(input as NeedleInput),
+  links: () => [],
+  all: (store) => store.shelf.needles(),
+  find: (store, id) => store.shelf.needle(id),
+  // Steps name a gauge, not a needle: it is used wherever its gauge is asked for.
+  uses: (store, id) => {
+    const gauge = store.shelf.needle(id)?.gauge ?? null;
+    return [...usesOf(store, id), ...(gauge === null ? [] : store.items.usesOfGauge(gauge))];
+  },
+};
+
+const tool: ItemSpec = {
+  kind: 'tool',
+  path: '/tools',
+  one: 'a tool, holder or surface',
+  schema: ToolInput,
+  stock: 'pieces',
+  check: (input) => checkTool(input as ToolInput),
+  nameOf: named,
+  links: () => [],
+  all: (store) => store.shelf.tools(),
+  find: (store, id) => store.shelf.tool(id),
+  uses: usesOf,
+};
+
+const supplier: ItemSpec = {
+  kind: 'supplier',
+  path: '/suppliers',
+  one: 'a supplier',
+  schema: SupplierInput,
+  stock: 'none',
+  check: (input, _id, store) => [
+    ...checkSupplier(input as SupplierInput),
+    ...(input as SupplierInput).offers.flatMap(({ itemId }, index): Problem[] =>
+      store.items.kindOf(itemId)
+        ? []
+        : [{ code: 'not_on_shelf', pointer: `/offers/${index}/itemId`, name: itemId }],
+    ),
+  ],
+  nameOf: named,
+  links: (input) => (input as SupplierInput).offers.map(({ itemId }) => itemId),
+  all: (store) => store.shelf.suppliers(),
+  find: (store, id) => store.shelf.supplier(id),
+  uses: usesOf,
+};
+
+export const ITEM_SPECS = { fibre, blend, finding, needle, tool, supplier } as const satisfies Record<
+  ItemKind,
+  ItemSpec
+>;
+
+/** An item ready to be written. */
+export const writeOf = (spec: ItemSpec, input: unknown) => ({
+  kind: spec.kind,
+  name: spec.nameOf(input),
+  input: trimmed(input as { archived: boolean }),
+  links: spec.links(input),
+});
+
+function trimmed<T extends { archived: boolean }>(input: T): T {
+  return 'name' in input && typeof input.name === 'string' ? { ...input, name: input.name.trim() } : input;
+}

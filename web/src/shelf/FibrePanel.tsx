@@ -1,0 +1,97 @@
+import { type Fibre, lotInUse, ofLot, type Promised } from '@lanakit/core';
+import { PREPARATION_WORDS } from '@lanakit/core/words';
+import { Segmented } from 'antd';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { FibreSwatch } from '../look/FibreSwatch.tsx';
+import { showDay, showGrams } from '../words/show.ts';
+import { FibreForm } from './FibreForm.tsx';
+import { LedgerSection } from './LedgerSection.tsx';
+import { LotsSection } from './LotsSection.tsx';
+import styles from './Panel.module.css';
+import { Substitutes } from './Substitutes.tsx';
+import { UsedIn } from './UsedIn.tsx';
+
+type Tab = 'stock' | 'properties' | 'closest';
+
+interface FibrePanelProps {
+  fibre: Fibre;
+  promised: Promised | undefined;
+}
+
+/** One fibre: what is there of it, what it is like, and what could stand in for it. */
+export function FibrePanel({ fibre, promised }: FibrePanelProps) {
+  const [tab, setTab] = useState<Tab>('stock');
+  return (
+    <>
+      <header className={styles.head}>
+        <div className={styles.headLine}>
+          <h2>{fibre.name}</h2>
+          <span className="quiet">{PREPARATION_WORDS[fibre.preparation]}</span>
+        </div>
+        <FibreSwatch fibre={ofLot(fibre, lotInUse(fibre))} width={342} height={48} />
+        <Segmented<Tab>
+          aria-label="What to see of it"
+          block
+          value={tab}
+          onChange={setTab}
+          options={[
+            { value: 'stock', label: 'Stock' },
+            { value: 'properties', label: 'Properties' },
+            { value: 'closest', label: 'Closest' },
+          ]}
+        />
+      </header>
+      {tab === 'stock' && (
+        <>
+          <StockFigures onHandG={fibre.onHandG} promised={promised} />
+          <LotsSection itemId={fibre.id} lots={fibre.lots} preparation={fibre.preparation} canAdd />
+          <LedgerSection itemId={fibre.id} unit="g" lots={fibre.lots} />
+          <UsedIn path={`/fibres/${fibre.id}`} />
+        </>
+      )}
+      {tab === 'properties' && <FibreForm fibre={fibre} onSaved={() => undefined} />}
+      {tab === 'closest' && <Substitutes fibre={fibre} />}
+    </>
+  );
+}
+
+/** On hand, promised, free; and who it is promised to. */
+export function StockFigures({
+  onHandG,
+  promised,
+}: {
+  onHandG: number | null;
+  promised: Promised | undefined;
+}) {
+  const promisedG = promised?.massG ?? 0;
+  const freeG = onHandG === null ? null : onHandG - promisedG;
+  return (
+    <>
+      <dl className={styles.figures}>
+        <dt>On hand</dt>
+        <dd className="num">
+          {onHandG === null ? <span className="red">not counted</span> : showGrams(onHandG)}
+        </dd>
+        <dt>Promised</dt>
+        <dd className="num">{showGrams(promisedG)}</dd>
+        <dt>{freeG !== null && freeG < 0 ? 'Short' : 'Free'}</dt>
+        <dd className={`num ${freeG !== null && freeG < 0 ? 'red' : ''}`}>
+          {freeG === null ? '–' : showGrams(Math.abs(freeG))}
+        </dd>
+      </dl>
+      {promised && (
+        <ul className={styles.list} style={{ marginBottom: 12 }} aria-label="Promised to">
+          {promised.runs.map((run) => (
+            <li key={run.runId} className="small">
+              <Link to={`/runs/${run.runId}`}>{run.name}</Link>{' '}
+              <span className="quiet">
+                {showDay(run.date)}, {showGrams(run.massG)}
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+    </>
+  );
+}

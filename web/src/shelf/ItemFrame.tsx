@@ -1,0 +1,47 @@
+import { Button } from 'antd';
+import type { ReactNode } from 'react';
+import type { ItemForm } from './useItemForm.ts';
+import styles from './Panel.module.css';
+
+interface ItemFrameProps<T extends { readonly archived: boolean }> {
+  form: ItemForm<T>;
+  /** The button of a new thing: “Put it on the shelf”. */
+  children: ReactNode;
+}
+
+/** The fields of a thing between what there is to say of them and what can be done. */
+export function ItemFrame<T extends { readonly archived: boolean }>({ form, children }: ItemFrameProps<T>) {
+  const unplaced = form.problems.filter(({ pointer }) => pointer === '');
+  return (
+    <form className={styles.form} onSubmit={form.onSubmit} noValidate>
+      {form.theirs && (
+        <div className={styles.conflict} role="alert">
+          <p className="red">Changed elsewhere since you opened it. Nothing was overwritten.</p>
+          <Button size="small" onClick={form.keepMine}>
+            Keep mine
+          </Button>
+          <Button size="small" onClick={form.useTheirs}>
+            Use the saved one
+          </Button>
+        </div>
+      )}
+      {children}
+      {unplaced.length > 0 && <p className="red">Something here cannot be saved as it is.</p>}
+      <div className={styles.actions}>
+        <Button type="primary" htmlType="submit">
+          {form.isNew ? 'Put it on the shelf' : 'Save'}
+        </Button>
+        {!form.isNew && (
+          <>
+            <Button onClick={() => form.saveWith({ archived: !form.input.archived } as Partial<T>)}>
+              {form.input.archived ? 'Bring back' : 'Archive'}
+            </Button>
+            <Button danger onClick={form.remove}>
+              Delete
+            </Button>
+          </>
+        )}
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,159 @@
+import { ENTERED_REASONS, type EnteredReason, type Lot, type Movement, type StockUnit } from '@lanakit/core';
+import { REASON_WORDS, UNIT_WORDS } from '@lanakit/core/words';
+import { Button, Input, Select } from 'antd';
+import { useState } from 'react';
+import { send } from '../api/client.ts';
+import { refreshShelf, useMovements } from '../api/resources.ts';
+import { Field } from '../fields/Field.tsx';
+import { NumberField } from '../fields/NumberField.tsx';
+import { useNotice } from '../shell/Notice.tsx';
+import { showDay } from '../words/show.ts';
+import { showSigned } from '../words/shelfWords.ts';
+import styles from './Panel.module.css';
+
+interface LedgerSectionProps {
+  itemId: string;
+  unit: StockUnit;
+  /** Null for what is kept without lots. */
+  lots: readonly Lot[] | null;
+}
+
+const SHOWN_AT_FIRST = 6;
+
+/** What came and went, and a line to enter another. */
+export function LedgerSection({ itemId, unit, lots }: LedgerSectionProps) {
+  const { data } = useMovements(itemId);
+  const [isWhole, setWhole] = useState(false);
+  const [isEntering, setEntering] = useState(false);
+  if (!data) return null;
+  const shown = isWhole ? data.items : data.items.slice(0, SHOWN_AT_FIRST);
+  const canEnter = lots === null || lots.length > 0;
+  return (
+    <section className={styles.section} aria-label="Ledger">
+      <div className={styles.sectionHead}>
+        <h3>Came and went</h3>
+        {canEnter && !isEntering && (
+          <Button size="small" onClick={() => setEntering(true)}>
+            Enter something
+          </Button>
+        )}
+      </div>
+      {isEntering && (
+        <EnterMovement itemId={itemId} unit={unit} lots={lots} onDone={() => setEntering(false)} />
+      )}
+      {shown.length > 0 && (
+        <table className={styles.ledger}>
+          <tbody>
+            {shown.map((movement) => (
+              <LedgerLine key={movement.id} movement={movement} unit={unit} lots={lots} />
+            ))}
+          </tbody>
+        </table>
+      )}
+      {data.items.length > shown.length && (
+        <button type="button" className="plain-button quiet small" onClick={() => setWhole(true)}>
+          all {data.items.length} lines
+        </button>
+      )}
+    </section>
+  );
+}
+
+function LedgerLine({ movement, unit, lots }: { movement: Movement } & Omit<LedgerSectionProps, 'itemId'>) {
+  const lot = lots?.find(({ id }) => id === movement.lotId);
+  return (
+    <tr>
+      <td>{showDay(movement.at.slice(0, 10))}</td>
+      <td>
+        {REASON_WORDS[movement.reason]}
+        {lot && <span className="quiet"> {lot.name}</span>}
+        {movement.note !== '' && <span className="quiet"> {movement.note}</span>}
+      </td>
+      <td className="num">{showSigned(movement.amount, unit)}</td>
+    </tr>
+  );
+}
+
+const AMOUNT = { min: 0.001, max: 1_000_000 };
+
+function EnterMovement({ itemId, unit, lots, onDone }: LedgerSectionProps & { onDone: () => void }) {
+  const [reason, setReason] = useState<EnteredReason>('received');
+  const [chosenLot, setLotId] = useState<string | null>(null);
+  const [amount, setAmount] = useState<number | null>(null);
+  const [note, setNote] = useState('');
+  const say = useNotice();
+  const lotId =
+    lots === null ? null : (lots.find(({ id }) => id === chosenLot)?.id ?? lots.at(-1)?.id ?? null);
+  const enter = async () => {
+    if (amount === null) return;
+    try {
+      await send('POST', '/stock/movements', { body: { itemId, lotId, reason, amount, note } });
+      await refreshShelf();
+      onDone();
+    } catch (error) {
+      say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
+    }
+  };
+  return (
+    <form
+      className={styles.form}
+      noValidate
+      style={{ margin: '6px 0 8px' }}
+      onSubmit={(event) => {
+        event.preventDefault();
+        void enter();
+      }}
+    >
+      <div className={styles.two}>
+        <Field label="What happened">
+          {(control) => (
+            <Select<EnteredReason>
+              {...control}
+              value={reason}
+              options={ENTERED_REASONS.map((value) => ({ value, label: REASON_WORDS[value] }))}
+              onChange={setReason}
+            />
+          )}
+        </Field>
+        <NumberField
+          label="How much"
+          value={amount}
+          bounds={AMOUNT}
+          allowEmpty
+          suffix={UNIT_WORDS[unit]}
+          onValue={setAmount}
+        />
+        {lots !== null && lots.length > 1 && (
+          <Field label="Of which lot">
+            {(control) => (
+              <Select
+                {...control}
+                value={lotId}
+                options={lots.map(({ id, name }) => ({ value: id, label: name }))}
+                onChange={setLotId}
+              />
+            )}
+          </Field>
+        )}
+        <Field label="In a word">
+          {(control) => (
+            <Input
+              {...control}
+              value={note}
+              maxLength={200}
+              onChange={(event) => setNote(event.target.value)}
+            />
+          )}
+        </Field>
+      </div>
+      <div>
+        <Button size="small" htmlType="submit" disabled={amount === null}>
+          Enter it
+        </Button>{' '}
+        <Button size="small" onClick={onDone}>
+          Leave it
+        </Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,154 @@
+import {
+  contradiction,
+  CUT_ERROR_MM,
+  measure,
+  type Measured,
+  showNumber,
+  type WeighedPieces,
+} from '@lanakit/core';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { NumberField } from '../fields/NumberField.tsx';
+import styles from './Panel.module.css';
+
+/** What is weighed: pieces of a length, pieces of an area, or pinches. */
+export type Measuring = 'length' | 'area' | 'hand';
+
+interface MeasureHelperProps {
+  measuring: Measuring;
+  /** What is on record, to be compared with; null: nothing. */
+  onRecord: number | null;
+  onUse: (measured: Measured) => void;
+}
+
+interface Row {
+  readonly pieces: number | null;
+  readonly lengthCm: number | null;
+  readonly widthCm: number | null;
+  readonly massG: number | null;
+}
+
+const BLANK_ROW: Row = { pieces: 1, lengthCm: null, widthCm: null, massG: null };
+const UNIT: Readonly<Record<Measuring, string>> = { length: 'g/m', area: 'g/m²', hand: 'g each' };
+const SCALE_STEP_G = 0.1;
+
+/** A weighing turned into a property, with its spread; a second weighing narrows it. */
+export function MeasureHelper({ measuring, onRecord, onUse }: MeasureHelperProps) {
+  const [rows, setRows] = useState<readonly Row[]>([
+    measuring === 'hand' ? { ...BLANK_ROW, pieces: 20 } : BLANK_ROW,
+  ]);
+  const [scaleStepG, setScaleStepG] = useState(SCALE_STEP_G);
+  const weighings = rows.flatMap((row) => weighedOf(row, measuring) ?? []);
+  const measured = measure(weighings, { scaleStepG, cutFraction: cutFractionOf(rows, measuring) });
+  const off = measured && onRecord !== null ? contradiction(measured.value, onRecord) : null;
+  const change = (index: number, part: Partial<Row>) =>
+    setRows((before) => before.map((row, i) => (i === index ? { ...row, ...part } : row)));
+  return (
+    <div className={styles.measure} role="group" aria-label="Weigh it">
+      {rows.map((row, index) => (
+        <div key={index} className={styles.three}>
+          <NumberField
+            label={measuring === 'hand' ? 'How many' : 'Pieces'}
+            value={row.pieces}
+            bounds={{ min: 1, max: 1000 }}
+            isWhole
+            allowEmpty
+            onValue={(pieces) => change(index, { pieces })}
+          />
+          {measuring !== 'hand' && (
+            <NumberField
+              label={measuring === 'area' ? 'Long' : 'Each'}
+              value={row.lengthCm}
+              bounds={{ min: 0.5, max: 5000 }}
+              allowEmpty
+              suffix="cm"
+              onValue={(lengthCm) => change(index, { lengthCm })}
+            />
+          )}
+          {measuring === 'area' && (
+            <NumberField
+              label="Wide"
+              value={row.widthCm}
+              bounds={{ min: 0.5, max: 500 }}
+              allowEmpty
+              suffix="cm"
+              onValue={(widthCm) => change(index, { widthCm })}
+            />
+          )}
+          <NumberField
+            label="Weigh together"
+            value={row.massG}
+            bounds={{ min: 0.01, max: 10_000 }}
+            allowEmpty
+            suffix="g"
+            onValue={(massG) => change(index, { massG })}
+          />
+        </div>
+      ))}
+      <div className={styles.two}>
+        <NumberField
+          label="The scale reads to"
+          value={scaleStepG}
+          bounds={{ min: 0.001, max: 10 }}
+          suffix="g"
+          onValue={setScaleStepG}
+        />
+        <div style={{ alignSelf: 'end' }}>
+          <Button
+            size="small"
+            onClick={() =>
+              setRows((before) => [
+                ...before,
+                before.at(-1) ? { ...(before.at(-1) as Row), massG: null } : BLANK_ROW,
+              ])
+            }
+          >
+            Weigh again
+          </Button>
+        </div>
+      </div>
+      {measured ? (
+        <p>
+          <b className="num">
+            {showNumber(measured.value, measuring === 'hand' ? 3 : 1)} {UNIT[measuring]}
+          </b>{' '}
+          <span className="quiet">
+            {showNumber(measured.low, measuring === 'hand' ? 3 : 1)}–
+            {showNumber(measured.high, measuring === 'hand' ? 3 : 1)}, 8 times in 10
+          </span>
+        </p>
+      ) : (
+        <p className="quiet small">The number comes as you type.</p>
+      )}
+      {off !== null && measured && (
+        <p className="red" role="alert">
+          {Math.round(Math.abs(off) * 100)} % {off > 0 ? 'more' : 'less'} than the{' '}
+          {showNumber(onRecord ?? 0, 1)} {UNIT[measuring]} on record. Weigh again, or it is another lot.
+        </p>
+      )}
+      <div>
+        <Button disabled={!measured} onClick={() => measured && onUse(measured)}>
+          Use it
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+function weighedOf(row: Row, measuring: Measuring): WeighedPieces | null {
+  const { pieces, lengthCm, widthCm, massG } = row;
+  if (pieces === null || massG === null) return null;
+  if (measuring === 'hand') return { pieces, eachAmount: 1, massG };
+  if (lengthCm === null) return null;
+  if (measuring === 'length') return { pieces, eachAmount: lengthCm / 100, massG };
+  return widthCm === null ? null : { pieces, eachAmount: (lengthCm * widthCm) / 10_000, massG };
+}
+
+/** The cut’s error on the shortest side there is. */
+function cutFractionOf(rows: readonly Row[], measuring: Measuring): number {
+  if (measuring === 'hand') return 0;
+  const sidesCm = rows
+    .flatMap(({ lengthCm, widthCm }) => [lengthCm, measuring === 'area' ? widthCm : null])
+    .filter((side) => side !== null);
+  return sidesCm.length === 0 ? 0 : CUT_ERROR_MM / (Math.min(...sidesCm) * 10);
+}

@@ -1,0 +1,156 @@
+import type { BlendInput, Promised } from '@lanakit/core';
+import { Button } from 'antd';
+import type { Entry } from './entries.ts';
+import { BlendPanel } from './BlendPanel.tsx';
+import { FibreSwatch } from '../look/FibreSwatch.tsx';
+import { showGrams } from '../words/show.ts';
+import { FibreForm } from './FibreForm.tsx';
+import { FibrePanel } from './FibrePanel.tsx';
+import { FindingPanel } from './FindingForm.tsx';
+import { HandMeasures } from './HandMeasures.tsx';
+import { NeedlePanel } from './NeedleForm.tsx';
+import styles from './Panel.module.css';
+import { SupplierPanel } from './SupplierForm.tsx';
+import { ToolPanel } from './ToolForm.tsx';
+import { type Section, useGoods } from './useEntries.ts';
+
+/** What is being added; null: nothing. */
+export type Adding = 'fibre' | 'blend' | 'finding' | 'needle' | 'tool' | 'supplier' | null;
+
+interface ShelfPanelProps {
+  section: Section;
+  entries: readonly Entry[];
+  entry: Entry | null;
+  adding: Adding;
+  /** What a new blend begins with. */
+  blendParts: BlendInput['parts'];
+  promised: ReadonlyMap<string, Promised>;
+  onAdd: (adding: Adding) => void;
+  onSaved: (id: string) => void;
+}
+
+/** The thing that is open, or being added, beside the list. */
+export function ShelfPanel({
+  section,
+  entries,
+  entry,
+  adding,
+  blendParts,
+  promised,
+  onAdd,
+  onSaved,
+}: ShelfPanelProps) {
+  const goods = useGoods();
+  switch (adding) {
+    case 'fibre':
+      return <FibreForm fibre={null} onSaved={onSaved} />;
+    case 'blend':
+      return <BlendPanel blend={null} parts={blendParts} onSaved={onSaved} />;
+    case 'finding':
+      return <FindingPanel finding={null} onSaved={onSaved} />;
+    case 'needle':
+      return <NeedlePanel needle={null} onSaved={onSaved} />;
+    case 'tool':
+      return <ToolPanel tool={null} onSaved={onSaved} />;
+    case 'supplier':
+      return <SupplierPanel supplier={null} goods={goods} onSaved={onSaved} />;
+    case null:
+      break;
+  }
+  const stay = () => undefined;
+  switch (entry?.item.kind) {
+    case 'fibre':
+      return <FibrePanel key={entry.id} fibre={entry.item.it} promised={promised.get(entry.id)} />;
+    case 'blend':
+      return (
+        <BlendPanel key={entry.id} blend={entry.item.it} promised={promised.get(entry.id)} onSaved={stay} />
+      );
+    case 'finding':
+      return <FindingPanel key={entry.id} finding={entry.item.it} onSaved={stay} />;
+    case 'needle':
+      return <NeedlePanel key={entry.id} needle={entry.item.it} onSaved={stay} />;
+    case 'tool':
+      return <ToolPanel key={entry.id} tool={entry.item.it} onSaved={stay} />;
+    case 'supplier':
+      return <SupplierPanel key={entry.id} supplier={entry.item.it} goods={goods} onSaved={stay} />;
+    case undefined:
+      return <Nothing section={section} entries={entries} onAdd={onAdd} onSaved={onSaved} />;
+  }
+}
+
+export const ADDABLE: Readonly<Record<Section, readonly (readonly [Exclude<Adding, null>, string])[]>> = {
+  wool: [
+    ['fibre', 'Add a fibre'],
+    ['blend', 'Blend'],
+  ],
+  findings: [['finding', 'Add a finding']],
+  tools: [
+    ['needle', 'Add a needle'],
+    ['tool', 'Add a tool'],
+  ],
+  suppliers: [['supplier', 'Add a supplier']],
+};
+
+const NOTHING_OPEN: Readonly<Record<Section, string>> = {
+  wool: 'Open a drawer to see what is in it, what it is like and what could stand in for it.',
+  findings: 'Open a finding to see it, count it and change it.',
+  tools: 'Open a needle or tool to see it, count it and change it.',
+  suppliers: 'Open a supplier to see its packs, prices and terms.',
+};
+
+type NothingProps = Pick<ShelfPanelProps, 'section' | 'entries' | 'onAdd' | 'onSaved'>;
+
+function Nothing({ section, entries, onAdd, onSaved }: NothingProps) {
+  return (
+    <>
+      <p className="quiet" style={{ marginBottom: 12 }}>
+        {NOTHING_OPEN[section]}
+      </p>
+      <div className={styles.form}>
+        {ADDABLE[section].map(([kind, words]) => (
+          <div key={kind}>
+            <Button onClick={() => onAdd(kind)}>{words}</Button>
+          </div>
+        ))}
+      </div>
+      <div style={{ height: 18 }} />
+      {section === 'wool' && <NeedsYou entries={entries} onOpen={onSaved} />}
+      {section === 'tools' && <HandMeasures />}
+    </>
+  );
+}
+
+/** What runs will take and is not there, and what was never counted. */
+function NeedsYou({ entries, onOpen }: { entries: readonly Entry[]; onOpen: (id: string) => void }) {
+  const inUse = entries.filter(({ isArchived }) => !isArchived);
+  const short = inUse.filter(({ onHand, promised }) => onHand !== null && promised > onHand);
+  const uncounted = inUse.filter(({ onHand }) => onHand === null);
+  const lines = (found: readonly Entry[], words: (entry: Entry) => string) => (
+    <ul className={styles.list}>
+      {found.map((entry) => (
+        <li key={entry.id} className={styles.found}>
+          {entry.wool ? <FibreSwatch fibre={entry.wool} width={54} height={22} /> : <span />}
+          <button type="button" className="plain-button" onClick={() => onOpen(entry.id)}>
+            {entry.name} <span className="quiet">{entry.sub}</span>
+          </button>
+          <span className="red num">{words(entry)}</span>
+        </li>
+      ))}
+    </ul>
+  );
+  return (
+    <>
+      <section className={styles.section} aria-label="Short for what is ahead">
+        <h3>Short for what is ahead</h3>
+        {short.length === 0 && <p className="quiet">Nothing: the drawers cover every run.</p>}
+        {lines(short, ({ promised, onHand }) => showGrams(promised - (onHand ?? 0)))}
+      </section>
+      {uncounted.length > 0 && (
+        <section className={styles.section} aria-label="Never counted">
+          <h3>Never counted</h3>
+          {lines(uncounted, () => '')}
+        </section>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,127 @@
+import type { Fibre, NearColour } from '@lanakit/core';
+import { PREPARATION_WORDS } from '@lanakit/core/words';
+import { Progress, Switch } from 'antd';
+import { useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useFibres } from '../api/resources.ts';
+import { FibreSwatch } from '../look/FibreSwatch.tsx';
+import { ColourField } from './fields.tsx';
+import styles from './Panel.module.css';
+import { useNearest } from './useNearest.ts';
+
+/** Sheets and yarn cannot be carded into a blend. */
+const NOT_CARDED = new Set(['felt', 'pre-felt', 'yarn']);
+
+/** What comes closest to a colour: fibres, and blends of two and three of them. */
+export function Substitutes({ fibre }: { fibre: Fibre }) {
+  const { data } = useFibres();
+  const [wanted, setWanted] = useState(fibre.colour);
+  const [onlyThere, setOnlyThere] = useState(true);
+  const candidates = useMemo(
+    () =>
+      (data?.items ?? []).filter(
+        (other) =>
+          other.id !== fibre.id &&
+          !other.archived &&
+          !NOT_CARDED.has(other.preparation) &&
+          (!onlyThere || (other.onHandG ?? 0) > 0),
+      ),
+    [data, fibre.id, onlyThere],
+  );
+  return (
+    <section className={styles.section} aria-label="What comes closest">
+      <h3>What comes closest</h3>
+      <div className={styles.two} style={{ margin: '6px 0 8px' }}>
+        <ColourField label="To this colour" value={wanted} onValue={setWanted} />
+        <label className="small">
+          <span className="quiet">Only what is there</span>
+          <br />
+          <Switch checked={onlyThere} onChange={setOnlyThere} />
+        </label>
+      </div>
+      {/^#[0-9a-f]{6}$/.test(wanted) ? (
+        <Found wanted={wanted} candidates={candidates} />
+      ) : (
+        <p className="quiet">Write a colour as #rrggbb.</p>
+      )}
+    </section>
+  );
+}
+
+function Found({ wanted, candidates }: { wanted: string; candidates: readonly Fibre[] }) {
+  const nearness = useNearest(wanted, candidates);
+  const byId = useMemo(() => new Map(candidates.map((one) => [one.id, one])), [candidates]);
+  if (candidates.length === 0) return <p className="quiet">There is nothing on the shelf to compare.</p>;
+  if (nearness.kind === 'failed')
+    return <p className="red">The search stopped. Open this again to start it anew.</p>;
+  if (nearness.kind === 'searching') {
+    return <Progress percent={Math.round(nearness.fraction * 100)} aria-label="Searching" size="small" />;
+  }
+  const { singles, blends, judged, possible } = nearness.nearest;
+  return (
+    <>
+      <h4 className="quiet small">One fibre</h4>
+      {singles.slice(0, 4).map((one) => (
+        <FoundLine key={keyOf(one)} one={one} byId={byId} />
+      ))}
+      <h4 className="quiet small" style={{ marginTop: 12 }}>
+        Blended, in eighths
+      </h4>
+      {blends.slice(0, 5).map((one) => (
+        <FoundLine key={keyOf(one)} one={one} byId={byId} />
+      ))}
+      <p className="quiet small" style={{ marginTop: 8 }}>
+        ΔE is CIEDE2000; under 2 few eyes tell them apart.{' '}
+        {judged < possible
+          ? `The ${judged} likeliest of ${possible} blends were mixed in full.`
+          : `All ${possible} blends were mixed.`}
+      </p>
+    </>
+  );
+}
+
+const keyOf = (one: NearColour): string => one.parts.map(({ id, parts }) => `${id}${parts}`).join();
+
+function FoundLine({ one, byId }: { one: NearColour; byId: ReadonlyMap<string, Fibre> }) {
+  const navigate = useNavigate();
+  const [only] = one.parts;
+  const isBlend = one.parts.length > 1;
+  const fibre = byId.get(only?.id ?? '');
+  const strands = one.parts.map(({ id, parts }) => ({
+    colour: byId.get(id)?.colour ?? '#888888',
+    fraction: parts / 8,
+  }));
+  const open = () =>
+    void navigate(
+      isBlend
+        ? `/shelf?blend=${one.parts.map(({ id, parts }) => `${id}:${parts}`).join(',')}`
+        : `/shelf?open=${only?.id}`,
+    );
+  return (
+    <div className={styles.found}>
+      <FibreSwatch
+        fibre={{
+          name: keyOf(one),
+          preparation: isBlend ? 'carded' : (fibre?.preparation ?? 'carded'),
+          colour: one.colour,
+          ...(isBlend && { strands }),
+        }}
+        width={64}
+        height={26}
+      />
+      <span>
+        {isBlend ? (
+          one.parts.map(({ id, parts }) => `${parts} ${byId.get(id)?.name ?? ''}`).join(' : ')
+        ) : (
+          <>
+            {fibre?.name} <span className="quiet">{fibre && PREPARATION_WORDS[fibre.preparation]}</span>
+          </>
+        )}
+      </span>
+      <span className="num">ΔE {one.deltaE.toFixed(1)}</span>
+      <button type="button" className={`plain-button ${styles.act}`} onClick={open}>
+        {isBlend ? 'keep it' : 'open'}
+      </button>
+    </div>
+  );
+}

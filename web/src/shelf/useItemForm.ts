@@ -1,0 +1,148 @@
+import type { Problem } from '@lanakit/core';
+import { problemWords } from '@lanakit/core/words';
+import { useState, type FormEvent } from 'react';
+import { ApiProblem, send } from '../api/client.ts';
+import { refreshShelf } from '../api/resources.ts';
+import { firstUnread } from '../fields/firstUnread.ts';
+import { useNotice } from '../shell/Notice.tsx';
+
+/** What a form must know of its kind of thing. */
+export interface FormSpec<T> {
+  /** Below /api. */
+  readonly path: string;
+  readonly blank: T;
+  readonly check: (input: T) => readonly Problem[];
+  readonly nameOf: (input: T) => string;
+}
+
+export type Stored<T> = T & { readonly id: string; readonly version: number };
+
+export interface ItemForm<T> {
+  readonly input: T;
+  readonly isNew: boolean;
+  readonly set: (change: Partial<T>) => void;
+  readonly problemAt: (pointer: string) => string | null;
+  readonly problems: readonly Problem[];
+  /** What a new thing is found to be of, in its unit; null: not counted. */
+  readonly countedNow: number | null;
+  readonly setCountedNow: (amount: number | null) => void;
+  readonly onSubmit: (event: FormEvent<HTMLFormElement>) => void;
+  /** Saves at once with this change. */
+  readonly saveWith: (change: Partial<T>) => void;
+  readonly remove: () => void;
+  /** What was saved elsewhere meanwhile; null while nothing was. */
+  readonly theirs: Stored<T> | null;
+  readonly keepMine: () => void;
+  readonly useTheirs: () => void;
+}
+
+const MEASURED = ['id', 'version', 'lots', 'onHand', 'onHandG', 'peak', 'peakG', 'asFibre'];
+
+/** What is written of a stored thing: all but what the shelf adds to it. */
+export const inputOf = <T>(stored: Stored<T>): T =>
+  Object.fromEntries(Object.entries(stored as object).filter(([name]) => !MEASURED.includes(name))) as T;
+
+/**
+ * A thing on the shelf, seen and changed. It is saved when she says so; until then the shelf keeps what it had. What
+ * cannot be is said beside its field, and nothing is sent.
+ */
+export function useItemForm<T extends { readonly archived: boolean }>(
+  spec: FormSpec<T>,
+  stored: Stored<T> | null,
+  hasStock: boolean,
+  onSaved: (id: string) => void,
+): ItemForm<T> {
+  const [input, setInput] = useState<T>(() => (stored ? inputOf<T>(stored) : spec.blank));
+  const [version, setVersion] = useState(stored?.version ?? 0);
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const [theirs, setTheirs] = useState<Stored<T> | null>(null);
+  const [countedNow, setCountedNow] = useState<number | null>(null);
+  const say = useNotice();
+
+  const fail = (error: unknown) => {
+    if (error instanceof ApiProblem && error.problem.code === 'version_conflict') {
+      setTheirs(error.problem['theirs'] as Stored<T>);
+    } else if (error instanceof ApiProblem && error.problem.errors) setProblems(error.problem.errors);
+    else say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
+  };
+  const sendInput = (wanted: T, atVersion: number) =>
+    stored
+      ? send<Stored<T>>('PUT', `${spec.path}/${stored.id}`, { body: wanted, version: atVersion })
+      : send<Stored<T>>('POST', spec.path, { body: hasStock ? { ...wanted, countedNow } : wanted });
+
+  const save = async (wanted: T, atVersion: number) => {
+    const found = spec.check(wanted);
+    setProblems(found);
+    if (found.length > 0) return;
+    const before = stored && inputOf<T>(stored);
+    try {
+      const saved = await sendInput(wanted, atVersion);
+      setVersion(saved.version);
+      setInput(stored ? inputOf<T>(saved) : spec.blank);
+      setTheirs(null);
+      await refreshShelf();
+      const name = spec.nameOf(wanted);
+      if (stored && before) {
+        const undo = async () => {
+          const back = await send<Stored<T>>('PUT', `${spec.path}/${stored.id}`, {
+            body: before,
+            version: saved.version,
+          });
+          setVersion(back.version);
+          setInput(inputOf<T>(back));
+          await refreshShelf();
+        };
+        say({ text: `${name} is saved.`, undo: () => void undo().catch(fail) });
+      } else say({ text: `${name} is on the shelf.` });
+      onSaved(saved.id);
+    } catch (error) {
+      fail(error);
+    }
+  };
+  const remove = async () => {
+    if (!stored) return;
+    try {
+      await send('DELETE', `${spec.path}/${stored.id}`, { version });
+      await refreshShelf();
+      const undo = async () => {
+        await send('POST', `${spec.path}/${stored.id}/restore`);
+        await refreshShelf();
+      };
+      say({ text: `${spec.nameOf(input)} is off the shelf.`, undo: () => void undo().catch(fail) });
+    } catch (error) {
+      fail(error);
+    }
+  };
+
+  return {
+    input,
+    isNew: stored === null,
+    set: (change) => {
+      setInput((before) => ({ ...before, ...change }));
+      setProblems([]);
+    },
+    problemAt: (pointer) => {
+      const problem = problems.find((candidate) => candidate.pointer === pointer);
+      return problem ? problemWords(problem) : null;
+    },
+    problems,
+    countedNow,
+    setCountedNow,
+    onSubmit: (event) => {
+      event.preventDefault();
+      const unread = firstUnread(event.currentTarget);
+      if (unread) unread.focus();
+      else void save(input, version);
+    },
+    saveWith: (change) => void save({ ...input, ...change }, version),
+    remove: () => void remove(),
+    theirs,
+    keepMine: () => theirs && void save(input, theirs.version),
+    useTheirs: () => {
+      if (!theirs) return;
+      setInput(inputOf<T>(theirs));
+      setVersion(theirs.version);
+      setTheirs(null);
+    },
+  };
+}

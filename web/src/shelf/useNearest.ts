@@ -1,0 +1,37 @@
+import type { Candidate, Nearest } from '@lanakit/core';
+import { proxy, wrap, type Remote } from 'comlink';
+import { useEffect, useMemo, useState } from 'react';
+import type { NearestApi } from './nearest.worker.ts';
+
+export type Nearness =
+  | { readonly kind: 'searching'; readonly fraction: number }
+  | { readonly kind: 'found'; readonly nearest: Nearest }
+  | { readonly kind: 'failed' };
+
+/** Fractions come by the hundred; the eye needs one now and then. */
+const PROGRESS_STEP = 0.05;
+
+/** The nearest colours, worked out in a worker; a new question ends the one before. */
+export function useNearest(wanted: string, candidates: readonly Candidate[]): Nearness {
+  const key = `${wanted} ${candidates.map(({ id, colour }) => id + colour).join(' ')}`;
+  const [answer, setAnswer] = useState<{ key: string; nearness: Nearness } | null>(null);
+  const question = useMemo(() => ({ wanted, candidates }), [key]); // eslint-disable-line react-hooks/exhaustive-deps
+  useEffect(() => {
+    const worker = new Worker(new URL('./nearest.worker.ts', import.meta.url), { type: 'module' });
+    const api: Remote<NearestApi> = wrap<NearestApi>(worker);
+    const told = (nearness: Nearness) => setAnswer({ key, nearness });
+    let last = 0;
+    const onProgress = proxy((fraction: number) => {
+      if (fraction - last < PROGRESS_STEP) return;
+      last = fraction;
+      told({ kind: 'searching', fraction });
+    });
+    worker.onerror = () => told({ kind: 'failed' });
+    void api
+      .nearest(question.wanted, question.candidates, onProgress)
+      .then((nearest) => told({ kind: 'found', nearest }))
+      .catch(() => told({ kind: 'failed' }));
+    return () => worker.terminate();
+  }, [question, key]);
+  return answer?.key === key ? answer.nearness : { kind: 'searching', fraction: 0 };
+}
