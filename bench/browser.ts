@@ -2,7 +2,7 @@ import { chromium, type Browser, type Page } from '@playwright/test';
 import { rowOf, type Row } from './measure.ts';
 import type { RunningServer } from './server.ts';
 
-const FLAGS = [
+export const FLAGS = [
   '--no-sandbox',
   '--disable-quic',
   '--no-first-run',

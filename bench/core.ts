@@ -1,6 +1,8 @@
 import {
   BLANK_FIBRE,
   estimatePattern,
+  nearestColours,
+  readList,
   planPortions,
   type Fibre,
   type Part,
@@ -54,7 +56,29 @@ export const sixtyParts: Pattern = {
   })),
 };
 
+/** 200 fibres all over the colours that wool is dyed in (a plain generator, the same every time). */
+function twoHundredFibres() {
+  let state = 1;
+  const channel = () => {
+    state = (state * 16_807) % 2_147_483_647;
+    return Math.floor(20 + (215 * state) / 2_147_483_647)
+      .toString(16)
+      .padStart(2, '0');
+  };
+  return Array.from({ length: 200 }, (_, i) => ({
+    id: `f${i}`,
+    colour: `#${channel()}${channel()}${channel()}`,
+  }));
+}
+
+const LONG_LIST = new TextEncoder().encode(
+  `name;prepared as;colour;g per m;price per 100 g\n${Array.from({ length: 5000 }, (_, i) => `Fibre ${i};tops;#6b7d36;21,5;6,40`).join('\n')}`,
+);
+const NOTHING = { fibres: [], blends: [], findings: [], needles: [], tools: [], suppliers: [] };
+const GUESS = { encoding: null, delimiter: null, decimal: null };
+
 export async function benchCore(): Promise<Row[]> {
+  const candidates = twoHundredFibres();
   const shelf = new Map(FIBRES.map((fibre) => [fibre.id, fibre]));
   const estimate = estimatePattern(sixtyParts, shelf);
   const terms = { seats: 500, sparePacks: 0, scaleStepG: 0.1, extraFraction: 0.1 };
@@ -71,6 +95,13 @@ export async function benchCore(): Promise<Row[]> {
       '500 seats × 60 parts',
       () => planPortions(estimate, terms, () => ({ onHandG: 200, promisedG: 0 })),
       200,
+    ),
+    await time('nearest blends of three', '200 fibres', () => nearestColours('#6b7d36', candidates), 12),
+    await time(
+      'a list read for its preview',
+      '5 000 rows',
+      () => readList(LONG_LIST, 'fibres', GUESS, NOTHING),
+      12,
     ),
   ];
 }

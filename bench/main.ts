@@ -2,11 +2,12 @@ import { benchBrowser } from './browser.ts';
 import { benchCore } from './core.ts';
 import type { Row } from './measure.ts';
 import { benchServer, startServer } from './server.ts';
+import { benchShelf } from './shelf.ts';
 
 const rows: Row[] = await benchCore();
 const server = await startServer();
 try {
-  rows.push(...(await benchServer(server)), ...(await benchBrowser(server)));
+  rows.push(...(await benchServer(server)), ...(await benchBrowser(server)), ...(await benchShelf(server)));
 } finally {
   server.stop();
 }

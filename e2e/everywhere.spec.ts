@@ -5,6 +5,10 @@ const VIEWS: readonly (readonly [path: string, heading: string | RegExp])[] = [
   ['/', 'Runs ahead'],
   ['/patterns', 'Patterns'],
   ['/shelf', 'Shelf'],
+  ['/shelf/findings', 'Shelf'],
+  ['/shelf/tools?add=tool', 'Shelf'],
+  ['/shelf/suppliers?add=supplier', 'Shelf'],
+  ['/shelf/import', 'Read in a list'],
   ['/runs', 'Runs'],
   ['/nowhere', 'Nothing lies here'],
   ['/patterns/gone', 'Nothing lies here'],
@@ -60,7 +64,7 @@ test('from anywhere, / finds a thing or does a thing, and ? lists the keys', asy
 
 test('at 1024 wide nothing runs off the side', async ({ page, demo }) => {
   await page.setViewportSize({ width: 1024, height: 768 });
-  for (const path of ['/', '/patterns', '/shelf', '/runs?plan']) {
+  for (const path of ['/', '/patterns', '/shelf', '/shelf/suppliers', '/shelf/import', '/runs?plan']) {
     await page.goto(demo.url + path);
     await expect(page.locator('h1').first()).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1024);

@@ -25,6 +25,7 @@ import {
   findingMassG,
   fromMilli,
   lotInUse,
+  lotsPackedFrom,
   measure,
   movementMilli,
   NeedleInput,
@@ -38,6 +39,7 @@ import {
   sheetMassG,
   SupplierInput,
   toMilli,
+  tooSmallFor,
   ToolInput,
   topsLength,
   woolOnShelf,
@@ -100,6 +102,23 @@ describe('lots', () => {
   ])('refused: %s', (_name, change, expected) =>
     expect(places(checkLot({ ...blankLot('a'), ...change }, []))).toEqual(expected),
   );
+});
+
+test.each([
+  ['the oldest alone, and its note prints', 5, ['a']],
+  ['two, when the oldest is not enough', 10, ['a', 'c']],
+  ['all there are, when they are not enough', 100, ['a', 'c']],
+])('packed from %s', (_name, massG, expected) => {
+  const lots = [lot('a', 6), lot('b', 0), lot('c', 12)];
+  expect(lotsPackedFrom(lots, massG).map(({ id }) => id)).toEqual(expected);
+});
+
+test.each([
+  ['an eye in core batt', 'core-batt', null, 4, { value: 12, isDefault: true }],
+  ['a head in core batt', 'core-batt', null, 40, null],
+  ['an eye in a core batt that the maker knows to be fine', 'core-batt', 3, 4, null],
+] as const)('fit for: %s', (_name, preparation, smallestPartMm, acrossMm, expected) => {
+  expect(tooSmallFor({ preparation, smallestPartMm }, acrossMm)).toEqual(expected);
 });
 
 describe('defaults', () => {

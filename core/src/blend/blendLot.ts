@@ -38,24 +38,3 @@ export const BLEND_LOT_BOUNDS = {
   massG: { min: 0.1, max: 100_000 },
   heldBackFraction: { min: 0, max: 0.5 },
 } as const;
-
-/** What to take from which lot. */
-export interface LotTaking {
-  readonly lotId: string;
-  readonly massG: number;
-}
-
-/** So much out of these lots, oldest first, each emptied before the next; null when they have not that much. */
-export function takeFromLots(
-  lots: readonly { readonly id: string; readonly onHandG: number | null }[],
-  massG: number,
-): LotTaking[] | null {
-  const takings: LotTaking[] = [];
-  let leftG = massG;
-  for (const { id, onHandG } of lots) {
-    const takenG = Math.min(leftG, Math.max(0, onHandG ?? 0));
-    if (takenG > 1e-9) takings.push({ lotId: id, massG: Math.round(takenG * 1e6) / 1e6 });
-    leftG -= takenG;
-  }
-  return leftG > 1e-6 ? null : takings;
-}

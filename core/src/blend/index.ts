@@ -1,13 +1,7 @@
 export { BLANK_BLEND, BlendInput, BlendPart, type Blend, type StoredBlend } from './blend.ts';
 export { computeBlends } from './blendAsFibre.ts';
 export { BlendLotMade } from './makeLot.ts';
-export {
-  BLEND_LOT_BOUNDS,
-  planBlendLot,
-  takeFromLots,
-  type BlendLotPlan,
-  type LotTaking,
-} from './blendLot.ts';
+export { BLEND_LOT_BOUNDS, planBlendLot, type BlendLotPlan } from './blendLot.ts';
 export { checkBlend, MOST_NOT_FELTING_FRACTION, notFeltingFraction, PARTS_BOUNDS } from './checkBlend.ts';
 export { expandBlend, type BlendLookup, type Expansion } from './expandBlend.ts';
 export { mixColours, mixSpectra, STEARNS_NOECHEL_M, type Component } from './mix.ts';

@@ -45,3 +45,5 @@ export {
   type Measured,
   type WeighedPieces,
 } from './measured.ts';
+export { lotsPackedFrom, takeFromLots, type LotTaking } from './takeFromLots.ts';
+export { tooSmallFor } from './tooSmallFor.ts';

@@ -1,4 +1,5 @@
 export { type CsvStyle } from './codecs.ts';
+export { headerKey } from './columns.ts';
 export { ENCODINGS, guessEncoding, type Encoding } from './decodeText.ts';
 export { exportList } from './exportList.ts';
 export { ImportInput, type ImportRecord } from './importInput.ts';

@@ -11,5 +11,5 @@ export {
   type ShapeKind,
   type SizeName,
 } from './shape.ts';
-export type { PointMm, Solid } from './solid.ts';
+export { acrossMm, type PointMm, type Solid } from './solid.ts';
 export { solidOf, type SolidResult } from './solidOf.ts';

@@ -25,3 +25,7 @@ export interface Solid {
   /** This solid with its long axis and its cross axes multiplied. */
   readonly scaled: (alongFactor: number, acrossFactor: number) => Solid;
 }
+
+/** The smallest size that wool must be brought into: of a flat piece its face, not its thickness. */
+export const acrossMm = ({ family, widthMm, heightMm, sizesMm }: Solid): number =>
+  family === 'flat' ? Math.min(widthMm, heightMm) : Math.min(...sizesMm.filter((size) => size > 0));

@@ -20,6 +20,8 @@ interface NumberFieldProps<T extends number | null> extends NumberRules {
   unknown?: string | null;
   problem?: string | null;
   className?: string;
+  /** Shown with so many, such as 5.20. */
+  decimals?: number;
   /** In a table, whose heading says it already. */
   isLabelHidden?: boolean;
   onValue: (value: T) => void;
@@ -30,7 +32,8 @@ export function NumberField<T extends number | null>(props: NumberFieldProps<T>)
   const { label, value, suffix, placeholder, hint, unknown, problem, className, isLabelHidden, onValue } =
     props;
   const form = {
-    show: (number: T) => (number === null ? '' : String(number)),
+    show: (number: T) =>
+      number === null ? '' : props.decimals === undefined ? String(number) : number.toFixed(props.decimals),
     read: (text: string) => readNumber(text, props) as Reading<T>,
   };
   const typed = useTypedValue(value, form, onValue);

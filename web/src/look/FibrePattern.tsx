@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { tileShiftPx, TILE_PX } from './fibreStrokes.ts';
-import { fibreTile, type Woolly } from './fibreTile.ts';
+import { blendTile, strokesTile, type Woolly } from './fibreTile.ts';
 
 interface FibrePatternProps {
   /** To be filled with as `url(#id)`. */
@@ -27,7 +27,18 @@ export const FibrePattern = memo(function FibrePattern({
       patternUnits="userSpaceOnUse"
       patternTransform={`${isUpright ? 'rotate(90) ' : ''}translate(${shiftX} ${shiftY})`}
     >
-      <image href={fibreTile(fibre)} width={TILE_PX} height={TILE_PX} />
+      {fibre.strands ? (
+        <image
+          href={blendTile(fibre.colour, fibre.preparation, fibre.strands)}
+          width={TILE_PX}
+          height={TILE_PX}
+        />
+      ) : (
+        <>
+          <rect width={TILE_PX} height={TILE_PX} fill={fibre.colour} />
+          <image href={strokesTile(fibre.preparation)} width={TILE_PX} height={TILE_PX} />
+        </>
+      )}
     </pattern>
   );
 });

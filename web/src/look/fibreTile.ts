@@ -35,36 +35,60 @@ export interface Woolly extends Pick<Fibre, 'colour' | 'preparation'> {
 }
 
 /**
- * A fibre's tile as a picture (data URL), painted once for each colour and preparation. As live strokes a shelf of
- * fibres is tens of thousands of curves to paint at every change; as a picture it is one copy.
+ * The strokes of a preparation as a picture (data URL) to be laid over any colour, painted once. As live strokes a shelf
+ * of fibres is tens of thousands of curves to paint at every change; painted for each colour it would be twenty
+ * milliseconds a drawer.
  */
-export function fibreTile(wool: Woolly): string {
-  const { colour, preparation, strands = [] } = wool;
+export function strokesTile(preparation: Fibre['preparation']): string {
+  return tileOf(preparation, (context) => paintStrokes(context, preparation, 1));
+}
+
+/** A blend’s tile: its colour, the fibres it is made of close to, and light and shade over them. */
+export function blendTile(
+  colour: string,
+  preparation: Fibre['preparation'],
+  strands: readonly Strand[],
+): string {
   const key =
     colour + preparation + strands.map((strand) => strand.colour + strand.fraction.toFixed(3)).join();
-  const tile = tiles.get(key) ?? paintTile(colour, preparation, strands);
+  return tileOf(key, (context) => {
+    context.fillStyle = colour;
+    context.fillRect(0, 0, TILE_PX, TILE_PX);
+    paintStrands(context, preparation, strands);
+    paintStrokes(context, preparation, 0.5);
+  });
+}
+
+function tileOf(key: string, paint: (context: CanvasRenderingContext2D) => void): string {
+  const known = tiles.get(key);
+  if (known !== undefined) return known;
+  const canvas = document.createElement('canvas');
+  canvas.width = canvas.height = TILE_PX * FINENESS;
+  const context = canvas.getContext('2d', { willReadFrequently: true });
+  if (!context) return '';
+  context.scale(FINENESS, FINENESS);
+  context.lineCap = 'round';
+  paint(context);
+  const tile = canvas.toDataURL();
   tiles.set(key, tile);
   return tile;
 }
 
-function paintTile(colour: string, preparation: Fibre['preparation'], strands: readonly Strand[]): string {
-  const canvas = document.createElement('canvas');
-  canvas.width = canvas.height = TILE_PX * FINENESS;
-  const context = canvas.getContext('2d', { alpha: false, willReadFrequently: true });
-  if (!context) return '';
+const SHADE = 0.17;
+const LIGHT = 0.19;
+
+/** @param strength of light and shade, 0–1 */
+function paintStrokes(
+  context: CanvasRenderingContext2D,
+  preparation: Fibre['preparation'],
+  strength: number,
+): void {
   const brush = brushOf(preparation);
-  context.scale(FINENESS, FINENESS);
-  context.fillStyle = colour;
-  context.fillRect(0, 0, TILE_PX, TILE_PX);
-  context.lineCap = 'round';
   context.lineWidth = brush.strokeWidth;
-  if (strands.length > 0) paintStrands(context, preparation, strands);
-  context.strokeStyle = `rgb(0 0 0 / ${strands.length > 0 ? 9 : 17}%)`;
+  context.strokeStyle = `rgb(0 0 0 / ${SHADE * strength})`;
   context.stroke(brush.dark);
-  context.strokeStyle = `rgb(255 255 255 / ${strands.length > 0 ? 9 : 19}%)`;
+  context.strokeStyle = `rgb(255 255 255 / ${LIGHT * strength})`;
   context.stroke(brush.pale);
-  // It has no holes, and this is the quickest to encode and to decode.
-  return canvas.toDataURL('image/jpeg', 0.92);
 }
 
 /** Close to, a blend shows the fibres it is made of: so many strokes of each as its share. */
@@ -73,7 +97,8 @@ function paintStrands(
   preparation: Fibre['preparation'],
   strands: readonly Strand[],
 ): void {
-  const { strokes } = fibreStrokes(preparation);
+  const { strokes, strokeWidth } = fibreStrokes(preparation);
+  context.lineWidth = strokeWidth;
   const ends = strands.map((_, i) =>
     strands.slice(0, i + 1).reduce((sum, { fraction }) => sum + fraction, 0),
   );

@@ -1,4 +1,12 @@
-import { showSizeMm, type Part, type PartEstimate, type WoolRole } from '@lanakit/core';
+import {
+  acrossMm,
+  showSizeMm,
+  type Part,
+  type PartEstimate,
+  type Solid,
+  tooSmallFor,
+  type WoolRole,
+} from '@lanakit/core';
 import type { ReactNode } from 'react';
 import { cameOfUse } from '../words/howItCame.ts';
 import { rollUpWords } from '../words/partWords.ts';
@@ -30,6 +38,7 @@ export function PartConsequences({ part, estimate }: { part: Part; estimate: Par
       {layers && estimate.workings?.coat && !layers.isAllCoat && (
         <span>coat {opening('coat', `${showSizeMm(layers.coatThicknessMm, 'mm')} thick`)}</span>
       )}
+      {estimate.solid && <TooSmall part={part} solid={estimate.solid} />}
       {estimate.uses.map((use) =>
         use.kind === 'known' ? (
           <span key={use.role}>
@@ -43,5 +52,19 @@ export function PartConsequences({ part, estimate }: { part: Part; estimate: Par
         ),
       )}
     </div>
+  );
+}
+
+/** A fibre too coarse for so small a part: said, not forbidden. */
+function TooSmall({ part, solid }: { part: Part; solid: Solid }) {
+  const { shelf } = useTable();
+  const fibre = shelf.get(part.core.fibreId ?? '');
+  const smallest = fibre && tooSmallFor(fibre, acrossMm(solid));
+  if (!smallest) return null;
+  return (
+    <span className="amber">
+      {fibre.name} is coarse for this: fit from {showSizeMm(smallest.value, 'mm')}
+      {smallest.isDefault && ' by our default'}
+    </span>
   );
 }

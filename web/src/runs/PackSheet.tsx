@@ -1,4 +1,4 @@
-import type { RunInput } from '@lanakit/core';
+import { type Fibre, lotsPackedFrom, type RunInput } from '@lanakit/core';
 import { PREPARATION_WORDS, showLikely, showWeighed } from '../words/show.ts';
 import { PaperPage } from './PaperPage.tsx';
 import styles from './Sheets.module.css';
@@ -54,6 +54,9 @@ function Slip({ name, runPlan: { plan, shelf, revision }, input }: SlipProps) {
                 <th scope="row">
                   {fibre?.name} <span>{fibre && PREPARATION_WORDS[fibre.preparation]}</span>
                   <small>{partNames(portion.lines.map((line) => line.partId))}</small>
+                  {notesOf(fibre, portion.classG).map((note) => (
+                    <small key={note}>{note}</small>
+                  ))}
                 </th>
                 <td className={styles.slipGrams}>
                   {portion.packG === null
@@ -68,3 +71,9 @@ function Slip({ name, runPlan: { plan, shelf, revision }, input }: SlipProps) {
     </section>
   );
 }
+
+/** What is to be known of the lots it is packed from. */
+const notesOf = (fibre: Fibre | undefined, massG: number): string[] =>
+  lotsPackedFrom(fibre?.lots ?? [], massG)
+    .map(({ note }) => note)
+    .filter((note) => note !== '');

@@ -1,4 +1,4 @@
-import type { FibrePortion, RunInput } from '@lanakit/core';
+import { type Fibre, type FibrePortion, lotsPackedFrom, type RunInput } from '@lanakit/core';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
 import { counted, PREPARATION_WORDS, showGrams, showLikely, showWeighed } from '../words/show.ts';
 import { weighingWords } from '../words/weighingWords.ts';
@@ -71,6 +71,7 @@ function FibreBlock({ portion, number, runPlan, input }: FibreBlockProps) {
         {(portion.shortG ?? 0) > 0 && <b className="red">Short: {weigh(portion.shortG ?? 0)}.</b>}
         {weighing.kind === 'together' && ` ${capital(weighingWords(weighing, input.scaleStepG))}.`}
       </p>
+      {fibre && <LotNotes fibre={fibre} massG={portion.classG} />}
       <ol className={styles.ticks} aria-label="Tick as weighed">
         {ticks.map((tick, index) => (
           <li key={index}>
@@ -79,6 +80,26 @@ function FibreBlock({ portion, number, runPlan, input }: FibreBlockProps) {
         ))}
       </ol>
     </section>
+  );
+}
+
+/** Which lots it comes from, and what is to be known of them. */
+function LotNotes({ fibre, massG }: { fibre: Fibre; massG: number }) {
+  const lots = lotsPackedFrom(fibre.lots, massG);
+  const worthSaying = lots.length > 1 || lots.some(({ note }) => note !== '');
+  if (!worthSaying) return null;
+  return (
+    <p className={styles.blockNote}>
+      {lots.map((lot, index) => (
+        <span key={lot.id}>
+          {index > 0 && '; then '}
+          Lot <b>{lot.name}</b>
+          {lot.place !== '' && `, ${lot.place}`}
+          {lot.note !== '' && `: ${lot.note}`}
+        </span>
+      ))}
+      .
+    </p>
   );
 }
 

@@ -75,7 +75,7 @@ export function BlendPanel({ blend, parts, promised, onSaved }: BlendPanelProps)
       {tab === 'stock' && blend && (
         <>
           <StockFigures onHandG={blend.onHandG} promised={promised} />
-          <LotsSection itemId={blend.id} lots={blend.lots} preparation={blend.preparation} canAdd={false} />
+          <LotsSection itemId={blend.id} lots={blend.lots} preparation={blend.preparation} fibre={null} />
           <LedgerSection itemId={blend.id} unit="g" lots={blend.lots} />
           <UsedIn path={`/blends/${blend.id}`} />
         </>

@@ -131,7 +131,8 @@ function FindingGlyph({ measure, colour }: { measure: FindingMeasure; colour: st
         <>
           {[-1, 0, 1].map((place) => (
             <g key={place} transform={`translate(${PICTURE_WIDTH / 2 + place * (across + 4)} ${MIDDLE})`}>
-              <circle r={across / 2} {...outline} />
+              {/* No two found things are alike. */}
+              <circle r={(across / 2) * (measure.sizeVaries ? 1 + place * 0.18 : 1)} {...outline} />
               {hole > 0 && <circle r={hole / 2} fill="var(--paper-2)" stroke="var(--ink)" />}
             </g>
           ))}

@@ -14,11 +14,14 @@ export interface ListProps {
   onChoose: (id: string) => void;
   /** On shelves by sort a drawer says where it is instead of what it is. */
   isBySort: boolean;
+  /** Long names take a second line. */
+  isTall: boolean;
 }
 
 /** The narrowest a drawer may be, its gap with it, px. */
 const DRAWER_WIDTH = 154;
 const DRAWER_HEIGHT = 138;
+const TALL_DRAWER_HEIGHT = 156;
 const HEADING_HEIGHT = 34;
 
 type Row =
@@ -26,22 +29,23 @@ type Row =
   | { readonly kind: 'drawers'; readonly entries: readonly Entry[] };
 
 /** The shelf as shelves of drawers; only the rows in sight are drawn. Arrows go from drawer to drawer. */
-export function Drawers({ groups, openId, chosen, onOpen, onChoose, isBySort }: ListProps) {
+export function Drawers({ groups, openId, chosen, onOpen, onChoose, isBySort, isTall }: ListProps) {
   const [scroller, size] = useSize<HTMLDivElement>();
   const columns = Math.max(1, Math.floor((size.width - 16) / DRAWER_WIDTH));
   const rows = useMemo(() => rowsOf(groups, columns), [groups, columns]);
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => scroller.current,
-    estimateSize: (index) => (rows[index]?.kind === 'heading' ? HEADING_HEIGHT : DRAWER_HEIGHT),
+    estimateSize: (index) =>
+      rows[index]?.kind === 'heading' ? HEADING_HEIGHT : isTall ? TALL_DRAWER_HEIGHT : DRAWER_HEIGHT,
     overscan: 3,
   });
-  useEffect(() => virtual.measure(), [virtual, rows]);
+  useEffect(() => virtual.measure(), [virtual, rows, isTall]);
   const onKeyDown = useArrows(rows, columns, (row) => virtual.scrollToIndex(row), scroller);
   return (
-    <div ref={scroller} className={styles.scroller} onKeyDown={onKeyDown}>
+    <div ref={scroller} className={`${styles.scroller} ${isTall ? styles.tall : ''}`} onKeyDown={onKeyDown}>
       <div
-        role="list"
+        role="group"
         aria-label="On the shelf"
         style={{ height: virtual.getTotalSize(), position: 'relative' }}
       >
@@ -56,7 +60,6 @@ export function Drawers({ groups, openId, chosen, onOpen, onChoose, isBySort }: 
                 transform: `translateY(${start}px)`,
                 gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))`,
               }}
-              role="presentation"
             >
               {row.kind === 'heading' ? (
                 <h2 className={styles.heading}>
@@ -106,10 +109,7 @@ function Drawer({ entry, line, isOpen, isChosen, onOpen, onChoose }: DrawerProps
   const { unit, onHand, promised } = entry;
   const isShort = onHand !== null && promised > onHand;
   return (
-    <div
-      role="listitem"
-      className={`${styles.drawer} ${isOpen ? styles.open : ''} ${isChosen ? styles.chosen : ''}`}
-    >
+    <div className={`${styles.drawer} ${isOpen ? styles.open : ''} ${isChosen ? styles.chosen : ''}`}>
       <button
         type="button"
         className={styles.front}

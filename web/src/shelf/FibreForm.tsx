@@ -13,14 +13,13 @@ import {
   showNumber,
 } from '@lanakit/core';
 import { FIBRE_FLAG_WORDS, FINENESS_WORDS, PREPARATION_WORDS } from '@lanakit/core/words';
-import { useState } from 'react';
 import { NumberField } from '../fields/NumberField.tsx';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
 import { ChoiceField, ColourField, FlagsField, MoneyField, NamesField, TextField } from './fields.tsx';
 import { ItemFrame } from './ItemFrame.tsx';
-import { MeasureHelper } from './MeasureHelper.tsx';
 import { NUMBER_WORDS } from './numberWords.ts';
 import styles from './Panel.module.css';
+import { WeighHelper } from './WeighHelper.tsx';
 import { type FormSpec, type ItemForm, useItemForm } from './useItemForm.ts';
 
 const SPEC: FormSpec<FibreInput> = {
@@ -155,9 +154,7 @@ export function FibreForm({ fibre, onSaved }: FibreFormProps) {
 /** The numbers that are measured; a default in force stands in the empty field and is marked. */
 function Measured({ form }: { form: ItemForm<FibreInput> }) {
   const { input, set, problemAt } = form;
-  const [weighing, setWeighing] = useState<'linearGPerM' | 'arealGPerM2' | null>(null);
   const names = numbersOf(input.preparation);
-  const weighed = names.find((name) => name === 'linearGPerM' || name === 'arealGPerM2');
   return (
     <>
       <div className={styles.two}>
@@ -175,23 +172,11 @@ function Measured({ form }: { form: ItemForm<FibreInput> }) {
           />
         ))}
       </div>
-      {weighed !== undefined &&
-        (weighing === weighed ? (
-          <MeasureHelper
-            measuring={weighed === 'linearGPerM' ? 'length' : 'area'}
-            onRecord={input[weighed]}
-            onUse={({ value }) => {
-              set({ [weighed]: Number(value.toPrecision(3)) });
-              setWeighing(null);
-            }}
-          />
-        ) : (
-          <div>
-            <button type="button" className="opens" onClick={() => setWeighing(weighed)}>
-              {weighed === 'linearGPerM' ? 'Weigh some metres of it' : 'Weigh a piece of it'}
-            </button>
-          </div>
-        ))}
+      <WeighHelper
+        names={names}
+        onRecord={(name) => input[name]}
+        onUse={(name, value) => set({ [name]: value })}
+      />
     </>
   );
 }

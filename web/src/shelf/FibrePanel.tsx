@@ -45,13 +45,13 @@ export function FibrePanel({ fibre, promised }: FibrePanelProps) {
       {tab === 'stock' && (
         <>
           <StockFigures onHandG={fibre.onHandG} promised={promised} />
-          <LotsSection itemId={fibre.id} lots={fibre.lots} preparation={fibre.preparation} canAdd />
+          <LotsSection itemId={fibre.id} lots={fibre.lots} preparation={fibre.preparation} fibre={fibre} />
           <LedgerSection itemId={fibre.id} unit="g" lots={fibre.lots} />
           <UsedIn path={`/fibres/${fibre.id}`} />
         </>
       )}
       {tab === 'properties' && <FibreForm fibre={fibre} onSaved={() => undefined} />}
-      {tab === 'closest' && <Substitutes fibre={fibre} />}
+      {tab === 'closest' && <Substitutes colour={fibre.colour} except={fibre.id} />}
     </>
   );
 }

@@ -2,6 +2,7 @@ import {
   DELIMITERS,
   type Delimiter,
   ENCODINGS,
+  headerKey,
   type Encoding,
   LIST_COLUMNS,
   LIST_KINDS,
@@ -244,19 +245,14 @@ function Rows({ fileName, kind, preview, shelf }: RowsProps) {
   const ticked = doing.filter(({ line }) => !unticked.has(line));
   const bad = rows.filter(({ state }) => state === 'bad').length;
   const bring = useBringIn(kind);
-  // Only the columns that the file has: it says what it changes.
-  const shown = LIST_COLUMNS[kind]
-    .map((column, index) => ({ ...column, index }))
-    .filter(({ index }) => rows.some(({ values }) => (values[index] ?? '') !== ''))
-    .slice(0, 7);
+  const shown = useMemo(() => columnsOf(kind, preview.header), [kind, preview.header]);
   const template = {
     gridTemplateColumns: `26px 44px 96px ${shown.map(() => 'minmax(70px, 1fr)').join(' ')}`,
   };
   return (
     <>
       <p className={styles.words} role="status">
-        {counted(rows.length, 'row')}:{' '}
-        {counted(rows.filter(({ state }) => state === 'new').length, 'new one')},{' '}
+        {counted(rows.length, 'row')}: {rows.filter(({ state }) => state === 'new').length} new,{' '}
         {rows.filter(({ state }) => state === 'changed').length} changed,{' '}
         {rows.filter(({ state }) => state === 'same').length} the same
         {bad > 0 && (
@@ -349,6 +345,17 @@ function Rows({ fileName, kind, preview, shelf }: RowsProps) {
     </>
   );
 }
+
+const MOST_COLUMNS = 8;
+
+/** The columns that the file has: it says what it changes. */
+const columnsOf = (kind: ListKind, header: readonly string[]) => {
+  const there = new Set(header.map(headerKey));
+  return LIST_COLUMNS[kind]
+    .map((column, index) => ({ ...column, index }))
+    .filter((column) => there.has(headerKey(column.header)))
+    .slice(0, MOST_COLUMNS);
+};
 
 /** Sends the ticked rows, says what happened, and offers to take it back. */
 function useBringIn(kind: ListKind) {

@@ -2,6 +2,7 @@ import {
   AMOUNT_BOUNDS,
   blankLot,
   checkLot,
+  type Fibre,
   FIBRE_BOUNDS,
   isColour,
   type Lot,
@@ -25,25 +26,26 @@ import { showGrams } from '../words/show.ts';
 import { CountField } from './CountField.tsx';
 import { ColourField, MoneyField, TextField } from './fields.tsx';
 import { NUMBER_WORDS } from './numberWords.ts';
+import { WeighHelper } from './WeighHelper.tsx';
 import styles from './Panel.module.css';
 
 interface LotsSectionProps {
   itemId: string;
   lots: readonly Lot[];
   preparation: Preparation;
-  /** A blend's lots come from blending; a fibre's are received. */
-  canAdd: boolean;
+  /** Whose lots they are; null for a blend, whose lots come from blending and are not received. */
+  fibre: Fibre | null;
 }
 
 /** The lots of a fibre or blend: what is there of each, and what each has of its own. */
-export function LotsSection({ itemId, lots, preparation, canAdd }: LotsSectionProps) {
+export function LotsSection({ itemId, lots, preparation, fibre }: LotsSectionProps) {
   const [openId, setOpenId] = useState<string | null>(null);
   const inUse = lotInUse({ lots });
   return (
     <section className={styles.section} aria-label="Lots">
       <div className={styles.sectionHead}>
         <h3>Lots</h3>
-        {canAdd && openId !== 'new' && (
+        {fibre && openId !== 'new' && (
           <Button size="small" onClick={() => setOpenId('new')}>
             Receive a lot
           </Button>
@@ -58,6 +60,7 @@ export function LotsSection({ itemId, lots, preparation, canAdd }: LotsSectionPr
           lot={null}
           others={lots}
           preparation={preparation}
+          fibre={fibre}
           onDone={() => setOpenId(null)}
         />
       )}
@@ -96,6 +99,7 @@ export function LotsSection({ itemId, lots, preparation, canAdd }: LotsSectionPr
                 lot={lot}
                 others={lots}
                 preparation={preparation}
+                fibre={fibre}
                 onDone={() => setOpenId(null)}
               />
             </>
@@ -106,7 +110,7 @@ export function LotsSection({ itemId, lots, preparation, canAdd }: LotsSectionPr
   );
 }
 
-interface LotFormProps {
+interface LotFormProps extends Pick<LotsSectionProps, 'fibre'> {
   itemId: string;
   lot: Lot | null;
   others: readonly Lot[];
@@ -114,7 +118,7 @@ interface LotFormProps {
   onDone: () => void;
 }
 
-function LotForm({ itemId, lot, others, preparation, onDone }: LotFormProps) {
+function LotForm({ itemId, lot, others, preparation, fibre, onDone }: LotFormProps) {
   const [input, setInput] = useState<LotInput>(() => (lot ? lotInputOf(lot) : blankLot('')));
   const [receivedG, setReceivedG] = useState<number | null>(null);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
@@ -229,6 +233,11 @@ function LotForm({ itemId, lot, others, preparation, onDone }: LotFormProps) {
           />
         ))}
       </div>
+      <WeighHelper
+        names={numbersOf(preparation)}
+        onRecord={(name) => input.overrides[name] ?? fibre?.[name] ?? null}
+        onUse={(name, value) => override({ [name]: value })}
+      />
       <div>
         <Button htmlType="submit" disabled={isOwnColour && !isColour(input.overrides.colour ?? '')}>
           {lot ? 'Save the lot' : 'Put the lot away'}

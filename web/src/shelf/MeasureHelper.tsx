@@ -46,7 +46,7 @@ export function MeasureHelper({ measuring, onRecord, onUse }: MeasureHelperProps
   return (
     <div className={styles.measure} role="group" aria-label="Weigh it">
       {rows.map((row, index) => (
-        <div key={index} className={styles.three}>
+        <div key={index} className={measuring === 'area' ? styles.two : styles.three}>
           <NumberField
             label={measuring === 'hand' ? 'How many' : 'Pieces'}
             value={row.pieces}

@@ -1,6 +1,6 @@
 import type { BlendInput } from '@lanakit/core';
 import { Button, Dropdown, Input, Segmented, Select } from 'antd';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { NavLink, useNavigate, useParams, useSearchParams } from 'react-router';
 import { Loading } from '../shell/Loading.tsx';
 import { counted } from '../words/show.ts';
@@ -10,6 +10,7 @@ import {
   type Entry,
   type GroupBy,
   groupsOf,
+  inOrder,
   type Looking,
   lookThrough,
   type Shown,
@@ -75,18 +76,25 @@ function ShelfSection({ section }: { section: Section }) {
   const [view, setView] = useState<View>(() => keptView(section));
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const sought = useDeferredValue(looking);
-  const found = useMemo(() => lookThrough(entries, sought), [entries, sought]);
+  const { sortBy, isDescending, text, shown, sorts } = sought;
+  const ordered = useMemo(() => inOrder(entries, { sortBy, isDescending }), [entries, sortBy, isDescending]);
+  const found = useMemo(() => lookThrough(ordered, { text, shown, sorts }), [ordered, text, shown, sorts]);
   const groups = useMemo(
     () => groupsOf(found, view === 'table' ? 'none' : sought.groupBy),
     [found, sought.groupBy, view],
   );
+  // Stable, so that a key in the search does not draw the panel anew.
+  const open = useCallback((id: string) => setParams({ open: id }, { replace: true }), [setParams]);
+  const add = useCallback(
+    (kind: Adding) => setParams(kind === null ? {} : { add: kind }, { replace: true }),
+    [setParams],
+  );
+  const blendText = params.get('blend');
+  const blendParts = useMemo(() => readBlend(blendText), [blendText]);
   if (!isReady) return <Loading error={error} />;
 
   const entry = entries.find(({ id }) => id === params.get('open')) ?? null;
-  const blendParts = readBlend(params.get('blend'));
   const adding = addingOf(params, section, entries.length === 0, blendParts.length > 0);
-  const open = (id: string) => setParams({ open: id }, { replace: true });
-  const add = (kind: Adding) => setParams(kind === null ? {} : { add: kind }, { replace: true });
   const chosenEntries = found.filter(({ id }) => chosen.has(id));
   const list = {
     groups,
@@ -94,7 +102,8 @@ function ShelfSection({ section }: { section: Section }) {
     chosen,
     onOpen: ({ id }: Entry) => open(id),
     onChoose: (id: string) => setChosen((before) => toggled(before, id)),
-    isBySort: sought.groupBy === 'sort',
+    isBySort: section === 'wool' && sought.groupBy === 'sort',
+    isTall: section !== 'wool',
   };
   const seen = (next: View) => {
     setView(next);
@@ -140,7 +149,7 @@ function ShelfSection({ section }: { section: Section }) {
             }
           />
         ) : (
-          <Drawers {...list} />
+          <Drawers key={`${sought.groupBy} ${sought.sortBy} ${sought.shown}`} {...list} />
         )}
       </section>
       <aside

@@ -1,5 +1,6 @@
 import type { BlendInput, Promised } from '@lanakit/core';
 import { Button } from 'antd';
+import { memo, useState } from 'react';
 import type { Entry } from './entries.ts';
 import { BlendPanel } from './BlendPanel.tsx';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
@@ -10,9 +11,10 @@ import { FindingPanel } from './FindingForm.tsx';
 import { HandMeasures } from './HandMeasures.tsx';
 import { NeedlePanel } from './NeedleForm.tsx';
 import styles from './Panel.module.css';
+import { Substitutes } from './Substitutes.tsx';
 import { SupplierPanel } from './SupplierForm.tsx';
 import { ToolPanel } from './ToolForm.tsx';
-import { type Section, useGoods } from './useEntries.ts';
+import type { Section } from './useEntries.ts';
 
 /** What is being added; null: nothing. */
 export type Adding = 'fibre' | 'blend' | 'finding' | 'needle' | 'tool' | 'supplier' | null;
@@ -29,8 +31,10 @@ interface ShelfPanelProps {
   onSaved: (id: string) => void;
 }
 
-/** The thing that is open, or being added, beside the list. */
-export function ShelfPanel({
+/** The thing that is open, or being added, beside the list. A key in the search leaves it alone. */
+export const ShelfPanel = memo(OpenThing);
+
+function OpenThing({
   section,
   entries,
   entry,
@@ -40,7 +44,6 @@ export function ShelfPanel({
   onAdd,
   onSaved,
 }: ShelfPanelProps) {
-  const goods = useGoods();
   switch (adding) {
     case 'fibre':
       return <FibreForm fibre={null} onSaved={onSaved} />;
@@ -53,7 +56,7 @@ export function ShelfPanel({
     case 'tool':
       return <ToolPanel tool={null} onSaved={onSaved} />;
     case 'supplier':
-      return <SupplierPanel supplier={null} goods={goods} onSaved={onSaved} />;
+      return <SupplierPanel supplier={null} onSaved={onSaved} />;
     case null:
       break;
   }
@@ -72,7 +75,7 @@ export function ShelfPanel({
     case 'tool':
       return <ToolPanel key={entry.id} tool={entry.item.it} onSaved={stay} />;
     case 'supplier':
-      return <SupplierPanel key={entry.id} supplier={entry.item.it} goods={goods} onSaved={stay} />;
+      return <SupplierPanel key={entry.id} supplier={entry.item.it} onSaved={stay} />;
     case undefined:
       return <Nothing section={section} entries={entries} onAdd={onAdd} onSaved={onSaved} />;
   }
@@ -100,7 +103,11 @@ const NOTHING_OPEN: Readonly<Record<Section, string>> = {
 
 type NothingProps = Pick<ShelfPanelProps, 'section' | 'entries' | 'onAdd' | 'onSaved'>;
 
+/** A start for who asks what comes closest to any colour. */
+const ANY_COLOUR = '#6d8f8a';
+
 function Nothing({ section, entries, onAdd, onSaved }: NothingProps) {
+  const [isAsking, setAsking] = useState(false);
   return (
     <>
       <p className="quiet" style={{ marginBottom: 12 }}>
@@ -112,13 +119,23 @@ function Nothing({ section, entries, onAdd, onSaved }: NothingProps) {
             <Button onClick={() => onAdd(kind)}>{words}</Button>
           </div>
         ))}
+        {section === 'wool' && (
+          <div>
+            <Button onClick={() => setAsking(!isAsking)}>
+              {isAsking ? 'What needs you' : 'What comes closest to a colour'}
+            </Button>
+          </div>
+        )}
       </div>
       <div style={{ height: 18 }} />
-      {section === 'wool' && <NeedsYou entries={entries} onOpen={onSaved} />}
+      {section === 'wool' &&
+        (isAsking ? <Substitutes colour={ANY_COLOUR} /> : <NeedsYou entries={entries} onOpen={onSaved} />)}
       {section === 'tools' && <HandMeasures />}
     </>
   );
 }
+
+const MOST_NAMED = 8;
 
 /** What runs will take and is not there, and what was never counted. */
 function NeedsYou({ entries, onOpen }: { entries: readonly Entry[]; onOpen: (id: string) => void }) {
@@ -127,7 +144,7 @@ function NeedsYou({ entries, onOpen }: { entries: readonly Entry[]; onOpen: (id:
   const uncounted = inUse.filter(({ onHand }) => onHand === null);
   const lines = (found: readonly Entry[], words: (entry: Entry) => string) => (
     <ul className={styles.list}>
-      {found.map((entry) => (
+      {found.slice(0, MOST_NAMED).map((entry) => (
         <li key={entry.id} className={styles.found}>
           {entry.wool ? <FibreSwatch fibre={entry.wool} width={54} height={22} /> : <span />}
           <button type="button" className="plain-button" onClick={() => onOpen(entry.id)}>
@@ -136,6 +153,9 @@ function NeedsYou({ entries, onOpen }: { entries: readonly Entry[]; onOpen: (id:
           <span className="red num">{words(entry)}</span>
         </li>
       ))}
+      {found.length > MOST_NAMED && (
+        <li className="quiet small">and {found.length - MOST_NAMED} more: choose them above the list</li>
+      )}
     </ul>
   );
   return (

@@ -86,8 +86,8 @@ export function Stocktake({ groups }: { groups: readonly Group[] }) {
         <span>What is there</span>
         <span className={styles.right}>Difference</span>
       </div>
-      <div ref={scroller} className={styles.scroller} role="list" aria-label="To count">
-        <div style={{ height: virtual.getTotalSize(), position: 'relative' }} role="presentation">
+      <div ref={scroller} className={styles.scroller} role="group" aria-label="To count">
+        <div style={{ height: virtual.getTotalSize(), position: 'relative' }}>
           {virtual.getVirtualItems().map(({ index, start }) => {
             const line = lines[index];
             if (!line) return null;
@@ -95,7 +95,6 @@ export function Stocktake({ groups }: { groups: readonly Group[] }) {
             return (
               <div
                 key={line.key}
-                role="listitem"
                 className={styles.line}
                 style={{ height: ROW_HEIGHT, transform: `translateY(${start}px)` }}
               >

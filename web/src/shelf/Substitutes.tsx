@@ -12,21 +12,28 @@ import { useNearest } from './useNearest.ts';
 /** Sheets and yarn cannot be carded into a blend. */
 const NOT_CARDED = new Set(['felt', 'pre-felt', 'yarn']);
 
+interface SubstitutesProps {
+  /** What is wanted, to begin with. */
+  colour: string;
+  /** The fibre that is to be replaced; null where any colour is asked for. */
+  except?: string | null;
+}
+
 /** What comes closest to a colour: fibres, and blends of two and three of them. */
-export function Substitutes({ fibre }: { fibre: Fibre }) {
+export function Substitutes({ colour, except = null }: SubstitutesProps) {
   const { data } = useFibres();
-  const [wanted, setWanted] = useState(fibre.colour);
+  const [wanted, setWanted] = useState(colour);
   const [onlyThere, setOnlyThere] = useState(true);
   const candidates = useMemo(
     () =>
       (data?.items ?? []).filter(
         (other) =>
-          other.id !== fibre.id &&
+          other.id !== except &&
           !other.archived &&
           !NOT_CARDED.has(other.preparation) &&
           (!onlyThere || (other.onHandG ?? 0) > 0),
       ),
-    [data, fibre.id, onlyThere],
+    [data, except, onlyThere],
   );
   return (
     <section className={styles.section} aria-label="What comes closest">

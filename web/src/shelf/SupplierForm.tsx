@@ -20,6 +20,7 @@ import { MoneyField, TextField } from './fields.tsx';
 import type { Entry } from './entries.ts';
 import { ItemFrame } from './ItemFrame.tsx';
 import styles from './Panel.module.css';
+import { useGoods } from './useEntries.ts';
 import { type FormSpec, useItemForm } from './useItemForm.ts';
 
 const SPEC: FormSpec<SupplierInput> = {
@@ -31,13 +32,12 @@ const SPEC: FormSpec<SupplierInput> = {
 
 interface SupplierPanelProps {
   supplier: Supplier | null;
-  /** Everything that can be bought, by id. */
-  goods: ReadonlyMap<string, Entry>;
   onSaved: (id: string) => void;
 }
 
 /** Who sells what, in which packs, on which terms. */
-export function SupplierPanel({ supplier, goods, onSaved }: SupplierPanelProps) {
+export function SupplierPanel({ supplier, onSaved }: SupplierPanelProps) {
+  const goods = useGoods();
   const form = useItemForm<SupplierInput>(SPEC, supplier, false, onSaved);
   const { input, set, problemAt } = form;
   return (

@@ -14,7 +14,6 @@ import {
 import {
   FIBRE_FLAG_WORDS,
   FINDING_FLAG_WORDS,
-  MEASURED_BY_WORDS,
   PREPARATION_WORDS,
   PROVISION_WORDS,
   SORT_WORDS,
@@ -129,7 +128,7 @@ export function findingEntry(finding: Finding): Entry {
     id: finding.id,
     item: { kind: 'finding', it: finding },
     name: finding.name,
-    sub: `${SORT_WORDS[measure.sort]}, ${MEASURED_BY_WORDS[measure.by]}`,
+    sub: SORT_WORDS[measure.sort],
     words: wordsOf(
       finding.name,
       finding.otherNames,
@@ -173,12 +172,12 @@ export function needleEntry(needle: Needle): Entry {
 }
 
 export function toolEntry(tool: Tool): Entry {
-  const takes = tool.needles === null ? '' : `, ${counted(tool.needles, 'needle')}`;
+  const takes = tool.needles === null ? '' : `${counted(tool.needles, 'needle')}, `;
   return {
     id: tool.id,
     item: { kind: 'tool', it: tool },
     name: tool.name,
-    sub: `${TOOL_SORT_WORDS[tool.sort]}${takes}, ${PROVISION_WORDS[tool.provision]}`,
+    sub: `${takes}${PROVISION_WORDS[tool.provision]}`,
     words: wordsOf(tool.name, TOOL_SORT_WORDS[tool.sort], tool.place, tool.note),
     place: tool.place,
     sort: `${TOOL_SORT_WORDS[tool.sort]}s`,
@@ -228,20 +227,30 @@ export interface Looking {
   readonly groupBy: GroupBy;
 }
 
-/** What is looked for, in order. Every word must be found somewhere in the thing. */
-export function lookThrough(entries: readonly Entry[], looking: Looking): Entry[] {
+/** All of them in order; apart from looking through them, so that a key in the search sorts nothing anew. */
+export function inOrder(
+  entries: readonly Entry[],
+  { sortBy, isDescending }: Pick<Looking, 'sortBy' | 'isDescending'>,
+): Entry[] {
+  const compare = COMPARE[sortBy];
+  return [...entries].sort((a, b) => (isDescending ? compare(b, a) : compare(a, b)) || byName(a, b));
+}
+
+/** What is looked for, in the order given. Every word must be found somewhere in the thing. */
+export function lookThrough(
+  entries: readonly Entry[],
+  looking: Pick<Looking, 'text' | 'shown' | 'sorts'>,
+): Entry[] {
   const words = looking.text
     .toLowerCase()
     .split(/\s+/)
     .filter((word) => word !== '');
-  const found = entries.filter(
+  return entries.filter(
     (entry) =>
       isShown(entry, looking.shown) &&
       (looking.sorts.length === 0 || looking.sorts.includes(entry.sort)) &&
       words.every((word) => entry.words.includes(word)),
   );
-  const compare = COMPARE[looking.sortBy];
-  return found.sort((a, b) => (looking.isDescending ? compare(b, a) : compare(a, b)) || byName(a, b));
 }
 
 function isShown({ isArchived, onHand, promised }: Entry, shown: Shown): boolean {
@@ -251,7 +260,9 @@ function isShown({ isArchived, onHand, promised }: Entry, shown: Shown): boolean
   return shown === 'all' || onHand === null;
 }
 
-const byName = (a: Entry, b: Entry): number => a.name.localeCompare(b.name) || a.sub.localeCompare(b.sub);
+/** One collator for all: localeCompare makes its own each time, which a long shelf feels. */
+const { compare: inWords } = new Intl.Collator(undefined, { numeric: true });
+const byName = (a: Entry, b: Entry): number => inWords(a.name, b.name) || inWords(a.sub, b.sub);
 /** What is unknown comes before the least. */
 const known = (value: number | null): number => value ?? -1;
 
@@ -261,8 +272,8 @@ const COMPARE: Readonly<Record<SortBy, (a: Entry, b: Entry) => number>> = {
   onHand: (a, b) => known(a.onHand) - known(b.onHand),
   promised: (a, b) => a.promised - b.promised,
   price: (a, b) => known(a.priceMinor) - known(b.priceMinor),
-  place: (a, b) => a.place.localeCompare(b.place, undefined, { numeric: true }),
-  sort: (a, b) => a.sort.localeCompare(b.sort),
+  place: (a, b) => inWords(a.place, b.place),
+  sort: (a, b) => inWords(a.sort, b.sort),
 };
 
 /** Chroma under which a colour is a grey to the eye. */
@@ -314,7 +325,5 @@ export function groupsOf(entries: readonly Entry[], by: GroupBy): Group[] {
     own.push(entry);
     groups.set(nameOf(entry), own);
   }
-  return [...groups]
-    .map(([name, own]) => ({ name, entries: own }))
-    .sort((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true }));
+  return [...groups].map(([name, own]) => ({ name, entries: own })).sort((a, b) => inWords(a.name, b.name));
 }

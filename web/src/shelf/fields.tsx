@@ -165,6 +165,7 @@ export function MoneyField({ label, minor, boundsMinor, hint, problem, onValue }
       value={minor === null ? null : majorOf(minor)}
       bounds={{ min: majorOf(boundsMinor.min), max: majorOf(boundsMinor.max) }}
       allowEmpty
+      decimals={2}
       {...(hint !== undefined && { hint })}
       problem={problem ?? null}
       onValue={(price) => onValue(price === null ? null : minorOf(price))}

@@ -1,0 +1,29 @@
+import type { Lot } from './lot.ts';
+
+/** What to take from which lot. */
+export interface LotTaking {
+  readonly lotId: string;
+  readonly massG: number;
+}
+
+/** So much out of these lots, oldest first, each emptied before the next; null when they have not that much. */
+export function takeFromLots(
+  lots: readonly { readonly id: string; readonly onHandG: number | null }[],
+  massG: number,
+): LotTaking[] | null {
+  const takings: LotTaking[] = [];
+  let leftG = massG;
+  for (const { id, onHandG } of lots) {
+    const takenG = Math.min(leftG, Math.max(0, onHandG ?? 0));
+    if (takenG > 1e-9) takings.push({ lotId: id, massG: Math.round(takenG * 1e6) / 1e6 });
+    leftG -= takenG;
+  }
+  return leftG > 1e-6 ? null : takings;
+}
+
+/** The lots that a mass is packed from, oldest first; where there is not that much, every lot with anything left. */
+export function lotsPackedFrom(lots: readonly Lot[], massG: number): Lot[] {
+  const held = lots.filter((lot) => (lot.onHandG ?? 0) > 0);
+  const taken = new Set(takeFromLots(held, massG)?.map(({ lotId }) => lotId) ?? held.map(({ id }) => id));
+  return held.filter(({ id }) => taken.has(id));
+}
