@@ -73,10 +73,40 @@ await pictures('light', async (page) => {
   await page.locator('[data-row-head]').nth(3).click();
   await page.getByLabel('What to do').waitFor();
   await take(page, 'steps');
+  const panel = page.getByRole('complementary');
+  const drawer = (name) => page.getByRole('region', { name: 'Wool' }).getByRole('button', { name });
   await page.goto(`${url}/shelf`);
-  await page.getByRole('button', { name: 'Marigold' }).click();
+  await drawer(/^Marigold/).click();
   await page.getByText('draft, revision 1').waitFor();
   await take(page, 'shelf');
+  await drawer(/^Moss/).click();
+  await panel.locator('.ant-segmented-item', { hasText: 'Closest' }).click();
+  await page.getByText('Blended, in eighths').waitFor();
+  await take(page, 'closest');
+  await drawer(/^Tide pool drawer/).click();
+  await page.getByText('held back', { exact: false }).first().waitFor();
+  await take(page, 'blend');
+  await page.getByText('count', { exact: true }).click();
+  await page.getByLabel('Butter batt spring, what is there').fill('27.5');
+  await take(page, 'stocktake');
+  await page.goto(`${url}/shelf/tools`);
+  await page.getByRole('button', { name: /^38 star/ }).click();
+  await panel.getByText('Came and went').waitFor();
+  await take(page, 'needles');
+  await page.goto(`${url}/shelf/suppliers`);
+  await page.getByRole('button', { name: 'Gannet Row Wools' }).click();
+  await page.getByText('Packs and prices').waitFor();
+  await take(page, 'suppliers');
+  await page.goto(`${url}/shelf/import?kind=fibres`);
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'autumn-order.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      'name;prepared as;colour;g per m;price per 100 g\nMoss;carded sliver;#6b7d36;13,5;5,40\nThrift;tops;#c65f8e;21,5;6,60\nFog;tops;grey;22;6,40\nGorse;carded sliver;#e0b400;13;5,60\nGull;fluffy;#d0d0d0;;',
+    ),
+  });
+  await page.getByText('2 cannot be read').waitFor();
+  await take(page, 'import');
   await page.goto(`${url}/runs?plan`);
   await page.getByRole('heading', { name: 'Plan a class' }).waitFor();
   await take(page, 'runs');

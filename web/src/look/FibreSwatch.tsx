@@ -5,7 +5,8 @@ import type { Woolly } from './fibreTile.ts';
 
 interface FibreSwatchProps {
   fibre: Woolly & Pick<Fibre, 'name'>;
-  width?: number;
+  /** Null fills what there is. */
+  width?: number | null;
   height?: number;
 }
 
@@ -13,25 +14,11 @@ interface FibreSwatchProps {
 export const FibreSwatch = memo(function FibreSwatch({ fibre, width = 66, height = 26 }: FibreSwatchProps) {
   const id = useId();
   return (
-    <svg
-      width={width}
-      height={height}
-      viewBox={`0 0 ${width} ${height}`}
-      aria-hidden
-      style={{ flex: 'none' }}
-    >
+    <svg width={width ?? '100%'} height={height} aria-hidden style={{ flex: 'none' }}>
       <defs>
         <FibrePattern id={id} fibre={fibre} seed={fibre.name} />
       </defs>
-      <rect
-        x={0.5}
-        y={0.5}
-        width={width - 1}
-        height={height - 1}
-        fill={`url(#${id})`}
-        stroke="var(--ink)"
-        strokeOpacity={0.35}
-      />
+      <rect width="100%" height={height} fill={`url(#${id})`} stroke="var(--ink)" strokeOpacity={0.35} />
     </svg>
   );
 });

@@ -123,7 +123,7 @@ function BlendSwatch({ name, preparation, fractions, wool }: BlendSwatchProps) {
   return (
     <FibreSwatch
       fibre={{ name, preparation, colour: mixColours(strands), strands }}
-      width={342}
+      width={null}
       height={64}
     />
   );

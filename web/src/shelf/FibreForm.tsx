@@ -47,7 +47,7 @@ export function FibreForm({ fibre, onSaved }: FibreFormProps) {
           <h2>A fibre for the shelf</h2>
           <FibreSwatch
             fibre={{ ...input, colour: isColour(input.colour) ? input.colour : '#ffffff' }}
-            width={342}
+            width={null}
             height={48}
           />
         </>

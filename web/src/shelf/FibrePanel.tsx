@@ -29,7 +29,7 @@ export function FibrePanel({ fibre, promised }: FibrePanelProps) {
           <h2>{fibre.name}</h2>
           <span className="quiet">{PREPARATION_WORDS[fibre.preparation]}</span>
         </div>
-        <FibreSwatch fibre={ofLot(fibre, lotInUse(fibre))} width={342} height={48} />
+        <FibreSwatch fibre={ofLot(fibre, lotInUse(fibre))} width={null} height={48} />
         <Segmented<Tab>
           aria-label="What to see of it"
           block
