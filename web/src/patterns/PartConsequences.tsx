@@ -43,7 +43,17 @@ export function PartConsequences({ part, estimate }: { part: Part; estimate: Par
         use.kind === 'known' ? (
           <span key={use.role}>
             {use.role} {opening(use.role, showLikely(use.pieceG))}
-            {use.tops && <span className="quiet"> · {topsWords(use.tops, unit)}</span>}
+            {use.tops && (
+              <span className="quiet">
+                {' '}
+                ·{' '}
+                {topsWords(
+                  use.tops,
+                  unit,
+                  shelf.get(use.fibreId)?.preparation === 'tops' ? 'tops' : 'sliver',
+                )}
+              </span>
+            )}
           </span>
         ) : (
           <span key={use.role} className="red">

@@ -2,29 +2,24 @@ import {
   DELIMITERS,
   type Delimiter,
   ENCODINGS,
-  headerKey,
   type Encoding,
   LIST_COLUMNS,
   LIST_KINDS,
   type ListKind,
   type ListPreview,
   type ListSettings,
-  type PlannedRow,
-  type ShelfView,
-  toImport,
 } from '@lanakit/core';
-import { csvRefusalWords, problemWords } from '@lanakit/core/words';
-import { useVirtualizer } from '@tanstack/react-virtual';
+import { csvRefusalWords } from '@lanakit/core/words';
 import { Button, Progress, Select, Upload } from 'antd';
-import { useMemo, useRef, useState } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
-import { ApiProblem, send } from '../api/client.ts';
-import { refresh, refreshShelf, useImports } from '../api/resources.ts';
+import { useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { useImports } from '../api/resources.ts';
 import { Field } from '../fields/Field.tsx';
 import { useNotice } from '../shell/Notice.tsx';
-import { counted } from '../words/show.ts';
 import styles from './ImportPage.module.css';
 import { usePreview } from './usePreview.ts';
+import { ImportRows } from './ImportRows.tsx';
+import { SHELF_OF, takeBack } from './useBringIn.ts';
 
 const KIND_WORDS: Readonly<Record<ListKind, string>> = {
   fibres: 'fibres',
@@ -32,13 +27,6 @@ const KIND_WORDS: Readonly<Record<ListKind, string>> = {
   needles: 'needles',
   prices: 'suppliers’ prices',
   counts: 'stock counts',
-};
-const SHELF_OF: Readonly<Record<ListKind, string>> = {
-  fibres: '/shelf',
-  findings: '/shelf/findings',
-  needles: '/shelf/tools',
-  prices: '/shelf/suppliers',
-  counts: '/shelf',
 };
 const GUESS: ListSettings = { encoding: null, delimiter: null, decimal: null };
 
@@ -104,7 +92,7 @@ export function ImportPage() {
                 preview={preview.result.preview}
                 onChange={(change) => setSettings((before) => ({ ...before, ...change }))}
               />
-              <Rows
+              <ImportRows
                 key={`${file?.name} ${preview.result.preview.encoding} ${preview.result.preview.delimiter} ${preview.result.preview.decimal} ${kind}`}
                 fileName={file?.name ?? 'list'}
                 kind={kind}
@@ -207,190 +195,6 @@ function Settings({ preview, onChange }: SettingsProps) {
       {preview.unread.length > 0 && <p className="amber small">Not read: {preview.unread.join(', ')}</p>}
     </div>
   );
-}
-
-const STATE_WORDS: Readonly<Record<PlannedRow['state'], string>> = {
-  new: 'new',
-  changed: 'changes it',
-  same: 'the same',
-  bad: 'cannot be read',
-};
-const STATE_CLASS: Readonly<Record<PlannedRow['state'], string>> = {
-  new: 'leaf',
-  changed: 'amber',
-  same: 'quiet',
-  bad: 'red',
-};
-const ROW_HEIGHT = 36;
-
-interface RowsProps {
-  fileName: string;
-  kind: ListKind;
-  preview: ListPreview;
-  shelf: ShelfView;
-}
-
-function Rows({ fileName, kind, preview, shelf }: RowsProps) {
-  const { rows } = preview;
-  const doing = useMemo(() => rows.filter(({ change }) => change !== null), [rows]);
-  const [unticked, setUnticked] = useState<ReadonlySet<number>>(new Set());
-  const scroller = useRef<HTMLDivElement>(null);
-  const virtual = useVirtualizer({
-    count: rows.length,
-    getScrollElement: () => scroller.current,
-    estimateSize: (index) =>
-      rows[index]?.state === 'bad' ? ROW_HEIGHT + 22 * (rows[index]?.problems.length ?? 1) : ROW_HEIGHT,
-    overscan: 8,
-  });
-  const ticked = doing.filter(({ line }) => !unticked.has(line));
-  const bad = rows.filter(({ state }) => state === 'bad').length;
-  const bring = useBringIn(kind);
-  const shown = useMemo(() => columnsOf(kind, preview.header), [kind, preview.header]);
-  const template = {
-    gridTemplateColumns: `26px 44px 96px ${shown.map(() => 'minmax(70px, 1fr)').join(' ')}`,
-  };
-  return (
-    <>
-      <p className={styles.words} role="status">
-        {counted(rows.length, 'row')}: {rows.filter(({ state }) => state === 'new').length} new,{' '}
-        {rows.filter(({ state }) => state === 'changed').length} changed,{' '}
-        {rows.filter(({ state }) => state === 'same').length} the same
-        {bad > 0 && (
-          <>
-            , <span className="red">{bad} cannot be read</span>
-          </>
-        )}
-        .
-      </p>
-      <div
-        ref={scroller}
-        className={styles.rows}
-        role="table"
-        aria-label="As it will be read"
-        aria-rowcount={rows.length + 1}
-        tabIndex={0}
-      >
-        <div className={styles.head} style={template} role="row">
-          <span role="columnheader">
-            <span className="visually-hidden">Read it in</span>
-          </span>
-          <span role="columnheader">line</span>
-          <span role="columnheader">does</span>
-          {shown.map(({ header }) => (
-            <span key={header} role="columnheader">
-              {header}
-            </span>
-          ))}
-        </div>
-        <div style={{ height: virtual.getTotalSize(), position: 'relative' }} role="rowgroup">
-          {virtual.getVirtualItems().map(({ index, start }) => {
-            const row = rows[index];
-            if (!row) return null;
-            return (
-              <div
-                key={row.line}
-                role="row"
-                className={styles.row}
-                style={{ transform: `translateY(${start}px)` }}
-              >
-                <div className={styles.cells} style={template} role="presentation">
-                  <span role="cell">
-                    {row.change !== null && (
-                      <input
-                        type="checkbox"
-                        aria-label={`Read in line ${row.line}`}
-                        checked={!unticked.has(row.line)}
-                        onChange={() =>
-                          setUnticked((before) =>
-                            before.has(row.line)
-                              ? new Set([...before].filter((line) => line !== row.line))
-                              : new Set(before).add(row.line),
-                          )
-                        }
-                      />
-                    )}
-                  </span>
-                  <span role="cell" className="quiet num">
-                    {row.line}
-                  </span>
-                  <span role="cell" className={STATE_CLASS[row.state]}>
-                    {STATE_WORDS[row.state]}
-                  </span>
-                  {shown.map(({ header, index: column }) => (
-                    <span key={header} role="cell" className={styles.cell} title={row.values[column]}>
-                      {row.values[column]}
-                    </span>
-                  ))}
-                </div>
-                {row.problems.map((problem) => (
-                  <p key={problem.pointer + problem.code} className={`red small ${styles.why}`}>
-                    {problemWords(problem)}
-                  </p>
-                ))}
-              </div>
-            );
-          })}
-        </div>
-      </div>
-      <footer className={styles.footer}>
-        <span className="quiet">What is ticked comes in whole or not at all, and can be taken back.</span>
-        <Button
-          type="primary"
-          disabled={ticked.length === 0 || bring.isBusy}
-          onClick={() => void bring.run(fileName, ticked, shelf)}
-        >
-          {ticked.length === 0 ? 'Nothing to read in' : `Read in ${counted(ticked.length, 'row')}`}
-        </Button>
-      </footer>
-    </>
-  );
-}
-
-const MOST_COLUMNS = 8;
-
-/** The columns that the file has: it says what it changes. */
-const columnsOf = (kind: ListKind, header: readonly string[]) => {
-  const there = new Set(header.map(headerKey));
-  return LIST_COLUMNS[kind]
-    .map((column, index) => ({ ...column, index }))
-    .filter((column) => there.has(headerKey(column.header)))
-    .slice(0, MOST_COLUMNS);
-};
-
-/** Sends the ticked rows, says what happened, and offers to take it back. */
-function useBringIn(kind: ListKind) {
-  const [isBusy, setBusy] = useState(false);
-  const navigate = useNavigate();
-  const say = useNotice();
-  const fail = (error: unknown) => {
-    const first = error instanceof ApiProblem ? error.problem.errors?.[0]?.message : undefined;
-    const message = error instanceof Error ? error.message : String(error);
-    say({ text: first === undefined ? message : `${message} ${first}`, isProblem: true });
-  };
-  const run = async (fileName: string, rows: readonly PlannedRow[], shelf: ShelfView) => {
-    setBusy(true);
-    try {
-      const { id } = await send<{ id: string }>('POST', '/imports', {
-        body: toImport(fileName.slice(0, 200), rows, shelf),
-      });
-      await Promise.all([refreshShelf(), refresh('/imports')]);
-      say({
-        text: `${counted(rows.length, 'row')} read in from ${fileName}.`,
-        undo: () => void takeBack(id).catch(fail),
-      });
-      void navigate(SHELF_OF[kind]);
-    } catch (error) {
-      fail(error);
-    } finally {
-      setBusy(false);
-    }
-  };
-  return { isBusy, run };
-}
-
-async function takeBack(id: string): Promise<void> {
-  await send('POST', `/imports/${id}/undo`);
-  await Promise.all([refreshShelf(), refresh('/imports')]);
 }
 
 /** What was read in before, each to be taken back while nothing has been built on it. */

@@ -1,0 +1,53 @@
+import { type ListKind, type PlannedRow, type ShelfView, toImport } from '@lanakit/core';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { ApiProblem, send } from '../api/client.ts';
+import { refresh, refreshShelf } from '../api/resources.ts';
+import { useNotice } from '../shell/Notice.tsx';
+import { counted } from '../words/show.ts';
+
+/** Where what was read in is seen. */
+export const SHELF_OF: Readonly<Record<ListKind, string>> = {
+  fibres: '/shelf',
+  findings: '/shelf/findings',
+  needles: '/shelf/tools',
+  prices: '/shelf/suppliers',
+  counts: '/shelf',
+};
+
+/** Sends the ticked rows, says what happened, and offers to take it back. */
+export function useBringIn(kind: ListKind) {
+  const [isBusy, setBusy] = useState(false);
+  const navigate = useNavigate();
+  const say = useNotice();
+  const fail = (error: unknown) => {
+    const first = error instanceof ApiProblem ? error.problem.errors?.[0]?.message : undefined;
+    const message = error instanceof Error ? error.message : String(error);
+    say({ text: first === undefined ? message : `${message} ${first}`, isProblem: true });
+  };
+  const run = async (fileName: string, rows: readonly PlannedRow[], shelf: ShelfView) => {
+    setBusy(true);
+    try {
+      const { id } = await send<{ id: string }>('POST', '/imports', {
+        body: toImport(fileName.slice(0, 200), rows, shelf),
+      });
+      await Promise.all([refreshShelf(), refresh('/imports')]);
+      say({
+        text: `${counted(rows.length, 'row')} read in from ${fileName}.`,
+        undo: () => void takeBack(id).catch(fail),
+      });
+      void navigate(SHELF_OF[kind]);
+    } catch (error) {
+      fail(error);
+    } finally {
+      setBusy(false);
+    }
+  };
+  return { isBusy, run };
+}
+
+/** Takes an import back, whole. */
+export async function takeBack(id: string): Promise<void> {
+  await send('POST', `/imports/${id}/undo`);
+  await Promise.all([refreshShelf(), refresh('/imports')]);
+}
