@@ -205,7 +205,7 @@ test('publishing waits until nothing is unknown, and says what is', async ({ pag
   await expect(page.getByText('Nothing has changed since the last revision')).toBeVisible();
 });
 
-test('undo in the very field gives the size back, and a page left and come back to goes on from what was saved', async ({
+test('undo in the very field gives the size back, arrows nudge it, and a page left and come back to goes on from what was saved', async ({
   page,
   demo,
 }) => {
@@ -222,6 +222,10 @@ test('undo in the very field gives the size back, and a page left and come back 
   await page.goBack();
   await expect(length).toHaveValue('77 mm');
   await length.fill('78');
+  await length.press('ArrowUp');
+  await expect(length).toHaveValue('79 mm');
+  await length.press('Shift+ArrowDown');
+  await expect(length).toHaveValue('74 mm');
   await saved(page);
   await expect(page.getByRole('dialog')).toHaveCount(0);
 });

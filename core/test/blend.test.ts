@@ -79,6 +79,23 @@ describe('a blend down to its fibres', () => {
       ),
     ).toEqual({ ok: false, circle });
   });
+  test('forty blends, each in two of the next, are taken apart once each and not a million times', () => {
+    const blends: Record<string, BlendPart[]> = { a0: parts(['f', 1]), b0: parts(['g', 1]) };
+    for (let i = 1; i <= 40; i++) {
+      blends[`a${i}`] = parts([`a${i - 1}`, 1], [`b${i - 1}`, 3]);
+      blends[`b${i}`] = parts([`a${i - 1}`, 1], [`b${i - 1}`, 1]);
+    }
+    let asked = 0;
+    const counting = (id: string) => {
+      asked++;
+      return blends[id];
+    };
+    const expanded = expandBlend(blends['a40'] ?? [], counting);
+    if (!expanded.ok) throw new Error('not a blend');
+    expect(asked).toBeLessThan(200);
+    // Each step takes (a, b) to ((a + 3b)/4, (a + b)/2): the share of f closes in on 2/5 from either side.
+    expect(expanded.fractions.get('f')).toBeCloseTo(0.4, 9);
+  });
   test('no parts, or only parts of nought, are no blend', () => {
     expect(expandBlend([], () => undefined)).toEqual({ ok: false, circle: null });
     expect(expandBlend(parts(['a', 0]), () => undefined)).toEqual({ ok: false, circle: null });

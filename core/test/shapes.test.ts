@@ -27,6 +27,11 @@ describe('volume, area and centroid against the reference table', () => {
     ['limb 70 × 14', shapes.limb(70, 14), 10.057, 30.788, 35],
     ['taper 80, 20 → 6', shapes.taper(80, 20, 6), 11.645, 36.222, 26.906],
     ['flat ellipse 40 × 18 × 3', shapes.flat(40, 18, 3), 1.696, 14.142, 20],
+    ['drop 90 × 50', shapes.drop(90, 50), 75.267, 93.967, 30.109],
+    ['dome 50 × 20', shapes.dome(50, 20), 26.18, 53.787, 7.5],
+    ['ring 60, rope 12', shapes.ring(60, 12), 17.055, 56.849, 30],
+    ['cone 40 × 30', shapes.cone(40, 30), 9.425, 27.2, 10],
+    ['box 30 × 20 × 10', shapes.box(30, 20, 10), 6, 22, 15],
   ];
   test.each(rows)('%s', (_name, shape, volumeCm3, areaCm2, centroidMm) => {
     const made = solid(shape);
@@ -44,6 +49,9 @@ describe('turned pieces against numeric revolution of their own drawn outline', 
     ['ellipsoid of revolution', fc.record({ l: size, d: size }).map(({ l, d }) => shapes.ellipsoid(l, d, d))],
     ['egg', fc.record({ l: size, d: size, f: fraction }).map(({ l, d, f }) => shapes.egg(l, d, f))],
     ['limb', fc.record({ d: size, more: size }).map(({ d, more }) => shapes.limb(d + more, d))],
+    ['drop', fc.record({ d: size, more: size }).map(({ d, more }) => shapes.drop(d / 2 + more, d))],
+    ['dome', fc.record({ d: size, h: size }).map(({ d, h }) => shapes.dome(d, h))],
+    ['cone', fc.record({ d: size, h: size }).map(({ d, h }) => shapes.cone(h, d))],
     [
       'taper',
       fc
@@ -94,6 +102,35 @@ function ellipsoidAreaBySum(a: number, b: number, c: number): number {
   return (8 * sum * (Math.PI / 2)) / steps ** 2;
 }
 
+test('a ring against the sum of its rope’s slices, whatever its proportions', () => {
+  const ratio = fc.double({ min: 0.02, max: 0.48, noNaN: true });
+  fc.assert(
+    fc.property(fc.double({ min: 10, max: 300, noNaN: true }), ratio, (outer, part) => {
+      const rope = outer * part;
+      const made = solid(shapes.ring(outer, rope));
+      const judged = ringBySlices(outer, rope);
+      expect(made.volumeMm3 / judged.volumeMm3).toBeCloseTo(1, 4);
+      expect(made.areaMm2 / judged.areaMm2).toBeCloseTo(1, 4);
+    }),
+    { numRuns: 40 },
+  );
+});
+
+/** Midpoint sums over the angle round the rope’s section: each sliver is carried round at its own radius. */
+function ringBySlices(outer: number, rope: number): { volumeMm3: number; areaMm2: number } {
+  const [steps, r] = [2000, rope / 2];
+  const middle = outer / 2 - r;
+  let [volumeMm3, areaMm2] = [0, 0];
+  for (let i = 0; i < steps; i++) {
+    const angle = ((i + 0.5) / steps) * 2 * Math.PI;
+    const step = (2 * Math.PI) / steps;
+    areaMm2 += r * step * 2 * Math.PI * (middle + r * Math.cos(angle));
+    // A sliver of the disc from its centre: its centroid lies two thirds out.
+    volumeMm3 += ((r * r * step) / 2) * 2 * Math.PI * (middle + (2 / 3) * r * Math.cos(angle));
+  }
+  return { volumeMm3, areaMm2 };
+}
+
 test('the elliptic integral meets its known special values', () => {
   expect(carlsonRG(4, 4, 4)).toBeCloseTo(2, 12);
   expect(carlsonRG(0, 1, 1)).toBeCloseTo(Math.PI / 4, 10);
@@ -104,6 +141,7 @@ test('the elliptic integral meets its known special values', () => {
 describe('an inset solid', () => {
   const any = fc.constantFrom(
     shapes.ball(40), shapes.ellipsoid(50, 30, 20), shapes.egg(60, 40, 0.35), shapes.limb(50, 12), shapes.taper(60, 24, 5), shapes.taper(40, 20, 0), shapes.flat(40, 20, 4),
+    shapes.drop(60, 30), shapes.dome(50, 20), shapes.cone(40, 30), shapes.ring(60, 12), shapes.box(30, 20, 12),
   ); // prettier-ignore
   test('shrinks steadily with depth until nothing is left', () => {
     fc.assert(
@@ -140,6 +178,8 @@ describe('what cannot be a shape', () => {
     ['far too large', shapes.ball(1e9), 'size_too_large', '/s/diameter'],
     ['endless', shapes.limb(Infinity, 3), 'size_too_large', '/s/length'],
     ['a limb shorter than wide', shapes.limb(9, 14), 'limb_shorter_than_wide', '/s/length'],
+    ['a drop with no point', shapes.drop(20, 50), 'drop_without_point', '/s/length'],
+    ['a ring with no hole', shapes.ring(20, 12), 'ring_without_hole', '/s/rope'],
     ['a taper the wrong way round', shapes.taper(40, 6, 9), 'taper_ends_swapped', '/s/thinEnd'],
   ];
   test.each(rows)('%s', (_name, shape, code, pointer) => {
@@ -176,6 +216,11 @@ test('every outline stays in its box and touches all four sides', () => {
     shapes.limb(50, 12),
     shapes.taper(60, 24, 5),
     shapes.flat(40, 20, 4),
+    shapes.drop(60, 30),
+    shapes.dome(50, 20),
+    shapes.cone(40, 30),
+    shapes.ring(60, 12),
+    shapes.box(30, 20, 10),
   ]) {
     const { outline, widthMm, heightMm } = solid(shape);
     const xs = outline().map(([x]) => x);

@@ -11,7 +11,20 @@ import {
   majorOf,
   minorOf,
   percentOf,
+  nudgeLength,
 } from '../src/index.ts';
+
+test.each([
+  ['a millimetre more', { value: 60, unit: 'mm' }, 1, 61],
+  ['onto the next whole one', { value: 13.4, unit: 'mm' }, 1, 14],
+  ['and down onto the one before', { value: 13.4, unit: 'mm' }, -1, 13],
+  ['five at once', { value: 60, unit: 'mm' }, -5, 55],
+  ['a sixteenth of an inch', { value: 2.375, unit: 'in' }, 1, 2.4375],
+  ['never to nothing', { value: 1, unit: 'mm' }, -1, 1],
+  ['never past what is a size', { value: 2000, unit: 'mm' }, 5, 2000],
+] as const)('nudged by an arrow: %s', (_name, length, steps, value) => {
+  expect(nudgeLength(length, steps)).toEqual({ value, unit: length.unit });
+});
 
 describe('a length as makers type it', () => {
   const rows: [text: string, unit: LengthUnit, value: number, readUnit: LengthUnit][] = [

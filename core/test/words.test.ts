@@ -8,6 +8,8 @@ const EVERY: { readonly [Code in ProblemCode]: Extract<Problem, { code: Code }> 
   size_not_positive: { code: 'size_not_positive', pointer: '', valueMm: -1 },
   size_too_large: { code: 'size_too_large', pointer: '', valueMm: 9000, limitMm: 2000 },
   limb_shorter_than_wide: { code: 'limb_shorter_than_wide', pointer: '', lengthMm: 5, diameterMm: 9 },
+  drop_without_point: { code: 'drop_without_point', pointer: '', lengthMm: 20, diameterMm: 50 },
+  ring_without_hole: { code: 'ring_without_hole', pointer: '', outerMm: 20, ropeMm: 12 },
   taper_ends_swapped: { code: 'taper_ends_swapped', pointer: '', thickMm: 5, thinMm: 9 },
   number_out_of_range: { code: 'number_out_of_range', pointer: '', value: 0, min: 1, max: 9 },
   not_whole: { code: 'not_whole', pointer: '', value: 1.5 },

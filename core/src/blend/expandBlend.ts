@@ -20,6 +20,16 @@ export type Expansion =
  * only parts of nought, is no blend (`circle: null`).
  */
 export function expandBlend(parts: Parts, blends: BlendLookup, within: readonly string[] = []): Expansion {
+  return expand(parts, blends, within, new Map());
+}
+
+/** @param known blends taken apart already: one that stands in many others is taken apart once */
+function expand(
+  parts: Parts,
+  blends: BlendLookup,
+  within: readonly string[],
+  known: Map<string, Expansion>,
+): Expansion {
   const total = parts.reduce((sum, part) => sum + part.parts, 0);
   if (!(total > 0)) return { ok: false, circle: null };
   const fractions = new Map<string, number>();
@@ -31,9 +41,11 @@ export function expandBlend(parts: Parts, blends: BlendLookup, within: readonly 
       add(itemId, own / total);
       continue;
     }
-    if (within.includes(itemId))
+    if (within.includes(itemId)) {
       return { ok: false, circle: [...within.slice(within.indexOf(itemId)), itemId] };
-    const expanded = expandBlend(inner, blends, [...within, itemId]);
+    }
+    const expanded = known.get(itemId) ?? expand(inner, blends, [...within, itemId], known);
+    known.set(itemId, expanded);
     if (!expanded.ok) return expanded;
     for (const [fibreId, fraction] of expanded.fractions) add(fibreId, (fraction * own) / total);
   }

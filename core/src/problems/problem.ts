@@ -12,6 +12,8 @@ export type Problem = At &
     | { readonly code: 'size_not_positive'; readonly valueMm: number }
     | { readonly code: 'size_too_large'; readonly valueMm: number; readonly limitMm: number }
     | { readonly code: 'limb_shorter_than_wide'; readonly lengthMm: number; readonly diameterMm: number }
+    | { readonly code: 'drop_without_point'; readonly lengthMm: number; readonly diameterMm: number }
+    | { readonly code: 'ring_without_hole'; readonly outerMm: number; readonly ropeMm: number }
     | { readonly code: 'taper_ends_swapped'; readonly thickMm: number; readonly thinMm: number }
     | {
         readonly code: 'number_out_of_range';

@@ -34,5 +34,17 @@ function checkTogether(shape: Shape, pointer: string): Problem[] {
       return [{ code: 'taper_ends_swapped', pointer: `${pointer}/thinEnd`, thickMm, thinMm }];
     }
   }
+  if (shape.kind === 'drop') {
+    const [lengthMm, diameterMm] = [sizeMm('length'), sizeMm('diameter')];
+    if (lengthMm !== null && diameterMm !== null && lengthMm <= diameterMm / 2) {
+      return [{ code: 'drop_without_point', pointer: `${pointer}/length`, lengthMm, diameterMm }];
+    }
+  }
+  if (shape.kind === 'ring') {
+    const [outerMm, ropeMm] = [sizeMm('outer'), sizeMm('rope')];
+    if (outerMm !== null && ropeMm !== null && ropeMm * 2 >= outerMm) {
+      return [{ code: 'ring_without_hole', pointer: `${pointer}/rope`, outerMm, ropeMm }];
+    }
+  }
   return [];
 }

@@ -31,7 +31,8 @@ export function egg(lengthMm: number, diameterMm: number, widestAtFraction: numb
   };
 }
 
-function halfSpheroidAreaMm2(radius: number, height: number): number {
+/** Curved surface of half a spheroid, its flat side not counted, mm². */
+export function halfSpheroidAreaMm2(radius: number, height: number): number {
   return 2 * Math.PI * carlsonRG(radius ** 4, (radius * height) ** 2, (radius * height) ** 2);
 }
 

@@ -27,6 +27,11 @@ const AnyShape = Type.Union([
   Type.Object({ kind: Type.Literal('limb'), length: Size, diameter: Size }, strict),
   Type.Object({ kind: Type.Literal('taper'), length: Size, thickEnd: Size, thinEnd: Size }, strict),
   Type.Object({ kind: Type.Literal('flat-ellipse'), length: Size, width: Size, thickness: Size }, strict),
+  Type.Object({ kind: Type.Literal('drop'), length: Size, diameter: Size }, strict),
+  Type.Object({ kind: Type.Literal('dome'), diameter: Size, rise: Size }, strict),
+  Type.Object({ kind: Type.Literal('cone'), rise: Size, diameter: Size }, strict),
+  Type.Object({ kind: Type.Literal('ring'), outer: Size, rope: Size }, strict),
+  Type.Object({ kind: Type.Literal('box'), length: Size, width: Size, height: Size }, strict),
 ]);
 export type Shape = Static<typeof AnyShape>;
 
@@ -47,6 +52,11 @@ export const SHAPE_SIZES = {
   limb: ['length', 'diameter'],
   taper: ['length', 'thickEnd', 'thinEnd'],
   'flat-ellipse': ['length', 'width', 'thickness'],
+  drop: ['length', 'diameter'],
+  dome: ['diameter', 'rise'],
+  cone: ['rise', 'diameter'],
+  ring: ['outer', 'rope'],
+  box: ['length', 'width', 'height'],
 } as const satisfies Record<ShapeKind, readonly string[]>;
 
 export type SizeName = (typeof SHAPE_SIZES)[ShapeKind][number];
@@ -73,10 +83,13 @@ export function reshape(shape: Shape, kind: ShapeKind): Shape {
 
 /** The size that plays the same role under another name: a diameter is a width, and the thick end of a taper. */
 const ALIKE: Readonly<Partial<Record<SizeName, readonly SizeName[]>>> = {
-  diameter: ['width', 'thickEnd'],
+  diameter: ['width', 'thickEnd', 'outer'],
   width: ['diameter', 'thickEnd'],
   thickEnd: ['diameter', 'width'],
-  length: ['diameter'],
+  length: ['rise', 'diameter', 'outer'],
+  rise: ['length', 'height'],
+  outer: ['diameter', 'width'],
+  rope: ['thickness'],
 };
 
 function likeSize(kept: ReadonlyMap<SizeName, Length | null>, name: SizeName): Length | null {

@@ -20,6 +20,8 @@ export interface Solid {
   readonly sizesMm: readonly number[];
   /** Closed front outline, without a repeated last point. */
   readonly outline: () => readonly PointMm[];
+  /** What is open within the outline; absent where nothing is. */
+  readonly hole?: () => readonly PointMm[];
   /** The solid whose surface lies `depthMm` inside this one; null when nothing is left. */
   readonly inset: (depthMm: number) => Solid | null;
   /** This solid with its long axis and its cross axes multiplied. */

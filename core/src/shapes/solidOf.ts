@@ -1,9 +1,14 @@
 import { toMm, type Length } from '../units/index.ts';
 import { ball } from './ball.ts';
+import { box } from './box.ts';
+import { cone } from './cone.ts';
+import { dome } from './dome.ts';
+import { drop } from './drop.ts';
 import { egg } from './egg.ts';
 import { ellipsoid } from './ellipsoid.ts';
 import { flatEllipse } from './flatEllipse.ts';
 import { limb } from './limb.ts';
+import { ring } from './ring.ts';
 import { sizesOf, type Shape, type SizeName } from './shape.ts';
 import type { Solid } from './solid.ts';
 import { taper } from './taper.ts';
@@ -31,6 +36,16 @@ function build(shape: Shape): Solid {
       return taper(mm(shape.length), mm(shape.thickEnd), mm(shape.thinEnd));
     case 'flat-ellipse':
       return flatEllipse(mm(shape.length), mm(shape.width), mm(shape.thickness));
+    case 'drop':
+      return drop(mm(shape.length), mm(shape.diameter));
+    case 'dome':
+      return dome(mm(shape.diameter), mm(shape.rise));
+    case 'cone':
+      return cone(mm(shape.rise), mm(shape.diameter));
+    case 'ring':
+      return ring(mm(shape.outer), mm(shape.rope));
+    case 'box':
+      return box(mm(shape.length), mm(shape.width), mm(shape.height));
   }
 }
 

@@ -11,7 +11,8 @@ export function taper(lengthMm: number, thickMm: number, thinMm: number): Solid 
     centroidMm: (lengthMm / 4) * ((R * R + 2 * R * r + 3 * r * r) / (R * R + R * r + r * r)),
     widthMm: thickMm,
     heightMm: lengthMm,
-    sizesMm: [lengthMm, thickMm, thinMm],
+    // Equal ends are one size to a maker.
+    sizesMm: thickMm === thinMm ? [lengthMm, thickMm] : [lengthMm, thickMm, thinMm],
     outline: (): PointMm[] => [
       [0, 0],
       [thickMm, 0],

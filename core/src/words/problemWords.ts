@@ -16,6 +16,16 @@ export function problemWords(problem: Problem): string {
         `A limb is measured over all: ${showNumber(problem.lengthMm, 1)} mm long is less than its ` +
         `${showNumber(problem.diameterMm, 1)} mm across. Make it longer, or choose a ball.`
       );
+    case 'drop_without_point':
+      return (
+        `A drop is longer than half its width: ${showNumber(problem.lengthMm, 1)} mm long and ` +
+        `${showNumber(problem.diameterMm, 1)} mm across leaves no point. Make it longer, or choose a ball.`
+      );
+    case 'ring_without_hole':
+      return (
+        `A rope of ${showNumber(problem.ropeMm, 1)} mm leaves no hole in a ring of ` +
+        `${showNumber(problem.outerMm, 1)} mm. Make the rope thinner, or the ring larger.`
+      );
     case 'taper_ends_swapped':
       return (
         `The thin end (${showNumber(problem.thinMm, 1)} mm) is thicker than the thick end ` +

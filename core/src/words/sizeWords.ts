@@ -8,6 +8,9 @@ const SIZE_WORDS: Readonly<Record<SizeName, string>> = {
   thickEnd: 'thick end',
   thinEnd: 'thin end',
   thickness: 'thickness',
+  rise: 'height',
+  outer: 'outer diameter',
+  rope: 'rope thickness',
 };
 
 /** The name of a size as a maker says it. */

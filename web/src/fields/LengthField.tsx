@@ -1,6 +1,7 @@
-import { parseLength, showTypedLength, type Length, type LengthUnit } from '@lanakit/core';
+import { nudgeLength, parseLength, showTypedLength, type Length, type LengthUnit } from '@lanakit/core';
 import { refusalWords } from '@lanakit/core/words';
 import { Input } from 'antd';
+import type { KeyboardEvent } from 'react';
 import { Field } from './Field.tsx';
 import { useTypedValue, type Reading } from './useTypedValue.ts';
 
@@ -45,10 +46,22 @@ export function LengthField({
           autoComplete="off"
           onChange={(event) => typed.onChange(event.target.value)}
           onBlur={typed.onBlur}
+          onKeyDown={(event) => {
+            const steps = stepsOf(event);
+            if (steps === 0 || value === null || typed.problem !== null) return;
+            event.preventDefault();
+            onValue(nudgeLength(value, steps));
+          }}
         />
       )}
     </Field>
   );
+}
+
+/** Arrows by a millimetre or a sixteenth; with Shift by five. */
+function stepsOf({ key, shiftKey, altKey }: KeyboardEvent): number {
+  const step = key === 'ArrowUp' ? 1 : key === 'ArrowDown' ? -1 : 0;
+  return altKey ? 0 : step * (shiftKey ? 5 : 1);
 }
 
 function readLength(text: string, defaultUnit: LengthUnit, allowZero = false): Reading<Length | null> {

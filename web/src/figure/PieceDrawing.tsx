@@ -1,3 +1,4 @@
+import type { PointMm } from '@lanakit/core';
 import { useId } from 'react';
 import { FibrePattern } from '../look/FibrePattern.tsx';
 import type { Outline, Piece } from './pieces.ts';
@@ -36,6 +37,7 @@ export function PieceDrawing({ piece, scale, isChosen = false, showRolled = true
           )}
           <path
             d={pathOf(finished, piece, scale)}
+            fillRule="evenodd"
             fill={fibre ? `url(#${fillId})` : 'var(--paper)'}
             stroke={isChosen ? 'var(--action)' : 'var(--ink)'}
             strokeWidth={isChosen ? 2.5 : 1.25}
@@ -80,8 +82,7 @@ function Unknown({ x, y }: { x: number; y: number }) {
 function pathOf(outline: Outline, piece: Piece, scale: number): string {
   const left = (piece.widthMm - outline.widthMm) / 2;
   const top = (piece.heightMm - outline.heightMm) / 2;
-  const points = outline.points.map(
-    ([x, y]) => `${((left + x) * scale).toFixed(1)} ${((top + y) * scale).toFixed(1)}`,
-  );
-  return `M${points.join('L')}Z`;
+  const contour = (points: readonly PointMm[]) =>
+    `M${points.map(([x, y]) => `${((left + x) * scale).toFixed(1)} ${((top + y) * scale).toFixed(1)}`).join('L')}Z`;
+  return contour(outline.points) + (outline.hole ? contour(outline.hole) : '');
 }

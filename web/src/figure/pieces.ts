@@ -7,6 +7,7 @@ import {
   type Pattern,
   type PatternEstimate,
   type PointMm,
+  type Solid,
 } from '@lanakit/core';
 
 /** One part as it is drawn: finished, with what was rolled up behind it. */
@@ -25,6 +26,8 @@ export interface Piece {
 
 export interface Outline {
   readonly points: readonly PointMm[];
+  /** What is open within it. */
+  readonly hole?: readonly PointMm[];
   readonly widthMm: number;
   readonly heightMm: number;
 }
@@ -46,7 +49,7 @@ export const drawPattern = (pattern: Pattern, shelf: FibreLookup): Piece[] =>
 
 function pieceOf(part: Part, number: number, estimate: PartEstimate, shelf: FibreLookup): Piece {
   const { solid, rollUp } = estimate;
-  const finished = solid && { points: solid.outline(), widthMm: solid.widthMm, heightMm: solid.heightMm };
+  const finished = solid && outlineOfSolid(solid);
   const rolled = rollUp && outlineOf(rollUp);
   const outerFibreId = part.coat?.fibreId ?? part.core.fibreId;
   return {
@@ -61,10 +64,16 @@ function pieceOf(part: Part, number: number, estimate: PartEstimate, shelf: Fibr
   };
 }
 
+const outlineOfSolid = (solid: Solid): Outline => ({
+  points: solid.outline(),
+  ...(solid.hole && { hole: solid.hole() }),
+  widthMm: solid.widthMm,
+  heightMm: solid.heightMm,
+});
+
 function outlineOf(rollUp: NonNullable<PartEstimate['rollUp']>): Outline {
   if (rollUp.kind === 'rolled') {
-    const { solid } = rollUp;
-    return { points: solid.outline(), widthMm: solid.widthMm, heightMm: solid.heightMm };
+    return outlineOfSolid(rollUp.solid);
   }
   const [a, b] = [rollUp.widthMm / 2, rollUp.lengthMm / 2];
   const points = Array.from({ length: 64 }, (_, i) => {

@@ -42,6 +42,11 @@ const MEASURED = ['id', 'version', 'lots', 'onHand', 'onHandG', 'peak', 'peakG',
 export const inputOf = <T>(stored: Stored<T>): T =>
   Object.fromEntries(Object.entries(stored as object).filter(([name]) => !MEASURED.includes(name))) as T;
 
+/** By value, the order of keys apart. */
+const isSame = (a: object, b: object): boolean => sorted(a) === sorted(b);
+const sorted = (thing: object): string =>
+  JSON.stringify(Object.entries(thing).sort(([a], [b]) => (a < b ? -1 : 1)));
+
 /**
  * A thing on the shelf, seen and changed. It is saved when she says so; until then the shelf keeps what it had. What
  * cannot be is said beside its field, and nothing is sent.
@@ -54,10 +59,17 @@ export function useItemForm<T extends { readonly archived: boolean }>(
 ): ItemForm<T> {
   const [input, setInput] = useState<T>(() => (stored ? inputOf<T>(stored) : spec.blank));
   const [version, setVersion] = useState(stored?.version ?? 0);
+  const [base, setBase] = useState(stored);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [theirs, setTheirs] = useState<Stored<T> | null>(null);
   const [countedNow, setCountedNow] = useState<number | null>(null);
   const say = useNotice();
+  // Changed elsewhere (several at once, an import) while nothing was typed here: go on from what is stored now.
+  if (stored && base && stored.version > version && isSame(input, inputOf<T>(base))) {
+    setBase(stored);
+    setVersion(stored.version);
+    setInput(inputOf<T>(stored));
+  }
 
   const fail = (error: unknown) => {
     if (error instanceof ApiProblem && error.problem.code === 'version_conflict') {
@@ -79,6 +91,7 @@ export function useItemForm<T extends { readonly archived: boolean }>(
       const saved = await sendInput(wanted, atVersion);
       setVersion(saved.version);
       setInput(stored ? inputOf<T>(saved) : spec.blank);
+      if (stored) setBase(saved);
       setTheirs(null);
       await refreshShelf();
       const name = spec.nameOf(wanted);
@@ -89,6 +102,7 @@ export function useItemForm<T extends { readonly archived: boolean }>(
             version: saved.version,
           });
           setVersion(back.version);
+          setBase(back);
           setInput(inputOf<T>(back));
           await refreshShelf();
         };
@@ -141,6 +155,7 @@ export function useItemForm<T extends { readonly archived: boolean }>(
     useTheirs: () => {
       if (!theirs) return;
       setInput(inputOf<T>(theirs));
+      setBase(theirs);
       setVersion(theirs.version);
       setTheirs(null);
     },

@@ -8,6 +8,7 @@ const KEYS: readonly (readonly [keys: string, what: string])[] = [
   ['Ctrl Shift Z', 'Do it again'],
   ['Ctrl S', 'Save a pattern at once (it saves itself)'],
   ['↑ ↓', 'From part to part, step to step, row to row'],
+  ['↑ ↓ in a size', 'A millimetre or a sixteenth more or less; with Shift five'],
   ['← → ↑ ↓', 'On the shelf: from drawer to drawer; Home and End to its ends'],
   ['Alt ↑  Alt ↓', 'Move this part or step up or down'],
   ['Enter', 'Open the part or step, and close it again'],

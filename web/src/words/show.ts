@@ -78,6 +78,11 @@ export const SHAPE_WORDS: Readonly<Record<ShapeKind, string>> = {
   limb: 'limb',
   taper: 'taper',
   'flat-ellipse': 'flat ellipse',
+  drop: 'drop',
+  dome: 'dome',
+  cone: 'cone',
+  ring: 'ring',
+  box: 'box',
 };
 
 export const LEVEL_WORDS: Readonly<Record<Level, string>> = {
