@@ -308,3 +308,80 @@ test('two people on one fibre: the second to save sees both and decides', async 
   await expect(say(other)).toContainText('Harbour is saved.');
   await expect(other.getByLabel('Breed or kind')).toHaveValue('theirs');
 });
+
+test('a lot is received, told apart from the others, and what went out of it stands in the ledger', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/shelf`);
+  await find(page, 'pear');
+  await drawer(page, 'Pear').click();
+  await panel(page).getByRole('button', { name: 'Receive a lot' }).click();
+  const lots = page.getByRole('region', { name: 'Lots' });
+  await lots.getByLabel('Lot', { exact: true }).fill('Spring');
+  await lots.getByLabel('Received').fill('50');
+  await lots.getByLabel('Note').fill('greener than the first');
+  await lots.getByRole('button', { name: 'Put the lot away' }).click();
+  await expect(lots.getByRole('alert')).toContainText('There is a lot “Spring” of this fibre already');
+  await lots.getByLabel('Lot', { exact: true }).fill('autumn');
+  await lots.getByRole('button', { name: 'Put the lot away' }).click();
+  await expect(lots).toContainText('autumn 50.0 g“greener than the first”');
+  await expect(panel(page)).toContainText('On hand124.0 g');
+  const ledger = page.getByRole('region', { name: 'Ledger' });
+  await ledger.getByRole('button', { name: 'Enter something' }).click();
+  await choose(page, 'What happened', 'spoiled');
+  await ledger.getByLabel('How much').fill('4');
+  await ledger.getByLabel('In a word').fill('moth');
+  await ledger.getByRole('button', { name: 'Enter it' }).click();
+  await expect(ledger).toContainText('spoiled autumn moth−4.0 g');
+  await expect(panel(page)).toContainText('On hand120.0 g');
+  await page.reload();
+  await expect(panel(page)).toContainText('On hand120.0 g');
+});
+
+test('a finding with its cautions, a needle by its mark alone, a pinch, and a pack at a price', async ({
+  page,
+  demo,
+}) => {
+  const put = () => page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await page.goto(`${demo.url}/shelf/findings?add=finding`);
+  await page.getByLabel('Name', { exact: true }).fill('Sea-glass drop');
+  await page.getByLabel('Wide').fill('9');
+  await page.getByLabel('Inside').fill('12');
+  await choose(page, 'To be careful of', 'small part');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('list', { name: 'Cautions' })).toContainText('not for children under three');
+  await put();
+  await expect(page.getByRole('alert')).toContainText('cannot be wider inside (12 mm) than outside (9 mm)');
+  await page.getByLabel('Inside').fill('2');
+  await page.getByLabel('On hand').fill('6');
+  await put();
+  await expect(panel(page).getByRole('heading', { name: 'Sea-glass drop' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Ledger' })).toContainText('counted+6 pcs');
+
+  await page.goto(`${demo.url}/shelf/tools`);
+  const hand = page.getByRole('region', { name: 'Your hand' });
+  await hand.getByRole('button', { name: 'Weigh again' }).click();
+  await hand.getByLabel('Weigh together').fill('4');
+  await expect(hand.getByRole('alert')).toContainText('74 % more than the 0.1 g each on record');
+  await hand.getByRole('button', { name: 'Use it' }).click();
+  await expect(hand).toContainText('0.2 g');
+  await page.getByRole('button', { name: 'Add a needle' }).first().click();
+  await page.getByLabel('Mark', { exact: true }).fill('gorse');
+  await put();
+  await expect(panel(page).getByRole('heading', { name: 'gorse' })).toBeVisible();
+
+  await page.goto(`${demo.url}/shelf/suppliers`);
+  await page.getByRole('button', { name: 'Lantern Hill Findings' }).click();
+  const packs = page.getByRole('region', { name: 'Packs' });
+  await packs.getByLabel('What is offered').click();
+  await page.keyboard.type('sea-glass');
+  await page.keyboard.press('Enter');
+  await packs.getByLabel('Pack', { exact: true }).fill('5');
+  await packs.getByLabel('Price', { exact: true }).fill('3,25');
+  await packs.getByRole('button', { name: 'Add the pack' }).click();
+  await panel(page).getByRole('button', { name: 'Save' }).click();
+  await expect(say(page)).toContainText('Lantern Hill Findings is saved.');
+  await packs.getByLabel('Find a pack').fill('sea-glass');
+  await expect(packs.getByRole('row', { name: /Sea-glass/ })).toContainText('5 pcs3.2565.00');
+});

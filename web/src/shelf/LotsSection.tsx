@@ -123,7 +123,10 @@ function LotForm({ itemId, lot, others, preparation, fibre, onDone }: LotFormPro
   const [receivedG, setReceivedG] = useState<number | null>(null);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const say = useNotice();
-  const set = (change: Partial<LotInput>) => setInput((before) => ({ ...before, ...change }));
+  const set = (change: Partial<LotInput>) => {
+    setInput((before) => ({ ...before, ...change }));
+    setProblems([]);
+  };
   const override = (change: Partial<LotOverrides>) => set({ overrides: { ...input.overrides, ...change } });
   const problemAt = (pointer: string) => {
     const problem = problems.find((candidate) => candidate.pointer === pointer);
@@ -175,7 +178,10 @@ function LotForm({ itemId, lot, others, preparation, fibre, onDone }: LotFormPro
             allowEmpty
             suffix="g"
             problem={problemAt('/receivedG')}
-            onValue={setReceivedG}
+            onValue={(massG) => {
+              setReceivedG(massG);
+              setProblems([]);
+            }}
           />
         )}
         <TextField

@@ -4,7 +4,7 @@ import { refreshShelf } from '../api/resources.ts';
 import { useNotice } from '../shell/Notice.tsx';
 import { counted } from '../words/show.ts';
 import type { Entry, Item } from './entries.ts';
-import { inputOf, type Stored } from './useItemForm.ts';
+import { inputOf, type Stored } from './inputOf.ts';
 
 const PATHS: Readonly<Record<Item['kind'], string>> = {
   fibre: '/fibres',

@@ -5,6 +5,7 @@ import { ApiProblem, send } from '../api/client.ts';
 import { refreshShelf } from '../api/resources.ts';
 import { firstUnread } from '../fields/firstUnread.ts';
 import { useNotice } from '../shell/Notice.tsx';
+import { inputOf, type Stored } from './inputOf.ts';
 
 /** What a form must know of its kind of thing. */
 export interface FormSpec<T> {
@@ -14,8 +15,6 @@ export interface FormSpec<T> {
   readonly check: (input: T) => readonly Problem[];
   readonly nameOf: (input: T) => string;
 }
-
-export type Stored<T> = T & { readonly id: string; readonly version: number };
 
 export interface ItemForm<T> {
   readonly input: T;
@@ -35,12 +34,6 @@ export interface ItemForm<T> {
   readonly keepMine: () => void;
   readonly useTheirs: () => void;
 }
-
-const MEASURED = ['id', 'version', 'lots', 'onHand', 'onHandG', 'peak', 'peakG', 'asFibre'];
-
-/** What is written of a stored thing: all but what the shelf adds to it. */
-export const inputOf = <T>(stored: Stored<T>): T =>
-  Object.fromEntries(Object.entries(stored as object).filter(([name]) => !MEASURED.includes(name))) as T;
 
 /** By value, the order of keys apart. */
 const isSame = (a: object, b: object): boolean => sorted(a) === sorted(b);
@@ -141,7 +134,10 @@ export function useItemForm<T extends { readonly archived: boolean }>(
     },
     problems,
     countedNow,
-    setCountedNow,
+    setCountedNow: (amount) => {
+      setCountedNow(amount);
+      setProblems([]);
+    },
     onSubmit: (event) => {
       event.preventDefault();
       const unread = firstUnread(event.currentTarget);

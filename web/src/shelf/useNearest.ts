@@ -11,15 +11,17 @@ export type Nearness =
 /** Fractions come by the hundred; the eye needs one now and then. */
 const PROGRESS_STEP = 0.05;
 
-/** The nearest colours, worked out in a worker; a new question ends the one before. */
+/**
+ * The nearest colours, worked out in a worker; a new question ends the one before.
+ * @param candidates the same array while nothing has changed
+ */
 export function useNearest(wanted: string, candidates: readonly Candidate[]): Nearness {
-  const key = `${wanted} ${candidates.map(({ id, colour }) => id + colour).join(' ')}`;
-  const [answer, setAnswer] = useState<{ key: string; nearness: Nearness } | null>(null);
-  const question = useMemo(() => ({ wanted, candidates }), [key]); // eslint-disable-line react-hooks/exhaustive-deps
+  const question = useMemo(() => ({ wanted, candidates }), [wanted, candidates]);
+  const [answer, setAnswer] = useState<{ question: object; nearness: Nearness } | null>(null);
   useEffect(() => {
     const worker = new Worker(new URL('./nearest.worker.ts', import.meta.url), { type: 'module' });
     const api: Remote<NearestApi> = wrap<NearestApi>(worker);
-    const told = (nearness: Nearness) => setAnswer({ key, nearness });
+    const told = (nearness: Nearness) => setAnswer({ question, nearness });
     let last = 0;
     const onProgress = proxy((fraction: number) => {
       if (fraction - last < PROGRESS_STEP) return;
@@ -32,6 +34,6 @@ export function useNearest(wanted: string, candidates: readonly Candidate[]): Ne
       .then((nearest) => told({ kind: 'found', nearest }))
       .catch(() => told({ kind: 'failed' }));
     return () => worker.terminate();
-  }, [question, key]);
-  return answer?.key === key ? answer.nearness : { kind: 'searching', fraction: 0 };
+  }, [question]);
+  return answer?.question === question ? answer.nearness : { kind: 'searching', fraction: 0 };
 }
