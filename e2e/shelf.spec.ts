@@ -363,7 +363,7 @@ test('a finding with its cautions, a needle by its mark alone, a pinch, and a pa
   const hand = page.getByRole('region', { name: 'Your hand' });
   await hand.getByRole('button', { name: 'Weigh again' }).click();
   await hand.getByLabel('Weigh together').fill('4');
-  await expect(hand.getByRole('alert')).toContainText('74 % more than the 0.1 g each on record');
+  await expect(hand.getByRole('alert')).toContainText('74 % more than the 0.115 g each on record');
   await hand.getByRole('button', { name: 'Use it' }).click();
   await expect(hand).toContainText('0.2 g');
   await page.getByRole('button', { name: 'Add a needle' }).first().click();

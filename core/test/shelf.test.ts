@@ -17,6 +17,7 @@ import {
   checkTool,
   contradiction,
   countDifferenceMilli,
+  cutFraction,
   drawerOf,
   feltsAlone,
   FibreInput,
@@ -42,6 +43,7 @@ import {
   tooSmallFor,
   ToolInput,
   topsLength,
+  weighedPieces,
   woolOnShelf,
   type Lot,
   type Problem,
@@ -208,6 +210,23 @@ describe('measured, not looked up', () => {
         },
       ),
     );
+  });
+  const typed = { pieces: 12, lengthCm: 30, widthCm: 20, massG: 8.6 };
+  test.each([
+    ['pieces of a length, in metres', 'length', typed, { pieces: 12, eachAmount: 0.3, massG: 8.6 }],
+    ['pieces of an area, in square metres', 'area', typed, { pieces: 12, eachAmount: 0.06, massG: 8.6 }],
+    ['pinches, one by one', 'hand', typed, { pieces: 12, eachAmount: 1, massG: 8.6 }],
+    ['no mass yet', 'length', { ...typed, massG: null }, null],
+    ['no width yet', 'area', { ...typed, widthCm: null }, null],
+  ] as const)('as typed: %s', (_name, measuring, weighing, expected) => {
+    expect(weighedPieces(weighing, measuring)).toEqual(expected);
+  });
+  test.each([
+    ['2 mm on the length', 'length', 2 / 300],
+    ['on the shorter side of a piece', 'area', 2 / 200],
+    ['nothing is cut of a pinch', 'hand', 0],
+  ] as const)('how far cutting strays: %s', (_name, measuring, expected) => {
+    expect(cutFraction([typed], measuring)).toBeCloseTo(expected, 12);
   });
   test('a sheet’s grams, unknown while anything is', () => {
     expect(sheetMassG({ arealGPerM2: 180, sheetLengthMm: 500, sheetWidthMm: 400 })).toBeCloseTo(36, 12);

@@ -10,7 +10,7 @@ export interface Candidate {
 
 /** Something on the shelf, or a blend of it, that comes near a wanted colour. */
 export interface NearColour {
-  readonly parts: readonly { readonly id: string; readonly parts: number }[];
+  readonly parts: readonly { readonly id: string; readonly parts: number; readonly fraction: number }[];
   readonly colour: string;
   /** CIEDE2000 to what is wanted. */
   readonly deltaE: number;
@@ -56,13 +56,17 @@ export function nearestColours(
   const named = (indices: readonly number[], parts: readonly number[]): NearColour => {
     const colour = mixer.colourOf(indices, parts);
     return {
-      parts: indices.map((index, k) => ({ id: candidates[index]?.id ?? '', parts: parts[k] ?? 0 })),
+      parts: indices.map((index, k) => ({
+        id: candidates[index]?.id ?? '',
+        parts: parts[k] ?? 0,
+        fraction: (parts[k] ?? 0) / EIGHTHS,
+      })),
       colour,
       deltaE: colourDifference(wanted, colour),
     };
   };
   const singles = candidates.map(({ id, colour }) => ({
-    parts: [{ id, parts: 1 }],
+    parts: [{ id, parts: 1, fraction: 1 }],
     colour,
     deltaE: colourDifference(wanted, colour),
   }));

@@ -19,9 +19,6 @@ export const FIBRE_BOUNDS = {
   pricePer100gMinor: { min: 0, max: 1_000_000 },
 } as const satisfies Record<FibreNumberName | 'sheetLengthMm' | 'sheetWidthMm' | 'pricePer100gMinor', Bounds>;
 
-/** Grams of one lot. */
-export const ON_HAND_BOUNDS_G: Bounds = { min: 0, max: 1_000_000 };
-
 /** What makes a fibre impossible, each beside its field. */
 export function checkFibre(fibre: FibreInput): Problem[] {
   return [

@@ -42,9 +42,6 @@ export function fibreNumber<N extends FibreNumberName>(
 export const feltsAlone = (fibre: Pick<FibreInput, 'preparation' | 'feltsAlone'>): boolean =>
   fibre.feltsAlone ?? PREPARATION_DEFAULTS[fibre.preparation].feltsAlone;
 
-export const finenessOf = (fibre: Pick<FibreInput, 'preparation' | 'fineness'>): Fineness =>
-  fibre.fineness ?? PREPARATION_DEFAULTS[fibre.preparation].fineness;
-
 /** Which measured numbers mean anything for a preparation. */
 export function numbersOf(preparation: Preparation): readonly FibreNumberName[] {
   const byLength = preparation === 'tops' || preparation === 'carded' || preparation === 'yarn';

@@ -1,12 +1,4 @@
-export {
-  checkColour,
-  checkFibre,
-  checkLot,
-  checkNumbers,
-  FIBRE_BOUNDS,
-  ON_HAND_BOUNDS_G,
-  sameName,
-} from './checkFibre.ts';
+export { checkColour, checkFibre, checkLot, checkNumbers, FIBRE_BOUNDS, sameName } from './checkFibre.ts';
 export { colourDifference, hueChroma, isColour, lightness } from './colour.ts';
 export {
   BLANK_FIBRE,
@@ -20,14 +12,7 @@ export {
   type Fineness,
   type Preparation,
 } from './fibre.ts';
-export {
-  feltsAlone,
-  fibreNumber,
-  finenessOf,
-  numbersOf,
-  PREPARATION_DEFAULTS,
-  type InForce,
-} from './fibreNumber.ts';
+export { feltsAlone, fibreNumber, numbersOf, PREPARATION_DEFAULTS, type InForce } from './fibreNumber.ts';
 export {
   FINISHED_DENSITY_G_PER_CM3,
   FIRMNESSES,
@@ -39,7 +24,6 @@ export { blankLot, LotInput, lotInUse, NO_OVERRIDES, ofLot, type Lot, type LotOv
 export {
   CONTRADICTION_FRACTION,
   contradiction,
-  CUT_ERROR_MM,
   measure,
   sheetMassG,
   type Measured,
@@ -47,3 +31,4 @@ export {
 } from './measured.ts';
 export { lotsPackedFrom, takeFromLots, type LotTaking } from './takeFromLots.ts';
 export { tooSmallFor } from './tooSmallFor.ts';
+export { cutFraction, weighedPieces, type Measuring, type TypedWeighing } from './weighedPieces.ts';

@@ -106,8 +106,7 @@ interface DrawerProps {
 }
 
 function Drawer({ entry, line, isOpen, isChosen, onOpen, onChoose }: DrawerProps) {
-  const { unit, onHand, promised } = entry;
-  const isShort = onHand !== null && promised > onHand;
+  const { unit, onHand, promised, short } = entry;
   return (
     <div className={`${styles.drawer} ${isOpen ? styles.open : ''} ${isChosen ? styles.chosen : ''}`}>
       <button
@@ -128,8 +127,8 @@ function Drawer({ entry, line, isOpen, isChosen, onOpen, onChoose }: DrawerProps
               ) : (
                 <b className="num">{showAmount(onHand, unit)}</b>
               )}
-              {isShort ? (
-                <span className="red num small">{showAmount(promised - onHand, unit)} short</span>
+              {short > 0 ? (
+                <span className="red num small">{showAmount(short, unit)} short</span>
               ) : (
                 promised > 0 && <span className="quiet num small">{showAmount(promised, unit)} promised</span>
               )}

@@ -75,14 +75,8 @@ const COLUMNS: Readonly<Record<Section, readonly TableColumn[]>> = {
       sortBy: 'promised',
       width: '92px',
       isRight: true,
-      cell: ({ promised, onHand }) =>
-        promised === 0 ? (
-          ''
-        ) : (
-          <span className={onHand !== null && promised > onHand ? 'red' : ''}>
-            {showAmount(promised, 'g')}
-          </span>
-        ),
+      cell: ({ promised, short }) =>
+        promised === 0 ? '' : <span className={short > 0 ? 'red' : ''}>{showAmount(promised, 'g')}</span>,
     },
     ON_HAND,
   ],

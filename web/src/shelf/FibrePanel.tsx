@@ -1,4 +1,4 @@
-import { type Fibre, lotInUse, ofLot, type Promised } from '@lanakit/core';
+import { drawerOf, type Fibre, lotInUse, ofLot, type Promised } from '@lanakit/core';
 import { PREPARATION_WORDS } from '@lanakit/core/words';
 import { Segmented } from 'antd';
 import { useState } from 'react';
@@ -65,7 +65,8 @@ export function StockFigures({
   promised: Promised | undefined;
 }) {
   const promisedG = promised?.massG ?? 0;
-  const freeG = onHandG === null ? null : onHandG - promisedG;
+  const drawer = drawerOf(onHandG, 0, promisedG);
+  const isShort = (drawer?.short ?? 0) > 0;
   return (
     <>
       <dl className={styles.figures}>
@@ -75,9 +76,9 @@ export function StockFigures({
         </dd>
         <dt>Promised</dt>
         <dd className="num">{showGrams(promisedG)}</dd>
-        <dt>{freeG !== null && freeG < 0 ? 'Short' : 'Free'}</dt>
-        <dd className={`num ${freeG !== null && freeG < 0 ? 'red' : ''}`}>
-          {freeG === null ? '–' : showGrams(Math.abs(freeG))}
+        <dt>{isShort ? 'Short' : 'Free'}</dt>
+        <dd className={`num ${isShort ? 'red' : ''}`}>
+          {drawer ? showGrams(isShort ? drawer.short : drawer.free) : '–'}
         </dd>
       </dl>
       {promised && (

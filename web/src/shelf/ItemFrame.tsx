@@ -5,13 +5,12 @@ import styles from './Panel.module.css';
 
 interface ItemFrameProps<T extends { readonly archived: boolean }> {
   form: ItemForm<T>;
-  /** The button of a new thing: “Put it on the shelf”. */
+  /** Its fields. */
   children: ReactNode;
 }
 
 /** The fields of a thing between what there is to say of them and what can be done. */
 export function ItemFrame<T extends { readonly archived: boolean }>({ form, children }: ItemFrameProps<T>) {
-  const unplaced = form.problems.filter(({ pointer }) => pointer === '');
   return (
     <form className={styles.form} onSubmit={form.onSubmit} noValidate>
       {form.theirs && (
@@ -26,7 +25,7 @@ export function ItemFrame<T extends { readonly archived: boolean }>({ form, chil
         </div>
       )}
       {children}
-      {unplaced.length > 0 && <p className="red">Something here cannot be saved as it is.</p>}
+      {form.problems.length > 0 && <p className="red small">Not saved yet: mend what is marked.</p>}
       <div className={styles.actions}>
         <Button type="primary" htmlType="submit">
           {form.isNew ? 'Put it on the shelf' : 'Save'}

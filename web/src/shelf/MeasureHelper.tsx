@@ -1,18 +1,17 @@
 import {
   contradiction,
-  CUT_ERROR_MM,
+  cutFraction,
   measure,
   type Measured,
+  type Measuring,
   showNumber,
-  type WeighedPieces,
+  type TypedWeighing,
+  weighedPieces,
 } from '@lanakit/core';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { NumberField } from '../fields/NumberField.tsx';
 import styles from './Panel.module.css';
-
-/** What is weighed: pieces of a length, pieces of an area, or pinches. */
-export type Measuring = 'length' | 'area' | 'hand';
 
 interface MeasureHelperProps {
   measuring: Measuring;
@@ -21,27 +20,21 @@ interface MeasureHelperProps {
   onUse: (measured: Measured) => void;
 }
 
-interface Row {
-  readonly pieces: number | null;
-  readonly lengthCm: number | null;
-  readonly widthCm: number | null;
-  readonly massG: number | null;
-}
-
-const BLANK_ROW: Row = { pieces: 1, lengthCm: null, widthCm: null, massG: null };
+const BLANK_ROW: TypedWeighing = { pieces: 1, lengthCm: null, widthCm: null, massG: null };
 const UNIT: Readonly<Record<Measuring, string>> = { length: 'g/m', area: 'g/m²', hand: 'g each' };
 const SCALE_STEP_G = 0.1;
 
 /** A weighing turned into a property, with its spread; a second weighing narrows it. */
 export function MeasureHelper({ measuring, onRecord, onUse }: MeasureHelperProps) {
-  const [rows, setRows] = useState<readonly Row[]>([
+  const [rows, setRows] = useState<readonly TypedWeighing[]>([
     measuring === 'hand' ? { ...BLANK_ROW, pieces: 20 } : BLANK_ROW,
   ]);
   const [scaleStepG, setScaleStepG] = useState(SCALE_STEP_G);
-  const weighings = rows.flatMap((row) => weighedOf(row, measuring) ?? []);
-  const measured = measure(weighings, { scaleStepG, cutFraction: cutFractionOf(rows, measuring) });
+  const weighings = rows.flatMap((row) => weighedPieces(row, measuring) ?? []);
+  const measured = measure(weighings, { scaleStepG, cutFraction: cutFraction(rows, measuring) });
+  const decimals = measuring === 'hand' ? 3 : 1;
   const off = measured && onRecord !== null ? contradiction(measured.value, onRecord) : null;
-  const change = (index: number, part: Partial<Row>) =>
+  const change = (index: number, part: Partial<TypedWeighing>) =>
     setRows((before) => before.map((row, i) => (i === index ? { ...row, ...part } : row)));
   return (
     <div className={styles.measure} role="group" aria-label="Weigh it">
@@ -99,7 +92,7 @@ export function MeasureHelper({ measuring, onRecord, onUse }: MeasureHelperProps
             onClick={() =>
               setRows((before) => [
                 ...before,
-                before.at(-1) ? { ...(before.at(-1) as Row), massG: null } : BLANK_ROW,
+                before.at(-1) ? { ...(before.at(-1) as TypedWeighing), massG: null } : BLANK_ROW,
               ])
             }
           >
@@ -110,11 +103,10 @@ export function MeasureHelper({ measuring, onRecord, onUse }: MeasureHelperProps
       {measured ? (
         <p>
           <b className="num">
-            {showNumber(measured.value, measuring === 'hand' ? 3 : 1)} {UNIT[measuring]}
+            {showNumber(measured.value, decimals)} {UNIT[measuring]}
           </b>{' '}
           <span className="quiet">
-            {showNumber(measured.low, measuring === 'hand' ? 3 : 1)}–
-            {showNumber(measured.high, measuring === 'hand' ? 3 : 1)}, 8 times in 10
+            {showNumber(measured.low, decimals)}–{showNumber(measured.high, decimals)}, 8 times in 10
           </span>
         </p>
       ) : (
@@ -123,7 +115,8 @@ export function MeasureHelper({ measuring, onRecord, onUse }: MeasureHelperProps
       {off !== null && measured && (
         <p className="red" role="alert">
           {Math.round(Math.abs(off) * 100)} % {off > 0 ? 'more' : 'less'} than the{' '}
-          {showNumber(onRecord ?? 0, 1)} {UNIT[measuring]} on record. Weigh again, or it is another lot.
+          {showNumber(onRecord ?? 0, decimals)} {UNIT[measuring]} on record. Weigh again, or it is another
+          lot.
         </p>
       )}
       <div>
@@ -133,22 +126,4 @@ export function MeasureHelper({ measuring, onRecord, onUse }: MeasureHelperProps
       </div>
     </div>
   );
-}
-
-function weighedOf(row: Row, measuring: Measuring): WeighedPieces | null {
-  const { pieces, lengthCm, widthCm, massG } = row;
-  if (pieces === null || massG === null) return null;
-  if (measuring === 'hand') return { pieces, eachAmount: 1, massG };
-  if (lengthCm === null) return null;
-  if (measuring === 'length') return { pieces, eachAmount: lengthCm / 100, massG };
-  return widthCm === null ? null : { pieces, eachAmount: (lengthCm * widthCm) / 10_000, massG };
-}
-
-/** The cut’s error on the shortest side there is. */
-function cutFractionOf(rows: readonly Row[], measuring: Measuring): number {
-  if (measuring === 'hand') return 0;
-  const sidesCm = rows
-    .flatMap(({ lengthCm, widthCm }) => [lengthCm, measuring === 'area' ? widthCm : null])
-    .filter((side) => side !== null);
-  return sidesCm.length === 0 ? 0 : CUT_ERROR_MM / (Math.min(...sidesCm) * 10);
 }

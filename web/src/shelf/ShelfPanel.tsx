@@ -140,7 +140,7 @@ const MOST_NAMED = 8;
 /** What runs will take and is not there, and what was never counted. */
 function NeedsYou({ entries, onOpen }: { entries: readonly Entry[]; onOpen: (id: string) => void }) {
   const inUse = entries.filter(({ isArchived }) => !isArchived);
-  const short = inUse.filter(({ onHand, promised }) => onHand !== null && promised > onHand);
+  const short = inUse.filter((entry) => entry.short > 0);
   const uncounted = inUse.filter(({ onHand }) => onHand === null);
   const lines = (found: readonly Entry[], words: (entry: Entry) => string) => (
     <ul className={styles.list}>
@@ -163,7 +163,7 @@ function NeedsYou({ entries, onOpen }: { entries: readonly Entry[]; onOpen: (id:
       <section className={styles.section} aria-label="Short for what is ahead">
         <h3>Short for what is ahead</h3>
         {short.length === 0 && <p className="quiet">Nothing: the drawers cover every run.</p>}
-        {lines(short, ({ promised, onHand }) => showGrams(promised - (onHand ?? 0)))}
+        {lines(short, (entry) => showGrams(entry.short))}
       </section>
       {uncounted.length > 0 && (
         <section className={styles.section} aria-label="Never counted">

@@ -94,9 +94,9 @@ function FoundLine({ one, byId }: { one: NearColour; byId: ReadonlyMap<string, F
   const [only] = one.parts;
   const isBlend = one.parts.length > 1;
   const fibre = byId.get(only?.id ?? '');
-  const strands = one.parts.map(({ id, parts }) => ({
+  const strands = one.parts.map(({ id, fraction }) => ({
     colour: byId.get(id)?.colour ?? '#888888',
-    fraction: parts / 8,
+    fraction,
   }));
   const open = () =>
     void navigate(

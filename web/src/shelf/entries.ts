@@ -1,5 +1,6 @@
 import {
   type Blend,
+  drawerOf,
   type Fibre,
   type Finding,
   hueChroma,
@@ -47,6 +48,8 @@ export interface Entry {
   readonly peak: number;
   /** What runs ahead will take. */
   readonly promised: number;
+  /** What of that is not there. */
+  readonly short: number;
   readonly priceMinor: number | null;
   readonly isArchived: boolean;
   readonly wool: (Woolly & { readonly name: string }) | null;
@@ -83,6 +86,7 @@ export function fibreEntry(fibre: Fibre, promisedG: number): Entry {
     onHand: fibre.onHandG,
     peak: fibre.peakG,
     promised: promisedG,
+    short: drawerOf(fibre.onHandG, fibre.peakG, promisedG)?.short ?? 0,
     priceMinor: fibre.pricePer100gMinor,
     isArchived: fibre.archived,
     wool: fibre,
@@ -113,6 +117,7 @@ export function blendEntry(blend: Blend, promisedG: number, strands: Woolly['str
     onHand: blend.onHandG,
     peak: blend.peakG,
     promised: promisedG,
+    short: drawerOf(blend.onHandG, blend.peakG, promisedG)?.short ?? 0,
     priceMinor: blend.asFibre?.pricePer100gMinor ?? null,
     isArchived: blend.archived,
     wool:
@@ -144,6 +149,7 @@ export function findingEntry(finding: Finding): Entry {
     onHand: finding.onHand,
     peak: finding.peak,
     promised: 0,
+    short: 0,
     priceMinor: finding.priceMinor,
     isArchived: finding.archived,
     wool: null,
@@ -165,6 +171,7 @@ export function needleEntry(needle: Needle): Entry {
     onHand: needle.onHand,
     peak: needle.peak,
     promised: 0,
+    short: 0,
     priceMinor: needle.priceMinor,
     isArchived: needle.archived,
     wool: null,
@@ -186,6 +193,7 @@ export function toolEntry(tool: Tool): Entry {
     onHand: tool.onHand,
     peak: tool.peak,
     promised: 0,
+    short: 0,
     priceMinor: tool.priceMinor,
     isArchived: tool.archived,
     wool: null,
@@ -207,6 +215,7 @@ export function supplierEntry(supplier: Supplier): Entry {
     onHand: null,
     peak: 0,
     promised: 0,
+    short: 0,
     priceMinor: null,
     isArchived: supplier.archived,
     wool: null,
@@ -253,10 +262,10 @@ export function lookThrough(
   );
 }
 
-function isShown({ isArchived, onHand, promised }: Entry, shown: Shown): boolean {
+function isShown({ isArchived, onHand, short }: Entry, shown: Shown): boolean {
   if (shown === 'archived') return isArchived;
   if (isArchived) return false;
-  if (shown === 'short') return onHand !== null && promised > onHand;
+  if (shown === 'short') return short > 0;
   return shown === 'all' || onHand === null;
 }
 
