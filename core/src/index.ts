@@ -1,4 +1,5 @@
 export * from './blend/index.ts';
+export * from './cuts/index.ts';
 export type * from './exchange/index.ts';
 export * from './fibre/index.ts';
 export * from './figure/index.ts';
@@ -9,6 +10,7 @@ export * from './pattern/index.ts';
 export * from './portions/index.ts';
 export * from './problems/index.ts';
 export * from './quantity/index.ts';
+export * from './resize/index.ts';
 export * from './run/index.ts';
 export * from './shapes/index.ts';
 export * from './stock/index.ts';

@@ -18,7 +18,7 @@ import {
   type Candidate,
   type StoredBlend,
 } from '../src/index.ts';
-import { fibre, shelf } from './support/make.ts';
+import { fibre, wools } from './support/make.ts';
 import { uniform } from './support/random.ts';
 
 const hex = fc.integer({ min: 0, max: 0xffffff }).map((n) => `#${n.toString(16).padStart(6, '0')}`);
@@ -131,7 +131,7 @@ describe('what a blend may not be', () => {
     ]);
   });
   test('how much of it does not felt alone', () => {
-    const fibres = shelf(
+    const fibres = wools(
       fibre('wool'),
       fibre('bamboo', { feltsAlone: false }),
       fibre('sheet', { preparation: 'felt' }),
@@ -239,7 +239,7 @@ describe('colour of a blend', () => {
 });
 
 test('a blend stands beside fibres: the shortest staple, the mean price, every flag', () => {
-  const fibres = shelf(
+  const fibres = wools(
     fibre('a', { colour: '#5f2f58', stapleMm: 80, pricePer100gMinor: 600, flags: ['lanolin'] }),
     fibre('b', {
       colour: '#8fb4b8',

@@ -119,9 +119,9 @@ describe('a class', () => {
     fibre('spot', { colour: '#1d1c1e' }),
   );
   const figure = pattern([
-    part('body', shapes.egg(74, 56), { coat: { fibreId: 'coat' } }),
-    part('leaf', shapes.flat(38, 20, 3), { count: 2, core: { fibreId: 'coat' } }),
-    part('spot', shapes.ball(3), { core: { fibreId: 'spot' } }),
+    part('body', shapes.egg(74, 56), { coat: 'coat' }),
+    part('leaf', shapes.flat(38, 20, 3), { count: 2, core: 'coat' }),
+    part('spot', shapes.ball(3), { core: 'spot' }),
   ]);
   const estimate = estimatePattern(figure, fibres);
   const terms: PackingTerms = { seats: 11, sparePacks: 2, scaleStepG: 0.1, extraFraction: 0.1 };
@@ -143,7 +143,7 @@ describe('a class', () => {
   });
   test('the parts of a fibre add up to its weighed portion', () => {
     const coat = of(planPortions(estimate, terms, plenty), 'coat');
-    expect(coat.lines.map(({ partId, role }) => `${partId} ${role}`)).toEqual(['body coat', 'leaf core']);
+    expect(coat.lines.map(({ owner, role }) => `${owner.id} ${role}`)).toEqual(['body coat', 'leaf core']);
     expect(coat.lines.reduce((sum, line) => sum + (line.weighedG ?? 0), 0)).toBeCloseTo(coat.packG ?? 0, 9);
   });
   test('packs the extra over the likely amount', () => {

@@ -5,6 +5,7 @@ import { gaussian } from './support/random.ts';
 
 const core = (group: string, pieceG: number, count: number): MassTerm => ({
   group,
+  cause: 'density',
   pieceG,
   count,
   sharedSigma: 0.2,
@@ -39,6 +40,7 @@ test('the spread agrees with simulated errors, shared ones made once a fibre', (
 test('columns add up, the range holds the likely, and one fibre in two lines is no surer than in one', () => {
   const term = fc.record({
     group: fc.constantFrom('a', 'b', 'c'),
+    cause: fc.constant('density' as const),
     pieceG: fc.double({ min: 0.01, max: 50, noNaN: true }),
     count: fc.integer({ min: 1, max: 12 }),
     sharedSigma: fc.constant(0.2),

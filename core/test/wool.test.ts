@@ -13,13 +13,13 @@ import {
   solidOf,
   topsLength,
   type Shape,
+  type Packing,
   type UseEstimate,
 } from '../src/index.ts';
+import { coatOf } from './support/layers.ts';
 import { fibre, mm, part, pattern, shapes, shelf } from './support/make.ts';
 
 const colour = fc.integer({ min: 0, max: 0xffffff }).map((n) => `#${n.toString(16).padStart(6, '0')}`);
-
-const FIRM = { coreGPerCm3: 0.15, coatGPerCm3: 0.15 };
 
 const solid = (shape: Shape) => {
   const result = solidOf(shape);
@@ -32,13 +32,16 @@ const known = (use: UseEstimate | undefined) => {
   return use;
 };
 
-const coatOf = (arealGPerM2: number) => ({
-  arealGPerM2,
-  deltaE: 50,
-  isContrastAssumed: false,
-  hidingGPerM2: 80,
-  isHidingDefault: true,
-  isLeastCoat: false,
+/** A piece of firm felt with one coat over all of it. */
+const coated = (shape: Shape, arealGPerM2: number) => {
+  const layers = shareVolume(solid(shape), 0.15, 0, [coatOf(arealGPerM2)]);
+  return { ...layers, coatG: layers.shares[0]?.massG ?? 0 };
+};
+
+const firm = (packing: Packing = 'tight', gPerCm3 = 0.055, finished = 0.15) => ({
+  packing,
+  gPerCm3,
+  q: finished / gPerCm3,
 });
 
 describe('colour', () => {
@@ -98,10 +101,10 @@ describe('a coat by contrast', () => {
 
 describe('layers share the finished volume', () => {
   test('the reference ball: 60 mm, firm, 250 g/m²', () => {
-    const layers = shareVolume(solid(shapes.ball(60)), FIRM, coatOf(250));
+    const layers = coated(shapes.ball(60), 250);
     expect(layers.coatG).toBeCloseTo(2.827, 3);
     expect(layers.coreG).toBeCloseTo(14.137, 3);
-    expect(layers.coatThicknessMm).toBeCloseTo(1.769, 3);
+    expect(30 - (layers.coreSolid?.widthMm ?? 0) / 2).toBeCloseTo(1.769, 3);
   });
   test('nothing is created: core and coat fill the piece, whatever the coat', () => {
     const any = fc.constantFrom(
@@ -114,7 +117,7 @@ describe('layers share the finished volume', () => {
     fc.assert(
       fc.property(any, fc.double({ min: 1, max: 3000, noNaN: true }), (shape, areal) => {
         const made = solid(shape);
-        const layers = shareVolume(made, FIRM, coatOf(areal));
+        const layers = coated(shape, areal);
         expect(layers.coreG + layers.coatG).toBeCloseTo((made.volumeMm3 / 1000) * 0.15, 9);
         expect(layers.coreG).toBeGreaterThanOrEqual(0);
         if (layers.coreSolid) expect(layers.coreSolid.volumeMm3 / 1000).toBeCloseTo(layers.coreVolumeCm3, 6);
@@ -122,7 +125,7 @@ describe('layers share the finished volume', () => {
     );
   });
   test('a core fibre that felts denser weighs more in the same volume, and the coat is untouched', () => {
-    const own = part('ball', shapes.ball(60), { coat: { fibreId: 'coat' } });
+    const own = part('ball', shapes.ball(60), { coat: 'coat' });
     const [plain, dense] = [1, 1.2].map((densityFactor) =>
       estimatePart(own, shelf(fibre('core', { colour: '#e6e0d2', densityFactor }), fibre('coat'))),
     );
@@ -131,7 +134,7 @@ describe('layers share the finished volume', () => {
     expect(massOf(dense, 1)).toBeCloseTo(massOf(plain, 1), 9);
   });
   test('too thin for a core: the piece is all coat and says so', () => {
-    const layers = shareVolume(solid(shapes.flat(40, 20, 2)), FIRM, coatOf(252));
+    const layers = coated(shapes.flat(40, 20, 2), 252);
     expect(layers).toMatchObject({ isAllCoat: true, coreG: 0, coreSolid: null });
     expect(layers.coatG).toBeCloseTo((Math.PI * 20 * 10 * 2 * 0.15) / 1000, 9);
   });
@@ -140,7 +143,7 @@ describe('layers share the finished volume', () => {
 describe('roll-up size', () => {
   test('the reference ball rolls to 83.8 mm: 28.4 % less across, 63.3 % less in volume', () => {
     const ball = solid(shapes.ball(60));
-    const rolled = rollUpSize(ball, 16.965, 0.15);
+    const rolled = rollUpSize(ball, 16.965, firm());
     if (rolled.kind !== 'rolled') throw new Error('a ball is rolled');
     expect(rolled.solid.sizesMm[0]).toBeCloseTo(83.8, 1);
     expect(1 - 60 / (rolled.solid.sizesMm[0] ?? 0)).toBeCloseTo(0.284, 3);
@@ -153,12 +156,12 @@ describe('roll-up size', () => {
   ])('a rolled %s holds its mass at the packed density', (_name, shape) => {
     const made = solid(shape);
     const massG = (made.volumeMm3 / 1000) * 0.15;
-    const rolled = rollUpSize(made, massG, 0.15);
+    const rolled = rollUpSize(made, massG, firm());
     if (rolled.kind !== 'rolled') throw new Error('rolled');
     expect(massG / (rolled.solid.volumeMm3 / 1000)).toBeCloseTo(0.055, 9);
   });
   test('a roll grows mostly across: length × q^0.15, width × q^0.425', () => {
-    const rolled = rollUpSize(solid(shapes.limb(70, 14)), 1, 0.2);
+    const rolled = rollUpSize(solid(shapes.limb(70, 14)), 1, firm('tight', 0.055, 0.2));
     if (rolled.kind !== 'rolled') throw new Error('rolled');
     const q = 0.2 / 0.055;
     expect(rolled.solid.heightMm).toBeCloseTo(70 * q ** 0.15, 6);
@@ -166,7 +169,7 @@ describe('roll-up size', () => {
   });
   test('a flat piece is laid out with its margin, loose, and deep enough for its mass', () => {
     const made = solid(shapes.flat(38, 20, 3));
-    const laid = rollUpSize(made, 0.268, 0.15);
+    const laid = rollUpSize(made, 0.268, firm('loose', 0.028));
     if (laid.kind !== 'laid') throw new Error('laid');
     expect([laid.lengthMm, laid.widthMm]).toEqual([54, 36]);
     const volumeCm3 = ((Math.PI / 4) * laid.lengthMm * laid.widthMm * laid.depthMm) / 1000;
@@ -211,10 +214,7 @@ describe('a part', () => {
   );
 
   test('gives core and coat for one piece and for all', () => {
-    const estimate = estimatePart(
-      part('p', shapes.ball(60), { count: 3, coat: { fibreId: 'coat' } }),
-      fibres,
-    );
+    const estimate = estimatePart(part('p', shapes.ball(60), { count: 3, coat: 'coat' }), fibres);
     const [core, coat] = [known(estimate.uses[0]), known(estimate.uses[1])];
     expect(core.pieceG + coat.pieceG).toBeCloseTo(16.965, 3);
     expect(core.all.likelyG).toBeCloseTo(core.pieceG * 3, 9);
@@ -222,14 +222,14 @@ describe('a part', () => {
   });
   test('the core is rolled up alone: a coat makes the roll smaller', () => {
     const bare = estimatePart(part('p', shapes.ball(60)), fibres).rollUp;
-    const coated = estimatePart(part('p', shapes.ball(60), { coat: { fibreId: 'coat' } }), fibres).rollUp;
+    const coated = estimatePart(part('p', shapes.ball(60), { coat: 'coat' }), fibres).rollUp;
     if (bare?.kind !== 'rolled' || coated?.kind !== 'rolled') throw new Error('rolled');
     expect(coated.solid.widthMm).toBeLessThan(bare.solid.widthMm);
   });
   test.each([
-    ['no core fibre', { core: { fibreId: null } }, 'core', 'core_fibre_missing'],
-    ['no coat fibre', { coat: { fibreId: null } }, 'core', 'coat_fibre_missing'],
-    ['a fibre off the shelf', { core: { fibreId: 'gone' } }, 'core', 'fibre_not_found'],
+    ['no core fibre', { core: null }, 'core', 'fibre_missing'],
+    ['no coat fibre: the core depends on it', { coat: null }, 'core', 'fibre_missing'],
+    ['a fibre off the shelf', { core: 'gone' }, 'core', 'fibre_not_found'],
     ['a size not given', { shape: { kind: 'ball', diameter: null } as Shape }, 'core', 'sizes_missing'],
     ['an impossible limb', { shape: shapes.limb(5, 9) }, 'core', 'part_impossible'],
     ['a count of nought', { count: 0 }, 'core', 'part_impossible'],
@@ -239,20 +239,9 @@ describe('a part', () => {
     expect(uses.find((use) => use.role === role)).toMatchObject({ kind: 'unknown', reason });
   });
   test('over an unknown core the coat is worked out at the strongest contrast', () => {
-    const { uses, workings } = estimatePart(
-      part('p', shapes.ball(60), { core: { fibreId: null }, coat: { fibreId: 'coat' } }),
-      fibres,
-    );
+    const { uses, working } = estimatePart(part('p', shapes.ball(60), { core: null, coat: 'coat' }), fibres);
     expect(uses.map((use) => use.kind)).toEqual(['unknown', 'known']);
-    expect(workings?.coat?.isContrastAssumed).toBe(true);
-  });
-  test('tops come with their length, others without', () => {
-    expect(
-      known(estimatePart(part('p', shapes.ball(60), { core: { fibreId: 'tops' } }), fibres).uses[0]).tops,
-    ).toMatchObject({
-      kind: 'pull',
-    });
-    expect(known(estimatePart(part('p', shapes.ball(60)), fibres).uses[0]).tops).toBeNull();
+    expect(working.uses[1]?.coat?.isContrastAssumed).toBe(true);
   });
 });
 
@@ -264,8 +253,8 @@ describe('one make', () => {
   );
   const figure = pattern(
     [
-      part('body', shapes.egg(74, 56), { coat: { fibreId: 'coat' } }),
-      part('leaf', shapes.flat(38, 20, 3), { count: 2, core: { fibreId: 'coat' } }),
+      part('body', shapes.egg(74, 56), { coat: 'coat' }),
+      part('leaf', shapes.flat(38, 20, 3), { count: 2, core: 'coat' }),
       part('odd', { kind: 'ball', diameter: null }),
     ],
     {
@@ -294,17 +283,16 @@ describe('one make', () => {
     expect(estimate.gauges).toEqual([36, 38]);
   });
   test('a wholly unknown fibre is in the list, with nothing known', () => {
-    const lone = pattern([part('p', { kind: 'ball', diameter: null }, { core: { fibreId: 'free' } })]);
+    const lone = pattern([part('p', { kind: 'ball', diameter: null }, { core: 'free' })]);
     expect(estimatePattern(lone, fibres).fibres).toEqual([
       { fibreId: 'free', total: { lowG: 0, likelyG: 0, highG: 0, unknownCount: 1 } },
     ]);
   });
   test('twice the size is eight times the core and four times a coat of the same thickness, near enough', () => {
     const at = (k: number) =>
-      estimatePart(
-        part('p', { kind: 'ball', diameter: mm(40 * k) }, { coat: { fibreId: 'coat' } }),
-        fibres,
-      ).uses.map((use) => known(use).pieceG);
+      estimatePart(part('p', { kind: 'ball', diameter: mm(40 * k) }, { coat: 'coat' }), fibres).uses.map(
+        (use) => known(use).pieceG,
+      );
     const [small, large] = [at(1), at(2)];
     expect((large[1] ?? 0) / (small[1] ?? 1)).toBeCloseTo(4, 9);
     expect(((large[0] ?? 0) + (large[1] ?? 0)) / ((small[0] ?? 0) + (small[1] ?? 0))).toBeCloseTo(8, 9);
@@ -328,7 +316,7 @@ describe('since the last revision', () => {
     expect(move.moreG).toBeCloseTo(ballsG(now) - ballsG(before), 9);
   });
   test('a part’s own total is its uses for all its pieces', () => {
-    const own = estimatePart(part('p', shapes.egg(60, 40), { count: 3, coat: { fibreId: 'coat' } }), fibres);
+    const own = estimatePart(part('p', shapes.egg(60, 40), { count: 3, coat: 'coat' }), fibres);
     expect(own.total.likelyG).toBeCloseTo(3 * own.pieceG, 9);
     expect(own.total.unknownCount).toBe(0);
   });

@@ -57,6 +57,28 @@ describe('opening', () => {
   });
 });
 
+/** A document as the first format had it. */
+const BALL_OF_FIRST = JSON.stringify({
+  format: 'lanakit-pattern',
+  formatVersion: 1,
+  title: 'Ball',
+  finishedHeight: null,
+  level: 'first-timer',
+  lengthUnit: 'mm',
+  parts: [
+    {
+      id: 'p1',
+      name: 'Ball',
+      shape: { kind: 'ball', diameter: { value: 60, unit: 'mm' } },
+      count: 2,
+      firmness: 'firm',
+      core: { fibreId: 'bare' },
+      coat: { fibreId: 'moss' },
+    },
+  ],
+  steps: [],
+});
+
 describe('migrations', () => {
   test('a step that fails is undone whole, and the steps before it stand', () => {
     const db = new Database(':memory:');
@@ -79,8 +101,8 @@ describe('migrations', () => {
              ('bare', 1, 'Bare', 'batt', '#888888', NULL, NULL, NULL, 0, '2026-01-01', '2026-01-01', NULL),
              ('gone', 1, 'Gone', 'batt', '#888888', NULL, NULL, NULL, 0, '2026-01-01', '2026-01-01', '2026-02-01');
       INSERT INTO stock_movement (fibre_id, mass_mg, reason, at) VALUES ('moss', 50000, 'received', '2026-01-01'), ('moss', -32000, 'counted', '2026-02-01');
-      INSERT INTO pattern (id, document, created_at, updated_at) VALUES ('p', '{"title":"Ball"}', '2026-01-01', '2026-01-01');
-      INSERT INTO revision (id, pattern_id, number, document, published_at) VALUES ('r', 'p', 1, '{"title":"Ball"}', '2026-01-01');
+      INSERT INTO pattern (id, document, created_at, updated_at) VALUES ('p', '${BALL_OF_FIRST}', '2026-01-01', '2026-01-01');
+      INSERT INTO revision (id, pattern_id, number, document, published_at) VALUES ('r', 'p', 1, '${BALL_OF_FIRST}', '2026-01-01');
       INSERT INTO pattern_fibre VALUES ('p', 'moss');
       INSERT INTO revision_fibre VALUES ('r', 'moss');`);
     old.close();
@@ -104,6 +126,14 @@ describe('migrations', () => {
     expect(store.items.uses('moss')).toMatchObject([{ revisionNumber: null }, { revisionNumber: 1 }]);
     expect(store.items.restore('gone')).toBe(true);
     expect(checkFibre(store.shelf.fibre('moss') as Fibre)).toEqual([]);
+    const document = store.patterns.find('p')?.document;
+    expect(document && checkPattern(document)).toEqual([]);
+    expect(document?.parts[0]?.uses).toMatchObject([
+      { role: 'core', fibreId: 'bare' },
+      { role: 'coat', fibreId: 'moss', cover: { kind: 'all' } },
+    ]);
+    expect(store.patterns.findRevision('r')?.document).toEqual(document);
+    expect(() => opened.db.prepare(`UPDATE revision SET number = 9`).run()).toThrow('cannot be changed');
     expect(opened.db.pragma('foreign_key_check')).toEqual([]);
     opened.db.close();
   });
@@ -144,7 +174,11 @@ test('the demo studio is whole: everything stored is possible, and every screen 
     for (const item of spec.all(store) as { id: string }[])
       expect(spec.check(item, item.id, store)).toEqual([]);
   }
-  const shelf = woolOnShelf(view.fibres, view.blends);
+  const shelf = {
+    fibres: woolOnShelf(view.fibres, view.blends),
+    findings: new Map(view.findings.map((finding) => [finding.id, finding])),
+    handMeasures: store.stock.handMeasures(),
+  };
   const drafts = store.patterns.all();
   expect(drafts.map(({ document }) => document.title).sort()).toEqual([
     'Balloon mobile',

@@ -67,7 +67,7 @@ describe('what cannot be stored', () => {
     ['a short limb', withShape({ kind: 'limb', length: { value: 5, unit: 'mm' }, diameter: { value: 9, unit: 'mm' } }), 422, 'limb_shorter_than_wide', '/parts/0/shape/length'],
     ['a shape there is not', withShape({ kind: 'cloud' }), 400, 'field_wrong', '/parts/0/shape'],
     ['another shape’s size', withShape({ kind: 'ball', diameter: null, width: null }), 400, 'field_not_known', '/parts/0/shape/width'],
-    ['a fibre off the shelf', ballPattern('gone'), 422, 'fibre_not_found', '/parts/0/core/fibreId'],
+    ['a fibre off the shelf', ballPattern('gone'), 422, 'fibre_not_found', '/parts/0/uses/0/fibreId'],
     ['an unknown field', { ...ballPattern(null), price: 3 }, 400, 'field_not_known', '/price'],
     ['a field missing', { ...ballPattern(null), steps: undefined }, 400, 'field_missing', '/steps'],
     ['a list instead of a pattern', [], 400, 'field_wrong', ''],
@@ -113,7 +113,7 @@ describe('publishing', () => {
       .expect(422);
     expect(answer.body).toMatchObject({
       code: 'pattern_incomplete',
-      errors: [{ code: 'core_fibre_missing', pointer: '/parts/0/core' }],
+      errors: [{ code: 'fibre_missing', pointer: '/parts/0/uses/0/fibreId' }],
     });
   });
   test('is refused when nothing has changed, and from a stale version', async () => {

@@ -93,7 +93,7 @@ test('the bench lists patterns with something unknown, and what it is', async ()
   await addPattern(studio, ballPattern(null, { title: 'Half' }));
   const bench = await request(studio.app).get('/api/bench').expect(200);
   expect(bench.body).toMatchObject({
-    unfinished: [{ title: 'Half', missing: [{ code: 'core_fibre_missing' }] }],
+    unfinished: [{ title: 'Half', missing: [{ code: 'fibre_missing' }] }],
   });
 });
 

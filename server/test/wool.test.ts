@@ -4,7 +4,9 @@ import {
   blankLot,
   type Bench,
   type Blend,
+  blankUse,
   estimatePattern,
+  onlyFibres,
   type Fibre,
   NO_OVERRIDES,
   type Promised,
@@ -81,7 +83,10 @@ describe('a blend is wool like any other', () => {
     const blend = await blendOf([dense.id, 1], [plain.id, 1]);
     const { shelf } = studio.deps.store;
     const fibres = shelf.fibres();
-    const estimate = estimatePattern(ballPattern(blend.id), woolOnShelf(fibres, shelf.blends(fibres)));
+    const estimate = estimatePattern(
+      ballPattern(blend.id),
+      onlyFibres(woolOnShelf(fibres, shelf.blends(fibres))),
+    );
     expect(estimate.total.likelyG).toBeCloseTo(BALL_G * 1.2, 9);
   });
   test('of a fibre whose lot in use has another colour, it has that colour', async () => {
@@ -129,12 +134,15 @@ describe('measured properties reach the wool', () => {
     const coat = await addFibre(studio, { name: 'Coat', preparation: 'carded', colour: '#777777', ...more });
     const shelf = woolOnShelf(studio.deps.store.shelf.fibres(), []);
     const ball = ballPattern(core.id);
-    const parts = ball.parts.map((part) => ({ ...part, coat: { fibreId: coat.id } }));
-    const estimate = estimatePattern({ ...ball, parts }, shelf);
+    const parts = ball.parts.map((part) => ({
+      ...part,
+      uses: [...part.uses, blankUse('coat', 'coat', coat.id)],
+    }));
+    const estimate = estimatePattern({ ...ball, parts }, onlyFibres(shelf));
     const coatUse = estimate.parts[0]?.uses[1];
     const plain = estimatePattern(
       { ...ball, parts },
-      new Map([...shelf].map(([id, one]) => [id, { ...one, hidingGPerM2: null }])),
+      onlyFibres(new Map([...shelf].map(([id, one]) => [id, { ...one, hidingGPerM2: null }]))),
     );
     const plainUse = plain.parts[0]?.uses[1];
     if (coatUse?.kind !== 'known' || plainUse?.kind !== 'known') throw new Error('both are known');

@@ -9,7 +9,8 @@ export const FINISHED_DENSITY_G_PER_CM3: Readonly<Record<Firmness, number>> = {
   solid: 0.2,
 };
 
-export type Packing = 'loft' | 'loose' | 'rolled' | 'tight';
+export const PACKINGS = ['loft', 'loose', 'rolled', 'tight'] as const;
+export type Packing = (typeof PACKINGS)[number];
 
 /** Density before felting, g/cm³: as torn from the batt, loose handful, rolled by hand, rolled as tight as it goes. */
 export const PACKED_DENSITY_G_PER_CM3: Readonly<Record<Packing, number>> = {

@@ -18,6 +18,7 @@ export {
   FIRMNESSES,
   PACKED_DENSITY_G_PER_CM3,
   type Firmness,
+  PACKINGS,
   type Packing,
 } from './firmness.ts';
 export { blankLot, LotInput, lotInUse, NO_OVERRIDES, ofLot, type Lot, type LotOverrides } from './lot.ts';

@@ -1,7 +1,11 @@
 import { checkRange, checkWhole, type Problem } from '../problems/index.ts';
 import { checkShape } from '../shapes/index.ts';
-import { boundLength } from '../units/index.ts';
+import { boundLength, toMm } from '../units/index.ts';
+import { checkJoins } from './checkJoins.ts';
+import { countRange, type Count } from './count.ts';
+import { lengthsIn } from './lengthsIn.ts';
 import type { Part, Pattern, Step } from './pattern.ts';
+import { isWool, type Use } from './use.ts';
 
 export const PATTERN_BOUNDS = {
   count: { min: 1, max: 500 },
@@ -17,11 +21,30 @@ export function checkPattern(pattern: Pattern): Problem[] {
   const partIds = new Set(pattern.parts.map((part) => part.id));
   return [
     ...checkTitle(pattern),
-    ...checkHeight(pattern),
+    ...checkLengths(pattern.finishedHeight, '/finishedHeight', false),
     ...pattern.parts.flatMap((part, index) => checkPart(part, `/parts/${index}`)),
+    ...pattern.parts.flatMap((part, index) => strayNames(part, pattern, `/parts/${index}`)),
+    ...checkJoins(pattern),
+    ...pattern.cuts.flatMap((cut, index) => [
+      ...checkLengths(cut, `/cuts/${index}`, true),
+      ...(cut.kind === 'wire'
+        ? cut.segments.flatMap(({ partId }, at) =>
+            strayPart(partId, partIds, `/cuts/${index}/segments/${at}/partId`),
+          )
+        : []),
+    ]),
+    ...pattern.findings.flatMap(({ partId, count }, index) => [
+      ...strayPart(partId, partIds, `/findings/${index}/partId`),
+      ...checkCount(count, `/findings/${index}/count`),
+    ]),
     ...pattern.steps.flatMap((step, index) => checkStep(step, partIds, `/steps/${index}`)),
     ...doubledIds(pattern.parts, '/parts'),
     ...doubledIds(pattern.steps, '/steps'),
+    ...doubledIds(pattern.joins, '/joins'),
+    ...doubledIds(pattern.cuts, '/cuts'),
+    ...doubledIds(pattern.shared, '/shared'),
+    ...doubledIds(pattern.findings, '/findings'),
+    ...doubledUses(pattern),
   ];
 }
 
@@ -29,25 +52,78 @@ function checkTitle(pattern: Pattern): Problem[] {
   return pattern.title.trim() === '' ? [{ code: 'title_empty', pointer: '/title' }] : [];
 }
 
-function checkHeight({ finishedHeight }: Pattern): Problem[] {
-  if (finishedHeight === null) return [];
-  const bounded = boundLength(finishedHeight);
-  if (bounded.ok || bounded.refusal.code === 'length_not_read') return [];
-  return [{ ...bounded.refusal, pointer: '/finishedHeight' }];
+/** Every length within bounds. @param allowZero nought is an allowance somebody does not want */
+function checkLengths(value: unknown, pointer: string, allowZero: boolean): Problem[] {
+  return lengthsIn(value, pointer).flatMap(({ pointer: at, length }) => {
+    if (allowZero && length.value === 0) return [];
+    const bounded = boundLength(length);
+    if (bounded.ok || bounded.refusal.code === 'length_not_read') return [];
+    return [{ ...bounded.refusal, pointer: at }];
+  });
+}
+
+/** Why a count may not be stored. */
+export function checkCount(count: Count, pointer: string): Problem[] {
+  if (count === null) return [];
+  if (typeof count === 'number') return checkWhole(count, PATTERN_BOUNDS.count, pointer);
+  const { low, high } = count;
+  const ends = [
+    ...checkWhole(low, PATTERN_BOUNDS.count, pointer),
+    ...checkWhole(high, PATTERN_BOUNDS.count, pointer),
+  ];
+  return ends.length === 0 && low > high ? [{ code: 'count_reversed', pointer, low, high }] : ends;
 }
 
 /** Why one part may not be stored. @param pointer JSON pointer of the part */
 export function checkPart(part: Part, pointer: string): Problem[] {
+  const cores = part.uses.filter(({ role }) => role === 'core');
   return [
     ...(part.name.trim() === '' ? [{ code: 'title_empty', pointer: `${pointer}/name` } as const] : []),
-    ...checkWhole(part.count, PATTERN_BOUNDS.count, `${pointer}/count`),
+    ...checkCount(part.count, `${pointer}/count`),
     ...checkShape(part.shape, `${pointer}/shape`),
+    ...part.uses.flatMap((use, index) => checkUse(use, `${pointer}/uses/${index}`)),
+    ...checkLengths(part.sample, `${pointer}/sample`, false),
+    ...(cores.length > 1 ? [{ code: 'core_twice', pointer: `${pointer}/uses` } as const] : []),
   ];
 }
 
+const checkUse = (use: Use, pointer: string): Problem[] => checkLengths(use, pointer, false);
+
+/** Names of things that are no longer in the pattern. */
+function strayNames(part: Part, pattern: Pattern, pointer: string): Problem[] {
+  const partIds = new Set(pattern.parts.map(({ id }) => id));
+  const on = part.shape.kind === 'patch' ? part.shape.onPartId : null;
+  return [
+    ...strayPart(on, partIds, `${pointer}/shape/onPartId`),
+    ...part.derived.flatMap((size, index) =>
+      size.from === 'part' ? strayPart(size.partId, partIds, `${pointer}/derived/${index}/partId`) : [],
+    ),
+    ...part.uses.flatMap((use, index) => strayAmount(use, pattern, `${pointer}/uses/${index}/amount`)),
+  ];
+}
+
+function strayAmount(use: Use, pattern: Pattern, pointer: string): Problem[] {
+  const amount = isWool(use) ? use.amount : null;
+  if (amount?.form === 'shared' || amount?.form === 'rest') {
+    const { sharedId } = amount;
+    const isThere = sharedId === null || pattern.shared.some(({ id }) => id === sharedId);
+    return isThere ? [] : [{ code: 'shared_not_found', pointer: `${pointer}/sharedId`, sharedId }];
+  }
+  if (amount?.form === 'relative' || amount?.form === 'trimmings') {
+    const { ofUseId } = amount;
+    const isThere =
+      ofUseId === null || pattern.parts.some(({ uses }) => uses.some(({ id }) => id === ofUseId));
+    return isThere ? [] : [{ code: 'use_not_found', pointer: `${pointer}/ofUseId`, useId: ofUseId }];
+  }
+  return [];
+}
+
+const strayPart = (partId: string | null, partIds: ReadonlySet<string>, pointer: string): Problem[] =>
+  partId === null || partIds.has(partId) ? [] : [{ code: 'part_not_found', pointer, partId }];
+
 function checkStep(step: Step, partIds: ReadonlySet<string>, pointer: string): Problem[] {
-  const strangers = step.partIds.flatMap((partId, index): Problem[] =>
-    partIds.has(partId) ? [] : [{ code: 'part_not_found', pointer: `${pointer}/partIds/${index}`, partId }],
+  const strangers = step.partIds.flatMap((partId, index) =>
+    strayPart(partId, partIds, `${pointer}/partIds/${index}`),
   );
   const gauge = step.needle
     ? checkWhole(step.needle.gauge, PATTERN_BOUNDS.gauge, `${pointer}/needle/gauge`)
@@ -55,6 +131,18 @@ function checkStep(step: Step, partIds: ReadonlySet<string>, pointer: string): P
   const minutes =
     step.minutes === null ? [] : checkRange(step.minutes, PATTERN_BOUNDS.minutes, `${pointer}/minutes`);
   return [...strangers, ...gauge, ...minutes];
+}
+
+/** Amounts name one another over the whole pattern. */
+function doubledUses({ parts }: Pattern): Problem[] {
+  const seen = new Set<string>();
+  return parts.flatMap((part, at) =>
+    part.uses.flatMap(({ id }, index): Problem[] => {
+      const isTwice = seen.has(id);
+      seen.add(id);
+      return isTwice ? [{ code: 'id_twice', pointer: `/parts/${at}/uses/${index}/id`, id }] : [];
+    }),
+  );
 }
 
 function doubledIds(items: readonly { id: string }[], pointer: string): Problem[] {
@@ -65,3 +153,13 @@ function doubledIds(items: readonly { id: string }[], pointer: string): Problem[
     return isTwice ? [{ code: 'id_twice', pointer: `${pointer}/${index}/id`, id }] : [];
   });
 }
+
+/** The number a count is fixed to; null where it is a range or unknown. */
+export const fixedCount = (count: Count): number | null => {
+  const range = countRange(count);
+  return range && range.low === range.high ? range.low : null;
+};
+
+/** Millimetres of a size that may be unknown. */
+export const mmOrNull = (length: Parameters<typeof toMm>[0] | null): number | null =>
+  length === null ? null : toMm(length);

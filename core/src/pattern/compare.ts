@@ -1,8 +1,9 @@
+import type { Join } from './join.ts';
 import type { Pattern } from './pattern.ts';
 
-/** How one part or step of two versions of a pattern differs. */
+/** How one part, join or step of two versions of a pattern differs. */
 export interface Difference {
-  readonly kind: 'part' | 'step' | 'heading';
+  readonly kind: 'part' | 'join' | 'material' | 'step' | 'heading';
   readonly name: string;
   readonly change: 'only-mine' | 'only-theirs' | 'changed' | 'order';
 }
@@ -11,12 +12,21 @@ export interface Difference {
 export function comparePatterns(mine: Pattern, theirs: Pattern): Difference[] {
   return [
     ...compareHeading(mine, theirs),
-    ...compareItems('part', mine.parts, theirs.parts, (part) => part.name),
-    ...compareItems('step', mine.steps, theirs.steps, (step) => step.text),
+    ...compareItems('part', [mine.parts, theirs.parts], (part) => part.name),
+    ...compareItems('join', [mine.joins, theirs.joins], (join) => joinName(join, [mine, theirs])),
+    ...compareItems('material', [mine.cuts, theirs.cuts], (cut) => cut.name || cut.kind),
+    ...compareItems('material', [mine.findings, theirs.findings], () => 'a finding'),
+    ...compareItems('material', [mine.shared, theirs.shared], (shared) => shared.name),
+    ...compareItems('step', [mine.steps, theirs.steps], (step) => step.text),
   ];
 }
 
-const HEADING_FIELDS = ['title', 'finishedHeight', 'level', 'lengthUnit'] as const;
+function joinName({ partId, ontoId }: Join, patterns: readonly Pattern[]): string {
+  const parts = patterns.flatMap((pattern) => pattern.parts);
+  return [partId, ontoId].map((id) => parts.find((part) => part.id === id)?.name ?? '').join(' to ');
+}
+
+const HEADING_FIELDS = ['title', 'finishedHeight', 'level', 'lengthUnit', 'joinsApart'] as const;
 
 function compareHeading(mine: Pattern, theirs: Pattern): Difference[] {
   return HEADING_FIELDS.filter((field) => !same(mine[field], theirs[field])).map((field) => ({
@@ -27,9 +37,8 @@ function compareHeading(mine: Pattern, theirs: Pattern): Difference[] {
 }
 
 function compareItems<T extends { id: string }>(
-  kind: 'part' | 'step',
-  mine: readonly T[],
-  theirs: readonly T[],
+  kind: Difference['kind'],
+  [mine, theirs]: readonly [readonly T[], readonly T[]],
   nameOf: (item: T) => string,
 ): Difference[] {
   const theirsById = new Map(theirs.map((item) => [item.id, item]));

@@ -1,6 +1,8 @@
 import type { Problem } from '../problems/index.ts';
 import { sizesOf } from '../shapes/index.ts';
+import type { Amount } from './amount.ts';
 import type { Part, Pattern } from './pattern.ts';
+import { isWool, type Use } from './use.ts';
 
 /**
  * What is still unknown in a pattern that is otherwise possible: each of these would leave somebody's pack
@@ -8,19 +10,101 @@ import type { Part, Pattern } from './pattern.ts';
  */
 export function missingForPublishing(pattern: Pattern): Problem[] {
   if (pattern.parts.length === 0) return [{ code: 'no_parts', pointer: '/parts' }];
-  return pattern.parts.flatMap((part, index) => missingInPart(part, `/parts/${index}`));
+  return [
+    ...pattern.parts.flatMap((part, index) => missingInPart(part, `/parts/${index}`)),
+    ...pattern.joins.flatMap(({ cover }, index): Problem[] =>
+      cover?.fibreId === null
+        ? [{ code: 'fibre_missing', pointer: `/joins/${index}/cover`, role: 'join' }]
+        : [],
+    ),
+    ...pattern.shared.flatMap(({ massG }, index): Problem[] =>
+      massG === null ? [{ code: 'weight_missing', pointer: `/shared/${index}/massG` }] : [],
+    ),
+    ...pattern.findings.flatMap(({ findingId, count }, index): Problem[] => [
+      ...(findingId === null
+        ? [{ code: 'finding_missing', pointer: `/findings/${index}/findingId` } as const]
+        : []),
+      ...(count === null ? [{ code: 'count_missing', pointer: `/findings/${index}/count` } as const] : []),
+    ]),
+  ];
 }
 
 /** What is unknown of one part. @param pointer JSON pointer of the part */
 export function missingInPart(part: Part, pointer: string): Problem[] {
-  const missing = [...sizesOf(part.shape)].filter(([, size]) => size === null).map(([name]) => name);
+  const { shape } = part;
+  const derived = new Set(part.derived.map(({ size }) => size));
+  const missing = [...sizesOf(shape)]
+    .filter(([name, size]) => size === null && !derived.has(name))
+    .map(([name]) => name);
   return [
     ...(missing.length > 0 ? [{ code: 'sizes_missing', pointer: `${pointer}/shape`, missing } as const] : []),
-    ...(part.core.fibreId === null
-      ? [{ code: 'core_fibre_missing', pointer: `${pointer}/core` } as const]
+    ...(shape.kind === 'flat-outline' && shape.path === ''
+      ? [{ code: 'outline_missing', pointer: `${pointer}/shape/path` } as const]
       : []),
-    ...(part.coat?.fibreId === null
-      ? [{ code: 'coat_fibre_missing', pointer: `${pointer}/coat` } as const]
+    ...(shape.kind === 'by-grams' && shape.massG === null
+      ? [{ code: 'weight_missing', pointer: `${pointer}/shape/massG` } as const]
       : []),
+    ...(part.count === null ? [{ code: 'count_missing', pointer: `${pointer}/count` } as const] : []),
+    ...part.uses.flatMap((use, index) => missingInUse(use, part, `${pointer}/uses/${index}`)),
   ];
 }
+
+function missingInUse(use: Use, { shape }: Part, pointer: string): Problem[] {
+  if (!isWool(use)) {
+    return use.findingId === null ? [{ code: 'finding_missing', pointer: `${pointer}/findingId` }] : [];
+  }
+  const needsAmount = use.role === 'added' || shape.kind === 'by-count';
+  const amount: Problem[] =
+    use.amount === null
+      ? needsAmount
+        ? [{ code: 'amount_missing', pointer: `${pointer}/amount` }]
+        : []
+      : isIncomplete(use.amount)
+        ? [{ code: 'amount_incomplete', pointer: `${pointer}/amount`, form: use.amount.form }]
+        : [];
+  return [
+    ...(use.fibreId === null
+      ? [{ code: 'fibre_missing', pointer: `${pointer}/fibreId`, role: use.role } as const]
+      : []),
+    ...(use.amount === null ? missingSizes(use, pointer) : []),
+    ...amount,
+  ];
+}
+
+/** Sizes of a detail or of hair, which its wool is calculated from. */
+function missingSizes(use: Use, pointer: string): Problem[] {
+  const sizes: readonly (readonly [
+    name: 'length' | 'width' | 'diameter' | 'line' | 'drop',
+    size: unknown,
+  ])[] =
+    use.role === 'line'
+      ? [['length', use.length]]
+      : use.role === 'dot'
+        ? [['diameter', use.diameter]]
+        : use.role === 'patch'
+          ? [
+              ['length', use.length],
+              ['width', use.width],
+            ]
+          : use.role === 'hair'
+            ? [
+                ['line', use.line],
+                ['drop', use.drop],
+              ]
+            : use.role === 'coat' && use.cover.kind === 'patch'
+              ? [
+                  ['length', use.cover.length],
+                  ['width', use.cover.width],
+                ]
+              : [];
+  const missing = sizes.filter(([, size]) => size === null).map(([name]) => name);
+  return missing.length > 0 ? [{ code: 'sizes_missing', pointer, missing }] : [];
+}
+
+/** What an author may leave out and still have said how much. */
+const MAY_BE_UNSAID = new Set(['highG', 'girth', 'depth']);
+
+/** An amount of which something is not said yet. Without its depth a strip is unknown: its loft would be guessed. */
+export const isIncomplete = (amount: Amount): boolean =>
+  Object.entries(amount).some(([key, value]) => value === null && !MAY_BE_UNSAID.has(key)) ||
+  (amount.form === 'strip' && amount.depth === null);

@@ -1,6 +1,11 @@
 export { apportion } from './apportion.ts';
 export {
+  BAGS,
   planPortions,
+  shortOfPlan,
+  takingsOfPlan,
+  uncountedOfPlan,
+  type Bag,
   type FibrePortion,
   type FibreStock,
   type PackingTerms,

@@ -1,4 +1,10 @@
-import type { FibreTotal, PatternEstimate, UseEstimate, WoolRole } from '../wool/index.ts';
+import {
+  inOneMake,
+  type KnownUse,
+  type PatternEstimate,
+  type UseEstimate,
+  type WoolRole,
+} from '../wool/index.ts';
 import { apportion } from './apportion.ts';
 import { weighPortions, type Weighing } from './weighing.ts';
 
@@ -17,9 +23,14 @@ export interface FibreStock {
   readonly promisedG: number;
 }
 
-/** What one part takes of one fibre in one pack. */
+/** Which bag of a pack wool goes into: the figure's, that of its joins, or what is only opened if needed. */
+export const BAGS = ['figure', 'joins', 'if-needed'] as const;
+export type Bag = (typeof BAGS)[number];
+
+/** What one use takes of one fibre in one pack. */
 export interface PortionLine {
-  readonly partId: string;
+  readonly owner: UseEstimate['owner'];
+  readonly useId: string;
   readonly role: WoolRole;
   /** With the extra, unrounded. */
   readonly exactG: number;
@@ -29,17 +40,19 @@ export interface PortionLine {
 
 export interface FibrePortion {
   readonly fibreId: string;
+  readonly bag: Bag;
   readonly lines: readonly PortionLine[];
   /** What one make likely takes. */
   readonly likelyG: number;
-  /** What one pack needs, with the extra, unrounded. */
+  /** What one pack needs, with the extra and the high end of every count, unrounded. */
   readonly exactG: number;
   readonly weighing: Weighing;
   /** One pack's weighed portion; null when weighed for several packs together. */
   readonly packG: number | null;
   readonly classG: number;
+  /** What earlier runs, and earlier bags of this one, take is promised. */
   readonly stock: FibreStock;
-  /** On hand less what earlier runs take, at least 0; null when never counted. */
+  /** On hand less what is promised, at least 0; null when never counted. */
   readonly freeG: number | null;
   /** What must be bought or found; 0 when there is enough; null when never counted. */
   readonly shortG: number | null;
@@ -49,12 +62,22 @@ export interface FibrePortion {
 
 export interface PortionPlan {
   readonly packs: number;
+  /** Heaviest first in each bag; the figure's bag first. */
   readonly fibres: readonly FibrePortion[];
   /** One pack of everything: as weighed, or as needed where weighed for several together. */
   readonly packG: number;
   readonly classG: number;
   /** Uses whose amount or fibre is unknown. */
   readonly unknownCount: number;
+}
+
+/** The uses of one fibre that go into one bag. */
+interface Bagged {
+  readonly fibreId: string;
+  readonly bag: Bag;
+  readonly uses: readonly KnownUse[];
+  readonly unknownCount: number;
+  readonly likelyG: number;
 }
 
 /** Portions of every fibre for every pack of a class, in whole scale steps. */
@@ -64,35 +87,63 @@ export function planPortions(
   stockOf: (fibreId: string) => FibreStock,
 ): PortionPlan {
   const packs = terms.seats + terms.sparePacks;
-  const fibres = estimate.fibres
-    .filter(({ total }) => total.likelyG > 0)
-    .map((fibre) => portionOf(fibre, estimate, terms, packs, stockOf(fibre.fibreId)));
+  const takenG = new Map<string, number>();
+  const fibres = bagged(estimate.uses, estimate.joinsApart).map((own) => {
+    const stock = stockOf(own.fibreId);
+    const before = takenG.get(own.fibreId) ?? 0;
+    const portion = portionOf(own, terms, packs, { ...stock, promisedG: stock.promisedG + before });
+    takenG.set(own.fibreId, before + portion.classG);
+    return portion;
+  });
   return {
     packs,
     fibres,
     packG: roundToMicrogram(fibres.reduce((sum, fibre) => sum + (fibre.packG ?? fibre.exactG), 0)),
     classG: roundToMicrogram(fibres.reduce((sum, fibre) => sum + fibre.classG, 0)),
-    unknownCount: estimate.total.unknownCount,
+    unknownCount: inOneMake(estimate.uses).filter(({ kind }) => kind === 'unknown').length,
   };
 }
 
-function portionOf(
-  { fibreId, total }: FibreTotal,
-  estimate: PatternEstimate,
-  terms: PackingTerms,
-  packs: number,
-  stock: FibreStock,
-): FibrePortion {
-  const exactG = total.likelyG * (1 + terms.extraFraction);
+function bagged(uses: readonly UseEstimate[], joinsApart: boolean): Bagged[] {
+  const groups = new Map<string, { fibreId: string; bag: Bag; uses: UseEstimate[] }>();
+  for (const use of uses) {
+    if (use.fibreId === null) continue;
+    const bag = bagOf(use, joinsApart);
+    const key = `${bag} ${use.fibreId}`;
+    const own = groups.get(key);
+    if (own) own.uses.push(use);
+    else groups.set(key, { fibreId: use.fibreId, bag, uses: [use] });
+  }
+  return [...groups.values()]
+    .map(({ uses: own, ...group }): Bagged => {
+      const known = own.filter((use) => use.kind === 'known');
+      return {
+        ...group,
+        uses: known.filter((use) => use.pieceG > 0),
+        unknownCount: own.length - known.length,
+        likelyG: known.reduce((sum, use) => sum + use.all.likelyG, 0),
+      };
+    })
+    .filter(({ likelyG }) => likelyG > 0)
+    .sort((a, b) => BAGS.indexOf(a.bag) - BAGS.indexOf(b.bag) || b.likelyG - a.likelyG);
+}
+
+const bagOf = (use: UseEstimate, joinsApart: boolean): Bag =>
+  use.isIfNeeded ? 'if-needed' : joinsApart && use.owner.kind === 'join' ? 'joins' : 'figure';
+
+function portionOf(own: Bagged, terms: PackingTerms, packs: number, stock: FibreStock): FibrePortion {
+  const more = 1 + terms.extraFraction;
+  const exactG = own.uses.reduce((sum, use) => sum + use.packG, 0) * more;
   const weighing = weighPortions(exactG, packs, terms.scaleStepG);
   const grams = (steps: number) => roundToMicrogram(steps * terms.scaleStepG);
   const classG = grams(weighing.classSteps);
   const freeG =
     stock.onHandG === null ? null : Math.max(0, roundToMicrogram(stock.onHandG - stock.promisedG));
   return {
-    fibreId,
-    lines: portionLines(fibreId, estimate, terms, weighing),
-    likelyG: total.likelyG,
+    fibreId: own.fibreId,
+    bag: own.bag,
+    lines: portionLines(own.uses, terms, weighing),
+    likelyG: own.likelyG,
     exactG,
     weighing,
     packG: weighing.kind === 'single' ? grams(weighing.stepsPerPack) : null,
@@ -100,28 +151,17 @@ function portionOf(
     stock,
     freeG,
     shortG: freeG === null ? null : Math.max(0, roundToMicrogram(classG - freeG)),
-    unknownCount: total.unknownCount,
+    unknownCount: own.unknownCount,
   };
 }
 
-function portionLines(
-  fibreId: string,
-  estimate: PatternEstimate,
-  terms: PackingTerms,
-  weighing: Weighing,
-): PortionLine[] {
-  const lines = estimate.parts.flatMap((part) =>
-    part.uses
-      .filter(
-        (use): use is UseEstimate & { kind: 'known' } => use.kind === 'known' && use.fibreId === fibreId,
-      )
-      .filter((use) => use.pieceG > 0)
-      .map(({ role, all }) => ({
-        partId: part.partId,
-        role,
-        exactG: all.likelyG * (1 + terms.extraFraction),
-      })),
-  );
+function portionLines(uses: readonly KnownUse[], terms: PackingTerms, weighing: Weighing): PortionLine[] {
+  const lines = uses.map(({ owner, useId, role, packG }) => ({
+    owner,
+    useId,
+    role,
+    exactG: packG * (1 + terms.extraFraction),
+  }));
   if (weighing.kind === 'together') return lines.map((line) => ({ ...line, weighedG: null }));
   const steps = apportion(
     weighing.stepsPerPack,
@@ -135,3 +175,24 @@ function portionLines(
 
 /** Undoes the binary noise of 17 × 0.1, far below any scale. */
 const roundToMicrogram = (massG: number): number => Math.round(massG * 1e6) / 1e6;
+
+/** Grams of each fibre a plan takes, over all its bags. */
+export function takingsOfPlan({ fibres }: PortionPlan): Map<string, number> {
+  const takings = new Map<string, number>();
+  for (const { fibreId, classG } of fibres) takings.set(fibreId, (takings.get(fibreId) ?? 0) + classG);
+  return takings;
+}
+
+/** Grams short of each fibre, over all its bags. */
+export function shortOfPlan({ fibres }: PortionPlan): { fibreId: string; shortG: number }[] {
+  const short = new Map<string, number>();
+  for (const { fibreId, shortG } of fibres) {
+    if (shortG) short.set(fibreId, (short.get(fibreId) ?? 0) + shortG);
+  }
+  return [...short].map(([fibreId, shortG]) => ({ fibreId, shortG }));
+}
+
+/** Fibres it takes that were never counted. */
+export const uncountedOfPlan = ({ fibres }: PortionPlan): string[] => [
+  ...new Set(fibres.filter(({ shortG }) => shortG === null).map(({ fibreId }) => fibreId)),
+];

@@ -1,4 +1,5 @@
-import type { SizeName } from '../shapes/index.ts';
+import type { AmountForm, UseRole } from '../pattern/index.ts';
+import type { OutlineFault, SizeName } from '../shapes/index.ts';
 
 /** Where the problem is: a JSON pointer (RFC 6901) into the document that was checked. */
 interface At {
@@ -26,8 +27,24 @@ export type Problem = At &
     | { readonly code: 'part_not_found'; readonly partId: string }
     | { readonly code: 'id_twice'; readonly id: string }
     | { readonly code: 'sizes_missing'; readonly missing: readonly SizeName[] }
-    | { readonly code: 'core_fibre_missing' }
-    | { readonly code: 'coat_fibre_missing' }
+    | { readonly code: 'fibre_missing'; readonly role: UseRole | 'join' }
+    | { readonly code: 'finding_missing' }
+    | { readonly code: 'amount_incomplete'; readonly form: AmountForm }
+    | { readonly code: 'amount_missing' }
+    | { readonly code: 'count_missing' }
+    | { readonly code: 'count_reversed'; readonly low: number; readonly high: number }
+    | { readonly code: 'weight_missing' }
+    | { readonly code: 'core_twice' }
+    | { readonly code: 'use_not_found'; readonly useId: string }
+    | { readonly code: 'shared_not_found'; readonly sharedId: string }
+    | { readonly code: 'finding_not_found'; readonly findingId: string }
+    | { readonly code: 'join_to_itself' }
+    /** The names on the way round, the first and the last the same. */
+    | { readonly code: 'join_circular'; readonly names: readonly string[] }
+    | { readonly code: 'sleeve_thinner_than_wire'; readonly wireMm: number; readonly diameterMm: number }
+    | { readonly code: 'outline_missing' }
+    | { readonly code: 'outline_unsound'; readonly fault: OutlineFault }
+    | { readonly code: 'loose_end_of_neither' }
     | { readonly code: 'no_parts' }
     | { readonly code: 'colour_not_read'; readonly text: string }
     | { readonly code: 'name_taken'; readonly name: string }

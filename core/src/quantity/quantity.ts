@@ -9,7 +9,7 @@ export interface MassRangeG {
 }
 
 /** z of the 90th percentile of a normal distribution. */
-const Z90 = 1.2815515655446004;
+export const Z90 = 1.2815515655446004;
 
 /**
  * The range about a likely mass whose log has standard deviation `sigmaLn`, read as a log-normal.

@@ -1,15 +1,23 @@
 import { rangeAbout, type MassRangeG } from './quantity.ts';
 
+/** What an error comes from: the one thing that, better known, would make it smaller. */
+export type ErrorCause = 'density' | 'hiding' | 'stated' | 'weighed' | 'hand' | 'hair' | 'count' | 'piece';
+
 /**
- * One addend of a total: `count` alike pieces of one fibre. `sharedSigma` is the error all uses of `group`
- * make together (one density, one hiding constant); `ownSigma` is each piece's own.
+ * One addend of a total: `count` alike pieces. `sharedSigma` is the error all terms of `group` make together (one
+ * density, one hiding constant, one shared weight); `ownSigma` is each piece's own; `allSigma` is the term's: all its
+ * pieces together, but no other term. All are standard deviations of the log.
  */
 export interface MassTerm {
   readonly group: string;
+  readonly cause: ErrorCause;
   readonly pieceG: number;
   readonly count: number;
   readonly sharedSigma: number;
   readonly ownSigma: number;
+  readonly allSigma?: number;
+  /** Nobody knows how many pieces, only about. */
+  readonly countSigma?: number;
 }
 
 /** A sum; with `unknownCount` above zero it is only "at least". */
@@ -24,18 +32,25 @@ export interface TotalMass extends MassRangeG {
 export function totalMass(terms: readonly MassTerm[], unknownCount = 0): TotalMass {
   const likelyG = terms.reduce((sum, term) => sum + term.pieceG * term.count, 0);
   if (likelyG === 0) return { lowG: 0, likelyG: 0, highG: 0, unknownCount };
-  const sigmaG = Math.sqrt(sharedVariance(terms) + ownVariance(terms));
+  const sigmaG = Math.sqrt(sharedVariance(terms) + terms.reduce((sum, term) => sum + ownVariance(term), 0));
   return { ...rangeAbout(likelyG, sigmaG / likelyG), unknownCount };
 }
 
 function sharedVariance(terms: readonly MassTerm[]): number {
+  return [...sharedSigmaByGroup(terms).values()].reduce((sum, sigma) => sum + sigma ** 2, 0);
+}
+
+/** Grams of shared error of each group, added straight. */
+export function sharedSigmaByGroup(terms: readonly MassTerm[]): Map<string, number> {
   const sigmaByGroup = new Map<string, number>();
   for (const { group, pieceG, count, sharedSigma } of terms) {
     sigmaByGroup.set(group, (sigmaByGroup.get(group) ?? 0) + sharedSigma * pieceG * count);
   }
-  return [...sigmaByGroup.values()].reduce((sum, sigma) => sum + sigma ** 2, 0);
+  return sigmaByGroup;
 }
 
-function ownVariance(terms: readonly MassTerm[]): number {
-  return terms.reduce((sum, term) => sum + term.count * (term.ownSigma * term.pieceG) ** 2, 0);
+/** Square grams of what is a term's own: each piece's error, and that of all of them. */
+export function ownVariance({ pieceG, count, ownSigma, allSigma = 0, countSigma = 0 }: MassTerm): number {
+  const massG = pieceG * count;
+  return count * (ownSigma * pieceG) ** 2 + (allSigma * massG) ** 2 + (countSigma * massG) ** 2;
 }

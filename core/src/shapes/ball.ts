@@ -5,11 +5,13 @@ import type { Solid } from './solid.ts';
 export function ball(diameterMm: number): Solid {
   return {
     family: 'round',
+    build: 'turned',
     volumeMm3: (Math.PI * diameterMm ** 3) / 6,
     areaMm2: Math.PI * diameterMm ** 2,
     centroidMm: diameterMm / 2,
     widthMm: diameterMm,
     heightMm: diameterMm,
+    depthMm: diameterMm,
     sizesMm: [diameterMm],
     outline: () => ellipseOutline(diameterMm, diameterMm),
     inset: (depthMm) => (depthMm * 2 < diameterMm ? ball(diameterMm - 2 * depthMm) : null),

@@ -4,11 +4,13 @@ import type { Solid } from './solid.ts';
 export function box(lengthMm: number, widthMm: number, heightMm: number): Solid {
   return {
     family: 'round',
+    build: 'plate',
     volumeMm3: lengthMm * widthMm * heightMm,
     areaMm2: 2 * (lengthMm * widthMm + lengthMm * heightMm + widthMm * heightMm),
     centroidMm: lengthMm / 2,
     widthMm,
     heightMm: lengthMm,
+    depthMm: heightMm,
     sizesMm: [lengthMm, widthMm, heightMm],
     outline: () => [
       [0, 0],

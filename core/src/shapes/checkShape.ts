@@ -1,5 +1,6 @@
 import type { Problem } from '../problems/index.ts';
 import { boundLength, toMm } from '../units/index.ts';
+import { outlineFault } from './outline/outlineFault.ts';
 import { sizesOf, type Shape, type SizeName } from './shape.ts';
 
 /**
@@ -9,12 +10,20 @@ import { sizesOf, type Shape, type SizeName } from './shape.ts';
 export function checkShape(shape: Shape, pointer: string): Problem[] {
   const bounds = [...sizesOf(shape)].flatMap(([name, size]) => {
     // A taper may end in a point: nought is a size there.
-    if (size === null || (name === 'thinEnd' && size.value === 0)) return [];
+    if (size === null || ((name === 'thinEnd' || name === 'wire') && size.value === 0)) return [];
     const bounded = boundLength(size);
     if (bounded.ok || bounded.refusal.code === 'length_not_read') return [];
     return [{ ...bounded.refusal, pointer: `${pointer}/${name}` }];
   });
-  return bounds.length > 0 ? bounds : checkTogether(shape, pointer);
+  if (bounds.length > 0) return bounds;
+  return [...checkTogether(shape, pointer), ...checkOutline(shape, pointer)];
+}
+
+/** An outline that was read here is sound; one that came with a document from elsewhere may not be. */
+function checkOutline(shape: Shape, pointer: string): Problem[] {
+  if (shape.kind !== 'flat-outline' || shape.path === '') return [];
+  const fault = outlineFault(shape.path);
+  return fault ? [{ code: 'outline_unsound', pointer: `${pointer}/path`, fault }] : [];
 }
 
 function checkTogether(shape: Shape, pointer: string): Problem[] {
@@ -28,10 +37,16 @@ function checkTogether(shape: Shape, pointer: string): Problem[] {
       return [{ code: 'limb_shorter_than_wide', pointer: `${pointer}/length`, lengthMm, diameterMm }];
     }
   }
-  if (shape.kind === 'taper') {
+  if (shape.kind === 'taper' || shape.kind === 'coil') {
     const [thickMm, thinMm] = [sizeMm('thickEnd'), sizeMm('thinEnd')];
     if (thickMm !== null && thinMm !== null && thinMm > thickMm) {
       return [{ code: 'taper_ends_swapped', pointer: `${pointer}/thinEnd`, thickMm, thinMm }];
+    }
+  }
+  if (shape.kind === 'sleeve') {
+    const [wireMm, diameterMm] = [sizeMm('wire'), sizeMm('diameter')];
+    if (wireMm !== null && diameterMm !== null && wireMm >= diameterMm) {
+      return [{ code: 'sleeve_thinner_than_wire', pointer: `${pointer}/diameter`, wireMm, diameterMm }];
     }
   }
   if (shape.kind === 'drop') {

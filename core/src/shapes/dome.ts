@@ -7,6 +7,7 @@ export function dome(diameterMm: number, riseMm: number): Solid {
   const r = diameterMm / 2;
   return {
     family: 'round',
+    build: 'turned',
     volumeMm3: (2 / 3) * Math.PI * r * r * riseMm,
     get areaMm2() {
       return halfSpheroidAreaMm2(r, riseMm) + Math.PI * r * r;
@@ -15,6 +16,7 @@ export function dome(diameterMm: number, riseMm: number): Solid {
     centroidMm: (3 / 8) * riseMm,
     widthMm: diameterMm,
     heightMm: riseMm,
+    depthMm: diameterMm,
     sizesMm: [diameterMm, riseMm],
     outline: () => [...ellipseArc([r, riseMm], r, riseMm, Math.PI, 2 * Math.PI), [diameterMm, riseMm]],
     inset: (depthMm) => insetDome(r, riseMm, depthMm),

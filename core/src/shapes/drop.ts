@@ -9,12 +9,14 @@ export function drop(lengthMm: number, diameterMm: number): Solid {
   const [ballMm3, coneMm3] = [(2 / 3) * Math.PI * r ** 3, (Math.PI * r * r * coneMm) / 3];
   return {
     family: 'round',
+    build: 'turned',
     volumeMm3: ballMm3 + coneMm3,
     areaMm2: Math.PI * r * (2 * r + slantMm),
     // From the round end: half a ball has its centroid 3/8 r from its flat side, a cone a quarter up.
     centroidMm: (ballMm3 * ((5 / 8) * r) + coneMm3 * (r + coneMm / 4)) / (ballMm3 + coneMm3),
     widthMm: diameterMm,
     heightMm: lengthMm,
+    depthMm: diameterMm,
     sizesMm: [lengthMm, diameterMm],
     // Point upwards, round end down.
     outline: () => [...ellipseArc([r, coneMm], r, r, 0, Math.PI), [0, coneMm], [r, 0]],
@@ -29,6 +31,7 @@ export function drop(lengthMm: number, diameterMm: number): Solid {
  */
 function insetDrop(r: number, coneMm: number, slantMm: number, depthMm: number): Solid | null {
   const radius = r - depthMm;
-  const inner = coneMm - (depthMm * (3 * slantMm - 2 * coneMm)) / r;
-  return radius > 0 && inner > 0 ? drop(radius + inner, 2 * radius) : null;
+  // Where the cone is gone the half ball is left: the volume must not jump.
+  const inner = Math.max(radius / 1000, coneMm - (depthMm * (3 * slantMm - 2 * coneMm)) / r);
+  return radius > 0 ? drop(radius + inner, 2 * radius) : null;
 }

@@ -12,6 +12,7 @@ export function egg(lengthMm: number, diameterMm: number, widestAtFraction: numb
   const pointedMm = lengthMm - bluntMm;
   return {
     family: 'round',
+    build: 'turned',
     volumeMm3: (2 / 3) * Math.PI * radius ** 2 * lengthMm,
     get areaMm2() {
       return halfSpheroidAreaMm2(radius, bluntMm) + halfSpheroidAreaMm2(radius, pointedMm);
@@ -20,13 +21,14 @@ export function egg(lengthMm: number, diameterMm: number, widestAtFraction: numb
     centroidMm: bluntMm + ((3 / 8) * (pointedMm ** 2 - bluntMm ** 2)) / lengthMm,
     widthMm: diameterMm,
     heightMm: lengthMm,
+    depthMm: diameterMm,
     sizesMm: [lengthMm, diameterMm],
     // Standing on its blunt end, so the pointed half is drawn on top.
     outline: () => [
       ...ellipseArc([radius, pointedMm], radius, bluntMm, 0, Math.PI),
       ...ellipseArc([radius, pointedMm], radius, pointedMm, Math.PI, 2 * Math.PI),
     ],
-    inset: (depthMm) => insetEgg(bluntMm - depthMm, pointedMm - depthMm, diameterMm - 2 * depthMm),
+    inset: (depthMm) => insetEgg(lengthMm - 2 * depthMm, diameterMm - 2 * depthMm, bluntMm - depthMm),
     scaled: (along, across) => egg(lengthMm * along, diameterMm * across, widestAtFraction),
   };
 }
@@ -36,7 +38,8 @@ export function halfSpheroidAreaMm2(radius: number, height: number): number {
   return 2 * Math.PI * carlsonRG(radius ** 4, (radius * height) ** 2, (radius * height) ** 2);
 }
 
-function insetEgg(bluntMm: number, pointedMm: number, diameterMm: number): Solid | null {
-  if (Math.min(bluntMm, pointedMm, diameterMm) <= 0) return null;
-  return egg(bluntMm + pointedMm, diameterMm, bluntMm / (bluntMm + pointedMm));
+/** Both halves lose the depth; a half that is flatter than that stays a sliver, so that the volume never jumps. */
+function insetEgg(lengthMm: number, diameterMm: number, bluntMm: number): Solid | null {
+  if (Math.min(lengthMm, diameterMm) <= 0) return null;
+  return egg(lengthMm, diameterMm, Math.min(0.98, Math.max(0.02, bluntMm / lengthMm)));
 }

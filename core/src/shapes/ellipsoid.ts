@@ -9,6 +9,7 @@ export function ellipsoid(lengthMm: number, widthMm: number, heightMm: number): 
   const [a, b, c] = [lengthMm / 2, widthMm / 2, heightMm / 2];
   return {
     family: 'round',
+    build: 'ellipsoid',
     volumeMm3: (4 / 3) * Math.PI * a * b * c,
     get areaMm2() {
       return 4 * Math.PI * carlsonRG((a * b) ** 2, (a * c) ** 2, (b * c) ** 2);
@@ -16,6 +17,7 @@ export function ellipsoid(lengthMm: number, widthMm: number, heightMm: number): 
     centroidMm: a,
     widthMm,
     heightMm: lengthMm,
+    depthMm: heightMm,
     sizesMm: [lengthMm, widthMm, heightMm],
     outline: () => ellipseOutline(widthMm, lengthMm),
     // The true parallel surface of an ellipsoid is no ellipsoid. Shortening the axes is exact for a ball; for a body

@@ -8,14 +8,17 @@ export function flatEllipse(lengthMm: number, widthMm: number, thicknessMm: numb
   const faceMm2 = Math.PI * a * b;
   return {
     family: 'flat',
+    build: 'plate',
     volumeMm3: faceMm2 * thicknessMm,
     get areaMm2() {
       const perimeterMm = 8 * carlsonRG(0, a * a, b * b);
       return 2 * faceMm2 + perimeterMm * thicknessMm;
     },
+    faceMm2,
     centroidMm: a,
     widthMm,
     heightMm: lengthMm,
+    depthMm: thicknessMm,
     sizesMm: [lengthMm, widthMm, thicknessMm],
     outline: () => ellipseOutline(widthMm, lengthMm),
     inset: (depthMm) =>

@@ -2,6 +2,10 @@ export { carlsonRG } from './carlson.ts';
 export { checkShape } from './checkShape.ts';
 export {
   DEFAULT_WIDEST_AT_FRACTION,
+  HAIR_FIXED,
+  HAIR_WEIGHTS,
+  type HairFixed,
+  type HairWeight,
   reshape,
   Shape,
   SHAPE_KINDS,
@@ -12,4 +16,9 @@ export {
   type SizeName,
 } from './shape.ts';
 export { acrossMm, type PointMm, type Solid } from './solid.ts';
-export { solidOf, type SolidResult } from './solidOf.ts';
+export { bodyOfWool, solidOf, type SolidResult } from './solidOf.ts';
+export { VIEWS, viewOutline, type View, type ViewOutline } from './views.ts';
+export { measureFace, type Contours } from './plate.ts';
+export { outlineContours } from './outline/outlineContours.ts';
+export type { OutlineFault } from './outline/outlineFault.ts';
+export { SIZE_HANDLES, type SizeHandles } from './handles.ts';

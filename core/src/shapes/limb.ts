@@ -7,11 +7,13 @@ export function limb(lengthMm: number, diameterMm: number): Solid {
   const straightMm = lengthMm - diameterMm;
   return {
     family: 'roll',
+    build: 'turned',
     volumeMm3: Math.PI * radius ** 2 * (straightMm + (4 / 3) * radius),
     areaMm2: Math.PI * diameterMm * lengthMm,
     centroidMm: lengthMm / 2,
     widthMm: diameterMm,
     heightMm: lengthMm,
+    depthMm: diameterMm,
     sizesMm: [lengthMm, diameterMm],
     outline: () => [
       ...ellipseArc([radius, lengthMm - radius], radius, radius, 0, Math.PI),

@@ -8,15 +8,17 @@ export function ring(outerMm: number, ropeMm: number): Solid {
   const middleMm = outerMm / 2 - r;
   return {
     family: 'roll',
+    build: 'rope',
     // Pappus: the rope’s section and girth, carried round its middle line.
     volumeMm3: 2 * Math.PI ** 2 * middleMm * r * r,
     areaMm2: 4 * Math.PI ** 2 * middleMm * r,
     centroidMm: outerMm / 2,
     widthMm: outerMm,
     heightMm: outerMm,
+    depthMm: ropeMm,
     sizesMm: [outerMm, ropeMm],
     outline: () => ellipseOutline(outerMm, outerMm),
-    hole: () => holeOutline(outerMm, ropeMm),
+    holes: () => [holeOutline(outerMm, ropeMm)],
     inset: (depthMm) => (depthMm < r ? ring(outerMm - 2 * depthMm, ropeMm - 2 * depthMm) : null),
     // It is rolled straight and bent round when it is felted.
     scaled: (along, across) => taper(2 * Math.PI * middleMm * along, ropeMm * across, ropeMm * across),

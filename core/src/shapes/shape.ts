@@ -1,9 +1,16 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { orUnknown } from '../schema/oneOf.ts';
+import { oneOf, orUnknown } from '../schema/oneOf.ts';
 import { Length } from '../units/index.ts';
 
 /** A size not given yet is null: unknown, never zero. */
 const Size = orUnknown(Length);
+
+/** How thick hair lies along its line. */
+export const HAIR_WEIGHTS = ['light', 'medium', 'full'] as const;
+export type HairWeight = (typeof HAIR_WEIGHTS)[number];
+/** Laid across and folded over its middle, or held by one end. */
+export const HAIR_FIXED = ['middle', 'end'] as const;
+export type HairFixed = (typeof HAIR_FIXED)[number];
 
 const strict = { additionalProperties: false } as const;
 
@@ -32,6 +39,46 @@ const AnyShape = Type.Union([
   Type.Object({ kind: Type.Literal('cone'), rise: Size, diameter: Size }, strict),
   Type.Object({ kind: Type.Literal('ring'), outer: Size, rope: Size }, strict),
   Type.Object({ kind: Type.Literal('box'), length: Size, width: Size, height: Size }, strict),
+  Type.Object({ kind: Type.Literal('coil'), length: Size, thickEnd: Size, thinEnd: Size }, strict),
+  Type.Object({ kind: Type.Literal('sleeve'), length: Size, diameter: Size, wire: Size }, strict),
+  Type.Object(
+    {
+      kind: Type.Literal('flat-outline'),
+      path: Type.String({ maxLength: 200_000, description: 'SVG path data, closed, any unit, even-odd' }),
+      /** Real height of the whole outline. */
+      length: Size,
+      thickness: Size,
+    },
+    strict,
+  ),
+  Type.Object(
+    {
+      kind: Type.Literal('patch'),
+      length: Size,
+      width: Size,
+      onPartId: orUnknown(Type.String({ maxLength: 40, description: 'what it is laid on' })),
+    },
+    strict,
+  ),
+  Type.Object(
+    {
+      kind: Type.Literal('fringe'),
+      line: Size,
+      drop: Size,
+      weight: oneOf(HAIR_WEIGHTS),
+      fixed: oneOf(HAIR_FIXED),
+      trimFraction: Type.Number({ minimum: 0, maximum: 0.9, description: 'cut off after it is fixed' }),
+    },
+    strict,
+  ),
+  Type.Object({ kind: Type.Literal('by-count') }, strict),
+  Type.Object(
+    {
+      kind: Type.Literal('by-grams'),
+      massG: orUnknown(Type.Number({ exclusiveMinimum: 0, maximum: 10_000 })),
+    },
+    strict,
+  ),
 ]);
 export type Shape = Static<typeof AnyShape>;
 
@@ -57,6 +104,13 @@ export const SHAPE_SIZES = {
   cone: ['rise', 'diameter'],
   ring: ['outer', 'rope'],
   box: ['length', 'width', 'height'],
+  coil: ['length', 'thickEnd', 'thinEnd'],
+  sleeve: ['length', 'diameter', 'wire'],
+  'flat-outline': ['length', 'thickness'],
+  patch: ['length', 'width'],
+  fringe: ['line', 'drop'],
+  'by-count': [],
+  'by-grams': [],
 } as const satisfies Record<ShapeKind, readonly string[]>;
 
 export type SizeName = (typeof SHAPE_SIZES)[ShapeKind][number];
@@ -77,19 +131,29 @@ export function reshape(shape: Shape, kind: ShapeKind): Shape {
   const sizes = Object.fromEntries(
     SHAPE_SIZES[kind].map((name) => [name, kept.get(name) ?? likeSize(kept, name)]),
   );
-  const extra = kind === 'egg' ? { widestAtFraction: DEFAULT_WIDEST_AT_FRACTION } : {};
-  return { kind, ...sizes, ...extra } as Shape;
+  return { kind, ...sizes, ...BESIDE_SIZES[kind] } as Shape;
 }
+
+/** What a shape has beside its sizes, as it begins. */
+const BESIDE_SIZES: Readonly<Partial<Record<ShapeKind, Readonly<Record<string, unknown>>>>> = {
+  egg: { widestAtFraction: DEFAULT_WIDEST_AT_FRACTION },
+  'flat-outline': { path: '' },
+  patch: { onPartId: null },
+  fringe: { weight: 'medium', fixed: 'middle', trimFraction: 0.15 },
+  'by-grams': { massG: null },
+};
 
 /** The size that plays the same role under another name: a diameter is a width, and the thick end of a taper. */
 const ALIKE: Readonly<Partial<Record<SizeName, readonly SizeName[]>>> = {
   diameter: ['width', 'thickEnd', 'outer'],
   width: ['diameter', 'thickEnd'],
   thickEnd: ['diameter', 'width'],
-  length: ['rise', 'diameter', 'outer'],
+  length: ['rise', 'diameter', 'outer', 'line'],
   rise: ['length', 'height'],
   outer: ['diameter', 'width'],
   rope: ['thickness'],
+  line: ['length'],
+  drop: ['length'],
 };
 
 function likeSize(kept: ReadonlyMap<SizeName, Length | null>, name: SizeName): Length | null {

@@ -6,11 +6,13 @@ export function taper(lengthMm: number, thickMm: number, thinMm: number): Solid 
   const slantMm = Math.hypot(lengthMm, R - r);
   return {
     family: 'roll',
+    build: 'turned',
     volumeMm3: (Math.PI * lengthMm * (R * R + R * r + r * r)) / 3,
     areaMm2: Math.PI * ((R + r) * slantMm + R * R + r * r),
     centroidMm: (lengthMm / 4) * ((R * R + 2 * R * r + 3 * r * r) / (R * R + R * r + r * r)),
     widthMm: thickMm,
     heightMm: lengthMm,
+    depthMm: thickMm,
     // Equal ends are one size to a maker.
     sizesMm: thickMm === thinMm ? [lengthMm, thickMm] : [lengthMm, thickMm, thinMm],
     outline: (): PointMm[] => [

@@ -28,16 +28,20 @@ export interface CoatWeight {
   readonly isLeastCoat: boolean;
 }
 
-type CoatFibre = Pick<Fibre, 'colour' | 'preparation' | 'hidingGPerM2'>;
+export type CoatFibre = Pick<Fibre, 'colour' | 'preparation' | 'hidingGPerM2'>;
 
 /**
  * The coat that hides the core: contrast falls with areal density a as ΔE·exp(−a/κ), and 3 passes as covered,
  * so a = max(80, κ·ln(ΔE/3)). ΔE is CIEDE2000; κ is the coat fibre's hiding constant.
  * @param coreColour #rrggbb, or null when nobody has said
+ * @param hidingGPerM2 κ in force
  */
-export function coatByContrast(coreColour: string | null, coat: CoatFibre): CoatWeight {
+export function coatByContrast(
+  coreColour: string | null,
+  coat: CoatFibre,
+  hidingGPerM2 = hidingConstant(coat),
+): CoatWeight {
   const deltaE = coreColour === null ? UNKNOWN_CORE_DELTA_E : colourDifference(coreColour, coat.colour);
-  const hidingGPerM2 = hidingConstant(coat);
   const wantedGPerM2 = hidingGPerM2 * Math.log(Math.max(deltaE, COVERED_DELTA_E) / COVERED_DELTA_E);
   return {
     arealGPerM2: Math.max(LEAST_COAT_G_PER_M2, wantedGPerM2),
@@ -47,6 +51,21 @@ export function coatByContrast(coreColour: string | null, coat: CoatFibre): Coat
     isHidingDefault: coat.hidingGPerM2 === null,
     isLeastCoat: wantedGPerM2 <= LEAST_COAT_G_PER_M2,
   };
+}
+
+/** A coat meant to stay translucent, g/m² for each pass. */
+export const SHADING_G_PER_M2 = 15;
+
+/** The coat that hides the hardest of several colours; of none known, as of an unknown one. */
+export function coatOver(
+  colours: readonly (string | null)[],
+  coat: CoatFibre,
+  hidingGPerM2?: number,
+): CoatWeight {
+  const weights = (colours.length === 0 ? [null] : colours).map((colour) =>
+    coatByContrast(colour, coat, hidingGPerM2),
+  );
+  return weights.reduce((most, weight) => (weight.arealGPerM2 > most.arealGPerM2 ? weight : most));
 }
 
 /**

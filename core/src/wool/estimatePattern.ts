@@ -1,16 +1,27 @@
 import type { Pattern } from '../pattern/index.ts';
-import type { TotalMass } from '../quantity/index.ts';
-import {
-  estimatePart,
-  totalOfUses,
-  type FibreLookup,
-  type PartEstimate,
-  type UseEstimate,
-} from './estimatePart.ts';
+import { doubtsOf, type Doubt, type TotalMass } from '../quantity/index.ts';
+import { estimateCuts, type CutEstimate } from '../cuts/index.ts';
+import { calculatePart } from './calculatePart.ts';
+import { calibrate, type Calibration } from './calibration.ts';
+import { resolveSizes } from './derivedSizes.ts';
+import { estimateFindings, type FindingTotal } from './estimateFindings.ts';
+import { estimateJoin, joinCount, type JoinEstimate } from './estimateJoins.ts';
+import { partEstimate, type PartEstimate } from './partEstimate.ts';
+import { resolveAmounts, type SharedEstimate } from './resolveAmounts.ts';
+import { evidenceOf } from './samples.ts';
+import { showingOutside } from './showing.ts';
+import { inOneMake, totalOfUses, WOOL_ROLES, type UseEstimate, type WoolRole } from './useEstimate.ts';
+import { wireThrough } from './wireThrough.ts';
+import type { FibreLookup, Wool } from './wool.ts';
 
 /** One fibre in one make. */
 export interface FibreTotal {
   readonly fibreId: string;
+  readonly total: TotalMass;
+}
+
+export interface RoleTotal {
+  readonly role: WoolRole;
   readonly total: TotalMass;
 }
 
@@ -23,41 +34,127 @@ export interface SumWithUnknown {
 /** What one make takes. */
 export interface PatternEstimate {
   readonly parts: readonly PartEstimate[];
+  readonly joins: readonly JoinEstimate[];
+  /** Every use of wool, parts in order, then covers of joins. */
+  readonly uses: readonly UseEstimate[];
   /** Heaviest first. A fibre with unknown uses is in the list with its count of them. */
   readonly fibres: readonly FibreTotal[];
+  /** In the order of making; roles that are not there are left out. */
+  readonly roles: readonly RoleTotal[];
   readonly total: TotalMass;
+  /** Uses that are only if needed: packed apart, in no total. */
+  readonly ifNeeded: readonly FibreTotal[];
+  readonly doubts: readonly Doubt[];
+  readonly shared: readonly SharedEstimate[];
+  readonly cuts: readonly CutEstimate[];
+  readonly findings: readonly FindingTotal[];
   /** Active minutes of all steps. */
   readonly minutes: SumWithUnknown;
   /** Gauges of all steps, coarse to fine, each once. */
   readonly gauges: readonly number[];
   /** Integer minor units at the likely mass, rounded; a fibre without a price is unknown. */
   readonly costMinor: SumWithUnknown;
+  readonly calibration: Calibration;
+  /** Covers of joins go into a bag of their own. */
+  readonly joinsApart: boolean;
 }
 
 /** Everything the ledger shows for one make of a pattern. Never throws. */
-export function estimatePattern(pattern: Pattern, fibres: FibreLookup): PatternEstimate {
-  const parts = pattern.parts.map((part) => estimatePart(part, fibres));
-  const uses = parts.flatMap((part) => part.uses);
-  const fibreTotals = totalsByFibre(uses);
+export function estimatePattern(pattern: Pattern, wool: Wool): PatternEstimate {
+  const workings = workParts(pattern, wool);
+  const { calibration } = workings;
+  const { uses: settled, shared } = resolveAmounts(workings.parts, pattern.shared);
+  const byId = new Map(workings.parts.map((working) => [working.part.id, working]));
+  const joins = pattern.joins.map((join) =>
+    estimateJoin(join, joinCount(join, pattern.parts), { parts: byId, wool, calibration }),
+  );
+  const looseByPart = looseEndsByPart(joins);
+  const parts = workings.parts.map((working) =>
+    partEstimate(working, settled, looseByPart.get(working.part.id) ?? [], joins, pattern),
+  );
+  const uses = [
+    ...parts.flatMap((part) => part.uses),
+    ...joins.flatMap(({ cover }) => (cover ? [cover] : [])),
+  ];
+  const own = inOneMake(uses);
+  const fibres = totalsByFibre(own);
+  const cuts = estimateCuts(pattern, workings.solids, wool.findings);
   return {
     parts,
-    fibres: fibreTotals,
-    total: totalOfUses(uses),
+    joins,
+    uses,
+    fibres,
+    roles: totalsByRole(own),
+    total: totalOfUses(own),
+    ifNeeded: totalsByFibre(uses.filter((use) => use.isIfNeeded)),
+    doubts: doubtsOf(own.flatMap((use) => (use.kind === 'known' ? [use.term] : []))),
+    shared,
+    cuts,
+    findings: estimateFindings(pattern, cuts, wool),
     minutes: sumKnown(pattern.steps.map((step) => step.minutes)),
     gauges: distinctGauges(pattern),
-    costMinor: costOf(fibreTotals, fibres),
+    costMinor: costOf(fibres, wool.fibres),
+    calibration,
+    joinsApart: pattern.joinsApart,
   };
 }
 
-function totalsByFibre(uses: readonly UseEstimate[]): FibreTotal[] {
+/** Every part worked out on its own, with the wire through it and what it lies on. */
+function workParts(pattern: Pattern, wool: Wool) {
+  const sized = resolveSizes(pattern.parts, wool);
+  const calibration = calibrate(evidenceOf(sized, wool.fibres), wool.handMeasures);
+  const looseEnds = new Map<string, number>();
+  for (const { looseEnd } of pattern.joins) {
+    if (looseEnd) looseEnds.set(looseEnd.partId, (looseEnds.get(looseEnd.partId) ?? 0) + 1);
+  }
+  const wire = wireThrough(
+    pattern,
+    sized.map(({ part }) => part),
+    wool,
+  );
+  const showing = new Map(pattern.parts.map((part) => [part.id, part]));
+  const parts = sized.map((own) => {
+    const { shape, id } = own.part;
+    const under = shape.kind === 'patch' ? showing.get(shape.onPartId ?? '') : undefined;
+    return calculatePart(own, {
+      wool,
+      calibration,
+      wireMm3: wire.get(id) ?? 0,
+      looseEnds: looseEnds.get(id) ?? 0,
+      beneath: under ? showingOutside(under, wool) : [],
+    });
+  });
+  const solids = new Map(parts.flatMap(({ part, solid }) => (solid ? [[part.id, solid] as const] : [])));
+  return { parts, calibration, solids };
+}
+
+function looseEndsByPart(joins: readonly JoinEstimate[]): Map<string, UseEstimate[]> {
+  const byPart = new Map<string, UseEstimate[]>();
+  for (const { looseEnd } of joins) {
+    if (looseEnd) byPart.set(looseEnd.owner.id, [...(byPart.get(looseEnd.owner.id) ?? []), looseEnd]);
+  }
+  return byPart;
+}
+
+export function totalsByFibre(uses: readonly UseEstimate[]): FibreTotal[] {
   const usesByFibre = new Map<string, UseEstimate[]>();
   for (const use of uses) {
-    if (use.fibreId !== null) usesByFibre.set(use.fibreId, [...(usesByFibre.get(use.fibreId) ?? []), use]);
+    if (use.fibreId === null) continue;
+    const own = usesByFibre.get(use.fibreId);
+    if (own) own.push(use);
+    else usesByFibre.set(use.fibreId, [use]);
   }
   return [...usesByFibre]
     .map(([fibreId, own]) => ({ fibreId, total: totalOfUses(own) }))
     .filter(({ total }) => total.likelyG > 0 || total.unknownCount > 0)
     .sort((a, b) => b.total.likelyG - a.total.likelyG);
+}
+
+export function totalsByRole(uses: readonly UseEstimate[]): RoleTotal[] {
+  return WOOL_ROLES.flatMap((role) => {
+    const own = uses.filter((use) => use.role === role);
+    return own.length > 0 ? [{ role, total: totalOfUses(own) }] : [];
+  });
 }
 
 function sumKnown(values: readonly (number | null)[]): SumWithUnknown {

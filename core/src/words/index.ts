@@ -17,3 +17,18 @@ export {
   UNIT_WORDS,
 } from './shelfWords.ts';
 export { sizeWords } from './sizeWords.ts';
+export { outlineRefusalWords } from './outlineWords.ts';
+export {
+  CAUSE_REMEDIES,
+  CAUSE_WORDS,
+  CUT_WORDS,
+  FORM_WORDS,
+  JOIN_METHOD_WORDS,
+  ROLE_HINTS,
+  ROLE_WORDS,
+  ROLES_WORDS,
+  SOURCE_WORDS,
+  STAGE_SIZE_WORDS,
+  unknownWords,
+  warningWords,
+} from './woolWords.ts';

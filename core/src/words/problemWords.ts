@@ -1,6 +1,13 @@
 import type { Problem } from '../problems/index.ts';
 import { showNumber } from '../units/index.ts';
 import { sizeWords } from './sizeWords.ts';
+import { FORM_WORDS, ROLE_WORDS } from './woolWords.ts';
+
+const OUTLINE_FAULTS = {
+  'not-read': 'This outline cannot be read. Bring it in again.',
+  open: 'This outline is open. Close it, and bring it in again.',
+  crosses: 'This outline crosses itself. Mend it, and bring it in again.',
+} as const;
 
 /** What is wrong and what to do, in a maker's words. One line, to stand beside the field. */
 export function problemWords(problem: Problem): string {
@@ -38,15 +45,50 @@ export function problemWords(problem: Problem): string {
     case 'fibre_not_found':
       return 'This fibre is no longer on the shelf. Choose another.';
     case 'part_not_found':
-      return 'This step acts on a part that is no longer in the pattern. Choose its parts again.';
+      return 'This names a part that is no longer in the pattern. Choose again.';
     case 'id_twice':
-      return `The id “${problem.id}” is used twice. Every part and step needs its own.`;
+      return `The id “${problem.id}” is used twice. Everything needs its own.`;
     case 'sizes_missing':
       return `Unknown until you give its ${problem.missing.map(sizeWords).join(', ')}.`;
-    case 'core_fibre_missing':
-      return 'Unknown until you choose a core fibre.';
-    case 'coat_fibre_missing':
-      return 'Unknown until you choose a coat fibre, or leave the coat off.';
+    case 'fibre_missing':
+      return problem.role === 'join'
+        ? 'Unknown until you choose a fibre for the cover, or leave it off.'
+        : `Unknown until you choose a fibre for the ${ROLE_WORDS[problem.role]}.`;
+    case 'finding_missing':
+      return 'Choose which finding it is.';
+    case 'amount_incomplete':
+      return `Say the rest of it (${FORM_WORDS[problem.form]}), or let it be calculated.`;
+    case 'amount_missing':
+      return 'Unknown until you say how much: nothing can be calculated here.';
+    case 'count_missing':
+      return 'Say how many, or from how many to how many.';
+    case 'count_reversed':
+      return `From ${problem.low} to ${problem.high} runs backwards. Swap them.`;
+    case 'weight_missing':
+      return 'Unknown until you give its weight.';
+    case 'core_twice':
+      return 'A part has one core. Make one of them a coat, or a part of its own.';
+    case 'use_not_found':
+      return 'What this amount is a part of is no longer there. Choose another.';
+    case 'shared_not_found':
+      return 'The weight it shares is no longer there. Choose another.';
+    case 'finding_not_found':
+      return 'This finding is no longer on the shelf. Choose another.';
+    case 'join_to_itself':
+      return 'A part cannot be set onto itself. Choose another.';
+    case 'join_circular':
+      return `These are set onto one another in a circle: ${problem.names.join(' → ')}. Take one of the joins out.`;
+    case 'sleeve_thinner_than_wire':
+      return (
+        `A sleeve ${showNumber(problem.diameterMm, 1)} mm across does not go round a wire of ` +
+        `${showNumber(problem.wireMm, 1)} mm. Make it thicker.`
+      );
+    case 'outline_missing':
+      return 'Bring an outline in: paste it, or choose an SVG file.';
+    case 'outline_unsound':
+      return OUTLINE_FAULTS[problem.fault];
+    case 'loose_end_of_neither':
+      return 'The loose end is of a part that this join does not hold. Choose one of its two.';
     case 'no_parts':
       return 'There is nothing to make yet: add a part.';
     case 'colour_not_read':

@@ -11,6 +11,9 @@ const SIZE_WORDS: Readonly<Record<SizeName, string>> = {
   rise: 'height',
   outer: 'outer diameter',
   rope: 'rope thickness',
+  wire: 'wire thickness',
+  line: 'line it hangs from',
+  drop: 'drop',
 };
 
 /** The name of a size as a maker says it. */

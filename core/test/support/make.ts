@@ -1,10 +1,17 @@
 import {
   BLANK_FIBRE,
+  blankPart,
+  blankPattern,
+  blankUse,
   type Fibre,
   type Length,
+  onlyFibres,
   type Part,
   type Pattern,
   type Shape,
+  type UseOf,
+  type UseRole,
+  type Wool,
 } from '../../src/index.ts';
 
 export const mm = (value: number): Length => ({ value, unit: 'mm' });
@@ -20,6 +27,13 @@ export const shapes = {
   dome: (d: number, h: number): Shape => ({ kind: 'dome', diameter: mm(d), rise: mm(h) }),
   cone: (h: number, d: number): Shape => ({ kind: 'cone', rise: mm(h), diameter: mm(d) }),
   ring: (outer: number, rope: number): Shape => ({ kind: 'ring', outer: mm(outer), rope: mm(rope) }),
+  coil: (l: number, thick: number, thin: number): Shape => ({ kind: 'coil', length: mm(l), thickEnd: mm(thick), thinEnd: mm(thin) }),
+  sleeve: (l: number, d: number, w: number): Shape => ({ kind: 'sleeve', length: mm(l), diameter: mm(d), wire: mm(w) }),
+  outline: (path: string, l: number, t: number): Shape => ({ kind: 'flat-outline', path, length: mm(l), thickness: mm(t) }),
+  patch: (l: number, w: number, onPartId: string | null = null): Shape => ({ kind: 'patch', length: mm(l), width: mm(w), onPartId }),
+  fringe: (line: number, drop: number): Shape => ({ kind: 'fringe', line: mm(line), drop: mm(drop), weight: 'medium', fixed: 'middle', trimFraction: 0.15 }),
+  byGrams: (massG: number): Shape => ({ kind: 'by-grams', massG }),
+  byCount: (): Shape => ({ kind: 'by-count' }),
   box: (l: number, w: number, h: number): Shape => ({ kind: 'box', length: mm(l), width: mm(w), height: mm(h) }),
 }; // prettier-ignore
 
@@ -36,27 +50,37 @@ export const fibre = (id: string, more: Partial<Fibre> = {}): Fibre => ({
   ...more,
 });
 
-export const part = (id: string, shape: Shape, more: Partial<Part> = {}): Part => ({
-  id,
-  name: id,
+/** A part of one core and perhaps one coat; `uses` says more. */
+export const part = (
+  id: string,
+  shape: Shape,
+  { core, coat, ...more }: Partial<Part> & { core?: string | null; coat?: string | null } = {},
+): Part => ({
+  ...blankPart(id, id),
   shape,
-  count: 1,
-  firmness: 'firm',
-  core: { fibreId: 'core' },
-  coat: null,
+  uses: [
+    blankUse(`${id}-core`, 'core', core === undefined ? 'core' : core),
+    ...(coat === undefined ? [] : [blankUse(`${id}-coat`, 'coat', coat)]),
+  ],
   ...more,
 });
+
+/** A use of wool with what matters of it. */
+export const use = <R extends UseRole>(
+  role: R,
+  id: string,
+  fibreId: string | null,
+  more: Partial<UseOf<R>> = {},
+): UseOf<R> => ({ ...blankUse(id, role, fibreId), ...more }) as UseOf<R>;
 
 export const pattern = (parts: Part[], more: Partial<Pattern> = {}): Pattern => ({
-  format: 'lanakit-pattern',
-  formatVersion: 1,
-  title: 'A figure',
-  finishedHeight: null,
-  level: 'first-timer',
-  lengthUnit: 'mm',
+  ...blankPattern('A figure'),
   parts,
-  steps: [],
   ...more,
 });
 
-export const shelf = (...fibres: Fibre[]): Map<string, Fibre> => new Map(fibres.map((one) => [one.id, one]));
+/** Fibres by id. */
+export const wools = (...fibres: Fibre[]): Map<string, Fibre> => new Map(fibres.map((one) => [one.id, one]));
+
+/** The shelf as the engine looks wool up. */
+export const shelf = (...fibres: Fibre[]): Wool => onlyFibres(wools(...fibres));

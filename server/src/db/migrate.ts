@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3';
-import { MIGRATIONS } from './migrations/index.ts';
+import { MIGRATIONS, type Migration } from './migrations/index.ts';
 
 export interface NewerDatabase {
   readonly code: 'database_newer';
@@ -13,14 +13,15 @@ export type MigrateResult = { ok: true; from: number } | { ok: false; refusal: N
  * Brings a database forward, each step in its own transaction. A database of a newer Lanakit is left untouched.
  * @throws what SQLite says when a step fails; that step is then undone whole
  */
-export function migrate(db: Database, migrations: readonly string[] = MIGRATIONS): MigrateResult {
+export function migrate(db: Database, migrations: readonly Migration[] = MIGRATIONS): MigrateResult {
   const from = db.pragma('user_version', { simple: true }) as number;
   if (from > migrations.length) {
     return { ok: false, refusal: { code: 'database_newer', found: from, known: migrations.length } };
   }
-  migrations.slice(from).forEach((sql, index) => {
+  migrations.slice(from).forEach((migration, index) => {
     db.transaction(() => {
-      db.exec(sql);
+      if (typeof migration === 'string') db.exec(migration);
+      else migration(db);
       db.pragma(`user_version = ${from + index + 1}`);
     })();
   });

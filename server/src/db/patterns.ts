@@ -1,4 +1,4 @@
-import { fibresUsed, type Pattern, type Revision, type StoredPattern } from '@lanakit/core';
+import { itemsUsed, type Pattern, type Revision, type StoredPattern } from '@lanakit/core';
 import type { Db } from './openDatabase.ts';
 import { softDelete } from './softDelete.ts';
 
@@ -45,13 +45,13 @@ export function patternQueries(db: Db) {
   const updateRow = db.prepare(`
     UPDATE pattern SET document = @document, version = version + 1, updated_at = @at
     WHERE id = @id AND version = @version AND deleted_at IS NULL`);
-  const clearFibres = db.prepare(`DELETE FROM pattern_item WHERE pattern_id = ?`);
-  const insertFibre = db.prepare(`INSERT INTO pattern_item (pattern_id, item_id) VALUES (?, ?)`);
+  const clearItems = db.prepare(`DELETE FROM pattern_item WHERE pattern_id = ?`);
+  const insertItem = db.prepare(`INSERT INTO pattern_item (pattern_id, item_id) VALUES (?, ?)`);
   const insertRevision = db.prepare(`
     INSERT INTO revision (id, pattern_id, number, document, published_at)
     VALUES (@id, @patternId, (SELECT coalesce(max(number), 0) + 1 FROM revision WHERE pattern_id = @patternId),
             @document, @at)`);
-  const insertRevisionFibre = db.prepare(`INSERT INTO revision_item (revision_id, item_id) VALUES (?, ?)`);
+  const insertRevisionItem = db.prepare(`INSERT INTO revision_item (revision_id, item_id) VALUES (?, ?)`);
   const selectRevision = db.prepare<[string], RevisionRow>(`SELECT * FROM revision WHERE id = ?`);
   const selectRevisions = db.prepare<[string], RevisionRow>(
     `SELECT * FROM revision WHERE pattern_id = ? ORDER BY number DESC`,
@@ -60,9 +60,9 @@ export function patternQueries(db: Db) {
     SELECT r.* FROM revision r JOIN pattern p ON p.id = r.pattern_id WHERE p.deleted_at IS NULL
     ORDER BY json_extract(r.document, '$.title'), r.number DESC`);
 
-  const noteFibres = (id: string, document: Pattern) => {
-    clearFibres.run(id);
-    for (const fibreId of fibresUsed(document)) insertFibre.run(id, fibreId);
+  const noteItems = (id: string, document: Pattern) => {
+    clearItems.run(id);
+    for (const itemId of itemsUsed(document)) insertItem.run(id, itemId);
   };
 
   return {
@@ -76,18 +76,18 @@ export function patternQueries(db: Db) {
     },
     insert: db.transaction((id: string, document: Pattern, at: string) => {
       insertRow.run({ id, document: JSON.stringify(document), at });
-      noteFibres(id, document);
+      noteItems(id, document);
     }),
     /** False when the version is no longer the stored one; nothing is written then. */
     update: db.transaction((id: string, version: number, document: Pattern, at: string): boolean => {
       const isWritten = updateRow.run({ id, version, document: JSON.stringify(document), at }).changes === 1;
-      if (isWritten) noteFibres(id, document);
+      if (isWritten) noteItems(id, document);
       return isWritten;
     }),
     ...softDelete(db, 'pattern'),
     publish: db.transaction((id: string, patternId: string, document: Pattern, at: string) => {
       insertRevision.run({ id, patternId, document: JSON.stringify(document), at });
-      for (const fibreId of fibresUsed(document)) insertRevisionFibre.run(id, fibreId);
+      for (const itemId of itemsUsed(document)) insertRevisionItem.run(id, itemId);
     }),
     findRevision: (id: string): Revision | null => {
       const row = selectRevision.get(id);

@@ -6,7 +6,7 @@ import { loadShelf } from './loadShelf.ts';
 /** Fills an empty studio with the demo: shelf, five figures, three classes ahead. Call it inside a transaction. */
 export function loadDemo({ store, now, newId }: RouteDeps): void {
   const at = now().toISOString();
-  const fibre = loadShelf({ store, now, newId });
+  const shelf = loadShelf({ store, now, newId });
   // Each a minute after the one before, so that lists have an order: the pear was changed last.
   let minutesOn = -10;
   const write = (document: Pattern) => {
@@ -21,13 +21,13 @@ export function loadDemo({ store, now, newId }: RouteDeps): void {
     return id;
   };
 
-  write(balloon(fibre));
-  write(beetle(fibre));
-  const octopusRevision = publish(write(octopus(fibre)), octopus(fibre));
-  const puffinRevision = publish(write(puffin(fibre)), puffin(fibre));
-  const pearId = write(pear(fibre));
-  publish(pearId, withoutBlush(pear(fibre)));
-  const pearRevision = publish(pearId, pear(fibre));
+  write(balloon(shelf));
+  write(beetle(shelf));
+  const octopusRevision = publish(write(octopus(shelf)), octopus(shelf));
+  const puffinRevision = publish(write(puffin(shelf)), puffin(shelf));
+  const pearId = write(pear(shelf));
+  publish(pearId, withoutBlush(pear(shelf)));
+  const pearRevision = publish(pearId, pear(shelf));
 
   const plan = (run: Pick<RunInput, 'name' | 'date' | 'seats' | 'sparePacks' | 'revisionId'>) =>
     store.runs.insert(newId(), { ...RUN_DEFAULTS, ...run }, at);

@@ -5,12 +5,12 @@ import { DEMO_FINDINGS } from './findings.ts';
 import { DEMO_NEEDLES, DEMO_TOOLS } from './needles.ts';
 import { DEMO_BLENDS, type DemoFibre, demoFibres } from './shelf.ts';
 import { demoSuppliers } from './suppliers.ts';
-import type { FibreKey } from './write.ts';
+import type { DemoShelf } from './write.ts';
 
 const DAYS_AGO = 70;
 
-/** Puts the demo's shelf in place, with a ledger behind it, and gives the key of its wool. */
-export function loadShelf(deps: RouteDeps): FibreKey {
+/** Puts the demo's shelf in place, with a ledger behind it, and gives what is on it by key and name. */
+export function loadShelf(deps: RouteDeps): DemoShelf {
   const came = new Date(deps.now());
   came.setDate(came.getDate() - DAYS_AGO);
   const ids = new Map<string, string>();
@@ -19,7 +19,7 @@ export function loadShelf(deps: RouteDeps): FibreKey {
     ids.set(key, id);
     return { id, input: fibre.input };
   });
-  const wool: FibreKey = (key) => {
+  const wool: DemoShelf['fibre'] = (key) => {
     const id = ids.get(key);
     if (id === undefined) throw new Error(`the demo shelf has no ${key}`);
     return id;
@@ -45,7 +45,12 @@ export function loadShelf(deps: RouteDeps): FibreKey {
     { name: 'pinch', massG: 0.115, lowG: 0.1, highG: 0.13 },
     came.toISOString(),
   );
-  return wool;
+  const finding = (name: string) => {
+    const found = findings.find(({ input }) => input.name === name);
+    if (!found) throw new Error(`the demo shelf has no ${name}`);
+    return found.id;
+  };
+  return { fibre: wool, finding };
 }
 
 function put(
@@ -80,7 +85,7 @@ function putFibre({ store, now, newId }: RouteDeps, fibre: DemoFibre, came: stri
 }
 
 /** A lot of the octopus's blend, made some weeks ago from what came beside the rest. */
-function blendSome({ store, now, newId }: RouteDeps, wool: FibreKey): void {
+function blendSome({ store, now, newId }: RouteDeps, wool: DemoShelf['fibre']): void {
   const [id, lotId, at] = [wool('tide-pool'), newId(), now().toISOString()];
   store.stock.insertLot(
     lotId,

@@ -1,7 +1,9 @@
 import {
   missingForPublishing,
   planInOrder,
+  shortOfPlan,
   shortOverall,
+  uncountedOfPlan,
   type Bench,
   type BenchRun,
   type DrawnRun,
@@ -47,8 +49,8 @@ function benchRun(store: Store, { run, plan }: DrawnRun<Run>): BenchRun {
     packs: plan.packs,
     classG: plan.classG,
     unknownCount: plan.unknownCount,
-    short: plan.fibres.flatMap(({ fibreId, shortG }) => (shortG ? [{ fibreId, shortG }] : [])),
-    uncounted: plan.fibres.filter(({ shortG }) => shortG === null).map(({ fibreId }) => fibreId),
+    short: shortOfPlan(plan),
+    uncounted: uncountedOfPlan(plan),
   };
 }
 

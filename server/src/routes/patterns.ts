@@ -5,6 +5,7 @@ import {
   Pattern,
   type StoredPattern,
   strangeFibres,
+  strangeFindings,
 } from '@lanakit/core';
 import type { PatternCursor } from '../db/patterns.ts';
 import { contentProblem, HttpProblem } from '../http/problems.ts';
@@ -32,8 +33,13 @@ export function patternRoutes({ store: { patterns, items }, now, newId }: RouteD
     const kind = items.kindOf(id)?.kind;
     return kind === 'fibre' || kind === 'blend';
   };
+  const isFinding = (id: string): boolean => items.kindOf(id)?.kind === 'finding';
+  const strange = (document: Pattern) => [
+    ...strangeFibres(document, isWool),
+    ...strangeFindings(document, isFinding),
+  ];
   const checked = (document: Pattern): Pattern => {
-    const problems = [...checkPattern(document), ...strangeFibres(document, isWool)];
+    const problems = [...checkPattern(document), ...strange(document)];
     if (problems.length > 0) throw contentProblem('content_invalid', problems);
     return document;
   };
@@ -119,9 +125,9 @@ export function patternRoutes({ store: { patterns, items }, now, newId }: RouteD
         const pattern = found(id);
         if (pattern.version !== version) throw conflict(id, null);
         const missing = missingForPublishing(pattern.document);
-        const strange = strangeFibres(pattern.document, isWool);
-        if (missing.length + strange.length > 0)
-          throw contentProblem('pattern_incomplete', [...missing, ...strange]);
+        const gone = strange(pattern.document);
+        if (missing.length + gone.length > 0)
+          throw contentProblem('pattern_incomplete', [...missing, ...gone]);
         const last = pattern.revision && patterns.findRevision(pattern.revision.id);
         if (last && comparePatterns(pattern.document, last.document).length === 0) {
           throw new HttpProblem('revision_unchanged', { number: last.number });

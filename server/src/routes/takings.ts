@@ -1,6 +1,5 @@
 import {
   estimatePattern,
-  type Fibre,
   planPortions,
   inDrawingOrder,
   type PortionPlan,
@@ -8,14 +7,20 @@ import {
   type Revision,
   type Run,
   type Takings,
+  takingsOfPlan,
+  type Wool,
   woolOnShelf,
 } from '@lanakit/core';
 import type { Store } from '../db/index.ts';
 
-/** The shelf as the core looks fibres up. */
-export function shelfOf({ shelf }: Store): Map<string, Fibre> {
+/** The shelf as the engine looks wool up. */
+export function shelfOf({ shelf, stock }: Store): Wool {
   const fibres = shelf.fibres();
-  return woolOnShelf(fibres, shelf.blends(fibres));
+  return {
+    fibres: woolOnShelf(fibres, shelf.blends(fibres)),
+    findings: new Map(shelf.findings().map((finding) => [finding.id, finding])),
+    handMeasures: stock.handMeasures(),
+  };
 }
 
 /** A run's revision; a run cannot exist without one (foreign key). */
@@ -29,28 +34,27 @@ export function revisionOf(store: Store, run: Pick<Run, 'revisionId'>): Revision
 export function planRun(
   store: Store,
   run: Run,
-  shelf: ReadonlyMap<string, Fibre>,
+  wool: Wool,
   promised: ReadonlyMap<string, number>,
 ): PortionPlan {
-  const estimate = estimatePattern(revisionOf(store, run).document, shelf);
+  const estimate = estimatePattern(revisionOf(store, run).document, wool);
   return planPortions(estimate, run, (fibreId) => ({
-    onHandG: shelf.get(fibreId)?.onHandG ?? null,
+    onHandG: wool.fibres.get(fibreId)?.onHandG ?? null,
     promisedG: promised.get(fibreId) ?? 0,
   }));
 }
 
 /** What a run takes of each fibre, whatever is on hand. */
-export function takingsOf(store: Store, run: Run, shelf: ReadonlyMap<string, Fibre>): Takings {
-  const plan = planRun(store, run, shelf, new Map());
-  return new Map(plan.fibres.map((fibre) => [fibre.fibreId, fibre.classG]));
+export function takingsOf(store: Store, run: Run, wool: Wool): Takings {
+  return takingsOfPlan(planRun(store, run, wool, new Map()));
 }
 
 /** What all runs from today on will take of each fibre together. */
 export function promisedAhead(store: Store, today: string): Promised[] {
-  const shelf = shelfOf(store);
+  const wool = shelfOf(store);
   const byFibre = new Map<string, Promised['runs'][number][]>();
   for (const run of inDrawingOrder(store.runs.ahead(today))) {
-    for (const [fibreId, massG] of takingsOf(store, run, shelf)) {
+    for (const [fibreId, massG] of takingsOf(store, run, wool)) {
       const runs = byFibre.get(fibreId) ?? [];
       runs.push({ runId: run.id, name: run.name, date: run.date, massG });
       byFibre.set(fibreId, runs);

@@ -1,5 +1,8 @@
 import {
   BLANK_FIBRE,
+  blankPart,
+  blankPattern,
+  blankUse,
   type Fibre,
   type FibreInput,
   type Pattern,
@@ -56,24 +59,14 @@ export const fibreInput = (more: Partial<FibreInput> = {}): FibreInput => ({
 });
 
 export const ballPattern = (fibreId: string | null, more: Partial<Pattern> = {}): Pattern => ({
-  format: 'lanakit-pattern',
-  formatVersion: 1,
-  title: 'Ball',
-  finishedHeight: null,
-  level: 'first-timer',
-  lengthUnit: 'mm',
+  ...blankPattern('Ball'),
   parts: [
     {
-      id: 'p1',
-      name: 'Ball',
+      ...blankPart('p1', 'Ball'),
       shape: { kind: 'ball', diameter: { value: 60, unit: 'mm' } },
-      count: 1,
-      firmness: 'firm',
-      core: { fibreId },
-      coat: null,
+      uses: [blankUse('p1-core', 'core', fibreId)],
     },
   ],
-  steps: [],
   ...more,
 });
 

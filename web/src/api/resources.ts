@@ -14,6 +14,7 @@ import {
   type StoredPattern,
   type Supplier,
   type Tool,
+  type Wool,
   woolOnShelf,
 } from '@lanakit/core';
 import useSWR, { mutate, type SWRResponse } from 'swr';
@@ -47,15 +48,14 @@ export const useUses = (path: string): Resource<Items<ItemUse>> => useList(`${pa
 export const useMovements = (itemId: string): Resource<Items<Movement>> =>
   useList(`/stock/movements/${itemId}`);
 
-const NO_FIBRES: readonly Fibre[] = [];
-const NO_BLENDS: readonly Blend[] = [];
+const NOTHING: readonly never[] = [];
 
 /** All wool, fibres as their lot in use has them and blends beside them; the same by id as the core looks it up. */
 export function useShelf() {
   const { data: fibres, error: fibresError } = useFibres();
   const { data: blends, error: blendsError } = useBlends();
   const byId = useMemo(
-    () => woolOnShelf(fibres?.items ?? NO_FIBRES, blends?.items ?? NO_BLENDS),
+    () => woolOnShelf(fibres?.items ?? NOTHING, blends?.items ?? NOTHING),
     [fibres, blends],
   );
   const wool = useMemo(() => [...byId.values()], [byId]);
@@ -64,6 +64,27 @@ export function useShelf() {
     byId,
     isReady: fibres !== undefined && blends !== undefined,
     error: fibresError ?? blendsError,
+  };
+}
+
+/** The shelf as the engine looks wool up: fibres, findings, and what this maker’s fingers take. */
+export function useWool() {
+  const shelf = useShelf();
+  const { data: findings, error: findingsError } = useFindings();
+  const { data: hands, error: handsError } = useHandMeasures();
+  const wool = useMemo(
+    (): Wool => ({
+      fibres: shelf.byId,
+      findings: new Map((findings?.items ?? NOTHING).map((finding) => [finding.id, finding])),
+      handMeasures: hands?.items ?? NOTHING,
+    }),
+    [shelf.byId, findings, hands],
+  );
+  return {
+    fibres: shelf.fibres,
+    wool,
+    isReady: shelf.isReady && findings !== undefined && hands !== undefined,
+    error: shelf.error ?? findingsError ?? handsError,
   };
 }
 

@@ -1,8 +1,8 @@
-import type { Bench, BenchRun } from '@lanakit/core';
+import type { Bench, BenchRun, Wool } from '@lanakit/core';
 import { problemWords } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { useBench, useShelf } from '../api/resources.ts';
+import { useBench, useWool } from '../api/resources.ts';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { drawPattern } from '../figure/pieces.ts';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
@@ -10,12 +10,10 @@ import { Loading } from '../shell/Loading.tsx';
 import { counted, PREPARATION_WORDS, showDay, showDaysOff, showGrams, showWeighed } from '../words/show.ts';
 import styles from './BenchPage.module.css';
 
-type Shelf = ReturnType<typeof useShelf>['byId'];
-
 /** What needs the maker today. */
 export function BenchPage() {
   const { data, error } = useBench();
-  const shelf = useShelf();
+  const shelf = useWool();
   if (!data || !shelf.isReady) return <Loading error={error ?? shelf.error} />;
   const isNew = data.runs.length === 0 && data.unfinished.length === 0 && shelf.fibres.length === 0;
   return (
@@ -24,10 +22,10 @@ export function BenchPage() {
         <FirstSteps />
       ) : (
         <>
-          <RunsAhead bench={data} shelf={shelf.byId} />
+          <RunsAhead bench={data} wool={shelf.wool} />
           <div className={styles.side}>
-            <ShortList bench={data} shelf={shelf.byId} />
-            <Unfinished bench={data} shelf={shelf.byId} />
+            <ShortList bench={data} wool={shelf.wool} />
+            <Unfinished bench={data} wool={shelf.wool} />
           </div>
         </>
       )}
@@ -57,7 +55,7 @@ function FirstSteps() {
   );
 }
 
-function RunsAhead({ bench, shelf }: { bench: Bench; shelf: Shelf }) {
+function RunsAhead({ bench, wool }: { bench: Bench; wool: Wool }) {
   return (
     <section className={`sheet ${styles.runs}`} aria-label="Runs ahead">
       <header className={styles.heading}>
@@ -71,7 +69,7 @@ function RunsAhead({ bench, shelf }: { bench: Bench; shelf: Shelf }) {
       )}
       <ul>
         {bench.runs.map((run) => (
-          <RunLine key={run.run.id} run={run} today={bench.today} shelf={shelf} />
+          <RunLine key={run.run.id} run={run} today={bench.today} wool={wool} />
         ))}
       </ul>
     </section>
@@ -81,13 +79,13 @@ function RunsAhead({ bench, shelf }: { bench: Bench; shelf: Shelf }) {
 function RunLine({
   run: { run, document, ...plan },
   today,
-  shelf,
+  wool,
 }: {
   run: BenchRun;
   today: string;
-  shelf: Shelf;
+  wool: Wool;
 }) {
-  const pieces = useMemo(() => drawPattern(document, shelf), [document, shelf]);
+  const pieces = useMemo(() => drawPattern(document, wool), [document, wool]);
   const isReady = plan.short.length + plan.uncounted.length + plan.unknownCount === 0;
   return (
     <li>
@@ -111,12 +109,12 @@ function RunLine({
           {isReady && <span className="leaf small">wool is there</span>}
           {plan.short.map(({ fibreId, shortG }) => (
             <span key={fibreId} className="red small">
-              {showWeighed(shortG, run.scaleStepG)} {shelf.get(fibreId)?.name} short
+              {showWeighed(shortG, run.scaleStepG)} {wool.fibres.get(fibreId)?.name} short
             </span>
           ))}
           {plan.uncounted.map((fibreId) => (
             <span key={fibreId} className="red small">
-              {shelf.get(fibreId)?.name} not counted
+              {wool.fibres.get(fibreId)?.name} not counted
             </span>
           ))}
           {plan.unknownCount > 0 && (
@@ -128,14 +126,14 @@ function RunLine({
   );
 }
 
-function ShortList({ bench, shelf }: { bench: Bench; shelf: Shelf }) {
+function ShortList({ bench, wool }: { bench: Bench; wool: Wool }) {
   return (
     <section className={`sheet ${styles.card}`} aria-label="Short">
       <h2>Short for what is ahead</h2>
       {bench.short.length === 0 && <p className="quiet">Nothing: the shelf covers every run.</p>}
       <ul className={styles.short}>
         {bench.short.map(({ fibreId, shortG }) => {
-          const fibre = shelf.get(fibreId);
+          const fibre = wool.fibres.get(fibreId);
           return (
             fibre && (
               <li key={fibreId}>
@@ -152,22 +150,22 @@ function ShortList({ bench, shelf }: { bench: Bench; shelf: Shelf }) {
   );
 }
 
-function Unfinished({ bench, shelf }: { bench: Bench; shelf: Shelf }) {
+function Unfinished({ bench, wool }: { bench: Bench; wool: Wool }) {
   return (
     <section className={`sheet ${styles.card}`} aria-label="Patterns with something unknown">
       <h2>Patterns with something unknown</h2>
       {bench.unfinished.length === 0 && <p className="quiet">None: every pattern can be published.</p>}
       <ul className={styles.unfinished}>
         {bench.unfinished.map((pattern) => (
-          <UnfinishedLine key={pattern.id} pattern={pattern} shelf={shelf} />
+          <UnfinishedLine key={pattern.id} pattern={pattern} wool={wool} />
         ))}
       </ul>
     </section>
   );
 }
 
-function UnfinishedLine({ pattern, shelf }: { pattern: Bench['unfinished'][number]; shelf: Shelf }) {
-  const pieces = useMemo(() => drawPattern(pattern.document, shelf), [pattern.document, shelf]);
+function UnfinishedLine({ pattern, wool }: { pattern: Bench['unfinished'][number]; wool: Wool }) {
+  const pieces = useMemo(() => drawPattern(pattern.document, wool), [pattern.document, wool]);
   return (
     <li>
       <FigureStrip pieces={pieces} width={120} height={70} />

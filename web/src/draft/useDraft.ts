@@ -1,4 +1,10 @@
-import { checkPattern, comparePatterns, type Pattern, type StoredPattern } from '@lanakit/core';
+import {
+  checkPattern,
+  comparePatterns,
+  type Pattern,
+  type StoredPattern,
+  upgradePattern,
+} from '@lanakit/core';
 import type { Draft } from 'immer';
 import { useCallback, useEffect, useMemo, useReducer, useRef } from 'react';
 import type { SaveState } from './DraftSaver.ts';
@@ -46,6 +52,7 @@ const savablePattern = (id: string): Savable<Pattern> => ({
   check: checkPattern,
   isSame: (a, b) => comparePatterns(a, b).length === 0,
   readStored: (stored) => stored as StoredPattern,
+  readKept: upgradePattern,
   touches: ['/patterns#', '/bench', '/fibres/'],
 });
 

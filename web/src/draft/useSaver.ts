@@ -13,6 +13,8 @@ export interface Savable<T> {
   readonly isSame: (a: T, b: T) => boolean;
   /** The document in the stored side of a conflict. */
   readonly readStored: (stored: unknown) => Versioned<T>;
+  /** A copy kept by an earlier Lanakit, in the form of today; left out where the form never changed. */
+  readonly readKept?: (document: T) => T;
   /** Paths whose numbers move when it is saved. */
   readonly touches: readonly string[];
 }
@@ -69,8 +71,9 @@ export function useSaver<T>(stored: Versioned<T>, savable: Savable<T>): SaverHan
   return { opening, saveState, saver };
 }
 
-function openingOf<T>(stored: Versioned<T>, { path, isSame }: Savable<T>): Opening<T> {
-  const copy = takeUpCopy<T>(path);
+function openingOf<T>(stored: Versioned<T>, { path, isSame, readKept }: Savable<T>): Opening<T> {
+  const kept = takeUpCopy<T>(path);
+  const copy = kept && readKept ? { ...kept, document: readKept(kept.document) } : kept;
   if (copy === null || isSame(copy.document, stored.document)) {
     dropCopy(path);
     return { document: stored.document, state: { kind: 'saved', atMs: null } };

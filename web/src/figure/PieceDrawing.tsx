@@ -1,7 +1,9 @@
-import type { PointMm } from '@lanakit/core';
-import { useId } from 'react';
+import { memo, useId } from 'react';
 import { FibrePattern } from '../look/FibrePattern.tsx';
-import type { Outline, Piece } from './pieces.ts';
+import { CutAway } from './CutAway.tsx';
+import { Decorations } from './Decorations.tsx';
+import { pathOf } from './outlinePath.ts';
+import type { Piece } from './pieces.ts';
 
 interface PieceDrawingProps {
   piece: Piece;
@@ -10,10 +12,18 @@ interface PieceDrawingProps {
   isChosen?: boolean;
   /** The dashed outline of what was rolled up, behind the finished piece. */
   showRolled?: boolean;
+  /** Half of it open, to see its layers. */
+  isCutAway?: boolean;
 }
 
 /** One piece, front view, at scale, in the fibre that shows. */
-export function PieceDrawing({ piece, scale, isChosen = false, showRolled = true }: PieceDrawingProps) {
+export const PieceDrawing = memo(function PieceDrawing({
+  piece,
+  scale,
+  isChosen = false,
+  showRolled = true,
+  isCutAway = false,
+}: PieceDrawingProps) {
   const fillId = useId();
   const [width, height] = [piece.widthMm * scale, piece.heightMm * scale];
   const { finished, fibre } = piece;
@@ -30,15 +40,24 @@ export function PieceDrawing({ piece, scale, isChosen = false, showRolled = true
       )}
       {finished ? (
         <>
-          {fibre && (
-            <defs>
-              <FibrePattern id={fillId} fibre={fibre} seed={piece.part.id} isUpright />
-            </defs>
-          )}
+          <defs>
+            {fibre && <FibrePattern id={fillId} fibre={fibre} seed={piece.part.id} isUpright />}
+            <clipPath id={`${fillId}-outline`}>
+              <path d={pathOf(finished, piece, scale)} clipRule="evenodd" />
+            </clipPath>
+          </defs>
           <path
             d={pathOf(finished, piece, scale)}
             fillRule="evenodd"
             fill={fibre ? `url(#${fillId})` : 'var(--paper)'}
+          />
+          <g clipPath={`url(#${fillId}-outline)`}>
+            <Decorations piece={piece} scale={scale} />
+          </g>
+          {isCutAway && <CutAway piece={piece} scale={scale} />}
+          <path
+            d={pathOf(finished, piece, scale)}
+            fill="none"
             stroke={isChosen ? 'var(--action)' : 'var(--ink)'}
             strokeWidth={isChosen ? 2.5 : 1.25}
           />
@@ -60,7 +79,7 @@ export function PieceDrawing({ piece, scale, isChosen = false, showRolled = true
       )}
     </svg>
   );
-}
+});
 
 function Unknown({ x, y }: { x: number; y: number }) {
   return (
@@ -76,13 +95,4 @@ function Unknown({ x, y }: { x: number; y: number }) {
       ?
     </text>
   );
-}
-
-/** An outline centred in the piece's box. */
-function pathOf(outline: Outline, piece: Piece, scale: number): string {
-  const left = (piece.widthMm - outline.widthMm) / 2;
-  const top = (piece.heightMm - outline.heightMm) / 2;
-  const contour = (points: readonly PointMm[]) =>
-    `M${points.map(([x, y]) => `${((left + x) * scale).toFixed(1)} ${((top + y) * scale).toFixed(1)}`).join('L')}Z`;
-  return contour(outline.points) + (outline.hole ? contour(outline.hole) : '');
 }

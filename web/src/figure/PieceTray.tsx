@@ -1,25 +1,36 @@
-import { layoutTray, type LengthUnit } from '@lanakit/core';
-import { memo, useMemo } from 'react';
+import { layoutTray, type Join, type LengthUnit } from '@lanakit/core';
+import { memo, useMemo, useState } from 'react';
 import { sizesOfPart } from '../words/partWords.ts';
+import { timesWords } from '../words/show.ts';
+import { JoinLines } from './JoinLines.tsx';
 import { PieceDrawing } from './PieceDrawing.tsx';
 import styles from './PieceTray.module.css';
 import type { Piece } from './pieces.ts';
 import { Ruler } from './Ruler.tsx';
+import { SizeHandles, type PullSize } from './SizeHandles.tsx';
 import { useSize } from './useSize.ts';
 
 interface PieceTrayProps {
   pieces: readonly Piece[];
+  joins: readonly Join[];
   unit: LengthUnit;
   chosenId: string | null;
+  isCutAway: boolean;
+  showJoins: boolean;
   onChoose: (partId: string) => void;
+  onPull: PullSize;
 }
 
 const RULER = 22;
 const MARGIN = 12;
+const SCALES = { least: 0.5, most: 4 };
 
 /** The parts of a figure on the table, to one scale, between true rulers; choosing one here chooses it everywhere. */
-export const PieceTray = memo(function PieceTray({ pieces, unit, chosenId, onChoose }: PieceTrayProps) {
+export const PieceTray = memo(function PieceTray(props: PieceTrayProps) {
+  const { pieces, joins, unit, chosenId, isCutAway, showJoins, onChoose, onPull } = props;
   const [box, size] = useSize();
+  // While a hand pulls a size, nothing else on the table moves.
+  const [heldScale, setHeldScale] = useState<number | null>(null);
   const tray = useMemo(() => {
     const boxes = pieces.map(({ part, widthMm, heightMm }) => ({ id: part.id, widthMm, heightMm }));
     return layoutTray(boxes, {
@@ -28,10 +39,10 @@ export const PieceTray = memo(function PieceTray({ pieces, unit, chosenId, onCho
       gap: 12,
       labelHeight: 40,
       labelWidth: 104,
-      minScale: 0.5,
-      maxScale: 4,
+      minScale: heldScale ?? SCALES.least,
+      maxScale: heldScale ?? SCALES.most,
     });
-  }, [pieces, size.width, size.height]);
+  }, [pieces, size.width, size.height, heldScale]);
   const innerHeight = Math.max(size.height, tray.height + RULER + 2 * MARGIN);
   return (
     <div ref={box} className={styles.tray}>
@@ -45,42 +56,99 @@ export const PieceTray = memo(function PieceTray({ pieces, unit, chosenId, onCho
             isVertical={false}
           />
           <Ruler length={innerHeight - RULER} scale={tray.scale} unit={unit} offset={RULER} isVertical />
-          {tray.pieces.map((placed) => {
-            const piece = pieces.find(({ part }) => part.id === placed.id);
-            if (!piece) return null;
-            const isChosen = placed.id === chosenId;
-            const [width, height] = [piece.widthMm * tray.scale, piece.heightMm * tray.scale];
-            const cell = Math.max(104, width);
-            return (
-              <button
-                key={placed.id}
-                type="button"
-                className={`${styles.piece} ${isChosen ? styles.chosen : ''}`}
-                aria-pressed={isChosen}
-                style={{
-                  left: RULER + MARGIN + placed.centreX - cell / 2,
-                  top: RULER + MARGIN + placed.top,
-                  width: cell,
-                  height: placed.labelTop - placed.top + 38,
-                }}
-                onClick={() => onChoose(placed.id)}
-              >
-                <span className={styles.drawing} style={{ height }}>
-                  <PieceDrawing piece={piece} scale={tray.scale} isChosen={isChosen} />
-                </span>
-                <span className={styles.label} style={{ top: placed.labelTop - placed.top }}>
-                  <span className={styles.name}>
-                    <span className={styles.number}>{piece.number}</span>
-                    {piece.part.name || 'Unnamed'}
-                    {piece.part.count > 1 && ` ×${piece.part.count}`}
-                  </span>
-                  <span className={styles.sizes}>{sizesOfPart(piece.part)}</span>
-                </span>
-              </button>
-            );
-          })}
+          <div className={styles.table} style={{ left: RULER + MARGIN, top: RULER + MARGIN }}>
+            {pieces.map((piece) => {
+              const placed = tray.pieces.find(({ id }) => id === piece.part.id);
+              if (!placed) return null;
+              const isChosen = placed.id === chosenId;
+              const cell = Math.max(104, piece.widthMm * tray.scale);
+              const labelTop = placed.labelTop - placed.top;
+              return (
+                <div
+                  key={placed.id}
+                  className={styles.place}
+                  style={{
+                    left: placed.centreX - cell / 2,
+                    top: placed.top,
+                    width: cell,
+                    height: labelTop + 38,
+                  }}
+                >
+                  <PieceButton
+                    piece={piece}
+                    scale={tray.scale}
+                    labelTop={labelTop}
+                    isChosen={isChosen}
+                    isCutAway={isCutAway}
+                    onChoose={onChoose}
+                  />
+                  {isChosen && (
+                    <div className={styles.grips} style={{ width: piece.widthMm * tray.scale }}>
+                      <SizeHandles
+                        piece={piece}
+                        scale={tray.scale}
+                        onPull={onPull}
+                        onHold={(isHeld) => setHeldScale(isHeld ? tray.scale : null)}
+                      />
+                    </div>
+                  )}
+                </div>
+              );
+            })}
+            {showJoins && joins.length > 0 && (
+              <JoinLines
+                joins={joins}
+                pieces={pieces}
+                tray={tray}
+                width={size.width - RULER - 2 * MARGIN}
+                height={tray.height}
+                chosenId={chosenId}
+              />
+            )}
+          </div>
         </div>
       )}
     </div>
+  );
+});
+
+interface PieceButtonProps {
+  piece: Piece;
+  scale: number;
+  labelTop: number;
+  isChosen: boolean;
+  isCutAway: boolean;
+  onChoose: (partId: string) => void;
+}
+
+/** One piece with its name and sizes; drawn anew only when it changes itself. */
+const PieceButton = memo(function PieceButton({
+  piece,
+  scale,
+  labelTop,
+  isChosen,
+  isCutAway,
+  onChoose,
+}: PieceButtonProps) {
+  const { part, number } = piece;
+  return (
+    <button
+      type="button"
+      className={`${styles.piece} ${isChosen ? styles.chosen : ''}`}
+      aria-pressed={isChosen}
+      onClick={() => onChoose(part.id)}
+    >
+      <span className={styles.drawing} style={{ height: piece.heightMm * scale }}>
+        <PieceDrawing piece={piece} scale={scale} isChosen={isChosen} isCutAway={isCutAway} />
+      </span>
+      <span className={styles.label} style={{ top: labelTop }}>
+        <span className={styles.name}>
+          <span className={styles.number}>{number}</span>
+          {part.name || 'Unnamed'}
+          {timesWords(part.count)}
+        </span>
+        <span className={styles.sizes}>{sizesOfPart(part)}</span>
+      </span>
+    </button>
   );
 });

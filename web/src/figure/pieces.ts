@@ -1,5 +1,9 @@
 import {
+  decorationsOf,
   estimatePattern,
+  outermostUse,
+  viewOutline,
+  type Decoration,
   type Fibre,
   type FibreLookup,
   type Part,
@@ -7,10 +11,12 @@ import {
   type Pattern,
   type PatternEstimate,
   type PointMm,
+  type RollUp,
   type Solid,
+  type Wool,
 } from '@lanakit/core';
 
-/** One part as it is drawn: finished, with what was rolled up behind it. */
+/** One part as it is drawn: finished, with what was rolled up behind it and its layers within. */
 export interface Piece {
   readonly part: Part;
   readonly number: number;
@@ -19,15 +25,30 @@ export interface Piece {
   readonly fibre: Fibre | null;
   readonly finished: Outline | null;
   readonly rolled: Outline | null;
+  readonly decorations: readonly DrawnDecoration[];
+  /** Worked out only when it is cut open. */
+  readonly layers: () => readonly DrawnLayer[];
   /** The box that holds both, mm. */
   readonly widthMm: number;
   readonly heightMm: number;
 }
 
+/** What is laid on, with the fibre to draw it in. */
+export interface DrawnDecoration {
+  readonly what: Decoration;
+  readonly fibre: Fibre | null;
+}
+
+/** One layer of a piece cut open, from the outside in. */
+export interface DrawnLayer {
+  readonly fibre: Fibre | null;
+  readonly outline: Outline;
+}
+
 export interface Outline {
   readonly points: readonly PointMm[];
   /** What is open within it. */
-  readonly hole?: readonly PointMm[];
+  readonly holes: readonly (readonly PointMm[])[];
   readonly widthMm: number;
   readonly heightMm: number;
 }
@@ -35,50 +56,93 @@ export interface Outline {
 /** The side of the dashed box that stands for a part of unknown size. */
 const UNKNOWN_MM = 24;
 
+/** Drawn pieces by part: an edit of one leaves the others as they are, so that only one is drawn anew. */
+const drawn = new WeakMap<Part, Piece>();
+
 /** Everything to draw of a pattern, numbered in the author's order. */
-export function piecesOf(pattern: Pattern, estimate: PatternEstimate, shelf: FibreLookup): Piece[] {
+export function piecesOf(pattern: Pattern, estimate: PatternEstimate, fibres: FibreLookup): Piece[] {
   return pattern.parts.flatMap((part, index) => {
     const own = estimate.parts[index];
-    return own ? [pieceOf(part, index + 1, own, shelf)] : [];
+    if (!own) return [];
+    const piece = pieceOf(part, index + 1, own, fibres);
+    const before = drawn.get(part);
+    if (before && looksAlike(before, piece)) return [before];
+    drawn.set(part, piece);
+    return [piece];
   });
 }
 
 /** As `piecesOf`, for a pattern nobody has estimated yet. */
-export const drawPattern = (pattern: Pattern, shelf: FibreLookup): Piece[] =>
-  piecesOf(pattern, estimatePattern(pattern, shelf), shelf);
+export const drawPattern = (pattern: Pattern, wool: Wool): Piece[] =>
+  piecesOf(pattern, estimatePattern(pattern, wool), wool.fibres);
 
-function pieceOf(part: Part, number: number, estimate: PartEstimate, shelf: FibreLookup): Piece {
+function looksAlike(a: Piece, b: Piece): boolean {
+  return (
+    a.number === b.number &&
+    a.fibre === b.fibre &&
+    a.widthMm === b.widthMm &&
+    a.heightMm === b.heightMm &&
+    a.estimate.solid?.volumeMm3 === b.estimate.solid?.volumeMm3 &&
+    a.decorations.length === b.decorations.length &&
+    a.decorations.every(({ fibre }, i) => fibre === b.decorations[i]?.fibre)
+  );
+}
+
+function pieceOf(part: Part, number: number, estimate: PartEstimate, fibres: FibreLookup): Piece {
   const { solid, rollUp } = estimate;
-  const finished = solid && outlineOfSolid(solid);
+  const finished = solid && viewOutline(solid, 'front');
   const rolled = rollUp && outlineOf(rollUp);
-  const outerFibreId = part.coat?.fibreId ?? part.core.fibreId;
+  const fibreOf = (fibreId: string | null) => (fibreId === null ? null : (fibres.get(fibreId) ?? null));
+  const outer = outermostUse(part);
   return {
     part,
     number,
     estimate,
-    fibre: (outerFibreId === null ? null : shelf.get(outerFibreId)) ?? null,
+    fibre: outer && outer.role !== 'insert' ? fibreOf(outer.fibreId) : null,
     finished,
     rolled,
+    decorations: solid
+      ? decorationsOf(part, solid).map((what) => ({
+          what,
+          fibre: 'fibreId' in what ? fibreOf(what.fibreId) : null,
+        }))
+      : [],
+    layers: () => layersOf(estimate, fibreOf),
     widthMm: Math.max(finished?.widthMm ?? UNKNOWN_MM, rolled?.widthMm ?? 0),
     heightMm: Math.max(finished?.heightMm ?? UNKNOWN_MM, rolled?.heightMm ?? 0),
   };
 }
 
-const outlineOfSolid = (solid: Solid): Outline => ({
-  points: solid.outline(),
-  ...(solid.hole && { hole: solid.hole() }),
-  widthMm: solid.widthMm,
-  heightMm: solid.heightMm,
-});
-
-function outlineOf(rollUp: NonNullable<PartEstimate['rollUp']>): Outline {
-  if (rollUp.kind === 'rolled') {
-    return outlineOfSolid(rollUp.solid);
-  }
-  const [a, b] = [rollUp.widthMm / 2, rollUp.lengthMm / 2];
-  const points = Array.from({ length: 64 }, (_, i) => {
-    const angle = (i / 32) * Math.PI;
-    return [a + a * Math.cos(angle), b + b * Math.sin(angle)] as const;
+/** From the finished surface down to the core, each as large as it is there. */
+function layersOf({ working }: PartEstimate, fibreOf: (id: string | null) => Fibre | null): DrawnLayer[] {
+  const { layers, uses } = working;
+  if (!layers) return [];
+  const fibreIdOf = (useId: string) => uses.find(({ use }) => use.id === useId)?.use.fibreId ?? null;
+  const over = layers.shares.flatMap(({ useId }, index): DrawnLayer[] => {
+    const solid = layers.solidAfter(index + 1);
+    return solid ? [{ fibre: fibreOf(fibreIdOf(useId)), outline: viewOutline(solid, 'front') }] : [];
   });
-  return { points, widthMm: rollUp.widthMm, heightMm: rollUp.lengthMm };
+  const core = uses.find(({ use }) => use.role === 'core');
+  const bare = layers.coreSolid;
+  return [
+    ...over.reverse(),
+    ...(core && bare ? [{ fibre: fibreOf(core.use.fibreId), outline: viewOutline(bare, 'front') }] : []),
+  ];
+}
+
+function outlineOf(rollUp: RollUp): Outline {
+  if (rollUp.kind === 'rolled') return viewOutline(rollUp.solid, 'front');
+  return grown(rollUp.outline, rollUp.lengthMm, rollUp.widthMm);
+}
+
+/** A flat piece’s outline as large as it is laid out. */
+function grown(solid: Solid, lengthMm: number, widthMm: number): Outline {
+  const { points } = viewOutline(solid, 'front');
+  const [kx, ky] = [widthMm / solid.widthMm, lengthMm / solid.heightMm];
+  return {
+    points: points.map(([x, y]): PointMm => [x * kx, y * ky]),
+    holes: [],
+    widthMm,
+    heightMm: lengthMm,
+  };
 }

@@ -1,53 +1,58 @@
 import {
   compareEstimates,
   estimatePattern,
-  type FibreTotal,
+  forMakes,
   missingForPublishing,
   type Pattern,
   type PatternEstimate,
   type Problem,
   type StoredPattern,
 } from '@lanakit/core';
-import { problemWords } from '@lanakit/core/words';
-import { useMemo } from 'react';
+import { CAUSE_REMEDIES, problemWords } from '@lanakit/core/words';
+import { Segmented } from 'antd';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useRevision } from '../api/resources.ts';
-import { FibreSwatch } from '../look/FibreSwatch.tsx';
-import {
-  counted,
-  PREPARATION_WORDS,
-  showGrams,
-  showLikely,
-  showMinutes,
-  showMoney,
-  showRange,
-} from '../words/show.ts';
-import { fibreTotalCame, makeTotalCame } from '../words/howItCame.ts';
+import { NumberField } from '../fields/NumberField.tsx';
 import { HowItCame } from '../look/HowItCame.tsx';
+import { doubtName, makeTotalCame } from '../words/howItCame.ts';
+import { ownerName } from '../words/ownerWords.ts';
+import { counted, findingAmount, showGrams, showMinutes, showMoney, showRange } from '../words/show.ts';
 import styles from './Ledger.module.css';
+import { ByFibre, ByPart, ByRole } from './LedgerViews.tsx';
 import { useTable } from './tableContext.ts';
+import type { Writing } from './WorkTable.tsx';
 
 interface LedgerProps {
   stored: StoredPattern;
   onChoosePart: (partId: string) => void;
-  onShowSteps: () => void;
+  onShow: (writing: Writing) => void;
 }
 
+type LedgerBy = 'fibre' | 'role' | 'part';
+
 /** What one make takes, always in sight, and what is still to settle. */
-export function Ledger({ stored, onChoosePart, onShowSteps }: LedgerProps) {
+export function Ledger({ stored, onChoosePart, onShow }: LedgerProps) {
   const { draft, estimate, shelf, problems } = useTable();
   const { document } = draft;
-  const { total } = estimate;
+  const [by, setBy] = useState<LedgerBy>('fibre');
+  const [makes, setMakes] = useState(1);
+  const made = useMemo(() => forMakes(estimate, makes), [estimate, makes]);
+  const { total } = made;
   const open = [...problems, ...missingForPublishing(document)];
   return (
     <aside className={`sheet ${styles.ledger}`} aria-label="One make">
       <div className={styles.total}>
-        <HowItCame title="One make" lines={makeTotalCame(estimate, shelf)}>
+        <HowItCame
+          title={makes === 1 ? 'One make' : `${makes} makes`}
+          lines={makeTotalCame(made, shelf, document)}
+        >
           <span className={styles.big}>{showGrams(total.likelyG)}</span>
         </HowItCame>
         <span className="small">
           <span className="quiet">
-            {total.unknownCount > 0 ? 'one make, at least' : 'one make'}
+            {makes === 1 ? 'one make' : `${makes} makes`}
+            {total.unknownCount > 0 && ', at least'}
             <br />
           </span>
           {total.unknownCount > 0 ? (
@@ -58,26 +63,53 @@ export function Ledger({ stored, onChoosePart, onShowSteps }: LedgerProps) {
         </span>
       </div>
       <SinceRevision stored={stored} estimate={estimate} document={document} />
-      <ul className={styles.fibres}>
-        {estimate.fibres.map((fibre) => (
-          <FibreLine key={fibre.fibreId} fibre={fibre} />
-        ))}
-      </ul>
+      <div className={styles.views}>
+        <Segmented<LedgerBy>
+          size="small"
+          aria-label="Grams by"
+          value={by}
+          onChange={setBy}
+          options={[
+            { value: 'fibre', label: 'by fibre' },
+            { value: 'role', label: 'by use' },
+            { value: 'part', label: 'by part' },
+          ]}
+        />
+        <NumberField
+          label="Makes"
+          isLabelHidden
+          className={styles.makes ?? ''}
+          value={makes}
+          bounds={MAKES_BOUNDS}
+          isWhole
+          suffix="×"
+          onValue={setMakes}
+        />
+      </div>
+      {by === 'fibre' && <ByFibre estimate={made} />}
+      {by === 'role' && <ByRole estimate={made} />}
+      {by === 'part' && <ByPart estimate={made} onChoosePart={onChoosePart} onShow={onShow} />}
+      <MostDoubt />
       <dl className={styles.facts}>
+        <Findings estimate={made} onShow={onShow} />
         <dt>Needles</dt>
         <dd>{estimate.gauges.length > 0 ? estimate.gauges.join(' · ') : 'none named yet'}</dd>
         <dt>At your pace</dt>
         <dd>
-          {showMinutes(estimate.minutes.known)}
+          {showMinutes(made.minutes.known)}
           {estimate.minutes.unknownCount > 0 && (
-            <button type="button" className={`plain-button red ${styles.more}`} onClick={onShowSteps}>
+            <button
+              type="button"
+              className={`plain-button red ${styles.more}`}
+              onClick={() => onShow('steps')}
+            >
               and {counted(estimate.minutes.unknownCount, 'step')} unknown
             </button>
           )}
         </dd>
         <dt>Wool costs</dt>
         <dd>
-          {showMoney(estimate.costMinor.known)}
+          {showMoney(made.costMinor.known)}
           {estimate.costMinor.unknownCount > 0 && (
             <span className={styles.more}>
               and {counted(estimate.costMinor.unknownCount, 'fibre')} unpriced
@@ -85,7 +117,9 @@ export function Ledger({ stored, onChoosePart, onShowSteps }: LedgerProps) {
           )}
         </dd>
       </dl>
-      {open.length > 0 && <ToSettle problems={open} document={document} onChoosePart={onChoosePart} />}
+      {open.length > 0 && (
+        <ToSettle problems={open} document={document} onChoosePart={onChoosePart} onShow={onShow} />
+      )}
       <p className={`quiet small ${styles.caution}`}>
         Barbed needles are sharp and break: look at the work, pad beneath it, straight in and out.
       </p>
@@ -93,27 +127,50 @@ export function Ledger({ stored, onChoosePart, onShowSteps }: LedgerProps) {
   );
 }
 
-function FibreLine({ fibre: { fibreId, total } }: { fibre: FibreTotal }) {
+const MAKES_BOUNDS = { min: 1, max: 500 };
+
+/** What most of the range comes from, and what would narrow it. */
+function MostDoubt() {
   const { draft, estimate, shelf } = useTable();
-  const fibre = shelf.get(fibreId);
-  if (!fibre) return null;
+  const [most] = estimate.doubts;
+  if (!most || most.fraction < 0.2) return null;
+  const remedy = CAUSE_REMEDIES[most.cause];
   return (
-    <li className={styles.fibre}>
-      <FibreSwatch fibre={fibre} width={58} height={28} />
-      <span className={styles.fibreName}>
-        <Link to={`/shelf?open=${fibreId}`}>{fibre.name}</Link>{' '}
-        <span className="quiet">{PREPARATION_WORDS[fibre.preparation]}</span>
-        <span className={styles.onHand}>
-          {fibre.onHandG === null ? 'not counted' : `${showGrams(fibre.onHandG)} on hand`}
-        </span>
-      </span>
-      <HowItCame
-        title={`${fibre.name} in one make`}
-        lines={fibreTotalCame({ fibreId, total }, draft.document, estimate)}
-      >
-        {total.likelyG > 0 ? showLikely(total.likelyG) : 'unknown'}
-      </HowItCame>
-    </li>
+    <p className={`quiet small ${styles.doubt}`}>
+      {Math.round(most.fraction * 100)} % of the doubt is {doubtName(most, shelf, draft.document)}
+      {remedy ? `: ${remedy}` : ''}.
+    </p>
+  );
+}
+
+interface FindingsProps {
+  estimate: PatternEstimate;
+  onShow: (writing: Writing) => void;
+}
+
+function Findings({ estimate, onShow }: FindingsProps) {
+  const { wool } = useTable();
+  if (estimate.findings.length === 0) return null;
+  return (
+    <>
+      <dt>Beside wool</dt>
+      <dd>
+        {estimate.findings.map(({ findingId, unit, likely, unknownCount }) => (
+          <button
+            key={findingId}
+            type="button"
+            className={`plain-button ${styles.finding}`}
+            onClick={() => onShow('materials')}
+          >
+            <span>{wool.findings.get(findingId)?.name}</span>
+            <b>
+              {unknownCount > 0 ? 'at least ' : ''}
+              {findingAmount(likely, unit)}
+            </b>
+          </button>
+        ))}
+      </dd>
+    </>
   );
 }
 
@@ -125,20 +182,25 @@ interface SinceRevisionProps {
 
 /** How far the draft has moved from what was published. */
 function SinceRevision({ stored, estimate, document }: SinceRevisionProps) {
-  const { shelf } = useTable();
+  const { wool } = useTable();
   const { data: revision } = useRevision(stored.revision?.id ?? null);
-  const before = useMemo(() => revision && estimatePattern(revision.document, shelf), [revision, shelf]);
+  const before = useMemo(() => revision && estimatePattern(revision.document, wool), [revision, wool]);
   if (!revision || !before) return <p className={`quiet small ${styles.since}`}>not published yet</p>;
-  const { moreG, mostPartId } = compareEstimates(estimate, before);
-  if (mostPartId === null) {
+  const { moreG, mostPartId, isMostInJoins } = compareEstimates(estimate, before);
+  if (mostPartId === null && !isMostInJoins) {
     return <p className={`quiet small ${styles.since}`}>the same grams as revision {revision.number}</p>;
   }
   const number = document.parts.findIndex((part) => part.id === mostPartId) + 1;
+  const from = isMostInJoins
+    ? 'most from joins'
+    : number > 0
+      ? `most from piece ${number}`
+      : 'most from a piece left out';
   return (
     <p className={`small leaf ${styles.since}`}>
       {moreG < 0 ? '−' : '+'}
-      {showGrams(Math.abs(moreG))} since revision {revision.number},{' '}
-      {number > 0 ? `most from piece ${number}` : 'most from a piece left out'}
+      {showGrams(Math.abs(moreG))} since revision {revision.number}, {from}{' '}
+      <Link to={`/compare?a=revision:${revision.id}&b=draft:${stored.id}`}>side by side</Link>
     </p>
   );
 }
@@ -147,9 +209,19 @@ interface ToSettleProps {
   problems: readonly Problem[];
   document: Pattern;
   onChoosePart: (partId: string) => void;
+  onShow: (writing: Writing) => void;
 }
 
-function ToSettle({ problems, document, onChoosePart }: ToSettleProps) {
+/** Which list a place that is not a part belongs to. */
+const LIST_OF: Readonly<Record<string, Writing>> = {
+  joins: 'joins',
+  cuts: 'materials',
+  findings: 'materials',
+  shared: 'materials',
+  steps: 'steps',
+};
+
+function ToSettle({ problems, document, onChoosePart, onShow }: ToSettleProps) {
   return (
     <section className={styles.settle} aria-label="To settle">
       <h3 className="red">To settle: {counted(problems.length, 'thing')}</h3>
@@ -158,6 +230,7 @@ function ToSettle({ problems, document, onChoosePart }: ToSettleProps) {
           const index = Number(/^\/parts\/(\d+)/.exec(problem.pointer)?.[1] ?? NaN);
           const part = document.parts[index];
           const words = problemWords(problem);
+          const list = LIST_OF[problem.pointer.split('/')[1] ?? ''];
           return (
             <li key={problem.code + problem.pointer}>
               {part ? (
@@ -166,6 +239,10 @@ function ToSettle({ problems, document, onChoosePart }: ToSettleProps) {
                     {index + 1} {part.name}
                   </b>{' '}
                   {words}
+                </button>
+              ) : list ? (
+                <button type="button" className="plain-button" onClick={() => onShow(list)}>
+                  <b>{placeName(problem.pointer, document)}</b> {words}
                 </button>
               ) : (
                 words
@@ -176,4 +253,15 @@ function ToSettle({ problems, document, onChoosePart }: ToSettleProps) {
       </ul>
     </section>
   );
+}
+
+/** What a problem’s place is called where it is not a part. */
+function placeName(pointer: string, pattern: Pattern): string {
+  const [, list, at] = pointer.split('/');
+  const index = Number(at);
+  const join = list === 'joins' ? pattern.joins[index] : undefined;
+  if (join) return ownerName({ kind: 'join', id: join.id }, pattern);
+  if (list === 'cuts') return pattern.cuts[index]?.name ?? '';
+  if (list === 'shared') return pattern.shared[index]?.name ?? '';
+  return list === 'steps' ? `Step ${index + 1}` : 'A finding';
 }

@@ -1,80 +1,59 @@
-import {
-  acrossMm,
-  showSizeMm,
-  type Part,
-  type PartEstimate,
-  type Solid,
-  tooSmallFor,
-  type WoolRole,
-} from '@lanakit/core';
-import type { ReactNode } from 'react';
-import { cameOfUse } from '../words/howItCame.ts';
-import { rollUpWords } from '../words/partWords.ts';
-import { showLikely } from '../words/show.ts';
-import { topsWords } from '../words/topsWords.ts';
+import { showSizesMm, sizeLedger, warningsOf, type Part, type PartEstimate } from '@lanakit/core';
+import { STAGE_SIZE_WORDS, warningWords } from '@lanakit/core/words';
+import { useMemo } from 'react';
 import { HowItCame } from '../look/HowItCame.tsx';
+import { cameOfRollUp } from '../words/howItCame.ts';
+import { rollUpWords } from '../words/partWords.ts';
 import styles from './Lists.module.css';
 import { useTable } from './tableContext.ts';
 
-/** What one piece comes to, right under what was typed; each number opens to how it came about. */
+/** The sizes of one piece from the table to the figure, and what to look at, right under what was typed. */
 export function PartConsequences({ part, estimate }: { part: Part; estimate: PartEstimate }) {
-  const { draft, shelf } = useTable();
+  const { draft, estimate: whole, shelf } = useTable();
   const unit = draft.document.lengthUnit;
-  const layers = estimate.workings?.layers;
-  const opening = (role: WoolRole, children: ReactNode) => {
-    const use = estimate.uses.find((candidate) => candidate.role === role);
-    if (use?.kind !== 'known') return children;
-    const title = `${role === 'core' ? 'Core' : 'Coat'} of one ${part.name}`;
-    return (
-      <HowItCame title={title} lines={cameOfUse(part, estimate, use, shelf)}>
-        {children}
-      </HowItCame>
-    );
-  };
-  return (
-    <div className={styles.comes}>
-      {estimate.rollUp && <span>{opening('core', rollUpWords(estimate.rollUp, unit))}</span>}
-      {layers?.isAllCoat && <span className="amber">all coat: too thin for a core</span>}
-      {layers && estimate.workings?.coat && !layers.isAllCoat && (
-        <span>coat {opening('coat', `${showSizeMm(layers.coatThicknessMm, 'mm')} thick`)}</span>
-      )}
-      {estimate.solid && <TooSmall part={part} solid={estimate.solid} />}
-      {estimate.uses.map((use) =>
-        use.kind === 'known' ? (
-          <span key={use.role}>
-            {use.role} {opening(use.role, showLikely(use.pieceG))}
-            {use.tops && (
-              <span className="quiet">
-                {' '}
-                ·{' '}
-                {topsWords(
-                  use.tops,
-                  unit,
-                  shelf.get(use.fibreId)?.preparation === 'tops' ? 'tops' : 'sliver',
-                )}
-              </span>
-            )}
-          </span>
-        ) : (
-          <span key={use.role} className="red">
-            {use.role} unknown
-          </span>
-        ),
-      )}
-    </div>
+  const stages = useMemo(() => sizeLedger(estimate), [estimate]);
+  const warnings = useMemo(
+    () => warningsOf(whole, shelf).filter(({ partId }) => partId === part.id),
+    [whole, shelf, part.id],
   );
-}
-
-/** A fibre too coarse for so small a part: said, not forbidden. */
-function TooSmall({ part, solid }: { part: Part; solid: Solid }) {
-  const { shelf } = useTable();
-  const fibre = shelf.get(part.core.fibreId ?? '');
-  const smallest = fibre && tooSmallFor(fibre, acrossMm(solid));
-  if (!smallest) return null;
+  if (stages.length === 0 && warnings.length === 0) return null;
   return (
-    <span className="amber">
-      {fibre.name} is coarse for this: fit from {showSizeMm(smallest.value, 'mm')}
-      {smallest.isDefault && ' by our default'}
-    </span>
+    <div className={styles.comes} style={{ flexDirection: 'column' }}>
+      {estimate.rollUp && (
+        <span>
+          <HowItCame
+            title={`${part.name}, ${estimate.rollUp.kind === 'rolled' ? 'rolled' : 'laid out'}`}
+            lines={cameOfRollUp(part, estimate)}
+          >
+            {rollUpWords(estimate.rollUp, unit)}
+          </HowItCame>
+          {estimate.tailMm > 0 && (
+            <span className="quiet"> and {showSizesMm([estimate.tailMm], unit)} loose at the end</span>
+          )}
+        </span>
+      )}
+      {stages.length > 1 && (
+        <table className={styles.sizes} aria-label="Sizes on the way">
+          <tbody>
+            {stages.map(({ stage, sizesMm, tailMm }) => (
+              <tr key={stage}>
+                <th scope="row">{STAGE_SIZE_WORDS[stage]}</th>
+                <td>{showSizesMm(sizesMm, unit)}</td>
+                <td className="quiet small">{tailMm > 0 && `with ${showSizesMm([tailMm], unit)} loose`}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {warnings.map((warning) => (
+        <span
+          key={warning.code + ('useId' in warning ? warning.useId : '')}
+          className="amber"
+          style={{ whiteSpace: 'normal' }}
+        >
+          {warningWords(warning, (id) => shelf.get(id)?.name ?? 'this fibre')}
+        </span>
+      ))}
+    </div>
   );
 }

@@ -2,24 +2,28 @@ import {
   type Firmness,
   FIRMNESSES,
   fractionOf,
+  type Length,
   type Part,
   type PartEstimate,
-  PATTERN_BOUNDS,
   percentOf,
   reshape,
   SHAPE_KINDS,
   type ShapeKind,
+  type SizeName,
   sizesOf,
   withSize,
 } from '@lanakit/core';
 import { sizeWords } from '@lanakit/core/words';
 import { Button, Input, Select } from 'antd';
+import { CountField } from '../fields/CountField.tsx';
 import { Field } from '../fields/Field.tsx';
-import { FibreSelect } from '../fields/FibreSelect.tsx';
 import { LengthField } from '../fields/LengthField.tsx';
 import { NumberField } from '../fields/NumberField.tsx';
 import { FIRMNESS_WORDS, SHAPE_WORDS } from '../words/show.ts';
+import { LayerStack } from './LayerStack.tsx';
 import styles from './Lists.module.css';
+import { PartMore } from './PartMore.tsx';
+import { ShapeFields } from './ShapeFields.tsx';
 import { PartConsequences } from './PartConsequences.tsx';
 import type { RowActions } from './SortableRows.tsx';
 import { type EditItem, useEditPart, useProblemAt, useTable } from './tableContext.ts';
@@ -35,11 +39,9 @@ const capital = (text: string): string => text.charAt(0).toUpperCase() + text.sl
 
 /** One part: its shape and sizes, how firm, in which wool, and what that comes to. */
 export function PartEditor({ part, index, estimate, actions }: PartEditorProps) {
-  const { draft, fibres } = useTable();
   const problemAt = useProblemAt();
   const pointer = `/parts/${index}`;
   const editPart = useEditPart(part.id);
-  const hasMissingSize = [...sizesOf(part.shape).values()].includes(null);
   return (
     <div className={styles.editor}>
       <div className={styles.grid}>
@@ -66,34 +68,18 @@ export function PartEditor({ part, index, estimate, actions }: PartEditorProps) 
             />
           )}
         </Field>
-        <NumberField
+        <CountField
           className={styles.span3 ?? ''}
           label="How many"
           value={part.count}
-          bounds={PATTERN_BOUNDS.count}
-          isWhole
           problem={problemAt(`${pointer}/count`)}
+          unknown={part.count === null ? 'Unknown until given' : null}
           onValue={(count) => editPart('how many', (it) => void (it.count = count), 'count')}
         />
         {[...sizesOf(part.shape)].map(([name, size]) => (
-          <div key={name} className={styles.span3}>
-            <LengthField
-              label={capital(sizeWords(name))}
-              value={size}
-              defaultUnit={draft.document.lengthUnit}
-              allowZero={name === 'thinEnd'}
-              problem={problemAt(`${pointer}/shape/${name}`)}
-              unknown={size === null ? 'Unknown until given' : null}
-              onValue={(value) =>
-                editPart(
-                  `the ${sizeWords(name)}`,
-                  (it) => void (it.shape = withSize(part.shape, name, value)),
-                  name,
-                )
-              }
-            />
-          </div>
+          <SizeField key={name} part={part} name={name} size={size} pointer={pointer} />
         ))}
+        <ShapeFields part={part} pointer={pointer} editPart={editPart} />
         {part.shape.kind === 'egg' && <WidestAt part={part} editPart={editPart} />}
         <Field label="Firmness" hint={FIRMNESS_WORDS[part.firmness]} className={styles.span3 ?? ''}>
           {(control) => (
@@ -105,43 +91,10 @@ export function PartEditor({ part, index, estimate, actions }: PartEditorProps) 
             />
           )}
         </Field>
-        <Field
-          label="Core fibre"
-          problem={problemAt(`${pointer}/core/fibreId`)}
-          unknown={part.core.fibreId === null ? 'Unknown until you choose one' : null}
-          className={styles.span6 ?? ''}
-        >
-          {(control) => (
-            <FibreSelect
-              control={control}
-              fibres={fibres}
-              value={part.core.fibreId}
-              placeholder="Choose a fibre"
-              onChoose={(fibreId) => editPart('the core fibre', (it) => void (it.core.fibreId = fibreId))}
-            />
-          )}
-        </Field>
-        <Field
-          label="Coat"
-          problem={problemAt(`${pointer}/coat/fibreId`)}
-          unknown={part.coat?.fibreId === null ? 'Unknown until you choose one' : null}
-          className={styles.span6 ?? ''}
-        >
-          {(control) => (
-            <FibreSelect
-              control={control}
-              fibres={fibres}
-              value={part.coat?.fibreId ?? null}
-              placeholder="No coat"
-              noneLabel="No coat"
-              onChoose={(fibreId) =>
-                editPart('the coat', (it) => void (it.coat = fibreId === null ? null : { fibreId }))
-              }
-            />
-          )}
-        </Field>
       </div>
-      {!hasMissingSize && <PartConsequences part={part} estimate={estimate} />}
+      <LayerStack part={part} pointer={pointer} estimate={estimate} />
+      <PartConsequences part={part} estimate={estimate} />
+      <PartMore part={part} pointer={pointer} estimate={estimate} />
       <div className={styles.rowActions}>
         <Button size="small" onClick={() => actions.onDuplicate(part.id)}>
           Duplicate
@@ -153,6 +106,51 @@ export function PartEditor({ part, index, estimate, actions }: PartEditorProps) 
           Delete
         </Button>
       </div>
+    </div>
+  );
+}
+
+interface SizeFieldProps {
+  part: Part;
+  name: SizeName;
+  size: Length | null;
+  pointer: string;
+}
+
+/** One size of the shape; one that follows from something else is only shown. */
+function SizeField({ part, name, size, pointer }: SizeFieldProps) {
+  const { draft } = useTable();
+  const problemAt = useProblemAt();
+  const editPart = useEditPart(part.id);
+  const isDerived = part.derived.some((derived) => derived.size === name);
+  if (isDerived) {
+    return (
+      <Field
+        label={capital(sizeWords(name))}
+        hint="follows from another: see below"
+        className={styles.span3 ?? ''}
+      >
+        {(control) => <Input {...control} value="to fit" readOnly />}
+      </Field>
+    );
+  }
+  return (
+    <div className={styles.span3}>
+      <LengthField
+        label={capital(sizeWords(name))}
+        value={size}
+        defaultUnit={draft.document.lengthUnit}
+        allowZero={name === 'thinEnd' || name === 'wire'}
+        problem={problemAt(`${pointer}/shape/${name}`)}
+        unknown={size === null ? 'Unknown until given' : null}
+        onValue={(value) =>
+          editPart(
+            `the ${sizeWords(name)}`,
+            (it) => void (it.shape = withSize(part.shape, name, value)),
+            name,
+          )
+        }
+      />
     </div>
   );
 }

@@ -1,7 +1,7 @@
 import type { PartEstimate } from '@lanakit/core';
 import { sizeLine } from '../words/partWords.ts';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
-import { showGrams, showLikely } from '../words/show.ts';
+import { showGrams, showLikely, timesWords } from '../words/show.ts';
 import styles from './Lists.module.css';
 import { PartEditor } from './PartEditor.tsx';
 import type { RowActions } from './SortableRows.tsx';
@@ -25,14 +25,14 @@ export function PartRow({ index, isOpen, onToggle, actions }: PartRowProps) {
         <span className={styles.number}>{index + 1}</span>
         <span className={styles.main}>
           <span className={styles.name}>{part.name || 'Unnamed'}</span>
-          {part.count > 1 && ` ×${part.count}`}
+          {timesWords(part.count)}
           <span className={styles.detail}>
             {sizeLine(part)} · {part.firmness}
           </span>
         </span>
-        {own.uses.map(({ role, fibreId }) => {
-          const fibre = fibreId === null ? undefined : shelf.get(fibreId);
-          return fibre && <FibreSwatch key={role} fibre={fibre} width={34} height={20} />;
+        {fibresOf(own).map((fibreId) => {
+          const fibre = shelf.get(fibreId);
+          return fibre && <FibreSwatch key={fibreId} fibre={fibre} width={34} height={20} />;
         })}
         <PartAmount estimate={own} />
       </button>
@@ -41,12 +41,19 @@ export function PartRow({ index, isOpen, onToggle, actions }: PartRowProps) {
   );
 }
 
+/** As many swatches as fit beside a name. */
+const MOST_SWATCHES = 3;
+
+/** Its fibres, each once, from the inside out. */
+const fibresOf = ({ uses }: PartEstimate): string[] =>
+  [...new Set(uses.flatMap(({ fibreId }) => fibreId ?? []))].slice(0, MOST_SWATCHES);
+
 function PartAmount({ estimate: { total, pieceG, count } }: { estimate: PartEstimate }) {
   if (total.unknownCount > 0) return <span className={`${styles.amount} red`}>unknown</span>;
   return (
     <span className={styles.amount}>
       {showLikely(total.likelyG)}
-      {count > 1 && <span>{showGrams(pieceG)} each</span>}
+      {count && count.high > 1 && <span>{showGrams(pieceG)} each</span>}
     </span>
   );
 }

@@ -1,4 +1,4 @@
-import { blankPart, duplicateItem, moveItem, type Part } from '@lanakit/core';
+import { blankPart, duplicatePart, moveItem, withoutPart, type Part } from '@lanakit/core';
 import { Button } from 'antd';
 import { nanoid } from 'nanoid';
 import { useNotice } from '../shell/Notice.tsx';
@@ -74,7 +74,7 @@ function usePartActions(onOpen: (partId: string | null) => void): RowActions {
     onMove: (id, toIndex) => edit('moving a part', (it) => void (it.parts = moveItem(it.parts, id, toIndex))),
     onDuplicate: (id) => {
       const newId = nanoid(10);
-      edit('duplicating a part', (it) => void (it.parts = duplicateItem(document.parts, id, newId)));
+      edit('duplicating a part', (it) => void (it.parts = duplicatePart(document.parts, id, newId)));
       onOpen(newId);
     },
     onDelete: (id) => {
@@ -82,18 +82,18 @@ function usePartActions(onOpen: (partId: string | null) => void): RowActions {
       const part = document.parts[at];
       if (!part) return;
       const stepIds = document.steps.filter((step) => step.partIds.includes(id)).map((step) => step.id);
-      edit('deleting a part', (it) => {
-        it.parts = it.parts.filter((candidate) => candidate.id !== id);
-        for (const step of it.steps) step.partIds = step.partIds.filter((partId) => partId !== id);
-      });
+      const joins = document.joins.filter((join) => join.partId === id || join.ontoId === id);
+      edit('deleting a part', (it) => void Object.assign(it, withoutPart(document, id)));
       // Brought back by itself, not by undoing whatever came last: she may have written on meanwhile.
       const bringBack = () =>
         edit('bringing a part back', (it) => {
           if (it.parts.some((candidate) => candidate.id === id)) return;
           it.parts.splice(at, 0, part);
           for (const step of it.steps) if (stepIds.includes(step.id)) step.partIds.push(id);
+          const ids = new Set(it.parts.map((candidate) => candidate.id));
+          it.joins.push(...joins.filter((join) => ids.has(join.partId) && ids.has(join.ontoId)));
         });
-      say({ text: `“${part.name}” is deleted, and taken out of its steps.`, undo: bringBack });
+      say({ text: `“${part.name}” is deleted, and taken out of its steps and joins.`, undo: bringBack });
     },
     onAddAfter: (id) => {
       const newId = nanoid(10);

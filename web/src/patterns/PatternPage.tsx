@@ -1,6 +1,6 @@
 import { useParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
-import { usePattern, useShelf } from '../api/resources.ts';
+import { usePattern, useWool } from '../api/resources.ts';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
 import { WorkTable } from './WorkTable.tsx';
@@ -13,8 +13,8 @@ export function PatternPage() {
 /** Fetches the draft once; from then on the work table holds the newest version itself. */
 function OpenPattern({ id }: { id: string }) {
   const { data, error } = usePattern(id);
-  const shelf = useShelf();
+  const shelf = useWool();
   if (error instanceof ApiProblem && error.problem.status === 404) return <NotFound />;
   if (!data || !shelf.isReady) return <Loading error={error ?? shelf.error} />;
-  return <WorkTable stored={data} fibres={shelf.fibres} shelf={shelf.byId} />;
+  return <WorkTable stored={data} fibres={shelf.fibres} wool={shelf.wool} />;
 }

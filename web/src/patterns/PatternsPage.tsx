@@ -1,7 +1,7 @@
 import {
   blankPattern,
   estimatePattern,
-  type FibreLookup,
+  type Wool,
   missingForPublishing,
   showTypedLength,
   type StoredPattern,
@@ -10,7 +10,7 @@ import { Button, Input } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { ApiProblem, send } from '../api/client.ts';
-import { refresh, usePatterns, useShelf } from '../api/resources.ts';
+import { refresh, usePatterns, useWool } from '../api/resources.ts';
 import { Field } from '../fields/Field.tsx';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { piecesOf } from '../figure/pieces.ts';
@@ -21,7 +21,7 @@ import styles from './PatternsPage.module.css';
 /** Every figure, to know by its pieces. */
 export function PatternsPage() {
   const { patterns, error, hasMore, showMore } = usePatterns();
-  const shelf = useShelf();
+  const shelf = useWool();
   const [params] = useSearchParams();
   if (!patterns || !shelf.isReady) return <Loading error={error ?? shelf.error} />;
   return (
@@ -44,7 +44,7 @@ export function PatternsPage() {
       ) : (
         <ul className={styles.list}>
           {patterns.map((pattern) => (
-            <PatternLine key={pattern.id} pattern={pattern} shelf={shelf.byId} />
+            <PatternLine key={pattern.id} pattern={pattern} wool={shelf.wool} />
           ))}
         </ul>
       )}
@@ -57,15 +57,9 @@ export function PatternsPage() {
   );
 }
 
-function PatternLine({
-  pattern: { id, document, revision },
-  shelf,
-}: {
-  pattern: StoredPattern;
-  shelf: FibreLookup;
-}) {
-  const estimate = useMemo(() => estimatePattern(document, shelf), [document, shelf]);
-  const pieces = useMemo(() => piecesOf(document, estimate, shelf), [document, estimate, shelf]);
+function PatternLine({ pattern: { id, document, revision }, wool }: { pattern: StoredPattern; wool: Wool }) {
+  const estimate = useMemo(() => estimatePattern(document, wool), [document, wool]);
+  const pieces = useMemo(() => piecesOf(document, estimate, wool.fibres), [document, estimate, wool]);
   const missing = missingForPublishing(document);
   return (
     <li>

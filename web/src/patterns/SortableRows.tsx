@@ -65,6 +65,8 @@ export function SortableRows({ noun, rows, openId, renderRow, renderBefore, ...a
   };
   const onKeyDown = (event: KeyboardEvent, index: number) => {
     if (!(event.target as HTMLElement).matches(HEAD)) return;
+    // Rows may hold rows: a key is for the innermost.
+    event.stopPropagation();
     const row = rows[index];
     const action = row && rowKeyAction(event);
     if (!action) return;

@@ -2,21 +2,27 @@ import {
   checkPattern,
   estimatePattern,
   type Fibre,
-  type FibreLookup,
   type StoredPattern,
   strangeFibres,
+  strangeFindings,
+  withSize,
+  type Wool,
 } from '@lanakit/core';
-import { Segmented } from 'antd';
+import { sizeWords } from '@lanakit/core/words';
+import { Checkbox, Segmented } from 'antd';
 import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { SaveMark } from '../draft/SaveMark.tsx';
 import { useDraft } from '../draft/useDraft.ts';
 import { piecesOf } from '../figure/pieces.ts';
 import { PieceTray } from '../figure/PieceTray.tsx';
+import type { PullSize } from '../figure/SizeHandles.tsx';
 import { InTopBar } from '../shell/TopSlot.tsx';
 import { counted } from '../words/show.ts';
 import { ConflictDialog } from './ConflictDialog.tsx';
+import { JoinsList } from './JoinsList.tsx';
 import { Ledger } from './Ledger.tsx';
+import { MaterialsList } from './MaterialsList.tsx';
 import { PartsList } from './PartsList.tsx';
 import { PatternHeader } from './PatternHeader.tsx';
 import { StepsList } from './StepsList.tsx';
@@ -26,26 +32,40 @@ import styles from './WorkTable.module.css';
 interface WorkTableProps {
   stored: StoredPattern;
   fibres: readonly Fibre[];
-  shelf: FibreLookup;
+  wool: Wool;
 }
 
-type Writing = 'parts' | 'steps';
+export type Writing = 'parts' | 'joins' | 'materials' | 'steps';
+
+const WRITING_WORDS: Readonly<Record<Writing, string>> = {
+  parts: 'Parts',
+  joins: 'Joins',
+  materials: 'Materials',
+  steps: 'Steps',
+};
 
 /** A pattern being written: its pieces to scale, the list being written, and what one make takes. */
-export function WorkTable({ stored, fibres, shelf }: WorkTableProps) {
+export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
+  const shelf = wool.fibres;
   const draft = useDraft(stored);
   const { document } = draft;
   const [writing, setWriting] = useState<Writing>('parts');
+  const [isCutAway, setCutAway] = useState(false);
+  const [showJoins, setShowJoins] = useState(true);
   const [openPartId, setOpenPartId] = useState<string | null>(document.parts[0]?.id ?? null);
-  const estimate = useMemo(() => estimatePattern(document, shelf), [document, shelf]);
+  const estimate = useMemo(() => estimatePattern(document, wool), [document, wool]);
   const pieces = useMemo(() => piecesOf(document, estimate, shelf), [document, estimate, shelf]);
   // The grams come first; the drawing follows when there is a moment.
   const drawnPieces = useDeferredValue(pieces);
   const problems = useMemo(
-    () => [...checkPattern(document), ...strangeFibres(document, (id) => shelf.has(id))],
-    [document, shelf],
+    () => [
+      ...checkPattern(document),
+      ...strangeFibres(document, (id) => wool.fibres.has(id)),
+      ...strangeFindings(document, (id) => wool.findings.has(id)),
+    ],
+    [document, wool],
   );
-  const view: TableView = { draft, estimate, problems, fibres, shelf };
+  const view: TableView = { draft, estimate, problems, fibres, shelf, wool };
 
   const keys = { enableOnFormTags: true, preventDefault: true } as const;
   useHotkeys('mod+z', draft.undo, keys);
@@ -58,6 +78,19 @@ export function WorkTable({ stored, fibres, shelf }: WorkTableProps) {
     };
   }, [document.title]);
 
+  const { edit } = draft;
+  const pullSize = useCallback<PullSize>(
+    (partId, name, size) =>
+      edit(
+        `the ${sizeWords(name)}`,
+        (it) => {
+          const part = it.parts.find(({ id }) => id === partId);
+          if (part) part.shape = withSize(part.shape, name, size);
+        },
+        `${partId}.${name}`,
+      ),
+    [edit],
+  );
   const choosePart = useCallback((partId: string | null) => {
     setOpenPartId(partId);
     setWriting('parts');
@@ -73,12 +106,24 @@ export function WorkTable({ stored, fibres, shelf }: WorkTableProps) {
           <div className={styles.trayHeading}>
             <h2>Pieces</h2>
             <span className="quiet small">
-              to one scale, {document.lengthUnit === 'mm' ? 'cm' : 'inches'} · dashed: before felting
+              {document.lengthUnit === 'mm' ? 'cm' : 'inches'} · dashed: rolled
+            </span>
+            <span className={styles.switches}>
+              <Checkbox checked={isCutAway} onChange={(event) => setCutAway(event.target.checked)}>
+                Cut open
+              </Checkbox>
+              <Checkbox checked={showJoins} onChange={(event) => setShowJoins(event.target.checked)}>
+                Joins
+              </Checkbox>
             </span>
           </div>
           {drawnPieces.length > 0 ? (
             <PieceTray
               pieces={drawnPieces}
+              joins={document.joins}
+              isCutAway={isCutAway}
+              showJoins={showJoins}
+              onPull={pullSize}
               unit={document.lengthUnit}
               chosenId={openPartId}
               onChoose={choosePart}
@@ -89,7 +134,7 @@ export function WorkTable({ stored, fibres, shelf }: WorkTableProps) {
             </p>
           )}
         </section>
-        <section className={`sheet ${styles.writing}`} aria-label={writing === 'parts' ? 'Parts' : 'Steps'}>
+        <section className={`sheet ${styles.writing}`} aria-label={WRITING_WORDS[writing]}>
           <div className={styles.writingHeading}>
             <Segmented<Writing>
               value={writing}
@@ -97,6 +142,8 @@ export function WorkTable({ stored, fibres, shelf }: WorkTableProps) {
               aria-label="What to write"
               options={[
                 { value: 'parts', label: counted(document.parts.length, 'part') },
+                { value: 'joins', label: counted(document.joins.length, 'join') },
+                { value: 'materials', label: 'materials' },
                 { value: 'steps', label: counted(document.steps.length, 'step') },
               ]}
             />
@@ -104,9 +151,12 @@ export function WorkTable({ stored, fibres, shelf }: WorkTableProps) {
               {draft.undoLabel !== null && `Ctrl Z takes back: ${draft.undoLabel}`}
             </span>
           </div>
-          {writing === 'parts' ? <PartsList openId={openPartId} onOpen={setOpenPartId} /> : <StepsList />}
+          {writing === 'parts' && <PartsList openId={openPartId} onOpen={setOpenPartId} />}
+          {writing === 'joins' && <JoinsList />}
+          {writing === 'materials' && <MaterialsList />}
+          {writing === 'steps' && <StepsList />}
         </section>
-        <Ledger stored={stored} onChoosePart={choosePart} onShowSteps={() => setWriting('steps')} />
+        <Ledger stored={stored} onChoosePart={choosePart} onShow={setWriting} />
         <ConflictDialog />
       </main>
     </TableContext>

@@ -1,4 +1,14 @@
-import type { Fibre, FibreLookup, Part, PatternEstimate, Problem, Step } from '@lanakit/core';
+import type {
+  Cut,
+  Fibre,
+  FibreLookup,
+  Join,
+  Part,
+  PatternEstimate,
+  Problem,
+  Step,
+  Wool,
+} from '@lanakit/core';
 import { problemWords } from '@lanakit/core/words';
 import type { Draft } from 'immer';
 import { createContext, useContext } from 'react';
@@ -11,6 +21,7 @@ export interface TableView {
   readonly problems: readonly Problem[];
   readonly fibres: readonly Fibre[];
   readonly shelf: FibreLookup;
+  readonly wool: Wool;
 }
 
 export const TableContext = createContext<TableView | null>(null);
@@ -47,4 +58,16 @@ export function useEditStep(id: string): EditItem<Step> {
 function onItem<T extends { id: string }>(items: T[], id: string, recipe: (it: T) => void): void {
   const own = items.find((item) => item.id === id);
   if (own) recipe(own);
+}
+
+/** Edits of one join, as of a part. */
+export function useEditJoin(id: string): EditItem<Join> {
+  const { edit } = useTable().draft;
+  return (label, recipe, key) => edit(label, (it) => onItem(it.joins, id, recipe), key && `${id}.${key}`);
+}
+
+/** Edits of one thing cut to size, as of a part. */
+export function useEditCut(id: string): EditItem<Cut> {
+  const { edit } = useTable().draft;
+  return (label, recipe, key) => edit(label, (it) => onItem(it.cuts, id, recipe), key && `${id}.${key}`);
 }

@@ -1,4 +1,5 @@
-import { type Fibre, lotsPackedFrom, type RunInput } from '@lanakit/core';
+import { type Fibre, lotsPackedFrom, type PortionLine, type RunInput } from '@lanakit/core';
+import { BAG_WORDS, ownerName } from '../words/ownerWords.ts';
 import { PREPARATION_WORDS, showLikely, showWeighed } from '../words/show.ts';
 import { PaperPage } from './PaperPage.tsx';
 import styles from './Sheets.module.css';
@@ -31,10 +32,8 @@ interface SlipProps {
 }
 
 function Slip({ name, runPlan: { plan, shelf, revision }, input }: SlipProps) {
-  const partNames = (partIds: readonly string[]) =>
-    [...new Set(partIds)]
-      .map((partId) => revision.document.parts.find(({ id }) => id === partId)?.name ?? '')
-      .join(', ');
+  const owners = (lines: readonly PortionLine[]) =>
+    [...new Set(lines.map((line) => ownerName(line.owner, revision.document)))].join(', ');
   return (
     <section className={styles.slip}>
       <h2>{name}</h2>
@@ -46,14 +45,17 @@ function Slip({ name, runPlan: { plan, shelf, revision }, input }: SlipProps) {
           {plan.fibres.map((portion, index) => {
             const fibre = shelf.get(portion.fibreId);
             return (
-              <tr key={portion.fibreId}>
+              <tr key={portion.bag + portion.fibreId}>
                 <td>
                   <span className={styles.box} />
                 </td>
                 <td className={styles.slipNumber}>{index + 1}</td>
                 <th scope="row">
                   {fibre?.name} <span>{fibre && PREPARATION_WORDS[fibre.preparation]}</span>
-                  <small>{partNames(portion.lines.map((line) => line.partId))}</small>
+                  <small>
+                    {BAG_WORDS[portion.bag] && <b>{BAG_WORDS[portion.bag]}: </b>}
+                    {owners(portion.lines)}
+                  </small>
                   {notesOf(fibre, portion.classG).map((note) => (
                     <small key={note}>{note}</small>
                   ))}

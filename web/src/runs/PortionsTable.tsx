@@ -1,7 +1,9 @@
 import { type FibrePortion, percentOf, type RunInput } from '@lanakit/core';
+import { ROLE_WORDS } from '@lanakit/core/words';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
 import { HowItCame } from '../look/HowItCame.tsx';
 import { portionCame } from '../words/portionCame.ts';
+import { BAG_WORDS, ownerLine } from '../words/ownerWords.ts';
 import { PREPARATION_WORDS, showGrams, showLikely, showWeighed } from '../words/show.ts';
 import { weighingWords } from '../words/weighingWords.ts';
 import styles from './PortionsTable.module.css';
@@ -42,7 +44,7 @@ export function PortionsTable({ runPlan, input }: PortionsTableProps) {
           </tr>
         </thead>
         {plan.fibres.map((portion) => (
-          <FibreRows key={portion.fibreId} portion={portion} runPlan={runPlan} input={input} />
+          <FibreRows key={portion.bag + portion.fibreId} portion={portion} runPlan={runPlan} input={input} />
         ))}
         <tfoot>
           <tr>
@@ -68,11 +70,6 @@ function FibreRows({ portion, runPlan, input }: { portion: FibrePortion } & Port
       {words}
     </HowItCame>
   );
-  const partName = (partId: string) => {
-    const index = revision.document.parts.findIndex((part) => part.id === partId);
-    const part = revision.document.parts[index];
-    return part ? `${index + 1} ${part.name}${part.count > 1 ? ` ×${part.count}` : ''}` : '';
-  };
   return (
     <tbody>
       <tr className={styles.fibre}>
@@ -80,6 +77,7 @@ function FibreRows({ portion, runPlan, input }: { portion: FibrePortion } & Port
         <th scope="row">
           {fibre?.name ?? 'A fibre no longer on the shelf'}{' '}
           <span className="quiet">{fibre && PREPARATION_WORDS[fibre.preparation]}</span>
+          {BAG_WORDS[portion.bag] && <span className="amber"> · {BAG_WORDS[portion.bag]}</span>}
         </th>
         <td>{opening(portion.packG === null ? showLikely(portion.exactG) : weigh(portion.packG))}</td>
         <td>{opening(weigh(portion.classG))}</td>
@@ -98,10 +96,10 @@ function FibreRows({ portion, runPlan, input }: { portion: FibrePortion } & Port
         <td className="red">{(portion.shortG ?? 0) > 0 && opening(weigh(portion.shortG ?? 0))}</td>
       </tr>
       {portion.lines.map((line) => (
-        <tr key={line.partId + line.role} className={styles.part}>
+        <tr key={line.useId} className={styles.part}>
           <td />
           <td>
-            {partName(line.partId)} <span className="quiet">{line.role}</span>
+            {ownerLine(line.owner, revision.document)} <span className="quiet">{ROLE_WORDS[line.role]}</span>
           </td>
           <td>
             {line.weighedG === null || line.weighedG === 0 ? showLikely(line.exactG) : weigh(line.weighedG)}

@@ -93,8 +93,8 @@ function RunTable({ run }: { run: NamedRun }) {
   );
 }
 
-function RunFigure({ runPlan: { revision, shelf } }: { runPlan: RunPlan & { kind: 'plan' } }) {
-  const pieces = useMemo(() => drawPattern(revision.document, shelf), [revision, shelf]);
+function RunFigure({ runPlan: { revision, wool } }: { runPlan: RunPlan & { kind: 'plan' } }) {
+  const pieces = useMemo(() => drawPattern(revision.document, wool), [revision, wool]);
   return (
     <div className={styles.figure}>
       <FigureStrip pieces={pieces} width={286} height={130} />

@@ -1,5 +1,7 @@
 import { type Fibre, type FibrePortion, lotsPackedFrom, type RunInput } from '@lanakit/core';
+import { ROLE_WORDS } from '@lanakit/core/words';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
+import { BAG_WORDS, ownerName } from '../words/ownerWords.ts';
 import { counted, PREPARATION_WORDS, showGrams, showLikely, showWeighed } from '../words/show.ts';
 import { weighingWords } from '../words/weighingWords.ts';
 import { PaperPage } from './PaperPage.tsx';
@@ -14,7 +16,7 @@ export function WeighOutSheet() {
         <>
           {runPlan.plan.fibres.map((portion, index) => (
             <FibreBlock
-              key={portion.fibreId}
+              key={portion.bag + portion.fibreId}
               portion={portion}
               number={index + 1}
               runPlan={runPlan}
@@ -41,10 +43,9 @@ interface FibreBlockProps {
 function FibreBlock({ portion, number, runPlan, input }: FibreBlockProps) {
   const fibre = runPlan.shelf.get(portion.fibreId);
   const weigh = (massG: number) => showWeighed(massG, input.scaleStepG);
-  const parts = portion.lines.map((line) => {
-    const part = runPlan.revision.document.parts.find(({ id }) => id === line.partId);
-    return `${part?.name ?? ''} ${line.role}`;
-  });
+  const parts = portion.lines.map(
+    (line) => `${ownerName(line.owner, runPlan.revision.document)} ${ROLE_WORDS[line.role]}`,
+  );
   const { weighing } = portion;
   const ticks =
     weighing.kind === 'single'
@@ -66,7 +67,7 @@ function FibreBlock({ portion, number, runPlan, input }: FibreBlockProps) {
         <span className={styles.each}>{weigh(portion.classG)} in all</span>
       </div>
       <p className={styles.blockNote}>
-        For {parts.join(', ')}.{' '}
+        {BAG_WORDS[portion.bag] && <b>{capital(BAG_WORDS[portion.bag] ?? '')}. </b>}For {parts.join(', ')}.{' '}
         {portion.freeG === null ? 'On hand: not counted.' : `Free on the shelf: ${showGrams(portion.freeG)}.`}{' '}
         {(portion.shortG ?? 0) > 0 && <b className="red">Short: {weigh(portion.shortG ?? 0)}.</b>}
         {weighing.kind === 'together' && ` ${capital(weighingWords(weighing, input.scaleStepG))}.`}

@@ -1,14 +1,16 @@
 import {
   checkRun,
   estimatePattern,
+  type FibreLookup,
   type PatternEstimate,
   planPortions,
   type PortionPlan,
   type Revision,
   type RunInput,
+  type Wool,
 } from '@lanakit/core';
 import { useMemo } from 'react';
-import { usePromised, useRevision, useShelf } from '../api/resources.ts';
+import { usePromised, useRevision, useWool } from '../api/resources.ts';
 
 export type RunPlan =
   | { readonly kind: 'loading'; readonly error: Error | undefined }
@@ -18,17 +20,18 @@ export type RunPlan =
       readonly plan: PortionPlan;
       readonly estimate: PatternEstimate;
       readonly revision: Revision;
-      readonly shelf: ReturnType<typeof useShelf>['byId'];
+      readonly shelf: FibreLookup;
+      readonly wool: Wool;
     };
 
 /** The portions of a class as it stands on the screen, worked out here so that they follow every key. */
 export function useRunPlan(runId: string, input: RunInput | null): RunPlan {
-  const { byId: shelf, isReady, error } = useShelf();
+  const { wool, isReady, error } = useWool();
   const { data: revision, error: revisionError } = useRevision(input?.revisionId ?? null);
   const { data: promised, error: promisedError } = usePromised(runId);
   const estimate = useMemo(
-    () => (revision && isReady ? estimatePattern(revision.document, shelf) : null),
-    [revision, shelf, isReady],
+    () => (revision && isReady ? estimatePattern(revision.document, wool) : null),
+    [revision, wool, isReady],
   );
   return useMemo((): RunPlan => {
     if (!estimate || !revision || !promised || !input) {
@@ -38,9 +41,9 @@ export function useRunPlan(runId: string, input: RunInput | null): RunPlan {
       return { kind: 'impossible' };
     const promisedG = new Map(promised.items.map(({ fibreId, massG }) => [fibreId, massG]));
     const plan = planPortions(estimate, input, (fibreId) => ({
-      onHandG: shelf.get(fibreId)?.onHandG ?? null,
+      onHandG: wool.fibres.get(fibreId)?.onHandG ?? null,
       promisedG: promisedG.get(fibreId) ?? 0,
     }));
-    return { kind: 'plan', plan, estimate, revision, shelf };
-  }, [estimate, revision, promised, input, shelf, error, revisionError, promisedError]);
+    return { kind: 'plan', plan, estimate, revision, shelf: wool.fibres, wool };
+  }, [estimate, revision, promised, input, wool, error, revisionError, promisedError]);
 }

@@ -1,14 +1,32 @@
-import { showLengths, showSizesMm, sizesOf, type LengthUnit, type Part, type RollUp } from '@lanakit/core';
-import { SHAPE_WORDS } from './show.ts';
+import {
+  showLengths,
+  showSizesMm,
+  showTypedLength,
+  sizesOf,
+  type Length,
+  type LengthUnit,
+  type Part,
+  type RollUp,
+} from '@lanakit/core';
+import { SHAPE_WORDS, showGrams } from './show.ts';
 
 const UNKNOWN = 'size unknown';
 
 /** `82 × 60 mm`, or that nobody has said. */
 export function sizesOfPart(part: Part): string {
-  const sizes = [...sizesOf(part.shape).values()];
-  const known = sizes.filter((size) => size !== null);
-  return known.length === sizes.length ? showLengths(known) : UNKNOWN;
+  const { shape } = part;
+  if (shape.kind === 'by-grams') return shape.massG === null ? UNKNOWN : showGrams(shape.massG);
+  const sizes = [...sizesOf(shape)].map(([name, size]) => size ?? derivedWords(part, name));
+  if (sizes.includes(null)) return UNKNOWN;
+  const given = sizes.filter((size) => size !== null && typeof size !== 'string');
+  return given.length === sizes.length ? showLengths(given) : sizes.map(sizeWord).join(' × ');
 }
+
+const derivedWords = ({ derived }: Part, name: string): string | null =>
+  derived.some(({ size }) => size === name) ? 'to fit' : null;
+
+const sizeWord = (size: Length | string | null): string =>
+  size === null ? '?' : typeof size === 'string' ? size : showTypedLength(size);
 
 /** `egg 82 × 60 mm` */
 export function sizeLine(part: Part): string {

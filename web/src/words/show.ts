@@ -1,4 +1,7 @@
 import {
+  type Count,
+  type Packing,
+  type StockUnit,
   showNumber,
   type MassRangeG,
   type Stage,
@@ -59,6 +62,13 @@ export function showDaysOff(date: string, today: string): string {
   return days > 0 ? `${days} days off` : `${-days} days ago`;
 }
 
+/** A number of pieces as a person says it: 4, 24–32, or that nobody has said. */
+export const showCount = (count: Count): string =>
+  count === null ? 'how many?' : typeof count === 'number' ? String(count) : `${count.low}–${count.high}`;
+
+/** ×4 beside a name; nothing for one. */
+export const timesWords = (count: Count): string => (count === 1 ? '' : ` ×${showCount(count)}`);
+
 export const counted = (count: number, one: string, many = `${one}s`): string =>
   `${count} ${count === 1 ? one : many}`;
 
@@ -83,7 +93,37 @@ export const SHAPE_WORDS: Readonly<Record<ShapeKind, string>> = {
   cone: 'cone',
   ring: 'ring',
   box: 'box',
+  coil: 'coil',
+  sleeve: 'sleeve on wire',
+  'flat-outline': 'flat, own outline',
+  patch: 'patch',
+  fringe: 'fringe',
+  'by-count': 'by count',
+  'by-grams': 'by weight',
 };
+
+export const PACKING_WORDS: Readonly<Record<Packing, string>> = {
+  loft: 'as torn off, at its loft',
+  loose: 'a loose handful',
+  rolled: 'rolled by hand',
+  tight: 'rolled as tight as it goes',
+};
+
+/** An amount of a finding in the unit it is kept in. */
+export function findingAmount(amount: number, unit: StockUnit): string {
+  switch (unit) {
+    case 'm':
+      return amount < 1 ? `${showNumber(amount * 100, 1)} cm` : `${showNumber(amount, 2)} m`;
+    case 'cm2':
+      return `${showNumber(amount, 0)} cm²`;
+    case 'ml':
+      return `${showNumber(amount, 1)} ml`;
+    case 'piece':
+      return showNumber(amount, 1);
+    case 'g':
+      return showGrams(amount);
+  }
+}
 
 export const LEVEL_WORDS: Readonly<Record<Level, string>> = {
   'first-timer': 'first-timer',

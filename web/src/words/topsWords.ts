@@ -2,7 +2,11 @@ import type { LengthUnit, TopsLength } from '@lanakit/core';
 import { showGrams, showHandLength } from './show.ts';
 
 /** A length of tops, or of sliver, as hands take it. */
-export function topsWords(tops: TopsLength, unit: LengthUnit, what: 'tops' | 'sliver' = 'tops'): string {
+export function topsWords(
+  tops: TopsLength,
+  unit: LengthUnit,
+  what: 'tops' | 'sliver' | 'yarn' = 'tops',
+): string {
   switch (tops.kind) {
     case 'pull':
       return `≈ ${showHandLength(tops.lengthMm, unit)} of ${what}`;

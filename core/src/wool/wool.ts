@@ -1,5 +1,20 @@
 import type { Blend } from '../blend/index.ts';
 import { type Fibre, lotInUse, ofLot } from '../fibre/index.ts';
+import type { Finding } from '../finding/index.ts';
+import type { HandMeasure } from '../stock/index.ts';
+
+export type FibreLookup = ReadonlyMap<string, Fibre>;
+
+/** What the engine looks up: the shelf, and what this maker's fingers take. */
+export interface Wool {
+  /** Fibres and blends by id. */
+  readonly fibres: FibreLookup;
+  readonly findings: ReadonlyMap<string, Finding>;
+  readonly handMeasures: readonly HandMeasure[];
+}
+
+/** Only fibres: enough for a pattern that names nothing else. */
+export const onlyFibres = (fibres: FibreLookup): Wool => ({ fibres, findings: new Map(), handMeasures: [] });
 
 /**
  * The shelf as the engine looks wool up: every fibre as its lot in use has it, and every blend that can be, by id.

@@ -1,0 +1,119 @@
+import { mmOrNull, type Part, type Use } from '../pattern/index.ts';
+import type { Solid } from '../shapes/index.ts';
+
+/** Something laid on a piece, drawn at its true size where we put it; in mm of the front view. */
+export type Decoration =
+  | {
+      readonly kind: 'ellipse';
+      readonly fibreId: string | null;
+      readonly x: number;
+      readonly y: number;
+      readonly rx: number;
+      readonly ry: number;
+    }
+  | {
+      readonly kind: 'line';
+      readonly fibreId: string | null;
+      readonly x: number;
+      readonly y: number;
+      readonly lengthMm: number;
+    }
+  /** From the top down to here. */
+  | { readonly kind: 'share'; readonly fibreId: string | null; readonly fraction: number }
+  | {
+      readonly kind: 'hair';
+      readonly fibreId: string | null;
+      readonly x: number;
+      readonly y: number;
+      readonly lineMm: number;
+      readonly dropMm: number;
+    }
+  /** Something inside that is no wool; only seen cut away. */
+  | { readonly kind: 'insert'; readonly findingId: string | null; readonly count: number };
+
+/**
+ * What is drawn on a piece beside its coats, in the order it is laid. Where a thing sits is the author’s business; here
+ * it is put where it can be seen: patches in the middle, dots above, lines below them.
+ */
+export function decorationsOf(part: Part, { widthMm, heightMm }: Solid): Decoration[] {
+  return part.uses.flatMap((use) => decorate(use, widthMm, heightMm));
+}
+
+function decorate(use: Use, width: number, height: number): Decoration[] {
+  switch (use.role) {
+    case 'insert':
+      return [{ kind: 'insert', findingId: use.findingId, count: use.count }];
+    case 'coat':
+      return coatDecorations(use, width, height);
+    case 'patch': {
+      const size = ellipseSize(use);
+      return size
+        ? spread(use.count, width).map((x) => ellipse(use.fibreId, x, height * 0.52, size, use.count))
+        : [];
+    }
+    case 'dot': {
+      const d = mmOrNull(use.diameter);
+      if (d === null) return [];
+      return spread(use.count, width).map((x, i) =>
+        ellipse(use.fibreId, x, height * (0.26 + 0.12 * (i % 3)), [d, d], 1),
+      );
+    }
+    case 'line': {
+      const lengthMm = mmOrNull(use.length);
+      if (lengthMm === null) return [];
+      return Array.from({ length: use.count }, (_, i): Decoration => ({
+        kind: 'line',
+        fibreId: use.fibreId,
+        x: width / 2,
+        y: height * (0.5 + 0.14 * (i - (use.count - 1) / 2)),
+        lengthMm,
+      }));
+    }
+    case 'hair': {
+      const [lineMm, dropMm] = [mmOrNull(use.line), mmOrNull(use.drop)];
+      if (lineMm === null || dropMm === null) return [];
+      return [{ kind: 'hair', fibreId: use.fibreId, x: width / 2, y: height * 0.9, lineMm, dropMm }];
+    }
+    case 'core':
+    case 'added':
+      return [];
+  }
+}
+
+function coatDecorations(use: Use & { role: 'coat' }, width: number, height: number): Decoration[] {
+  const { cover, fibreId } = use;
+  if (cover.kind === 'share') return [{ kind: 'share', fibreId, fraction: cover.fraction }];
+  if (cover.kind === 'all') return [];
+  const size = ellipseSize(cover);
+  return size ? [ellipse(fibreId, width / 2, height * 0.58, size, 1)] : [];
+}
+
+function ellipseSize({
+  length,
+  width,
+}: Pick<Use & { role: 'patch' }, 'length' | 'width'>): [along: number, across: number] | null {
+  const [along, across] = [mmOrNull(length), mmOrNull(width)];
+  return along === null || across === null ? null : [along, across];
+}
+
+const ellipse = (
+  fibreId: string | null,
+  x: number,
+  y: number,
+  [along, across]: readonly [number, number],
+  count: number,
+): Decoration => ({
+  kind: 'ellipse',
+  fibreId,
+  x,
+  y,
+  // Several go round the piece: half of them show, the outer ones from the side.
+  rx: (across / 2) * (count > 2 ? 0.6 : 1),
+  ry: along / 2,
+});
+
+/** Places across for so many, at most as many as can be told apart. */
+function spread(count: number, width: number): number[] {
+  const shown = Math.min(9, count);
+  return Array.from({ length: shown }, (_, i) => (width * (i + 1)) / (shown + 1));
+}

@@ -1,0 +1,70 @@
+import type { Part, Pattern } from '../pattern/index.ts';
+import type { PatternEstimate, PartEstimate } from '../wool/index.ts';
+
+/** One line of two builds side by side; null where one of them has no such thing. */
+export interface BuildLine<T> {
+  readonly key: string;
+  readonly a: T | null;
+  readonly b: T | null;
+}
+
+export interface BuildPart {
+  readonly part: Part;
+  readonly estimate: PartEstimate;
+}
+
+export interface BuildComparison {
+  readonly parts: readonly BuildLine<BuildPart>[];
+  /** Grams of each fibre, heaviest in either first. */
+  readonly fibres: readonly BuildLine<number>[];
+  /** Amounts of each finding in its unit. */
+  readonly findings: readonly BuildLine<number>[];
+}
+
+export interface Build {
+  readonly pattern: Pattern;
+  readonly estimate: PatternEstimate;
+}
+
+/** Two builds line by line: parts that are the same by id, else by name. */
+export function compareBuilds(a: Build, b: Build): BuildComparison {
+  return {
+    parts: pairParts(partsOf(a), partsOf(b)),
+    fibres: pairAmounts(
+      a.estimate.fibres.map(({ fibreId, total }) => [fibreId, total.likelyG]),
+      b.estimate.fibres.map(({ fibreId, total }) => [fibreId, total.likelyG]),
+    ),
+    findings: pairAmounts(
+      a.estimate.findings.map(({ findingId, likely }) => [findingId, likely]),
+      b.estimate.findings.map(({ findingId, likely }) => [findingId, likely]),
+    ),
+  };
+}
+
+const partsOf = ({ pattern, estimate }: Build): BuildPart[] =>
+  pattern.parts.flatMap((part, index) => {
+    const own = estimate.parts[index];
+    return own ? [{ part, estimate: own }] : [];
+  });
+
+function pairParts(as: readonly BuildPart[], bs: readonly BuildPart[]): BuildLine<BuildPart>[] {
+  const left = new Set(bs);
+  const take = (own: BuildPart): BuildPart | null => {
+    const found =
+      [...left].find(({ part }) => part.id === own.part.id) ??
+      [...left].find(({ part }) => part.name === own.part.name);
+    if (found) left.delete(found);
+    return found ?? null;
+  };
+  const paired = as.map((own) => ({ key: `a ${own.part.id}`, a: own, b: take(own) }));
+  return [...paired, ...[...left].map((own) => ({ key: `b ${own.part.id}`, a: null, b: own }))];
+}
+
+type Amounts = readonly (readonly [id: string, amount: number])[];
+
+function pairAmounts(as: Amounts, bs: Amounts): BuildLine<number>[] {
+  const [inA, inB] = [new Map(as), new Map(bs)];
+  return [...new Set([...inA.keys(), ...inB.keys()])]
+    .map((key) => ({ key, a: inA.get(key) ?? null, b: inB.get(key) ?? null }))
+    .sort((x, y) => Math.max(y.a ?? 0, y.b ?? 0) - Math.max(x.a ?? 0, x.b ?? 0));
+}

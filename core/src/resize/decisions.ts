@@ -1,0 +1,114 @@
+import type { Finding } from '../finding/index.ts';
+import { findingReferences, type Pattern } from '../pattern/index.ts';
+import {
+  estimatePattern,
+  warningsOf,
+  type EngineWarning,
+  type PatternEstimate,
+  type Wool,
+} from '../wool/index.ts';
+import { resizePattern } from './resizePattern.ts';
+
+/** What resizing cannot decide for the author. */
+export type ResizeDecision =
+  /** A bought thing has no size in between: stay with it, or take the nearest there is. */
+  | {
+      readonly kind: 'finding';
+      readonly findingId: string;
+      readonly wantedMm: number;
+      /** Alike and nearer in size than the one in use; nearest first. */
+      readonly insteadIds: readonly string[];
+    }
+  /** Wire stays as thick: over a smaller figure it may be too stiff, under a larger one too weak. */
+  | { readonly kind: 'wire'; readonly findingId: string }
+  /** Hangs as long as before, unless it is marked to grow. */
+  | { readonly kind: 'cord'; readonly cutId: string }
+  /** Its size follows from a bought thing, so it does not grow with the figure. */
+  | { readonly kind: 'fit'; readonly partId: string }
+  /** A hand measure is what it is: so many as before. */
+  | { readonly kind: 'hand'; readonly partId: string; readonly useId: string };
+
+export interface ResizePreview {
+  readonly pattern: Pattern;
+  readonly before: PatternEstimate;
+  readonly after: PatternEstimate;
+  readonly decisions: readonly ResizeDecision[];
+  /** What is worth looking at now and was not before. */
+  readonly warnings: readonly EngineWarning[];
+}
+
+/** What a pattern becomes at k times its size, beside what it is. */
+export function previewResize(
+  pattern: Pattern,
+  k: number,
+  wool: Wool,
+  swaps: ReadonlyMap<string, string> = new Map(),
+): ResizePreview {
+  const resized = resizePattern(pattern, k, swaps);
+  const [before, after] = [estimatePattern(pattern, wool), estimatePattern(resized, wool)];
+  const had = new Set(warningsOf(before, wool.fibres).map(keyOf));
+  return {
+    pattern: resized,
+    before,
+    after,
+    decisions: k === 1 ? [] : decisionsOf(pattern, k, wool),
+    warnings: warningsOf(after, wool.fibres).filter((warning) => !had.has(keyOf(warning))),
+  };
+}
+
+const keyOf = (warning: EngineWarning): string =>
+  `${warning.code} ${warning.partId} ${'useId' in warning ? warning.useId : ''}`;
+
+function decisionsOf(pattern: Pattern, k: number, { findings }: Wool): ResizeDecision[] {
+  const ids = [...new Set(findingReferences(pattern).map(({ findingId }) => findingId))];
+  const bought = ids.flatMap((id): ResizeDecision[] => {
+    const finding = findings.get(id);
+    if (finding?.measure.by === 'length')
+      return finding.measure.sort === 'wire' ? [{ kind: 'wire', findingId: id }] : [];
+    return finding ? sizeDecision(finding, k, findings) : [];
+  });
+  return [
+    ...bought,
+    ...pattern.cuts.flatMap((cut): ResizeDecision[] =>
+      cut.kind === 'cord' && !cut.isScaled ? [{ kind: 'cord', cutId: cut.id }] : [],
+    ),
+    ...pattern.parts.flatMap((part): ResizeDecision[] => [
+      ...(part.derived.some(({ from }) => from === 'finding')
+        ? [{ kind: 'fit', partId: part.id } as const]
+        : []),
+      ...part.uses.flatMap((use): ResizeDecision[] =>
+        use.role !== 'insert' && use.amount && HAND_FORMS.has(use.amount.form)
+          ? [{ kind: 'hand', partId: part.id, useId: use.id }]
+          : [],
+      ),
+    ]),
+  ];
+}
+
+const HAND_FORMS = new Set(['hand', 'tufts', 'locks']);
+
+function sizeDecision(finding: Finding, k: number, findings: Wool['findings']): ResizeDecision[] {
+  const own = lengthOf(finding);
+  if (own === null || finding.measure.by !== 'count') return [];
+  const wantedMm = own * k;
+  const { sort } = finding.measure;
+  const off = (sizeMm: number) => Math.abs(Math.log(sizeMm / wantedMm));
+  const insteadIds = [...findings.values()]
+    .filter(
+      (other) =>
+        other.id !== finding.id &&
+        !other.archived &&
+        other.measure.by === 'count' &&
+        other.measure.sort === sort,
+    )
+    .flatMap((other) => {
+      const sizeMm = lengthOf(other);
+      return sizeMm !== null && off(sizeMm) < off(own) ? [{ id: other.id, off: off(sizeMm) }] : [];
+    })
+    .sort((a, b) => a.off - b.off)
+    .map(({ id }) => id);
+  return [{ kind: 'finding', findingId: finding.id, wantedMm, insteadIds }];
+}
+
+const lengthOf = ({ measure }: Finding): number | null =>
+  measure.by === 'count' ? measure.outerMm.length : null;

@@ -1,0 +1,9 @@
+export {
+  compareBuilds,
+  type Build,
+  type BuildComparison,
+  type BuildLine,
+  type BuildPart,
+} from './compareBuilds.ts';
+export { previewResize, type ResizeDecision, type ResizePreview } from './decisions.ts';
+export { RESIZE_BOUNDS, resizePattern } from './resizePattern.ts';

@@ -1,0 +1,181 @@
+import type { Amount, Cut, Part, Pattern, Step, Use } from '../pattern/index.ts';
+import type { Length } from '../units/index.ts';
+
+/** How far a figure may be scaled at once. */
+export const RESIZE_BOUNDS = { min: 0.1, max: 10 } as const;
+
+/** How a size of wool grows with the figure: a line with its length, a coat with its surface, a core with its volume. */
+const POWER: Readonly<Record<Exclude<Use['role'], 'insert'>, number>> = {
+  core: 3,
+  added: 3,
+  dot: 3,
+  coat: 2,
+  patch: 2,
+  hair: 2,
+  line: 1,
+};
+
+/** Making takes longer with size, joining with girth; waits and talk stay. */
+const MINUTES_POWER: Readonly<Record<Step['stage'], number>> = {
+  skeleton: 1.5,
+  core: 1.5,
+  shape: 1.5,
+  coat: 1.5,
+  detail: 1.5,
+  hair: 1.5,
+  finish: 1.5,
+  join: 1,
+  mount: 1,
+};
+
+/** Undoes binary noise, far below anything that is measured; k and then 1/k bring back what was there. */
+const round = (value: number): number => Number(value.toPrecision(12));
+
+/**
+ * The pattern with every length k times as long. Sizes of bought things, allowances of the hand, counts and wire stay;
+ * grams that follow from sizes are worked out anew, grams that were stated grow with what they are for.
+ * @param k linear factor, > 0
+ * @param swaps bought things to take instead, new id by old
+ */
+export function resizePattern(
+  pattern: Pattern,
+  k: number,
+  swaps: ReadonlyMap<string, string> = new Map(),
+): Pattern {
+  const swap = (findingId: string | null) =>
+    findingId === null ? null : (swaps.get(findingId) ?? findingId);
+  return {
+    ...pattern,
+    finishedHeight: pattern.finishedHeight && times(pattern.finishedHeight, k),
+    parts: pattern.parts.map((part) => resizePart(part, k, swap)),
+    joins: pattern.joins.map((join) => ({
+      ...join,
+      across: orNull(join.across, k),
+      sink: orNull(join.sink, k),
+      looseEnd: join.looseEnd && { ...join.looseEnd, length: orNull(join.looseEnd.length, k) },
+      cover: join.cover && { ...join.cover, band: orNull(join.cover.band, k) },
+    })),
+    cuts: pattern.cuts.map((cut) => resizeCut(cut, k)),
+    findings: pattern.findings.map((use) => ({ ...use, findingId: swap(use.findingId) })),
+    shared: pattern.shared.map((shared) => ({
+      ...shared,
+      massG: shared.massG === null ? null : round(shared.massG * k ** sharedPower(pattern, shared.id)),
+    })),
+    steps: pattern.steps.map((step) => ({
+      ...step,
+      minutes: step.minutes === null ? null : round(step.minutes * k ** MINUTES_POWER[step.stage]),
+    })),
+  };
+}
+
+const times = ({ value, unit }: Length, k: number): Length => ({ value: round(value * k), unit });
+const orNull = (length: Length | null, k: number): Length | null => length && times(length, k);
+
+/** A weight that cores share grows as cores do. */
+function sharedPower({ parts }: Pattern, sharedId: string): number {
+  const powers = parts.flatMap(({ uses }) =>
+    uses.flatMap((use) =>
+      use.role !== 'insert' && use.amount && 'sharedId' in use.amount && use.amount.sharedId === sharedId
+        ? [POWER[use.role]]
+        : [],
+    ),
+  );
+  return powers.length === 0 ? 3 : Math.max(...powers);
+}
+
+function resizePart(part: Part, k: number, swap: (id: string | null) => string | null): Part {
+  const { sample } = part;
+  return {
+    ...part,
+    shape: resizeShape(part.shape, k),
+    uses: part.uses.map((use) => resizeUse(use, k, swap)),
+    sample: sample && {
+      rolled: orNull(sample.rolled, k),
+      felted: orNull(sample.felted, k),
+      massG: sample.massG === null ? null : round(sample.massG * k ** 3),
+    },
+  };
+}
+
+function resizeShape(shape: Part['shape'], k: number): Part['shape'] {
+  if (shape.kind === 'by-grams') {
+    return { ...shape, massG: shape.massG === null ? null : round(shape.massG * k ** 3) };
+  }
+  // A sleeve's wire is bought as thick as it is.
+  return shape.kind === 'sleeve' ? { ...scaled(shape, k), wire: shape.wire } : scaled(shape, k);
+}
+
+/** Every length right in this object, times k. */
+function scaled<T extends object>(value: T, k: number): T {
+  const entries = Object.entries(value).map(([key, inner]) => [
+    key,
+    isLength(inner) ? times(inner, k) : inner,
+  ]);
+  return Object.fromEntries(entries) as T;
+}
+
+const isLength = (value: unknown): value is Length =>
+  typeof value === 'object' && value !== null && 'unit' in value && 'value' in value;
+
+function resizeUse(use: Use, k: number, swap: (id: string | null) => string | null): Use {
+  if (use.role === 'insert') return { ...use, findingId: swap(use.findingId) };
+  const own = scaled({ ...use, amount: use.amount && resizeAmount(use.amount, k ** POWER[use.role], k) }, k);
+  return own.role === 'coat' ? { ...own, cover: scaled(own.cover, k) } : own;
+}
+
+/** A stated amount that comes to `growth` times the grams. What is counted by hand stays: a bigger pinch is no pinch. */
+function resizeAmount(amount: Amount, growth: number, k: number): Amount {
+  const grams = (massG: number | null) => (massG === null ? null : round(massG * growth));
+  switch (amount.form) {
+    case 'grams':
+      return { ...amount, massG: grams(amount.massG), highG: grams(amount.highG) };
+    case 'at-most':
+      return { ...amount, massG: grams(amount.massG) };
+    case 'equal-part':
+      return { ...amount, lotG: grams(amount.lotG) };
+    case 'tops':
+      return { ...amount, length: orNull(amount.length, growth) };
+    case 'strip':
+    case 'sheet':
+      // Torn as deep as before; longer and wider alike.
+      return {
+        ...amount,
+        length: orNull(amount.length, Math.sqrt(growth)),
+        width: orNull(amount.width, Math.sqrt(growth)),
+      };
+    case 'turns':
+      return { ...amount, girth: orNull(amount.girth, k) };
+    case 'hand':
+    case 'tufts':
+    case 'locks':
+    case 'shared':
+    case 'rest':
+    case 'relative':
+    case 'trimmings':
+    case 'until':
+      return amount;
+  }
+}
+
+/** What hands, knots and materials need stays; what runs along the figure grows. */
+function resizeCut(cut: Cut, k: number): Cut {
+  switch (cut.kind) {
+    case 'wire':
+      return {
+        ...cut,
+        segments: cut.segments.map((segment) => ({ ...segment, length: orNull(segment.length, k) })),
+      };
+    case 'covering':
+      return { ...cut, over: orNull(cut.over, k) };
+    case 'cord':
+      return cut.isScaled ? { ...cut, drop: orNull(cut.drop, k) } : cut;
+    case 'binding':
+      return { ...cut, girth: orNull(cut.girth, k), seam: orNull(cut.seam, k) };
+    case 'whisker':
+      return { ...cut, span: orNull(cut.span, k) };
+    case 'rolled-strip':
+      return { ...cut, length: orNull(cut.length, k), diameter: orNull(cut.diameter, k) };
+    case 'tube-panel':
+      return { ...cut, height: orNull(cut.height, k), diameter: orNull(cut.diameter, k) };
+  }
+}

@@ -1,0 +1,47 @@
+import { measureFace, type Contours, type Face } from '../plate.ts';
+import type { PointMm } from '../solid.ts';
+import { FLATTEN_MM, flattenPath } from './flattenPath.ts';
+
+/** As many outlines as a figure has; older ones are worked out again. */
+const MOST_KEPT = 64;
+const kept = new Map<string, Contours>();
+
+/**
+ * The contours of a stored outline at its real size, from 0, 0. An outline that is no path has none.
+ * @param heightMm of the whole outline
+ */
+export function outlineContours(path: string, heightMm: number): Contours {
+  const key = `${heightMm} ${path}`;
+  const known = kept.get(key);
+  if (known) return known;
+  const contours = contoursOf(path, heightMm);
+  if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value ?? '');
+  kept.set(key, contours);
+  return contours;
+}
+
+function contoursOf(path: string, heightMm: number): Contours {
+  const rough = boxOf(runsOf(path, Infinity));
+  if (!(rough.height > 0)) return [];
+  // Coarse first, for the scale; then again as fine as that scale asks.
+  const fine = runsOf(path, FLATTEN_MM / (heightMm / rough.height));
+  const box = boxOf(fine);
+  const k = heightMm / box.height;
+  return fine.map((points) => points.map(([x, y]): PointMm => [(x - box.left) * k, (y - box.top) * k]));
+}
+
+const runsOf = (path: string, tolerance: number): PointMm[][] =>
+  (flattenPath(path, tolerance) ?? []).map(({ points }) => [...points]);
+
+function boxOf(runs: readonly (readonly PointMm[])[]) {
+  let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const [x, y] of runs.flat()) {
+    [left, right] = [Math.min(left, x), Math.max(right, x)];
+    [top, bottom] = [Math.min(top, y), Math.max(bottom, y)];
+  }
+  return { left, top, width: right - left, height: bottom - top };
+}
+
+/** Area, edge and box of a stored outline at its real size. */
+export const outlineFace = (path: string, heightMm: number): Face =>
+  measureFace(outlineContours(path, heightMm));

@@ -1,0 +1,50 @@
+import type { CutEstimate } from '../cuts/index.ts';
+import { unitOfFinding } from '../finding/index.ts';
+import { countRange, type Pattern } from '../pattern/index.ts';
+import type { StockUnit } from '../stock/index.ts';
+import type { Wool } from './wool.ts';
+
+/** One finding in one make: pieces, metres or cm². */
+export interface FindingTotal {
+  readonly findingId: string;
+  readonly unit: StockUnit;
+  readonly likely: number;
+  /** With the high end of every count. */
+  readonly most: number;
+  /** Uses whose amount nobody knows. */
+  readonly unknownCount: number;
+}
+
+/** Everything of findings that one make takes, in the order it is first named. */
+export function estimateFindings(
+  pattern: Pattern,
+  cuts: readonly CutEstimate[],
+  { findings }: Wool,
+): FindingTotal[] {
+  const totals = new Map<string, { likely: number; most: number; unknownCount: number }>();
+  const add = (findingId: string | null, likely: number | null, most = likely) => {
+    if (findingId === null) return;
+    const own = totals.get(findingId) ?? { likely: 0, most: 0, unknownCount: 0 };
+    totals.set(findingId, {
+      likely: own.likely + (likely ?? 0),
+      most: own.most + (most ?? 0),
+      unknownCount: own.unknownCount + (likely === null ? 1 : 0),
+    });
+  };
+  for (const part of pattern.parts) {
+    const pieces = countRange(part.count);
+    for (const use of part.uses) {
+      if (use.role === 'insert')
+        add(use.findingId, pieces && pieces.likely * use.count, pieces && pieces.high * use.count);
+    }
+  }
+  for (const { findingId, count } of pattern.findings) {
+    const pieces = countRange(count);
+    add(findingId, pieces?.likely ?? null, pieces?.high ?? null);
+  }
+  for (const cut of cuts) add(cut.findingId, cut.stockAmount);
+  return [...totals].flatMap(([findingId, total]) => {
+    const finding = findings.get(findingId);
+    return finding ? [{ findingId, unit: unitOfFinding(finding.measure), ...total }] : [];
+  });
+}

@@ -1,0 +1,62 @@
+import type { CountRange, Pattern } from '../pattern/index.ts';
+import { countRange } from '../pattern/index.ts';
+import type { TotalMass } from '../quantity/index.ts';
+import type { Solid } from '../shapes/index.ts';
+import type { PartWorking } from './calculatePart.ts';
+import type { JoinEstimate } from './estimateJoins.ts';
+import { toMm } from '../units/index.ts';
+import type { RollUp } from './rollUp.ts';
+import { inOneMake, totalOfUses, type UseEstimate } from './useEstimate.ts';
+
+/** One part as it came out. */
+export interface PartEstimate {
+  readonly partId: string;
+  /** Null where nobody has said. */
+  readonly count: CountRange | null;
+  /** Its own uses in their order, then its loose ends. */
+  readonly uses: readonly UseEstimate[];
+  /** All wool of one piece, and of all of them; with unknown uses only what is known, what is only if needed left out. */
+  readonly pieceG: number;
+  readonly total: TotalMass;
+  /** Null while the sizes are unknown or impossible. */
+  readonly solid: Solid | null;
+  readonly rollUp: RollUp | null;
+  /** Loose ends of one piece, mm in all: rolled or laid out with it. */
+  readonly tailMm: number;
+  /** What joins bury of its length, mm. */
+  readonly sunkMm: number;
+  /** What was worked out on the way, for *how it came about*. */
+  readonly working: PartWorking;
+}
+
+export function partEstimate(
+  working: PartWorking,
+  settled: ReadonlyMap<string, UseEstimate>,
+  looseEnds: readonly UseEstimate[],
+  joins: readonly JoinEstimate[],
+  pattern: Pattern,
+): PartEstimate {
+  const { part, solid, rollUp } = working;
+  const own = working.uses.flatMap(({ use }) => settled.get(use.id) ?? []);
+  const uses = [...own, ...looseEnds];
+  const count = countRange(part.count);
+  const total = totalOfUses(inOneMake(uses));
+  return {
+    partId: part.id,
+    count,
+    uses,
+    pieceG: count ? total.likelyG / count.likely : 0,
+    total,
+    solid,
+    rollUp,
+    tailMm: tailOf(part.id, joins),
+    sunkMm: sunkOf(part.id, pattern),
+    working,
+  };
+}
+
+const tailOf = (partId: string, joins: readonly JoinEstimate[]): number =>
+  joins.reduce((sum, { looseEnd, tailMm }) => (looseEnd?.owner.id === partId ? sum + (tailMm ?? 0) : sum), 0);
+
+const sunkOf = (partId: string, { joins }: Pattern): number =>
+  joins.reduce((sum, { partId: own, sink }) => (own === partId && sink ? sum + toMm(sink) : sum), 0);

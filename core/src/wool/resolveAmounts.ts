@@ -1,0 +1,248 @@
+import { countRange, type CountRange, type SharedWeight } from '../pattern/index.ts';
+import { totalMass, Z90, type ErrorCause, type MassTerm, type Source } from '../quantity/index.ts';
+import type { PartWorking, UseWorking } from './calculatePart.ts';
+import { SIGMA } from './sigmas.ts';
+import type { UnknownReason } from './unknown.ts';
+import type { Comparison, UseEstimate } from './useEstimate.ts';
+
+/** z of the 97.5th percentile: a 95 % interval. */
+const Z975 = 1.959963984540054;
+
+/** One piece's amount, settled. */
+interface Settled {
+  readonly kind: 'known';
+  readonly massG: number;
+  readonly source: Source;
+  readonly cause: ErrorCause;
+  readonly group: string | null;
+  readonly sharedSigma: number;
+  readonly ownSigma: number;
+  readonly allSigma: number;
+  readonly isUntil: boolean;
+}
+
+type Settling = Settled | { readonly kind: 'unknown'; readonly reason: UnknownReason };
+
+const unknown = (reason: UnknownReason): Settling => ({ kind: 'unknown', reason });
+
+const said = (massG: number, more: Partial<Settled> = {}): Settled => ({
+  kind: 'known',
+  massG,
+  source: 'stated',
+  cause: 'stated',
+  group: null,
+  sharedSigma: 0,
+  ownSigma: 0,
+  allSigma: SIGMA.stated,
+  isUntil: false,
+  ...more,
+});
+
+/** One use with the part it is on. */
+interface Placed {
+  readonly working: UseWorking;
+  readonly partId: string;
+  readonly count: CountRange | null;
+}
+
+/** What one shared weight is asked for. */
+export interface SharedEstimate {
+  readonly sharedId: string;
+  readonly massG: number | null;
+  /** What the uses that share it would calculate to, all pieces; null while one of them is unknown. */
+  readonly calculatedG: number | null;
+}
+
+export interface ResolvedAmounts {
+  /** By use id. */
+  readonly uses: ReadonlyMap<string, UseEstimate>;
+  readonly shared: readonly SharedEstimate[];
+}
+
+/** Settles every amount of a pattern, those that follow from others too. The order of parts changes nothing. */
+export function resolveAmounts(
+  parts: readonly PartWorking[],
+  weights: readonly SharedWeight[],
+): ResolvedAmounts {
+  const placed = new Map<string, Placed>();
+  for (const { part, uses } of parts) {
+    const count = countRange(part.count);
+    for (const working of uses) placed.set(working.use.id, { working, partId: part.id, count });
+  }
+  const settle = settler(placed, weights);
+  const uses = new Map([...placed].map(([id, own]) => [id, estimateOf(own, settle(id, []))] as const));
+  const shared = weights.map(({ id, massG }) => ({
+    sharedId: id,
+    massG,
+    calculatedG: calculatedOf(sharersOf(placed, id)),
+  }));
+  return { uses, shared };
+}
+
+const sharersOf = (placed: ReadonlyMap<string, Placed>, sharedId: string): Placed[] =>
+  [...placed.values()].filter(({ working: { use } }) => {
+    const { amount } = use;
+    return (amount?.form === 'shared' || amount?.form === 'rest') && amount.sharedId === sharedId;
+  });
+
+/** All pieces of these uses by their shapes; null while one is unknown. */
+function calculatedOf(sharers: readonly Placed[]): number | null {
+  let sum = 0;
+  for (const { working, count } of sharers) {
+    if (working.use.amount?.form === 'rest') continue;
+    if (working.calculated.kind === 'unknown' || !count) return null;
+    sum += working.calculated.massG * count.likely;
+  }
+  return sum;
+}
+
+function settler(placed: ReadonlyMap<string, Placed>, weights: readonly SharedWeight[]) {
+  const known = new Map<string, Settling>();
+  const settle = (id: string, way: readonly string[]): Settling => {
+    const before = known.get(id);
+    if (before) return before;
+    const own = placed.get(id);
+    if (!own) return unknown('other_unknown');
+    if (way.includes(id)) return unknown('other_circular');
+    const settled = settleOne(own, [...way, id]);
+    known.set(id, settled);
+    return settled;
+  };
+  const settleOne = (own: Placed, way: readonly string[]): Settling => {
+    const { calculated, stated, use, fibre } = own.working;
+    if (stated === null) return byShape(own.working);
+    if (stated.kind === 'unknown') return unknown(stated.reason);
+    if (stated.kind === 'known') {
+      // Each piece that is weighed or taken by hand strays by itself; what is only said may be off for all of them.
+      const strays = stated.cause === 'weighed' || stated.cause === 'hand';
+      return said(stated.massG, {
+        source: stated.source,
+        cause: stated.cause,
+        ownSigma: strays ? stated.sigma : 0,
+        allSigma: strays ? 0 : stated.sigma,
+      });
+    }
+    if (typeof fibre !== 'object') return unknown(fibre);
+    const { amount } = use;
+    switch (amount?.form) {
+      case 'at-most':
+        return calculated.kind === 'known' && amount.massG !== null && calculated.massG > amount.massG
+          ? said(amount.massG)
+          : byShape(own.working);
+      case 'relative': {
+        const other = settle(amount.ofUseId ?? '', way);
+        if (other.kind === 'unknown')
+          return unknown(other.reason === 'other_circular' ? 'other_circular' : 'other_unknown');
+        const sigma = Math.hypot(other.sharedSigma, other.ownSigma, other.allSigma);
+        return said(other.massG * (amount.fraction ?? 0), { allSigma: Math.hypot(sigma, SIGMA.stated) });
+      }
+      case 'shared':
+        return fromShared(own, amount.sharedId ?? '', placed, weights);
+      case 'rest':
+        return restOf(own, amount.sharedId ?? '', placed, weights);
+      default: {
+        const settled = byShape(own.working);
+        return settled.kind === 'known' ? { ...settled, isUntil: true } : settled;
+      }
+    }
+  };
+  return settle;
+}
+
+function byShape({ calculated }: UseWorking): Settling {
+  if (calculated.kind === 'unknown') return unknown(calculated.reason);
+  return { ...said(calculated.massG), ...calculated, source: 'calculated', allSigma: 0 };
+}
+
+const weightOf = (weights: readonly SharedWeight[], id: string): SharedWeight | null =>
+  weights.find((weight) => weight.id === id && weight.massG !== null) ?? null;
+
+/** All uses of one weight are off together, by as much as the weight is. */
+const ofWeight = (massG: number, weight: SharedWeight): Settled =>
+  said(massG, {
+    source: weight.isWeighed ? 'weighed' : 'stated',
+    cause: weight.isWeighed ? 'weighed' : 'stated',
+    group: `shared ${weight.id}`,
+    sharedSigma: weight.isWeighed ? SIGMA.weighed : SIGMA.stated,
+    allSigma: 0,
+  });
+
+function fromShared(
+  own: Placed,
+  id: string,
+  placed: ReadonlyMap<string, Placed>,
+  weights: readonly SharedWeight[],
+): Settling {
+  const weight = weightOf(weights, id);
+  const sharers = sharersOf(placed, id);
+  const calculatedG = calculatedOf(sharers);
+  const { calculated } = own.working;
+  if (!weight?.massG || !calculatedG || calculated.kind === 'unknown') return unknown('shared_unknown');
+  // Somebody takes what is left: then the others take what they calculate to.
+  const hasRest = sharers.some(({ working }) => working.use.amount?.form === 'rest');
+  return ofWeight(hasRest ? calculated.massG : (weight.massG * calculated.massG) / calculatedG, weight);
+}
+
+function restOf(
+  own: Placed,
+  id: string,
+  placed: ReadonlyMap<string, Placed>,
+  weights: readonly SharedWeight[],
+): Settling {
+  const weight = weightOf(weights, id);
+  const sharers = sharersOf(placed, id);
+  const takenG = calculatedOf(sharers);
+  const takers = sharers.filter(({ working }) => working.use.amount?.form === 'rest');
+  const pieces = takers.reduce((sum, { count }) => sum + (count?.likely ?? 0), 0);
+  if (!weight?.massG || takenG === null || !own.count || !(pieces > 0)) return unknown('shared_unknown');
+  const leftG = weight.massG - takenG;
+  return leftG > 0 ? ofWeight(leftG / pieces, weight) : unknown('shared_overdrawn');
+}
+
+function estimateOf({ working, partId, count }: Placed, settled: Settling): UseEstimate {
+  const { use } = working;
+  const base = {
+    owner: { kind: 'part', id: partId },
+    useId: use.id,
+    role: use.role,
+    fibreId: use.fibreId,
+    isIfNeeded: use.isIfNeeded,
+  } as const;
+  if (settled.kind === 'unknown') return { ...base, count, kind: 'unknown', reason: settled.reason };
+  if (!count) return { ...base, count, kind: 'unknown', reason: 'count_missing' };
+  if (use.fibreId === null) return { ...base, count, kind: 'unknown', reason: 'fibre_missing' };
+  const term: MassTerm = {
+    group: settled.group ?? use.fibreId,
+    cause: settled.cause,
+    pieceG: settled.massG,
+    count: count.likely,
+    sharedSigma: settled.sharedSigma,
+    ownSigma: settled.ownSigma,
+    allSigma: settled.allSigma,
+    countSigma: countSigma(count),
+  };
+  return {
+    ...base,
+    kind: 'known',
+    count,
+    pieceG: settled.massG,
+    all: totalMass([term]),
+    packG: settled.massG * count.high,
+    term,
+    source: settled.source,
+    comparison: comparisonOf(working, settled),
+    isUntil: settled.isUntil,
+  };
+}
+
+/** σ of the log of a number that is only known to lie between two. */
+export const countSigma = ({ low, high }: CountRange): number =>
+  high > low ? Math.log(high / low) / (2 * Z90) : 0;
+
+function comparisonOf({ calculated, use }: UseWorking, settled: Settled): Comparison | null {
+  if (settled.source === 'calculated' || use.amount?.form === 'trimmings') return null;
+  if (calculated.kind === 'unknown' || calculated.massG <= 0) return null;
+  const sigma = Math.hypot(calculated.sharedSigma, calculated.ownSigma);
+  const off = Math.abs(Math.log(settled.massG / calculated.massG));
+  return { calculatedG: calculated.massG, isOff: off > Z975 * sigma };
+}

@@ -1,0 +1,77 @@
+import type { CountRange, UseRole } from '../pattern/index.ts';
+import { totalMass, type MassRangeG, type MassTerm, type Source, type TotalMass } from '../quantity/index.ts';
+import type { UnknownReason } from './unknown.ts';
+
+/** What wool is for. Loose ends and covers come from joins. */
+export type WoolRole = Exclude<UseRole, 'insert'> | 'loose-end' | 'join-cover';
+
+/** In the order a figure is made. */
+export const WOOL_ROLES = [
+  'core',
+  'loose-end',
+  'coat',
+  'patch',
+  'join-cover',
+  'line',
+  'dot',
+  'hair',
+  'added',
+] as const satisfies readonly WoolRole[];
+
+interface UseBase {
+  /** The part it is on, or the join it covers. */
+  readonly owner: { readonly kind: 'part' | 'join'; readonly id: string };
+  readonly useId: string;
+  readonly role: WoolRole;
+  readonly fibreId: string | null;
+  /** Packed apart, and in no total. */
+  readonly isIfNeeded: boolean;
+  /** How many pieces; null where nobody has said. */
+  readonly count: CountRange | null;
+}
+
+/** What is stated beside what the shape comes to. */
+export interface Comparison {
+  readonly calculatedG: number;
+  /** The stated amount lies outside the 95 % interval of the calculated one. */
+  readonly isOff: boolean;
+}
+
+export interface KnownUse extends UseBase {
+  readonly kind: 'known';
+  readonly count: CountRange;
+  readonly pieceG: number;
+  /** All pieces together, with their range. */
+  readonly all: MassRangeG;
+  /** All pieces, at the high end of their number: what is packed. */
+  readonly packG: number;
+  readonly term: MassTerm;
+  readonly source: Source;
+  /** Null where it is the calculated one, or nothing can be calculated. */
+  readonly comparison: Comparison | null;
+  /** The author says “until it covers”, and this is what that comes to. */
+  readonly isUntil: boolean;
+}
+
+export interface UnknownUse extends UseBase {
+  readonly kind: 'unknown';
+  readonly reason: UnknownReason;
+}
+
+/** Wool of one role, on one part or over one join. */
+export type UseEstimate = KnownUse | UnknownUse;
+
+/** Uses that one make takes: what is only if needed is not among them. */
+export const inOneMake = (uses: readonly UseEstimate[]): UseEstimate[] =>
+  uses.filter((use) => !use.isIfNeeded);
+
+/** The sum of these uses, with how many of them are unknown. */
+export function totalOfUses(uses: readonly UseEstimate[]): TotalMass {
+  const terms: MassTerm[] = [];
+  let unknownCount = 0;
+  for (const use of uses) {
+    if (use.kind === 'known') terms.push(use.term);
+    else unknownCount += 1;
+  }
+  return totalMass(terms, unknownCount);
+}

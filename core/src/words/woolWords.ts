@@ -1,0 +1,179 @@
+import type { AmountForm, CutKind, JoinMethod, UseRole } from '../pattern/index.ts';
+import type { ErrorCause, Source } from '../quantity/index.ts';
+import { showNumber } from '../units/index.ts';
+import type { EngineWarning, SizeStage, UnknownReason, WoolRole } from '../wool/index.ts';
+
+/** What wool is for, in a maker's word. */
+export const ROLE_WORDS: Readonly<Record<WoolRole | 'insert', string>> = {
+  core: 'core',
+  insert: 'inside',
+  coat: 'coat',
+  patch: 'patch',
+  line: 'line',
+  dot: 'dot',
+  hair: 'hair',
+  added: 'added by hand',
+  'loose-end': 'loose end',
+  'join-cover': 'join cover',
+};
+
+/** The same for several. */
+export const ROLES_WORDS: Readonly<Record<WoolRole, string>> = {
+  core: 'cores',
+  coat: 'coats',
+  patch: 'patches',
+  line: 'lines',
+  dot: 'dots',
+  hair: 'hair',
+  added: 'added by hand',
+  'loose-end': 'loose ends',
+  'join-cover': 'joins',
+};
+
+/** What a role is for, to choose it by. */
+export const ROLE_HINTS: Readonly<Record<UseRole, string>> = {
+  core: 'fills what everything else leaves',
+  insert: 'a ball, bead or cup that is not wool',
+  coat: 'over all, or over a part of it',
+  patch: 'a spot of colour laid on',
+  line: 'a mouth, a stripe',
+  dot: 'spots, nostrils',
+  hair: 'laid and folded',
+  added: 'a wisp here and there',
+};
+
+export const FORM_WORDS: Readonly<Record<AmountForm, string>> = {
+  grams: 'grams',
+  tops: 'length of tops',
+  strip: 'strip of batt',
+  sheet: 'piece of sheet',
+  hand: 'wisp, pinch or tuft',
+  tufts: 'staple-length tufts',
+  locks: 'locks by count',
+  turns: 'turns of yarn',
+  'equal-part': 'equal part of a lot',
+  shared: 'share of one weight',
+  rest: 'what is left of a weight',
+  relative: 'part of another',
+  'at-most': 'at most',
+  trimmings: 'from trimmings',
+  until: 'until it is right',
+};
+
+export const JOIN_METHOD_WORDS: Readonly<Record<JoinMethod, string>> = {
+  needled: 'needled',
+  sewn: 'sewn',
+  glued: 'glued',
+  wired: 'on wire',
+  wrapped: 'wrapped',
+};
+
+export const CUT_WORDS: Readonly<Record<CutKind, string>> = {
+  wire: 'wire',
+  covering: 'covering stem',
+  cord: 'cord or ribbon',
+  binding: 'winding or seam',
+  whisker: 'whisker',
+  'rolled-strip': 'rolled strip of sheet',
+  'tube-panel': 'panel bent to a tube',
+};
+
+export const STAGE_SIZE_WORDS: Readonly<Record<SizeStage, string>> = {
+  'laid-out': 'laid out',
+  rolled: 'rolled',
+  felted: 'felted',
+  coated: 'coated',
+  detailed: 'detailed',
+  joined: 'joined',
+};
+
+export const SOURCE_WORDS: Readonly<Record<Source, string>> = {
+  weighed: 'weighed',
+  stated: 'stated',
+  calculated: 'calculated',
+  estimated: 'estimated',
+  unknown: 'unknown',
+};
+
+/** Why an amount is unknown, and what to do about it. */
+const UNKNOWN_WORDS: Readonly<Record<UnknownReason, string>> = {
+  sizes_missing: 'a size is missing',
+  outline_missing: 'its outline is not drawn yet',
+  weight_missing: 'its weight is not given',
+  part_impossible: 'its sizes cannot be',
+  derived_unknown: 'the size it follows from is unknown',
+  derived_circular: 'its size follows from itself',
+  count_missing: 'nobody has said how many',
+  fibre_missing: 'no fibre is chosen',
+  fibre_not_found: 'its fibre is no longer on the shelf',
+  density_impossible: 'felt cannot be so dense: check the fibre’s density factor',
+  insert_unknown: 'what lies inside has no size on the shelf',
+  amount_missing: 'say how much',
+  amount_incomplete: 'the amount is not said to the end',
+  linear_unknown: 'weigh a length of this fibre: its grams per metre are unknown',
+  areal_unknown: 'weigh a piece of this fibre: its grams per m² are unknown',
+  loft_unknown: 'its loft is unknown',
+  staple_unknown: 'its staple length is unknown',
+  hand_unweighed: 'weigh ten of yours on the shelf: nobody knows what your fingers take',
+  shared_unknown: 'what shares this weight is not all known',
+  shared_overdrawn: 'the others take more than the weight there is',
+  other_unknown: 'what it is a part of is unknown',
+  other_circular: 'it is a part of itself',
+};
+
+export const unknownWords = (reason: UnknownReason): string => UNKNOWN_WORDS[reason];
+
+/** What the doubt is in. */
+export const CAUSE_WORDS: Readonly<Record<ErrorCause, string>> = {
+  density: 'the felted density',
+  hiding: 'how well it hides',
+  stated: 'what is stated',
+  weighed: 'the weighing',
+  hand: 'what fingers take',
+  hair: 'how thick hair is laid',
+  count: 'how many there are',
+  piece: 'each piece by itself',
+};
+
+/** What would make it smaller; null where only more pieces even it out. */
+export const CAUSE_REMEDIES: Readonly<Record<ErrorCause, string | null>> = {
+  density: 'weigh one finished piece',
+  hiding: 'cover a sample and weigh what it took',
+  stated: 'weigh it once',
+  weighed: null,
+  hand: 'weigh ten of yours',
+  hair: 'weigh the hair of one figure',
+  count: 'count one figure',
+  piece: null,
+};
+
+const grams = (massG: number): string => `${showNumber(massG, massG < 1 ? 2 : 1)} g`;
+
+/** What to look at, in one line. @param fibreName of the fibre it names */
+export function warningWords(warning: EngineWarning, fibreName: (fibreId: string) => string): string {
+  switch (warning.code) {
+    case 'all_coat':
+      return 'All coat: too thin for a core under it.';
+    case 'inserts_overfull':
+      return `What lies inside takes ${showNumber(warning.insertsCm3, 1)} cm³ and the piece has ${showNumber(warning.volumeCm3, 1)}. Make it larger, or take less.`;
+    case 'part_tiny':
+      return `${showNumber(warning.acrossMm, 1)} mm is finer than a part can be felted. Draw it as a line or a dot.`;
+    case 'fibre_coarse':
+      return (
+        `${fibreName(warning.fibreId)} is coarse for this: fit from ${showNumber(warning.fitFromMm, 1)} mm` +
+        `${warning.isDefault ? ' by our default' : ''}.`
+      );
+    case 'hair_beyond_staple':
+      return (
+        `Needs strips of ${showNumber(warning.stripMm, 0)} mm; the staple is ${showNumber(warning.stapleMm, 0)} mm. ` +
+        'Hang it shorter, trim less, or fix it by one end.'
+      );
+    case 'trimmings_short':
+      return `The trimmings give ${grams(warning.thereG)}, this takes ${grams(warning.wantedG)}.`;
+    case 'stated_off':
+      return (
+        `Stated ${grams(warning.statedG)}, calculated ${grams(warning.calculatedG)}: further apart than the ` +
+        'calculation is usually off. Weigh it, or check the size.'
+      );
+  }
+}

@@ -1,0 +1,46 @@
+import type { Join, PlacedPiece, Tray } from '@lanakit/core';
+import type { Piece } from './pieces.ts';
+
+interface JoinLinesProps {
+  joins: readonly Join[];
+  pieces: readonly Piece[];
+  tray: Tray;
+  width: number;
+  height: number;
+  /** The part whose joins stand out. */
+  chosenId: string | null;
+}
+
+/** Which piece is set onto which: a thread from one to the other, with a knot where it is set on. */
+export function JoinLines({ joins, pieces, tray, width, height, chosenId }: JoinLinesProps) {
+  const at = (partId: string): { x: number; y: number } | null => {
+    const placed: PlacedPiece | undefined = tray.pieces.find(({ id }) => id === partId);
+    const piece = pieces.find(({ part }) => part.id === partId);
+    return placed && piece ? { x: placed.centreX, y: placed.top + (piece.heightMm * tray.scale) / 2 } : null;
+  };
+  return (
+    <svg
+      width={width}
+      height={height}
+      style={{ position: 'absolute', left: 0, top: 0, pointerEvents: 'none' }}
+      aria-hidden
+    >
+      {joins.map((join) => {
+        const [from, to] = [at(join.partId), at(join.ontoId)];
+        if (!from || !to) return null;
+        const isChosen = join.partId === chosenId || join.ontoId === chosenId;
+        // Bows upwards, so that threads between neighbours do not lie on one another.
+        const bow = Math.min(60, Math.hypot(to.x - from.x, to.y - from.y) / 4);
+        const path = `M${from.x} ${from.y}Q${(from.x + to.x) / 2} ${Math.min(from.y, to.y) - bow} ${to.x} ${to.y}`;
+        return (
+          <g key={join.id} opacity={isChosen ? 1 : 0.45}>
+            <path d={path} fill="none" stroke="var(--paper)" strokeWidth={3} />
+            <path d={path} fill="none" stroke="var(--action)" strokeWidth={1.25} strokeDasharray="2 3" />
+            <circle cx={from.x} cy={from.y} r={2.5} fill="var(--action)" />
+            <circle cx={to.x} cy={to.y} r={4} fill="var(--paper)" stroke="var(--action)" strokeWidth={1.25} />
+          </g>
+        );
+      })}
+    </svg>
+  );
+}

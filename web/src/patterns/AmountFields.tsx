@@ -1,0 +1,206 @@
+import {
+  type Amount,
+  AMOUNT_FORMS,
+  type AmountForm,
+  blankAmount,
+  HAND_MEASURES,
+  type Length,
+  UNTIL,
+  type WoolUse,
+} from '@lanakit/core';
+import { FORM_WORDS } from '@lanakit/core/words';
+import { Checkbox } from 'antd';
+import { Choice } from '../fields/Choice.tsx';
+import { LengthField } from '../fields/LengthField.tsx';
+import { NumberField } from '../fields/NumberField.tsx';
+import styles from './Lists.module.css';
+import { useTable } from './tableContext.ts';
+import { useUseNames } from './useChoices.ts';
+
+interface AmountFieldsProps {
+  use: WoolUse;
+  onAmount: (amount: Amount | null, what: string) => void;
+}
+
+/** How an author says how much: calculated from the shape, or stated in one of the forms makers use. */
+export function AmountFields({ use, onAmount }: AmountFieldsProps) {
+  return (
+    <>
+      <Choice<AmountForm>
+        className={styles.span6 ?? ''}
+        label="Amount"
+        value={use.amount?.form ?? null}
+        none="calculated from the shape"
+        words={FORM_WORDS}
+        among={AMOUNT_FORMS}
+        onChoose={(form) => onAmount(form === null ? null : blankAmount(form), 'form')}
+      />
+      {use.amount && <FormFields use={use} amount={use.amount} onAmount={onAmount} />}
+    </>
+  );
+}
+
+const SOME = { min: 0.01, max: 1000 };
+const GRAMS = { min: 0.001, max: 10_000 };
+const WAYS = { min: 1, max: 64 };
+const HAND_WORDS = { wisp: 'wisp', pinch: 'pinch', tuft: 'tuft' };
+const UNTIL_WORDS = { size: 'until it has its size', cover: 'until it covers', fit: 'until it fits' };
+
+function FormFields({ use, amount, onAmount }: AmountFieldsProps & { amount: Amount }) {
+  const { document } = useTable().draft;
+  const useNames = useUseNames(use.id);
+  const set = (change: Partial<Amount>, what: string) => onAmount({ ...amount, ...change } as Amount, what);
+  const length = (label: string, key: string, value: Length | null, hint?: string) => (
+    <div className={styles.span3}>
+      <LengthField
+        label={label}
+        value={value}
+        defaultUnit={document.lengthUnit}
+        {...(hint !== undefined && { hint })}
+        onValue={(size) => set({ [key]: size } as Partial<Amount>, key)}
+      />
+    </div>
+  );
+  const number = (label: string, key: string, value: number | null, bounds: typeof SOME, suffix = '') => (
+    <NumberField<number | null>
+      className={styles.span3 ?? ''}
+      label={label}
+      value={value}
+      bounds={bounds}
+      isWhole={bounds === WAYS}
+      allowEmpty={bounds !== WAYS}
+      suffix={suffix}
+      onValue={(next) => set({ [key]: next } as Partial<Amount>, key)}
+    />
+  );
+  switch (amount.form) {
+    case 'grams':
+      return (
+        <>
+          {number('From', 'massG', amount.massG, GRAMS, 'g')}
+          {number('To, if a range', 'highG', amount.highG, GRAMS, 'g')}
+          <Checkbox
+            className={styles.span6 ?? ''}
+            checked={amount.isWeighed}
+            onChange={(event) => set({ isWeighed: event.target.checked }, 'isWeighed')}
+          >
+            weighed, not just said
+          </Checkbox>
+        </>
+      );
+    case 'strip':
+      return (
+        <>
+          {length('Length', 'length', amount.length)}
+          {length('Width', 'width', amount.width)}
+          {length('Depth', 'depth', amount.depth, 'as torn, not pressed')}
+        </>
+      );
+    case 'sheet':
+      return (
+        <>
+          {length('Length', 'length', amount.length)}
+          {length('Width', 'width', amount.width)}
+        </>
+      );
+    case 'tops':
+      return (
+        <>
+          {length('Length', 'length', amount.length)}
+          {number('Split in', 'ways', amount.ways, WAYS)}
+        </>
+      );
+    case 'hand':
+      return (
+        <>
+          <Choice
+            className={styles.span3 ?? ''}
+            label="Which"
+            value={amount.measure}
+            words={HAND_WORDS}
+            among={HAND_MEASURES}
+            onChoose={(measure) => measure && set({ measure }, 'measure')}
+          />
+          {number('How many', 'count', amount.count, SOME)}
+        </>
+      );
+    case 'equal-part':
+      return (
+        <>
+          {number('Lot weighs', 'lotG', amount.lotG, GRAMS, 'g')}
+          {number('Parts', 'parts', amount.parts, SOME)}
+        </>
+      );
+    case 'shared':
+    case 'rest':
+      return (
+        <Choice
+          className={styles.span6 ?? ''}
+          label="Which weight"
+          value={amount.sharedId}
+          placeholder="add one under Materials"
+          words={Object.fromEntries(document.shared.map(({ id, name }) => [id, name || 'unnamed weight']))}
+          onChoose={(sharedId) => set({ sharedId }, 'sharedId')}
+        />
+      );
+    case 'relative':
+      return (
+        <>
+          {number('So much', 'fraction', amount.fraction, SOME)}
+          <Choice
+            className={styles.span6 ?? ''}
+            label="Of"
+            value={amount.ofUseId}
+            words={useNames}
+            placeholder="choose"
+            onChoose={(ofUseId) => set({ ofUseId }, 'ofUseId')}
+          />
+        </>
+      );
+    case 'trimmings':
+      return (
+        <Choice
+          className={styles.span6 ?? ''}
+          label="Cut off"
+          value={amount.ofUseId}
+          words={useNames}
+          placeholder="choose the hair"
+          onChoose={(ofUseId) => set({ ofUseId }, 'ofUseId')}
+        />
+      );
+    case 'at-most':
+      return number('At most', 'massG', amount.massG, GRAMS, 'g');
+    case 'turns':
+      return (
+        <>
+          {number('Turns', 'turns', amount.turns, SOME)}
+          {length('Girth', 'girth', amount.girth, 'empty: round the part')}
+        </>
+      );
+    case 'tufts':
+      return (
+        <>
+          {number('Tufts', 'count', amount.count, SOME)}
+          {number('Split in', 'ways', amount.ways, WAYS)}
+        </>
+      );
+    case 'locks':
+      return (
+        <>
+          {number('Locks', 'count', amount.count, SOME)}
+          {number('Each', 'eachG', amount.eachG, GRAMS, 'g')}
+        </>
+      );
+    case 'until':
+      return (
+        <Choice
+          className={styles.span6 ?? ''}
+          label="Until"
+          value={amount.what}
+          words={UNTIL_WORDS}
+          among={UNTIL}
+          onChoose={(what) => what && set({ what }, 'what')}
+        />
+      );
+  }
+}

@@ -1,0 +1,230 @@
+import { showSizeMm, type Part, type PartEstimate, type Use, type UseEstimate } from '@lanakit/core';
+import { SOURCE_WORDS, unknownWords } from '@lanakit/core/words';
+import { DownOutlined, RightOutlined } from '@ant-design/icons';
+import { Button, Checkbox, Input } from 'antd';
+import { Field } from '../fields/Field.tsx';
+import { FibreSelect } from '../fields/FibreSelect.tsx';
+import { HowItCame } from '../look/HowItCame.tsx';
+import { cameOfUse } from '../words/howItCame.ts';
+import { showLikely } from '../words/show.ts';
+import { AmountFields } from './AmountFields.tsx';
+import { HandsLine } from './HandsLine.tsx';
+import styles from './Layers.module.css';
+import lists from './Lists.module.css';
+import { useEditPart, useProblemAt, useTable, type EditItem } from './tableContext.ts';
+import { UseFields } from './UseFields.tsx';
+
+interface LayerRowProps {
+  use: Use;
+  /** `coat 2` */
+  name: string;
+  part: Part;
+  /** JSON pointer of the use. */
+  pointer: string;
+  estimate: PartEstimate;
+  isOpen: boolean;
+  onToggle: () => void;
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** One layer: its fibre at once, everything else when it is opened. */
+export function LayerRow({ use, name, part, pointer, estimate, isOpen, onToggle }: LayerRowProps) {
+  const { fibres } = useTable();
+  const problemAt = useProblemAt();
+  const editUse = useEditUse(part.id, use.id);
+  const own = estimate.uses.find(({ useId }) => useId === use.id);
+  return (
+    <div className={isOpen ? styles.openLayer : ''}>
+      <div className={styles.layer}>
+        <button
+          type="button"
+          data-row-head
+          className={styles.role}
+          aria-expanded={isOpen}
+          aria-label={`${capital(name)}: more`}
+          onClick={onToggle}
+        >
+          {isOpen ? <DownOutlined /> : <RightOutlined />} {name}
+        </button>
+        <div className={styles.fibre}>
+          {use.role !== 'insert' && (
+            <Field
+              label={`${capital(name)} fibre`}
+              isLabelHidden
+              problem={problemAt(`${pointer}/fibreId`)}
+              unknown={use.fibreId === null ? 'Unknown until you choose one' : null}
+            >
+              {(control) => (
+                <FibreSelect
+                  control={control}
+                  fibres={fibres}
+                  value={use.fibreId}
+                  placeholder="Choose a fibre"
+                  onChoose={(fibreId) =>
+                    editUse(
+                      `the ${name} fibre`,
+                      (it) => void (it.role !== 'insert' && (it.fibreId = fibreId)),
+                    )
+                  }
+                />
+              )}
+            </Field>
+          )}
+          {use.role === 'insert' && <InsertName use={use} />}
+        </div>
+        <LayerAmount own={own} use={use} name={name} part={part} estimate={estimate} />
+      </div>
+      {isOpen && (
+        <LayerEditor
+          use={use}
+          part={part}
+          pointer={pointer}
+          own={own}
+          estimate={estimate}
+          editUse={editUse}
+        />
+      )}
+    </div>
+  );
+}
+
+/** Edits of one use of one part. */
+function useEditUse(partId: string, useId: string): EditItem<Use> {
+  const editPart = useEditPart(partId);
+  return (label, recipe, key) =>
+    editPart(
+      label,
+      (it) => {
+        const own = it.uses.find(({ id }) => id === useId);
+        if (own) recipe(own);
+      },
+      key && `${useId}.${key}`,
+    );
+}
+
+function InsertName({ use }: { use: Use & { role: 'insert' } }) {
+  const { wool } = useTable();
+  const finding = wool.findings.get(use.findingId ?? '');
+  if (!finding) return <span className="red">nothing chosen</span>;
+  return (
+    <span>
+      {use.count > 1 && `${use.count} × `}
+      {finding.name}
+    </span>
+  );
+}
+
+interface LayerAmountProps {
+  own: UseEstimate | undefined;
+  use: Use;
+  name: string;
+  part: Part;
+  estimate: PartEstimate;
+}
+
+/** Grams of one piece, where they come from, and how thick that lies. */
+function LayerAmount({ own, use, name, part, estimate }: LayerAmountProps) {
+  const { wool } = useTable();
+  if (!own) return <span className={styles.grams} />;
+  if (own.kind === 'unknown') {
+    return (
+      <span className={`${styles.grams} red`} title={capital(unknownWords(own.reason))}>
+        unknown
+      </span>
+    );
+  }
+  const share = estimate.working.layers?.shares.find(({ useId }) => useId === use.id);
+  return (
+    <span className={styles.grams}>
+      <HowItCame
+        title={`${capital(name)} of one ${part.name}`}
+        lines={cameOfUse(part, estimate, own, wool.fibres)}
+      >
+        {showLikely(own.pieceG)}
+      </HowItCame>
+      <span className={styles.thick}>
+        {own.isIfNeeded ? 'only if needed' : own.source !== 'calculated' ? SOURCE_WORDS[own.source] : ''}
+        {own.source === 'calculated' &&
+          share &&
+          share.thicknessMm > 0 &&
+          `${showSizeMm(share.thicknessMm, 'mm')} thick`}
+      </span>
+    </span>
+  );
+}
+
+interface LayerEditorProps {
+  use: Use;
+  part: Part;
+  pointer: string;
+  own: UseEstimate | undefined;
+  estimate: PartEstimate;
+  editUse: EditItem<Use>;
+}
+
+function LayerEditor({ use, part, pointer, own, estimate, editUse }: LayerEditorProps) {
+  const problemAt = useProblemAt();
+  const editPart = useEditPart(part.id);
+  const wool = use.role === 'insert' ? null : use;
+  const amountProblem = problemAt(`${pointer}/amount`);
+  return (
+    <div className={styles.details}>
+      <div className={lists.grid}>
+        <UseFields use={use} pointer={pointer} editUse={editUse} />
+        {wool && (
+          <AmountFields
+            use={wool}
+            onAmount={(amount, what) =>
+              editUse(
+                'the amount',
+                (it) => void (it.role !== 'insert' && (it.amount = amount)),
+                `amount.${what}`,
+              )
+            }
+          />
+        )}
+        {wool && (
+          <Field label="In your words" className={lists.span6 ?? ''} problem={amountProblem}>
+            {(control) => (
+              <Input
+                {...control}
+                value={wool.words}
+                maxLength={200}
+                placeholder="a wisp, not a handful"
+                onChange={(event) => {
+                  const words = event.target.value;
+                  editUse('the words', (it) => void (it.role !== 'insert' && (it.words = words)), 'words');
+                }}
+              />
+            )}
+          </Field>
+        )}
+        {wool && wool.role !== 'core' && (
+          <Checkbox
+            className={lists.span6 ?? ''}
+            checked={wool.isIfNeeded}
+            onChange={(event) => {
+              const isIfNeeded = event.target.checked;
+              editUse('only if needed', (it) => void (it.role !== 'insert' && (it.isIfNeeded = isIfNeeded)));
+            }}
+          >
+            only if needed: packed apart
+          </Checkbox>
+        )}
+      </div>
+      {own && <HandsLine own={own} estimate={estimate} />}
+      {use.role !== 'core' && (
+        <Button
+          size="small"
+          danger
+          onClick={() =>
+            editPart('deleting a layer', (it) => void (it.uses = it.uses.filter(({ id }) => id !== use.id)))
+          }
+        >
+          Delete this layer
+        </Button>
+      )}
+    </div>
+  );
+}
