@@ -58,7 +58,8 @@ async function writeThePear(page: Page, hands: Hands): Promise<void> {
   await hands.press(page.getByRole('button', { name: 'Begin' }));
   await addPart(page, hands, 'Body', 'egg', { Length: '74', Diameter: '5.6 cm' });
   await hands.choose('Core fibre', 'Chalk');
-  await hands.choose('Coat', 'Pear');
+  await hands.press(page.getByRole('button', { name: 'Add a coat', exact: true }));
+  await hands.choose('Coat fibre', 'Pear');
   await addPart(page, hands, 'Stalk', 'limb', { Length: '22', Diameter: '6' });
   await hands.choose('Firmness', 'solid');
   await hands.choose('Core fibre', 'Walnut');

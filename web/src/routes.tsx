@@ -20,6 +20,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./patterns/PatternPage.tsx')).PatternPage }),
       },
       {
+        path: 'compare',
+        lazy: async () => ({ Component: (await import('./patterns/ComparePage.tsx')).ComparePage }),
+      },
+      {
         path: 'shelf/import',
         lazy: async () => ({ Component: (await import('./shelf/ImportPage.tsx')).ImportPage }),
       },

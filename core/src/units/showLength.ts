@@ -25,13 +25,13 @@ export function showInches(inches: number): string {
 }
 
 /**
- * The text a size field shows for a stored length. What was typed comes back unchanged in value:
- * sixteenths as fractions, anything else as the shortest decimal.
+ * The text a size field shows for a stored length: sixteenths as fractions, anything else as the shortest decimal.
+ * What nobody types, a size that another was scaled to, shows to a hundredth of a millimetre.
  */
 export function showTypedLength(length: Length): string {
-  if (length.unit === 'mm') return `${length.value} mm`;
+  if (length.unit === 'mm') return `${showNumber(length.value, 2)} mm`;
   const isSixteenths = Number.isInteger(length.value * 16);
-  return `${isSixteenths ? showInches(length.value) : length.value} in`;
+  return `${isSixteenths ? showInches(length.value) : showNumber(length.value, 3)} in`;
 }
 
 /** Rounded to `decimals`, without trailing zeros. */
@@ -48,10 +48,12 @@ export function showSizesMm(sizesMm: readonly number[], unit: LengthUnit): strin
   return `${texts.join(' × ')} ${inInches ? 'in' : 'mm'}`;
 }
 
-/** The stored sizes of one thing, in their own unit where they share one. */
+/** The stored sizes of one thing for reading, in their own unit where they share one, to a tenth of a millimetre. */
 export function showLengths(lengths: readonly Length[]): string {
   const unit = lengths[0]?.unit ?? 'mm';
   if (!lengths.every((length) => length.unit === unit)) return lengths.map(showTypedLength).join(' × ');
-  const texts = lengths.map((length) => showTypedLength(length).replace(/ (mm|in)$/, ''));
+  const texts = lengths.map((length) =>
+    length.unit === 'mm' ? showNumber(length.value, 1) : showTypedLength(length).replace(/ in$/, ''),
+  );
   return `${texts.join(' × ')} ${unit}`;
 }

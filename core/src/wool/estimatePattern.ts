@@ -70,7 +70,11 @@ export function estimatePattern(pattern: Pattern, wool: Wool): PatternEstimate {
   );
   const looseByPart = looseEndsByPart(joins);
   const parts = workings.parts.map((working) =>
-    partEstimate(working, settled, looseByPart.get(working.part.id) ?? [], joins, pattern),
+    partEstimate(working, settled, looseByPart.get(working.part.id) ?? [], joins, {
+      pattern,
+      calibration,
+      fibres: wool.fibres,
+    }),
   );
   const uses = [
     ...parts.flatMap((part) => part.uses),

@@ -1,11 +1,13 @@
 import type { CountRange, Pattern } from '../pattern/index.ts';
 import { countRange } from '../pattern/index.ts';
 import type { TotalMass } from '../quantity/index.ts';
-import type { Solid } from '../shapes/index.ts';
+import { bodyOfWool, type Solid } from '../shapes/index.ts';
 import type { PartWorking } from './calculatePart.ts';
+import type { Calibration } from './calibration.ts';
 import type { JoinEstimate } from './estimateJoins.ts';
 import { toMm } from '../units/index.ts';
 import type { RollUp } from './rollUp.ts';
+import type { FibreLookup } from './wool.ts';
 import { inOneMake, totalOfUses, type UseEstimate } from './useEstimate.ts';
 
 /** One part as it came out. */
@@ -29,18 +31,40 @@ export interface PartEstimate {
   readonly working: PartWorking;
 }
 
+interface PartEstimateContext {
+  readonly pattern: Pattern;
+  readonly calibration: Calibration;
+  readonly fibres: FibreLookup;
+}
+
+/** The body of what is only laid or counted, from the wool that was settled on; null while that is unknown. */
+function laidBody(
+  { part, solid }: PartWorking,
+  uses: readonly UseEstimate[],
+  calibration: Calibration,
+  fibres: FibreLookup,
+): Solid | null {
+  if (part.shape.kind !== 'by-count' || solid) return solid;
+  const volumeCm3 = uses.reduce((sum, use) => {
+    const fibre = fibres.get(use.fibreId ?? '') ?? null;
+    return use.kind === 'known' ? sum + use.pieceG / calibration.finished(fibre, part.firmness).value : sum;
+  }, 0);
+  return volumeCm3 > 0 ? bodyOfWool(part.shape, volumeCm3 * 1000) : null;
+}
+
 export function partEstimate(
   working: PartWorking,
   settled: ReadonlyMap<string, UseEstimate>,
   looseEnds: readonly UseEstimate[],
   joins: readonly JoinEstimate[],
-  pattern: Pattern,
+  { pattern, calibration, fibres }: PartEstimateContext,
 ): PartEstimate {
-  const { part, solid, rollUp } = working;
+  const { part, rollUp } = working;
   const own = working.uses.flatMap(({ use }) => settled.get(use.id) ?? []);
   const uses = [...own, ...looseEnds];
   const count = countRange(part.count);
   const total = totalOfUses(inOneMake(uses));
+  const solid = working.solid ?? laidBody(working, own, calibration, fibres);
   return {
     partId: part.id,
     count,

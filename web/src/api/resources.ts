@@ -123,6 +123,10 @@ export const useRevisions = (): Resource<Items<RevisionName>> =>
 export const useRevision = (id: string | null): Resource<Revision> =>
   useSWR(id === null ? null : `/revisions/${id}`, get<Revision>);
 
+/** A draft as it is saved, only to be looked at. */
+export const useDraftOf = (id: string | null): Resource<StoredPattern> =>
+  useSWR(id === null ? null : `/patterns/${id}#look`, () => get<StoredPattern>(`/patterns/${id}`));
+
 export const useRuns = (): Resource<Items<NamedRun> & { today: string }> =>
   useSWR('/runs', get<Items<NamedRun> & { today: string }>);
 

@@ -9,8 +9,13 @@ interface DecorationsProps {
   scale: number;
 }
 
+interface WhichDecorations extends DecorationsProps {
+  /** What lies on the surface, or what stands off it. */
+  which: 'on' | 'off';
+}
+
 /** What is laid on a piece: patches, dots, lines, hair, at their true size. */
-export function Decorations({ piece, scale }: DecorationsProps) {
+export function Decorations({ piece, scale, which }: WhichDecorations) {
   const id = useId();
   const { finished } = piece;
   if (!finished) return null;
@@ -18,6 +23,7 @@ export function Decorations({ piece, scale }: DecorationsProps) {
   return (
     <g transform={`translate(${left * scale} ${top * scale})`}>
       {piece.decorations.map((decoration, index) => {
+        if ((decoration.what.kind === 'hair') !== (which === 'off')) return null;
         const fillId = `${id}-${index}`;
         return (
           <g key={index}>

@@ -11,12 +11,17 @@ interface JoinLinesProps {
   chosenId: string | null;
 }
 
-/** Which piece is set onto which: a thread from one to the other, with a knot where it is set on. */
+/** Px above a piece where its threads are tied. */
+const KNOT_GAP = 4;
+
+/** Which piece is set onto which: a thread from one to the other under the pieces, with a knot at the piece set on. */
 export function JoinLines({ joins, pieces, tray, width, height, chosenId }: JoinLinesProps) {
-  const at = (partId: string): { x: number; y: number } | null => {
+  const at = (partId: string): { x: number; y: number; top: number } | null => {
     const placed: PlacedPiece | undefined = tray.pieces.find(({ id }) => id === partId);
     const piece = pieces.find(({ part }) => part.id === partId);
-    return placed && piece ? { x: placed.centreX, y: placed.top + (piece.heightMm * tray.scale) / 2 } : null;
+    return placed && piece
+      ? { x: placed.centreX, y: placed.top + (piece.heightMm * tray.scale) / 2, top: placed.top - KNOT_GAP }
+      : null;
   };
   return (
     <svg
@@ -31,13 +36,11 @@ export function JoinLines({ joins, pieces, tray, width, height, chosenId }: Join
         const isChosen = join.partId === chosenId || join.ontoId === chosenId;
         // Bows upwards, so that threads between neighbours do not lie on one another.
         const bow = Math.min(60, Math.hypot(to.x - from.x, to.y - from.y) / 4);
-        const path = `M${from.x} ${from.y}Q${(from.x + to.x) / 2} ${Math.min(from.y, to.y) - bow} ${to.x} ${to.y}`;
+        const path = `M${from.x} ${from.top}Q${(from.x + to.x) / 2} ${Math.min(from.top, to.y) - bow} ${to.x} ${to.y}`;
         return (
           <g key={join.id} opacity={isChosen ? 1 : 0.45}>
-            <path d={path} fill="none" stroke="var(--paper)" strokeWidth={3} />
-            <path d={path} fill="none" stroke="var(--action)" strokeWidth={1.25} strokeDasharray="2 3" />
-            <circle cx={from.x} cy={from.y} r={2.5} fill="var(--action)" />
-            <circle cx={to.x} cy={to.y} r={4} fill="var(--paper)" stroke="var(--action)" strokeWidth={1.25} />
+            <path d={path} fill="none" stroke="var(--action)" strokeWidth={1.5} strokeDasharray="2 3" />
+            <circle cx={from.x} cy={from.top} r={3} fill="var(--action)" />
           </g>
         );
       })}

@@ -52,7 +52,7 @@ export const PieceDrawing = memo(function PieceDrawing({
             fill={fibre ? `url(#${fillId})` : 'var(--paper)'}
           />
           <g clipPath={`url(#${fillId}-outline)`}>
-            <Decorations piece={piece} scale={scale} />
+            <Decorations piece={piece} scale={scale} which="on" />
           </g>
           {isCutAway && <CutAway piece={piece} scale={scale} />}
           <path
@@ -61,6 +61,7 @@ export const PieceDrawing = memo(function PieceDrawing({
             stroke={isChosen ? 'var(--action)' : 'var(--ink)'}
             strokeWidth={isChosen ? 2.5 : 1.25}
           />
+          <Decorations piece={piece} scale={scale} which="off" />
           {!fibre && <Unknown x={width / 2} y={height / 2} />}
         </>
       ) : (

@@ -57,6 +57,16 @@ export const PieceTray = memo(function PieceTray(props: PieceTrayProps) {
           />
           <Ruler length={innerHeight - RULER} scale={tray.scale} unit={unit} offset={RULER} isVertical />
           <div className={styles.table} style={{ left: RULER + MARGIN, top: RULER + MARGIN }}>
+            {showJoins && joins.length > 0 && (
+              <JoinLines
+                joins={joins}
+                pieces={pieces}
+                tray={tray}
+                width={size.width - RULER - 2 * MARGIN}
+                height={tray.height}
+                chosenId={chosenId}
+              />
+            )}
             {pieces.map((piece) => {
               const placed = tray.pieces.find(({ id }) => id === piece.part.id);
               if (!placed) return null;
@@ -95,16 +105,6 @@ export const PieceTray = memo(function PieceTray(props: PieceTrayProps) {
                 </div>
               );
             })}
-            {showJoins && joins.length > 0 && (
-              <JoinLines
-                joins={joins}
-                pieces={pieces}
-                tray={tray}
-                width={size.width - RULER - 2 * MARGIN}
-                height={tray.height}
-                chosenId={chosenId}
-              />
-            )}
           </div>
         </div>
       )}

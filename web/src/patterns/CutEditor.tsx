@@ -83,7 +83,7 @@ export function CutEditor({ cut, own, index, onDelete }: CutEditorProps) {
   return (
     <div className={styles.editor}>
       <div className={styles.grid}>
-        <Field label="Name" className={styles.span5 ?? ''}>
+        <Field label="Name" className={styles.span4 ?? ''}>
           {(control) => (
             <Input
               {...control}

@@ -3,7 +3,6 @@ import { STAGE_SIZE_WORDS, warningWords } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { HowItCame } from '../look/HowItCame.tsx';
 import { cameOfRollUp } from '../words/howItCame.ts';
-import { rollUpWords } from '../words/partWords.ts';
 import styles from './Lists.module.css';
 import { useTable } from './tableContext.ts';
 
@@ -19,26 +18,24 @@ export function PartConsequences({ part, estimate }: { part: Part; estimate: Par
   if (stages.length === 0 && warnings.length === 0) return null;
   return (
     <div className={styles.comes} style={{ flexDirection: 'column' }}>
-      {estimate.rollUp && (
-        <span>
-          <HowItCame
-            title={`${part.name}, ${estimate.rollUp.kind === 'rolled' ? 'rolled' : 'laid out'}`}
-            lines={cameOfRollUp(part, estimate)}
-          >
-            {rollUpWords(estimate.rollUp, unit)}
-          </HowItCame>
-          {estimate.tailMm > 0 && (
-            <span className="quiet"> and {showSizesMm([estimate.tailMm], unit)} loose at the end</span>
-          )}
-        </span>
-      )}
-      {stages.length > 1 && (
+      {stages.length > 0 && (
         <table className={styles.sizes} aria-label="Sizes on the way">
           <tbody>
             {stages.map(({ stage, sizesMm, tailMm }) => (
               <tr key={stage}>
                 <th scope="row">{STAGE_SIZE_WORDS[stage]}</th>
-                <td>{showSizesMm(sizesMm, unit)}</td>
+                <td>
+                  {stage === 'rolled' || stage === 'laid-out' ? (
+                    <HowItCame
+                      title={`${part.name}, ${STAGE_SIZE_WORDS[stage]}`}
+                      lines={cameOfRollUp(part, estimate)}
+                    >
+                      {showSizesMm(sizesMm, unit)}
+                    </HowItCame>
+                  ) : (
+                    showSizesMm(sizesMm, unit)
+                  )}
+                </td>
                 <td className="quiet small">{tailMm > 0 && `with ${showSizesMm([tailMm], unit)} loose`}</td>
               </tr>
             ))}

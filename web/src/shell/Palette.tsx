@@ -99,6 +99,7 @@ function useEntries(onKeys: () => void): Entry[] {
     { key: 'import', name: 'Read in a list (CSV)', kind: 'do', run: go('/shelf/import') },
     { key: 'keys', name: 'Show the keys', kind: 'do', run: onKeys },
     { key: 'bench', name: 'Bench', kind: 'place', run: go('/') },
+    { key: 'compare', name: 'Set two patterns or revisions side by side', kind: 'do', run: go('/compare') },
     { key: 'patterns', name: 'Patterns', kind: 'place', run: go('/patterns') },
     { key: 'shelf', name: 'Shelf', kind: 'place', run: go('/shelf') },
     { key: 'runs', name: 'Runs', kind: 'place', run: go('/runs') },

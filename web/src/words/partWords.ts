@@ -1,13 +1,4 @@
-import {
-  showLengths,
-  showSizesMm,
-  showTypedLength,
-  sizesOf,
-  type Length,
-  type LengthUnit,
-  type Part,
-  type RollUp,
-} from '@lanakit/core';
+import { showLengths, showTypedLength, sizesOf, type Length, type Part } from '@lanakit/core';
 import { SHAPE_WORDS, showGrams } from './show.ts';
 
 const UNKNOWN = 'size unknown';
@@ -16,6 +7,7 @@ const UNKNOWN = 'size unknown';
 export function sizesOfPart(part: Part): string {
   const { shape } = part;
   if (shape.kind === 'by-grams') return shape.massG === null ? UNKNOWN : showGrams(shape.massG);
+  if (shape.kind === 'by-count') return '';
   const sizes = [...sizesOf(shape)].map(([name, size]) => size ?? derivedWords(part, name));
   if (sizes.includes(null)) return UNKNOWN;
   const given = sizes.filter((size) => size !== null && typeof size !== 'string');
@@ -32,11 +24,4 @@ const sizeWord = (size: Length | string | null): string =>
 export function sizeLine(part: Part): string {
   const sizes = sizesOfPart(part);
   return `${SHAPE_WORDS[part.shape.kind]}${sizes === UNKNOWN ? ',' : ''} ${sizes}`;
-}
-
-/** What to roll or lay out, in hands' words. */
-export function rollUpWords(rollUp: RollUp, unit: LengthUnit): string {
-  if (rollUp.kind === 'rolled') return `roll to ${showSizesMm(rollUp.solid.sizesMm, unit)}`;
-  const face = showSizesMm([rollUp.lengthMm, rollUp.widthMm], unit);
-  return `lay out ${face}, ${Math.max(1, Math.round(rollUp.depthMm))} mm deep`;
 }

@@ -1,0 +1,118 @@
+import { estimatePattern, type Pattern } from '@lanakit/core';
+import { useMemo } from 'react';
+import { useSearchParams } from 'react-router';
+import { useDraftOf, usePatterns, useRevision, useRevisions, useWool } from '../api/resources.ts';
+import { Choice } from '../fields/Choice.tsx';
+import { drawPattern } from '../figure/pieces.ts';
+import { FigureStrip } from '../figure/FigureStrip.tsx';
+import { Loading } from '../shell/Loading.tsx';
+import { showGrams, showMinutes, showMoney, showRange } from '../words/show.ts';
+import { BuildTable } from './BuildTable.tsx';
+import styles from './ComparePage.module.css';
+
+/** Two revisions, or two patterns, side by side: what is it that differs? */
+export function ComparePage() {
+  const [params, setParams] = useSearchParams();
+  const wool = useWool();
+  const choices = useBuildNames();
+  const [a, b] = [params.get('a'), params.get('b')];
+  const [one, two] = [useBuild(a), useBuild(b)];
+  const choose = (side: 'a' | 'b', key: string | null) => {
+    const next = new URLSearchParams(params);
+    if (key) next.set(side, key);
+    setParams(next, { replace: true });
+  };
+  const builds = useMemo(() => {
+    if (!one || !two || !wool.isReady) return null;
+    const build = (pattern: Pattern) => ({ pattern, estimate: estimatePattern(pattern, wool.wool) });
+    return [build(one), build(two)] as const;
+  }, [one, two, wool.isReady, wool.wool]);
+  if (!wool.isReady) return <Loading error={wool.error} />;
+  return (
+    <main className={styles.page}>
+      <header className={`sheet ${styles.heading}`}>
+        <h1>Side by side</h1>
+        <Choice
+          className={styles.choice ?? ''}
+          label="This"
+          value={a}
+          words={choices}
+          placeholder="choose"
+          onChoose={(key) => choose('a', key)}
+        />
+        <Choice
+          className={styles.choice ?? ''}
+          label="beside that"
+          value={b}
+          words={choices}
+          placeholder="choose"
+          onChoose={(key) => choose('b', key)}
+        />
+      </header>
+      {builds ? (
+        <>
+          <div className={styles.figures}>
+            {builds.map(({ pattern, estimate }, index) => (
+              <section key={index} className={`sheet ${styles.figure}`}>
+                <FigureStrip pieces={drawPattern(pattern, wool.wool)} width={540} height={130} />
+                <p>
+                  <b>{pattern.title}</b>, {choices[(index === 0 ? a : b) ?? '']?.split(', ').at(-1)}
+                  <span className="quiet">
+                    {' '}
+                    · {showGrams(estimate.total.likelyG)} ({showRange(estimate.total)}) ·{' '}
+                    {showMinutes(estimate.minutes.known)} · wool {showMoney(estimate.costMinor.known)}
+                  </span>
+                </p>
+              </section>
+            ))}
+          </div>
+          <section className={`sheet ${styles.lines}`} aria-label="Differences">
+            <BuildTable a={builds[0]} b={builds[1]} names={sideNames(choices[a ?? ''], choices[b ?? ''])} />
+          </section>
+        </>
+      ) : (
+        <p className={`sheet ${styles.empty}`}>
+          {a && b
+            ? 'One of the two is no longer here. Choose another.'
+            : 'Choose two revisions or patterns: they are set line by line.'}
+        </p>
+      )}
+    </main>
+  );
+}
+
+/** What tells the two apart, for the heads of narrow columns: the revision, or the title where those differ. */
+function sideNames(a = 'this', b = 'that'): [string, string] {
+  const [[titleA, lastA], [titleB, lastB]] = [splitName(a), splitName(b)];
+  return titleA === titleB && lastA !== lastB ? [lastA, lastB] : [titleA, titleB];
+}
+
+const splitName = (name: string): [title: string, last: string] => {
+  const at = name.lastIndexOf(', ');
+  return at < 0 ? [name, name] : [name.slice(0, at), name.slice(at + 2)];
+};
+
+/** Every draft and revision by key: `draft:ID`, `revision:ID`. */
+function useBuildNames(): Record<string, string> {
+  const { patterns } = usePatterns();
+  const { data: revisions } = useRevisions();
+  return useMemo(
+    () =>
+      Object.fromEntries([
+        ...(patterns ?? []).map(({ id, document }) => [`draft:${id}`, `${document.title}, draft`]),
+        ...(revisions?.items ?? []).map(({ id, title, number }) => [
+          `revision:${id}`,
+          `${title}, revision ${number}`,
+        ]),
+      ]) as Record<string, string>,
+    [patterns, revisions],
+  );
+}
+
+/** The document behind a key; null while it loads or where there is none. */
+function useBuild(key: string | null): Pattern | null {
+  const [kind, id] = (key ?? '').split(':');
+  const { data: revision } = useRevision(kind === 'revision' ? (id ?? null) : null);
+  const { data: draft } = useDraftOf(kind === 'draft' ? (id ?? null) : null);
+  return (kind === 'draft' ? draft : revision)?.document ?? null;
+}
