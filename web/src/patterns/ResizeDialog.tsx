@@ -136,7 +136,7 @@ export function ResizeDialog({ stored, onClose }: { stored: StoredPattern; onClo
           </span>
         </p>
       </div>
-      <div className={styles.preview}>
+      <div className={styles.preview} role="region" aria-label="Before and after" tabIndex={0}>
         <BuildTable
           a={{ pattern: document, estimate: before }}
           b={{ pattern: preview.pattern, estimate: after }}

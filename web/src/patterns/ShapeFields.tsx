@@ -115,6 +115,7 @@ export function ShapeFields({ part, pointer, editPart }: ShapeFieldsProps) {
 function OutlineField({ part, path, pointer, editPart }: ShapeFieldsProps & { path: string }) {
   const problemAt = useProblemAt();
   const [isOpen, setOpen] = useState(false);
+  const words = path === '' ? 'Bring an outline in' : 'Bring another in';
   return (
     <Field
       label="Outline"
@@ -124,8 +125,8 @@ function OutlineField({ part, path, pointer, editPart }: ShapeFieldsProps & { pa
     >
       {(control) => (
         <>
-          <Button {...control} onClick={() => setOpen(true)}>
-            {path === '' ? 'Bring an outline in' : 'Bring another in'}
+          <Button {...control} aria-label={words} onClick={() => setOpen(true)}>
+            {words}
           </Button>
           {isOpen && (
             <OutlineDialog
