@@ -1,4 +1,5 @@
 import { chromium, type Browser, type Page } from '@playwright/test';
+import { figureOf } from './core.ts';
 import { rowOf, type Row } from './measure.ts';
 import type { RunningServer } from './server.ts';
 
@@ -13,7 +14,11 @@ export const FLAGS = [
 export async function benchBrowser(server: RunningServer): Promise<Row[]> {
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: FLAGS });
   try {
-    return [...(await firstLoads(browser, server.url)), await edits(browser, server.url)];
+    return [
+      ...(await firstLoads(browser, server.url)),
+      await edits(browser, server.url),
+      ...(await pulls(browser, server.url)),
+    ];
   } finally {
     await browser.close();
   }
@@ -54,7 +59,7 @@ async function edits(browser: Browser, url: string): Promise<Row> {
     const field = page.getByLabel('Length', { exact: true });
     samples.push(await field.evaluate(typeAndWait, String(70 + i)));
   }
-  return rowOf('an edit shows its grams', 'puffin, 9 parts', samples.slice(3), 'ms');
+  return rowOf('an edit shows its grams', 'puffin, 7 parts', samples.slice(3), 'ms');
 }
 
 /** Runs in the page. */
@@ -76,4 +81,49 @@ async function typeAndWait(field: Node, text: string): Promise<number> {
   // The next key comes when the page is at rest, as from a hand.
   await new Promise((resolve) => requestIdleCallback(resolve, { timeout: 500 }));
   return ms;
+}
+
+const PULLED_PARTS = 40;
+
+/** A size pulled at its grip with forty parts on the table: how far apart frames lie while a hand moves. */
+async function pulls(browser: Browser, url: string): Promise<Row[]> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const { items } = (await (await page.request.get(`${url}/api/fibres`)).json()) as {
+    items: { id: string }[];
+  };
+  const figure = JSON.stringify(figureOf(PULLED_PARTS, 'Forty parts'));
+  // The bench's fibres by the ids that the demo shelf has.
+  const document: unknown = JSON.parse(
+    figure.replaceAll(/"f(\d+)"/g, (_, n) => `"${items[Number(n)]?.id ?? ''}"`),
+  );
+  await page.request.post(`${url}/api/patterns`, { data: document });
+  await page.goto(`${url}/patterns`);
+  await page.getByRole('link', { name: /Forty parts/ }).click();
+  const grip = page.locator('[data-grip="x"]');
+  await grip.waitFor();
+  const box = await grip.boundingBox();
+  if (!box) throw new Error('no grip');
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.evaluate(recordFrames);
+  for (let i = 0; i < 120; i++) await page.mouse.move(x + 12 * Math.sin(i / 8), y);
+  const frames = await page.evaluate(() => (globalThis as unknown as { frames: number[] }).frames);
+  await page.mouse.up();
+  return [
+    rowOf('a frame while a size is pulled', `${PULLED_PARTS} parts on the table`, frames.slice(2), 'ms'),
+  ];
+}
+
+/** Runs in the page: how far apart frames lie, until the page is gone. */
+function recordFrames(): void {
+  const frames: number[] = [];
+  (globalThis as unknown as { frames: number[] }).frames = frames;
+  let last = performance.now();
+  const next = (now: number) => {
+    frames.push(now - last);
+    last = now;
+    requestAnimationFrame(next);
+  };
+  requestAnimationFrame(next);
 }

@@ -1,5 +1,9 @@
 import {
   BLANK_FIBRE,
+  blankJoin,
+  blankPart,
+  blankPattern,
+  blankUse,
   estimatePattern,
   nearestColours,
   readList,
@@ -7,12 +11,15 @@ import {
   type Fibre,
   type Part,
   type Pattern,
+  onlyFibres,
+  previewResize,
+  type Use,
 } from '@lanakit/core';
 import { time, type Row } from './measure.ts';
 
 const mm = (value: number) => ({ value, unit: 'mm' as const });
 
-const FIBRES: readonly Fibre[] = Array.from({ length: 12 }, (_, i) => ({
+export const benchFibres: readonly Fibre[] = Array.from({ length: 12 }, (_, i) => ({
   ...BLANK_FIBRE,
   id: `f${i}`,
   version: 1,
@@ -36,25 +43,38 @@ const SHAPES: readonly ((i: number) => Part['shape'])[] = [
   (i) => ({ kind: 'flat-ellipse', length: mm(38 + i), width: mm(20), thickness: mm(5) }),
 ];
 
-/** 60 parts of every shape, all coated: the most there is to work out. */
-export const sixtyParts: Pattern = {
-  format: 'lanakit-pattern',
-  formatVersion: 1,
-  title: 'Sixty parts',
+const size = (value: number) => ({ length: mm(value), width: mm(value) });
+
+/** A part with five uses: core, coat, a second coat over a patch, a line, dots. */
+const partWithFive = (i: number): Part => {
+  const [core, coat, other] = [`f${i % 12}`, `f${(i + 5) % 12}`, `f${(i + 8) % 12}`];
+  return {
+    ...blankPart(`p${i}`, `Part ${i}`),
+    shape: SHAPES[i % SHAPES.length]?.(i % 60) ?? { kind: 'ball', diameter: mm(20) },
+    count: 1 + (i % 8),
+    uses: [
+      blankUse(`c${i}`, 'core', core),
+      blankUse(`a${i}`, 'coat', coat),
+      { ...blankUse(`b${i}`, 'coat', other), cover: { kind: 'patch', ...size(8) } } as Use,
+      { ...blankUse(`l${i}`, 'line', other), length: mm(20) } as Use,
+      { ...blankUse(`d${i}`, 'dot', other), diameter: mm(2), count: 3 } as Use,
+    ],
+  };
+};
+
+/** A figure of so many parts, each set onto the one before, its joins covered. */
+export const figureOf = (parts: number, title = `${parts} parts`): Pattern => ({
+  ...blankPattern(title),
   finishedHeight: mm(200),
   level: 'practised',
-  lengthUnit: 'mm',
-  steps: [],
-  parts: Array.from({ length: 60 }, (_, i) => ({
-    id: `p${i}`,
-    name: `Part ${i}`,
-    shape: SHAPES[i % SHAPES.length]?.(i) ?? { kind: 'ball', diameter: mm(20) },
-    count: 1 + (i % 8),
-    firmness: 'firm',
-    core: { fibreId: `f${i % 12}` },
-    coat: { fibreId: `f${(i + 5) % 12}` },
+  parts: Array.from({ length: parts }, (_, i) => partWithFive(i)),
+  joins: Array.from({ length: Math.min(60, parts - 1) }, (_, i) => ({
+    ...blankJoin(`j${i}`, `p${i + 1}`, `p${i}`),
+    cover: { fibreId: 'f2', band: null, words: '', isIfNeeded: false },
   })),
-};
+});
+
+const sixtyParts = figureOf(60);
 
 /** 200 fibres all over the colours that wool is dyed in (a plain generator, the same every time). */
 function twoHundredFibres() {
@@ -79,11 +99,29 @@ const GUESS = { encoding: null, delimiter: null, decimal: null };
 
 export async function benchCore(): Promise<Row[]> {
   const candidates = twoHundredFibres();
-  const shelf = new Map(FIBRES.map((fibre) => [fibre.id, fibre]));
+  const shelf = onlyFibres(new Map(benchFibres.map((fibre) => [fibre.id, fibre])));
+  const tenThousand = figureOf(10_000);
   const estimate = estimatePattern(sixtyParts, shelf);
   const terms = { seats: 500, sparePacks: 0, scaleStepG: 0.1, extraFraction: 0.1 };
   return [
-    await time('estimate of a pattern', '60 parts', () => estimatePattern(sixtyParts, shelf), 200),
+    await time(
+      'estimate of a pattern',
+      '60 parts × 5 uses, 59 joins',
+      () => estimatePattern(sixtyParts, shelf),
+      200,
+    ),
+    await time(
+      'estimate of a pattern',
+      '10 000 parts × 5 uses',
+      () => estimatePattern(tenThousand, shelf),
+      5,
+    ),
+    await time(
+      'another size, beside this one',
+      '60 parts × 5 uses',
+      () => previewResize(sixtyParts, 0.8, shelf),
+      60,
+    ),
     await time(
       'portions of a class',
       '500 seats × 60 parts',

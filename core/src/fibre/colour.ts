@@ -9,12 +9,27 @@ export const isColour = (text: string): boolean => /^#[0-9a-f]{6}$/i.test(text);
 
 /** CIEDE2000 between two sRGB colours (#rrggbb) under D65. Dimensionless; 1 is about the least an eye tells apart. */
 export function colourDifference(a: string, b: string): number {
-  return ciede2000(rgb(a), rgb(b));
+  return remembered(differences, `${a}${b}`, () => ciede2000(rgb(a), rgb(b)));
 }
 
 /** CIE L* (0 black – 100 white) of an sRGB colour (#rrggbb). */
 export function lightness(colour: string): number {
-  return toLab65(rgb(colour)).l;
+  return remembered(lightnesses, colour, () => toLab65(rgb(colour)).l);
+}
+
+/** As many as a shelf has pairs that meet on a figure; then it begins anew. */
+const MOST_REMEMBERED = 4000;
+const differences = new Map<string, number>();
+const lightnesses = new Map<string, number>();
+
+/** Every edit of a figure asks again for the same few colours. */
+function remembered(values: Map<string, number>, key: string, work: () => number): number {
+  const known = values.get(key);
+  if (known !== undefined) return known;
+  if (values.size >= MOST_REMEMBERED) values.clear();
+  const value = work();
+  values.set(key, value);
+  return value;
 }
 
 /** Only checked colours come here; black stands in for what could not be read rather than NaN in a weight. */

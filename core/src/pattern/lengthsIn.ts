@@ -10,7 +10,19 @@ const isLength = (value: object): value is Length => 'value' in value && 'unit' 
 
 /** Every length in a piece of a document, with its place. @param pointer JSON pointer of the piece */
 export function lengthsIn(value: unknown, pointer: string): PlacedLength[] {
-  if (value === null || typeof value !== 'object') return [];
-  if (isLength(value)) return [{ pointer, length: value }];
-  return Object.entries(value).flatMap(([key, inner]) => lengthsIn(inner, `${pointer}/${key}`));
+  const found: PlacedLength[] = [];
+  collect(value, pointer, found);
+  return found;
+}
+
+function collect(value: unknown, pointer: string, found: PlacedLength[]): void {
+  if (value === null || typeof value !== 'object') return;
+  if (isLength(value)) {
+    found.push({ pointer, length: value });
+    return;
+  }
+  for (const key in value) {
+    const inner: unknown = (value as Readonly<Record<string, unknown>>)[key];
+    if (typeof inner === 'object' && inner !== null) collect(inner, `${pointer}/${key}`, found);
+  }
 }

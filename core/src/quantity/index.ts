@@ -1,3 +1,3 @@
 export { doubtsOf, type Doubt } from './doubt.ts';
 export { rangeAbout, Z90, type MassRangeG, type Source } from './quantity.ts';
-export { totalMass, type ErrorCause, type MassTerm, type TotalMass } from './totalMass.ts';
+export { massOfTerm, totalMass, type ErrorCause, type MassTerm, type TotalMass } from './totalMass.ts';

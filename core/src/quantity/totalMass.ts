@@ -36,6 +36,13 @@ export function totalMass(terms: readonly MassTerm[], unknownCount = 0): TotalMa
   return { ...rangeAbout(likelyG, sigmaG / likelyG), unknownCount };
 }
 
+/** One term alone, with its range. */
+export function massOfTerm(term: MassTerm): MassRangeG {
+  const likelyG = term.pieceG * term.count;
+  if (likelyG === 0) return { lowG: 0, likelyG: 0, highG: 0 };
+  return rangeAbout(likelyG, Math.sqrt((term.sharedSigma * likelyG) ** 2 + ownVariance(term)) / likelyG);
+}
+
 function sharedVariance(terms: readonly MassTerm[]): number {
   return [...sharedSigmaByGroup(terms).values()].reduce((sum, sigma) => sum + sigma ** 2, 0);
 }

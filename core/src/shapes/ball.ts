@@ -15,6 +15,7 @@ export function ball(diameterMm: number): Solid {
     sizesMm: [diameterMm],
     outline: () => ellipseOutline(diameterMm, diameterMm),
     inset: (depthMm) => (depthMm * 2 < diameterMm ? ball(diameterMm - 2 * depthMm) : null),
+    insetVolumeMm3: (depthMm) => (Math.PI / 6) * Math.max(0, diameterMm - 2 * depthMm) ** 3,
     scaled: (_along, across) => ball(diameterMm * across),
   };
 }

@@ -29,6 +29,8 @@ export function egg(lengthMm: number, diameterMm: number, widestAtFraction: numb
       ...ellipseArc([radius, pointedMm], radius, pointedMm, Math.PI, 2 * Math.PI),
     ],
     inset: (depthMm) => insetEgg(lengthMm - 2 * depthMm, diameterMm - 2 * depthMm, bluntMm - depthMm),
+    insetVolumeMm3: (depthMm) =>
+      (Math.PI / 6) * Math.max(0, diameterMm - 2 * depthMm) ** 2 * Math.max(0, lengthMm - 2 * depthMm),
     scaled: (along, across) => egg(lengthMm * along, diameterMm * across, widestAtFraction),
   };
 }

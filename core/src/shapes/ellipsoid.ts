@@ -26,6 +26,11 @@ export function ellipsoid(lengthMm: number, widthMm: number, heightMm: number): 
       depthMm * 2 < Math.min(lengthMm, widthMm, heightMm)
         ? ellipsoid(lengthMm - 2 * depthMm, widthMm - 2 * depthMm, heightMm - 2 * depthMm)
         : null,
+    insetVolumeMm3: (depthMm) =>
+      (Math.PI / 6) *
+      Math.max(0, lengthMm - 2 * depthMm) *
+      Math.max(0, widthMm - 2 * depthMm) *
+      Math.max(0, heightMm - 2 * depthMm),
     scaled: (along, across) => ellipsoid(lengthMm * along, widthMm * across, heightMm * across),
   };
 }

@@ -25,6 +25,11 @@ export function flatEllipse(lengthMm: number, widthMm: number, thicknessMm: numb
       depthMm * 2 < Math.min(lengthMm, widthMm, thicknessMm)
         ? flatEllipse(lengthMm - 2 * depthMm, widthMm - 2 * depthMm, thicknessMm - 2 * depthMm)
         : null,
+    insetVolumeMm3: (depthMm) =>
+      (Math.PI / 4) *
+      Math.max(0, lengthMm - 2 * depthMm) *
+      Math.max(0, widthMm - 2 * depthMm) *
+      Math.max(0, thicknessMm - 2 * depthMm),
     scaled: (along, across) => flatEllipse(lengthMm * along, widthMm * across, thicknessMm * across),
   };
 }

@@ -21,6 +21,8 @@ export function limb(lengthMm: number, diameterMm: number): Solid {
     ],
     inset: (depthMm) =>
       depthMm * 2 < diameterMm ? limb(lengthMm - 2 * depthMm, diameterMm - 2 * depthMm) : null,
+    insetVolumeMm3: (depthMm) =>
+      Math.PI * Math.max(0, radius - depthMm) ** 2 * (straightMm + (4 / 3) * (radius - depthMm)),
     // Rolled fatter but hardly longer, a short limb would come out shorter than it is wide: it stays a ball then.
     scaled: (along, across) => limb(Math.max(lengthMm * along, diameterMm * across), diameterMm * across),
   };

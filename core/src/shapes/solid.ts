@@ -30,6 +30,8 @@ export interface Solid {
   readonly holes?: () => readonly (readonly PointMm[])[];
   /** The solid whose surface lies `depthMm` inside this one; null when nothing is left. */
   readonly inset: (depthMm: number) => Solid | null;
+  /** What `inset` leaves, mm³, without making it: the search for a layer’s depth asks for nothing else. */
+  readonly insetVolumeMm3?: (depthMm: number) => number;
   /** This solid with its long axis and its cross axes multiplied. */
   readonly scaled: (alongFactor: number, acrossFactor: number) => Solid;
   /** Rolled before felting, where the family’s rule does not hold; `q` is finished over packed density. */

@@ -68,6 +68,18 @@ export function calculatePart(sized: SizedPart, around: PartSurroundings): PartW
   return body.kind === 'solid' ? layeredPart(part, uses, body.solid, around) : laidPart(part, uses, around);
 }
 
+/** Parts looked at before: an edit makes a new one of the part it changes, and of no other. */
+const possible = new WeakMap<Part, boolean>();
+
+/** A name that is missing makes no number impossible. */
+function isPossible(part: Part): boolean {
+  const known = possible.get(part);
+  if (known !== undefined) return known;
+  const is = checkPart(part, '').every(({ pointer }) => pointer === '/name');
+  possible.set(part, is);
+  return is;
+}
+
 type Body =
   | { readonly kind: 'solid'; readonly solid: Solid }
   | { readonly kind: 'laid' }
@@ -76,7 +88,7 @@ type Body =
 function bodyOf({ part, fault }: SizedPart, uses: readonly WoolUse[], around: PartSurroundings): Body {
   const unknown = (reason: UnknownReason): Body => ({ kind: 'unknown', reason });
   if (fault) return unknown(fault);
-  if (checkPart({ ...part, name: part.name || '-' }, '').length > 0) return unknown('part_impossible');
+  if (!isPossible(part)) return unknown('part_impossible');
   if (part.shape.kind === 'by-grams') return bodyByGrams(part, uses, around);
   const result = solidOf(part.shape);
   switch (result.kind) {

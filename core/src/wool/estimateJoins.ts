@@ -1,5 +1,5 @@
 import { countRange, mmOrNull, type CountRange, type Join, type Part } from '../pattern/index.ts';
-import { totalMass, type MassTerm } from '../quantity/index.ts';
+import { massOfTerm, type MassTerm } from '../quantity/index.ts';
 import type { Solid } from '../shapes/index.ts';
 import { fibreOf, type PartWorking } from './calculatePart.ts';
 import type { Calibration } from './calibration.ts';
@@ -84,25 +84,35 @@ const unknownUse = (base: Owner, reason: UnknownReason): UseEstimate => ({
 });
 
 function knownUse(
-  base: Owner & { count: CountRange; fibreId: string },
-  pieceG: number,
-  cause: 'density' | 'hiding',
+  { owner, useId, role, isIfNeeded }: Owner,
+  {
+    fibreId,
+    count,
+    pieceG,
+    cause,
+  }: { fibreId: string; count: CountRange; pieceG: number; cause: 'density' | 'hiding' },
 ): UseEstimate {
   const term: MassTerm = {
-    group: base.fibreId,
+    group: fibreId,
     cause,
     pieceG,
-    count: base.count.likely,
+    count: count.likely,
     sharedSigma: cause === 'density' ? SIGMA.coreShared : SIGMA.coatShared,
     ownSigma: cause === 'density' ? SIGMA.coreOwn : SIGMA.coatOwn,
-    countSigma: countSigma(base.count),
+    allSigma: 0,
+    countSigma: countSigma(count),
   };
   return {
-    ...base,
     kind: 'known',
+    owner,
+    useId,
+    role,
+    fibreId,
+    isIfNeeded,
+    count,
     pieceG,
-    all: totalMass([term]),
-    packG: pieceG * base.count.high,
+    all: massOfTerm(term),
+    packG: pieceG * count.high,
     term,
     source: 'calculated',
     comparison: null,
@@ -132,7 +142,7 @@ function looseEndOf(join: Join, count: CountRange | null, { parts }: JoinSurroun
   if (!own?.rollUp || tailMm === null) return { tailMm, use: unknownUse(base, 'sizes_missing') };
   if (!count) return { tailMm, use: unknownUse(base, 'count_missing') };
   const pieceG = looseEndMassG(sectionMm2(own.rollUp), tailMm, own.rollUp.packedGPerCm3);
-  return { tailMm, use: knownUse({ ...base, count, fibreId: core.fibre.id }, pieceG, 'density') };
+  return { tailMm, use: knownUse(base, { fibreId: core.fibre.id, count, pieceG, cause: 'density' }) };
 }
 
 function coverOf(
@@ -162,5 +172,5 @@ function coverOf(
   });
   const coat = coatOver(colours, fibre, calibration.hiding(fibre).value);
   const pieceG = (joinCoverMm2(acrossMm, bandMm) * coat.arealGPerM2) / 1e6;
-  return { coat, use: knownUse({ ...base, count, fibreId: fibre.id }, pieceG, 'hiding') };
+  return { coat, use: knownUse(base, { fibreId: fibre.id, count, pieceG, cause: 'hiding' }) };
 }

@@ -11,6 +11,7 @@ import { resolveAmounts, type SharedEstimate } from './resolveAmounts.ts';
 import { evidenceOf } from './samples.ts';
 import { showingOutside } from './showing.ts';
 import { inOneMake, totalOfUses, WOOL_ROLES, type UseEstimate, type WoolRole } from './useEstimate.ts';
+import { toMm } from '../units/index.ts';
 import { wireThrough } from './wireThrough.ts';
 import type { FibreLookup, Wool } from './wool.ts';
 
@@ -68,14 +69,11 @@ export function estimatePattern(pattern: Pattern, wool: Wool): PatternEstimate {
   const joins = pattern.joins.map((join) =>
     estimateJoin(join, joinCount(join, pattern.parts), { parts: byId, wool, calibration }),
   );
-  const looseByPart = looseEndsByPart(joins);
-  const parts = workings.parts.map((working) =>
-    partEstimate(working, settled, looseByPart.get(working.part.id) ?? [], joins, {
-      pattern,
-      calibration,
-      fibres: wool.fibres,
-    }),
-  );
+  const held = heldByPart(pattern, joins);
+  const parts = workings.parts.map((working) => {
+    const { looseEnds, tailMm, sunkMm } = held.get(working.part.id) ?? NOTHING_HELD;
+    return partEstimate(working, settled, looseEnds, { calibration, fibres: wool.fibres, tailMm, sunkMm });
+  });
   const uses = [
     ...parts.flatMap((part) => part.uses),
     ...joins.flatMap(({ cover }) => (cover ? [cover] : [])),
@@ -132,11 +130,30 @@ function workParts(pattern: Pattern, wool: Wool) {
   return { parts, calibration, solids };
 }
 
-function looseEndsByPart(joins: readonly JoinEstimate[]): Map<string, UseEstimate[]> {
-  const byPart = new Map<string, UseEstimate[]>();
-  for (const { looseEnd } of joins) {
-    if (looseEnd) byPart.set(looseEnd.owner.id, [...(byPart.get(looseEnd.owner.id) ?? []), looseEnd]);
-  }
+/** What joins make of one part: its loose ends, their length in all, and how deep it is sunk, mm. */
+interface Held {
+  readonly looseEnds: UseEstimate[];
+  tailMm: number;
+  sunkMm: number;
+}
+
+const NOTHING_HELD: Readonly<Held> = { looseEnds: [], tailMm: 0, sunkMm: 0 };
+
+function heldByPart(pattern: Pattern, joins: readonly JoinEstimate[]): Map<string, Held> {
+  const byPart = new Map<string, Held>();
+  const heldOf = (partId: string): Held => {
+    const held = byPart.get(partId) ?? { looseEnds: [], tailMm: 0, sunkMm: 0 };
+    byPart.set(partId, held);
+    return held;
+  };
+  pattern.joins.forEach((join, index) => {
+    const own = joins[index];
+    if (join.sink) heldOf(join.partId).sunkMm += toMm(join.sink);
+    if (!own?.looseEnd) return;
+    const held = heldOf(own.looseEnd.owner.id);
+    held.looseEnds.push(own.looseEnd);
+    held.tailMm += own.tailMm ?? 0;
+  });
   return byPart;
 }
 

@@ -124,7 +124,8 @@ const MOST_STEPS = 60;
  * between too shallow and too deep closes in on it (Illinois: an end that stays twice has its error halved).
  */
 export function offsetThatLeaves(solid: Solid, volumeMm3: number): number {
-  const excessAt = (depthMm: number) => (solid.inset(depthMm)?.volumeMm3 ?? 0) - volumeMm3;
+  const leftAt = solid.insetVolumeMm3 ?? ((depthMm: number) => solid.inset(depthMm)?.volumeMm3 ?? 0);
+  const excessAt = (depthMm: number) => leftAt(depthMm) - volumeMm3;
   let [shallow, deep] = [0, Math.min(...solid.sizesMm.filter((size) => size > 0)) / 2];
   let [excess, lack] = [solid.volumeMm3 - volumeMm3, excessAt(deep)];
   // A slanted side may leave something at half the thinnest size: go on until nothing is left.

@@ -1,11 +1,8 @@
-import type { CountRange, Pattern } from '../pattern/index.ts';
-import { countRange } from '../pattern/index.ts';
+import { countRange, type CountRange } from '../pattern/index.ts';
 import type { TotalMass } from '../quantity/index.ts';
 import { bodyOfWool, type Solid } from '../shapes/index.ts';
 import type { PartWorking } from './calculatePart.ts';
 import type { Calibration } from './calibration.ts';
-import type { JoinEstimate } from './estimateJoins.ts';
-import { toMm } from '../units/index.ts';
 import type { RollUp } from './rollUp.ts';
 import type { FibreLookup } from './wool.ts';
 import { inOneMake, totalOfUses, type UseEstimate } from './useEstimate.ts';
@@ -32,9 +29,10 @@ export interface PartEstimate {
 }
 
 interface PartEstimateContext {
-  readonly pattern: Pattern;
   readonly calibration: Calibration;
   readonly fibres: FibreLookup;
+  readonly tailMm: number;
+  readonly sunkMm: number;
 }
 
 /** The body of what is only laid or counted, from the wool that was settled on; null while that is unknown. */
@@ -56,8 +54,7 @@ export function partEstimate(
   working: PartWorking,
   settled: ReadonlyMap<string, UseEstimate>,
   looseEnds: readonly UseEstimate[],
-  joins: readonly JoinEstimate[],
-  { pattern, calibration, fibres }: PartEstimateContext,
+  { calibration, fibres, tailMm, sunkMm }: PartEstimateContext,
 ): PartEstimate {
   const { part, rollUp } = working;
   const own = working.uses.flatMap(({ use }) => settled.get(use.id) ?? []);
@@ -73,14 +70,8 @@ export function partEstimate(
     total,
     solid,
     rollUp,
-    tailMm: tailOf(part.id, joins),
-    sunkMm: sunkOf(part.id, pattern),
+    tailMm,
+    sunkMm,
     working,
   };
 }
-
-const tailOf = (partId: string, joins: readonly JoinEstimate[]): number =>
-  joins.reduce((sum, { looseEnd, tailMm }) => (looseEnd?.owner.id === partId ? sum + (tailMm ?? 0) : sum), 0);
-
-const sunkOf = (partId: string, { joins }: Pattern): number =>
-  joins.reduce((sum, { partId: own, sink }) => (own === partId && sink ? sum + toMm(sink) : sum), 0);

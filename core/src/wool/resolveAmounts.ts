@@ -1,5 +1,5 @@
 import { countRange, type CountRange, type SharedWeight } from '../pattern/index.ts';
-import { totalMass, Z90, type ErrorCause, type MassTerm, type Source } from '../quantity/index.ts';
+import { massOfTerm, Z90, type ErrorCause, type MassTerm, type Source } from '../quantity/index.ts';
 import type { PartWorking, UseWorking } from './calculatePart.ts';
 import { SIGMA } from './sigmas.ts';
 import type { UnknownReason } from './unknown.ts';
@@ -104,11 +104,11 @@ function settler(placed: ReadonlyMap<string, Placed>, weights: readonly SharedWe
     const own = placed.get(id);
     if (!own) return unknown('other_unknown');
     if (way.includes(id)) return unknown('other_circular');
-    const settled = settleOne(own, [...way, id]);
+    const settled = settleOne(own, id, way);
     known.set(id, settled);
     return settled;
   };
-  const settleOne = (own: Placed, way: readonly string[]): Settling => {
+  const settleOne = (own: Placed, id: string, way: readonly string[]): Settling => {
     const { calculated, stated, use, fibre } = own.working;
     if (stated === null) return byShape(own.working);
     if (stated.kind === 'unknown') return unknown(stated.reason);
@@ -130,7 +130,7 @@ function settler(placed: ReadonlyMap<string, Placed>, weights: readonly SharedWe
           ? said(amount.massG)
           : byShape(own.working);
       case 'relative': {
-        const other = settle(amount.ofUseId ?? '', way);
+        const other = settle(amount.ofUseId ?? '', [...way, id]);
         if (other.kind === 'unknown')
           return unknown(other.reason === 'other_circular' ? 'other_circular' : 'other_unknown');
         const sigma = Math.hypot(other.sharedSigma, other.ownSigma, other.allSigma);
@@ -151,7 +151,18 @@ function settler(placed: ReadonlyMap<string, Placed>, weights: readonly SharedWe
 
 function byShape({ calculated }: UseWorking): Settling {
   if (calculated.kind === 'unknown') return unknown(calculated.reason);
-  return { ...said(calculated.massG), ...calculated, source: 'calculated', allSigma: 0 };
+  const { massG, cause, sharedSigma, ownSigma } = calculated;
+  return {
+    kind: 'known',
+    massG,
+    source: 'calculated',
+    cause,
+    group: null,
+    sharedSigma,
+    ownSigma,
+    allSigma: 0,
+    isUntil: false,
+  };
 }
 
 const weightOf = (weights: readonly SharedWeight[], id: string): SharedWeight | null =>
@@ -199,35 +210,36 @@ function restOf(
   return leftG > 0 ? ofWeight(leftG / pieces, weight) : unknown('shared_overdrawn');
 }
 
+/** Written out field by field: there is one for every use, and copying objects together costs more than working them out. */
 function estimateOf({ working, partId, count }: Placed, settled: Settling): UseEstimate {
-  const { use } = working;
-  const base = {
-    owner: { kind: 'part', id: partId },
-    useId: use.id,
-    role: use.role,
-    fibreId: use.fibreId,
-    isIfNeeded: use.isIfNeeded,
-  } as const;
-  if (settled.kind === 'unknown') return { ...base, count, kind: 'unknown', reason: settled.reason };
-  if (!count) return { ...base, count, kind: 'unknown', reason: 'count_missing' };
-  if (use.fibreId === null) return { ...base, count, kind: 'unknown', reason: 'fibre_missing' };
+  const { id, role, fibreId, isIfNeeded } = working.use;
+  const owner = { kind: 'part', id: partId } as const;
+  if (settled.kind === 'unknown' || !count || fibreId === null) {
+    const reason = settled.kind === 'unknown' ? settled.reason : count ? 'fibre_missing' : 'count_missing';
+    return { kind: 'unknown', owner, useId: id, role, fibreId, isIfNeeded, count, reason };
+  }
+  const { massG, cause, sharedSigma, ownSigma, allSigma } = settled;
   const term: MassTerm = {
-    group: settled.group ?? use.fibreId,
-    cause: settled.cause,
-    pieceG: settled.massG,
+    group: settled.group ?? fibreId,
+    cause,
+    pieceG: massG,
     count: count.likely,
-    sharedSigma: settled.sharedSigma,
-    ownSigma: settled.ownSigma,
-    allSigma: settled.allSigma,
+    sharedSigma,
+    ownSigma,
+    allSigma,
     countSigma: countSigma(count),
   };
   return {
-    ...base,
     kind: 'known',
+    owner,
+    useId: id,
+    role,
+    fibreId,
+    isIfNeeded,
     count,
-    pieceG: settled.massG,
-    all: totalMass([term]),
-    packG: settled.massG * count.high,
+    pieceG: massG,
+    all: massOfTerm(term),
+    packG: massG * count.high,
     term,
     source: settled.source,
     comparison: comparisonOf(working, settled),
