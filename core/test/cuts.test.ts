@@ -66,8 +66,10 @@ const WOOL: Wool = {
   handMeasures: [],
 };
 
-const cut = <K extends Cut['kind']>(kind: K, more: Partial<Extract<Cut, { kind: K }>>): Cut =>
-  ({ ...blankCut('c', kind), ...more }) as Cut;
+const cut = <K extends Cut['kind']>(kind: K, more: Partial<Extract<Cut, { kind: K }>>): Cut => ({
+  ...blankCut('c', kind),
+  ...more,
+});
 const estimateOf = (one: Cut, parts = [part('leg', shapes.limb(50, 12), { count: 2 })]) => {
   const [own] = estimatePattern(pattern(parts, { cuts: [one] }), WOOL).cuts;
   if (!own) throw new Error('one cut');
@@ -183,7 +185,7 @@ describe('cut lengths', () => {
     const own = estimateOf({
       ...blankCut('c', kind),
       ...(kind === 'wire' || kind === 'binding' ? sizes : {}),
-    } as Cut);
+    });
     expect(own).toMatchObject({ exact: null, cut: null, stockAmount: null, massG: null });
   });
   test('turns need to know how thick the wire is', () => {

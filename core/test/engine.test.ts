@@ -272,7 +272,7 @@ describe('amounts as they are stated', () => {
   });
   test.each([
     ['a weight nobody has said', null, null, 0, 'shared_unknown'],
-    ['nothing is left', 5, { form: 'rest', sharedId: 's' } as Amount, 2, 'shared_overdrawn'],
+    ['nothing is left', 5, { form: 'rest', sharedId: 's' }, 2, 'shared_overdrawn'],
   ] as const)('unknown: %s', (_name, massG, third, at, reason) => {
     expect(estimatePattern(sharing(massG, third), WOOL).uses[at]).toMatchObject({ kind: 'unknown', reason });
   });

@@ -17,6 +17,8 @@ export type Decoration =
       readonly x: number;
       readonly y: number;
       readonly lengthMm: number;
+      /** Down the piece, where it is too long to lie across. */
+      readonly isUpright: boolean;
     }
   /** From the top down to here. */
   | { readonly kind: 'share'; readonly fibreId: string | null; readonly fraction: number }
@@ -28,21 +30,36 @@ export type Decoration =
       readonly lineMm: number;
       readonly dropMm: number;
     }
-  /** Something inside that is no wool; only seen cut away. */
-  | { readonly kind: 'insert'; readonly findingId: string | null; readonly count: number };
+  /** Something inside that is no wool; only seen cut away, as the ball of its volume. */
+  | { readonly kind: 'insert'; readonly x: number; readonly y: number; readonly diameterMm: number };
 
 /**
  * What is drawn on a piece beside its coats, in the order it is laid. Where a thing sits is the author’s business; here
  * it is put where it can be seen: patches in the middle, dots above, lines below them.
+ * @param insertsCm3 volume of what lies inside
  */
-export function decorationsOf(part: Part, { widthMm, heightMm }: Solid): Decoration[] {
-  return part.uses.flatMap((use) => decorate(use, widthMm, heightMm));
+export function decorationsOf(part: Part, { widthMm, heightMm }: Solid, insertsCm3: number): Decoration[] {
+  return [
+    ...insertsOf(part, heightMm, widthMm, insertsCm3),
+    ...part.uses.flatMap((use) => decorate(use, widthMm, heightMm)),
+  ];
+}
+
+/** What lies inside, one above the other in the middle. */
+function insertsOf({ uses }: Part, height: number, width: number, insertsCm3: number): Decoration[] {
+  const count = uses.reduce((sum, use) => (use.role === 'insert' ? sum + use.count : sum), 0);
+  if (count === 0 || insertsCm3 <= 0) return [];
+  const diameterMm = Math.cbrt((6000 * insertsCm3) / count / Math.PI);
+  return Array.from({ length: count }, (_, i) => ({
+    kind: 'insert',
+    x: width / 2,
+    y: height / 2 + (i - (count - 1) / 2) * diameterMm,
+    diameterMm,
+  }));
 }
 
 function decorate(use: Use, width: number, height: number): Decoration[] {
   switch (use.role) {
-    case 'insert':
-      return [{ kind: 'insert', findingId: use.findingId, count: use.count }];
     case 'coat':
       return coatDecorations(use, width, height);
     case 'patch': {
@@ -67,6 +84,7 @@ function decorate(use: Use, width: number, height: number): Decoration[] {
         x: width / 2,
         y: height * (0.5 + 0.14 * (i - (use.count - 1) / 2)),
         lengthMm,
+        isUpright: lengthMm > width,
       }));
     }
     case 'hair': {
@@ -74,6 +92,7 @@ function decorate(use: Use, width: number, height: number): Decoration[] {
       if (lineMm === null || dropMm === null) return [];
       return [{ kind: 'hair', fibreId: use.fibreId, x: width / 2, y: height * 0.9, lineMm, dropMm }];
     }
+    case 'insert':
     case 'core':
     case 'added':
       return [];

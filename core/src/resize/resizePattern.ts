@@ -107,7 +107,7 @@ function resizeShape(shape: Part['shape'], k: number): Part['shape'] {
 
 /** Every length right in this object, times k. */
 function scaled<T extends object>(value: T, k: number): T {
-  const entries = Object.entries(value).map(([key, inner]) => [
+  const entries = Object.entries(value).map(([key, inner]: [string, unknown]) => [
     key,
     isLength(inner) ? times(inner, k) : inner,
   ]);

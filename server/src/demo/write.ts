@@ -164,7 +164,7 @@ export const cut = <K extends Cut['kind']>(
   kind: K,
   findingId: string | null,
   more: Partial<Extract<Cut, { kind: K }>>,
-): Cut => ({ ...blankCut(idOf(name), kind), name, findingId, ...more }) as Cut;
+): Cut => ({ ...blankCut(idOf(name), kind), name, findingId, ...more });
 
 export const fitting = (
   findingId: string,

@@ -1,5 +1,6 @@
 import { useId } from 'react';
 import { FibrePattern } from '../look/FibrePattern.tsx';
+import { Decorations } from './Decorations.tsx';
 import { pathOf } from './outlinePath.ts';
 import type { Piece } from './pieces.ts';
 
@@ -37,6 +38,7 @@ export function CutAway({ piece, scale }: CutAwayProps) {
             />
           </g>
         ))}
+        <Decorations piece={piece} scale={scale} which="inside" />
       </g>
       <path
         d={`M${half} 0v${piece.heightMm * scale}`}

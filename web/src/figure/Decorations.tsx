@@ -10,8 +10,8 @@ interface DecorationsProps {
 }
 
 interface WhichDecorations extends DecorationsProps {
-  /** What lies on the surface, or what stands off it. */
-  which: 'on' | 'off';
+  /** What lies on the surface, what stands off it, or what is only seen when it is cut open. */
+  which: 'on' | 'off' | 'inside';
 }
 
 /** What is laid on a piece: patches, dots, lines, hair, at their true size. */
@@ -23,7 +23,7 @@ export function Decorations({ piece, scale, which }: WhichDecorations) {
   return (
     <g transform={`translate(${left * scale} ${top * scale})`}>
       {piece.decorations.map((decoration, index) => {
-        if ((decoration.what.kind === 'hair') !== (which === 'off')) return null;
+        if (placeOf(decoration.what.kind) !== which) return null;
         const fillId = `${id}-${index}`;
         return (
           <g key={index}>
@@ -49,6 +49,9 @@ export function Decorations({ piece, scale, which }: WhichDecorations) {
     </g>
   );
 }
+
+const placeOf = (kind: DrawnDecoration['what']['kind']): WhichDecorations['which'] =>
+  kind === 'hair' ? 'off' : kind === 'insert' ? 'inside' : 'on';
 
 interface ShapeProps extends DecorationsProps {
   decoration: DrawnDecoration;
@@ -76,7 +79,11 @@ function Shape({ decoration: { what, fibre }, fill, piece, scale }: ShapeProps) 
     case 'line':
       return (
         <path
-          d={`M${(what.x - what.lengthMm / 2) * scale} ${what.y * scale}h${what.lengthMm * scale}`}
+          d={
+            what.isUpright
+              ? `M${what.x * scale} ${(what.y - what.lengthMm / 2) * scale}v${what.lengthMm * scale}`
+              : `M${(what.x - what.lengthMm / 2) * scale} ${what.y * scale}h${what.lengthMm * scale}`
+          }
           stroke={fibre?.colour ?? 'var(--red)'}
           strokeWidth={Math.max(1.25, scale * 0.7)}
           strokeLinecap="round"
@@ -102,6 +109,15 @@ function Shape({ decoration: { what, fibre }, fill, piece, scale }: ShapeProps) 
       );
     }
     case 'insert':
-      return null;
+      return (
+        <circle
+          cx={what.x * scale}
+          cy={what.y * scale}
+          r={(what.diameterMm / 2) * scale}
+          fill="var(--paper-2)"
+          stroke="var(--ink)"
+          strokeWidth={0.75}
+        />
+      );
   }
 }

@@ -19,6 +19,8 @@ interface PieceTrayProps {
   showJoins: boolean;
   onChoose: (partId: string) => void;
   onPull: PullSize;
+  /** A hand takes hold of a size, and lets it go. */
+  onHold: (isHeld: boolean) => void;
 }
 
 const RULER = 22;
@@ -27,7 +29,7 @@ const SCALES = { least: 0.5, most: 4 };
 
 /** The parts of a figure on the table, to one scale, between true rulers; choosing one here chooses it everywhere. */
 export const PieceTray = memo(function PieceTray(props: PieceTrayProps) {
-  const { pieces, joins, unit, chosenId, isCutAway, showJoins, onChoose, onPull } = props;
+  const { pieces, joins, unit, chosenId, isCutAway, showJoins, onChoose, onPull, onHold } = props;
   const [box, size] = useSize();
   // While a hand pulls a size, nothing else on the table moves.
   const [heldScale, setHeldScale] = useState<number | null>(null);
@@ -98,7 +100,10 @@ export const PieceTray = memo(function PieceTray(props: PieceTrayProps) {
                         piece={piece}
                         scale={tray.scale}
                         onPull={onPull}
-                        onHold={(isHeld) => setHeldScale(isHeld ? tray.scale : null)}
+                        onHold={(isHeld) => {
+                          setHeldScale(isHeld ? tray.scale : null);
+                          onHold(isHeld);
+                        }}
                       />
                     </div>
                   )}

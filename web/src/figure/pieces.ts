@@ -102,7 +102,7 @@ function pieceOf(part: Part, number: number, estimate: PartEstimate, fibres: Fib
     finished,
     rolled,
     decorations: solid
-      ? decorationsOf(part, solid).map((what) => ({
+      ? decorationsOf(part, solid, estimate.working.layers?.insertsCm3 ?? 0).map((what) => ({
           what,
           fibre: 'fibreId' in what ? fibreOf(what.fibreId) : null,
         }))

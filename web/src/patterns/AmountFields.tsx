@@ -57,7 +57,7 @@ function FormFields({ use, amount, onAmount }: AmountFieldsProps & { amount: Amo
         value={value}
         defaultUnit={document.lengthUnit}
         {...(hint !== undefined && { hint })}
-        onValue={(size) => set({ [key]: size } as Partial<Amount>, key)}
+        onValue={(size) => set({ [key]: size }, key)}
       />
     </div>
   );
@@ -70,7 +70,7 @@ function FormFields({ use, amount, onAmount }: AmountFieldsProps & { amount: Amo
       isWhole={bounds === WAYS}
       allowEmpty={bounds !== WAYS}
       suffix={suffix}
-      onValue={(next) => set({ [key]: next } as Partial<Amount>, key)}
+      onValue={(next) => set({ [key]: next }, key)}
     />
   );
   switch (amount.form) {

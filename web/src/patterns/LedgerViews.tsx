@@ -142,6 +142,8 @@ export function ByPart({ estimate, onChoosePart, onShow }: ByPartProps) {
 
 function Amount({ total }: { total: TotalMass }) {
   if (total.likelyG <= 0 && total.unknownCount > 0) return <b className="red">unknown</b>;
+  // Trimmings, and nothing else.
+  if (total.likelyG <= 0) return <span className="quiet">none taken</span>;
   return (
     <span className="num" style={{ textAlign: 'right' }}>
       <b>

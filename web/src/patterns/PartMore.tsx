@@ -68,11 +68,11 @@ export function PartMore({ part, estimate }: PartMoreProps) {
           onChoose={(packing) => editPart('how it is packed', (it) => void (it.packing = packing))}
         />
         <div className={styles.span6} />
-        {size('Sample rolled across', 'rolled')}
-        {size('felted across', 'felted')}
+        {size('Sample, rolled', 'rolled')}
+        {size('felted', 'felted')}
         <NumberField<number | null>
           className={styles.span3 ?? ''}
-          label="felted weighs"
+          label="weighs"
           value={sample.massG}
           bounds={{ min: 0.001, max: 10_000 }}
           suffix="g"

@@ -10,7 +10,7 @@ import {
 } from '@lanakit/core';
 import { sizeWords } from '@lanakit/core/words';
 import { Checkbox, Segmented } from 'antd';
-import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { memo, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { SaveMark } from '../draft/SaveMark.tsx';
 import { useDraft } from '../draft/useDraft.ts';
@@ -65,7 +65,13 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
     ],
     [document, wool],
   );
-  const view: TableView = { draft, estimate, problems, fibres, shelf, wool };
+  const view = useMemo(
+    (): TableView => ({ draft, estimate, problems, fibres, shelf, wool }),
+    [draft, estimate, problems, fibres, shelf, wool],
+  );
+  // While a hand pulls a size, the grams and the drawing keep up with it; the list follows when there is a moment.
+  const [isPulling, setPulling] = useState(false);
+  const laterView = useDeferredValue(view);
 
   const keys = { enableOnFormTags: true, preventDefault: true } as const;
   useHotkeys('mod+z', draft.undo, keys);
@@ -105,7 +111,7 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
         <section className={`sheet ${styles.tray}`} aria-label="Pieces">
           <div className={styles.trayHeading}>
             <h2>Pieces</h2>
-            <span className="quiet small">
+            <span className={`quiet small ${styles.legend}`}>
               {document.lengthUnit === 'mm' ? 'cm' : 'inches'} · dashed: rolled
             </span>
             <span className={styles.switches}>
@@ -124,6 +130,7 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
               isCutAway={isCutAway}
               showJoins={showJoins}
               onPull={pullSize}
+              onHold={setPulling}
               unit={document.lengthUnit}
               chosenId={openPartId}
               onChoose={choosePart}
@@ -134,31 +141,50 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
             </p>
           )}
         </section>
-        <section className={`sheet ${styles.writing}`} aria-label={WRITING_WORDS[writing]}>
-          <div className={styles.writingHeading}>
-            <Segmented<Writing>
-              value={writing}
-              onChange={setWriting}
-              aria-label="What to write"
-              options={[
-                { value: 'parts', label: counted(document.parts.length, 'part') },
-                { value: 'joins', label: counted(document.joins.length, 'join') },
-                { value: 'materials', label: 'materials' },
-                { value: 'steps', label: counted(document.steps.length, 'step') },
-              ]}
-            />
-            <span className="quiet small">
-              {draft.undoLabel !== null && `Ctrl Z takes back: ${draft.undoLabel}`}
-            </span>
-          </div>
-          {writing === 'parts' && <PartsList openId={openPartId} onOpen={setOpenPartId} />}
-          {writing === 'joins' && <JoinsList />}
-          {writing === 'materials' && <MaterialsList />}
-          {writing === 'steps' && <StepsList />}
-        </section>
+        <TableContext value={isPulling ? laterView : view}>
+          <section className={`sheet ${styles.writing}`} aria-label={WRITING_WORDS[writing]}>
+            <div className={styles.writingHeading}>
+              <Segmented<Writing>
+                value={writing}
+                onChange={setWriting}
+                aria-label="What to write"
+                options={[
+                  { value: 'parts', label: counted(document.parts.length, 'part') },
+                  { value: 'joins', label: counted(document.joins.length, 'join') },
+                  { value: 'materials', label: 'materials' },
+                  { value: 'steps', label: counted(document.steps.length, 'step') },
+                ]}
+              />
+              <span className="quiet small">
+                {draft.undoLabel !== null && `Ctrl Z takes back: ${draft.undoLabel}`}
+              </span>
+            </div>
+            <WritingList writing={writing} openPartId={openPartId} onOpenPart={setOpenPartId} />
+          </section>
+        </TableContext>
         <Ledger stored={stored} onChoosePart={choosePart} onShow={setWriting} />
         <ConflictDialog />
       </main>
     </TableContext>
   );
 }
+
+interface WritingListProps {
+  writing: Writing;
+  openPartId: string | null;
+  onOpenPart: (partId: string | null) => void;
+}
+
+/** The list that is being written. It draws itself anew when what it sees changes, and not when the table does. */
+const WritingList = memo(function WritingList({ writing, openPartId, onOpenPart }: WritingListProps) {
+  switch (writing) {
+    case 'parts':
+      return <PartsList openId={openPartId} onOpen={onOpenPart} />;
+    case 'joins':
+      return <JoinsList />;
+    case 'materials':
+      return <MaterialsList />;
+    case 'steps':
+      return <StepsList />;
+  }
+});

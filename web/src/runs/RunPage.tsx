@@ -1,4 +1,4 @@
-import type { NamedRun } from '@lanakit/core';
+import { type NamedRun, shortOfPlan, takingsOfPlan, uncountedOfPlan } from '@lanakit/core';
 import { Button } from 'antd';
 import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -127,8 +127,9 @@ function SheetLink({ runId, draft, sheet, isPrimary = false, children }: SheetLi
 
 function LineOfStates({ runPlan, draft: { input } }: { runPlan: RunPlan; draft: RunDraft }) {
   const plan = runPlan.kind === 'plan' ? runPlan.plan : null;
-  const short = plan?.fibres.filter((fibre) => (fibre.shortG ?? 0) > 0) ?? [];
-  const uncounted = plan?.fibres.filter((fibre) => fibre.shortG === null) ?? [];
+  const short = plan ? shortOfPlan(plan) : [];
+  const uncounted = plan ? uncountedOfPlan(plan) : [];
+  const fibreCount = plan ? takingsOfPlan(plan).size : 0;
   const name = (fibreId: string) =>
     runPlan.kind === 'plan' ? (runPlan.shelf.get(fibreId)?.name ?? 'a fibre') : '';
   return (
@@ -141,7 +142,7 @@ function LineOfStates({ runPlan, draft: { input } }: { runPlan: RunPlan; draft: 
       </li>
       <li>
         <h2>One pack</h2>
-        <span>{plan ? `${showLikely(plan.packG)} in ${counted(plan.fibres.length, 'fibre')}` : '–'}</span>
+        <span>{plan ? `${showLikely(plan.packG)} in ${counted(fibreCount, 'fibre')}` : '–'}</span>
       </li>
       <li>
         <h2>The class</h2>
@@ -151,12 +152,12 @@ function LineOfStates({ runPlan, draft: { input } }: { runPlan: RunPlan; draft: 
         <h2>Stock</h2>
         {short.map((fibre) => (
           <span key={fibre.fibreId} className="red">
-            {showWeighed(fibre.shortG ?? 0, input.scaleStepG)} {name(fibre.fibreId)} short
+            {showWeighed(fibre.shortG, input.scaleStepG)} {name(fibre.fibreId)} short
           </span>
         ))}
-        {uncounted.map((fibre) => (
-          <span key={fibre.fibreId} className="red">
-            {name(fibre.fibreId)} not counted
+        {uncounted.map((fibreId) => (
+          <span key={fibreId} className="red">
+            {name(fibreId)} not counted
           </span>
         ))}
         {plan && short.length + uncounted.length === 0 && <span className="leaf">enough of everything</span>}

@@ -81,9 +81,8 @@ function flattenFinely(path: string): Run[] | null {
 /** Points that bend less than a hair are left out, a little more each time, until few enough are left. */
 function simplified(runs: readonly Run[]): PointMm[][] {
   const height = heightOf(runs.map(({ points }) => points));
-  let kept: PointMm[][] = [];
   for (let tolerance = height * KEPT_FRACTION; ; tolerance *= 1.5) {
-    kept = runs.map(({ points }) =>
+    const kept = runs.map(({ points }) =>
       simplify(
         points.map(([x, y]) => ({ x, y })),
         tolerance,
