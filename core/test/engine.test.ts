@@ -22,11 +22,14 @@ import {
   type UseEstimate,
   warningsOf,
   type Wool,
+  handsMeasures,
+  upgradePattern,
   withoutPart,
   checkPattern,
 } from '../src/index.ts';
 import { unknownWords, warningWords } from '../src/words/index.ts';
 import { fibre, mm, part, pattern, shapes, shelf, use } from './support/make.ts';
+import { gaussian } from './support/random.ts';
 
 const finding = (id: string, measure: Partial<FindingMeasure>): Finding => ({
   ...BLANK_FINDING,
@@ -653,4 +656,186 @@ test('a part taken out is out of everything that named it', () => {
   expect(checkPattern(without)).toEqual([]);
   expect(without.joins).toEqual([]);
   expect(JSON.stringify(without)).not.toContain('"a"');
+});
+
+describe('unknown by its shape', () => {
+  test.each<[string, Part, string]>([
+    ['an outline nobody has drawn', part('p', shapes.outline('', 30, 4)), 'outline_missing'],
+    ['a weight nobody has given', part('p', { kind: 'by-grams', massG: null }), 'weight_missing'],
+    ['counted pieces of which nobody says how much', part('p', shapes.byCount()), 'amount_missing'],
+    [
+      'a patch without its width',
+      part('p', { ...shapes.patch(20, 10), width: null } as Part['shape']),
+      'sizes_missing',
+    ],
+    [
+      'a fringe without its drop',
+      part('p', { ...shapes.fringe(20, 10), drop: null } as Part['shape']),
+      'sizes_missing',
+    ],
+    [
+      'wool added by hand without an amount',
+      part('p', shapes.ball(20), { uses: [use('added', 'w', 'core')] }),
+      'amount_missing',
+    ],
+    [
+      'a line without its length',
+      part('p', shapes.ball(20), { uses: [use('line', 'l', 'core')] }),
+      'sizes_missing',
+    ],
+    [
+      'a dot without its size',
+      part('p', shapes.ball(20), { uses: [use('dot', 'd', 'core')] }),
+      'sizes_missing',
+    ],
+    [
+      'hair without its drop',
+      part('p', shapes.ball(20), { uses: [use('hair', 'h', 'core', { line: mm(9) })] }),
+      'sizes_missing',
+    ],
+    [
+      'a coat over a patch without its length',
+      part('p', shapes.ball(20), {
+        uses: [use('coat', 'a', 'dark', { cover: { kind: 'patch', length: null, width: mm(9) } })],
+      }),
+      'sizes_missing',
+    ],
+  ])('%s', (_name, own, reason) => {
+    const [first] = usesOf(own);
+    expect(first).toMatchObject({ kind: 'unknown', reason });
+    const { total } = estimatePattern(pattern([own]), WOOL);
+    expect(total.unknownCount).toBeGreaterThan(0);
+    expect(Object.values(total).every(Number.isFinite)).toBe(true);
+  });
+  test('an unknown layer makes the core unknown too: it is what the layers leave', () => {
+    const uses = usesOf(
+      part('p', shapes.ball(40), { uses: [use('core', 'c', 'core'), use('patch', 'a', 'dark')] }),
+    );
+    expect(uses.map(({ kind }) => kind)).toEqual(['unknown', 'unknown']);
+  });
+  test('but a wisp of which nobody knows how much does not', () => {
+    const wisp = use('added', 'w', 'dark', { amount: { form: 'hand', measure: 'wisp', count: 1 } });
+    const uses = usesOf(part('p', shapes.ball(40), { uses: [use('core', 'c', 'core'), wisp] }));
+    expect(uses.map(({ kind }) => kind)).toEqual(['known', 'unknown']);
+  });
+});
+
+describe('what is laid grows with its sizes', () => {
+  const size = fc.integer({ min: 5, max: 90 });
+  test.each([
+    ['a patch', (a: number, b: number) => shapes.patch(a, b)],
+    ['a fringe', (a: number, b: number) => shapes.fringe(a, b)],
+  ])('%s', (_name, of) => {
+    fc.assert(
+      fc.property(size, size, (a, b) => {
+        const massG = (x: number, y: number) => gramsOf(part('p', of(x, y)), 0);
+        expect(massG(a * 1.1, b)).toBeGreaterThan(massG(a, b));
+        expect(massG(a, b * 1.1)).toBeGreaterThan(massG(a, b));
+      }),
+    );
+  });
+});
+
+test('a document of the first format weighs what it weighed', () => {
+  const first = {
+    format: 'lanakit-pattern' as const,
+    formatVersion: 1 as const,
+    title: 'Ball',
+    finishedHeight: null,
+    level: 'first-timer' as const,
+    lengthUnit: 'mm' as const,
+    steps: [],
+    parts: [
+      {
+        id: 'p',
+        name: 'p',
+        shape: shapes.ball(60),
+        count: 2,
+        firmness: 'firm' as const,
+        core: { fibreId: 'core' },
+        coat: { fibreId: 'coat' },
+      },
+    ],
+  };
+  const upgraded = upgradePattern(first);
+  expect(checkPattern(upgraded)).toEqual([]);
+  expect(upgradePattern(upgraded)).toBe(upgraded);
+  expect(estimatePattern(upgraded, WOOL).total.likelyG).toBeCloseTo(2 * (Math.PI / 6) * 216 * 0.15, 9);
+});
+
+describe('hands', () => {
+  const { calibration } = estimatePattern(pattern([]), WOOL);
+  const ways = (massG: number, fibreId: string, rollMm: number | null = null) => {
+    const wool = WOOL.fibres.get(fibreId);
+    return wool ? handsMeasures(massG, wool, calibration, rollMm) : [];
+  };
+  test.each([
+    ['tops: a length, to 5 mm', 2.4, 'tops', null, { kind: 'length' }],
+    [
+      'a strip of batt as wide as the roll is long',
+      5.1,
+      'core',
+      100,
+      { kind: 'strip', widthMm: 100, lengthMm: 150 },
+    ],
+    ['not rolled: a square', 3.4, 'core', null, { kind: 'square', sideMm: 100 }],
+    ['a pinch of mine', 0.21, 'dark', null, { kind: 'hand', measure: 'pinch', count: 2 }],
+    ['too little for the scale: halved by eye', 0.12, 'dark', null, { kind: 'halvings', times: 3 }],
+  ])('%s', (_name, massG, fibreId, rollMm, expected) => {
+    expect(ways(massG, fibreId, rollMm)).toEqual(expect.arrayContaining([expect.objectContaining(expected)]));
+  });
+  test('what is halved so often comes to what was wanted, and starts where a scale reads within a tenth', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.02, max: 0.49, noNaN: true }), (massG) => {
+        const halved = ways(massG, 'dark').find((way) => way.kind === 'halvings');
+        if (halved?.kind !== 'halvings') throw new Error('halved');
+        expect(halved.startG / 2 ** halved.times).toBeCloseTo(massG, 9);
+        expect(halved.startG).toBeGreaterThanOrEqual(0.5 - 1e-9);
+        expect(halved.errorFraction).toBeCloseTo(0.1 * Math.sqrt(halved.times), 9);
+      }),
+    );
+  });
+  test('rounding is said as what it does to the grams', () => {
+    const strip = ways(5, 'core', 93).find((way) => way.kind === 'strip');
+    if (strip?.kind !== 'strip') throw new Error('a strip');
+    const gramsOfStrip = (strip.lengthMm * strip.widthMm * 340) / 1e6;
+    expect(strip.roundingFraction).toBeCloseTo(gramsOfStrip / 5 - 1, 9);
+  });
+});
+
+test('the largest doubt is found by simulation too', () => {
+  const figure = pattern([
+    part('a', shapes.ball(60), { count: 2 }),
+    part('b', shapes.ball(30), { core: 'tops', count: 5 }),
+  ]);
+  const estimate = estimatePattern(figure, WOOL);
+  const normal = gaussian(11);
+  const terms = estimate.uses.map((own) => known(own).term);
+  // Each cause is drawn alone, the others held still: its variance is its share.
+  const varianceOf = (shared: string | null) => {
+    const draws = Array.from({ length: 20_000 }, () => {
+      const error = normal();
+      return terms.reduce((sum, term) => {
+        const common = term.group === shared ? error * term.sharedSigma * term.pieceG * term.count : 0;
+        const own =
+          shared === null
+            ? Array.from({ length: term.count }, () => normal() * term.ownSigma * term.pieceG).reduce(
+                (x, y) => x + y,
+                0,
+              )
+            : 0;
+        return sum + common + own;
+      }, 0);
+    });
+    const mean = draws.reduce((x, y) => x + y, 0) / draws.length;
+    return draws.reduce((sum, draw) => sum + (draw - mean) ** 2, 0) / draws.length;
+  };
+  const [core, tops, pieces] = [varianceOf('core'), varianceOf('tops'), varianceOf(null)];
+  const all = core + tops + pieces;
+  const fraction = (group: string, cause: string) =>
+    estimate.doubts.find((own) => own.group === group && own.cause === cause)?.fraction ?? 0;
+  expect(fraction('core', 'density')).toBeCloseTo(core / all, 1);
+  expect(fraction('tops', 'density')).toBeCloseTo(tops / all, 1);
+  expect(fraction('core', 'piece') + fraction('tops', 'piece')).toBeCloseTo(pieces / all, 1);
+  expect(estimate.doubts[0]).toMatchObject({ group: 'core', cause: 'density' });
 });

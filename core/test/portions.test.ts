@@ -1,7 +1,17 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { apportion, estimatePattern, planPortions, weighPortions, type PackingTerms } from '../src/index.ts';
-import { fibre, part, pattern, shapes, shelf } from './support/make.ts';
+import {
+  apportion,
+  blankJoin,
+  estimatePattern,
+  planPortions,
+  shortOfPlan,
+  takingsOfPlan,
+  uncountedOfPlan,
+  weighPortions,
+  type PackingTerms,
+} from '../src/index.ts';
+import { fibre, part, pattern, shapes, shelf, use } from './support/make.ts';
 
 describe('sharing whole steps', () => {
   test.each([
@@ -109,6 +119,64 @@ describe('weighing portions', () => {
         },
       ),
     );
+  });
+});
+
+describe('bags of a pack', () => {
+  const fibres = shelf(fibre('core'), fibre('coat', { colour: '#1d1c1e' }));
+  const figure = (joinsApart: boolean) =>
+    pattern(
+      [
+        part('body', shapes.ball(60), {
+          uses: [
+            use('core', 'c', 'core'),
+            use('coat', 'a', 'coat'),
+            use('added', 'w', 'core', {
+              isIfNeeded: true,
+              amount: { form: 'grams', massG: 2, highG: null, isWeighed: true },
+            }),
+          ],
+        }),
+        part('leg', shapes.limb(40, 12), { count: { low: 2, high: 4 } }),
+      ],
+      {
+        joinsApart,
+        joins: [
+          {
+            ...blankJoin('j', 'leg', 'body'),
+            looseEnd: null,
+            cover: { fibreId: 'coat', band: null, words: '', isIfNeeded: false },
+          },
+        ],
+      },
+    );
+  const terms: PackingTerms = { seats: 4, sparePacks: 0, scaleStepG: 0.1, extraFraction: 0 };
+  const planOf = (joinsApart: boolean, onHandG: number | null = 1000) =>
+    planPortions(estimatePattern(figure(joinsApart), fibres), terms, () => ({ onHandG, promisedG: 0 }));
+  test('what is only if needed is weighed apart; covers too, when they are to be', () => {
+    const bags = (joinsApart: boolean) =>
+      planOf(joinsApart).fibres.map(({ bag, fibreId }) => `${bag} ${fibreId}`);
+    expect(bags(false)).toEqual(['figure core', 'figure coat', 'if-needed core']);
+    expect(bags(true)).toEqual(['figure core', 'figure coat', 'joins coat', 'if-needed core']);
+  });
+  test('the high end of a count is packed, its middle is costed', () => {
+    const estimate = estimatePattern(figure(false), fibres);
+    const [core] = planOf(false).fibres;
+    const legG = estimate.uses.find(({ owner }) => owner.id === 'leg');
+    if (!core || legG?.kind !== 'known') throw new Error('both');
+    expect(core.exactG - core.likelyG).toBeCloseTo(legG.pieceG, 9);
+  });
+  test('bags of one fibre draw on the shelf one after another', () => {
+    const plan = planOf(false, 100);
+    const [figureBag, , apart] = plan.fibres;
+    expect(apart?.freeG).toBeCloseTo(100 - (figureBag?.classG ?? 0), 6);
+    const takings = takingsOfPlan(plan);
+    expect(takings.get('core')).toBeCloseTo((figureBag?.classG ?? 0) + (apart?.classG ?? 0), 9);
+    expect([...takings.values()].reduce((a, b) => a + b, 0)).toBeCloseTo(plan.classG, 6);
+  });
+  test('short of one fibre is one line, and what was never counted another', () => {
+    expect(shortOfPlan(planOf(true, 10)).map(({ fibreId }) => fibreId)).toEqual(['core']);
+    expect(uncountedOfPlan(planOf(true, null))).toEqual(['core', 'coat']);
   });
 });
 

@@ -9,6 +9,8 @@ import {
   solidOf,
   type Shape,
   type Solid,
+  VIEWS,
+  viewOutline,
 } from '../src/index.ts';
 import { mm, shapes } from './support/make.ts';
 import { revolve } from './support/revolve.ts';
@@ -32,6 +34,8 @@ describe('volume, area and centroid against the reference table', () => {
     ['ring 60, rope 12', shapes.ring(60, 12), 17.055, 56.849, 30],
     ['cone 40 × 30', shapes.cone(40, 30), 9.425, 27.2, 10],
     ['box 30 × 20 × 10', shapes.box(30, 20, 10), 6, 22, 15],
+    ['sleeve 120 × 16 on wire 1.6', shapes.sleeve(120, 16, 1.6), 23.886, 60.319, 60],
+    ['coil: the volume of its taper, no ends', shapes.coil(80, 20, 6), 11.645, 32.797, 26.906],
   ];
   test.each(rows)('%s', (_name, shape, volumeCm3, areaCm2, centroidMm) => {
     const made = solid(shape);
@@ -221,6 +225,9 @@ test('every outline stays in its box and touches all four sides', () => {
     shapes.cone(40, 30),
     shapes.ring(60, 12),
     shapes.box(30, 20, 10),
+    shapes.coil(120, 12, 4),
+    shapes.sleeve(60, 12, 1.2),
+    shapes.outline('M0 0L40 0L60 30L30 80L5 60Z', 50, 4),
   ]) {
     const { outline, widthMm, heightMm } = solid(shape);
     const xs = outline().map(([x]) => x);
@@ -229,6 +236,58 @@ test('every outline stays in its box and touches all four sides', () => {
       [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)].map(
         (value) => Math.round(value * 100) / 100,
       ),
-    ).toEqual([0, widthMm, 0, heightMm]);
+    ).toEqual([0, widthMm, 0, heightMm].map((value) => Math.round(value * 100) / 100));
   }
+});
+
+describe('the three views', () => {
+  const every: [string, Shape, readonly [width: number, height: number, depth: number]][] = [
+    ['ellipsoid', shapes.ellipsoid(90, 60, 50), [60, 90, 50]],
+    ['egg', shapes.egg(80, 60), [60, 80, 60]],
+    ['flat ellipse', shapes.flat(40, 18, 3), [18, 40, 3]],
+    ['ring', shapes.ring(60, 12), [60, 60, 12]],
+    ['box', shapes.box(30, 20, 10), [20, 30, 10]],
+    ['taper', shapes.taper(80, 20, 6), [20, 80, 20]],
+    ['outline', shapes.outline('M0 0h40v80h-40Z', 80, 5), [40, 80, 5]],
+  ];
+  test.each(every)(
+    '%s: each shows two of its three widths, and its outline fills that box',
+    (_name, shape, [width, height, depth]) => {
+      const made = solid(shape);
+      expect([made.widthMm, made.heightMm, made.depthMm]).toEqual([width, height, depth]);
+      const boxes = { front: [width, height], side: [depth, height], top: [width, depth] } as const;
+      for (const view of VIEWS) {
+        const outline = viewOutline(made, view);
+        expect([outline.widthMm, outline.heightMm]).toEqual(boxes[view]);
+        const xs = outline.points.map(([x]) => x);
+        const ys = outline.points.map(([, y]) => y);
+        expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(boxes[view][0], 1);
+        expect(Math.max(...ys) - Math.min(...ys)).toBeCloseTo(boxes[view][1], 1);
+      }
+    },
+  );
+});
+
+test('a sleeve is the tube between two turned cylinders', () => {
+  const outer = revolve([
+    [0, 0],
+    [16, 0],
+    [16, 120],
+    [0, 120],
+  ]).volumeMm3;
+  const wire = revolve([
+    [0, 0],
+    [1.6, 0],
+    [1.6, 120],
+    [0, 120],
+  ]).volumeMm3;
+  expect(solid(shapes.sleeve(120, 16, 1.6)).volumeMm3).toBeCloseTo(outer - wire, 3);
+});
+
+test('a drawn ellipse is the flat ellipse, to a tenth of a percent', () => {
+  const drawn = solid(shapes.outline('M0 20A9 20 0 1 0 18 20A9 20 0 1 0 0 20Z', 40, 3));
+  const exact = solid(shapes.flat(40, 18, 3));
+  expect(Math.abs(drawn.volumeMm3 / exact.volumeMm3 - 1)).toBeLessThan(0.001);
+  expect(Math.abs(drawn.areaMm2 / exact.areaMm2 - 1)).toBeLessThan(0.001);
+  expect(drawn.centroidMm).toBeCloseTo(20, 2);
 });

@@ -13,6 +13,7 @@ import {
   type PointMm,
   type RollUp,
   type Solid,
+  type View,
   type Wool,
 } from '@lanakit/core';
 
@@ -20,6 +21,8 @@ import {
 export interface Piece {
   readonly part: Part;
   readonly number: number;
+  /** The side it is drawn from; what is laid on and cut open is only drawn from the front. */
+  readonly view: View;
   readonly estimate: PartEstimate;
   /** What shows on the outside; null while not chosen. */
   readonly fibre: Fibre | null;
@@ -60,11 +63,16 @@ const UNKNOWN_MM = 24;
 const drawn = new WeakMap<Part, Piece>();
 
 /** Everything to draw of a pattern, numbered in the author's order. */
-export function piecesOf(pattern: Pattern, estimate: PatternEstimate, fibres: FibreLookup): Piece[] {
+export function piecesOf(
+  pattern: Pattern,
+  estimate: PatternEstimate,
+  fibres: FibreLookup,
+  view: View = 'front',
+): Piece[] {
   return pattern.parts.flatMap((part, index) => {
     const own = estimate.parts[index];
     if (!own) return [];
-    const piece = pieceOf(part, index + 1, own, fibres);
+    const piece = pieceOf(part, index + 1, own, fibres, view);
     const before = drawn.get(part);
     if (before && looksAlike(before, piece)) return [before];
     drawn.set(part, piece);
@@ -79,6 +87,7 @@ export const drawPattern = (pattern: Pattern, wool: Wool): Piece[] =>
 function looksAlike(a: Piece, b: Piece): boolean {
   return (
     a.number === b.number &&
+    a.view === b.view &&
     a.fibre === b.fibre &&
     a.widthMm === b.widthMm &&
     a.heightMm === b.heightMm &&
@@ -88,26 +97,28 @@ function looksAlike(a: Piece, b: Piece): boolean {
   );
 }
 
-function pieceOf(part: Part, number: number, estimate: PartEstimate, fibres: FibreLookup): Piece {
+function pieceOf(part: Part, number: number, estimate: PartEstimate, fibres: FibreLookup, view: View): Piece {
   const { solid, rollUp } = estimate;
-  const finished = solid && viewOutline(solid, 'front');
-  const rolled = rollUp && outlineOf(rollUp);
+  const finished = solid && viewOutline(solid, view);
+  const rolled = rollUp && outlineOf(rollUp, view);
   const fibreOf = (fibreId: string | null) => (fibreId === null ? null : (fibres.get(fibreId) ?? null));
   const outer = outermostUse(part);
   return {
     part,
     number,
+    view,
     estimate,
     fibre: outer && outer.role !== 'insert' ? fibreOf(outer.fibreId) : null,
     finished,
     rolled,
-    decorations: solid
-      ? decorationsOf(part, solid, estimate.working.layers?.insertsCm3 ?? 0).map((what) => ({
-          what,
-          fibre: 'fibreId' in what ? fibreOf(what.fibreId) : null,
-        }))
-      : [],
-    layers: () => layersOf(estimate, fibreOf),
+    decorations:
+      solid && view === 'front'
+        ? decorationsOf(part, solid, estimate.working.layers?.insertsCm3 ?? 0).map((what) => ({
+            what,
+            fibre: 'fibreId' in what ? fibreOf(what.fibreId) : null,
+          }))
+        : [],
+    layers: () => (view === 'front' ? layersOf(estimate, fibreOf) : []),
     widthMm: Math.max(finished?.widthMm ?? UNKNOWN_MM, rolled?.widthMm ?? 0),
     heightMm: Math.max(finished?.heightMm ?? UNKNOWN_MM, rolled?.heightMm ?? 0),
   };
@@ -130,9 +141,10 @@ function layersOf({ working }: PartEstimate, fibreOf: (id: string | null) => Fib
   ];
 }
 
-function outlineOf(rollUp: RollUp): Outline {
-  if (rollUp.kind === 'rolled') return viewOutline(rollUp.solid, 'front');
-  return grown(rollUp.outline, rollUp.lengthMm, rollUp.widthMm);
+function outlineOf(rollUp: RollUp, view: View): Outline | null {
+  if (rollUp.kind === 'rolled') return viewOutline(rollUp.solid, view);
+  // Laid out, a flat piece is only told by its face.
+  return view === 'front' ? grown(rollUp.outline, rollUp.lengthMm, rollUp.widthMm) : null;
 }
 
 /** A flat piece’s outline as large as it is laid out. */

@@ -21,6 +21,7 @@ import { counted, findingAmount, showGrams, showMinutes, showMoney, showRange } 
 import styles from './Ledger.module.css';
 import { ByFibre, ByPart, ByRole } from './LedgerViews.tsx';
 import { useTable } from './tableContext.ts';
+import { useLastMove } from './useLastMove.ts';
 import type { Writing } from './WorkTable.tsx';
 
 interface LedgerProps {
@@ -62,6 +63,7 @@ export function Ledger({ stored, onChoosePart, onShow }: LedgerProps) {
           )}
         </span>
       </div>
+      <JustNow />
       <SinceRevision stored={stored} estimate={estimate} document={document} />
       <div className={styles.views}>
         <Segmented<LedgerBy>
@@ -128,6 +130,24 @@ export function Ledger({ stored, onChoosePart, onShow }: LedgerProps) {
 }
 
 const MAKES_BOUNDS = { min: 1, max: 500 };
+
+/** By how much what was just typed or pulled moves one make, as it happens. */
+function JustNow() {
+  const move = useLastMove(useTable().estimate);
+  if (!move || Math.abs(move.moreG) < STILL_G) return null;
+  return (
+    <p className={`small ${styles.since}`}>
+      <b>
+        {move.moreG < 0 ? '−' : '+'}
+        {showGrams(Math.abs(move.moreG))}
+      </b>{' '}
+      just now
+    </p>
+  );
+}
+
+/** Below this nobody’s scale or eye would tell. */
+const STILL_G = 0.005;
 
 /** What most of the range comes from, and what would narrow it. */
 function MostDoubt() {

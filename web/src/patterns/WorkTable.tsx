@@ -6,10 +6,12 @@ import {
   strangeFibres,
   strangeFindings,
   withSize,
+  type View,
+  VIEWS,
   type Wool,
 } from '@lanakit/core';
 import { sizeWords } from '@lanakit/core/words';
-import { Checkbox, Segmented } from 'antd';
+import { Checkbox, Segmented, Select } from 'antd';
 import { memo, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { SaveMark } from '../draft/SaveMark.tsx';
@@ -37,6 +39,8 @@ interface WorkTableProps {
 
 export type Writing = 'parts' | 'joins' | 'materials' | 'steps';
 
+const VIEW_WORDS: Readonly<Record<View, string>> = { front: 'front', side: 'side', top: 'above' };
+
 const WRITING_WORDS: Readonly<Record<Writing, string>> = {
   parts: 'Parts',
   joins: 'Joins',
@@ -52,9 +56,10 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
   const [writing, setWriting] = useState<Writing>('parts');
   const [isCutAway, setCutAway] = useState(false);
   const [showJoins, setShowJoins] = useState(true);
+  const [side, setSide] = useState<View>('front');
   const [openPartId, setOpenPartId] = useState<string | null>(document.parts[0]?.id ?? null);
   const estimate = useMemo(() => estimatePattern(document, wool), [document, wool]);
-  const pieces = useMemo(() => piecesOf(document, estimate, shelf), [document, estimate, shelf]);
+  const pieces = useMemo(() => piecesOf(document, estimate, shelf, side), [document, estimate, shelf, side]);
   // The grams come first; the drawing follows when there is a moment.
   const drawnPieces = useDeferredValue(pieces);
   const problems = useMemo(
@@ -111,10 +116,15 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
         <section className={`sheet ${styles.tray}`} aria-label="Pieces">
           <div className={styles.trayHeading}>
             <h2>Pieces</h2>
-            <span className={`quiet small ${styles.legend}`}>
-              {document.lengthUnit === 'mm' ? 'cm' : 'inches'} · dashed: rolled
-            </span>
             <span className={styles.switches}>
+              <Select<View>
+                aria-label="Seen from"
+                size="small"
+                value={side}
+                popupMatchSelectWidth={false}
+                options={VIEWS.map((view) => ({ value: view, label: VIEW_WORDS[view] }))}
+                onChange={setSide}
+              />
               <Checkbox checked={isCutAway} onChange={(event) => setCutAway(event.target.checked)}>
                 Cut open
               </Checkbox>
@@ -123,6 +133,10 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
               </Checkbox>
             </span>
           </div>
+          <p className={`quiet small ${styles.legend}`}>
+            sizes and outlines are finished; dashed: rolled or laid out ·{' '}
+            {document.lengthUnit === 'mm' ? 'cm' : 'inches'}
+          </p>
           {drawnPieces.length > 0 ? (
             <PieceTray
               pieces={drawnPieces}
