@@ -65,7 +65,7 @@ await pictures('light', async (page) => {
   await take(page, 'patterns');
   await open(page, 'patterns', /Harbour puffin/, 'Pieces');
   await take(page, 'work-table');
-  await page.locator('[data-row]').first().getByTitle('How it came about').last().click();
+  await page.locator('[data-row]').first().getByTitle('How it came about').nth(1).click();
   await page.getByRole('tooltip').filter({ hasText: 'how it came about' }).waitFor();
   await take(page, 'how-it-came');
   await open(page, 'patterns', /Harbour puffin/, 'Pieces');
@@ -73,6 +73,23 @@ await pictures('light', async (page) => {
   await page.locator('[data-row-head]').nth(3).click();
   await page.getByLabel('What to do').waitFor();
   await take(page, 'steps');
+  await open(page, 'patterns', /Harbour puffin/, 'Pieces');
+  await page.getByRole('button', { name: 'More to do with this pattern' }).click();
+  await page.getByRole('menuitem', { name: 'Another size' }).click();
+  await page.getByLabel('New height').fill('90');
+  await page.getByText('To decide').waitFor();
+  await take(page, 'another-size');
+  await page.goto(`${url}/compare`);
+  for (const [label, name] of [
+    ['This', 'Pear with two leaves, revision 2'],
+    ['beside that', 'Pear with two leaves, revision 1'],
+  ]) {
+    await page.getByLabel(label, { exact: true }).click();
+    await page.keyboard.type(name);
+    await page.keyboard.press('Enter');
+  }
+  await page.getByRole('region', { name: 'Differences' }).waitFor();
+  await take(page, 'side-by-side');
   const panel = page.getByRole('complementary');
   const drawer = (name) => page.getByRole('region', { name: 'Wool' }).getByRole('button', { name });
   await page.goto(`${url}/shelf`);
@@ -124,6 +141,7 @@ await pictures('light', async (page) => {
 });
 await pictures('dark', async (page) => {
   await open(page, 'patterns', /Tide-pool octopus/, 'Pieces');
+  await page.getByText('Cut open').click();
   await take(page, 'work-table-dark');
 });
 await browser.close();
