@@ -1,7 +1,7 @@
 import { test as base, expect } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -15,8 +15,14 @@ export class Studio {
   readonly #dataDir = mkdtempSync(join(tmpdir(), 'lanakit-e2e-'));
   readonly #isDemo: boolean;
 
-  constructor(isDemo: boolean) {
+  /** @param from a data directory to begin with a copy of */
+  constructor(isDemo: boolean, from?: string) {
     this.#isDemo = isDemo;
+    if (from !== undefined) cpSync(from, this.#dataDir, { recursive: true });
+  }
+
+  get dataDir(): string {
+    return this.#dataDir;
   }
 
   get url(): string {
@@ -52,6 +58,15 @@ export class Studio {
     return { code, words };
   }
 
+  /** As when its window is closed: everything is in the file when it is gone. */
+  async stop(): Promise<void> {
+    const running = this.#process;
+    if (!running) return;
+    const gone = once(running, 'exit');
+    running.kill('SIGTERM');
+    await gone;
+  }
+
   /** As when the power goes: no goodbye. */
   async kill(): Promise<void> {
     const running = this.#process;
@@ -76,9 +91,24 @@ interface Fixtures {
   watched: undefined;
 }
 
-export const test = base.extend<Fixtures>({
-  demo: async ({}, use) => {
-    const studio = new Studio(true);
+interface WorkerFixtures {
+  /** A data directory with the demo in it, made once a worker; every test has a copy of its own. */
+  demoData: string;
+}
+
+export const test = base.extend<Fixtures, WorkerFixtures>({
+  demoData: [
+    async ({}, use) => {
+      const studio = new Studio(true);
+      await studio.start();
+      await studio.stop();
+      await use(studio.dataDir);
+      await studio.dispose();
+    },
+    { scope: 'worker' },
+  ],
+  demo: async ({ demoData }, use) => {
+    const studio = new Studio(true, demoData);
     await studio.start();
     await use(studio);
     await studio.dispose();

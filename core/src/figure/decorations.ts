@@ -84,7 +84,7 @@ function decorate(use: Use, width: number, height: number): Decoration[] {
         x: width / 2,
         y: height * (0.5 + 0.14 * (i - (use.count - 1) / 2)),
         lengthMm,
-        isUpright: lengthMm > width,
+        isUpright: lengthMm > width && lengthMm <= height,
       }));
     }
     case 'hair': {

@@ -1,7 +1,8 @@
 import { countRange, mmOrNull, type CountRange, type Join, type Part } from '../pattern/index.ts';
 import { massOfTerm, type MassTerm } from '../quantity/index.ts';
 import type { Solid } from '../shapes/index.ts';
-import { fibreOf, type PartWorking } from './calculatePart.ts';
+import type { PartWorking } from './partWorking.ts';
+import { fibreOf } from './useWorking.ts';
 import type { Calibration } from './calibration.ts';
 import { coatOver, type CoatWeight } from './coat.ts';
 import { joinCoverMm2, usualBandMm } from './joinCover.ts';

@@ -5,7 +5,8 @@ export {
   type Calibration,
   type Evidence,
 } from './calibration.ts';
-export { type Calculated, type PartWorking, type UseWorking } from './calculatePart.ts';
+export type { PartWorking } from './partWorking.ts';
+export type { Calculated, UseWorking } from './useWorking.ts';
 export {
   coatByContrast,
   coatOver,

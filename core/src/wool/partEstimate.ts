@@ -1,7 +1,7 @@
 import { countRange, type CountRange } from '../pattern/index.ts';
 import type { TotalMass } from '../quantity/index.ts';
 import { bodyOfWool, type Solid } from '../shapes/index.ts';
-import type { PartWorking } from './calculatePart.ts';
+import type { PartWorking } from './partWorking.ts';
 import type { Calibration } from './calibration.ts';
 import type { RollUp } from './rollUp.ts';
 import type { FibreLookup } from './wool.ts';

@@ -1,6 +1,7 @@
 import { countRange, type CountRange, type SharedWeight } from '../pattern/index.ts';
 import { massOfTerm, Z90, type ErrorCause, type MassTerm, type Source } from '../quantity/index.ts';
-import type { PartWorking, UseWorking } from './calculatePart.ts';
+import type { PartWorking } from './partWorking.ts';
+import type { UseWorking } from './useWorking.ts';
 import { SIGMA } from './sigmas.ts';
 import type { UnknownReason } from './unknown.ts';
 import type { Comparison, UseEstimate } from './useEstimate.ts';

@@ -80,12 +80,21 @@ const HEADING_WORDS: Readonly<Record<string, string>> = {
   finishedHeight: 'The finished height',
   level: 'The level',
   lengthUnit: 'The unit of sizes',
+  joinsApart: 'The bag of joins',
+};
+
+const KIND_WORDS: Readonly<Record<Difference['kind'], string>> = {
+  part: 'Part',
+  join: 'Join',
+  material: 'Material',
+  step: 'Step',
+  heading: '',
 };
 
 function differenceWords({ kind, name, change }: Difference): string {
   if (kind === 'heading') return `${HEADING_WORDS[name] ?? name} differs`;
   if (change === 'order') return `The ${kind}s stand in another order`;
-  const what = `${kind === 'part' ? 'Part' : 'Step'} “${name.length > 60 ? `${name.slice(0, 60)}…` : name}”`;
+  const what = `${KIND_WORDS[kind]} “${name.length > 60 ? `${name.slice(0, 60)}…` : name}”`;
   if (change === 'only-mine') return `${what} is only in mine`;
   if (change === 'only-theirs') return `${what} is only in the saved one`;
   return `${what} differs`;

@@ -21,12 +21,12 @@ export function LayerStack({ part, pointer, estimate }: LayerStackProps) {
   const [openId, setOpenId] = useState<string | null>(null);
   const add = (role: UseRole) => {
     const id = nanoid(10);
-    // A line or a dot is often in a colour that is there already; a coat never is.
     editPart(`adding a ${ROLE_WORDS[role]}`, (it) => {
       const use = blankUse(id, role);
       if (role === 'core') it.uses.unshift(use);
       else it.uses.push(use);
     });
+    // A coat needs nothing but its fibre, which is chosen in the row itself.
     if (role !== 'coat' && role !== 'core') setOpenId(id);
   };
   const hasCore = part.uses.some(({ role }) => role === 'core');

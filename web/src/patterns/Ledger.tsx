@@ -5,10 +5,9 @@ import {
   missingForPublishing,
   type Pattern,
   type PatternEstimate,
-  type Problem,
   type StoredPattern,
 } from '@lanakit/core';
-import { CAUSE_REMEDIES, problemWords } from '@lanakit/core/words';
+import { CAUSE_REMEDIES } from '@lanakit/core/words';
 import { Segmented } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
@@ -16,11 +15,12 @@ import { useRevision } from '../api/resources.ts';
 import { NumberField } from '../fields/NumberField.tsx';
 import { HowItCame } from '../look/HowItCame.tsx';
 import { doubtName, makeTotalCame } from '../words/howItCame.ts';
-import { ownerName } from '../words/ownerWords.ts';
 import { counted, findingAmount, showGrams, showMinutes, showMoney, showRange } from '../words/show.ts';
 import styles from './Ledger.module.css';
 import { ByFibre, ByPart, ByRole } from './LedgerViews.tsx';
 import { useTable } from './tableContext.ts';
+import { ToLookAt } from './ToLookAt.tsx';
+import { ToSettle } from './ToSettle.tsx';
 import { useLastMove } from './useLastMove.ts';
 import type { Writing } from './WorkTable.tsx';
 
@@ -122,6 +122,7 @@ export function Ledger({ stored, onChoosePart, onShow }: LedgerProps) {
       {open.length > 0 && (
         <ToSettle problems={open} document={document} onChoosePart={onChoosePart} onShow={onShow} />
       )}
+      <ToLookAt onChoosePart={onChoosePart} onShow={onShow} />
       <p className={`quiet small ${styles.caution}`}>
         Barbed needles are sharp and break: look at the work, pad beneath it, straight in and out.
       </p>
@@ -223,65 +224,4 @@ function SinceRevision({ stored, estimate, document }: SinceRevisionProps) {
       <Link to={`/compare?a=revision:${revision.id}&b=draft:${stored.id}`}>side by side</Link>
     </p>
   );
-}
-
-interface ToSettleProps {
-  problems: readonly Problem[];
-  document: Pattern;
-  onChoosePart: (partId: string) => void;
-  onShow: (writing: Writing) => void;
-}
-
-/** Which list a place that is not a part belongs to. */
-const LIST_OF: Readonly<Record<string, Writing>> = {
-  joins: 'joins',
-  cuts: 'materials',
-  findings: 'materials',
-  shared: 'materials',
-  steps: 'steps',
-};
-
-function ToSettle({ problems, document, onChoosePart, onShow }: ToSettleProps) {
-  return (
-    <section className={styles.settle} aria-label="To settle">
-      <h3 className="red">To settle: {counted(problems.length, 'thing')}</h3>
-      <ul>
-        {problems.map((problem) => {
-          const index = Number(/^\/parts\/(\d+)/.exec(problem.pointer)?.[1] ?? NaN);
-          const part = document.parts[index];
-          const words = problemWords(problem);
-          const list = LIST_OF[problem.pointer.split('/')[1] ?? ''];
-          return (
-            <li key={problem.code + problem.pointer}>
-              {part ? (
-                <button type="button" className="plain-button" onClick={() => onChoosePart(part.id)}>
-                  <b>
-                    {index + 1} {part.name}
-                  </b>{' '}
-                  {words}
-                </button>
-              ) : list ? (
-                <button type="button" className="plain-button" onClick={() => onShow(list)}>
-                  <b>{placeName(problem.pointer, document)}</b> {words}
-                </button>
-              ) : (
-                words
-              )}
-            </li>
-          );
-        })}
-      </ul>
-    </section>
-  );
-}
-
-/** What a problem’s place is called where it is not a part. */
-function placeName(pointer: string, pattern: Pattern): string {
-  const [, list, at] = pointer.split('/');
-  const index = Number(at);
-  const join = list === 'joins' ? pattern.joins[index] : undefined;
-  if (join) return ownerName({ kind: 'join', id: join.id }, pattern);
-  if (list === 'cuts') return pattern.cuts[index]?.name ?? '';
-  if (list === 'shared') return pattern.shared[index]?.name ?? '';
-  return list === 'steps' ? `Step ${index + 1}` : 'A finding';
 }

@@ -94,7 +94,7 @@ export function PartEditor({ part, index, estimate, actions }: PartEditorProps) 
       </div>
       <LayerStack part={part} pointer={pointer} estimate={estimate} />
       <PartConsequences part={part} estimate={estimate} />
-      <PartMore part={part} pointer={pointer} estimate={estimate} />
+      <PartMore part={part} estimate={estimate} />
       <div className={styles.rowActions}>
         <Button size="small" onClick={() => actions.onDuplicate(part.id)}>
           Duplicate

@@ -25,7 +25,6 @@ import { useFindingNames, usePartNames } from './useChoices.ts';
 
 interface PartMoreProps {
   part: Part;
-  pointer: string;
   estimate: PartEstimate;
 }
 

@@ -88,7 +88,9 @@ function FibreRows({ portion, runPlan, input }: { portion: FibrePortion } & Port
             <>
               {showGrams(portion.freeG)}
               {portion.stock.promisedG > 0 && (
-                <span className={styles.promised}>{showGrams(portion.stock.promisedG)} to runs before</span>
+                <span className={styles.promised}>
+                  {showGrams(portion.stock.promisedG)} to what is packed before
+                </span>
               )}
             </>
           )}
