@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { layoutTray, rulerTicks, type TraySpace } from '../src/index.ts';
+import { decorationsOf, layoutTray, rulerTicks, solidOf, type TraySpace, type Use } from '../src/index.ts';
+import { mm, part, shapes, use } from './support/make.ts';
 
 const space: TraySpace = {
   width: 360,
@@ -91,5 +92,43 @@ describe('a ruler', () => {
         },
       ),
     );
+  });
+});
+
+describe('what is drawn on a piece', () => {
+  const draw = (uses: Use[], insertsCm3 = 0) => {
+    const own = part('p', shapes.ball(60), { uses });
+    const result = solidOf(own.shape);
+    if (result.kind !== 'solid') throw new Error('a ball');
+    return decorationsOf(own, result.solid, insertsCm3);
+  };
+  test('a patch at its true size, a line across or, where it is too long for that, down', () => {
+    expect(draw([use('patch', 'a', 'f', { length: mm(30), width: mm(20) })])).toMatchObject([
+      { kind: 'ellipse', x: 30, rx: 10, ry: 15 },
+    ]);
+    const [across] = draw([use('line', 'l', 'f', { length: mm(34) })]);
+    expect(across).toMatchObject({ kind: 'line', lengthMm: 34, isUpright: false });
+  });
+  test('dots beside one another, as many as can be told apart', () => {
+    const dots = draw([use('dot', 'd', 'f', { diameter: mm(3), count: 40 })]);
+    expect(dots).toHaveLength(9);
+    expect(new Set(dots.map((dot) => 'x' in dot && dot.x)).size).toBe(9);
+  });
+  test('what lies inside, as balls of its volume', () => {
+    const beads = draw([use('insert', 'i', null, { count: 3 })], 3 * (Math.PI / 6) * 1.728);
+    expect(beads).toHaveLength(3);
+    expect(beads[0]).toMatchObject({ kind: 'insert', x: 30 });
+    for (const bead of beads) if (bead.kind === 'insert') expect(bead.diameterMm).toBeCloseTo(12, 9);
+  });
+  test('nothing while a size is unknown', () => {
+    expect(
+      draw([
+        use('patch', 'a', 'f'),
+        use('line', 'l', 'f'),
+        use('dot', 'd', 'f'),
+        use('hair', 'h', 'f'),
+        use('core', 'c', 'f'),
+      ]),
+    ).toEqual([]);
   });
 });
