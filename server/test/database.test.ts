@@ -13,6 +13,7 @@ import {
   estimatePattern,
   missingForPublishing,
   checkPattern,
+  WOOL_ROLES,
   woolOnShelf,
 } from '@lanakit/core';
 import { NOW, fibreInput } from './support/studio.ts';
@@ -191,6 +192,19 @@ test('the demo studio is whole: everything stored is possible, and every screen 
     expect(checkPattern(document)).toEqual([]);
     expect(estimatePattern(document, shelf).total.likelyG).toBeGreaterThan(1);
   }
+  const estimates = drafts.map(({ document }) => estimatePattern(document, shelf));
+  const roles = new Set(estimates.flatMap(({ uses }) => uses.map(({ role }) => role)));
+  expect([...roles].sort()).toEqual([...WOOL_ROLES].sort());
+  const parts = drafts.flatMap(({ document }) => document.parts);
+  const uses = parts.flatMap((part) => part.uses);
+  expect(uses.some(({ role }) => role === 'insert')).toBe(true);
+  expect(parts.some(({ shape }) => shape.kind === 'sleeve')).toBe(true);
+  expect(uses.some((use) => use.role === 'coat' && use.cover.kind === 'patch')).toBe(true);
+  const forms = new Set(
+    uses.flatMap((use) => (use.role !== 'insert' && use.amount ? [use.amount.form] : [])),
+  );
+  for (const form of ['hand', 'trimmings', 'shared', 'relative', 'equal-part'] as const)
+    expect(forms).toContain(form);
   expect(drafts.filter(({ document }) => missingForPublishing(document).length > 0)).toHaveLength(1);
   expect(store.runs.all().every((run) => run.date > '2026-11-24')).toBe(true);
   opened.db.close();
