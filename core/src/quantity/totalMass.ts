@@ -30,10 +30,15 @@ export interface TotalMass extends MassRangeG {
  * of one group add straight, own errors and different groups in quadrature of grams, read as a log-normal.
  */
 export function totalMass(terms: readonly MassTerm[], unknownCount = 0): TotalMass {
-  const likelyG = terms.reduce((sum, term) => sum + term.pieceG * term.count, 0);
+  let likelyG = 0;
+  let ownG2 = 0;
+  for (const term of terms) {
+    likelyG += term.pieceG * term.count;
+    ownG2 += ownVariance(term);
+  }
   if (likelyG === 0) return { lowG: 0, likelyG: 0, highG: 0, unknownCount };
-  const sigmaG = Math.sqrt(sharedVariance(terms) + terms.reduce((sum, term) => sum + ownVariance(term), 0));
-  return { ...rangeAbout(likelyG, sigmaG / likelyG), unknownCount };
+  const { lowG, highG } = rangeAbout(likelyG, Math.sqrt(sharedVariance(terms) + ownG2) / likelyG);
+  return { lowG, likelyG, highG, unknownCount };
 }
 
 /** One term alone, with its range. */
@@ -44,7 +49,9 @@ export function massOfTerm(term: MassTerm): MassRangeG {
 }
 
 function sharedVariance(terms: readonly MassTerm[]): number {
-  return [...sharedSigmaByGroup(terms).values()].reduce((sum, sigma) => sum + sigma ** 2, 0);
+  let sum = 0;
+  for (const sigmaG of sharedSigmaByGroup(terms).values()) sum += sigmaG ** 2;
+  return sum;
 }
 
 /** Grams of shared error of each group, added straight. */

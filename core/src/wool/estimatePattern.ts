@@ -10,7 +10,14 @@ import { partEstimate, type PartEstimate } from './partEstimate.ts';
 import { resolveAmounts, type SharedEstimate } from './resolveAmounts.ts';
 import { evidenceOf } from './samples.ts';
 import { showingOutside } from './showing.ts';
-import { inOneMake, totalOfUses, WOOL_ROLES, type UseEstimate, type WoolRole } from './useEstimate.ts';
+import {
+  inOneMake,
+  termsOf,
+  totalOfUses,
+  WOOL_ROLES,
+  type UseEstimate,
+  type WoolRole,
+} from './useEstimate.ts';
 import { toMm } from '../units/index.ts';
 import { wireThrough } from './wireThrough.ts';
 import type { FibreLookup, Wool } from './wool.ts';
@@ -74,22 +81,28 @@ export function estimatePattern(pattern: Pattern, wool: Wool): PatternEstimate {
     const { looseEnds, tailMm, sunkMm } = held.get(working.part.id) ?? NOTHING_HELD;
     return partEstimate(working, settled, looseEnds, { calibration, fibres: wool.fibres, tailMm, sunkMm });
   });
-  const uses = [
-    ...parts.flatMap((part) => part.uses),
-    ...joins.flatMap(({ cover }) => (cover ? [cover] : [])),
-  ];
+  const uses: UseEstimate[] = [];
+  for (const part of parts) for (const use of part.uses) uses.push(use);
+  for (const { cover } of joins) if (cover) uses.push(cover);
   const own = inOneMake(uses);
   const fibres = totalsByFibre(own);
   const cuts = estimateCuts(pattern, workings.solids, wool.findings);
+  // Worked out when they are looked at: a run reads neither.
+  let roles: readonly RoleTotal[] | null = null;
+  let doubts: readonly Doubt[] | null = null;
   return {
     parts,
     joins,
     uses,
     fibres,
-    roles: totalsByRole(own),
+    get roles() {
+      return (roles ??= totalsByRole(own));
+    },
     total: totalOfUses(own),
-    ifNeeded: totalsByFibre(uses.filter((use) => use.isIfNeeded)),
-    doubts: doubtsOf(own.flatMap((use) => (use.kind === 'known' ? [use.term] : []))),
+    ifNeeded: own === uses ? [] : totalsByFibre(uses.filter((use) => use.isIfNeeded)),
+    get doubts() {
+      return (doubts ??= doubtsOf(termsOf(own)));
+    },
     shared,
     cuts,
     findings: estimateFindings(pattern, cuts, wool),

@@ -1,7 +1,7 @@
 import type { CountRange } from '../pattern/index.ts';
 import { doubtsOf, totalMass } from '../quantity/index.ts';
 import { totalsByFibre, totalsByRole, type PatternEstimate } from './estimatePattern.ts';
-import { inOneMake, totalOfUses, type UseEstimate } from './useEstimate.ts';
+import { inOneMake, termsOf, totalOfUses, type UseEstimate } from './useEstimate.ts';
 
 /**
  * What several makes take together. Errors of a fibre are the same in all of them and add up; what each piece strays by
@@ -24,7 +24,7 @@ export function forMakes(estimate: PatternEstimate, makes: number): PatternEstim
     roles: totalsByRole(own),
     total: totalOfUses(own),
     ifNeeded: totalsByFibre(uses.filter((use) => use.isIfNeeded)),
-    doubts: doubtsOf(own.flatMap((use) => (use.kind === 'known' ? [use.term] : []))),
+    doubts: doubtsOf(termsOf(own)),
     findings: estimate.findings.map((finding) => ({
       ...finding,
       likely: finding.likely * makes,

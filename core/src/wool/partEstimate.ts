@@ -57,8 +57,12 @@ export function partEstimate(
   { calibration, fibres, tailMm, sunkMm }: PartEstimateContext,
 ): PartEstimate {
   const { part, rollUp } = working;
-  const own = working.uses.flatMap(({ use }) => settled.get(use.id) ?? []);
-  const uses = [...own, ...looseEnds];
+  const own: UseEstimate[] = [];
+  for (const { use } of working.uses) {
+    const estimate = settled.get(use.id);
+    if (estimate) own.push(estimate);
+  }
+  const uses = looseEnds.length === 0 ? own : [...own, ...looseEnds];
   const count = countRange(part.count);
   const total = totalOfUses(inOneMake(uses));
   const solid = working.solid ?? laidBody(working, own, calibration, fibres);

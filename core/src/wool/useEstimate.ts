@@ -61,17 +61,21 @@ export interface UnknownUse extends UseBase {
 /** Wool of one role, on one part or over one join. */
 export type UseEstimate = KnownUse | UnknownUse;
 
-/** Uses that one make takes: what is only if needed is not among them. */
-export const inOneMake = (uses: readonly UseEstimate[]): UseEstimate[] =>
-  uses.filter((use) => !use.isIfNeeded);
+const isTaken = (use: UseEstimate): boolean => !use.isIfNeeded;
+
+/** Uses that one make takes: what is only if needed is not among them. The same list where all are taken. */
+export const inOneMake = (uses: readonly UseEstimate[]): readonly UseEstimate[] =>
+  uses.every(isTaken) ? uses : uses.filter(isTaken);
+
+/** What totals are made of: one term for each known use. */
+export function termsOf(uses: readonly UseEstimate[]): MassTerm[] {
+  const terms: MassTerm[] = [];
+  for (const use of uses) if (use.kind === 'known') terms.push(use.term);
+  return terms;
+}
 
 /** The sum of these uses, with how many of them are unknown. */
 export function totalOfUses(uses: readonly UseEstimate[]): TotalMass {
-  const terms: MassTerm[] = [];
-  let unknownCount = 0;
-  for (const use of uses) {
-    if (use.kind === 'known') terms.push(use.term);
-    else unknownCount += 1;
-  }
-  return totalMass(terms, unknownCount);
+  const terms = termsOf(uses);
+  return totalMass(terms, uses.length - terms.length);
 }
