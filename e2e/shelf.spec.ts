@@ -45,6 +45,8 @@ test('a fibre in use is not deleted but archived, and comes back; an unused one 
   // A supplier offers it: nothing in use is deleted.
   await expect(say(page)).toContainText('in use');
   await page.getByRole('button', { name: 'Add a fibre' }).first().click();
+  // The lichen’s own form has a name too, and stays until this one is there.
+  await expect(page.getByRole('heading', { name: 'A fibre for the shelf' })).toBeVisible();
   await page.getByLabel('Name', { exact: true }).fill('Thrift');
   await page.getByRole('button', { name: 'Put it on the shelf' }).click();
   await find(page, 'thrift');
