@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import {
+  BLANK_STEP,
   BLANK_FINDING,
   blankCut,
   blankMeasure,
@@ -247,8 +248,24 @@ const figure = () =>
       findings: [{ id: 'e', findingId: 'eye4', partId: 'body', count: 2 }],
       shared: [{ id: 's', name: 's', massG: 12, isWeighed: true }],
       steps: [
-        { id: '1', text: 'Roll', partIds: ['body'], stage: 'core', needle: null, minutes: 20 },
-        { id: '2', text: 'Join', partIds: ['leg'], stage: 'join', needle: null, minutes: 10 },
+        {
+          ...BLANK_STEP,
+          id: '1',
+          text: 'Roll',
+          partIds: ['body'],
+          stage: 'core',
+          needle: { by: 'none' },
+          minutes: 20,
+        },
+        {
+          ...BLANK_STEP,
+          id: '2',
+          text: 'Join',
+          partIds: ['leg'],
+          stage: 'join',
+          needle: { by: 'none' },
+          minutes: 10,
+        },
       ],
     },
   );

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import {
+  BLANK_STEP,
   coatByContrast,
   compareEstimates,
   colourDifference,
@@ -259,9 +260,33 @@ describe('one make', () => {
     ],
     {
       steps: [
-        { id: 's1', text: 'Roll', partIds: ['body'], stage: 'core', needle: { gauge: 38 }, minutes: 20 },
-        { id: 's2', text: 'Coat', partIds: ['body'], stage: 'coat', needle: { gauge: 36 }, minutes: null },
-        { id: 's3', text: 'Smooth', partIds: ['body'], stage: 'finish', needle: { gauge: 38 }, minutes: 5 },
+        {
+          ...BLANK_STEP,
+          id: 's1',
+          text: 'Roll',
+          partIds: ['body'],
+          stage: 'core',
+          needle: { by: 'gauge', gauge: 38 },
+          minutes: 20,
+        },
+        {
+          ...BLANK_STEP,
+          id: 's2',
+          text: 'Coat',
+          partIds: ['body'],
+          stage: 'coat',
+          needle: { by: 'gauge', gauge: 36 },
+          minutes: null,
+        },
+        {
+          ...BLANK_STEP,
+          id: 's3',
+          text: 'Smooth',
+          partIds: ['body'],
+          stage: 'finish',
+          needle: { by: 'gauge', gauge: 38 },
+          minutes: 5,
+        },
       ],
     },
   );
@@ -276,7 +301,7 @@ describe('one make', () => {
   });
   test('counts what is unknown instead of taking it for nought', () => {
     expect(estimate.total.unknownCount).toBe(1);
-    expect(estimate.minutes).toEqual({ known: 25, unknownCount: 1 });
+    expect(estimate.minutes).toEqual({ known: 25, low: 25, high: 25, unknownCount: 1 });
     expect(estimate.costMinor.unknownCount).toBe(1);
   });
   test('names each gauge once, coarse to fine', () => {

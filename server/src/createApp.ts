@@ -12,9 +12,12 @@ import { benchRoutes } from './routes/bench.ts';
 import type { RouteDeps } from './routes/deps.ts';
 import { importRoutes } from './routes/imports.ts';
 import { itemRoutes } from './routes/items.ts';
+import { patternFileRoutes } from './routes/patternFiles.ts';
 import { patternRoutes } from './routes/patterns.ts';
+import { pictureRoutes } from './routes/pictures.ts';
 import { runRoutes } from './routes/runs.ts';
 import { stockRoutes } from './routes/stock.ts';
+import { techniqueRoutes } from './routes/techniques.ts';
 
 export interface AppDeps extends RouteDeps {
   readonly log: Logger;
@@ -57,6 +60,9 @@ export function allRoutes(deps: RouteDeps): Route[] {
     ...stockRoutes(deps),
     ...importRoutes(deps),
     ...patternRoutes(deps),
+    ...patternFileRoutes(deps),
+    ...pictureRoutes(deps),
+    ...techniqueRoutes(deps),
     ...runRoutes(deps),
     ...benchRoutes(deps),
     {

@@ -102,6 +102,7 @@ describe('publishing', () => {
     const answer = await request(studio.app)
       .post(`/api/patterns/${id}/revisions`)
       .set('If-Match', '"1"')
+      .send({ note: '' })
       .expect(422);
     const { errors } = answer.body as { errors: { code: string }[] };
     expect(errors.map(({ code }) => code).sort()).toEqual([

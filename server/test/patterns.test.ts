@@ -110,6 +110,7 @@ describe('publishing', () => {
     const answer = await request(studio.app)
       .post(`/api/patterns/${id}/revisions`)
       .set('If-Match', '"1"')
+      .send({ note: '' })
       .expect(422);
     expect(answer.body).toMatchObject({
       code: 'pattern_incomplete',
@@ -123,11 +124,13 @@ describe('publishing', () => {
     const again = await request(studio.app)
       .post(`/api/patterns/${pattern.id}/revisions`)
       .set('If-Match', '"1"')
+      .send({ note: '' })
       .expect(409);
     expect(again.body).toMatchObject({ code: 'revision_unchanged', number: 1 });
     const stale = await request(studio.app)
       .post(`/api/patterns/${pattern.id}/revisions`)
       .set('If-Match', '"7"')
+      .send({ note: '' })
       .expect(409);
     expect(stale.body).toMatchObject({ code: 'version_conflict' });
   });

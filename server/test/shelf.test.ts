@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import {
+  BLANK_STEP,
   BLANK_BLEND,
   BLANK_FINDING,
   BLANK_NEEDLE,
@@ -143,11 +144,12 @@ describe('what is used is not deleted', () => {
       countedNow: 4,
     });
     const step = {
+      ...BLANK_STEP,
       id: 's',
       text: '',
       partIds: [],
       stage: 'core',
-      needle: { gauge: 38 },
+      needle: { by: 'gauge', gauge: 38 },
       minutes: 3,
     } satisfies Step;
     await addPattern(studio, ballPattern(null, { steps: [step] }));

@@ -20,6 +20,20 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./patterns/PatternPage.tsx')).PatternPage }),
       },
       {
+        path: 'patterns/:id/read',
+        lazy: async () => ({ Component: (await import('./reading/ReadingPage.tsx')).ReadingPage }),
+      },
+      {
+        path: 'bring-in',
+        lazy: async () => ({ Component: (await import('./patterns/BringInPage.tsx')).BringInPage }),
+      },
+      {
+        path: 'techniques/:id?',
+        lazy: async () => ({
+          Component: (await import('./techniques/TechniquesPage.tsx')).TechniquesPage,
+        }),
+      },
+      {
         path: 'compare',
         lazy: async () => ({ Component: (await import('./patterns/ComparePage.tsx')).ComparePage }),
       },

@@ -8,6 +8,8 @@ export interface StoredPattern {
   readonly version: number;
   readonly document: Pattern;
   readonly updatedAt: string;
+  /** When it was put away; null while it is in use. */
+  readonly archivedAt: string | null;
   readonly revision: { readonly id: string; readonly number: number } | null;
 }
 
@@ -17,6 +19,8 @@ export interface Revision {
   readonly patternId: string;
   readonly number: number;
   readonly publishedAt: string;
+  /** What is new in it, in the author’s words. */
+  readonly note: string;
   readonly document: Pattern;
 }
 

@@ -17,3 +17,4 @@ export {
   type Nap,
 } from './finding.ts';
 export { findingMassG, putUpAmount, unitOfFinding } from './putUp.ts';
+export { unitPriceMinor } from './unitPrice.ts';

@@ -15,3 +15,17 @@ export {
   toImport,
 } from './readList.ts';
 export { DELIMITERS, type Delimiter } from './readTable.ts';
+export {
+  findPatternFile,
+  mapShelf,
+  NEWEST,
+  patternFile,
+  PatternFile,
+  proposeMapping,
+  type Carried,
+  type FileRefusal,
+  type FoundFile,
+  type Mapping,
+  type PlainShelf,
+} from './patternFile.ts';
+export { patternFromMarkdown } from './readMarkdown.ts';

@@ -1,3 +1,4 @@
+import { forgetStrays } from './forgetStrays.ts';
 import type { Part, Pattern } from './pattern.ts';
 
 /** The list with the item `id` moved to `toIndex` (clamped). The same list when there is nothing to do. */
@@ -39,7 +40,7 @@ function copyOf(part: Part, newId: string): Part {
 export function withoutPart(pattern: Pattern, id: string): Pattern {
   const gone = new Set(pattern.parts.find((part) => part.id === id)?.uses.map((use) => use.id));
   const orNull = (partId: string | null) => (partId === id ? null : partId);
-  return {
+  return forgetStrays({
     ...pattern,
     parts: pattern.parts.filter((part) => part.id !== id).map((part) => forgetting(part, id, gone)),
     joins: pattern.joins.filter((join) => join.partId !== id && join.ontoId !== id),
@@ -49,11 +50,7 @@ export function withoutPart(pattern: Pattern, id: string): Pattern {
         : cut,
     ),
     findings: pattern.findings.map((finding) => ({ ...finding, partId: orNull(finding.partId) })),
-    steps: pattern.steps.map((step) => ({
-      ...step,
-      partIds: step.partIds.filter((partId) => partId !== id),
-    })),
-  };
+  });
 }
 
 function forgetting(part: Part, id: string, gone: ReadonlySet<string>): Part {

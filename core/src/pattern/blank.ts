@@ -1,15 +1,37 @@
 import type { Join } from './join.ts';
-import type { Part, Pattern, Step } from './pattern.ts';
+import type { Option } from './option.ts';
+import type { Part, Pattern } from './pattern.ts';
+import { OWN_RIGHTS } from './rights.ts';
+import type { Check, Step } from './step.ts';
 import { blankUse } from './use.ts';
+
+/** Everything about the writing, with nothing said yet. */
+export const BLANK_WRITING = {
+  links: [],
+  stageNeedles: [],
+  sessions: [],
+  techniques: [],
+  tools: [],
+  options: [],
+  limits: [],
+  slots: [],
+  colourways: [],
+  swaps: [],
+  pictures: [],
+  prerequisites: '',
+  sidesSeen: null,
+  rights: OWN_RIGHTS,
+} satisfies Partial<Pattern>;
 
 /** A pattern with nothing in it yet. */
 export function blankPattern(title: string): Pattern {
   return {
     format: 'lanakit-pattern',
-    formatVersion: 2,
+    formatVersion: 3,
     title,
     finishedHeight: null,
-    level: 'first-timer',
+    level: null,
+    levelReason: '',
     lengthUnit: 'mm',
     parts: [],
     joins: [],
@@ -18,6 +40,7 @@ export function blankPattern(title: string): Pattern {
     findings: [],
     shared: [],
     steps: [],
+    ...BLANK_WRITING,
   };
 }
 
@@ -33,6 +56,9 @@ export function blankPart(id: string, name: string): Part {
     packing: null,
     uses: [blankUse(`${id.slice(0, 34)}-core`, 'core')],
     sample: null,
+    exactness: [],
+    hides: '',
+    outlineRights: null,
   };
 }
 
@@ -52,11 +78,63 @@ export const blankJoin = (id: string, partId: string, ontoId: string): Join => (
 /** A new step that goes on where `before` left off: same stage, needle and parts. */
 export function blankStep(id: string, before: Step | undefined): Step {
   return {
+    ...BLANK_STEP,
     id,
-    text: '',
     partIds: before ? [...before.partIds] : [],
     stage: before?.stage ?? 'core',
-    needle: before?.needle ?? null,
-    minutes: null,
+    needle: before?.needle ?? { by: 'stage' },
   };
 }
+
+/** A step of which nothing is said. */
+export const BLANK_STEP: Omit<Step, 'id'> = {
+  text: '',
+  readers: { kit: '', pattern: '' },
+  act: { kind: 'make' },
+  stage: 'core',
+  place: null,
+  partIds: [],
+  joinIds: [],
+  repeat: null,
+  needle: { by: 'stage' },
+  holder: null,
+  stroke: null,
+  depth: null,
+  cue: '',
+  minutes: null,
+  waiting: null,
+  checks: [],
+  cautions: { added: [], dismissed: [] },
+  pictures: [],
+  recallsStepId: null,
+  leaves: null,
+  technique: null,
+};
+
+/** A check of which only the place is known. */
+export const blankCheck = (id: string): Check => ({
+  id,
+  look: '',
+  how: '',
+  pass: '',
+  remedy: '',
+  returnToStepId: null,
+});
+
+/** An option with its two answers; an extra’s are yes and no. */
+export const blankOption = (id: string, kind: Option['kind']): Option => ({
+  id,
+  name: '',
+  kind,
+  values:
+    kind === 'extra'
+      ? [
+          { id: 'yes', name: 'yes', things: [] },
+          { id: 'no', name: 'no', things: [] },
+        ]
+      : [
+          { id: `${id}-1`, name: '', things: [] },
+          { id: `${id}-2`, name: '', things: [] },
+        ],
+  defaultValueId: kind === 'extra' ? 'no' : `${id}-1`,
+});

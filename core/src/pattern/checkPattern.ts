@@ -1,15 +1,17 @@
-import { checkRange, checkWhole, type Problem } from '../problems/index.ts';
+import { checkWhole, type Problem } from '../problems/index.ts';
 import { checkShape } from '../shapes/index.ts';
 import { boundLength, toMm } from '../units/index.ts';
 import { checkJoins } from './checkJoins.ts';
+import { checkOptions } from './checkOptions.ts';
+import { checkSteps, GAUGE_BOUNDS } from './checkSteps.ts';
 import { countRange, type Count } from './count.ts';
 import { lengthsIn } from './lengthsIn.ts';
-import type { Part, Pattern, Step } from './pattern.ts';
+import type { Part, Pattern } from './pattern.ts';
 import { isWool, type Use } from './use.ts';
 
 export const PATTERN_BOUNDS = {
   count: { min: 1, max: 500 },
-  gauge: { min: 32, max: 42 },
+  gauge: GAUGE_BOUNDS,
   minutes: { min: 0, max: 1440 },
 } as const;
 
@@ -37,13 +39,21 @@ export function checkPattern(pattern: Pattern): Problem[] {
       ...strayPart(partId, partIds, `/findings/${index}/partId`),
       ...checkCount(count, `/findings/${index}/count`),
     ]),
-    ...pattern.steps.flatMap((step, index) => checkStep(step, partIds, `/steps/${index}`)),
+    ...checkSteps(pattern),
+    ...checkOptions(pattern),
     ...doubledIds(pattern.parts, '/parts'),
     ...doubledIds(pattern.steps, '/steps'),
     ...doubledIds(pattern.joins, '/joins'),
     ...doubledIds(pattern.cuts, '/cuts'),
     ...doubledIds(pattern.shared, '/shared'),
     ...doubledIds(pattern.findings, '/findings'),
+    ...doubledIds(pattern.links, '/links'),
+    ...doubledIds(pattern.sessions, '/sessions'),
+    ...doubledIds(pattern.options, '/options'),
+    ...doubledIds(pattern.slots, '/slots'),
+    ...doubledIds(pattern.colourways, '/colourways'),
+    ...doubledIds(pattern.swaps, '/swaps'),
+    ...doubledIds(pattern.pictures, '/pictures'),
     ...doubledUses(pattern),
   ];
 }
@@ -120,18 +130,6 @@ function strayAmount(use: Use, pattern: Pattern, pointer: string): Problem[] {
 
 const strayPart = (partId: string | null, partIds: ReadonlySet<string>, pointer: string): Problem[] =>
   partId === null || partIds.has(partId) ? [] : [{ code: 'part_not_found', pointer, partId }];
-
-function checkStep(step: Step, partIds: ReadonlySet<string>, pointer: string): Problem[] {
-  const strangers = step.partIds.flatMap((partId, index) =>
-    strayPart(partId, partIds, `${pointer}/partIds/${index}`),
-  );
-  const gauge = step.needle
-    ? checkWhole(step.needle.gauge, PATTERN_BOUNDS.gauge, `${pointer}/needle/gauge`)
-    : [];
-  const minutes =
-    step.minutes === null ? [] : checkRange(step.minutes, PATTERN_BOUNDS.minutes, `${pointer}/minutes`);
-  return [...strangers, ...gauge, ...minutes];
-}
 
 /** Amounts name one another over the whole pattern. */
 function doubledUses({ parts }: Pattern): Problem[] {

@@ -1,4 +1,5 @@
 import type { Problem } from '../problems/index.ts';
+import type { Swap } from './option.ts';
 import type { Pattern } from './pattern.ts';
 import { isWool } from './use.ts';
 
@@ -24,7 +25,24 @@ export function fibreReferences(pattern: Pattern): FibreReference[] {
     pointer: `/joins/${index}/cover/fibreId`,
     fibreId: cover?.fibreId ?? null,
   }));
-  return [...inParts, ...inJoins].filter((place): place is FibreReference => place.fibreId !== null);
+  const inColourways = pattern.colourways.flatMap(({ fills }, at) =>
+    fills.map(({ fibreId }, index) => ({ pointer: `/colourways/${at}/fills/${index}/fibreId`, fibreId })),
+  );
+  const inSwaps = pattern.swaps.map((swap, index) => ({
+    pointer: `/swaps/${index}/toItemId`,
+    fibreId: isOfWool(swap, pattern) ? swap.toItemId : null,
+  }));
+  return [...inParts, ...inJoins, ...inColourways, ...inSwaps].filter(
+    (place): place is FibreReference => place.fibreId !== null,
+  );
+}
+
+/** Whether what is taken instead is a fibre; otherwise it is a finding. */
+function isOfWool({ of }: Swap, { parts }: Pattern): boolean {
+  if (of.kind === 'join') return true;
+  if (of.kind !== 'use') return false;
+  const use = parts.flatMap(({ uses }) => uses).find(({ id }) => id === of.id);
+  return use !== undefined && isWool(use);
 }
 
 /** Every place a pattern names a finding. */
@@ -47,7 +65,13 @@ export function findingReferences(pattern: Pattern): FindingReference[] {
   ).flatMap(([list, items]) =>
     items.map(({ findingId }, index) => ({ pointer: `/${list}/${index}/findingId`, findingId })),
   );
-  return [...inParts, ...listed].filter((place): place is FindingReference => place.findingId !== null);
+  const inSwaps = pattern.swaps.map((swap, index) => ({
+    pointer: `/swaps/${index}/toItemId`,
+    findingId: isOfWool(swap, pattern) ? null : swap.toItemId,
+  }));
+  return [...inParts, ...listed, ...inSwaps].filter(
+    (place): place is FindingReference => place.findingId !== null,
+  );
 }
 
 /** Each fibre a pattern uses, once, in the order it first appears. */

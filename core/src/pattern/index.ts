@@ -1,6 +1,22 @@
+export {
+  allowedValues,
+  brokenLimit,
+  defaultValues,
+  valuesNeverAllowed,
+  type Values,
+} from './allowedBuilds.ts';
 export { AMOUNT_FORMS, Amount, blankAmount, UNTIL, type AmountForm, type Until } from './amount.ts';
 export { duplicateItem, duplicatePart, moveItem, withoutPart } from './arrange.ts';
-export { blankJoin, blankPart, blankPattern, blankStep } from './blank.ts';
+export {
+  BLANK_STEP,
+  BLANK_WRITING,
+  blankCheck,
+  blankJoin,
+  blankOption,
+  blankPart,
+  blankPattern,
+  blankStep,
+} from './blank.ts';
 export { checkPart, checkPattern, fixedCount, mmOrNull, PATTERN_BOUNDS } from './checkPattern.ts';
 export { comparePatterns, type Difference } from './compare.ts';
 export { Count, countRange, type CountRange } from './count.ts';
@@ -13,6 +29,13 @@ export {
   strangeFibres,
   strangeFindings,
 } from './fibresUsed.ts';
+export { copyOf, derivedFrom } from './copies.ts';
+export { fieldChanges, patternChanges, type FieldChange, type PatternChange } from './fieldChanges.ts';
+export { forgetStrays } from './forgetStrays.ts';
+export { gaugeOf, isNeedleMissing } from './gaugeOf.ts';
+export { linkCircle, type Precedence } from './linkCircle.ts';
+export { activeMinutes, isWaitedFor, waitingMinutes, type MinutesTotal } from './stepMinutes.ts';
+export { isSameThing, knownIds, type KnownIds } from './things.ts';
 export { Join, JOIN_METHODS, type JoinMethod } from './join.ts';
 export { isIncomplete, missingForPublishing, missingInPart } from './missingForPublishing.ts';
 export {
@@ -23,12 +46,70 @@ export {
   Pattern,
   Sample,
   SharedWeight,
-  STAGES,
-  Step,
+  ListedTool,
+  PatternPicture,
+  SIDES_SEEN,
+  TechniqueUse,
   type Level,
-  type Stage,
 } from './pattern.ts';
-export { upgradePattern, type PatternOfFirst } from './upgrade.ts';
+export { parseMinutes, showTypedMinutes, type ParsedMinutes } from './parseMinutes.ts';
+export { Minutes, minutesRange, timesMinutes, type MinutesRange } from './minutes.ts';
+export {
+  Colourway,
+  FibreSlot,
+  NO_CHOICES,
+  Option,
+  OptionLimit,
+  OptionValue,
+  Swap,
+  THING_KINDS,
+  ThingRef,
+  type Choices,
+  type ThingKind,
+  type ValueRef,
+} from './option.ts';
+export {
+  ORIGINS,
+  OWN_RIGHTS,
+  Permission,
+  PERMISSION_STATES,
+  permissionState,
+  PERMITTED,
+  Rights,
+  type Origin,
+  type PermissionState,
+  type Permitted,
+} from './rights.ts';
+export { STAGES, type Stage } from './stage.ts';
+export {
+  Act,
+  ACT_KINDS,
+  CAUTIONS,
+  Check,
+  DEPTHS,
+  LINK_STRENGTHS,
+  PART_STATES,
+  PLAIN_ACTS,
+  Session,
+  Step,
+  STEP_PLACES,
+  StepLink,
+  StepNeedle,
+  STROKES,
+  type ActKind,
+  type Caution,
+  type Depth,
+  type LinkStrength,
+  type PartState,
+  type StepPlace,
+  type Stroke,
+} from './step.ts';
+export {
+  upgradePattern,
+  type PatternOfAnyFormat,
+  type PatternOfFirst,
+  type PatternOfSecond,
+} from './upgrade.ts';
 export {
   blankUse,
   isWool,

@@ -3,28 +3,19 @@ import { FIRMNESSES, PACKINGS } from '../fibre/index.ts';
 import { discriminated, Id, strict } from '../schema/discriminated.ts';
 import { oneOf, orUnknown } from '../schema/oneOf.ts';
 import { Shape } from '../shapes/index.ts';
+import { PROVISIONS } from '../tools/index.ts';
 import { Length } from '../units/index.ts';
 import { Count } from './count.ts';
 import { Cut } from './cut.ts';
 import { Join } from './join.ts';
+import { Colourway, FibreSlot, Option, OptionLimit, Swap } from './option.ts';
+import { Rights } from './rights.ts';
+import { STAGES } from './stage.ts';
+import { Session, Step, StepLink } from './step.ts';
 import { Use } from './use.ts';
 
 export const LEVELS = ['first-timer', 'some-practice', 'practised'] as const;
 export type Level = (typeof LEVELS)[number];
-
-/** In the order they come up in the making; a step belongs to one. */
-export const STAGES = [
-  'skeleton',
-  'core',
-  'shape',
-  'coat',
-  'join',
-  'detail',
-  'hair',
-  'mount',
-  'finish',
-] as const;
-export type Stage = (typeof STAGES)[number];
 
 const SizeOfShape = Type.String({ maxLength: 20, description: 'a size of the shape' });
 
@@ -77,26 +68,18 @@ export const Part = Type.Object(
     /** From the inside out. */
     uses: Type.Array(Use, { maxItems: 40 }),
     sample: orUnknown(Sample),
+    /** Sizes that are held to the guide exactly, or free; the others are a guide. */
+    exactness: Type.Array(Type.Object({ size: SizeOfShape, is: oneOf(['exact', 'free'] as const) }, strict), {
+      maxItems: 4,
+    }),
+    /** What would show if this part were left off, in the author’s words. */
+    hides: Type.String({ maxLength: 200 }),
+    /** Of an outline that is not the author’s own drawing. */
+    outlineRights: orUnknown(Rights),
   },
   strict,
 );
 export type Part = Static<typeof Part>;
-
-export const Step = Type.Object(
-  {
-    id: Id,
-    text: Type.String({ maxLength: 4000 }),
-    partIds: Type.Array(Id, { maxItems: 200 }),
-    stage: oneOf(STAGES),
-    needle: Type.Union([
-      Type.Object({ gauge: Type.Number({ description: '32 coarse – 42 fine' }) }, strict),
-      Type.Null(),
-    ]),
-    minutes: Type.Union([Type.Number({ description: 'active, at the author’s pace' }), Type.Null()]),
-  },
-  strict,
-);
-export type Step = Static<typeof Step>;
 
 /** One stated weight that several uses take from. */
 export const SharedWeight = Type.Object(
@@ -122,14 +105,65 @@ export const FindingUse = Type.Object(
 );
 export type FindingUse = Static<typeof FindingUse>;
 
+/** A tool or material of the author's list: one that nothing calls for, or the last word on one that is derived. */
+export const ListedTool = Type.Object(
+  {
+    id: Id,
+    /** The derived need it stands for; null: added by the author. */
+    needKey: orUnknown(Type.String({ maxLength: 60 })),
+    name: Type.String({ maxLength: 80 }),
+    per: oneOf(PROVISIONS),
+    count: Type.Integer({ minimum: 1, maximum: 500 }),
+    isLeftOut: Type.Boolean(),
+  },
+  strict,
+);
+export type ListedTool = Static<typeof ListedTool>;
+
+/** A picture of the pattern’s own; where it is kept is not the pattern’s business. */
+export const PatternPicture = Type.Object(
+  {
+    id: Id,
+    name: Type.String({ maxLength: 120 }),
+    /** Said instead of it, for those who cannot see it. */
+    alt: Type.String({ maxLength: 300 }),
+    rights: Rights,
+  },
+  strict,
+);
+export type PatternPicture = Static<typeof PatternPicture>;
+
+/** A technique as it is used here: linked by version, its steps written out under `steps`. */
+export const TechniqueUse = Type.Object(
+  {
+    id: Id,
+    techniqueId: Id,
+    name: Type.String({ maxLength: 80 }),
+    version: Type.Integer({ minimum: 1 }),
+    partIds: Type.Array(Id, { maxItems: 40 }),
+    values: Type.Array(
+      Type.Object({ key: Type.String({ maxLength: 30 }), value: Type.String({ maxLength: 120 }) }, strict),
+      { maxItems: 12 },
+    ),
+    credit: Type.String({ maxLength: 300 }),
+  },
+  strict,
+);
+export type TechniqueUse = Static<typeof TechniqueUse>;
+
+/** Whose left and right it is; null: nobody has said. */
+export const SIDES_SEEN = ['figure', 'viewer'] as const;
+
 /** A pattern as it is stored: one document per revision. */
 export const Pattern = Type.Object(
   {
     format: Type.Literal('lanakit-pattern'),
-    formatVersion: Type.Literal(2),
+    formatVersion: Type.Literal(3),
     title: Type.String({ maxLength: 120 }),
     finishedHeight: Type.Union([Length, Type.Null()]),
-    level: oneOf(LEVELS),
+    /** Null: as it is proposed from the pattern itself. */
+    level: orUnknown(oneOf(LEVELS)),
+    levelReason: Type.String({ maxLength: 300 }),
     lengthUnit: Type.Union([Type.Literal('mm'), Type.Literal('in')], {
       description: 'of bare numbers and derived sizes',
     }),
@@ -141,6 +175,24 @@ export const Pattern = Type.Object(
     findings: Type.Array(FindingUse, { maxItems: 100 }),
     shared: Type.Array(SharedWeight, { maxItems: 40 }),
     steps: Type.Array(Step, { maxItems: 500 }),
+    links: Type.Array(StepLink, { maxItems: 500 }),
+    /** What a step takes that is done with its stage’s needle. */
+    stageNeedles: Type.Array(Type.Object({ stage: oneOf(STAGES), gauge: Type.Number() }, strict), {
+      maxItems: STAGES.length,
+    }),
+    sessions: Type.Array(Session, { maxItems: 20 }),
+    techniques: Type.Array(TechniqueUse, { maxItems: 60 }),
+    tools: Type.Array(ListedTool, { maxItems: 60 }),
+    options: Type.Array(Option, { maxItems: 24 }),
+    limits: Type.Array(OptionLimit, { maxItems: 60 }),
+    slots: Type.Array(FibreSlot, { maxItems: 40 }),
+    colourways: Type.Array(Colourway, { maxItems: 40 }),
+    swaps: Type.Array(Swap, { maxItems: 60 }),
+    pictures: Type.Array(PatternPicture, { maxItems: 200 }),
+    /** What one should have made or know before. */
+    prerequisites: Type.String({ maxLength: 600 }),
+    sidesSeen: orUnknown(oneOf(SIDES_SEEN)),
+    rights: Rights,
   },
   strict,
 );

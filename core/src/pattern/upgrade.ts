@@ -1,7 +1,12 @@
 import type { Firmness } from '../fibre/index.ts';
 import type { Shape } from '../shapes/index.ts';
-import type { Part, Pattern } from './pattern.ts';
+import { BLANK_STEP, BLANK_WRITING } from './blank.ts';
+import type { Level, Part, Pattern } from './pattern.ts';
+import type { Stage } from './stage.ts';
+import type { PLAIN_ACTS, Step } from './step.ts';
 import { blankUse } from './use.ts';
+
+type PlainAct = (typeof PLAIN_ACTS)[number];
 
 /** A part as the first format had it: one core, one coat. */
 interface PartOfFirst {
@@ -14,34 +19,94 @@ interface PartOfFirst {
   readonly coat: { readonly fibreId: string | null } | null;
 }
 
+/** A step as the first two formats had it; no needle meant none. */
+interface StepOfSecond {
+  readonly id: string;
+  readonly text: string;
+  readonly partIds: string[];
+  readonly stage: Stage;
+  readonly needle: { readonly gauge: number } | null;
+  readonly minutes: number | null;
+}
+
+type PartOfSecond = Omit<Part, 'exactness' | 'hides' | 'outlineRights'>;
+
+type Heading = Pick<Pattern, 'format' | 'title' | 'finishedHeight' | 'lengthUnit'> & {
+  readonly level: Level;
+  readonly steps: readonly StepOfSecond[];
+};
+
 /** A document of the first format. */
-export type PatternOfFirst = Pick<
-  Pattern,
-  'format' | 'title' | 'finishedHeight' | 'level' | 'lengthUnit' | 'steps'
-> & {
+export type PatternOfFirst = Heading & {
   readonly formatVersion: 1;
   readonly parts: readonly PartOfFirst[];
 };
 
-/** Brings a stored document forward to the format of today; one that is there already comes back as it is. */
-export function upgradePattern(document: Pattern | PatternOfFirst): Pattern {
-  if (document.formatVersion === 2) return document;
-  return {
-    ...document,
-    formatVersion: 2,
-    parts: document.parts.map(upgradePart),
-    joins: [],
-    joinsApart: false,
-    cuts: [],
-    findings: [],
-    shared: [],
+/** A document of the second: layers, joins, cut lengths; steps that are a text and a needle. */
+export type PatternOfSecond = Heading &
+  Pick<Pattern, 'joins' | 'joinsApart' | 'cuts' | 'findings' | 'shared'> & {
+    readonly formatVersion: 2;
+    readonly parts: readonly PartOfSecond[];
   };
+
+export type PatternOfAnyFormat = Pattern | PatternOfSecond | PatternOfFirst;
+
+/** Brings a stored document forward to the format of today; one that is there already comes back as it is. */
+export function upgradePattern(document: PatternOfAnyFormat): Pattern {
+  switch (document.formatVersion) {
+    case 1:
+      return thirdFrom(secondFrom(document));
+    case 2:
+      return thirdFrom(document);
+    case 3:
+      return document;
+  }
 }
+
+const secondFrom = (document: PatternOfFirst): PatternOfSecond => ({
+  ...document,
+  formatVersion: 2,
+  parts: document.parts.map(upgradePart),
+  joins: [],
+  joinsApart: false,
+  cuts: [],
+  findings: [],
+  shared: [],
+});
+
+const thirdFrom = (document: PatternOfSecond): Pattern => ({
+  ...document,
+  ...BLANK_WRITING,
+  formatVersion: 3,
+  levelReason: '',
+  parts: document.parts.map((part) => ({ ...part, exactness: [], hides: '', outlineRights: null })),
+  steps: document.steps.map(upgradeStep),
+});
+
+/** What the act is was not said: the stage tells it well enough to start from. */
+const ACT_OF_STAGE: Readonly<Record<Stage, PlainAct>> = {
+  skeleton: 'make',
+  core: 'make',
+  shape: 'make',
+  coat: 'wrap',
+  join: 'join',
+  detail: 'make',
+  hair: 'make',
+  mount: 'join',
+  finish: 'felt',
+};
+
+const upgradeStep = ({ needle, ...step }: StepOfSecond): Step => ({
+  ...BLANK_STEP,
+  ...step,
+  act: { kind: ACT_OF_STAGE[step.stage] },
+  needle: needle ? { by: 'gauge', gauge: needle.gauge } : { by: 'none' },
+});
 
 /** Ids of uses are the pattern’s own, not the part’s: amounts name one another. */
 const useId = (partId: string, role: string): string => `${partId.slice(0, 34)}-${role}`;
 
-const upgradePart = ({ core, coat, ...part }: PartOfFirst): Part => ({
+const upgradePart = ({ core, coat, ...part }: PartOfFirst): PartOfSecond => ({
   ...part,
   derived: [],
   packing: null,

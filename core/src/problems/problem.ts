@@ -1,4 +1,4 @@
-import type { AmountForm, UseRole } from '../pattern/index.ts';
+import type { AmountForm, ThingKind, UseRole } from '../pattern/index.ts';
 import type { OutlineFault, SizeName } from '../shapes/index.ts';
 
 /** Where the problem is: a JSON pointer (RFC 6901) into the document that was checked. */
@@ -38,6 +38,15 @@ export type Problem = At &
     | { readonly code: 'use_not_found'; readonly useId: string }
     | { readonly code: 'shared_not_found'; readonly sharedId: string }
     | { readonly code: 'finding_not_found'; readonly findingId: string }
+    | { readonly code: 'step_not_found'; readonly stepId: string }
+    | { readonly code: 'picture_not_found'; readonly pictureId: string }
+    | { readonly code: 'thing_not_found'; readonly kind: ThingKind | 'slot' | 'value'; readonly id: string }
+    /** Numbers of the steps on the way round, the first and the last the same. */
+    | { readonly code: 'order_circular'; readonly numbers: readonly number[] }
+    | { readonly code: 'minutes_reversed'; readonly low: number; readonly high: number }
+    | { readonly code: 'options_exclude_all' }
+    | { readonly code: 'technique_act' }
+    | { readonly code: 'parameter_not_found'; readonly key: string }
     | { readonly code: 'join_to_itself' }
     /** The names on the way round, the first and the last the same. */
     | { readonly code: 'join_circular'; readonly names: readonly string[] }

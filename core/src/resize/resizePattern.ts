@@ -1,4 +1,4 @@
-import type { Amount, Cut, Part, Pattern, Step, Use } from '../pattern/index.ts';
+import type { Amount, Cut, Minutes, Part, Pattern, Step, Use } from '../pattern/index.ts';
 import type { Length } from '../units/index.ts';
 
 /** How far a figure may be scaled at once. */
@@ -63,10 +63,16 @@ export function resizePattern(
     })),
     steps: pattern.steps.map((step) => ({
       ...step,
-      minutes: step.minutes === null ? null : round(step.minutes * k ** MINUTES_POWER[step.stage]),
+      minutes: step.minutes === null ? null : longer(step.minutes, k ** MINUTES_POWER[step.stage]),
     })),
   };
 }
+
+/** What is made takes longer; what is waited for does not. */
+const longer = (minutes: Minutes, by: number): Minutes =>
+  typeof minutes === 'number'
+    ? round(minutes * by)
+    : { low: round(minutes.low * by), high: round(minutes.high * by) };
 
 const times = ({ value, unit }: Length, k: number): Length => ({ value: round(value * k), unit });
 const orNull = (length: Length | null, k: number): Length | null => length && times(length, k);

@@ -1,4 +1,4 @@
-import type { Pattern } from '../pattern/index.ts';
+import { activeMinutes, gaugeOf, waitingMinutes, type MinutesTotal, type Pattern } from '../pattern/index.ts';
 import { doubtsOf, type Doubt, type TotalMass } from '../quantity/index.ts';
 import { estimateCuts, type CutEstimate } from '../cuts/index.ts';
 import { calculatePart } from './calculatePart.ts';
@@ -57,7 +57,9 @@ export interface PatternEstimate {
   readonly cuts: readonly CutEstimate[];
   readonly findings: readonly FindingTotal[];
   /** Active minutes of all steps. */
-  readonly minutes: SumWithUnknown;
+  readonly minutes: MinutesTotal;
+  /** In which nobody has to do anything. */
+  readonly waiting: MinutesTotal;
   /** Gauges of all steps, coarse to fine, each once. */
   readonly gauges: readonly number[];
   /** Integer minor units at the likely mass, rounded; a fibre without a price is unknown. */
@@ -106,7 +108,8 @@ export function estimatePattern(pattern: Pattern, wool: Wool): PatternEstimate {
     shared,
     cuts,
     findings: estimateFindings(pattern, cuts, wool),
-    minutes: sumKnown(pattern.steps.map((step) => step.minutes)),
+    minutes: activeMinutes(pattern),
+    waiting: waitingMinutes(pattern),
     gauges: distinctGauges(pattern),
     costMinor: costOf(fibres, wool.fibres),
     calibration,
@@ -197,7 +200,7 @@ function sumKnown(values: readonly (number | null)[]): SumWithUnknown {
 }
 
 function distinctGauges(pattern: Pattern): number[] {
-  const gauges = pattern.steps.flatMap((step) => (step.needle ? [step.needle.gauge] : []));
+  const gauges = pattern.steps.flatMap((step) => gaugeOf(step, pattern) ?? []);
   return [...new Set(gauges)].sort((a, b) => a - b);
 }
 

@@ -1,4 +1,4 @@
-import type { CountRange } from '../pattern/index.ts';
+import type { CountRange, MinutesTotal } from '../pattern/index.ts';
 import { doubtsOf, totalMass } from '../quantity/index.ts';
 import { totalsByFibre, totalsByRole, type PatternEstimate } from './estimatePattern.ts';
 import { inOneMake, termsOf, totalOfUses, type UseEstimate } from './useEstimate.ts';
@@ -30,7 +30,8 @@ export function forMakes(estimate: PatternEstimate, makes: number): PatternEstim
       likely: finding.likely * makes,
       most: finding.most * makes,
     })),
-    minutes: { ...estimate.minutes, known: estimate.minutes.known * makes },
+    minutes: timesTotal(estimate.minutes, makes),
+    waiting: timesTotal(estimate.waiting, makes),
     costMinor: { ...estimate.costMinor, known: estimate.costMinor.known * makes },
   };
 }
@@ -46,4 +47,11 @@ const timesCount = ({ low, likely, high }: CountRange, makes: number): CountRang
   low: low * makes,
   likely: likely * makes,
   high: high * makes,
+});
+
+const timesTotal = ({ known, low, high, unknownCount }: MinutesTotal, makes: number): MinutesTotal => ({
+  known: known * makes,
+  low: low * makes,
+  high: high * makes,
+  unknownCount,
 });

@@ -32,3 +32,24 @@ export {
   unknownWords,
   warningWords,
 } from './woolWords.ts';
+export { changeTitle, fieldWords } from './changeWords.ts';
+export {
+  ACT_WORDS,
+  CAUTION_NAMES,
+  CAUTION_WORDS,
+  DEPTH_WORDS,
+  linkReason,
+  linkWords,
+  MEASURE_WORDS,
+  needName,
+  ORIGIN_WORDS,
+  PERMISSION_STATE_WORDS,
+  PERMITTED_WORDS,
+  PLACE_WORDS,
+  STATE_WORDS,
+  STRENGTH_WORDS,
+  STROKE_WORDS,
+  writingFindingWords,
+} from './writingWords.ts';
+export { minutesWords, patternMarkdown } from './patternMarkdown.ts';
+export { LEVEL_WORDS, STAGE_WORDS } from './patternWords.ts';

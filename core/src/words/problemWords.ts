@@ -44,6 +44,22 @@ export function problemWords(problem: Problem): string {
       return `Give a whole number; this is ${problem.value}.`;
     case 'fibre_not_found':
       return 'This fibre is no longer on the shelf. Choose another.';
+    case 'step_not_found':
+      return 'This names a step that is no longer in the pattern. Choose again.';
+    case 'picture_not_found':
+      return 'This picture is no longer in the pattern. Choose another, or take it off.';
+    case 'thing_not_found':
+      return `This names a ${problem.kind} that is no longer in the pattern. Choose again.`;
+    case 'order_circular':
+      return `These steps wait for one another in a circle: ${problem.numbers.join(', then ')}. Take one of the links away.`;
+    case 'minutes_reversed':
+      return `From ${problem.low} to ${problem.high} minutes runs backwards. Swap them.`;
+    case 'options_exclude_all':
+      return 'These limits forbid one another: no build is left that anybody could choose. Take one away.';
+    case 'technique_act':
+      return 'A technique has no parts of its own to choose or stand in for. Make it another kind of step.';
+    case 'parameter_not_found':
+      return `“{${problem.key}}” is none of its parameters. Add it, or take the braces away.`;
     case 'part_not_found':
       return 'This names a part that is no longer in the pattern. Choose again.';
     case 'id_twice':

@@ -2,9 +2,11 @@ import { importQueries } from './imports.ts';
 import { itemQueries } from './items.ts';
 import type { Db } from './openDatabase.ts';
 import { patternQueries } from './patterns.ts';
+import { pictureQueries } from './pictures.ts';
 import { runQueries } from './runs.ts';
 import { shelfReader } from './shelf.ts';
 import { stockQueries } from './stock.ts';
+import { techniqueQueries } from './techniques.ts';
 
 export { openDatabase, type Db, type OpenRefusal, type OpenResult } from './openDatabase.ts';
 export { migrate } from './migrate.ts';
@@ -21,6 +23,8 @@ export function createStore(db: Db) {
     shelf: shelfReader(items, stock),
     imports: importQueries(db),
     patterns: patternQueries(db),
+    pictures: pictureQueries(db),
+    techniques: techniqueQueries(db),
     runs: runQueries(db),
     /** Runs all of it or nothing; within another, as a part of that. */
     together: <T>(work: () => T): T => db.transaction(work)(),

@@ -7,6 +7,7 @@ interface PatternRow {
   version: number;
   document: string;
   updated_at: string;
+  archived_at: string | null;
   revision_id: string | null;
   revision_number: number | null;
 }
@@ -16,6 +17,7 @@ interface RevisionRow {
   pattern_id: string;
   number: number;
   published_at: string;
+  note: string;
   document: string;
 }
 
@@ -26,7 +28,7 @@ export interface PatternCursor {
 }
 
 const SELECT = `
-  SELECT p.id, p.version, p.document, p.updated_at, r.id AS revision_id, r.number AS revision_number
+  SELECT p.id, p.version, p.document, p.updated_at, p.archived_at, r.id AS revision_id, r.number AS revision_number
   FROM pattern p
   LEFT JOIN revision r ON r.pattern_id = p.id
     AND r.number = (SELECT max(number) FROM revision WHERE pattern_id = p.id)
@@ -34,10 +36,15 @@ const SELECT = `
 
 /** Every query on patterns and revisions, prepared once. */
 export function patternQueries(db: Db) {
-  const selectPage = db.prepare<{ updatedAt: string; id: string; limit: number }, PatternRow>(`
-    ${SELECT} AND (p.updated_at < @updatedAt OR (p.updated_at = @updatedAt AND p.id > @id))
+  const selectPage = db.prepare<
+    { updatedAt: string; id: string; limit: number; archived: number },
+    PatternRow
+  >(`
+    ${SELECT} AND (p.archived_at IS NOT NULL) = @archived AND (p.updated_at < @updatedAt OR (p.updated_at = @updatedAt AND p.id > @id))
     ORDER BY p.updated_at DESC, p.id LIMIT @limit`);
-  const selectAll = db.prepare<[], PatternRow>(`${SELECT} ORDER BY p.updated_at DESC, p.id`);
+  const selectAll = db.prepare<[], PatternRow>(
+    `${SELECT} AND p.archived_at IS NULL ORDER BY p.updated_at DESC, p.id`,
+  );
   const selectOne = db.prepare<[string], PatternRow>(`${SELECT} AND p.id = ?`);
   const insertRow = db.prepare(
     `INSERT INTO pattern (id, document, created_at, updated_at) VALUES (@id, @document, @at, @at)`,
@@ -48,9 +55,10 @@ export function patternQueries(db: Db) {
   const clearItems = db.prepare(`DELETE FROM pattern_item WHERE pattern_id = ?`);
   const insertItem = db.prepare(`INSERT INTO pattern_item (pattern_id, item_id) VALUES (?, ?)`);
   const insertRevision = db.prepare(`
-    INSERT INTO revision (id, pattern_id, number, document, published_at)
+    INSERT INTO revision (id, pattern_id, number, document, published_at, note)
     VALUES (@id, @patternId, (SELECT coalesce(max(number), 0) + 1 FROM revision WHERE pattern_id = @patternId),
-            @document, @at)`);
+            @document, @at, @note)`);
+  const archive = db.prepare(`UPDATE pattern SET archived_at = @at WHERE id = @id AND deleted_at IS NULL`);
   const insertRevisionItem = db.prepare(`INSERT INTO revision_item (revision_id, item_id) VALUES (?, ?)`);
   const selectRevision = db.prepare<[string], RevisionRow>(`SELECT * FROM revision WHERE id = ?`);
   const selectRevisions = db.prepare<[string], RevisionRow>(
@@ -67,8 +75,10 @@ export function patternQueries(db: Db) {
 
   return {
     /** @param after null for the first page */
-    page: (after: PatternCursor | null, limit: number): StoredPattern[] =>
-      selectPage.all({ ...(after ?? { updatedAt: '~', id: '' }), limit }).map(patternOf),
+    page: (after: PatternCursor | null, limit: number, archived = false): StoredPattern[] =>
+      selectPage
+        .all({ ...(after ?? { updatedAt: '~', id: '' }), limit, archived: archived ? 1 : 0 })
+        .map(patternOf),
     all: (): StoredPattern[] => selectAll.all().map(patternOf),
     find: (id: string): StoredPattern | null => {
       const row = selectOne.get(id);
@@ -85,8 +95,10 @@ export function patternQueries(db: Db) {
       return isWritten;
     }),
     ...softDelete(db, 'pattern'),
-    publish: db.transaction((id: string, patternId: string, document: Pattern, at: string) => {
-      insertRevision.run({ id, patternId, document: JSON.stringify(document), at });
+    /** @param at null brings it back */
+    setArchived: (id: string, at: string | null) => archive.run({ id, at }),
+    publish: db.transaction((id: string, patternId: string, document: Pattern, at: string, note = '') => {
+      insertRevision.run({ id, patternId, document: JSON.stringify(document), at, note });
       for (const itemId of itemsUsed(document)) insertRevisionItem.run(id, itemId);
     }),
     findRevision: (id: string): Revision | null => {
@@ -103,6 +115,7 @@ const patternOf = (row: PatternRow): StoredPattern => ({
   version: row.version,
   document: JSON.parse(row.document) as Pattern,
   updatedAt: row.updated_at,
+  archivedAt: row.archived_at,
   revision:
     row.revision_id !== null && row.revision_number !== null
       ? { id: row.revision_id, number: row.revision_number }
@@ -114,5 +127,6 @@ const revisionOf = (row: RevisionRow): Revision => ({
   patternId: row.pattern_id,
   number: row.number,
   publishedAt: row.published_at,
+  note: row.note,
   document: JSON.parse(row.document) as Pattern,
 });

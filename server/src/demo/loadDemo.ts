@@ -1,12 +1,21 @@
-import { RUN_DEFAULTS, type Pattern, type RunInput } from '@lanakit/core';
+import { createHash } from 'node:crypto';
+import { RUN_DEFAULTS, type Pattern, type RunInput, withoutPart } from '@lanakit/core';
+import { sanitizeDrawing } from '../pictures.ts';
 import { todayOf, type RouteDeps } from '../routes/deps.ts';
-import { balloon, beetle, octopus, pear, puffin } from './patterns.ts';
+import { DRAWINGS } from './drawings.ts';
+import { balloon, beetle, beetleBeingChanged, octopus, pear, puffin } from './patterns.ts';
 import { loadShelf } from './loadShelf.ts';
+import { DEMO_TECHNIQUES, ROLLED_LIMB_NEXT } from './techniques.ts';
+import type { DemoShelf } from './write.ts';
 
 /** Fills an empty studio with the demo: shelf, five figures, three classes ahead. Call it inside a transaction. */
 export function loadDemo({ store, now, newId }: RouteDeps): void {
   const at = now().toISOString();
-  const shelf = loadShelf({ store, now, newId });
+  const shelf: DemoShelf = {
+    ...loadShelf({ store, now, newId }),
+    technique: putTechniques({ store, now, newId }),
+  };
+  putDrawings({ store, now, newId });
   // Each a minute after the one before, so that lists have an order: the pear was changed last.
   let minutesOn = -10;
   const write = (document: Pattern) => {
@@ -15,19 +24,19 @@ export function loadDemo({ store, now, newId }: RouteDeps): void {
     store.patterns.insert(id, document, new Date(now().getTime() + minutesOn * 60_000).toISOString());
     return id;
   };
-  const publish = (patternId: string, document: Pattern) => {
+  const publish = (patternId: string, document: Pattern, note = 'the first') => {
     const id = newId();
-    store.patterns.publish(id, patternId, document, at);
+    store.patterns.publish(id, patternId, document, at, note);
     return id;
   };
 
-  write(balloon(shelf));
-  write(beetle(shelf));
+  publish(write(balloon(shelf)), balloon(shelf));
+  publish(write(beetleBeingChanged(shelf)), beetle(shelf));
   const octopusRevision = publish(write(octopus(shelf)), octopus(shelf));
   const puffinRevision = publish(write(puffin(shelf)), puffin(shelf));
   const pearId = write(pear(shelf));
   publish(pearId, withoutBlush(pear(shelf)));
-  const pearRevision = publish(pearId, pear(shelf));
+  const pearRevision = publish(pearId, pear(shelf), 'a blush on one cheek, for those who want it');
 
   const plan = (run: Pick<RunInput, 'name' | 'date' | 'seats' | 'sparePacks' | 'revisionId'>) =>
     store.runs.insert(newId(), { ...RUN_DEFAULTS, ...run }, at);
@@ -54,9 +63,37 @@ function saturdayAfter(today: Date, weeks: number): Date {
 /** How the pear was first published. */
 function withoutBlush(document: Pattern): Pattern {
   const blush = document.parts.find((part) => part.name === 'Blush')?.id;
-  return {
-    ...document,
-    parts: document.parts.filter((part) => part.id !== blush),
-    steps: document.steps.filter((step) => !step.partIds.includes(blush ?? '')),
+  if (blush === undefined) return document;
+  const bare = withoutPart({ ...document, options: [] }, blush);
+  return { ...bare, steps: bare.steps.filter(({ id }) => id !== 'blush') };
+}
+
+/** Techniques at their first version; the first of them has moved on since the octopus was written. */
+function putTechniques({ store, now, newId }: RouteDeps): DemoShelf['technique'] {
+  const at = now().toISOString();
+  const ids = new Map(
+    DEMO_TECHNIQUES.map((technique) => {
+      const id = newId();
+      store.techniques.insert(id, technique, at);
+      return [technique.name, id] as const;
+    }),
+  );
+  store.techniques.update(ids.get(ROLLED_LIMB_NEXT.name) ?? '', 1, ROLLED_LIMB_NEXT, at);
+  return (name) => {
+    const technique = store.techniques.findVersion(ids.get(name) ?? '', 1);
+    if (!technique) throw new Error(`the demo has no technique ${name}`);
+    return technique;
   };
+}
+
+function putDrawings({ store, now }: RouteDeps): void {
+  for (const [id, { svg, width, height }] of Object.entries(DRAWINGS)) {
+    const bytes = Buffer.from(sanitizeDrawing(svg));
+    const sha256 = createHash('sha256').update(bytes).digest('hex');
+    store.pictures.keep(
+      id,
+      { sha256, mime: 'image/svg+xml', width, height, large: bytes, small: bytes },
+      now().toISOString(),
+    );
+  }
 }

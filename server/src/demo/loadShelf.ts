@@ -10,7 +10,7 @@ import type { DemoShelf } from './write.ts';
 const DAYS_AGO = 70;
 
 /** Puts the demo's shelf in place, with a ledger behind it, and gives what is on it by key and name. */
-export function loadShelf(deps: RouteDeps): DemoShelf {
+export function loadShelf(deps: RouteDeps): Omit<DemoShelf, 'technique'> {
   const came = new Date(deps.now());
   came.setDate(came.getDate() - DAYS_AGO);
   const ids = new Map<string, string>();

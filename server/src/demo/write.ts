@@ -1,28 +1,42 @@
 import {
+  type Act,
   type Amount,
+  BLANK_STEP,
+  blankCheck,
   blankCut,
   blankJoin,
   blankPart,
   blankPattern,
   blankUse,
+  type Check,
   type Cut,
   type FindingUse,
   type Join,
   type Length,
+  type Minutes,
+  type Option,
+  OWN_RIGHTS,
   type Part,
   type Pattern,
-  type SharedWeight,
+  type PLAIN_ACTS,
   type Stage,
   type Step,
+  type Swap,
+  type ThingKind,
+  type Technique,
+  type ThingRef,
   type Use,
   type UseOf,
   type UseRole,
 } from '@lanakit/core';
+import type { Drawing } from './drawings.ts';
 
 /** What the demo shelf holds, by key or name. */
 export interface DemoShelf {
   readonly fibre: (key: string) => string;
   readonly finding: (name: string) => string;
+  /** The technique of that name, at its newest. */
+  readonly technique: (name: string) => Technique;
 }
 
 export const size = (valueMm: number): Length => ({ value: valueMm, unit: 'mm' });
@@ -108,7 +122,9 @@ export const shapes = {
   byCount: (): Shape => ({ kind: 'by-count' }),
 };
 
-interface PartMore extends Partial<Pick<Part, 'count' | 'firmness' | 'packing' | 'derived' | 'sample'>> {
+interface PartMore extends Partial<
+  Pick<Part, 'count' | 'firmness' | 'packing' | 'derived' | 'sample' | 'exactness' | 'hides'>
+> {
   readonly coat?: string;
   /** What is stated of the core. */
   readonly amount?: Amount;
@@ -150,7 +166,7 @@ export function join(
   const { cover, band, ...rest } = more;
   const [partId, ontoId] = [idOf(partName), idOf(ontoName)];
   return {
-    ...blankJoin(`${partId}-${ontoId}`.slice(0, 40), partId, ontoId),
+    ...blankJoin(joinId(partName, ontoName), partId, ontoId),
     cover:
       cover === undefined
         ? null
@@ -170,55 +186,113 @@ export const fitting = (
   findingId: string,
   count: FindingUse['count'],
   partName: string | null = null,
+  id = `${findingId.slice(0, 30)}-on`,
 ): FindingUse => ({
-  id: `${findingId.slice(0, 30)}-on`,
+  id,
   findingId,
   partId: partName && idOf(partName),
   count,
 });
 
-export type StepRow = readonly [
+type StepMore = Partial<Omit<Step, 'act' | 'minutes' | 'checks' | 'pictures'>> & {
+  /** Names of the two parts of each join it makes. */
+  readonly on?: readonly (readonly [partName: string, ontoName: string])[];
+  readonly checks?: readonly Partial<Check>[];
+  readonly drawing?: readonly [key: string, caption: string];
+};
+
+/**
+ * A step. The act is its word, or the whole of it where there is more to say.
+ * @param key what other steps and options call it
+ * @param gauge 0: without a needle; null: its stage’s
+ */
+export function step(
+  key: string,
   text: string,
-  parts: readonly string[],
+  partNames: readonly string[],
+  act: Act | (typeof PLAIN_ACTS)[number],
   stage: Stage,
   gauge: number | null,
-  minutes: number | null,
-];
-
-interface PatternMore {
-  readonly joins?: readonly Join[];
-  readonly joinsApart?: boolean;
-  readonly cuts?: readonly Cut[];
-  readonly findings?: readonly FindingUse[];
-  readonly shared?: readonly SharedWeight[];
-}
-
-/** A pattern from its parts and rows of steps that name their parts. */
-export function pattern(
-  heading: Pick<Pattern, 'title' | 'level'> & { heightMm: number | null },
-  parts: Part[],
-  rows: readonly StepRow[],
-  more: PatternMore = {},
-): Pattern {
+  minutes: Minutes | null,
+  more: StepMore = {},
+): Step {
+  const { on = [], checks = [], drawing, ...rest } = more;
   return {
-    ...blankPattern(heading.title),
-    level: heading.level,
-    finishedHeight: heading.heightMm === null ? null : size(heading.heightMm),
-    parts,
-    joins: [...(more.joins ?? [])],
-    joinsApart: more.joinsApart ?? false,
-    cuts: [...(more.cuts ?? [])],
-    findings: [...(more.findings ?? [])],
-    shared: [...(more.shared ?? [])],
-    steps: rows.map(stepOf),
+    ...BLANK_STEP,
+    id: key,
+    text,
+    partIds: partNames.map(idOf),
+    act: typeof act === 'string' ? { kind: act } : act,
+    stage,
+    needle: gauge === null ? { by: 'stage' } : gauge === 0 ? { by: 'none' } : { by: 'gauge', gauge },
+    minutes,
+    joinIds: on.map(([part_, onto]) => joinId(part_, onto)),
+    checks: checks.map((check, index) => ({ ...blankCheck(`${key}-check-${index + 1}`), ...check })),
+    pictures: drawing ? [{ id: `${key}-picture`, pictureId: drawing[0], caption: drawing[1] }] : [],
+    ...rest,
   };
 }
 
-const stepOf = ([text, parts, stage, gauge, minutes]: StepRow, index: number): Step => ({
-  id: `step-${index + 1}`,
-  text,
-  partIds: parts.map(idOf),
-  stage,
-  needle: gauge === null ? null : { gauge },
-  minutes,
+export const joinId = (partName: string, ontoName: string): string =>
+  `${idOf(partName)}-${idOf(ontoName)}`.slice(0, 40);
+
+export const thing = (kind: ThingKind, id: string): ThingRef => ({ kind, id });
+
+/** One of several, each with what it alone brings. */
+export const choice = (
+  name: string,
+  ...values: readonly (readonly [name: string, ...things: ThingRef[]])[]
+): Option => ({
+  id: idOf(name),
+  name,
+  kind: 'one-of',
+  values: values.map(([value, ...things]) => ({ id: idOf(value), name: value, things })),
+  defaultValueId: idOf(values[0]?.[0] ?? ''),
 });
+
+/** Yes or no; what is named comes only with yes. */
+export const extra = (name: string, isUsual: boolean, ...things: ThingRef[]): Option => ({
+  id: idOf(name),
+  name,
+  kind: 'extra',
+  values: [
+    { id: 'yes', name: 'yes', things },
+    { id: 'no', name: 'no', things: [] },
+  ],
+  defaultValueId: isUsual ? 'yes' : 'no',
+});
+
+export const swap = (
+  id: string,
+  of: Swap['of'],
+  toItemId: string,
+  look: string,
+  more: Partial<Swap> = {},
+): Swap => ({ id, of, toItemId, look, amountFactor: 1, moreMinutes: 0, steps: [], ...more });
+
+type Heading = Pick<Pattern, 'title'> & { heightMm: number | null };
+type Rest = Partial<
+  Omit<Pattern, 'title' | 'parts' | 'steps' | 'format' | 'formatVersion' | 'finishedHeight' | 'pictures'>
+>;
+
+/** A pattern from its parts and steps. Its pictures are those its steps show. */
+export function pattern(
+  { title, heightMm }: Heading,
+  parts: Part[],
+  steps: Step[],
+  drawings: Readonly<Record<string, Drawing>>,
+  more: Rest = {},
+): Pattern {
+  const shown = new Set(steps.flatMap(({ pictures }) => pictures.map(({ pictureId }) => pictureId)));
+  return {
+    ...blankPattern(title),
+    ...more,
+    finishedHeight: heightMm === null ? null : size(heightMm),
+    parts,
+    steps,
+    pictures: [...shown].flatMap((id) => {
+      const drawing = drawings[id];
+      return drawing ? [{ id, name: drawing.name, alt: drawing.alt, rights: OWN_RIGHTS }] : [];
+    }),
+  };
+}

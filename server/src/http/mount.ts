@@ -1,7 +1,7 @@
-import express, { type Express, type Request, type RequestHandler } from 'express';
+import express, { type Express, type Request, type RequestHandler, type Response } from 'express';
 import { bodyCheck } from './bodyCheck.ts';
 import { contentProblem, HttpProblem } from './problems.ts';
-import type { Route } from './route.ts';
+import type { Reply, Route } from './route.ts';
 
 /** Room for the largest pattern there can be, several times over. */
 const LARGEST_BODY = '1mb';
@@ -9,8 +9,10 @@ const LARGEST_BODY = '1mb';
 /** Mounts every route: form checked, version read, handler called, reply sent. */
 export function mountRoutes(app: Express, routes: readonly Route[]): void {
   for (const route of routes) {
-    const json = express.json({ limit: route.largestBody ?? LARGEST_BODY, strict: false });
-    app[route.method](`/api${route.path}`, json, handlerOf(route));
+    const body = route.upload
+      ? express.raw({ type: () => true, limit: route.upload })
+      : express.json({ limit: route.largestBody ?? LARGEST_BODY, strict: false });
+    app[route.method](`/api${route.path}`, body, handlerOf(route));
   }
   for (const path of new Set(routes.map((route) => route.path))) {
     app.all(`/api${path}`, () => {
@@ -21,23 +23,39 @@ export function mountRoutes(app: Express, routes: readonly Route[]): void {
 
 function handlerOf(route: Route): RequestHandler {
   const check = route.body ? bodyCheck(route.body) : null;
-  return (request, response) => {
+  return async (request, response) => {
     if (check) assertJson(request);
     const problems = check?.(request.body) ?? [];
     if (problems.length > 0) throw contentProblem('body_invalid', problems);
-    const reply = route.handle({
+    const reply = await route.handle({
       params: request.params as Record<string, string>,
       query: readQuery(request, route.query ?? []),
       body: request.body as unknown,
+      bytes: Buffer.isBuffer(request.body) ? request.body : NO_BYTES,
       version: route.ifMatch ? readVersion(request) : 0,
     });
     if (reply.version !== undefined) response.set('ETag', `"${reply.version}"`);
     if (reply.location !== undefined) response.set('Location', reply.location);
     // A browser may keep an answer, but asks each time whether it still holds.
     response.set('Cache-Control', 'no-cache').status(reply.status);
-    if (reply.body === undefined) response.end();
+    if (reply.file) sendFile(response, reply.file);
+    else if (reply.body === undefined) response.end();
     else response.json(reply.body);
   };
+}
+
+const NO_BYTES = Buffer.alloc(0);
+
+/** What was brought in is only ever shown as what it is: no page, no script, nothing sniffed. */
+function sendFile(response: Response, { bytes, mime, name, isForever }: NonNullable<Reply['file']>): void {
+  response.set({
+    'Content-Type': mime,
+    'Content-Security-Policy': "default-src 'none'; style-src 'unsafe-inline'; sandbox",
+    'X-Content-Type-Options': 'nosniff',
+    ...(isForever && { 'Cache-Control': 'private, max-age=31536000, immutable' }),
+  });
+  if (name !== undefined) response.attachment(name);
+  response.end(bytes);
 }
 
 function assertJson(request: Request): void {

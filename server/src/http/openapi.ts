@@ -56,6 +56,9 @@ function operationOf(route: Route) {
     ...(route.body && {
       requestBody: { required: true, content: { 'application/json': { schema: route.body } } },
     }),
+    ...(route.upload && {
+      requestBody: { required: true, content: { 'application/octet-stream': {} } },
+    }),
     responses: Object.fromEntries([
       ...route.answers.map((status) => [String(status), { description: 'Done' }]),
       ['default', { description: 'A problem', content: problem }],

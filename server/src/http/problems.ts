@@ -22,6 +22,31 @@ export const HTTP_PROBLEMS = {
     status: 409,
     title: 'Nothing has changed since the last revision. Nothing was published.',
   },
+  picture_not_read: {
+    status: 415,
+    title: 'This is not a picture we can read. Nothing was kept; bring a JPEG, PNG, WebP or SVG.',
+  },
+  picture_too_large: {
+    status: 413,
+    title: 'This picture is too large to open. Nothing was kept; make it smaller than 40 megapixels.',
+  },
+  drawing_unsafe: {
+    status: 422,
+    title: 'Nothing of this drawing is left once everything that could run is taken out. Nothing was kept.',
+  },
+  file_not_read: {
+    status: 422,
+    title: 'There is no pattern in this file. Nothing was changed; bring a pattern in JSON, ZIP or Markdown.',
+  },
+  file_newer: {
+    status: 422,
+    title: 'This file comes from a newer Lanakit. Nothing was changed; bring Lanakit up to date first.',
+  },
+  archive_unsafe: {
+    status: 422,
+    title:
+      'This ZIP holds something that is not a pattern’s, or unpacks to far too much. Nothing was unpacked.',
+  },
   in_use: { status: 409, title: 'It is in use. It was kept; archive it instead.' },
   import_built_on: {
     status: 409,

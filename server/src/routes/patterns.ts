@@ -7,6 +7,7 @@ import {
   strangeFibres,
   strangeFindings,
 } from '@lanakit/core';
+import { Type } from '@sinclair/typebox';
 import type { PatternCursor } from '../db/patterns.ts';
 import { contentProblem, HttpProblem } from '../http/problems.ts';
 import type { Reply, Route } from '../http/route.ts';
@@ -48,12 +49,12 @@ export function patternRoutes({ store: { patterns, items }, now, newId }: RouteD
     {
       method: 'get',
       path: '/patterns',
-      summary: 'Drafts, the last changed first, in pages',
-      query: ['after', 'limit'],
+      summary: 'Drafts, the last changed first, in pages; `archived=true` for those put away',
+      query: ['after', 'limit', 'archived'],
       answers: [200],
       handle: ({ query }) => {
         const limit = readLimit(query['limit']);
-        const items = patterns.page(readCursor(query['after']), limit);
+        const items = patterns.page(readCursor(query['after']), limit, query['archived'] === 'true');
         return {
           status: 200,
           body: { items, next: items.length === limit ? cursorAfter(items.at(-1)) : null },
@@ -117,11 +118,35 @@ export function patternRoutes({ store: { patterns, items }, now, newId }: RouteD
     },
     {
       method: 'post',
+      path: '/patterns/:id/archived',
+      summary: 'Put a pattern away, or bring it back; its revisions stay as they are',
+      body: Type.Object({ archived: Type.Boolean() }, { additionalProperties: false }),
+      answers: [200],
+      handle: ({ params: { id = '' }, body }) => {
+        found(id);
+        patterns.setArchived(id, (body as { archived: boolean }).archived ? at() : null);
+        return answer(200, id);
+      },
+    },
+    {
+      method: 'get',
       path: '/patterns/:id/revisions',
-      summary: 'Publish the draft as a revision that never changes',
+      summary: 'The revisions of a pattern with what each was published for, the newest first',
+      answers: [200],
+      handle: ({ params: { id = '' } }) => {
+        found(id);
+        const items = patterns.revisionsOf(id).map(({ document: _document, ...revision }) => revision);
+        return { status: 200, body: { items } };
+      },
+    },
+    {
+      method: 'post',
+      path: '/patterns/:id/revisions',
+      summary: 'Publish the draft as a revision that never changes, with a note of what is new in it',
+      body: Type.Object({ note: Type.String({ maxLength: 400 }) }, { additionalProperties: false }),
       ifMatch: true,
       answers: [201],
-      handle: ({ params: { id = '' }, version }) => {
+      handle: ({ params: { id = '' }, version, body }) => {
         const pattern = found(id);
         if (pattern.version !== version) throw conflict(id, null);
         const missing = missingForPublishing(pattern.document);
@@ -133,7 +158,7 @@ export function patternRoutes({ store: { patterns, items }, now, newId }: RouteD
           throw new HttpProblem('revision_unchanged', { number: last.number });
         }
         const revisionId = newId();
-        patterns.publish(revisionId, id, pattern.document, at());
+        patterns.publish(revisionId, id, pattern.document, at(), (body as { note: string }).note);
         return {
           status: 201,
           body: patterns.findRevision(revisionId),

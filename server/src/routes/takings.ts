@@ -1,4 +1,5 @@
 import {
+  defaultBuild,
   estimatePattern,
   planPortions,
   inDrawingOrder,
@@ -37,7 +38,7 @@ export function planRun(
   wool: Wool,
   promised: ReadonlyMap<string, number>,
 ): PortionPlan {
-  const estimate = estimatePattern(revisionOf(store, run).document, wool);
+  const estimate = estimatePattern(defaultBuild(revisionOf(store, run).document), wool);
   return planPortions(estimate, run, (fibreId) => ({
     onHandG: wool.fibres.get(fibreId)?.onHandG ?? null,
     promisedG: promised.get(fibreId) ?? 0,

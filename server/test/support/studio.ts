@@ -103,6 +103,7 @@ export async function publish({ app }: Studio, { id, version }: StoredPattern): 
   const answer = await request(app)
     .post(`/api/patterns/${id}/revisions`)
     .set('If-Match', `"${version}"`)
+    .send({ note: '' })
     .expect(201);
   return (answer.body as { id: string }).id;
 }

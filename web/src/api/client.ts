@@ -48,6 +48,20 @@ export async function send<T>(method: Method, path: string, options: SendOptions
     },
     ...(options.body !== undefined && { body: JSON.stringify(options.body) }),
   });
+  return answered<T>(response);
+}
+
+/** Sends a file as it is. @throws as `send` */
+export const sendFile = async <T>(path: string, file: Blob): Promise<T> =>
+  answered<T>(
+    await reach(`/api${path}`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/octet-stream' },
+      body: file,
+    }),
+  );
+
+async function answered<T>(response: Response): Promise<T> {
   if (response.status === 204) return undefined as T;
   const body: unknown = await response.json().catch(() => null);
   if (response.ok) return body as T;

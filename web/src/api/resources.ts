@@ -12,6 +12,7 @@ import {
   type Promised,
   type Revision,
   type StoredPattern,
+  type Technique,
   type Supplier,
   type Tool,
   type Wool,
@@ -93,11 +94,13 @@ type PatternPage = Items<StoredPattern> & { readonly next: string | null };
 const PATTERNS_A_PAGE = 50;
 
 /** Patterns, the last changed first; `showMore` adds a page to them. */
-export function usePatterns() {
+export function usePatterns(isArchive = false) {
   const [pages, setPages] = useState(1);
-  const { data, error } = useSWR<PatternPage, Error>(`/patterns#${pages}`, () => firstPatterns(pages), {
-    keepPreviousData: true,
-  });
+  const { data, error } = useSWR<PatternPage, Error>(
+    `/patterns#${isArchive ? 'away' : ''}${pages}`,
+    () => firstPatterns(pages, isArchive),
+    { keepPreviousData: true },
+  );
   return {
     patterns: data?.items,
     error,
@@ -107,11 +110,13 @@ export function usePatterns() {
 }
 
 /** The first pages as one: each is asked for from where the one before ended. */
-async function firstPatterns(pages: number): Promise<PatternPage> {
+async function firstPatterns(pages: number, isArchive: boolean): Promise<PatternPage> {
   let all: PatternPage = { items: [], next: '' };
   for (let page = 0; page < pages && all.next !== null; page++) {
     const after = all.next && `&after=${all.next}`;
-    const { items, next } = await get<PatternPage>(`/patterns?limit=${PATTERNS_A_PAGE}${after}`);
+    const { items, next } = await get<PatternPage>(
+      `/patterns?limit=${PATTERNS_A_PAGE}${isArchive ? '&archived=true' : ''}${after}`,
+    );
     all = { items: [...all.items, ...items], next };
   }
   return all;
@@ -168,3 +173,17 @@ export const refreshShelf = (): Promise<unknown> =>
 export function refresh(...prefixes: string[]): Promise<unknown> {
   return mutate((key) => typeof key === 'string' && prefixes.some((prefix) => key.startsWith(prefix)));
 }
+
+export const useTechniques = (): Resource<Items<Technique>> => useSWR('/techniques', get<Items<Technique>>);
+
+/** One version of a technique, which never changes; null asks for nothing. */
+export const useTechniqueVersion = (id: string | null, version: number): Resource<Technique> =>
+  useSWR(id === null ? null : `/techniques/${id}/versions/${version}`, get<Technique>, {
+    revalidateIfStale: false,
+  });
+
+/** A published revision without its document. */
+export type RevisionHead = Omit<Revision, 'document'>;
+
+export const useRevisionsOf = (patternId: string | null): Resource<Items<RevisionHead>> =>
+  useSWR(patternId === null ? null : `/patterns/${patternId}/revisions`, get<Items<RevisionHead>>);

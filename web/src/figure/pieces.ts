@@ -1,5 +1,6 @@
 import {
   decorationsOf,
+  defaultBuild,
   estimatePattern,
   outermostUse,
   viewOutline,
@@ -68,11 +69,14 @@ export function piecesOf(
   estimate: PatternEstimate,
   fibres: FibreLookup,
   view: View = 'front',
+  whole: Pattern = pattern,
 ): Piece[] {
   return pattern.parts.flatMap((part, index) => {
     const own = estimate.parts[index];
     if (!own) return [];
-    const piece = pieceOf(part, index + 1, own, fibres, view);
+    // Left out or not, a piece keeps the number it has in the whole pattern.
+    const number = whole.parts.findIndex(({ id }) => id === part.id) + 1;
+    const piece = pieceOf(part, number, own, fibres, view);
     const before = drawn.get(part);
     if (before && looksAlike(before, piece)) return [before];
     drawn.set(part, piece);
@@ -81,8 +85,10 @@ export function piecesOf(
 }
 
 /** As `piecesOf`, for a pattern nobody has estimated yet. */
-export const drawPattern = (pattern: Pattern, wool: Wool): Piece[] =>
-  piecesOf(pattern, estimatePattern(pattern, wool), wool.fibres);
+export function drawPattern(pattern: Pattern, wool: Wool): Piece[] {
+  const build = defaultBuild(pattern);
+  return piecesOf(build, estimatePattern(build, wool), wool.fibres, 'front', pattern);
+}
 
 function looksAlike(a: Piece, b: Piece): boolean {
   return (

@@ -1,4 +1,4 @@
-import { estimatePattern, type Pattern } from '@lanakit/core';
+import { defaultBuild, estimatePattern, type Pattern } from '@lanakit/core';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { useDraftOf, usePatterns, useRevision, useRevisions, useWool } from '../api/resources.ts';
@@ -8,6 +8,7 @@ import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { showGrams, showMinutes, showMoney, showRange } from '../words/show.ts';
 import { BuildTable } from './BuildTable.tsx';
+import { Changes } from './Changes.tsx';
 import styles from './ComparePage.module.css';
 
 /** Two revisions, or two patterns, side by side: what is it that differs? */
@@ -24,7 +25,10 @@ export function ComparePage() {
   };
   const builds = useMemo(() => {
     if (!one || !two || !wool.isReady) return null;
-    const build = (pattern: Pattern) => ({ pattern, estimate: estimatePattern(pattern, wool.wool) });
+    const build = (whole: Pattern) => {
+      const pattern = defaultBuild(whole);
+      return { pattern, estimate: estimatePattern(pattern, wool.wool) };
+    };
     return [build(one), build(two)] as const;
   }, [one, two, wool.isReady, wool.wool]);
   if (!wool.isReady) return <Loading error={wool.error} />;
@@ -69,6 +73,7 @@ export function ComparePage() {
           <section className={`sheet ${styles.lines}`} aria-label="Differences">
             <BuildTable a={builds[0]} b={builds[1]} names={sideNames(choices[a ?? ''], choices[b ?? ''])} />
           </section>
+          {one && two && <Changes before={one} after={two} wool={wool.wool} />}
         </>
       ) : (
         <p className={`sheet ${styles.empty}`}>

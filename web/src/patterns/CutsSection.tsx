@@ -12,7 +12,7 @@ import { useTable } from './tableContext.ts';
 
 /** Wire, cord, whiskers, panels: each with the length it is cut to. */
 export function CutsSection() {
-  const { draft, estimate, wool } = useTable();
+  const { draft, estimate, whole, wool } = useTable();
   const { document, edit } = draft;
   const [openId, setOpenId] = useState<string | null>(null);
   const remove = (id: string) =>
@@ -30,7 +30,8 @@ export function CutsSection() {
         rows={document.cuts.map(({ id, name }) => ({ id, name }))}
         renderRow={(id, index) => {
           const cut = document.cuts[index];
-          const own = estimate.cuts[index];
+          const isOwn = ({ cutId }: { cutId: string }) => cutId === id;
+          const own = estimate.cuts.find(isOwn) ?? whole.cuts.find(isOwn);
           if (!cut || !own) return null;
           const finding = wool.findings.get(cut.findingId ?? '');
           const isOpen = id === openId;

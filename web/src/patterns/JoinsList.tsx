@@ -85,9 +85,10 @@ interface JoinRowProps {
 }
 
 function JoinRow({ index, isOpen, onToggle, onDelete }: JoinRowProps) {
-  const { draft, estimate, shelf } = useTable();
+  const { draft, estimate, whole, shelf } = useTable();
   const join = draft.document.joins[index];
-  const own = estimate.joins[index];
+  const isOwn = ({ joinId }: { joinId: string }) => joinId === join?.id;
+  const own = estimate.joins.find(isOwn) ?? whole.joins.find(isOwn);
   if (!join || !own) return null;
   const cover = own.cover;
   const fibre = shelf.get(cover?.fibreId ?? '');

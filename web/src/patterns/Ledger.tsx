@@ -1,5 +1,6 @@
 import {
   compareEstimates,
+  defaultBuild,
   estimatePattern,
   forMakes,
   missingForPublishing,
@@ -11,6 +12,7 @@ import { CAUSE_REMEDIES } from '@lanakit/core/words';
 import { Segmented } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
+import { ChoicesBar } from '../options/ChoicesBar.tsx';
 import { useRevision } from '../api/resources.ts';
 import { NumberField } from '../fields/NumberField.tsx';
 import { HowItCame } from '../look/HowItCame.tsx';
@@ -28,12 +30,13 @@ interface LedgerProps {
   stored: StoredPattern;
   onChoosePart: (partId: string) => void;
   onShow: (writing: Writing) => void;
+  onOpenStep: (stepId: string) => void;
 }
 
 type LedgerBy = 'fibre' | 'role' | 'part';
 
 /** What one make takes, always in sight, and what is still to settle. */
-export function Ledger({ stored, onChoosePart, onShow }: LedgerProps) {
+export function Ledger({ stored, onChoosePart, onShow, onOpenStep }: LedgerProps) {
   const { draft, estimate, shelf, problems } = useTable();
   const { document } = draft;
   const [by, setBy] = useState<LedgerBy>('fibre');
@@ -43,6 +46,7 @@ export function Ledger({ stored, onChoosePart, onShow }: LedgerProps) {
   const open = [...problems, ...missingForPublishing(document)];
   return (
     <aside className={`sheet ${styles.ledger}`} aria-label="One make">
+      <ChoicesBar />
       <div className={styles.total}>
         <HowItCame
           title={makes === 1 ? 'One make' : `${makes} makes`}
@@ -98,7 +102,12 @@ export function Ledger({ stored, onChoosePart, onShow }: LedgerProps) {
         <dd>{estimate.gauges.length > 0 ? estimate.gauges.join(' · ') : 'none named yet'}</dd>
         <dt>At your pace</dt>
         <dd>
-          {showMinutes(made.minutes.known)}
+          {made.minutes.low < made.minutes.high
+            ? `${showMinutes(made.minutes.low)} – ${showMinutes(made.minutes.high)}`
+            : showMinutes(made.minutes.known)}
+          {made.waiting.known > 0 && (
+            <span className={styles.more}>and {showMinutes(made.waiting.known)} waiting</span>
+          )}
           {estimate.minutes.unknownCount > 0 && (
             <button
               type="button"
@@ -122,7 +131,7 @@ export function Ledger({ stored, onChoosePart, onShow }: LedgerProps) {
       {open.length > 0 && (
         <ToSettle problems={open} document={document} onChoosePart={onChoosePart} onShow={onShow} />
       )}
-      <ToLookAt onChoosePart={onChoosePart} onShow={onShow} />
+      <ToLookAt onChoosePart={onChoosePart} onShow={onShow} onOpenStep={onOpenStep} />
       <p className={`quiet small ${styles.caution}`}>
         Barbed needles are sharp and break: look at the work, pad beneath it, straight in and out.
       </p>
@@ -205,7 +214,10 @@ interface SinceRevisionProps {
 function SinceRevision({ stored, estimate, document }: SinceRevisionProps) {
   const { wool } = useTable();
   const { data: revision } = useRevision(stored.revision?.id ?? null);
-  const before = useMemo(() => revision && estimatePattern(revision.document, wool), [revision, wool]);
+  const before = useMemo(
+    () => revision && estimatePattern(defaultBuild(revision.document), wool),
+    [revision, wool],
+  );
   if (!revision || !before) return <p className={`quiet small ${styles.since}`}>not published yet</p>;
   const { moreG, mostPartId, isMostInJoins } = compareEstimates(estimate, before);
   if (mostPartId === null && !isMostInJoins) {

@@ -119,15 +119,18 @@ export function ByPart({ estimate, onChoosePart, onShow }: ByPartProps) {
   const covers = estimate.roles.find(({ role }) => role === 'join-cover');
   return (
     <ul className={styles.lines}>
-      {estimate.parts.map(({ partId, total }, index) => (
-        <li key={partId}>
-          <button type="button" className="plain-button" onClick={() => onChoosePart(partId)}>
-            <b>{index + 1}</b> {parts[index]?.name}
-            {timesWords(parts[index]?.count ?? null)}
-          </button>
-          <Amount total={total} />
-        </li>
-      ))}
+      {estimate.parts.map(({ partId, total }) => {
+        const index = parts.findIndex(({ id }) => id === partId);
+        return (
+          <li key={partId}>
+            <button type="button" className="plain-button" onClick={() => onChoosePart(partId)}>
+              <b>{index + 1}</b> {parts[index]?.name}
+              {timesWords(parts[index]?.count ?? null)}
+            </button>
+            <Amount total={total} />
+          </li>
+        );
+      })}
       {covers && (
         <li>
           <button type="button" className="plain-button" onClick={() => onShow('joins')}>

@@ -1,10 +1,12 @@
 import {
   type DerivedSize,
   type Length,
+  OWN_RIGHTS,
   type Packing,
   PACKINGS,
   type Part,
   type PartEstimate,
+  type Rights,
   type Sample,
   type SizeName,
   sizesOf,
@@ -13,15 +15,19 @@ import {
   withSize,
 } from '@lanakit/core';
 import { sizeWords } from '@lanakit/core/words';
-import { Button } from 'antd';
+import { Button, Input } from 'antd';
 import type { Draft } from 'immer';
+import { RightsFields } from '../about/RightsFields.tsx';
 import { Choice } from '../fields/Choice.tsx';
+import { Field } from '../fields/Field.tsx';
 import { LengthField } from '../fields/LengthField.tsx';
 import { NumberField } from '../fields/NumberField.tsx';
 import { PACKING_WORDS } from '../words/show.ts';
 import styles from './Lists.module.css';
 import { useEditPart, useTable } from './tableContext.ts';
 import { useFindingNames, usePartNames } from './useChoices.ts';
+
+const EXACTNESS_WORDS = { exact: 'exactly so', free: 'free: as you like' } as const;
 
 interface PartMoreProps {
   part: Part;
@@ -32,7 +38,10 @@ interface PartMoreProps {
 export function PartMore({ part, estimate }: PartMoreProps) {
   const { draft } = useTable();
   const editPart = useEditPart(part.id);
-  const said = [part.packing, part.sample, ...part.derived].filter((one) => one !== null).length;
+  const hidden = part.hides === '' ? null : part.hides;
+  const said = [part.packing, part.sample, hidden, ...part.derived, ...part.exactness].filter(
+    (one) => one !== null,
+  ).length;
   const sample = part.sample ?? { rolled: null, felted: null, massG: null };
   const writeSample = (change: Partial<Sample>, key: string) =>
     editPart(
@@ -55,7 +64,9 @@ export function PartMore({ part, estimate }: PartMoreProps) {
   );
   return (
     <details className={styles.more}>
-      <summary>Packed, measured, derived{said > 0 && <span className="quiet"> · {said} said</span>}</summary>
+      <summary>
+        Packed, measured, derived, how exact{said > 0 && <span className="quiet"> · {said} said</span>}
+      </summary>
       <div className={styles.grid}>
         <Choice<Packing>
           className={styles.span6 ?? ''}
@@ -66,7 +77,65 @@ export function PartMore({ part, estimate }: PartMoreProps) {
           among={PACKINGS}
           onChoose={(packing) => editPart('how it is packed', (it) => void (it.packing = packing))}
         />
-        <div className={styles.span6} />
+        <Field label="Hides" hint="what shows when it is left off" className={styles.span6 ?? ''}>
+          {(control) => (
+            <Input
+              {...control}
+              value={part.hides}
+              maxLength={200}
+              placeholder="the seam under the neck"
+              onChange={(event) => {
+                const hides = event.target.value;
+                editPart('what a part hides', (it) => void (it.hides = hides), 'hides');
+              }}
+            />
+          )}
+        </Field>
+        {[...sizesOf(part.shape).keys()].map((name) => (
+          <Choice<'exact' | 'free'>
+            key={name}
+            className={styles.span3 ?? ''}
+            label={`${sizeWords(name)} is meant`}
+            value={part.exactness.find((own) => own.size === name)?.is ?? null}
+            words={EXACTNESS_WORDS}
+            none="about: a guide"
+            onChoose={(is) =>
+              editPart('how exact a size is', (it) => {
+                it.exactness = it.exactness.filter((own) => own.size !== name);
+                if (is !== null) it.exactness.push({ size: name, is });
+              })
+            }
+          />
+        ))}
+        {part.shape.kind === 'flat-outline' && (
+          <div className={styles.span12}>
+            <Button
+              size="small"
+              onClick={() =>
+                editPart(
+                  'whose an outline is',
+                  (it) => void (it.outlineRights = it.outlineRights ? null : structuredClone(OWN_RIGHTS)),
+                )
+              }
+            >
+              {part.outlineRights ? 'The outline is as the pattern is' : 'The outline is somebody else’s…'}
+            </Button>
+            {part.outlineRights && (
+              <RightsFields
+                rights={part.outlineRights}
+                onChange={(label, recipe, key) =>
+                  editPart(
+                    label,
+                    (it) => {
+                      if (it.outlineRights) recipe(it.outlineRights as Rights);
+                    },
+                    key && `outline.${key}`,
+                  )
+                }
+              />
+            )}
+          </div>
+        )}
         {size('Sample, rolled', 'rolled')}
         {size('felted', 'felted')}
         <NumberField<number | null>

@@ -15,10 +15,13 @@ interface PartRowProps {
 }
 
 export function PartRow({ index, isOpen, onToggle, actions }: PartRowProps) {
-  const { draft, estimate, shelf } = useTable();
+  const { draft, estimate, whole, shelf } = useTable();
   const part = draft.document.parts[index];
-  const own = estimate.parts[index];
+  const own =
+    estimate.parts.find(({ partId }) => partId === part?.id) ??
+    whole.parts.find(({ partId }) => partId === part?.id);
   if (!part || !own) return null;
+  const isInBuild = estimate.parts.includes(own);
   return (
     <div className={isOpen ? styles.open : ''}>
       <button type="button" data-row-head className={styles.head} aria-expanded={isOpen} onClick={onToggle}>
@@ -27,6 +30,7 @@ export function PartRow({ index, isOpen, onToggle, actions }: PartRowProps) {
           <span className={styles.name}>{part.name || 'Unnamed'}</span>
           {timesWords(part.count)}
           <span className={styles.detail}>
+            {isInBuild ? '' : 'not in this build · '}
             {sizeLine(part)} · {part.firmness}
           </span>
         </span>

@@ -1,5 +1,6 @@
-import { type LengthUnit, type Level, LEVELS, type StoredPattern } from '@lanakit/core';
+import { type LengthUnit, type Level, LEVELS, proposeLevel, type StoredPattern } from '@lanakit/core';
 import { Input, Segmented, Select } from 'antd';
+import { useMemo } from 'react';
 import { Field } from '../fields/Field.tsx';
 import { LengthField } from '../fields/LengthField.tsx';
 import { LEVEL_WORDS } from '../words/show.ts';
@@ -10,9 +11,10 @@ import { useProblemAt, useTable } from './tableContext.ts';
 
 /** What the pattern is called, how high, for whom, and which revision it has reached. */
 export function PatternHeader({ stored }: { stored: StoredPattern }) {
-  const { draft } = useTable();
+  const { draft, build, estimate } = useTable();
   const problemAt = useProblemAt();
   const { document, edit } = draft;
+  const proposed = useMemo(() => proposeLevel(build, estimate).level, [build, estimate]);
   return (
     <header className={`sheet ${styles.header}`}>
       <Field label="Title" problem={problemAt('/title')} className={styles.title ?? ''}>
@@ -42,11 +44,20 @@ export function PatternHeader({ stored }: { stored: StoredPattern }) {
       </div>
       <Field label="Level" className={styles.level ?? ''}>
         {(control) => (
-          <Select<Level>
+          <Select<Level | 'proposed'>
             {...control}
-            value={document.level}
-            options={LEVELS.map((level) => ({ value: level, label: LEVEL_WORDS[level] }))}
-            onChange={(level) => edit('the level', (it) => void (it.level = level))}
+            value={document.level ?? 'proposed'}
+            popupMatchSelectWidth={false}
+            options={[
+              { value: 'proposed', label: `${LEVEL_WORDS[proposed]} ·` },
+              ...LEVELS.map((level) => ({ value: level, label: LEVEL_WORDS[level] })),
+            ]}
+            optionRender={({ data }) =>
+              data.value === 'proposed' ? `as proposed: ${LEVEL_WORDS[proposed]}` : data.label
+            }
+            onChange={(level) =>
+              edit('the level', (it) => void (it.level = level === 'proposed' ? null : level))
+            }
           />
         )}
       </Field>

@@ -1,8 +1,10 @@
 import {
   blankPattern,
+  defaultBuild,
   estimatePattern,
   type Wool,
   missingForPublishing,
+  proposeLevel,
   showTypedLength,
   type StoredPattern,
 } from '@lanakit/core';
@@ -20,7 +22,8 @@ import styles from './PatternsPage.module.css';
 
 /** Every figure, to know by its pieces. */
 export function PatternsPage() {
-  const { patterns, error, hasMore, showMore } = usePatterns();
+  const [isArchive, setArchive] = useState(false);
+  const { patterns, error, hasMore, showMore } = usePatterns(isArchive);
   const shelf = useWool();
   const [params] = useSearchParams();
   if (!patterns || !shelf.isReady) return <Loading error={error ?? shelf.error} />;
@@ -32,6 +35,14 @@ export function PatternsPage() {
           <p className="quiet">
             {hasMore ? `the newest ${patterns.length}` : counted(patterns.length, 'figure')}, the last changed
             first
+            {isArchive && ', put away'}
+          </p>
+          <p className={styles.ways}>
+            <button type="button" className="plain-button" onClick={() => setArchive(!isArchive)}>
+              {isArchive ? 'Show those in use' : 'Show those put away'}
+            </button>
+            <Link to="/techniques">Techniques</Link>
+            <Link to="/bring-in">Bring in a pattern</Link>
           </p>
         </div>
         <BeginPattern isAsked={params.has('begin') || patterns.length === 0} />
@@ -58,8 +69,12 @@ export function PatternsPage() {
 }
 
 function PatternLine({ pattern: { id, document, revision }, wool }: { pattern: StoredPattern; wool: Wool }) {
-  const estimate = useMemo(() => estimatePattern(document, wool), [document, wool]);
-  const pieces = useMemo(() => piecesOf(document, estimate, wool.fibres), [document, estimate, wool]);
+  const build = useMemo(() => defaultBuild(document), [document]);
+  const estimate = useMemo(() => estimatePattern(build, wool), [build, wool]);
+  const pieces = useMemo(
+    () => piecesOf(build, estimate, wool.fibres, 'front', document),
+    [build, document, estimate, wool],
+  );
   const missing = missingForPublishing(document);
   return (
     <li>
@@ -68,7 +83,7 @@ function PatternLine({ pattern: { id, document, revision }, wool }: { pattern: S
         <span className={styles.main}>
           <span className={styles.title}>{document.title}</span>
           <span className="quiet">
-            {LEVEL_WORDS[document.level]}
+            {LEVEL_WORDS[document.level ?? proposeLevel(build, estimate).level]}
             {document.finishedHeight && ` · ${showTypedLength(document.finishedHeight)} high`} ·{' '}
             {counted(document.parts.length, 'part')}, {counted(document.steps.length, 'step')}
           </span>

@@ -1,8 +1,9 @@
 import { missingForPublishing, type Revision, type StoredPattern } from '@lanakit/core';
-import { Button } from 'antd';
+import { Button, Input, Modal } from 'antd';
 import { useState } from 'react';
 import { ApiProblem, send } from '../api/client.ts';
 import { refresh } from '../api/resources.ts';
+import { Field } from '../fields/Field.tsx';
 import { useNotice } from '../shell/Notice.tsx';
 import { counted } from '../words/show.ts';
 import { useTable } from './tableContext.ts';
@@ -12,14 +13,19 @@ export function PublishButton({ stored }: { stored: StoredPattern }) {
   const { draft, problems } = useTable();
   const say = useNotice();
   const [isBusy, setBusy] = useState(false);
+  const [isAsking, setAsking] = useState(false);
+  const [note, setNote] = useState('');
   const missing = missingForPublishing(draft.document);
 
-  const publish = async () => {
+  const ask = () => {
     if (missing.length + problems.length > 0) {
       const count = counted(missing.length + problems.length, 'thing');
       say({ text: `Not published: ${count} to settle first, listed under “To settle”.`, isProblem: true });
       return;
     }
+    setAsking(true);
+  };
+  const publish = async () => {
     setBusy(true);
     try {
       if (!(await draft.settle())) {
@@ -28,10 +34,13 @@ export function PublishButton({ stored }: { stored: StoredPattern }) {
       }
       const revision = await send<Revision>('POST', `/patterns/${stored.id}/revisions`, {
         version: draft.version(),
+        body: { note: note.trim() },
       });
       say({
         text: `Revision ${revision.number} is published. It never changes; classes are planned from it.`,
       });
+      setAsking(false);
+      setNote('');
       await refresh('/patterns', '/revisions', '/bench');
     } catch (error) {
       say({ text: error instanceof ApiProblem ? error.problem.title : String(error), isProblem: true });
@@ -39,9 +48,35 @@ export function PublishButton({ stored }: { stored: StoredPattern }) {
       setBusy(false);
     }
   };
+  const number = (stored.revision?.number ?? 0) + 1;
   return (
-    <Button type="primary" loading={isBusy} onClick={() => void publish()}>
-      Publish revision {(stored.revision?.number ?? 0) + 1}
-    </Button>
+    <>
+      <Button type="primary" loading={isBusy} onClick={ask}>
+        Publish revision {number}
+      </Button>
+      <Modal
+        open={isAsking}
+        title={`Publish revision ${number}`}
+        okText="Publish"
+        okButtonProps={{ loading: isBusy }}
+        onOk={() => void publish()}
+        onCancel={() => setAsking(false)}
+        destroyOnHidden
+      >
+        <Field label="What is new in it" hint="A revision never changes; classes and kits are pinned to it.">
+          {(control) => (
+            <Input
+              {...control}
+              autoFocus
+              value={note}
+              maxLength={400}
+              placeholder={number === 1 ? 'the first' : 'the legs are a little shorter'}
+              onChange={(event) => setNote(event.target.value)}
+              onPressEnter={() => void publish()}
+            />
+          )}
+        </Field>
+      </Modal>
+    </>
   );
 }

@@ -67,6 +67,7 @@ export function ResizeDialog({ stored, onClose }: { stored: StoredPattern; onClo
         throw new Error('The draft has its new size, but it is not saved yet: publish it when it is.');
       const revision = await send<Revision>('POST', `/patterns/${stored.id}/revisions`, {
         version: draft.version(),
+        body: { note: `Another size: × ${factor}` },
       });
       await refresh('/patterns', '/revisions', '/bench');
       return `Revision ${revision.number} has the new size.`;

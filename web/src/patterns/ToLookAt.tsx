@@ -1,6 +1,7 @@
-import { warningsOf, type UnknownReason } from '@lanakit/core';
-import { ROLE_WORDS, unknownWords, warningWords } from '@lanakit/core/words';
-import { useMemo } from 'react';
+import { warningsOf, type UnknownReason, writingFindings } from '@lanakit/core';
+import { ROLE_WORDS, unknownWords, warningWords, writingFindingWords } from '@lanakit/core/words';
+import { useDeferredValue, useMemo } from 'react';
+import { buildFindings, findingPlace, goTo } from './findingPlaces.ts';
 import { ownerName } from '../words/ownerWords.ts';
 import { counted } from '../words/show.ts';
 import styles from './Ledger.module.css';
@@ -23,6 +24,7 @@ const IN_THE_DOCUMENT = new Set<UnknownReason>([
 interface ToLookAtProps {
   onChoosePart: (partId: string) => void;
   onShow: (writing: Writing) => void;
+  onOpenStep: (stepId: string) => void;
 }
 
 interface Line {
@@ -34,10 +36,10 @@ interface Line {
 }
 
 /** What can be made as it stands and still ought to be seen; and amounts that only the shelf can tell. */
-export function ToLookAt({ onChoosePart, onShow }: ToLookAtProps) {
-  const { draft, estimate, shelf } = useTable();
+export function ToLookAt({ onChoosePart, onShow, onOpenStep }: ToLookAtProps) {
+  const { draft, build, estimate, shelf, wool } = useTable();
   const { document } = draft;
-  const lines = useMemo((): Line[] => {
+  const engine = useMemo((): Line[] => {
     const unknown = estimate.uses.flatMap((use): Line[] =>
       use.kind === 'known' || IN_THE_DOCUMENT.has(use.reason)
         ? []
@@ -60,6 +62,29 @@ export function ToLookAt({ onChoosePart, onShow }: ToLookAtProps) {
     }));
     return [...unknown, ...warnings];
   }, [estimate, document, shelf, onChoosePart, onShow]);
+  const later = useDeferredValue(document);
+  const writing = useMemo((): Line[] => {
+    const shown = writingFindings(later, wool).map((finding, index): Line => ({
+      key: `writing ${index}`,
+      name: findingPlace(finding, later),
+      words: writingFindingWords(finding, later),
+      isUnknown: false,
+      go: () => goTo(finding, { onChoosePart, onShow, onOpenStep }),
+    }));
+    return shown;
+  }, [later, wool, onChoosePart, onShow, onOpenStep]);
+  const building = useMemo(
+    (): Line[] =>
+      buildFindings(later, build).map(({ key, name, words, partId }) => ({
+        key,
+        name,
+        words,
+        isUnknown: false,
+        go: () => (partId === null ? onShow('options') : onChoosePart(partId)),
+      })),
+    [later, build, onChoosePart, onShow],
+  );
+  const lines = [...engine, ...building, ...writing];
   if (lines.length === 0) return null;
   return (
     <section className={styles.settle} aria-label="To look at">

@@ -1,7 +1,11 @@
 import {
+  cautionsOf,
   checkPattern,
+  type Choices,
   estimatePattern,
   type Fibre,
+  NO_CHOICES,
+  resolveBuild,
   type StoredPattern,
   strangeFibres,
   strangeFindings,
@@ -12,7 +16,7 @@ import {
 } from '@lanakit/core';
 import { sizeWords } from '@lanakit/core/words';
 import { Checkbox, Segmented, Select } from 'antd';
-import { memo, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { lazy, memo, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { SaveMark } from '../draft/SaveMark.tsx';
 import { useDraft } from '../draft/useDraft.ts';
@@ -20,6 +24,8 @@ import { piecesOf } from '../figure/pieces.ts';
 import { PieceTray } from '../figure/PieceTray.tsx';
 import type { PullSize } from '../figure/SizeHandles.tsx';
 import { InTopBar } from '../shell/TopSlot.tsx';
+import { LifeLines } from '../steps/LifeLines.tsx';
+import { StepsList } from '../steps/StepsList.tsx';
 import { counted } from '../words/show.ts';
 import { ConflictDialog } from './ConflictDialog.tsx';
 import { JoinsList } from './JoinsList.tsx';
@@ -27,7 +33,6 @@ import { Ledger } from './Ledger.tsx';
 import { MaterialsList } from './MaterialsList.tsx';
 import { PartsList } from './PartsList.tsx';
 import { PatternHeader } from './PatternHeader.tsx';
-import { StepsList } from './StepsList.tsx';
 import { TableContext, type TableView } from './tableContext.ts';
 import styles from './WorkTable.module.css';
 
@@ -37,7 +42,7 @@ interface WorkTableProps {
   wool: Wool;
 }
 
-export type Writing = 'parts' | 'joins' | 'materials' | 'steps';
+export type Writing = 'parts' | 'joins' | 'materials' | 'steps' | 'options' | 'about';
 
 const VIEW_WORDS: Readonly<Record<View, string>> = { front: 'front', side: 'side', top: 'above' };
 
@@ -46,6 +51,8 @@ const WRITING_WORDS: Readonly<Record<Writing, string>> = {
   joins: 'Joins',
   materials: 'Materials',
   steps: 'Steps',
+  options: 'Options',
+  about: 'About',
 };
 
 /** A pattern being written: its pieces to scale, the list being written, and what one make takes. */
@@ -58,8 +65,19 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
   const [showJoins, setShowJoins] = useState(true);
   const [side, setSide] = useState<View>('front');
   const [openPartId, setOpenPartId] = useState<string | null>(document.parts[0]?.id ?? null);
-  const estimate = useMemo(() => estimatePattern(document, wool), [document, wool]);
-  const pieces = useMemo(() => piecesOf(document, estimate, shelf, side), [document, estimate, shelf, side]);
+  const [openStepId, setOpenStepId] = useState<string | null>(null);
+  const [chosen, setChoices] = useState<Choices>(NO_CHOICES);
+  const build = useMemo(() => resolveBuild(document, chosen), [document, chosen]);
+  const estimate = useMemo(() => estimatePattern(build, wool), [build, wool]);
+  const whole = useMemo(
+    () => (build === document ? estimate : estimatePattern(document, wool)),
+    [build, document, estimate, wool],
+  );
+  const pieces = useMemo(
+    () => piecesOf(build, estimate, shelf, side, document),
+    [build, document, estimate, shelf, side],
+  );
+  const cautions = useMemo(() => cautionsOf(document, wool), [document, wool]);
   // The grams come first; the drawing follows when there is a moment.
   const drawnPieces = useDeferredValue(pieces);
   const problems = useMemo(
@@ -71,8 +89,20 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
     [document, wool],
   );
   const view = useMemo(
-    (): TableView => ({ draft, estimate, problems, fibres, shelf, wool }),
-    [draft, estimate, problems, fibres, shelf, wool],
+    (): TableView => ({
+      draft,
+      build,
+      estimate,
+      whole,
+      choices: chosen,
+      setChoices,
+      cautions,
+      problems,
+      fibres,
+      shelf,
+      wool,
+    }),
+    [draft, build, estimate, whole, chosen, cautions, problems, fibres, shelf, wool],
   );
   // While a hand pulls a size, the grams and the drawing keep up with it; the list follows when there is a moment.
   const [isPulling, setPulling] = useState(false);
@@ -105,6 +135,10 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
   const choosePart = useCallback((partId: string | null) => {
     setOpenPartId(partId);
     setWriting('parts');
+  }, []);
+  const openStep = useCallback((stepId: string) => {
+    setOpenStepId(stepId);
+    setWriting('steps');
   }, []);
   return (
     <TableContext value={view}>
@@ -140,7 +174,7 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
           {drawnPieces.length > 0 ? (
             <PieceTray
               pieces={drawnPieces}
-              joins={document.joins}
+              joins={build.joins}
               isCutAway={isCutAway}
               showJoins={showJoins}
               onPull={pullSize}
@@ -154,6 +188,7 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
               Parts are drawn here as you write them, all to one scale.
             </p>
           )}
+          {writing === 'steps' && <LifeLines onOpen={openStep} />}
         </section>
         <TableContext value={isPulling ? laterView : view}>
           <section className={`sheet ${styles.writing}`} aria-label={WRITING_WORDS[writing]}>
@@ -167,16 +202,24 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
                   { value: 'joins', label: counted(document.joins.length, 'join') },
                   { value: 'materials', label: 'materials' },
                   { value: 'steps', label: counted(document.steps.length, 'step') },
+                  { value: 'options', label: 'options' },
+                  { value: 'about', label: 'about' },
                 ]}
               />
               <span className="quiet small">
                 {draft.undoLabel !== null && `Ctrl Z takes back: ${draft.undoLabel}`}
               </span>
             </div>
-            <WritingList writing={writing} openPartId={openPartId} onOpenPart={setOpenPartId} />
+            <WritingList
+              writing={writing}
+              openPartId={openPartId}
+              onOpenPart={setOpenPartId}
+              openStepId={openStepId}
+              onOpenStep={setOpenStepId}
+            />
           </section>
         </TableContext>
-        <Ledger stored={stored} onChoosePart={choosePart} onShow={setWriting} />
+        <Ledger stored={stored} onChoosePart={choosePart} onShow={setWriting} onOpenStep={openStep} />
         <ConflictDialog />
       </main>
     </TableContext>
@@ -187,18 +230,37 @@ interface WritingListProps {
   writing: Writing;
   openPartId: string | null;
   onOpenPart: (partId: string | null) => void;
+  openStepId: string | null;
+  onOpenStep: (stepId: string | null) => void;
 }
 
+const OptionsList = lazy(async () => ({ default: (await import('../options/OptionsList.tsx')).OptionsList }));
+const AboutPattern = lazy(async () => ({
+  default: (await import('../about/AboutPattern.tsx')).AboutPattern,
+}));
+
 /** The list that is being written. It draws itself anew when what it sees changes, and not when the table does. */
-const WritingList = memo(function WritingList({ writing, openPartId, onOpenPart }: WritingListProps) {
-  switch (writing) {
+const WritingList = memo(function WritingList(props: WritingListProps) {
+  switch (props.writing) {
     case 'parts':
-      return <PartsList openId={openPartId} onOpen={onOpenPart} />;
+      return <PartsList openId={props.openPartId} onOpen={props.onOpenPart} />;
     case 'joins':
       return <JoinsList />;
     case 'materials':
       return <MaterialsList />;
     case 'steps':
-      return <StepsList />;
+      return <StepsList openId={props.openStepId} onOpen={props.onOpenStep} />;
+    case 'options':
+      return (
+        <Suspense fallback={null}>
+          <OptionsList />
+        </Suspense>
+      );
+    case 'about':
+      return (
+        <Suspense fallback={null}>
+          <AboutPattern onOpenStep={props.onOpenStep} />
+        </Suspense>
+      );
   }
 });

@@ -1,9 +1,12 @@
 import type {
+  Caution,
+  Choices,
   Cut,
   Fibre,
   FibreLookup,
   Join,
   Part,
+  Pattern,
   PatternEstimate,
   Problem,
   Step,
@@ -17,7 +20,15 @@ import type { DraftHandle } from '../draft/useDraft.ts';
 /** What every part of the work table sees. */
 export interface TableView {
   readonly draft: DraftHandle;
+  /** What is made with the choices that are looked at. */
+  readonly build: Pattern;
+  /** Of that build. */
   readonly estimate: PatternEstimate;
+  /** Of everything that is written, whatever the options leave out; the same where they leave out nothing. */
+  readonly whole: PatternEstimate;
+  readonly choices: Choices;
+  readonly setChoices: (choices: Choices) => void;
+  readonly cautions: ReadonlyMap<string, readonly Caution[]>;
   readonly problems: readonly Problem[];
   readonly fibres: readonly Fibre[];
   readonly shelf: FibreLookup;

@@ -1,5 +1,6 @@
 import {
   checkRun,
+  defaultBuild,
   estimatePattern,
   type FibreLookup,
   type PatternEstimate,
@@ -30,7 +31,7 @@ export function useRunPlan(runId: string, input: RunInput | null): RunPlan {
   const { data: revision, error: revisionError } = useRevision(input?.revisionId ?? null);
   const { data: promised, error: promisedError } = usePromised(runId);
   const estimate = useMemo(
-    () => (revision && isReady ? estimatePattern(revision.document, wool) : null),
+    () => (revision && isReady ? estimatePattern(defaultBuild(revision.document), wool) : null),
     [revision, wool, isReady],
   );
   return useMemo((): RunPlan => {

@@ -7,6 +7,8 @@ export interface Notice {
   /** Takes back what the notice tells of. */
   readonly undo?: () => void;
   readonly isProblem?: boolean;
+  /** What may be done instead. */
+  readonly action?: { readonly label: string; readonly run: () => void };
 }
 
 const NoticeContext = createContext<(notice: Notice | null) => void>(() => undefined);
@@ -42,6 +44,17 @@ export function NoticeProvider({ children }: { children: ReactNode }) {
                 }}
               >
                 Undo
+              </Button>
+            )}
+            {notice.action && (
+              <Button
+                size="small"
+                onClick={() => {
+                  notice.action?.run();
+                  setNotice(null);
+                }}
+              >
+                {notice.action.label}
               </Button>
             )}
             <button

@@ -4,8 +4,6 @@ import {
   type StockUnit,
   showNumber,
   type MassRangeG,
-  type Stage,
-  type Level,
   type Firmness,
   type ShapeKind,
 } from '@lanakit/core';
@@ -125,12 +123,6 @@ export function findingAmount(amount: number, unit: StockUnit): string {
   }
 }
 
-export const LEVEL_WORDS: Readonly<Record<Level, string>> = {
-  'first-timer': 'first-timer',
-  'some-practice': 'some practice',
-  practised: 'practised',
-};
-
 export const FIRMNESS_WORDS: Readonly<Record<Firmness, string>> = {
   airy: 'sinks in, comes back',
   springy: 'squeezes, springs back',
@@ -138,14 +130,4 @@ export const FIRMNESS_WORDS: Readonly<Record<Firmness, string>> = {
   solid: 'does not dent',
 };
 
-export const STAGE_WORDS: Readonly<Record<Stage, string>> = {
-  skeleton: 'Skeleton',
-  core: 'Core',
-  shape: 'Shape',
-  coat: 'Coat',
-  join: 'Join',
-  detail: 'Detail',
-  hair: 'Hair',
-  mount: 'Mount',
-  finish: 'Finish',
-};
+export { LEVEL_WORDS, minutesWords, STAGE_WORDS } from '@lanakit/core/words';

@@ -1,4 +1,4 @@
-import { type Pattern, type PatternOfFirst, upgradePattern } from '@lanakit/core';
+import { type PatternOfAnyFormat, upgradePattern } from '@lanakit/core';
 import type { Database } from 'better-sqlite3';
 
 /**
@@ -12,7 +12,7 @@ export function woolEngine(db: Database): void {
     const rows = db.prepare<[], { id: string; document: string }>(`SELECT id, document FROM ${table}`).all();
     const write = db.prepare(`UPDATE ${table} SET document = ? WHERE id = ?`);
     for (const { id, document } of rows) {
-      write.run(JSON.stringify(upgradePattern(JSON.parse(document) as Pattern | PatternOfFirst)), id);
+      write.run(JSON.stringify(upgradePattern(JSON.parse(document) as PatternOfAnyFormat)), id);
     }
   }
   db.exec(`

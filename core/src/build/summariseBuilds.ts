@@ -1,0 +1,181 @@
+import {
+  activeMinutes,
+  allowedValues,
+  countRange,
+  defaultValues,
+  THING_KINDS,
+  type Pattern,
+  type Values,
+} from '../pattern/index.ts';
+import { unitPriceMinor } from '../finding/index.ts';
+import { estimatePattern, type Wool } from '../wool/index.ts';
+import { resolveBuild } from './resolveBuild.ts';
+import { partNeeds } from './whatNeeds.ts';
+
+/** What one build comes to. Sums with an unknown in them are at least that much. */
+export interface BuildSummary {
+  readonly values: Values;
+  readonly likelyG: number;
+  readonly minutes: number;
+  readonly pieces: number;
+  /** Wool and bought things, integer minor units. */
+  readonly costMinor: number;
+  readonly unknownCount: number;
+}
+
+type Sums = Omit<BuildSummary, 'values'>;
+
+const NOTHING: Sums = { likelyG: 0, minutes: 0, pieces: 0, costMinor: 0, unknownCount: 0 };
+const SUMMED = ['likelyG', 'minutes', 'pieces', 'costMinor', 'unknownCount'] as const;
+
+const combine = (a: Sums, b: Sums, sign: 1 | -1): Sums =>
+  Object.fromEntries(SUMMED.map((key) => [key, a[key] + sign * b[key]])) as unknown as Sums;
+
+/** What this pattern comes to as it is, its options already resolved. */
+export function sumsOf(build: Pattern, wool: Wool): Sums {
+  const estimate = estimatePattern(build, wool);
+  const things = estimate.findings.reduce((sum, { findingId, likely }) => {
+    const finding = wool.findings.get(findingId);
+    const price = finding ? unitPriceMinor(finding) : null;
+    return price === null ? sum : sum + price * likely;
+  }, 0);
+  return {
+    likelyG: estimate.total.likelyG,
+    minutes: activeMinutes(build).known,
+    pieces: build.parts.reduce((sum, { count }) => sum + (countRange(count)?.likely ?? 0), 0),
+    costMinor: estimate.costMinor.known + Math.round(things),
+    unknownCount: estimate.total.unknownCount,
+  };
+}
+
+/**
+ * Options that have nothing to do with one another add up: what one changes is the same whatever the others are. So each
+ * group of options that do meet is worked out by itself, and the rest is adding.
+ */
+export interface BuildPlan {
+  readonly base: Values;
+  readonly groups: readonly (readonly string[])[];
+  /** How many estimates it takes. */
+  readonly work: number;
+}
+
+/** Options grouped by the parts, joins, weights and steps they touch. */
+export function planBuilds(pattern: Pattern): BuildPlan {
+  const touches = new Map(pattern.options.map(({ id }) => [id, touchedBy(pattern, id)]));
+  const groups: { ids: string[]; things: Set<string> }[] = [];
+  for (const [id, things] of touches) {
+    const meeting = groups.filter((group) => [...things].some((thing) => group.things.has(thing)));
+    const merged = { ids: [...meeting.flatMap(({ ids }) => ids), id], things: new Set(things) };
+    for (const group of meeting) for (const thing of group.things) merged.things.add(thing);
+    for (const group of meeting) groups.splice(groups.indexOf(group), 1);
+    groups.push(merged);
+  }
+  const sizeOf = (optionId: string) => pattern.options.find(({ id }) => id === optionId)?.values.length ?? 1;
+  const work = groups.reduce((sum, { ids }) => sum + ids.reduce((product, id) => product * sizeOf(id), 1), 1);
+  return { base: defaultValues(pattern), groups: groups.map(({ ids }) => ids), work };
+}
+
+/** All that a change of this option can reach. */
+function touchedBy(pattern: Pattern, optionId: string): Set<string> {
+  const option = pattern.options.find(({ id }) => id === optionId);
+  const things = new Set(
+    option?.values.flatMap((value) => value.things.map(({ kind, id }) => `${kind} ${id}`)),
+  );
+  const partOf = new Map(pattern.parts.flatMap(({ id, uses }) => uses.map((use) => [use.id, id] as const)));
+  for (const kind of THING_KINDS) {
+    for (const thing of [...things]) {
+      if (!thing.startsWith(`${kind} `)) continue;
+      const id = thing.slice(kind.length + 1);
+      if (kind === 'use') things.add(`part ${partOf.get(id) ?? ''}`);
+    }
+  }
+  spread(pattern, things);
+  return things;
+}
+
+/** From part to part, by joins, sizes, amounts, shared weights and steps, until nothing more is reached. */
+function spread(pattern: Pattern, things: Set<string>): void {
+  const edges = [
+    ...partNeeds(pattern).map(({ neededBy, partId }) => [`part ${neededBy}`, `part ${partId}`] as const),
+    ...pattern.joins.flatMap(({ id, partId, ontoId }) => [
+      [`join ${id}`, `part ${partId}`] as const,
+      [`part ${partId}`, `join ${id}`] as const,
+      [`part ${ontoId}`, `join ${id}`] as const,
+    ]),
+    ...pattern.steps.flatMap(({ id, partIds }) =>
+      partIds.map((partId) => [`part ${partId}`, `step ${id}`] as const),
+    ),
+    ...pattern.findings.flatMap(({ id, partId }) =>
+      partId === null ? [] : [[`part ${partId}`, `finding ${id}`] as const],
+    ),
+    ...pattern.cuts.flatMap((cut) =>
+      cut.kind === 'wire'
+        ? cut.segments.flatMap(({ partId }) =>
+            partId === null
+              ? []
+              : [[`part ${partId}`, `cut ${cut.id}`] as const, [`cut ${cut.id}`, `part ${partId}`] as const],
+          )
+        : [],
+    ),
+    ...sharedEdges(pattern),
+  ];
+  // Who needs a part is reached from it too: without the stalk the leaf has nothing to sit on.
+  const both = [
+    ...edges,
+    ...partNeeds(pattern).map(({ neededBy, partId }) => [`part ${partId}`, `part ${neededBy}`] as const),
+  ];
+  for (let before = -1; before !== things.size;) {
+    before = things.size;
+    for (const [from, to] of both) if (things.has(from)) things.add(to);
+  }
+}
+
+/** Everybody who takes from one weight. */
+function sharedEdges({ parts }: Pattern): (readonly [string, string])[] {
+  return parts.flatMap(({ id, uses }) =>
+    uses.flatMap((use) =>
+      use.role !== 'insert' && use.amount && 'sharedId' in use.amount && use.amount.sharedId !== null
+        ? [
+            [`part ${id}`, `shared ${use.amount.sharedId}`] as const,
+            [`shared ${use.amount.sharedId}`, `part ${id}`] as const,
+          ]
+        : [],
+    ),
+  );
+}
+
+/**
+ * Every allowed build with what it comes to, in the order of the options. `onStep` is called after each estimate with
+ * how many are done; it may stop the work by returning false, and the result is then null.
+ */
+export function summariseBuilds(
+  pattern: Pattern,
+  wool: Wool,
+  onStep: (done: number, of: number) => boolean = () => true,
+): BuildSummary[] | null {
+  const { base, groups, work } = planBuilds(pattern);
+  const sumsWith = (values: Values) =>
+    sumsOf(resolveBuild(pattern, { values, colourwayId: null, swapIds: [] }), wool);
+  const atBase = sumsWith(base);
+  let done = 1;
+  if (!onStep(done, work)) return null;
+  const changes = new Map<string, Sums>();
+  for (const group of groups) {
+    const options = pattern.options.filter(({ id }) => group.includes(id));
+    for (const values of allowedValues({ options, limits: [] })) {
+      changes.set(keyOf(group, values), combine(sumsWith({ ...base, ...values }), atBase, -1));
+      done += 1;
+      if (!onStep(done, work)) return null;
+    }
+  }
+  return [...allowedValues(pattern)].map((values) => {
+    const sums = groups.reduce(
+      (total, group) => combine(total, changes.get(keyOf(group, values)) ?? NOTHING, 1),
+      atBase,
+    );
+    return { values, ...sums };
+  });
+}
+
+const keyOf = (group: readonly string[], values: Values): string =>
+  group.map((id) => `${id}=${values[id] ?? ''}`).join(' ');

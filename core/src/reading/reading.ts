@@ -1,0 +1,140 @@
+import {
+  countRange,
+  gaugeOf,
+  type Caution,
+  type Pattern,
+  type Session,
+  type Stage,
+  type Step,
+} from '../pattern/index.ts';
+import type { PatternEstimate, Wool } from '../wool/index.ts';
+import { cautionsOf, needsOf, proposeLevel, type Need } from '../writing/index.ts';
+import type { Level } from '../pattern/index.ts';
+
+/** For whom it is read: those who hold the kit, or those who weigh for themselves. */
+export const READERS = ['kit', 'pattern'] as const;
+export type Reader = (typeof READERS)[number];
+
+export interface ReadingStep {
+  readonly step: Step;
+  readonly number: number;
+  /** Sentences for this reader, after the text. */
+  readonly extra: string;
+  readonly gauge: number | null;
+  readonly isGaugeNew: boolean;
+  readonly cautions: readonly Caution[];
+  readonly partNames: readonly string[];
+  /** A box to tick for each time it is done. */
+  readonly ticks: readonly string[];
+  /** What was decided before and matters here: the step and its question. */
+  readonly recalls: { readonly number: number; readonly question: string } | null;
+  /** Numbers of the steps its checks send back to, by check id. */
+  readonly returns: ReadonlyMap<string, number>;
+}
+
+export interface ReadingStage {
+  readonly stage: Stage;
+  readonly steps: readonly ReadingStep[];
+}
+
+export interface ReadingSession {
+  /** Null where the pattern is one sitting, and for what comes before the first session’s first step. */
+  readonly session: Session | null;
+  readonly stages: readonly ReadingStage[];
+}
+
+/** A build as its reader goes through it. */
+export interface Reading {
+  readonly sessions: readonly ReadingSession[];
+  readonly tools: readonly Need[];
+  readonly level: Level;
+  /** Everything that has to be said of where it comes from, each line once. */
+  readonly credits: readonly string[];
+}
+
+/** @param build a pattern with its options resolved */
+export function readingOf(build: Pattern, estimate: PatternEstimate, wool: Wool, reader: Reader): Reading {
+  const cautions = cautionsOf(build, wool);
+  let gaugeBefore: number | null = null;
+  const steps = build.steps.map((step, index): ReadingStep => {
+    const gauge = gaugeOf(step, build);
+    const isGaugeNew = gauge !== null && gauge !== gaugeBefore;
+    gaugeBefore = gauge ?? gaugeBefore;
+    return {
+      step,
+      number: index + 1,
+      extra: step.readers[reader],
+      gauge,
+      isGaugeNew,
+      cautions: cautions.get(step.id) ?? [],
+      partNames: step.partIds.flatMap((id) => build.parts.find((part) => part.id === id)?.name ?? []),
+      ticks: ticksOf(step, build),
+      recalls: recalled(step, build),
+      returns: new Map(
+        step.checks.flatMap(({ id, returnToStepId }) => {
+          const at = build.steps.findIndex((one) => one.id === returnToStepId);
+          return at < 0 ? [] : [[id, at + 1] as const];
+        }),
+      ),
+    };
+  });
+  return {
+    sessions: sessionsOf(build, steps),
+    tools: needsOf(build).listed,
+    level: build.level ?? proposeLevel(build, estimate).level,
+    credits: creditsOf(build),
+  };
+}
+
+function recalled({ recallsStepId }: Step, { steps }: Pattern): ReadingStep['recalls'] {
+  const at = steps.findIndex(({ id }) => id === recallsStepId);
+  const act = steps[at]?.act;
+  return act?.kind === 'decide' ? { number: at + 1, question: act.question } : null;
+}
+
+/** One for each repeat, with the author’s note; a step that is done once has none. */
+export function ticksOf({ repeat, partIds }: Step, { parts }: Pick<Pattern, 'parts'>): string[] {
+  if (!repeat) return [];
+  const counts = partIds.map(
+    (id) => countRange(parts.find((part) => part.id === id)?.count ?? null)?.high ?? 1,
+  );
+  const times = repeat.times ?? Math.max(1, ...counts);
+  return Array.from({ length: times }, (_, index) => repeat.notes[index] ?? '');
+}
+
+function sessionsOf({ sessions }: Pattern, steps: readonly ReadingStep[]): ReadingSession[] {
+  const starts = new Map(
+    sessions.flatMap((session) => (session.firstStepId ? [[session.firstStepId, session] as const] : [])),
+  );
+  const parts: { session: Session | null; steps: ReadingStep[] }[] = [];
+  for (const own of steps) {
+    const session = starts.get(own.step.id);
+    const last = parts.at(-1);
+    if (session || !last) parts.push({ session: session ?? null, steps: [own] });
+    else last.steps.push(own);
+  }
+  return parts.map(({ session, steps: own }) => ({ session, stages: byStage(own) }));
+}
+
+/** Steps that follow one another in one stage, under its heading. */
+function byStage(steps: readonly ReadingStep[]): ReadingStage[] {
+  const stages: { stage: Stage; steps: ReadingStep[] }[] = [];
+  for (const own of steps) {
+    const last = stages.at(-1);
+    if (last?.stage === own.step.stage) last.steps.push(own);
+    else stages.push({ stage: own.step.stage, steps: [own] });
+  }
+  return stages;
+}
+
+/** Of the pattern, its outlines, its techniques and the pictures that are shown. */
+export function creditsOf({ rights, parts, techniques, pictures, steps }: Pattern): string[] {
+  const shown = new Set(steps.flatMap((step) => step.pictures.map(({ pictureId }) => pictureId)));
+  const lines = [
+    rights.credit,
+    ...parts.map(({ outlineRights }) => outlineRights?.credit ?? ''),
+    ...techniques.map(({ credit }) => credit),
+    ...pictures.filter(({ id }) => shown.has(id)).map((picture) => picture.rights.credit),
+  ];
+  return [...new Set(lines.map((line) => line.trim()).filter((line) => line !== ''))];
+}

@@ -1,0 +1,231 @@
+import type {
+  ActKind,
+  Caution,
+  Depth,
+  LinkStrength,
+  Origin,
+  PartState,
+  Pattern,
+  PermissionState,
+  Permitted,
+  StepPlace,
+  Stroke,
+} from '../pattern/index.ts';
+import type {
+  LevelMeasure,
+  Need,
+  OrderLink,
+  OrderReason,
+  ToolKey,
+  WritingFinding,
+} from '../writing/index.ts';
+
+export const ACT_WORDS: Readonly<Record<ActKind, string>> = {
+  make: 'make',
+  tack: 'tack',
+  join: 'join',
+  felt: 'felt',
+  wrap: 'wrap or coat',
+  cut: 'cut',
+  sew: 'sew',
+  glue: 'glue',
+  wait: 'wait',
+  check: 'check',
+  choose: 'choose on the figure',
+  decide: 'decide early',
+  'stand-in': 'put in for now',
+};
+
+export const PLACE_WORDS: Readonly<Record<StepPlace, string>> = {
+  'in-hand': 'in the hand',
+  'on-surface': 'on the surface',
+  'on-template': 'on a template',
+  'in-place': 'in its place',
+};
+
+export const STROKE_WORDS: Readonly<Record<Stroke, string>> = {
+  'toward-centre': 'toward the centre',
+  'straight-down': 'straight down',
+  'at-a-slant': 'at a slant',
+  along: 'along',
+  'one-direction': 'in one direction',
+  'edges-first': 'edges first',
+};
+
+export const DEPTH_WORDS: Readonly<Record<Depth, string>> = {
+  light: 'light',
+  half: 'half in',
+  through: 'right through',
+};
+
+export const STATE_WORDS: Readonly<Record<PartState, string>> = {
+  rolled: 'rolled',
+  tacked: 'tacked',
+  'half-firm': 'half firm',
+  felted: 'felted',
+  joined: 'joined',
+  covered: 'covered',
+  trimmed: 'trimmed',
+};
+
+export const CAUTION_NAMES: Readonly<Record<Caution, string>> = {
+  needle: 'Barbed needle',
+  blade: 'Blade',
+  hot: 'Hot',
+  glue: 'Glue',
+  'wire-end': 'Wire ends',
+  'small-part': 'Small part',
+  allergy: 'Allergies',
+  irreversible: 'Cannot be undone',
+};
+
+/** Our own wording of what is usual to say. Reminders; local rules and qualified advice decide. */
+export const CAUTION_WORDS: Readonly<Record<Caution, string>> = {
+  needle:
+    'Barbed needles are sharp and break. Look at the work, pad beneath it, straight in and out, fingers curled. A tip left in the skin: medical help.',
+  blade: 'Cut away from the hand that holds the work, and close the scissors before you put them down.',
+  hot: 'It burns. Set it on its stand, keep cords off the edge, and let nobody reach across.',
+  glue: 'Air the room, keep it off skin and away from flames, and follow its label. Instant glue bonds skin.',
+  'wire-end':
+    'Cut ends fly and prick: hold both sides when you cut, eyes away, and curl every end back flat.',
+  'small-part':
+    'Small parts come off. Not for children under three; magnets are dangerous if swallowed. What is sold falls under local rules.',
+  allergy: 'Wool, lanolin, dyes and scents: ask about allergies before the bags are opened.',
+  irreversible: 'This cannot be undone. Fit it and look at it from all sides first.',
+};
+
+export const STRENGTH_WORDS: Readonly<Record<LinkStrength, string>> = {
+  must: 'must',
+  easier: 'is easier',
+  'while-soft': 'while still soft',
+};
+
+const REASON_WORDS: Readonly<Record<OrderReason, string>> = {
+  'made-before-joined': 'it is made before it is joined',
+  'made-before-covered': 'it is made before it is covered',
+  'joined-before-covered': 'the join is made before it is covered',
+  'dry-before-handled': 'it dries before it is handled',
+  'set-before-sorted': 'the whole set is made before it is compared',
+  'put-before-taken-off': 'it is put in before it is taken out',
+  'decided-before-recalled': 'it is decided before it is recalled',
+};
+
+/** Why two steps come in this order. */
+export const linkReason = (link: OrderLink, pattern: Pick<Pattern, 'parts'>): string => {
+  if (link.by === 'author') return link.words.trim() === '' ? 'the author said so' : link.words;
+  const part = pattern.parts.find(({ id }) => id === link.partId);
+  return part ? `${part.name}: ${REASON_WORDS[link.reason]}` : REASON_WORDS[link.reason];
+};
+
+/** Step 3 before step 7: the wing is made before it is joined. */
+export function linkWords(link: OrderLink, pattern: Pick<Pattern, 'parts' | 'steps'>): string {
+  const number = (stepId: string) => pattern.steps.findIndex(({ id }) => id === stepId) + 1;
+  return `step ${number(link.beforeId)} before step ${number(link.afterId)}: ${linkReason(link, pattern)}`;
+}
+
+export const ORIGIN_WORDS: Readonly<Record<Origin, string>> = {
+  own: 'my own',
+  derived: 'derived from',
+  learned: 'learned from',
+  unknown: 'origin unknown',
+};
+
+export const PERMITTED_WORDS: Readonly<Record<Permitted, string>> = {
+  make: 'make it',
+  'sell-made': 'sell what is made',
+  teach: 'teach it',
+  'sell-kits': 'sell kits of it',
+  share: 'share the instructions',
+  adapt: 'change it',
+  translate: 'translate it',
+};
+
+export const PERMISSION_STATE_WORDS: Readonly<Record<PermissionState, string>> = {
+  granted: 'granted',
+  asked: 'asked',
+  refused: 'refused',
+  'not-asked': 'not asked',
+};
+
+const TOOL_WORDS: Readonly<Record<ToolKey, string>> = {
+  surface: 'felting surface',
+  holder: 'needle holder',
+  'finger-guards': 'finger guards',
+  scissors: 'scissors',
+  'sewing-needle': 'sewing needle and thread',
+  glue: 'glue',
+  pliers: 'pliers',
+  'wire-cutters': 'wire cutters',
+  pins: 'pins',
+  water: 'water and a cloth',
+  scale: 'scale',
+  ruler: 'ruler',
+  guide: 'printed guide',
+  pencil: 'pencil',
+  iron: 'iron',
+};
+
+/** What a line of the tool list is called. */
+export function needName({ what }: Pick<Need, 'what'>): string {
+  switch (what.is) {
+    case 'needle':
+      return `${what.gauge} needle`;
+    case 'tool':
+      return TOOL_WORDS[what.tool];
+    case 'own':
+      return what.name;
+  }
+}
+
+export const MEASURE_WORDS: Readonly<Record<LevelMeasure, string>> = {
+  smallest: 'smallest feature',
+  pieces: 'pieces',
+  joins: 'joins',
+  minutes: 'minutes',
+};
+
+/** What a reader would stumble over, and the mend. */
+export function writingFindingWords(finding: WritingFinding, pattern: Pattern): string {
+  const slot = (id: string) => pattern.slots.find((one) => one.id === id)?.name ?? 'a slot';
+  switch (finding.code) {
+    case 'part_never_made':
+      return 'No step makes it. Add one, or say which step does.';
+    case 'part_never_joined':
+      return 'No step and no join fastens it. Say what it is joined to.';
+    case 'join_never_made':
+      return 'No step makes this join. Add it to the step that does.';
+    case 'step_empty':
+      return 'Nothing is written. Say what to do.';
+    case 'needle_not_said':
+      return 'No needle is named, and its stage has none. Choose one.';
+    case 'minutes_not_said':
+      return 'No minutes at your pace yet.';
+    case 'waiting_not_said':
+      return 'Something sets or dries: say how long.';
+    case 'check_without_remedy':
+      return 'A check needs what passes, and what to do when it does not.';
+    case 'order_broken':
+      return `Out of order: ${linkWords(finding.link, pattern)}.`;
+    case 'sides_not_said':
+      return 'Left or right, and nobody has said whose. Say it once, under About.';
+    case 'value_never_allowed': {
+      const option = pattern.options.find(({ id }) => id === finding.optionId);
+      const value = option?.values.find(({ id }) => id === finding.valueId);
+      return `“${value?.name ?? ''}” of ${option?.name ?? 'an option'} can never be chosen: its limits forbid it in every build.`;
+    }
+    case 'slot_rule_broken': {
+      const { rule } = finding;
+      const where =
+        pattern.colourways.find(({ id }) => id === rule.colourwayId)?.name ?? 'the pattern as written';
+      return `${slot(rule.slotId)} is not ${rule.is} than ${slot(rule.thanSlotId)} in ${where}. Choose another fibre.`;
+    }
+    case 'tool_not_listed':
+      return 'A step uses it, and it is left off the list.';
+    case 'tool_not_used':
+      return `${finding.name} is listed, and no step speaks of it.`;
+    case 'adapt_not_granted':
+      return 'It is derived from another’s design, and leave to change it is not recorded.';
+    case 'credit_missing':
+      return 'It is not your own design. Say what has to be printed as credit.';
+  }
+}

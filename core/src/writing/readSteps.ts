@@ -1,0 +1,95 @@
+import { STAGES, type Stage } from '../pattern/index.ts';
+
+/** One step as it stands in a plain text. */
+export interface ReadStep {
+  readonly text: string;
+  /** Of the heading above it, where that names a stage. */
+  readonly stage: Stage | null;
+  /** The line it began on, from 1. */
+  readonly line: number;
+}
+
+export interface ReadText {
+  readonly steps: readonly ReadStep[];
+  /** Lines under a heading such as “Materials” or “You need”. */
+  readonly materials: readonly string[];
+  /** Steps past this many were not read. */
+  readonly isCut: boolean;
+}
+
+/** As many steps as a pattern may have. */
+const MOST_STEPS = 500;
+const LONGEST_STEP = 4000;
+
+const MARKER = /^\s*(?:(?:step\s*)?\d{1,3}\s*[.):]|[-*•–]|\(\d{1,3}\))\s+/i;
+const HEADING = /^\s*(?:#{1,6}\s+)?([\p{L}][\p{L}\s’'-]{0,40}?)\s*:?\s*$/u;
+const MATERIALS = /^(?:materials?|you(?: will)? need|what you need|tools?|supplies)$/i;
+
+/**
+ * Plain text as steps: each numbered or bulleted line begins one, lines without a mark go on with it; text without any
+ * marks is a step for each paragraph. Headings that name a stage sort what is under them.
+ */
+export function readSteps(text: string): ReadText {
+  const lines = text.replaceAll('\r\n', '\n').split('\n');
+  const isMarked = lines.some((line) => MARKER.test(line));
+  const steps: { text: string; stage: Stage | null; line: number }[] = [];
+  const materials: string[] = [];
+  let stage: Stage | null = null;
+  let isInMaterials = false;
+  let isOpen = false;
+  lines.forEach((line, index) => {
+    const heading = headingOf(line, isMarked, lines[index - 1]);
+    if (line.trim() === '') {
+      isOpen = false;
+    } else if (heading !== null) {
+      isInMaterials = MATERIALS.test(heading);
+      stage = stageNamed(heading) ?? (isInMaterials ? stage : null);
+      isOpen = false;
+    } else if (isInMaterials) {
+      materials.push(line.replace(MARKER, '').trim());
+    } else if (MARKER.test(line) || !isOpen) {
+      // In marked text, a line on its own after a gap still belongs to the step above it.
+      const goesOn = isMarked && !MARKER.test(line) && steps.length > 0;
+      if (goesOn) addTo(steps, line);
+      else steps.push({ text: line.replace(MARKER, '').trim(), stage, line: index + 1 });
+      isOpen = true;
+    } else {
+      addTo(steps, line);
+    }
+  });
+  return {
+    steps: steps.slice(0, MOST_STEPS).map((step) => ({ ...step, text: step.text.slice(0, LONGEST_STEP) })),
+    materials,
+    isCut: steps.length > MOST_STEPS || steps.some((step) => step.text.length > LONGEST_STEP),
+  };
+}
+
+function addTo(steps: { text: string }[], line: string): void {
+  const last = steps.at(-1);
+  if (last) last.text = `${last.text} ${line.trim()}`;
+}
+
+/** The words of a heading: a line with a mark of its own, or a short one alone above marked lines. */
+function headingOf(line: string, isMarked: boolean, before: string | undefined): string | null {
+  if (MARKER.test(line)) return null;
+  const words = HEADING.exec(line)?.[1]?.trim() ?? null;
+  if (words === null) return null;
+  const hasMark = /^\s*#/.test(line) || /:\s*$/.test(line);
+  const isAlone = (before ?? '').trim() === '' && words.split(/\s+/).length <= 4;
+  return hasMark || (isMarked && isAlone) ? words : null;
+}
+
+const STAGE_NAMES: Readonly<Partial<Record<Stage, readonly string[]>>> = {
+  skeleton: ['skeleton', 'wire', 'armature', 'frame'],
+  core: ['core', 'body', 'base'],
+  shape: ['shape', 'shaping', 'limbs'],
+  coat: ['coat', 'colour', 'cover'],
+  join: ['join', 'joining', 'assembly', 'putting together'],
+  detail: ['detail', 'details', 'face'],
+  hair: ['hair', 'fringe', 'locks'],
+  mount: ['mount', 'mounting', 'hanging'],
+  finish: ['finish', 'finishing'],
+};
+
+const stageNamed = (heading: string): Stage | null =>
+  STAGES.find((stage) => STAGE_NAMES[stage]?.includes(heading.toLowerCase()) === true) ?? null;

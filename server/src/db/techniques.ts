@@ -1,0 +1,56 @@
+import type { Technique, TechniqueInput } from '@lanakit/core';
+import type { Db } from './openDatabase.ts';
+
+interface TechniqueRow {
+  id: string;
+  version: number;
+  document: string;
+}
+
+/** Techniques: a new version for every change, and the old ones for those who use them. */
+export function techniqueQueries(db: Db) {
+  const insert = db.prepare(`INSERT INTO technique (id, created_at) VALUES (@id, @at)`);
+  const insertVersion = db.prepare(`
+    INSERT INTO technique_version (technique_id, version, document, created_at) VALUES (@id, @version, @document, @at)`);
+  const bump = db.prepare(
+    `UPDATE technique SET version = version + 1 WHERE id = @id AND version = @version AND archived_at IS NULL`,
+  );
+  const SELECT = `SELECT t.id, v.version, v.document FROM technique t JOIN technique_version v ON v.technique_id = t.id`;
+  const all = db.prepare<[], TechniqueRow>(
+    `${SELECT} AND v.version = t.version WHERE t.archived_at IS NULL ORDER BY json_extract(v.document, '$.name')`,
+  );
+  const one = db.prepare<[string], TechniqueRow>(`${SELECT} AND v.version = t.version WHERE t.id = ?`);
+  const version = db.prepare<[string, number], TechniqueRow>(`${SELECT} WHERE t.id = ? AND v.version = ?`);
+  const archive = db.prepare(`UPDATE technique SET archived_at = @at WHERE id = @id AND archived_at IS NULL`);
+  const uses = db.prepare<[string], { pattern_id: string; title: string; use_id: string; version: number }>(`
+    SELECT p.id AS pattern_id, json_extract(p.document, '$.title') AS title,
+           json_extract(u.value, '$.id') AS use_id, json_extract(u.value, '$.version') AS version
+    FROM pattern p, json_each(p.document, '$.techniques') u
+    WHERE p.deleted_at IS NULL AND json_extract(u.value, '$.techniqueId') = ? ORDER BY title`);
+  const read = (row: TechniqueRow | undefined): Technique | null =>
+    row ? { ...(JSON.parse(row.document) as TechniqueInput), id: row.id, version: row.version } : null;
+  return {
+    all: (): Technique[] => all.all().flatMap((row) => read(row) ?? []),
+    find: (id: string): Technique | null => read(one.get(id)),
+    findVersion: (id: string, number: number): Technique | null => read(version.get(id, number)),
+    insert: db.transaction((id: string, technique: TechniqueInput, at: string) => {
+      insert.run({ id, at });
+      insertVersion.run({ id, version: 1, document: JSON.stringify(technique), at });
+    }),
+    /** False when the version is no longer the newest; nothing is written then. */
+    update: db.transaction((id: string, from: number, technique: TechniqueInput, at: string): boolean => {
+      if (bump.run({ id, version: from }).changes === 0) return false;
+      insertVersion.run({ id, version: from + 1, document: JSON.stringify(technique), at });
+      return true;
+    }),
+    archive: (id: string, at: string): boolean => archive.run({ id, at }).changes === 1,
+    /** Drafts that use it, with the version each of them has. */
+    usesOf: (id: string) =>
+      uses.all(id).map((row) => ({
+        patternId: row.pattern_id,
+        title: row.title,
+        useId: row.use_id,
+        version: row.version,
+      })),
+  };
+}

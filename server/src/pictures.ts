@@ -1,0 +1,160 @@
+import { createHash } from 'node:crypto';
+import sanitizeHtml from 'sanitize-html';
+import sharp from 'sharp';
+import { HttpProblem } from './http/problems.ts';
+
+/** A picture made fit to keep: upright, nothing in it but the picture, in two sizes. */
+export interface ReadyPicture {
+  readonly sha256: string;
+  readonly mime: PictureMime;
+  readonly width: number;
+  readonly height: number;
+  readonly large: Buffer;
+  readonly small: Buffer;
+}
+
+export const PICTURE_MIMES = ['image/jpeg', 'image/png', 'image/webp', 'image/svg+xml'] as const;
+export type PictureMime = (typeof PICTURE_MIMES)[number];
+
+const LARGE_PX = 1600;
+const SMALL_PX = 480;
+/** More than any camera of a maker’s, and what fits in memory when unpacked. */
+const MOST_PIXELS = 40_000_000;
+
+const MIME_OF: Readonly<Record<string, PictureMime>> = {
+  jpeg: 'image/jpeg',
+  png: 'image/png',
+  webp: 'image/webp',
+};
+
+/**
+ * Reads what was brought in by what is in it, not by its name. Pictures are turned upright and lose everything beside
+ * their pixels, the place they were taken above all; drawings lose everything that could run or fetch.
+ * @throws HttpProblem picture_not_read, picture_too_large, drawing_unsafe
+ */
+export async function readPicture(bytes: Buffer): Promise<ReadyPicture> {
+  return looksLikeSvg(bytes) ? readDrawing(bytes) : readPhoto(bytes);
+}
+
+const looksLikeSvg = (bytes: Buffer): boolean =>
+  /^\s*(?:<\?xml[^>]*>\s*)?(?:<!--[\s\S]*?-->\s*)*(?:<!DOCTYPE[^>]*>\s*)?<svg[\s>]/i.test(
+    bytes
+      .subarray(0, 4096)
+      .toString('utf8')
+      .replace(/^\uFEFF/, ''),
+  );
+
+async function readPhoto(bytes: Buffer): Promise<ReadyPicture> {
+  const { format, width, height } = await metadataOf(bytes);
+  const mime = MIME_OF[format];
+  if (!mime) throw new HttpProblem('picture_not_read');
+  if (width * height > MOST_PIXELS) throw new HttpProblem('picture_too_large', { width, height });
+  const sized = (px: number) =>
+    sharp(bytes, { limitInputPixels: MOST_PIXELS })
+      .autoOrient()
+      .resize(px, px, { fit: 'inside', withoutEnlargement: true })
+      .toBuffer({ resolveWithObject: true });
+  try {
+    const [large, small] = await Promise.all([sized(LARGE_PX), sized(SMALL_PX)]);
+    return {
+      sha256: hashOf(large.data),
+      mime,
+      width: large.info.width,
+      height: large.info.height,
+      large: large.data,
+      small: small.data,
+    };
+  } catch {
+    // The head was a picture’s and the rest is not.
+    throw new HttpProblem('picture_not_read');
+  }
+}
+
+async function metadataOf(bytes: Buffer): Promise<{ format: string; width: number; height: number }> {
+  try {
+    // No limit here: the size is read from the head, so that it can be told why it is refused.
+    const { format, width, height } = await sharp(bytes, { limitInputPixels: false }).metadata();
+    return { format, width, height };
+  } catch {
+    throw new HttpProblem('picture_not_read');
+  }
+}
+
+async function readDrawing(bytes: Buffer): Promise<ReadyPicture> {
+  const svg = sanitizeDrawing(bytes.toString('utf8'));
+  if (!/<(?:path|rect|circle|ellipse|line|polyline|polygon|text)\b/.test(svg)) {
+    throw new HttpProblem('drawing_unsafe');
+  }
+  const clean = Buffer.from(svg);
+  const { width, height } = await metadataOf(clean);
+  return {
+    sha256: hashOf(clean),
+    mime: 'image/svg+xml',
+    width: Math.max(1, width),
+    height: Math.max(1, height),
+    large: clean,
+    small: clean,
+  };
+}
+
+const hashOf = (bytes: Buffer): string => createHash('sha256').update(bytes).digest('hex');
+
+const SHAPES = ['path', 'rect', 'circle', 'ellipse', 'line', 'polyline', 'polygon', 'text', 'tspan'];
+const GROUPS = [
+  'svg',
+  'g',
+  'defs',
+  'title',
+  'desc',
+  'clipPath',
+  'mask',
+  'pattern',
+  'linearGradient',
+  'radialGradient',
+  'stop',
+  'marker',
+  'symbol',
+];
+const LOOKS = [
+  'id', 'fill', 'fill-opacity', 'fill-rule', 'stroke', 'stroke-width', 'stroke-linecap', 'stroke-linejoin', 'stroke-dasharray',
+  'stroke-dashoffset', 'stroke-opacity', 'stroke-miterlimit', 'opacity', 'transform', 'clip-path', 'clip-rule', 'mask',
+  'font-family', 'font-size', 'font-weight', 'font-style', 'text-anchor', 'dominant-baseline', 'letter-spacing', 'paint-order',
+  'd', 'x', 'y', 'x1', 'y1', 'x2', 'y2', 'dx', 'dy', 'cx', 'cy', 'r', 'rx', 'ry', 'fx', 'fy', 'width', 'height', 'points',
+  'viewBox', 'preserveAspectRatio', 'xmlns', 'version', 'offset', 'stop-color', 'stop-opacity', 'gradientUnits',
+  'gradientTransform', 'spreadMethod', 'patternUnits', 'patternTransform', 'patternContentUnits', 'maskUnits', 'clipPathUnits',
+  'markerWidth', 'markerHeight', 'markerUnits', 'refX', 'refY', 'orient', 'marker-start', 'marker-mid', 'marker-end', 'rotate',
+  'vector-effect', 'color',
+]; // prettier-ignore
+
+/** Shapes and looks only: no scripts, no events, no styles, no links, nothing from elsewhere. */
+export function sanitizeDrawing(svg: string): string {
+  return sanitizeHtml(svg, {
+    allowedTags: [...GROUPS, ...SHAPES],
+    allowedAttributes: { '*': LOOKS },
+    allowedSchemes: [],
+    // What stands inside a tag that goes is read as text otherwise.
+    nonTextTags: [
+      'script',
+      'style',
+      'foreignObject',
+      'iframe',
+      'use',
+      'image',
+      'a',
+      'animate',
+      'set',
+      'metadata',
+    ],
+    parser: { xmlMode: true, lowerCaseTags: false, lowerCaseAttributeNames: false },
+    exclusiveFilter: () => false,
+    transformTags: {
+      '*': (tagName, attributes) => ({
+        tagName,
+        attribs: Object.fromEntries(
+          // A colour or a mask may be named by its id in this drawing, and by nothing else.
+          Object.entries(attributes).filter(([, value]) => !/url\(\s*(?!['"]?#)/i.test(value)),
+        ),
+      }),
+    },
+  });
+}

@@ -1,0 +1,98 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import {
+  checkPattern,
+  missingForPublishing,
+  type Pattern,
+  resolveBuild,
+  summariseBuilds,
+  NO_CHOICES,
+  unmetNeeds,
+  upgradePattern,
+  writingFindings,
+} from '@lanakit/core';
+import { writingFindingWords } from '@lanakit/core/words';
+import { shelfOf } from '../src/routes/takings.ts';
+import { openStudio, type Studio } from './support/studio.ts';
+import { loadDemo } from '../src/demo/loadDemo.ts';
+
+describe('the five figures of the demo, as published', () => {
+  let studio: Studio;
+  let figures: Pattern[];
+  beforeAll(() => {
+    studio = openStudio();
+    loadDemo(studio.deps);
+    const newest = new Map(
+      studio.deps.store.patterns.published().map((revision) => [revision.document.title, revision]),
+    );
+    for (const revision of studio.deps.store.patterns.published()) {
+      const other = newest.get(revision.document.title);
+      if (!other || revision.number > other.number) newest.set(revision.document.title, revision);
+    }
+    figures = [...newest.values()].map(({ document }) => document);
+  });
+  afterAll(() => studio.close());
+
+  test('are all there, possible and complete', () => {
+    expect(figures.map(({ title }) => title).sort()).toEqual([
+      'Balloon mobile',
+      'Harbour puffin',
+      'Pear with two leaves',
+      'Stag beetle brooch',
+      'Tide-pool octopus',
+    ]);
+    for (const figure of figures) {
+      expect([figure.title, ...checkPattern(figure), ...missingForPublishing(figure)]).toEqual([
+        figure.title,
+      ]);
+      expect(upgradePattern(figure)).toBe(figure);
+    }
+  });
+  test('leave nothing for a reader to stumble over', () => {
+    const wool = shelfOf(studio.deps.store);
+    const found = figures.flatMap((figure) =>
+      writingFindings(figure, wool).map(
+        (finding) => `${figure.title}: ${JSON.stringify(finding)} ${writingFindingWords(finding, figure)}`,
+      ),
+    );
+    expect(found).toEqual([]);
+  });
+  test('hold together in every build that may be chosen', () => {
+    const wool = shelfOf(studio.deps.store);
+    for (const figure of figures) {
+      for (const { values } of summariseBuilds(figure, wool) ?? []) {
+        const build = resolveBuild(figure, { ...NO_CHOICES, values });
+        expect([figure.title, values, ...checkPattern(build), ...unmetNeeds(figure, build)]).toEqual([
+          figure.title,
+          values,
+        ]);
+      }
+    }
+  });
+  test('say, between them, everything a step can say', () => {
+    const steps = figures.flatMap((figure) => figure.steps);
+    const acts = new Set(steps.map(({ act }) => act.kind));
+    expect([...acts].sort()).toEqual([
+      'check',
+      'choose',
+      'cut',
+      'decide',
+      'felt',
+      'glue',
+      'join',
+      'make',
+      'sew',
+      'stand-in',
+      'tack',
+      'wait',
+      'wrap',
+    ]);
+    expect(steps.some(({ technique }) => technique !== null)).toBe(true);
+    expect(steps.some(({ pictures }) => pictures.length > 0)).toBe(true);
+    expect(steps.some(({ recallsStepId }) => recallsStepId !== null)).toBe(true);
+    expect(steps.some(({ readers }) => readers.kit !== '' && readers.pattern !== '')).toBe(true);
+    expect(figures.some(({ sessions }) => sessions.length === 2)).toBe(true);
+    for (const list of ['options', 'colourways', 'swaps', 'links', 'tools'] as const) {
+      expect([list, figures.some((figure) => figure[list].length > 0)]).toEqual([list, true]);
+    }
+  });
+});

@@ -1,0 +1,15 @@
+import { original, type Draft } from 'immer';
+
+/**
+ * A recipe that makes the document what `change` gives for it. Only the lists and fields that are others are written, so
+ * that undo holds no whole documents.
+ */
+export const become =
+  <T extends object>(change: (document: T) => T) =>
+  (it: Draft<T>): void => {
+    const before = original(it) as T;
+    const after = change(before);
+    for (const key of Object.keys(after) as (keyof T)[]) {
+      if (after[key] !== before[key]) (it as T)[key] = after[key];
+    }
+  };

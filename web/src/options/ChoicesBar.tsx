@@ -1,0 +1,88 @@
+import { brokenLimit, NO_CHOICES, valuesOf, type Choices, type Pattern } from '@lanakit/core';
+import { Button, Select } from 'antd';
+import { useTable } from '../patterns/tableContext.ts';
+import styles from './Options.module.css';
+
+/** Which build is looked at: everything beside and below follows it. */
+export function ChoicesBar() {
+  const { draft, choices, setChoices } = useTable();
+  return <ChoiceFields pattern={draft.document} choices={choices} onChoose={setChoices} />;
+}
+
+interface ChoiceFieldsProps {
+  pattern: Pattern;
+  choices: Choices;
+  onChoose: (choices: Choices) => void;
+}
+
+/** One select for each option, the colourway, and the swaps. Nothing where a pattern has none of them. */
+export function ChoiceFields({ pattern, choices, onChoose }: ChoiceFieldsProps) {
+  const { options, colourways, swaps, limits } = pattern;
+  if (options.length === 0 && colourways.length === 0 && swaps.length === 0) return null;
+  const values = valuesOf(pattern, choices);
+  const broken = brokenLimit(values, limits);
+  const isPlain = JSON.stringify(choices) === JSON.stringify(NO_CHOICES);
+  return (
+    <div className={styles.choices} role="group" aria-label="The build that is looked at">
+      {options.map((option) => (
+        <label key={option.id}>
+          <span>{option.name || 'an option'}</span>
+          <Select
+            size="small"
+            aria-label={option.name || 'an option'}
+            value={values[option.id] ?? null}
+            popupMatchSelectWidth={false}
+            options={option.values.map(({ id, name }) => ({ value: id, label: name || 'unnamed' }))}
+            onChange={(valueId) =>
+              onChoose({ ...choices, values: { ...choices.values, [option.id]: valueId ?? '' } })
+            }
+          />
+        </label>
+      ))}
+      {colourways.length > 0 && (
+        <label>
+          <span>colourway</span>
+          <Select
+            size="small"
+            aria-label="colourway"
+            value={choices.colourwayId ?? WRITTEN}
+            popupMatchSelectWidth={false}
+            options={[
+              { value: WRITTEN, label: 'as written' },
+              ...colourways.map(({ id, name }) => ({ value: id, label: name || 'unnamed' })),
+            ]}
+            onChange={(id) => onChoose({ ...choices, colourwayId: id === WRITTEN ? null : id })}
+          />
+        </label>
+      )}
+      {swaps.length > 0 && (
+        <label>
+          <span>swaps</span>
+          <Select
+            size="small"
+            mode="multiple"
+            aria-label="swaps"
+            className={styles.swaps ?? ''}
+            value={[...choices.swapIds]}
+            placeholder="none"
+            popupMatchSelectWidth={false}
+            options={swaps.map(({ id, look }) => ({ value: id, label: look || 'a swap' }))}
+            onChange={(swapIds) => onChoose({ ...choices, swapIds })}
+          />
+        </label>
+      )}
+      {!isPlain && (
+        <Button size="small" type="text" onClick={() => onChoose(NO_CHOICES)}>
+          back to the usual
+        </Button>
+      )}
+      {broken && (
+        <p className="red small" role="alert">
+          These do not go together{broken.reason ? `: ${broken.reason}` : ''}. Choose one of the two again.
+        </p>
+      )}
+    </div>
+  );
+}
+
+const WRITTEN = ' ';

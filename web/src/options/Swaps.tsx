@@ -1,0 +1,270 @@
+import { estimatePattern, isWool, resolveBuild, type Swap } from '@lanakit/core';
+import { CUT_WORDS, ROLE_WORDS } from '@lanakit/core/words';
+import { Button, Input } from 'antd';
+import { nanoid } from 'nanoid';
+import { useMemo } from 'react';
+import { Choice } from '../fields/Choice.tsx';
+import { FibreSelect } from '../fields/FibreSelect.tsx';
+import { Field } from '../fields/Field.tsx';
+import { NumberField } from '../fields/NumberField.tsx';
+import lists from '../patterns/Lists.module.css';
+import { useTable } from '../patterns/tableContext.ts';
+import { useFindingNames } from '../patterns/useChoices.ts';
+import { showGrams, showMoney } from '../words/show.ts';
+import styles from './Options.module.css';
+
+/** What may be taken instead, with all that it changes. */
+export function Swaps() {
+  const { draft } = useTable();
+  const { swaps } = draft.document;
+  const places = usePlaces();
+  const [first] = Object.keys(places);
+  return (
+    <section className={lists.section} aria-label="Permitted swaps">
+      <header>
+        <h3>Permitted swaps</h3>
+        <span className="quiet small">this fibre or that; wool eyes or glass</span>
+      </header>
+      {swaps.map((swap) => (
+        <SwapFields key={swap.id} swap={swap} places={places} />
+      ))}
+      <Button
+        size="small"
+        disabled={first === undefined}
+        onClick={() => {
+          if (first === undefined) return;
+          draft.edit(
+            'adding a swap',
+            (it) =>
+              void it.swaps.push({
+                id: nanoid(10),
+                of: placeOf(first),
+                toItemId: null,
+                amountFactor: 1,
+                moreMinutes: 0,
+                steps: [],
+                look: '',
+              }),
+          );
+        }}
+      >
+        Add a swap
+      </Button>
+    </section>
+  );
+}
+
+function placeOf(key: string): Swap['of'] {
+  const at = key.indexOf(':');
+  return { kind: key.slice(0, at) as Swap['of']['kind'], id: key.slice(at + 1) };
+}
+
+/** Every use, cover, finding and cut that something else may stand for. */
+function usePlaces(): Record<string, string> {
+  const { draft, wool } = useTable();
+  const { document } = draft;
+  return useMemo(
+    () =>
+      Object.fromEntries([
+        ...document.parts.flatMap((part) =>
+          part.uses.map((use) => [`use:${use.id}`, `${part.name} ${ROLE_WORDS[use.role]}`]),
+        ),
+        ...document.findings.map(({ id, findingId }) => [
+          `finding:${id}`,
+          wool.findings.get(findingId ?? '')?.name ?? 'a finding',
+        ]),
+        ...document.cuts.map((cut) => [`cut:${cut.id}`, cut.name || CUT_WORDS[cut.kind]]),
+      ]) as Record<string, string>,
+    [document, wool],
+  );
+}
+
+function SwapFields({ swap, places }: { swap: Swap; places: Record<string, string> }) {
+  const { draft, fibres } = useTable();
+  const { document, edit } = draft;
+  const findings = useFindingNames();
+  const key = `${swap.of.kind}:${swap.of.id}`;
+  const use = document.parts.flatMap(({ uses }) => uses).find(({ id }) => id === swap.of.id);
+  const isOfWool = swap.of.kind === 'join' || (swap.of.kind === 'use' && use !== undefined && isWool(use));
+  const change = (label: string, recipe: (it: Swap) => void, field?: string) =>
+    edit(
+      label,
+      (it) => {
+        const own = it.swaps.find(({ id }) => id === swap.id);
+        if (own) recipe(own as Swap);
+      },
+      field && `${swap.id}.${field}`,
+    );
+  return (
+    <div
+      className={`${styles.value} ${lists.grid}`}
+      style={{ marginBottom: 10 }}
+      role="group"
+      aria-label={swap.look || 'a swap'}
+    >
+      <Choice
+        className={lists.span4 ?? ''}
+        label="Instead of"
+        value={key}
+        words={places}
+        onChoose={(chosen) =>
+          chosen !== null &&
+          change('what is swapped', (it) => {
+            it.of = placeOf(chosen);
+            it.toItemId = null;
+          })
+        }
+      />
+      {isOfWool ? (
+        <Field label="May be taken" className={lists.span4 ?? ''}>
+          {(control) => (
+            <FibreSelect
+              control={control}
+              fibres={fibres}
+              value={swap.toItemId}
+              placeholder="choose"
+              onChoose={(id) => change('what is taken instead', (it) => void (it.toItemId = id))}
+            />
+          )}
+        </Field>
+      ) : (
+        <Choice
+          className={lists.span4 ?? ''}
+          label="May be taken"
+          value={swap.toItemId}
+          words={findings}
+          placeholder="choose"
+          onChoose={(id) => change('what is taken instead', (it) => void (it.toItemId = id))}
+        />
+      )}
+      <Field label="What it is called" className={lists.span4 ?? ''}>
+        {(control) => (
+          <Input
+            {...control}
+            value={swap.look}
+            maxLength={300}
+            placeholder="glass eyes: they catch the light"
+            onChange={(event) => {
+              const look = event.target.value;
+              change('how a swap looks', (it) => void (it.look = look), 'look');
+            }}
+          />
+        )}
+      </Field>
+      <NumberField
+        className={lists.span4 ?? ''}
+        label="So much of it"
+        value={swap.amountFactor}
+        bounds={{ min: 0.05, max: 20 }}
+        suffix="×"
+        hint="of stated grams and of pieces"
+        onValue={(factor) =>
+          change('the amount of a swap', (it) => void (it.amountFactor = factor), 'factor')
+        }
+      />
+      <NumberField
+        className={lists.span4 ?? ''}
+        label="More minutes"
+        value={swap.moreMinutes}
+        bounds={{ min: -240, max: 240 }}
+        hint="fewer: below nought"
+        onValue={(minutes) =>
+          change('the minutes of a swap', (it) => void (it.moreMinutes = minutes), 'minutes')
+        }
+      />
+      <SwapStep swap={swap} onChange={change} />
+      <SwapEffect swap={swap} />
+      <div className={lists.span12}>
+        <Button
+          size="small"
+          type="text"
+          onClick={() =>
+            edit('deleting a swap', (it) => void (it.swaps = it.swaps.filter(({ id }) => id !== swap.id)))
+          }
+        >
+          Take the swap away
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+interface SwapStepProps {
+  swap: Swap;
+  onChange: (label: string, recipe: (it: Swap) => void, field?: string) => void;
+}
+
+/** The step that reads otherwise. */
+function SwapStep({ swap, onChange }: SwapStepProps) {
+  const { steps } = useTable().draft.document;
+  const [changed] = swap.steps;
+  return (
+    <>
+      <Choice
+        className={lists.span4 ?? ''}
+        label="A step reads otherwise"
+        value={changed?.stepId ?? null}
+        words={Object.fromEntries(
+          steps.map(({ id, text }, at) => [id, `step ${at + 1} ${text.slice(0, 40)}`]),
+        )}
+        none="none"
+        onChoose={(stepId) =>
+          onChange('the step of a swap', (it) => {
+            const text = steps.find(({ id }) => id === stepId)?.text ?? '';
+            it.steps = stepId === null ? [] : [{ stepId, text }];
+          })
+        }
+      />
+      {changed && (
+        <Field label="It reads" className={lists.span12 ?? ''}>
+          {(control) => (
+            <Input.TextArea
+              {...control}
+              value={changed.text}
+              maxLength={4000}
+              autoSize={{ minRows: 1, maxRows: 5 }}
+              onChange={(event) => {
+                const text = event.target.value;
+                onChange(
+                  'the words of a swap',
+                  (it) => {
+                    const own = it.steps[0];
+                    if (own) own.text = text;
+                  },
+                  'step',
+                );
+              }}
+            />
+          )}
+        </Field>
+      )}
+    </>
+  );
+}
+
+/** What it changes: worked out, not said. */
+function SwapEffect({ swap }: { swap: Swap }) {
+  const { draft, wool, choices } = useTable();
+  const { document } = draft;
+  const effect = useMemo(() => {
+    if (swap.toItemId === null) return null;
+    const sums = (swapIds: readonly string[]) =>
+      estimatePattern(resolveBuild(document, { ...choices, swapIds }), wool);
+    const [without, with_] = [sums([]), sums([swap.id])];
+    return {
+      moreG: with_.total.likelyG - without.total.likelyG,
+      moreMinutes: with_.minutes.known - without.minutes.known,
+      moreMinor: with_.costMinor.known - without.costMinor.known,
+    };
+  }, [document, choices, wool, swap]);
+  if (!effect) return null;
+  const signed = (value: number, show: (value: number) => string) =>
+    `${value < 0 ? '−' : '+'}${show(Math.abs(value))}`;
+  return (
+    <p className={`leaf small ${lists.span12}`} style={{ margin: 0 }}>
+      It changes: {signed(effect.moreG, showGrams)} of wool,{' '}
+      {signed(effect.moreMinutes, (minutes) => `${Math.round(minutes)} min`)},{' '}
+      {signed(effect.moreMinor, showMoney)} of wool’s cost.
+    </p>
+  );
+}

@@ -1,0 +1,33 @@
+import type { BuildSummary, Pattern, Wool } from '@lanakit/core';
+import { proxy, wrap, type Remote } from 'comlink';
+import { useEffect, useState } from 'react';
+import type { BuildsApi } from './builds.worker.ts';
+
+export type Builds =
+  | { readonly kind: 'working'; readonly fraction: number }
+  | { readonly kind: 'done'; readonly builds: readonly BuildSummary[] }
+  | { readonly kind: 'failed' };
+
+const PROGRESS_STEP = 0.02;
+
+/** Every allowed build, worked out in a worker that ends with who asked. */
+export function useBuilds(pattern: Pattern, wool: Wool): Builds {
+  const [state, setState] = useState<Builds>({ kind: 'working', fraction: 0 });
+  useEffect(() => {
+    const worker = new Worker(new URL('./builds.worker.ts', import.meta.url), { type: 'module' });
+    const api: Remote<BuildsApi> = wrap<BuildsApi>(worker);
+    let last = 0;
+    const onProgress = proxy((fraction: number) => {
+      if (fraction - last < PROGRESS_STEP) return;
+      last = fraction;
+      setState({ kind: 'working', fraction });
+    });
+    worker.onerror = () => setState({ kind: 'failed' });
+    void api
+      .summarise(pattern, wool, onProgress)
+      .then((builds) => setState({ kind: 'done', builds }))
+      .catch(() => setState({ kind: 'failed' }));
+    return () => worker.terminate();
+  }, [pattern, wool]);
+  return state;
+}

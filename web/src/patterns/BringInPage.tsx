@@ -1,0 +1,167 @@
+import type { Mapping, PatternFile, StoredPattern } from '@lanakit/core';
+import { Button, Select, Upload } from 'antd';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { ApiProblem, send, sendFile } from '../api/client.ts';
+import { refresh, useFindings, useNeedles, useShelf } from '../api/resources.ts';
+import { counted } from '../words/show.ts';
+import styles from './BringIn.module.css';
+
+/** What the server read in a file. */
+interface ReadFile {
+  readonly file: PatternFile;
+  readonly mapping: readonly Mapping[];
+  readonly lostPictures: number;
+}
+
+const MATCH_WORDS = {
+  same: 'the same here',
+  nearest: 'the nearest here',
+  none: 'nothing like it here',
+} as const;
+const ADD = ' ';
+
+/** A pattern out of a file: what is in it, and what becomes of each thing it relies on. */
+export function BringInPage() {
+  const navigate = useNavigate();
+  const [read, setRead] = useState<ReadFile | null>(null);
+  const [chosen, setChosen] = useState<ReadonlyMap<string, string | null>>(new Map());
+  const [problem, setProblem] = useState<{ title: string; lines: readonly string[] } | null>(null);
+  const [isBusy, setBusy] = useState(false);
+
+  const attempt = async (work: () => Promise<void>) => {
+    setProblem(null);
+    setBusy(true);
+    try {
+      await work();
+    } catch (error) {
+      setProblem(
+        error instanceof ApiProblem
+          ? {
+              title: error.problem.title,
+              lines: (error.problem.errors ?? [])
+                .slice(0, 8)
+                .map(({ pointer, message }) => `${pointer}: ${message}`),
+            }
+          : { title: error instanceof Error ? error.message : String(error), lines: [] },
+      );
+    } finally {
+      setBusy(false);
+    }
+  };
+  const open = (file: File) =>
+    attempt(async () => {
+      const found = await sendFile<ReadFile>('/pattern-files', file);
+      setRead(found);
+      setChosen(new Map(found.mapping.map(({ id, itemId }) => [id, itemId])));
+    });
+  const take = () =>
+    attempt(async () => {
+      if (!read) return;
+      const mapping = read.mapping.map(({ kind, id }) => ({ kind, id, itemId: chosen.get(id) ?? null }));
+      const made = await send<StoredPattern>('POST', '/pattern-files/taken', {
+        body: { file: read.file, mapping },
+      });
+      await refresh('/patterns', '/fibres', '/findings', '/needles', '/bench');
+      await navigate(`/patterns/${made.id}`);
+    });
+  return (
+    <main className={`sheet ${styles.page}`}>
+      <h1>Bring in a pattern</h1>
+      <p className="quiet">
+        JSON or ZIP from a Lanakit, or a Markdown text with numbered steps. Nothing is changed until you take
+        it in.
+      </p>
+      <Upload.Dragger
+        accept=".json,.zip,.md,.markdown,.txt,application/json,application/zip,text/markdown"
+        showUploadList={false}
+        beforeUpload={(file) => {
+          void open(file);
+          return false;
+        }}
+      >
+        <p>Drop a file here, or choose one</p>
+      </Upload.Dragger>
+      {problem && (
+        <div role="alert" className="red">
+          <p>{problem.title}</p>
+          <ul>
+            {problem.lines.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {read && (
+        <section aria-label="What is in it">
+          <h2>{read.file.pattern.title}</h2>
+          <p>
+            {counted(read.file.pattern.parts.length, 'part')},{' '}
+            {counted(read.file.pattern.steps.length, 'step')},{' '}
+            {counted(read.file.pattern.pictures.length, 'picture')}
+            {read.file.pattern.rights.credit !== '' && ` · ${read.file.pattern.rights.credit}`}
+          </p>
+          {read.lostPictures > 0 && (
+            <p className="amber">
+              {counted(read.lostPictures, 'picture')} did not come along: bring the ZIP for those.
+            </p>
+          )}
+          {read.mapping.length > 0 && (
+            <>
+              <h3>What it relies on, and what you have</h3>
+              <ul className={styles.mapping}>
+                {read.mapping.map((own) => (
+                  <MappingLine
+                    key={`${own.kind} ${own.id}`}
+                    own={own}
+                    itemId={chosen.get(own.id) ?? null}
+                    onChoose={(itemId) => setChosen(new Map(chosen).set(own.id, itemId))}
+                  />
+                ))}
+              </ul>
+            </>
+          )}
+          <Button type="primary" loading={isBusy} onClick={() => void take()}>
+            Take it in
+          </Button>
+        </section>
+      )}
+    </main>
+  );
+}
+
+interface MappingLineProps {
+  own: Mapping;
+  itemId: string | null;
+  onChoose: (itemId: string | null) => void;
+}
+
+function MappingLine({ own, itemId, onChoose }: MappingLineProps) {
+  const { fibres } = useShelf();
+  const findings = useFindings().data?.items ?? [];
+  const needles = useNeedles().data?.items ?? [];
+  const choices =
+    own.kind === 'fibre'
+      ? fibres.map(({ id, name }) => ({ value: id, label: name }))
+      : own.kind === 'finding'
+        ? findings.map(({ id, name }) => ({ value: id, label: name }))
+        : needles.map(({ id, gauge, sizeWord, mark }) => ({
+            value: id,
+            label: [gauge ?? sizeWord, mark?.word].filter((word) => word).join(', '),
+          }));
+  return (
+    <li>
+      <span>
+        <b>{own.name}</b> <span className="quiet small">{own.kind}</span>
+      </span>
+      <span className={own.match === 'none' ? 'amber small' : 'quiet small'}>{MATCH_WORDS[own.match]}</span>
+      <Select<string>
+        aria-label={`For ${own.name}`}
+        value={itemId ?? ADD}
+        showSearch={{ optionFilterProp: 'label' }}
+        options={[{ value: ADD, label: 'put it on my shelf' }, ...choices]}
+        onChange={(id) => onChoose(id === ADD ? null : id)}
+      />
+    </li>
+  );
+}

@@ -1,0 +1,174 @@
+import type { Pattern, ReadingSession, ReadingStep } from '@lanakit/core';
+import { CAUTION_NAMES, CAUTION_WORDS, DEPTH_WORDS, minutesWords, STROKE_WORDS } from '@lanakit/core/words';
+import { CautionMark, DepthMark, StrokeMark } from '../steps/marks.tsx';
+import { STAGE_WORDS } from '../words/show.ts';
+import styles from './Reading.module.css';
+import { Text } from './Text.tsx';
+
+/** One sitting: what lies there, its stages and steps, where it may be left. */
+export function Sitting({
+  sitting: { session, stages },
+  build,
+}: {
+  sitting: ReadingSession;
+  build: Pattern;
+}) {
+  return (
+    <section className={styles.sitting}>
+      {session && (
+        <header className={styles.session}>
+          <h2>{session.name}</h2>
+          {session.startState !== '' && <p>On the table: {session.startState}</p>}
+        </header>
+      )}
+      {stages.map(({ stage, steps }) => (
+        <section key={steps[0]?.step.id ?? stage}>
+          <h3 className={styles.stage}>{STAGE_WORDS[stage]}</h3>
+          {steps.map((own) => (
+            <ReadStep key={own.step.id} own={own} build={build} />
+          ))}
+        </section>
+      ))}
+      {session && (session.safeStop !== '' || session.homework !== '') && (
+        <p className={styles.stop}>
+          {session.safeStop !== '' && (
+            <>
+              <b>Safe stop.</b> {session.safeStop}{' '}
+            </>
+          )}
+          {session.homework !== '' && (
+            <>
+              <b>Until next time:</b> {session.homework}
+            </>
+          )}
+        </p>
+      )}
+    </section>
+  );
+}
+
+function ReadStep({ own, build }: { own: ReadingStep; build: Pattern }) {
+  const { step, number, extra, cautions, ticks, recalls, returns } = own;
+  return (
+    <div className={styles.step}>
+      {cautions.map((caution) => (
+        <p key={caution} className={styles.caution}>
+          <CautionMark caution={caution} />
+          <span>
+            <b>{CAUTION_NAMES[caution]}.</b> {CAUTION_WORDS[caution]}
+          </span>
+        </p>
+      ))}
+      <div className={styles.stepBody}>
+        <span className={styles.number}>{number}</span>
+        <div className={styles.words}>
+          <Text markdown={[step.text, extra].filter((text) => text !== '').join(' ')} />
+          <ActWords own={own} build={build} />
+          {recalls && (
+            <p className={styles.small}>
+              As you decided in step {recalls.number}: {recalls.question}.
+            </p>
+          )}
+          {ticks.length > 1 && (
+            <p className={styles.ticks}>
+              {ticks.map((note, index) => (
+                <span key={index}>
+                  <span className={styles.box} /> {note || index + 1}
+                </span>
+              ))}
+            </p>
+          )}
+          {step.cue !== '' && (
+            <p className={styles.small}>
+              <b>Stop or change when</b> {step.cue}.
+            </p>
+          )}
+          {step.checks.map((check) => {
+            const back = returns.get(check.id);
+            return (
+              <p key={check.id} className={styles.check}>
+                <b>Check</b> {check.look}
+                {check.how !== '' && `, ${check.how}`}: {check.pass}. <b>If not</b>, {check.remedy}
+                {back !== undefined && ` (back to step ${back})`}.
+              </p>
+            );
+          })}
+        </div>
+        <Marks own={own} />
+      </div>
+      {step.pictures.length > 0 && (
+        <div className={styles.pictures}>
+          {step.pictures.map(({ id, pictureId, caption }) => (
+            <figure key={id}>
+              <img
+                src={`/api/pictures/${pictureId}`}
+                alt={build.pictures.find((picture) => picture.id === pictureId)?.alt || caption}
+              />
+              {caption !== '' && <figcaption>{caption}</figcaption>}
+            </figure>
+          ))}
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** What acts with more to them than a word say to the reader. */
+function ActWords({ own: { step }, build }: { own: ReadingStep; build: Pattern }) {
+  const { act } = step;
+  switch (act.kind) {
+    case 'choose':
+      return (
+        <p className={styles.small}>
+          {act.findingUseIds.length} are in the bag: try them on the figure, keep one, the rest goes back.
+        </p>
+      );
+    case 'decide':
+      return (
+        <p className={styles.small}>
+          Decide now: {act.question}{' '}
+          {act.answers
+            .filter((answer) => answer !== '')
+            .map((answer) => `☐ ${answer}`)
+            .join('  ')}
+        </p>
+      );
+    case 'stand-in': {
+      const until = build.steps.findIndex(({ id }) => id === act.untilStepId) + 1;
+      return (
+        <p className={styles.small}>
+          It stands in for {act.standsFor}
+          {until > 0 && `, until step ${until}`}.
+        </p>
+      );
+    }
+    default:
+      return null;
+  }
+}
+
+/** Needle, stroke, depth and time beside the words, each with its name. */
+function Marks({ own: { step, gauge, isGaugeNew } }: { own: ReadingStep }) {
+  return (
+    <div className={styles.marks}>
+      {gauge !== null && (
+        <span className={isGaugeNew ? styles.newGauge : undefined}>
+          <b>{gauge}</b> needle
+          {step.holder !== null && step.holder > 1 && ` ×${step.holder}`}
+        </span>
+      )}
+      {step.stroke && (
+        <span>
+          <StrokeMark stroke={step.stroke} /> {STROKE_WORDS[step.stroke]}
+        </span>
+      )}
+      {step.depth && (
+        <span>
+          <DepthMark depth={step.depth} /> {DEPTH_WORDS[step.depth]}
+        </span>
+      )}
+      {step.minutes !== null && <span>{minutesWords(step.minutes)}</span>}
+      {step.waiting !== null && <span>then waits {minutesWords(step.waiting)}</span>}
+    </div>
+  );
+}

@@ -1,0 +1,115 @@
+import {
+  type Need,
+  type Part,
+  type Pattern,
+  type PatternEstimate,
+  type Reader,
+  type Wool,
+} from '@lanakit/core';
+import { CUT_WORDS, needName, PROVISION_WORDS } from '@lanakit/core/words';
+import { FibreSwatch } from '../look/FibreSwatch.tsx';
+import { cutWords } from '../words/cutWords.ts';
+import { sizesToHold } from '../words/partWords.ts';
+import { showCount, showGrams, timesWords } from '../words/show.ts';
+import styles from './Reading.module.css';
+
+interface YouNeedProps {
+  build: Pattern;
+  estimate: PatternEstimate;
+  wool: Wool;
+  tools: readonly Need[];
+  reader: Reader;
+}
+
+/** Wool, findings, what is cut to size, and tools. With the kit it is in the bag. */
+export function YouNeed({ build, estimate, wool, tools, reader }: YouNeedProps) {
+  return (
+    <section className={styles.need}>
+      <div>
+        <h2>{reader === 'kit' ? 'In the bag' : 'You need'}</h2>
+        <ul>
+          {estimate.fibres.map(({ fibreId, total }) => {
+            const fibre = wool.fibres.get(fibreId);
+            return (
+              <li key={fibreId}>
+                {fibre && <FibreSwatch fibre={fibre} width={34} height={16} />}
+                <span>{fibre?.name}</span>
+                <b>{total.unknownCount > 0 ? 'as needed' : `about ${showGrams(total.likelyG)}`}</b>
+              </li>
+            );
+          })}
+          {build.findings.map(({ id, findingId, count }) => (
+            <li key={id}>
+              <span>{wool.findings.get(findingId ?? '')?.name ?? 'not chosen yet'}</span>
+              <b>{showCount(count)}</b>
+            </li>
+          ))}
+          {build.cuts.map((cut) => {
+            const own = estimate.cuts.find(({ cutId }) => cutId === cut.id)?.cut;
+            return (
+              <li key={cut.id}>
+                <span>
+                  {cut.name || CUT_WORDS[cut.kind]}
+                  {cut.findingId && `, ${wool.findings.get(cut.findingId)?.name ?? ''}`}
+                </span>
+                <b>
+                  {own ? cutWords(own, build.lengthUnit) : 'not said'}
+                  {timesWords(cut.count)}
+                </b>
+              </li>
+            );
+          })}
+        </ul>
+      </div>
+      <div>
+        <h2>Tools</h2>
+        <ul>
+          {tools.map((need) => (
+            <li key={need.key}>
+              <span>
+                {needName(need)}
+                {need.count > 1 && ` ×${need.count}`}
+              </span>
+              <span className={styles.small}>{PROVISION_WORDS[need.per]}</span>
+            </li>
+          ))}
+        </ul>
+      </div>
+    </section>
+  );
+}
+
+interface PiecesProps {
+  build: Pattern;
+  estimate: PatternEstimate;
+  /** Whose numbers are used. */
+  whole: Pattern;
+}
+
+/** Every piece with its finished sizes, and how exactly they are meant. */
+export function PiecesToMake({ build, estimate, whole }: PiecesProps) {
+  const numberOf = (part: Part) => whole.parts.findIndex(({ id }) => id === part.id) + 1;
+  return (
+    <section>
+      <h2>Pieces</h2>
+      <p className={styles.small}>
+        Finished sizes, felted and coated. “Exactly”: hold it against a ruler; “about”: a guide.
+      </p>
+      <ul className={styles.pieces}>
+        {build.parts.map((part) => {
+          const own = estimate.parts.find(({ partId }) => partId === part.id);
+          return (
+            <li key={part.id}>
+              <b>{numberOf(part)}</b> {part.name}
+              {timesWords(part.count)}
+              <span className={styles.small}>
+                {' '}
+                {sizesToHold(part, own?.solid ? own : null, build.lengthUnit)}
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,91 @@
+import {
+  CAUTIONS,
+  DEPTHS,
+  gaugeOf,
+  isWaitedFor,
+  STROKES,
+  ticksOf,
+  type Caution,
+  type Pattern,
+  type Step,
+} from '@lanakit/core';
+import { CAUTION_NAMES, DEPTH_WORDS, minutesWords, STROKE_WORDS } from '@lanakit/core/words';
+import { Button, Popover } from 'antd';
+import {
+  CautionMark,
+  CheckMark,
+  DepthMark,
+  PictureMark,
+  RepeatMark,
+  StrokeMark,
+  WaitMark,
+} from './marks.tsx';
+import styles from './Steps.module.css';
+
+interface StepMarksProps {
+  step: Step;
+  pattern: Pattern;
+  cautions: readonly Caution[];
+}
+
+/** Everything about a step that an eye should catch without reading. */
+export function StepMarks({ step, pattern, cautions }: StepMarksProps) {
+  const gauge = gaugeOf(step, pattern);
+  const times = ticksOf(step, pattern).length;
+  return (
+    <span className={styles.marks}>
+      {cautions.map((caution) => (
+        <CautionMark key={caution} caution={caution} />
+      ))}
+      {step.checks.length > 0 && <CheckMark count={step.checks.length} />}
+      {step.pictures.length > 0 && <PictureMark />}
+      {times > 1 && <RepeatMark times={times} />}
+      {isWaitedFor(step, pattern) && <WaitMark />}
+      {step.stroke && <StrokeMark stroke={step.stroke} />}
+      {step.depth && <DepthMark depth={step.depth} />}
+      {gauge !== null && <b className={styles.gauge}>{gauge}</b>}
+      {step.minutes !== null ? (
+        <span className={styles.minutes}>{minutesWords(step.minutes)}</span>
+      ) : (
+        step.act.kind !== 'wait' && <span className={`red ${styles.minutes}`}>? min</span>
+      )}
+    </span>
+  );
+}
+
+/** What each mark means, in words beside it. */
+export function MarksKey() {
+  return (
+    <Popover
+      trigger="click"
+      placement="bottomRight"
+      content={
+        <div className={styles.key}>
+          <h4>Stroke and depth</h4>
+          {STROKES.map((stroke) => (
+            <KeyLine key={stroke} words={STROKE_WORDS[stroke]} mark={<StrokeMark stroke={stroke} />} />
+          ))}
+          {DEPTHS.map((depth) => (
+            <KeyLine key={depth} words={DEPTH_WORDS[depth]} mark={<DepthMark depth={depth} />} />
+          ))}
+          <h4>Before and after</h4>
+          {CAUTIONS.map((caution) => (
+            <KeyLine key={caution} words={CAUTION_NAMES[caution]} mark={<CautionMark caution={caution} />} />
+          ))}
+          <KeyLine words="a check" mark={<CheckMark count={1} />} />
+          <KeyLine words="sets or dries" mark={<WaitMark />} />
+          <KeyLine words="done several times" mark={<RepeatMark times={2} />} />
+          <KeyLine words="has a picture" mark={<PictureMark />} />
+        </div>
+      }
+    >
+      <Button size="small">Key to the marks</Button>
+    </Popover>
+  );
+}
+
+const KeyLine = ({ mark, words }: { mark: React.ReactNode; words: string }) => (
+  <span className={styles.keyLine}>
+    {mark} {words}
+  </span>
+);

@@ -1,0 +1,224 @@
+import {
+  blankTechniqueStep,
+  checkTechnique,
+  type Problem,
+  type Rights,
+  type Technique,
+  TechniqueInput,
+} from '@lanakit/core';
+import { problemWords } from '@lanakit/core/words';
+import { Button, Input } from 'antd';
+import { produce, type Draft } from 'immer';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import useSWR from 'swr';
+import { RightsFields } from '../about/RightsFields.tsx';
+import { ApiProblem, get, send } from '../api/client.ts';
+import { refresh } from '../api/resources.ts';
+import { Field } from '../fields/Field.tsx';
+import lists from '../patterns/Lists.module.css';
+import { useNotice } from '../shell/Notice.tsx';
+import { TechniqueStepFields } from './TechniqueStepFields.tsx';
+
+interface TechniqueFormProps {
+  stored: Technique | null;
+  input: TechniqueInput;
+}
+
+const inputOf = ({ name, about, parameters, steps, rights }: TechniqueInput): TechniqueInput => ({
+  name,
+  about,
+  parameters,
+  steps,
+  rights,
+});
+
+/** One technique: what it is called, what is filled in, its steps. Saved when she says so, as a version of its own. */
+export function TechniqueForm({ stored, input: start }: TechniqueFormProps) {
+  const navigate = useNavigate();
+  const say = useNotice();
+  const [input, setInput] = useState(() => inputOf(start));
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const change = (recipe: (it: Draft<TechniqueInput>) => void) => setInput(produce(recipe));
+  const problemAt = (pointer: string) => {
+    const problem = problems.find((one) => one.pointer === pointer);
+    return problem ? problemWords(problem) : null;
+  };
+  const save = async () => {
+    const found = checkTechnique(input);
+    setProblems(found);
+    if (found.length > 0) return;
+    try {
+      const saved = stored
+        ? await send<Technique>('PUT', `/techniques/${stored.id}`, { body: input, version: stored.version })
+        : await send<Technique>('POST', '/techniques', { body: input });
+      await refresh('/techniques');
+      say({
+        text: `${saved.name} is saved as version ${saved.version}. Patterns that use it are offered it one by one.`,
+      });
+      await navigate(`/techniques/${saved.id}`);
+    } catch (error) {
+      if (error instanceof ApiProblem && error.problem.errors) setProblems(error.problem.errors);
+      else say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
+    }
+  };
+  const putAway = async () => {
+    if (!stored) return;
+    try {
+      await send('DELETE', `/techniques/${stored.id}`);
+      await refresh('/techniques');
+      say({ text: `${stored.name} is put away; patterns that use it keep its steps.` });
+      await navigate('/techniques');
+    } catch (error) {
+      say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
+    }
+  };
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save();
+      }}
+    >
+      <div className={lists.grid}>
+        <Field label="Name" className={lists.span5 ?? ''} problem={problemAt('/name')}>
+          {(control) => (
+            <Input
+              {...control}
+              value={input.name}
+              maxLength={80}
+              placeholder="Rolled limb"
+              onChange={(event) => {
+                const name = event.target.value;
+                change((it) => void (it.name = name));
+              }}
+            />
+          )}
+        </Field>
+        <Field label="What it is for" className={lists.span7 ?? ''}>
+          {(control) => (
+            <Input
+              {...control}
+              value={input.about}
+              maxLength={400}
+              onChange={(event) => {
+                const about = event.target.value;
+                change((it) => void (it.about = about));
+              }}
+            />
+          )}
+        </Field>
+      </div>
+      <Parameters input={input} change={change} />
+      {input.steps.map((step, index) => (
+        <TechniqueStepFields
+          key={index}
+          step={step}
+          index={index}
+          problem={problemAt(`/steps/${index}/text`) ?? problemAt(`/steps/${index}/act`)}
+          change={(recipe) => change((it) => void (it.steps[index] && recipe(it.steps[index])))}
+          onDelete={input.steps.length > 1 ? () => change((it) => void it.steps.splice(index, 1)) : null}
+        />
+      ))}
+      <div className={lists.rowActions} style={{ justifyContent: 'flex-start' }}>
+        <Button onClick={() => change((it) => void it.steps.push(blankTechniqueStep()))}>Add a step</Button>
+      </div>
+      <h3>Whose it is</h3>
+      <RightsFields
+        rights={input.rights}
+        onChange={(_label, recipe) => change((it) => recipe(it.rights as Rights))}
+      />
+      {stored && <Uses technique={stored} />}
+      <div className={lists.rowActions}>
+        <Button type="primary" htmlType="submit">
+          {stored ? `Save as version ${stored.version + 1}` : 'Save it'}
+        </Button>
+        {stored && <Button onClick={() => void putAway()}>Put it away</Button>}
+      </div>
+    </form>
+  );
+}
+
+interface ParametersProps {
+  input: TechniqueInput;
+  change: (recipe: (it: Draft<TechniqueInput>) => void) => void;
+}
+
+const PARAMETER_FIELDS = [
+  ['key', 'In braces', 'length'],
+  ['name', 'Which is', 'how long the limb is'],
+  ['standard', 'Unless said', '60 mm'],
+] as const;
+
+/** What is filled in where it is used. */
+function Parameters({ input, change }: ParametersProps) {
+  return (
+    <section aria-label="What is filled in" style={{ margin: '12px 0' }}>
+      {input.parameters.map((parameter, index) => (
+        <div key={index} className={lists.grid} style={{ marginBottom: 6 }}>
+          {PARAMETER_FIELDS.map(([key, label, example]) => (
+            <Field key={key} label={label} className={lists.span3 ?? ''}>
+              {(control) => (
+                <Input
+                  {...control}
+                  value={parameter[key]}
+                  maxLength={key === 'standard' ? 120 : 60}
+                  placeholder={example}
+                  onChange={(event) => {
+                    const typed = event.target.value;
+                    const value = key === 'key' ? typed.toLowerCase().replaceAll(/[^a-z0-9-]/g, '') : typed;
+                    change((it) => {
+                      const own = it.parameters[index];
+                      if (own) own[key] = value;
+                    });
+                  }}
+                />
+              )}
+            </Field>
+          ))}
+          <div className={lists.span3} style={{ alignSelf: 'end' }}>
+            <Button size="small" onClick={() => change((it) => void it.parameters.splice(index, 1))}>
+              Take it off
+            </Button>
+          </div>
+        </div>
+      ))}
+      <Button
+        size="small"
+        onClick={() =>
+          change(
+            (it) =>
+              void it.parameters.push({ key: `value-${it.parameters.length + 1}`, name: '', standard: '' }),
+          )
+        }
+      >
+        Add something to fill in
+      </Button>
+    </section>
+  );
+}
+
+interface Use {
+  readonly patternId: string;
+  readonly title: string;
+  readonly useId: string;
+  readonly version: number;
+}
+
+/** Who uses it, and in which version. */
+function Uses({ technique }: { technique: Technique }) {
+  const { data } = useSWR<{ items: readonly Use[] }>(`/techniques/${technique.id}/uses`, get);
+  if (!data || data.items.length === 0) return <p className="quiet">No pattern uses it yet.</p>;
+  return (
+    <p className="quiet">
+      Used in{' '}
+      {data.items
+        .map(
+          ({ title, version }) =>
+            `${title} (version ${version}${version < technique.version ? ', not the newest' : ''})`,
+        )
+        .join(', ')}
+      .
+    </p>
+  );
+}
