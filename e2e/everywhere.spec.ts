@@ -9,6 +9,8 @@ const VIEWS: readonly (readonly [path: string, heading: string | RegExp])[] = [
   ['/shelf/tools?add=tool', 'Shelf'],
   ['/shelf/suppliers?add=supplier', 'Shelf'],
   ['/shelf/import', 'Read in a list'],
+  ['/techniques', 'Techniques'],
+  ['/bring-in', 'Bring in a pattern'],
   ['/runs', 'Runs'],
   ['/nowhere', 'Nothing lies here'],
   ['/patterns/gone', 'Nothing lies here'],
@@ -32,8 +34,17 @@ for (const [scheme, rules] of [
     await page.getByRole('link', { name: /Stag beetle/ }).click();
     await expect(page.getByRole('heading', { name: 'Pieces' })).toBeVisible();
     await expectNothingSerious(page, rules);
-    await page.getByText('4 steps').click();
+    await page.getByText('14 steps').click();
     await page.locator('[data-row-head]').first().click();
+    await expectNothingSerious(page, rules);
+    await page.getByRole('radiogroup', { name: 'What to write' }).getByText('options').click();
+    await expect(page.getByRole('region', { name: 'Colourways' })).toBeVisible();
+    await expectNothingSerious(page, rules);
+    await page.getByRole('radiogroup', { name: 'What to write' }).getByText('about').click();
+    await expect(page.getByRole('region', { name: 'Whose it is' })).toBeVisible();
+    await expectNothingSerious(page, rules);
+    await page.goto(`${page.url()}/read`);
+    await expect(page.getByRole('heading', { name: 'You need' })).toBeVisible();
     await expectNothingSerious(page, rules);
     await page.goto(`${demo.url}/runs?plan`);
     await page.getByRole('link', { name: /Tide-pool evening/ }).click();

@@ -104,6 +104,8 @@ async function checkTheGrams(page: Page): Promise<void> {
 async function publish(page: Page, hands: Hands): Promise<void> {
   await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
   await hands.press(page.getByRole('button', { name: 'Publish revision 1' }));
+  await hands.fill('What is new in it', 'the first');
+  await hands.press(page.getByRole('dialog').getByRole('button', { name: 'Publish', exact: true }));
   await expect(page.getByText('Revision 1 is published')).toBeVisible();
 }
 

@@ -189,7 +189,7 @@ test('a dead server loses nothing: what is typed is kept and sent when it is bac
 
 test('publishing waits until nothing is unknown, and says what is', async ({ page, demo }) => {
   await openPattern(page, demo.url, 'Stag beetle brooch');
-  await page.getByRole('button', { name: 'Publish revision 1' }).click();
+  await page.getByRole('button', { name: 'Publish revision 2' }).click();
   await expect(page.getByText(/Not published: 2 things to settle/)).toBeVisible();
   const settle = page.getByRole('region', { name: 'To settle' });
   await settle.getByRole('button', { name: /Leg/ }).click();
@@ -200,10 +200,12 @@ test('publishing waits until nothing is unknown, and says what is', async ({ pag
   await page.keyboard.press('Enter');
   await expect(settle).toHaveCount(0);
   await saved(page);
-  await page.getByRole('button', { name: 'Publish revision 1' }).click();
-  await expect(page.getByText('Revision 1 is published')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Publish revision 2' })).toBeVisible();
   await page.getByRole('button', { name: 'Publish revision 2' }).click();
+  await page.getByLabel('What is new in it').fill('broader legs');
+  await page.getByRole('dialog').getByRole('button', { name: 'Publish', exact: true }).click();
+  await expect(page.getByText('Revision 2 is published')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Publish revision 3' })).toBeVisible();
+  await page.getByRole('button', { name: 'Publish revision 3' }).click();
   await expect(page.getByText('Nothing has changed since the last revision')).toBeVisible();
 });
 

@@ -3,7 +3,6 @@ import {
   allowedValues,
   countRange,
   defaultValues,
-  THING_KINDS,
   type Pattern,
   type Values,
 } from '../pattern/index.ts';
@@ -75,63 +74,77 @@ export function planBuilds(pattern: Pattern): BuildPlan {
   return { base: defaultValues(pattern), groups: groups.map(({ ids }) => ids), work };
 }
 
-/** All that a change of this option can reach. */
+/** All that a change of this option can reach. A part that may be gone takes along what has nothing left to be on. */
 function touchedBy(pattern: Pattern, optionId: string): Set<string> {
   const option = pattern.options.find(({ id }) => id === optionId);
-  const things = new Set(
-    option?.values.flatMap((value) => value.things.map(({ kind, id }) => `${kind} ${id}`)),
-  );
   const partOf = new Map(pattern.parts.flatMap(({ id, uses }) => uses.map((use) => [use.id, id] as const)));
-  for (const kind of THING_KINDS) {
-    for (const thing of [...things]) {
-      if (!thing.startsWith(`${kind} `)) continue;
-      const id = thing.slice(kind.length + 1);
-      if (kind === 'use') things.add(`part ${partOf.get(id) ?? ''}`);
-    }
-  }
+  const things = new Set(
+    option?.values.flatMap((value) =>
+      value.things.flatMap(({ kind, id }) => {
+        if (kind === 'use') return [`use ${id}`, `part ${partOf.get(id) ?? ''}`];
+        return kind === 'part' ? [`part ${id}`, `gone ${id}`] : [`${kind} ${id}`];
+      }),
+    ),
+  );
   spread(pattern, things);
   return things;
 }
 
-/** From part to part, by joins, sizes, amounts, shared weights and steps, until nothing more is reached. */
+type Edge = readonly [from: string, to: string];
+
+/** From whatever changes to all that is worked out from it, until nothing more is reached. */
 function spread(pattern: Pattern, things: Set<string>): void {
-  const edges = [
-    ...partNeeds(pattern).map(({ neededBy, partId }) => [`part ${neededBy}`, `part ${partId}`] as const),
-    ...pattern.joins.flatMap(({ id, partId, ontoId }) => [
-      [`join ${id}`, `part ${partId}`] as const,
-      [`part ${partId}`, `join ${id}`] as const,
-      [`part ${ontoId}`, `join ${id}`] as const,
+  const edges = dependencies(pattern);
+  for (let before = -1; before !== things.size;) {
+    before = things.size;
+    for (const [from, to] of edges) if (things.has(from)) things.add(to);
+  }
+}
+
+function dependencies(pattern: Pattern): Edge[] {
+  return [
+    ...partNeeds(pattern).flatMap(({ neededBy, partId, why }): Edge[] =>
+      why === 'joined-onto' ? [] : [[`part ${partId}`, `part ${neededBy}`]],
+    ),
+    ...pattern.joins.flatMap(({ id, partId, ontoId, looseEnd, cover }): Edge[] => [
+      [`part ${partId}`, `join ${id}`],
+      [`join ${id}`, `part ${partId}`],
+      ...(looseEnd ? [[`join ${id}`, `part ${looseEnd.partId}`] as const] : []),
+      // Only a cover hides what shows of both; without the other part there is no join at all.
+      ...(cover ? [[`part ${ontoId}`, `join ${id}`] as const] : []),
+      [`gone ${ontoId}`, `join ${id}`],
     ]),
     ...pattern.steps.flatMap(({ id, partIds }) =>
-      partIds.map((partId) => [`part ${partId}`, `step ${id}`] as const),
+      partIds.map((partId): Edge => [`gone ${partId}`, `step ${id}`]),
     ),
-    ...pattern.findings.flatMap(({ id, partId }) =>
-      partId === null ? [] : [[`part ${partId}`, `finding ${id}`] as const],
+    ...pattern.findings.flatMap(({ id, partId }): Edge[] =>
+      partId === null ? [] : [[`gone ${partId}`, `finding ${id}`]],
     ),
-    ...pattern.cuts.flatMap((cut) =>
+    ...pattern.cuts.flatMap((cut): Edge[] =>
       cut.kind === 'wire'
-        ? cut.segments.flatMap(({ partId }) =>
+        ? cut.segments.flatMap(({ partId }): Edge[] =>
             partId === null
               ? []
-              : [[`part ${partId}`, `cut ${cut.id}`] as const, [`cut ${cut.id}`, `part ${partId}`] as const],
+              : [
+                  [`part ${partId}`, `cut ${cut.id}`],
+                  [`cut ${cut.id}`, `part ${partId}`],
+                ],
           )
         : [],
     ),
     ...sharedEdges(pattern),
+    ...sampleEdges(pattern),
   ];
-  // Who needs a part is reached from it too: without the stalk the leaf has nothing to sit on.
-  const both = [
-    ...edges,
-    ...partNeeds(pattern).map(({ neededBy, partId }) => [`part ${partId}`, `part ${neededBy}`] as const),
-  ];
-  for (let before = -1; before !== things.size;) {
-    before = things.size;
-    for (const [from, to] of both) if (things.has(from)) things.add(to);
-  }
+}
+
+/** What one part’s sample teaches, every part is worked out with. */
+function sampleEdges({ parts }: Pattern): Edge[] {
+  const taught = parts.filter(({ sample }) => sample !== null);
+  return taught.flatMap(({ id }) => parts.map((part): Edge => [`part ${id}`, `part ${part.id}`]));
 }
 
 /** Everybody who takes from one weight. */
-function sharedEdges({ parts }: Pattern): (readonly [string, string])[] {
+function sharedEdges({ parts }: Pattern): Edge[] {
   return parts.flatMap(({ id, uses }) =>
     uses.flatMap((use) =>
       use.role !== 'insert' && use.amount && 'sharedId' in use.amount && use.amount.sharedId !== null

@@ -36,5 +36,6 @@ export function showTypedMinutes(minutes: Minutes | null): string {
     if (value % 1440 === 0) return `${value / 1440} d`;
     return value % 60 === 0 ? `${value / 60} h` : `${Math.floor(value / 60)} h ${value % 60}`;
   };
-  return typeof minutes === 'number' ? one(minutes) : `${one(minutes.low)}–${one(minutes.high)}`;
+  // “1–2 h” would be read as hours at both ends: a range is in minutes.
+  return typeof minutes === 'number' ? one(minutes) : `${minutes.low}–${minutes.high}`;
 }

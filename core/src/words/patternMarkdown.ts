@@ -5,11 +5,14 @@ import type { PatternEstimate, Wool } from '../wool/index.ts';
 import { CAUTION_NAMES, CAUTION_WORDS, DEPTH_WORDS, needName, STROKE_WORDS } from './writingWords.ts';
 import { LEVEL_WORDS, STAGE_WORDS } from './patternWords.ts';
 
-/** Minutes as text: `20 min`, `15–25 min`. */
+/** Minutes as text: `20 min`, `15–25 min`, `2 h`, `1 day`. */
 export function minutesWords(minutes: Minutes): string {
   const { low, high } = minutesRange(minutes);
-  const one = (value: number) => String(Math.round(value));
-  return low === high ? `${one(low)} min` : `${one(low)}–${one(high)} min`;
+  if (low !== high) return `${Math.round(low)}–${Math.round(high)} min`;
+  if (low >= 1440 && low % 1440 === 0) return low === 1440 ? '1 day' : `${low / 1440} days`;
+  if (low < 120) return `${Math.round(low)} min`;
+  const [hours, rest] = [Math.floor(low / 60), Math.round(low % 60)];
+  return rest === 0 ? `${hours} h` : `${hours} h ${rest}`;
 }
 
 /** Text that stands for itself in Markdown. */

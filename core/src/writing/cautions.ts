@@ -64,7 +64,8 @@ function proposedFor(step: Step, pattern: Pattern, wool: Wool): Set<Caution> {
   return found;
 }
 
-function touchesWire({ stage, text, partIds }: Step, { cuts }: Pattern): boolean {
+function touchesWire({ stage, text, partIds, act }: Step, { cuts }: Pattern): boolean {
+  if (act.kind === 'decide' || act.kind === 'check') return false;
   const isWired = cuts.some(
     (cut) =>
       cut.kind === 'wire' && cut.segments.some(({ partId }) => partId !== null && partIds.includes(partId)),
@@ -72,10 +73,11 @@ function touchesWire({ stage, text, partIds }: Step, { cuts }: Pattern): boolean
   return isWired && (stage === 'skeleton' || hasVerb(text, 'wire'));
 }
 
-/** Findings put on in this step: those of its choice, and those on its parts if it mounts, sews or glues. */
-function findingsAt({ act, partIds, text }: Step, { findings }: Pattern): string[] {
+/** Findings put on in this step: those of its choice, and those on its parts where it mounts, sews or glues. */
+function findingsAt({ act, partIds, text, stage }: Step, { findings }: Pattern): string[] {
   const chosen = act.kind === 'choose' ? act.findingUseIds : [];
-  const isMounting = ['sew', 'glue', 'choose', 'join'].includes(act.kind) || hasVerb(text, 'sew');
+  const isMounting =
+    ['sew', 'glue', 'choose'].includes(act.kind) || stage === 'mount' || hasVerb(text, 'sew');
   return findings.flatMap(({ id, findingId, partId }) =>
     findingId !== null && (chosen.includes(id) || (isMounting && partId !== null && partIds.includes(partId)))
       ? [findingId]

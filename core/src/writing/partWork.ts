@@ -47,12 +47,19 @@ export function workOnParts(pattern: Pattern): Map<string, PartWork[]> {
   return work;
 }
 
-/** The last step that still shapes each part. */
+/**
+ * The last step that shapes each part before anything is done with it; details that are felted on later do not make it
+ * less felted.
+ */
 function lastMakes({ steps }: Pattern): Map<string, number> {
   const last = new Map<string, number>();
+  const closed = new Set<string>();
   steps.forEach(({ act, partIds, stage }, at) => {
-    if (!isShaping(act.kind) || stage === 'finish') return;
-    for (const partId of partIds) last.set(partId, at);
+    for (const partId of partIds) {
+      if (isShaping(act.kind) && stage !== 'finish') {
+        if (!closed.has(partId)) last.set(partId, at);
+      } else if (act.kind !== 'check' && last.has(partId)) closed.add(partId);
+    }
   });
   return last;
 }

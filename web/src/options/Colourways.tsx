@@ -1,5 +1,4 @@
-import { type FibreSlot, isWool, type Pattern, writtenFibre } from '@lanakit/core';
-import { ROLE_WORDS } from '@lanakit/core/words';
+import { type FibreSlot, isWool, type Pattern, type Wool, writtenFibre } from '@lanakit/core';
 import { Button, Input, Select } from 'antd';
 import { nanoid } from 'nanoid';
 import { Choice } from '../fields/Choice.tsx';
@@ -8,6 +7,7 @@ import { Field } from '../fields/Field.tsx';
 import lists from '../patterns/Lists.module.css';
 import { useTable } from '../patterns/tableContext.ts';
 import { ownerName } from '../words/ownerWords.ts';
+import { useName } from '../words/useName.ts';
 import styles from './Options.module.css';
 
 /** Slots: named places for a fibre. Colourways: which fibre fills each of them. */
@@ -54,11 +54,9 @@ export function Colourways() {
 }
 
 /** Every place a fibre is named, under its part. */
-const placesOf = (pattern: Pattern) => [
+const placesOf = (pattern: Pattern, wool: Wool) => [
   ...pattern.parts.flatMap((part) =>
-    part.uses
-      .filter(isWool)
-      .map((use) => ({ value: `use:${use.id}`, label: `${part.name} ${ROLE_WORDS[use.role]}` })),
+    part.uses.filter(isWool).map((use) => ({ value: `use:${use.id}`, label: useName(part.name, use, wool) })),
   ),
   ...pattern.joins
     .filter(({ cover }) => cover !== null)
@@ -69,7 +67,7 @@ const placesOf = (pattern: Pattern) => [
 ];
 
 function SlotFields({ slot }: { slot: FibreSlot }) {
-  const { draft } = useTable();
+  const { draft, wool } = useTable();
   const { document, edit } = draft;
   const change = (label: string, recipe: (it: FibreSlot) => void, key?: string) =>
     edit(
@@ -116,7 +114,7 @@ function SlotFields({ slot }: { slot: FibreSlot }) {
             popupMatchSelectWidth={false}
             value={slot.places.map(({ kind, id }) => `${kind}:${id}`)}
             placeholder="choose"
-            options={placesOf(document)}
+            options={placesOf(document, wool)}
             onChange={(keys: string[]) =>
               change('the places of a slot', (it) => {
                 it.places = keys.map((key) => ({

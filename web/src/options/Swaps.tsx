@@ -1,5 +1,5 @@
-import { estimatePattern, isWool, resolveBuild, type Swap } from '@lanakit/core';
-import { CUT_WORDS, ROLE_WORDS } from '@lanakit/core/words';
+import { isWool, resolveBuild, sumsOf, type Swap } from '@lanakit/core';
+import { CUT_WORDS } from '@lanakit/core/words';
 import { Button, Input } from 'antd';
 import { nanoid } from 'nanoid';
 import { useMemo } from 'react';
@@ -10,6 +10,7 @@ import { NumberField } from '../fields/NumberField.tsx';
 import lists from '../patterns/Lists.module.css';
 import { useTable } from '../patterns/tableContext.ts';
 import { useFindingNames } from '../patterns/useChoices.ts';
+import { useName } from '../words/useName.ts';
 import { showGrams, showMoney } from '../words/show.ts';
 import styles from './Options.module.css';
 
@@ -67,7 +68,7 @@ function usePlaces(): Record<string, string> {
     () =>
       Object.fromEntries([
         ...document.parts.flatMap((part) =>
-          part.uses.map((use) => [`use:${use.id}`, `${part.name} ${ROLE_WORDS[use.role]}`]),
+          part.uses.map((use) => [`use:${use.id}`, useName(part.name, use, wool)]),
         ),
         ...document.findings.map(({ id, findingId }) => [
           `finding:${id}`,
@@ -246,25 +247,27 @@ function SwapStep({ swap, onChange }: SwapStepProps) {
 function SwapEffect({ swap }: { swap: Swap }) {
   const { draft, wool, choices } = useTable();
   const { document } = draft;
-  const effect = useMemo(() => {
+  const words = useMemo(() => {
     if (swap.toItemId === null) return null;
     const sums = (swapIds: readonly string[]) =>
-      estimatePattern(resolveBuild(document, { ...choices, swapIds }), wool);
-    const [without, with_] = [sums([]), sums([swap.id])];
-    return {
-      moreG: with_.total.likelyG - without.total.likelyG,
-      moreMinutes: with_.minutes.known - without.minutes.known,
-      moreMinor: with_.costMinor.known - without.costMinor.known,
-    };
+      sumsOf(resolveBuild(document, { ...choices, swapIds }), wool);
+    const [without, taken] = [sums([]), sums([swap.id])];
+    return [
+      signed(taken.likelyG - without.likelyG, 0.005, (grams) => `${showGrams(grams)} of wool`),
+      signed(taken.minutes - without.minutes, 0.5, (minutes) => `${Math.round(minutes)} min`),
+      signed(taken.costMinor - without.costMinor, 0.5, (minor) => `${showMoney(minor)} of cost`),
+    ].filter((word) => word !== null);
   }, [document, choices, wool, swap]);
-  if (!effect) return null;
-  const signed = (value: number, show: (value: number) => string) =>
-    `${value < 0 ? '−' : '+'}${show(Math.abs(value))}`;
+  if (!words) return null;
   return (
     <p className={`leaf small ${lists.span12}`} style={{ margin: 0 }}>
-      It changes: {signed(effect.moreG, showGrams)} of wool,{' '}
-      {signed(effect.moreMinutes, (minutes) => `${Math.round(minutes)} min`)},{' '}
-      {signed(effect.moreMinor, showMoney)} of wool’s cost.
+      {words.length === 0
+        ? 'It changes neither grams, nor minutes, nor cost.'
+        : `It changes: ${words.join(', ')}.`}
     </p>
   );
 }
+
+/** With its sign; null where nobody could tell. */
+const signed = (value: number, still: number, show: (value: number) => string): string | null =>
+  Math.abs(value) < still ? null : `${value < 0 ? '−' : '+'}${show(Math.abs(value))}`;

@@ -1,10 +1,11 @@
 import type { Pattern, ThingKind, ThingRef, Wool } from '@lanakit/core';
-import { CUT_WORDS, ROLE_WORDS } from '@lanakit/core/words';
+import { CUT_WORDS } from '@lanakit/core/words';
 import { Select } from 'antd';
 import { useMemo } from 'react';
 import { Field } from '../fields/Field.tsx';
 import { useTable } from '../patterns/tableContext.ts';
 import { ownerName } from '../words/ownerWords.ts';
+import { useName } from '../words/useName.ts';
 
 interface ThingPickerProps {
   label: string;
@@ -46,7 +47,6 @@ function thingOf(key: string): ThingRef {
 /** Everything an option may switch, under the headings of the work table. */
 function thingGroups(pattern: Pattern, wool: Wool) {
   const option = (kind: ThingKind, id: string, label: string) => ({ value: keyOf({ kind, id }), label });
-  const fibre = (id: string | null) => wool.fibres.get(id ?? '')?.name ?? 'no fibre yet';
   return [
     {
       label: 'Parts',
@@ -55,13 +55,7 @@ function thingGroups(pattern: Pattern, wool: Wool) {
     {
       label: 'Wool and inserts',
       options: pattern.parts.flatMap((part) =>
-        part.uses.map((use) =>
-          option(
-            'use',
-            use.id,
-            `${part.name} ${ROLE_WORDS[use.role]}: ${use.role === 'insert' ? (wool.findings.get(use.findingId ?? '')?.name ?? '') : fibre(use.fibreId)}`,
-          ),
-        ),
+        part.uses.map((use) => option('use', use.id, useName(part.name, use, wool))),
       ),
     },
     {

@@ -17,17 +17,25 @@ export function useBuilds(pattern: Pattern, wool: Wool): Builds {
     const worker = new Worker(new URL('./builds.worker.ts', import.meta.url), { type: 'module' });
     const api: Remote<BuildsApi> = wrap<BuildsApi>(worker);
     let last = 0;
+    // Progress comes by a way of its own, and may come after the answer.
+    let isOver = false;
     const onProgress = proxy((fraction: number) => {
-      if (fraction - last < PROGRESS_STEP) return;
+      if (isOver || fraction - last < PROGRESS_STEP) return;
       last = fraction;
       setState({ kind: 'working', fraction });
     });
     worker.onerror = () => setState({ kind: 'failed' });
     void api
       .summarise(pattern, wool, onProgress)
-      .then((builds) => setState({ kind: 'done', builds }))
+      .then((builds) => {
+        isOver = true;
+        setState({ kind: 'done', builds });
+      })
       .catch(() => setState({ kind: 'failed' }));
-    return () => worker.terminate();
+    return () => {
+      isOver = true;
+      worker.terminate();
+    };
   }, [pattern, wool]);
   return state;
 }

@@ -1,11 +1,11 @@
 import {
   compareEstimates,
-  defaultBuild,
   estimatePattern,
   forMakes,
   missingForPublishing,
   type Pattern,
   type PatternEstimate,
+  resolveBuild,
   type StoredPattern,
 } from '@lanakit/core';
 import { CAUSE_REMEDIES } from '@lanakit/core/words';
@@ -212,11 +212,11 @@ interface SinceRevisionProps {
 
 /** How far the draft has moved from what was published. */
 function SinceRevision({ stored, estimate, document }: SinceRevisionProps) {
-  const { wool } = useTable();
+  const { wool, choices } = useTable();
   const { data: revision } = useRevision(stored.revision?.id ?? null);
   const before = useMemo(
-    () => revision && estimatePattern(defaultBuild(revision.document), wool),
-    [revision, wool],
+    () => revision && estimatePattern(resolveBuild(revision.document, choices), wool),
+    [revision, wool, choices],
   );
   if (!revision || !before) return <p className={`quiet small ${styles.since}`}>not published yet</p>;
   const { moreG, mostPartId, isMostInJoins } = compareEstimates(estimate, before);

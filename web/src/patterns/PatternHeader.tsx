@@ -42,14 +42,14 @@ export function PatternHeader({ stored }: { stored: StoredPattern }) {
           onValue={(value) => edit('the height', (it) => void (it.finishedHeight = value), 'height')}
         />
       </div>
-      <Field label="Level" className={styles.level ?? ''}>
+      <Field label={document.level === null ? 'Level, as proposed' : 'Level'} className={styles.level ?? ''}>
         {(control) => (
           <Select<Level | 'proposed'>
             {...control}
             value={document.level ?? 'proposed'}
             popupMatchSelectWidth={false}
             options={[
-              { value: 'proposed', label: `${LEVEL_WORDS[proposed]} ·` },
+              { value: 'proposed', label: LEVEL_WORDS[proposed] },
               ...LEVELS.map((level) => ({ value: level, label: LEVEL_WORDS[level] })),
             ]}
             optionRender={({ data }) =>

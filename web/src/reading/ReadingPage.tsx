@@ -72,16 +72,18 @@ function ReadPattern({ id, document, wool, what }: ReadPatternProps) {
     <main className={styles.desk}>
       <div className={`${styles.tools} no-print`}>
         <Link to={`/patterns/${id}`}>← back to writing</Link>
+        <span className={styles.ways}>
+          <Segmented<Reader>
+            aria-label="Who reads it"
+            value={reader}
+            onChange={setReader}
+            options={[...READER_WORDS]}
+          />
+          <Button type="primary" onClick={() => window.print()}>
+            Print
+          </Button>
+        </span>
         <ChoiceFields pattern={document} choices={choices} onChoose={setChoices} />
-        <Segmented<Reader>
-          aria-label="Who reads it"
-          value={reader}
-          onChange={setReader}
-          options={[...READER_WORDS]}
-        />
-        <Button type="primary" onClick={() => window.print()}>
-          Print
-        </Button>
       </div>
       <article className={styles.paper}>
         <header className={styles.head}>

@@ -4,13 +4,14 @@ import {
   type Pattern,
   type PatternEstimate,
   type Reader,
+  type TotalMass,
   type Wool,
 } from '@lanakit/core';
 import { CUT_WORDS, needName, PROVISION_WORDS } from '@lanakit/core/words';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
 import { cutWords } from '../words/cutWords.ts';
 import { sizesToHold } from '../words/partWords.ts';
-import { showCount, showGrams, timesWords } from '../words/show.ts';
+import { PREPARATION_WORDS, showCount, showGrams, timesWords } from '../words/show.ts';
 import styles from './Reading.module.css';
 
 interface YouNeedProps {
@@ -23,6 +24,7 @@ interface YouNeedProps {
 
 /** Wool, findings, what is cut to size, and tools. With the kit it is in the bag. */
 export function YouNeed({ build, estimate, wool, tools, reader }: YouNeedProps) {
+  const tried = new Set(build.steps.flatMap(({ act }) => (act.kind === 'choose' ? act.findingUseIds : [])));
   return (
     <section className={styles.need}>
       <div>
@@ -33,14 +35,20 @@ export function YouNeed({ build, estimate, wool, tools, reader }: YouNeedProps) 
             return (
               <li key={fibreId}>
                 {fibre && <FibreSwatch fibre={fibre} width={34} height={16} />}
-                <span>{fibre?.name}</span>
-                <b>{total.unknownCount > 0 ? 'as needed' : `about ${showGrams(total.likelyG)}`}</b>
+                <span>
+                  {fibre?.name}{' '}
+                  {fibre && <span className={styles.small}>{PREPARATION_WORDS[fibre.preparation]}</span>}
+                </span>
+                <b>{amountWords(total)}</b>
               </li>
             );
           })}
           {build.findings.map(({ id, findingId, count }) => (
             <li key={id}>
-              <span>{wool.findings.get(findingId ?? '')?.name ?? 'not chosen yet'}</span>
+              <span>
+                {wool.findings.get(findingId ?? '')?.name ?? 'not chosen yet'}
+                {tried.has(id) && <span className={styles.small}> to try: what is not kept goes back</span>}
+              </span>
               <b>{showCount(count)}</b>
             </li>
           ))}
@@ -78,6 +86,14 @@ export function YouNeed({ build, estimate, wool, tools, reader }: YouNeedProps) 
     </section>
   );
 }
+
+/** What a kitchen scale does not show is said as that. */
+const SHOWN_BY_SCALES_G = 0.05;
+
+const amountWords = ({ likelyG, unknownCount }: TotalMass): string => {
+  if (unknownCount > 0) return 'as needed';
+  return likelyG < SHOWN_BY_SCALES_G ? `under ${SHOWN_BY_SCALES_G} g` : `about ${showGrams(likelyG)}`;
+};
 
 interface PiecesProps {
   build: Pattern;

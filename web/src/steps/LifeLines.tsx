@@ -18,14 +18,7 @@ const STATE_MARKS: Readonly<Record<PartState, ReactNode>> = {
     </>
   ),
   felted: <circle cx="12" cy="12" r="4.5" fill="currentColor" />,
-  joined: (
-    <path
-      d="M9 7.5a4.5 4.5 0 0 0 0 9M15 7.500a4.5 4.5 0 0 1 0 9M9 12h6"
-      fill="none"
-      stroke="currentColor"
-      strokeWidth="1.8"
-    />
-  ),
+  joined: <path d="M12 5.5l5 6.5-5 6.5-5-6.5z" fill="currentColor" />,
   covered: (
     <>
       <circle cx="12" cy="12" r="3" fill="currentColor" />

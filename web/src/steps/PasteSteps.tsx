@@ -72,7 +72,6 @@ export function PasteSteps({ onClose }: { onClose: () => void }) {
             value={text}
             rows={18}
             maxLength={LONGEST}
-            showCount
             autoFocus
             placeholder={
               '1. Roll the body core tight, 20 min, 38 needle.\n2. Lay 5 g of slate over it in two thin layers.\n3. Leave to dry for 30 minutes.'

@@ -34,7 +34,13 @@ export function StepRow({
   if (!step) return null;
   return (
     <div className={isOpen ? lists.open : ''} style={isInBuild ? undefined : { opacity: 0.55 }}>
-      <button type="button" data-row-head className={lists.head} aria-expanded={isOpen} onClick={onToggle}>
+      <button
+        type="button"
+        data-row-head
+        className={`${lists.head} ${styles.head}`}
+        aria-expanded={isOpen}
+        onClick={onToggle}
+      >
         <span className={lists.stepNumber}>{index + 1}</span>
         <span className={lists.main}>
           {isOpen ? (
@@ -71,7 +77,7 @@ function StepActs({ step }: { step: Step }) {
     <>
       {ACT_WORDS[step.act.kind]}{' '}
       {numbers.map((number) => (
-        <span key={number} className={lists.number}>
+        <span key={number} className={styles.part}>
           {number}
         </span>
       ))}

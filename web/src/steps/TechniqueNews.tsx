@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useTechniques, useTechniqueVersion } from '../api/resources.ts';
 import { become } from '../draft/become.ts';
 import { useTable } from '../patterns/tableContext.ts';
+import { plainText } from './markdownEdits.ts';
 import styles from './Steps.module.css';
 
 /** Techniques used here of which there is a newer version: each is shown, and taken or left, by itself. */
@@ -59,7 +60,9 @@ function OneNews({ use, newest }: { use: TechniqueUse; newest: Technique }) {
           {changes.map(({ kind, index, before, after, isOwnEdit }) => (
             <li key={index}>
               {kind === 'added' ? 'new: ' : kind === 'removed' ? 'gone: ' : ''}
-              {before !== null && <del>{before}</del>} {after}
+              {before !== null && before !== after && <del>{plainText(before)}</del>}{' '}
+              {after !== null && plainText(after)}
+              {before === after && ' · its needle, time or checks'}
               {isOwnEdit && <span className="amber"> · you changed this step; taking it undoes that</span>}
             </li>
           ))}

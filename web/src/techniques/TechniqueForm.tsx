@@ -18,6 +18,7 @@ import { refresh } from '../api/resources.ts';
 import { Field } from '../fields/Field.tsx';
 import lists from '../patterns/Lists.module.css';
 import { useNotice } from '../shell/Notice.tsx';
+import styles from './Techniques.module.css';
 import { TechniqueStepFields } from './TechniqueStepFields.tsx';
 
 interface TechniqueFormProps {
@@ -120,7 +121,7 @@ export function TechniqueForm({ stored, input: start }: TechniqueFormProps) {
           onDelete={input.steps.length > 1 ? () => change((it) => void it.steps.splice(index, 1)) : null}
         />
       ))}
-      <div className={lists.rowActions} style={{ justifyContent: 'flex-start' }}>
+      <div className={styles.add}>
         <Button onClick={() => change((it) => void it.steps.push(blankTechniqueStep()))}>Add a step</Button>
       </div>
       <h3>Whose it is</h3>
