@@ -1,6 +1,7 @@
 import { chromium, type Browser, type Page } from '@playwright/test';
 import { figureOf } from './core.ts';
 import { rowOf, type Row } from './measure.ts';
+import { writtenFigure } from './writing.ts';
 import type { RunningServer } from './server.ts';
 
 export const FLAGS = [
@@ -18,6 +19,7 @@ export async function benchBrowser(server: RunningServer): Promise<Row[]> {
       ...(await firstLoads(browser, server.url)),
       await edits(browser, server.url),
       ...(await pulls(browser, server.url)),
+      ...(await longPattern(browser, server.url)),
     ];
   } finally {
     await browser.close();
@@ -83,6 +85,12 @@ async function typeAndWait(field: Node, text: string): Promise<number> {
   return ms;
 }
 
+/** The bench's fibres by the ids that the demo shelf has. */
+const onShelf = (figure: object, items: readonly { readonly id: string }[]): object =>
+  JSON.parse(
+    JSON.stringify(figure).replaceAll(/"f(\d+)"/g, (_, n) => `"${items[Number(n)]?.id ?? ''}"`),
+  ) as object;
+
 const PULLED_PARTS = 40;
 
 /** A size pulled at its grip with forty parts on the table: how far apart frames lie while a hand moves. */
@@ -91,11 +99,7 @@ async function pulls(browser: Browser, url: string): Promise<Row[]> {
   const { items } = (await (await page.request.get(`${url}/api/fibres`)).json()) as {
     items: { id: string }[];
   };
-  const figure = JSON.stringify(figureOf(PULLED_PARTS, 'Forty parts'));
-  // The bench's fibres by the ids that the demo shelf has.
-  const document: unknown = JSON.parse(
-    figure.replaceAll(/"f(\d+)"/g, (_, n) => `"${items[Number(n)]?.id ?? ''}"`),
-  );
+  const document = onShelf(figureOf(PULLED_PARTS, 'Forty parts'), items);
   await page.request.post(`${url}/api/patterns`, { data: document });
   await page.goto(`${url}/patterns`);
   await page.getByRole('link', { name: /Forty parts/ }).click();
@@ -126,4 +130,59 @@ function recordFrames(): void {
     requestAnimationFrame(next);
   };
   requestAnimationFrame(next);
+}
+
+/** A pattern of 200 steps: opened, typed in, compared with another. */
+async function longPattern(browser: Browser, url: string): Promise<Row[]> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const { items } = (await (await page.request.get(`${url}/api/fibres`)).json()) as {
+    items: readonly { readonly id: string }[];
+  };
+  const document = onShelf(writtenFigure(), items);
+  const made = (await (await page.request.post(`${url}/api/patterns`, { data: document })).json()) as {
+    id: string;
+  };
+  const other = (await (await page.request.post(`${url}/api/patterns`, { data: { ...document, title: 'Another' } })).json()) as { id: string }; // prettier-ignore
+  await page.goto(`${url}/patterns`);
+  await page.getByRole('heading', { name: 'Patterns' }).waitFor();
+  const opens: number[] = [];
+  for (let i = 0; i < 5; i++) {
+    const begun = performance.now();
+    await page.goto(`${url}/patterns/${made.id}`);
+    await page.getByRole('complementary', { name: 'One make' }).waitFor();
+    opens.push(performance.now() - begun);
+  }
+  await page.getByRole('radiogroup', { name: 'What to write' }).getByText('200 steps').click();
+  await page.locator('[data-row-head]').nth(3).click();
+  const words = page.getByLabel('What to do');
+  await words.waitFor();
+  await words.evaluate((element) => (element as HTMLTextAreaElement).focus());
+  const keys: number[] = [];
+  for (let i = 0; i < 30; i++) keys.push(await page.evaluate(typeOneAndWait, i));
+  const compares: number[] = [];
+  for (let i = 0; i < 4; i++) {
+    const begun = performance.now();
+    await page.goto(`${url}/compare?a=draft:${made.id}&b=draft:${other.id}`);
+    await page.getByRole('heading', { name: 'In words' }).waitFor();
+    compares.push(performance.now() - begun);
+  }
+  await page.close();
+  return [
+    rowOf('a long pattern opens', '60 parts, 200 steps; whole page', opens.slice(1), 'ms'),
+    rowOf('a key in a step is painted', '60 parts, 200 steps', keys.slice(3), 'ms'),
+    rowOf('two long patterns compared', 'whole page', compares.slice(1), 'ms'),
+  ];
+}
+
+/** Types one sign into the focused text and waits until it is painted. */
+async function typeOneAndWait(i: number): Promise<number> {
+  const area = document.activeElement as HTMLTextAreaElement;
+  const set = Object.getOwnPropertyDescriptor(HTMLTextAreaElement.prototype, 'value')?.set;
+  const begun = performance.now();
+  set?.call(area, `${area.value}${i % 10}`);
+  area.dispatchEvent(new Event('input', { bubbles: true }));
+  await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
+  const ms = performance.now() - begun;
+  await new Promise((resolve) => requestIdleCallback(resolve, { timeout: 500 }));
+  return ms;
 }

@@ -3,8 +3,9 @@ import { benchCore } from './core.ts';
 import type { Row } from './measure.ts';
 import { benchServer, startServer } from './server.ts';
 import { benchShelf } from './shelf.ts';
+import { benchWriting } from './writing.ts';
 
-const rows: Row[] = await benchCore();
+const rows: Row[] = [...(await benchCore()), ...(await benchWriting())];
 const server = await startServer();
 try {
   rows.push(...(await benchServer(server)), ...(await benchBrowser(server)), ...(await benchShelf(server)));

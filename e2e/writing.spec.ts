@@ -91,8 +91,8 @@ test('a part is duplicated, deleted, and brought back with its steps', async ({ 
   await saved(page);
   await page.reload();
   await expect(rows(page)).toHaveCount(5);
-  await page.getByText('9 steps').click();
-  await expect(rows(page).nth(4)).toContainText('Lay out both leaves');
+  await page.getByText('10 steps').click();
+  await expect(rows(page).nth(4)).toContainText('Lay out a leaf');
   await expect(rows(page).nth(4)).toContainText('4');
 });
 
@@ -206,6 +206,7 @@ test('publishing waits until nothing is unknown, and says what is', async ({ pag
   await expect(page.getByText('Revision 2 is published')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Publish revision 3' })).toBeVisible();
   await page.getByRole('button', { name: 'Publish revision 3' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Publish', exact: true }).click();
   await expect(page.getByText('Nothing has changed since the last revision')).toBeVisible();
 });
 

@@ -24,7 +24,9 @@ import {
   type Step,
   ticksOf,
   waitingMinutes,
+  withJoinBack,
   withoutPart,
+  withPartBack,
   writingFindings,
 } from '../src/index.ts';
 import { fibre, part, pattern, shapes, shelf } from './support/make.ts';
@@ -424,6 +426,24 @@ describe('taking something out', () => {
     expect(checkPattern(bare)).toEqual([]);
     expect(bare).toMatchObject({ links: [], sessions: [{ firstStepId: null }] });
     expect(bare.steps[0]).toMatchObject({ recallsStepId: null, checks: [{ returnToStepId: null }] });
+  });
+  test('a part brought back is mentioned wherever it was, and what was written meanwhile stays', () => {
+    const bare = withoutPart(full, 'leg');
+    expect(withPartBack(bare, full, 'leg')).toEqual(full);
+    const meanwhile = { ...bare, title: 'Otherwise', steps: bare.steps.slice(1) };
+    const back = withPartBack(meanwhile, full, 'leg');
+    expect(back).toMatchObject({
+      title: 'Otherwise',
+      parts: [{ id: 'body' }, { id: 'leg' }],
+      joins: [{ id: 'leg-body' }],
+    });
+    expect(checkPattern(back)).toEqual([]);
+    expect(withPartBack(full, full, 'leg')).toBe(full);
+  });
+  test('a join brought back too', () => {
+    const bare = forgetStrays({ ...full, joins: [] });
+    expect(withJoinBack(bare, full, 'leg-body')).toEqual(full);
+    expect(withJoinBack(withoutPart(full, 'leg'), full, 'leg-body').joins).toEqual([]);
   });
   test('and what was whole stays the very same', () => {
     const tidy = forgetStrays(full);

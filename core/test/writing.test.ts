@@ -249,7 +249,7 @@ describe('techniques', () => {
     ]);
     const choosing = {
       ...first,
-      steps: [{ ...blankTechniqueStep(), act: { kind: 'choose', findingUseIds: [] } as const }],
+      steps: [{ ...blankTechniqueStep(), act: { kind: 'choose' as const, findingUseIds: [] } }],
     };
     expect(checkTechnique(choosing)).toEqual([{ code: 'technique_act', pointer: '/steps/0/act' }]);
   });

@@ -12,6 +12,9 @@ import { startRefusalWords, type StartRefusal } from './startRefusalWords.ts';
 /** Built, this file lies in dist/server and the interface beside it; from source there may be none yet. */
 const webDir = join(dirname(fileURLToPath(import.meta.url)), '../web');
 
+/** A picture brought in and put on no step is kept this long: somebody may still be at it in another tab. */
+const UNUSED_PICTURES_MS = 7 * 24 * 3_600_000;
+
 function refuse(refusal: StartRefusal): never {
   console.error(`Lanakit did not start.\n${startRefusalWords(refusal)}`);
   process.exit(1);
@@ -25,6 +28,7 @@ function start(): void {
   const store = createStore(opened.db);
   const deps = { store, now: () => new Date(), newId: () => nanoid(12) };
   if (opened.isNew && config.isDemo) opened.db.transaction(() => loadDemo(deps))();
+  store.pictures.sweep(new Date(Date.now() - UNUSED_PICTURES_MS).toISOString());
   const app = createApp({
     ...deps,
     log: pino({ level: process.env['LOG_LEVEL'] ?? 'warn' }),

@@ -5,6 +5,7 @@ import {
   type Pattern,
   resolveBuild,
   summariseBuilds,
+  sumsOf,
   NO_CHOICES,
   unmetNeeds,
   upgradePattern,
@@ -64,6 +65,21 @@ describe('the five figures of the demo, as published', () => {
         expect([figure.title, values, ...checkPattern(build), ...unmetNeeds(figure, build)]).toEqual([
           figure.title,
           values,
+        ]);
+      }
+    }
+  });
+  test('add up, build by build, to what each comes to by itself', () => {
+    const wool = shelfOf(studio.deps.store);
+    for (const figure of figures) {
+      for (const { values, likelyG, minutes, pieces } of summariseBuilds(figure, wool) ?? []) {
+        const own = sumsOf(resolveBuild(figure, { ...NO_CHOICES, values }), wool);
+        expect(likelyG).toBeCloseTo(own.likelyG, 9);
+        expect([figure.title, values, minutes, pieces]).toEqual([
+          figure.title,
+          values,
+          own.minutes,
+          own.pieces,
         ]);
       }
     }

@@ -106,12 +106,11 @@ function dependencies(pattern: Pattern): Edge[] {
     ...partNeeds(pattern).flatMap(({ neededBy, partId, why }): Edge[] =>
       why === 'joined-onto' ? [] : [[`part ${partId}`, `part ${neededBy}`]],
     ),
+    // The wool of a join, loose end and cover, is its own; what it is part of does not depend on it.
     ...pattern.joins.flatMap(({ id, partId, ontoId, looseEnd, cover }): Edge[] => [
       [`part ${partId}`, `join ${id}`],
-      [`join ${id}`, `part ${partId}`],
-      ...(looseEnd ? [[`join ${id}`, `part ${looseEnd.partId}`] as const] : []),
-      // Only a cover hides what shows of both; without the other part there is no join at all.
-      ...(cover ? [[`part ${ontoId}`, `join ${id}`] as const] : []),
+      // Of the part it is set onto, only a loose end or a cover knows; without that part there is no join at all.
+      ...(cover || looseEnd?.partId === ontoId ? [[`part ${ontoId}`, `join ${id}`] as const] : []),
       [`gone ${ontoId}`, `join ${id}`],
     ]),
     ...pattern.steps.flatMap(({ id, partIds }) =>

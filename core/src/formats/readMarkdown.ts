@@ -14,11 +14,12 @@ export function patternFromMarkdown(text: string, newId: () => string): Pattern 
   const body = text
     .split('\n')
     .filter((line) => !/^\s*#\s/.test(line) && !COMPUTED.test(line))
-    .map((line) => line.replaceAll(/\\([\\`*_[\]<>#])/g, '$1'))
+    .map(unescape)
     .join('\n');
-  const { steps } = readSteps(withoutLists(body));
+  const { steps } = readSteps(withoutLists(withoutPreface(body)));
   return {
     ...blankPattern((title ?? 'Brought in').slice(0, 120)),
+    prerequisites: unescape(/^Before you begin: (.+)$/m.exec(text)?.[1] ?? '').slice(0, 600),
     steps: steps.map((step) => ({
       ...BLANK_STEP,
       id: newId(),
@@ -26,6 +27,15 @@ export function patternFromMarkdown(text: string, newId: () => string): Pattern 
       stage: step.stage ?? 'core',
     })),
   };
+}
+
+const unescape = (text: string): string => text.replaceAll(/\\([\\`*_[\]<>#])/g, '$1');
+
+/** What stands between the title and the first heading tells of the pattern; it is no step, unless it is numbered. */
+function withoutPreface(text: string): string {
+  const lines = text.split('\n');
+  const first = lines.findIndex((line) => /^\s*#{2,}\s/.test(line));
+  return lines.filter((line, at) => at >= first || /^\s*\d+[.)]\s/.test(line)).join('\n');
 }
 
 /** Materials and tools are derived, not read: their headings and lists go. */

@@ -53,13 +53,25 @@ export function withoutPart(pattern: Pattern, id: string): Pattern {
   });
 }
 
-function forgetting(part: Part, id: string, gone: ReadonlySet<string>): Part {
+/** The pattern without one layer, and without what names it. */
+export function withoutUse(pattern: Pattern, useId: string): Pattern {
+  const gone = new Set([useId]);
+  return forgetStrays({
+    ...pattern,
+    parts: pattern.parts.map((part) =>
+      forgetting({ ...part, uses: part.uses.filter(({ id }) => id !== useId) }, null, gone),
+    ),
+  });
+}
+
+function forgetting(part: Part, id: string | null, gone: ReadonlySet<string>): Part {
   const { shape } = part;
   return {
     ...part,
-    shape: shape.kind === 'patch' && shape.onPartId === id ? { ...shape, onPartId: null } : shape,
+    shape:
+      shape.kind === 'patch' && id !== null && shape.onPartId === id ? { ...shape, onPartId: null } : shape,
     derived: part.derived.map((size) =>
-      size.from === 'part' && size.partId === id ? { ...size, partId: null } : size,
+      size.from === 'part' && id !== null && size.partId === id ? { ...size, partId: null } : size,
     ),
     uses: part.uses.map((use) =>
       use.role !== 'insert' && use.amount && 'ofUseId' in use.amount && gone.has(use.amount.ofUseId ?? '')

@@ -6,7 +6,7 @@ export {
   type Values,
 } from './allowedBuilds.ts';
 export { AMOUNT_FORMS, Amount, blankAmount, UNTIL, type AmountForm, type Until } from './amount.ts';
-export { duplicateItem, duplicatePart, moveItem, withoutPart } from './arrange.ts';
+export { duplicateItem, duplicatePart, moveItem, withoutPart, withoutUse } from './arrange.ts';
 export {
   BLANK_STEP,
   BLANK_WRITING,
@@ -17,6 +17,7 @@ export {
   blankPattern,
   blankStep,
 } from './blank.ts';
+export { withJoinBack, withPartBack } from './bringBack.ts';
 export { checkPart, checkPattern, fixedCount, mmOrNull, PATTERN_BOUNDS } from './checkPattern.ts';
 export { comparePatterns, type Difference } from './compare.ts';
 export { Count, countRange, type CountRange } from './count.ts';

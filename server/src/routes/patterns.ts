@@ -117,7 +117,7 @@ export function patternRoutes({ store: { patterns, items }, now, newId }: RouteD
       },
     },
     {
-      method: 'post',
+      method: 'put',
       path: '/patterns/:id/archived',
       summary: 'Put a pattern away, or bring it back; its revisions stay as they are',
       body: Type.Object({ archived: Type.Boolean() }, { additionalProperties: false }),

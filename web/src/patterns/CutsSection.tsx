@@ -1,4 +1,4 @@
-import { blankCut, CUT_KINDS, moveItem, type CutKind } from '@lanakit/core';
+import { blankCut, CUT_KINDS, moveItem, type CutKind, forgetStrays, type Pattern } from '@lanakit/core';
 import { CUT_WORDS } from '@lanakit/core/words';
 import { Button, Dropdown } from 'antd';
 import { nanoid } from 'nanoid';
@@ -7,6 +7,7 @@ import { cutWords } from '../words/cutWords.ts';
 import { showGrams } from '../words/show.ts';
 import { CutEditor } from './CutEditor.tsx';
 import styles from './Lists.module.css';
+import { become } from '../draft/become.ts';
 import { SortableRows } from './SortableRows.tsx';
 import { useTable } from './tableContext.ts';
 
@@ -16,7 +17,12 @@ export function CutsSection() {
   const { document, edit } = draft;
   const [openId, setOpenId] = useState<string | null>(null);
   const remove = (id: string) =>
-    edit('deleting a cut', (it) => void (it.cuts = it.cuts.filter((cut) => cut.id !== id)));
+    edit(
+      'deleting a cut',
+      become<Pattern>((pattern) =>
+        forgetStrays({ ...pattern, cuts: pattern.cuts.filter((cut) => cut.id !== id) }),
+      ),
+    );
   const add = (kind: CutKind) => {
     const id = nanoid(10);
     edit('adding a cut', (it) => void it.cuts.push({ ...blankCut(id, kind), name: CUT_WORDS[kind] }));

@@ -1,4 +1,13 @@
-import { blankJoin, type Join, type JoinEstimate, moveItem, showSizesMm } from '@lanakit/core';
+import {
+  blankJoin,
+  type Join,
+  type JoinEstimate,
+  moveItem,
+  showSizesMm,
+  forgetStrays,
+  type Pattern,
+  withJoinBack,
+} from '@lanakit/core';
 import { JOIN_METHOD_WORDS } from '@lanakit/core/words';
 import { Button, Checkbox } from 'antd';
 import { nanoid } from 'nanoid';
@@ -7,6 +16,8 @@ import { FibreSwatch } from '../look/FibreSwatch.tsx';
 import { ownerName } from '../words/ownerWords.ts';
 import { showGrams, showLikely } from '../words/show.ts';
 import { JoinEditor } from './JoinEditor.tsx';
+import { become } from '../draft/become.ts';
+import { useNotice } from '../shell/Notice.tsx';
 import styles from './Lists.module.css';
 import { SortableRows } from './SortableRows.tsx';
 import { useTable } from './tableContext.ts';
@@ -23,8 +34,18 @@ export function JoinsList() {
     edit('adding a join', (it) => void it.joins.push(blankJoin(id, part.id, onto.id)));
     setOpenId(id);
   };
-  const remove = (id: string) =>
-    edit('deleting a join', (it) => void (it.joins = it.joins.filter((join) => join.id !== id)));
+  const say = useNotice();
+  const remove = (id: string) => {
+    const without = (pattern: Pattern) =>
+      forgetStrays({ ...pattern, joins: pattern.joins.filter((join) => join.id !== id) });
+    edit('deleting a join', become<Pattern>(without));
+    const bringBack = () =>
+      edit(
+        'bringing a join back',
+        become<Pattern>((pattern) => withJoinBack(pattern, document, id)),
+      );
+    say({ text: 'The join is deleted, and taken out of its steps.', undo: bringBack });
+  };
   return (
     <div className={styles.scroll}>
       {document.joins.length === 0 && (

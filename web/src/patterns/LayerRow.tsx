@@ -1,7 +1,16 @@
-import { showSizeMm, type Part, type PartEstimate, type Use, type UseEstimate } from '@lanakit/core';
+import {
+  showSizeMm,
+  type Part,
+  type PartEstimate,
+  type Pattern,
+  type Use,
+  type UseEstimate,
+  withoutUse,
+} from '@lanakit/core';
 import { SOURCE_WORDS, unknownWords } from '@lanakit/core/words';
 import { DownOutlined, RightOutlined } from '@ant-design/icons';
 import { Button, Checkbox, Input } from 'antd';
+import { become } from '../draft/become.ts';
 import { Field } from '../fields/Field.tsx';
 import { FibreSelect } from '../fields/FibreSelect.tsx';
 import { HowItCame } from '../look/HowItCame.tsx';
@@ -165,7 +174,7 @@ interface LayerEditorProps {
 
 function LayerEditor({ use, part, pointer, own, estimate, editUse }: LayerEditorProps) {
   const problemAt = useProblemAt();
-  const editPart = useEditPart(part.id);
+  const { draft } = useTable();
   const wool = use.role === 'insert' ? null : use;
   const amountProblem = problemAt(`${pointer}/amount`);
   return (
@@ -219,7 +228,10 @@ function LayerEditor({ use, part, pointer, own, estimate, editUse }: LayerEditor
           size="small"
           danger
           onClick={() =>
-            editPart('deleting a layer', (it) => void (it.uses = it.uses.filter(({ id }) => id !== use.id)))
+            draft.edit(
+              'deleting a layer',
+              become<Pattern>((pattern) => withoutUse(pattern, use.id)),
+            )
           }
         >
           Delete this layer

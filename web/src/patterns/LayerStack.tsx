@@ -1,12 +1,22 @@
-import { blankUse, moveItem, type Part, type PartEstimate, USE_ROLES, type UseRole } from '@lanakit/core';
+import {
+  blankUse,
+  moveItem,
+  type Part,
+  type PartEstimate,
+  type Pattern,
+  USE_ROLES,
+  type UseRole,
+  withoutUse,
+} from '@lanakit/core';
 import { ROLE_HINTS, ROLE_WORDS } from '@lanakit/core/words';
 import { Dropdown, Button } from 'antd';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
+import { become } from '../draft/become.ts';
 import { LayerRow } from './LayerRow.tsx';
 import styles from './Layers.module.css';
 import { SortableRows } from './SortableRows.tsx';
-import { useEditPart } from './tableContext.ts';
+import { useEditPart, useTable } from './tableContext.ts';
 
 interface LayerStackProps {
   part: Part;
@@ -17,6 +27,7 @@ interface LayerStackProps {
 
 /** What a part is made of, from the inside out; each layer takes its room from what lies beneath it. */
 export function LayerStack({ part, pointer, estimate }: LayerStackProps) {
+  const { draft } = useTable();
   const editPart = useEditPart(part.id);
   const [openId, setOpenId] = useState<string | null>(null);
   const add = (role: UseRole) => {
@@ -86,7 +97,10 @@ export function LayerStack({ part, pointer, estimate }: LayerStackProps) {
           setOpenId(newId);
         }}
         onDelete={(id) =>
-          editPart('deleting a layer', (it) => void (it.uses = it.uses.filter((use) => use.id !== id)))
+          draft.edit(
+            'deleting a layer',
+            become<Pattern>((pattern) => withoutUse(pattern, id)),
+          )
         }
         onAddAfter={() => add('coat')}
       />

@@ -1,6 +1,15 @@
-import { blankPart, duplicatePart, moveItem, withoutPart, type Part } from '@lanakit/core';
+import {
+  blankPart,
+  duplicatePart,
+  moveItem,
+  withoutPart,
+  withPartBack,
+  type Pattern,
+  type Part,
+} from '@lanakit/core';
 import { Button } from 'antd';
 import { nanoid } from 'nanoid';
+import { become } from '../draft/become.ts';
 import { useNotice } from '../shell/Notice.tsx';
 import styles from './Lists.module.css';
 import { PartRow } from './PartRow.tsx';
@@ -81,18 +90,16 @@ function usePartActions(onOpen: (partId: string | null) => void): RowActions {
       const at = document.parts.findIndex((part) => part.id === id);
       const part = document.parts[at];
       if (!part) return;
-      const stepIds = document.steps.filter((step) => step.partIds.includes(id)).map((step) => step.id);
-      const joins = document.joins.filter((join) => join.partId === id || join.ontoId === id);
-      edit('deleting a part', (it) => void Object.assign(it, withoutPart(document, id)));
+      edit(
+        'deleting a part',
+        become<Pattern>((pattern) => withoutPart(pattern, id)),
+      );
       // Brought back by itself, not by undoing whatever came last: she may have written on meanwhile.
       const bringBack = () =>
-        edit('bringing a part back', (it) => {
-          if (it.parts.some((candidate) => candidate.id === id)) return;
-          it.parts.splice(at, 0, part);
-          for (const step of it.steps) if (stepIds.includes(step.id)) step.partIds.push(id);
-          const ids = new Set(it.parts.map((candidate) => candidate.id));
-          it.joins.push(...joins.filter((join) => ids.has(join.partId) && ids.has(join.ontoId)));
-        });
+        edit(
+          'bringing a part back',
+          become<Pattern>((pattern) => withPartBack(pattern, document, id)),
+        );
       say({ text: `“${part.name}” is deleted, and taken out of its steps and joins.`, undo: bringBack });
     },
     onAddAfter: (id) => {

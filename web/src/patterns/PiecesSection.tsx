@@ -1,5 +1,7 @@
+import { forgetStrays, type Pattern } from '@lanakit/core';
 import { Button } from 'antd';
 import { nanoid } from 'nanoid';
+import { become } from '../draft/become.ts';
 import { Choice } from '../fields/Choice.tsx';
 import { CountField } from '../fields/CountField.tsx';
 import styles from './Lists.module.css';
@@ -68,7 +70,12 @@ export function PiecesSection() {
               onClick={() =>
                 edit(
                   'deleting a finding',
-                  (it) => void (it.findings = it.findings.filter(({ id }) => id !== use.id)),
+                  become<Pattern>((pattern) =>
+                    forgetStrays({
+                      ...pattern,
+                      findings: pattern.findings.filter(({ id }) => id !== use.id),
+                    }),
+                  ),
                 )
               }
             >
