@@ -65,14 +65,37 @@ await pictures('light', async (page) => {
   await take(page, 'patterns');
   await open(page, 'patterns', /Harbour puffin/, 'Pieces');
   await take(page, 'work-table');
-  await page.locator('[data-row]').first().getByTitle('How it came about').nth(1).click();
-  await page.getByRole('tooltip').filter({ hasText: 'how it came about' }).waitFor();
-  await take(page, 'how-it-came');
   await open(page, 'patterns', /Harbour puffin/, 'Pieces');
-  await page.getByText('16 steps').click();
-  await page.locator('[data-row-head]').nth(3).click();
-  await page.getByLabel('What to do').waitFor();
+  const write = (what) => page.getByRole('radiogroup', { name: 'What to write' }).getByText(what).click();
+  await write('26 steps');
+  await page.getByRole('button', { name: 'Paste a text…' }).waitFor();
   await take(page, 'steps');
+  await write('options');
+  await page.getByRole('region', { name: 'Permitted swaps' }).scrollIntoViewIfNeeded();
+  await page.getByLabel('colourway', { exact: true }).click();
+  await page.getByTitle('winter').click();
+  await page.getByText('Driftwood').first().waitFor();
+  await take(page, 'options');
+  const puffin = page.url();
+  await write('26 steps');
+  await page.getByRole('button', { name: 'Paste a text…' }).click();
+  await page
+    .getByLabel('The text')
+    .fill(
+      'Core\n1. Roll the body tight, 5 min.\n2. Felt it 30-45 min with a 38 needle, aiming at the centre.\n\nCoat\n3. Lay 5 g of slate over body and head in two thin layers, shallow.\n4. Sew the wings on, then leave it for 1 hour.',
+    );
+  await page.getByText('4 steps read').waitFor();
+  await take(page, 'paste');
+  await page.goto(`${puffin}/read`);
+  await page.getByRole('heading', { name: 'You need' }).waitFor();
+  await page.getByText('Saturday', { exact: true }).scrollIntoViewIfNeeded();
+  await page.mouse.wheel(0, 520);
+  await page.getByRole('img', { name: /rolled up tight/ }).waitFor();
+  await take(page, 'reading');
+  await page.goto(`${url}/techniques`);
+  await page.getByRole('link', { name: /Rolled limb/ }).click();
+  await page.getByRole('button', { name: 'Save as version 3' }).waitFor();
+  await take(page, 'techniques');
   await open(page, 'patterns', /Harbour puffin/, 'Pieces');
   await page.getByRole('button', { name: 'More to do with this pattern' }).click();
   await page.getByRole('menuitem', { name: 'Another size' }).click();
@@ -100,9 +123,6 @@ await pictures('light', async (page) => {
   await panel.locator('.ant-segmented-item', { hasText: 'Closest' }).click();
   await page.getByText('Blended, in eighths').waitFor();
   await take(page, 'closest');
-  await drawer(/^Tide pool drawer/).click();
-  await page.getByText('held back', { exact: false }).first().waitFor();
-  await take(page, 'blend');
   await page.getByText('count', { exact: true }).click();
   await page.getByLabel('Butter batt spring, what is there').fill('27.5');
   await take(page, 'stocktake');
@@ -110,10 +130,6 @@ await pictures('light', async (page) => {
   await page.getByRole('button', { name: /^38 star/ }).click();
   await panel.getByText('Came and went').waitFor();
   await take(page, 'needles');
-  await page.goto(`${url}/shelf/suppliers`);
-  await page.getByRole('button', { name: 'Gannet Row Wools' }).click();
-  await page.getByText('Packs and prices').waitFor();
-  await take(page, 'suppliers');
   await page.goto(`${url}/shelf/import?kind=fibres`);
   await page.locator('input[type=file]').setInputFiles({
     name: 'autumn-order.csv',
@@ -134,10 +150,6 @@ await pictures('light', async (page) => {
   await page.getByRole('button', { name: 'Weigh-out sheet' }).click();
   await page.getByRole('article').waitFor();
   await take(page, 'weigh-out');
-  await page.goBack();
-  await page.getByRole('button', { name: 'Pack sheets' }).click();
-  await page.getByRole('heading', { name: 'Seat 1', exact: true }).waitFor();
-  await take(page, 'packs');
 });
 await pictures('dark', async (page) => {
   await open(page, 'patterns', /Tide-pool octopus/, 'Pieces');

@@ -1,6 +1,7 @@
 import { forgetStrays } from './forgetStrays.ts';
 import type { ThingRef } from './option.ts';
 import type { Pattern } from './pattern.ts';
+import { isSameThing } from './things.ts';
 
 /**
  * The pattern with a part that was taken out of `before`: where it was, and mentioned wherever it was mentioned, as far
@@ -43,9 +44,14 @@ function mentioning(pattern: Pattern, before: Pattern, back: readonly ThingRef[]
     back.some((thing) => thing.kind === kind && thing.id === id);
   const was = <T extends { id: string }>(items: readonly T[], id: string) =>
     items.find((item) => item.id === id);
-  const again = (now: string[], then: readonly string[] | undefined, kind: ThingRef['kind']) => [
-    ...now,
-    ...(then ?? []).filter((id) => isBack(kind, id) && !now.includes(id)),
+  // In the order they stood in; what was added meanwhile comes after.
+  const again = (now: readonly string[], then: readonly string[] = [], kind: ThingRef['kind']) => [
+    ...then.filter((id) => now.includes(id) || isBack(kind, id)),
+    ...now.filter((id) => !then.includes(id)),
+  ];
+  const thingsAgain = <T extends ThingRef>(now: readonly T[], then: readonly T[] = []): T[] => [
+    ...then.filter((thing) => isBack(thing.kind, thing.id) || now.some((own) => isSameThing(own, thing))),
+    ...now.filter((thing) => !then.some((own) => isSameThing(own, thing))),
   ];
   return {
     ...pattern,
@@ -76,21 +82,14 @@ function mentioning(pattern: Pattern, before: Pattern, back: readonly ThingRef[]
     options: pattern.options.map((option) => ({
       ...option,
       values: option.values.map((value) => {
-        const then = was(was(before.options, option.id)?.values ?? [], value.id)?.things ?? [];
-        const missing = then.filter(
-          ({ kind, id }) =>
-            isBack(kind, id) && !value.things.some((own) => own.kind === kind && own.id === id),
-        );
-        return { ...value, things: [...value.things, ...missing] };
+        const then = was(was(before.options, option.id)?.values ?? [], value.id)?.things;
+        return { ...value, things: thingsAgain(value.things, then) };
       }),
     })),
-    slots: pattern.slots.map((slot) => {
-      const then = was(before.slots, slot.id)?.places ?? [];
-      const missing = then.filter(
-        ({ kind, id }) => isBack(kind, id) && !slot.places.some((own) => own.kind === kind && own.id === id),
-      );
-      return { ...slot, places: [...slot.places, ...missing] };
-    }),
+    slots: pattern.slots.map((slot) => ({
+      ...slot,
+      places: thingsAgain(slot.places, was(before.slots, slot.id)?.places),
+    })),
     swaps: [
       ...pattern.swaps,
       ...before.swaps.filter(

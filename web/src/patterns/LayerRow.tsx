@@ -84,16 +84,7 @@ export function LayerRow({ use, name, part, pointer, estimate, isOpen, onToggle 
         </div>
         <LayerAmount own={own} use={use} name={name} part={part} estimate={estimate} />
       </div>
-      {isOpen && (
-        <LayerEditor
-          use={use}
-          part={part}
-          pointer={pointer}
-          own={own}
-          estimate={estimate}
-          editUse={editUse}
-        />
-      )}
+      {isOpen && <LayerEditor use={use} pointer={pointer} own={own} estimate={estimate} editUse={editUse} />}
     </div>
   );
 }
@@ -165,14 +156,13 @@ function LayerAmount({ own, use, name, part, estimate }: LayerAmountProps) {
 
 interface LayerEditorProps {
   use: Use;
-  part: Part;
   pointer: string;
   own: UseEstimate | undefined;
   estimate: PartEstimate;
   editUse: EditItem<Use>;
 }
 
-function LayerEditor({ use, part, pointer, own, estimate, editUse }: LayerEditorProps) {
+function LayerEditor({ use, pointer, own, estimate, editUse }: LayerEditorProps) {
   const problemAt = useProblemAt();
   const { draft } = useTable();
   const wool = use.role === 'insert' ? null : use;
