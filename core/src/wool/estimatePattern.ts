@@ -117,6 +117,20 @@ export function estimatePattern(pattern: Pattern, wool: Wool): PatternEstimate {
   };
 }
 
+/** The estimate with the times and needles of other steps: nothing that is made of wool depends on them. */
+export function withSteps(
+  estimate: PatternEstimate,
+  pattern: Pick<Pattern, 'steps' | 'stageNeedles'>,
+): PatternEstimate {
+  // Copied by their descriptors: what is worked out only when it is looked at stays so.
+  return Object.defineProperties({} as PatternEstimate, {
+    ...Object.getOwnPropertyDescriptors(estimate),
+    minutes: { value: activeMinutes(pattern), enumerable: true },
+    waiting: { value: waitingMinutes(pattern), enumerable: true },
+    gauges: { value: distinctGauges(pattern), enumerable: true },
+  });
+}
+
 /** Every part worked out on its own, with the wire through it and what it lies on. */
 function workParts(pattern: Pattern, wool: Wool) {
   const sized = resolveSizes(pattern.parts, wool);
@@ -199,7 +213,7 @@ function sumKnown(values: readonly (number | null)[]): SumWithUnknown {
   return { known: known.reduce((sum, value) => sum + value, 0), unknownCount: values.length - known.length };
 }
 
-function distinctGauges(pattern: Pattern): number[] {
+function distinctGauges(pattern: Pick<Pattern, 'steps' | 'stageNeedles'>): number[] {
   const gauges = pattern.steps.flatMap((step) => gaugeOf(step, pattern) ?? []);
   return [...new Set(gauges)].sort((a, b) => a - b);
 }

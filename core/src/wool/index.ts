@@ -23,6 +23,7 @@ export type { JoinEstimate } from './estimateJoins.ts';
 export { estimatePart } from './estimatePart.ts';
 export {
   estimatePattern,
+  withSteps,
   totalsByFibre,
   type FibreTotal,
   type PatternEstimate,

@@ -91,14 +91,21 @@ function linksOfPart(part: Part, work: readonly PartWork[], { steps }: Pattern):
 
 /** A join is made before it is covered: joining and covering name the same join. */
 function joinLinks(pattern: Pattern): OrderLink[] {
-  return pattern.joins.flatMap(({ id, partId }) => {
-    const making = pattern.steps.find(
-      (step) =>
-        step.act.kind === 'join' &&
-        (step.joinIds.includes(id) || (step.joinIds.length === 0 && joinedBy(step, pattern).has(partId))),
+  const { joins, steps } = pattern;
+  const covers = steps.filter(({ act, joinIds }) => act.kind === 'wrap' && joinIds.length > 0);
+  if (covers.length === 0) return [];
+  const making = steps.flatMap((step) =>
+    step.act.kind === 'join'
+      ? [{ step, partIds: step.joinIds.length === 0 ? joinedBy(step, pattern) : null }]
+      : [],
+  );
+  return joins.flatMap(({ id, partId }) => {
+    const made = making.find(({ step, partIds }) =>
+      partIds ? partIds.has(partId) : step.joinIds.includes(id),
     );
-    const covering = pattern.steps.filter((step) => step.act.kind === 'wrap' && step.joinIds.includes(id));
-    return covering.flatMap((step) => derived(making, step, 'joined-before-covered', partId));
+    return covers
+      .filter(({ joinIds }) => joinIds.includes(id))
+      .flatMap((step) => derived(made?.step, step, 'joined-before-covered', partId));
   });
 }
 

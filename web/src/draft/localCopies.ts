@@ -27,6 +27,37 @@ export function keepCopy<T>(subject: string, copy: Versioned<T>): void {
   localStorage.setItem(keyOf(subject), JSON.stringify(stored));
 }
 
+/** How long a key may wait for its local copy: a long pattern takes some milliseconds to write out. */
+const KEEP_WITHIN_MS = 120;
+
+/**
+ * Keeps the newest of what it is given, soon; at once when the page goes. Dropped, nothing waits any more.
+ * @param subject as for `keepCopy`
+ */
+export function copyKeeper<T>(subject: string) {
+  let waiting: Versioned<T> | null = null;
+  let timer: ReturnType<typeof setTimeout> | null = null;
+  const now = () => {
+    if (timer !== null) clearTimeout(timer);
+    timer = null;
+    if (waiting !== null) keepCopy(subject, waiting);
+    waiting = null;
+  };
+  return {
+    keep: (copy: Versioned<T>) => {
+      waiting = copy;
+      timer ??= setTimeout(now, KEEP_WITHIN_MS);
+    },
+    /** Writes out what waits. */
+    now,
+    drop: () => {
+      waiting = null;
+      now();
+      dropCopy(subject);
+    },
+  };
+}
+
 export function dropCopy(subject: string): void {
   localStorage.removeItem(keyOf(subject));
 }

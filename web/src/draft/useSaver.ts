@@ -3,7 +3,7 @@ import { useEffect, useRef, useState, type RefObject } from 'react';
 import { ApiProblem, send, Unreachable } from '../api/client.ts';
 import { refresh } from '../api/resources.ts';
 import { DraftSaver, type PutResult, type SaveState, type Versioned } from './DraftSaver.ts';
-import { dropCopy, keepCopy, takeUpCopy } from './localCopies.ts';
+import { copyKeeper, dropCopy, takeUpCopy } from './localCopies.ts';
 
 /** What the saver must know of one kind of document. */
 export interface Savable<T> {
@@ -38,12 +38,13 @@ export function useSaver<T>(stored: Versioned<T>, savable: Savable<T>): SaverHan
   const saver = useRef<DraftSaver<T> | null>(null);
 
   useEffect(() => {
+    const copies = copyKeeper<T>(savable.path);
     const made = new DraftSaver<T>(stored.version, {
       put: (version, document, isLeaving) => put(savable, version, document, isLeaving),
       check: savable.check,
       isSame: savable.isSame,
-      keep: (copy) => keepCopy(savable.path, copy),
-      drop: () => dropCopy(savable.path),
+      keep: copies.keep,
+      drop: copies.drop,
       schedule: (callback, ms) => {
         const timer = setTimeout(callback, ms);
         return () => clearTimeout(timer);
@@ -57,10 +58,15 @@ export function useSaver<T>(stored: Versioned<T>, savable: Savable<T>): SaverHan
     saver.current = made;
     if (opening.state.kind === 'conflict') made.begunFromAnother(opening.document, opening.state.theirs);
     else if (opening.state.kind === 'unsaved') made.changed(opening.document);
-    const leave = () => void made.flush(true);
+    const leave = () => {
+      copies.now();
+      void made.flush(true);
+    };
     window.addEventListener('pagehide', leave);
+    document.addEventListener('visibilitychange', copies.now);
     return () => {
       window.removeEventListener('pagehide', leave);
+      document.removeEventListener('visibilitychange', copies.now);
       leave();
       made.dispose();
     };

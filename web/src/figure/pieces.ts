@@ -65,11 +65,11 @@ const drawn = new WeakMap<Part, Piece>();
 
 /** Everything to draw of a pattern, numbered in the author's order. */
 export function piecesOf(
-  pattern: Pattern,
-  estimate: PatternEstimate,
+  pattern: Pick<Pattern, 'parts'>,
+  estimate: Pick<PatternEstimate, 'parts'>,
   fibres: FibreLookup,
   view: View = 'front',
-  whole: Pattern = pattern,
+  whole: Pick<Pattern, 'parts'> = pattern,
 ): Piece[] {
   return pattern.parts.flatMap((part, index) => {
     const own = estimate.parts[index];

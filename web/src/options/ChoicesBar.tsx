@@ -1,5 +1,6 @@
 import { brokenLimit, NO_CHOICES, valuesOf, type Choices, type Pattern } from '@lanakit/core';
 import { Button, Select } from 'antd';
+import { memo } from 'react';
 import { useTable } from '../patterns/tableContext.ts';
 import styles from './Options.module.css';
 
@@ -16,7 +17,7 @@ interface ChoiceFieldsProps {
 }
 
 /** One select for each option, the colourway, and the swaps. Nothing where a pattern has none of them. */
-export function ChoiceFields({ pattern, choices, onChoose }: ChoiceFieldsProps) {
+export const ChoiceFields = memo(function ChoiceFields({ pattern, choices, onChoose }: ChoiceFieldsProps) {
   const { options, colourways, swaps, limits } = pattern;
   if (options.length === 0 && colourways.length === 0 && swaps.length === 0) return null;
   const values = valuesOf(pattern, choices);
@@ -82,6 +83,16 @@ export function ChoiceFields({ pattern, choices, onChoose }: ChoiceFieldsProps) 
         </p>
       )}
     </div>
+  );
+}, isSameChoice);
+
+/** What is asked is of four lists; the rest of the pattern may change as it likes. */
+function isSameChoice(before: ChoiceFieldsProps, after: ChoiceFieldsProps): boolean {
+  const lists = ['options', 'colourways', 'swaps', 'limits'] as const;
+  return (
+    before.choices === after.choices &&
+    before.onChoose === after.onChoose &&
+    lists.every((list) => before.pattern[list] === after.pattern[list])
   );
 }
 

@@ -15,7 +15,16 @@ import {
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { HolderOutlined } from '@ant-design/icons';
-import { useEffect, useLayoutEffect, useRef, type KeyboardEvent, type ReactNode } from 'react';
+import {
+  memo,
+  useCallback,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  type KeyboardEvent,
+  type ReactNode,
+} from 'react';
 import styles from './SortableRows.module.css';
 
 export interface RowActions {
@@ -28,7 +37,12 @@ export interface RowActions {
 interface SortableRowsProps extends RowActions {
   /** What one row is: `part`, `step`. */
   noun: string;
-  rows: readonly { readonly id: string; readonly name: string }[];
+  /** A row that says of what it is drawn (`of`) is drawn anew only when one of these is another. */
+  rows: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly of?: readonly unknown[] | undefined;
+  }[];
   /** The row that is open; it is brought into sight when it opens. */
   openId: string | null;
   /** The row itself; its first `[data-row-head]` takes the focus. */
@@ -63,10 +77,11 @@ export function SortableRows({ noun, rows, openId, renderRow, renderBefore, ...a
       rows.findIndex((row) => row.id === over.id),
     );
   };
-  const onKeyDown = (event: KeyboardEvent, index: number) => {
+  const onKeyDown = (event: KeyboardEvent, id: string) => {
     if (!(event.target as HTMLElement).matches(HEAD)) return;
     // Rows may hold rows: a key is for the innermost.
     event.stopPropagation();
+    const index = rows.findIndex((own) => own.id === id);
     const row = rows[index];
     const action = row && rowKeyAction(event);
     if (!action) return;
@@ -84,6 +99,14 @@ export function SortableRows({ noun, rows, openId, renderRow, renderBefore, ...a
       actions.onDelete(row.id);
     }
   };
+  // One function for all rows and all times: a row that is not drawn anew still reaches the newest.
+  const newest = useRef(onKeyDown);
+  useEffect(() => {
+    newest.current = onKeyDown;
+  });
+  const handleKey = useCallback((event: KeyboardEvent, id: string) => newest.current(event, id), []);
+  const ids = rows.map((row) => row.id).join(' ');
+  const items = useMemo(() => (ids === '' ? [] : ids.split(' ')), [ids]);
   return (
     <DndContext
       sensors={sensors}
@@ -91,18 +114,19 @@ export function SortableRows({ noun, rows, openId, renderRow, renderBefore, ...a
       onDragEnd={onDragEnd}
       accessibility={{ announcements: announcementsFor(noun, rows) }}
     >
-      <SortableContext items={rows.map((row) => row.id)} strategy={verticalListSortingStrategy}>
+      <SortableContext items={items} strategy={verticalListSortingStrategy}>
         <ol ref={list} className={styles.rows}>
           {rows.map((row, index) => (
             <Row
               key={row.id}
               id={row.id}
               label={`Move ${noun} ${index + 1}, ${row.name}`}
-              before={renderBefore?.(row.id, index)}
-              onKeyDown={(event) => onKeyDown(event, index)}
-            >
-              {renderRow(row.id, index)}
-            </Row>
+              of={row.of}
+              index={index}
+              renderBefore={renderBefore}
+              renderRow={renderRow}
+              onKeyDown={handleKey}
+            />
           ))}
         </ol>
       </SortableContext>
@@ -134,12 +158,24 @@ function rowKeyAction(event: KeyboardEvent): RowKeyAction | null {
 interface RowProps {
   id: string;
   label: string;
-  before: ReactNode;
-  children: ReactNode;
-  onKeyDown: (event: KeyboardEvent) => void;
+  index: number;
+  of: readonly unknown[] | undefined;
+  renderBefore: ((id: string, index: number) => ReactNode) | undefined;
+  renderRow: (id: string, index: number) => ReactNode;
+  onKeyDown: (event: KeyboardEvent, id: string) => void;
 }
 
-function Row({ id, label, before, children, onKeyDown }: RowProps) {
+/** The very same element every time: a row drawn anew does not draw its grip anew. */
+const GRIP = <HolderOutlined />;
+
+const isSameRow = (before: RowProps, after: RowProps): boolean =>
+  after.of !== undefined &&
+  before.of?.length === after.of.length &&
+  after.of.every((one, at) => one === before.of?.[at]) &&
+  before.label === after.label &&
+  before.index === after.index;
+
+const Row = memo(function Row({ id, label, index, renderBefore, renderRow, onKeyDown }: RowProps) {
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } =
     useSortable({ id });
   return (
@@ -148,9 +184,9 @@ function Row({ id, label, before, children, onKeyDown }: RowProps) {
       data-row={id}
       className={`${styles.row} ${isDragging ? styles.dragging : ''}`}
       style={{ transform: CSS.Translate.toString(transform), transition }}
-      onKeyDown={onKeyDown}
+      onKeyDown={(event) => onKeyDown(event, id)}
     >
-      {before}
+      {renderBefore?.(id, index)}
       <div className={styles.body}>
         <button
           type="button"
@@ -160,13 +196,13 @@ function Row({ id, label, before, children, onKeyDown }: RowProps) {
           {...listeners}
           aria-label={label}
         >
-          <HolderOutlined />
+          {GRIP}
         </button>
-        <div className={styles.content}>{children}</div>
+        <div className={styles.content}>{renderRow(id, index)}</div>
       </div>
     </li>
   );
-}
+}, isSameRow);
 
 /** What is read out while a row is carried. */
 function announcementsFor(noun: string, rows: SortableRowsProps['rows']) {

@@ -1,15 +1,19 @@
 import {
+  blankPattern,
   cautionsOf,
   checkPattern,
   type Choices,
   estimatePattern,
   type Fibre,
   NO_CHOICES,
+  type Pattern,
+  type PatternEstimate,
   resolveBuild,
   type StoredPattern,
   strangeFibres,
   strangeFindings,
   withSize,
+  withSteps,
   type View,
   VIEWS,
   type Wool,
@@ -20,7 +24,7 @@ import { lazy, memo, Suspense, useCallback, useDeferredValue, useEffect, useMemo
 import { useHotkeys } from 'react-hotkeys-hook';
 import { SaveMark } from '../draft/SaveMark.tsx';
 import { useDraft } from '../draft/useDraft.ts';
-import { piecesOf } from '../figure/pieces.ts';
+import { piecesOf, type Piece } from '../figure/pieces.ts';
 import { PieceTray } from '../figure/PieceTray.tsx';
 import type { PullSize } from '../figure/SizeHandles.tsx';
 import { InTopBar } from '../shell/TopSlot.tsx';
@@ -55,6 +59,9 @@ const WRITING_WORDS: Readonly<Record<Writing, string>> = {
   about: 'About',
 };
 
+/** Opened, the words and the grams are there first. */
+const NOT_YET: readonly Piece[] = [];
+
 /** A pattern being written: its pieces to scale, the list being written, and what one make takes. */
 export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
   const shelf = wool.fibres;
@@ -68,18 +75,21 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
   const [openStepId, setOpenStepId] = useState<string | null>(null);
   const [chosen, setChoices] = useState<Choices>(NO_CHOICES);
   const build = useMemo(() => resolveBuild(document, chosen), [document, chosen]);
-  const estimate = useMemo(() => estimatePattern(build, wool), [build, wool]);
+  const estimate = useEstimate(build, wool);
   const whole = useMemo(
     () => (build === document ? estimate : estimatePattern(document, wool)),
     [build, document, estimate, wool],
   );
+  // Of parts alone: words that are typed draw nothing anew.
+  const [{ parts }, { parts: estimates }, { parts: all }] = [build, estimate, document];
   const pieces = useMemo(
-    () => piecesOf(build, estimate, shelf, side, document),
-    [build, document, estimate, shelf, side],
+    () => piecesOf({ parts }, { parts: estimates }, shelf, side, { parts: all }),
+    [parts, estimates, shelf, side, all],
   );
   const cautions = useMemo(() => cautionsOf(document, wool), [document, wool]);
   // The grams come first; the drawing follows when there is a moment.
-  const drawnPieces = useDeferredValue(pieces);
+  const drawnPieces = useDeferredValue(pieces, NOT_YET);
+  const laterDocument = useDeferredValue(document);
   const problems = useMemo(
     () => [
       ...checkPattern(document),
@@ -184,11 +194,13 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
               onChoose={choosePart}
             />
           ) : (
-            <p className={`quiet ${styles.empty}`}>
-              Parts are drawn here as you write them, all to one scale.
-            </p>
+            document.parts.length === 0 && (
+              <p className={`quiet ${styles.empty}`}>
+                Parts are drawn here as you write them, all to one scale.
+              </p>
+            )
           )}
-          {writing === 'steps' && <LifeLines onOpen={openStep} />}
+          {writing === 'steps' && <LifeLines document={laterDocument} onOpen={openStep} />}
         </section>
         <TableContext value={isPulling ? laterView : view}>
           <section className={`sheet ${styles.writing}`} aria-label={WRITING_WORDS[writing]}>
@@ -224,6 +236,16 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
       </main>
     </TableContext>
   );
+}
+
+/** The estimate of what is made; words that are typed change no grams, and do not work them out anew. */
+function useEstimate(build: Pattern, wool: Wool): PatternEstimate {
+  const { parts, joins, joinsApart, cuts, findings, shared, steps, stageNeedles } = build;
+  const made = useMemo(
+    () => estimatePattern({ ...blankPattern('-'), parts, joins, joinsApart, cuts, findings, shared }, wool),
+    [parts, joins, joinsApart, cuts, findings, shared, wool],
+  );
+  return useMemo(() => withSteps(made, { steps, stageNeedles }), [made, steps, stageNeedles]);
 }
 
 interface WritingListProps {

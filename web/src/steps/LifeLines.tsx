@@ -1,8 +1,6 @@
-import { lifeLines, type LifeLine, type PartState } from '@lanakit/core';
+import { lifeLines, type LifeLine, type PartState, type Pattern } from '@lanakit/core';
 import { STATE_WORDS } from '@lanakit/core/words';
-import { Tooltip } from 'antd';
 import { memo, useMemo, type ReactNode } from 'react';
-import { useTable } from '../patterns/tableContext.ts';
 import styles from './Steps.module.css';
 
 /** Marks of our own: open while it is soft, filled once it is felted, then what hides or holds it. */
@@ -28,10 +26,13 @@ const STATE_MARKS: Readonly<Record<PartState, ReactNode>> = {
   trimmed: <path d="M8 8l8 8M16 8l-8 8" stroke="currentColor" strokeWidth="1.6" />,
 };
 
+interface LifeLinesProps {
+  document: Pattern;
+  onOpen: (stepId: string) => void;
+}
+
 /** Where each part is made, joined, hidden and finished, step by step. */
-export const LifeLines = memo(function LifeLines({ onOpen }: { onOpen: (stepId: string) => void }) {
-  const { draft } = useTable();
-  const { document } = draft;
+export const LifeLines = memo(function LifeLines({ document, onOpen }: LifeLinesProps) {
   const lines = useMemo(() => lifeLines(document), [document]);
   if (document.steps.length === 0) return null;
   return (
@@ -52,21 +53,29 @@ export const LifeLines = memo(function LifeLines({ onOpen }: { onOpen: (stepId: 
   );
 });
 
-function Track({ line, steps, onOpen }: { line: LifeLine; steps: number; onOpen: (stepId: string) => void }) {
-  if (line.madeAt === null) return <span className="red small">no step makes it</span>;
-  const at = (step: number) => `${steps < 2 ? 50 : 3 + (94 * step) / (steps - 1)}%`;
-  const width = `${(94 * ((line.finishedAt ?? line.madeAt) - line.madeAt)) / Math.max(1, steps - 1)}%`;
-  return (
-    <div className={styles.track}>
-      <span className={styles.span} style={{ left: at(line.madeAt), width }} />
-      {line.marks
-        .filter(({ isChange }) => isChange)
-        .map(({ stepId, at: step, state }) => (
-          <Tooltip key={stepId} title={`step ${step + 1}: ${STATE_WORDS[state]}`}>
+interface TrackProps {
+  line: LifeLine;
+  steps: number;
+  onOpen: (stepId: string) => void;
+}
+
+const Track = memo(
+  function Track({ line, steps, onOpen }: TrackProps) {
+    if (line.madeAt === null) return <span className="red small">no step makes it</span>;
+    const at = (step: number) => `${steps < 2 ? 50 : 3 + (94 * step) / (steps - 1)}%`;
+    const width = `${(94 * ((line.finishedAt ?? line.madeAt) - line.madeAt)) / Math.max(1, steps - 1)}%`;
+    return (
+      <div className={styles.track}>
+        <span className={styles.span} style={{ left: at(line.madeAt), width }} />
+        {line.marks
+          .filter(({ isChange }) => isChange)
+          .map(({ stepId, at: step, state }) => (
             <button
+              key={stepId}
               type="button"
               className={styles.dot}
               style={{ left: at(step) }}
+              title={`step ${step + 1}: ${STATE_WORDS[state]}`}
               aria-label={`${STATE_WORDS[state]} in step ${step + 1}`}
               onClick={() => onOpen(stepId)}
             >
@@ -74,8 +83,12 @@ function Track({ line, steps, onOpen }: { line: LifeLine; steps: number; onOpen:
                 {STATE_MARKS[state]}
               </svg>
             </button>
-          </Tooltip>
-        ))}
-    </div>
-  );
-}
+          ))}
+      </div>
+    );
+  },
+  (before, after) =>
+    before.steps === after.steps &&
+    before.onOpen === after.onOpen &&
+    JSON.stringify(before.line) === JSON.stringify(after.line),
+);

@@ -15,12 +15,12 @@ const FIELDS = [
 ] as const;
 
 /** What to look at before going on, and what to do when it is not so. */
-export function StepChecks({ step, index }: { step: Step; index: number }) {
+export function StepChecks({ step }: { step: Step }) {
   const editStep = useEditStep(step.id);
   return (
     <>
       {step.checks.map((check) => (
-        <CheckFields key={check.id} check={check} step={step} index={index} />
+        <CheckFields key={check.id} check={check} step={step} />
       ))}
       <Button
         size="small"
@@ -33,7 +33,7 @@ export function StepChecks({ step, index }: { step: Step; index: number }) {
   );
 }
 
-function CheckFields({ check, step }: { check: Check; step: Step; index: number }) {
+function CheckFields({ check, step }: { check: Check; step: Step }) {
   const { steps } = useTable().draft.document;
   const editStep = useEditStep(step.id);
   const change = (label: string, recipe: (it: Check) => void, key?: string) =>

@@ -1,9 +1,9 @@
-import type { Caution, Step } from '@lanakit/core';
+import { type Caution, CAUTIONS, type Step } from '@lanakit/core';
 import { Button, Segmented } from 'antd';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { ownerName } from '../words/ownerWords.ts';
 import type { RowActions } from '../patterns/SortableRows.tsx';
-import { useEditStep, useTable } from '../patterns/tableContext.ts';
+import { TableContext, useEditStep, useTable } from '../patterns/tableContext.ts';
 import lists from '../patterns/Lists.module.css';
 import { StepCautions } from './StepCautions.tsx';
 import { StepChecks } from './StepChecks.tsx';
@@ -13,6 +13,7 @@ import { StepPictures } from './StepPictures.tsx';
 import { StepReaders } from './StepReaders.tsx';
 import { StepText } from './StepText.tsx';
 import styles from './Steps.module.css';
+import { useStill } from './useStill.ts';
 
 type Tab = 'doing' | 'checks' | 'cautions' | 'pictures' | 'order' | 'readers';
 
@@ -25,12 +26,43 @@ interface StepEditorProps {
 }
 
 export function StepEditor({ step, index, cautions, onTechnique, actions }: StepEditorProps) {
-  const [tab, setTab] = useState<Tab>('doing');
-  const counted = (word: string, count: number) => (count > 0 ? `${word} ${count}` : word);
-  const hasMore = step.repeat !== null || step.readers.kit !== '' || step.readers.pattern !== '';
+  const still = useStill(useTable(), step);
   return (
     <div className={lists.editor}>
       <StepText step={step} onAddAfter={() => actions.onAddAfter(step.id)} onTechnique={onTechnique} />
+      <TableContext value={still.view}>
+        <BesideWords step={still.step} index={index} cautions={cautions.join(' ')} />
+      </TableContext>
+      <div className={lists.rowActions}>
+        <Button size="small" onClick={() => actions.onDuplicate(step.id)}>
+          Duplicate
+        </Button>
+        <Button size="small" onClick={() => actions.onAddAfter(step.id)}>
+          Add a step after
+        </Button>
+        <Button size="small" danger onClick={() => actions.onDelete(step.id)}>
+          Delete
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+interface BesideWordsProps {
+  step: Step;
+  index: number;
+  /** With a space between, so that the same ones are the same. */
+  cautions: string;
+}
+
+/** Everything about a step but its words. */
+const BesideWords = memo(function BesideWords({ step, index, cautions: joined }: BesideWordsProps) {
+  const [tab, setTab] = useState<Tab>('doing');
+  const cautions = CAUTIONS.filter((caution) => joined.split(' ').includes(caution));
+  const counted = (word: string, count: number) => (count > 0 ? `${word} ${count}` : word);
+  const hasMore = step.repeat !== null || step.readers.kit !== '' || step.readers.pattern !== '';
+  return (
+    <>
       <ActsOn step={step} />
       <Segmented<Tab>
         className={styles.tabs ?? ''}
@@ -48,25 +80,14 @@ export function StepEditor({ step, index, cautions, onTechnique, actions }: Step
         ]}
       />
       {tab === 'doing' && <StepDoing step={step} index={index} />}
-      {tab === 'checks' && <StepChecks step={step} index={index} />}
+      {tab === 'checks' && <StepChecks step={step} />}
       {tab === 'cautions' && <StepCautions step={step} cautions={cautions} />}
       {tab === 'pictures' && <StepPictures step={step} />}
       {tab === 'order' && <StepOrder step={step} />}
       {tab === 'readers' && <StepReaders step={step} />}
-      <div className={lists.rowActions}>
-        <Button size="small" onClick={() => actions.onDuplicate(step.id)}>
-          Duplicate
-        </Button>
-        <Button size="small" onClick={() => actions.onAddAfter(step.id)}>
-          Add a step after
-        </Button>
-        <Button size="small" danger onClick={() => actions.onDelete(step.id)}>
-          Delete
-        </Button>
-      </div>
-    </div>
+    </>
   );
-}
+});
 
 /** The parts a step is about, and of joining steps the joins. */
 function ActsOn({ step }: { step: Step }) {

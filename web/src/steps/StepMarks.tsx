@@ -1,16 +1,7 @@
-import {
-  CAUTIONS,
-  DEPTHS,
-  gaugeOf,
-  isWaitedFor,
-  STROKES,
-  ticksOf,
-  type Caution,
-  type Pattern,
-  type Step,
-} from '@lanakit/core';
+import { CAUTIONS, DEPTHS, STROKES, type Caution, type Step } from '@lanakit/core';
 import { CAUTION_NAMES, DEPTH_WORDS, minutesWords, STROKE_WORDS } from '@lanakit/core/words';
 import { Button, Popover } from 'antd';
+import type { ReactNode } from 'react';
 import {
   CautionMark,
   CheckMark,
@@ -24,14 +15,15 @@ import styles from './Steps.module.css';
 
 interface StepMarksProps {
   step: Step;
-  pattern: Pattern;
+  gauge: number | null;
+  /** How often it is done. */
+  times: number;
+  isWaitedFor: boolean;
   cautions: readonly Caution[];
 }
 
 /** Everything about a step that an eye should catch without reading. */
-export function StepMarks({ step, pattern, cautions }: StepMarksProps) {
-  const gauge = gaugeOf(step, pattern);
-  const times = ticksOf(step, pattern).length;
+export function StepMarks({ step, gauge, times, isWaitedFor, cautions }: StepMarksProps) {
   return (
     <span className={styles.marks}>
       {cautions.map((caution) => (
@@ -40,7 +32,7 @@ export function StepMarks({ step, pattern, cautions }: StepMarksProps) {
       {step.checks.length > 0 && <CheckMark count={step.checks.length} />}
       {step.pictures.length > 0 && <PictureMark />}
       {times > 1 && <RepeatMark times={times} />}
-      {isWaitedFor(step, pattern) && <WaitMark />}
+      {isWaitedFor && <WaitMark />}
       {step.stroke && <StrokeMark stroke={step.stroke} />}
       {step.depth && <DepthMark depth={step.depth} />}
       {gauge !== null && <b className={styles.gauge}>{gauge}</b>}
@@ -84,7 +76,7 @@ export function MarksKey() {
   );
 }
 
-const KeyLine = ({ mark, words }: { mark: React.ReactNode; words: string }) => (
+const KeyLine = ({ mark, words }: { mark: ReactNode; words: string }) => (
   <span className={styles.keyLine}>
     {mark} {words}
   </span>

@@ -1,7 +1,15 @@
-import { insertTechnique, newUse, type Pattern, type Step } from '@lanakit/core';
+import {
+  gaugeOf,
+  insertTechnique,
+  isWaitedFor,
+  newUse,
+  type Pattern,
+  type Step,
+  ticksOf,
+} from '@lanakit/core';
 import { Button } from 'antd';
 import { nanoid } from 'nanoid';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useTechniques } from '../api/resources.ts';
 import { become } from '../draft/become.ts';
 import lists from '../patterns/Lists.module.css';
@@ -11,7 +19,8 @@ import { STAGE_WORDS } from '../words/show.ts';
 import { plainText } from './markdownEdits.ts';
 import { StageNeedles } from './StageNeedles.tsx';
 import { MarksKey } from './StepMarks.tsx';
-import { StepRow } from './StepRow.tsx';
+import { StepEditor } from './StepEditor.tsx';
+import { StepHead } from './StepRow.tsx';
 import styles from './Steps.module.css';
 import { TechniqueNews } from './TechniqueNews.tsx';
 import { useStepActions } from './useStepActions.ts';
@@ -29,7 +38,12 @@ export function StepsList({ openId, onOpen }: StepsListProps) {
   const { steps } = draft.document;
   const [isPasting, setPasting] = useState(false);
   const actions = useStepActions(onOpen);
-  const inBuild = new Set(build.steps.map(({ id }) => id));
+  const inBuild = useMemo(() => new Set(build.steps.map(({ id }) => id)), [build.steps]);
+  const toggle = useToggle(openId, onOpen);
+  const numberOf = useMemo(
+    () => new Map(draft.document.parts.map(({ id }, at) => [id, at + 1])),
+    [draft.document.parts],
+  );
   return (
     <div className={lists.scroll}>
       <div className={styles.bar}>
@@ -52,19 +66,56 @@ export function StepsList({ openId, onOpen }: StepsListProps) {
         rows={steps.map((step, index) => ({
           id: step.id,
           name: plainText(step.text) || `step ${index + 1}`,
+          // An open row has fields that see everything; a closed one is drawn of these.
+          of:
+            step.id === openId
+              ? undefined
+              : [
+                  step,
+                  steps[index - 1]?.stage,
+                  inBuild.has(step.id),
+                  gaugeOf(step, draft.document),
+                  isWaitedFor(step, draft.document),
+                  (cautions.get(step.id) ?? NONE).join(),
+                  draft.document.parts,
+                  draft.document.sessions,
+                ],
         }))}
         renderBefore={(_id, index) => <Headings step={steps[index]} before={steps[index - 1]} />}
-        renderRow={(id, index) => (
-          <StepRow
-            index={index}
-            isOpen={id === openId}
-            isInBuild={inBuild.has(id)}
-            cautions={cautions.get(id) ?? NONE}
-            onToggle={() => onOpen(id === openId ? null : id)}
-            onTechnique={(techniqueId) => actions.onTechnique(techniqueId, id)}
-            actions={actions}
-          />
-        )}
+        renderRow={(id, index) => {
+          const step = steps[index];
+          if (!step) return null;
+          const own = cautions.get(id) ?? NONE;
+          const isOpen = id === openId;
+          return (
+            <div
+              className={isOpen ? lists.open : styles.closed}
+              style={inBuild.has(id) ? undefined : { opacity: 0.55 }}
+            >
+              <StepHead
+                step={step}
+                number={index + 1}
+                isOpen={isOpen}
+                isInBuild={inBuild.has(id)}
+                gauge={gaugeOf(step, draft.document)}
+                times={ticksOf(step, draft.document).length}
+                isWaitedFor={isWaitedFor(step, draft.document)}
+                cautions={own}
+                partNumbers={step.partIds.map((partId) => numberOf.get(partId) ?? '').join(' ')}
+                onToggle={toggle}
+              />
+              {isOpen && (
+                <StepEditor
+                  step={step}
+                  index={index}
+                  cautions={own}
+                  onTechnique={(techniqueId) => actions.onTechnique(techniqueId, id)}
+                  actions={actions}
+                />
+              )}
+            </div>
+          );
+        }}
         {...actions}
       />
       <div className={lists.add}>
@@ -81,6 +132,15 @@ export function StepsList({ openId, onOpen }: StepsListProps) {
 }
 
 const NONE: readonly never[] = [];
+
+/** The same function while the list stays: a row that does not change is not drawn anew. */
+function useToggle(openId: string | null, onOpen: (stepId: string | null) => void): (stepId: string) => void {
+  const open = useRef(openId);
+  useEffect(() => {
+    open.current = openId;
+  }, [openId]);
+  return useCallback((stepId) => onOpen(stepId === open.current ? null : stepId), [onOpen]);
+}
 
 /** The session that begins here, and the stage. */
 function Headings({ step, before }: { step: Step | undefined; before: Step | undefined }) {

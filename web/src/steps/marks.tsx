@@ -1,6 +1,5 @@
 import { type Caution, type Depth, type Stroke } from '@lanakit/core';
 import { CAUTION_NAMES, CAUTION_WORDS, DEPTH_WORDS, STROKE_WORDS } from '@lanakit/core/words';
-import { Tooltip } from 'antd';
 import type { ReactNode } from 'react';
 import styles from './marks.module.css';
 
@@ -17,11 +16,11 @@ function Mark({
   children: ReactNode;
 }) {
   return (
-    <Tooltip title={more ? `${name}. ${more}` : name} mouseEnterDelay={0.3}>
-      <svg role="img" aria-label={name} viewBox="0 0 20 20" className={`${styles.mark} ${tone ?? ''}`}>
-        {children}
-      </svg>
-    </Tooltip>
+    <svg role="img" aria-label={name} viewBox="0 0 20 20" className={`${styles.mark} ${tone ?? ''}`}>
+      {/* The browser’s own hint: a long pattern has a thousand marks. */}
+      <title>{more ? `${name}. ${more}` : name}</title>
+      {children}
+    </svg>
   );
 }
 
