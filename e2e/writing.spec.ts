@@ -20,7 +20,7 @@ test('choosing a piece on the table chooses it in the list, and its grams follow
   demo,
 }) => {
   await openPattern(page, demo.url, 'Harbour puffin');
-  await page.getByRole('button', { name: /Beak/ }).first().click();
+  await page.getByRole('region', { name: 'Pieces' }).getByRole('button', { name: /Beak/ }).first().click();
   await expect(rowHead(page, /Beak/)).toHaveAttribute('aria-expanded', 'true');
   const ledger = page.getByRole('complementary', { name: 'One make' });
   const before = await ledger.getByRole('button').first().textContent();

@@ -71,3 +71,7 @@ test('undoing everything gives the beginning back, redoing everything the end', 
     }),
   );
 });
+
+test('a clock set back runs nothing together', () => {
+  expect(type(type(start(), 'ab', 9000), 'abc', 100).past).toHaveLength(2);
+});

@@ -42,6 +42,8 @@ export function applyEdit<T extends object>(history: History<T>, request: EditRe
     last !== undefined &&
     key !== null &&
     last.key === key &&
+    // Not the other way round: a clock set back must not run all that follows into one.
+    request.atMs >= last.atMs &&
     request.atMs - last.atMs < COALESCE_MS &&
     history.future.length === 0;
   const edit: Edit = isContinued

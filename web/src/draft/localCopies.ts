@@ -69,12 +69,18 @@ export function takeUpCopy<T>(subject: string): Versioned<T> | null {
   for (const key of Object.keys(localStorage)) {
     if (!key.startsWith(`${PREFIX}${subject}.`)) continue;
     const left = read<T>(key);
-    if (!left || Date.now() - left.keptAtMs < ANOTHER_TABS_MS) continue;
+    if (!left || isFresh(left)) continue;
     localStorage.removeItem(key);
     localStorage.setItem(keyOf(subject), JSON.stringify(left));
     return left;
   }
   return null;
+}
+
+/** A copy from the future is one from before the clock was set back: nobody holds it. */
+function isFresh({ keptAtMs }: StoredCopy<unknown>): boolean {
+  const ageMs = Date.now() - keptAtMs;
+  return ageMs >= 0 && ageMs < ANOTHER_TABS_MS;
 }
 
 function read<T>(key: string): StoredCopy<T> | null {
