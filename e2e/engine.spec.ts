@@ -137,7 +137,7 @@ test('an outline from a drawing: refused with its place, then taken, and asked f
   demo,
 }) => {
   await open(page, demo.url, 'Pear with two leaves');
-  await page.getByRole('button', { name: /Leaf/ }).first().click();
+  await page.getByRole('region', { name: 'Pieces' }).getByRole('button', { name: /Leaf/ }).first().click();
   await choose(page, 'Shape', 'flat, own outline');
   await expect(page.getByText('Unknown until it is drawn')).toBeVisible();
   await page.getByRole('button', { name: 'Bring an outline in', exact: true }).click();
