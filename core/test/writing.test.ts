@@ -40,7 +40,10 @@ const NAMES = {
     { id: 'chalk', name: 'Chalk' },
     { id: 'slate', name: 'Slate' },
   ],
-  findings: [{ id: 'bead', name: 'Bead eye 4 mm' }],
+  findings: [
+    { id: 'bead', name: 'Bead eye 4 mm', partId: 'bump' },
+    { id: 'bell', name: 'Bell', partId: null },
+  ],
 };
 const found = <K extends Recognised['is']>(text: string, is: K) =>
   recognise(text, NAMES).filter((one): one is Extract<Recognised, { is: K }> => one.is === is);
@@ -110,6 +113,13 @@ describe('what is read in a step’s words', () => {
   ])('%j: stroke and depth', (text, stroke, depth) => {
     expect(found(text, 'stroke')[0]?.stroke).toBe(stroke);
     expect(found(text, 'depth')[0]?.depth).toBe(depth);
+  });
+  test('a finding is about the part it is put on; one that is on none is about nothing', () => {
+    const [bead, ...rest] = found('Sew the Bead eye 4 mm and the bell on', 'finding');
+    expect([bead, rest]).toMatchObject([{ findingUseId: 'bead', partId: 'bump' }, []]);
+    const own = step('s', 'sew');
+    expect(bead && withRecognised(own, bead).partIds).toEqual(['bump']);
+    expect(bead && isSaid({ ...own, partIds: ['bump'] }, bead, legged([]))).toBe(true);
   });
   test('never throws, and only ever quotes what is there', () => {
     fc.assert(

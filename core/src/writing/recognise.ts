@@ -16,13 +16,18 @@ export interface KnownNames {
   readonly parts: readonly { readonly id: string; readonly name: string }[];
   readonly fibres: readonly { readonly id: string; readonly name: string }[];
   /** By the use that puts them on. */
-  readonly findings: readonly { readonly id: string; readonly name: string }[];
+  readonly findings: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly partId: string | null;
+  }[];
 }
 
 /** Something a step’s words say, with the words that say it. */
 export type Recognised = { readonly text: string } & (
   | { readonly is: 'part'; readonly partId: string }
-  | { readonly is: 'finding'; readonly findingUseId: string }
+  /** Something put on a part: the step is about that part. */
+  | { readonly is: 'finding'; readonly findingUseId: string; readonly partId: string }
   | { readonly is: 'gauge'; readonly gauge: number }
   | { readonly is: 'minutes'; readonly minutes: Minutes }
   | { readonly is: 'waiting'; readonly minutes: Minutes }
@@ -36,11 +41,10 @@ export type Recognised = { readonly text: string } & (
 export function recognise(text: string, names: KnownNames): Recognised[] {
   return [
     ...named(text, names.parts).map(({ id, words }): Recognised => ({ is: 'part', partId: id, text: words })),
-    ...named(text, names.findings).map(({ id, words }): Recognised => ({
-      is: 'finding',
-      findingUseId: id,
-      text: words,
-    })),
+    ...named(text, names.findings).flatMap(({ id, words }): Recognised[] => {
+      const partId = names.findings.find((finding) => finding.id === id)?.partId ?? null;
+      return partId === null ? [] : [{ is: 'finding', findingUseId: id, partId, text: words }];
+    }),
     ...gauges(text),
     ...times(text),
     ...firstOf(text, ACTS).map(({ value, words }): Recognised => ({ is: 'act', act: value, text: words })),
@@ -203,6 +207,7 @@ function amounts(text: string, fibres: KnownNames['fibres']): Recognised[] {
 export function withRecognised(step: Step, found: Recognised): Step {
   switch (found.is) {
     case 'part':
+    case 'finding':
       return step.partIds.includes(found.partId)
         ? step
         : { ...step, partIds: [...step.partIds, found.partId] };
@@ -218,7 +223,6 @@ export function withRecognised(step: Step, found: Recognised): Step {
       return { ...step, stroke: found.stroke };
     case 'depth':
       return { ...step, depth: found.depth };
-    case 'finding':
     case 'amount':
       return step;
   }
@@ -228,6 +232,7 @@ export function withRecognised(step: Step, found: Recognised): Step {
 export function isSaid(step: Step, found: Recognised, pattern: Pattern): boolean {
   switch (found.is) {
     case 'part':
+    case 'finding':
       return step.partIds.includes(found.partId);
     case 'gauge':
       return step.needle.by === 'gauge' && step.needle.gauge === found.gauge;
@@ -241,8 +246,6 @@ export function isSaid(step: Step, found: Recognised, pattern: Pattern): boolean
       return step.stroke !== null;
     case 'depth':
       return step.depth !== null;
-    case 'finding':
-      return true;
     case 'amount':
       return pattern.parts.some(
         ({ id, uses }) =>

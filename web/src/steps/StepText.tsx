@@ -189,9 +189,9 @@ export function useKnownNames(): KnownNames {
     () => ({
       parts,
       fibres,
-      findings: findings.flatMap(({ id, findingId }) => {
+      findings: findings.flatMap(({ id, findingId, partId }) => {
         const name = wool.findings.get(findingId ?? '')?.name;
-        return name === undefined ? [] : [{ id, name }];
+        return name === undefined ? [] : [{ id, name, partId }];
       }),
     }),
     [parts, findings, fibres, wool],
