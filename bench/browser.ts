@@ -177,9 +177,9 @@ async function longPattern(browser: Browser, url: string): Promise<Row[]> {
 /** Types one sign into the focused text and waits until it is painted. */
 async function typeOneAndWait(i: number): Promise<number> {
   const area = document.activeElement as HTMLTextAreaElement;
-  const set = Object.getOwnPropertyDescriptor(HTMLTextAreaElement.prototype, 'value')?.set;
+  const property = Object.getOwnPropertyDescriptor(HTMLTextAreaElement.prototype, 'value');
   const begun = performance.now();
-  set?.call(area, `${area.value}${i % 10}`);
+  property?.set?.call(area, `${area.value}${i % 10}`);
   area.dispatchEvent(new Event('input', { bubbles: true }));
   await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
   const ms = performance.now() - begun;

@@ -37,7 +37,7 @@ export function takeAmount(pattern: Pattern, step: Step, found: RecognisedAmount
       if (place.useId === null) {
         return {
           ...part,
-          uses: [...part.uses, { ...blankUse(newId, 'added', found.fibreId), ...said } as WoolUse],
+          uses: [...part.uses, { ...blankUse(newId, 'added', found.fibreId), ...said }],
         };
       }
       return {

@@ -97,8 +97,8 @@ export function patternQueries(db: Db) {
     ...softDelete(db, 'pattern'),
     /** @param at null brings it back */
     setArchived: (id: string, at: string | null) => archive.run({ id, at }),
-    publish: db.transaction((id: string, patternId: string, document: Pattern, at: string, note = '') => {
-      insertRevision.run({ id, patternId, document: JSON.stringify(document), at, note });
+    publish: db.transaction((id: string, patternId: string, document: Pattern, at: string, note?: string) => {
+      insertRevision.run({ id, patternId, document: JSON.stringify(document), at, note: note ?? '' });
       for (const itemId of itemsUsed(document)) insertRevisionItem.run(id, itemId);
     }),
     findRevision: (id: string): Revision | null => {

@@ -1,4 +1,4 @@
-import type { PatternPicture, Rights } from '@lanakit/core';
+import type { PatternPicture } from '@lanakit/core';
 import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { Field } from '../fields/Field.tsx';
@@ -37,7 +37,7 @@ function PictureFields({ picture }: { picture: PatternPicture }) {
       label,
       (it) => {
         const own = it.pictures.find(({ id }) => id === picture.id);
-        if (own) recipe(own as PatternPicture);
+        if (own) recipe(own);
       },
       key && `${picture.id}.${key}`,
     );
@@ -89,7 +89,7 @@ function PictureFields({ picture }: { picture: PatternPicture }) {
         <div className={lists.span12}>
           <RightsFields
             rights={picture.rights}
-            onChange={(label, recipe, key) => change(label, (it) => recipe(it.rights as Rights), key)}
+            onChange={(label, recipe, key) => change(label, (it) => recipe(it.rights), key)}
           />
         </div>
       )}

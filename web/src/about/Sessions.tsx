@@ -26,7 +26,7 @@ export function Sessions({ onOpenStep }: { onOpenStep: (stepId: string) => void 
       label,
       (it) => {
         const own = it.sessions.find((session) => session.id === id);
-        if (own) recipe(own as Session);
+        if (own) recipe(own);
       },
       key && `${id}.${key}`,
     );

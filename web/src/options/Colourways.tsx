@@ -7,7 +7,7 @@ import { Field } from '../fields/Field.tsx';
 import lists from '../patterns/Lists.module.css';
 import { useTable } from '../patterns/tableContext.ts';
 import { ownerName } from '../words/ownerWords.ts';
-import { useName } from '../words/useName.ts';
+import { layerName } from '../words/layerName.ts';
 import styles from './Options.module.css';
 
 /** Slots: named places for a fibre. Colourways: which fibre fills each of them. */
@@ -56,7 +56,9 @@ export function Colourways() {
 /** Every place a fibre is named, under its part. */
 const placesOf = (pattern: Pattern, wool: Wool) => [
   ...pattern.parts.flatMap((part) =>
-    part.uses.filter(isWool).map((use) => ({ value: `use:${use.id}`, label: useName(part.name, use, wool) })),
+    part.uses
+      .filter(isWool)
+      .map((use) => ({ value: `use:${use.id}`, label: layerName(part.name, use, wool) })),
   ),
   ...pattern.joins
     .filter(({ cover }) => cover !== null)
@@ -74,7 +76,7 @@ function SlotFields({ slot }: { slot: FibreSlot }) {
       label,
       (it) => {
         const own = it.slots.find(({ id }) => id === slot.id);
-        if (own) recipe(own as FibreSlot);
+        if (own) recipe(own);
       },
       key && `${slot.id}.${key}`,
     );

@@ -28,7 +28,7 @@ export function Limits() {
       label,
       (it) => {
         const own = it.limits.find((limit) => limit.id === id);
-        if (own) recipe(own as OptionLimit);
+        if (own) recipe(own);
       },
       key && `${id}.${key}`,
     );

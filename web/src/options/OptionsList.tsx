@@ -58,7 +58,7 @@ function OptionFields({ option }: { option: Option }) {
       label,
       (it) => {
         const own = it.options.find(({ id }) => id === option.id);
-        if (own) recipe(own as Option);
+        if (own) recipe(own);
       },
       key && `${option.id}.${key}`,
     );

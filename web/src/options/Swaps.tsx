@@ -10,7 +10,7 @@ import { NumberField } from '../fields/NumberField.tsx';
 import lists from '../patterns/Lists.module.css';
 import { useTable } from '../patterns/tableContext.ts';
 import { useFindingNames } from '../patterns/useChoices.ts';
-import { useName } from '../words/useName.ts';
+import { layerName } from '../words/layerName.ts';
 import { showGrams, showMoney } from '../words/show.ts';
 import styles from './Options.module.css';
 
@@ -68,7 +68,7 @@ function usePlaces(): Record<string, string> {
     () =>
       Object.fromEntries([
         ...document.parts.flatMap((part) =>
-          part.uses.map((use) => [`use:${use.id}`, useName(part.name, use, wool)]),
+          part.uses.map((use) => [`use:${use.id}`, layerName(part.name, use, wool)]),
         ),
         ...document.findings.map(({ id, findingId }) => [
           `finding:${id}`,
@@ -92,7 +92,7 @@ function SwapFields({ swap, places }: { swap: Swap; places: Record<string, strin
       label,
       (it) => {
         const own = it.swaps.find(({ id }) => id === swap.id);
-        if (own) recipe(own as Swap);
+        if (own) recipe(own);
       },
       field && `${swap.id}.${field}`,
     );

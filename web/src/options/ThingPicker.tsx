@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { Field } from '../fields/Field.tsx';
 import { useTable } from '../patterns/tableContext.ts';
 import { ownerName } from '../words/ownerWords.ts';
-import { useName } from '../words/useName.ts';
+import { layerName } from '../words/layerName.ts';
 
 interface ThingPickerProps {
   label: string;
@@ -55,7 +55,7 @@ function thingGroups(pattern: Pattern, wool: Wool) {
     {
       label: 'Wool and inserts',
       options: pattern.parts.flatMap((part) =>
-        part.uses.map((use) => option('use', use.id, useName(part.name, use, wool))),
+        part.uses.map((use) => option('use', use.id, layerName(part.name, use, wool))),
       ),
     },
     {

@@ -6,7 +6,6 @@ import {
   PACKINGS,
   type Part,
   type PartEstimate,
-  type Rights,
   type Sample,
   type SizeName,
   sizesOf,
@@ -127,7 +126,7 @@ export function PartMore({ part, estimate }: PartMoreProps) {
                   editPart(
                     label,
                     (it) => {
-                      if (it.outlineRights) recipe(it.outlineRights as Rights);
+                      if (it.outlineRights) recipe(it.outlineRights);
                     },
                     key && `outline.${key}`,
                   )

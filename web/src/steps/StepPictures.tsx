@@ -90,7 +90,7 @@ export function StepPictures({ step }: { step: Step }) {
           <Select<string>
             size="small"
             aria-label="Use a picture again"
-            value={null as unknown as string}
+            value={null}
             placeholder="use one again…"
             popupMatchSelectWidth={false}
             options={others.map(({ id, name }) => ({ value: id, label: name }))}

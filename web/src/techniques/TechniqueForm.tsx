@@ -1,11 +1,5 @@
-import {
-  blankTechniqueStep,
-  checkTechnique,
-  type Problem,
-  type Rights,
-  type Technique,
-  TechniqueInput,
-} from '@lanakit/core';
+import type { TechniqueInput } from '@lanakit/core';
+import { blankTechniqueStep, checkTechnique, type Problem, type Technique } from '@lanakit/core';
 import { problemWords } from '@lanakit/core/words';
 import { Button, Input } from 'antd';
 import { produce, type Draft } from 'immer';
@@ -125,10 +119,7 @@ export function TechniqueForm({ stored, input: start }: TechniqueFormProps) {
         <Button onClick={() => change((it) => void it.steps.push(blankTechniqueStep()))}>Add a step</Button>
       </div>
       <h3>Whose it is</h3>
-      <RightsFields
-        rights={input.rights}
-        onChange={(_label, recipe) => change((it) => recipe(it.rights as Rights))}
-      />
+      <RightsFields rights={input.rights} onChange={(_label, recipe) => change((it) => recipe(it.rights))} />
       {stored && <Uses technique={stored} />}
       <div className={lists.rowActions}>
         <Button type="primary" htmlType="submit">

@@ -2,7 +2,7 @@ import type { Use, Wool } from '@lanakit/core';
 import { ROLE_WORDS } from '@lanakit/core/words';
 
 /** `Body coat: Slate`: a layer by its part, its role and what it is of. */
-export function useName(partName: string, use: Use, { fibres, findings }: Wool): string {
+export function layerName(partName: string, use: Use, { fibres, findings }: Wool): string {
   const of =
     use.role === 'insert' ? findings.get(use.findingId ?? '')?.name : fibres.get(use.fibreId ?? '')?.name;
   return `${partName} ${ROLE_WORDS[use.role]}: ${of ?? 'not chosen yet'}`;
