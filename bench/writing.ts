@@ -1,4 +1,5 @@
 import {
+  byGauge,
   BLANK_STEP,
   checkPattern,
   cautionsOf,
@@ -24,7 +25,7 @@ export function writtenFigure(title = 'A long one'): Pattern {
   const figure = figureOf(60, title);
   return {
     ...figure,
-    stageNeedles: [{ stage: 'core', gauge: 38 }],
+    stageNeedles: [{ stage: 'core', needle: byGauge(38) }],
     steps: Array.from({ length: STEPS }, (_, at) => ({
       ...BLANK_STEP,
       id: `s${at}`,

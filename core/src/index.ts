@@ -6,6 +6,7 @@ export * from './fibre/index.ts';
 export * from './figure/index.ts';
 export * from './finding/index.ts';
 export * from './formats/index.ts';
+export * from './ladder/index.ts';
 export * from './needles/index.ts';
 export * from './pattern/index.ts';
 export * from './portions/index.ts';

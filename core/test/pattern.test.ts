@@ -31,7 +31,7 @@ describe('what may not be stored', () => {
     ['a negative size', pattern([part('p', shapes.ball(-9))]), 'size_not_positive', '/parts/0/shape/diameter'],
     ['a short limb', pattern([part('p', shapes.limb(5, 9))]), 'limb_shorter_than_wide', '/parts/0/shape/length'],
     ['a step on a stranger', pattern([], { steps: [step('s', { partIds: ['x'] })] }), 'part_not_found', '/steps/0/partIds/0'],
-    ['a gauge there is not', pattern([], { steps: [step('s', { needle: { by: 'gauge', gauge: 50 } })] }), 'number_out_of_range', '/steps/0/needle/gauge'],
+    ['a gauge there is not', pattern([], { steps: [step('s', { needle: { by: 'gauge', gauge: 50, profile: null } })] }), 'number_out_of_range', '/steps/0/needle/gauge'],
     ['minutes under nought', pattern([], { steps: [step('s', { minutes: -1 })] }), 'number_out_of_range', '/steps/0/minutes'],
     ['an id used twice', pattern([part('p', shapes.ball(9)), part('p', shapes.ball(8), { uses: [] })]), 'id_twice', '/parts/1/id'],
   ]; // prettier-ignore

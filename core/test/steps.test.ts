@@ -8,7 +8,8 @@ import {
   checkPattern,
   derivedNeeds,
   forgetStrays,
-  gaugeOf,
+  byGauge,
+  needleOf,
   isNeedleMissing,
   lifeLines,
   linkCircle,
@@ -77,15 +78,20 @@ describe('minutes', () => {
 });
 
 describe('the needle of a step', () => {
-  const stages: Pattern = { ...blankPattern('x'), stageNeedles: [{ stage: 'core', gauge: 36 }] };
+  const stages: Pattern = { ...blankPattern('x'), stageNeedles: [{ stage: 'core', needle: byGauge(36) }] };
   test.each([
-    ['its own', step('a', 'felt', [], { needle: { by: 'gauge', gauge: 40 } }), 40, false],
-    ['its stage’s', step('a', 'felt', [], { needle: { by: 'stage' } }), 36, false],
+    [
+      'its own',
+      step('a', 'felt', [], { needle: { by: 'gauge', gauge: 40, profile: null } }),
+      byGauge(40),
+      false,
+    ],
+    ['its stage’s', step('a', 'felt', [], { needle: { by: 'stage' } }), byGauge(36), false],
     ['a stage without one', step('a', 'felt', [], { needle: { by: 'stage' }, stage: 'coat' }), null, true],
     ['glue asks for none', step('a', 'glue', [], { needle: { by: 'stage' }, stage: 'coat' }), null, false],
     ['none said', step('a', 'felt', [], { needle: { by: 'none' } }), null, false],
-  ] as const)('%s', (_name, own, gauge, isMissing) => {
-    expect(gaugeOf(own, stages)).toBe(gauge);
+  ] as const)('%s', (_name, own, needle, isMissing) => {
+    expect(needleOf(own, stages)).toEqual(needle);
     expect(isNeedleMissing(own, stages)).toBe(isMissing);
   });
 });
@@ -303,7 +309,7 @@ describe('tools', () => {
   test('follow from what is done', () => {
     const steps = [
       step('a', 'felt', ['body'], { place: 'on-surface', holder: 3 }),
-      step('b', 'felt', ['leg'], { place: 'in-hand', needle: { by: 'gauge', gauge: 40 } }),
+      step('b', 'felt', ['leg'], { place: 'in-hand', needle: { by: 'gauge', gauge: 40, profile: null } }),
       step('c', 'cut', ['leg'], { needle: { by: 'none' } }),
       step('d', 'sew', ['leg'], { needle: { by: 'none' }, text: 'Sew it by the dashed line; weigh it' }),
     ];

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import {
   BLANK_STEP,
+  byGauge,
   coatByContrast,
   compareEstimates,
   colourDifference,
@@ -266,7 +267,7 @@ describe('one make', () => {
           text: 'Roll',
           partIds: ['body'],
           stage: 'core',
-          needle: { by: 'gauge', gauge: 38 },
+          needle: { by: 'gauge', gauge: 38, profile: null },
           minutes: 20,
         },
         {
@@ -275,7 +276,7 @@ describe('one make', () => {
           text: 'Coat',
           partIds: ['body'],
           stage: 'coat',
-          needle: { by: 'gauge', gauge: 36 },
+          needle: { by: 'gauge', gauge: 36, profile: null },
           minutes: null,
         },
         {
@@ -284,7 +285,7 @@ describe('one make', () => {
           text: 'Smooth',
           partIds: ['body'],
           stage: 'finish',
-          needle: { by: 'gauge', gauge: 38 },
+          needle: { by: 'gauge', gauge: 38, profile: null },
           minutes: 5,
         },
       ],
@@ -304,8 +305,8 @@ describe('one make', () => {
     expect(estimate.minutes).toEqual({ known: 25, low: 25, high: 25, unknownCount: 1 });
     expect(estimate.costMinor.unknownCount).toBe(1);
   });
-  test('names each gauge once, coarse to fine', () => {
-    expect(estimate.gauges).toEqual([36, 38]);
+  test('names each needle once, coarse to fine', () => {
+    expect(estimate.needles).toEqual([byGauge(36), byGauge(38)]);
   });
   test('a wholly unknown fibre is in the list, with nothing known', () => {
     const lone = pattern([part('p', { kind: 'ball', diameter: null }, { core: 'free' })]);

@@ -149,7 +149,7 @@ describe('what is used is not deleted', () => {
       text: '',
       partIds: [],
       stage: 'core',
-      needle: { by: 'gauge', gauge: 38 },
+      needle: { by: 'gauge', gauge: 38, profile: null },
       minutes: 3,
     } satisfies Step;
     await addPattern(studio, ballPattern(null, { steps: [step] }));

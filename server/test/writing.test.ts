@@ -312,7 +312,7 @@ describe('pattern files', () => {
     expect(file.pattern).toMatchObject({
       formatVersion: 3,
       level: 'practised',
-      steps: [{ act: { kind: 'wrap' }, needle: { by: 'gauge', gauge: 38 }, minutes: 4 }],
+      steps: [{ act: { kind: 'wrap' }, needle: { by: 'gauge', gauge: 38, profile: null }, minutes: 4 }],
     });
     const newer = await upload(
       '/pattern-files',
@@ -331,7 +331,7 @@ describe('pattern files', () => {
           text: 'Roll it **tight**.',
           partIds: ['p'],
           minutes: 4,
-          needle: { by: 'gauge', gauge: 38 },
+          needle: { by: 'gauge', gauge: 38, profile: null },
           checks: [
             { id: 'c', look: 'the size', how: '', pass: 'it fits', remedy: 'more', returnToStepId: null },
           ],

@@ -1,10 +1,10 @@
 import { colourDifference, FibreInput, type Fibre } from '../fibre/index.ts';
 import { FindingInput, type Finding } from '../finding/index.ts';
-import { NeedleInput, needleName, type Needle } from '../needles/index.ts';
+import { distinctNeedles, isOfSort, NeedleInput, needleName, type Needle } from '../needles/index.ts';
 import {
   fibresUsed,
   findingReferences,
-  gaugeOf,
+  needleOf,
   Pattern,
   upgradePattern,
   type PatternOfAnyFormat,
@@ -66,7 +66,7 @@ const keysOf = (schema: { properties: object }): string[] => Object.keys(schema.
 export function patternFile(pattern: Pattern, { fibres, findings, needles }: PlainShelf): PatternFile {
   const fibreIds = new Set(fibresUsed(pattern));
   const findingIds = new Set(findingReferences(pattern).map(({ findingId }) => findingId));
-  const gauges = new Set(pattern.steps.map((step) => gaugeOf(step, pattern)));
+  const wanted = distinctNeedles(pattern.steps.flatMap((step) => needleOf(step, pattern) ?? []));
   return {
     format: 'lanakit-pattern-file',
     formatVersion: 1,
@@ -94,7 +94,7 @@ export function patternFile(pattern: Pattern, { fibres, findings, needles }: Pla
           }),
         })),
       needles: needles
-        .filter(({ gauge }) => gauge !== null && gauges.has(gauge))
+        .filter((needle) => wanted.some((one) => isOfSort(needle, one)))
         .map((needle) => ({
           id: needle.id,
           is: bare(needle, keysOf(NeedleInput), { priceMinor: null, place: '', note: '', archived: false }),
@@ -104,7 +104,7 @@ export function patternFile(pattern: Pattern, { fibres, findings, needles }: Pla
 }
 
 /** Newest formats this reads. */
-export const NEWEST = { pattern: 3, file: 1 } as const;
+export const NEWEST = { pattern: 4, file: 1 } as const;
 
 export type FileRefusal =
   | { readonly code: 'not_json' }

@@ -8,3 +8,19 @@ export {
   type Needle,
   type Profile,
 } from './needle.ts';
+export {
+  byFineness,
+  byGauge,
+  distinctNeedles,
+  feelOf,
+  FEELS,
+  finenessOf,
+  isOfSort,
+  GAUGE_OF_FEEL,
+  NeedleWanted,
+  WantedByFeel,
+  WantedByGauge,
+  wantedKey,
+  wantedOfKey,
+  type Feel,
+} from './wanted.ts';

@@ -8,6 +8,7 @@ import { blankUse } from './use.ts';
 /** Everything about the writing, with nothing said yet. */
 export const BLANK_WRITING = {
   links: [],
+  school: { kind: 'own' },
   stageNeedles: [],
   sessions: [],
   techniques: [],
@@ -27,7 +28,7 @@ export const BLANK_WRITING = {
 export function blankPattern(title: string): Pattern {
   return {
     format: 'lanakit-pattern',
-    formatVersion: 3,
+    formatVersion: 4,
     title,
     finishedHeight: null,
     level: null,

@@ -20,14 +20,20 @@ export function checkSteps(pattern: Pattern): Problem[] {
       ...strayStep(afterId, known, `/links/${index}/afterId`),
     ]),
     ...checkCircle(pattern),
-    ...pattern.stageNeedles.flatMap(({ gauge }, index) =>
-      checkWhole(gauge, GAUGE_BOUNDS, `/stageNeedles/${index}/gauge`),
+    ...pattern.stageNeedles.flatMap(({ needle }, index) =>
+      checkWanted(needle, `/stageNeedles/${index}/needle`),
+    ),
+    ...Object.entries(pattern.school).flatMap(([rung, needle]) =>
+      typeof needle === 'string' ? [] : checkWanted(needle, `/school/${rung}`),
     ),
     ...pattern.sessions.flatMap(({ firstStepId }, index) =>
       strayStep(firstStepId, known, `/sessions/${index}/firstStepId`),
     ),
   ];
 }
+
+const checkWanted = (needle: Step['needle'], pointer: string): Problem[] =>
+  needle.by === 'gauge' ? checkWhole(needle.gauge, GAUGE_BOUNDS, `${pointer}/gauge`) : [];
 
 function checkCircle(pattern: Pattern): Problem[] {
   const circle = linkCircle(pattern.links);
@@ -53,9 +59,7 @@ function checkStep(step: Step, pattern: Pattern, known: KnownIds, pointer: strin
         ? []
         : [{ code: 'thing_not_found', pointer: `${pointer}/joinIds/${index}`, kind: 'join', id }],
     ),
-    ...(step.needle.by === 'gauge'
-      ? checkWhole(step.needle.gauge, GAUGE_BOUNDS, `${pointer}/needle/gauge`)
-      : []),
+    ...checkWanted(step.needle, `${pointer}/needle`),
     ...checkMinutes(step.minutes, MINUTES, `${pointer}/minutes`),
     ...checkMinutes(step.waiting, WAITING, `${pointer}/waiting`),
     ...step.checks.flatMap(({ returnToStepId }, index) =>

@@ -40,6 +40,7 @@ const HEADING = [
   'sidesSeen',
   'prerequisites',
   'rights',
+  'school',
   'stageNeedles',
 ] as const satisfies readonly (keyof Pattern)[];
 

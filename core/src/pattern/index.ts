@@ -33,7 +33,18 @@ export {
 export { copyOf, derivedFrom } from './copies.ts';
 export { fieldChanges, patternChanges, type FieldChange, type PatternChange } from './fieldChanges.ts';
 export { forgetStrays } from './forgetStrays.ts';
-export { gaugeOf, isNeedleMissing } from './gaugeOf.ts';
+export { isNeedleMissing, needleOf, needleOfSchool, type NeedleHabit } from './needleOf.ts';
+export {
+  NEEDLE_TASKS,
+  needlesOfSchool,
+  needleTask,
+  proposedNeedle,
+  School,
+  SCHOOL_DEFAULTS,
+  SCHOOLS,
+  type NeedleTask,
+  type SchoolKind,
+} from './school.ts';
 export { linkCircle, type Precedence } from './linkCircle.ts';
 export { activeMinutes, isWaitedFor, waitingMinutes, type MinutesTotal } from './stepMinutes.ts';
 export { isSameThing, knownIds, type KnownIds } from './things.ts';
@@ -107,9 +118,11 @@ export {
 } from './step.ts';
 export {
   upgradePattern,
+  upgradeNeedle,
   type PatternOfAnyFormat,
   type PatternOfFirst,
   type PatternOfSecond,
+  type PatternOfThird,
 } from './upgrade.ts';
 export {
   blankUse,

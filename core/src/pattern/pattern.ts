@@ -1,5 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { FIRMNESSES, PACKINGS } from '../fibre/index.ts';
+import { NeedleWanted } from '../needles/index.ts';
 import { discriminated, Id, strict } from '../schema/discriminated.ts';
 import { oneOf, orUnknown } from '../schema/oneOf.ts';
 import { Shape } from '../shapes/index.ts';
@@ -10,6 +11,7 @@ import { Cut } from './cut.ts';
 import { Join } from './join.ts';
 import { Colourway, FibreSlot, Option, OptionLimit, Swap } from './option.ts';
 import { Rights } from './rights.ts';
+import { School } from './school.ts';
 import { STAGES } from './stage.ts';
 import { Session, Step, StepLink } from './step.ts';
 import { Use } from './use.ts';
@@ -158,7 +160,7 @@ export const SIDES_SEEN = ['figure', 'viewer'] as const;
 export const Pattern = Type.Object(
   {
     format: Type.Literal('lanakit-pattern'),
-    formatVersion: Type.Literal(3),
+    formatVersion: Type.Literal(4),
     title: Type.String({ maxLength: 120 }),
     finishedHeight: Type.Union([Length, Type.Null()]),
     /** Null: as it is proposed from the pattern itself. */
@@ -176,8 +178,9 @@ export const Pattern = Type.Object(
     shared: Type.Array(SharedWeight, { maxItems: 40 }),
     steps: Type.Array(Step, { maxItems: 500 }),
     links: Type.Array(StepLink, { maxItems: 500 }),
-    /** What a step takes that is done with its stage’s needle. */
-    stageNeedles: Type.Array(Type.Object({ stage: oneOf(STAGES), gauge: Type.Number() }, strict), {
+    school: School,
+    /** The maker’s own table, kept whatever the school is. */
+    stageNeedles: Type.Array(Type.Object({ stage: oneOf(STAGES), needle: NeedleWanted }, strict), {
       maxItems: STAGES.length,
     }),
     sessions: Type.Array(Session, { maxItems: 20 }),

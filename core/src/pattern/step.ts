@@ -1,4 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
+import { WantedByFeel, WantedByGauge } from '../needles/index.ts';
 import { discriminated, Id, strict } from '../schema/discriminated.ts';
 import { oneOf, orUnknown } from '../schema/oneOf.ts';
 import { Minutes } from './minutes.ts';
@@ -104,10 +105,8 @@ export type Check = Static<typeof Check>;
 /** The needle of a step: its stage's, one of its own, or none at all. */
 export const StepNeedle = discriminated('by', [
   Type.Object({ by: Type.Literal('stage') }, strict),
-  Type.Object(
-    { by: Type.Literal('gauge'), gauge: Type.Number({ description: '32 coarse – 42 fine' }) },
-    strict,
-  ),
+  WantedByGauge,
+  WantedByFeel,
   Type.Object({ by: Type.Literal('none') }, strict),
 ]);
 export type StepNeedle = Static<typeof StepNeedle>;

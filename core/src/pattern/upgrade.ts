@@ -1,5 +1,6 @@
 import type { Firmness } from '../fibre/index.ts';
 import type { Shape } from '../shapes/index.ts';
+import { byGauge } from '../needles/index.ts';
 import { BLANK_STEP, BLANK_WRITING } from './blank.ts';
 import type { Level, Part, Pattern } from './pattern.ts';
 import type { Stage } from './stage.ts';
@@ -18,6 +19,17 @@ interface PartOfFirst {
   readonly core: { readonly fibreId: string | null };
   readonly coat: { readonly fibreId: string | null } | null;
 }
+
+/** A step of the third format: its own needle was a gauge and nothing more. */
+type StepOfThird = Omit<Step, 'needle'> & { readonly needle: NeedleOfThird };
+type NeedleOfThird = { readonly by: 'stage' | 'none' } | { readonly by: 'gauge'; readonly gauge: number };
+
+/** A document of the third: everything about the writing, a gauge for each stage. */
+export type PatternOfThird = Omit<Pattern, 'formatVersion' | 'school' | 'stageNeedles' | 'steps'> & {
+  readonly formatVersion: 3;
+  readonly steps: readonly StepOfThird[];
+  readonly stageNeedles: readonly { readonly stage: Stage; readonly gauge: number }[];
+};
 
 /** A step as the first two formats had it; no needle meant none. */
 interface StepOfSecond {
@@ -49,16 +61,18 @@ export type PatternOfSecond = Heading &
     readonly parts: readonly PartOfSecond[];
   };
 
-export type PatternOfAnyFormat = Pattern | PatternOfSecond | PatternOfFirst;
+export type PatternOfAnyFormat = Pattern | PatternOfThird | PatternOfSecond | PatternOfFirst;
 
 /** Brings a stored document forward to the format of today; one that is there already comes back as it is. */
 export function upgradePattern(document: PatternOfAnyFormat): Pattern {
   switch (document.formatVersion) {
     case 1:
-      return thirdFrom(secondFrom(document));
+      return fourthFrom(thirdFrom(secondFrom(document)));
     case 2:
-      return thirdFrom(document);
+      return fourthFrom(thirdFrom(document));
     case 3:
+      return fourthFrom(document);
+    case 4:
       return document;
   }
 }
@@ -74,9 +88,28 @@ const secondFrom = (document: PatternOfFirst): PatternOfSecond => ({
   shared: [],
 });
 
-const thirdFrom = (document: PatternOfSecond): Pattern => ({
+/** A table of stages was the only school there was. */
+const fourthFrom = (document: PatternOfThird): Pattern => ({
   ...document,
-  ...BLANK_WRITING,
+  formatVersion: 4,
+  steps: document.steps.map((step) => ({ ...step, needle: upgradeNeedle(step.needle) })),
+  school: { kind: 'own' },
+  stageNeedles: document.stageNeedles.map(({ stage, gauge }) => ({ stage, needle: byGauge(gauge) })),
+});
+
+/** A needle as steps had it before a profile could be asked for; techniques are brought forward by it too. */
+export const upgradeNeedle = (needle: NeedleOfThird | Step['needle']): Step['needle'] =>
+  needle.by === 'gauge'
+    ? { by: 'gauge', gauge: needle.gauge, profile: 'profile' in needle ? needle.profile : null }
+    : needle.by === 'feel'
+      ? needle
+      : { by: needle.by };
+
+const { school: _school, ...WRITING_OF_THIRD } = BLANK_WRITING;
+
+const thirdFrom = (document: PatternOfSecond): PatternOfThird => ({
+  ...document,
+  ...WRITING_OF_THIRD,
   formatVersion: 3,
   levelReason: '',
   parts: document.parts.map((part) => ({ ...part, exactness: [], hides: '', outlineRights: null })),
@@ -96,7 +129,7 @@ const ACT_OF_STAGE: Readonly<Record<Stage, PlainAct>> = {
   finish: 'felt',
 };
 
-const upgradeStep = ({ needle, ...step }: StepOfSecond): Step => ({
+const upgradeStep = ({ needle, ...step }: StepOfSecond): StepOfThird => ({
   ...BLANK_STEP,
   ...step,
   act: { kind: ACT_OF_STAGE[step.stage] },

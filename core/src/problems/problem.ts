@@ -1,4 +1,5 @@
 import type { AmountForm, ThingKind, UseRole } from '../pattern/index.ts';
+import type { Pile } from '../ladder/index.ts';
 import type { OutlineFault, SizeName } from '../shapes/index.ts';
 
 /** Where the problem is: a JSON pointer (RFC 6901) into the document that was checked. */
@@ -59,6 +60,9 @@ export type Problem = At &
     | { readonly code: 'name_taken'; readonly name: string }
     | { readonly code: 'inner_over_outer'; readonly innerMm: number; readonly outerMm: number }
     | { readonly code: 'needle_nameless' }
+    | { readonly code: 'pile_too_small'; readonly pile: Pile; readonly has: number }
+    | { readonly code: 'more_back_than_out'; readonly out: number }
+    | { readonly code: 'reason_missing' }
     | { readonly code: 'pack_twice' }
     | { readonly code: 'blend_empty' }
     | { readonly code: 'part_twice' }

@@ -1,6 +1,7 @@
+import { type NeedleWanted, wantedKey } from '../needles/index.ts';
 import {
   countRange,
-  gaugeOf,
+  needleOf,
   type Caution,
   type Pattern,
   type Session,
@@ -20,8 +21,8 @@ export interface ReadingStep {
   readonly number: number;
   /** Sentences for this reader, after the text. */
   readonly extra: string;
-  readonly gauge: number | null;
-  readonly isGaugeNew: boolean;
+  readonly needle: NeedleWanted | null;
+  readonly isNeedleNew: boolean;
   readonly cautions: readonly Caution[];
   readonly partNames: readonly string[];
   /** A box to tick for each time it is done. */
@@ -55,17 +56,17 @@ export interface Reading {
 /** @param build a pattern with its options resolved */
 export function readingOf(build: Pattern, estimate: PatternEstimate, wool: Wool, reader: Reader): Reading {
   const cautions = cautionsOf(build, wool);
-  let gaugeBefore: number | null = null;
+  let before: string | null = null;
   const steps = build.steps.map((step, index): ReadingStep => {
-    const gauge = gaugeOf(step, build);
-    const isGaugeNew = gauge !== null && gauge !== gaugeBefore;
-    gaugeBefore = gauge ?? gaugeBefore;
+    const needle = needleOf(step, build);
+    const isNeedleNew = needle !== null && wantedKey(needle) !== before;
+    if (needle) before = wantedKey(needle);
     return {
       step,
       number: index + 1,
       extra: step.readers[reader],
-      gauge,
-      isGaugeNew,
+      needle,
+      isNeedleNew,
       cautions: cautions.get(step.id) ?? [],
       partNames: step.partIds.flatMap((id) => build.parts.find((part) => part.id === id)?.name ?? []),
       ticks: ticksOf(step, build),

@@ -1,5 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
+import { KIT_DEFAULTS, SKILLS } from '../ladder/index.ts';
 import { checkRange, checkWhole, type Problem } from '../problems/index.ts';
+import { oneOf } from '../schema/oneOf.ts';
 import { isCalendarDate } from '../units/index.ts';
 
 /** A class as its instructor plans it. */
@@ -12,6 +14,10 @@ export const RunInput = Type.Object(
     revisionId: Type.String({ minLength: 1, maxLength: 40 }),
     scaleStepG: Type.Number({ description: 'what the scale reads to, grams' }),
     extraFraction: Type.Number({ description: 'packed over the likely amount; 0.1 is a tenth more' }),
+    seatsPerTable: Type.Number(),
+    /** How steady the hands are, for needles that break. */
+    skill: oneOf(SKILLS),
+    needleRiskFraction: Type.Number({ description: 'chance that any sort of needle runs out' }),
   },
   { additionalProperties: false },
 );
@@ -27,9 +33,19 @@ export const RUN_BOUNDS = {
   sparePacks: { min: 0, max: 50 },
   scaleStepG: { min: 0.001, max: 10 },
   extraFraction: { min: 0, max: 1 },
+  seatsPerTable: { min: 1, max: 50 },
+  needleRiskFraction: { min: 0.001, max: 0.5 },
 } as const;
 
-export const RUN_DEFAULTS = { seats: 8, sparePacks: 1, scaleStepG: 0.1, extraFraction: 0.1 } as const;
+export const RUN_DEFAULTS = {
+  seats: 8,
+  sparePacks: 1,
+  scaleStepG: 0.1,
+  extraFraction: 0.1,
+  seatsPerTable: KIT_DEFAULTS.seatsPerTable,
+  skill: KIT_DEFAULTS.skill,
+  needleRiskFraction: KIT_DEFAULTS.riskFraction,
+} as const;
 
 /** Why a class may not be stored as it is. */
 export function checkRun(run: RunInput): Problem[] {
@@ -42,5 +58,7 @@ export function checkRun(run: RunInput): Problem[] {
     ...checkWhole(run.sparePacks, RUN_BOUNDS.sparePacks, '/sparePacks'),
     ...checkRange(run.scaleStepG, RUN_BOUNDS.scaleStepG, '/scaleStepG'),
     ...checkRange(run.extraFraction, RUN_BOUNDS.extraFraction, '/extraFraction'),
+    ...checkWhole(run.seatsPerTable, RUN_BOUNDS.seatsPerTable, '/seatsPerTable'),
+    ...checkRange(run.needleRiskFraction, RUN_BOUNDS.needleRiskFraction, '/needleRiskFraction'),
   ];
 }

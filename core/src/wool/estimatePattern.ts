@@ -1,4 +1,12 @@
-import { activeMinutes, gaugeOf, waitingMinutes, type MinutesTotal, type Pattern } from '../pattern/index.ts';
+import { distinctNeedles, type NeedleWanted } from '../needles/index.ts';
+import {
+  activeMinutes,
+  needleOf,
+  waitingMinutes,
+  type MinutesTotal,
+  type NeedleHabit,
+  type Pattern,
+} from '../pattern/index.ts';
 import { doubtsOf, type Doubt, type TotalMass } from '../quantity/index.ts';
 import { estimateCuts, type CutEstimate } from '../cuts/index.ts';
 import { calculatePart } from './calculatePart.ts';
@@ -60,8 +68,8 @@ export interface PatternEstimate {
   readonly minutes: MinutesTotal;
   /** In which nobody has to do anything. */
   readonly waiting: MinutesTotal;
-  /** Gauges of all steps, coarse to fine, each once. */
-  readonly gauges: readonly number[];
+  /** Needles of all steps, coarse to fine, each once. */
+  readonly needles: readonly NeedleWanted[];
   /** Integer minor units at the likely mass, rounded; a fibre without a price is unknown. */
   readonly costMinor: SumWithUnknown;
   readonly calibration: Calibration;
@@ -110,7 +118,7 @@ export function estimatePattern(pattern: Pattern, wool: Wool): PatternEstimate {
     findings: estimateFindings(pattern, cuts, wool),
     minutes: activeMinutes(pattern),
     waiting: waitingMinutes(pattern),
-    gauges: distinctGauges(pattern),
+    needles: needlesOf(pattern),
     costMinor: costOf(fibres, wool.fibres),
     calibration,
     joinsApart: pattern.joinsApart,
@@ -120,14 +128,14 @@ export function estimatePattern(pattern: Pattern, wool: Wool): PatternEstimate {
 /** The estimate with the times and needles of other steps: nothing that is made of wool depends on them. */
 export function withSteps(
   estimate: PatternEstimate,
-  pattern: Pick<Pattern, 'steps' | 'stageNeedles'>,
+  pattern: Pick<Pattern, 'steps'> & NeedleHabit,
 ): PatternEstimate {
   // Copied by their descriptors: what is worked out only when it is looked at stays so.
   return Object.defineProperties({} as PatternEstimate, {
     ...Object.getOwnPropertyDescriptors(estimate),
     minutes: { value: activeMinutes(pattern), enumerable: true },
     waiting: { value: waitingMinutes(pattern), enumerable: true },
-    gauges: { value: distinctGauges(pattern), enumerable: true },
+    needles: { value: needlesOf(pattern), enumerable: true },
   });
 }
 
@@ -213,9 +221,8 @@ function sumKnown(values: readonly (number | null)[]): SumWithUnknown {
   return { known: known.reduce((sum, value) => sum + value, 0), unknownCount: values.length - known.length };
 }
 
-function distinctGauges(pattern: Pick<Pattern, 'steps' | 'stageNeedles'>): number[] {
-  const gauges = pattern.steps.flatMap((step) => gaugeOf(step, pattern) ?? []);
-  return [...new Set(gauges)].sort((a, b) => a - b);
+function needlesOf(pattern: Pick<Pattern, 'steps'> & NeedleHabit): NeedleWanted[] {
+  return distinctNeedles(pattern.steps.flatMap((step) => needleOf(step, pattern) ?? []));
 }
 
 function costOf(totals: readonly FibreTotal[], fibres: FibreLookup): SumWithUnknown {

@@ -18,6 +18,7 @@ const KEY_WORDS: Readonly<Record<string, string>> = {
   looseEnd: 'loose end',
   isIfNeeded: 'only if needed',
   stageNeedles: 'needle of the stage',
+  school: 'needle school',
   thickEnd: 'thick end',
   thinEnd: 'thin end',
   defaultValueId: 'unless chosen otherwise',

@@ -52,4 +52,19 @@ export {
   writingFindingWords,
 } from './writingWords.ts';
 export { minutesWords, patternMarkdown } from './patternMarkdown.ts';
+export {
+  cueWords,
+  mendWords,
+  PILE_WORDS,
+  reasonsOf,
+  RISK_WORDS,
+  SCHOOL_HINTS,
+  SCHOOL_WORDS,
+  SKILL_WORDS,
+  STRENGTH_OF_NEEDLE,
+  SYMPTOM_WORDS,
+  TASK_WORDS,
+  verdictWords,
+  wantedName,
+} from './needleWords.ts';
 export { LEVEL_WORDS, STAGE_WORDS } from './patternWords.ts';

@@ -3,6 +3,7 @@ import { readingOf, type Reader, type ReadingStep } from '../reading/index.ts';
 import { minutesRange, type Minutes } from '../pattern/index.ts';
 import type { PatternEstimate, Wool } from '../wool/index.ts';
 import { CAUTION_NAMES, CAUTION_WORDS, DEPTH_WORDS, needName, STROKE_WORDS } from './writingWords.ts';
+import { wantedName } from './needleWords.ts';
 import { LEVEL_WORDS, STAGE_WORDS } from './patternWords.ts';
 
 /** Minutes as text: `20 min`, `15–25 min`, `2 h`, `1 day`. */
@@ -84,9 +85,18 @@ const countWords = (count: Parameters<typeof countRange>[0]): string => {
   return range.low === range.high ? String(range.low) : `${range.low}–${range.high}`;
 };
 
-function stepLines({ step, number, extra, gauge, cautions, ticks, recalls, returns }: ReadingStep): string[] {
+function stepLines({
+  step,
+  number,
+  extra,
+  needle,
+  cautions,
+  ticks,
+  recalls,
+  returns,
+}: ReadingStep): string[] {
   const marks = [
-    ...(gauge === null ? [] : [`${gauge} needle`]),
+    ...(needle === null ? [] : [`${wantedName(needle)} needle`]),
     ...(step.stroke === null ? [] : [STROKE_WORDS[step.stroke]]),
     ...(step.depth === null ? [] : [DEPTH_WORDS[step.depth]]),
     ...(step.minutes === null ? [] : [minutesWords(step.minutes)]),

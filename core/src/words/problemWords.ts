@@ -1,3 +1,4 @@
+import { PILE_WORDS } from './needleWords.ts';
 import type { Problem } from '../problems/index.ts';
 import { showNumber } from '../units/index.ts';
 import { sizeWords } from './sizeWords.ts';
@@ -118,6 +119,12 @@ export function problemWords(problem: Problem): string {
       );
     case 'needle_nameless':
       return 'Give its gauge, or your own word for its size, or its mark: something to ask for it by.';
+    case 'pile_too_small':
+      return `There ${problem.has === 1 ? 'is' : 'are'} only ${problem.has} ${PILE_WORDS[problem.pile]}. Nothing was changed.`;
+    case 'more_back_than_out':
+      return `Only ${problem.out} went out. Count one more out first, if one was forgotten.`;
+    case 'reason_missing':
+      return 'Say where you looked: a missing needle is given up only with a reason.';
     case 'pack_twice':
       return 'This pack has a price already. Keep one of the two.';
     case 'blend_empty':

@@ -11,6 +11,7 @@ import type {
   StepPlace,
   Stroke,
 } from '../pattern/index.ts';
+import { wantedName } from './needleWords.ts';
 import type {
   LevelMeasure,
   Need,
@@ -169,7 +170,7 @@ const TOOL_WORDS: Readonly<Record<ToolKey, string>> = {
 export function needName({ what }: Pick<Need, 'what'>): string {
   switch (what.is) {
     case 'needle':
-      return `${what.gauge} needle`;
+      return `${wantedName(what.wanted)} needle`;
     case 'tool':
       return TOOL_WORDS[what.tool];
     case 'own':

@@ -1,8 +1,9 @@
-import { gaugeOf, type ListedTool, type Pattern, type Step } from '../pattern/index.ts';
+import { byFineness, type NeedleWanted, wantedKey } from '../needles/index.ts';
+import { needleOf, type ListedTool, type Pattern, type Step } from '../pattern/index.ts';
 import type { Provision } from '../tools/index.ts';
 import { hasVerb, type Verb } from './verbs.ts';
 
-/** Tools that follow from what is done; needles are listed by gauge beside them. */
+/** Tools that follow from what is done; needles are listed by their sort beside them. */
 export const TOOL_KEYS = [
   'surface',
   'holder',
@@ -28,7 +29,7 @@ export interface Need {
   readonly key: string;
   readonly what:
     | { readonly is: 'tool'; readonly tool: ToolKey }
-    | { readonly is: 'needle'; readonly gauge: number }
+    | { readonly is: 'needle'; readonly wanted: NeedleWanted }
     | { readonly is: 'own'; readonly name: string };
   readonly per: Provision;
   readonly count: number;
@@ -93,8 +94,7 @@ const RULES: readonly ToolRule[] = [
 
 const isWire = ({ kind }: Pattern['cuts'][number]): boolean => kind === 'wire' || kind === 'covering';
 
-const needles = (step: Step, pattern: Pattern): boolean =>
-  step.needle.by !== 'none' && gaugeOf(step, pattern) !== null;
+const needles = (step: Step, pattern: Pattern): boolean => needleOf(step, pattern) !== null;
 
 /** What the steps call for, before the author has a say. */
 export function derivedNeeds(pattern: Pattern): Need[] {
@@ -105,22 +105,22 @@ export function derivedNeeds(pattern: Pattern): Need[] {
   return [...needleNeeds(pattern), ...tools];
 }
 
-/** One of each gauge a person; as many as the fullest holder of that gauge takes. */
+/** One of each sort a person; as many as the fullest holder of that sort takes. */
 function needleNeeds(pattern: Pattern): Need[] {
-  const byGauge = new Map<number, { count: number; stepIds: string[] }>();
+  const bySort = new Map<string, { wanted: NeedleWanted; count: number; stepIds: string[] }>();
   for (const step of pattern.steps) {
-    const gauge = gaugeOf(step, pattern);
-    if (gauge === null) continue;
-    const need = byGauge.get(gauge) ?? { count: 1, stepIds: [] };
+    const wanted = needleOf(step, pattern);
+    if (wanted === null) continue;
+    const need = bySort.get(wantedKey(wanted)) ?? { wanted, count: 1, stepIds: [] };
     need.count = Math.max(need.count, step.holder ?? 1);
     need.stepIds.push(step.id);
-    byGauge.set(gauge, need);
+    bySort.set(wantedKey(wanted), need);
   }
-  return [...byGauge]
-    .sort(([a], [b]) => a - b)
-    .map(([gauge, { count, stepIds }]) => ({
-      key: `needle-${gauge}`,
-      what: { is: 'needle', gauge },
+  return [...bySort.values()]
+    .sort((a, b) => byFineness(a.wanted, b.wanted))
+    .map(({ wanted, count, stepIds }) => ({
+      key: `needle-${wantedKey(wanted)}`,
+      what: { is: 'needle', wanted },
       per: 'person',
       count,
       stepIds,

@@ -1,3 +1,4 @@
+import { byGauge } from '../needles/index.ts';
 import {
   AMOUNT_FORMS,
   type ActKind,
@@ -212,7 +213,7 @@ export function withRecognised(step: Step, found: Recognised): Step {
         ? step
         : { ...step, partIds: [...step.partIds, found.partId] };
     case 'gauge':
-      return { ...step, needle: { by: 'gauge', gauge: found.gauge } };
+      return { ...step, needle: byGauge(found.gauge) };
     case 'minutes':
       return { ...step, minutes: found.minutes };
     case 'waiting':

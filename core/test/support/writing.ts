@@ -24,7 +24,7 @@ export const step = (
   text: id,
   act: typeof act === 'string' ? { kind: act } : act,
   partIds: [...partIds],
-  needle: { by: 'gauge', gauge: 38 },
+  needle: { by: 'gauge', gauge: 38, profile: null },
   minutes: 5,
   ...more,
 });

@@ -60,8 +60,8 @@ export function itemQueries(db: Db) {
     ORDER BY 2, 3`);
   const selectGaugeUses = db.prepare<{ gauge: number }, { patternId: string; title: string }>(`
     SELECT DISTINCT p.id AS patternId, json_extract(p.document, '$.title') AS title
-    FROM pattern p, json_each(p.document, '$.steps') s
-    WHERE p.deleted_at IS NULL AND json_extract(s.value, '$.needle.gauge') = @gauge ORDER BY 2`);
+    FROM pattern p, json_tree(p.document) t
+    WHERE p.deleted_at IS NULL AND t.key = 'gauge' AND t.value = @gauge ORDER BY 2`);
   const selectLinkUses = db.prepare<[string], { itemId: string; name: string; kind: 'blend' | 'supplier' }>(`
     SELECT i.id AS itemId, i.name, i.kind FROM item_link l JOIN item i ON i.id = l.item_id
     WHERE l.names_id = ? AND i.deleted_at IS NULL ORDER BY i.kind, i.name`);
@@ -99,7 +99,7 @@ export function itemQueries(db: Db) {
       ...selectPatternUses.all({ itemId }).map((use) => ({ kind: 'pattern' as const, ...use })),
       ...selectLinkUses.all(itemId),
     ],
-    /** The drafts with a step for this gauge. */
+    /** The drafts that ask for this gauge: in a step, their school or their table of stages. */
     usesOfGauge: (gauge: number): ItemUse[] =>
       selectGaugeUses
         .all({ gauge })

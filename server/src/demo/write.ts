@@ -8,12 +8,14 @@ import {
   blankPart,
   blankPattern,
   blankUse,
+  byGauge,
   type Check,
   type Cut,
   type FindingUse,
   type Join,
   type Length,
   type Minutes,
+  type NeedleWanted,
   type Option,
   OWN_RIGHTS,
   type Part,
@@ -212,7 +214,7 @@ export function step(
   partNames: readonly string[],
   act: Act | (typeof PLAIN_ACTS)[number],
   stage: Stage,
-  gauge: number | null,
+  gauge: number | NeedleWanted | null,
   minutes: Minutes | null,
   more: StepMore = {},
 ): Step {
@@ -224,7 +226,14 @@ export function step(
     partIds: partNames.map(idOf),
     act: typeof act === 'string' ? { kind: act } : act,
     stage,
-    needle: gauge === null ? { by: 'stage' } : gauge === 0 ? { by: 'none' } : { by: 'gauge', gauge },
+    needle:
+      gauge === null
+        ? { by: 'stage' }
+        : gauge === 0
+          ? { by: 'none' }
+          : typeof gauge === 'number'
+            ? byGauge(gauge)
+            : gauge,
     minutes,
     joinIds: on.map(([part_, onto]) => joinId(part_, onto)),
     checks: checks.map((check, index) => ({ ...blankCheck(`${key}-check-${index + 1}`), ...check })),

@@ -8,7 +8,7 @@ import {
   resolveBuild,
   type StoredPattern,
 } from '@lanakit/core';
-import { CAUSE_REMEDIES } from '@lanakit/core/words';
+import { CAUSE_REMEDIES, wantedName } from '@lanakit/core/words';
 import { Segmented } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
@@ -99,7 +99,7 @@ export function Ledger({ stored, onChoosePart, onShow, onOpenStep }: LedgerProps
       <dl className={styles.facts}>
         <Findings estimate={made} onShow={onShow} />
         <dt>Needles</dt>
-        <dd>{estimate.gauges.length > 0 ? estimate.gauges.join(' · ') : 'none named yet'}</dd>
+        <dd>{estimate.needles.length > 0 ? estimate.needles.map(wantedName).join(' · ') : 'none named yet'}</dd>
         <dt>At your pace</dt>
         <dd>
           {made.minutes.low < made.minutes.high

@@ -240,12 +240,12 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
 
 /** The estimate of what is made; words that are typed change no grams, and do not work them out anew. */
 function useEstimate(build: Pattern, wool: Wool): PatternEstimate {
-  const { parts, joins, joinsApart, cuts, findings, shared, steps, stageNeedles } = build;
+  const { parts, joins, joinsApart, cuts, findings, shared, steps, stageNeedles, school } = build;
   const made = useMemo(
     () => estimatePattern({ ...blankPattern('-'), parts, joins, joinsApart, cuts, findings, shared }, wool),
     [parts, joins, joinsApart, cuts, findings, shared, wool],
   );
-  return useMemo(() => withSteps(made, { steps, stageNeedles }), [made, steps, stageNeedles]);
+  return useMemo(() => withSteps(made, { steps, stageNeedles, school }), [made, steps, stageNeedles, school]);
 }
 
 interface WritingListProps {

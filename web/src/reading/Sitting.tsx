@@ -1,5 +1,5 @@
 import type { Pattern, ReadingSession, ReadingStep } from '@lanakit/core';
-import { CAUTION_NAMES, CAUTION_WORDS, DEPTH_WORDS, minutesWords, STROKE_WORDS } from '@lanakit/core/words';
+import { CAUTION_NAMES, CAUTION_WORDS, DEPTH_WORDS, minutesWords, STROKE_WORDS, wantedName } from '@lanakit/core/words';
 import { CautionMark, DepthMark, StrokeMark } from '../steps/marks.tsx';
 import { STAGE_WORDS } from '../words/show.ts';
 import styles from './Reading.module.css';
@@ -148,12 +148,12 @@ function ActWords({ own: { step }, build }: { own: ReadingStep; build: Pattern }
 }
 
 /** Needle, stroke, depth and time beside the words, each with its name. */
-function Marks({ own: { step, gauge, isGaugeNew } }: { own: ReadingStep }) {
+function Marks({ own: { step, needle, isNeedleNew } }: { own: ReadingStep }) {
   return (
     <div className={styles.marks}>
-      {gauge !== null && (
-        <span className={isGaugeNew ? styles.newGauge : undefined}>
-          <b>{gauge}</b> needle
+      {needle !== null && (
+        <span className={isNeedleNew ? styles.newNeedle : undefined}>
+          <b>{wantedName(needle)}</b> needle
           {step.holder !== null && step.holder > 1 && ` ×${step.holder}`}
         </span>
       )}

@@ -12,6 +12,9 @@ export const runInputOf = ({
   revisionId,
   scaleStepG,
   extraFraction,
+  seatsPerTable,
+  skill,
+  needleRiskFraction,
 }: RunInput): RunInput => ({
   name,
   date,
@@ -20,6 +23,9 @@ export const runInputOf = ({
   revisionId,
   scaleStepG,
   extraFraction,
+  seatsPerTable,
+  skill,
+  needleRiskFraction,
 });
 
 const versioned = (run: NamedRun): Versioned<RunInput> => ({

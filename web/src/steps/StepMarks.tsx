@@ -15,7 +15,7 @@ import styles from './Steps.module.css';
 
 interface StepMarksProps {
   step: Step;
-  gauge: number | null;
+  needle: string | null;
   /** How often it is done. */
   times: number;
   isWaitedFor: boolean;
@@ -23,7 +23,7 @@ interface StepMarksProps {
 }
 
 /** Everything about a step that an eye should catch without reading. */
-export function StepMarks({ step, gauge, times, isWaitedFor, cautions }: StepMarksProps) {
+export function StepMarks({ step, needle, times, isWaitedFor, cautions }: StepMarksProps) {
   return (
     <span className={styles.marks}>
       {cautions.map((caution) => (
@@ -35,7 +35,7 @@ export function StepMarks({ step, gauge, times, isWaitedFor, cautions }: StepMar
       {isWaitedFor && <WaitMark />}
       {step.stroke && <StrokeMark stroke={step.stroke} />}
       {step.depth && <DepthMark depth={step.depth} />}
-      {gauge !== null && <b className={styles.gauge}>{gauge}</b>}
+      {needle !== null && <b className={styles.needle}>{needle}</b>}
       {step.minutes !== null ? (
         <span className={styles.minutes}>{minutesWords(step.minutes)}</span>
       ) : (

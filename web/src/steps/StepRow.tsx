@@ -12,7 +12,8 @@ export interface StepHeadProps {
   isOpen: boolean;
   /** Made in the build that is looked at. */
   isInBuild: boolean;
-  gauge: number | null;
+  /** What it is called; null: none. */
+  needle: string | null;
   times: number;
   isWaitedFor: boolean;
   cautions: readonly Caution[];

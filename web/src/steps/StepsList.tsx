@@ -1,5 +1,6 @@
 import {
-  gaugeOf,
+  needleOf,
+  type NeedleWanted,
   insertTechnique,
   isWaitedFor,
   newUse,
@@ -7,6 +8,7 @@ import {
   type Step,
   ticksOf,
 } from '@lanakit/core';
+import { wantedName } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { nanoid } from 'nanoid';
 import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
@@ -74,7 +76,7 @@ export function StepsList({ openId, onOpen }: StepsListProps) {
                   step,
                   steps[index - 1]?.stage,
                   inBuild.has(step.id),
-                  gaugeOf(step, draft.document),
+                  needleName(needleOf(step, draft.document)),
                   isWaitedFor(step, draft.document),
                   (cautions.get(step.id) ?? NONE).join(),
                   draft.document.parts,
@@ -97,7 +99,7 @@ export function StepsList({ openId, onOpen }: StepsListProps) {
                 number={index + 1}
                 isOpen={isOpen}
                 isInBuild={inBuild.has(id)}
-                gauge={gaugeOf(step, draft.document)}
+                needle={needleName(needleOf(step, draft.document))}
                 times={ticksOf(step, draft.document).length}
                 isWaitedFor={isWaitedFor(step, draft.document)}
                 cautions={own}
@@ -194,3 +196,5 @@ function UseTechnique() {
     </>
   );
 }
+
+const needleName = (wanted: NeedleWanted | null): string | null => wanted && wantedName(wanted);

@@ -1,4 +1,5 @@
-import { blankCheck, gaugeOf, PATTERN_BOUNDS, type Pattern, type Step } from '@lanakit/core';
+import { blankCheck, byGauge, distinctNeedles, needleOf, type Pattern, type Step, wantedKey, wantedOfKey } from '@lanakit/core';
+import { wantedName } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { useTechniques } from '../api/resources.ts';
 import { useTable } from '../patterns/tableContext.ts';
@@ -16,18 +17,15 @@ export function useSlashChoices(): SlashChoice[] {
   const techniques = useTechniques().data?.items;
   return useMemo(() => {
     const choice = (value: string, label: string): SlashChoice => ({ value, label, search: label });
-    const gauges = [...new Set(document.steps.flatMap((step) => gaugeOf(step, document) ?? []))].sort(
-      (a, b) => a - b,
-    );
+    const own = distinctNeedles(document.steps.flatMap((step) => needleOf(step, document) ?? []));
+    const needles = own.length > 0 ? own : [byGauge(36), byGauge(38), byGauge(40)];
     return [
       ...document.parts.map(({ id, name }, index) => choice(`part:${id}`, `part ${index + 1} ${name}`)),
       ...document.findings.flatMap(({ id, findingId }) => {
         const name = wool.findings.get(findingId ?? '')?.name;
         return name === undefined ? [] : [choice(`finding:${id}`, `finding ${name}`)];
       }),
-      ...(gauges.length > 0 ? gauges : [36, 38, 40]).map((gauge) =>
-        choice(`needle:${gauge}`, `needle ${gauge}`),
-      ),
+      ...needles.map((needle) => choice(`needle:${wantedKey(needle)}`, `needle ${wantedName(needle)}`)),
       choice('check:new', 'check before going on'),
       choice('wait:new', 'wait: it sets or dries'),
       ...(techniques ?? []).map(({ id, name }) => choice(`technique:${id}`, `technique ${name}`)),
@@ -72,10 +70,8 @@ export function readSlash(
       return { kind: 'step', text: put(name), change };
     }
     case 'needle': {
-      const gauge = Number(id);
-      const { min, max } = PATTERN_BOUNDS.gauge;
-      const change = (): Partial<Step> =>
-        gauge >= min && gauge <= max ? { needle: { by: 'gauge', gauge } } : {};
+      const needle = wantedOfKey(id);
+      const change = (): Partial<Step> => (needle ? { needle } : {});
       return { kind: 'step', text: put(''), change };
     }
     case 'check':

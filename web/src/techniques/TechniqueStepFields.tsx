@@ -1,4 +1,5 @@
 import {
+  byGauge,
   PLAIN_ACTS,
   PATTERN_BOUNDS,
   STAGES,
@@ -90,7 +91,7 @@ export function TechniqueStepFields({ step, index, problem, change, onDelete }: 
         allowEmpty
         hint="empty: the stage’s"
         onValue={(gauge) =>
-          change((it) => void (it.needle = gauge === null ? { by: 'stage' } : { by: 'gauge', gauge }))
+          change((it) => void (it.needle = gauge === null ? { by: 'stage' } : byGauge(gauge)))
         }
       />
       <MinutesField

@@ -48,7 +48,7 @@ export const balloon = ({ fibre, finding }: DemoShelf): Pattern =>
     ],
     [
       step('hanger', 'Thread the hanging cord through the crown of a loose first roll, and knot it on a wisp inside: the coat will hide the hole.', ['Envelope'], 'sew', 'core', 0, 5, { leaves: 'rolled' }),
-      step('envelope', 'Roll the rest round it and felt. **Springy, no more**: it is light because it is soft.', ['Envelope'], 'make', 'core', 36, { low: 18, high: 26 }, {
+      step('envelope', 'Roll the rest round it and felt. **Springy, no more**: it is light because it is soft.', ['Envelope'], 'make', 'core', null, { low: 18, high: 26 }, {
         place: 'on-surface', stroke: 'toward-centre', depth: 'half', holder: 3, cue: 'it springs back and keeps its egg',
         drawing: ['draw-roll', 'Round the knotted cord.'],
       }),
@@ -56,27 +56,27 @@ export const balloon = ({ fibre, finding }: DemoShelf): Pattern =>
         checks: [{ look: 'the widest part', how: 'a needle half through at the crown, held up', pass: 'it hangs level', remedy: 'move the cord before you coat it', returnToStepId: 'hanger' }],
         drawing: ['draw-level', 'Before the coat, not after.'],
       }),
-      step('coat', 'Coat it in brine, two thin layers.', ['Envelope'], 'wrap', 'coat', 38, 22, {
+      step('coat', 'Coat it in brine, two thin layers.', ['Envelope'], 'wrap', 'coat', null, 22, {
         place: 'on-surface', stroke: 'at-a-slant', depth: 'light',
         drawing: ['draw-coat', 'Second layer across the first.'],
       }),
-      step('stripes', 'Six stripes from crown to foot. **Tack all six before you felt any.**', ['Envelope'], 'felt', 'detail', 40, 30, {
+      step('stripes', 'Six stripes from crown to foot. **Tack all six before you felt any.**', ['Envelope'], 'felt', 'detail', null, 30, {
         place: 'on-surface', stroke: 'edges-first', depth: 'light',
         repeat: { times: 6, notes: [] },
         checks: [{ look: 'the gaps', how: 'from above', pass: 'they are even', remedy: 'move the tacked ones; nothing is felted yet', returnToStepId: 'stripes' }],
       }),
-      step('ring', 'Roll the mouth ring thin and felt it firm; join its ends by felting them into each other.', ['Mouth ring'], 'make', 'shape', 38, 10, {
+      step('ring', 'Roll the mouth ring thin and felt it firm; join its ends by felting them into each other.', ['Mouth ring'], 'make', 'shape', null, 10, {
         place: 'in-hand', stroke: 'toward-centre', depth: 'half',
       }),
-      step('ring-on', 'Set the ring on the foot of the envelope, level, and cover the join with brine.', ['Mouth ring', 'Envelope'], 'join', 'join', 38, 8, {
+      step('ring-on', 'Set the ring on the foot of the envelope, level, and cover the join with brine.', ['Mouth ring', 'Envelope'], 'join', 'join', null, 8, {
         place: 'in-place', stroke: 'straight-down', depth: 'half', on: [['Mouth ring', 'Envelope']],
         checks: [{ look: 'the ring', how: 'turn it under a lamp', pass: 'it does not wander', remedy: 'lift it where it is only tacked, and set it again' }],
       }),
-      step('clouds', 'Three clouds, airy, hardly felted.', ['Cloud'], 'make', 'shape', 38, 12, {
+      step('clouds', 'Three clouds, airy, hardly felted.', ['Cloud'], 'make', 'shape', null, 12, {
         place: 'on-surface', stroke: 'one-direction', depth: 'light', cue: 'they hold when you lift them',
         repeat: { times: null, notes: [] },
       }),
-      step('sandbags', 'Four sandbags, solid.', ['Sandbag'], 'make', 'shape', 38, 20, {
+      step('sandbags', 'Four sandbags, solid.', ['Sandbag'], 'make', 'shape', null, 20, {
         place: 'in-hand', stroke: 'toward-centre', depth: 'half', cue: 'they do not dent',
         repeat: { times: null, notes: [] },
       }),
@@ -87,19 +87,19 @@ export const balloon = ({ fibre, finding }: DemoShelf): Pattern =>
       step('basket-hang', 'Hang the basket from four cords on the ring, all as long, and sew a sandbag where each is tied.', ['Sandbag', 'Mouth ring'], 'sew', 'mount', 0, 18, {
         checks: [{ look: 'the basket', how: 'hang it up', pass: 'it is level', remedy: 'shorten the cord on the low side by one knot' }],
       }),
-      step('pennants', 'Pennants: lay them along a cord, fix one end, and trim them straight. **Keep what you cut off.**', ['Pennant'], 'cut', 'hair', 40, 12, {
+      step('pennants', 'Pennants: lay them along a cord, fix one end, and trim them straight. **Keep what you cut off.**', ['Pennant'], 'cut', 'hair', { by: 'feel', feel: 'small' }, 12, {
         place: 'in-place', leaves: 'trimmed',
         checks: [{ look: 'the drop, before you cut', how: 'against the guide', pass: 'none is shorter than the line', remedy: 'pull the short ones out, lay others' }],
       }),
-      step('trimmings', 'The trimmings go onto the clouds, laid on loosely.', ['Cloud'], 'wrap', 'detail', 40, 5, {
+      step('trimmings', 'The trimmings go onto the clouds, laid on loosely.', ['Cloud'], 'wrap', 'detail', null, 5, {
         place: 'on-surface', stroke: 'at-a-slant', depth: 'light',
       }),
       step('clouds-on', 'Hang the clouds from the pennants’ cord with a stitch each, at three heights.', ['Cloud', 'Pennant'], 'sew', 'mount', 0, 6),
-      step('rope', 'Coil the rope end and set it into the basket with three stabs.', ['Rope end'], 'make', 'detail', 40, 5, {
+      step('rope', 'Coil the rope end and set it into the basket with three stabs.', ['Rope end'], 'make', 'detail', null, 5, {
         place: 'in-hand', stroke: 'along', depth: 'light', leaves: 'joined',
       }),
       step('bell', 'Sew the bell under the basket.', [], 'sew', 'mount', 0, 4),
-      step('finish', 'Fine needle over the envelope, then hang it up and leave it until the cords have settled.', ['Envelope'], 'felt', 'finish', 42, 8, {
+      step('finish', 'Fine needle over the envelope, then hang it up and leave it until the cords have settled.', ['Envelope'], 'felt', 'finish', null, 8, {
         place: 'in-place', stroke: 'at-a-slant', depth: 'light', waiting: 60,
         checks: [{ look: 'the whole', how: 'from two sides, an hour later', pass: 'it hangs level', remedy: 'slide the hanging knot; snip nothing until it is right' }],
       }),
@@ -126,6 +126,7 @@ export const balloon = ({ fibre, finding }: DemoShelf): Pattern =>
         { id: 'hanger-first', beforeId: 'hanger', afterId: 'coat', strength: 'must', reason: 'the coat hides the hole' },
         { id: 'weigh-then-hang', beforeId: 'sandbags-match', afterId: 'basket-hang', strength: 'must', reason: 'unequal bags tip the basket' },
       ],
+      school: { kind: 'by-feel' },
       prerequisites: 'You can sew a seam by hand.',
     },
   ); // prettier-ignore

@@ -1,4 +1,4 @@
-import type { Pattern } from '@lanakit/core';
+import { byGauge, type Pattern } from '@lanakit/core';
 import { DRAWINGS } from '../drawings.ts';
 import {
   choice,
@@ -31,22 +31,22 @@ export const beetle = ({ fibre, finding }: DemoShelf): Pattern =>
       part('Leg', shapes.limb(20, 4), fibre('soot'), { count: 6, exactness: [{ size: 'length', is: 'free' }] }),
     ],
     [
-      step('cases', 'Lay the core within the drawn line on the backing sheet and felt it on.', ['Wing cases'], 'make', 'core', 38, 14, {
+      step('cases', 'Lay the core within the drawn line on the backing sheet and felt it on.', ['Wing cases'], 'make', 'core', null, 14, {
         place: 'on-template', stroke: 'edges-first', depth: 'half', cue: 'the edge cannot be lifted with a fingernail',
         readers: { kit: 'The line is printed on your sheet.', pattern: 'Copy the line from the guide with a pencil, and leave a finger’s width of sheet all round.' },
         drawing: ['draw-sheet', 'Once round the edge, then the middle.'],
       }),
-      step('cases-coat', 'Rust over it, domed in the middle, then one dark line of soot down the length where the cases meet.', ['Wing cases'], 'wrap', 'coat', 40, 12, {
+      step('cases-coat', 'Rust over it, domed in the middle, then one dark line of soot down the length where the cases meet.', ['Wing cases'], 'wrap', 'coat', null, 12, {
         place: 'on-surface', stroke: 'at-a-slant', depth: 'light',
         checks: [{ look: 'the back of the sheet', how: 'turn it over', pass: 'only a haze of rust comes through', remedy: 'work shallower: the other side must stay clean' }],
       }),
-      step('shield', 'Shield, overlapping the wing cases by a needle’s length, then the head, overlapping the shield.', ['Shield', 'Head'], 'make', 'shape', 38, 12, {
+      step('shield', 'Shield, overlapping the wing cases by a needle’s length, then the head, overlapping the shield.', ['Shield', 'Head'], 'make', 'shape', null, 12, {
         place: 'on-surface', stroke: 'edges-first', depth: 'half',
       }),
-      step('head-on', 'Felt head and shield together where they meet.', ['Head', 'Shield'], 'join', 'join', 38, 4, {
+      step('head-on', 'Felt head and shield together where they meet.', ['Head', 'Shield'], 'join', 'join', null, 4, {
         place: 'in-place', stroke: 'straight-down', depth: 'half', on: [['Head', 'Shield']],
       }),
-      step('shield-on', 'Felt the shield down onto the edge of the wing cases.', ['Shield', 'Wing cases'], 'join', 'join', 38, 4, {
+      step('shield-on', 'Felt the shield down onto the edge of the wing cases.', ['Shield', 'Wing cases'], 'join', 'join', null, 4, {
         place: 'in-place', stroke: 'edges-first', depth: 'half', on: [['Shield', 'Wing cases']],
       }),
       step('jaws', 'Two jaws, solid, each with a loose end. **Bend them while still soft**, then felt the bend firm.', ['Jaw'], 'make', 'detail', 40, 14, {
@@ -54,11 +54,11 @@ export const beetle = ({ fibre, finding }: DemoShelf): Pattern =>
         repeat: { times: null, notes: ['left as you look at it', 'right as you look at it: the mirror of the first'] },
         drawing: ['draw-tail', 'The loose end goes under the head.'],
       }),
-      step('jaws-on', 'Tuck the loose ends under the head and felt them in from above.', ['Jaw', 'Head'], 'join', 'detail', 40, 6, {
+      step('jaws-on', 'Tuck the loose ends under the head and felt them in from above.', ['Jaw', 'Head'], 'join', 'detail', null, 6, {
         place: 'in-place', stroke: 'straight-down', depth: 'half', on: [['Jaw', 'Head']],
         checks: [{ look: 'the tips', how: 'from above', pass: 'they are level and a finger apart', remedy: 'bend them; the loose end holds' }],
       }),
-      step('legs', 'Six legs of soot, three a side, straight onto the sheet. The length is as you like.', ['Leg', 'Wing cases'], 'join', 'detail', 40, 18, {
+      step('legs', 'Six legs of soot, three a side, straight onto the sheet. The length is as you like.', ['Leg', 'Wing cases'], 'join', 'detail', null, 18, {
         place: 'on-surface', stroke: 'along', depth: 'light', on: [['Leg', 'Wing cases']],
         repeat: { times: 6, notes: ['left, front', 'left, middle', 'left, back', 'right, front', 'right, middle', 'right, back'] },
       }),
@@ -76,7 +76,7 @@ export const beetle = ({ fibre, finding }: DemoShelf): Pattern =>
         checks: [{ look: 'the edges', how: 'dry, before any glue', pass: 'both pieces match', remedy: 'trim the back piece now; glued, it is too late' }],
       }),
       step('set', 'Leave it under a book until the glue has set. Do not pin it on before.', ['Wing cases'], 'wait', 'mount', 0, null, { waiting: 120 }),
-      step('edge', 'Snip the two edges even, and fine needle over the wing cases.', ['Wing cases'], 'felt', 'finish', 42, 6, {
+      step('edge', 'Snip the two edges even, and fine needle over the wing cases.', ['Wing cases'], 'felt', 'finish', null, 6, {
         place: 'in-hand', stroke: 'at-a-slant', depth: 'light',
       }),
     ],
@@ -106,6 +106,7 @@ export const beetle = ({ fibre, finding }: DemoShelf): Pattern =>
       links: [
         { id: 'sheet-last', beforeId: 'legs', afterId: 'trim', strength: 'must', reason: 'legs reach past the line' },
       ],
+      school: { kind: 'two', build: byGauge(36), surface: byGauge(38, 'star') },
       prerequisites: 'Steady hands; you have felted something flat before.',
       sidesSeen: 'viewer',
     },

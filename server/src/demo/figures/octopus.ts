@@ -1,4 +1,4 @@
-import { insertTechnique, type Pattern, type TechniqueUse } from '@lanakit/core';
+import { byGauge, insertTechnique, type Pattern, type TechniqueUse } from '@lanakit/core';
 import { DRAWINGS } from '../drawings.ts';
 import {
   extra,
@@ -141,9 +141,9 @@ const withoutArms = ({ fibre, finding }: DemoShelf): Pattern =>
       findings: [fitting(finding('Limpet shell'), 1, null, 'shell')],
       shared: [{ id: 'arms', name: 'plum for the arms', massG: 9.4, isWeighed: true }],
       stageNeedles: [
-        { stage: 'core', gauge: 36 },
-        { stage: 'shape', gauge: 38 },
-        { stage: 'join', gauge: 36 },
+        { stage: 'core', needle: byGauge(36) },
+        { stage: 'shape', needle: byGauge(38) },
+        { stage: 'join', needle: byGauge(36) },
       ],
       options: [
         extra('suckers', true, thing('part', 'sucker'), thing('step', 'suckers')),

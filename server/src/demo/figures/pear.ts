@@ -1,4 +1,4 @@
-import type { Pattern } from '@lanakit/core';
+import { byGauge, type Pattern } from '@lanakit/core';
 import { DRAWINGS } from '../drawings.ts';
 import { extra, join, part, pattern, shapes, size, step, thing, use, type DemoShelf } from '../write.ts';
 
@@ -68,7 +68,7 @@ export const pear = ({ fibre }: DemoShelf): Pattern =>
         place: 'in-place', stroke: 'straight-down', depth: 'through', on: [['Stalk', 'Body'], ['Leaf', 'Stalk']],
         checks: [{ look: 'the stalk', how: 'pull it gently', pass: 'it does not lift', remedy: 'felt deeper from three sides, aiming under the stalk', returnToStepId: 'join' }],
       }),
-      step('blush', 'A thin breath of coral on one cheek. Less than you think.', ['Blush', 'Body'], 'wrap', 'detail', 40, 5, {
+      step('blush', 'A thin breath of coral on one cheek. Less than you think.', ['Blush', 'Body'], 'wrap', 'detail', null, 5, {
         place: 'on-surface', stroke: 'at-a-slant', depth: 'light',
         readers: { kit: '', pattern: 'As much as a coin would hide, pulled so thin that you see through it.' },
       }),
@@ -80,13 +80,7 @@ export const pear = ({ fibre }: DemoShelf): Pattern =>
     DRAWINGS,
     {
       joins: [join('Stalk', 'Body', { sink: size(8) }), join('Leaf', 'Stalk', { looseEnd: null })],
-      stageNeedles: [
-        { stage: 'core', gauge: 38 },
-        { stage: 'shape', gauge: 38 },
-        { stage: 'coat', gauge: 38 },
-        { stage: 'join', gauge: 38 },
-        { stage: 'finish', gauge: 40 },
-      ],
+      school: { kind: 'one', needle: byGauge(38) },
       options: [extra('a blush', true, thing('part', 'blush'), thing('step', 'blush'))],
       slots: [
         { id: 'skin', name: 'skin', places: [{ kind: 'use', id: 'body-2' }], rule: null },

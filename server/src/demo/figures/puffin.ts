@@ -1,4 +1,4 @@
-import type { Pattern } from '@lanakit/core';
+import { byGauge, type Pattern } from '@lanakit/core';
 import { DRAWINGS } from '../drawings.ts';
 import {
   choice,
@@ -76,7 +76,7 @@ export const puffin = ({ fibre, finding }: DemoShelf): Pattern =>
         checks: [{ look: 'the neck', how: 'hold the head and shake', pass: 'nothing wobbles', remedy: 'go round once more, deeper', returnToStepId: 'join-head' }],
         drawing: ['draw-join', 'From both sides, through the small one into the large.'],
       }),
-      step('wings', 'Make both wings together: lay out, felt through, fold the edges in along the template, felt from the other side.', ['Wing'], 'make', 'shape', 38, 22, {
+      step('wings', 'Make both wings together: lay out, felt through, fold the edges in along the template, felt from the other side.', ['Wing'], 'make', 'shape', null, 22, {
         place: 'on-template', stroke: 'edges-first', depth: 'through',
         repeat: { times: null, notes: ['the figure’s left: tip pointing back', 'the figure’s right: turn the template over'] },
         drawing: ['draw-leaf', 'Edges in, then the middle.'],
@@ -88,7 +88,7 @@ export const puffin = ({ fibre, finding }: DemoShelf): Pattern =>
         place: 'on-surface', stroke: 'at-a-slant', depth: 'light', on: [['Head', 'Body']],
         drawing: ['draw-coat', 'Second layer across the first.'],
       }),
-      step('belly', 'Lay the belly in chalk, **white last**, so that no slate strays into it.', ['Body'], 'wrap', 'coat', 40, 10, {
+      step('belly', 'Lay the belly in chalk, **white last**, so that no slate strays into it.', ['Body'], 'wrap', 'coat', null, 10, {
         place: 'on-surface', stroke: 'edges-first', depth: 'light',
         checks: [{ look: 'the belly', how: 'in daylight', pass: 'no dark fibre in the white', remedy: 'lift it out with tweezers before it is felted in' }],
       }),
@@ -97,22 +97,22 @@ export const puffin = ({ fibre, finding }: DemoShelf): Pattern =>
         drawing: ['draw-wire', 'One wire for both legs.'],
       }),
       step('way', 'Before you wind anything on: look at your hands.', ['Leg'], { kind: 'decide', question: 'which way the wrap runs', answers: ['toward you', 'away from you'] }, 'skeleton', 0, 1, { leaves: 'rolled' }),
-      step('legs', 'Wind the fuzzy stem up each leg from the foot, then marigold over it, always the same way. Against it, it bumps.', ['Leg'], 'wrap', 'skeleton', 38, 14, {
+      step('legs', 'Wind the fuzzy stem up each leg from the foot, then marigold over it, always the same way. Against it, it bumps.', ['Leg'], 'wrap', 'skeleton', null, 14, {
         place: 'in-hand', stroke: 'along', depth: 'light', recallsStepId: 'way', leaves: 'felted',
         repeat: { times: null, notes: ['the figure’s left', 'the figure’s right'] },
       }),
-      step('feet', 'Felt both feet flat and notch two webs into the front.', ['Foot'], 'make', 'shape', 38, 12, {
+      step('feet', 'Felt both feet flat and notch two webs into the front.', ['Foot'], 'make', 'shape', null, 12, {
         place: 'on-surface', stroke: 'straight-down', depth: 'through',
         repeat: { times: null, notes: ['the figure’s left', 'the figure’s right'] },
       }),
-      step('feet-on', 'Felt the feet round the toes, and cover with a wrap of marigold.', ['Foot', 'Leg'], 'join', 'join', 38, 8, {
+      step('feet-on', 'Felt the feet round the toes, and cover with a wrap of marigold.', ['Foot', 'Leg'], 'join', 'join', null, 8, {
         place: 'in-place', stroke: 'edges-first', depth: 'half', on: [['Foot', 'Leg']],
       }),
       step('legs-on', 'Push the single wire through the body, low and level, and felt the legs in. Stand it up **before** you felt them deep.', ['Leg', 'Body'], 'join', 'join', 36, 10, {
         place: 'in-place', stroke: 'toward-centre', depth: 'through', on: [['Leg', 'Body']],
         checks: [{ look: 'how it stands', how: 'on the table, tapped', pass: 'it stays up', remedy: 'bend the legs under the middle; if it still falls, flatten the feet', returnToStepId: 'legs-on' }],
       }),
-      step('wings-on', 'Set the wings at the shoulder. Felt the front edge only; the tips stay free.', ['Wing', 'Body'], 'join', 'join', 38, 8, {
+      step('wings-on', 'Set the wings at the shoulder. Felt the front edge only; the tips stay free.', ['Wing', 'Body'], 'join', 'join', null, 8, {
         place: 'in-place', stroke: 'straight-down', depth: 'half', on: [['Wing', 'Body']],
         repeat: { times: null, notes: ['the figure’s left', 'the figure’s right: hold it level with the first'] },
       }),
@@ -131,7 +131,7 @@ export const puffin = ({ fibre, finding }: DemoShelf): Pattern =>
       step('eyes-sew', 'Sew the eyes on through the head, and pull them in a little so that they sit in a dip.', ['Head'], 'sew', 'detail', 0, 10, {
         checks: [{ look: 'both eyes', how: 'sight across from the front', pass: 'they are level', remedy: 'unpick the second, and move it', returnToStepId: 'pins' }],
       }),
-      step('eyes-felt', 'Dot the eyes in soot, a little larger than you want them: they sink as you stab.', ['Head'], 'make', 'detail', 42, 8, {
+      step('eyes-felt', 'Dot the eyes in soot, a little larger than you want them: they sink as you stab.', ['Head'], 'make', 'detail', null, 8, {
         place: 'on-surface', stroke: 'straight-down', depth: 'light', leaves: 'covered',
         checks: [{ look: 'both eyes', how: 'sight across from the front', pass: 'they are level and alike', remedy: 'lift the fibre out while it is fresh, and lay it again' }],
       }),
@@ -139,7 +139,7 @@ export const puffin = ({ fibre, finding }: DemoShelf): Pattern =>
         place: 'in-place',
         checks: [{ look: 'the length, before you cut', pass: 'it reaches just past the feet', remedy: 'lay it again higher or lower', how: 'from the side' }],
       }),
-      step('finish', 'Fine needle all over, shallow. Snip what still stands off.', ['Body', 'Head', 'Wing'], 'felt', 'finish', 42, 15, {
+      step('finish', 'Fine needle all over, shallow. Snip what still stands off.', ['Body', 'Head', 'Wing'], 'felt', 'finish', null, 15, {
         place: 'on-surface', stroke: 'at-a-slant', depth: 'light', cue: 'no poke marks show at arm’s length',
         checks: [{ look: 'how it stands', how: 'tap the table', pass: 'it stays up', remedy: 'flatten the feet; bend the legs under the middle' }],
       }),
@@ -175,11 +175,7 @@ export const puffin = ({ fibre, finding }: DemoShelf): Pattern =>
         fitting(finding('Bead eye 4 mm, black'), 2, 'Head', 'eyes-4'),
         fitting(finding('Bead eye 3 mm, black'), 2, 'Head', 'eyes-3'),
       ],
-      stageNeedles: [
-        { stage: 'core', gauge: 38 },
-        { stage: 'shape', gauge: 38 },
-        { stage: 'join', gauge: 36 },
-      ],
+      school: { kind: 'ladder', build: byGauge(38), surface: byGauge(40), detail: byGauge(42) },
       links: [
         { id: 'wings-before-coat', beforeId: 'wings', afterId: 'coat', strength: 'easier', reason: 'what is left of the slate goes into the coat' },
         { id: 'notch-soft', beforeId: 'feet', afterId: 'feet-on', strength: 'while-soft', reason: 'the toes press into the foot while it still gives' },

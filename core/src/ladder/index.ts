@@ -1,0 +1,72 @@
+export {
+  breakageRate,
+  defaultRate,
+  RISK_FACTOR,
+  riskFactor,
+  RISKS,
+  risksOf,
+  SKILL_FACTOR,
+  SKILLS,
+  type BreakageEvidence,
+  type BreakageRate,
+  type Risk,
+  type Skill,
+} from './breakage.ts';
+export { needleCard, type CardLine } from './card.ts';
+export {
+  FAULT_RULES,
+  faultOf,
+  suspectsOf,
+  SYMPTOMS,
+  type FaultId,
+  type Suspect,
+  type Symptom,
+} from './faults.ts';
+export {
+  changesIn,
+  fewestChanges,
+  inOrder,
+  orderingTask,
+  type Ordering,
+  type OrderingTask,
+} from './fewerChanges.ts';
+export { peakOf, type Filling } from './fillings.ts';
+export { betterFor, ladderOf, type Ladder, type LadderFlag, type Rung } from './flags.ts';
+export { compareStrength, judgeNeedle, ruleOf, type Verdict } from './judge.ts';
+export {
+  KIT_DEFAULTS,
+  needleKit,
+  type HolderNeed,
+  type KitLine,
+  type KitSetting,
+  type NeedleKit,
+} from './kit.ts';
+export { factsOfNeedle, factsOfWanted, type NeedleFacts } from './needleFacts.ts';
+export { handedOut, ownedFor, rankedFor, wantedOf, type Owned } from './owned.ts';
+export {
+  CHANGE_CUES,
+  needlePath,
+  type Change,
+  type ChangeCue,
+  type NeedlePath,
+  type Stretch,
+} from './path.ts';
+export { NEEDLE_RULES, STRENGTHS, type NeedleRule, type NeedleRuleId, type Strength } from './rules.ts';
+export { atMost, fewestSpares, type Spares } from './spares.ts';
+export { factsOfSteps, type StepFacts } from './stepFacts.ts';
+export {
+  checkTap,
+  emptyLine,
+  isProblems,
+  PILES,
+  ResolveInput,
+  TapInput,
+  TAPPED,
+  tapsToClose,
+  tapsToResolve,
+  trayOf,
+  type Pile,
+  type Tap,
+  type Tapped,
+  type TrayLine,
+} from './tray.ts';

@@ -1,0 +1,73 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { discriminated, strict } from '../schema/discriminated.ts';
+import { oneOf, orUnknown } from '../schema/oneOf.ts';
+import { PROFILES, type NeedleInput } from './needle.ts';
+
+/** Sizes of those who use no numbers, coarse to fine. They are relative: one maker’s fine is another’s ordinary. */
+export const FEELS = ['large', 'medium', 'small'] as const;
+export type Feel = (typeof FEELS)[number];
+
+export const WantedByGauge = Type.Object(
+  {
+    by: Type.Literal('gauge'),
+    gauge: Type.Number({ description: '32 coarse – 42 fine' }),
+    profile: orUnknown(oneOf(PROFILES)),
+  },
+  strict,
+);
+export const WantedByFeel = Type.Object({ by: Type.Literal('feel'), feel: oneOf(FEELS) }, strict);
+
+/** The sort of needle a pattern asks for, whatever is on anybody’s shelf. No profile: any will do. */
+export const NeedleWanted = discriminated('by', [WantedByGauge, WantedByFeel]);
+export type NeedleWanted = Static<typeof NeedleWanted>;
+
+/** What the maker calls a size that has no number: `large, from the old tin` is large. */
+export function feelOf({ sizeWord }: Pick<NeedleInput, 'sizeWord'>): Feel | null {
+  const words = sizeWord.toLowerCase().split(/[^a-z]+/);
+  return FEELS.find((feel) => words.includes(feel)) ?? null;
+}
+
+/** Whether a needle of the shelf is of the sort that is asked for. */
+export function isOfSort(needle: NeedleInput, wanted: NeedleWanted): boolean {
+  if (wanted.by === 'feel') return feelOf(needle) === wanted.feel;
+  return needle.gauge === wanted.gauge && (wanted.profile === null || needle.profile === wanted.profile);
+}
+
+/** One word for each sort: `38`, `38-star`, `large`. */
+export const wantedKey = (wanted: NeedleWanted): string =>
+  wanted.by === 'feel' ? wanted.feel : [wanted.gauge, wanted.profile ?? []].flat().join('-');
+
+/** The other way round; null for what is no such word. */
+export function wantedOfKey(key: string): NeedleWanted | null {
+  const feel = FEELS.find((word) => word === key);
+  if (feel) return { by: 'feel', feel };
+  const [gauge, word] = key.split('-');
+  const profile = PROFILES.find((one) => one === word) ?? null;
+  return /^\d+$/.test(gauge ?? '') ? byGauge(Number(gauge), profile) : null;
+}
+
+/** Gauges a size word is read as where only a number can be compared. Ours, and no more than an order. */
+export const GAUGE_OF_FEEL: Readonly<Record<Feel, number>> = { large: 36, medium: 38, small: 40 };
+
+/** How fine it is, as a gauge. */
+export const finenessOf = (wanted: NeedleWanted): number =>
+  wanted.by === 'gauge' ? wanted.gauge : GAUGE_OF_FEEL[wanted.feel];
+
+/** Coarse before fine; of one gauge in the order of their keys. */
+export const byFineness = (a: NeedleWanted, b: NeedleWanted): number =>
+  finenessOf(a) - finenessOf(b) || wantedKey(a).localeCompare(wantedKey(b));
+
+/** Each sort once, coarse to fine. */
+export function distinctNeedles(all: readonly NeedleWanted[]): NeedleWanted[] {
+  const byKey = new Map(all.map((wanted) => [wantedKey(wanted), wanted]));
+  return [...byKey.values()].sort(byFineness);
+}
+
+export const byGauge = (
+  gauge: number,
+  profile: Static<typeof WantedByGauge>['profile'] = null,
+): NeedleWanted => ({
+  by: 'gauge',
+  gauge,
+  profile,
+});
