@@ -172,6 +172,8 @@ describe('the kit of a room', () => {
       step('a', 'felt', ['body'], { needle: byGauge(38) }),
       step('b', 'felt', ['body'], { needle: byGauge(38, 'triangular') }),
     ]);
+    const { path } = ladderOf(both, estimatePattern(both, wool), wool, NEEDLES);
+    expect(path.changes).toEqual([]);
     expect(kitOf(both).lines.map(({ perPerson, stepIds }) => [perPerson, stepIds])).toEqual([[1, ['a', 'b']]]);
   });
 }); // prettier-ignore

@@ -18,6 +18,7 @@ import { pictureRoutes } from './routes/pictures.ts';
 import { runRoutes } from './routes/runs.ts';
 import { stockRoutes } from './routes/stock.ts';
 import { techniqueRoutes } from './routes/techniques.ts';
+import { trayRoutes } from './routes/trays.ts';
 
 export interface AppDeps extends RouteDeps {
   readonly log: Logger;
@@ -64,6 +65,7 @@ export function allRoutes(deps: RouteDeps): Route[] {
     ...pictureRoutes(deps),
     ...techniqueRoutes(deps),
     ...runRoutes(deps),
+    ...trayRoutes(deps),
     ...benchRoutes(deps),
     {
       method: 'get',

@@ -310,7 +310,7 @@ describe('pattern files', () => {
     };
     const { file } = await readFile(JSON.stringify(second));
     expect(file.pattern).toMatchObject({
-      formatVersion: 3,
+      formatVersion: 4,
       level: 'practised',
       steps: [{ act: { kind: 'wrap' }, needle: { by: 'gauge', gauge: 38, profile: null }, minutes: 4 }],
     });

@@ -24,6 +24,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./reading/ReadingPage.tsx')).ReadingPage }),
       },
       {
+        path: 'patterns/:id/needles',
+        lazy: async () => ({ Component: (await import('./ladder/NeedlesPaper.tsx')).NeedlesPaper }),
+      },
+      {
         path: 'bring-in',
         lazy: async () => ({ Component: (await import('./patterns/BringInPage.tsx')).BringInPage }),
       },
@@ -50,6 +54,14 @@ export const router = createBrowserRouter([
       {
         path: 'runs/:id/weigh-out',
         lazy: async () => ({ Component: (await import('./runs/WeighOutSheet.tsx')).WeighOutSheet }),
+      },
+      {
+        path: 'runs/:id/needles',
+        lazy: async () => ({ Component: (await import('./runs/NeedlesPage.tsx')).NeedlesPage }),
+      },
+      {
+        path: 'runs/:id/tray',
+        lazy: async () => ({ Component: (await import('./runs/TrayPage.tsx')).TrayPage }),
       },
       {
         path: 'runs/:id/packs',

@@ -1,3 +1,4 @@
+import type { TrayLine } from '../ladder/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import type { Problem } from '../problems/index.ts';
 import type { Run } from '../run/index.ts';
@@ -22,6 +23,23 @@ export interface Revision {
   /** What is new in it, in the author’s words. */
   readonly note: string;
   readonly document: Pattern;
+}
+
+/** Needles of a class, counted out and in. */
+export interface NeedleTray {
+  readonly lines: readonly TrayLine[];
+  /** When everybody had gone and what was still out became missing; null while it is counted. */
+  readonly closedAt: string | null;
+}
+
+/** Needles that a class before has not brought back, and nobody has given up. */
+export interface MissingNeedles {
+  readonly runId: string;
+  readonly runName: string;
+  readonly date: string;
+  readonly needleId: string;
+  readonly needleName: string;
+  readonly missing: number;
 }
 
 /** A run with the names of what it makes. */
@@ -73,6 +91,8 @@ export interface Bench {
   readonly runs: readonly BenchRun[];
   /** Over all runs ahead. */
   readonly short: readonly { readonly fibreId: string; readonly shortG: number }[];
+  /** Until each is found or given up. */
+  readonly missingNeedles: readonly MissingNeedles[];
   readonly unfinished: readonly {
     readonly id: string;
     readonly title: string;

@@ -1,6 +1,7 @@
 import { wantedKey } from '../needles/index.ts';
-import { needleOf, type Pattern } from '../pattern/index.ts';
+import type { Pattern } from '../pattern/index.ts';
 import { orderLinks } from '../writing/index.ts';
+import { needlePath } from './path.ts';
 
 /** Steps to put in an order: who comes before whom, and which needle each is done with (null: none). */
 export interface OrderingTask {
@@ -194,10 +195,7 @@ export function orderingTask(pattern: Pattern): OrderingTask {
       lastOfPart.set(partId, at);
     }
   });
-  const needles = steps.map((step) => {
-    const wanted = needleOf(step, pattern);
-    return wanted && wantedKey(wanted);
-  });
+  const needles = needlePath(pattern).stretches.map(({ wanted }) => wanted && wantedKey(wanted));
   return { needles, before };
 }
 

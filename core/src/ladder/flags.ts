@@ -1,5 +1,5 @@
 import { distinctNeedles, finenessOf, type Needle, type NeedleWanted, wantedKey } from '../needles/index.ts';
-import { isNeedleMissing, needleOf, needlesOfSchool, type Pattern } from '../pattern/index.ts';
+import { isNeedleMissing, needlesOfSchool, type Pattern } from '../pattern/index.ts';
 import type { PatternEstimate, Wool } from '../wool/index.ts';
 import { compareStrength, judgeNeedle, type Verdict } from './judge.ts';
 import { factsOfNeedle, factsOfWanted, type NeedleFacts } from './needleFacts.ts';
@@ -55,7 +55,7 @@ export function ladderOf(
 ): Ladder {
   const facts = factsOfSteps(build, estimate, wool);
   const path = needlePath(build);
-  const rungs = rungsOf(build, facts, needles);
+  const rungs = rungsOf(path, facts, needles);
   const rungByKey = new Map(rungs.map((rung) => [rung.key, rung]));
   const verdicts = new Map<string, Verdict>();
   for (const { step, wanted } of path.stretches) {
@@ -70,11 +70,12 @@ export function ladderOf(
 export const factsOfRung = ({ wanted, owned }: Pick<Rung, 'wanted' | 'owned'>): NeedleFacts =>
   owned.kind === 'owned' ? factsOfNeedle(owned.needle) : factsOfWanted(wanted);
 
-function rungsOf(build: Pattern, facts: ReadonlyMap<string, StepFacts>, needles: readonly Needle[]): Rung[] {
-  const all = build.steps.flatMap((step) => {
-    const wanted = needleOf(step, build);
-    return wanted ? [{ wanted, stepId: step.id }] : [];
-  });
+function rungsOf(
+  path: NeedlePath,
+  facts: ReadonlyMap<string, StepFacts>,
+  needles: readonly Needle[],
+): Rung[] {
+  const all = path.stretches.flatMap(({ step, wanted }) => (wanted ? [{ wanted, stepId: step.id }] : []));
   return distinctNeedles(all.map(({ wanted }) => wanted)).map((wanted) => {
     const key = wantedKey(wanted);
     const stepIds = all.filter((one) => wantedKey(one.wanted) === key).map(({ stepId }) => stepId);

@@ -32,6 +32,7 @@ export {
 } from './fewerChanges.ts';
 export { peakOf, type Filling } from './fillings.ts';
 export { betterFor, ladderOf, type Ladder, type LadderFlag, type Rung } from './flags.ts';
+export { layOut, type LaidStretch } from './layout.ts';
 export { compareStrength, judgeNeedle, ruleOf, type Verdict } from './judge.ts';
 export {
   KIT_DEFAULTS,

@@ -47,10 +47,11 @@ export interface NeedlePath {
 
 /** The needles of a pattern as they follow one another in the hand. */
 export function needlePath(pattern: Pick<Pattern, 'steps'> & NeedleHabit): NeedlePath {
+  const needles = oneProfileEach(pattern.steps.map((step) => needleOf(step, pattern)));
   const stretches = pattern.steps.map((step, at): Stretch => ({
     step,
     at,
-    wanted: needleOf(step, pattern),
+    wanted: needles[at] ?? null,
     minutes: step.minutes === null ? null : minutesRange(step.minutes).likely,
   }));
   const inHand = stretches.filter((stretch): stretch is InHand => stretch.wanted !== null);
@@ -61,6 +62,19 @@ export function needlePath(pattern: Pick<Pattern, 'steps'> & NeedleHabit): Needl
       : [];
   });
   return { stretches, changes };
+}
+
+/** Where any needle of a gauge will do, and one with a profile is in the hand anyway, that one does. */
+function oneProfileEach(needles: readonly (NeedleWanted | null)[]): (NeedleWanted | null)[] {
+  const first = new Map<number, NeedleWanted>();
+  for (const wanted of needles) {
+    if (wanted?.by === 'gauge' && wanted.profile !== null && !first.has(wanted.gauge)) {
+      first.set(wanted.gauge, wanted);
+    }
+  }
+  return needles.map((wanted) =>
+    wanted?.by === 'gauge' && wanted.profile === null ? (first.get(wanted.gauge) ?? wanted) : wanted,
+  );
 }
 
 type InHand = Stretch & { readonly wanted: NeedleWanted };

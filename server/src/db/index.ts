@@ -7,6 +7,7 @@ import { runQueries } from './runs.ts';
 import { shelfReader } from './shelf.ts';
 import { stockQueries } from './stock.ts';
 import { techniqueQueries } from './techniques.ts';
+import { trayQueries } from './trays.ts';
 
 export { openDatabase, type Db, type OpenRefusal, type OpenResult } from './openDatabase.ts';
 export { migrate } from './migrate.ts';
@@ -26,6 +27,7 @@ export function createStore(db: Db) {
     pictures: pictureQueries(db),
     techniques: techniqueQueries(db),
     runs: runQueries(db),
+    trays: trayQueries(db),
     /** Runs all of it or nothing; within another, as a part of that. */
     together: <T>(work: () => T): T => db.transaction(work)(),
   };

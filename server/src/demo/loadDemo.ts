@@ -1,7 +1,8 @@
 import { createHash } from 'node:crypto';
-import { RUN_DEFAULTS, type Pattern, type RunInput, withoutPart } from '@lanakit/core';
+import { RUN_DEFAULTS, type Pattern, type Pile, type RunInput, withoutPart } from '@lanakit/core';
 import { sanitizeDrawing } from '../pictures.ts';
 import { todayOf, type RouteDeps } from '../routes/deps.ts';
+import { kitOfRun } from '../routes/trays.ts';
 import { DRAWINGS } from './drawings.ts';
 import { balloon, beetle, beetleBeingChanged, octopus, pear, puffin } from './patterns.ts';
 import { loadShelf } from './loadShelf.ts';
@@ -38,10 +39,31 @@ export function loadDemo({ store, now, newId }: RouteDeps): void {
   publish(pearId, withoutBlush(pear(shelf)));
   const pearRevision = publish(pearId, pear(shelf), 'a blush on one cheek, for those who want it');
 
-  const plan = (run: Pick<RunInput, 'name' | 'date' | 'seats' | 'sparePacks' | 'revisionId'>) =>
-    store.runs.insert(newId(), { ...RUN_DEFAULTS, ...run }, at);
+  const plan = (
+    run: Pick<RunInput, 'name' | 'date' | 'seats' | 'sparePacks' | 'revisionId'> & Partial<RunInput>,
+  ): string => {
+    const id = newId();
+    store.runs.insert(id, { ...RUN_DEFAULTS, ...run }, at);
+    return id;
+  };
   const saturday = (weeks: number) => todayOf(saturdayAfter(now(), weeks));
-  plan({ name: 'Saturday pears', date: saturday(0), seats: 11, sparePacks: 2, revisionId: pearRevision });
+  const past = plan({
+    name: 'Autumn pears',
+    date: saturday(-3),
+    seats: 9,
+    sparePacks: 1,
+    revisionId: pearRevision,
+    skill: 'first-timer',
+  });
+  countNeedles({ store, now, newId }, past, shelf.needle(38, 'triangular'));
+  plan({
+    name: 'Saturday pears',
+    date: saturday(0),
+    seats: 11,
+    sparePacks: 2,
+    revisionId: pearRevision,
+    skill: 'first-timer',
+  });
   plan({ name: 'Puffin weekend', date: saturday(2), seats: 8, sparePacks: 1, revisionId: puffinRevision });
   plan({
     name: 'Tide-pool evening',
@@ -50,6 +72,20 @@ export function loadDemo({ store, now, newId }: RouteDeps): void {
     sparePacks: 1,
     revisionId: octopusRevision,
   });
+}
+
+/** A class that has been: its needles counted out and in, two broken, one not found yet. */
+function countNeedles({ store, now, newId }: RouteDeps, runId: string, needleId: string): void {
+  const at = now().toISOString();
+  const tap = (pile: Pile, amount: number) =>
+    store.trays.tap(newId(), runId, { needleId, pile, amount }, '', at);
+  tap('out', 14);
+  tap('in', 11);
+  tap('broken', 2);
+  tap('missing', 1);
+  const run = store.runs.find(runId);
+  const line = run && kitOfRun(store, run).lines.find(({ needle }) => needle?.id === needleId);
+  store.trays.close(runId, needleId, line?.exposureMinutes ?? 0, at);
 }
 
 /** The first Saturday at least two days off, then `weeks` later. */

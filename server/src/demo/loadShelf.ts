@@ -50,7 +50,12 @@ export function loadShelf(deps: RouteDeps): Omit<DemoShelf, 'technique'> {
     if (!found) throw new Error(`the demo shelf has no ${name}`);
     return found.id;
   };
-  return { fibre: wool, finding };
+  const needle: DemoShelf['needle'] = (gauge, profile) => {
+    const found = needles.find(({ input }) => input.gauge === gauge && input.profile === profile);
+    if (!found) throw new Error(`the demo shelf has no ${gauge} ${profile}`);
+    return found.id;
+  };
+  return { fibre: wool, finding, needle };
 }
 
 function put(

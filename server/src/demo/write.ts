@@ -21,6 +21,7 @@ import {
   type Part,
   type Pattern,
   type PLAIN_ACTS,
+  type Profile,
   type Stage,
   type Step,
   type Swap,
@@ -37,6 +38,7 @@ import type { Drawing } from './drawings.ts';
 export interface DemoShelf {
   readonly fibre: (key: string) => string;
   readonly finding: (name: string) => string;
+  readonly needle: (gauge: number, profile: Profile) => string;
   /** The technique of that name, at its newest. */
   readonly technique: (name: string) => Technique;
 }

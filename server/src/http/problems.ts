@@ -47,6 +47,11 @@ export const HTTP_PROBLEMS = {
     title:
       'This ZIP holds something that is not a pattern’s, or unpacks to far too much. Nothing was unpacked.',
   },
+  tray_empty: { status: 409, title: 'No needle was counted out. Nothing was closed; count them out first.' },
+  tray_closed: {
+    status: 409,
+    title: 'The count of this class is closed. Nothing was changed; open it again to count on.',
+  },
   in_use: { status: 409, title: 'It is in use. It was kept; archive it instead.' },
   import_built_on: {
     status: 409,

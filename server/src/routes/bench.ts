@@ -1,5 +1,6 @@
 import {
   missingForPublishing,
+  needleName,
   planInOrder,
   shortOfPlan,
   shortOverall,
@@ -26,6 +27,7 @@ export function benchRoutes({ store, now }: RouteDeps): Route[] {
       today,
       runs: drawn.map((one) => benchRun(store, one)),
       short: [...shortOverall(drawn)].map(([fibreId, shortG]) => ({ fibreId, shortG })),
+      missingNeedles: missingNeedles(store),
       unfinished: unfinished(store),
     };
   };
@@ -52,6 +54,13 @@ function benchRun(store: Store, { run, plan }: DrawnRun<Run>): BenchRun {
     short: shortOfPlan(plan),
     uncounted: uncountedOfPlan(plan),
   };
+}
+
+function missingNeedles(store: Store): Bench['missingNeedles'] {
+  return store.trays.missing().flatMap((row) => {
+    const needle = store.shelf.needle(row.needleId);
+    return needle ? [{ ...row, needleName: needleName(needle) }] : [];
+  });
 }
 
 function unfinished(store: Store): Bench['unfinished'] {

@@ -1,5 +1,6 @@
 import {
   type Bench,
+  type BreakageEvidence,
   type Blend,
   type Fibre,
   type Finding,
@@ -9,6 +10,7 @@ import {
   type Movement,
   type NamedRun,
   type Needle,
+  type NeedleTray,
   type Promised,
   type Revision,
   type StoredPattern,
@@ -39,6 +41,10 @@ export const useFibres = (): Resource<Items<Fibre>> => useList('/fibres');
 export const useBlends = (): Resource<Items<Blend>> => useList('/blends');
 export const useFindings = (): Resource<Items<Finding>> => useList('/findings');
 export const useNeedles = (): Resource<Items<Needle>> => useList('/needles');
+/** How often needles have broken, gauge by gauge, as closed counts tell it. */
+export const useNeedleEvidence = (): Resource<Items<BreakageEvidence>> => useList('/needle-evidence');
+export const useTray = (runId: string): Resource<NeedleTray> =>
+  useSWR(`/runs/${runId}/tray`, get<NeedleTray>);
 export const useTools = (): Resource<Items<Tool>> => useList('/tools');
 export const useSuppliers = (): Resource<Items<Supplier>> => useList('/suppliers');
 export const useHandMeasures = (): Resource<Items<HandMeasure>> => useList('/hand-measures');

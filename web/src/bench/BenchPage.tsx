@@ -24,6 +24,7 @@ export function BenchPage() {
         <>
           <RunsAhead bench={data} wool={shelf.wool} />
           <div className={styles.side}>
+            <MissingNeedles bench={data} />
             <ShortList bench={data} wool={shelf.wool} />
             <Unfinished bench={data} wool={shelf.wool} />
           </div>
@@ -123,6 +124,28 @@ function RunLine({
         </span>
       </Link>
     </li>
+  );
+}
+
+/** A needle that a class did not bring back is told here until it is found or given up. */
+function MissingNeedles({ bench }: { bench: Bench }) {
+  if (bench.missingNeedles.length === 0) return null;
+  return (
+    <section className={`sheet ${styles.card}`} aria-label="Missing needles">
+      <h2>Missing needles</h2>
+      <ul className={styles.missing}>
+        {bench.missingNeedles.map(({ runId, runName, date, needleId, needleName, missing }) => (
+          <li key={`${runId} ${needleId}`}>
+            <b className="red">
+              {missing} × {needleName}
+            </b>
+            <Link to={`/runs/${runId}/tray`}>
+              {runName}, {showDay(date)}
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

@@ -99,7 +99,11 @@ export function Ledger({ stored, onChoosePart, onShow, onOpenStep }: LedgerProps
       <dl className={styles.facts}>
         <Findings estimate={made} onShow={onShow} />
         <dt>Needles</dt>
-        <dd>{estimate.needles.length > 0 ? estimate.needles.map(wantedName).join(' · ') : 'none named yet'}</dd>
+        <dd>
+          <button type="button" className="plain-button" onClick={() => onShow('needles')}>
+            {estimate.needles.length > 0 ? estimate.needles.map(wantedName).join(' · ') : 'none named yet'}
+          </button>
+        </dd>
         <dt>At your pace</dt>
         <dd>
           {made.minutes.low < made.minutes.high

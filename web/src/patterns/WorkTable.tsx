@@ -46,7 +46,7 @@ interface WorkTableProps {
   wool: Wool;
 }
 
-export type Writing = 'parts' | 'joins' | 'materials' | 'steps' | 'options' | 'about';
+export type Writing = 'parts' | 'joins' | 'materials' | 'steps' | 'needles' | 'options' | 'about';
 
 const VIEW_WORDS: Readonly<Record<View, string>> = { front: 'front', side: 'side', top: 'above' };
 
@@ -55,6 +55,7 @@ const WRITING_WORDS: Readonly<Record<Writing, string>> = {
   joins: 'Joins',
   materials: 'Materials',
   steps: 'Steps',
+  needles: 'Needles',
   options: 'Options',
   about: 'About',
 };
@@ -157,81 +158,97 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
           <SaveMark state={draft.saveState} />
         </InTopBar>
         <PatternHeader stored={stored} />
-        <section className={`sheet ${styles.tray}`} aria-label="Pieces">
-          <div className={styles.trayHeading}>
-            <h2>Pieces</h2>
-            <span className={styles.switches}>
-              <Select<View>
-                aria-label="Seen from"
-                size="small"
-                value={side}
-                popupMatchSelectWidth={false}
-                options={VIEWS.map((view) => ({ value: view, label: VIEW_WORDS[view] }))}
-                onChange={setSide}
-              />
-              <Checkbox checked={isCutAway} onChange={(event) => setCutAway(event.target.checked)}>
-                Cut open
-              </Checkbox>
-              <Checkbox checked={showJoins} onChange={(event) => setShowJoins(event.target.checked)}>
-                Joins
-              </Checkbox>
-            </span>
-          </div>
-          <p className={`quiet small ${styles.legend}`}>
-            sizes and outlines are finished; dashed: rolled or laid out ·{' '}
-            {document.lengthUnit === 'mm' ? 'cm' : 'inches'}
-          </p>
-          {drawnPieces.length > 0 ? (
-            <PieceTray
-              pieces={drawnPieces}
-              joins={build.joins}
-              isCutAway={isCutAway}
-              showJoins={showJoins}
-              onPull={pullSize}
-              onHold={setPulling}
-              unit={document.lengthUnit}
-              chosenId={openPartId}
-              onChoose={choosePart}
-            />
-          ) : (
-            document.parts.length === 0 && (
-              <p className={`quiet ${styles.empty}`}>
-                Parts are drawn here as you write them, all to one scale.
-              </p>
-            )
-          )}
-          {writing === 'steps' && <LifeLines document={laterDocument} onOpen={openStep} />}
-        </section>
-        <TableContext value={isPulling ? laterView : view}>
-          <section className={`sheet ${styles.writing}`} aria-label={WRITING_WORDS[writing]}>
-            <div className={styles.writingHeading}>
-              <Segmented<Writing>
-                value={writing}
-                onChange={setWriting}
-                aria-label="What to write"
-                options={[
-                  { value: 'parts', label: counted(document.parts.length, 'part') },
-                  { value: 'joins', label: counted(document.joins.length, 'join') },
-                  { value: 'materials', label: 'materials' },
-                  { value: 'steps', label: counted(document.steps.length, 'step') },
-                  { value: 'options', label: 'options' },
-                  { value: 'about', label: 'about' },
-                ]}
-              />
-              <span className="quiet small">
-                {draft.undoLabel !== null && `Ctrl Z takes back: ${draft.undoLabel}`}
+        {writing === 'needles' && (
+          <Suspense fallback={<section className={`sheet ${styles.needles}`} aria-label="Needles" />}>
+            <div className={styles.needles}>
+              <NeedlesView patternId={stored.id} onOpenStep={openStep} onClose={() => setWriting('steps')} />
+            </div>
+          </Suspense>
+        )}
+        {writing !== 'needles' && (
+          <section className={`sheet ${styles.tray}`} aria-label="Pieces">
+            <div className={styles.trayHeading}>
+              <h2>Pieces</h2>
+              <span className={styles.switches}>
+                <Select<View>
+                  aria-label="Seen from"
+                  size="small"
+                  value={side}
+                  popupMatchSelectWidth={false}
+                  options={VIEWS.map((view) => ({ value: view, label: VIEW_WORDS[view] }))}
+                  onChange={setSide}
+                />
+                <Checkbox checked={isCutAway} onChange={(event) => setCutAway(event.target.checked)}>
+                  Cut open
+                </Checkbox>
+                <Checkbox checked={showJoins} onChange={(event) => setShowJoins(event.target.checked)}>
+                  Joins
+                </Checkbox>
               </span>
             </div>
-            <WritingList
-              writing={writing}
-              openPartId={openPartId}
-              onOpenPart={setOpenPartId}
-              openStepId={openStepId}
-              onOpenStep={setOpenStepId}
-            />
+            <p className={`quiet small ${styles.legend}`}>
+              sizes and outlines are finished; dashed: rolled or laid out ·{' '}
+              {document.lengthUnit === 'mm' ? 'cm' : 'inches'}
+            </p>
+            {drawnPieces.length > 0 ? (
+              <PieceTray
+                pieces={drawnPieces}
+                joins={build.joins}
+                isCutAway={isCutAway}
+                showJoins={showJoins}
+                onPull={pullSize}
+                onHold={setPulling}
+                unit={document.lengthUnit}
+                chosenId={openPartId}
+                onChoose={choosePart}
+              />
+            ) : (
+              document.parts.length === 0 && (
+                <p className={`quiet ${styles.empty}`}>
+                  Parts are drawn here as you write them, all to one scale.
+                </p>
+              )
+            )}
+            {writing === 'steps' && <LifeLines document={laterDocument} onOpen={openStep} />}
           </section>
-        </TableContext>
+        )}
+        {writing !== 'needles' && (
+          <TableContext value={isPulling ? laterView : view}>
+            <section className={`sheet ${styles.writing}`} aria-label={WRITING_WORDS[writing]}>
+              <div className={styles.writingHeading}>
+                <Segmented<Writing>
+                  value={writing}
+                  onChange={setWriting}
+                  aria-label="What to write"
+                  options={[
+                    { value: 'parts', label: counted(document.parts.length, 'part') },
+                    { value: 'joins', label: counted(document.joins.length, 'join') },
+                    { value: 'materials', label: 'materials' },
+                    { value: 'steps', label: counted(document.steps.length, 'step') },
+                    { value: 'options', label: 'options' },
+                    { value: 'about', label: 'about' },
+                  ]}
+                />
+                <span className="quiet small">
+                  {draft.undoLabel !== null && `Ctrl Z takes back: ${draft.undoLabel}`}
+                </span>
+              </div>
+              <WritingList
+                writing={writing}
+                openPartId={openPartId}
+                onOpenPart={setOpenPartId}
+                openStepId={openStepId}
+                onOpenStep={setOpenStepId}
+              />
+            </section>
+          </TableContext>
+        )}
         <Ledger stored={stored} onChoosePart={choosePart} onShow={setWriting} onOpenStep={openStep} />
+        {writing === 'steps' && (
+          <Suspense fallback={null}>
+            <LadderStrip openStepId={openStepId} onOpenStep={openStep} onOpen={() => setWriting('needles')} />
+          </Suspense>
+        )}
         <ConflictDialog />
       </main>
     </TableContext>
@@ -256,6 +273,8 @@ interface WritingListProps {
   onOpenStep: (stepId: string | null) => void;
 }
 
+const NeedlesView = lazy(async () => ({ default: (await import('../ladder/NeedlesView.tsx')).NeedlesView }));
+const LadderStrip = lazy(async () => ({ default: (await import('../ladder/LadderStrip.tsx')).LadderStrip }));
 const OptionsList = lazy(async () => ({ default: (await import('../options/OptionsList.tsx')).OptionsList }));
 const AboutPattern = lazy(async () => ({
   default: (await import('../about/AboutPattern.tsx')).AboutPattern,
@@ -272,6 +291,8 @@ const WritingList = memo(function WritingList(props: WritingListProps) {
       return <MaterialsList />;
     case 'steps':
       return <StepsList openId={props.openStepId} onOpen={props.onOpenStep} />;
+    case 'needles':
+      return null;
     case 'options':
       return (
         <Suspense fallback={null}>

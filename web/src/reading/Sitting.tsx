@@ -1,5 +1,12 @@
 import type { Pattern, ReadingSession, ReadingStep } from '@lanakit/core';
-import { CAUTION_NAMES, CAUTION_WORDS, DEPTH_WORDS, minutesWords, STROKE_WORDS, wantedName } from '@lanakit/core/words';
+import {
+  CAUTION_NAMES,
+  CAUTION_WORDS,
+  DEPTH_WORDS,
+  minutesWords,
+  STROKE_WORDS,
+  wantedName,
+} from '@lanakit/core/words';
 import { CautionMark, DepthMark, StrokeMark } from '../steps/marks.tsx';
 import { STAGE_WORDS } from '../words/show.ts';
 import styles from './Reading.module.css';

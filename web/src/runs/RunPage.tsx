@@ -1,9 +1,9 @@
-import { type NamedRun, shortOfPlan, takingsOfPlan, uncountedOfPlan } from '@lanakit/core';
+import { type NamedRun, type RunInput, shortOfPlan, takingsOfPlan, uncountedOfPlan } from '@lanakit/core';
 import { Button } from 'antd';
-import { useMemo } from 'react';
+import { type ReactNode, useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { ApiProblem, send } from '../api/client.ts';
-import { refresh, useRevisions, useRun } from '../api/resources.ts';
+import { refresh, useRevisions, useRun, useTray } from '../api/resources.ts';
 import { SaveMark } from '../draft/SaveMark.tsx';
 import { drawPattern } from '../figure/pieces.ts';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
@@ -17,6 +17,7 @@ import { RunConflict } from './RunConflict.tsx';
 import { runProblems, RunFields } from './RunFields.tsx';
 import styles from './RunPage.module.css';
 import { useRunDraft, type RunDraft } from './useRunDraft.ts';
+import { useRunKit } from './useRunKit.ts';
 import { useRunPlan, type RunPlan } from './useRunPlan.ts';
 
 export function RunPage() {
@@ -57,6 +58,9 @@ function RunTable({ run }: { run: NamedRun }) {
           </div>
         )}
         <div className={styles.actions}>
+          <SheetLink runId={run.id} draft={draft} sheet="needles">
+            Needles
+          </SheetLink>
           <SheetLink runId={run.id} draft={draft} sheet="weigh-out" isPrimary>
             Weigh-out sheet
           </SheetLink>
@@ -65,7 +69,9 @@ function RunTable({ run }: { run: NamedRun }) {
           </SheetLink>
         </div>
       </header>
-      <LineOfStates runPlan={runPlan} draft={draft} />
+      <LineOfStates runPlan={runPlan} draft={draft}>
+        <NeedleState runId={run.id} input={input} />
+      </LineOfStates>
       <div className={styles.columns}>
         <section className={`sheet ${styles.who}`} aria-label="Who and how">
           <h2>Who and how</h2>
@@ -105,7 +111,7 @@ function RunFigure({ runPlan: { revision, wool } }: { runPlan: RunPlan & { kind:
 interface SheetLinkProps {
   runId: string;
   draft: RunDraft;
-  sheet: 'weigh-out' | 'packs';
+  sheet: 'weigh-out' | 'packs' | 'needles';
   isPrimary?: boolean;
   children: string;
 }
@@ -125,7 +131,15 @@ function SheetLink({ runId, draft, sheet, isPrimary = false, children }: SheetLi
   );
 }
 
-function LineOfStates({ runPlan, draft: { input } }: { runPlan: RunPlan; draft: RunDraft }) {
+function LineOfStates({
+  runPlan,
+  draft: { input },
+  children,
+}: {
+  runPlan: RunPlan;
+  draft: RunDraft;
+  children: ReactNode;
+}) {
   const plan = runPlan.kind === 'plan' ? runPlan.plan : null;
   const short = plan ? shortOfPlan(plan) : [];
   const uncounted = plan ? uncountedOfPlan(plan) : [];
@@ -162,7 +176,37 @@ function LineOfStates({ runPlan, draft: { input } }: { runPlan: RunPlan; draft: 
         ))}
         {plan && short.length + uncounted.length === 0 && <span className="leaf">enough of everything</span>}
       </li>
+      {children}
     </ol>
+  );
+}
+
+/** What needles it takes, what is to buy, and what has not come back. */
+function NeedleState({ runId, input }: { runId: string; input: RunInput }) {
+  const { own } = useRunKit(input);
+  const lines = useTray(runId).data?.lines ?? [];
+  const missing = lines.reduce((sum, line) => sum + line.missing, 0);
+  const stillOut = lines.reduce((sum, line) => sum + line.stillOut, 0);
+  const toBuy = own?.kit.lines.reduce((sum, line) => sum + (line.toBuy ?? 0), 0) ?? 0;
+  const total = own?.kit.lines.reduce((sum, line) => sum + line.total, 0) ?? 0;
+  return (
+    <li>
+      <h2>Needles</h2>
+      {missing > 0 ? (
+        <span className="red">
+          <Link to={`/runs/${runId}/tray`}>{counted(missing, 'needle')} missing</Link>
+        </span>
+      ) : stillOut > 0 ? (
+        <span>
+          <Link to={`/runs/${runId}/tray`}>{stillOut} still out</Link>
+        </span>
+      ) : (
+        <span>
+          {total} in all
+          {toBuy > 0 ? <b className="red">, {toBuy} to buy</b> : ', all there'}
+        </span>
+      )}
+    </li>
   );
 }
 

@@ -3,10 +3,7 @@ import {
   ACT_KINDS,
   type ActKind,
   type Depth,
-  gaugeOf,
-  isNeedleMissing,
   isWaitedFor,
-  PATTERN_BOUNDS,
   STAGES,
   type Stage,
   type Step,
@@ -19,15 +16,11 @@ import { Choice } from '../fields/Choice.tsx';
 import { Field } from '../fields/Field.tsx';
 import { MinutesField } from '../fields/MinutesField.tsx';
 import { NumberField } from '../fields/NumberField.tsx';
+import { StepNeedleChoice } from '../ladder/StepNeedleChoice.tsx';
 import lists from '../patterns/Lists.module.css';
 import { useEditStep, useProblemAt, useTable } from '../patterns/tableContext.ts';
 import { STAGE_WORDS } from '../words/show.ts';
 import { ActFields } from './ActFields.tsx';
-
-const GAUGES = Array.from(
-  { length: PATTERN_BOUNDS.gauge.max - PATTERN_BOUNDS.gauge.min + 1 },
-  (_, at) => `${PATTERN_BOUNDS.gauge.min + at}`,
-);
 
 /** How it is done: act, needle, stroke, time. */
 export function StepDoing({ step, index }: { step: Step; index: number }) {
@@ -63,7 +56,7 @@ export function StepDoing({ step, index }: { step: Step; index: number }) {
         onChoose={(place) => editStep('where it is done', (it) => void (it.place = place))}
       />
       <ActFields step={step} />
-      <NeedleChoice step={step} className={third} problem={problemAt(`${pointer}/needle/gauge`)} />
+      <StepNeedleChoice step={step} className={third} problem={problemAt(`${pointer}/needle/gauge`)} />
       <Choice<Stroke>
         className={third}
         label="Stroke"
@@ -150,44 +143,6 @@ function blankAct(kind: ActKind): Act {
     default:
       return { kind };
   }
-}
-
-function NeedleChoice({
-  step,
-  className,
-  problem,
-}: {
-  step: Step;
-  className: string;
-  problem: string | null;
-}) {
-  const { draft } = useTable();
-  const editStep = useEditStep(step.id);
-  const ofStage = gaugeOf({ ...step, needle: { by: 'stage' } }, draft.document);
-  const words: Record<string, string> = {
-    stage: ofStage === null ? 'the stage’s: none yet' : `the stage’s: ${ofStage}`,
-    none: 'no needle',
-    ...Object.fromEntries(GAUGES.map((gauge) => [gauge, gauge])),
-  };
-  const value = step.needle.by === 'gauge' ? `${step.needle.gauge}` : step.needle.by;
-  return (
-    <Choice
-      className={className}
-      label="Needle"
-      hint="higher is finer"
-      value={value}
-      words={words}
-      among={['stage', 'none', ...GAUGES]}
-      problem={problem}
-      unknown={isNeedleMissing(step, draft.document) ? 'Its stage has none' : null}
-      onChoose={(chosen) =>
-        editStep('the needle', (it) => {
-          it.needle =
-            chosen === 'none' || chosen === 'stage' ? { by: chosen } : { by: 'gauge', gauge: Number(chosen) };
-        })
-      }
-    />
-  );
 }
 
 /** An early choice that matters here. */

@@ -1,4 +1,4 @@
-import { CAUTIONS, DEPTHS, STROKES, type Caution, type Step } from '@lanakit/core';
+import { CAUTIONS, DEPTHS, STROKES, type Caution, type NeedleWanted, type Step } from '@lanakit/core';
 import { CAUTION_NAMES, DEPTH_WORDS, minutesWords, STROKE_WORDS } from '@lanakit/core/words';
 import { Button, Popover } from 'antd';
 import type { ReactNode } from 'react';
@@ -6,6 +6,7 @@ import {
   CautionMark,
   CheckMark,
   DepthMark,
+  NeedleMarkShort,
   PictureMark,
   RepeatMark,
   StrokeMark,
@@ -15,7 +16,7 @@ import styles from './Steps.module.css';
 
 interface StepMarksProps {
   step: Step;
-  needle: string | null;
+  needle: NeedleWanted | null;
   /** How often it is done. */
   times: number;
   isWaitedFor: boolean;
@@ -35,7 +36,11 @@ export function StepMarks({ step, needle, times, isWaitedFor, cautions }: StepMa
       {isWaitedFor && <WaitMark />}
       {step.stroke && <StrokeMark stroke={step.stroke} />}
       {step.depth && <DepthMark depth={step.depth} />}
-      {needle !== null && <b className={styles.needle}>{needle}</b>}
+      {needle !== null && (
+        <span className={styles.needle}>
+          <NeedleMarkShort wanted={needle} />
+        </span>
+      )}
       {step.minutes !== null ? (
         <span className={styles.minutes}>{minutesWords(step.minutes)}</span>
       ) : (

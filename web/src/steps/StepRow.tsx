@@ -1,4 +1,4 @@
-import type { Caution, Step } from '@lanakit/core';
+import type { Caution, NeedleWanted, Step } from '@lanakit/core';
 import { ACT_WORDS } from '@lanakit/core/words';
 import { memo } from 'react';
 import lists from '../patterns/Lists.module.css';
@@ -12,8 +12,7 @@ export interface StepHeadProps {
   isOpen: boolean;
   /** Made in the build that is looked at. */
   isInBuild: boolean;
-  /** What it is called; null: none. */
-  needle: string | null;
+  needle: NeedleWanted | null;
   times: number;
   isWaitedFor: boolean;
   cautions: readonly Caution[];

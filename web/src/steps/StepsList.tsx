@@ -19,7 +19,6 @@ import { SortableRows } from '../patterns/SortableRows.tsx';
 import { useTable } from '../patterns/tableContext.ts';
 import { STAGE_WORDS } from '../words/show.ts';
 import { plainText } from './markdownEdits.ts';
-import { StageNeedles } from './StageNeedles.tsx';
 import { MarksKey } from './StepMarks.tsx';
 import { StepEditor } from './StepEditor.tsx';
 import { StepHead } from './StepRow.tsx';
@@ -52,7 +51,6 @@ export function StepsList({ openId, onOpen }: StepsListProps) {
         <Button size="small" onClick={() => setPasting(true)}>
           Paste a text…
         </Button>
-        <StageNeedles />
         <MarksKey />
       </div>
       <TechniqueNews />
@@ -99,7 +97,7 @@ export function StepsList({ openId, onOpen }: StepsListProps) {
                 number={index + 1}
                 isOpen={isOpen}
                 isInBuild={inBuild.has(id)}
-                needle={needleName(needleOf(step, draft.document))}
+                needle={needleOf(step, draft.document)}
                 times={ticksOf(step, draft.document).length}
                 isWaitedFor={isWaitedFor(step, draft.document)}
                 cautions={own}

@@ -1,5 +1,5 @@
-import { type Caution, type Depth, type Stroke } from '@lanakit/core';
-import { CAUTION_NAMES, CAUTION_WORDS, DEPTH_WORDS, STROKE_WORDS } from '@lanakit/core/words';
+import { type Caution, type Depth, type NeedleWanted, type Profile, type Stroke } from '@lanakit/core';
+import { CAUTION_NAMES, CAUTION_WORDS, DEPTH_WORDS, STROKE_WORDS, wantedName } from '@lanakit/core/words';
 import type { ReactNode } from 'react';
 import styles from './marks.module.css';
 
@@ -130,3 +130,28 @@ export const CautionMark = ({ caution }: { caution: Caution }) => (
     {CAUTION_SHAPES[caution]}
   </Mark>
 );
+
+/** A needle cut across: what its profile looks like from the tip. */
+const PROFILE_SHAPES: Readonly<Record<Profile, ReactNode>> = {
+  triangular: <path d="M10 4l6 11H4z" />,
+  star: <path d="M10 3l2 5 5 2-5 2-2 5-2-5-5-2 5-2z" />,
+  spiral: <path d="M10 10a2 2 0 1 1 2 2 4 4 0 1 1-4-4 6 6 0 0 1 8 4" />,
+  crown: <path d="M4 15V6l3 4 3-5 3 5 3-4v9z" />,
+  reverse: <path d="M10 16V4M6 8l4-4 4 4M6 13l4-4 4 4" />,
+};
+
+/** A needle as it is asked for, as short as it can be told. */
+export function NeedleMarkShort({ wanted }: { wanted: NeedleWanted }) {
+  const name = wantedName(wanted);
+  const profile = wanted.by === 'gauge' ? wanted.profile : null;
+  return (
+    <b className={styles.short} title={`${name} needle`}>
+      {wanted.by === 'gauge' ? wanted.gauge : name}
+      {profile && (
+        <svg role="img" aria-label={profile} viewBox="0 0 20 20" className={styles.profile}>
+          {PROFILE_SHAPES[profile]}
+        </svg>
+      )}
+    </b>
+  );
+}

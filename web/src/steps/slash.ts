@@ -1,4 +1,13 @@
-import { blankCheck, byGauge, distinctNeedles, needleOf, type Pattern, type Step, wantedKey, wantedOfKey } from '@lanakit/core';
+import {
+  blankCheck,
+  byGauge,
+  distinctNeedles,
+  needleOf,
+  type Pattern,
+  type Step,
+  wantedKey,
+  wantedOfKey,
+} from '@lanakit/core';
 import { wantedName } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { useTechniques } from '../api/resources.ts';

@@ -36,7 +36,7 @@ export function needles(db: Database): void {
       tap_key TEXT NOT NULL UNIQUE CHECK (length(tap_key) BETWEEN 1 AND 40),
       run_id TEXT NOT NULL REFERENCES run (id),
       needle_id TEXT NOT NULL REFERENCES item (id),
-      pile TEXT NOT NULL CHECK (pile IN ('out', 'in', 'broken', 'sold', 'missing')),
+      pile TEXT NOT NULL CHECK (pile IN ('out', 'in', 'broken', 'sold', 'missing', 'given-up')),
       amount INTEGER NOT NULL CHECK (amount <> 0),
       note TEXT NOT NULL DEFAULT '',
       at TEXT NOT NULL

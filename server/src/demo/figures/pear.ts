@@ -80,7 +80,7 @@ export const pear = ({ fibre }: DemoShelf): Pattern =>
     DRAWINGS,
     {
       joins: [join('Stalk', 'Body', { sink: size(8) }), join('Leaf', 'Stalk', { looseEnd: null })],
-      school: { kind: 'one', needle: byGauge(38) },
+      school: { kind: 'one', needle: byGauge(38, 'triangular') },
       options: [extra('a blush', true, thing('part', 'blush'), thing('step', 'blush'))],
       slots: [
         { id: 'skin', name: 'skin', places: [{ kind: 'use', id: 'body-2' }], rule: null },

@@ -123,7 +123,7 @@ export const puffin = ({ fibre, finding }: DemoShelf): Pattern =>
       step('beak-on', 'Set the beak on, a little below the middle.', ['Beak', 'Head'], 'join', 'detail', 38, 6, {
         place: 'in-place', stroke: 'toward-centre', depth: 'through', on: [['Beak', 'Head']],
       }),
-      step('cheeks', 'Cheeks, thin, in foam.', ['Cheek', 'Head'], 'wrap', 'detail', 40, 8, {
+      step('cheeks', 'Cheeks, thin, in foam.', ['Cheek', 'Head'], 'wrap', 'detail', null, 8, {
         place: 'on-surface', stroke: 'edges-first', depth: 'light',
       }),
       step('pins', 'Put two pins where the eyes will be, and look at it for a day if you can.', ['Head'], { kind: 'stand-in', standsFor: 'the eyes', untilStepId: 'eyes-choose' }, 'detail', 0, 2),
@@ -175,7 +175,7 @@ export const puffin = ({ fibre, finding }: DemoShelf): Pattern =>
         fitting(finding('Bead eye 4 mm, black'), 2, 'Head', 'eyes-4'),
         fitting(finding('Bead eye 3 mm, black'), 2, 'Head', 'eyes-3'),
       ],
-      school: { kind: 'ladder', build: byGauge(38), surface: byGauge(40), detail: byGauge(42) },
+      school: { kind: 'ladder', build: byGauge(38, 'triangular'), surface: byGauge(40, 'spiral'), detail: byGauge(42) },
       links: [
         { id: 'wings-before-coat', beforeId: 'wings', afterId: 'coat', strength: 'easier', reason: 'what is left of the slate goes into the coat' },
         { id: 'notch-soft', beforeId: 'feet', afterId: 'feet-on', strength: 'while-soft', reason: 'the toes press into the foot while it still gives' },

@@ -1,0 +1,58 @@
+import type { BreakageEvidence, MissingNeedles, Pile, Tap } from '@lanakit/core';
+import type { Db } from './openDatabase.ts';
+
+interface TapRow {
+  needleId: string;
+  pile: Pile;
+  amount: number;
+}
+
+/** Needles counted out to a class and back in: every tap, and the closing of the count. */
+export function trayQueries(db: Db) {
+  const selectTaps = db.prepare<[string], TapRow>(`
+    SELECT needle_id AS needleId, pile, sum(amount) AS amount FROM needle_tap WHERE run_id = ?
+    GROUP BY needle_id, pile ORDER BY min(id)`);
+  const countTaps = db.prepare<[string], { count: number }>(
+    'SELECT count(*) AS count FROM needle_tap WHERE run_id = ?',
+  );
+  const selectClosed = db.prepare<[string], { at: string | null }>(
+    'SELECT max(at) AS at FROM needle_closing WHERE run_id = ?',
+  );
+  const selectKey = db.prepare<[string], { id: number }>('SELECT id FROM needle_tap WHERE tap_key = ?');
+  const insertTap = db.prepare(`
+    INSERT INTO needle_tap (tap_key, run_id, needle_id, pile, amount, note, at)
+    VALUES (@key, @runId, @needleId, @pile, @amount, @note, @at) ON CONFLICT (tap_key) DO NOTHING`);
+  const insertClosing = db.prepare(`
+    INSERT INTO needle_closing (run_id, needle_id, exposure_minutes, at) VALUES (@runId, @needleId, @exposureMinutes, @at)`);
+  const deleteClosings = db.prepare('DELETE FROM needle_closing WHERE run_id = ?');
+  const selectMissing = db.prepare<[], Omit<MissingNeedles, 'needleName'>>(`
+    SELECT r.id AS runId, r.name AS runName, r.date, t.needle_id AS needleId, sum(t.amount) AS missing
+    FROM needle_tap t JOIN run r ON r.id = t.run_id
+    WHERE t.pile = 'missing' AND r.deleted_at IS NULL
+    GROUP BY r.id, t.needle_id HAVING sum(t.amount) > 0 ORDER BY r.date, r.id`);
+  const selectEvidence = db.prepare<[], BreakageEvidence>(`
+    SELECT json_extract(i.properties, '$.gauge') AS gauge, sum(c.exposure_minutes) AS exposureMinutes,
+      sum((SELECT coalesce(sum(t.amount), 0) FROM needle_tap t
+           WHERE t.run_id = c.run_id AND t.needle_id = c.needle_id AND t.pile = 'broken')) AS broken
+    FROM needle_closing c JOIN item i ON i.id = c.needle_id JOIN run r ON r.id = c.run_id
+    WHERE r.deleted_at IS NULL GROUP BY 1`);
+  return {
+    /** Sums of each pile, in the order in which needles were first tapped. */
+    taps: (runId: string): Tap[] => selectTaps.all(runId),
+    closedAt: (runId: string): string | null => selectClosed.get(runId)?.at ?? null,
+    count: (runId: string): number => countTaps.get(runId)?.count ?? 0,
+    isKnown: (key: string): boolean => selectKey.get(key) !== undefined,
+    /** False where this very tap was written before: it counts once. */
+    tap: (key: string, runId: string, tap: Tap, note: string, at: string): boolean =>
+      insertTap.run({ ...tap, key, runId, note, at }).changes === 1,
+    close: (runId: string, needleId: string, exposureMinutes: number, at: string): void => {
+      insertClosing.run({ runId, needleId, exposureMinutes, at });
+    },
+    reopen: (runId: string): void => {
+      deleteClosings.run(runId);
+    },
+    missing: () => selectMissing.all(),
+    /** What closed counts tell of how often needles of each gauge break. */
+    evidence: (): BreakageEvidence[] => selectEvidence.all(),
+  };
+}

@@ -1,0 +1,47 @@
+import { type Ladder, needleName, type Pattern, ruleOf } from '@lanakit/core';
+import { wantedName } from '@lanakit/core/words';
+import styles from './Ladder.module.css';
+import { flagWords } from './readout.ts';
+
+interface LadderNotesProps {
+  ladder: Ladder;
+  build: Pattern;
+  onRead?: (stepId: string) => void;
+}
+
+/** Everything on the ladder that wants looking at: missing needles, poor choices, steps back to coarse. */
+export function LadderNotes({ ladder, build, onRead }: LadderNotesProps) {
+  const near = ladder.rungs.filter(({ owned }) => owned.kind === 'nearest');
+  if (ladder.flags.length === 0 && near.length === 0) return null;
+  return (
+    <ul className={styles.notes}>
+      {near.map(({ key, wanted, owned }) =>
+        owned.kind === 'nearest' ? (
+          <li key={key}>
+            <b className="amber">No {wantedName(wanted)} on the shelf.</b> Nearest: {needleName(owned.needle)}
+            {owned.lost.length > 0
+              ? `, which ${owned.lost.map((id) => ruleOf(id).reason).join('; ')}`
+              : ', with nothing lost by our rules'}
+            .
+          </li>
+        ) : null,
+      )}
+      {ladder.flags.map((flag) => {
+        const at = build.steps.findIndex(({ id }) => id === flag.stepId) + 1;
+        const { what, mend } = flagWords(flag, build);
+        return (
+          <li key={`${flag.stepId} ${flag.code}`}>
+            <button
+              type="button"
+              className={`plain-button ${styles.stepLink}`}
+              onClick={() => onRead?.(flag.stepId)}
+            >
+              Step {at}
+            </button>{' '}
+            {what} <span className="quiet">{mend}</span>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

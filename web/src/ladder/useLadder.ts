@@ -1,0 +1,45 @@
+import {
+  type Ladder,
+  ladderOf,
+  type Needle,
+  type NeedleWanted,
+  type Pattern,
+  wantedKey,
+  needleOfSchool,
+} from '@lanakit/core';
+import { useCallback, useDeferredValue, useMemo } from 'react';
+import { useNeedles } from '../api/resources.ts';
+import { useTable } from '../patterns/tableContext.ts';
+
+const NONE: readonly Needle[] = [];
+
+/** The ladder of the build that is looked at. It follows the writing when there is a moment. */
+export function useLadder(): { ladder: Ladder; needles: readonly Needle[]; build: Pattern } {
+  const { build: now, estimate, wool } = useTable();
+  const build = useDeferredValue(now);
+  const needles = useNeedles().data?.items ?? NONE;
+  const ladder = useMemo(
+    () => ladderOf(build, estimate, wool, needles),
+    // Sizes of the parts are all it takes of the estimate.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [build, estimate.parts, wool, needles],
+  );
+  return { ladder, needles, build };
+}
+
+/** Gives a step a needle of its own; null, or what its school has, gives it back to the school. */
+export function useOverride(): (stepId: string, wanted: NeedleWanted | null) => void {
+  const { edit, document } = useTable().draft;
+  return useCallback(
+    (stepId, wanted) => {
+      const step = document.steps.find(({ id }) => id === stepId);
+      const usual = step && needleOfSchool(step, document);
+      const isUsual = wanted && usual ? wantedKey(wanted) === wantedKey(usual) : wanted === null;
+      edit('the needle of a step', (it) => {
+        const own = it.steps.find(({ id }) => id === stepId);
+        if (own) own.needle = isUsual || !wanted ? { by: 'stage' } : wanted;
+      });
+    },
+    [edit, document],
+  );
+}

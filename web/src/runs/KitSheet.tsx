@@ -1,0 +1,145 @@
+import { type KitLine, needleName, type NeedleKit, type RunInput, SKILL_FACTOR } from '@lanakit/core';
+import { SKILL_WORDS, wantedName } from '@lanakit/core/words';
+import { NeedleMark } from '../ladder/NeedleMark.tsx';
+import { costWords } from '../ladder/readout.ts';
+import { HowItCame } from '../look/HowItCame.tsx';
+import type { CameLine } from '../words/howItCame.ts';
+import { counted, showMinutes } from '../words/show.ts';
+import styles from './Needles.module.css';
+import type { RunKit } from './useRunKit.ts';
+
+const percent = (fraction: number): string => `${(fraction * 100).toFixed(1)} %`;
+
+/** Every needle of a class: seat by seat, table by table, spare, in all, on hand, to buy. Then what else to know. */
+export function KitSheet({ kit, ladder, build, input }: RunKit & { input: RunInput }) {
+  if (kit.lines.length === 0) return <p className={styles.none}>No step of this revision takes a needle.</p>;
+  const isAtLeast = kit.unknownStepIds.length > 0;
+  const place = ({ wanted }: KitLine) =>
+    Math.max(
+      0,
+      ladder.rungs.findIndex((rung) => wantedName(rung.wanted) === wantedName(wanted)),
+    );
+  return (
+    <>
+      <table className={styles.kit}>
+        <thead>
+          <tr>
+            <th scope="col">Needle</th>
+            <th scope="col">Each seat</th>
+            <th scope="col">Each table</th>
+            <th scope="col">Spare in the room</th>
+            <th scope="col">In all</th>
+            <th scope="col">On hand</th>
+            <th scope="col">To buy</th>
+          </tr>
+        </thead>
+        <tbody>
+          {kit.lines.map((line) => (
+            <tr key={line.key}>
+              <th scope="row">
+                <NeedleMark needle={line.isNearest ? null : line.needle} place={place(line)} />{' '}
+                {line.needle && !line.isNearest ? needleName(line.needle) : wantedName(line.wanted)}
+                {line.isNearest && line.needle && (
+                  <span className={styles.note}>
+                    not on the shelf; nearest is the {needleName(line.needle)}
+                  </span>
+                )}
+                {!line.needle && <span className={styles.note}>not on the shelf</span>}
+                {line.onHand !== null && line.fullestHolder > line.onHand && line.fullestHolder > 1 && (
+                  <span className={styles.note}>
+                    its holder takes {line.fullestHolder}, and there {line.onHand === 1 ? 'is' : 'are'}{' '}
+                    {line.onHand}
+                  </span>
+                )}
+              </th>
+              <td>{line.perPerson || '–'}</td>
+              <td>{line.perTable || '–'}</td>
+              <td>
+                <HowItCame
+                  title={`Spares of ${wantedName(line.wanted)}`}
+                  lines={sparesCame(line, kit, input)}
+                >
+                  {isAtLeast && '≥ '}
+                  {line.spares + line.perRoom}
+                </HowItCame>
+              </td>
+              <td>
+                <b>
+                  {isAtLeast && '≥ '}
+                  {line.total}
+                </b>
+              </td>
+              <td>{line.onHand ?? 'not counted'}</td>
+              <td>
+                {line.toBuy === null ? '?' : line.toBuy === 0 ? '–' : <b className="red">{line.toBuy}</b>}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <ul className={styles.facts}>
+        <li>
+          The chance that any sort runs out is <b>{percent(kit.riskFraction)}</b>
+          {isAtLeast && ', at best'}. {costWords(kit)}.
+        </li>
+        {isAtLeast && (
+          <li>
+            At least so many: {counted(kit.unknownStepIds.length, 'step')} of this revision{' '}
+            {kit.unknownStepIds.length === 1 ? 'has' : 'have'} no minutes (
+            {kit.unknownStepIds.map((id) => build.steps.findIndex((step) => step.id === id) + 1).join(', ')}).
+          </li>
+        )}
+        {kit.holders.map(({ needles, tool, per, count, total, short }) => (
+          <li key={needles}>
+            Holders for {needles}: {count === 1 ? 'one' : count} a {per}, {total} in all
+            {tool ? ` (${tool.name})` : ''}.{' '}
+            {tool === null ? (
+              <b className="red">There is none on the shelf that takes so many.</b>
+            ) : (
+              short !== null && short > 0 && <b className="red">{short} short.</b>
+            )}
+          </li>
+        ))}
+        {kit.alike.map((needles) => (
+          <li key={needles[0]?.id}>
+            <b className="amber">They look alike:</b> {needles.map(needleName).join(' and ')}
+            {needles[0]?.mark ? ` carry the same mark` : ' carry no mark'}. Mark one of them otherwise before
+            they lie on one table.
+          </li>
+        ))}
+        <li className="quiet">
+          {kit.lines.some(({ rate }) => rate.source === 'counted')
+            ? 'How often needles break is drawn to what was counted after your classes.'
+            : 'How often needles break is our own guess, until a class has been counted.'}
+        </li>
+      </ul>
+    </>
+  );
+}
+
+/** Minutes of stabbing, what they cost in needles, and what is put by. */
+function sparesCame(line: KitLine, kit: NeedleKit, input: RunInput): CameLine[] {
+  const { rate } = line;
+  return [
+    {
+      what: 'minutes of stabbing',
+      value: showMinutes(line.exposureMinutes),
+      note: `${kit.people} at the author’s pace × ${SKILL_FACTOR[input.skill]} for ${SKILL_WORDS[input.skill]} × the risk of each step`,
+    },
+    {
+      what: 'breakages in 1000 minutes',
+      value: (rate.perMinute * 1000).toFixed(2),
+      note:
+        rate.source === 'counted'
+          ? `${rate.broken} broken in ${showMinutes(rate.exposureMinutes)} that were counted, drawn to our guess`
+          : 'our own guess; counts replace it',
+    },
+    { what: 'to be expected', value: line.meanBroken.toFixed(2), note: 'breakages in this class' },
+    {
+      what: 'spares',
+      value: String(line.spares),
+      note: `so that the chance of any sort running out is at most ${percent(input.needleRiskFraction)}`,
+      isResult: true,
+    },
+  ];
+}
