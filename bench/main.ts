@@ -3,9 +3,10 @@ import { benchCore } from './core.ts';
 import type { Row } from './measure.ts';
 import { benchServer, startServer } from './server.ts';
 import { benchShelf } from './shelf.ts';
+import { benchNeedles } from './needles.ts';
 import { benchWriting } from './writing.ts';
 
-const rows: Row[] = [...(await benchCore()), ...(await benchWriting())];
+const rows: Row[] = [...(await benchCore()), ...(await benchWriting()), ...(await benchNeedles())];
 const server = await startServer();
 try {
   rows.push(...(await benchServer(server)), ...(await benchBrowser(server)), ...(await benchShelf(server)));

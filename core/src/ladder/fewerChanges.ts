@@ -1,6 +1,7 @@
 import { wantedKey } from '../needles/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import { orderLinks } from '../writing/index.ts';
+import { type Bits, hasAll, hasBit, noBits, setBit } from './bits.ts';
 import { needlePath } from './path.ts';
 
 /** Steps to put in an order: who comes before whom, and which needle each is done with (null: none). */
@@ -20,16 +21,26 @@ export interface Ordering {
   readonly atLeast: number;
 }
 
-/** How many states the search keeps of one depth; beyond it the best is no longer certain. */
-const MOST_STATES = 20_000;
+/** How many states of one depth the quick search goes on from, and how many the thorough one bears. */
+const QUICK_STATES = 40;
+const MOST_STATES = 300;
 
 interface State {
-  /** Which steps are done, one bit a step. */
-  readonly done: bigint;
+  readonly done: Bits;
+  readonly count: number;
   readonly needle: string | null;
   readonly previous: State | null;
   /** Steps done in this go, with one needle, in the author’s order. */
   readonly block: readonly number[];
+}
+
+/** A task with what the search asks again and again. */
+interface Search {
+  readonly needles: OrderingTask['needles'];
+  /** What must be done before each step. */
+  readonly needed: readonly Bits[];
+  /** Changes that some chain of steps after each one cannot do without, its own first. */
+  readonly tails: readonly number[];
 }
 
 export const changesIn = (needles: readonly (string | null)[]): number => {
@@ -39,9 +50,9 @@ export const changesIn = (needles: readonly (string | null)[]): number => {
 
 /**
  * The order with the fewest changes that keeps every pair. With one needle in the hand everything that may be done with
- * it is done: doing it later never saves a change. So only what is taken next is searched, depth by depth: the first
- * depth at which all is done is the fewest there is. Where there are too many states, those with most done are kept, and
- * the answer says how few changes are still thinkable.
+ * it is done: doing it later never saves a change. So only what is taken next is searched, depth by depth. A quick search
+ * goes on from the states that promise most; a thorough one then looks for anything better, leaving out what cannot be.
+ * Where that is too much, the answer says how few changes are still thinkable.
  * @param onProgress told after each depth what share of the steps is done at best; false stops the search
  * @returns null when it was stopped
  */
@@ -50,112 +61,162 @@ export function fewestChanges(
   onProgress: (share: number) => boolean = () => true,
   mostStates = MOST_STATES,
 ): Ordering | null {
-  const { needles } = task;
-  const needed = needsOf(task);
-  const all = (1n << BigInt(needles.length)) - 1n;
-  const first = doFree({ done: 0n, needle: null, previous: null, block: [] }, needles, needed);
-  if (first.done === all) return { order: orderOf(first), changes: 0, atLeast: 0 };
-  let states = [first];
-  let provedDepth: number | null = null;
-  for (let depth = 0; ; depth++) {
-    const next = new Map<string, State>();
-    for (const state of states) {
-      for (const needle of offered(state, needles, needed)) {
-        const reached = doAllWith(state, needle, needles, needed);
-        if (reached.done === all) {
-          return { order: orderOf(reached), changes: depth, atLeast: provedDepth ?? depth };
-        }
-        const key = `${reached.needle} ${reached.done}`;
-        if (!next.has(key)) next.set(key, reached);
-      }
-    }
-    const kept = withoutLesser([...next.values()]);
-    if (kept.length > mostStates) {
-      // From here on something is dropped: only what was searched through is proved.
-      provedDepth ??= depth + 1;
-      kept.length = mostStates;
-    }
-    states = kept;
-    const most = Math.max(...states.map(({ done }) => bitsOf(done)));
-    if (!onProgress(most / needles.length)) return null;
-  }
+  const search: Search = { needles: task.needles, needed: needsOf(task), tails: tailsOf(task) };
+  const quick = goThrough(search, Math.min(QUICK_STATES, mostStates), Infinity, onProgress);
+  if (quick === null || quick.last === null) return null;
+  const found = { order: orderOf(quick.last), changes: quick.changes };
+  if (quick.atLeast >= quick.changes) return { ...found, atLeast: quick.changes };
+  const thorough = goThrough(search, mostStates, quick.changes, onProgress);
+  if (thorough === null) return null;
+  const best = thorough.last ? { order: orderOf(thorough.last), changes: thorough.changes } : found;
+  return { ...best, atLeast: Math.min(best.changes, Math.max(quick.atLeast, thorough.atLeast)) };
 }
 
-/** What must be done before each step, as bits. */
-function needsOf({ needles, before }: OrderingTask): bigint[] {
-  const needs = needles.map(() => 0n);
-  for (const [earlier, later] of before) needs[later] = (needs[later] ?? 0n) | (1n << BigInt(earlier));
+interface Reached {
+  /** Null: nothing under the limit. */
+  readonly last: State | null;
+  readonly changes: number;
+  readonly atLeast: number;
+}
+
+/** Depth by depth, keeping the most promising; only what may yet come under the limit is gone on from. */
+function goThrough(
+  search: Search,
+  keep: number,
+  under: number,
+  onProgress: (share: number) => boolean,
+): Reached | null {
+  const size = search.needles.length;
+  const first = goOn({ done: noBits(size), count: 0, needle: null, previous: null, block: [] }, search);
+  if (first.count === size) return { last: first, changes: 0, atLeast: 0 };
+  let states = [first];
+  let atLeast: number | null = null;
+  for (let depth = 0; states.length > 0; depth++) {
+    const next = new Map<string, State>();
+    for (const state of states) {
+      for (const needle of offered(state, search)) {
+        const reached = goOn({ ...state, needle, previous: state, block: [] }, search);
+        if (reached.count === size) return { last: reached, changes: depth, atLeast: atLeast ?? depth };
+        next.set(`${needle} ${reached.done.join(' ')}`, reached);
+      }
+    }
+    const ranked = [...next.values()]
+      .map((state) => ({ state, rest: restOf(state, search) }))
+      .filter(({ rest }) => depth + rest < under)
+      .sort((a, b) => a.rest - b.rest || b.state.count - a.state.count);
+    const kept = withoutLesser(ranked.map(({ state }) => state));
+    if (kept.length > keep) {
+      // From here on something is dropped: only what was searched through is proved.
+      atLeast ??= depth + (ranked[0]?.rest ?? 1);
+      kept.length = keep;
+    }
+    states = kept;
+    if (!onProgress(Math.max(0, ...states.map(({ count }) => count)) / size)) return null;
+  }
+  return { last: null, changes: under, atLeast: atLeast ?? under };
+}
+
+/** What must be done before each step. */
+function needsOf({ needles, before }: OrderingTask): Bits[] {
+  const needs = needles.map(() => noBits(needles.length));
+  for (const [earlier, later] of before) {
+    const own = needs[later];
+    if (own) setBit(own, earlier);
+  }
   return needs;
 }
 
-const isDone = (done: bigint, at: number): boolean => (done & (1n << BigInt(at))) !== 0n;
+/** Along every chain of steps that must follow one another, how often the needle changes from each step on. */
+function tailsOf({ needles, before }: OrderingTask): number[] {
+  const after = needles.map((): number[] => []);
+  for (const [earlier, later] of before) after[earlier]?.push(later);
+  /** Of the changes from a step on: whatever needle comes to it, by that needle; `*`: any other. */
+  const tails = needles.map(() => 0);
+  const firsts: (string | null)[] = needles.map(() => null);
+  for (let at = needles.length - 1; at >= 0; at--) {
+    const own = needles[at] ?? null;
+    let [tail, first]: [number, string | null] = [0, null];
+    for (const later of after[at] ?? []) {
+      const [rest, needle] = [tails[later] ?? 0, firsts[later] ?? null];
+      const changes = own !== null && needle !== null && needle !== own ? rest + 1 : rest;
+      if (changes > tail || first === null)
+        [tail, first] = [Math.max(changes, tail), changes >= tail ? needle : first];
+    }
+    tails[at] = tail;
+    firsts[at] = own ?? first;
+  }
+  return tails;
+}
+
+/** Changes that a state cannot do without: one to whatever is left, and those of the longest chain. */
+function restOf({ done, needle }: State, { needles, tails }: Search): number {
+  let rest = 0;
+  const left = new Set<string>();
+  needles.forEach((own, at) => {
+    if (hasBit(done, at) || own === null) return;
+    left.add(own);
+    rest = Math.max(rest, (tails[at] ?? 0) + (own === needle ? 0 : 1));
+  });
+  // What is left in other needles takes at least a change for each.
+  left.delete(needle ?? '');
+  return Math.max(rest, left.size);
+}
 
 /** Needles that something may be done with now. */
-function offered(
-  { done, needle }: State,
-  needles: State['needle'][] | readonly State['needle'][],
-  needed: readonly bigint[],
-) {
+function offered({ done, needle }: State, { needles, needed }: Search): Set<string> {
   const found = new Set<string>();
   needles.forEach((own, at) => {
-    const needs = needed[at] ?? 0n;
-    if (own !== null && own !== needle && !isDone(done, at) && (needs & done) === needs) found.add(own);
+    const needs = needed[at];
+    if (
+      own !== null &&
+      own !== needle &&
+      !found.has(own) &&
+      !hasBit(done, at) &&
+      needs &&
+      hasAll(done, needs)
+    ) {
+      found.add(own);
+    }
   });
   return found;
 }
 
-/** Steps without a needle cost nothing: done as soon as they may be. */
-const doFree = (state: State, needles: readonly (string | null)[], needed: readonly bigint[]): State =>
-  goOn(state, null, needles, needed);
-
-const doAllWith = (
-  state: State,
-  needle: string,
-  needles: readonly (string | null)[],
-  needed: readonly bigint[],
-): State => goOn({ done: state.done, needle, previous: state, block: [] }, needle, needles, needed);
-
-/** Everything that may be done with this needle or none, until nothing more may. */
-function goOn(
-  state: State,
-  needle: string | null,
-  needles: readonly (string | null)[],
-  needed: readonly bigint[],
-): State {
-  let { done } = state;
+/** Everything that may be done with the needle in the hand or without one, until nothing more may. */
+function goOn(state: State, { needles, needed }: Search): State {
+  const done = state.done.slice();
   const block = [...state.block];
   for (let grew = true; grew;) {
     grew = false;
     for (let at = 0; at < needles.length; at++) {
       const own = needles[at] ?? null;
-      const needs = needed[at] ?? 0n;
-      if ((own !== null && own !== needle) || isDone(done, at) || (needs & done) !== needs) continue;
-      done |= 1n << BigInt(at);
+      const needs = needed[at];
+      if ((own !== null && own !== state.needle) || hasBit(done, at) || !needs || !hasAll(done, needs))
+        continue;
+      setBit(done, at);
       block.push(at);
       grew = true;
     }
   }
-  return { ...state, done, block };
+  return { ...state, done, block, count: state.count + block.length };
 }
 
-/** States of which no other with the same needle has done all that and more; most done first. */
-function withoutLesser(states: readonly State[]): State[] {
-  const sorted = [...states].sort((a, b) => bitsOf(b.done) - bitsOf(a.done));
-  // Comparing each with each is only worth while there are few.
-  if (sorted.length > 2000) return sorted;
-  return sorted.filter(
-    (state, index) =>
-      !sorted
-        .slice(0, index)
-        .some((more) => more.needle === state.needle && (state.done & ~more.done) === 0n),
-  );
-}
+/** Comparing each with each is only worth while there are few. */
+const FEW_STATES = 400;
 
-function bitsOf(value: bigint): number {
-  let count = 0;
-  for (let rest = value; rest > 0n; rest &= rest - 1n) count++;
-  return count;
-}
+/** States of which no other with the same needle has done all that and more. */
+const withoutLesser = (states: readonly State[]): State[] =>
+  states.length > FEW_STATES
+    ? [...states]
+    : states.filter(
+        (state) =>
+          !states.some(
+            (more) =>
+              more !== state &&
+              more.needle === state.needle &&
+              more.count > state.count &&
+              hasAll(more.done, state.done),
+          ),
+      );
 
 function orderOf(last: State): number[] {
   const blocks: (readonly number[])[] = [];

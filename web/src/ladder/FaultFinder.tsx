@@ -12,16 +12,17 @@ import { SYMPTOM_WORDS, wantedName } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import styles from './Ladder.module.css';
+import { numberIn } from './readout.ts';
 
 interface FaultFinderProps {
   ladder: Ladder;
-  build: Pattern;
+  numbered: Pattern;
   onRead: (stepId: string) => void;
   onOverride: (stepId: string, wanted: NeedleWanted | null) => void;
 }
 
 /** What is wrong with the work in the hand, which of this pattern’s steps may have done it, and what mends it. */
-export function FaultFinder({ ladder, build, onRead, onOverride }: FaultFinderProps) {
+export function FaultFinder({ ladder, numbered, onRead, onOverride }: FaultFinderProps) {
   const [symptom, setSymptom] = useState<Symptom | null>(null);
   const causes = useMemo(() => (symptom ? byFault(suspectsOf(symptom, ladder)) : []), [symptom, ladder]);
   return (
@@ -64,7 +65,7 @@ export function FaultFinder({ ladder, build, onRead, onOverride }: FaultFinderPr
                     className={`plain-button ${styles.stepLink}`}
                     onClick={() => onRead(stepId)}
                   >
-                    {build.steps.findIndex(({ id }) => id === stepId) + 1}
+                    {numberIn(numbered, stepId)}
                   </button>
                 </span>
               ))}
@@ -76,8 +77,7 @@ export function FaultFinder({ ladder, build, onRead, onOverride }: FaultFinderPr
                   size="small"
                   onClick={() => better.better && onOverride(better.stepId, better.better)}
                 >
-                  Take the {wantedName(better.better)} in step{' '}
-                  {build.steps.findIndex(({ id }) => id === better.stepId) + 1}
+                  Take the {wantedName(better.better)} in step {numberIn(numbered, better.stepId)}
                 </Button>
               )}
             </p>

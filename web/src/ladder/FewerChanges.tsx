@@ -99,7 +99,7 @@ function OrderDialog({
           ? ` The best found; none can have under ${ordering.atLeast}.`
           : ' No order has fewer.'}
       </p>
-      <ol className={styles.order}>
+      <ol className={styles.order} tabIndex={0} aria-label="The steps in the new order">
         {ordering.order.map((at, index) => (
           <li key={steps[at]?.id ?? at} className={moved.has(at) ? styles.moved : undefined}>
             <span>{index + 1}</span>

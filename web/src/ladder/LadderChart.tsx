@@ -4,6 +4,7 @@ import {
   layOut,
   type LaidStretch,
   type NeedleWanted,
+  type Pattern,
   type Rung,
   type Stage,
   wantedKey,
@@ -20,11 +21,13 @@ import {
 import { useMemo, useRef, type KeyboardEvent } from 'react';
 import { NeedleMark } from './NeedleMark.tsx';
 import styles from './LadderChart.module.css';
-import { stretchName } from './readout.ts';
+import { numberIn, stretchName } from './readout.ts';
 import { LadderStretch } from './LadderStretch.tsx';
 
 export interface LadderChartProps {
   ladder: Ladder;
+  /** By which its steps are numbered. */
+  numbered: Pick<Pattern, 'steps'>;
   /** Sorts that have a rung though no step is on it. */
   alsoRungs?: readonly NeedleWanted[];
   currentId: string | null;
@@ -41,6 +44,7 @@ export interface LadderChartProps {
  */
 export function LadderChart({
   ladder,
+  numbered,
   alsoRungs = [],
   currentId,
   onRead,
@@ -134,7 +138,7 @@ export function LadderChart({
                         place={row}
                         rise={change ? (rowOf.get(wantedKey(change.from)) ?? row) - row : 0}
                         idle={idleBefore(own, inHand)}
-                        name={stretchName(own.stretch, ladder)}
+                        name={stretchName(own.stretch, ladder, numberIn(numbered, step.id))}
                         isFlagged={flagged.has(step.id)}
                         isCurrent={step.id === currentId}
                         isReachable={step.id === reachable}

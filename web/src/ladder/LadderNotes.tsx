@@ -1,16 +1,17 @@
 import { type Ladder, needleName, type Pattern, ruleOf } from '@lanakit/core';
 import { wantedName } from '@lanakit/core/words';
 import styles from './Ladder.module.css';
-import { flagWords } from './readout.ts';
+import { flagWords, numberIn } from './readout.ts';
 
 interface LadderNotesProps {
   ladder: Ladder;
   build: Pattern;
+  numbered: Pattern;
   onRead?: (stepId: string) => void;
 }
 
 /** Everything on the ladder that wants looking at: missing needles, poor choices, steps back to coarse. */
-export function LadderNotes({ ladder, build, onRead }: LadderNotesProps) {
+export function LadderNotes({ ladder, build, numbered, onRead }: LadderNotesProps) {
   const near = ladder.rungs.filter(({ owned }) => owned.kind === 'nearest');
   if (ladder.flags.length === 0 && near.length === 0) return null;
   return (
@@ -27,7 +28,6 @@ export function LadderNotes({ ladder, build, onRead }: LadderNotesProps) {
         ) : null,
       )}
       {ladder.flags.map((flag) => {
-        const at = build.steps.findIndex(({ id }) => id === flag.stepId) + 1;
         const { what, mend } = flagWords(flag, build);
         return (
           <li key={`${flag.stepId} ${flag.code}`}>
@@ -36,7 +36,7 @@ export function LadderNotes({ ladder, build, onRead }: LadderNotesProps) {
               className={`plain-button ${styles.stepLink}`}
               onClick={() => onRead?.(flag.stepId)}
             >
-              Step {at}
+              Step {numberIn(numbered, flag.stepId)}
             </button>{' '}
             {what} <span className="quiet">{mend}</span>
           </li>

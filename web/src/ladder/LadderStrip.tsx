@@ -32,6 +32,7 @@ export function LadderStrip({ openStepId, onOpenStep, onOpen }: LadderStripProps
       {ladder.rungs.length > 0 ? (
         <LadderChart
           ladder={ladder}
+          numbered={draft.document}
           currentId={openStepId}
           onRead={NOTHING}
           onOpen={onOpenStep}

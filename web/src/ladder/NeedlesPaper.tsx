@@ -59,10 +59,12 @@ function Paper({ id, document, wool, needles }: PaperProps) {
           </p>
         </header>
         <section className={styles.ladder} aria-label="Ladder">
-          {ladder.rungs.length > 0 && <LadderChart ladder={ladder} currentId={null} onRead={NOTHING} />}
+          {ladder.rungs.length > 0 && (
+            <LadderChart ladder={ladder} numbered={build} currentId={null} onRead={NOTHING} />
+          )}
         </section>
         <NeedleCard ladder={ladder} />
-        <LadderNotes ladder={ladder} build={build} />
+        <LadderNotes ladder={ladder} build={build} numbered={build} />
         <footer className={sheets.paperFoot}>
           Change by the feel of the wool, not by the clock. Out by the same line as in: a bent needle snaps.
           Barbed needles are sharp and break: look at the work, pad beneath it, fingers curled. A needle in

@@ -37,7 +37,8 @@ interface NeedlesViewProps {
 /** Which needle, when to change, and why: the school, the ladder, the card learners get, the kit, and what went wrong. */
 export function NeedlesView({ patternId, onOpenStep, onClose }: NeedlesViewProps) {
   const { draft } = useTable();
-  const { school, stageNeedles } = draft.document;
+  const { document } = draft;
+  const { school, stageNeedles } = document;
   const { ladder, needles, build } = useLadder();
   const override = useOverride();
   const [readId, setReadId] = useState<string | null>(null);
@@ -75,6 +76,7 @@ export function NeedlesView({ patternId, onOpenStep, onClose }: NeedlesViewProps
         {ladder.rungs.length > 0 ? (
           <LadderChart
             ladder={ladder}
+            numbered={document}
             alsoRungs={also}
             currentId={readId}
             onRead={setReadId}
@@ -87,10 +89,17 @@ export function NeedlesView({ patternId, onOpenStep, onClose }: NeedlesViewProps
           </p>
         )}
         <div className={styles.under} role="status">
-          <Readout ladder={ladder} build={build} stepId={readId} onOverride={override} onOpen={onOpenStep} />
+          <Readout
+            ladder={ladder}
+            build={build}
+            numbered={document}
+            stepId={readId}
+            onOverride={override}
+            onOpen={onOpenStep}
+          />
           <FewerChanges changes={ladder.path.changes.length} />
         </div>
-        <LadderNotes ladder={ladder} build={build} onRead={setReadId} />
+        <LadderNotes ladder={ladder} build={build} numbered={document} onRead={setReadId} />
         <div className={styles.two}>
           <section aria-label="The card">
             <h3>The card learners get</h3>
@@ -124,7 +133,7 @@ export function NeedlesView({ patternId, onOpenStep, onClose }: NeedlesViewProps
                 ? 'How often they break is drawn to your own counts.'
                 : 'How often they break is our own guess, until you have counted a class.'}
             </p>
-            <FaultFinder ladder={ladder} build={build} onRead={setReadId} onOverride={override} />
+            <FaultFinder ladder={ladder} numbered={document} onRead={setReadId} onOverride={override} />
           </section>
         </div>
       </div>

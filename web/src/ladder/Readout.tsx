@@ -3,22 +3,23 @@ import { minutesWords, wantedName } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { plainText } from '../steps/markdownEdits.ts';
 import styles from './Ladder.module.css';
-import { changeAfter, flagWords, verdictOf, workingWords } from './readout.ts';
+import { changeAfter, flagWords, numberIn, verdictOf, workingWords } from './readout.ts';
 
 interface ReadoutProps {
   ladder: Ladder;
   build: Pattern;
+  numbered: Pattern;
   stepId: string | null;
   onOverride: (stepId: string, wanted: NeedleWanted | null) => void;
   onOpen: (stepId: string) => void;
 }
 
 /** The step under the hand: which needle, how, whether it does, and when to change. */
-export function Readout({ ladder, build, stepId, onOverride, onOpen }: ReadoutProps) {
+export function Readout({ ladder, build, numbered, stepId, onOverride, onOpen }: ReadoutProps) {
   const stretch = ladder.path.stretches.find(({ step, wanted }) => step.id === stepId && wanted !== null);
   if (!stretch?.wanted)
     return <p className="quiet small">Rest on a step, or read along with the arrow keys.</p>;
-  const { step, at, wanted } = stretch;
+  const { step, wanted } = stretch;
   const flags = ladder.flags.filter((flag) => flag.stepId === step.id);
   const isOwn = step.needle.by === 'gauge' || step.needle.by === 'feel';
   const working = workingWords(stretch);
@@ -26,7 +27,7 @@ export function Readout({ ladder, build, stepId, onOverride, onOpen }: ReadoutPr
     <div className={styles.readout}>
       <p>
         <button type="button" className={`plain-button ${styles.stepLink}`} onClick={() => onOpen(step.id)}>
-          Step {at + 1}
+          Step {numberIn(numbered, step.id)}
         </button>{' '}
         {shortened(plainText(step.text))}{' '}
         <span className="quiet">

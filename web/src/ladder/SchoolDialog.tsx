@@ -84,6 +84,7 @@ interface SideProps {
 }
 
 function Side({ title, build, ladder, wish, readId, onRead }: SideProps) {
+  const { draft } = useTable();
   const kit = useKit(build, ladder, wish);
   const gaps = ladder.flags.filter(({ code }) => code === 'not_said').length;
   const wrong = ladder.flags.length - gaps;
@@ -98,7 +99,7 @@ function Side({ title, build, ladder, wish, readId, onRead }: SideProps) {
         </span>
       </h3>
       <div className={styles.sideBody}>
-        <LadderChart ladder={ladder} currentId={readId} onRead={onRead} isCompact />
+        <LadderChart ladder={ladder} numbered={draft.document} currentId={readId} onRead={onRead} isCompact />
         <KitTable kit={kit} ladder={ladder} />
       </div>
     </section>

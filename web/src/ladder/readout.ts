@@ -13,12 +13,16 @@ import {
 import { showMoney } from '../words/show.ts';
 
 /** A stretch in a few words, for a hand that rests on it and for those who do not see it. */
-export function stretchName({ step, at, wanted, minutes }: Stretch, ladder: Ladder): string {
+export function stretchName({ step, wanted, minutes }: Stretch, ladder: Ladder, number: number): string {
   const verdict = ladder.verdicts.get(step.id);
   const time = step.minutes === null || minutes === null ? 'minutes not said' : minutesWords(step.minutes);
   const needle = wanted ? wantedName(wanted) : 'no needle';
-  return `Step ${at + 1}: ${needle}, ${time}${verdict ? `, ${STRENGTH_OF_NEEDLE[verdict.strength]}` : ''}`;
+  return `Step ${number}: ${needle}, ${time}${verdict ? `, ${STRENGTH_OF_NEEDLE[verdict.strength]}` : ''}`;
 }
+
+/** A step’s number as the list of steps has it, whatever the build leaves out. */
+export const numberIn = ({ steps }: Pick<Pattern, 'steps'>, stepId: string): number =>
+  steps.findIndex(({ id }) => id === stepId) + 1;
 
 /** How it is worked: `straight down · right through · 3 in a holder`. */
 export const workingWords = ({ step }: Stretch): string =>
