@@ -78,14 +78,14 @@ await pictures('light', async (page) => {
   await take(page, 'options');
   const puffin = page.url();
   await write('26 steps');
-  await page.getByRole('button', { name: 'Paste a text…' }).click();
+  await page.getByRole('button', { name: 'Open the ladder' }).click();
+  await page.getByRole('button', { name: 'See the order' }).waitFor();
+  await page.getByRole('button', { name: /^Step 19/ }).hover();
   await page
-    .getByLabel('The text')
-    .fill(
-      'Core\n1. Roll the body tight, 5 min.\n2. Felt it 30-45 min with a 38 needle, aiming at the centre.\n\nCoat\n3. Lay 5 g of slate over body and head in two thin layers, shallow.\n4. Sew the wings on, then leave it for 1 hour.',
-    );
-  await page.getByText('4 steps read').waitFor();
-  await take(page, 'paste');
+    .getByText(/smoothed again/)
+    .first()
+    .waitFor();
+  await take(page, 'ladder');
   await page.goto(`${puffin}/read`);
   await page.getByRole('heading', { name: 'You need' }).waitFor();
   await page.getByText('Saturday', { exact: true }).scrollIntoViewIfNeeded();
@@ -119,13 +119,6 @@ await pictures('light', async (page) => {
   await drawer(/^Marigold/).click();
   await page.getByText('draft, revision 1').waitFor();
   await take(page, 'shelf');
-  await drawer(/^Moss/).click();
-  await panel.locator('.ant-segmented-item', { hasText: 'Closest' }).click();
-  await page.getByText('Blended, in eighths').waitFor();
-  await take(page, 'closest');
-  await page.getByText('count', { exact: true }).click();
-  await page.getByLabel('Butter batt spring, what is there').fill('27.5');
-  await take(page, 'stocktake');
   await page.goto(`${url}/shelf/tools`);
   await page.getByRole('button', { name: /^38 star/ }).click();
   await panel.getByText('Came and went').waitFor();
@@ -146,6 +139,16 @@ await pictures('light', async (page) => {
   await open(page, 'runs', /Puffin weekend/, 'Portions');
   await page.getByText('To weigh out for the class').waitFor();
   await take(page, 'run');
+  await page.getByRole('button', { name: 'Needles' }).click();
+  await page.getByRole('row', { name: /38 triangular/ }).waitFor();
+  await take(page, 'class-needles');
+  await page.getByRole('link', { name: 'Count them out and in' }).click();
+  for (const button of await page.getByRole('button', { name: /^All \d/ }).all()) await button.click();
+  await page.getByText('counting in', { exact: true }).click();
+  for (const button of await page.getByRole('button', { name: /^All \d/ }).all()) await button.click();
+  await page.keyboard.press('Shift+Digit2');
+  await page.getByText(/^1 of \d+ still out$/).waitFor();
+  await take(page, 'tray');
   await open(page, 'runs', /Saturday pears/, 'Portions');
   await page.getByRole('button', { name: 'Weigh-out sheet' }).click();
   await page.getByRole('article').waitFor();

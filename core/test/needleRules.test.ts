@@ -1,4 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
 import {
   FAULT_RULES,
   judgeNeedle,
@@ -144,5 +146,16 @@ describe('every cause of a fault', () => {
     const [is, not] = FAULTS[id];
     expect(isSo(is)).toBe(true);
     expect(isSo(not)).toBe(false);
+  });
+});
+
+describe('docs/needles.md', () => {
+  const page = readFileSync(fileURLToPath(new URL('../../docs/needles.md', import.meta.url)), 'utf8');
+  const rows = [...page.matchAll(/^\| `([\w-]+)` +\| ([\w-]+) +\| (.+?) +\|/gm)].map((match) => match.slice(1, 4));
+  test('tells every rule and every cause as they are, and no other', () => {
+    expect(rows).toEqual([
+      ...NEEDLE_RULES.map(({ id, strength, reason }) => [id, strength, reason]),
+      ...FAULT_RULES.map(({ id, symptom, cause }) => [id, symptom, cause]),
+    ]);
   });
 });
