@@ -80,7 +80,7 @@ await pictures('light', async (page) => {
   await write('26 steps');
   await page.getByRole('button', { name: 'Open the ladder' }).click();
   await page.getByRole('button', { name: 'See the order' }).waitFor();
-  await page.getByRole('button', { name: /^Step 19/ }).hover();
+  await page.getByRole('button', { name: /^Step 19:/ }).hover();
   await page
     .getByText(/smoothed again/)
     .first()

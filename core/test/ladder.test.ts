@@ -4,6 +4,7 @@ import {
   blankPattern,
   byGauge,
   changesIn,
+  checkPattern,
   estimatePattern,
   factsOfSteps,
   feelOf,
@@ -26,6 +27,7 @@ import {
   suspectsOf,
   wantedKey,
   wantedOfKey,
+  withRung,
   type Wool,
 } from '../src/index.ts';
 import { cueWords, mendWords, verdictWords } from '../src/words/index.ts';
@@ -73,6 +75,20 @@ describe('what a school proposes', () => {
         byGauge(36, 'crown'),
       );
     }
+  });
+  test('a school’s rung takes another needle; one it has not changes nothing', () => {
+    const two = withRung(SCHOOL_DEFAULTS.two, 'surface', byGauge(40));
+    expect(
+      needleOf(step('c', 'wrap', [], { ...byStage, stage: 'coat' }), { school: two, stageNeedles: [] }),
+    ).toEqual(byGauge(40));
+    expect(withRung(SCHOOL_DEFAULTS.two, 'needle', byGauge(40))).toBe(SCHOOL_DEFAULTS.two);
+  });
+  test('a gauge there is not is refused where it stands', () => {
+    const school = withRung(SCHOOL_DEFAULTS.one, 'needle', byGauge(50));
+    const stageNeedles = [{ stage: 'core' as const, needle: byGauge(31) }];
+    expect(
+      checkPattern({ ...blankPattern('x'), school, stageNeedles }).map(({ pointer }) => pointer),
+    ).toEqual(['/stageNeedles/0/needle/gauge', '/school/needle/gauge']);
   });
   test('a sort is found again by its key', () => {
     for (const wanted of [byGauge(38), byGauge(40, 'spiral'), { by: 'feel', feel: 'small' } as const]) {

@@ -151,7 +151,9 @@ describe('every cause of a fault', () => {
 
 describe('docs/needles.md', () => {
   const page = readFileSync(fileURLToPath(new URL('../../docs/needles.md', import.meta.url)), 'utf8');
-  const rows = [...page.matchAll(/^\| `([\w-]+)` +\| ([\w-]+) +\| (.+?) +\|/gm)].map((match) => match.slice(1, 4));
+  const rows = [...page.matchAll(/^\| `([\w-]+)` +\| ([\w-]+) +\| (.+?) +\|/gm)].map((match) =>
+    match.slice(1, 4),
+  );
   test('tells every rule and every cause as they are, and no other', () => {
     expect(rows).toEqual([
       ...NEEDLE_RULES.map(({ id, strength, reason }) => [id, strength, reason]),

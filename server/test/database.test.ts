@@ -8,6 +8,9 @@ import { MIGRATIONS } from '../src/db/migrations/index.ts';
 import { ITEM_SPECS } from '../src/routes/itemSpecs.ts';
 import { loadDemo } from '../src/demo/loadDemo.ts';
 import {
+  BLANK_STEP,
+  blankPattern,
+  byGauge,
   checkFibre,
   type Fibre,
   estimatePattern,
@@ -90,6 +93,43 @@ describe('migrations', () => {
     const tables = db.prepare(`SELECT name FROM sqlite_master WHERE type = 'table'`).pluck().all();
     expect(tables).toEqual(['a']);
     expect(migrate(db, ['CREATE TABLE a (x);', 'CREATE TABLE b (x);'])).toEqual({ ok: true, from: 1 });
+  });
+  test('needles by gauge alone, in patterns and techniques, are carried over; their guards are back in place', () => {
+    const dir = freshDir();
+    const old = new Database(join(dir, 'lanakit.sqlite'));
+    old.pragma('foreign_keys = ON');
+    migrate(old, MIGRATIONS.slice(0, 4));
+    const needle = { by: 'gauge', gauge: 36 };
+    const step = { ...BLANK_STEP, id: 's', text: 'Felt it.', needle };
+    const { school: _school, ...blank } = blankPattern('Ball');
+    const third = { ...blank, formatVersion: 3, steps: [step], stageNeedles: [{ stage: 'core', gauge: 38 }] };
+    const technique = { name: 'Rolled limb', steps: [{ needle }, { needle: { by: 'stage' } }] };
+    old
+      .prepare(
+        `INSERT INTO pattern (id, document, created_at, updated_at) VALUES ('p', ?, '2026-01-01', '2026-01-01')`,
+      )
+      .run(JSON.stringify(third));
+    old.exec(`INSERT INTO technique (id, created_at) VALUES ('t', '2026-01-01')`);
+    old
+      .prepare(
+        `INSERT INTO technique_version (technique_id, version, document, created_at) VALUES ('t', 1, ?, '2026-01-01')`,
+      )
+      .run(JSON.stringify(technique));
+    old.close();
+    const opened = openDatabase(dir);
+    if (!opened.ok) throw new Error(opened.refusal.code);
+    const store = createStore(opened.db);
+    expect(store.patterns.find('p')?.document).toEqual({
+      ...blankPattern('Ball'),
+      steps: [{ ...step, needle: byGauge(36) }],
+      stageNeedles: [{ stage: 'core', needle: byGauge(38) }],
+    });
+    expect(store.techniques.find('t')?.steps.map((own) => own.needle)).toEqual([
+      byGauge(36),
+      { by: 'stage' },
+    ]);
+    expect(() => opened.db.exec('UPDATE technique_version SET version = 9')).toThrow(/cannot be changed/);
+    opened.db.close();
   });
   test('a shelf of the first slice is carried over: fibres, their stock, what is deleted, and what uses them', () => {
     const dir = freshDir();

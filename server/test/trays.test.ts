@@ -129,9 +129,9 @@ test('a needle that is not on the shelf, and a count of nothing', async () => {
 
 test('what was counted teaches how often needles break', async () => {
   await oneMissing();
-  const { body } = await request(studio.app).get('/api/needle-evidence').expect(200);
+  const answer = await request(studio.app).get('/api/needle-evidence').expect(200);
   // Ten practised people, twenty minutes each, nothing that breaks a needle sooner.
-  expect(body).toEqual({ items: [{ gauge: 38, broken: 1, exposureMinutes: 200 }] });
+  expect(answer.body).toEqual({ items: [{ gauge: 38, broken: 1, exposureMinutes: 200 }] });
 });
 
 test('a tap cannot be changed or taken out of the book', async () => {

@@ -6,11 +6,14 @@ import {
   BLANK_STEP,
   blankTechniqueStep,
   blankUse,
+  byGauge,
   type Fibre,
   type Mapping,
   OWN_RIGHTS,
   type Pattern,
   type PatternFile,
+  SCHOOL_DEFAULTS,
+  type Step,
   type StoredPattern,
   type TechniqueInput,
 } from '@lanakit/core';
@@ -245,6 +248,11 @@ describe('pattern files', () => {
       kind: fc.constantFrom('make' as const, 'glue' as const, 'wait' as const),
       note: fc.string({ maxLength: 40 }),
       isExtra: fc.boolean(),
+      needle: fc.constantFrom<Step['needle']>({ by: 'stage' }, { by: 'none' }, byGauge(40, 'spiral'), {
+        by: 'feel',
+        feel: 'small',
+      }),
+      school: fc.constantFrom(...Object.values(SCHOOL_DEFAULTS)),
     });
     await fc.assert(
       fc.asyncProperty(generated, async (drawn) => {
@@ -267,8 +275,10 @@ describe('pattern files', () => {
               minutes: drawn.minutes,
               act: { kind: drawn.kind },
               cue: drawn.note,
+              needle: drawn.needle,
             },
           ],
+          school: drawn.school,
           options: drawn.isExtra
             ? [
                 {
@@ -318,7 +328,7 @@ describe('pattern files', () => {
       '/pattern-files',
       Buffer.from(JSON.stringify({ ...second, formatVersion: 9 })),
     ).expect(422);
-    expect(newer.body).toMatchObject({ code: 'file_newer', version: 9, newest: 3 });
+    expect(newer.body).toMatchObject({ code: 'file_newer', version: 9, newest: 4 });
   });
   test('Markdown goes out and comes in with its title, its stages and its steps', async () => {
     const own: Pattern = {

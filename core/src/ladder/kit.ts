@@ -226,7 +226,7 @@ function alikeOf(lines: readonly KitLine[]): Needle[][] {
   for (const { needle } of lines) {
     if (!needle) continue;
     const mark = needle.mark?.word.trim().toLowerCase() ?? '';
-    byMark.set(mark, (byMark.get(mark) ?? new Map()).set(needle.id, needle));
+    byMark.set(mark, (byMark.get(mark) ?? new Map<string, Needle>()).set(needle.id, needle));
   }
   return [...byMark.values()].filter((needles) => needles.size > 1).map((needles) => [...needles.values()]);
 }

@@ -2,6 +2,7 @@ import { checkRange, checkWhole, type Bounds, type Problem } from '../problems/i
 import { minutesRange, type Minutes } from './minutes.ts';
 import type { Pattern } from './pattern.ts';
 import { linkCircle } from './linkCircle.ts';
+import { rungsOfSchool } from './school.ts';
 import type { Step } from './step.ts';
 import { knownIds, type KnownIds } from './things.ts';
 
@@ -23,9 +24,7 @@ export function checkSteps(pattern: Pattern): Problem[] {
     ...pattern.stageNeedles.flatMap(({ needle }, index) =>
       checkWanted(needle, `/stageNeedles/${index}/needle`),
     ),
-    ...Object.entries(pattern.school).flatMap(([rung, needle]) =>
-      typeof needle === 'string' ? [] : checkWanted(needle, `/school/${rung}`),
-    ),
+    ...rungsOfSchool(pattern.school).flatMap(({ name, wanted }) => checkWanted(wanted, `/school/${name}`)),
     ...pattern.sessions.flatMap(({ firstStepId }, index) =>
       strayStep(firstStepId, known, `/sessions/${index}/firstStepId`),
     ),

@@ -39,10 +39,13 @@ export {
   needlesOfSchool,
   needleTask,
   proposedNeedle,
+  rungsOfSchool,
   School,
   SCHOOL_DEFAULTS,
   SCHOOLS,
+  withRung,
   type NeedleTask,
+  type RungName,
   type SchoolKind,
 } from './school.ts';
 export { linkCircle, type Precedence } from './linkCircle.ts';

@@ -83,18 +83,35 @@ const FEEL_OF_TASK: Readonly<Record<NeedleTask, NeedleWanted>> = {
   detail: { by: 'feel', feel: 'small' },
 };
 
-/** The rungs of a school, in the order it tells of them. */
-export function needlesOfSchool(school: School, table: Table): NeedleWanted[] {
+/** What the needles of a school are for: one for everything, or one for each task. */
+export type RungName = 'needle' | NeedleTask;
+
+/** The needles a school names, each with what it is for; a size word and one’s own table name none. */
+export function rungsOfSchool(school: School): { readonly name: RungName; readonly wanted: NeedleWanted }[] {
   switch (school.kind) {
     case 'one':
-      return [school.needle];
+      return [{ name: 'needle', wanted: school.needle }];
     case 'two':
-      return [school.build, school.surface];
+      return [
+        { name: 'build', wanted: school.build },
+        { name: 'surface', wanted: school.surface },
+      ];
     case 'ladder':
-      return [school.build, school.surface, school.detail];
+      return NEEDLE_TASKS.map((name) => ({ name, wanted: school[name] }));
     case 'by-feel':
-      return Object.values(FEEL_OF_TASK);
     case 'own':
-      return table.map(({ needle }) => needle);
+      return [];
   }
+}
+
+/** The school with another needle for one of its rungs; a rung it has not changes nothing. */
+export function withRung(school: School, name: RungName, wanted: NeedleWanted): School {
+  return rungsOfSchool(school).some((rung) => rung.name === name) ? { ...school, [name]: wanted } : school;
+}
+
+/** Every sort a school may propose, in the order it tells of them. */
+export function needlesOfSchool(school: School, table: Table): NeedleWanted[] {
+  if (school.kind === 'by-feel') return Object.values(FEEL_OF_TASK);
+  if (school.kind === 'own') return table.map(({ needle }) => needle);
+  return rungsOfSchool(school).map(({ wanted }) => wanted);
 }

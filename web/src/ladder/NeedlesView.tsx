@@ -70,7 +70,7 @@ export function NeedlesView({ patternId, onOpenStep, onClose }: NeedlesViewProps
         {needles.length === 0 && (
           <p className="red">
             No needles on the shelf yet, so none can be proposed.{' '}
-            <Link to="/shelf/needles">Put yours there</Link>; the ladder works without.
+            <Link to="/shelf/tools?add=needle">Put yours there</Link>; the ladder works without.
           </p>
         )}
         {ladder.rungs.length > 0 ? (

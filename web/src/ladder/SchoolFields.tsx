@@ -1,39 +1,44 @@
-import { type Needle, type NeedleWanted, type School, STAGES, type Stage } from '@lanakit/core';
+import {
+  type Needle,
+  type NeedleWanted,
+  type RungName,
+  rungsOfSchool,
+  STAGES,
+  type Stage,
+  withRung,
+} from '@lanakit/core';
 import { STAGE_WORDS } from '@lanakit/core/words';
 import { useTable } from '../patterns/tableContext.ts';
 import styles from './Ladder.module.css';
 import { WantedSelect } from './WantedSelect.tsx';
 
-const RUNG_LABELS = {
+const RUNG_LABELS: Readonly<Record<RungName, string>> = {
   needle: 'For everything',
   build: 'To build and join',
   surface: 'For the surface',
   detail: 'For details',
-} as const;
-type RungName = keyof typeof RUNG_LABELS;
+};
 
 /** The needles of the school that is chosen; of one’s own table, one for each stage. */
 export function SchoolFields({ needles }: { needles: readonly Needle[] }) {
   const { draft } = useTable();
   const { school } = draft.document;
   if (school.kind === 'own') return <OwnTable needles={needles} />;
-  const rungs = Object.keys(RUNG_LABELS).filter((name): name is RungName => name in school);
-  if (rungs.length === 0)
+  if (school.kind === 'by-feel')
     return <p className="quiet small">Large to build and join, medium for the surface, small for details.</p>;
   return (
     <div className={styles.rungFields}>
-      {rungs.map((name) => (
+      {rungsOfSchool(school).map(({ name, wanted }) => (
         <WantedSelect
           key={name}
           label={RUNG_LABELS[name]}
           needles={needles}
-          value={(school as Readonly<Partial<Record<RungName, NeedleWanted>>>)[name] ?? null}
-          onChoose={(wanted) =>
-            wanted &&
-            draft.edit(
-              'a needle of the school',
-              (it) => void (it.school = { ...it.school, [name]: wanted } as School),
-            )
+          value={wanted}
+          onChoose={(chosen) =>
+            chosen &&
+            draft.edit('a needle of the school', (it) => {
+              it.school = withRung(school, name, chosen);
+            })
           }
         />
       ))}

@@ -17,7 +17,8 @@ export function stretchName({ step, wanted, minutes }: Stretch, ladder: Ladder, 
   const verdict = ladder.verdicts.get(step.id);
   const time = step.minutes === null || minutes === null ? 'minutes not said' : minutesWords(step.minutes);
   const needle = wanted ? wantedName(wanted) : 'no needle';
-  return `Step ${number}: ${needle}, ${time}${verdict ? `, ${STRENGTH_OF_NEEDLE[verdict.strength]}` : ''}`;
+  const isBack = ladder.flags.some(({ code, stepId }) => code === 'roughens' && stepId === step.id);
+  return `Step ${number}: ${needle}, ${time}${verdict ? `, ${STRENGTH_OF_NEEDLE[verdict.strength]}` : ''}${isBack ? ', back to coarse' : ''}`;
 }
 
 /** A step’s number as the list of steps has it, whatever the build leaves out. */

@@ -14,6 +14,11 @@ const KEYS: readonly (readonly [keys: string, what: string])[] = [
   ['Enter', 'Open the part or step, and close it again'],
   ['Ctrl D', 'Duplicate this part or step'],
   ['Delete', 'Delete this part or step (it can be undone)'],
+  [
+    '← →  on the ladder',
+    'Read along it; Alt ↑ ↓ puts a step on another rung, Delete gives it back to the school',
+  ],
+  ['1 – 9  at the tray', 'One more of that needle, with Shift one less; O I B S: out, in, broken, sold'],
   ['Ctrl Enter', 'Add another part or step after this one'],
 ];
 

@@ -121,5 +121,11 @@ function useEntries(onKeys: () => void): Entry[] {
       kind: PREPARATION_WORDS[fibre.preparation],
       run: go(`/shelf?open=${fibre.id}`),
     })),
+    ...(runs?.items ?? []).map((run) => ({
+      key: `tray-${run.id}`,
+      name: `Count needles of ${run.name}`,
+      kind: 'do',
+      run: go(`/runs/${run.id}/tray`),
+    })),
   ];
 }
