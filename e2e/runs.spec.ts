@@ -1,3 +1,4 @@
+import { expectNothingSerious } from './support/axe.ts';
 import { expect, test } from './support/studio.ts';
 
 test('a class saves itself, its portions follow every key, and bad numbers stay beside their field', async ({
@@ -47,7 +48,74 @@ test('printed, a sheet is the paper alone', async ({ page, demo }) => {
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('banner')).toBeHidden();
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
-  await expect(page.getByRole('article')).toContainText('241.8 g in all');
+  await expect(page.getByRole('article')).toContainText('239.4 g in all');
   const pdf = await page.pdf({ format: 'A4', printBackground: false });
   expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
+});
+
+test('who comes: the room by choices, a seat that changes its mind, one that is taken out, and sheets by name', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/runs`);
+  await page.getByRole('link', { name: /Saturday pears/ }).click();
+  const portions = page.getByRole('region', { name: 'Portions' });
+  const listed = (name: string) =>
+    page
+      .locator('.ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option')
+      .filter({ hasText: name });
+  const column = (name: RegExp) => portions.getByRole('columnheader', { name });
+  await expect(page.getByText('9 of 11 have chosen')).toBeVisible();
+  await expect(column(/as written × 9/)).toBeVisible();
+  await expect(column(/russet × 3/)).toBeVisible();
+  await expectNothingSerious(page);
+  await page.getByRole('button', { name: 'Sef, not chosen yet' }).click();
+  const seat = page.getByRole('region', { name: 'Seat 9' });
+  await seat.getByRole('checkbox', { name: 'Has chosen' }).check();
+  await seat.getByLabel('colourway').click();
+  await listed('russet').click();
+  await expect(column(/russet × 4/)).toBeVisible();
+  await expect(column(/as written × 8/)).toBeVisible();
+  await expect(page.getByText('10 of 11 have chosen')).toBeVisible();
+  await seat.getByRole('button', { name: 'Take this seat out' }).click();
+  await expect(page.getByText('10 packs')).toHaveCount(0);
+  await expect(column(/russet × 3/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(column(/russet × 4/)).toBeVisible();
+  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
+  await page.getByRole('button', { name: 'Pack sheets' }).click();
+  await expect(page.getByRole('article')).toContainText('9 · Sef');
+  await expect(page.getByRole('article')).toContainText('left-handed: wraps run the other way');
+  await page.getByRole('link', { name: /Saturday pears/ }).click();
+  await page.getByRole('button', { name: 'Weigh-out sheet' }).click();
+  await expect(page.getByRole('article')).toContainText('3.0 g each, 4 packs: russet.');
+  await expect(page.getByRole('article')).toContainText('3 Tove');
+  await page.goto(`${demo.url}/runs`);
+  await page.getByRole('link', { name: /Puffin weekend/ }).click();
+  await page.getByRole('button', { name: /^Seat 1,/ }).click();
+  await page.getByLabel('May not touch').click();
+  await listed('may bleed').click();
+  await expect(page.getByText(/^Seat 1 may not touch .*Marigold is in this pack/)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expectNothingSerious(page);
+});
+
+test('a pasted list becomes seats, by keys alone', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/runs`);
+  await page.getByRole('link', { name: /Saturday pears/ }).click();
+  await page.getByRole('button', { name: 'Paste a list…' }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByLabel('The list').focus();
+  await page.keyboard.insertText('Mara, russet\nJun, first-timer, vegan\nmara\n=1+1');
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByText('Two are called the same: mara')).toBeVisible();
+  await expect(dialog.getByText('note: vegan')).toBeVisible();
+  await expectNothingSerious(page);
+  await dialog.getByRole('button', { name: 'Take 4 seats' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('1 of 4 have chosen')).toBeVisible();
+  await expect(page.getByRole('button', { name: '=1+1, not chosen yet' })).toBeVisible();
+  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Mara, russet' })).toBeVisible();
 });

@@ -143,9 +143,18 @@ await pictures('light', async (page) => {
   await page.getByRole('row', { name: /38 triangular/ }).waitFor();
   await take(page, 'class-needles');
   await page.getByRole('link', { name: 'Count them out and in' }).click();
-  for (const button of await page.getByRole('button', { name: /^All \d/ }).all()) await button.click();
+  const needles = ['36 triangular, plum', '38 triangular, oak', '40 spiral, sea', '42 triangular, chalk'];
+  const all = async () => {
+    for (const name of needles) {
+      await page
+        .getByRole('region', { name })
+        .getByRole('button', { name: /^All \d/ })
+        .click();
+    }
+  };
+  await all();
   await page.getByText('counting in', { exact: true }).click();
-  for (const button of await page.getByRole('button', { name: /^All \d/ }).all()) await button.click();
+  await all();
   await page.keyboard.press('Shift+Digit2');
   await page.getByText(/^1 of \d+ still out$/).waitFor();
   await take(page, 'tray');

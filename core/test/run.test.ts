@@ -5,7 +5,7 @@ import {
   inDrawingOrder,
   isCalendarDate,
   planInOrder,
-  planPortions,
+  planGroups,
   promisedBefore,
   RUN_DEFAULTS,
   type RunInput,
@@ -90,7 +90,10 @@ describe('runs planned one after another', () => {
           seats,
         }));
         const planOf = (one: RunInput, promisedG: number) =>
-          planPortions(estimate, one, () => ({ onHandG, promisedG }));
+          planGroups([{ key: 'usual', packs: one.seats + one.sparePacks, estimate }], one, () => ({
+            onHandG,
+            promisedG,
+          }));
         const drawn = planInOrder(runs, (one, promised) => planOf(one, promised.get('core') ?? 0));
         const withTakings = runs.map((one) => ({
           ...one,

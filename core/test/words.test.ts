@@ -49,6 +49,8 @@ const EVERY: { readonly [Code in ProblemCode]: Extract<Problem, { code: Code }> 
   needle_nameless: { code: 'needle_nameless', pointer: '' },
   pile_too_small: { code: 'pile_too_small', pointer: '', pile: 'in', has: 1 },
   more_back_than_out: { code: 'more_back_than_out', pointer: '', out: 3 },
+  seat_beyond: { code: 'seat_beyond', pointer: '', seat: 12, seats: 11 },
+  seat_twice: { code: 'seat_twice', pointer: '', seat: 3 },
   reason_missing: { code: 'reason_missing', pointer: '' },
   pack_twice: { code: 'pack_twice', pointer: '' },
   blend_empty: { code: 'blend_empty', pointer: '' },

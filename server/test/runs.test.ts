@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import request from 'supertest';
-import type { Promised, Run } from '@lanakit/core';
+import { type Bench, blankSeat, type Promised, type Run, type Seat } from '@lanakit/core';
 import {
   addFibre,
   addPattern,
@@ -107,4 +107,48 @@ test('what all runs ahead will take, and which of them', async () => {
   expect(items).toHaveLength(1);
   expect(items[0]?.massG).toBeCloseTo(14 * PACK_G, 6);
   expect(items[0]?.runs.map(({ name }) => name)).toEqual(['First', 'Second']);
+});
+
+describe('who comes', () => {
+  const seat = (number: number, more: Partial<Seat> = {}): Seat => ({ ...blankSeat(number), ...more });
+  test('is kept with the class, and what they chose is what the shelf must give', async () => {
+    const rust = (await addFibre(studio, { name: 'Rust' }, 5)).id;
+    const document = ballPattern(fibreId);
+    const [use] = document.parts[0]?.uses ?? [];
+    const coloured = {
+      ...document,
+      slots: [{ id: 's', name: 'skin', places: [{ kind: 'use' as const, id: use?.id ?? '' }], rule: null }],
+      colourways: [{ id: 'rust', name: 'rust', fills: [{ slotId: 's', fibreId: rust }] }],
+    };
+    const own = await publish(studio, await addPattern(studio, coloured));
+    const roster = [
+      seat(2, {
+        name: 'Mara',
+        choices: { values: {}, colourwayId: 'rust', swapIds: [] },
+        isLeftHanded: true,
+      }),
+    ];
+    const answer = await request(studio.app)
+      .post('/api/runs')
+      .send(runInput(own, { seats: 3, sparePacks: 0, roster }))
+      .expect(201);
+    const run = answer.body as Run;
+    expect(run.roster).toEqual(roster);
+    const bench = (await request(studio.app).get('/api/bench').expect(200)).body as Bench;
+    expect(bench.runs[0]?.packs).toBe(3);
+    expect(bench.runs[0]?.classG).toBeCloseTo(3 * PACK_G, 6);
+    expect(bench.short.map((one) => one.fibreId)).toEqual([rust]);
+    expect(bench.short[0]?.shortG).toBeCloseTo(PACK_G - 5, 6);
+  });
+  test.each([
+    ['a seat the class has not', [seat(9)], 422, '/roster/0/seat'],
+    ['a seat told of twice', [seat(1), seat(1)], 422, '/roster/1/seat'],
+    ['no seat at all', [{ ...seat(1), seat: 0 }], 400, '/roster/0/seat'],
+  ])('refused: %s', async (_name, roster, status, pointer) => {
+    const answer = await request(studio.app)
+      .post('/api/runs')
+      .send(runInput(revisionId, { seats: 3, roster }))
+      .expect(status);
+    expect(answer.body).toMatchObject({ errors: [{ pointer }] });
+  });
 });

@@ -20,6 +20,8 @@ export interface KitSetting {
   readonly people: number;
   readonly seatsPerTable: number;
   readonly skill: Skill;
+  /** Skills of those among them who are not as the rest. */
+  readonly otherSkills?: readonly Skill[];
   /** The chance that any sort may run out, 0–1. */
   readonly riskFraction: number;
   readonly evidence: readonly BreakageEvidence[];
@@ -145,7 +147,7 @@ function bareLine(key: string, rungs: readonly Rung[], room: Room): BareLine {
   const { places, setting } = room;
   const gauge = finenessOf(wanted);
   const stepIds = rungs.flatMap((one) => one.stepIds);
-  const exposureMinutes = places.person * exposureOf(stepIds, room);
+  const exposureMinutes = exposureOf(stepIds, room) * handsOf(setting);
   const rate = breakageRate(gauge, setting.evidence);
   return {
     key,
@@ -170,14 +172,22 @@ const withSpares = (line: BareLine, spares: number): KitLine => {
   return { ...line, spares, total, toBuy: line.onHand === null ? null : Math.max(0, total - line.onHand) };
 };
 
-/** Minutes of one author’s hand, times risk and skill. */
-function exposureOf(stepIds: readonly string[], { build, ladder, setting }: Room): number {
+/** How many authors’ hands everybody’s are. */
+function handsOf({ people, skill, otherSkills = [] }: KitSetting): number {
+  const others = otherSkills.slice(0, Math.max(0, people));
+  return (
+    Math.max(0, people - others.length) * SKILL_FACTOR[skill] +
+    others.reduce((sum, other) => sum + SKILL_FACTOR[other], 0)
+  );
+}
+
+/** Minutes of one author’s hand, times risk. */
+function exposureOf(stepIds: readonly string[], { build, ladder }: Room): number {
   const ids = new Set(stepIds);
   return build.steps.reduce((sum, step) => {
     const facts = ladder.facts.get(step.id);
     if (!ids.has(step.id) || !facts || step.minutes === null) return sum;
-    const factor = riskFactor(risksOf(facts, step.stroke)) * SKILL_FACTOR[setting.skill];
-    return sum + minutesRange(step.minutes).likely * factor;
+    return sum + minutesRange(step.minutes).likely * riskFactor(risksOf(facts, step.stroke));
   }, 0);
 }
 

@@ -12,4 +12,13 @@ export {
   type PortionLine,
   type PortionPlan,
 } from './planPortions.ts';
+export {
+  alikePortions,
+  planGroups,
+  type AlikePortions,
+  type GroupToPack,
+  type PackedGroup,
+  type RunFibre,
+  type RunPortions,
+} from './planGroups.ts';
 export { WANTED_ERROR_FRACTION, weighPortions, type Weighing, type WeighingGroup } from './weighing.ts';

@@ -176,15 +176,20 @@ function portionLines(uses: readonly KnownUse[], terms: PackingTerms, weighing: 
 /** Undoes the binary noise of 17 × 0.1, far below any scale. */
 const roundToMicrogram = (massG: number): number => Math.round(massG * 1e6) / 1e6;
 
+/** Fibres of a plan, of which only so much is asked. */
+interface Plan<Key extends 'classG' | 'shortG'> {
+  readonly fibres: readonly Pick<FibrePortion, 'fibreId' | Key>[];
+}
+
 /** Grams of each fibre a plan takes, over all its bags. */
-export function takingsOfPlan({ fibres }: PortionPlan): Map<string, number> {
+export function takingsOfPlan({ fibres }: Plan<'classG'>): Map<string, number> {
   const takings = new Map<string, number>();
   for (const { fibreId, classG } of fibres) takings.set(fibreId, (takings.get(fibreId) ?? 0) + classG);
   return takings;
 }
 
 /** Grams short of each fibre, over all its bags. */
-export function shortOfPlan({ fibres }: PortionPlan): { fibreId: string; shortG: number }[] {
+export function shortOfPlan({ fibres }: Plan<'shortG'>): { fibreId: string; shortG: number }[] {
   const short = new Map<string, number>();
   for (const { fibreId, shortG } of fibres) {
     if (shortG) short.set(fibreId, (short.get(fibreId) ?? 0) + shortG);
@@ -193,6 +198,6 @@ export function shortOfPlan({ fibres }: PortionPlan): { fibreId: string; shortG:
 }
 
 /** Fibres it takes that were never counted. */
-export const uncountedOfPlan = ({ fibres }: PortionPlan): string[] => [
+export const uncountedOfPlan = ({ fibres }: Plan<'shortG'>): string[] => [
   ...new Set(fibres.filter(({ shortG }) => shortG === null).map(({ fibreId }) => fibreId)),
 ];

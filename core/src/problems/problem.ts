@@ -63,6 +63,8 @@ export type Problem = At &
     | { readonly code: 'pile_too_small'; readonly pile: Pile; readonly has: number }
     | { readonly code: 'more_back_than_out'; readonly out: number }
     | { readonly code: 'reason_missing' }
+    | { readonly code: 'seat_beyond'; readonly seat: number; readonly seats: number }
+    | { readonly code: 'seat_twice'; readonly seat: number }
     | { readonly code: 'pack_twice' }
     | { readonly code: 'blend_empty' }
     | { readonly code: 'part_twice' }

@@ -1,3 +1,23 @@
 export { planInOrder, shortOverall, type DrawnRun } from './planInOrder.ts';
 export { inDrawingOrder, promisedBefore, type Takings } from './promisedBefore.ts';
+export {
+  avoidedBy,
+  choiceOfSeat,
+  packGroups,
+  type Avoided,
+  type PackGroup,
+  type SeatChoice,
+} from './packGroups.ts';
+export { readRoster, type ReadRoster, type RosterLine } from './readRoster.ts';
+export {
+  blankSeat,
+  isBlankSeat,
+  Seat,
+  SeatChoices,
+  seatName,
+  seatsOf,
+  withoutSeat,
+  withSeat,
+} from './seat.ts';
+export { tellingFibres } from './tellingFibres.ts';
 export { checkRun, RUN_BOUNDS, RUN_DEFAULTS, RunInput, type Run } from './run.ts';

@@ -1,10 +1,10 @@
-import type { PortionPlan } from '../portions/index.ts';
+import type { RunPortions } from '../portions/index.ts';
 import { inDrawingOrder } from './promisedBefore.ts';
 
 /** A run with its portions, as it finds the shelf after all before it have drawn. */
 export interface DrawnRun<R> {
   readonly run: R;
-  readonly plan: PortionPlan;
+  readonly plan: RunPortions;
 }
 
 /**
@@ -14,7 +14,7 @@ export interface DrawnRun<R> {
  */
 export function planInOrder<R extends { readonly date: string }>(
   runs: readonly R[],
-  planOf: (run: R, promisedG: ReadonlyMap<string, number>) => PortionPlan,
+  planOf: (run: R, promisedG: ReadonlyMap<string, number>) => RunPortions,
 ): DrawnRun<R>[] {
   const promisedG = new Map<string, number>();
   return inDrawingOrder(runs).map((run) => {

@@ -2,6 +2,7 @@ import { Type, type Static } from '@sinclair/typebox';
 import { KIT_DEFAULTS, SKILLS } from '../ladder/index.ts';
 import { checkRange, checkWhole, type Problem } from '../problems/index.ts';
 import { oneOf } from '../schema/oneOf.ts';
+import { Seat } from './seat.ts';
 import { isCalendarDate } from '../units/index.ts';
 
 /** A class as its instructor plans it. */
@@ -18,6 +19,8 @@ export const RunInput = Type.Object(
     /** How steady the hands are, for needles that break. */
     skill: oneOf(SKILLS),
     needleRiskFraction: Type.Number({ description: 'chance that any sort of needle runs out' }),
+    /** Seats of which something is said, in their order. */
+    roster: Type.Array(Seat, { maxItems: 200 }),
   },
   { additionalProperties: false },
 );
@@ -45,6 +48,7 @@ export const RUN_DEFAULTS = {
   seatsPerTable: KIT_DEFAULTS.seatsPerTable,
   skill: KIT_DEFAULTS.skill,
   needleRiskFraction: KIT_DEFAULTS.riskFraction,
+  roster: [] as Seat[],
 } as const;
 
 /** Why a class may not be stored as it is. */
@@ -60,5 +64,18 @@ export function checkRun(run: RunInput): Problem[] {
     ...checkRange(run.extraFraction, RUN_BOUNDS.extraFraction, '/extraFraction'),
     ...checkWhole(run.seatsPerTable, RUN_BOUNDS.seatsPerTable, '/seatsPerTable'),
     ...checkRange(run.needleRiskFraction, RUN_BOUNDS.needleRiskFraction, '/needleRiskFraction'),
+    ...checkRoster(run),
   ];
+}
+
+/** Every seat is one of the class’s, and is told of once. */
+function checkRoster({ roster, seats }: RunInput): Problem[] {
+  const seen = new Set<number>();
+  return roster.flatMap(({ seat }, index): Problem[] => {
+    const pointer = `/roster/${index}/seat`;
+    const isTwice = seen.has(seat);
+    seen.add(seat);
+    if (seat > seats) return [{ code: 'seat_beyond', pointer, seat, seats }];
+    return isTwice ? [{ code: 'seat_twice', pointer, seat }] : [];
+  });
 }

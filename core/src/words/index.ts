@@ -51,6 +51,7 @@ export {
   STROKE_WORDS,
   writingFindingWords,
 } from './writingWords.ts';
+export { choiceWords } from './choiceWords.ts';
 export { minutesWords, patternMarkdown } from './patternMarkdown.ts';
 export {
   cueWords,

@@ -123,6 +123,10 @@ export function problemWords(problem: Problem): string {
       return `There ${problem.has === 1 ? 'is' : 'are'} only ${problem.has} ${PILE_WORDS[problem.pile]}. Nothing was changed.`;
     case 'more_back_than_out':
       return `Only ${problem.out} went out. Count one more out first, if one was forgotten.`;
+    case 'seat_beyond':
+      return `There is no seat ${problem.seat}: the class has ${problem.seats}. Give it more seats, or take the person out.`;
+    case 'seat_twice':
+      return `Seat ${problem.seat} is there twice. Keep one of the two.`;
     case 'reason_missing':
       return 'Say where you looked: a missing needle is given up only with a reason.';
     case 'pack_twice':

@@ -1,5 +1,13 @@
 import { createHash } from 'node:crypto';
-import { RUN_DEFAULTS, type Pattern, type Pile, type RunInput, withoutPart } from '@lanakit/core';
+import {
+  blankSeat,
+  RUN_DEFAULTS,
+  type Seat,
+  type Pattern,
+  type Pile,
+  type RunInput,
+  withoutPart,
+} from '@lanakit/core';
 import { sanitizeDrawing } from '../pictures.ts';
 import { todayOf, type RouteDeps } from '../routes/deps.ts';
 import { kitOfRun } from '../routes/trays.ts';
@@ -62,7 +70,8 @@ export function loadDemo({ store, now, newId }: RouteDeps): void {
     seats: 11,
     sparePacks: 2,
     revisionId: pearRevision,
-    skill: 'first-timer',
+    skill: 'some',
+    roster: SATURDAY_ROSTER,
   });
   plan({ name: 'Puffin weekend', date: saturday(2), seats: 8, sparePacks: 1, revisionId: puffinRevision });
   plan({
@@ -73,6 +82,31 @@ export function loadDemo({ store, now, newId }: RouteDeps): void {
     revisionId: octopusRevision,
   });
 }
+
+const choosing = (colourwayId: string | null, blush: 'yes' | 'no' = 'yes') => ({
+  values: { 'a-blush': blush },
+  colourwayId,
+  swapIds: [],
+});
+
+type Told = Partial<Omit<Seat, 'seat' | 'name'>>;
+
+/** Eleven made-up people: most have chosen, one is left-handed, two come for the first time, two have not said. */
+const SATURDAY_ROSTER: Seat[] = (
+  [
+    ['Ines', { choices: choosing(null) }],
+    ['Bram', { choices: choosing(null), skill: 'first-timer' }],
+    ['Tove', { choices: choosing('russet') }],
+    ['Lio', { choices: choosing(null, 'no') }],
+    ['Oda', { choices: choosing(null) }],
+    ['Mara', { choices: choosing('russet') }],
+    ['Pim', { isLeftHanded: true }],
+    ['Jun', { choices: choosing(null), skill: 'first-timer', avoids: ['mothproofed'] }],
+    ['Sef', {}],
+    ['Wil', { choices: choosing('russet') }],
+    ['Ane', { choices: choosing(null), note: 'comes a quarter of an hour late' }],
+  ] satisfies readonly (readonly [string, Told])[]
+).map(([name, told], at) => ({ ...blankSeat(at + 1), name, ...told }));
 
 /** A class that has been: its needles counted out and in, two broken, one not found yet. */
 function countNeedles({ store, now, newId }: RouteDeps, runId: string, needleId: string): void {

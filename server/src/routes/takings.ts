@@ -1,12 +1,12 @@
 import {
-  defaultBuild,
   estimatePattern,
-  planPortions,
+  packGroups,
+  planGroups,
   inDrawingOrder,
-  type PortionPlan,
   type Promised,
   type Revision,
   type Run,
+  type RunPortions,
   type Takings,
   takingsOfPlan,
   type Wool,
@@ -37,9 +37,13 @@ export function planRun(
   run: Run,
   wool: Wool,
   promised: ReadonlyMap<string, number>,
-): PortionPlan {
-  const estimate = estimatePattern(defaultBuild(revisionOf(store, run).document), wool);
-  return planPortions(estimate, run, (fibreId) => ({
+): RunPortions {
+  const groups = packGroups(revisionOf(store, run).document, run).map(({ key, packs, build }) => ({
+    key,
+    packs,
+    estimate: estimatePattern(build, wool),
+  }));
+  return planGroups(groups, run, (fibreId) => ({
     onHandG: wool.fibres.get(fibreId)?.onHandG ?? null,
     promisedG: promised.get(fibreId) ?? 0,
   }));

@@ -171,6 +171,7 @@ export function kitOfRun(store: Store, run: Run): NeedleKit {
     people: run.seats,
     seatsPerTable: run.seatsPerTable,
     skill: run.skill,
+    otherSkills: run.roster.flatMap(({ skill }) => skill ?? []),
     riskFraction: run.needleRiskFraction,
     evidence: store.trays.evidence(),
     tools: store.shelf.tools(),

@@ -4,6 +4,7 @@ import {
   type NeedleKit,
   needleKit,
   type Pattern,
+  type Seat,
   type Skill,
 } from '@lanakit/core';
 import { useMemo } from 'react';
@@ -17,6 +18,8 @@ export interface KitWish {
   readonly skill: Skill;
   readonly seatsPerTable?: number;
   readonly riskFraction?: number;
+  /** Seats whose skill is not the others’. */
+  readonly roster?: readonly Seat[];
 }
 
 /** Puts together the kit a build needs, with what the counts have taught and the holders of the shelf. */
@@ -26,13 +29,24 @@ export function useKitOf(wish: KitWish): (build: Pattern, ladder: Ladder) => Nee
     skill,
     seatsPerTable = KIT_DEFAULTS.seatsPerTable,
     riskFraction = KIT_DEFAULTS.riskFraction,
+    roster = NONE,
   } = wish;
   const evidence = useNeedleEvidence().data?.items ?? NONE;
   const tools = useTools().data?.items ?? NONE;
   return useMemo(
-    () => (build, ladder) =>
-      needleKit(build, ladder, { people, skill, seatsPerTable, riskFraction, evidence, tools }),
-    [people, skill, seatsPerTable, riskFraction, evidence, tools],
+    () => (build, ladder) => {
+      const otherSkills = roster.flatMap((seat) => seat.skill ?? []);
+      return needleKit(build, ladder, {
+        people,
+        skill,
+        otherSkills,
+        seatsPerTable,
+        riskFraction,
+        evidence,
+        tools,
+      });
+    },
+    [people, skill, roster, seatsPerTable, riskFraction, evidence, tools],
   );
 }
 

@@ -1,23 +1,27 @@
-import { type Fibre, lotsPackedFrom, type PortionLine, type RunInput } from '@lanakit/core';
+import {
+  type Fibre,
+  lotsPackedFrom,
+  type PortionLine,
+  type RunInput,
+  type Seat,
+  seatsOf,
+} from '@lanakit/core';
 import { BAG_WORDS, ownerName } from '../words/ownerWords.ts';
 import { PREPARATION_WORDS, showLikely, showWeighed } from '../words/show.ts';
+import { groupTitle } from './groupWords.ts';
 import { PaperPage } from './PaperPage.tsx';
 import styles from './Sheets.module.css';
-import type { RunPlan } from './useRunPlan.ts';
+import { seatFindings } from './seatFindings.ts';
+import type { Planned } from './useRunPlan.ts';
 
-/** One slip a seat, to cut apart and put in the pack. */
+/** One slip a pack, to cut apart and put in: by seat, then the spares. */
 export function PackSheet() {
   return (
     <PaperPage title="Packs, seat by seat">
       {(runPlan, input) => (
         <div className={styles.slips}>
-          {Array.from({ length: runPlan.plan.packs }, (_, index) => (
-            <Slip
-              key={index}
-              name={index < input.seats ? `Seat ${index + 1}` : `Spare ${index - input.seats + 1}`}
-              runPlan={runPlan}
-              input={input}
-            />
+          {slipsOf(runPlan, input).map(({ key, ...slip }) => (
+            <Slip key={key} {...slip} runPlan={runPlan} input={input} />
           ))}
         </div>
       )}
@@ -25,20 +29,64 @@ export function PackSheet() {
   );
 }
 
-interface SlipProps {
-  name: string;
-  runPlan: RunPlan & { kind: 'plan' };
+interface OneSlip {
+  readonly key: string;
+  readonly name: string;
+  readonly groupKey: string;
+  readonly seat: Seat | null;
+}
+
+function slipsOf({ groups }: Planned, input: RunInput): OneSlip[] {
+  const seats = seatsOf(input).map((seat): OneSlip => ({
+    key: `seat ${seat.seat}`,
+    name: seat.name.trim() === '' ? `Seat ${seat.seat}` : `${seat.seat} · ${seat.name.trim()}`,
+    groupKey: groups.find((group) => group.seats.includes(seat.seat))?.key ?? '',
+    seat,
+  }));
+  const spares = groups.flatMap(({ key, spares: count }) =>
+    Array.from({ length: count }, (_, at): OneSlip => ({
+      key: `spare ${key} ${at}`,
+      name: `Spare ${at + 1}`,
+      groupKey: key,
+      seat: null,
+    })),
+  );
+  return [...seats, ...spares];
+}
+
+interface SlipProps extends Omit<OneSlip, 'key'> {
+  runPlan: Planned;
   input: RunInput;
 }
 
-function Slip({ name, runPlan: { plan, shelf, revision }, input }: SlipProps) {
+function Slip({ name, groupKey, seat, runPlan, input }: SlipProps) {
+  const { shelf, revision } = runPlan;
+  const group = runPlan.groups.find(({ key }) => key === groupKey);
+  const plan = runPlan.plan.groups.find(({ key }) => key === groupKey)?.plan;
   const owners = (lines: readonly PortionLine[]) =>
     [...new Set(lines.map((line) => ownerName(line.owner, revision.document)))].join(', ');
+  if (!plan || !group) return null;
+  const told = seat
+    ? [
+        seat.isLeftHanded ? 'left-handed: wraps run the other way' : '',
+        seat.note,
+        ...seatFindings(seat, runPlan),
+      ]
+    : [];
   return (
     <section className={styles.slip}>
       <h2>{name}</h2>
       <p className={styles.slipWhat}>
         {revision.document.title}, revision {revision.number}
+        {runPlan.groups.length > 1 && <b>: {groupTitle(revision.document, group)}</b>}
+        {told
+          .filter((words) => words !== '')
+          .map((words) => (
+            <span key={words}>
+              <br />
+              {words}
+            </span>
+          ))}
       </p>
       <table>
         <tbody>

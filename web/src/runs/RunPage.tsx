@@ -15,6 +15,7 @@ import { counted, showDay, showLikely, showWeighed } from '../words/show.ts';
 import { PortionsTable } from './PortionsTable.tsx';
 import { RunConflict } from './RunConflict.tsx';
 import { runProblems, RunFields } from './RunFields.tsx';
+import { WhoComes } from './WhoComes.tsx';
 import styles from './RunPage.module.css';
 import { useRunDraft, type RunDraft } from './useRunDraft.ts';
 import { useRunKit } from './useRunKit.ts';
@@ -74,7 +75,8 @@ function RunTable({ run }: { run: NamedRun }) {
       </LineOfStates>
       <div className={styles.columns}>
         <section className={`sheet ${styles.who}`} aria-label="Who and how">
-          <h2>Who and how</h2>
+          {runPlan.kind === 'plan' && <WhoComes runPlan={runPlan} draft={draft} />}
+          <h2 className={styles.how}>The class</h2>
           <RunFields
             input={input}
             revisions={revisions?.items ?? []}
@@ -153,10 +155,19 @@ function LineOfStates({
         <span>
           {counted(input.seats + input.sparePacks, 'pack')} for {counted(input.seats, 'seat')}
         </span>
+        {runPlan.kind === 'plan' && <Undecided runPlan={runPlan} seats={input.seats} />}
       </li>
       <li>
         <h2>One pack</h2>
-        <span>{plan ? `${showLikely(plan.packG)} in ${counted(fibreCount, 'fibre')}` : '–'}</span>
+        {plan?.groups.length === 1 && plan.groups[0] ? (
+          <span>
+            {showLikely(plan.groups[0].plan.packG)} in {counted(fibreCount, 'fibre')}
+          </span>
+        ) : (
+          <span>
+            {plan ? `${counted(plan.groups.length, 'sort')} of pack, ${counted(fibreCount, 'fibre')}` : '–'}
+          </span>
+        )}
       </li>
       <li>
         <h2>The class</h2>
@@ -178,6 +189,24 @@ function LineOfStates({
       </li>
       {children}
     </ol>
+  );
+}
+
+/** How many have said what they make, where there is anything to say. */
+function Undecided({
+  runPlan: { groups, revision },
+  seats,
+}: {
+  runPlan: RunPlan & { kind: 'plan' };
+  seats: number;
+}) {
+  const { options, colourways, swaps } = revision.document;
+  const open = groups.reduce((sum, { undecided }) => sum + undecided.length, 0);
+  if (options.length + colourways.length + swaps.length === 0) return null;
+  return (
+    <span className={open > 0 ? 'amber' : 'leaf'}>
+      {seats - open} of {seats} have chosen
+    </span>
   );
 }
 

@@ -1,23 +1,32 @@
-import { type Fibre, type FibrePortion, lotsPackedFrom, type RunInput } from '@lanakit/core';
+import {
+  alikePortions,
+  type Fibre,
+  type FibrePortion,
+  lotsPackedFrom,
+  type PackGroup,
+  type RunFibre,
+  type RunInput,
+} from '@lanakit/core';
 import { ROLE_WORDS } from '@lanakit/core/words';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
 import { BAG_WORDS, ownerName } from '../words/ownerWords.ts';
 import { counted, PREPARATION_WORDS, showGrams, showLikely, showWeighed } from '../words/show.ts';
 import { weighingWords } from '../words/weighingWords.ts';
+import { groupTitle } from './groupWords.ts';
 import { PaperPage } from './PaperPage.tsx';
 import styles from './Sheets.module.css';
-import type { RunPlan } from './useRunPlan.ts';
+import type { Planned } from './useRunPlan.ts';
 
-/** The list done at the scale: fibre by fibre, so that each is taken down once. */
+/** The list done at the scale: fibre by fibre, so that each is taken down once; packs that are alike together. */
 export function WeighOutSheet() {
   return (
     <PaperPage title="Weigh-out">
       {(runPlan, input) => (
         <>
-          {runPlan.plan.fibres.map((portion, index) => (
+          {runPlan.plan.fibres.map((own, index) => (
             <FibreBlock
-              key={portion.bag + portion.fibreId}
-              portion={portion}
+              key={own.bag + own.fibreId}
+              own={own}
               number={index + 1}
               runPlan={runPlan}
               input={input}
@@ -34,25 +43,27 @@ export function WeighOutSheet() {
 }
 
 interface FibreBlockProps {
-  portion: FibrePortion;
+  own: RunFibre;
   number: number;
-  runPlan: RunPlan & { kind: 'plan' };
+  runPlan: Planned;
   input: RunInput;
 }
 
-function FibreBlock({ portion, number, runPlan, input }: FibreBlockProps) {
-  const fibre = runPlan.shelf.get(portion.fibreId);
+function FibreBlock({ own, number, runPlan, input }: FibreBlockProps) {
+  const fibre = runPlan.shelf.get(own.fibreId);
   const weigh = (massG: number) => showWeighed(massG, input.scaleStepG);
-  const parts = portion.lines.map(
+  const portions = alikePortions(runPlan.plan, own.fibreId, own.bag).map(({ portion, packs, groupKeys }) => ({
+    portion,
+    packs,
+    groups: runPlan.groups.filter(({ key }) => groupKeys.includes(key)),
+  }));
+  const lines = new Map(
+    portions.flatMap(({ portion }) => portion.lines.map((line) => [line.useId, line] as const)),
+  );
+  const parts = [...lines.values()].map(
     (line) => `${ownerName(line.owner, runPlan.revision.document)} ${ROLE_WORDS[line.role]}`,
   );
-  const { weighing } = portion;
-  const ticks =
-    weighing.kind === 'single'
-      ? Array.from({ length: runPlan.plan.packs }, (_, i) =>
-          i < input.seats ? `${i + 1}` : `S${i - input.seats + 1}`,
-        )
-      : weighing.groups.map((group) => `${weigh(group.steps * input.scaleStepG)} ÷ ${group.packs}`);
+  const only = portions.length === 1 ? portions[0] : undefined;
   return (
     <section className={styles.block}>
       <div className={styles.blockHead}>
@@ -61,27 +72,65 @@ function FibreBlock({ portion, number, runPlan, input }: FibreBlockProps) {
         <h2>
           {fibre?.name} <span className="quiet">{fibre && PREPARATION_WORDS[fibre.preparation]}</span>
         </h2>
-        <span className={styles.each}>
-          {portion.packG === null ? `${showLikely(portion.exactG)} each` : `${weigh(portion.packG)} each`}
-        </span>
-        <span className={styles.each}>{weigh(portion.classG)} in all</span>
+        {only && <span className={styles.each}>{eachWords(only.portion, input)}</span>}
+        <span className={styles.each}>{weigh(own.classG)} in all</span>
       </div>
       <p className={styles.blockNote}>
-        {BAG_WORDS[portion.bag] && <b>{capital(BAG_WORDS[portion.bag] ?? '')}. </b>}For {parts.join(', ')}.{' '}
-        {portion.freeG === null ? 'On hand: not counted.' : `Free on the shelf: ${showGrams(portion.freeG)}.`}{' '}
-        {(portion.shortG ?? 0) > 0 && <b className="red">Short: {weigh(portion.shortG ?? 0)}.</b>}
-        {weighing.kind === 'together' && ` ${capital(weighingWords(weighing, input.scaleStepG))}.`}
+        {BAG_WORDS[own.bag] && <b>{capital(BAG_WORDS[own.bag] ?? '')}. </b>}For {parts.join(', ')}.{' '}
+        {own.freeG === null ? 'On hand: not counted.' : `Free on the shelf: ${showGrams(own.freeG)}.`}{' '}
+        {(own.shortG ?? 0) > 0 && <b className="red">Short: {weigh(own.shortG ?? 0)}.</b>}
       </p>
-      {fibre && <LotNotes fibre={fibre} massG={portion.classG} />}
-      <ol className={styles.ticks} aria-label="Tick as weighed">
-        {ticks.map((tick, index) => (
-          <li key={index}>
-            <span className={styles.box} /> {tick}
-          </li>
-        ))}
-      </ol>
+      {fibre && <LotNotes fibre={fibre} massG={own.classG} />}
+      {portions.map(({ groups, packs, portion }) => (
+        <div key={groups[0]?.key}>
+          {(runPlan.groups.length > 1 || portion.weighing.kind === 'together') && (
+            <p className={styles.blockNote}>
+              {runPlan.groups.length > 1 && (
+                <b>
+                  {capital(eachWords(portion, input))}, {counted(packs, 'pack')}:{' '}
+                  {groups.map((group) => groupTitle(runPlan.revision.document, group)).join('; ')}.{' '}
+                </b>
+              )}
+              {portion.weighing.kind === 'together' &&
+                `${capital(weighingWords(portion.weighing, input.scaleStepG))}.`}
+            </p>
+          )}
+          <ol className={styles.ticks} aria-label="Tick as weighed">
+            {ticksOf(portion, groups, input).map((tick, index) => (
+              <li key={index}>
+                <span className={styles.box} /> {tick}
+              </li>
+            ))}
+          </ol>
+        </div>
+      ))}
     </section>
   );
+}
+
+const eachWords = (portion: FibrePortion, { scaleStepG }: RunInput): string =>
+  portion.packG === null
+    ? `${showLikely(portion.exactG)} each`
+    : `${showWeighed(portion.packG, scaleStepG)} each`;
+
+/** A box for each pack, by seat and name; for what is weighed together one for each weighing. */
+function ticksOf(
+  { weighing }: FibrePortion,
+  groups: readonly PackGroup[],
+  { roster, scaleStepG }: RunInput,
+): string[] {
+  if (weighing.kind === 'together') {
+    return weighing.groups.map(
+      ({ steps, packs }) => `${showWeighed(steps * scaleStepG, scaleStepG)} ÷ ${packs}`,
+    );
+  }
+  const seats = groups.flatMap((group) => group.seats).sort((a, b) => a - b);
+  const spares = groups.reduce((sum, group) => sum + group.spares, 0);
+  const named = seats.map((seat) => {
+    const name = roster.find((own) => own.seat === seat)?.name.trim() ?? '';
+    return name === '' ? `${seat}` : `${seat} ${name}`;
+  });
+  return [...named, ...Array.from({ length: spares }, (_, at) => `S${at + 1}`)];
 }
 
 /** Which lots it comes from, and what is to be known of them. */

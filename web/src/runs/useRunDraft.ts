@@ -15,6 +15,7 @@ export const runInputOf = ({
   seatsPerTable,
   skill,
   needleRiskFraction,
+  roster,
 }: RunInput): RunInput => ({
   name,
   date,
@@ -26,6 +27,7 @@ export const runInputOf = ({
   seatsPerTable,
   skill,
   needleRiskFraction,
+  roster,
 });
 
 const versioned = (run: NamedRun): Versioned<RunInput> => ({

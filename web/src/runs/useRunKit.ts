@@ -30,6 +30,7 @@ export function useRunKit(input: RunInput): {
     skill: input.skill,
     seatsPerTable: input.seatsPerTable,
     riskFraction: input.needleRiskFraction,
+    roster: input.roster,
   });
   const document = revision.data?.document;
   const items = needles.data?.items;

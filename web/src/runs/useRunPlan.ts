@@ -1,13 +1,15 @@
 import {
   checkRun,
-  defaultBuild,
   estimatePattern,
   type FibreLookup,
+  type PackGroup,
+  packGroups,
   type PatternEstimate,
-  planPortions,
-  type PortionPlan,
+  planGroups,
   type Revision,
   type RunInput,
+  type RunPortions,
+  tellingFibres,
   type Wool,
 } from '@lanakit/core';
 import { useMemo } from 'react';
@@ -18,33 +20,52 @@ export type RunPlan =
   | { readonly kind: 'impossible' }
   | {
       readonly kind: 'plan';
-      readonly plan: PortionPlan;
-      readonly estimate: PatternEstimate;
+      readonly plan: RunPortions;
+      /** Packs that are alike, most first; in the order of the plan’s. */
+      readonly groups: readonly PackGroup[];
+      /** By the group’s key. */
+      readonly estimates: ReadonlyMap<string, PatternEstimate>;
+      /** The fibre each group is told by. */
+      readonly telling: ReadonlyMap<string, string | null>;
       readonly revision: Revision;
       readonly shelf: FibreLookup;
       readonly wool: Wool;
     };
+export type Planned = RunPlan & { kind: 'plan' };
 
 /** The portions of a class as it stands on the screen, worked out here so that they follow every key. */
 export function useRunPlan(runId: string, input: RunInput | null): RunPlan {
   const { wool, isReady, error } = useWool();
   const { data: revision, error: revisionError } = useRevision(input?.revisionId ?? null);
   const { data: promised, error: promisedError } = usePromised(runId);
-  const estimate = useMemo(
-    () => (revision && isReady ? estimatePattern(defaultBuild(revision.document), wool) : null),
-    [revision, wool, isReady],
+  const { seats = 0, sparePacks = 0, roster = NOBODY } = input ?? {};
+  const groups = useMemo(
+    () => (revision ? packGroups(revision.document, { seats, sparePacks, roster }) : null),
+    [revision, seats, sparePacks, roster],
+  );
+  const estimates = useMemo(
+    () =>
+      groups && isReady ? new Map(groups.map(({ key, build }) => [key, estimatePattern(build, wool)])) : null,
+    [groups, wool, isReady],
   );
   return useMemo((): RunPlan => {
-    if (!estimate || !revision || !promised || !input) {
+    if (!groups || !estimates || !revision || !promised || !input) {
       return { kind: 'loading', error: error ?? revisionError ?? promisedError };
     }
     if (checkRun({ ...input, name: input.name || '-' }).some(({ pointer }) => pointer !== '/date'))
       return { kind: 'impossible' };
     const promisedG = new Map(promised.items.map(({ fibreId, massG }) => [fibreId, massG]));
-    const plan = planPortions(estimate, input, (fibreId) => ({
+    const toPack = groups.flatMap(({ key, packs }) => {
+      const estimate = estimates.get(key);
+      return estimate ? [{ key, packs, estimate }] : [];
+    });
+    const plan = planGroups(toPack, input, (fibreId) => ({
       onHandG: wool.fibres.get(fibreId)?.onHandG ?? null,
       promisedG: promisedG.get(fibreId) ?? 0,
     }));
-    return { kind: 'plan', plan, estimate, revision, shelf: wool.fibres, wool };
-  }, [estimate, revision, promised, input, wool, error, revisionError, promisedError]);
+    const telling = tellingFibres(estimates);
+    return { kind: 'plan', plan, groups, estimates, telling, revision, shelf: wool.fibres, wool };
+  }, [groups, estimates, revision, promised, input, wool, error, revisionError, promisedError]);
 }
+
+const NOBODY: readonly never[] = [];

@@ -1,0 +1,94 @@
+import { choiceOfSeat, type PackGroup, type RunInput, type Seat, seatName, seatsOf } from '@lanakit/core';
+import { FibreSwatch } from '../look/FibreSwatch.tsx';
+import { groupTitle } from './groupWords.ts';
+import styles from './Room.module.css';
+import type { Planned } from './useRunPlan.ts';
+
+interface RoomProps {
+  runPlan: Planned;
+  input: RunInput;
+  chosen: number | null;
+  onChoose: (seat: number) => void;
+}
+
+/** The tables with who sits at them; each seat in the wool that tells its pack from the others. */
+export function Room({ runPlan, input, chosen, onChoose }: RoomProps) {
+  const seats = seatsOf(input);
+  const size = Math.max(1, Math.floor(input.seatsPerTable));
+  const tables = Array.from({ length: Math.ceil(seats.length / size) }, (_, at) =>
+    seats.slice(at * size, (at + 1) * size),
+  );
+  return (
+    <div className={styles.room}>
+      {tables.map((own, at) => (
+        <div key={at} className={styles.table} role="group" aria-label={`Table ${at + 1}`}>
+          <Side seats={own.filter((_, index) => index % 2 === 0)} {...{ runPlan, chosen, onChoose }} />
+          <span className={styles.board}>{at + 1}</span>
+          <Side seats={own.filter((_, index) => index % 2 === 1)} {...{ runPlan, chosen, onChoose }} />
+        </div>
+      ))}
+    </div>
+  );
+}
+
+interface SideProps extends Omit<RoomProps, 'input'> {
+  seats: readonly Seat[];
+}
+
+const Side = ({ seats, ...room }: SideProps) => (
+  <span className={styles.side}>
+    {seats.map((seat) => (
+      <SeatMark key={seat.seat} seat={seat} {...room} />
+    ))}
+  </span>
+);
+
+function SeatMark({ seat, runPlan, chosen, onChoose }: { seat: Seat } & Omit<RoomProps, 'input'>) {
+  const { groups, telling, shelf, revision } = runPlan;
+  const choice = choiceOfSeat(revision.document, seat);
+  const group = groups.find(({ seats }) => seats.includes(seat.seat));
+  const fibre = shelf.get(telling.get(group?.key ?? '') ?? '');
+  const isOpen =
+    choice.kind !== 'chosen' && revision.document.options.length + revision.document.colourways.length > 0;
+  const words = [seatName(seat), stateWords(choice.kind, revision.document, group)].join(', ');
+  return (
+    <button
+      type="button"
+      className={`${styles.seat} ${chosen === seat.seat ? styles.chosen : ''}`}
+      aria-pressed={chosen === seat.seat}
+      aria-label={words}
+      title={words}
+      onClick={() => onChoose(seat.seat)}
+    >
+      <span className={`${styles.wool} ${isOpen ? styles.undecided : ''}`}>
+        {isOpen ? (
+          <b className={choice.kind === 'undecided' ? 'amber' : 'red'}>?</b>
+        ) : (
+          fibre && <FibreSwatch fibre={fibre} width={34} height={34} />
+        )}
+      </span>
+      <span className={styles.name}>
+        {seat.name.trim() || seat.seat}
+        {seat.isLeftHanded && <small> left</small>}
+        {seat.skill === 'first-timer' && <small> 1st</small>}
+      </span>
+    </button>
+  );
+}
+
+function stateWords(
+  kind: ReturnType<typeof choiceOfSeat>['kind'],
+  pattern: Parameters<typeof groupTitle>[0],
+  group: PackGroup | undefined,
+): string {
+  switch (kind) {
+    case 'chosen':
+      return group ? groupTitle(pattern, group) : '';
+    case 'undecided':
+      return 'not chosen yet';
+    case 'gone':
+      return 'chose what this revision does not have';
+    case 'forbidden':
+      return 'chose what does not go together';
+  }
+}

@@ -1,0 +1,135 @@
+import {
+  FIBRE_FLAGS,
+  type FibreFlag,
+  NO_CHOICES,
+  type Seat,
+  seatName,
+  seatsOf,
+  SKILLS,
+  type Skill,
+  withoutSeat,
+  withSeat,
+} from '@lanakit/core';
+import { FIBRE_FLAG_WORDS, SKILL_WORDS } from '@lanakit/core/words';
+import { Button, Checkbox, Input, Select } from 'antd';
+import { Choice } from '../fields/Choice.tsx';
+import { Field } from '../fields/Field.tsx';
+import { ChoiceFields } from '../options/ChoicesBar.tsx';
+import { useNotice } from '../shell/Notice.tsx';
+import styles from './Room.module.css';
+import { seatFindings } from './seatFindings.ts';
+import type { RunDraft } from './useRunDraft.ts';
+import type { Planned } from './useRunPlan.ts';
+
+interface SeatEditorProps {
+  runPlan: Planned;
+  draft: RunDraft;
+  number: number;
+  onClose: () => void;
+}
+
+/** The room above it is tall: what was asked for comes into sight. */
+const intoSight = (node: HTMLElement | null) => node?.scrollIntoView({ block: 'nearest' });
+
+/** Who sits here, what they have chosen, and what has to be thought of for them. */
+export function SeatEditor({ runPlan, draft, number, onClose }: SeatEditorProps) {
+  const say = useNotice();
+  const { input } = draft;
+  const seat = seatsOf(input)[number - 1];
+  if (!seat) return null;
+  const { document } = runPlan.revision;
+  const set = (more: Partial<Seat>) => draft.change({ roster: withSeat(input.roster, { ...seat, ...more }) });
+  const remove = () => {
+    const { roster, seats } = input;
+    draft.change({ roster: withoutSeat(roster, number), seats: Math.max(1, seats - 1) });
+    onClose();
+    say({ text: `${seatName(seat)} is out.`, undo: () => draft.change({ roster, seats }) });
+  };
+  const choosable = document.options.length + document.colourways.length + document.swaps.length > 0;
+  return (
+    <section ref={intoSight} className={styles.editor} aria-label={`Seat ${number}`}>
+      <header className={styles.editorHead}>
+        <h3>{seatName(seat)}</h3>
+        <Button size="small" type="text" onClick={onClose}>
+          Done
+        </Button>
+      </header>
+      <Field label="Who sits here">
+        {(control) => (
+          <Input
+            {...control}
+            value={seat.name}
+            maxLength={60}
+            placeholder={`Seat ${number}`}
+            onChange={(event) => set({ name: event.target.value })}
+          />
+        )}
+      </Field>
+      {choosable && (
+        <>
+          <Checkbox
+            checked={seat.choices !== null}
+            onChange={(event) =>
+              set({ choices: event.target.checked ? { ...NO_CHOICES, values: {}, swapIds: [] } : null })
+            }
+          >
+            Has chosen
+          </Checkbox>
+          {seat.choices !== null && (
+            <ChoiceFields
+              pattern={document}
+              choices={seat.choices}
+              onChoose={({ values, colourwayId, swapIds }) =>
+                set({ choices: { values: { ...values }, colourwayId, swapIds: [...swapIds] } })
+              }
+            />
+          )}
+        </>
+      )}
+      <Choice<Skill>
+        label="How practised"
+        value={seat.skill}
+        words={SKILL_WORDS}
+        among={SKILLS}
+        none={`as the class: ${SKILL_WORDS[input.skill]}`}
+        onChoose={(skill) => set({ skill })}
+      />
+      <Checkbox checked={seat.isLeftHanded} onChange={(event) => set({ isLeftHanded: event.target.checked })}>
+        Left-handed
+      </Checkbox>
+      <Field label="May not touch">
+        {(control) => (
+          <Select<FibreFlag[]>
+            {...control}
+            mode="multiple"
+            style={{ width: '100%' }}
+            value={[...seat.avoids]}
+            placeholder="nothing said"
+            options={FIBRE_FLAGS.map((flag) => ({ value: flag, label: FIBRE_FLAG_WORDS[flag] }))}
+            onChange={(avoids) => set({ avoids })}
+          />
+        )}
+      </Field>
+      <Field label="Note">
+        {(control) => (
+          <Input
+            {...control}
+            value={seat.note}
+            maxLength={200}
+            onChange={(event) => set({ note: event.target.value })}
+          />
+        )}
+      </Field>
+      <ul className={styles.told}>
+        {seatFindings(seat, runPlan).map((words) => (
+          <li key={words} className="red small">
+            {words}
+          </li>
+        ))}
+      </ul>
+      <Button size="small" danger disabled={input.seats <= 1} onClick={remove}>
+        Take this seat out
+      </Button>
+    </section>
+  );
+}

@@ -1,0 +1,73 @@
+import { seatsOf } from '@lanakit/core';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { counted } from '../words/show.ts';
+import { Room } from './Room.tsx';
+import styles from './Room.module.css';
+import { RosterDialog } from './RosterDialog.tsx';
+import { SeatEditor } from './SeatEditor.tsx';
+import { seatFindings } from './seatFindings.ts';
+import type { RunDraft } from './useRunDraft.ts';
+import type { Planned } from './useRunPlan.ts';
+
+/** The room, whom something is said of, and what has to be seen to before packs are packed. */
+export function WhoComes({ runPlan, draft }: { runPlan: Planned; draft: RunDraft }) {
+  const [chosen, setChosen] = useState<number | null>(null);
+  const [isPasting, setPasting] = useState(false);
+  const { input } = draft;
+  const { document } = runPlan.revision;
+  const findings = seatsOf(input).flatMap((seat) => seatFindings(seat, runPlan));
+  return (
+    <>
+      <div className={styles.heading}>
+        <h2>The room</h2>
+        <span>
+          <Button size="small" onClick={() => setPasting(true)}>
+            Paste a list…
+          </Button>{' '}
+          <Button size="small" onClick={() => draft.change({ seats: input.seats + 1 })}>
+            Add a seat
+          </Button>
+        </span>
+      </div>
+      <Room
+        runPlan={runPlan}
+        input={input}
+        chosen={chosen}
+        onChoose={(seat) => setChosen(seat === chosen ? null : seat)}
+      />
+      {chosen === null && findings.length > 0 && (
+        <ul className={styles.told} aria-label="To see to">
+          {findings.map((words) => (
+            <li key={words} className="red small">
+              {words}
+            </li>
+          ))}
+        </ul>
+      )}
+      {chosen !== null && (
+        <SeatEditor
+          key={chosen}
+          runPlan={runPlan}
+          draft={draft}
+          number={chosen}
+          onClose={() => setChosen(null)}
+        />
+      )}
+      {chosen === null && findings.length === 0 && (
+        <p className="quiet small">
+          {counted(input.roster.length, 'seat')} told of. Choose a seat to say who sits there and what they
+          make.
+        </p>
+      )}
+      {isPasting && (
+        <RosterDialog
+          pattern={document}
+          input={input}
+          onTake={draft.change}
+          onClose={() => setPasting(false)}
+        />
+      )}
+    </>
+  );
+}
