@@ -13,6 +13,15 @@ export {
   type PortionPlan,
 } from './planPortions.ts';
 export {
+  chanceEnough,
+  chanceNobodyShort,
+  extraForChance,
+  NEED_SIGMA,
+  normalCdf,
+  type FibreNeed,
+  type SeatNeed,
+} from './howSure.ts';
+export {
   alikePortions,
   planGroups,
   type AlikePortions,

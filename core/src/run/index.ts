@@ -1,5 +1,8 @@
 export { planInOrder, shortOverall, type DrawnRun } from './planInOrder.ts';
 export { inDrawingOrder, promisedBefore, type Takings } from './promisedBefore.ts';
+export { costOfTakings } from './costOfTakings.ts';
+export { sureness, WANTED_CHANCE, type Sureness } from './sureness.ts';
+export { fibreNeeds, type ClassNeeds } from './fibreNeeds.ts';
 export {
   avoidedBy,
   choiceOfSeat,

@@ -12,6 +12,7 @@ import { NotFound } from '../shell/NotFound.tsx';
 import { useNotice } from '../shell/Notice.tsx';
 import { InTopBar } from '../shell/TopSlot.tsx';
 import { counted, showDay, showLikely, showWeighed } from '../words/show.ts';
+import { HowSure } from './HowSure.tsx';
 import { PortionsTable } from './PortionsTable.tsx';
 import { RunConflict } from './RunConflict.tsx';
 import { runProblems, RunFields } from './RunFields.tsx';
@@ -88,7 +89,10 @@ function RunTable({ run }: { run: NamedRun }) {
         </section>
         <section className={`sheet ${styles.portions}`} aria-label="Portions">
           {runPlan.kind === 'plan' ? (
-            <PortionsTable runPlan={runPlan} input={input} />
+            <>
+              <PortionsTable runPlan={runPlan} input={input} />
+              <HowSure runPlan={runPlan} draft={draft} />
+            </>
           ) : runPlan.kind === 'impossible' ? (
             <p className={styles.note}>Mend what is marked beside this; the portions follow.</p>
           ) : (
