@@ -100,6 +100,32 @@ test('who comes: the room by choices, a seat that changes its mind, one that is 
   await expectNothingSerious(page);
 });
 
+test('how sure it is that nobody is short: packed for a chance, and back to a percentage', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/runs`);
+  await page.getByRole('link', { name: /Saturday pears/ }).click();
+  const sure = page.getByRole('region', { name: 'So that nobody is short' });
+  const portions = page.getByRole('region', { name: 'Portions' });
+  await expect(sure).toContainText('10 % over in every pack');
+  await sure.getByRole('button', { name: 'Pack for 95 %' }).click();
+  await expect(portions.getByRole('columnheader', { name: /as written, first-timers × 2/ })).toBeVisible();
+  await expect(portions).toContainText('so much that nobody is short, with 95 %');
+  await expect(page.getByLabel('Nobody short, with')).toHaveValue('95');
+  await expectNothingSerious(page);
+  await page.getByLabel('Nobody short, with').fill('100');
+  await expect(page.getByText('Give a number from 50 to 99.').first()).toBeVisible();
+  await page.getByLabel('Nobody short, with').fill('80');
+  await expect(sure).toContainText('for 80 %');
+  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
+  await page.getByRole('button', { name: 'Weigh-out sheet' }).click();
+  await expect(page.getByRole('article')).toContainText('So much that nobody is short, with 80 %');
+  await page.getByRole('link', { name: /Saturday pears/ }).click();
+  await sure.getByRole('button', { name: 'Back to 10 % over' }).click();
+  await expect(portions).toContainText('10 % over the likely amount');
+});
+
 test('a pasted list becomes seats, by keys alone', async ({ page, demo }) => {
   await page.goto(`${demo.url}/runs`);
   await page.getByRole('link', { name: /Saturday pears/ }).click();

@@ -286,6 +286,8 @@ test('several at once: moved, made dearer, archived, and each taken back', async
   await page.getByLabel('Choose Rust batt').check();
   await page.getByRole('button', { name: 'Archive' }).click();
   await expect(row('Rust')).toHaveCount(0);
+  // The notice of the move lies there until this one comes.
+  await expect(say(page)).toContainText('archived');
   await say(page).getByRole('button', { name: 'Undo' }).click();
   await expect(row('Rust')).toBeVisible();
   await page.getByRole('button', { name: 'Name ↑' }).click();

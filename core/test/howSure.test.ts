@@ -6,14 +6,16 @@ import {
   chanceNobodyShort,
   costOfTakings,
   estimatePattern,
-  extraForChance,
+  extrasForChance,
+  extrasOfRun,
   fibreNeeds,
   NEED_SIGMA,
   normalCdf,
   packGroups,
   planGroups,
+  portionsOfRun,
   sureness,
-  WANTED_CHANCE,
+  toPackOf,
   type FibreNeed,
   type SeatNeed,
 } from '../src/index.ts';
@@ -89,38 +91,53 @@ describe('the chance that nobody is short', () => {
 }); // prettier-ignore
 
 describe('how much more every pack needs', () => {
-  const fibres: FibreNeed[] = [{ fibreId: 'core', sharedSigma: 0.2, needs: [need()] }];
-  const at = (extra: number) =>
-    chanceNobodyShort(fibres.map((one) => ({ ...one, needs: one.needs.map((own) => ({ ...own, packedG: own.likelyG * (1 + extra) })) })));
-  test('is the smallest thousandth that does', () => {
+  const one: FibreNeed = { fibreId: 'core', sharedSigma: 0.2, needs: [need({ count: 9 }), need({ sigma: 0.28, count: 2 })] };
+  const at = (extra: (sigma: number) => number) =>
+    chanceEnough({ ...one, needs: one.needs.map((own) => ({ ...own, packedG: own.likelyG * (1 + extra(own.sigma)) })) });
+  test('is the smallest quantile that does, and who strays more gets more', () => {
     for (const chance of [0.5, 0.95, 0.98]) {
-      const extra = extraForChance(fibres, chance);
+      const extra = extrasForChance(one, chance);
       if (extra === null) throw new Error('not to be had');
       expect(at(extra)).toBeGreaterThanOrEqual(chance);
-      expect(at(extra - 0.001)).toBeLessThan(chance);
+      expect(at((sigma) => (1 + extra(sigma)) * Math.exp(-0.001 * Math.hypot(sigma, 0.2)) - 1)).toBeLessThan(chance);
+      expect(extra(0.28)).toBeGreaterThan(extra(0.18));
     }
   });
-  test('says so where no pack would be enough; and nothing is needed for nothing', () => {
-    expect(extraForChance([{ fibreId: 'core', sharedSigma: 2, needs: [need({ count: 200 })] }], 0.99)).toBeNull();
-    expect(extraForChance([], 0.95)).toBe(0);
+  test('says so where no pack would be enough', () => {
+    expect(extrasForChance({ sharedSigma: 2, needs: [need({ count: 200 })] }, 0.99)).toBeNull();
   });
 }); // prettier-ignore
 
 describe('how sure a class is', () => {
-  const build = pattern([part('body', shapes.ball(60), { coat: 'coat' })]);
-  const wool = shelf(fibre('core', { pricePer100gMinor: 260 }), fibre('coat', { pricePer100gMinor: null }));
-  const run = { skill: 'some' as const, roster: [], scaleStepG: 0.1 };
-  const groups = packGroups(build, { seats: 11, sparePacks: 0, roster: [] });
-  const estimates = new Map(groups.map(({ key }) => [key, estimatePattern(build, wool)]));
-  const planWith = (extraFraction: number) =>
-    planGroups(groups.map(({ key, packs }) => ({ key, packs, estimate: estimatePattern(build, wool) })), { scaleStepG: 0.1, extraFraction }, () => ({ onHandG: null, promisedG: 0 }));
-  test('packed with what it asks for, it is as sure as was wanted', () => {
-    const now = sureness(groups, estimates, planWith(0.1), run);
-    expect(now.chance).toBeLessThan(WANTED_CHANCE);
-    const then = sureness(groups, estimates, planWith(now.extraFraction ?? 0), run);
-    expect(then.chance).toBeGreaterThanOrEqual(WANTED_CHANCE);
-    expect([...now.takings.values()].reduce((sum, massG) => sum + massG, 0)).toBeCloseTo(planWith(now.extraFraction ?? 0).classG, 6);
-    expect(now.fibres.map(({ chance }) => chance)).toEqual([...now.fibres.map(({ chance }) => chance)].sort((a, b) => a - b));
+  const build = pattern([part('body', shapes.ball(60), { coat: 'coat' }), part('dot', shapes.ball(8), { core: 'dark' })]);
+  const wool = shelf(fibre('core', { pricePer100gMinor: 260 }), fibre('coat', { pricePer100gMinor: null }), fibre('dark'));
+  const roster = [{ ...blankSeat(2), skill: 'first-timer' as const }];
+  const terms = { seats: 11, sparePacks: 1, skill: 'some' as const, roster, scaleStepG: 0.01, extraFraction: 0.1 };
+  const toPack = (wantedChance: number | null) => toPackOf(build, { ...terms, wantedChance }, wool);
+  const planOf = (wantedChance: number | null) =>
+    portionsOfRun(toPack(wantedChance), { ...terms, wantedChance }, () => ({ onHandG: 500, promisedG: 0 }));
+  const sureOf = (wantedChance: number | null) => sureness(toPack(wantedChance), planOf(wantedChance), { ...terms, wantedChance });
+  test('a plain tenth more is not sure; packed for a chance, it is as sure as that, and no surer than rounding makes it', () => {
+    expect(sureOf(null).chance).toBeLessThan(0.5);
+    for (const chance of [0.9, 0.95]) {
+      expect(sureOf(chance).chance).toBeGreaterThanOrEqual(chance);
+      expect(sureOf(chance).chance).toBeLessThan(chance + 0.02);
+    }
+  });
+  test('every fibre bears the same share, least sure first', () => {
+    const { fibres } = sureOf(0.95);
+    for (const { chance } of fibres) expect(chance).toBeGreaterThanOrEqual(0.95 ** (1 / 3) - 1e-9);
+    expect(fibres.map(({ chance }) => chance)).toEqual([...fibres.map(({ chance }) => chance)].sort((a, b) => a - b));
+  });
+  test('those who stray more are packed apart, and get more; the extra of each portion is told with it', () => {
+    const { groups } = toPack(0.95);
+    expect(groups.map(({ skill, packs }) => [skill, packs])).toEqual([['some', 11], ['first-timer', 1]]);
+    const extras = extrasOfRun(toPack(0.95), { ...terms, wantedChance: 0.95 }, 0.95);
+    const plan = planOf(0.95);
+    const core = groups.map(({ key }) => plan.groups.find((own) => own.key === key)?.plan.fibres.find(({ fibreId }) => fibreId === 'core'));
+    expect(core.map((portion) => portion?.extraFraction)).toEqual([extras.get('core')?.('some'), extras.get('core')?.('first-timer')]);
+    expect(core[1]?.exactG).toBeGreaterThan(core[0]?.exactG ?? Infinity);
+    expect(toPack(null).groups).toHaveLength(1);
   });
   test('its cost, with what has no price counted apart', () => {
     expect(costOfTakings(new Map([['core', 150], ['coat', 20]]), wool.fibres)).toEqual({ known: 390, unknownCount: 1 });
@@ -131,7 +148,7 @@ describe('what a class needs', () => {
   const build = pattern([part('body', shapes.ball(60), { coat: 'coat' }), part('odd', { kind: 'ball', diameter: null }, { core: 'odd' })]);
   const wool = shelf(fibre('core'), fibre('coat'), fibre('odd'));
   const roster = [{ ...blankSeat(2), skill: 'first-timer' as const }];
-  const groups = packGroups(build, { seats: 3, sparePacks: 1, roster });
+  const groups = packGroups(build, { seats: 3, sparePacks: 1, roster, skill: 'some', wantedChance: null });
   const estimates = new Map(groups.map(({ key, build: own }) => [key, estimatePattern(own, wool)]));
   const toPack = groups.map(({ key, packs }) => ({ key, packs, estimate: estimates.get(key) ?? estimatePattern(build, wool) }));
   const plan = planGroups(toPack, { scaleStepG: 0.1, extraFraction: 0.1 }, () => ({ onHandG: null, promisedG: 0 }));

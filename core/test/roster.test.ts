@@ -71,6 +71,8 @@ const choose = (more: Partial<NonNullable<Seat['choices']>> = {}): Seat['choices
 });
 const seat = (number: number, more: Partial<Seat> = {}): Seat => ({ ...blankSeat(number), ...more });
 
+const PLAIN = { skill: 'some', wantedChance: null } as const;
+
 describe('what a seat chose', () => {
   test.each([
     ['nothing yet', null, 'undecided'],
@@ -95,7 +97,7 @@ describe('packs that are alike', () => {
     seat(2, { choices: choose({ values: { eyes: 'bead' } }) }),
     seat(4, { choices: choose({ values: { eyes: 'glass' } }) }),
   ];
-  const groups = packGroups(build, { seats: 4, sparePacks: 2, roster });
+  const groups = packGroups(build, { ...PLAIN, seats: 4, sparePacks: 2, roster });
   test('the same build is one group, however it was said; who has not chosen gets the usual, and so do spares', () => {
     expect(groups.map(({ seats, undecided, spares, packs }) => ({ seats, undecided, spares, packs }))).toEqual([
       { seats: [2, 3, 4], undecided: [3, 4], spares: 2, packs: 5 },
@@ -124,7 +126,7 @@ const choicesDrawn = fc.constantFrom<Seat['choices']>(
 
 describe('portions of packs that are not all alike', () => {
   const planOf = (roster: Seat[], seats: number, sparePacks: number) => {
-    const groups = packGroups(build, { seats, sparePacks, roster });
+    const groups = packGroups(build, { ...PLAIN, seats, sparePacks, roster });
     const toPack = groups.map(({ key, packs, build: own }) => ({ key, packs, estimate: estimatePattern(own, wool) }));
     return planGroups(toPack, TERMS, (id) => ({ onHandG: wool.fibres.get(id)?.onHandG ?? null, promisedG: 3 }));
   };
@@ -162,7 +164,7 @@ describe('portions of packs that are not all alike', () => {
     expect(alikePortions(plan, 'felt', 'figure').map(({ packs }) => packs)).toEqual([1]);
   });
   test('all alike, they are the plan of one build', () => {
-    const one = planPortions(estimatePattern(packGroups(build, { seats: 5, sparePacks: 1, roster: [] })[0]?.build ?? build, wool), { ...TERMS, seats: 5, sparePacks: 1 }, (id) => ({ onHandG: wool.fibres.get(id)?.onHandG ?? null, promisedG: 3 }));
+    const one = planPortions(estimatePattern(packGroups(build, { ...PLAIN, seats: 5, sparePacks: 1, roster: [] })[0]?.build ?? build, wool), { ...TERMS, seats: 5, sparePacks: 1 }, (id) => ({ onHandG: wool.fibres.get(id)?.onHandG ?? null, promisedG: 3 }));
     const plan = planOf([], 5, 1);
     expect(plan.classG).toBe(one.classG);
     expect(shortOfPlan(plan)).toEqual(shortOfPlan(one));

@@ -85,27 +85,41 @@ function allEnough(needs: readonly SeatNeed[], offBy: number): number {
 export const chanceNobodyShort = (fibres: readonly FibreNeed[]): number =>
   fibres.reduce((product, fibre) => product * chanceEnough(fibre), 1);
 
-/** More than anybody would pack. */
+/** More than anybody would pack: five times the likely amount. */
 const MOST_EXTRA = 4;
 
+/** How much over the likely amount a pack holds at a quantile of everything that is unsure about it, `z` σ out. */
+const extraAt = (z: number, sigma: number, sharedSigma: number): number =>
+  Math.min(MOST_EXTRA, Math.expm1(z * Math.hypot(sigma, sharedSigma)));
+
+/** Quantiles are looked for so finely, in σ. */
+const FINEST_Z = 0.001;
+const WIDEST_Z = 8;
+
 /**
- * How much over the likely amount every pack needs, so that nobody in the class is short with this chance: the smallest
- * whole thousandth. Null where even five times as much is not enough.
+ * Every pack at the same quantile, so that nobody in the class is short of this fibre with a chance: who strays more gets
+ * more. The smallest quantile that does, in thousandths of σ.
+ * @returns over the likely amount, by how far a maker strays; null where even five times as much is not enough
  */
-export function extraForChance(fibres: readonly FibreNeed[], chance: number): number | null {
-  const chanceWith = (extra: number) =>
-    chanceNobodyShort(
-      fibres.map((fibre) => ({
-        ...fibre,
-        needs: fibre.needs.map((need) => ({ ...need, packedG: need.likelyG * (1 + extra) })),
+export function extrasForChance(
+  { needs, sharedSigma }: Omit<FibreNeed, 'fibreId'>,
+  chance: number,
+): ((sigma: number) => number) | null {
+  const chanceAt = (z: number) =>
+    chanceEnough({
+      sharedSigma,
+      needs: needs.map((need) => ({
+        ...need,
+        packedG: need.likelyG * (1 + extraAt(z, need.sigma, sharedSigma)),
       })),
-    );
-  if (chanceWith(MOST_EXTRA) < chance) return null;
-  let [low, high] = [-1, MOST_EXTRA * 1000];
+    });
+  if (chanceAt(WIDEST_Z) < chance) return null;
+  let [low, high] = [-WIDEST_Z / FINEST_Z, WIDEST_Z / FINEST_Z];
   while (high - low > 1) {
     const middle = Math.floor((low + high) / 2);
-    if (chanceWith(middle / 1000) >= chance) high = middle;
+    if (chanceAt(middle * FINEST_Z) >= chance) high = middle;
     else low = middle;
   }
-  return high / 1000;
+  const z = high * FINEST_Z;
+  return (sigma) => extraAt(z, sigma, sharedSigma);
 }

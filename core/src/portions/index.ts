@@ -15,7 +15,7 @@ export {
 export {
   chanceEnough,
   chanceNobodyShort,
-  extraForChance,
+  extrasForChance,
   NEED_SIGMA,
   normalCdf,
   type FibreNeed,

@@ -51,16 +51,30 @@ export interface RunPortions {
 
 const roundToMicrogram = (massG: number): number => Math.round(massG * 1e6) / 1e6;
 
+/** How a class is packed. `extraOf`: over the likely amount, by fibre and group, instead of one fraction for all. */
+interface GroupTerms extends Pick<PackingTerms, 'scaleStepG' | 'extraFraction'> {
+  readonly extraOf?: (fibreId: string, groupKey: string) => number;
+}
+
 /** Every group packed by itself, all from one shelf. With one group it is that group’s plan. */
 export function planGroups(
   groups: readonly GroupToPack[],
-  terms: Omit<PackingTerms, 'seats' | 'sparePacks'>,
+  { extraOf, ...terms }: GroupTerms,
   stockOf: (fibreId: string) => FibreStock,
 ): RunPortions {
   const packed = groups.map(({ key, packs, estimate }): PackedGroup => ({
     key,
     packs,
-    plan: planPortions(estimate, { ...terms, seats: packs, sparePacks: 0 }, stockOf),
+    plan: planPortions(
+      estimate,
+      {
+        ...terms,
+        seats: packs,
+        sparePacks: 0,
+        ...(extraOf && { extraOf: (fibreId: string) => extraOf(fibreId, key) }),
+      },
+      stockOf,
+    ),
   }));
   const fibres = runFibres(packed, stockOf);
   return {

@@ -15,6 +15,8 @@ export interface PackingTerms {
   readonly scaleStepG: number;
   /** Packed over the likely amount, so that estimates and first-timers do not run short; 0.1 is a tenth more. */
   readonly extraFraction: number;
+  /** Instead, fibre by fibre. */
+  readonly extraOf?: (fibreId: string) => number;
 }
 
 /** Grams of a fibre on the shelf (null: never counted) and grams that runs before this one will take. */
@@ -44,6 +46,8 @@ export interface FibrePortion {
   readonly lines: readonly PortionLine[];
   /** What one make likely takes. */
   readonly likelyG: number;
+  /** Packed over the likely amount. */
+  readonly extraFraction: number;
   /** What one pack needs, with the extra and the high end of every count, unrounded. */
   readonly exactG: number;
   readonly weighing: Weighing;
@@ -132,8 +136,8 @@ const bagOf = (use: UseEstimate, joinsApart: boolean): Bag =>
   use.isIfNeeded ? 'if-needed' : joinsApart && use.owner.kind === 'join' ? 'joins' : 'figure';
 
 function portionOf(own: Bagged, terms: PackingTerms, packs: number, stock: FibreStock): FibrePortion {
-  const more = 1 + terms.extraFraction;
-  const exactG = own.uses.reduce((sum, use) => sum + use.packG, 0) * more;
+  const extraFraction = terms.extraOf?.(own.fibreId) ?? terms.extraFraction;
+  const exactG = own.uses.reduce((sum, use) => sum + use.packG, 0) * (1 + extraFraction);
   const weighing = weighPortions(exactG, packs, terms.scaleStepG);
   const grams = (steps: number) => roundToMicrogram(steps * terms.scaleStepG);
   const classG = grams(weighing.classSteps);
@@ -142,8 +146,9 @@ function portionOf(own: Bagged, terms: PackingTerms, packs: number, stock: Fibre
   return {
     fibreId: own.fibreId,
     bag: own.bag,
-    lines: portionLines(own.uses, terms, weighing),
+    lines: portionLines(own.uses, terms, extraFraction, weighing),
     likelyG: own.likelyG,
+    extraFraction,
     exactG,
     weighing,
     packG: weighing.kind === 'single' ? grams(weighing.stepsPerPack) : null,
@@ -155,12 +160,17 @@ function portionOf(own: Bagged, terms: PackingTerms, packs: number, stock: Fibre
   };
 }
 
-function portionLines(uses: readonly KnownUse[], terms: PackingTerms, weighing: Weighing): PortionLine[] {
+function portionLines(
+  uses: readonly KnownUse[],
+  { scaleStepG }: PackingTerms,
+  extraFraction: number,
+  weighing: Weighing,
+): PortionLine[] {
   const lines = uses.map(({ owner, useId, role, packG }) => ({
     owner,
     useId,
     role,
-    exactG: packG * (1 + terms.extraFraction),
+    exactG: packG * (1 + extraFraction),
   }));
   if (weighing.kind === 'together') return lines.map((line) => ({ ...line, weighedG: null }));
   const steps = apportion(
@@ -169,7 +179,7 @@ function portionLines(uses: readonly KnownUse[], terms: PackingTerms, weighing: 
   );
   return lines.map((line, index) => ({
     ...line,
-    weighedG: roundToMicrogram((steps[index] ?? 0) * terms.scaleStepG),
+    weighedG: roundToMicrogram((steps[index] ?? 0) * scaleStepG),
   }));
 }
 

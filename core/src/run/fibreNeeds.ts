@@ -20,18 +20,19 @@ export interface ClassNeeds {
 /**
  * For every fibre the packs of all seats, alike ones together by build and skill. Spare packs help nobody in this sum,
  * and what is only opened if needed is left out of need and pack alike.
+ * @param plan what is in the packs; null while that is still to be found: nothing is then
  */
 export function fibreNeeds(
   groups: readonly PackGroup[],
   estimates: ReadonlyMap<string, PatternEstimate>,
-  plan: Pick<RunPortions, 'groups'>,
+  plan: Pick<RunPortions, 'groups'> | null,
   { skill, roster }: ClassOf,
 ): ClassNeeds {
   const skillOf = new Map(roster.map((seat) => [seat.seat, seat.skill ?? skill]));
   const byFibre = new Map<string, { needs: SeatNeed[]; sharedSigma: number }>();
   const unknown = new Set<string>();
   for (const { key, seats } of groups) {
-    const portions = plan.groups.find((own) => own.key === key)?.plan.fibres ?? [];
+    const portions = plan?.groups.find((own) => own.key === key)?.plan.fibres ?? [];
     for (const { fibreId, total } of estimates.get(key)?.fibres ?? []) {
       if (total.unknownCount > 0) unknown.add(fibreId);
       if (total.unknownCount > 0 || total.likelyG <= 0 || seats.length === 0) continue;

@@ -8,7 +8,9 @@ import {
   type OptionLimit,
   type Pattern,
 } from '../pattern/index.ts';
-import type { Wool } from '../wool/index.ts';
+import type { Skill } from '../ladder/index.ts';
+import { estimatePattern, type PatternEstimate, type Wool } from '../wool/index.ts';
+import type { RunInput } from './run.ts';
 import { seatsOf, type Seat } from './seat.ts';
 
 /** What a seat’s choices come to in a revision. */
@@ -50,6 +52,8 @@ export interface PackGroup {
   readonly key: string;
   readonly choices: Choices;
   readonly build: Pattern;
+  /** How practised its seats are; null where that makes no difference to what is packed. */
+  readonly skill: Skill | null;
   /** Numbers of seats, rising. */
   readonly seats: readonly number[];
   /** Seats among them that have not chosen. */
@@ -67,34 +71,28 @@ const keyOf = (pattern: Pattern, choices: Choices): string =>
     [...choices.swapIds].sort(),
   ]);
 
-interface Roster {
-  readonly seats: number;
-  readonly sparePacks: number;
-  readonly roster: readonly Seat[];
-}
+type Roster = Pick<RunInput, 'seats' | 'sparePacks' | 'roster' | 'skill' | 'wantedChance'>;
 
 /**
  * The packs of a class by what is in them, most first. Who has not chosen, or has chosen what cannot be, gets the usual
- * build, and so do spares.
+ * build, and so do spares. Packed for a chance, those who stray more get more, so that skills go apart too.
  */
 export function packGroups(pattern: Pattern, run: Roster): PackGroup[] {
-  const groups = new Map<
-    string,
-    { choices: Choices; seats: number[]; undecided: number[]; spares: number }
-  >();
-  const groupOf = (choices: Choices) => {
-    const key = keyOf(pattern, choices);
-    const own = groups.get(key) ?? { choices, seats: [], undecided: [], spares: 0 };
-    groups.set(key, own);
-    return own;
+  const groups = new Map<string, Gathered>();
+  const groupOf = (choices: Choices, skill: Skill) => {
+    const own = run.wantedChance === null ? null : skill;
+    const key = `${keyOf(pattern, choices)}${own ?? ''}`;
+    const group = groups.get(key) ?? { choices, skill: own, seats: [], undecided: [], spares: 0 };
+    groups.set(key, group);
+    return group;
   };
   for (const seat of seatsOf(run)) {
     const choice = choiceOfSeat(pattern, seat);
-    const own = groupOf(choice.kind === 'chosen' ? choice.choices : NO_CHOICES);
+    const own = groupOf(choice.kind === 'chosen' ? choice.choices : NO_CHOICES, seat.skill ?? run.skill);
     own.seats.push(seat.seat);
     if (choice.kind !== 'chosen') own.undecided.push(seat.seat);
   }
-  if (run.sparePacks > 0) groupOf(NO_CHOICES).spares = run.sparePacks;
+  if (run.sparePacks > 0) groupOf(NO_CHOICES, run.skill).spares = run.sparePacks;
   return [...groups]
     .map(([key, own]): PackGroup => ({
       ...own,
@@ -103,6 +101,36 @@ export function packGroups(pattern: Pattern, run: Roster): PackGroup[] {
       packs: own.seats.length + own.spares,
     }))
     .sort((a, b) => b.packs - a.packs || (a.seats[0] ?? 0) - (b.seats[0] ?? 0));
+}
+
+interface Gathered {
+  readonly choices: Choices;
+  readonly skill: Skill | null;
+  readonly seats: number[];
+  readonly undecided: number[];
+  spares: number;
+}
+
+/** What a class is packed from: its groups, and what one make of each takes. */
+export interface ToPack {
+  readonly groups: readonly PackGroup[];
+  /** By the group’s key. */
+  readonly estimates: ReadonlyMap<string, PatternEstimate>;
+}
+
+/** The groups of a class with their estimates; what makes the same is estimated once. */
+export function toPackOf(pattern: Pattern, run: Roster, wool: Wool): ToPack {
+  const groups = packGroups(pattern, run);
+  const byChoices = new Map<string, PatternEstimate>();
+  const estimates = new Map(
+    groups.map(({ key, choices, build }) => {
+      const same = keyOf(pattern, choices);
+      const estimate = byChoices.get(same) ?? estimatePattern(build, wool);
+      byChoices.set(same, estimate);
+      return [key, estimate];
+    }),
+  );
+  return { groups, estimates };
 }
 
 /** Wool that a person may not touch, in what they are to make. */

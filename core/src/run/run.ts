@@ -1,7 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { KIT_DEFAULTS, SKILLS } from '../ladder/index.ts';
 import { checkRange, checkWhole, type Problem } from '../problems/index.ts';
-import { oneOf } from '../schema/oneOf.ts';
+import { oneOf, orUnknown } from '../schema/oneOf.ts';
 import { Seat } from './seat.ts';
 import { isCalendarDate } from '../units/index.ts';
 
@@ -19,6 +19,8 @@ export const RunInput = Type.Object(
     /** How steady the hands are, for needles that break. */
     skill: oneOf(SKILLS),
     needleRiskFraction: Type.Number({ description: 'chance that any sort of needle runs out' }),
+    /** Null: the plain percentage. */
+    wantedChance: orUnknown(Type.Number({ description: 'that nobody in the class is short of anything' })),
     /** Seats of which something is said, in their order. */
     roster: Type.Array(Seat, { maxItems: 200 }),
   },
@@ -38,6 +40,7 @@ export const RUN_BOUNDS = {
   extraFraction: { min: 0, max: 1 },
   seatsPerTable: { min: 1, max: 50 },
   needleRiskFraction: { min: 0.001, max: 0.5 },
+  wantedChance: { min: 0.5, max: 0.99 },
 } as const;
 
 export const RUN_DEFAULTS = {
@@ -48,6 +51,7 @@ export const RUN_DEFAULTS = {
   seatsPerTable: KIT_DEFAULTS.seatsPerTable,
   skill: KIT_DEFAULTS.skill,
   needleRiskFraction: KIT_DEFAULTS.riskFraction,
+  wantedChance: null as number | null,
   roster: [] as Seat[],
 } as const;
 
@@ -64,6 +68,9 @@ export function checkRun(run: RunInput): Problem[] {
     ...checkRange(run.extraFraction, RUN_BOUNDS.extraFraction, '/extraFraction'),
     ...checkWhole(run.seatsPerTable, RUN_BOUNDS.seatsPerTable, '/seatsPerTable'),
     ...checkRange(run.needleRiskFraction, RUN_BOUNDS.needleRiskFraction, '/needleRiskFraction'),
+    ...(run.wantedChance === null
+      ? []
+      : checkRange(run.wantedChance, RUN_BOUNDS.wantedChance, '/wantedChance')),
     ...checkRoster(run),
   ];
 }

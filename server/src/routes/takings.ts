@@ -1,7 +1,6 @@
 import {
-  estimatePattern,
-  packGroups,
-  planGroups,
+  portionsOfRun,
+  toPackOf,
   inDrawingOrder,
   type Promised,
   type Revision,
@@ -38,12 +37,7 @@ export function planRun(
   wool: Wool,
   promised: ReadonlyMap<string, number>,
 ): RunPortions {
-  const groups = packGroups(revisionOf(store, run).document, run).map(({ key, packs, build }) => ({
-    key,
-    packs,
-    estimate: estimatePattern(build, wool),
-  }));
-  return planGroups(groups, run, (fibreId) => ({
+  return portionsOfRun(toPackOf(revisionOf(store, run).document, run, wool), run, (fibreId) => ({
     onHandG: wool.fibres.get(fibreId)?.onHandG ?? null,
     promisedG: promised.get(fibreId) ?? 0,
   }));

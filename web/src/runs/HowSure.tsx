@@ -1,4 +1,13 @@
-import { costOfTakings, percentOf, sureness, takingsOfPlan, WANTED_CHANCE } from '@lanakit/core';
+import {
+  costOfTakings,
+  percentOf,
+  portionsOfRun,
+  type RunPortions,
+  sureness,
+  takingsOfPlan,
+  toPackOf,
+  WANTED_CHANCE,
+} from '@lanakit/core';
 import { Button } from 'antd';
 import { useDeferredValue, useMemo } from 'react';
 import { showMoney, showWeighed } from '../words/show.ts';
@@ -12,90 +21,94 @@ const NAMED = 3;
 const chanceWords = (chance: number): string =>
   chance > 0.995 ? 'over 99 %' : chance < 0.005 ? 'under 1 %' : `${Math.round(chance * 100)} %`;
 
-/** How likely it is that nobody in the class is short of anything, and what every pack would need for it. */
+const NO_STOCK = () => ({ onHandG: null, promisedG: 0 });
+
+interface Way {
+  readonly name: string;
+  readonly plan: RunPortions;
+  readonly chance: number;
+  readonly costMinor: number;
+}
+
+/** How likely it is that nobody in the class is short of anything: by a percentage, and by what each fibre needs for it. */
 export function HowSure({ runPlan, draft }: { runPlan: Planned; draft: RunDraft }) {
   // The portions come first; this follows when there is a moment.
   const later = useDeferredValue(runPlan);
   const { input } = draft;
-  const { skill, roster, scaleStepG } = input;
-  const sure = useMemo(
-    () => sureness(later.groups, later.estimates, later.plan, { skill, roster, scaleStepG }),
-    [later, skill, roster, scaleStepG],
-  );
-  const now = takingsOfPlan(later.plan);
-  const sum = (takings: ReadonlyMap<string, number>) =>
-    [...takings.values()].reduce((total, massG) => total + massG, 0);
-  const moreG = sum(sure.takings) - sum(now);
-  const cost = costOfTakings(sure.takings, later.shelf).known - costOfTakings(now, later.shelf).known;
-  const widest = Math.max(sum(now), sum(sure.takings), 1);
-  const isEnough = sure.chance >= WANTED_CHANCE;
-  if (sure.fibres.length === 0) return null;
+  const { seats, sparePacks, skill, roster, scaleStepG, extraFraction, wantedChance } = input;
+  const both = useMemo(() => {
+    const terms = { seats, sparePacks, skill, roster, scaleStepG, extraFraction };
+    const way = (name: string, chance: number | null): Way & { sure: ReturnType<typeof sureness> } => {
+      const run = { ...terms, wantedChance: chance };
+      const toPack = toPackOf(later.revision.document, run, later.wool);
+      const plan = portionsOfRun(toPack, run, NO_STOCK);
+      const sure = sureness(toPack, plan, run);
+      return {
+        name,
+        plan,
+        sure,
+        chance: sure.chance,
+        costMinor: costOfTakings(takingsOfPlan(plan), later.shelf).known,
+      };
+    };
+    const chance = wantedChance ?? WANTED_CHANCE;
+    return {
+      percent: way(`${percentOf(extraFraction)} % over in every pack`, null),
+      chance: way(`As each needs, for ${percentOf(chance)} %`, chance),
+    };
+  }, [later, seats, sparePacks, skill, roster, scaleStepG, extraFraction, wantedChance]);
+  const inUse = wantedChance === null ? both.percent : both.chance;
+  const widest = Math.max(both.percent.plan.classG, both.chance.plan.classG, 1);
+  const more = {
+    massG: both.chance.plan.classG - both.percent.plan.classG,
+    costMinor: both.chance.costMinor - both.percent.costMinor,
+  };
+  if (inUse.sure.fibres.length === 0) return null;
   return (
     <section className={styles.sure} aria-label="So that nobody is short">
       <h3>
         So that nobody is short{' '}
         <span className="quiet small">in the whole class, of anything; spare packs not reckoned on</span>
       </h3>
-      <div className={styles.way}>
-        <span>As packed, {percentOf(input.extraFraction)} % over</span>
-        <span className={styles.bar} style={{ width: `${(sum(now) / widest) * 100}%` }} aria-hidden />
-        <b className={isEnough ? 'leaf' : 'amber'}>{chanceWords(sure.chance)}</b>
-        <b>{showWeighed(sum(now), scaleStepG)}</b>
-      </div>
-      {sure.extraFraction === null ? (
-        <p className="quiet small">
-          No amount makes it {percentOf(WANTED_CHANCE)} %: too much is unsure of what a make takes. Weigh a
-          finished piece.
-        </p>
-      ) : (
-        !isEnough && (
-          <div className={styles.way}>
-            <span>Every pack {percentOf(sure.extraFraction)} % over</span>
-            <span
-              className={`${styles.bar} ${styles.more}`}
-              style={{ width: `${(sum(sure.takings) / widest) * 100}%` }}
-              aria-hidden
-            />
-            <b className="leaf">{percentOf(WANTED_CHANCE)} %</b>
-            <b>{showWeighed(sum(sure.takings), scaleStepG)}</b>
-          </div>
-        )
-      )}
+      {[both.percent, both.chance].map((way) => (
+        <div key={way.name} className={`${styles.way} ${way === inUse ? styles.inUse : ''}`}>
+          <span>{way.name}</span>
+          <span
+            aria-hidden
+            className={`${styles.bar} ${way === inUse ? '' : styles.other}`}
+            style={{ width: `${(way.plan.classG / widest) * 100}%` }}
+          />
+          <b className={way.chance < WANTED_CHANCE - 0.005 ? 'amber' : 'leaf'}>{chanceWords(way.chance)}</b>
+          <b>{showWeighed(way.plan.classG, scaleStepG)}</b>
+        </div>
+      ))}
       <p className="small">
-        {isEnough ? (
-          'As sure as a class needs to be.'
-        ) : (
+        Least sure{wantedChance === null ? ' as packed' : ''}:{' '}
+        {inUse.sure.fibres
+          .slice(0, NAMED)
+          .map(
+            ({ fibreId, chance }) => `${later.shelf.get(fibreId)?.name ?? 'a fibre'} ${chanceWords(chance)}`,
+          )
+          .join(', ')}
+        .{' '}
+        {wantedChance === null ? (
           <>
-            Least sure:{' '}
-            {sure.fibres
-              .slice(0, NAMED)
-              .map(
-                ({ fibreId, chance }) =>
-                  `${later.shelf.get(fibreId)?.name ?? 'a fibre'} ${chanceWords(chance)}`,
-              )
-              .join(', ')}
-            .{' '}
-            {sure.extraFraction !== null && (
-              <>
-                {percentOf(WANTED_CHANCE)} % takes {showWeighed(moreG, scaleStepG)} more wool
-                {cost > 0 && `, about ${showMoney(cost)}`}.{' '}
-                <Button
-                  size="small"
-                  disabled={sure.extraFraction > 1}
-                  onClick={() =>
-                    draft.change({ extraFraction: Math.ceil((sure.extraFraction ?? 0) * 100) / 100 })
-                  }
-                >
-                  Pack {Math.ceil(percentOf(sure.extraFraction))} % over
-                </Button>
-              </>
-            )}
+            {percentOf(WANTED_CHANCE)} % takes {showWeighed(Math.max(0, more.massG), scaleStepG)} more
+            {more.costMinor > 0 && `, about ${showMoney(more.costMinor)}`}.{' '}
+            <Button size="small" onClick={() => draft.change({ wantedChance: WANTED_CHANCE })}>
+              Pack for {percentOf(WANTED_CHANCE)} %
+            </Button>
           </>
+        ) : (
+          <Button size="small" onClick={() => draft.change({ wantedChance: null })}>
+            Back to {percentOf(extraFraction)} % over
+          </Button>
         )}{' '}
-        {sure.unknown.length > 0 && (
+        What a make takes is an estimate still: a finished piece on the scale makes all of this less.{' '}
+        {inUse.sure.unknown.length > 0 && (
           <span className="red">
             Not reckoned with, because something of it is unknown:{' '}
-            {sure.unknown.map((fibreId) => later.shelf.get(fibreId)?.name ?? 'a fibre').join(', ')}.
+            {inUse.sure.unknown.map((fibreId) => later.shelf.get(fibreId)?.name ?? 'a fibre').join(', ')}.
           </span>
         )}
       </p>

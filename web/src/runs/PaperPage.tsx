@@ -1,4 +1,4 @@
-import { percentOf, type RunInput } from '@lanakit/core';
+import type { RunInput } from '@lanakit/core';
 import { Button } from 'antd';
 import { useMemo, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
@@ -7,6 +7,7 @@ import { useRun } from '../api/resources.ts';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
 import { counted, showDay } from '../words/show.ts';
+import { extraWords } from './groupWords.ts';
 import styles from './Sheets.module.css';
 import { runInputOf } from './useRunDraft.ts';
 import { useRunPlan, type RunPlan } from './useRunPlan.ts';
@@ -43,8 +44,8 @@ export function PaperPage({ title, children }: PaperPageProps) {
             <b>{run.name}</b>, {showDay(run.date)}: {counted(run.seats, 'seat')},{' '}
             {counted(run.sparePacks, 'spare pack')}
             <br />
-            {revision.document.title}, revision {revision.number}. {percentOf(run.extraFraction)} % over the
-            likely amount, to {run.scaleStepG} g.
+            {revision.document.title}, revision {revision.number}. {capital(extraWords(run))}, to{' '}
+            {run.scaleStepG} g.
           </p>
         </header>
         {plan.unknownCount > 0 && <p className="red">At least: {plan.unknownCount} amounts are unknown.</p>}
@@ -57,3 +58,5 @@ export function PaperPage({ title, children }: PaperPageProps) {
     </main>
   );
 }
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

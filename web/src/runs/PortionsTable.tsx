@@ -1,4 +1,4 @@
-import { type FibrePortion, percentOf, type PortionLine, type RunFibre, type RunInput } from '@lanakit/core';
+import { type FibrePortion, type PortionLine, type RunFibre, type RunInput } from '@lanakit/core';
 import { ROLE_WORDS } from '@lanakit/core/words';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
 import { HowItCame } from '../look/HowItCame.tsx';
@@ -6,7 +6,7 @@ import { portionCame } from '../words/portionCame.ts';
 import { BAG_WORDS, ownerLine } from '../words/ownerWords.ts';
 import { PREPARATION_WORDS, showGrams, showLikely, showWeighed } from '../words/show.ts';
 import { weighingWords } from '../words/weighingWords.ts';
-import { groupTitle, whoseWords } from './groupWords.ts';
+import { extraWords, groupTitle, whoseWords } from './groupWords.ts';
 import styles from './PortionsTable.module.css';
 import type { Planned } from './useRunPlan.ts';
 
@@ -24,8 +24,8 @@ export function PortionsTable({ runPlan, input }: PortionsTableProps) {
       <header className={styles.heading}>
         <h2>Portions</h2>
         <span className="quiet small">
-          grams in one pack, {percentOf(input.extraFraction)} % over the likely amount, rounded up to{' '}
-          {input.scaleStepG} g · choose a number to see why
+          grams in one pack, {extraWords(input)}, rounded up to {input.scaleStepG} g · choose a number to see
+          why
         </span>
       </header>
       {plan.unknownCount > 0 && (

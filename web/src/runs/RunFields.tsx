@@ -78,14 +78,25 @@ export function RunFields({ input, revisions, problemAt, autoFocus = false, onCh
         problem={problemAt('/scaleStepG')}
         onValue={(scaleStepG) => onChange({ scaleStepG })}
       />
-      <NumberField
-        label="Pack more than likely"
-        value={percentOf(input.extraFraction)}
-        bounds={PERCENT_BOUNDS}
-        suffix="%"
-        problem={problemAt('/extraFraction')}
-        onValue={(percent) => onChange({ extraFraction: fractionOf(percent) })}
-      />
+      {input.wantedChance === null ? (
+        <NumberField
+          label="Pack more than likely"
+          value={percentOf(input.extraFraction)}
+          bounds={PERCENT_BOUNDS}
+          suffix="%"
+          problem={problemAt('/extraFraction')}
+          onValue={(percent) => onChange({ extraFraction: fractionOf(percent) })}
+        />
+      ) : (
+        <NumberField
+          label="Nobody short, with"
+          value={percentOf(input.wantedChance)}
+          bounds={CHANCE_BOUNDS}
+          suffix="%"
+          problem={problemAt('/wantedChance')}
+          onValue={(percent) => onChange({ wantedChance: fractionOf(percent) })}
+        />
+      )}
     </div>
   );
 }
@@ -93,6 +104,11 @@ export function RunFields({ input, revisions, problemAt, autoFocus = false, onCh
 const PERCENT_BOUNDS = {
   min: percentOf(RUN_BOUNDS.extraFraction.min),
   max: percentOf(RUN_BOUNDS.extraFraction.max),
+};
+
+const CHANCE_BOUNDS = {
+  min: percentOf(RUN_BOUNDS.wantedChance.min),
+  max: percentOf(RUN_BOUNDS.wantedChance.max),
 };
 
 /** What is wrong with a class, beside its fields, once it is asked to be told. */

@@ -15,6 +15,7 @@ export const runInputOf = ({
   seatsPerTable,
   skill,
   needleRiskFraction,
+  wantedChance,
   roster,
 }: RunInput): RunInput => ({
   name,
@@ -27,6 +28,7 @@ export const runInputOf = ({
   seatsPerTable,
   skill,
   needleRiskFraction,
+  wantedChance,
   roster,
 });
 

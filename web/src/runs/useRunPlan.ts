@@ -1,15 +1,14 @@
 import {
   checkRun,
-  estimatePattern,
   type FibreLookup,
   type PackGroup,
-  packGroups,
   type PatternEstimate,
-  planGroups,
+  portionsOfRun,
   type Revision,
   type RunInput,
   type RunPortions,
   tellingFibres,
+  toPackOf,
   type Wool,
 } from '@lanakit/core';
 import { useMemo } from 'react';
@@ -38,34 +37,29 @@ export function useRunPlan(runId: string, input: RunInput | null): RunPlan {
   const { wool, isReady, error } = useWool();
   const { data: revision, error: revisionError } = useRevision(input?.revisionId ?? null);
   const { data: promised, error: promisedError } = usePromised(runId);
-  const { seats = 0, sparePacks = 0, roster = NOBODY } = input ?? {};
-  const groups = useMemo(
-    () => (revision ? packGroups(revision.document, { seats, sparePacks, roster }) : null),
-    [revision, seats, sparePacks, roster],
-  );
-  const estimates = useMemo(
+  const { seats = 0, sparePacks = 0, roster = NOBODY, skill = 'some', wantedChance = null } = input ?? {};
+  const document = revision?.document;
+  const toPack = useMemo(
     () =>
-      groups && isReady ? new Map(groups.map(({ key, build }) => [key, estimatePattern(build, wool)])) : null,
-    [groups, wool, isReady],
+      document && isReady
+        ? toPackOf(document, { seats, sparePacks, roster: [...roster], skill, wantedChance }, wool)
+        : null,
+    [document, isReady, seats, sparePacks, roster, skill, wantedChance, wool],
   );
   return useMemo((): RunPlan => {
-    if (!groups || !estimates || !revision || !promised || !input) {
+    if (!toPack || !revision || !promised || !input) {
       return { kind: 'loading', error: error ?? revisionError ?? promisedError };
     }
     if (checkRun({ ...input, name: input.name || '-' }).some(({ pointer }) => pointer !== '/date'))
       return { kind: 'impossible' };
     const promisedG = new Map(promised.items.map(({ fibreId, massG }) => [fibreId, massG]));
-    const toPack = groups.flatMap(({ key, packs }) => {
-      const estimate = estimates.get(key);
-      return estimate ? [{ key, packs, estimate }] : [];
-    });
-    const plan = planGroups(toPack, input, (fibreId) => ({
+    const plan = portionsOfRun(toPack, input, (fibreId) => ({
       onHandG: wool.fibres.get(fibreId)?.onHandG ?? null,
       promisedG: promisedG.get(fibreId) ?? 0,
     }));
-    const telling = tellingFibres(estimates);
-    return { kind: 'plan', plan, groups, estimates, telling, revision, shelf: wool.fibres, wool };
-  }, [groups, estimates, revision, promised, input, wool, error, revisionError, promisedError]);
+    const telling = tellingFibres(toPack.estimates);
+    return { kind: 'plan', plan, ...toPack, telling, revision, shelf: wool.fibres, wool };
+  }, [toPack, revision, promised, input, wool, error, revisionError, promisedError]);
 }
 
 const NOBODY: readonly never[] = [];

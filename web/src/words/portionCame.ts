@@ -10,7 +10,10 @@ export function portionCame(portion: FibrePortion, input: RunInput, packs: numbe
     {
       what: 'With the extra',
       value: showGrams(portion.exactG),
-      note: `${percentOf(input.extraFraction)} % more, so that nobody runs short`,
+      note:
+        input.wantedChance === null
+          ? `${percentOf(portion.extraFraction)} % more, so that nobody runs short`
+          : `${Math.round(percentOf(portion.extraFraction))} % more of this fibre: its share of ${percentOf(input.wantedChance)} % that nobody is short of anything`,
     },
     {
       what: 'On the scale',

@@ -4,10 +4,19 @@ import { woolEngine } from './003-wool-engine.ts';
 import { writing } from './004-writing.ts';
 import { needles } from './005-needles.ts';
 import { roster } from './006-roster.ts';
+import { chance } from './007-chance.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
 export type Migration = string | ((db: Database) => void);
 
 /** In order; the position in this list, from 1, is the database's version. Never edit one that has shipped. */
-export const MIGRATIONS: readonly Migration[] = [firstSlice, shelf, woolEngine, writing, needles, roster];
+export const MIGRATIONS: readonly Migration[] = [
+  firstSlice,
+  shelf,
+  woolEngine,
+  writing,
+  needles,
+  roster,
+  chance,
+];
