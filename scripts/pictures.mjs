@@ -136,9 +136,10 @@ await pictures('light', async (page) => {
   await page.goto(`${url}/runs?plan`);
   await page.getByRole('heading', { name: 'Plan a class' }).waitFor();
   await take(page, 'runs');
-  await open(page, 'runs', /Puffin weekend/, 'Portions');
+  await open(page, 'runs', /Saturday pears/, 'Portions');
   await page.getByText('To weigh out for the class').waitFor();
   await take(page, 'run');
+  await open(page, 'runs', /Puffin weekend/, 'Portions');
   await page.getByRole('button', { name: 'Needles' }).click();
   await page.getByRole('row', { name: /38 triangular/ }).waitFor();
   await take(page, 'class-needles');

@@ -62,7 +62,7 @@ function NeedlesOfRun({ run }: { run: NamedRun }) {
           onChoose={(skill) => skill && draft.change({ skill })}
         />
         <NumberField
-          label="May run out with a chance of"
+          label="Chance of running out"
           value={percentOf(input.needleRiskFraction)}
           bounds={RISK_PERCENT}
           suffix="%"
