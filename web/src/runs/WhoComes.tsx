@@ -56,8 +56,10 @@ export function WhoComes({ runPlan, draft }: { runPlan: Planned; draft: RunDraft
       )}
       {chosen === null && findings.length === 0 && (
         <p className="quiet small">
-          {counted(input.roster.length, 'seat')} told of. Choose a seat to say who sits there and what they
-          make.
+          {input.roster.length === 0
+            ? 'Nobody is told of yet'
+            : `${counted(input.roster.length, 'seat')} told of`}
+          . Choose a seat to say who sits there and what they make.
         </p>
       )}
       {isPasting && (
