@@ -195,6 +195,10 @@ describe('holders', () => {
     expect(kitOf(build({ needle: byGauge(38) }), { tools: own }).lines[0]?.perPerson).toBe(3);
     expect(kitOf(build(many), { tools: own }).lines[0]?.perPerson).toBe(4);
   });
+  test('a holder that takes more needles than are owned is told with both numbers', () => {
+    const few = [needle('oak', { gauge: 38, onHand: 2 })];
+    expect(kitOf(build(many), {}, few).lines[0]).toMatchObject({ fullestHolder: 3, onHand: 2 });
+  });
   test('too few on the shelf, and none that takes so many', () => {
     expect(kitOf(build(many), { tools: [holder(3, { onHand: 1 })] }).holders).toMatchObject([{ needles: 3, per: 'table', total: 3, short: 2 }]);
     expect(kitOf(build({ needle: byGauge(38), holder: 9 })).holders).toMatchObject([{ needles: 3 }, { needles: 9, tool: null, short: 3 }]);

@@ -95,6 +95,11 @@ describe('a verdict', () => {
       also: [],
     });
   });
+  test('a profile nobody has said is held neither for nor against it', () => {
+    const unknown = judgeNeedle(facts(coat), needleFacts(38));
+    expect(unknown).toEqual({ strength: 'good', because: ['lays-coat'], also: [] });
+    expect(judgeNeedle(facts(coat), needleFacts(38, { profile: 'star' })).because).toContain('star-smooths');
+  });
   test('a needle nobody knows the coarseness of is not judged, and says so', () => {
     expect(judgeNeedle(facts(coat), needleFacts(null)).because).toEqual(['coarseness-unknown']);
   });
