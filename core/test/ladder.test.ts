@@ -10,6 +10,7 @@ import {
   feelOf,
   fewestChanges,
   inOrder,
+  inOrderOf,
   isOfSort,
   type Ladder,
   ladderOf,
@@ -313,6 +314,11 @@ describe('fewer changes', () => {
     const found = fewestChanges(orderingTask(build));
     expect(found?.order).toEqual([0, 2, 1, 3]);
     expect(needlePath(inOrder(build, found?.order ?? [])).changes).toHaveLength(1);
+  });
+  test('the order before comes back, and a step written since comes last', () => {
+    const found = inOrder(build, fewestChanges(orderingTask(build))?.order ?? []);
+    const later = { ...found, steps: [step('new', 'felt'), ...found.steps] };
+    expect(inOrderOf(later, build.steps).steps.map(({ id }) => id)).toEqual([...build.steps.map(({ id }) => id), 'new']);
   });
   test('sessions stay one after another, and begin with the step they begin with', () => {
     const sessions = [{ id: 's', name: '', firstStepId: 'leg', startState: '', safeStop: '', homework: '' }];

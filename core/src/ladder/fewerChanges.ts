@@ -130,8 +130,8 @@ function needsOf({ needles, before }: OrderingTask): Bits[] {
 function tailsOf({ needles, before }: OrderingTask): number[] {
   const after = needles.map((): number[] => []);
   for (const [earlier, later] of before) after[earlier]?.push(later);
-  /** Of the changes from a step on: whatever needle comes to it, by that needle; `*`: any other. */
   const tails = needles.map(() => 0);
+  // The needle that each step’s longest chain begins with; a step without one hands on the next.
   const firsts: (string | null)[] = needles.map(() => null);
   for (let at = needles.length - 1; at >= 0; at--) {
     const own = needles[at] ?? null;
@@ -265,3 +265,10 @@ export const inOrder = (pattern: Pattern, order: readonly number[]): Pattern => 
   ...pattern,
   steps: order.flatMap((at) => pattern.steps[at] ?? []),
 });
+
+/** The steps as another list has them; those it does not know come last, in their own order. */
+export function inOrderOf(pattern: Pattern, steps: readonly { readonly id: string }[]): Pattern {
+  const place = new Map(steps.map(({ id }, at) => [id, at]));
+  const placeOf = ({ id }: { readonly id: string }) => place.get(id) ?? steps.length;
+  return { ...pattern, steps: [...pattern.steps].sort((a, b) => placeOf(a) - placeOf(b)) };
+}

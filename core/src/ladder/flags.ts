@@ -35,6 +35,13 @@ export interface Rung {
   readonly owned: Owned;
 }
 
+/** The rung of a sort, from 0, the coarsest first; 0 where it is on none. */
+export const rungPlace = ({ rungs }: Pick<Ladder, 'rungs'>, wanted: NeedleWanted): number =>
+  Math.max(
+    0,
+    rungs.findIndex(({ key }) => key === wantedKey(wanted)),
+  );
+
 /** The whole ladder of a build. */
 export interface Ladder {
   readonly path: NeedlePath;

@@ -26,12 +26,13 @@ export {
   changesIn,
   fewestChanges,
   inOrder,
+  inOrderOf,
   orderingTask,
   type Ordering,
   type OrderingTask,
 } from './fewerChanges.ts';
 export { peakOf, type Filling } from './fillings.ts';
-export { betterFor, ladderOf, type Ladder, type LadderFlag, type Rung } from './flags.ts';
+export { betterFor, ladderOf, rungPlace, type Ladder, type LadderFlag, type Rung } from './flags.ts';
 export { layOut, type LaidStretch } from './layout.ts';
 export { compareStrength, judgeNeedle, ruleOf, type Verdict } from './judge.ts';
 export {

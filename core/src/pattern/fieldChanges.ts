@@ -91,7 +91,7 @@ function listChanges(
 }
 
 /** The fewest items whose moving explains the new order: all but the longest run that kept it. */
-function movedItems(before: readonly Item[], after: readonly Item[]): Item[] {
+export function movedItems<T extends Item>(before: readonly Item[], after: readonly T[]): T[] {
   const place = new Map(before.map(({ id }, at) => [id, at]));
   const both = after.filter(({ id }) => place.has(id));
   const places = both.map(({ id }) => place.get(id) ?? 0);

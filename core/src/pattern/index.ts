@@ -31,7 +31,13 @@ export {
   strangeFindings,
 } from './fibresUsed.ts';
 export { copyOf, derivedFrom } from './copies.ts';
-export { fieldChanges, patternChanges, type FieldChange, type PatternChange } from './fieldChanges.ts';
+export {
+  fieldChanges,
+  movedItems,
+  patternChanges,
+  type FieldChange,
+  type PatternChange,
+} from './fieldChanges.ts';
 export { forgetStrays } from './forgetStrays.ts';
 export { isNeedleMissing, needleOf, needleOfSchool, type NeedleHabit } from './needleOf.ts';
 export {

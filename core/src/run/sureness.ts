@@ -1,5 +1,6 @@
 import {
   chanceEnough,
+  chanceNobodyShort,
   extrasForChance,
   NEED_SIGMA,
   planGroups,
@@ -73,7 +74,7 @@ export function sureness({ groups, estimates }: ToPack, plan: RunPortions, run: 
   const { fibres, unknown } = fibreNeeds(groups, estimates, plan, run);
   const each = fibres.map((fibre) => ({ fibreId: fibre.fibreId, chance: chanceEnough(fibre) }));
   return {
-    chance: each.reduce((product, { chance }) => product * chance, 1),
+    chance: chanceNobodyShort(fibres),
     fibres: each.sort((a, b) => a.chance - b.chance),
     unknown,
   };

@@ -58,13 +58,11 @@ export {
   mendWords,
   PILE_WORDS,
   reasonsOf,
-  RISK_WORDS,
   SCHOOL_HINTS,
   SCHOOL_WORDS,
   SKILL_WORDS,
   STRENGTH_OF_NEEDLE,
   SYMPTOM_WORDS,
-  TASK_WORDS,
   verdictWords,
   wantedName,
 } from './needleWords.ts';

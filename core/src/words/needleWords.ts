@@ -3,14 +3,13 @@ import {
   type Change,
   type ChangeCue,
   type Pile,
-  type Risk,
   type Skill,
   type Strength,
   type Symptom,
   type Verdict,
 } from '../ladder/index.ts';
 import { type NeedleWanted } from '../needles/index.ts';
-import type { NeedleTask, SchoolKind } from '../pattern/index.ts';
+import type { SchoolKind } from '../pattern/index.ts';
 
 /** A sort of needle as it is asked for: `38 star`, `36`, `large`. */
 export const wantedName = (wanted: NeedleWanted): string =>
@@ -31,12 +30,6 @@ export const SCHOOL_HINTS: Readonly<Record<SchoolKind, string>> = {
   ladder: 'One to build, one for the surface, one for details.',
   'by-feel': 'Large, medium, small: no numbers.',
   own: 'A needle for each stage, as you have always done it.',
-};
-
-export const TASK_WORDS: Readonly<Record<NeedleTask, string>> = {
-  build: 'to build and join',
-  surface: 'for the surface',
-  detail: 'for details',
 };
 
 export const STRENGTH_OF_NEEDLE: Readonly<Record<Strength, string>> = {
@@ -78,14 +71,6 @@ export const SKILL_WORDS: Readonly<Record<Skill, string>> = {
   practised: 'practised',
   some: 'some practice',
   'first-timer': 'first-timers',
-};
-
-export const RISK_WORDS: Readonly<Record<Risk, string>> = {
-  deep: 'right through',
-  wire: 'wire inside',
-  glass: 'glass inside',
-  thin: 'a thin flat piece',
-  steering: 'steering with the tip',
 };
 
 export const PILE_WORDS: Readonly<Record<Pile, string>> = {

@@ -1,4 +1,4 @@
-import { inOrder, type Ordering, type Pattern } from '@lanakit/core';
+import { inOrder, inOrderOf, movedItems, type Ordering, type Pattern } from '@lanakit/core';
 import { Button, Modal } from 'antd';
 import { useState } from 'react';
 import { become } from '../draft/become.ts';
@@ -71,7 +71,8 @@ function OrderDialog({
   const { draft } = useTable();
   const say = useNotice();
   const { steps } = draft.document;
-  const moved = movedFrom(ordering.order);
+  const then = inOrder(draft.document, ordering.order).steps;
+  const moved = new Set(movedItems(steps, then).map(({ id }) => id));
   const take = () => {
     draft.edit(
       'putting the steps in order',
@@ -80,7 +81,11 @@ function OrderDialog({
     onClose();
     say({
       text: `The steps are in the new order: ${counted(ordering.changes, 'change')} of needle.`,
-      undo: draft.undo,
+      undo: () =>
+        draft.edit(
+          'putting the steps back',
+          become<Pattern>((pattern) => inOrderOf(pattern, steps)),
+        ),
     });
   };
   return (
@@ -100,18 +105,16 @@ function OrderDialog({
           : ' No order has fewer.'}
       </p>
       <ol className={styles.order} tabIndex={0} aria-label="The steps in the new order">
-        {ordering.order.map((at, index) => (
-          <li key={steps[at]?.id ?? at} className={moved.has(at) ? styles.moved : undefined}>
+        {then.map(({ id, text }, index) => (
+          <li key={id} className={moved.has(id) ? styles.moved : undefined}>
             <span>{index + 1}</span>
-            <span>{plainText(steps[at]?.text ?? '')}</span>
-            <span className="quiet small">{moved.has(at) ? `was ${at + 1}` : ''}</span>
+            <span>{plainText(text)}</span>
+            <span className="quiet small">
+              {moved.has(id) ? `was ${steps.findIndex((step) => step.id === id) + 1}` : ''}
+            </span>
           </li>
         ))}
       </ol>
     </Modal>
   );
 }
-
-/** Steps that are not where they were among those around them: one that comes before an earlier one. */
-const movedFrom = (order: readonly number[]): Set<number> =>
-  new Set(order.filter((at, index) => order.slice(index + 1).some((later) => later < at)));

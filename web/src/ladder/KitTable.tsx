@@ -1,4 +1,4 @@
-import { type Ladder, type NeedleKit, needleName } from '@lanakit/core';
+import { type Ladder, type NeedleKit, needleName, rungPlace } from '@lanakit/core';
 import { wantedName } from '@lanakit/core/words';
 import { NeedleMark } from './NeedleMark.tsx';
 import styles from './Ladder.module.css';
@@ -24,10 +24,7 @@ export function KitTable({ kit, ladder }: { kit: NeedleKit; ladder: Ladder }) {
             <th scope="row">
               <NeedleMark
                 needle={line.isNearest ? null : line.needle}
-                place={Math.max(
-                  0,
-                  ladder.rungs.findIndex(({ wanted }) => wantedName(wanted) === wantedName(line.wanted)),
-                )}
+                place={rungPlace(ladder, line.wanted)}
               />{' '}
               {line.needle && !line.isNearest ? needleName(line.needle) : wantedName(line.wanted)}
             </th>

@@ -1,4 +1,4 @@
-import { type CardLine, type Ladder, needleCard, type NeedleWanted } from '@lanakit/core';
+import { type CardLine, type Ladder, needleCard, rungPlace } from '@lanakit/core';
 import {
   cueWords,
   DEPTH_WORDS,
@@ -31,7 +31,7 @@ export function NeedleCard({ ladder }: { ladder: Ladder }) {
           <tr key={`${line.stage} ${wantedName(line.wanted)}`}>
             <th scope="row">{STAGE_WORDS[line.stage]}</th>
             <td>
-              <CardNeedle line={line} place={placeOf(ladder, line.wanted)} />
+              <CardNeedle line={line} place={rungPlace(ladder, line.wanted)} />
             </td>
             <td>{line.strokes.map((stroke) => STROKE_WORDS[stroke]).join(', ') || <Unsaid />}</td>
             <td>{line.depths.map((depth) => DEPTH_WORDS[depth]).join(', ') || <Unsaid />}</td>
@@ -47,12 +47,6 @@ export function NeedleCard({ ladder }: { ladder: Ladder }) {
 }
 
 const Unsaid = () => <span className="quiet">not said</span>;
-
-const placeOf = (ladder: Ladder, wanted: NeedleWanted): number =>
-  Math.max(
-    0,
-    ladder.rungs.findIndex((rung) => wantedName(rung.wanted) === wantedName(wanted)),
-  );
 
 function CardNeedle({ line, place }: { line: CardLine; place: number }) {
   const owned = line.rung?.owned;

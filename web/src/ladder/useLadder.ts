@@ -15,15 +15,15 @@ const NONE: readonly Needle[] = [];
 
 /** The ladder of the build that is looked at. It follows the writing when there is a moment. */
 export function useLadder(): { ladder: Ladder; needles: readonly Needle[]; build: Pattern } {
-  const { build: now, estimate, wool } = useTable();
+  const {
+    build: now,
+    // Sizes of the parts are all it takes of the estimate.
+    estimate: { parts },
+    wool,
+  } = useTable();
   const build = useDeferredValue(now);
   const needles = useNeedles().data?.items ?? NONE;
-  const ladder = useMemo(
-    () => ladderOf(build, estimate, wool, needles),
-    // Sizes of the parts are all it takes of the estimate.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [build, estimate.parts, wool, needles],
-  );
+  const ladder = useMemo(() => ladderOf(build, { parts }, wool, needles), [build, parts, wool, needles]);
   return { ladder, needles, build };
 }
 

@@ -1,4 +1,12 @@
-import { type KitLine, needleName, type NeedleKit, type RunInput, SKILL_FACTOR } from '@lanakit/core';
+import {
+  type KitLine,
+  needleName,
+  type NeedleKit,
+  type RunInput,
+  rungPlace,
+  SKILL_FACTOR,
+  SKILLS,
+} from '@lanakit/core';
 import { SKILL_WORDS, wantedName } from '@lanakit/core/words';
 import { NeedleMark } from '../ladder/NeedleMark.tsx';
 import { costWords } from '../ladder/readout.ts';
@@ -14,11 +22,6 @@ const percent = (fraction: number): string => `${(fraction * 100).toFixed(1)} %`
 export function KitSheet({ kit, ladder, build, input }: RunKit & { input: RunInput }) {
   if (kit.lines.length === 0) return <p className={styles.none}>No step of this revision takes a needle.</p>;
   const isAtLeast = kit.unknownStepIds.length > 0;
-  const place = ({ wanted }: KitLine) =>
-    Math.max(
-      0,
-      ladder.rungs.findIndex((rung) => wantedName(rung.wanted) === wantedName(wanted)),
-    );
   return (
     <>
       <table className={styles.kit}>
@@ -37,7 +40,10 @@ export function KitSheet({ kit, ladder, build, input }: RunKit & { input: RunInp
           {kit.lines.map((line) => (
             <tr key={line.key}>
               <th scope="row">
-                <NeedleMark needle={line.isNearest ? null : line.needle} place={place(line)} />{' '}
+                <NeedleMark
+                  needle={line.isNearest ? null : line.needle}
+                  place={rungPlace(ladder, line.wanted)}
+                />{' '}
                 {line.needle && !line.isNearest ? needleName(line.needle) : wantedName(line.wanted)}
                 {line.isNearest && line.needle && (
                   <span className={styles.note}>
@@ -124,7 +130,7 @@ function sparesCame(line: KitLine, kit: NeedleKit, input: RunInput): CameLine[] 
     {
       what: 'minutes of stabbing',
       value: showMinutes(line.exposureMinutes),
-      note: `${kit.people} at the author’s pace × ${SKILL_FACTOR[input.skill]} for ${SKILL_WORDS[input.skill]} × the risk of each step`,
+      note: `${kit.people} at the author’s pace, each times how practised they are (${SKILLS.map((skill) => `${SKILL_WORDS[skill]} ${SKILL_FACTOR[skill]}`).join(', ')}) and the risk of each step`,
     },
     {
       what: 'breakages in 1000 minutes',

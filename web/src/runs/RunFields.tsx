@@ -111,13 +111,17 @@ const CHANCE_BOUNDS = {
   max: percentOf(RUN_BOUNDS.wantedChance.max),
 };
 
+/** What is wrong with the roster stands beside the number of seats: there it is mended. */
+const isAbout = (found: string, field: string): boolean =>
+  found === field || (field === '/seats' && found.startsWith('/roster/'));
+
 /** What is wrong with a class, beside its fields, once it is asked to be told. */
 export function runProblems(input: RunInput, isAsked: boolean) {
   const problems = checkRun(input);
   return {
     hasAny: problems.length > 0,
     at: (pointer: string): string | null => {
-      const problem = isAsked ? problems.find((candidate) => candidate.pointer === pointer) : undefined;
+      const problem = isAsked ? problems.find((candidate) => isAbout(candidate.pointer, pointer)) : undefined;
       return problem ? problemWords(problem) : null;
     },
   };

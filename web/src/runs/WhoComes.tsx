@@ -1,4 +1,4 @@
-import { seatsOf } from '@lanakit/core';
+import { RUN_BOUNDS, seatsOf } from '@lanakit/core';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { counted } from '../words/show.ts';
@@ -25,7 +25,11 @@ export function WhoComes({ runPlan, draft }: { runPlan: Planned; draft: RunDraft
           <Button size="small" onClick={() => setPasting(true)}>
             Paste a list…
           </Button>{' '}
-          <Button size="small" onClick={() => draft.change({ seats: input.seats + 1 })}>
+          <Button
+            size="small"
+            disabled={input.seats >= RUN_BOUNDS.seats.max}
+            onClick={() => draft.change({ seats: input.seats + 1 })}
+          >
             Add a seat
           </Button>
         </span>
