@@ -20,6 +20,8 @@ const common = {
 };
 
 export default {
+  // At the most: setting the first PDF loads fonts, and a machine may be held back.
+  testTimeout: 60_000,
   projects: ['core', 'server', 'web'].map((name) => ({
     ...common,
     displayName: name,

@@ -3,13 +3,24 @@ import { benchCore } from './core.ts';
 import type { Row } from './measure.ts';
 import { benchServer, startServer } from './server.ts';
 import { benchShelf } from './shelf.ts';
+import { benchPdf, benchRuns } from './runs.ts';
 import { benchNeedles } from './needles.ts';
 import { benchWriting } from './writing.ts';
 
-const rows: Row[] = [...(await benchCore()), ...(await benchWriting()), ...(await benchNeedles())];
+const rows: Row[] = [
+  ...(await benchCore()),
+  ...(await benchWriting()),
+  ...(await benchNeedles()),
+  ...(await benchRuns()),
+];
 const server = await startServer();
 try {
-  rows.push(...(await benchServer(server)), ...(await benchBrowser(server)), ...(await benchShelf(server)));
+  rows.push(
+    ...(await benchServer(server)),
+    ...(await benchBrowser(server)),
+    ...(await benchShelf(server)),
+    ...(await benchPdf(server)),
+  );
 } finally {
   server.stop();
 }

@@ -65,7 +65,7 @@ test('from anywhere, / finds a thing or does a thing, and ? lists the keys', asy
   await page.keyboard.press('Control+k');
   await page.getByRole('combobox', { name: 'Find or do' }).fill('plan a');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: 'Plan a class' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Plan a class', exact: true })).toBeVisible();
   await page.getByRole('link', { name: 'Bench' }).click();
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog')).toContainText('Ctrl Z');

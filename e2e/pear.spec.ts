@@ -124,7 +124,7 @@ async function planTheClass(page: Page, hands: Hands): Promise<void> {
     packed(grams.coatG + grams.leavesG),
   );
   await expect(portions.getByRole('row', { name: /Walnut carded/ })).toContainText('not counted');
-  await expect(portions).toContainText('0.9 g for 7 packs, 0.8 g for 6 packs');
+  await expect(portions).toContainText('for 6 packs, halve it, then each in 3');
   const pearShortG = 13 * Number.parseFloat(packed(grams.coatG + grams.leavesG)) - 40;
   if (pearShortG > 0)
     await expect(portions.getByRole('row', { name: /Pear carded/ })).toContainText(pearShortG.toFixed(1));
@@ -133,13 +133,13 @@ async function planTheClass(page: Page, hands: Hands): Promise<void> {
 
 async function openBothSheets(page: Page, hands: Hands): Promise<void> {
   const grams = pearGrams();
-  await hands.press(page.getByRole('button', { name: 'Weigh-out sheet' }));
-  await expect(page.getByRole('heading', { name: 'Weigh-out' })).toBeVisible();
-  await expect(page.getByRole('article')).toContainText(`${packed(grams.coreG)} each`);
-  await expect(page.getByRole('article')).toContainText('S2');
+  await hands.press(page.getByRole('button', { name: 'Weigh out' }));
+  await hands.press(page.getByRole('button', { name: /^Chalk/ }));
+  await expect(page.getByRole('button', { name: /Spare 2/ })).toContainText(packed(grams.coreG));
   await hands.look();
   await hands.press(page.getByRole('link', { name: /Saturday pears/ }));
-  await hands.press(page.getByRole('button', { name: 'Pack sheets' }));
+  await hands.press(page.getByRole('button', { name: 'Papers' }));
+  await hands.press(page.getByRole('menuitem', { name: 'Pack lists' }));
   await expect(page.getByRole('heading', { name: 'Seat 11' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Spare 2' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Spare 3' })).toHaveCount(0);

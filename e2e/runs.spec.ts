@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
 import { expectNothingSerious } from './support/axe.ts';
 import { expect, test } from './support/studio.ts';
 
@@ -11,6 +13,7 @@ test('a class saves itself, its portions follow every key, and bad numbers stay 
   await expect(portions).toContainText('13 packs');
   await page.getByLabel('Seats').fill('20');
   await expect(portions).toContainText('22 packs');
+  await expect(portions).toContainText(/Since you opened it: 9 packs more.*Chalk \+167\.4 g/);
   await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
   for (const [text, words] of [
     ['0', 'Give a number from 1 to 200.'],
@@ -40,17 +43,43 @@ test('a class stays with its revision when the draft moves on', async ({ page, d
   await expect(page.getByRole('row', { name: /Chalk core batt/ })).toContainText('18.6 g');
 });
 
-test('printed, a sheet is the paper alone', async ({ page, demo }) => {
+const paper = async (page: Page, name: string) => {
+  await page.getByRole('button', { name: 'Papers' }).click();
+  await page.getByRole('menuitem', { name }).click();
+};
+
+test('papers: printed they are the paper alone; as PDF, table and JSON they come from the server', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.url}/runs`);
   await page.getByRole('link', { name: /Saturday pears/ }).click();
-  await page.getByRole('button', { name: 'Weigh-out sheet' }).click();
+  await paper(page, 'Weigh-out list');
   await expect(page.getByRole('article')).toBeVisible();
+  await expectNothingSerious(page);
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('banner')).toBeHidden();
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
   await expect(page.getByRole('article')).toContainText('239.4 g in all');
-  const pdf = await page.pdf({ format: 'A4', printBackground: false });
-  expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
+  const printed = await page.pdf({ format: 'A4', printBackground: false });
+  expect(printed.subarray(0, 5).toString()).toBe('%PDF-');
+  await page.emulateMedia({ media: 'screen' });
+  for (const [name, start] of [
+    ['PDF', '%PDF-'],
+    ['CSV', '\ufeffSection'],
+    ['JSON of the run', '{'],
+  ] as const) {
+    const coming = page.waitForEvent('download');
+    await page.getByRole('link', { name, exact: true }).click();
+    const file = await (await coming).path();
+    expect(readFileSync(file, 'utf8').startsWith(start)).toBe(true);
+  }
+  await page.getByRole('link', { name: /Saturday pears/ }).click();
+  await paper(page, 'Labels');
+  await expect(page.getByText('1 · Ines').first()).toBeVisible();
+  await page.getByLabel('Columns').fill('9');
+  await expect(page.getByText(/These labels take .* mm across, and the page has 210 mm/)).toBeVisible();
+  await expectNothingSerious(page);
 });
 
 test('who comes: the room by choices, a seat that changes its mind, one that is taken out, and sheets by name', async ({
@@ -83,13 +112,16 @@ test('who comes: the room by choices, a seat that changes its mind, one that is 
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(column(/russet × 4/)).toBeVisible();
   await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
-  await page.getByRole('button', { name: 'Pack sheets' }).click();
+  await paper(page, 'Pack lists');
   await expect(page.getByRole('article')).toContainText('9 · Sef');
-  await expect(page.getByRole('article')).toContainText('left-handed: wraps run the other way');
+  await expect(page.getByRole('article')).toContainText('Left-handed.');
+  await expect(page.getByRole('article')).toContainText('for the left hand:');
   await page.getByRole('link', { name: /Saturday pears/ }).click();
-  await page.getByRole('button', { name: 'Weigh-out sheet' }).click();
-  await expect(page.getByRole('article')).toContainText('3.0 g each, 4 packs: russet.');
-  await expect(page.getByRole('article')).toContainText('3 Tove');
+  await page.getByRole('button', { name: 'Weigh out' }).click();
+  await page.getByRole('button', { name: /^Rust/ }).click();
+  await expect(
+    page.getByRole('region', { name: 'Rust' }).getByRole('button', { name: /3 · Tove 3.0 g/ }),
+  ).toBeVisible();
   await page.goto(`${demo.url}/runs`);
   await page.getByRole('link', { name: /Puffin weekend/ }).click();
   await page.getByRole('button', { name: /^Seat 1,/ }).click();
@@ -109,7 +141,7 @@ test('how sure it is that nobody is short: packed for a chance, and back to a pe
   const sure = page.getByRole('region', { name: 'So that nobody is short' });
   const portions = page.getByRole('region', { name: 'Portions' });
   await expect(sure).toContainText('10 % over in every pack');
-  await sure.getByRole('button', { name: 'Pack for 95 %' }).click();
+  await sure.getByRole('button', { name: 'Use: Each alone, for 95 %' }).click();
   await expect(portions.getByRole('columnheader', { name: /as written, first-timers × 2/ })).toBeVisible();
   await expect(portions).toContainText('so much that nobody is short, with 95 %');
   await expect(page.getByLabel('Nobody short, with')).toHaveValue('95');
@@ -119,10 +151,11 @@ test('how sure it is that nobody is short: packed for a chance, and back to a pe
   await page.getByLabel('Nobody short, with').fill('80');
   await expect(sure).toContainText('for 80 %');
   await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
-  await page.getByRole('button', { name: 'Weigh-out sheet' }).click();
-  await expect(page.getByRole('article')).toContainText('So much that nobody is short, with 80 %');
-  await page.getByRole('link', { name: /Saturday pears/ }).click();
-  await sure.getByRole('button', { name: 'Back to 10 % over' }).click();
+  await sure.getByRole('button', { name: 'Try it 10 000 times' }).click();
+  await expect(sure).toContainText(/Of 10000 classes made by chance, \d+ had enough of everything: 8\d/);
+  await sure.getByRole('button', { name: 'Use: Packs and a spare bag, for 80 %' }).click();
+  await expect(portions.getByRole('row', { name: /Chalk.*spare bag for all/ })).toBeVisible();
+  await sure.getByRole('button', { name: 'Use: 10 % over in every pack' }).click();
   await expect(portions).toContainText('10 % over the likely amount');
 });
 
@@ -144,4 +177,147 @@ test('a pasted list becomes seats, by keys alone', async ({ page, demo }) => {
   await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
   await page.reload();
   await expect(page.getByRole('button', { name: 'Mara, russet' })).toBeVisible();
+});
+
+test('from bought on the numbers stay: a late seat and an option changed after weighing are shown, and taken when told', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/runs`);
+  await page.getByRole('link', { name: /Saturday pears/ }).click();
+  const portions = page.getByRole('region', { name: 'Portions' });
+  await page.getByRole('button', { name: 'It is bought' }).click();
+  await expect(page.getByRole('alert')).toContainText('2 seats have not chosen yet.');
+  await expectNothingSerious(page);
+  await page.getByRole('button', { name: 'Go on anyway' }).click();
+  await expect(page.getByText('Saturday pears is bought.')).toBeVisible();
+  await page.getByRole('button', { name: 'Weigh out' }).click();
+  const mara = page.getByRole('button', { name: /6 · Mara/ });
+  await mara.click();
+  await expect(mara).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('link', { name: /Saturday pears/ }).click();
+  await expect(page.getByText('1 of 47 weighings')).toBeVisible();
+
+  // Somebody comes late, and Mara wants the green one after all.
+  await page.getByRole('button', { name: 'Add a seat' }).click();
+  const other = page.getByRole('region', { name: 'What is other now' });
+  await expect(other).toContainText('new Seat 12: Chalk 18.6 g');
+  await expect(portions.getByRole('columnheader', { name: '13 packs' })).toBeVisible();
+  await page.getByRole('button', { name: 'Mara, russet' }).click();
+  await page
+    .getByRole('region', { name: 'Seat 6' })
+    .getByRole('button', { name: 'back to the usual' })
+    .click();
+  await expect(other).toContainText('6 · Mara: Chalk +0.8 g');
+  await expectNothingSerious(page);
+  await other.getByRole('button', { name: 'Take the new numbers' }).click();
+  await expect(portions.getByRole('columnheader', { name: '14 packs' })).toBeVisible();
+  await expect(other).toHaveCount(0);
+  await expect(page.getByText('1 weighed for another amount')).toBeVisible();
+  await page.getByRole('button', { name: 'Weigh out' }).click();
+  await expect(mara).toContainText('17.8 g in it: add 0.8 g');
+  await mara.click();
+  await expect(mara).not.toContainText('in it');
+});
+
+test('two devices tick at once, and each sees what the other did; nothing is lost by a kill', async ({
+  page,
+  browser,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/runs`);
+  await page.getByRole('link', { name: /Saturday pears/ }).click();
+  await page.getByRole('button', { name: 'Weigh out' }).click();
+  await page.waitForURL(/weigh-out$/);
+  const other = await (await browser.newContext()).newPage();
+  await other.goto(page.url());
+  const of = (device: Page, name: RegExp) => device.getByRole('button', { name });
+  await Promise.all([of(page, /1 · Ines/).click(), of(other, /2 · Bram/).click()]);
+  for (const device of [page, other]) {
+    await expect(of(device, /1 · Ines/)).toHaveAttribute('aria-pressed', 'true');
+    await expect(of(device, /2 · Bram/)).toHaveAttribute('aria-pressed', 'true');
+    await expect(device.getByText('2 of 47 weighed')).toBeVisible();
+  }
+  // By keys: the space bar ticks and goes on to the next.
+  await of(page, /3 · Tove/).focus();
+  await page.keyboard.press('Space');
+  await expect(of(page, /4 · Lio/)).toBeFocused();
+  await expect(of(other, /3 · Tove/)).toHaveAttribute('aria-pressed', 'true');
+  await demo.kill();
+  await demo.start();
+  await other.reload();
+  await expect(other.getByText('3 of 47 weighed')).toBeVisible();
+  await other.getByText('Pack by pack').click();
+  await of(other, /Everything is in/).click();
+  await expect(of(page, /1 · Ines/)).toBeVisible();
+  await page.getByRole('link', { name: /Saturday pears/ }).click();
+  await expect(page.getByText('1 of 13 packs')).toBeVisible();
+});
+
+test('a shortage is traced to the seats that go without', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/runs`);
+  await page.getByRole('link', { name: /Saturday pears/ }).click();
+  await page.getByLabel('Seats').fill('40');
+  const chalk = page.getByRole('region', { name: 'Portions' }).getByRole('row', { name: /Chalk core batt/ });
+  await expect(chalk).toContainText('158.8 g');
+  await chalk.getByRole('button', { name: '158.8 g' }).click();
+  const where = page.getByRole('tooltip', { name: /Where Chalk goes/ });
+  await expect(where).toContainText('Body core');
+  await expect(where).toContainText(
+    /158.8 g short: goes without, filled in their order, seats 3\d–40, Spare 1, Spare 2/,
+  );
+  await expectNothingSerious(page);
+  await page.keyboard.press('Escape');
+  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
+  await paper(page, 'What is short');
+  await expect(page.getByRole('article')).toContainText(/Chalk, core batt.*158.8 g.*seats 3\d–40/);
+});
+
+test('kits: boxes of several designs, from who to packed, and what is packed leaves the shelf', async ({
+  page,
+  demo,
+}) => {
+  test.slow();
+  await page.goto(`${demo.url}/runs`);
+  await page.getByRole('link', { name: /Pears by the three/ }).click();
+  const portions = page.getByRole('region', { name: 'Portions' });
+  await expect(portions.getByRole('row', { name: /Chalk core batt/ })).toBeVisible();
+  await page.getByLabel('Boxes', { exact: true }).fill('8');
+  await expect(page.getByRole('list', { name: 'How far it is' })).toContainText('0 of 8 packs');
+  await page.getByLabel('Boxes', { exact: true }).fill('10000');
+  await expect(page.getByText('Give a number from 1 to 500.').first()).toBeVisible();
+  await page.getByLabel('Boxes', { exact: true }).fill('6');
+  await expectNothingSerious(page);
+  await page.getByText('Bags and extras').click();
+  await page.getByLabel('The wool of a pack goes into').click();
+  await page
+    .locator('.ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option')
+    .filter({ hasText: 'a bag for each stage' })
+    .click();
+  await page.getByText('Pack by pack').click();
+  await expect(page.getByRole('table', { name: 'Pack by pack' })).toContainText('Box 6 · Three pears');
+  await expectNothingSerious(page);
+  await page.getByText('Cost', { exact: true }).click();
+  await expect(page.getByText(/A box at .* leaves 30 % and pays for itself from/)).toBeVisible();
+  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
+  const go = async (name: string, done: string) => {
+    await page.getByRole('button', { name, exact: true }).click();
+    const anyway = page.getByRole('button', { name: 'Go on anyway' });
+    await expect(anyway.or(page.getByText(done))).toBeVisible();
+    if (await anyway.isVisible()) await anyway.click();
+    await expect(page.getByText(done)).toBeVisible();
+  };
+  await go('It is bought', 'Pears by the three is bought.');
+  await go('It is weighed', 'Pears by the three is weighed.');
+  await go('It is packed', 'Pears by the three is packed.');
+  await expect(page.getByText('off the shelf')).toBeVisible();
+  await paper(page, 'Contents card');
+  await expect(page.getByRole('article')).toContainText('3 × Pear with two leaves');
+  await page.goto(`${demo.url}/shelf`);
+  await page.getByRole('button', { name: /Chalk/ }).first().click();
+  await expect(page.getByText(/packed.*Pears by the three|Pears by the three/).first()).toBeVisible();
+  await page.goto(`${demo.url}/runs`);
+  await page.getByRole('link', { name: /Pears by the three/ }).click();
+  await page.getByRole('button', { name: 'Plan the same again' }).click();
+  await expect(page.getByRole('heading', { name: 'Pears by the three, again' })).toBeVisible();
 });

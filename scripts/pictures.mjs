@@ -113,34 +113,19 @@ await pictures('light', async (page) => {
   }
   await page.getByRole('region', { name: 'Differences' }).waitFor();
   await take(page, 'side-by-side');
-  const panel = page.getByRole('complementary');
   const drawer = (name) => page.getByRole('region', { name: 'Wool' }).getByRole('button', { name });
   await page.goto(`${url}/shelf`);
   await drawer(/^Marigold/).click();
   await page.getByText('draft, revision 1').waitFor();
   await take(page, 'shelf');
-  await page.goto(`${url}/shelf/tools`);
-  await page.getByRole('button', { name: /^38 star/ }).click();
-  await panel.getByText('Came and went').waitFor();
-  await take(page, 'needles');
-  await page.goto(`${url}/shelf/import?kind=fibres`);
-  await page.locator('input[type=file]').setInputFiles({
-    name: 'autumn-order.csv',
-    mimeType: 'text/csv',
-    buffer: Buffer.from(
-      'name;prepared as;colour;g per m;price per 100 g\nMoss;carded sliver;#6b7d36;13,5;5,40\nThrift;tops;#c65f8e;21,5;6,60\nFog;tops;grey;22;6,40\nGorse;carded sliver;#e0b400;13;5,60\nGull;fluffy;#d0d0d0;;',
-    ),
-  });
-  await page.getByText('2 cannot be read').waitFor();
-  await take(page, 'import');
   await page.goto(`${url}/runs?plan`);
-  await page.getByRole('heading', { name: 'Plan a class' }).waitFor();
+  await page.getByRole('heading', { name: 'Plan a class', exact: true }).waitFor();
   await take(page, 'runs');
   await open(page, 'runs', /Saturday pears/, 'Portions');
   await page.getByText('To weigh out for the class').waitFor();
   await take(page, 'run');
   await open(page, 'runs', /Puffin weekend/, 'Portions');
-  await page.getByRole('button', { name: 'Needles' }).click();
+  await page.getByRole('link', { name: /^\d+ needles/ }).click();
   await page.getByRole('row', { name: /38 triangular/ }).waitFor();
   await take(page, 'class-needles');
   await page.getByRole('link', { name: 'Count them out and in' }).click();
@@ -160,9 +145,22 @@ await pictures('light', async (page) => {
   await page.getByText(/^1 of \d+ still out$/).waitFor();
   await take(page, 'tray');
   await open(page, 'runs', /Saturday pears/, 'Portions');
-  await page.getByRole('button', { name: 'Weigh-out sheet' }).click();
-  await page.getByRole('article').waitFor();
+  await page.getByRole('button', { name: 'It is bought' }).click();
+  await page.getByRole('button', { name: 'Go on anyway' }).click();
+  await page.getByText('Saturday pears is bought.').waitFor();
+  await page.getByRole('button', { name: 'Weigh out' }).click();
+  for (const name of [/1 · Ines/, /2 · Bram/, /3 · Tove/]) await page.getByRole('button', { name }).click();
+  await page.getByText('3 of 47 weighed').waitFor();
   await take(page, 'weigh-out');
+  await page.getByRole('link', { name: /Saturday pears/ }).click();
+  await page.getByRole('button', { name: 'Add a seat' }).click();
+  await page.getByRole('region', { name: 'What is other now' }).waitFor();
+  await page.getByText('Saturday pears is bought.').waitFor({ state: 'hidden' });
+  await take(page, 'other-than-planned');
+  await open(page, 'runs', /Coast trio/, 'Portions');
+  await page.getByText('Pack by pack').click();
+  await page.getByRole('rowheader', { name: 'Box 1 · Coast trio' }).waitFor();
+  await take(page, 'kits');
 });
 await pictures('dark', async (page) => {
   await open(page, 'patterns', /Tide-pool octopus/, 'Pieces');

@@ -1,15 +1,18 @@
 import { defineConfig } from 'vite';
 import { fileURLToPath } from 'node:url';
 
-// One file for Node: core is bundled in, registry packages stay outside (better-sqlite3 is native).
+// For Node, and a worker beside it: core is bundled in, registry packages stay outside (better-sqlite3 is native).
 export default defineConfig({
   root: fileURLToPath(new URL('.', import.meta.url)),
   build: {
-    ssr: 'src/main.ts',
+    ssr: true,
     outDir: '../dist/server',
     emptyOutDir: true,
     target: 'node20',
-    rolldownOptions: { output: { entryFileNames: 'main.js' } },
+    rolldownOptions: {
+      input: { main: 'src/main.ts', pdfWorker: 'src/papers/pdfWorker.ts' },
+      output: { entryFileNames: '[name].js' },
+    },
   },
   // Ajv's CommonJS hides its named exports from Node's loader; bundled, they are there.
   ssr: { noExternal: ['@lanakit/core', 'ajv'] },

@@ -14,8 +14,10 @@ import {
   packGroups,
   planGroups,
   portionsOfRun,
+  RUN_DEFAULTS,
   sureness,
   toPackOf,
+  usualBags,
   type FibreNeed,
   type SeatNeed,
 } from '../src/index.ts';
@@ -112,8 +114,8 @@ describe('how sure a class is', () => {
   const build = pattern([part('body', shapes.ball(60), { coat: 'coat' }), part('dot', shapes.ball(8), { core: 'dark' })]);
   const wool = shelf(fibre('core', { pricePer100gMinor: 260 }), fibre('coat', { pricePer100gMinor: null }), fibre('dark'));
   const roster = [{ ...blankSeat(2), skill: 'first-timer' as const }];
-  const terms = { seats: 11, sparePacks: 1, skill: 'some' as const, roster, scaleStepG: 0.01, extraFraction: 0.1 };
-  const toPack = (wantedChance: number | null) => toPackOf(build, { ...terms, wantedChance }, wool);
+  const terms = { ...RUN_DEFAULTS, name: 'c', date: '2026-12-05', revisionId: 'r', seats: 11, roster, scaleStepG: 0.01, swapIds: [], recipes: [], ownBags: [] };
+  const toPack = (wantedChance: number | null) => toPackOf(new Map([['r', build]]), { ...terms, wantedChance }, wool);
   const planOf = (wantedChance: number | null) =>
     portionsOfRun(toPack(wantedChance), { ...terms, wantedChance }, () => ({ onHandG: 500, promisedG: 0 }));
   const sureOf = (wantedChance: number | null) => sureness(toPack(wantedChance), planOf(wantedChance), { ...terms, wantedChance });
@@ -148,9 +150,9 @@ describe('what a class needs', () => {
   const build = pattern([part('body', shapes.ball(60), { coat: 'coat' }), part('odd', { kind: 'ball', diameter: null }, { core: 'odd' })]);
   const wool = shelf(fibre('core'), fibre('coat'), fibre('odd'));
   const roster = [{ ...blankSeat(2), skill: 'first-timer' as const }];
-  const groups = packGroups(build, { seats: 3, sparePacks: 1, roster, skill: 'some', wantedChance: null });
+  const groups = packGroups(new Map([['r', build]]), { ...RUN_DEFAULTS, revisionId: 'r', seats: 3, roster, recipes: [], swapIds: [] });
   const estimates = new Map(groups.map(({ key, build: own }) => [key, estimatePattern(own, wool)]));
-  const toPack = groups.map(({ key, packs }) => ({ key, packs, estimate: estimates.get(key) ?? estimatePattern(build, wool) }));
+  const toPack = groups.map(({ key, packs }) => ({ key, packs, uses: usualBags(estimates.get(key) ?? estimatePattern(build, wool)) }));
   const plan = planGroups(toPack, { scaleStepG: 0.1, extraFraction: 0.1 }, () => ({ onHandG: null, promisedG: 0 }));
   const needs = fibreNeeds(groups, estimates, plan, { skill: 'some', roster });
   test('each fibre by skill, spares left out; what is unknown is told and not reckoned with', () => {

@@ -2,9 +2,17 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import {
   apportion,
+  bestGroups,
   blankJoin,
   estimatePattern,
+  groupErrorFraction,
+  HALVING_ERROR_FRACTION,
+  HAND_ERROR_FRACTION,
+  PARTED_ERROR_FRACTION,
+  partingErrorFraction,
+  partingOf,
   planPortions,
+  seededRandom,
   shortOfPlan,
   takingsOfPlan,
   uncountedOfPlan,
@@ -52,54 +60,28 @@ describe('weighing portions', () => {
     ['already whole: not a step more', 0.6, 13, 0.1, { kind: 'single', stepsPerPack: 6, classSteps: 78 }],
     ['just weighable: r / 2e', 0.5, 4, 0.1, { kind: 'single', stepsPerPack: 5, classSteps: 20 }],
     ['one pack: alone, whatever it weighs', 0.03, 1, 0.1, { kind: 'single', stepsPerPack: 1, classSteps: 1 }],
-    [
-      'small: for five and more together',
-      0.12,
-      13,
-      0.1,
-      {
-        kind: 'together',
-        groups: [
-          { packs: 7, steps: 9 },
-          { packs: 6, steps: 8 },
-        ],
-        classSteps: 17,
-      },
-    ],
-    [
-      'tiny: all packs together',
-      0.01,
-      13,
-      0.1,
-      { kind: 'together', groups: [{ packs: 13, steps: 2 }], classSteps: 2 },
-    ],
-    [
-      'a gram scale',
-      3,
-      10,
-      1,
-      {
-        kind: 'together',
-        groups: [
-          { packs: 2, steps: 6 },
-          { packs: 2, steps: 6 },
-          { packs: 2, steps: 6 },
-          { packs: 2, steps: 6 },
-          { packs: 2, steps: 6 },
-        ],
-        classSteps: 30,
-      },
-    ],
   ])('%s', (_name, packG, packs, step, expected) => {
     expect(weighPortions(packG, packs, step)).toEqual(expected);
   });
 
-  test('everybody gets enough, nobody is forgotten, and no group is smaller than the scale needs', () => {
+  test.each([
+    ['small: fewest that stay within a fifth', 0.12, 13, 0.1, [6, 4, 3], 17],
+    ['tiny: all packs together', 0.01, 13, 0.1, [13], 2],
+    ['a gram scale: fewest, not finest', 3, 10, 1, [8, 2], 30],
+    ['two packs', 0.2, 2, 0.1, [2], 4],
+  ])('%s', (_name, packG, packs, step, sizes, classSteps) => {
+    const weighing = weighPortions(packG, packs, step);
+    if (weighing.kind === 'single') throw new Error('together');
+    expect(weighing.groups.map((group) => group.packs)).toEqual(sizes);
+    expect(weighing).toMatchObject({ classSteps, packs });
+  });
+
+  test('everybody gets enough, nobody is forgotten, and the error is told', () => {
     fc.assert(
       fc.property(
         fc.double({ min: 0.001, max: 60, noNaN: true }),
         fc.integer({ min: 1, max: 250 }),
-        fc.constantFrom(0.01, 0.1, 0.5, 1),
+        fc.constantFrom(0.01, 0.1, 0.5, 1, 5),
         (packG, packs, step) => {
           const weighing = weighPortions(packG, packs, step);
           if (weighing.kind === 'single') {
@@ -112,12 +94,68 @@ describe('weighing portions', () => {
           expect(groups.reduce((sum, group) => sum + group.packs, 0)).toBe(packs);
           expect(groups.reduce((sum, group) => sum + group.steps, 0)).toBe(weighing.classSteps);
           for (const group of groups) {
+            expect(group.packs).toBeGreaterThan(1);
             expect(group.steps * step).toBeGreaterThanOrEqual(group.packs * packG - 1e-6);
-            // Half a step is at most a tenth of what is weighed, unless even all packs are too little.
-            if (groups.length > 1) expect(step / 2 / (group.packs * packG)).toBeLessThanOrEqual(0.1 + 1e-9);
+            expect(group.errorFraction).toBeLessThanOrEqual(weighing.errorFraction);
           }
+          expect(weighing.isByHand).toBe(weighing.errorFraction > HAND_ERROR_FRACTION);
         },
       ),
+    );
+  });
+});
+
+describe('parting a weighed lot', () => {
+  test.each([
+    ['in two', 2, { halvings: 1, into: [] }, 0.1],
+    ['in eight: halved three times', 8, { halvings: 3, into: [] }, 0.1 * Math.sqrt(3)],
+    ['in six: halved, then in three', 6, { halvings: 1, into: [3] }, 0.1 * Math.sqrt(3)],
+    ['in nine: in three, twice', 9, { halvings: 0, into: [3, 3] }, 0.2],
+    ['in seven', 7, { halvings: 0, into: [7] }, 0.1 * Math.sqrt(6)],
+  ])('%s', (_name, parts, parting, error) => {
+    expect(partingOf(parts)).toEqual(parting);
+    expect(partingErrorFraction(partingOf(parts))).toBeCloseTo(error, 12);
+  });
+  test('halving by eye, simulated: the error in one part is the one that is told', () => {
+    const random = seededRandom(7);
+    const gauss = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+    let squares = 0;
+    const tries = 60_000;
+    for (let tried = 0; tried < tries; tried++) {
+      // Three halvings, the half that is kept off by a tenth each time.
+      const part = [0, 1, 2].reduce((mass) => (mass / 2) * (1 + HALVING_ERROR_FRACTION * gauss()), 8);
+      squares += (part - 1) ** 2;
+    }
+    expect(Math.sqrt(squares / tries)).toBeCloseTo(partingErrorFraction(partingOf(8)), 2);
+  });
+
+  /** All ways to part so many packs into groups of two and more. */
+  function* partitions(packs: number, most = packs): Generator<number[]> {
+    if (packs === 0) yield [];
+    for (let size = Math.min(packs, most); size >= 2; size--) {
+      for (const rest of partitions(packs - size, size)) yield [size, ...rest];
+    }
+  }
+  test('the groups are the fewest within a fifth, else of the least error: judged by trying them all', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 2, max: 17 }),
+        fc.double({ min: 0.002, max: 0.5, noNaN: true }),
+        (packs, packG) => {
+          const groups = bestGroups(packs, packG, 0.1);
+          const worstOf = (sizes: readonly number[]) =>
+            Math.max(...sizes.map((size) => groupErrorFraction(size, packG, 0.1)));
+          const all = [...partitions(packs)];
+          const least = Math.min(...all.map(worstOf));
+          const limit = Math.max(PARTED_ERROR_FRACTION, least) + 1e-9;
+          const fewest = Math.min(
+            ...all.filter((sizes) => worstOf(sizes) <= limit).map((sizes) => sizes.length),
+          );
+          expect(worstOf(groups.map((group) => group.packs))).toBeLessThanOrEqual(limit);
+          expect(groups).toHaveLength(fewest);
+        },
+      ),
+      { numRuns: 150 },
     );
   });
 });

@@ -1,7 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import {
-  alikePortions,
   avoidedBy,
   blankSeat,
   checkRun,
@@ -20,6 +19,7 @@ import {
   shortOfPlan,
   takingsOfPlan,
   tellingFibres,
+  usualBags,
   withoutSeat,
   withSeat,
 } from '../src/index.ts';
@@ -71,7 +71,8 @@ const choose = (more: Partial<NonNullable<Seat['choices']>> = {}): Seat['choices
 });
 const seat = (number: number, more: Partial<Seat> = {}): Seat => ({ ...blankSeat(number), ...more });
 
-const PLAIN = { skill: 'some', wantedChance: null } as const;
+const PLAIN = { ...RUN_DEFAULTS, revisionId: 'r', recipes: [], swapIds: [] };
+const designs = new Map([['r', build]]);
 
 describe('what a seat chose', () => {
   test.each([
@@ -97,7 +98,7 @@ describe('packs that are alike', () => {
     seat(2, { choices: choose({ values: { eyes: 'bead' } }) }),
     seat(4, { choices: choose({ values: { eyes: 'glass' } }) }),
   ];
-  const groups = packGroups(build, { ...PLAIN, seats: 4, sparePacks: 2, roster });
+  const groups = packGroups(designs, { ...PLAIN, seats: 4, sparePacks: 2, roster });
   test('the same build is one group, however it was said; who has not chosen gets the usual, and so do spares', () => {
     expect(groups.map(({ seats, undecided, spares, packs }) => ({ seats, undecided, spares, packs }))).toEqual([
       { seats: [2, 3, 4], undecided: [3, 4], spares: 2, packs: 5 },
@@ -126,8 +127,8 @@ const choicesDrawn = fc.constantFrom<Seat['choices']>(
 
 describe('portions of packs that are not all alike', () => {
   const planOf = (roster: Seat[], seats: number, sparePacks: number) => {
-    const groups = packGroups(build, { ...PLAIN, seats, sparePacks, roster });
-    const toPack = groups.map(({ key, packs, build: own }) => ({ key, packs, estimate: estimatePattern(own, wool) }));
+    const groups = packGroups(designs, { ...PLAIN, seats, sparePacks, roster });
+    const toPack = groups.map(({ key, packs, build: own }) => ({ key, packs, uses: usualBags(estimatePattern(own, wool)) }));
     return planGroups(toPack, TERMS, (id) => ({ onHandG: wool.fibres.get(id)?.onHandG ?? null, promisedG: 3 }));
   };
   test('every total is the sum of its parts, in whole steps', () => {
@@ -156,15 +157,8 @@ describe('portions of packs that are not all alike', () => {
       { numRuns: 60 },
     );
   });
-  test('at the scale, packs that take the same of a fibre come together', () => {
-    const plan = planOf([seat(1, { choices: choose({ values: { hat: 'yes' } }) }), seat(2, { choices: choose({ colourwayId: 'russet' }) })], 3, 1);
-    const body = alikePortions(plan, 'core', 'figure');
-    expect(body.reduce((sum, { packs }) => sum + packs, 0)).toBe(4);
-    expect(new Set(body.map(({ portion }) => portion.packG)).size).toBe(body.length);
-    expect(alikePortions(plan, 'felt', 'figure').map(({ packs }) => packs)).toEqual([1]);
-  });
   test('all alike, they are the plan of one build', () => {
-    const one = planPortions(estimatePattern(packGroups(build, { ...PLAIN, seats: 5, sparePacks: 1, roster: [] })[0]?.build ?? build, wool), { ...TERMS, seats: 5, sparePacks: 1 }, (id) => ({ onHandG: wool.fibres.get(id)?.onHandG ?? null, promisedG: 3 }));
+    const one = planPortions(estimatePattern(packGroups(designs, { ...PLAIN, seats: 5, sparePacks: 1, roster: [] })[0]?.build ?? build, wool), { ...TERMS, seats: 5, sparePacks: 1 }, (id) => ({ onHandG: wool.fibres.get(id)?.onHandG ?? null, promisedG: 3 }));
     const plan = planOf([], 5, 1);
     expect(plan.classG).toBe(one.classG);
     expect(shortOfPlan(plan)).toEqual(shortOfPlan(one));

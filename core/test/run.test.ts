@@ -10,6 +10,7 @@ import {
   RUN_DEFAULTS,
   type RunInput,
   shortOverall,
+  usualBags,
 } from '../src/index.ts';
 import fc from 'fast-check';
 import { fibre, part, pattern, shapes, shelf } from './support/make.ts';
@@ -26,6 +27,10 @@ describe('what may not be planned', () => {
     ['half a seat', { seats: 1.5 }, '/seats'],
     ['spare packs under nought', { sparePacks: -1 }, '/sparePacks'],
     ['a scale that reads nothing', { scaleStepG: 0 }, '/scaleStepG'],
+    ['a share lost in weighing over a fifth', { weighingLossFraction: 0.3 }, '/weighingLossFraction'],
+    ['a day to choose by that is after the class', { chooseBy: '2026-12-06' }, '/chooseBy'],
+    ['a day to choose by that is none', { chooseBy: '2026-13-01' }, '/chooseBy'],
+    ['kits without a box', { kind: 'kits' as const }, '/recipes'],
     ['more than twice the wool', { extraFraction: 1.2 }, '/extraFraction'],
   ])('%s', (_name, change, pointer) => {
     expect(checkRun({ ...run, ...change }).map((problem) => problem.pointer)).toEqual([pointer]);
@@ -90,10 +95,14 @@ describe('runs planned one after another', () => {
           seats,
         }));
         const planOf = (one: RunInput, promisedG: number) =>
-          planGroups([{ key: 'usual', packs: one.seats + one.sparePacks, estimate }], one, () => ({
-            onHandG,
-            promisedG,
-          }));
+          planGroups(
+            [{ key: 'usual', packs: one.seats + one.sparePacks, uses: usualBags(estimate) }],
+            one,
+            () => ({
+              onHandG,
+              promisedG,
+            }),
+          );
         const drawn = planInOrder(runs, (one, promised) => planOf(one, promised.get('core') ?? 0));
         const withTakings = runs.map((one) => ({
           ...one,

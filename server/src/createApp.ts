@@ -12,6 +12,7 @@ import { benchRoutes } from './routes/bench.ts';
 import type { RouteDeps } from './routes/deps.ts';
 import { importRoutes } from './routes/imports.ts';
 import { itemRoutes } from './routes/items.ts';
+import { paperRoutes } from './routes/papers.ts';
 import { patternFileRoutes } from './routes/patternFiles.ts';
 import { patternRoutes } from './routes/patterns.ts';
 import { pictureRoutes } from './routes/pictures.ts';
@@ -65,6 +66,7 @@ export function allRoutes(deps: RouteDeps): Route[] {
     ...pictureRoutes(deps),
     ...techniqueRoutes(deps),
     ...runRoutes(deps),
+    ...paperRoutes(deps),
     ...trayRoutes(deps),
     ...benchRoutes(deps),
     {

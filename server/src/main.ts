@@ -6,11 +6,18 @@ import pino from 'pino';
 import { readConfig } from './config.ts';
 import { createApp } from './createApp.ts';
 import { createStore, openDatabase } from './db/index.ts';
+import { setInWorker } from './papers/inWorker.ts';
 import { loadDemo } from './demo/loadDemo.ts';
 import { startRefusalWords, type StartRefusal } from './startRefusalWords.ts';
 
 /** Built, this file lies in dist/server and the interface beside it; from source there may be none yet. */
 const webDir = join(dirname(fileURLToPath(import.meta.url)), '../web');
+
+/** Built, the worker lies beside this file; from source it is where it was written. */
+function pdfWorker(): URL {
+  const built = new URL('./pdfWorker.js', import.meta.url);
+  return existsSync(built) ? built : new URL('./papers/pdfWorker.ts', import.meta.url);
+}
 
 /** A picture brought in and put on no step is kept this long: somebody may still be at it in another tab. */
 const UNUSED_PICTURES_MS = 7 * 24 * 3_600_000;
@@ -26,7 +33,12 @@ function start(): void {
   const opened = openDatabase(config.dataDir);
   if (!opened.ok) refuse(opened.refusal);
   const store = createStore(opened.db);
-  const deps = { store, now: () => new Date(), newId: () => nanoid(12) };
+  const deps = {
+    store,
+    now: () => new Date(),
+    newId: () => nanoid(12),
+    setPdf: setInWorker(pdfWorker()),
+  };
   if (opened.isNew && config.isDemo) opened.db.transaction(() => loadDemo(deps))();
   store.pictures.sweep(new Date(Date.now() - UNUSED_PICTURES_MS).toISOString());
   const app = createApp({

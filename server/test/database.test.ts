@@ -10,12 +10,15 @@ import { loadDemo } from '../src/demo/loadDemo.ts';
 import {
   BLANK_STEP,
   blankPattern,
+  blankSeat,
   byGauge,
   checkFibre,
-  type Fibre,
-  estimatePattern,
-  missingForPublishing,
   checkPattern,
+  checkRun,
+  estimatePattern,
+  type Fibre,
+  missingForPublishing,
+  RunInput,
   WOOL_ROLES,
   woolOnShelf,
 } from '@lanakit/core';
@@ -131,6 +134,46 @@ describe('migrations', () => {
     expect(() => opened.db.exec('UPDATE technique_version SET version = 9')).toThrow(/cannot be changed/);
     opened.db.close();
   });
+  test('runs of the version before are carried over with their rosters and needle counts; the names in them still hold', () => {
+    const dir = freshDir();
+    const old = new Database(join(dir, 'lanakit.sqlite'));
+    old.pragma('foreign_keys = ON');
+    migrate(old, MIGRATIONS.slice(0, 7));
+    const roster = [{ ...blankSeat(2), name: 'Mara', isLeftHanded: true }];
+    old.exec(`
+      INSERT INTO pattern (id, document, created_at, updated_at) VALUES ('p', '{}', '2026-01-01', '2026-01-01');
+      INSERT INTO revision (id, pattern_id, number, document, published_at) VALUES ('r', 'p', 1, '{}', '2026-01-01');
+      INSERT INTO item (id, kind, name, properties, created_at, updated_at) VALUES ('n', 'needle', '38', '{}', '2026-01-01', '2026-01-01');
+      INSERT INTO run (id, version, name, date, seats, spare_packs, revision_id, scale_step_g, extra_fraction, skill, wanted_chance, created_at, updated_at)
+      VALUES ('c', 5, 'Saturday', '2026-12-05', 11, 2, 'r', 0.1, 0.15, 'first-timer', 0.95, '2026-01-01', '2026-01-02'),
+             ('gone', 1, 'Gone', '2026-12-06', 1, 0, 'r', 1, 0.1, 'some', NULL, '2026-01-01', '2026-01-02');
+      UPDATE run SET deleted_at = '2026-02-01' WHERE id = 'gone';
+      INSERT INTO needle_tap (tap_key, run_id, needle_id, pile, amount, at) VALUES ('k', 'c', 'n', 'out', 3, '2026-01-03');`);
+    old.prepare(`UPDATE run SET roster = ? WHERE id = 'c'`).run(JSON.stringify(roster));
+    old.close();
+    const opened = openDatabase(dir);
+    if (!opened.ok) throw new Error(opened.refusal.code);
+    const store = createStore(opened.db);
+    const [run, ...others] = store.runs.all();
+    expect(others).toEqual([]);
+    expect(run).toMatchObject({ id: 'c', version: 5, kind: 'class', state: 'planned', seats: 11, sparePacks: 2, roster, skill: 'first-timer', wantedChance: 0.95, extraFraction: 0.15 });
+    expect(run && checkRun(run)).toEqual([]);
+    expect(new Set(Object.keys(run ?? {}))).toEqual(new Set([...Object.keys(RunInput.properties), 'id', 'version', 'state']));
+    expect(store.trays.taps('c')).toEqual([{ needleId: 'n', pile: 'out', amount: 3 }]);
+    expect(store.runs.restore('gone')).toBe(true);
+    expect(opened.db.pragma('foreign_key_check')).toEqual([]);
+    expect(opened.db.pragma('foreign_keys', { simple: true })).toBe(1);
+    expect(() => opened.db.exec(`INSERT INTO run_revision VALUES ('c', 'nowhere')`)).toThrow('FOREIGN KEY');
+    opened.db.close();
+  }); // prettier-ignore
+  test('a migration that leaves a name of nothing is undone whole', () => {
+    const db = new Database(':memory:');
+    db.pragma('foreign_keys = ON');
+    const broken = `CREATE TABLE a (id TEXT PRIMARY KEY) STRICT; CREATE TABLE b (a TEXT REFERENCES a (id)) STRICT; INSERT INTO b VALUES ('nowhere');`;
+    expect(() => migrate(db, [broken])).toThrow('b names a a that is not there');
+    expect(db.prepare(`SELECT count(*) FROM sqlite_master`).pluck().get()).toBe(0);
+    expect(db.pragma('foreign_keys', { simple: true })).toBe(1);
+  });
   test('a shelf of the first slice is carried over: fibres, their stock, what is deleted, and what uses them', () => {
     const dir = freshDir();
     const old = new Database(join(dir, 'lanakit.sqlite'));
@@ -210,7 +253,7 @@ test('the demo studio is whole: everything stored is possible, and every screen 
     findings: view.findings.length,
     needles: view.needles.length,
     suppliers: view.suppliers.length,
-  }).toEqual({ fibres: 28, blends: 3, findings: 22, needles: 10, suppliers: 3 });
+  }).toEqual({ fibres: 28, blends: 3, findings: 25, needles: 10, suppliers: 3 });
   for (const spec of Object.values(ITEM_SPECS)) {
     for (const item of spec.all(store) as { id: string }[])
       expect(spec.check(item, item.id, store)).toEqual([]);

@@ -53,7 +53,7 @@ export const router = createBrowserRouter([
       { path: 'runs/:id', lazy: async () => ({ Component: (await import('./runs/RunPage.tsx')).RunPage }) },
       {
         path: 'runs/:id/weigh-out',
-        lazy: async () => ({ Component: (await import('./runs/WeighOutSheet.tsx')).WeighOutSheet }),
+        lazy: async () => ({ Component: (await import('./runs/WeighOutPage.tsx')).WeighOutPage }),
       },
       {
         path: 'runs/:id/needles',
@@ -64,8 +64,8 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./runs/TrayPage.tsx')).TrayPage }),
       },
       {
-        path: 'runs/:id/packs',
-        lazy: async () => ({ Component: (await import('./runs/PackSheet.tsx')).PackSheet }),
+        path: 'runs/:id/papers/:name',
+        lazy: async () => ({ Component: (await import('./runs/PaperPage.tsx')).PaperPage }),
       },
       { path: '*', Component: NotFound },
     ],

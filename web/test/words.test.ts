@@ -1,4 +1,5 @@
 import { expect, test } from '@jest/globals';
+import { partingOf } from '@lanakit/core';
 import {
   counted,
   showDaysOff,
@@ -57,25 +58,37 @@ test('tops in words', () => {
   expect(topsWords({ kind: 'too-little' }, 'mm')).toContain('wisp');
 });
 
+const group = (packs: number, steps: number) => ({
+  packs,
+  steps,
+  parting: partingOf(packs),
+  errorFraction: 0.185,
+});
+
 test('weighing together in words, alike groups said once', () => {
   const alike = {
     kind: 'together',
-    groups: [
-      { packs: 6, steps: 8 },
-      { packs: 6, steps: 8 },
-    ],
+    groups: [group(6, 8), group(6, 8)],
     classSteps: 16,
+    errorFraction: 0.19,
+    isByHand: false,
+    packs: 12,
   } as const;
-  expect(weighingWords(alike, 0.1)).toContain('2 times 0.8 g for 6 packs');
+  expect(weighingWords(alike, 0.1)).toContain(
+    '2 times 0.8 g for 6 packs, halve it, then each in 3 (each within 19 %)',
+  );
   const unlike = {
     kind: 'together',
-    groups: [
-      { packs: 7, steps: 9 },
-      { packs: 6, steps: 8 },
-    ],
-    classSteps: 17,
+    groups: [group(8, 9), group(5, 6)],
+    classSteps: 15,
+    errorFraction: 0.4,
+    isByHand: true,
+    packs: 13,
   } as const;
-  expect(weighingWords(unlike, 0.1)).toContain('0.9 g for 7 packs, 0.8 g for 6 packs');
+  expect(weighingWords(unlike, 0.1)).toContain(
+    '0.9 g for 8 packs, halve it 3 times; 0.6 g for 5 packs, part it in 5',
+  );
+  expect(weighingWords(unlike, 0.1)).toContain('a wisp by hand is as good');
 });
 
 test('one and many', () => {

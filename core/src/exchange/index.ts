@@ -1,7 +1,7 @@
 import type { TrayLine } from '../ladder/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import type { Problem } from '../problems/index.ts';
-import type { Run } from '../run/index.ts';
+import type { Frozen, Run, RunTick, RunWants } from '../run/index.ts';
 
 /** A draft and its newest revision, as the server answers it. */
 export interface StoredPattern {
@@ -42,11 +42,39 @@ export interface MissingNeedles {
   readonly missing: number;
 }
 
+/** A design a run is pinned to, by name. */
+export interface RunDesign {
+  readonly revisionId: string;
+  readonly patternId: string;
+  readonly title: string;
+  readonly number: number;
+  /** The newest revision there is of it; the same where it is that. */
+  readonly newestNumber: number;
+  readonly newestRevisionId: string;
+  /** Its pattern was put away or deleted since. */
+  readonly isWithdrawn: boolean;
+}
+
 /** A run with the names of what it makes. */
 export interface NamedRun extends Run {
+  /** Of the leading design. */
   readonly patternId: string;
   readonly patternTitle: string;
   readonly revisionNumber: number;
+  readonly designs: readonly RunDesign[];
+}
+
+/** One run, with its numbers as they were when it counted. */
+export interface OpenedRun extends NamedRun {
+  /** Null while it is only planned. */
+  readonly frozen: Frozen | null;
+  /** What stands before its next state. */
+  readonly wants: readonly { readonly wants: RunWants; readonly count: number }[];
+}
+
+/** Every mark of a run that was ever ticked. */
+export interface RunTicks {
+  readonly items: readonly RunTick[];
 }
 
 /** Where a thing on the shelf is used. */
@@ -75,8 +103,11 @@ export interface Promised {
 /** A run ahead, with what stands in its way. */
 export interface BenchRun {
   readonly run: Run;
+  /** Of its leading design. */
   readonly document: Pattern;
   readonly revisionNumber: number;
+  /** Of every design it makes. */
+  readonly titles: readonly string[];
   readonly packs: number;
   readonly classG: number;
   readonly unknownCount: number;

@@ -14,7 +14,7 @@ export {
   type ReadListResult,
   toImport,
 } from './readList.ts';
-export { DELIMITERS, type Delimiter } from './readTable.ts';
+export { DELIMITERS, writeTable, type Delimiter } from './readTable.ts';
 export {
   findPatternFile,
   mapShelf,

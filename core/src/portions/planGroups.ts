@@ -1,19 +1,19 @@
-import type { PatternEstimate } from '../wool/index.ts';
+import type { Bag, BaggedUse } from './bag.ts';
 import {
-  BAGS,
-  planPortions,
-  type Bag,
+  portionsInBags,
   type FibrePortion,
   type FibreStock,
   type PackingTerms,
   type PortionPlan,
 } from './planPortions.ts';
+import { apportion } from './apportion.ts';
+import { leastWeighableG, stepsUp, weighPortions } from './weighing.ts';
 
 /** Packs that are alike, with what one of them takes. */
 export interface GroupToPack {
   readonly key: string;
   readonly packs: number;
-  readonly estimate: PatternEstimate;
+  readonly uses: readonly BaggedUse[];
 }
 
 export interface PackedGroup {
@@ -22,11 +22,22 @@ export interface PackedGroup {
   readonly plan: PortionPlan;
 }
 
-/** What a class takes of one fibre in one sort of bag, over all its packs. */
+/** Wool for the whole run that is in nobody’s pack: a spare bag, colours for those who have not chosen. */
+export interface SharedLot {
+  readonly bag: Bag;
+  readonly fibreId: string;
+  /** Unrounded. */
+  readonly massG: number;
+}
+
+/** What a run takes of one fibre in one bag, over all its packs. */
 export interface RunFibre {
   readonly fibreId: string;
-  readonly bag: Bag;
+  /** Key of the bag. */
+  readonly bag: string;
   readonly classG: number;
+  /** What is lost in weighing it, grams; not in `classG`, but off the shelf. */
+  readonly lossG: number;
   /** What earlier runs, and earlier bags of this one, take is promised. */
   readonly stock: FibreStock;
   /** On hand less what is promised, at least 0; null when never counted. */
@@ -38,11 +49,13 @@ export interface RunFibre {
   readonly byGroup: ReadonlyMap<string, number>;
 }
 
-/** The portions of a class whose packs are not all alike. */
+/** The portions of a run whose packs are not all alike. */
 export interface RunPortions {
   readonly packs: number;
   readonly groups: readonly PackedGroup[];
-  /** The figure’s bag first; in each the heaviest first. */
+  /** Of all groups, and those of the whole run, in their order. */
+  readonly bags: readonly Bag[];
+  /** Bags in their order; in each the heaviest first. */
   readonly fibres: readonly RunFibre[];
   readonly classG: number;
   /** Uses whose amount or fibre is unknown, each once. */
@@ -51,22 +64,24 @@ export interface RunPortions {
 
 const roundToMicrogram = (massG: number): number => Math.round(massG * 1e6) / 1e6;
 
-/** How a class is packed. `extraOf`: over the likely amount, by fibre and group, instead of one fraction for all. */
-interface GroupTerms extends Pick<PackingTerms, 'scaleStepG' | 'extraFraction'> {
+/** How a run is packed. `extraOf`: over the likely amount, by fibre and group, instead of one fraction for all. */
+export interface GroupTerms extends Pick<PackingTerms, 'scaleStepG' | 'extraFraction'> {
   readonly extraOf?: (fibreId: string, groupKey: string) => number;
+  readonly weighingLossFraction?: number;
 }
 
 /** Every group packed by itself, all from one shelf. With one group it is that group’s plan. */
 export function planGroups(
   groups: readonly GroupToPack[],
-  { extraOf, ...terms }: GroupTerms,
+  { extraOf, weighingLossFraction = 0, ...terms }: GroupTerms,
   stockOf: (fibreId: string) => FibreStock,
+  shared: readonly SharedLot[] = [],
 ): RunPortions {
-  const packed = groups.map(({ key, packs, estimate }): PackedGroup => ({
+  const alone = groups.map(({ key, packs, uses }): PackedGroup => ({
     key,
     packs,
-    plan: planPortions(
-      estimate,
+    plan: portionsInBags(
+      uses,
       {
         ...terms,
         seats: packs,
@@ -76,75 +91,156 @@ export function planGroups(
       stockOf,
     ),
   }));
-  const fibres = runFibres(packed, stockOf);
+  const packed = weighedAlong(alone, terms.scaleStepG);
+  const lots = shared.map((lot) => ({
+    ...lot,
+    massG: roundToMicrogram(stepsUp(lot.massG, terms.scaleStepG) * terms.scaleStepG),
+  }));
+  const bags = bagsOf(packed, lots);
+  const fibres = runFibres(packed, lots, { bags, stockOf, weighingLossFraction });
   return {
     packs: packed.reduce((sum, { packs }) => sum + packs, 0),
     groups: packed,
+    bags,
     fibres,
     classG: roundToMicrogram(fibres.reduce((sum, { classG }) => sum + classG, 0)),
     unknownCount: Math.max(0, ...packed.map(({ plan }) => plan.unknownCount)),
   };
 }
 
-function runFibres(groups: readonly PackedGroup[], stockOf: (fibreId: string) => FibreStock): RunFibre[] {
-  const byBag = new Map<
-    string,
-    { fibreId: string; bag: Bag; unknownCount: number; byGroup: Map<string, number> }
-  >();
+const bagsOf = (groups: readonly PackedGroup[], lots: readonly SharedLot[]): Bag[] => {
+  const all = [...groups.flatMap(({ plan }) => plan.bags), ...lots.map(({ bag }) => bag)];
+  return [...new Map(all.map((bag) => [bag.key, bag])).values()].sort((a, b) => a.order - b.order);
+};
+
+/** Portions too small for the scale that are the same in several sorts of pack are weighed in one go. */
+function weighedAlong(groups: readonly PackedGroup[], scaleStepG: number): PackedGroup[] {
+  const leastG = leastWeighableG(scaleStepG);
+  const alike = new Map<string, { at: number; packs: number }[]>();
+  const keyOf = ({ fibreId, bag, exactG }: FibrePortion) => `${bag} ${fibreId} ${exactG.toFixed(9)}`;
+  groups.forEach(({ packs, plan }, at) => {
+    for (const portion of plan.fibres) {
+      if (portion.exactG >= leastG) continue;
+      const own = alike.get(keyOf(portion)) ?? [];
+      own.push({ at, packs });
+      alike.set(keyOf(portion), own);
+    }
+  });
+  const inOneGo = [...alike].filter(([, own]) => own.length > 1);
+  if (inOneGo.length === 0) return [...groups];
+  const weighings = new Map(
+    inOneGo.map(([key, own]) => {
+      const packs = own.reduce((sum, one) => sum + one.packs, 0);
+      const weighing = weighPortions(Number(key.split(' ').at(-1)), packs, scaleStepG);
+      const shares = apportion(
+        weighing.classSteps,
+        own.map((one) => one.packs),
+      );
+      return [key, { weighing, stepsAt: new Map(own.map(({ at }, index) => [at, shares[index] ?? 0])) }];
+    }),
+  );
+  return groups.map((group, at) => {
+    const fibres = group.plan.fibres.map((portion): FibrePortion => {
+      const own = weighings.get(keyOf(portion));
+      if (own?.weighing.kind !== 'together') return portion;
+      const classSteps = own.stepsAt.get(at) ?? 0;
+      const classG = roundToMicrogram(classSteps * scaleStepG);
+      return {
+        ...portion,
+        weighing: { ...own.weighing, classSteps },
+        packG: null,
+        classG,
+        lines: portion.lines.map((line) => ({ ...line, weighedG: null })),
+        shortG: portion.freeG === null ? null : Math.max(0, roundToMicrogram(classG - portion.freeG)),
+      };
+    });
+    return { ...group, plan: withFibres(group.plan, fibres) };
+  });
+}
+
+const withFibres = (plan: PortionPlan, fibres: readonly FibrePortion[]): PortionPlan => ({
+  ...plan,
+  fibres,
+  packG: roundToMicrogram(fibres.reduce((sum, fibre) => sum + (fibre.packG ?? fibre.exactG), 0)),
+  classG: roundToMicrogram(fibres.reduce((sum, fibre) => sum + fibre.classG, 0)),
+});
+
+interface Gathered {
+  readonly fibreId: string;
+  readonly bag: string;
+  readonly byGroup: Map<string, number>;
+  unknownCount: number;
+  sharedG: number;
+}
+
+interface FibreTerms {
+  readonly bags: readonly Bag[];
+  readonly stockOf: (fibreId: string) => FibreStock;
+  readonly weighingLossFraction: number;
+}
+
+function runFibres(
+  groups: readonly PackedGroup[],
+  lots: readonly SharedLot[],
+  { bags, stockOf, weighingLossFraction }: FibreTerms,
+): RunFibre[] {
+  const byBag = new Map<string, Gathered>();
+  const rowOf = (bag: string, fibreId: string): Gathered => {
+    const key = `${bag} ${fibreId}`;
+    const own = byBag.get(key) ?? { fibreId, bag, unknownCount: 0, byGroup: new Map(), sharedG: 0 };
+    byBag.set(key, own);
+    return own;
+  };
   for (const { key, plan } of groups) {
     for (const { fibreId, bag, classG, unknownCount } of plan.fibres) {
-      const own = byBag.get(`${bag} ${fibreId}`) ?? {
-        fibreId,
-        bag,
-        unknownCount: 0,
-        byGroup: new Map<string, number>(),
-      };
+      const own = rowOf(bag, fibreId);
       own.byGroup.set(key, classG);
       own.unknownCount = Math.max(own.unknownCount, unknownCount);
-      byBag.set(`${bag} ${fibreId}`, own);
     }
   }
+  for (const { bag, fibreId, massG } of lots) if (massG > 0) rowOf(bag.key, fibreId).sharedG += massG;
+  const orderOf = new Map(bags.map(({ key, order }) => [key, order]));
   const takenG = new Map<string, number>();
   return [...byBag.values()]
-    .map((own) => ({
+    .map(({ sharedG, ...own }) => ({
       ...own,
-      classG: roundToMicrogram([...own.byGroup.values()].reduce((sum, massG) => sum + massG, 0)),
+      classG: roundToMicrogram([...own.byGroup.values()].reduce((sum, massG) => sum + massG, sharedG)),
     }))
-    .sort((a, b) => BAGS.indexOf(a.bag) - BAGS.indexOf(b.bag) || b.classG - a.classG)
+    .sort((a, b) => (orderOf.get(a.bag) ?? 0) - (orderOf.get(b.bag) ?? 0) || b.classG - a.classG)
     .map((own): RunFibre => {
       const shelf = stockOf(own.fibreId);
       const before = takenG.get(own.fibreId) ?? 0;
-      takenG.set(own.fibreId, before + own.classG);
+      const lossG = roundToMicrogram(own.classG * weighingLossFraction);
+      takenG.set(own.fibreId, before + own.classG + lossG);
       const stock = { ...shelf, promisedG: shelf.promisedG + before };
-      const freeG =
-        stock.onHandG === null ? null : Math.max(0, roundToMicrogram(stock.onHandG - stock.promisedG));
-      const shortG = freeG === null ? null : Math.max(0, roundToMicrogram(own.classG - freeG));
-      return { ...own, stock, freeG, shortG };
+      return { ...own, lossG, stock, ...freeAndShort(stock, own.classG + lossG) };
     });
 }
 
-/** Portions of one fibre that are weighed alike, whatever else is in their packs. */
-export interface AlikePortions {
-  readonly portion: FibrePortion;
-  readonly groupKeys: readonly string[];
-  readonly packs: number;
+/** The same plan against the shelf as it is now: what is free, what is short. */
+export function restocked(plan: RunPortions, stockOf: (fibreId: string) => FibreStock): RunPortions {
+  const takenG = new Map<string, number>();
+  const fibres = plan.fibres.map((row): RunFibre => {
+    const shelf = stockOf(row.fibreId);
+    const before = takenG.get(row.fibreId) ?? 0;
+    takenG.set(row.fibreId, before + row.classG + row.lossG);
+    const stock = { ...shelf, promisedG: shelf.promisedG + before };
+    return { ...row, stock, ...freeAndShort(stock, row.classG + row.lossG) };
+  });
+  const groups = plan.groups.map((group) => ({
+    ...group,
+    plan: {
+      ...group.plan,
+      fibres: group.plan.fibres.map((portion) => {
+        const stock = stockOf(portion.fibreId);
+        return { ...portion, stock, ...freeAndShort(stock, portion.classG) };
+      }),
+    },
+  }));
+  return { ...plan, fibres, groups };
 }
 
-/** One fibre on the scale: portions that weigh the same go one after another; what is weighed together stays by group. */
-export function alikePortions(
-  { groups }: Pick<RunPortions, 'groups'>,
-  fibreId: string,
-  bag: Bag,
-): AlikePortions[] {
-  const alike = new Map<string, { portion: FibrePortion; groupKeys: string[]; packs: number }>();
-  for (const { key, packs, plan } of groups) {
-    const portion = plan.fibres.find((own) => own.fibreId === fibreId && own.bag === bag);
-    if (!portion) continue;
-    const weight = portion.packG === null ? key : `${portion.packG} g`;
-    const own = alike.get(weight) ?? { portion, groupKeys: [], packs: 0 };
-    own.groupKeys.push(key);
-    own.packs += packs;
-    alike.set(weight, own);
-  }
-  return [...alike.values()];
+function freeAndShort({ onHandG, promisedG }: FibreStock, wantedG: number) {
+  const freeG = onHandG === null ? null : Math.max(0, roundToMicrogram(onHandG - promisedG));
+  return { freeG, shortG: freeG === null ? null : Math.max(0, roundToMicrogram(wantedG - freeG)) };
 }

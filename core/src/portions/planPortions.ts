@@ -1,11 +1,6 @@
-import {
-  inOneMake,
-  type KnownUse,
-  type PatternEstimate,
-  type UseEstimate,
-  type WoolRole,
-} from '../wool/index.ts';
+import type { KnownUse, PatternEstimate, UseEstimate, WoolRole } from '../wool/index.ts';
 import { apportion } from './apportion.ts';
+import { usualBags, type Bag, type BaggedUse } from './bag.ts';
 import { weighPortions, type Weighing } from './weighing.ts';
 
 /** How a class is packed. */
@@ -25,14 +20,12 @@ export interface FibreStock {
   readonly promisedG: number;
 }
 
-/** Which bag of a pack wool goes into: the figure's, that of its joins, or what is only opened if needed. */
-export const BAGS = ['figure', 'joins', 'if-needed'] as const;
-export type Bag = (typeof BAGS)[number];
-
 /** What one use takes of one fibre in one pack. */
 export interface PortionLine {
   readonly owner: UseEstimate['owner'];
   readonly useId: string;
+  /** Which of the makes in the pack it is of. */
+  readonly makeAt: number;
   readonly role: WoolRole;
   /** With the extra, unrounded. */
   readonly exactG: number;
@@ -42,7 +35,8 @@ export interface PortionLine {
 
 export interface FibrePortion {
   readonly fibreId: string;
-  readonly bag: Bag;
+  /** Key of its bag. */
+  readonly bag: string;
   readonly lines: readonly PortionLine[];
   /** What one make likely takes. */
   readonly likelyG: number;
@@ -66,7 +60,9 @@ export interface FibrePortion {
 
 export interface PortionPlan {
   readonly packs: number;
-  /** Heaviest first in each bag; the figure's bag first. */
+  /** Of one pack, in their order. */
+  readonly bags: readonly Bag[];
+  /** Heaviest first in each bag; bags in their order. */
   readonly fibres: readonly FibrePortion[];
   /** One pack of everything: as weighed, or as needed where weighed for several together. */
   readonly packG: number;
@@ -75,24 +71,38 @@ export interface PortionPlan {
   readonly unknownCount: number;
 }
 
+interface KnownBagged {
+  readonly use: KnownUse;
+  readonly makeAt: number;
+}
+
 /** The uses of one fibre that go into one bag. */
 interface Bagged {
   readonly fibreId: string;
   readonly bag: Bag;
-  readonly uses: readonly KnownUse[];
+  readonly uses: readonly KnownBagged[];
   readonly unknownCount: number;
   readonly likelyG: number;
 }
 
-/** Portions of every fibre for every pack of a class, in whole scale steps. */
-export function planPortions(
+/** Portions of one make in its usual bags, for every pack of a class. */
+export const planPortions = (
   estimate: PatternEstimate,
+  terms: PackingTerms,
+  stockOf: (fibreId: string) => FibreStock,
+): PortionPlan => portionsInBags(usualBags(estimate), terms, stockOf);
+
+/** Portions of every fibre for every pack, bag by bag, in whole scale steps. */
+export function portionsInBags(
+  uses: readonly BaggedUse[],
   terms: PackingTerms,
   stockOf: (fibreId: string) => FibreStock,
 ): PortionPlan {
   const packs = terms.seats + terms.sparePacks;
   const takenG = new Map<string, number>();
-  const fibres = bagged(estimate.uses, estimate.joinsApart).map((own) => {
+  const bags = new Map<string, Bag>();
+  const fibres = gathered(uses).map((own) => {
+    bags.set(own.bag.key, own.bag);
     const stock = stockOf(own.fibreId);
     const before = takenG.get(own.fibreId) ?? 0;
     const portion = portionOf(own, terms, packs, { ...stock, promisedG: stock.promisedG + before });
@@ -101,43 +111,38 @@ export function planPortions(
   });
   return {
     packs,
+    bags: [...bags.values()],
     fibres,
     packG: roundToMicrogram(fibres.reduce((sum, fibre) => sum + (fibre.packG ?? fibre.exactG), 0)),
     classG: roundToMicrogram(fibres.reduce((sum, fibre) => sum + fibre.classG, 0)),
-    unknownCount: inOneMake(estimate.uses).filter(({ kind }) => kind === 'unknown').length,
+    unknownCount: uses.filter(({ use }) => !use.isIfNeeded && use.kind === 'unknown').length,
   };
 }
 
-function bagged(uses: readonly UseEstimate[], joinsApart: boolean): Bagged[] {
-  const groups = new Map<string, { fibreId: string; bag: Bag; uses: UseEstimate[] }>();
-  for (const use of uses) {
+function gathered(uses: readonly BaggedUse[]): Bagged[] {
+  const groups = new Map<
+    string,
+    { fibreId: string; bag: Bag; uses: KnownBagged[]; unknownCount: number; likelyG: number }
+  >();
+  for (const { use, bag, makeAt } of uses) {
     if (use.fibreId === null) continue;
-    const bag = bagOf(use, joinsApart);
-    const key = `${bag} ${use.fibreId}`;
-    const own = groups.get(key);
-    if (own) own.uses.push(use);
-    else groups.set(key, { fibreId: use.fibreId, bag, uses: [use] });
+    const key = `${bag.key} ${use.fibreId}`;
+    const own = groups.get(key) ?? { fibreId: use.fibreId, bag, uses: [], unknownCount: 0, likelyG: 0 };
+    groups.set(key, own);
+    if (use.kind === 'unknown') own.unknownCount += 1;
+    else {
+      own.likelyG += use.all.likelyG;
+      if (use.pieceG > 0) own.uses.push({ use, makeAt });
+    }
   }
   return [...groups.values()]
-    .map(({ uses: own, ...group }): Bagged => {
-      const known = own.filter((use) => use.kind === 'known');
-      return {
-        ...group,
-        uses: known.filter((use) => use.pieceG > 0),
-        unknownCount: own.length - known.length,
-        likelyG: known.reduce((sum, use) => sum + use.all.likelyG, 0),
-      };
-    })
     .filter(({ likelyG }) => likelyG > 0)
-    .sort((a, b) => BAGS.indexOf(a.bag) - BAGS.indexOf(b.bag) || b.likelyG - a.likelyG);
+    .sort((a, b) => a.bag.order - b.bag.order || b.likelyG - a.likelyG);
 }
-
-const bagOf = (use: UseEstimate, joinsApart: boolean): Bag =>
-  use.isIfNeeded ? 'if-needed' : joinsApart && use.owner.kind === 'join' ? 'joins' : 'figure';
 
 function portionOf(own: Bagged, terms: PackingTerms, packs: number, stock: FibreStock): FibrePortion {
   const extraFraction = terms.extraOf?.(own.fibreId) ?? terms.extraFraction;
-  const exactG = own.uses.reduce((sum, use) => sum + use.packG, 0) * (1 + extraFraction);
+  const exactG = own.uses.reduce((sum, { use }) => sum + use.packG, 0) * (1 + extraFraction);
   const weighing = weighPortions(exactG, packs, terms.scaleStepG);
   const grams = (steps: number) => roundToMicrogram(steps * terms.scaleStepG);
   const classG = grams(weighing.classSteps);
@@ -145,7 +150,7 @@ function portionOf(own: Bagged, terms: PackingTerms, packs: number, stock: Fibre
     stock.onHandG === null ? null : Math.max(0, roundToMicrogram(stock.onHandG - stock.promisedG));
   return {
     fibreId: own.fibreId,
-    bag: own.bag,
+    bag: own.bag.key,
     lines: portionLines(own.uses, terms, extraFraction, weighing),
     likelyG: own.likelyG,
     extraFraction,
@@ -161,16 +166,17 @@ function portionOf(own: Bagged, terms: PackingTerms, packs: number, stock: Fibre
 }
 
 function portionLines(
-  uses: readonly KnownUse[],
+  uses: readonly KnownBagged[],
   { scaleStepG }: PackingTerms,
   extraFraction: number,
   weighing: Weighing,
 ): PortionLine[] {
-  const lines = uses.map(({ owner, useId, role, packG }) => ({
-    owner,
-    useId,
-    role,
-    exactG: packG * (1 + extraFraction),
+  const lines = uses.map(({ use, makeAt }) => ({
+    owner: use.owner,
+    useId: use.useId,
+    makeAt,
+    role: use.role,
+    exactG: use.packG * (1 + extraFraction),
   }));
   if (weighing.kind === 'together') return lines.map((line) => ({ ...line, weighedG: null }));
   const steps = apportion(
@@ -188,13 +194,15 @@ const roundToMicrogram = (massG: number): number => Math.round(massG * 1e6) / 1e
 
 /** Fibres of a plan, of which only so much is asked. */
 interface Plan<Key extends 'classG' | 'shortG'> {
-  readonly fibres: readonly Pick<FibrePortion, 'fibreId' | Key>[];
+  readonly fibres: readonly (Pick<FibrePortion, 'fibreId' | Key> & { readonly lossG?: number })[];
 }
 
-/** Grams of each fibre a plan takes, over all its bags. */
+/** Grams of each fibre a plan takes off the shelf, over all its bags, with what weighing loses. */
 export function takingsOfPlan({ fibres }: Plan<'classG'>): Map<string, number> {
   const takings = new Map<string, number>();
-  for (const { fibreId, classG } of fibres) takings.set(fibreId, (takings.get(fibreId) ?? 0) + classG);
+  for (const { fibreId, classG, lossG = 0 } of fibres) {
+    takings.set(fibreId, (takings.get(fibreId) ?? 0) + classG + lossG);
+  }
   return takings;
 }
 

@@ -1,5 +1,6 @@
-import type { AmountForm, ThingKind, UseRole } from '../pattern/index.ts';
+import type { AmountForm, Permitted, ThingKind, UseRole } from '../pattern/index.ts';
 import type { Pile } from '../ladder/index.ts';
+import type { RunWants } from '../run/index.ts';
 import type { OutlineFault, SizeName } from '../shapes/index.ts';
 
 /** Where the problem is: a JSON pointer (RFC 6901) into the document that was checked. */
@@ -65,6 +66,13 @@ export type Problem = At &
     | { readonly code: 'reason_missing' }
     | { readonly code: 'seat_beyond'; readonly seat: number; readonly seats: number }
     | { readonly code: 'seat_twice'; readonly seat: number }
+    | { readonly code: 'choose_by_late'; readonly date: string }
+    | { readonly code: 'boxes_missing' }
+    | { readonly code: 'box_empty' }
+    | { readonly code: 'labels_too_wide'; readonly neededMm: number; readonly pageMm: number }
+    | { readonly code: 'labels_too_tall'; readonly neededMm: number; readonly pageMm: number }
+    | { readonly code: 'permission_missing'; readonly titles: readonly string[]; readonly what: Permitted }
+    | { readonly code: 'state_wants'; readonly wants: RunWants; readonly count: number }
     | { readonly code: 'pack_twice' }
     | { readonly code: 'blend_empty' }
     | { readonly code: 'part_twice' }

@@ -1,7 +1,7 @@
 import type { Skill } from '../ladder/index.ts';
 import { NEED_SIGMA, type FibreNeed, type RunPortions, type SeatNeed } from '../portions/index.ts';
 import { Z90 } from '../quantity/index.ts';
-import type { PatternEstimate } from '../wool/index.ts';
+import type { FibreTotal } from '../wool/index.ts';
 import type { PackGroup } from './packGroups.ts';
 import type { Seat } from './seat.ts';
 
@@ -24,7 +24,7 @@ export interface ClassNeeds {
  */
 export function fibreNeeds(
   groups: readonly PackGroup[],
-  estimates: ReadonlyMap<string, PatternEstimate>,
+  estimates: ReadonlyMap<string, { readonly fibres: readonly FibreTotal[] }>,
   plan: Pick<RunPortions, 'groups'> | null,
   { skill, roster }: ClassOf,
 ): ClassNeeds {
@@ -37,7 +37,7 @@ export function fibreNeeds(
       if (total.unknownCount > 0) unknown.add(fibreId);
       if (total.unknownCount > 0 || total.likelyG <= 0 || seats.length === 0) continue;
       const packedG = portions
-        .filter((portion) => portion.fibreId === fibreId && portion.bag !== 'if-needed')
+        .filter((portion) => portion.fibreId === fibreId && !portion.bag.endsWith('if-needed'))
         .reduce((sum, { packG, exactG }) => sum + (packG ?? exactG), 0);
       const own = byFibre.get(fibreId) ?? { needs: [], sharedSigma: 0 };
       own.sharedSigma = Math.max(own.sharedSigma, Math.log(total.highG / total.lowG) / (2 * Z90));

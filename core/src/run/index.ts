@@ -1,18 +1,41 @@
 export { planInOrder, shortOverall, type DrawnRun } from './planInOrder.ts';
 export { inDrawingOrder, promisedBefore, type Takings } from './promisedBefore.ts';
 export { costOfTakings } from './costOfTakings.ts';
-export { extrasOfRun, portionsOfRun, sureness, WANTED_CHANCE, type Sureness } from './sureness.ts';
+export {
+  bagOf,
+  extrasOfRun,
+  portionsOfRun,
+  sureness,
+  usualChance,
+  WANTED_CHANCE,
+  WANTED_CHANCE_OF_BOX,
+  type Sureness,
+} from './sureness.ts';
 export { fibreNeeds, type ClassNeeds } from './fibreNeeds.ts';
+export { BOX_FORMS, BoxDesign, BoxRecipe, blankRecipe, type BoxForm } from './boxRecipe.ts';
 export {
   avoidedBy,
   choiceOfSeat,
+  hasChoice,
   packGroups,
-  toPackOf,
+  undecidedSeats,
   type Avoided,
+  type Designs,
+  type Make,
   type PackGroup,
-  type ToPack,
+  type Roster,
   type SeatChoice,
 } from './packGroups.ts';
+export { toPackOf, type PackEstimate, type PackRun, type ToPack } from './toPack.ts';
+export { sessionOfUse, STAGE_OF_ROLE, stageSamples, woolUpTo, type StageSample } from './stageSamples.ts';
+export {
+  allowances,
+  commonGrams,
+  gramsByBag,
+  variantsOf,
+  type Variant,
+  type VariantGrams,
+} from './undecided.ts';
 export { readRoster, type ReadRoster, type RosterLine } from './readRoster.ts';
 export {
   blankSeat,
@@ -25,4 +48,85 @@ export {
   withSeat,
 } from './seat.ts';
 export { tellingFibres } from './tellingFibres.ts';
-export { checkRun, RUN_BOUNDS, RUN_DEFAULTS, RunInput, type Run } from './run.ts';
+export {
+  BAGGINGS,
+  checkRun,
+  COST_DEFAULTS,
+  CostTerms,
+  OwnBag,
+  revisionsOfRun,
+  RUN_BOUNDS,
+  RUN_DEFAULTS,
+  RUN_KINDS,
+  RUN_STATES,
+  RunInput,
+  sparesOf,
+  TO_BAG_FRACTION,
+  withBoxesCounted,
+  type Bagging,
+  type Run,
+  type RunKind,
+  type RunState,
+} from './run.ts';
+export {
+  needlesOfBox,
+  needlesOfBoxes,
+  thingsShort,
+  type BoxNeedles,
+  type NeedlesInBox,
+} from './boxNeedles.ts';
+export { packsOf, type Pack } from './packList.ts';
+export { checkRights, neededPermission, rightsOfRun, type RunRights } from './rightsOfRun.ts';
+export {
+  allMarks,
+  changesOfFibre,
+  TOLERANCE_FRACTION,
+  weighings,
+  weighOrder,
+  type FibreWeighing,
+  type WeighMark,
+} from './weighOut.ts';
+export { sharesOfFibre, whoIsHit, type FibreShare, type HitPack } from './whoIsHit.ts';
+export {
+  findingsOfPack,
+  findingsOfRun,
+  isEasilyLost,
+  SPARE_RULES,
+  sparesOfFinding,
+  type FindingInPack,
+  type RunFinding,
+} from './findingsOfRun.ts';
+export {
+  costOfRun,
+  paidForMinor,
+  type Cost,
+  type CostSources,
+  type PackCost,
+  type RunCost,
+} from './costOfRun.ts';
+export {
+  differenceOf,
+  freezeRun,
+  isSamePlan,
+  thawPlan,
+  thawWool,
+  type Frozen,
+  type PackChange,
+  type PlannedPacks,
+  type PortionChange,
+  type RunDifference,
+} from './frozen.ts';
+export {
+  checkState,
+  isFrozen,
+  isOffShelf,
+  RUN_WANTS,
+  stateAfter,
+  stateBefore,
+  wantsOf,
+  type RunFacts,
+  type RunWants,
+} from './states.ts';
+export { leftHandedSteps, mirrored, swappedSteps, type OtherStep } from './leftHanded.ts';
+export { packedMark, StateInput, TickInput, tickState, type RunTick, type TickState } from './tick.ts';
+export { lotChanges, type LotChange } from './lotChanges.ts';

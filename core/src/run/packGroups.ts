@@ -1,6 +1,7 @@
 import { resolveBuild, valuesOf } from '../build/index.ts';
 import type { FibreFlag } from '../fibre/index.ts';
 import {
+  blankPattern,
   brokenLimit,
   isWool,
   NO_CHOICES,
@@ -9,9 +10,11 @@ import {
   type Pattern,
 } from '../pattern/index.ts';
 import type { Skill } from '../ladder/index.ts';
-import { estimatePattern, type PatternEstimate, type Wool } from '../wool/index.ts';
-import type { RunInput } from './run.ts';
+import type { Wool } from '../wool/index.ts';
+import type { BoxRecipe } from './boxRecipe.ts';
+import { sparesOf, type RunInput } from './run.ts';
 import { seatsOf, type Seat } from './seat.ts';
+import { stageSamples, type StageSample } from './stageSamples.ts';
 
 /** What a seat’s choices come to in a revision. */
 export type SeatChoice =
@@ -46,91 +49,204 @@ function knownChoices({ options, colourways, swaps }: Pattern, choices: Choices)
 const countOf = ({ values, colourwayId, swapIds }: Choices): number =>
   Object.keys(values).length + (colourwayId === null ? 0 : 1) + swapIds.length;
 
-/** Packs that are alike: those who make the same, and what is spare. */
-export interface PackGroup {
-  /** The same for the same build. */
-  readonly key: string;
+/** Whether seats of a class have anything to choose in it. */
+export const hasChoice = ({ options, colourways }: Pick<Pattern, 'options' | 'colourways'>): boolean =>
+  options.length + colourways.length > 0;
+
+/** Seats that have not chosen yet, or have chosen what cannot be; none where there is nothing to choose. */
+export const undecidedSeats = (pattern: Pattern, run: Pick<RunInput, 'seats' | 'roster'>): number =>
+  hasChoice(pattern)
+    ? seatsOf(run).filter((seat) => choiceOfSeat(pattern, seat).kind !== 'chosen').length
+    : 0;
+
+/** The patterns a run is pinned to, by revision. */
+export type Designs = ReadonlyMap<string, Pattern>;
+
+/** One design in a pack, its options resolved. */
+export interface Make {
+  readonly revisionId: string;
+  /** As it was published. */
+  readonly pattern: Pattern;
   readonly choices: Choices;
   readonly build: Pattern;
+  readonly copies: number;
+}
+
+/** Packs that are alike: those who make the same, and what is spare. */
+export interface PackGroup {
+  /** The same for the same contents. */
+  readonly key: string;
+  /** One in a class; in a box one for each of its designs. Empty only where nothing of its designs is left. */
+  readonly makes: readonly Make[];
+  /** Of its first make. */
+  readonly choices: Choices;
+  readonly build: Pattern;
+  /** The recipe of its boxes; null in a class. */
+  readonly recipe: BoxRecipe | null;
   /** How practised its seats are; null where that makes no difference to what is packed. */
   readonly skill: Skill | null;
-  /** Numbers of seats, rising. */
+  /** Numbers of seats or boxes, rising. */
   readonly seats: readonly number[];
   /** Seats among them that have not chosen. */
   readonly undecided: readonly number[];
+  /** They get what everybody needs; the rest lies out for all of them. */
+  readonly isOpen: boolean;
   readonly spares: number;
-  /** Seats and spares. */
+  readonly demonstrations: number;
+  /** A piece half made, up to a step; null: a pack. */
+  readonly sample: StageSample | null;
+  /** Seats, spares and demonstrations. */
   readonly packs: number;
 }
 
 /** What tells whether two choices make the same: every option’s value, the colourway, the swaps. */
-const keyOf = (pattern: Pattern, choices: Choices): string =>
+export const choicesKey = (pattern: Pattern, choices: Choices): string =>
   JSON.stringify([
     Object.entries(valuesOf(pattern, choices)).sort(([a], [b]) => a.localeCompare(b)),
     choices.colourwayId,
     [...choices.swapIds].sort(),
   ]);
 
-type Roster = Pick<RunInput, 'seats' | 'sparePacks' | 'roster' | 'skill' | 'wantedChance'>;
+export type Roster = Pick<
+  RunInput,
+  | 'kind'
+  | 'revisionId'
+  | 'recipes'
+  | 'seats'
+  | 'sparePacks'
+  | 'spareFraction'
+  | 'demonstrations'
+  | 'hasStageSamples'
+  | 'undecidedChance'
+  | 'swapIds'
+  | 'roster'
+  | 'skill'
+  | 'wantedChance'
+>;
+
+/** The packs of a run by what is in them, most first; boxes in the order of their recipes. */
+export const packGroups = (designs: Designs, run: Roster): PackGroup[] =>
+  run.kind === 'kits' ? boxGroups(designs, run) : seatGroups(designs, run);
+
+/** Choices with the swaps that everybody of the run gets, so far as the pattern permits them. */
+const withSwaps = (pattern: Pattern, choices: Choices, swapIds: readonly string[]): Choices => {
+  const permitted = swapIds.filter((id) => pattern.swaps.some((swap) => swap.id === id));
+  return permitted.length === 0
+    ? choices
+    : { ...choices, swapIds: [...new Set([...choices.swapIds, ...permitted])] };
+};
 
 /**
- * The packs of a class by what is in them, most first. Who has not chosen, or has chosen what cannot be, gets the usual
- * build, and so do spares. Packed for a chance, those who stray more get more, so that skills go apart too.
+ * Who has not chosen, or has chosen what cannot be, gets the usual build, or, where colours are laid out for them, what
+ * all builds have. Packed for a chance, those who stray more get more, so that skills go apart too.
  */
-export function packGroups(pattern: Pattern, run: Roster): PackGroup[] {
+function seatGroups(designs: Designs, run: Roster): PackGroup[] {
+  const pattern = designs.get(run.revisionId);
+  if (!pattern) return [];
   const groups = new Map<string, Gathered>();
-  const groupOf = (choices: Choices, skill: Skill) => {
+  const groupOf = (chosen: Choices, skill: Skill, isOpen = false) => {
+    const choices = withSwaps(pattern, chosen, run.swapIds);
     const own = run.wantedChance === null ? null : skill;
-    const key = `${keyOf(pattern, choices)}${own ?? ''}`;
-    const group = groups.get(key) ?? { choices, skill: own, seats: [], undecided: [], spares: 0 };
+    const key = `${isOpen ? 'open' : ''}${choicesKey(pattern, choices)}${own ?? ''}`;
+    const group = groups.get(key) ?? {
+      choices,
+      skill: own,
+      isOpen,
+      seats: [],
+      undecided: [],
+      spares: 0,
+      demonstrations: 0,
+    };
     groups.set(key, group);
     return group;
   };
   for (const seat of seatsOf(run)) {
     const choice = choiceOfSeat(pattern, seat);
-    const own = groupOf(choice.kind === 'chosen' ? choice.choices : NO_CHOICES, seat.skill ?? run.skill);
+    const isChosen = choice.kind === 'chosen';
+    const isOpen = !isChosen && hasChoice(pattern) && run.undecidedChance !== null;
+    const own = groupOf(isChosen ? choice.choices : NO_CHOICES, seat.skill ?? run.skill, isOpen);
     own.seats.push(seat.seat);
-    if (choice.kind !== 'chosen') own.undecided.push(seat.seat);
+    if (!isChosen) own.undecided.push(seat.seat);
   }
-  if (run.sparePacks > 0) groupOf(NO_CHOICES, run.skill).spares = run.sparePacks;
-  return [...groups]
-    .map(([key, own]): PackGroup => ({
-      ...own,
-      key,
-      build: resolveBuild(pattern, own.choices),
-      packs: own.seats.length + own.spares,
-    }))
+  const spares = sparesOf(run);
+  if (spares > 0) groupOf(NO_CHOICES, run.skill).spares = spares;
+  if (run.demonstrations > 0) groupOf(NO_CHOICES, run.skill).demonstrations = run.demonstrations;
+  const packs = [...groups]
+    .map(([key, { choices, ...own }]): PackGroup => {
+      const build = resolveBuild(pattern, choices);
+      return {
+        ...own,
+        key,
+        choices,
+        build,
+        makes: [{ revisionId: run.revisionId, pattern, choices, build, copies: 1 }],
+        recipe: null,
+        sample: null,
+        packs: own.seats.length + own.spares + own.demonstrations,
+      };
+    })
     .sort((a, b) => b.packs - a.packs || (a.seats[0] ?? 0) - (b.seats[0] ?? 0));
+  return [...packs, ...(run.hasStageSamples ? sampleGroups(pattern, run) : [])];
+}
+
+function sampleGroups(pattern: Pattern, run: Roster): PackGroup[] {
+  const choices = withSwaps(pattern, NO_CHOICES, run.swapIds);
+  const build = resolveBuild(pattern, choices);
+  return stageSamples(build).map((sample): PackGroup => ({
+    key: `sample ${sample.stepId}`,
+    makes: [{ revisionId: run.revisionId, pattern, choices, build, copies: 1 }],
+    choices,
+    build,
+    recipe: null,
+    skill: run.wantedChance === null ? null : run.skill,
+    seats: [],
+    undecided: [],
+    isOpen: false,
+    spares: 0,
+    demonstrations: 0,
+    sample,
+    packs: 1,
+  }));
+}
+
+function boxGroups(designs: Designs, run: Roster): PackGroup[] {
+  let number = 0;
+  return run.recipes.map((recipe): PackGroup => {
+    const makes = recipe.designs.flatMap(({ revisionId, copies, choices: chosen }): Make[] => {
+      const pattern = designs.get(revisionId);
+      if (!pattern) return [];
+      const choice = choiceOfSeat(pattern, { choices: chosen });
+      const own = choice.kind === 'chosen' ? choice.choices : NO_CHOICES;
+      const choices = withSwaps(pattern, own, run.swapIds);
+      return [{ revisionId, pattern, choices, build: resolveBuild(pattern, choices), copies }];
+    });
+    const seats = Array.from({ length: Math.max(0, Math.floor(recipe.boxes)) }, () => (number += 1));
+    return {
+      key: `box ${recipe.id}`,
+      makes,
+      choices: makes[0]?.choices ?? NO_CHOICES,
+      build: makes[0]?.build ?? blankPattern(''),
+      recipe,
+      skill: run.wantedChance === null ? null : run.skill,
+      seats,
+      undecided: [],
+      isOpen: false,
+      spares: recipe.spares,
+      demonstrations: 0,
+      sample: null,
+      packs: recipe.boxes + recipe.spares,
+    };
+  });
 }
 
 interface Gathered {
   readonly choices: Choices;
   readonly skill: Skill | null;
+  readonly isOpen: boolean;
   readonly seats: number[];
   readonly undecided: number[];
   spares: number;
-}
-
-/** What a class is packed from: its groups, and what one make of each takes. */
-export interface ToPack {
-  readonly groups: readonly PackGroup[];
-  /** By the group’s key. */
-  readonly estimates: ReadonlyMap<string, PatternEstimate>;
-}
-
-/** The groups of a class with their estimates; what makes the same is estimated once. */
-export function toPackOf(pattern: Pattern, run: Roster, wool: Wool): ToPack {
-  const groups = packGroups(pattern, run);
-  const byChoices = new Map<string, PatternEstimate>();
-  const estimates = new Map(
-    groups.map(({ key, choices, build }) => {
-      const same = keyOf(pattern, choices);
-      const estimate = byChoices.get(same) ?? estimatePattern(build, wool);
-      byChoices.set(same, estimate);
-      return [key, estimate];
-    }),
-  );
-  return { groups, estimates };
+  demonstrations: number;
 }
 
 /** Wool that a person may not touch, in what they are to make. */

@@ -1,11 +1,13 @@
 import type { PatternEstimate } from '../wool/index.ts';
 
+type Told = Pick<PatternEstimate, 'fibres' | 'uses'>;
+
 /**
  * The fibre that tells each group from the others: the heaviest of a coat that is not a coat in all of them, else the
  * heaviest that not all have; where all have the same, the heaviest of a coat, else the heaviest. Null for a group of no
  * known wool.
  */
-export function tellingFibres(estimates: ReadonlyMap<string, PatternEstimate>): Map<string, string | null> {
+export function tellingFibres(estimates: ReadonlyMap<string, Told>): Map<string, string | null> {
   const groups = [...estimates].map(([key, { fibres, uses }]) => ({
     key,
     ids: fibres.map(({ fibreId }) => fibreId),

@@ -1,3 +1,12 @@
+export {
+  counted,
+  findingAmount,
+  showGramNumber,
+  showGrams,
+  showLikely,
+  showWeighed,
+  showWeighedNumber,
+} from './amounts.ts';
 export { csvRefusalWords } from './csvRefusalWords.ts';
 export { problemWords } from './problemWords.ts';
 export { refusalWords } from './refusalWords.ts';
@@ -67,3 +76,16 @@ export {
   wantedName,
 } from './needleWords.ts';
 export { LEVEL_WORDS, STAGE_WORDS } from './patternWords.ts';
+export {
+  BAGGING_WORDS,
+  bagWords,
+  BOX_FORM_WORDS,
+  creditLine,
+  groupWords,
+  holdsWords,
+  ownerWords,
+  packWords,
+  partingWords,
+  RUN_STATE_WORDS,
+  wantsWords,
+} from './runWords.ts';

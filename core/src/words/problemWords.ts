@@ -1,8 +1,10 @@
 import { PILE_WORDS } from './needleWords.ts';
 import type { Problem } from '../problems/index.ts';
 import { showNumber } from '../units/index.ts';
+import { wantsWords } from './runWords.ts';
 import { sizeWords } from './sizeWords.ts';
 import { FORM_WORDS, ROLE_WORDS } from './woolWords.ts';
+import { PERMITTED_WORDS } from './writingWords.ts';
 
 const OUTLINE_FAULTS = {
   'not-read': 'This outline cannot be read. Bring it in again.',
@@ -127,6 +129,29 @@ export function problemWords(problem: Problem): string {
       return `There is no seat ${problem.seat}: the class has ${problem.seats}. Give it more seats, or take the person out.`;
     case 'seat_twice':
       return `Seat ${problem.seat} is there twice. Keep one of the two.`;
+    case 'choose_by_late':
+      return `They have to choose before the day itself, ${problem.date}.`;
+    case 'boxes_missing':
+      return 'There is no box yet. Add one, and say what goes into it.';
+    case 'box_empty':
+      return 'Nothing is in this box. Add a design, or take the box out.';
+    case 'labels_too_wide':
+      return (
+        `These labels take ${showNumber(problem.neededMm, 1)} mm across, and the page has ` +
+        `${showNumber(problem.pageMm, 1)} mm. Fewer columns, or narrower labels.`
+      );
+    case 'labels_too_tall':
+      return (
+        `These labels take ${showNumber(problem.neededMm, 1)} mm down, and the page has ` +
+        `${showNumber(problem.pageMm, 1)} mm. Fewer rows, or lower labels.`
+      );
+    case 'permission_missing':
+      return (
+        `No permission to ${PERMITTED_WORDS[problem.what]} from ${problem.titles.join(', ')}. ` +
+        'Ask for it, or write down why you go on.'
+      );
+    case 'state_wants':
+      return wantsWords(problem.wants, problem.count);
     case 'reason_missing':
       return 'Say where you looked: a missing needle is given up only with a reason.';
     case 'pack_twice':

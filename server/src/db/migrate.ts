@@ -18,12 +18,29 @@ export function migrate(db: Database, migrations: readonly Migration[] = MIGRATI
   if (from > migrations.length) {
     return { ok: false, refusal: { code: 'database_newer', found: from, known: migrations.length } };
   }
-  migrations.slice(from).forEach((migration, index) => {
-    db.transaction(() => {
-      if (typeof migration === 'string') db.exec(migration);
-      else migration(db);
-      db.pragma(`user_version = ${from + index + 1}`);
-    })();
-  });
+  // A table that others name can only be made anew while nobody watches; before each step is done, all names are checked.
+  const watches = db.pragma('foreign_keys', { simple: true }) as number;
+  db.pragma('foreign_keys = OFF');
+  try {
+    migrations.slice(from).forEach((migration, index) => {
+      db.transaction(() => {
+        if (typeof migration === 'string') db.exec(migration);
+        else migration(db);
+        assertNamesHold(db);
+        db.pragma(`user_version = ${from + index + 1}`);
+      })();
+    });
+  } finally {
+    db.pragma(`foreign_keys = ${watches === 1 ? 'ON' : 'OFF'}`);
+  }
   return { ok: true, from };
+}
+
+function assertNamesHold(db: Database): void {
+  const broken = db.pragma('foreign_key_check') as readonly {
+    readonly table: string;
+    readonly parent: string;
+  }[];
+  const [first] = broken;
+  if (first) throw new Error(`after migrating, ${first.table} names a ${first.parent} that is not there`);
 }

@@ -1,22 +1,38 @@
-import type { Run, RunInput } from '@lanakit/core';
+import {
+  fromMilli,
+  revisionsOfRun,
+  type Frozen,
+  type Run,
+  type RunInput,
+  type RunState,
+  type RunTick,
+} from '@lanakit/core';
 import type { Db } from './openDatabase.ts';
 import { softDelete } from './softDelete.ts';
 
-const SELECT = `
-  SELECT id, version, name, date, seats, spare_packs AS sparePacks, revision_id AS revisionId,
-         scale_step_g AS scaleStepG, extra_fraction AS extraFraction,
-         seats_per_table AS seatsPerTable, skill, needle_risk_fraction AS needleRiskFraction, wanted_chance AS wantedChance, roster
-  FROM run WHERE deleted_at IS NULL`;
+interface RunRow {
+  readonly id: string;
+  readonly version: number;
+  readonly state: RunState;
+  readonly document: string;
+}
 
-/** The roster is one document: nobody asks the database who sits where. */
-type RunRow = Omit<Run, 'roster'> & { readonly roster: string };
+/** Something that left the shelf when a run was packed. */
+export interface RunTaking {
+  readonly itemId: string;
+  readonly lotId: string | null;
+  readonly amountMilli: number;
+}
 
-const runOf = (row: RunRow): Run => ({ ...row, roster: JSON.parse(row.roster) as Run['roster'] });
+const SELECT = 'SELECT id, version, state, document FROM run WHERE deleted_at IS NULL';
+
+const runOf = ({ document, ...row }: RunRow): Run => ({ ...(JSON.parse(document) as RunInput), ...row });
 
 const rowOf = (input: RunInput) => ({
-  ...input,
+  kind: input.kind,
   name: input.name.trim(),
-  roster: JSON.stringify(input.roster),
+  date: input.date,
+  document: JSON.stringify({ ...input, name: input.name.trim() }),
 });
 
 /** Every query on runs, prepared once. */
@@ -24,16 +40,36 @@ export function runQueries(db: Db) {
   const selectAll = db.prepare<[], RunRow>(`${SELECT} ORDER BY date, created_at, id`);
   const selectAhead = db.prepare<[string], RunRow>(`${SELECT} AND date >= ? ORDER BY date, created_at, id`);
   const selectOne = db.prepare<[string], RunRow>(`${SELECT} AND id = ?`);
+  const selectFrozen = db.prepare<[string], { frozen: string | null }>('SELECT frozen FROM run WHERE id = ?');
   const insertRow = db.prepare(`
-    INSERT INTO run (id, name, date, seats, spare_packs, revision_id, scale_step_g, extra_fraction,
-      seats_per_table, skill, needle_risk_fraction, wanted_chance, roster, created_at, updated_at)
-    VALUES (@id, @name, @date, @seats, @sparePacks, @revisionId, @scaleStepG, @extraFraction,
-      @seatsPerTable, @skill, @needleRiskFraction, @wantedChance, @roster, @at, @at)`);
+    INSERT INTO run (id, kind, name, date, document, created_at, updated_at)
+    VALUES (@id, @kind, @name, @date, @document, @at, @at)`);
   const updateRow = db.prepare(`
-    UPDATE run SET version = version + 1, name = @name, date = @date, seats = @seats, spare_packs = @sparePacks,
-      revision_id = @revisionId, scale_step_g = @scaleStepG, extra_fraction = @extraFraction,
-      seats_per_table = @seatsPerTable, skill = @skill, needle_risk_fraction = @needleRiskFraction, wanted_chance = @wantedChance, roster = @roster, updated_at = @at
+    UPDATE run SET version = version + 1, kind = @kind, name = @name, date = @date, document = @document, updated_at = @at
     WHERE id = @id AND version = @version AND deleted_at IS NULL`);
+  const updateState = db.prepare(`
+    UPDATE run SET version = version + 1, state = @state, frozen = @frozen, updated_at = @at
+    WHERE id = @id AND version = @version AND deleted_at IS NULL`);
+  const dropRevisions = db.prepare('DELETE FROM run_revision WHERE run_id = ?');
+  const insertRevision = db.prepare('INSERT INTO run_revision (run_id, revision_id) VALUES (?, ?)');
+  const insertTick = db.prepare(`
+    INSERT INTO run_tick (tick_key, run_id, mark, is_done, mass_mg, at)
+    VALUES (@key, @runId, @mark, @isDone, @massMg, @at) ON CONFLICT (tick_key) DO NOTHING`);
+  const selectTicks = db.prepare<[string], { mark: string; isDone: number; massMg: number }>(`
+    SELECT mark, is_done AS isDone, mass_mg AS massMg FROM run_tick t
+    WHERE run_id = ? AND id = (SELECT max(id) FROM run_tick WHERE run_id = t.run_id AND mark = t.mark)
+    ORDER BY mark`);
+  const insertTaking = db.prepare(`
+    INSERT INTO run_taking (run_id, item_id, lot_id, amount_milli) VALUES (@runId, @itemId, @lotId, @amountMilli)`);
+  const selectTakings = db.prepare<[string], RunTaking>(
+    'SELECT item_id AS itemId, lot_id AS lotId, amount_milli AS amountMilli FROM run_taking WHERE run_id = ? ORDER BY id',
+  );
+  const dropTakings = db.prepare('DELETE FROM run_taking WHERE run_id = ?');
+
+  const linkRevisions = (id: string, input: RunInput): void => {
+    dropRevisions.run(id);
+    for (const revisionId of revisionsOfRun(input)) insertRevision.run(id, revisionId);
+  };
   return {
     /** By date, then by when they were made. */
     all: (): Run[] => selectAll.all().map(runOf),
@@ -42,11 +78,43 @@ export function runQueries(db: Db) {
       const row = selectOne.get(id);
       return row ? runOf(row) : null;
     },
-    insert: (id: string, input: RunInput, at: string): void => {
-      insertRow.run({ ...rowOf(input), id, at });
+    /** Null while it is only planned. */
+    frozen: (id: string): Frozen | null => {
+      const frozen = selectFrozen.get(id)?.frozen ?? null;
+      return frozen === null ? null : (JSON.parse(frozen) as Frozen);
     },
-    update: (id: string, version: number, input: RunInput, at: string): boolean =>
-      updateRow.run({ ...rowOf(input), id, version, at }).changes === 1,
+    insert: db.transaction((id: string, input: RunInput, at: string): void => {
+      insertRow.run({ ...rowOf(input), id, at });
+      linkRevisions(id, input);
+    }),
+    update: db.transaction((id: string, version: number, input: RunInput, at: string): boolean => {
+      if (updateRow.run({ ...rowOf(input), id, version, at }).changes !== 1) return false;
+      linkRevisions(id, input);
+      return true;
+    }),
+    setState: (
+      id: string,
+      version: number,
+      { state, frozen }: { readonly state: RunState; readonly frozen: Frozen | null },
+      at: string,
+    ): boolean =>
+      updateState.run({ id, version, state, frozen: frozen && JSON.stringify(frozen), at }).changes === 1,
+    /** False where this very tick was written before: it counts once. */
+    tick: (key: string, runId: string, { mark, isDone, massG }: RunTick, at: string): boolean =>
+      insertTick.run({ key, runId, mark, isDone: isDone ? 1 : 0, massMg: Math.round(massG * 1000), at })
+        .changes === 1,
+    /** How every mark stands that was ever ticked. */
+    ticks: (runId: string): RunTick[] =>
+      selectTicks
+        .all(runId)
+        .map(({ mark, isDone, massMg }) => ({ mark, isDone: isDone === 1, massG: fromMilli(massMg) })),
+    take: (runId: string, taking: RunTaking): void => {
+      insertTaking.run({ ...taking, runId });
+    },
+    takings: (runId: string): RunTaking[] => selectTakings.all(runId),
+    forgetTakings: (runId: string): void => {
+      dropTakings.run(runId);
+    },
     ...softDelete(db, 'run'),
   };
 }

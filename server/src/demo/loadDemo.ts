@@ -1,15 +1,21 @@
 import { createHash } from 'node:crypto';
 import {
+  blankRecipe,
   blankSeat,
+  type BoxDesign,
+  type BoxRecipe,
+  COST_DEFAULTS,
   RUN_DEFAULTS,
   type Seat,
   type Pattern,
   type Pile,
   type RunInput,
+  withBoxesCounted,
   withoutPart,
 } from '@lanakit/core';
 import { sanitizeDrawing } from '../pictures.ts';
-import { todayOf, type RouteDeps } from '../routes/deps.ts';
+import { freezeNow } from '../runBook.ts';
+import { todayOf, type StoreDeps } from '../routes/deps.ts';
 import { kitOfRun } from '../routes/trays.ts';
 import { DRAWINGS } from './drawings.ts';
 import { balloon, beetle, beetleBeingChanged, octopus, pear, puffin } from './patterns.ts';
@@ -18,7 +24,7 @@ import { DEMO_TECHNIQUES, ROLLED_LIMB_NEXT } from './techniques.ts';
 import type { DemoShelf } from './write.ts';
 
 /** Fills an empty studio with the demo: shelf, five figures, three classes ahead. Call it inside a transaction. */
-export function loadDemo({ store, now, newId }: RouteDeps): void {
+export function loadDemo({ store, now, newId }: StoreDeps): void {
   const at = now().toISOString();
   const shelf: DemoShelf = {
     ...loadShelf({ store, now, newId }),
@@ -64,6 +70,7 @@ export function loadDemo({ store, now, newId }: RouteDeps): void {
     skill: 'first-timer',
   });
   countNeedles({ store, now, newId }, past, shelf.needle(38, 'triangular'));
+  hasBeen({ store, now, newId }, past);
   plan({
     name: 'Saturday pears',
     date: saturday(0),
@@ -72,14 +79,75 @@ export function loadDemo({ store, now, newId }: RouteDeps): void {
     revisionId: pearRevision,
     skill: 'some',
     roster: SATURDAY_ROSTER,
+    chooseBy: todayOf(new Date(now().getTime() + 24 * 3_600_000)),
+    cost: { ...COST_DEFAULTS, hourlyWageMinor: 1800 },
   });
-  plan({ name: 'Puffin weekend', date: saturday(2), seats: 8, sparePacks: 1, revisionId: puffinRevision });
+  plan({
+    name: 'Puffin weekend',
+    date: saturday(2),
+    seats: 8,
+    sparePacks: 1,
+    revisionId: puffinRevision,
+    bagging: 'session',
+    demonstrations: 1,
+  });
+  plan({
+    ...kitsOf([
+      {
+        ...blankRecipe('coast-trio', puffinRevision),
+        name: 'Coast trio',
+        boxes: 24,
+        spares: 1,
+        designs: [puffinRevision, octopusRevision, pearRevision].map(inBox(1)),
+        packaging: [shelf.finding('Kit box 140 × 100 mm'), shelf.finding('Tissue sheet')].map(oneEach),
+      },
+    ]),
+    name: 'Coast trio boxes',
+    date: saturday(5),
+  });
+  plan({
+    ...kitsOf([
+      {
+        ...blankRecipe('three-pears', pearRevision),
+        name: 'Three pears',
+        boxes: 6,
+        designs: [inBox(3)(pearRevision)],
+        packaging: [oneEach(shelf.finding('Kit box 90 × 90 mm'))],
+      },
+    ]),
+    name: 'Pears by the three',
+    date: saturday(4),
+  });
   plan({
     name: 'Tide-pool evening',
     date: saturday(3),
     seats: 6,
     sparePacks: 1,
     revisionId: octopusRevision,
+  });
+}
+
+const inBox =
+  (copies: number) =>
+  (revisionId: string): BoxDesign => ({
+    revisionId,
+    copies,
+    choices: { values: {}, colourwayId: null, swapIds: [] },
+  });
+
+const oneEach = (findingId: string) => ({ findingId, count: 1 });
+
+/** A batch of kits, its boxes counted. */
+function kitsOf(recipes: readonly BoxRecipe[]): RunInput {
+  return withBoxesCounted({
+    ...RUN_DEFAULTS,
+    kind: 'kits',
+    name: 'Kits',
+    date: '',
+    revisionId: '',
+    recipes: [...recipes],
+    wantedChance: null,
+    cost: { ...COST_DEFAULTS, hourlyWageMinor: 1800 },
   });
 }
 
@@ -108,8 +176,17 @@ const SATURDAY_ROSTER: Seat[] = (
   ] satisfies readonly (readonly [string, Told])[]
 ).map(([name, told], at) => ({ ...blankSeat(at + 1), name, ...told }));
 
+/** A class that is over: frozen as it was, its day behind it; the shelf was counted after it. */
+function hasBeen({ store, now }: StoreDeps, runId: string): void {
+  const at = now().toISOString();
+  const run = store.runs.find(runId);
+  if (!run) return;
+  const frozen = freezeNow(store, run, todayOf(now()), at);
+  store.runs.setState(runId, run.version, { state: 'done', frozen }, at);
+}
+
 /** A class that has been: its needles counted out and in, two broken, one not found yet. */
-function countNeedles({ store, now, newId }: RouteDeps, runId: string, needleId: string): void {
+function countNeedles({ store, now, newId }: StoreDeps, runId: string, needleId: string): void {
   const at = now().toISOString();
   const tap = (pile: Pile, amount: number) =>
     store.trays.tap(newId(), runId, { needleId, pile, amount }, '', at);
@@ -139,7 +216,7 @@ function withoutBlush(document: Pattern): Pattern {
 }
 
 /** Techniques at their first version; the first of them has moved on since the octopus was written. */
-function putTechniques({ store, now, newId }: RouteDeps): DemoShelf['technique'] {
+function putTechniques({ store, now, newId }: StoreDeps): DemoShelf['technique'] {
   const at = now().toISOString();
   const ids = new Map(
     DEMO_TECHNIQUES.map((technique) => {
@@ -156,7 +233,7 @@ function putTechniques({ store, now, newId }: RouteDeps): DemoShelf['technique']
   };
 }
 
-function putDrawings({ store, now }: RouteDeps): void {
+function putDrawings({ store, now }: StoreDeps): void {
   for (const [id, { svg, width, height }] of Object.entries(DRAWINGS)) {
     const bytes = Buffer.from(sanitizeDrawing(svg));
     const sha256 = createHash('sha256').update(bytes).digest('hex');

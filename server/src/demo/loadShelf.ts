@@ -1,5 +1,5 @@
 import { BLANK_BLEND, blankLot, type BlendInput, toMilli } from '@lanakit/core';
-import { todayOf, type RouteDeps } from '../routes/deps.ts';
+import { todayOf, type StoreDeps } from '../routes/deps.ts';
 import { ITEM_SPECS, type ItemSpec, writeOf } from '../routes/itemSpecs.ts';
 import { DEMO_FINDINGS } from './findings.ts';
 import { DEMO_NEEDLES, DEMO_TOOLS } from './needles.ts';
@@ -10,7 +10,7 @@ import type { DemoShelf } from './write.ts';
 const DAYS_AGO = 70;
 
 /** Puts the demo's shelf in place, with a ledger behind it, and gives what is on it by key and name. */
-export function loadShelf(deps: RouteDeps): Omit<DemoShelf, 'technique'> {
+export function loadShelf(deps: StoreDeps): Omit<DemoShelf, 'technique'> {
   const came = new Date(deps.now());
   came.setDate(came.getDate() - DAYS_AGO);
   const ids = new Map<string, string>();
@@ -59,7 +59,7 @@ export function loadShelf(deps: RouteDeps): Omit<DemoShelf, 'technique'> {
 }
 
 function put(
-  { store, now, newId }: RouteDeps,
+  { store, now, newId }: StoreDeps,
   spec: ItemSpec,
   input: unknown,
   onHand: number | null = null,
@@ -71,7 +71,7 @@ function put(
   return id;
 }
 
-function putFibre({ store, now, newId }: RouteDeps, fibre: DemoFibre, came: string): string {
+function putFibre({ store, now, newId }: StoreDeps, fibre: DemoFibre, came: string): string {
   const id = newId();
   store.items.insert(id, writeOf(ITEM_SPECS.fibre, fibre.input), came);
   for (const { input, receivedG, sampleG, onHandG } of fibre.lots) {
@@ -90,7 +90,7 @@ function putFibre({ store, now, newId }: RouteDeps, fibre: DemoFibre, came: stri
 }
 
 /** A lot of the octopus's blend, made some weeks ago from what came beside the rest. */
-function blendSome({ store, now, newId }: RouteDeps, wool: DemoShelf['fibre']): void {
+function blendSome({ store, now, newId }: StoreDeps, wool: DemoShelf['fibre']): void {
   const [id, lotId, at] = [wool('tide-pool'), newId(), now().toISOString()];
   store.stock.insertLot(
     lotId,

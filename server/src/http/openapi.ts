@@ -37,7 +37,7 @@ export function openApiDocument(routes: readonly Route[]) {
   }
   return {
     openapi: '3.1.0',
-    info: { title: 'Lanakit', version: '0.4.0', license: { name: 'MIT' } },
+    info: { title: 'Lanakit', version: '0.6.0', license: { name: 'MIT' } },
     paths,
     components: { schemas: { Problem: PROBLEM_SCHEMA } },
   };

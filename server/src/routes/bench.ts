@@ -13,7 +13,7 @@ import {
 import type { Store } from '../db/index.ts';
 import type { Route } from '../http/route.ts';
 import { todayOf, type RouteDeps } from './deps.ts';
-import { planRun, revisionOf, shelfOf } from './takings.ts';
+import { designsOf, planRun, revisionOf, shelfOf } from './takings.ts';
 
 /** What needs the maker today: runs ahead with what is short, patterns with what is unknown. */
 export function benchRoutes({ store, now }: RouteDeps): Route[] {
@@ -48,6 +48,7 @@ function benchRun(store: Store, { run, plan }: DrawnRun<Run>): BenchRun {
     run,
     document,
     revisionNumber: number,
+    titles: [...designsOf(store, run).values()].map(({ title }) => title),
     packs: plan.packs,
     classG: plan.classG,
     unknownCount: plan.unknownCount,

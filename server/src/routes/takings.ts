@@ -1,15 +1,23 @@
 import {
-  portionsOfRun,
-  toPackOf,
   inDrawingOrder,
+  isOffShelf,
+  portionsOfRun,
+  restocked,
+  revisionsOfRun,
+  takingsOfPlan,
+  thawPlan,
+  toPackOf,
+  woolOnShelf,
+  type Designs,
+  type FibreStock,
   type Promised,
   type Revision,
   type Run,
+  type RunInput,
   type RunPortions,
   type Takings,
-  takingsOfPlan,
+  type ToPack,
   type Wool,
-  woolOnShelf,
 } from '@lanakit/core';
 import type { Store } from '../db/index.ts';
 
@@ -23,24 +31,52 @@ export function shelfOf({ shelf, stock }: Store): Wool {
   };
 }
 
-/** A run's revision; a run cannot exist without one (foreign key). */
+/** A run's leading revision; a run cannot exist without one (foreign key). */
 export function revisionOf(store: Store, run: Pick<Run, 'revisionId'>): Revision {
   const revision = store.patterns.findRevision(run.revisionId);
   if (!revision) throw new Error(`run without its revision ${run.revisionId}`);
   return revision;
 }
 
-/** The portions of a run from the shelf as it is, with what earlier runs take. */
+/** The patterns a run is pinned to. */
+export const designsOf = (store: Store, run: RunInput): Designs =>
+  new Map(
+    revisionsOfRun(run).flatMap((id) => {
+      const revision = store.patterns.findRevision(id);
+      return revision ? [[id, revision.document] as const] : [];
+    }),
+  );
+
+/** What is there of a fibre, and what runs before will take. */
+export const stockIn =
+  (wool: Wool, promised: ReadonlyMap<string, number>) =>
+  (fibreId: string): FibreStock => ({
+    onHandG: wool.fibres.get(fibreId)?.onHandG ?? null,
+    promisedG: promised.get(fibreId) ?? 0,
+  });
+
+/** What a run would be packed from and with, as its terms and the shelf are now. */
+export function livePlan(
+  store: Store,
+  run: RunInput,
+  wool: Wool,
+  promised: ReadonlyMap<string, number>,
+): { readonly toPack: ToPack; readonly plan: RunPortions } {
+  const toPack = toPackOf(designsOf(store, run), run, wool);
+  return { toPack, plan: portionsOfRun(toPack, run, stockIn(wool, promised)) };
+}
+
+/** The portions of a run: once it counts, as they were then, against the shelf as it is. */
 export function planRun(
   store: Store,
   run: Run,
   wool: Wool,
   promised: ReadonlyMap<string, number>,
 ): RunPortions {
-  return portionsOfRun(toPackOf(revisionOf(store, run).document, run, wool), run, (fibreId) => ({
-    onHandG: wool.fibres.get(fibreId)?.onHandG ?? null,
-    promisedG: promised.get(fibreId) ?? 0,
-  }));
+  const frozen = store.runs.frozen(run.id);
+  return frozen
+    ? restocked(thawPlan(frozen), stockIn(wool, promised))
+    : livePlan(store, run, wool, promised).plan;
 }
 
 /** What a run takes of each fibre, whatever is on hand. */
@@ -52,7 +88,8 @@ export function takingsOf(store: Store, run: Run, wool: Wool): Takings {
 export function promisedAhead(store: Store, today: string): Promised[] {
   const wool = shelfOf(store);
   const byFibre = new Map<string, Promised['runs'][number][]>();
-  for (const run of inDrawingOrder(store.runs.ahead(today))) {
+  const ahead = store.runs.ahead(today).filter(({ state }) => !isOffShelf(state));
+  for (const run of inDrawingOrder(ahead)) {
     for (const [fibreId, massG] of takingsOf(store, run, wool)) {
       const runs = byFibre.get(fibreId) ?? [];
       runs.push({ runId: run.id, name: run.name, date: run.date, massG });

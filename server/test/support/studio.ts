@@ -18,6 +18,7 @@ import pino from 'pino';
 import request from 'supertest';
 import { createApp } from '../../src/createApp.ts';
 import { createStore, openDatabase, type Db } from '../../src/db/index.ts';
+import { setPdf } from '../../src/papers/setPdf.ts';
 import type { RouteDeps } from '../../src/routes/deps.ts';
 
 /** A whole studio on a real file in a directory of its own, at a fixed day, with ids that count. */
@@ -35,7 +36,12 @@ export function openStudio(dir = mkdtempSync(join(tmpdir(), 'lanakit-test-'))): 
   const opened = openDatabase(dir);
   if (!opened.ok) throw new Error(opened.refusal.code);
   let ids = 0;
-  const deps: RouteDeps = { store: createStore(opened.db), now: () => NOW, newId: () => `id${++ids}` };
+  const deps: RouteDeps = {
+    store: createStore(opened.db),
+    now: () => NOW,
+    newId: () => `id${++ids}`,
+    setPdf,
+  };
   const app = createApp({ ...deps, log: pino({ level: 'silent' }), host: '127.0.0.1', webDir: null });
   return {
     app,

@@ -11,8 +11,10 @@ import {
   type NamedRun,
   type Needle,
   type NeedleTray,
+  type OpenedRun,
   type Promised,
   type Revision,
+  type RunTicks,
   type StoredPattern,
   type Technique,
   type Supplier,
@@ -141,7 +143,22 @@ export const useDraftOf = (id: string | null): Resource<StoredPattern> =>
 export const useRuns = (): Resource<Items<NamedRun> & { today: string }> =>
   useSWR('/runs', get<Items<NamedRun> & { today: string }>);
 
-export const useRun = (id: string): Resource<NamedRun> => useFresh(`/runs/${id}`);
+export const useRun = (id: string): Resource<OpenedRun> => useFresh(`/runs/${id}`);
+
+/** Several revisions, whole, in the order asked for. */
+export const useRevisionsById = (ids: readonly string[]): Resource<Revision[]> =>
+  useSWR(
+    ids.length === 0 ? null : `/revisions#${ids.join(',')}`,
+    () => Promise.all(ids.map((id) => get<Revision>(`/revisions/${id}`))),
+    { keepPreviousData: true, revalidateOnFocus: false },
+  );
+
+/** How often another device is asked what it ticked. */
+const TICKS_EVERY_MS = 1500;
+
+/** What is weighed and packed, by whichever device. */
+export const useTicks = (runId: string, isWatched = true): Resource<RunTicks> =>
+  useSWR(`/runs/${runId}/ticks`, get<RunTicks>, { refreshInterval: isWatched ? TICKS_EVERY_MS : 0 });
 
 /** A draft to be written on. */
 export const usePattern = (id: string): Resource<StoredPattern> => useFresh(`/patterns/${id}`);

@@ -1,5 +1,5 @@
-import type { Bench, BenchRun, Wool } from '@lanakit/core';
-import { problemWords } from '@lanakit/core/words';
+import { type Bench, type BenchRun, isOffShelf, type Wool } from '@lanakit/core';
+import { problemWords, RUN_STATE_WORDS } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useBench, useWool } from '../api/resources.ts';
@@ -65,7 +65,7 @@ function RunsAhead({ bench, wool }: { bench: Bench; wool: Wool }) {
       </header>
       {bench.runs.length === 0 && (
         <p className={styles.empty}>
-          No class is planned. <Link to="/runs?plan">Plan one</Link>.
+          Nothing is planned. <Link to="/runs?plan">Plan one</Link>.
         </p>
       )}
       <ul>
@@ -77,6 +77,9 @@ function RunsAhead({ bench, wool }: { bench: Bench; wool: Wool }) {
   );
 }
 
+/** Fibres that are named as short; the others are counted. */
+const SHORT_SHOWN = 3;
+
 function RunLine({
   run: { run, document, ...plan },
   today,
@@ -87,6 +90,7 @@ function RunLine({
   wool: Wool;
 }) {
   const pieces = useMemo(() => drawPattern(document, wool), [document, wool]);
+  const isKits = run.kind === 'kits';
   const isReady = plan.short.length + plan.uncounted.length + plan.unknownCount === 0;
   return (
     <li>
@@ -99,20 +103,29 @@ function RunLine({
         <span className={styles.what}>
           <span className={styles.name}>{run.name}</span>
           <span className="quiet">
-            {document.title}, revision {plan.revisionNumber}
+            {plan.titles.length > 1
+              ? plan.titles.join(', ')
+              : `${document.title}, revision ${plan.revisionNumber}`}
           </span>
           <span className="quiet">
-            {counted(run.seats, 'seat')} and {counted(run.sparePacks, 'spare')}
+            {counted(run.seats, isKits ? 'box' : 'seat', isKits ? 'boxes' : 'seats')} and{' '}
+            {counted(plan.packs - run.seats, 'spare')}
+            {run.state !== 'planned' && <b> · {RUN_STATE_WORDS[run.state]}</b>}
           </span>
         </span>
         <span className={styles.state}>
           <b>{showWeighed(plan.classG, run.scaleStepG)}</b>
-          {isReady && <span className="leaf small">wool is there</span>}
-          {plan.short.map(({ fibreId, shortG }) => (
+          {isReady && (
+            <span className="leaf small">{isOffShelf(run.state) ? 'packed' : 'wool is there'}</span>
+          )}
+          {plan.short.slice(0, SHORT_SHOWN).map(({ fibreId, shortG }) => (
             <span key={fibreId} className="red small">
               {showWeighed(shortG, run.scaleStepG)} {wool.fibres.get(fibreId)?.name} short
             </span>
           ))}
+          {plan.short.length > SHORT_SHOWN && (
+            <span className="red small">and {plan.short.length - SHORT_SHOWN} more short</span>
+          )}
           {plan.uncounted.map((fibreId) => (
             <span key={fibreId} className="red small">
               {wool.fibres.get(fibreId)?.name} not counted

@@ -1,19 +1,19 @@
 import {
-  costOfTakings,
+  type Designs,
   percentOf,
-  portionsOfRun,
-  type RunPortions,
-  sureness,
-  takingsOfPlan,
-  toPackOf,
-  WANTED_CHANCE,
+  type RunInput,
+  TO_BAG_FRACTION,
+  usualChance,
+  type Wool,
 } from '@lanakit/core';
 import { Button } from 'antd';
-import { useDeferredValue, useMemo } from 'react';
-import { showMoney, showWeighed } from '../words/show.ts';
+import { useMemo } from 'react';
+import { counted, showMoney, showWeighed } from '../words/show.ts';
 import styles from './HowSure.module.css';
 import type { RunDraft } from './useRunDraft.ts';
-import type { Planned } from './useRunPlan.ts';
+import type { InForce } from './useRunPlan.ts';
+import { useTries, useWays } from './useWays.ts';
+import type { Way } from './sure.worker.ts';
 
 /** Fibres that are named as the least sure. */
 const NAMED = 3;
@@ -21,97 +21,177 @@ const NAMED = 3;
 const chanceWords = (chance: number): string =>
   chance > 0.995 ? 'over 99 %' : chance < 0.005 ? 'under 1 %' : `${Math.round(chance * 100)} %`;
 
-const NO_STOCK = () => ({ onHandG: null, promisedG: 0 });
+type Terms = Pick<RunInput, 'wantedChance' | 'toBagFraction'>;
 
-interface Way {
+interface NamedWay {
   readonly name: string;
-  readonly plan: RunPortions;
-  readonly chance: number;
-  readonly costMinor: number;
+  readonly terms: Terms;
 }
 
-/** How likely it is that nobody in the class is short of anything: by a percentage, and by what each fibre needs for it. */
-export function HowSure({ runPlan, draft }: { runPlan: Planned; draft: RunDraft }) {
-  // The portions come first; this follows when there is a moment.
-  const later = useDeferredValue(runPlan);
+/** By a percentage; each pack alone for a chance; and, in a class, packs with a bag for all for the same chance. */
+function waysOf({ kind, wantedChance, toBagFraction, extraFraction }: RunInput): NamedWay[] {
+  const chance = wantedChance ?? usualChance({ kind });
+  const percent = `${percentOf(extraFraction)} % over in every ${kind === 'kits' ? 'box' : 'pack'}`;
+  return [
+    { name: percent, terms: { wantedChance: null, toBagFraction: null } },
+    { name: `Each alone, for ${percentOf(chance)} %`, terms: { wantedChance: chance, toBagFraction: null } },
+    ...(kind === 'kits'
+      ? []
+      : [
+          {
+            name: `Packs and a spare bag, for ${percentOf(chance)} %`,
+            terms: { wantedChance: chance, toBagFraction: toBagFraction ?? TO_BAG_FRACTION },
+          },
+        ]),
+  ];
+}
+
+const isSame = (a: Terms, b: Terms): boolean =>
+  a.wantedChance === b.wantedChance && (a.wantedChance === null || a.toBagFraction === b.toBagFraction);
+
+/** How sure it is that nobody is short, three ways for the same event, side by side in grams and money. */
+export function HowSure({ runPlan, draft }: { runPlan: InForce; draft: RunDraft }) {
   const { input } = draft;
-  const { seats, sparePacks, skill, roster, scaleStepG, extraFraction, wantedChance } = input;
-  const both = useMemo(() => {
-    const terms = { seats, sparePacks, skill, roster, scaleStepG, extraFraction };
-    const way = (name: string, chance: number | null): Way & { sure: ReturnType<typeof sureness> } => {
-      const run = { ...terms, wantedChance: chance };
-      const toPack = toPackOf(later.revision.document, run, later.wool);
-      const plan = portionsOfRun(toPack, run, NO_STOCK);
-      const sure = sureness(toPack, plan, run);
-      return {
-        name,
-        plan,
-        sure,
-        chance: sure.chance,
-        costMinor: costOfTakings(takingsOfPlan(plan), later.shelf).known,
-      };
-    };
-    const chance = wantedChance ?? WANTED_CHANCE;
-    return {
-      percent: way(`${percentOf(extraFraction)} % over in every pack`, null),
-      chance: way(`As each needs, for ${percentOf(chance)} %`, chance),
-    };
-  }, [later, seats, sparePacks, skill, roster, scaleStepG, extraFraction, wantedChance]);
-  const inUse = wantedChance === null ? both.percent : both.chance;
-  const widest = Math.max(both.percent.plan.classG, both.chance.plan.classG, 1);
-  const more = {
-    massG: both.chance.plan.classG - both.percent.plan.classG,
-    costMinor: both.chance.costMinor - both.percent.costMinor,
-  };
-  if (inUse.sure.fibres.length === 0) return null;
+  const { revisions, wool, shelf } = runPlan;
+  const isKits = input.kind === 'kits';
+  const ways = waysOf(input);
+  const designs = useMemo(
+    () => new Map([...revisions].map(([id, { document }]) => [id, document])),
+    [revisions],
+  );
+  const found = useWays(
+    ways.map(({ terms }) => ({ ...input, ...terms })),
+    designs,
+    wool,
+  );
+  const at = ways.findIndex(({ terms }) => isSame(terms, input));
+  const inUse = found?.[at];
+  if (inUse?.sure.fibres.length === 0) return null;
+  const widest = Math.max(1, ...(found ?? []).map(({ classG }) => classG));
   return (
     <section className={styles.sure} aria-label="So that nobody is short">
       <h3>
-        So that nobody is short{' '}
-        <span className="quiet small">in the whole class, of anything; spare packs not reckoned on</span>
+        So that {isKits ? 'a box suffices' : 'nobody is short'}{' '}
+        <span className="quiet small">
+          {isKits
+            ? 'by post, of anything that is in it'
+            : 'in the whole class, of anything; spare packs not reckoned on'}
+        </span>
       </h3>
-      {[both.percent, both.chance].map((way) => (
-        <div key={way.name} className={`${styles.way} ${way === inUse ? styles.inUse : ''}`}>
-          <span>{way.name}</span>
-          <span
-            aria-hidden
-            className={`${styles.bar} ${way === inUse ? '' : styles.other}`}
-            style={{ width: `${(way.plan.classG / widest) * 100}%` }}
+      {ways.map((way, index) => {
+        const own = found?.[index];
+        return (
+          <WayRow
+            key={way.name}
+            {...{ way, own, widest }}
+            isInUse={index === at}
+            wanted={usualChance(input)}
+            scaleStepG={input.scaleStepG}
+            onUse={() => draft.change(way.terms)}
           />
-          <b className={way.chance < WANTED_CHANCE - 0.005 ? 'amber' : 'leaf'}>{chanceWords(way.chance)}</b>
-          <b>{showWeighed(way.plan.classG, scaleStepG)}</b>
-        </div>
-      ))}
-      <p className="small">
-        Least sure{wantedChance === null ? ' as packed' : ''}:{' '}
-        {inUse.sure.fibres
-          .slice(0, NAMED)
-          .map(
-            ({ fibreId, chance }) => `${later.shelf.get(fibreId)?.name ?? 'a fibre'} ${chanceWords(chance)}`,
-          )
-          .join(', ')}
-        .{' '}
-        {wantedChance === null ? (
-          <>
-            {percentOf(WANTED_CHANCE)} % takes {showWeighed(Math.max(0, more.massG), scaleStepG)} more
-            {more.costMinor > 0 && `, about ${showMoney(more.costMinor)}`}.{' '}
-            <Button size="small" onClick={() => draft.change({ wantedChance: WANTED_CHANCE })}>
-              Pack for {percentOf(WANTED_CHANCE)} %
-            </Button>
-          </>
-        ) : (
-          <Button size="small" onClick={() => draft.change({ wantedChance: null })}>
-            Back to {percentOf(extraFraction)} % over
-          </Button>
-        )}{' '}
-        What a make takes is an estimate still: a finished piece on the scale makes all of this less.{' '}
-        {inUse.sure.unknown.length > 0 && (
-          <span className="red">
-            Not reckoned with, because something of it is unknown:{' '}
-            {inUse.sure.unknown.map((fibreId) => later.shelf.get(fibreId)?.name ?? 'a fibre').join(', ')}.
-          </span>
-        )}
-      </p>
+        );
+      })}
+      {inUse && (
+        <p className="small">
+          Least sure as packed:{' '}
+          {inUse.sure.fibres
+            .slice(0, NAMED)
+            .map(({ fibreId, chance }) => `${shelf.get(fibreId)?.name ?? 'a fibre'} ${chanceWords(chance)}`)
+            .join(', ')}
+          . What a make takes is an estimate still: a finished piece on the scale makes all of this less.{' '}
+          {inUse.sure.unknown.length > 0 && (
+            <span className="red">
+              Not reckoned with, because something of it is unknown:{' '}
+              {inUse.sure.unknown.map((fibreId) => shelf.get(fibreId)?.name ?? 'a fibre').join(', ')}.
+            </span>
+          )}
+        </p>
+      )}
+      <Tries key={JSON.stringify(input)} {...{ input, designs, wool, isKits }} />
     </section>
   );
+}
+
+interface WayRowProps {
+  way: NamedWay;
+  own: Way | undefined;
+  widest: number;
+  isInUse: boolean;
+  wanted: number;
+  scaleStepG: number;
+  onUse: () => void;
+}
+
+function WayRow({ way, own, widest, isInUse, wanted, scaleStepG, onUse }: WayRowProps) {
+  const inPacksG = own ? own.classG - own.bagG : 0;
+  return (
+    <div className={`${styles.way} ${isInUse ? styles.inUse : ''}`}>
+      <span>{way.name}</span>
+      <span aria-hidden className={styles.bars}>
+        <span
+          className={`${styles.bar} ${isInUse ? '' : styles.other}`}
+          style={{ width: `${(inPacksG / widest) * 100}%` }}
+        />
+        {own && own.bagG > 0 && (
+          <span
+            className={`${styles.bar} ${styles.bag}`}
+            style={{ width: `${(own.bagG / widest) * 100}%` }}
+          />
+        )}
+      </span>
+      <b className={own && own.sure.chance < wanted - 0.005 ? 'amber' : 'leaf'}>
+        {own ? chanceWords(own.sure.chance) : '…'}
+      </b>
+      <b>{own ? showWeighed(own.classG, scaleStepG) : '…'}</b>
+      <span className="num">{own ? showMoney(own.costMinor) : ''}</span>
+      {isInUse ? (
+        <span className="quiet small">in use</span>
+      ) : (
+        <Button size="small" aria-label={`Use: ${way.name}`} disabled={!own} onClick={onUse}>
+          Use it
+        </Button>
+      )}
+    </div>
+  );
+}
+
+interface TriesProps {
+  input: RunInput;
+  designs: Designs;
+  wool: Wool;
+  isKits: boolean;
+}
+
+/** The run tried many times over by chance: the judge of the sums above. */
+function Tries({ input, designs, wool, isKits }: TriesProps) {
+  const [state, start] = useTries();
+  switch (state.kind) {
+    case 'none':
+      return (
+        <Button size="small" onClick={() => start(input, designs, wool)}>
+          Try it 10 000 times
+        </Button>
+      );
+    case 'working':
+      return (
+        <p className="small" role="status">
+          {Math.round(state.share * 100)} % tried{' '}
+          <Button size="small" onClick={state.stop}>
+            Stop
+          </Button>
+        </p>
+      );
+    case 'done': {
+      const { tries, enough, cameFraction } = state.simulated;
+      return (
+        <p className="small" role="status">
+          Of {counted(tries, isKits ? 'box' : 'class', isKits ? 'boxes' : 'classes')} made by chance,{' '}
+          <b>{enough}</b> had enough of everything: {((enough / tries) * 100).toFixed(1)} %.
+          {input.toBagFraction !== null &&
+            input.wantedChance !== null &&
+            ` Of each fibre, ${(cameFraction * 100).toFixed(0)} % of learners came to the bag.`}
+        </p>
+      );
+    }
+  }
 }

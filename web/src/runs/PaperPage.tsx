@@ -1,62 +1,223 @@
-import type { RunInput } from '@lanakit/core';
-import { Button } from 'antd';
-import { useMemo, type ReactNode } from 'react';
+import {
+  makePaper,
+  PAPER_NAMES,
+  type Paper,
+  type PaperLabel,
+  type PaperName,
+  type PaperRow,
+  type PaperSection,
+  swatchSvg,
+  type Swatch,
+} from '@lanakit/core/papers';
+import type { OpenedRun } from '@lanakit/core';
+import { Button, Segmented } from 'antd';
+import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
-import { useRun } from '../api/resources.ts';
+import { useBlends, useFindings, useNeedles, useRun } from '../api/resources.ts';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
-import { counted, showDay } from '../words/show.ts';
-import { extraWords } from './groupWords.ts';
-import styles from './Sheets.module.css';
+import { LabelFields, useLabelSheet } from './LabelFields.tsx';
+import styles from './Paper.module.css';
+import sheets from './Sheets.module.css';
 import { runInputOf } from './useRunDraft.ts';
-import { useRunPlan, type RunPlan } from './useRunPlan.ts';
+import { useRunKit } from './useRunKit.ts';
+import { type Planned, useRunPlan } from './useRunPlan.ts';
 
-interface PaperPageProps {
-  title: string;
-  children: (runPlan: RunPlan & { kind: 'plan' }, input: RunInput) => ReactNode;
+/** A paper of a run as it will lie on the table, to print from here or to take as a file. */
+export function PaperPage() {
+  const { id = '', name = '' } = useParams();
+  const { data, error } = useRun(id);
+  const own = PAPER_NAMES.find((one) => one === name);
+  if (!own || (error instanceof ApiProblem && error.problem.status === 404)) return <NotFound />;
+  if (!data) return <Loading error={error} />;
+  return <OnPaper key={own} run={data} name={own} />;
 }
 
-/** A sheet of a class as it will lie on paper, with its heading and the way to print it. */
-export function PaperPage({ title, children }: PaperPageProps) {
-  const { id = '' } = useParams();
-  const { data: run, error } = useRun(id);
-  const input = useMemo(() => (run ? runInputOf(run) : null), [run]);
-  const runPlan = useRunPlan(id, input);
-  if (error instanceof ApiProblem && error.problem.status === 404) return <NotFound />;
-  if (!run || !input || runPlan.kind !== 'plan') {
-    return <Loading error={error ?? (runPlan.kind === 'loading' ? runPlan.error : undefined)} />;
-  }
-  const { revision, plan } = runPlan;
+function OnPaper({ run, name }: { run: OpenedRun; name: PaperName }) {
+  const input = useMemo(() => runInputOf(run), [run]);
+  const runPlan = useRunPlan(run.id, input, run.frozen);
+  if (runPlan.kind !== 'plan')
+    return <Loading error={runPlan.kind === 'loading' ? runPlan.error : undefined} />;
+  return <Laid run={run} name={name} runPlan={runPlan} />;
+}
+
+type Page = 'a4' | 'letter';
+
+function Laid({ run, name, runPlan }: { run: OpenedRun; name: PaperName; runPlan: Planned }) {
+  const [page, setPage] = useState<Page>('a4');
+  const labels = useLabelSheet(page);
+  const paper = usePaper(name, runPlan);
+  if (!paper) return <Loading error={undefined} />;
+  const base = `/api/runs/${run.id}/papers/${name}`;
+  const query = name === 'labels' ? labels.query : `page=${page}`;
+  const isWrong = name === 'labels' && labels.problems.length > 0;
   return (
-    <main className={styles.desk}>
-      <div className={`${styles.tools} no-print`}>
-        <Link to={`/runs/${id}`}>← {run.name}</Link>
-        <span className="quiet small">A4 or Letter, black and white will do</span>
-        <Button type="primary" onClick={() => window.print()}>
-          Print
-        </Button>
+    <main className={sheets.desk}>
+      <div className={`${sheets.tools} no-print`}>
+        <Link to={`/runs/${run.id}`}>← {run.name}</Link>
+        <Segmented<Page>
+          aria-label="Page"
+          value={page}
+          options={[
+            { value: 'a4', label: 'A4' },
+            { value: 'letter', label: 'Letter' },
+          ]}
+          onChange={setPage}
+        />
+        <span className={styles.files}>
+          <a href={`${base}/csv`} download>
+            CSV
+          </a>
+          <a href={`/api/runs/${run.id}/json`} download>
+            JSON of the run
+          </a>
+          <Button disabled={isWrong} onClick={() => window.print()}>
+            Print
+          </Button>
+          <Button type="primary" href={`${base}/pdf?${query}`} disabled={isWrong} download>
+            PDF
+          </Button>
+        </span>
       </div>
-      <article className={styles.paper}>
-        <header className={styles.paperHead}>
-          <h1>{title}</h1>
-          <p>
-            <b>{run.name}</b>, {showDay(run.date)}: {counted(run.seats, 'seat')},{' '}
-            {counted(run.sparePacks, 'spare pack')}
-            <br />
-            {revision.document.title}, revision {revision.number}. {capital(extraWords(run))}, to{' '}
-            {run.scaleStepG} g.
-          </p>
-        </header>
-        {plan.unknownCount > 0 && <p className="red">At least: {plan.unknownCount} amounts are unknown.</p>}
-        {children(runPlan, input)}
-        <footer className={styles.paperFoot}>
-          Barbed needles are sharp and break: look at the work, pad beneath it. Wool and dyes: ask about
-          allergies.
-        </footer>
-      </article>
+      {name === 'labels' ? (
+        <LabelFields state={labels} paper={paper} base={base} />
+      ) : (
+        <PaperSheet paper={paper} />
+      )}
     </main>
   );
 }
 
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+/** The same paper as the server sets, from what is on the screen. */
+function usePaper(name: PaperName, runPlan: Planned): Paper | null {
+  const blends = useBlends().data;
+  const findings = useFindings().data;
+  const needles = useNeedles().data;
+  const { own } = useRunKit(runPlan.input);
+  return useMemo(() => {
+    if (!blends || !findings || !needles) return null;
+    const { input, toPack, plan, packs, wool, revisions } = runPlan;
+    return makePaper(name, {
+      input,
+      toPack,
+      plan,
+      packs,
+      wool: { ...wool, findings: new Map(findings.items.map((finding) => [finding.id, finding])) },
+      revisionNumbers: new Map([...revisions].map(([id, { number }]) => [id, number])),
+      needles: needles.items,
+      kit: input.kind === 'class' ? (own?.kit ?? null) : null,
+      blendIds: new Set(blends.items.map(({ id }) => id)),
+    });
+  }, [name, runPlan, blends, findings, needles, own]);
+}
+
+function PaperSheet({ paper }: { paper: Paper }) {
+  return (
+    <article className={sheets.paper}>
+      <header className={styles.head}>
+        <h1>{paper.title}</h1>
+        {paper.head.map((line) => (
+          <p key={line}>{line}</p>
+        ))}
+      </header>
+      {paper.sections.map((own, at) => (
+        <Section key={at} own={own} />
+      ))}
+      <footer className={sheets.paperFoot}>{paper.foot}</footer>
+    </article>
+  );
+}
+
+function Section({ own }: { own: PaperSection }) {
+  return (
+    <section className={styles.section}>
+      <h2>
+        {own.swatch && <PaperSwatch swatch={own.swatch} width={44} height={16} />} {own.title}
+        <span>{own.aside}</span>
+      </h2>
+      {own.notes.map((line) => (
+        <p key={line} className={styles.note}>
+          {line}
+        </p>
+      ))}
+      {own.rows.length > 0 && (
+        <table>
+          <thead>
+            <tr>
+              <th aria-label="to tick" />
+              {own.columns.map(({ title, align }) => (
+                <th key={title} scope="col" style={{ textAlign: align }}>
+                  {title}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {own.rows.map((line, at) => (
+              <Line key={at} line={line} own={own} />
+            ))}
+          </tbody>
+        </table>
+      )}
+    </section>
+  );
+}
+
+/** Boxes that are drawn for one line; more are ticked in one. */
+const MOST_BOXES = 60;
+
+function Line({ line, own }: { line: PaperRow; own: PaperSection }) {
+  const noteAt = Math.max(
+    0,
+    own.columns.findIndex(({ isWide }) => isWide),
+  );
+  return (
+    <tr>
+      <td className={styles.boxes}>
+        {line.swatch && <PaperSwatch swatch={line.swatch} width={30} height={12} />}
+        {Array.from({ length: Math.min(line.ticks, MOST_BOXES) }, (_, at) => (
+          <span key={at} className={sheets.box} />
+        ))}
+      </td>
+      {own.columns.map(({ title, align }, at) => (
+        <td key={title} style={{ textAlign: align }} className={align === 'right' ? styles.number : ''}>
+          {line.cells[at]}
+          {at === noteAt && line.note && <small>{line.note}</small>}
+        </td>
+      ))}
+    </tr>
+  );
+}
+
+/** As in the PDF: colour, and a hatching for printers without. */
+export const PaperSwatch = ({ swatch, width, height }: { swatch: Swatch; width: number; height: number }) => (
+  <img
+    alt=""
+    width={width}
+    height={height}
+    src={`data:image/svg+xml;utf8,${encodeURIComponent(swatchSvg(swatch, width, height))}`}
+  />
+);
+
+/** One label as it will be stuck on. */
+export function Label({ label }: { label: PaperLabel & { readonly more: number } }) {
+  return (
+    <div className={styles.label}>
+      <b>{label.title}</b>
+      {(label.bag !== '' || label.keepBack !== '') && (
+        <i>{[label.bag, label.keepBack].filter((word) => word !== '').join(' · ')}</i>
+      )}
+      {label.lines.map(({ swatch, text, grams }, at) => (
+        <span key={at} className={styles.labelLine}>
+          {swatch && <PaperSwatch swatch={swatch} width={18} height={9} />}
+          <span>{text}</span>
+          <b>{grams}</b>
+        </span>
+      ))}
+      {label.more > 0 && <small>and {label.more} more: see the pack list</small>}
+      <small>{label.parts}</small>
+      <small className={styles.labelFoot}>{label.foot}</small>
+    </div>
+  );
+}

@@ -1,23 +1,30 @@
-import { type FibrePortion, type PortionLine, type RunFibre, type RunInput } from '@lanakit/core';
-import { ROLE_WORDS } from '@lanakit/core/words';
+import {
+  type FibrePortion,
+  type PackGroup,
+  type PortionLine,
+  type RunFibre,
+  type RunInput,
+} from '@lanakit/core';
+import { groupWords, ROLE_WORDS } from '@lanakit/core/words';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
 import { HowItCame } from '../look/HowItCame.tsx';
 import { portionCame } from '../words/portionCame.ts';
-import { BAG_WORDS, ownerLine } from '../words/ownerWords.ts';
+import { ownerLine } from '../words/ownerWords.ts';
 import { PREPARATION_WORDS, showGrams, showLikely, showWeighed } from '../words/show.ts';
 import { weighingWords } from '../words/weighingWords.ts';
-import { extraWords, groupTitle, whoseWords } from './groupWords.ts';
+import { bagTitle, extraWords, whoseWords } from './groupWords.ts';
 import styles from './PortionsTable.module.css';
-import type { Planned } from './useRunPlan.ts';
+import { FibreWhy } from './FibreWhy.tsx';
+import type { InForce } from './useRunPlan.ts';
 
 interface PortionsTableProps {
-  runPlan: Planned;
+  runPlan: InForce;
   input: RunInput;
 }
 
 /** What one pack gets of each fibre, for which parts, packs that are alike together, and what the class takes. */
 export function PortionsTable({ runPlan, input }: PortionsTableProps) {
-  const { plan, groups, telling, shelf, revision } = runPlan;
+  const { plan, groups, telling, shelf } = runPlan;
   const isOne = groups.length === 1;
   return (
     <>
@@ -48,7 +55,7 @@ export function PortionsTable({ runPlan, input }: PortionsTableProps) {
                   ) : (
                     <span className={styles.group} title={whoseWords(group, input.roster)}>
                       {fibre && <FibreSwatch fibre={fibre} width={58} height={16} />}
-                      <b>{groupTitle(revision.document, group)}</b> × {group.packs}
+                      <b>{groupWords(group)}</b> × {group.packs}
                     </span>
                   )}
                 </th>
@@ -92,7 +99,6 @@ function FibreRows({ own, runPlan, input }: { own: RunFibre } & PortionsTablePro
     packs,
     portion: fibres.find((portion) => portion.fibreId === own.fibreId && portion.bag === own.bag) ?? null,
   }));
-  const first = cells.find(({ portion }) => portion !== null)?.portion ?? null;
   const opening = (portion: FibrePortion, packs: number, words: string) => (
     <HowItCame
       title={`${fibre?.name ?? 'Fibre'} in one pack and in all`}
@@ -101,8 +107,11 @@ function FibreRows({ own, runPlan, input }: { own: RunFibre } & PortionsTablePro
       {words}
     </HowItCame>
   );
-  const total = (massG: number) =>
-    plan.groups.length === 1 && first ? opening(first, plan.packs, weigh(massG)) : weigh(massG);
+  const total = (massG: number) => (
+    <FibreWhy fibreId={own.fibreId} runPlan={runPlan}>
+      {weigh(massG)}
+    </FibreWhy>
+  );
   return (
     <tbody>
       <tr className={styles.fibre}>
@@ -110,7 +119,7 @@ function FibreRows({ own, runPlan, input }: { own: RunFibre } & PortionsTablePro
         <th scope="row">
           {fibre?.name ?? 'A fibre no longer on the shelf'}{' '}
           <span className="quiet">{fibre && PREPARATION_WORDS[fibre.preparation]}</span>
-          {BAG_WORDS[own.bag] && <span className="amber"> · {BAG_WORDS[own.bag]}</span>}
+          {bagTitle(own.bag, runPlan) && <span className="amber"> · {bagTitle(own.bag, runPlan)}</span>}
         </th>
         {cells.map(({ key, packs, portion }) => (
           <td key={key}>
@@ -123,7 +132,12 @@ function FibreRows({ own, runPlan, input }: { own: RunFibre } & PortionsTablePro
               : '–'}
           </td>
         ))}
-        <td>{total(own.classG)}</td>
+        <td>
+          {total(own.classG)}
+          {own.lossG > 0 && (
+            <span className={styles.promised}>+ {showGrams(own.lossG)} lost in weighing</span>
+          )}
+        </td>
         <td>
           {own.freeG === null ? (
             <span className="red">not counted</span>
@@ -141,18 +155,30 @@ function FibreRows({ own, runPlan, input }: { own: RunFibre } & PortionsTablePro
         <td className="red">{(own.shortG ?? 0) > 0 && total(own.shortG ?? 0)}</td>
       </tr>
       <LineRows cells={cells} runPlan={runPlan} input={input} />
-      {cells.map(({ key, packs, portion }) =>
-        portion?.weighing.kind === 'together' ? (
-          <tr key={key} className={styles.part}>
-            <td />
-            <td colSpan={4 + cells.length} className="quiet">
-              {cells.length > 1 && `For ${packs}: `}
-              {weighingWords(portion.weighing, input.scaleStepG)}
-            </td>
-          </tr>
-        ) : null,
-      )}
+      {[...togetherWords(cells, input)].map(([words, packs]) => (
+        <tr key={words} className={styles.part}>
+          <td />
+          <td colSpan={4 + cells.length} className="quiet">
+            {cells.length > 1 && `For ${packs}: `}
+            {words}
+          </td>
+        </tr>
+      ))}
     </tbody>
+  );
+}
+
+/** How portions too small for the scale are weighed, with how many packs that is for: what is weighed along is said once. */
+function togetherWords(
+  cells: readonly { readonly portion: FibrePortion | null }[],
+  { scaleStepG }: RunInput,
+): Map<string, number> {
+  return new Map(
+    cells.flatMap(({ portion }) =>
+      portion?.weighing.kind === 'together'
+        ? [[weighingWords(portion.weighing, scaleStepG), portion.weighing.packs] as const]
+        : [],
+    ),
   );
 }
 
@@ -160,26 +186,48 @@ interface LineRowsProps extends PortionsTableProps {
   cells: readonly { readonly key: string; readonly portion: FibrePortion | null }[];
 }
 
+/** A use of one design, whichever groups have it. */
+interface SameLine {
+  readonly line: PortionLine;
+  readonly group: PackGroup;
+}
+
+const lineKey = ({ useId, makeAt }: PortionLine, group: PackGroup): string =>
+  `${group.makes[makeAt]?.revisionId ?? ''} ${useId}`;
+
 /** Each use of the fibre, pack by pack. */
-function LineRows({ cells, runPlan: { revision }, input }: LineRowsProps) {
-  const lines = new Map<string, PortionLine>();
-  for (const { portion } of cells) for (const line of portion?.lines ?? []) lines.set(line.useId, line);
-  const grams = (line: PortionLine | undefined) => {
-    if (!line) return '';
-    return line.weighedG === null || line.weighedG === 0
-      ? showLikely(line.exactG)
-      : showWeighed(line.weighedG, input.scaleStepG);
+function LineRows({ cells, runPlan: { groups }, input }: LineRowsProps) {
+  const lines = new Map<string, SameLine>();
+  const groupOf = new Map(groups.map((group) => [group.key, group]));
+  for (const { key, portion } of cells) {
+    const group = groupOf.get(key);
+    for (const line of portion?.lines ?? []) if (group) lines.set(lineKey(line, group), { line, group });
+  }
+  const designs = new Set(groups.flatMap(({ makes }) => makes.map(({ revisionId }) => revisionId)));
+  const grams = (own: readonly PortionLine[]) => {
+    if (own.length === 0) return '';
+    const weighedG = own.reduce((sum, line) => sum + (line.weighedG ?? 0), 0);
+    return weighedG === 0
+      ? showLikely(own.reduce((sum, line) => sum + line.exactG, 0))
+      : showWeighed(weighedG, input.scaleStepG);
   };
-  return [...lines.values()].map((line) => (
-    <tr key={line.useId} className={styles.part}>
-      <td />
-      <td>
-        {ownerLine(line.owner, revision.document)} <span className="quiet">{ROLE_WORDS[line.role]}</span>
-      </td>
-      {cells.map(({ key, portion }) => (
-        <td key={key}>{grams(portion?.lines.find(({ useId }) => useId === line.useId))}</td>
-      ))}
-      <td colSpan={3} />
-    </tr>
-  ));
+  return [...lines].map(([id, { line, group }]) => {
+    const make = group.makes[line.makeAt];
+    return (
+      <tr key={id} className={styles.part}>
+        <td />
+        <td>
+          {designs.size > 1 && `${make?.pattern.title}: `}
+          {make && ownerLine(line.owner, make.pattern)} <span className="quiet">{ROLE_WORDS[line.role]}</span>
+        </td>
+        {cells.map(({ key, portion }) => {
+          const own = groupOf.get(key);
+          return (
+            <td key={key}>{grams(portion?.lines.filter((one) => own && lineKey(one, own) === id) ?? [])}</td>
+          );
+        })}
+        <td colSpan={3} />
+      </tr>
+    );
+  });
 }

@@ -1,11 +1,19 @@
-import { choiceOfSeat, type PackGroup, type RunInput, type Seat, seatName, seatsOf } from '@lanakit/core';
+import {
+  choiceOfSeat,
+  hasChoice,
+  type PackGroup,
+  type RunInput,
+  type Seat,
+  seatName,
+  seatsOf,
+} from '@lanakit/core';
+import { groupWords } from '@lanakit/core/words';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
-import { groupTitle } from './groupWords.ts';
 import styles from './Room.module.css';
-import type { Planned } from './useRunPlan.ts';
+import type { InForce } from './useRunPlan.ts';
 
 interface RoomProps {
-  runPlan: Planned;
+  runPlan: InForce;
   input: RunInput;
   chosen: number | null;
   onChoose: (seat: number) => void;
@@ -48,9 +56,8 @@ function SeatMark({ seat, runPlan, chosen, onChoose }: { seat: Seat } & Omit<Roo
   const choice = choiceOfSeat(revision.document, seat);
   const group = groups.find(({ seats }) => seats.includes(seat.seat));
   const fibre = shelf.get(telling.get(group?.key ?? '') ?? '');
-  const isOpen =
-    choice.kind !== 'chosen' && revision.document.options.length + revision.document.colourways.length > 0;
-  const words = [seatName(seat), stateWords(choice.kind, revision.document, group)].join(', ');
+  const isOpen = choice.kind !== 'chosen' && hasChoice(revision.document);
+  const words = [seatName(seat), stateWords(choice.kind, group)].join(', ');
   return (
     <button
       type="button"
@@ -76,14 +83,10 @@ function SeatMark({ seat, runPlan, chosen, onChoose }: { seat: Seat } & Omit<Roo
   );
 }
 
-function stateWords(
-  kind: ReturnType<typeof choiceOfSeat>['kind'],
-  pattern: Parameters<typeof groupTitle>[0],
-  group: PackGroup | undefined,
-): string {
+function stateWords(kind: ReturnType<typeof choiceOfSeat>['kind'], group: PackGroup | undefined): string {
   switch (kind) {
     case 'chosen':
-      return group ? groupTitle(pattern, group) : '';
+      return group ? groupWords(group) : '';
     case 'undecided':
       return 'not chosen yet';
     case 'gone':

@@ -30,20 +30,22 @@ export function RunFields({ input, revisions, problemAt, autoFocus = false, onCh
           />
         )}
       </Field>
-      <Field label="Pattern" problem={problemAt('/revisionId')} className={styles.wide ?? ''}>
-        {(control) => (
-          <Select<string>
-            {...control}
-            value={input.revisionId}
-            popupMatchSelectWidth={320}
-            options={revisions.map(({ id, title, number }) => ({
-              value: id,
-              label: `${title}, revision ${number}`,
-            }))}
-            onChange={(revisionId) => onChange({ revisionId })}
-          />
-        )}
-      </Field>
+      {input.kind === 'class' && (
+        <Field label="Pattern" problem={problemAt('/revisionId')} className={styles.wide ?? ''}>
+          {(control) => (
+            <Select<string>
+              {...control}
+              value={input.revisionId}
+              popupMatchSelectWidth={320}
+              options={revisions.map(({ id, title, number }) => ({
+                value: id,
+                label: `${title}, revision ${number}`,
+              }))}
+              onChange={(revisionId) => onChange({ revisionId })}
+            />
+          )}
+        </Field>
+      )}
       <Field label="Day" problem={problemAt('/date')} className={styles.wide ?? ''}>
         {(control) => (
           <Input
@@ -54,22 +56,26 @@ export function RunFields({ input, revisions, problemAt, autoFocus = false, onCh
           />
         )}
       </Field>
-      <NumberField
-        label="Seats"
-        value={input.seats}
-        bounds={RUN_BOUNDS.seats}
-        isWhole
-        problem={problemAt('/seats')}
-        onValue={(seats) => onChange({ seats })}
-      />
-      <NumberField
-        label="Spare packs"
-        value={input.sparePacks}
-        bounds={RUN_BOUNDS.sparePacks}
-        isWhole
-        problem={problemAt('/sparePacks')}
-        onValue={(sparePacks) => onChange({ sparePacks })}
-      />
+      {input.kind === 'class' && (
+        <>
+          <NumberField
+            label="Seats"
+            value={input.seats}
+            bounds={RUN_BOUNDS.seats}
+            isWhole
+            problem={problemAt('/seats')}
+            onValue={(seats) => onChange({ seats })}
+          />
+          <NumberField
+            label="Spare packs"
+            value={input.sparePacks}
+            bounds={RUN_BOUNDS.sparePacks}
+            isWhole
+            problem={problemAt('/sparePacks')}
+            onValue={(sparePacks) => onChange({ sparePacks })}
+          />
+        </>
+      )}
       <NumberField
         label="Scale reads to"
         value={input.scaleStepG}
@@ -89,7 +95,7 @@ export function RunFields({ input, revisions, problemAt, autoFocus = false, onCh
         />
       ) : (
         <NumberField
-          label="Nobody short, with"
+          label={input.kind === 'kits' ? 'A box suffices, with' : 'Nobody short, with'}
           value={percentOf(input.wantedChance)}
           bounds={CHANCE_BOUNDS}
           suffix="%"

@@ -1,26 +1,38 @@
-import { type NamedRun, type RunInput, shortOfPlan, takingsOfPlan, uncountedOfPlan } from '@lanakit/core';
-import { Button } from 'antd';
-import { type ReactNode, useMemo } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
-import { ApiProblem, send } from '../api/client.ts';
-import { refresh, useRevisions, useRun, useTray } from '../api/resources.ts';
+import type { OpenedRun, RunInput } from '@lanakit/core';
+import { Segmented } from 'antd';
+import { useMemo } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { ApiProblem } from '../api/client.ts';
+import { useRevisions, useRun } from '../api/resources.ts';
 import { SaveMark } from '../draft/SaveMark.tsx';
 import { drawPattern } from '../figure/pieces.ts';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
-import { useNotice } from '../shell/Notice.tsx';
 import { InTopBar } from '../shell/TopSlot.tsx';
-import { counted, showDay, showLikely, showWeighed } from '../words/show.ts';
+import { counted, showDay } from '../words/show.ts';
+import { Boxes } from './Boxes.tsx';
+import { CostSheet } from './CostSheet.tsx';
+import { Difference } from './Difference.tsx';
+import { FindingsTable } from './FindingsTable.tsx';
 import { HowSure } from './HowSure.tsx';
+import { PackGrid } from './PackGrid.tsx';
 import { PortionsTable } from './PortionsTable.tsx';
+import { RightsNote } from './RightsNote.tsx';
 import { RunConflict } from './RunConflict.tsx';
 import { runProblems, RunFields } from './RunFields.tsx';
-import { WhoComes } from './WhoComes.tsx';
+import { RunDesigns } from './RunDesigns.tsx';
+import { CopyRun, DeleteRun } from './RunEnds.tsx';
 import styles from './RunPage.module.css';
+import { RunPapers, SheetLink } from './RunPapers.tsx';
+import { RunStates } from './RunStates.tsx';
+import { StateButtons } from './StateButtons.tsx';
+import { RunTerms } from './RunTerms.tsx';
+import { SinceOpened } from './SinceOpened.tsx';
 import { useRunDraft, type RunDraft } from './useRunDraft.ts';
 import { useRunKit } from './useRunKit.ts';
-import { useRunPlan, type RunPlan } from './useRunPlan.ts';
+import { type InForce, type Planned, useRunPlan } from './useRunPlan.ts';
+import { WhoComes } from './WhoComes.tsx';
 
 export function RunPage() {
   const { id = '' } = useParams();
@@ -28,71 +40,59 @@ export function RunPage() {
 }
 
 function OpenRun({ id }: { id: string }) {
-  const { data, error } = useRun(id);
+  const { data, error, mutate } = useRun(id);
   if (error instanceof ApiProblem && error.problem.status === 404) return <NotFound />;
   if (!data) return <Loading error={error} />;
-  return <RunTable run={data} />;
+  // Taken up anew whenever its numbers were: the draft goes on from that version.
+  return <RunTable key={`${data.state} ${data.frozen?.at ?? ''}`} run={data} onMoved={() => mutate()} />;
 }
 
-/** A class: who comes, what each gets, what the shelf says to it. */
-function RunTable({ run }: { run: NamedRun }) {
+interface RunTableProps {
+  run: OpenedRun;
+  onMoved: () => Promise<unknown>;
+}
+
+/** A class or a batch of kits: who, what each gets, how far it is, what the shelf says to it. */
+function RunTable({ run, onMoved }: RunTableProps) {
   const draft = useRunDraft(run);
-  const { data: revisions } = useRevisions();
-  const runPlan = useRunPlan(run.id, draft.input);
+  const runPlan = useRunPlan(run.id, draft.input, run.frozen);
   const { input } = draft;
+  const isKits = input.kind === 'kits';
   return (
     <main className={styles.page}>
       <InTopBar>
         <SaveMark state={draft.saveState} />
       </InTopBar>
       <header className={`sheet ${styles.header}`}>
-        <h1>{input.name || 'Unnamed class'}</h1>
+        <h1>{input.name || (isKits ? 'Unnamed batch' : 'Unnamed class')}</h1>
         <div className={styles.headFact}>
           <b>{input.date ? showDay(input.date) : 'No day yet'}</b>
           <span className="quiet small">
-            {counted(input.seats, 'seat')}, {counted(input.sparePacks, 'spare pack')}
+            {counted(input.seats, isKits ? 'box' : 'seat', isKits ? 'boxes' : 'seats')}
           </span>
         </div>
-        {runPlan.kind === 'plan' && (
-          <div className={styles.headFact}>
-            <Link to={`/patterns/${runPlan.revision.patternId}`}>{runPlan.revision.document.title}</Link>
-            <span className="quiet small">revision {runPlan.revision.number}, as published</span>
-          </div>
-        )}
+        <RunDesigns run={run} draft={draft} />
         <div className={styles.actions}>
-          <SheetLink runId={run.id} draft={draft} sheet="needles">
-            Needles
-          </SheetLink>
+          <StateButtons run={run} draft={draft} onMoved={onMoved} />
           <SheetLink runId={run.id} draft={draft} sheet="weigh-out" isPrimary>
-            Weigh-out sheet
+            Weigh out
           </SheetLink>
-          <SheetLink runId={run.id} draft={draft} sheet="packs">
-            Pack sheets
-          </SheetLink>
+          <RunPapers run={run} draft={draft} />
         </div>
       </header>
-      <LineOfStates runPlan={runPlan} draft={draft}>
-        <NeedleState runId={run.id} input={input} />
-      </LineOfStates>
+      {runPlan.kind === 'plan' && (
+        <RunStates
+          run={run}
+          runPlan={runPlan}
+          draft={draft}
+          needles={isKits ? null : <NeedleState runId={run.id} input={input} />}
+        />
+      )}
       <div className={styles.columns}>
-        <section className={`sheet ${styles.who}`} aria-label="Who and how">
-          {runPlan.kind === 'plan' && <WhoComes runPlan={runPlan} draft={draft} />}
-          <h2 className={styles.how}>The class</h2>
-          <RunFields
-            input={input}
-            revisions={revisions?.items ?? []}
-            problemAt={runProblems(input, true).at}
-            onChange={draft.change}
-          />
-          {runPlan.kind === 'plan' && <RunFigure runPlan={runPlan} />}
-          <DeleteRun run={run} draft={draft} />
-        </section>
+        <Side run={run} draft={draft} live={runPlan.kind === 'plan' ? runPlan.live : null} />
         <section className={`sheet ${styles.portions}`} aria-label="Portions">
           {runPlan.kind === 'plan' ? (
-            <>
-              <PortionsTable runPlan={runPlan} input={input} />
-              <HowSure runPlan={runPlan} draft={draft} />
-            </>
+            <Tabs run={run} runPlan={runPlan} draft={draft} onMoved={onMoved} />
           ) : runPlan.kind === 'impossible' ? (
             <p className={styles.note}>Mend what is marked beside this; the portions follow.</p>
           ) : (
@@ -105,7 +105,45 @@ function RunTable({ run }: { run: NamedRun }) {
   );
 }
 
-function RunFigure({ runPlan: { revision, wool } }: { runPlan: RunPlan & { kind: 'plan' } }) {
+interface SideProps {
+  run: OpenedRun;
+  draft: RunDraft;
+  live: InForce | null;
+}
+
+/** Who or which boxes, and how they are packed. */
+function Side({ run, draft, live }: SideProps) {
+  const { data: revisions } = useRevisions();
+  const designs = useMemo(
+    () => new Map([...(live?.revisions ?? [])].map(([id, { document }]) => [id, document])),
+    [live],
+  );
+  const isKits = draft.input.kind === 'kits';
+  return (
+    <section className={`sheet ${styles.who}`} aria-label="Who and how">
+      {isKits ? (
+        <Boxes draft={draft} revisions={revisions?.items ?? []} designs={designs} />
+      ) : (
+        live && <WhoComes runPlan={live} draft={draft} />
+      )}
+      <h2 className={styles.how}>{isKits ? 'The batch' : 'The class'}</h2>
+      <RightsNote input={draft.input} designs={designs} onChange={draft.change} />
+      <RunFields
+        input={draft.input}
+        revisions={revisions?.items ?? []}
+        problemAt={runProblems(draft.input, true).at}
+        onChange={draft.change}
+      />
+      {live && !isKits && <RunFigure runPlan={live} />}
+      <div className={styles.ends}>
+        <CopyRun run={run} draft={draft} />
+        <DeleteRun run={run} draft={draft} />
+      </div>
+    </section>
+  );
+}
+
+function RunFigure({ runPlan: { revision, wool } }: { runPlan: InForce }) {
   const pieces = useMemo(() => drawPattern(revision.document, wool), [revision, wool]);
   return (
     <div className={styles.figure}>
@@ -114,156 +152,59 @@ function RunFigure({ runPlan: { revision, wool } }: { runPlan: RunPlan & { kind:
   );
 }
 
-interface SheetLinkProps {
-  runId: string;
+const TABS = {
+  portions: 'Portions',
+  packs: 'Pack by pack',
+  findings: 'Findings',
+  terms: 'Bags and extras',
+  cost: 'Cost',
+};
+type Tab = keyof typeof TABS;
+
+interface TabsProps extends RunTableProps {
+  runPlan: Planned;
   draft: RunDraft;
-  sheet: 'weigh-out' | 'packs' | 'needles';
-  isPrimary?: boolean;
-  children: string;
 }
 
-/** Sheets are made from what is saved, so saving comes first. */
-function SheetLink({ runId, draft, sheet, isPrimary = false, children }: SheetLinkProps) {
-  const navigate = useNavigate();
-  const say = useNotice();
-  const open = async () => {
-    if (await draft.settle()) await navigate(`/runs/${runId}/${sheet}`);
-    else say({ text: 'The newest changes are not saved yet; the sheet waits for them.', isProblem: true });
-  };
+function Tabs({ run, runPlan, draft, onMoved }: TabsProps) {
+  const [params, setParams] = useSearchParams();
+  const asked = params.get('look') as Tab | null;
+  const tab: Tab = asked && asked in TABS ? asked : 'portions';
   return (
-    <Button type={isPrimary ? 'primary' : 'default'} onClick={() => void open()}>
-      {children}
-    </Button>
+    <>
+      <div className={styles.tabs}>
+        <Segmented<Tab>
+          aria-label="What of the run"
+          value={tab}
+          options={(Object.keys(TABS) as Tab[]).map((value) => ({ value, label: TABS[value] }))}
+          onChange={(look) => setParams(look === 'portions' ? {} : { look }, { replace: true })}
+        />
+      </div>
+      {!run.frozen && <SinceOpened live={runPlan.live} />}
+      <Difference run={run} runPlan={runPlan} draft={draft} onMoved={onMoved} />
+      {tab === 'portions' && (
+        <>
+          <PortionsTable runPlan={runPlan} input={runPlan.input} />
+          <HowSure runPlan={runPlan.live} draft={draft} />
+        </>
+      )}
+      {tab === 'packs' && <PackGrid runPlan={runPlan} />}
+      {tab === 'findings' && <FindingsTable runPlan={runPlan} />}
+      {tab === 'terms' && <RunTerms runPlan={runPlan.live} draft={draft} />}
+      {tab === 'cost' && <CostSheet runPlan={runPlan} draft={draft} />}
+    </>
   );
 }
 
-function LineOfStates({
-  runPlan,
-  draft: { input },
-  children,
-}: {
-  runPlan: RunPlan;
-  draft: RunDraft;
-  children: ReactNode;
-}) {
-  const plan = runPlan.kind === 'plan' ? runPlan.plan : null;
-  const short = plan ? shortOfPlan(plan) : [];
-  const uncounted = plan ? uncountedOfPlan(plan) : [];
-  const fibreCount = plan ? takingsOfPlan(plan).size : 0;
-  const name = (fibreId: string) =>
-    runPlan.kind === 'plan' ? (runPlan.shelf.get(fibreId)?.name ?? 'a fibre') : '';
-  return (
-    <ol className={`sheet ${styles.line}`} aria-label="How far it is">
-      <li>
-        <h2>Who</h2>
-        <span>
-          {counted(input.seats + input.sparePacks, 'pack')} for {counted(input.seats, 'seat')}
-        </span>
-        {runPlan.kind === 'plan' && <Undecided runPlan={runPlan} seats={input.seats} />}
-      </li>
-      <li>
-        <h2>One pack</h2>
-        {plan?.groups.length === 1 && plan.groups[0] ? (
-          <span>
-            {showLikely(plan.groups[0].plan.packG)} in {counted(fibreCount, 'fibre')}
-          </span>
-        ) : (
-          <span>
-            {plan ? `${counted(plan.groups.length, 'sort')} of pack, ${counted(fibreCount, 'fibre')}` : '–'}
-          </span>
-        )}
-      </li>
-      <li>
-        <h2>The class</h2>
-        <span>{plan ? `${showWeighed(plan.classG, input.scaleStepG)} to weigh out` : '–'}</span>
-      </li>
-      <li>
-        <h2>Stock</h2>
-        {short.map((fibre) => (
-          <span key={fibre.fibreId} className="red">
-            {showWeighed(fibre.shortG, input.scaleStepG)} {name(fibre.fibreId)} short
-          </span>
-        ))}
-        {uncounted.map((fibreId) => (
-          <span key={fibreId} className="red">
-            {name(fibreId)} not counted
-          </span>
-        ))}
-        {plan && short.length + uncounted.length === 0 && <span className="leaf">enough of everything</span>}
-      </li>
-      {children}
-    </ol>
-  );
-}
-
-/** How many have said what they make, where there is anything to say. */
-function Undecided({
-  runPlan: { groups, revision },
-  seats,
-}: {
-  runPlan: RunPlan & { kind: 'plan' };
-  seats: number;
-}) {
-  const { options, colourways, swaps } = revision.document;
-  const open = groups.reduce((sum, { undecided }) => sum + undecided.length, 0);
-  if (options.length + colourways.length + swaps.length === 0) return null;
-  return (
-    <span className={open > 0 ? 'amber' : 'leaf'}>
-      {seats - open} of {seats} have chosen
-    </span>
-  );
-}
-
-/** What needles it takes, what is to buy, and what has not come back. */
+/** What needles it takes, and what is to buy. */
 function NeedleState({ runId, input }: { runId: string; input: RunInput }) {
   const { own } = useRunKit(input);
-  const lines = useTray(runId).data?.lines ?? [];
-  const missing = lines.reduce((sum, line) => sum + line.missing, 0);
-  const stillOut = lines.reduce((sum, line) => sum + line.stillOut, 0);
   const toBuy = own?.kit.lines.reduce((sum, line) => sum + (line.toBuy ?? 0), 0) ?? 0;
   const total = own?.kit.lines.reduce((sum, line) => sum + line.total, 0) ?? 0;
   return (
-    <li>
-      <h2>Needles</h2>
-      {missing > 0 ? (
-        <span className="red">
-          <Link to={`/runs/${runId}/tray`}>{counted(missing, 'needle')} missing</Link>
-        </span>
-      ) : stillOut > 0 ? (
-        <span>
-          <Link to={`/runs/${runId}/tray`}>{stillOut} still out</Link>
-        </span>
-      ) : (
-        <span>
-          {total} in all
-          {toBuy > 0 ? <b className="red">, {toBuy} to buy</b> : ', all there'}
-        </span>
-      )}
-    </li>
-  );
-}
-
-function DeleteRun({ run, draft }: { run: NamedRun; draft: RunDraft }) {
-  const navigate = useNavigate();
-  const say = useNotice();
-  const remove = async () => {
-    try {
-      await draft.settle();
-      await send('DELETE', `/runs/${run.id}`, { version: draft.version() });
-      await navigate('/runs');
-      await refresh('/runs', '/bench');
-      const undo = async () => {
-        await send('POST', `/runs/${run.id}/restore`);
-        await refresh('/runs', '/bench');
-      };
-      say({ text: `“${draft.input.name}” is deleted.`, undo: () => void undo() });
-    } catch (error) {
-      say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
-    }
-  };
-  return (
-    <Button size="small" danger onClick={() => void remove()}>
-      Delete this class
-    </Button>
+    <span>
+      <Link to={`/runs/${runId}/needles`}>{counted(total, 'needle')}</Link>
+      {toBuy > 0 && <b className="red">, {toBuy} to buy</b>}
+    </span>
   );
 }

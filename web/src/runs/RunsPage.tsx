@@ -1,13 +1,24 @@
-import { type NamedRun, RUN_DEFAULTS, type RunInput } from '@lanakit/core';
-import { Button } from 'antd';
-import { useState } from 'react';
+import {
+  blankRecipe,
+  checkRights,
+  type NamedRun,
+  RUN_DEFAULTS,
+  type RunInput,
+  type RunKind,
+  withBoxesCounted,
+} from '@lanakit/core';
+import { RUN_STATE_WORDS } from '@lanakit/core/words';
+import { Button, Segmented } from 'antd';
+import { nanoid } from 'nanoid';
+import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { send } from '../api/client.ts';
-import { refresh, useRevisions, useRuns, type RevisionName } from '../api/resources.ts';
+import { refresh, useRevisions, useRevisionsById, useRuns, type RevisionName } from '../api/resources.ts';
 import { firstUnread } from '../fields/firstUnread.ts';
 import { Loading } from '../shell/Loading.tsx';
 import { useNotice } from '../shell/Notice.tsx';
 import { counted, showDay, showDaysOff } from '../words/show.ts';
+import { RightsNote } from './RightsNote.tsx';
 import { RunFields, runProblems } from './RunFields.tsx';
 import styles from './RunsPage.module.css';
 
@@ -22,22 +33,22 @@ export function RunsPage() {
   const isPlanning = params.has('plan') || data.items.length === 0;
   return (
     <main className={styles.page}>
-      <section className={`sheet ${styles.list}`} aria-label="Classes">
+      <section className={`sheet ${styles.list}`} aria-label="Runs">
         <header className={styles.header}>
           <div>
             <h1>Runs</h1>
-            <p className="quiet">{counted(ahead.length, 'class', 'classes')} ahead</p>
+            <p className="quiet">{counted(ahead.length, 'run')} ahead</p>
           </div>
           {!isPlanning && (
             <Button type="primary" onClick={() => setParams({ plan: '' }, { replace: true })}>
-              Plan a class
+              Plan a class or kits
             </Button>
           )}
         </header>
         {data.items.length === 0 && (
           <p className={styles.empty}>
-            A class is planned from a published revision of a pattern: who comes, what to weigh for each, what
-            is short.
+            A class or a batch of kits is planned from published patterns: who comes or what goes into a box,
+            what to weigh for each, what is short.
           </p>
         )}
         <RunList runs={ahead} today={data.today} />
@@ -45,7 +56,7 @@ export function RunsPage() {
         <RunList runs={past} today={data.today} />
       </section>
       {isPlanning && (
-        <aside className={`sheet ${styles.plan}`} aria-label="Plan a class">
+        <aside className={`sheet ${styles.plan}`} aria-label="Plan a run">
           <PlanClass revisions={revisions.items} />
         </aside>
       )}
@@ -66,12 +77,14 @@ function RunList({ runs, today }: { runs: readonly NamedRun[]; today: string }) 
             <span className={styles.main}>
               <span className={styles.name}>{run.name}</span>
               <span className="quiet">
-                {run.patternTitle}, revision {run.revisionNumber}
+                {run.designs.length > 1
+                  ? run.designs.map(({ title }) => title).join(', ')
+                  : `${run.patternTitle}, revision ${run.revisionNumber}`}
               </span>
             </span>
             <span className={styles.seats}>
-              <b>{counted(run.seats, 'seat')}</b>
-              <span className="quiet small">{counted(run.sparePacks, 'spare pack')}</span>
+              <b>{sizeWords(run)}</b>
+              <span className="quiet small">{RUN_STATE_WORDS[run.state]}</span>
             </span>
           </Link>
         </li>
@@ -79,6 +92,9 @@ function RunList({ runs, today }: { runs: readonly NamedRun[]; today: string }) 
     </ul>
   );
 }
+
+const sizeWords = ({ kind, seats }: NamedRun): string =>
+  kind === 'kits' ? counted(seats, 'box', 'boxes') : counted(seats, 'seat');
 
 function PlanClass({ revisions }: { revisions: readonly RevisionName[] }) {
   const navigate = useNavigate();
@@ -91,7 +107,10 @@ function PlanClass({ revisions }: { revisions: readonly RevisionName[] }) {
     revisionId: params.get('revision') ?? revisions[0]?.id ?? '',
   });
   const [isAsked, setAsked] = useState(false);
-  const problemAt = runProblems(input, isAsked);
+  const { data: chosen } = useRevisionsById([input.revisionId]);
+  const designs = useMemo(() => new Map((chosen ?? []).map(({ id, document }) => [id, document])), [chosen]);
+  const isRightsOpen = checkRights(input, designs).length > 0;
+  const problemAt = runProblems(withBoxesCounted(input), isAsked);
   if (revisions.length === 0) {
     return (
       <>
@@ -104,9 +123,9 @@ function PlanClass({ revisions }: { revisions: readonly RevisionName[] }) {
     );
   }
   const plan = async () => {
-    if (problemAt.hasAny) return;
+    if (problemAt.hasAny || isRightsOpen) return;
     try {
-      const run = await send<NamedRun>('POST', '/runs', { body: input });
+      const run = await send<NamedRun>('POST', '/runs', { body: withBoxesCounted(input) });
       await refresh('/runs', '/bench');
       await navigate(`/runs/${run.id}`);
     } catch (error) {
@@ -124,7 +143,34 @@ function PlanClass({ revisions }: { revisions: readonly RevisionName[] }) {
         if (!unread) void plan();
       }}
     >
-      <h2>Plan a class</h2>
+      <h2>{input.kind === 'kits' ? 'Plan a batch of kits' : 'Plan a class'}</h2>
+      <Segmented<RunKind>
+        aria-label="What kind of run"
+        value={input.kind}
+        options={[
+          { value: 'class', label: 'A class' },
+          { value: 'kits', label: 'Kits' },
+        ]}
+        onChange={(kind) =>
+          setInput((before) => ({
+            ...before,
+            kind,
+            recipes: kind === 'kits' ? [{ ...blankRecipe(nanoid(8), before.revisionId), name: 'Box' }] : [],
+          }))
+        }
+      />
+      {input.kind === 'kits' && (
+        <p className="quiet small">
+          It begins with six boxes of{' '}
+          {revisions.find(({ id }) => id === input.revisionId)?.title ?? 'one design'}; what goes into each is
+          said on the next page.
+        </p>
+      )}
+      <RightsNote
+        input={input}
+        designs={designs}
+        onChange={(change) => setInput((before) => ({ ...before, ...change }))}
+      />
       <RunFields
         input={input}
         revisions={revisions}

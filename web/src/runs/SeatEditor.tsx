@@ -19,10 +19,10 @@ import { useNotice } from '../shell/Notice.tsx';
 import styles from './Room.module.css';
 import { seatFindings } from './seatFindings.ts';
 import type { RunDraft } from './useRunDraft.ts';
-import type { Planned } from './useRunPlan.ts';
+import type { InForce } from './useRunPlan.ts';
 
 interface SeatEditorProps {
-  runPlan: Planned;
+  runPlan: InForce;
   draft: RunDraft;
   number: number;
   onClose: () => void;

@@ -8,10 +8,10 @@ import { RosterDialog } from './RosterDialog.tsx';
 import { SeatEditor } from './SeatEditor.tsx';
 import { seatFindings } from './seatFindings.ts';
 import type { RunDraft } from './useRunDraft.ts';
-import type { Planned } from './useRunPlan.ts';
+import type { InForce } from './useRunPlan.ts';
 
 /** The room, whom something is said of, and what has to be seen to before packs are packed. */
-export function WhoComes({ runPlan, draft }: { runPlan: Planned; draft: RunDraft }) {
+export function WhoComes({ runPlan, draft }: { runPlan: InForce; draft: RunDraft }) {
   const [chosen, setChosen] = useState<number | null>(null);
   const [isPasting, setPasting] = useState(false);
   const { input } = draft;

@@ -1,23 +1,38 @@
-import { type Pattern, type PackGroup, percentOf, type RunInput, type Seat, seatName } from '@lanakit/core';
-import { choiceWords, SKILL_WORDS } from '@lanakit/core/words';
+import { type Bag, type PackGroup, percentOf, type RunInput, type Seat, seatName } from '@lanakit/core';
+import { bagWords } from '@lanakit/core/words';
+import type { InForce } from './useRunPlan.ts';
 
 const MOST_NAMES = 3;
 
-/** What the packs of a group are: `russet`, or the usual. */
-export const groupTitle = (pattern: Pattern, { choices, skill }: PackGroup): string =>
-  [choiceWords(pattern, choices) || 'as written', skill && SKILL_WORDS[skill]]
-    .filter((word) => word !== null)
-    .join(', ');
+/** What is written on a bag of a run; empty for the figure’s own. */
+export function bagTitle(
+  key: string,
+  { plan, groups, shelf }: Pick<InForce, 'plan' | 'groups' | 'shelf'>,
+): string {
+  const bag: Bag | undefined = plan.bags.find((own) => own.key === key);
+  const owner = groups.find(({ key: group }) =>
+    plan.groups.find((own) => own.key === group)?.plan.bags.some((own) => own.key === key),
+  );
+  if (!bag) return '';
+  return bagWords(bag, owner ?? { makes: [] }, (id) => shelf.get(id)?.name ?? 'a fibre');
+}
 
 /** Whose they are: `Mara, Jun, Seat 4 and 2 more; 1 spare`. */
-export function whoseWords({ seats, spares }: PackGroup, roster: readonly Seat[]): string {
+export function whoseWords(
+  { seats, spares, demonstrations, recipe }: PackGroup,
+  roster: readonly Seat[],
+): string {
+  if (recipe)
+    return `boxes ${seats[0] ?? ''} to ${seats.at(-1) ?? ''}${spares > 0 ? `; ${spares} spare` : ''}`;
   const names = seats.map((seat) => seatName(roster.find((own) => own.seat === seat) ?? { seat, name: '' }));
   const shown = names.length > MOST_NAMES + 1 ? names.slice(0, MOST_NAMES) : names;
   const more = names.length - shown.length;
   const people = [shown.join(', '), more > 0 ? `and ${more} more` : '']
     .filter((word) => word !== '')
     .join(' ');
-  return [people, spares > 0 ? `${spares} spare` : ''].filter((word) => word !== '').join('; ');
+  return [people, spares > 0 ? `${spares} spare` : '', demonstrations > 0 ? 'demonstration' : '']
+    .filter((word) => word !== '')
+    .join('; ');
 }
 
 /** How much more than likely is packed: by a percentage, or by how sure it is to be. */

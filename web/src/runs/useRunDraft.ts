@@ -1,36 +1,13 @@
-import { checkRun, type NamedRun, type RunInput } from '@lanakit/core';
+import { checkRun, type NamedRun, RUN_DEFAULTS, RunInput, withBoxesCounted } from '@lanakit/core';
 import { useCallback, useState } from 'react';
 import type { SaveState, Versioned } from '../draft/DraftSaver.ts';
 import { useSaver, type Savable } from '../draft/useSaver.ts';
 
-/** The fields of a run that its instructor may change. */
-export const runInputOf = ({
-  name,
-  date,
-  seats,
-  sparePacks,
-  revisionId,
-  scaleStepG,
-  extraFraction,
-  seatsPerTable,
-  skill,
-  needleRiskFraction,
-  wantedChance,
-  roster,
-}: RunInput): RunInput => ({
-  name,
-  date,
-  seats,
-  sparePacks,
-  revisionId,
-  scaleStepG,
-  extraFraction,
-  seatsPerTable,
-  skill,
-  needleRiskFraction,
-  wantedChance,
-  roster,
-});
+const FIELDS = Object.keys(RunInput.properties) as (keyof RunInput)[];
+
+/** The fields of a run that its maker may change. */
+export const runInputOf = (run: RunInput): RunInput =>
+  Object.fromEntries(FIELDS.map((field) => [field, run[field]])) as unknown as RunInput;
 
 const versioned = (run: NamedRun): Versioned<RunInput> => ({
   version: run.version,
@@ -41,6 +18,8 @@ const savableRun = (id: string): Savable<RunInput> => ({
   path: `/runs/${id}`,
   check: checkRun,
   isSame: (a, b) => JSON.stringify(runInputOf(a)) === JSON.stringify(runInputOf(b)),
+  // A copy kept by a Lanakit that knew less of runs.
+  readKept: (kept) => ({ ...RUN_DEFAULTS, ...(kept as object) }) as RunInput,
   readStored: (stored) => versioned(stored as NamedRun),
   touches: ['/runs', '/bench'],
 });
@@ -61,7 +40,7 @@ export function useRunDraft(run: NamedRun): RunDraft {
   const [input, setInput] = useState(opening.document);
   const change = useCallback(
     (fields: Partial<RunInput>) => {
-      const next = { ...input, ...fields };
+      const next = withBoxesCounted({ ...input, ...fields });
       setInput(next);
       saver.current?.changed(next);
     },

@@ -1,65 +1,144 @@
 import {
   checkRun,
+  type Designs,
+  differenceOf,
   type FibreLookup,
-  type PackGroup,
-  type PatternEstimate,
+  type FibreStock,
+  type Frozen,
+  type Pack,
+  packsOf,
   portionsOfRun,
+  restocked,
   type Revision,
+  revisionsOfRun,
+  type RunDifference,
   type RunInput,
   type RunPortions,
   tellingFibres,
+  thawPlan,
+  thawWool,
   toPackOf,
+  type ToPack,
   type Wool,
 } from '@lanakit/core';
 import { useMemo } from 'react';
-import { usePromised, useRevision, useWool } from '../api/resources.ts';
+import { usePromised, useRevisionsById, useWool } from '../api/resources.ts';
+
+/** A run as it is packed, or would be: its portions, and everything they are shown with. */
+export interface InForce {
+  readonly input: RunInput;
+  readonly plan: RunPortions;
+  readonly toPack: ToPack;
+  readonly groups: ToPack['groups'];
+  readonly estimates: ToPack['estimates'];
+  readonly packs: readonly Pack[];
+  /** The fibre each group is told by. */
+  readonly telling: ReadonlyMap<string, string | null>;
+  readonly wool: Wool;
+  readonly shelf: FibreLookup;
+  /** The leading one. */
+  readonly revision: Revision;
+  readonly revisions: ReadonlyMap<string, Revision>;
+}
+
+export interface Planned extends InForce {
+  readonly kind: 'plan';
+  /** As the terms and the shelf are now; the same as what is in force while it is only planned. */
+  readonly live: InForce;
+  /** What would be other now; null while it is only planned. */
+  readonly difference: RunDifference | null;
+  /** What is on the shelf and not promised to runs before. */
+  readonly stockOf: (fibreId: string) => FibreStock;
+}
 
 export type RunPlan =
-  | { readonly kind: 'loading'; readonly error: Error | undefined }
-  | { readonly kind: 'impossible' }
-  | {
-      readonly kind: 'plan';
-      readonly plan: RunPortions;
-      /** Packs that are alike, most first; in the order of the plan’s. */
-      readonly groups: readonly PackGroup[];
-      /** By the group’s key. */
-      readonly estimates: ReadonlyMap<string, PatternEstimate>;
-      /** The fibre each group is told by. */
-      readonly telling: ReadonlyMap<string, string | null>;
-      readonly revision: Revision;
-      readonly shelf: FibreLookup;
-      readonly wool: Wool;
-    };
-export type Planned = RunPlan & { kind: 'plan' };
+  { readonly kind: 'loading'; readonly error: Error | undefined } | { readonly kind: 'impossible' } | Planned;
 
-/** The portions of a class as it stands on the screen, worked out here so that they follow every key. */
-export function useRunPlan(runId: string, input: RunInput | null): RunPlan {
+/** The portions of a run as it stands on the screen, worked out here so that they follow every key. */
+export function useRunPlan(runId: string, input: RunInput, frozen: Frozen | null): RunPlan {
   const { wool, isReady, error } = useWool();
-  const { data: revision, error: revisionError } = useRevision(input?.revisionId ?? null);
+  const ids = useMemo(
+    () => [...new Set([...revisionsOfRun(input), ...(frozen ? revisionsOfRun(frozen.input) : [])])],
+    [input, frozen],
+  );
+  const { data: revisions, error: revisionError } = useRevisionsById(ids);
   const { data: promised, error: promisedError } = usePromised(runId);
-  const { seats = 0, sparePacks = 0, roster = NOBODY, skill = 'some', wantedChance = null } = input ?? {};
-  const document = revision?.document;
-  const toPack = useMemo(
-    () =>
-      document && isReady
-        ? toPackOf(document, { seats, sparePacks, roster: [...roster], skill, wantedChance }, wool)
-        : null,
-    [document, isReady, seats, sparePacks, roster, skill, wantedChance, wool],
+  const byId = useMemo(
+    () => (revisions ? new Map(revisions.map((revision) => [revision.id, revision])) : null),
+    [revisions],
+  );
+  const stockOf = useMemo(() => {
+    const promisedG = new Map(promised?.items.map(({ fibreId, massG }) => [fibreId, massG]));
+    return (fibreId: string): FibreStock => ({
+      onHandG: wool.fibres.get(fibreId)?.onHandG ?? null,
+      promisedG: promisedG.get(fibreId) ?? 0,
+    });
+  }, [promised, wool]);
+  const then = useMemo(
+    () => (frozen && byId && isReady ? frozenInForce(frozen, byId, stockOf) : null),
+    [frozen, byId, isReady, stockOf],
   );
   return useMemo((): RunPlan => {
-    if (!toPack || !revision || !promised || !input) {
+    const isThere = byId !== null && ids.every((id) => byId.has(id));
+    if (!isThere || !isReady || !promised) {
       return { kind: 'loading', error: error ?? revisionError ?? promisedError };
     }
     if (checkRun({ ...input, name: input.name || '-' }).some(({ pointer }) => pointer !== '/date'))
       return { kind: 'impossible' };
-    const promisedG = new Map(promised.items.map(({ fibreId, massG }) => [fibreId, massG]));
-    const plan = portionsOfRun(toPack, input, (fibreId) => ({
-      onHandG: wool.fibres.get(fibreId)?.onHandG ?? null,
-      promisedG: promisedG.get(fibreId) ?? 0,
-    }));
-    const telling = tellingFibres(toPack.estimates);
-    return { kind: 'plan', plan, ...toPack, telling, revision, shelf: wool.fibres, wool };
-  }, [toPack, revision, promised, input, wool, error, revisionError, promisedError]);
+    const live = inForceNow(input, byId, wool, stockOf);
+    if (!live) return { kind: 'impossible' };
+    const own = then ?? live;
+    const difference = then ? differenceOf(then, { plan: live.plan, groups: live.groups, input }) : null;
+    return { kind: 'plan', ...own, live, difference, stockOf };
+  }, [ids, byId, isReady, promised, input, wool, then, stockOf, error, revisionError, promisedError]);
 }
 
-const NOBODY: readonly never[] = [];
+type Revisions = ReadonlyMap<string, Revision>;
+
+const designsOf = (revisions: Revisions): Designs =>
+  new Map([...revisions].map(([id, { document }]) => [id, document]));
+
+function inForceNow(
+  input: RunInput,
+  revisions: Revisions,
+  wool: Wool,
+  stockOf: (fibreId: string) => FibreStock,
+): InForce | null {
+  const toPack = toPackOf(designsOf(revisions), input, wool);
+  return shown(input, revisions, wool, toPack, portionsOfRun(toPack, input, stockOf));
+}
+
+/** The numbers as they were written down; only what is free and short follows the shelf. */
+function frozenInForce(
+  frozen: Frozen,
+  revisions: Revisions,
+  stockOf: (fibreId: string) => FibreStock,
+): InForce | null {
+  const wool = thawWool(frozen);
+  const toPack = toPackOf(designsOf(revisions), frozen.input, wool);
+  return shown(frozen.input, revisions, wool, toPack, restocked(thawPlan(frozen), stockOf));
+}
+
+function shown(
+  input: RunInput,
+  revisions: Revisions,
+  wool: Wool,
+  toPack: ToPack,
+  plan: RunPortions,
+): InForce | null {
+  const revision = revisions.get(input.revisionId);
+  if (!revision) return null;
+  return {
+    input,
+    plan,
+    toPack,
+    groups: toPack.groups,
+    estimates: toPack.estimates,
+    packs: packsOf(toPack.groups, input.roster),
+    telling: tellingFibres(toPack.estimates),
+    wool,
+    shelf: wool.fibres,
+    revision,
+    revisions,
+  };
+}

@@ -1,33 +1,22 @@
 import {
   type Count,
   type Packing,
-  type StockUnit,
   showNumber,
   type MassRangeG,
   type Firmness,
   type ShapeKind,
 } from '@lanakit/core';
+import { showGramNumber } from '@lanakit/core/words';
 
-/** Grams for reading: two decimals under 1, one above. The unit is always there. */
-export const showGrams = (massG: number): string => `${showGramNumber(massG)} g`;
-
-/** A calculated mass: about this much. */
-export function showLikely(massG: number): string {
-  const words = showGrams(massG);
-  return words.startsWith('<') ? words : `≈ ${words}`;
-}
-
-/** The same without its unit, for a column that has it in its heading. */
-export function showGramNumber(massG: number): string {
-  if (massG > 0 && massG < 0.005) return '<0.01';
-  return massG < 1 ? massG.toFixed(2) : massG.toFixed(1);
-}
-
-/** Grams that were weighed in whole scale steps: as many decimals as the step has. */
-export const showWeighed = (massG: number, scaleStepG: number): string =>
-  `${massG.toFixed(decimalsOf(scaleStepG))} g`;
-
-const decimalsOf = (step: number): number => (String(step).split('.')[1] ?? '').length;
+export {
+  counted,
+  findingAmount,
+  showGramNumber,
+  showGrams,
+  showLikely,
+  showWeighed,
+  showWeighedNumber,
+} from '@lanakit/core/words';
 
 export const showRange = ({ lowG, highG }: MassRangeG): string =>
   `${showGramNumber(lowG)}–${showGramNumber(highG)} g`;
@@ -67,9 +56,6 @@ export const showCount = (count: Count): string =>
 /** ×4 beside a name; nothing for one. */
 export const timesWords = (count: Count): string => (count === 1 ? '' : ` ×${showCount(count)}`);
 
-export const counted = (count: number, one: string, many = `${one}s`): string =>
-  `${count} ${count === 1 ? one : many}`;
-
 /** Lengths in the hand: to 5 mm, or to ¼ inch. */
 export function showHandLength(lengthMm: number, unit: 'mm' | 'in'): string {
   if (unit === 'in') return `${showNumber(Math.max(0.25, Math.round(lengthMm / 6.35) * 0.25), 2)} in`;
@@ -106,22 +92,6 @@ export const PACKING_WORDS: Readonly<Record<Packing, string>> = {
   rolled: 'rolled by hand',
   tight: 'rolled as tight as it goes',
 };
-
-/** An amount of a finding in the unit it is kept in. */
-export function findingAmount(amount: number, unit: StockUnit): string {
-  switch (unit) {
-    case 'm':
-      return amount < 1 ? `${showNumber(amount * 100, 1)} cm` : `${showNumber(amount, 2)} m`;
-    case 'cm2':
-      return `${showNumber(amount, 0)} cm²`;
-    case 'ml':
-      return `${showNumber(amount, 1)} ml`;
-    case 'piece':
-      return showNumber(amount, 1);
-    case 'g':
-      return showGrams(amount);
-  }
-}
 
 export const FIRMNESS_WORDS: Readonly<Record<Firmness, string>> = {
   airy: 'sinks in, comes back',

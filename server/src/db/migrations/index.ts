@@ -5,6 +5,7 @@ import { writing } from './004-writing.ts';
 import { needles } from './005-needles.ts';
 import { roster } from './006-roster.ts';
 import { chance } from './007-chance.ts';
+import { runs } from './008-runs.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
@@ -19,4 +20,5 @@ export const MIGRATIONS: readonly Migration[] = [
   needles,
   roster,
   chance,
+  runs,
 ];

@@ -1,0 +1,28 @@
+export {
+  bagLabels,
+  checkLabelSheet,
+  fittedLabel,
+  LABEL_BOUNDS,
+  LABEL_INNER_MM,
+  LABEL_SHEET,
+  labelPlaces,
+  PAGE_SIZES_MM,
+  type LabelPlace,
+  type LabelSheet,
+  type PageSize,
+} from './labels.ts';
+export { makePaper, paperTable } from './makePaper.ts';
+export { packNames } from './weighOutPaper.ts';
+export {
+  PAPER_NAMES,
+  type Paper,
+  type PaperColumn,
+  type PaperLabel,
+  type PaperName,
+  type PaperRow,
+  type PaperSection,
+  type PaperSource,
+  type Swatch,
+} from './paper.ts';
+export { personalNeeds } from './packsPaper.ts';
+export { swatchSvg } from './swatchSvg.ts';

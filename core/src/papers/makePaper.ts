@@ -1,0 +1,87 @@
+import { counted } from '../words/index.ts';
+import { writeTable } from '../formats/index.ts';
+import { contentsPaper } from './contentsPaper.ts';
+import { bagLabels } from './labels.ts';
+import { packsPaper } from './packsPaper.ts';
+import { CARE, type Paper, type PaperName, type PaperSource } from './paper.ts';
+import { preparationPaper } from './preparationPaper.ts';
+import { roomPaper } from './roomPaper.ts';
+import { shortagePaper } from './shortagePaper.ts';
+
+import { weighOutPaper } from './weighOutPaper.ts';
+
+const MAKERS: Readonly<
+  Record<Exclude<PaperName, 'labels'>, (source: PaperSource) => Pick<Paper, 'title' | 'sections'>>
+> = {
+  'weigh-out': weighOutPaper,
+  packs: packsPaper,
+  contents: contentsPaper,
+  room: roomPaper,
+  shortage: shortagePaper,
+  preparation: preparationPaper,
+};
+
+/** A sheet of a run, not yet set: what the screen, the PDF and the table in a file are all made from. */
+export function makePaper(name: PaperName, source: PaperSource): Paper {
+  const made =
+    name === 'labels'
+      ? { title: 'Labels', sections: [], labels: bagLabels(source) }
+      : { ...MAKERS[name](source), labels: [] };
+  return { name, head: headOf(source), foot: CARE, ...made };
+}
+
+function headOf({ input, plan, toPack, revisionNumbers }: PaperSource): string[] {
+  const titles = new Set(
+    toPack.groups.flatMap(({ makes }) =>
+      makes.map(
+        ({ pattern, revisionId }) => `${pattern.title}, revision ${revisionNumbers.get(revisionId) ?? '?'}`,
+      ),
+    ),
+  );
+  const who = input.kind === 'kits' ? counted(input.seats, 'box', 'boxes') : counted(input.seats, 'seat');
+  return [
+    `${input.name}, ${input.date}: ${who}${plan.packs > input.seats ? `, ${plan.packs} with what is spare or shown` : ''}`,
+    [...titles].join('; '),
+    ...(plan.unknownCount > 0 ? [`At least: ${counted(plan.unknownCount, 'amount')} unknown.`] : []),
+    ...(input.rightsReason.trim() === ''
+      ? []
+      : [`Gone on without a permission: ${input.rightsReason.trim()}`]),
+  ];
+}
+
+/** The same as a table for a spreadsheet: a row for each line, its section first. */
+export function paperTable({ sections, labels }: Paper): string {
+  if (labels.length > 0) {
+    return writeTable(
+      ['Pack', 'Bag', 'Fibre', 'Grams', 'Parts', 'Keep back', 'Foot'],
+      labels.flatMap(({ title, bag, lines, parts, keepBack, foot }) =>
+        lines.map(({ text, grams }) => [
+          title,
+          bag || 'figure',
+          text,
+          numberOf(grams),
+          parts,
+          keepBack,
+          foot,
+        ]),
+      ),
+    );
+  }
+  const columns = [...new Set(sections.flatMap((own) => own.columns.map(({ title }) => title)))];
+  return writeTable(
+    ['Section', ...columns, 'Note'],
+    sections.flatMap(({ title, columns: own, rows }) =>
+      rows.map(({ cells, note = '' }) => [
+        title,
+        ...columns.map((column) => {
+          const at = own.findIndex((one) => one.title === column);
+          return at < 0 ? '' : numberOf(cells[at] ?? '');
+        }),
+        note,
+      ]),
+    ),
+  );
+}
+
+/** Grams without their unit, so that a spreadsheet adds them up; anything else as it is. */
+const numberOf = (cell: string): string => /^(?:≈ )?([\d.]+) g$/.exec(cell)?.[1] ?? cell;

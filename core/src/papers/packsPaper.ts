@@ -1,0 +1,192 @@
+import { needsOf } from '../writing/index.ts';
+import {
+  avoidedBy,
+  findingsOfPack,
+  isEasilyLost,
+  leftHandedSteps,
+  swappedSteps,
+  type OtherStep,
+  type Pack,
+  type PackGroup,
+} from '../run/index.ts';
+import {
+  bagWords,
+  FIBRE_FLAG_WORDS,
+  needName,
+  ownerWords,
+  packWords,
+  counted,
+  showLikely,
+} from '../words/index.ts';
+import {
+  left,
+  right,
+  row,
+  section,
+  wide,
+  type Paper,
+  type PaperRow,
+  type PaperSection,
+  type PaperSource,
+} from './paper.ts';
+import {
+  amountOf,
+  creditsOfGroup,
+  fibreName,
+  fibreTitle,
+  makesLine,
+  ranges,
+  swatchOf,
+  weighed,
+} from './shown.ts';
+
+/** What goes into every pack: by seat, or, where boxes are alike, once for all of them. */
+export function packsPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {
+  const { packs, toPack, input } = source;
+  const groupOf = new Map(toPack.groups.map((group) => [group.key, group]));
+  if (input.kind === 'kits') {
+    return {
+      title: 'Boxes, sort by sort',
+      sections: toPack.groups.map((group) => boxSection(group, source)),
+    };
+  }
+  return {
+    title: 'Packs, seat by seat',
+    sections: packs.flatMap((pack) => {
+      const group = groupOf.get(pack.groupKey);
+      return group ? [packSection(pack, group, source)] : [];
+    }),
+  };
+}
+
+function boxSection(group: PackGroup, source: PaperSource): PaperSection {
+  const numbers = ranges(group.seats);
+  return section(
+    `${group.recipe?.name ?? 'Box'}: ${counted(group.seats.length, 'box', 'boxes')} ${numbers}`,
+    {
+      aside: group.spares > 0 ? `and ${counted(group.spares, 'spare')}` : '',
+      notes: [makesLine(group, source), ...otherStepLines(changedSteps(group)), ...creditsOfGroup(group)],
+      columns: [left('Bag'), wide('What'), right('In one box')],
+      rows: contentRows(group, source),
+    },
+  );
+}
+
+function packSection(pack: Pack, group: PackGroup, source: PaperSource): PaperSection {
+  const seat = pack.seat;
+  const avoided = seat ? avoidedBy(seat, group.build, source.wool) : [];
+  const leftSteps = seat?.isLeftHanded ? leftHandedSteps(group.build) : [];
+  return section(packWords(pack), {
+    aside: '',
+    notes: [
+      makesLine(group, source),
+      seat?.isLeftHanded ? 'Left-handed.' : '',
+      seat?.note ?? '',
+      ...avoided.map(
+        ({ fibreId, flags }) =>
+          `Not to be touched: ${fibreName(source, fibreId)} (${flags.map((flag) => FIBRE_FLAG_WORDS[flag]).join(', ')}).`,
+      ),
+      ...otherStepLines([...changedSteps(group), ...leftSteps]),
+      ...creditsOfGroup(group),
+    ].filter((line) => line !== ''),
+    columns: [left('Bag'), wide('What'), right('How much')],
+    rows: contentRows(group, source),
+  });
+}
+
+export const changedSteps = ({ makes }: PackGroup): OtherStep[] =>
+  makes.flatMap(({ pattern, build }) => swappedSteps(pattern, build));
+
+export const otherStepLines = (steps: readonly OtherStep[]): string[] =>
+  steps.map(
+    ({ number, text, why }) =>
+      `Step ${number}${why === 'swap' ? ' now reads' : ' for the left hand'}: ${text}`,
+  );
+
+/** Everything in one pack, bag by bag: wool, findings, small ones in an inner bag, needles, tools, packaging. */
+export function contentRows(group: PackGroup, source: PaperSource): PaperRow[] {
+  return [
+    ...woolRows(group, source),
+    ...findingRows(group, source),
+    ...(group.recipe?.form === 'refill' || group.recipe?.form === 'pattern-only' || group.sample
+      ? []
+      : toolRows(group)),
+    ...(group.recipe ? [row(['box', 'the pattern, printed', '1'], { ticks: 1 })] : []),
+  ];
+}
+
+function woolRows(group: PackGroup, source: PaperSource): PaperRow[] {
+  const { plan, wool, input } = source;
+  const own = plan.groups.find(({ key }) => key === group.key)?.plan;
+  const bags = new Map(own?.bags.map((bag) => [bag.key, bag]));
+  return (own?.fibres ?? []).map((portion) => {
+    const bag = bags.get(portion.bag);
+    const parts = [
+      ...new Set(
+        portion.lines.map(({ owner, makeAt }) => {
+          const make = group.makes[makeAt];
+          return make ? ownerWords(owner, make.build) : '';
+        }),
+      ),
+    ];
+    const notes = [parts.join(', ')];
+    if (bag?.isKeptBack && bag.holds.kind !== 'if-needed') notes.push('keep to the end');
+    for (const { massG } of bag?.merged ?? [])
+      notes.push(`with a bag too small to handle (${showLikely(massG)})`);
+    return row(
+      [
+        (bag && bagWords(bag, group, (id) => fibreName(source, id))) || 'figure',
+        fibreTitle(source, portion.fibreId),
+        portion.packG === null ? showLikely(portion.exactG) : weighed(portion.packG, input),
+      ],
+      {
+        swatch: swatchOf(wool.fibres.get(portion.fibreId)),
+        ticks: 1,
+        note: notes.filter((line) => line !== '').join('; '),
+      },
+    );
+  });
+}
+
+function findingRows(group: PackGroup, { toPack, wool }: PaperSource): PaperRow[] {
+  return findingsOfPack(group, toPack, wool.findings).map(({ findingId, amount, spare, isPackaging }) => {
+    const finding = wool.findings.get(findingId);
+    const bag = isPackaging ? 'packaging' : finding && isEasilyLost(finding) ? 'inner bag' : 'findings';
+    return row(
+      [
+        bag,
+        finding?.name ?? 'a finding no longer on the shelf',
+        spare > 0
+          ? `${amountOf(finding, amount)} + ${amountOf(finding, spare)} spare`
+          : amountOf(finding, amount),
+      ],
+      { ticks: 1 },
+    );
+  });
+}
+
+/** Needles and tools that lie at each seat; a box gives needles away, its tools are the opener’s own. */
+function toolRows(group: PackGroup): PaperRow[] {
+  const needs = personalNeeds(group).filter(({ isNeedle }) => isNeedle || group.recipe === null);
+  return needs.map(({ name, count, isNeedle }) =>
+    row([isNeedle ? 'needles' : 'tools', name, String(count)], { ticks: 1 }),
+  );
+}
+
+export interface PersonalNeed {
+  readonly name: string;
+  readonly count: number;
+  readonly isNeedle: boolean;
+}
+
+/** What one person needs at hand for everything in a pack: of each thing as many as the make that wants most. */
+export function personalNeeds({ makes }: PackGroup): PersonalNeed[] {
+  const needs = new Map<string, PersonalNeed>();
+  for (const need of makes.flatMap(({ build }) => needsOf(build).listed)) {
+    if (need.per !== 'person') continue;
+    const before = needs.get(need.key);
+    const count = Math.max(before?.count ?? 0, need.count);
+    needs.set(need.key, { name: needName(need), count, isNeedle: need.what.is === 'needle' });
+  }
+  return [...needs.values()];
+}

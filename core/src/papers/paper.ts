@@ -1,0 +1,120 @@
+import type { Preparation } from '../fibre/index.ts';
+import type { NeedleKit } from '../ladder/index.ts';
+import type { Needle } from '../needles/index.ts';
+import type { RunPortions } from '../portions/index.ts';
+import type { Pack, RunInput, ToPack } from '../run/index.ts';
+import type { Wool } from '../wool/index.ts';
+
+/** Everything of a run that is printed. */
+export const PAPER_NAMES = [
+  'weigh-out',
+  'packs',
+  'labels',
+  'contents',
+  'room',
+  'shortage',
+  'preparation',
+] as const;
+export type PaperName = (typeof PAPER_NAMES)[number];
+
+/** What wool looks like on paper: its colour, and a hatching by how it is prepared, for printers without colour. */
+export interface Swatch {
+  readonly colour: string;
+  readonly preparation: Preparation;
+}
+
+export interface PaperColumn {
+  readonly title: string;
+  readonly align: 'left' | 'right';
+  /** Takes what is left of the width. */
+  readonly isWide?: true;
+}
+
+export interface PaperRow {
+  readonly cells: readonly string[];
+  readonly swatch: Swatch | null;
+  /** How many boxes to tick stand before it. */
+  readonly ticks: number;
+  /** In small letters under it. */
+  readonly note?: string;
+}
+
+/** A heading with lines under it, a table, or both. */
+export interface PaperSection {
+  readonly title: string;
+  readonly aside: string;
+  readonly swatch: Swatch | null;
+  readonly notes: readonly string[];
+  readonly columns: readonly PaperColumn[];
+  readonly rows: readonly PaperRow[];
+}
+
+/** One label of a bag. */
+export interface PaperLabel {
+  /** Whose it is. */
+  readonly title: string;
+  /** What bag it is; empty for the figure’s own. */
+  readonly bag: string;
+  readonly lines: readonly {
+    readonly swatch: Swatch | null;
+    readonly text: string;
+    readonly grams: string;
+  }[];
+  /** For which parts. */
+  readonly parts: string;
+  readonly keepBack: string;
+  readonly foot: string;
+}
+
+/** A sheet of a run before it is set: the same for the screen, a PDF and a table in a file. */
+export interface Paper {
+  readonly name: PaperName;
+  readonly title: string;
+  readonly head: readonly string[];
+  readonly sections: readonly PaperSection[];
+  readonly labels: readonly PaperLabel[];
+  readonly foot: string;
+}
+
+/** What papers are made from. */
+export interface PaperSource {
+  readonly input: RunInput;
+  readonly toPack: ToPack;
+  readonly plan: RunPortions;
+  readonly packs: readonly Pack[];
+  readonly wool: Wool;
+  /** Numbers of the revisions. */
+  readonly revisionNumbers: ReadonlyMap<string, number>;
+  /** Needles of a class; null for kits, or where they are not known. */
+  readonly kit: NeedleKit | null;
+  /** Of the shelf. */
+  readonly needles: readonly Needle[];
+  /** Those among its fibres that are blended in the studio. */
+  readonly blendIds: ReadonlySet<string>;
+}
+
+export const section = (title: string, more: Partial<Omit<PaperSection, 'title'>> = {}): PaperSection => ({
+  title,
+  aside: '',
+  swatch: null,
+  notes: [],
+  columns: [],
+  rows: [],
+  ...more,
+});
+
+export const row = (cells: readonly string[], more: Partial<Omit<PaperRow, 'cells'>> = {}): PaperRow => ({
+  cells,
+  swatch: null,
+  ticks: 0,
+  ...more,
+});
+
+export const left = (title: string): PaperColumn => ({ title, align: 'left' });
+export const wide = (title: string): PaperColumn => ({ title, align: 'left', isWide: true });
+export const right = (title: string): PaperColumn => ({ title, align: 'right' });
+
+/** What stands at the foot of every sheet that wool and needles go with. */
+export const CARE =
+  'Barbed needles are sharp and break: look at the work, pad beneath it, keep them from children. ' +
+  'Wool and dyes: ask about allergies. Small parts: local rules on age apply.';

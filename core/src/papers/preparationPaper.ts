@@ -1,0 +1,144 @@
+import { counted } from '../words/index.ts';
+import { takingsOfPlan } from '../portions/index.ts';
+import { minutesRange, type Minutes } from '../pattern/index.ts';
+import { showNumber } from '../units/index.ts';
+import type { ExactCut } from '../cuts/index.ts';
+import type { PackGroup } from '../run/index.ts';
+import { packNames } from './weighOutPaper.ts';
+import { left, right, row, section, wide, type Paper, type PaperRow, type PaperSource } from './paper.ts';
+import { fibreTitle, swatchOf, weighed } from './shown.ts';
+
+/** Minutes a cut and a blend take beforehand. Ours, to be overruled by what you know. */
+export const MINUTES_A_CUT = 0.5;
+export const MINUTES_A_BLEND = 12;
+
+/** What is cut, blended and half made beforehand, and how long that takes; who does it is written in by hand. */
+export function preparationPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {
+  const sections = [cuts(source), blends(source), samples(source), beforehand(source)].filter(
+    ({ rows }) => rows.length > 0,
+  );
+  return {
+    title: 'To prepare beforehand',
+    sections:
+      sections.length > 0
+        ? sections
+        : [section('Nothing', { notes: ['Nothing of this run is cut, blended or made beforehand.'] })],
+  };
+}
+
+const WHO = left('Who');
+
+const longest = (minutes: Minutes | null): number => (minutes === null ? 0 : minutesRange(minutes).high);
+
+const cutSize = (cut: ExactCut | null): string =>
+  cut === null
+    ? 'length unknown'
+    : cut.kind === 'length'
+      ? `${showNumber(cut.lengthMm / 10, 1)} cm`
+      : `${showNumber(cut.lengthMm / 10, 1)} × ${showNumber(cut.widthMm / 10, 1)} cm`;
+
+function cuts({ toPack, wool }: PaperSource) {
+  const rows = toPack.groups.flatMap((group) =>
+    group.sample || group.recipe?.form === 'pattern-only' ? [] : cutRows(group),
+  );
+  function cutRows(group: PackGroup): PaperRow[] {
+    return group.makes.flatMap((make, at) =>
+      (toPack.estimates.get(group.key)?.makes[at]?.cuts ?? []).map(({ cutId, findingId, count, cut }) => {
+        const pieces = count * make.copies * group.packs;
+        const name = make.build.cuts.find(({ id }) => id === cutId)?.name ?? '';
+        const finding = findingId === null ? undefined : wool.findings.get(findingId);
+        return row(
+          [
+            `${name}${finding ? `: ${finding.name}` : ''}`,
+            cutSize(cut),
+            String(pieces),
+            String(Math.ceil(pieces * MINUTES_A_CUT)),
+            '',
+          ],
+          { ticks: 1, note: make.pattern.title },
+        );
+      }),
+    );
+  }
+  return section('Cut to length', {
+    columns: [wide('What'), right('Size'), right('Pieces'), right('Minutes'), WHO],
+    rows,
+  });
+}
+
+function blends(source: PaperSource) {
+  const { plan, blendIds, wool, input } = source;
+  return section('Blend', {
+    columns: [wide('Blend'), right('Grams'), right('On hand'), right('Minutes'), WHO],
+    rows: [...takingsOfPlan(plan)]
+      .filter(([fibreId]) => blendIds.has(fibreId))
+      .map(([fibreId, massG]) => {
+        const fibre = wool.fibres.get(fibreId);
+        const onHandG = fibre?.onHandG ?? 0;
+        return row(
+          [
+            fibreTitle(source, fibreId),
+            weighed(massG, input),
+            weighed(onHandG, input),
+            onHandG >= massG ? '–' : String(MINUTES_A_BLEND),
+            '',
+          ],
+          { ticks: onHandG >= massG ? 0 : 1, swatch: swatchOf(fibre) },
+        );
+      }),
+  });
+}
+
+/** Half-made pieces for where the pattern jumps: the steps before take as long as they take. */
+function samples({ toPack, packs }: PaperSource) {
+  return section('Make beforehand', {
+    columns: [wide('What'), left('Why'), right('Minutes'), WHO],
+    rows: toPack.groups.flatMap(({ key, sample, build, demonstrations }) => {
+      if (sample) {
+        const done = build.steps.slice(0, sample.stepNumber);
+        const minutes = done.reduce((sum, step) => sum + longest(step.minutes), 0);
+        const unknown = done.filter((step) => step.minutes === null).length;
+        const why = sample.why === 'waiting' ? 'the class need not wait' : 'a later session begins there';
+        const words = unknown > 0 ? `≥ ${Math.round(minutes)}` : String(Math.round(minutes));
+        return [row([`Sample up to step ${sample.stepNumber}`, why, words, ''], { ticks: 1 })];
+      }
+      if (demonstrations === 0) return [];
+      const own = packs.filter(({ groupKey, kind }) => groupKey === key && kind === 'demonstration');
+      return [row([packNames(own), 'to show each step on', '–', ''], { ticks: 1 })];
+    }),
+  });
+}
+
+/** Steps that are sewn or glued and set before anybody comes could be done beforehand: listed, with their waits. */
+function beforehand({ toPack, input }: PaperSource) {
+  const seen = new Set<string>();
+  const rows = toPack.groups.flatMap(({ makes }) =>
+    makes.flatMap(({ build, revisionId, pattern }) => {
+      if (seen.has(revisionId)) return [];
+      seen.add(revisionId);
+      return build.steps.flatMap((step, at) => {
+        if (step.waiting === null && step.act.kind !== 'sew') return [];
+        const wait = longest(step.waiting);
+        const work = step.minutes === null ? null : longest(step.minutes);
+        return [
+          row(
+            [
+              `Step ${at + 1}: ${step.text.replaceAll(/[*_#>`]/g, '').slice(0, 90)}`,
+              wait > 0 ? counted(Math.round(wait), 'minute') : '–',
+              work === null ? '?' : String(Math.round(work)),
+              '',
+            ],
+            { ticks: 1, note: pattern.title },
+          ),
+        ];
+      });
+    }),
+  );
+  return section(
+    input.kind === 'kits' ? 'Waits to tell of on the card' : 'Sewn, or waited for: could be done before',
+    {
+      columns: [wide('Step'), right('Waits'), right('Minutes each'), WHO],
+      rows,
+    },
+  );
+}

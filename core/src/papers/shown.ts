@@ -1,0 +1,51 @@
+import type { Fibre } from '../fibre/index.ts';
+import { unitOfFinding, type Finding } from '../finding/index.ts';
+import { creditsOf } from '../reading/index.ts';
+import type { PackGroup } from '../run/index.ts';
+import { findingAmount, groupWords, PREPARATION_WORDS, showWeighed } from '../words/index.ts';
+import type { PaperSource, Swatch } from './paper.ts';
+
+/** Grams in whole scale steps: as many decimals as the step has. */
+export const weighed = (massG: number, { scaleStepG }: { readonly scaleStepG: number }): string =>
+  showWeighed(massG, scaleStepG);
+
+export const swatchOf = (fibre: Fibre | undefined): Swatch | null =>
+  fibre ? { colour: fibre.colour, preparation: fibre.preparation } : null;
+
+export const fibreName = ({ wool }: Pick<PaperSource, 'wool'>, fibreId: string): string =>
+  wool.fibres.get(fibreId)?.name ?? 'a fibre no longer on the shelf';
+
+export function fibreTitle({ wool }: Pick<PaperSource, 'wool'>, fibreId: string): string {
+  const fibre = wool.fibres.get(fibreId);
+  return fibre ? `${fibre.name}, ${PREPARATION_WORDS[fibre.preparation]}` : 'a fibre no longer on the shelf';
+}
+
+/** So much of a finding in the unit it is kept in. */
+export const amountOf = (finding: Finding | undefined, amount: number): string =>
+  findingAmount(amount, finding ? unitOfFinding(finding.measure) : 'piece');
+
+/** `Pear with two leaves, revision 2: Russet`; of a box each of its designs, so many times. */
+export function makesLine(group: PackGroup, { revisionNumbers }: PaperSource): string {
+  const makes = group.makes.map(
+    ({ pattern, revisionId, copies }) =>
+      `${copies > 1 ? `${copies} × ` : ''}${pattern.title}, revision ${revisionNumbers.get(revisionId) ?? '?'}`,
+  );
+  const what = groupWords(group);
+  return group.recipe || what === '' ? makes.join('; ') : `${makes.join('; ')}: ${what}`;
+}
+
+/** Credits of everything in a pack, each once. */
+export const creditsOfGroup = ({ makes }: PackGroup): string[] => [
+  ...new Set(makes.flatMap(({ build }) => creditsOf(build))),
+];
+
+/** `1–24`, `1, 3, 5–7`. */
+export function ranges(numbers: readonly number[]): string {
+  const runs: [number, number][] = [];
+  for (const number of numbers) {
+    const last = runs.at(-1);
+    if (last && number === last[1] + 1) last[1] = number;
+    else runs.push([number, number]);
+  }
+  return runs.map(([from, to]) => (from === to ? `${from}` : `${from}–${to}`)).join(', ');
+}

@@ -1,0 +1,83 @@
+import { weighings, type FibreWeighing, type Pack, type WeighMark } from '../run/index.ts';
+import { bagWords, packWords, counted } from '../words/index.ts';
+import { left, right, row, section, wide, type Paper, type PaperSection, type PaperSource } from './paper.ts';
+import { fibreName, fibreTitle, ranges, swatchOf, weighed } from './shown.ts';
+
+/** The list done at the scale: one fibre at a time, pale before dark; what weighs alike in one line. */
+export function weighOutPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {
+  const { plan, packs, wool, input } = source;
+  const all = weighings(plan, packs, wool.fibres, input.scaleStepG);
+  return {
+    title: 'Weigh-out',
+    sections: [
+      ...all.map((own) => fibreSection(own, source)),
+      section('All fibres together', {
+        aside: weighed(plan.classG, input),
+        notes: [`${counted(plan.packs, 'pack')}; the scale reads to ${input.scaleStepG} g.`],
+      }),
+    ],
+  };
+}
+
+function fibreSection(own: FibreWeighing, source: PaperSource): PaperSection {
+  const { input, wool, plan, toPack } = source;
+  const lots = own.lotChange.map(
+    ({ from, lotName }) => `From ${forWhom([from])} on, lot ${lotName}: one pack, one lot.`,
+  );
+  const notes = (wool.fibres.get(own.fibreId)?.lots ?? [])
+    .filter(({ name, note }) => own.lotNames.includes(name) && note !== '')
+    .map(({ name, note }) => `Lot ${name}: ${note}`);
+  return section(fibreTitle(source, own.fibreId), {
+    aside: `${weighed(own.classG, input)} in all`,
+    swatch: swatchOf(wool.fibres.get(own.fibreId)),
+    notes: [...lots, ...notes],
+    columns: [left('Bag'), right('Weigh'), right('±'), wide('For')],
+    rows: own.bags.flatMap(({ bag, marks }) => {
+      const group = toPack.groups.find(({ key }) =>
+        plan.groups.find((one) => one.key === key)?.plan.bags.some((one) => one.key === bag.key),
+      );
+      const name = bagWords(bag, group ?? { makes: [] }, (id) => fibreName(source, id)) || 'figure';
+      return alike(marks).map((same) =>
+        row(
+          [
+            name,
+            weighed(same[0]?.massG ?? 0, input),
+            weighed(same[0]?.toleranceG ?? 0, input),
+            forWhom(same),
+          ],
+          { ticks: same.length },
+        ),
+      );
+    }),
+  });
+}
+
+/** Marks that weigh the same and are for one pack each come together; a weighing that is parted stands alone. */
+function alike(marks: readonly WeighMark[]): WeighMark[][] {
+  const lots = new Map<string, WeighMark[]>();
+  for (const mark of marks) {
+    const key = mark.parts > 1 ? mark.mark : String(mark.massG);
+    lots.set(key, [...(lots.get(key) ?? []), mark]);
+  }
+  return [...lots.values()];
+}
+
+function forWhom(marks: readonly WeighMark[]): string {
+  const [first] = marks;
+  if (first && first.parts > 1) return `${first.parts} packs, parted: ${packNames(first.packs)}`;
+  if (first && first.packs.length === 0) return 'lies out for all';
+  return packNames(marks.flatMap(({ packs }) => packs));
+}
+
+/** Packs by name; boxes and packs without names by their numbers. */
+export function packNames(packs: readonly Pack[]): string {
+  const numbered = packs.filter(({ kind, name }) => kind === 'box' || (kind === 'seat' && name === ''));
+  const kinds = new Set(numbered.map(({ kind }) => kind));
+  const numbers = [...kinds].map((kind) => {
+    const own = numbered.filter((pack) => pack.kind === kind).map(({ number }) => number);
+    const word = kind === 'box' ? (own.length === 1 ? 'box' : 'boxes') : own.length === 1 ? 'seat' : 'seats';
+    return `${word} ${ranges(own)}`;
+  });
+  const named = packs.filter((pack) => !numbered.includes(pack)).map(packWords);
+  return [...numbers, ...named].join(', ');
+}

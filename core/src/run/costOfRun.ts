@@ -1,0 +1,275 @@
+import { takeFromLots, type Fibre } from '../fibre/index.ts';
+import { unitPriceMinor, type Finding } from '../finding/index.ts';
+import type { NeedleKit } from '../ladder/index.ts';
+import { takingsOfPlan, type RunPortions } from '../portions/index.ts';
+import type { FibreLookup } from '../wool/index.ts';
+import type { Needle } from '../needles/index.ts';
+import { needlesOfBox } from './boxNeedles.ts';
+import { findingsOfPack } from './findingsOfRun.ts';
+import type { PackGroup } from './packGroups.ts';
+import type { CostTerms } from './run.ts';
+import type { ToPack } from './toPack.ts';
+
+/** Money in integer minor units, rounded where it is shown; what has no price is counted. */
+export interface Cost {
+  readonly minor: number;
+  readonly unknownCount: number;
+}
+
+const NOTHING: Cost = { minor: 0, unknownCount: 0 };
+const add = (a: Cost, b: Cost): Cost => ({
+  minor: a.minor + b.minor,
+  unknownCount: a.unknownCount + b.unknownCount,
+});
+
+/** What one pack of a group costs. */
+export interface PackCost {
+  readonly groupKey: string;
+  readonly packs: number;
+  /** At what was paid for the lots it comes from. */
+  readonly fibres: Cost;
+  /** At today’s price of the fibre. */
+  readonly fibresToday: Cost;
+  readonly findings: Cost;
+  readonly packaging: Cost;
+  readonly needles: Cost;
+  /** Weighing and packing at the wage; null where none is said. */
+  readonly timeMinor: number | null;
+  readonly minutes: number;
+  /** All of it, fibres as they were paid. */
+  readonly whole: Cost;
+}
+
+export interface RunCost {
+  readonly packs: readonly PackCost[];
+  /** What is there once whatever the number: time for the run, what lies out for all, samples, demonstrations, spares. */
+  readonly fixed: Cost;
+  /** Of packs that are given or sold. */
+  readonly whole: Cost;
+  readonly wholeToday: Cost;
+  /** Seats or boxes. */
+  readonly sold: number;
+  /** For one, so that the margin is left over; null where a price is unknown or nobody is there. */
+  readonly priceMinor: number | null;
+  /** Fibres, findings and needles that have no price, each once. */
+  readonly unpriced: readonly string[];
+  /** The least number at which that price pays for what is fixed; null where it never does. */
+  readonly paysFrom: number | null;
+}
+
+export interface CostSources {
+  readonly wool: FibreLookup;
+  readonly findings: ReadonlyMap<string, Finding>;
+  /** Of the fibre itself, not of a lot: what it costs today; null unknown. */
+  readonly todayPer100gMinor: ReadonlyMap<string, number | null>;
+  /** What breaks in a class; null while it is not known, and for kits. */
+  readonly kit: NeedleKit | null;
+  /** Of the shelf: what a box gives away. */
+  readonly needles: readonly Needle[];
+}
+
+/** What was paid for so much of a fibre: lot by lot as they are used up, at today's price past them. */
+export function paidForMinor(
+  { lots }: Pick<Fibre, 'lots'>,
+  massG: number,
+  todayPer100gMinor: number | null,
+): Cost {
+  const held = lots.filter((lot) => (lot.onHandG ?? 0) > 0);
+  const onLots = held.reduce((sum, { onHandG }) => sum + (onHandG ?? 0), 0);
+  const takings = takeFromLots(held, Math.min(massG, onLots)) ?? [];
+  const parts = takings.map(({ lotId, massG: ownG }) => ({
+    massG: ownG,
+    price: held.find(({ id }) => id === lotId)?.pricePer100gMinor ?? todayPer100gMinor,
+  }));
+  const restG = Math.max(0, massG - onLots);
+  const all = restG > 1e-9 ? [...parts, { massG: restG, price: todayPer100gMinor }] : parts;
+  return all.reduce(
+    (sum, { massG: ownG, price }) =>
+      add(
+        sum,
+        price === null ? { minor: 0, unknownCount: 1 } : { minor: (ownG * price) / 100, unknownCount: 0 },
+      ),
+    NOTHING,
+  );
+}
+
+/**
+ * What a run costs, pack by pack. A fibre’s cost is that of all the run takes of it, shared by grams, so that the packs
+ * together cost what the shelf gives up.
+ */
+export function costOfRun(
+  toPack: ToPack,
+  plan: RunPortions,
+  terms: CostTerms,
+  sources: CostSources,
+): RunCost {
+  const perGram = pricesPerGram(plan, sources);
+  const packs = plan.groups.map(({ key, packs: count, plan: own }): PackCost => {
+    const group = toPack.groups.find((one) => one.key === key);
+    const ofFibres = (price: (fibreId: string) => number | null): Cost =>
+      own.fibres.reduce((sum, { fibreId, classG }) => {
+        const perG = price(fibreId);
+        return add(
+          sum,
+          perG === null ? { minor: 0, unknownCount: 1 } : { minor: (classG / count) * perG, unknownCount: 0 },
+        );
+      }, NOTHING);
+    const things = group ? findingsOfPack(group, toPack, sources.findings) : [];
+    const ofThings = (isPackaging: boolean): Cost =>
+      things
+        .filter((thing) => thing.isPackaging === isPackaging)
+        .reduce((sum, { findingId, amount, spare }) => {
+          const price = priceOf(sources.findings.get(findingId));
+          return add(
+            sum,
+            price === null
+              ? { minor: 0, unknownCount: 1 }
+              : { minor: price * (amount + spare), unknownCount: 0 },
+          );
+        }, NOTHING);
+    const minutes = terms.minutesPerPack + (own.fibres.length * terms.secondsPerPortion) / 60;
+    const timeMinor = terms.hourlyWageMinor === null ? null : (minutes / 60) * terms.hourlyWageMinor;
+    const fibres = ofFibres((id) => perGram.paid.get(id) ?? null);
+    const findings = ofThings(false);
+    const packaging = ofThings(true);
+    const needles = group ? needlesOf(group, sources) : NOTHING;
+    return {
+      groupKey: key,
+      packs: count,
+      fibres,
+      fibresToday: ofFibres((id) => perGram.today.get(id) ?? null),
+      findings,
+      packaging,
+      needles,
+      timeMinor,
+      minutes,
+      whole: [fibres, findings, packaging, needles, { minor: timeMinor ?? 0, unknownCount: 0 }].reduce(add),
+    };
+  });
+  return { ...summed(toPack, plan, packs, terms, perGram), unpriced: unpricedOf(toPack, perGram, sources) };
+}
+
+function unpricedOf(
+  { groups, estimates }: ToPack,
+  { paid }: Prices,
+  { findings, needles }: CostSources,
+): string[] {
+  const things = groups.flatMap((group) => findingsOfPack(group, { estimates }, findings));
+  return [
+    ...new Set([
+      ...[...paid].flatMap(([fibreId, price]) => (price === null ? [fibreId] : [])),
+      ...things.flatMap(({ findingId }) => (priceOf(findings.get(findingId)) === null ? [findingId] : [])),
+      ...groups.flatMap((group) =>
+        needlesOfBox(group, needles).flatMap(({ needle }) =>
+          needle && needle.priceMinor === null ? [needle.id] : [],
+        ),
+      ),
+    ]),
+  ];
+}
+
+/** Of one unit; what was picked up costs nothing unless somebody says it does. */
+function priceOf(finding: Finding | undefined): number | null {
+  if (!finding) return null;
+  const isFound = finding.measure.by === 'count' && finding.measure.sort === 'found';
+  return unitPriceMinor(finding) ?? (isFound ? 0 : null);
+}
+
+/** In a box those it gives away; in a class the share of those that break. */
+function needlesOf(group: PackGroup, { kit, needles }: CostSources): Cost {
+  if (group.sample) return NOTHING;
+  if (!group.recipe) return needlesShare(kit);
+  return needlesOfBox(group, needles).reduce((sum, { needle, count }) => {
+    const price = needle?.priceMinor ?? null;
+    return add(
+      sum,
+      price === null ? { minor: 0, unknownCount: 1 } : { minor: price * count, unknownCount: 0 },
+    );
+  }, NOTHING);
+}
+
+/** Needles that break, shared by who sits there. */
+function needlesShare(kit: NeedleKit | null): Cost {
+  if (!kit || kit.people === 0) return NOTHING;
+  return kit.lines.reduce((sum, { meanBroken, needle }) => {
+    const price = needle?.priceMinor ?? null;
+    if (meanBroken === 0) return sum;
+    return add(
+      sum,
+      price === null
+        ? { minor: 0, unknownCount: 1 }
+        : { minor: (meanBroken * price) / kit.people, unknownCount: 0 },
+    );
+  }, NOTHING);
+}
+
+interface Prices {
+  readonly paid: ReadonlyMap<string, number | null>;
+  readonly today: ReadonlyMap<string, number | null>;
+}
+
+/** What a gram that goes into a pack costs, with what weighing loses of it. */
+function pricesPerGram(plan: RunPortions, { wool, todayPer100gMinor }: CostSources): Prices {
+  const taken = takingsOfPlan(plan);
+  const packed = new Map<string, number>();
+  for (const { fibreId, classG } of plan.fibres) packed.set(fibreId, (packed.get(fibreId) ?? 0) + classG);
+  const paid = new Map<string, number | null>();
+  const today = new Map<string, number | null>();
+  for (const [fibreId, massG] of taken) {
+    const fibre = wool.get(fibreId);
+    const price = todayPer100gMinor.get(fibreId) ?? null;
+    const cost = fibre ? paidForMinor(fibre, massG, price) : { minor: 0, unknownCount: 1 };
+    const inPacksG = packed.get(fibreId) ?? massG;
+    paid.set(fibreId, cost.unknownCount > 0 || inPacksG === 0 ? null : cost.minor / inPacksG);
+    today.set(fibreId, price === null || inPacksG === 0 ? null : (price * massG) / 100 / inPacksG);
+  }
+  return { paid, today };
+}
+
+function summed(
+  { groups }: ToPack,
+  plan: RunPortions,
+  packs: readonly PackCost[],
+  terms: CostTerms,
+  perGram: Prices,
+): Omit<RunCost, 'unpriced'> {
+  const times = (cost: Cost, count: number): Cost => ({ ...cost, minor: cost.minor * count });
+  const timeMinor = ((terms.hourlyWageMinor ?? 0) * terms.fixedMinutes) / 60;
+  let fixed: Cost = add({ minor: timeMinor, unknownCount: 0 }, lyingOut(plan, perGram.paid));
+  let [variable, today, sold]: [Cost, number, number] = [NOTHING, 0, 0];
+  for (const pack of packs) {
+    const group = groups.find(({ key }) => key === pack.groupKey);
+    const given = group?.seats.length ?? 0;
+    sold += given;
+    variable = add(variable, times(pack.whole, given));
+    fixed = add(fixed, times(pack.whole, pack.packs - given));
+    today += (pack.fibresToday.minor - pack.fibres.minor) * pack.packs;
+  }
+  const whole = add(variable, fixed);
+  const priceMinor =
+    sold === 0 || whole.unknownCount > 0 || terms.marginFraction >= 1
+      ? null
+      : Math.ceil(whole.minor / sold / (1 - terms.marginFraction));
+  const eachMinor = sold === 0 ? 0 : variable.minor / sold;
+  return {
+    packs,
+    fixed,
+    whole,
+    wholeToday: { ...whole, minor: whole.minor + today },
+    sold,
+    priceMinor,
+    paysFrom:
+      priceMinor === null || priceMinor <= eachMinor
+        ? null
+        : Math.max(1, Math.ceil(fixed.minor / (priceMinor - eachMinor))),
+  };
+}
+
+/** Wool of the run that is in nobody’s pack. */
+const lyingOut = (plan: RunPortions, paid: ReadonlyMap<string, number | null>): Cost =>
+  plan.fibres.reduce((sum, { fibreId, classG, byGroup }) => {
+    const ownG = classG - [...byGroup.values()].reduce((a, b) => a + b, 0);
+    if (ownG <= 1e-9) return sum;
+    const perG = paid.get(fibreId) ?? null;
+    return add(sum, perG === null ? { minor: 0, unknownCount: 1 } : { minor: ownG * perG, unknownCount: 0 });
+  }, NOTHING);

@@ -1,0 +1,44 @@
+import type { StockUnit } from '../stock/index.ts';
+import { showNumber } from '../units/index.ts';
+
+/** Grams for reading: two decimals under 1, one above. The unit is always there. */
+export const showGrams = (massG: number): string => `${showGramNumber(massG)} g`;
+
+/** A calculated mass: about this much. */
+export function showLikely(massG: number): string {
+  const words = showGrams(massG);
+  return words.startsWith('<') ? words : `≈ ${words}`;
+}
+
+/** The same without its unit, for a column that has it in its heading. */
+export function showGramNumber(massG: number): string {
+  if (massG > 0 && massG < 0.005) return '<0.01';
+  return massG < 1 ? massG.toFixed(2) : massG.toFixed(1);
+}
+
+/** Grams that were weighed in whole scale steps: as many decimals as the step has. */
+export const showWeighed = (massG: number, scaleStepG: number): string =>
+  `${showWeighedNumber(massG, scaleStepG)} g`;
+
+/** The same without its unit. */
+export const showWeighedNumber = (massG: number, scaleStepG: number): string =>
+  massG.toFixed((String(scaleStepG).split('.')[1] ?? '').length);
+
+export const counted = (count: number, one: string, many = `${one}s`): string =>
+  `${count} ${count === 1 ? one : many}`;
+
+/** An amount of a finding in the unit it is kept in. */
+export function findingAmount(amount: number, unit: StockUnit): string {
+  switch (unit) {
+    case 'm':
+      return amount < 1 ? `${showNumber(amount * 100, 1)} cm` : `${showNumber(amount, 2)} m`;
+    case 'cm2':
+      return `${showNumber(amount, 0)} cm²`;
+    case 'ml':
+      return `${showNumber(amount, 1)} ml`;
+    case 'piece':
+      return showNumber(amount, 1);
+    case 'g':
+      return showGrams(amount);
+  }
+}

@@ -1,0 +1,144 @@
+import type { Pattern } from '../pattern/index.ts';
+import type { Bag, BagHolds, Parting } from '../portions/index.ts';
+import type { UseEstimate } from '../wool/index.ts';
+import type { Bagging, BoxForm, Pack, PackGroup, RunState, RunWants } from '../run/index.ts';
+import { counted } from './amounts.ts';
+import { choiceWords } from './choiceWords.ts';
+import { SKILL_WORDS } from './needleWords.ts';
+import { STAGE_WORDS } from './patternWords.ts';
+
+export const RUN_STATE_WORDS: Readonly<Record<RunState, string>> = {
+  planned: 'planned',
+  bought: 'bought',
+  weighed: 'weighed',
+  packed: 'packed',
+  done: 'done',
+};
+
+export const BAGGING_WORDS: Readonly<Record<Bagging, string>> = {
+  one: 'one bag, joins apart',
+  stage: 'a bag for each stage',
+  session: 'a bag for each session',
+  colour: 'a bag for each colour',
+  part: 'a bag for each part',
+  own: 'own bags',
+};
+
+export const BOX_FORM_WORDS: Readonly<Record<BoxForm, string>> = {
+  full: 'everything',
+  refill: 'refill: wool and findings',
+  'pattern-only': 'pattern only',
+};
+
+/** What is missing before a run goes on. */
+export function wantsWords(wants: RunWants, count: number): string {
+  switch (wants) {
+    case 'choices':
+      return `${counted(count, 'seat has', 'seats have')} not chosen yet.`;
+    case 'stock':
+      return `${counted(count, 'thing is', 'things are')} short. Buy them, or count again.`;
+    case 'counts':
+      return `${counted(count, 'fibre was', 'fibres were')} never counted. Weigh what is there.`;
+    case 'weighing':
+      return `${counted(count, 'weighing is', 'weighings are')} not ticked, or ticked for another amount.`;
+    case 'packing':
+      return `${counted(count, 'pack is', 'packs are')} not ticked yet.`;
+    case 'needles':
+      return `${counted(count, 'needle is', 'needles are')} still out or missing.`;
+    case 'difference':
+      return `${counted(count, 'pack', 'packs')} would be other now than planned. Take the new numbers, or put it back.`;
+  }
+}
+
+/** The part wool is on, or the two parts that a join holds together. */
+export function ownerWords({ kind, id }: UseEstimate['owner'], { parts, joins }: Pattern): string {
+  const nameOf = (partId: string) => parts.find((part) => part.id === partId)?.name ?? '';
+  if (kind === 'part') return nameOf(id);
+  const join = joins.find((own) => own.id === id);
+  return join ? `${nameOf(join.partId)} to ${nameOf(join.ontoId)}` : '';
+}
+
+/** What is written on a bag; nothing on the figure’s own. */
+export function bagWords(
+  { holds, makeAt }: Pick<Bag, 'holds' | 'makeAt'>,
+  group: Pick<PackGroup, 'makes'>,
+  fibreName: (fibreId: string) => string,
+): string {
+  const make = makeAt === null ? undefined : group.makes[makeAt];
+  const own = holdsWords(holds, make?.build ?? group.makes[0]?.build, fibreName);
+  const title = make && group.makes.length > 1 ? make.pattern.title : '';
+  return [title, own].filter((word) => word !== '').join(', ');
+}
+
+/** What a bag holds, by itself. */
+export function holdsWords(
+  holds: BagHolds,
+  pattern: Pattern | undefined,
+  fibreName: (fibreId: string) => string,
+): string {
+  switch (holds.kind) {
+    case 'figure':
+      return '';
+    case 'joins':
+      return 'bag of joins';
+    case 'if-needed':
+      return 'only if needed';
+    case 'stage':
+      return STAGE_WORDS[holds.stage];
+    case 'session':
+      return holds.name === '' ? `session ${holds.number}` : `session ${holds.number}: ${holds.name}`;
+    case 'colour':
+      return fibreName(holds.fibreId);
+    case 'part':
+      return pattern ? ownerWords(holds.owner, pattern) : '';
+    case 'own':
+      return holds.name;
+    case 'spare-bag':
+      return 'spare bag for all';
+    case 'undecided':
+      return 'laid out for who has not chosen';
+  }
+}
+
+/** What a pack’s label calls it. */
+export function packWords({ kind, number, name }: Pick<Pack, 'kind' | 'number' | 'name'>): string {
+  switch (kind) {
+    case 'seat':
+      return name === '' ? `Seat ${number}` : `${number} · ${name}`;
+    case 'box':
+      return name === '' ? `Box ${number}` : `Box ${number} · ${name}`;
+    case 'spare':
+      return name === '' ? `Spare ${number}` : `Spare ${number} · ${name}`;
+    case 'demonstration':
+      return number === 1 ? 'Demonstration' : `Demonstration ${number}`;
+    case 'sample':
+      return `Sample ${number}`;
+  }
+}
+
+/** What the packs of a group are: `Russet`, a box by its name, or the usual. */
+export function groupWords({ makes, recipe, choices, skill, sample, isOpen }: PackGroup): string {
+  const [first] = makes;
+  const what = sample
+    ? `up to step ${sample.stepNumber}`
+    : recipe
+      ? recipe.name
+      : isOpen
+        ? 'not chosen yet'
+        : first
+          ? choiceWords(first.pattern, choices) || 'as written'
+          : '';
+  return [what, skill && !recipe ? SKILL_WORDS[skill] : ''].filter((word) => word !== '').join(', ');
+}
+
+/** How a weighed lot is parted. */
+export function partingWords({ halvings, into }: Parting): string {
+  const times =
+    halvings === 1 ? 'halve it' : halvings === 2 ? 'halve it twice' : `halve it ${halvings} times`;
+  const parts = into.map((count) => `in ${count}`).join(', then each ');
+  if (halvings === 0) return `part it ${parts}`;
+  return into.length === 0 ? times : `${times}, then each ${parts}`;
+}
+
+/** Whether a credit has to be printed, in one line. */
+export const creditLine = (credits: readonly string[]): string => credits.join(' · ');

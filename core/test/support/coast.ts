@@ -1,0 +1,133 @@
+import {
+  BLANK_FINDING,
+  BLANK_STEP,
+  blankJoin,
+  blankMeasure,
+  RUN_DEFAULTS,
+  type BoxRecipe,
+  type Finding,
+  type Pattern,
+  type RunInput,
+  type Wool,
+} from '../../src/index.ts';
+import { fibre, mm, part, pattern, shapes, shelf, use } from './make.ts';
+
+/** A body with a coat, legs joined on, a dot, a wisp only if needed, eyes; two sessions, a wait, a swap, a colourway. */
+export const bird: Pattern = pattern(
+  [
+    part('body', shapes.ball(60), {
+      uses: [
+        use('core', 'body-core', 'chalk'),
+        use('coat', 'body-coat', 'slate'),
+        use('added', 'body-wisp', 'slate', { isIfNeeded: true, amount: { form: 'grams', massG: 1, highG: null, isWeighed: true } }),
+      ],
+    }),
+    part('leg', shapes.limb(40, 12), { count: 2, core: 'amber' }),
+    part('spot', shapes.ball(4), { core: 'ink' }),
+  ],
+  {
+    title: 'Bird',
+    joinsApart: true,
+    joins: [{ ...blankJoin('leg-body', 'leg', 'body'), looseEnd: null, cover: { fibreId: 'slate', band: mm(10), words: '', isIfNeeded: false } }],
+    findings: [{ id: 'eyes', findingId: 'eye', partId: 'body', count: 2 }, { id: 'beads', findingId: 'bead', partId: 'body', count: { low: 9, high: 12 } }],
+    steps: [
+      { ...BLANK_STEP, id: 's1', text: 'Roll the body', partIds: ['body'], stage: 'core', minutes: 20 },
+      { ...BLANK_STEP, id: 's2', text: 'Wrap the legs clockwise, the left leg first', partIds: ['leg'], stage: 'core', minutes: 10, waiting: 30 },
+      { ...BLANK_STEP, id: 's3', text: 'Lay on the coat of slate', partIds: ['body'], stage: 'coat', minutes: 15 },
+      { ...BLANK_STEP, id: 's4', text: 'Set on the legs and the spot', partIds: ['leg', 'spot'], joinIds: ['leg-body'], stage: 'join', minutes: null },
+    ],
+    sessions: [
+      { id: 'one', name: 'shapes', firstStepId: 's1', startState: '', safeStop: '', homework: '' },
+      { id: 'two', name: 'feathers', firstStepId: 's3', startState: '', safeStop: '', homework: '' },
+    ],
+    slots: [{ id: 'coat', name: 'coat', places: [{ kind: 'use', id: 'body-coat' }, { kind: 'join', id: 'leg-body' }], rule: null }],
+    colourways: [{ id: 'dusk', name: 'Dusk', fills: [{ slotId: 'coat', fibreId: 'plum' }] }],
+    swaps: [
+      {
+        id: 'felt-eyes',
+        of: { kind: 'finding', id: 'eyes' },
+        toItemId: 'bead',
+        amountFactor: 1,
+        moreMinutes: 0,
+        steps: [{ stepId: 's4', text: 'Set on the legs, and sew the beads on for eyes' }],
+        look: 'beads for eyes',
+      },
+      { id: 'grey', of: { kind: 'use', id: 'body-coat' }, toItemId: 'plum', amountFactor: 1, moreMinutes: 0, steps: [{ stepId: 's3', text: 'Lay on the coat of plum' }], look: 'plum for slate' },
+    ],
+  },
+); // prettier-ignore
+
+export const pear: Pattern = pattern(
+  [part('body', shapes.egg(74, 56), { core: 'chalk', coat: 'amber' }), part('leaf', shapes.flat(38, 20, 3), { count: 2, core: 'ink' })],
+  { title: 'Pear' },
+); // prettier-ignore
+
+const thing = (id: string, sort: 'eye' | 'bead' | 'other', onHand: number | null, priceMinor: number | null): Finding => ({
+  ...BLANK_FINDING,
+  id,
+  version: 1,
+  name: id,
+  measure: { ...(blankMeasure('count') as Extract<Finding['measure'], { by: 'count' }>), sort, piecesPerPack: 10 },
+  priceMinor,
+  onHand,
+  peak: onHand ?? 0,
+}); // prettier-ignore
+
+export const coastWool: Wool = {
+  ...shelf(
+    fibre('chalk', { colour: '#e6e0d2', onHandG: 300 }),
+    fibre('slate', { colour: '#2c3440' }),
+    fibre('amber', { colour: '#dd8a1c' }),
+    fibre('ink', { colour: '#1d1c1e', onHandG: 40 }),
+    fibre('plum', { colour: '#5a2a52', onHandG: null }),
+  ),
+  findings: new Map(
+    [thing('eye', 'eye', 30, 100), thing('bead', 'bead', 500, 50), thing('card-box', 'other', 20, 600)].map(
+      (own) => [own.id, own],
+    ),
+  ),
+};
+
+export const coastDesigns = new Map([
+  ['bird-1', bird],
+  ['pear-1', pear],
+]);
+
+export const classOf = (more: Partial<RunInput> = {}): RunInput => ({
+  ...RUN_DEFAULTS,
+  recipes: [],
+  roster: [],
+  swapIds: [],
+  ownBags: [],
+  name: 'Birds',
+  date: '2026-12-05',
+  revisionId: 'bird-1',
+  seats: 6,
+  sparePacks: 1,
+  ...more,
+});
+
+const none = { values: {}, colourwayId: null, swapIds: [] as string[] };
+
+export const duo = (more: Partial<BoxRecipe> = {}): BoxRecipe => ({
+  id: 'duo',
+  name: 'Coast duo',
+  boxes: 5,
+  spares: 1,
+  form: 'full',
+  designs: [
+    { revisionId: 'bird-1', copies: 1, choices: none },
+    { revisionId: 'pear-1', copies: 2, choices: none },
+  ],
+  packaging: [{ findingId: 'card-box', count: 1 }],
+  ...more,
+});
+
+export const kitsOf = (recipes: BoxRecipe[], more: Partial<RunInput> = {}): RunInput =>
+  classOf({
+    kind: 'kits',
+    recipes,
+    seats: recipes.reduce((sum, { boxes }) => sum + boxes, 0),
+    sparePacks: recipes.reduce((sum, { spares }) => sum + spares, 0),
+    ...more,
+  });

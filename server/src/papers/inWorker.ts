@@ -1,0 +1,24 @@
+import { Worker } from 'node:worker_threads';
+import type { PdfTask } from './setPdf.ts';
+
+type Answer = { readonly bytes: Uint8Array } | { readonly problem: string };
+
+/** Sets a paper in a worker of its own: a hundred pages hold nobody up, and their memory is given back afterwards. */
+export const setInWorker =
+  (worker: URL) =>
+  (task: PdfTask): Promise<Buffer> =>
+    new Promise((resolve, reject) => {
+      const own = new Worker(worker);
+      const end = (finish: () => void) => {
+        finish();
+        void own.terminate();
+      };
+      own.once('message', (answer: Answer) =>
+        end(() => {
+          if ('bytes' in answer) resolve(Buffer.from(answer.bytes));
+          else reject(new Error(answer.problem));
+        }),
+      );
+      own.once('error', (error) => end(() => reject(error)));
+      own.postMessage(task);
+    });

@@ -1,0 +1,318 @@
+import type {
+  LabelPlace,
+  LabelSheet,
+  PageSize,
+  Paper,
+  PaperLabel,
+  PaperRow,
+  PaperSection,
+  Swatch,
+} from '@lanakit/core/papers';
+import { fittedLabel, LABEL_INNER_MM, labelPlaces, PAGE_SIZES_MM, swatchSvg } from '@lanakit/core/papers';
+import { createRequire } from 'node:module';
+import { dirname, join } from 'node:path';
+import pdfmake from 'pdfmake';
+import sharp from 'sharp';
+import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+
+/** What is to be set, and on what. Plain data: it crosses into a worker. */
+export interface PdfTask {
+  readonly paper: Paper;
+  readonly page: PageSize;
+  /** Of labels; on other papers it says nothing. */
+  readonly labels: LabelSheet;
+  /** Marks where labels are cut, to try a sheet out on plain paper. */
+  readonly hasCropMarks: boolean;
+}
+
+const fontFile = (weight: string): string =>
+  join(
+    dirname(createRequire(import.meta.url).resolve('@expo-google-fonts/source-sans-3/package.json')),
+    weight,
+    `SourceSans3_${weight}.ttf`,
+  );
+
+/** Nothing but the fonts is read, and nothing is fetched. */
+function prepared(): typeof pdfmake {
+  pdfmake.setUrlAccessPolicy(() => false);
+  pdfmake.setLocalAccessPolicy((path: string) => path.includes('source-sans-3'));
+  pdfmake.setFonts({
+    SourceSans: {
+      normal: fontFile('400Regular'),
+      bold: fontFile('600SemiBold'),
+      italics: fontFile('400Regular'),
+      bolditalics: fontFile('600SemiBold'),
+    },
+  });
+  return pdfmake;
+}
+
+const INK = '#1d2733';
+const QUIET = '#55616d';
+const LINE = '#8a9299';
+
+export const pointsOf = (mm: number): number => (mm * 72) / 25.4;
+
+/** A paper as a PDF, its fonts in it. */
+export async function setPdf(task: PdfTask): Promise<Buffer> {
+  const images = await swatchImages(task.paper);
+  return prepared()
+    .createPdf({ ...documentOf(task), images })
+    .getBuffer();
+}
+
+function documentOf(task: PdfTask): TDocumentDefinitions {
+  const { paper, page } = task;
+  return {
+    pageSize: page === 'a4' ? 'A4' : 'LETTER',
+    info: { title: paper.title, creator: 'Lanakit', producer: 'Lanakit' },
+    defaultStyle: { font: 'SourceSans', fontSize: 10, color: INK, lineHeight: 1.1 },
+    ...(paper.name === 'labels' ? labelPages(task) : listPages(paper)),
+  };
+}
+
+function listPages(paper: Paper): Pick<TDocumentDefinitions, 'content' | 'pageMargins' | 'footer'> {
+  return {
+    pageMargins: [42, 42, 42, 56],
+    footer: (current: number, count: number): Content => ({
+      margin: [42, 12, 42, 0],
+      columns: [
+        { text: paper.foot, fontSize: 7.5, color: QUIET, width: '*' },
+        { text: `${current} of ${count}`, fontSize: 8, color: QUIET, alignment: 'right', width: 60 },
+      ],
+    }),
+    content: [
+      { text: paper.title, fontSize: 20, bold: true },
+      ...paper.head.map((line): Content => ({ text: line, color: QUIET, margin: [0, 1, 0, 0] })),
+      ...paper.sections.map(sectionContent),
+    ],
+  };
+}
+
+function sectionContent(own: PaperSection): Content {
+  const heading: Content = {
+    columns: [
+      ...(own.swatch ? [{ ...swatch(own.swatch, 34, 14), width: 42 }] : []),
+      { text: own.title, bold: true, fontSize: 12, width: '*' },
+      { text: own.aside, bold: true, alignment: 'right', width: 'auto' },
+    ],
+    margin: [0, 12, 0, 2],
+  };
+  const notes = own.notes.map((line): Content => ({ text: line, color: QUIET, fontSize: 9 }));
+  const head: Content = { stack: [heading, ...notes], headlineLevel: 1 };
+  if (own.rows.length === 0) return { stack: [heading, ...notes], unbreakable: true };
+  const isShort = own.rows.length <= SHORT_ROWS;
+  return { stack: [head, table(own)], unbreakable: isShort };
+}
+
+/** A table of so few rows is never broken over two pages. */
+const SHORT_ROWS = 14;
+
+function table(own: PaperSection): Content {
+  const hasTicks = own.rows.some(({ ticks }) => ticks > 0);
+  const hasSwatches = own.rows.some(({ swatch: one }) => one !== null);
+  const lead = (hasTicks ? 1 : 0) + (hasSwatches ? 1 : 0);
+  return {
+    margin: [0, 3, 0, 0],
+    layout: {
+      hLineWidth: (at: number) => (at <= 1 ? 0.7 : 0.3),
+      vLineWidth: () => 0,
+      hLineColor: () => LINE,
+      paddingLeft: () => 2,
+      paddingRight: () => 6,
+      paddingTop: () => 1.2,
+      paddingBottom: () => 1.2,
+    },
+    table: {
+      headerRows: 1,
+      dontBreakRows: true,
+      widths: [
+        ...(hasTicks ? ['auto'] : []),
+        ...(hasSwatches ? [28] : []),
+        ...own.columns.map(({ isWide }) => (isWide ? '*' : 'auto')),
+      ],
+      body: [
+        [
+          ...Array.from({ length: lead }, (): TableCell => ''),
+          ...own.columns.map(({ title, align }): TableCell => ({
+            text: title,
+            alignment: align,
+            fontSize: 8,
+            color: QUIET,
+          })),
+        ],
+        ...own.rows.map((line) => rowCells(line, own, { hasTicks, hasSwatches })),
+      ],
+    },
+  };
+}
+
+function rowCells(
+  line: PaperRow,
+  { columns }: PaperSection,
+  { hasTicks, hasSwatches }: { hasTicks: boolean; hasSwatches: boolean },
+): TableCell[] {
+  const firstWide = Math.max(
+    0,
+    columns.findIndex(({ isWide }) => isWide),
+  );
+  return [
+    ...(hasTicks ? [line.ticks > 0 ? tickBoxes(line.ticks) : ''] : []),
+    ...(hasSwatches ? [line.swatch ? swatch(line.swatch, 24, 10) : ''] : []),
+    ...columns.map(({ align }, at): TableCell => {
+      const text = line.cells[at] ?? '';
+      const own = {
+        text,
+        alignment: align,
+        bold: align === 'right',
+        noWrap: align === 'right' || at === 0,
+      };
+      return at === firstWide && line.note
+        ? { stack: [own, { text: line.note, fontSize: 8, color: QUIET }] }
+        : own;
+    }),
+  ];
+}
+
+/** The picture of a swatch by name: each is in the file once, however often it is shown. */
+const swatchName = ({ colour, preparation }: Swatch): string => `${preparation} ${colour}`;
+
+const swatch = (own: Swatch, width: number, height: number) => ({
+  image: swatchName(own),
+  width,
+  height,
+});
+
+/** Sharp enough for a printer, in points of 1⁄72 inch. */
+const SWATCH_PT = [34, 14] as const;
+const SWATCH_DPI = 360;
+
+/** Every swatch of a paper as a picture. */
+async function swatchImages({ sections, labels }: Paper): Promise<Record<string, string>> {
+  const all = [
+    ...sections.flatMap((own) => [own.swatch, ...own.rows.map((line) => line.swatch)]),
+    ...labels.flatMap(({ lines }) => lines.map((line) => line.swatch)),
+  ];
+  const distinct = new Map(all.flatMap((own) => (own ? [[swatchName(own), own] as const] : [])));
+  const images = await Promise.all(
+    [...distinct].map(async ([name, own]) => {
+      const svg = Buffer.from(swatchSvg(own, ...SWATCH_PT));
+      const png = await sharp(svg, { density: SWATCH_DPI }).png().toBuffer();
+      return [name, `data:image/png;base64,${png.toString('base64')}`] as const;
+    }),
+  );
+  return Object.fromEntries(images);
+}
+
+/** So many boxes stand in one line of them. */
+const BOXES_A_LINE = 6;
+const BOX_PT = 11;
+/** More are ticked in one. */
+const MOST_BOXES = 60;
+
+/** Boxes to tick by hand, in lines. */
+const tickBoxes = (count: number): TableCell => ({
+  canvas: Array.from({ length: Math.min(count, MOST_BOXES) }, (_, at) => ({
+    type: 'rect' as const,
+    x: (at % BOXES_A_LINE) * BOX_PT + 0.5,
+    y: Math.floor(at / BOXES_A_LINE) * BOX_PT + 1.5,
+    w: 8,
+    h: 8,
+    lineWidth: 0.7,
+    lineColor: INK,
+  })),
+});
+
+/** Labels at their places; a page to each sheet. */
+function labelPages({
+  paper,
+  labels: sheet,
+  hasCropMarks,
+}: PdfTask): Pick<TDocumentDefinitions, 'content' | 'pageMargins'> {
+  const places = labelPlaces(sheet, paper.labels.length);
+  const sheets = Math.max(1, (places.at(-1)?.sheet ?? 0) + 1);
+  const content = Array.from({ length: sheets }, (_, number): Content[] => {
+    const own = paper.labels.flatMap((label, at) =>
+      places[at]?.sheet === number ? labelContent(label, places[at], sheet) : [],
+    );
+    const marks = hasCropMarks ? [cropMarks(sheet)] : [];
+    const turn: Content[] = number > 0 ? [{ text: '', pageBreak: 'before' }] : [];
+    return [...turn, ...marks, ...own];
+  }).flat();
+  return { pageMargins: [0, 0, 0, 0], content };
+}
+
+function labelContent(whole: PaperLabel, { xMm, yMm }: LabelPlace, sheet: LabelSheet): Content[] {
+  const label = fittedLabel(whole, sheet);
+  const width = pointsOf(sheet.widthMm - 2 * LABEL_INNER_MM);
+  const at = { x: pointsOf(xMm + LABEL_INNER_MM), y: pointsOf(yMm + LABEL_INNER_MM) };
+  const isLow = sheet.heightMm < 30;
+  const size = isLow ? 7 : 8;
+  const body: TableCell[][] = label.lines.map(({ swatch: own, text, grams }) => [
+    own ? swatch(own, 18, 8) : '',
+    { text, fontSize: size, noWrap: true },
+    { text: grams, fontSize: size, bold: true, alignment: 'right', noWrap: true },
+  ]);
+  return [
+    {
+      absolutePosition: at,
+      columns: [
+        {
+          width,
+          stack: [
+            { text: label.title, bold: true, fontSize: isLow ? 9 : 11, noWrap: true },
+            ...(label.bag === '' && label.keepBack === ''
+              ? []
+              : [
+                  {
+                    text: [label.bag, label.keepBack].filter((word) => word !== '').join(' · '),
+                    bold: true,
+                    fontSize: size,
+                  },
+                ]),
+            ...(body.length === 0
+              ? []
+              : [
+                  {
+                    table: { widths: [20, '*', 'auto'], body },
+                    layout: { ...NO_LINES },
+                  } satisfies Content,
+                ]),
+            ...(label.more > 0 ? [{ text: `and ${label.more} more: see the pack list`, fontSize: 6.5 }] : []),
+            { text: label.parts, fontSize: 6.5, color: QUIET },
+          ],
+        },
+      ],
+    },
+    {
+      absolutePosition: { x: at.x, y: pointsOf(yMm + sheet.heightMm - LABEL_INNER_MM) - 8 },
+      columns: [{ width, text: label.foot, fontSize: 6, color: QUIET, noWrap: true }],
+    },
+  ];
+}
+
+const NO_LINES = {
+  hLineWidth: () => 0,
+  vLineWidth: () => 0,
+  paddingLeft: () => 0,
+  paddingRight: () => 2,
+  paddingTop: () => 0.5,
+  paddingBottom: () => 0.5,
+};
+
+/** Corners of every label, as far as its neighbours leave room. */
+function cropMarks(sheet: LabelSheet): Content {
+  const page = PAGE_SIZES_MM[sheet.page];
+  const corners = labelPlaces({ ...sheet, used: 0 }, sheet.rows * sheet.columns).map(
+    ({ xMm, yMm }) =>
+      `<rect x="${xMm}" y="${yMm}" width="${sheet.widthMm}" height="${sheet.heightMm}" fill="none" stroke="${LINE}" stroke-width="0.15" stroke-dasharray="3 2"/>`,
+  );
+  const bar = `<path d="M10 ${page.heightMm - 6}h100m0-2v4m-100-4v4" fill="none" stroke="${INK}" stroke-width="0.3"/>`;
+  return {
+    absolutePosition: { x: 0, y: 0 },
+    svg:
+      `<svg xmlns="http://www.w3.org/2000/svg" width="${pointsOf(page.widthMm)}" height="${pointsOf(page.heightMm)}" ` +
+      `viewBox="0 0 ${page.widthMm} ${page.heightMm}">${corners.join('')}${bar}</svg>`,
+    width: pointsOf(page.widthMm),
+  };
+}

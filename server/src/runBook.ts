@@ -1,0 +1,165 @@
+import {
+  allMarks,
+  differenceOf,
+  findingsOfRun,
+  needlesOfBoxes,
+  freezeRun,
+  packedMark,
+  packsOf,
+  promisedBefore,
+  restocked,
+  shortOfPlan,
+  takeFromLots,
+  takingsOfPlan,
+  thawPlan,
+  thawWool,
+  thingsShort,
+  tickState,
+  toMilli,
+  toPackOf,
+  trayOf,
+  undecidedSeats,
+  uncountedOfPlan,
+  weighings,
+  type Frozen,
+  type Pack,
+  type Run,
+  type RunFacts,
+  type RunInput,
+  type RunPortions,
+  type ToPack,
+  type Wool,
+} from '@lanakit/core';
+import type { Store } from './db/index.ts';
+import type { RunTaking } from './db/runs.ts';
+import { designsOf, livePlan, shelfOf, stockIn, takingsOf } from './routes/takings.ts';
+
+/** A run as it is packed: as it was frozen, or, while it is only planned, as it would be now. */
+export interface RunInForce {
+  readonly run: Run;
+  readonly input: RunInput;
+  readonly wool: Wool;
+  readonly toPack: ToPack;
+  readonly plan: RunPortions;
+  readonly packs: readonly Pack[];
+  readonly frozen: Frozen | null;
+}
+
+/** Grams that runs before this one will take. */
+export function promisedTo(store: Store, run: Run, today: string, wool: Wool): Map<string, number> {
+  const withTakings = store.runs
+    .ahead(today)
+    .map((one) => ({ ...one, takings: takingsOf(store, one, wool) }));
+  return promisedBefore(run.id, withTakings, today);
+}
+
+export function runInForce(store: Store, run: Run, today: string): RunInForce {
+  const shelf = shelfOf(store);
+  const promised = promisedTo(store, run, today, shelf);
+  const frozen = store.runs.frozen(run.id);
+  if (!frozen) {
+    const { toPack, plan } = livePlan(store, run, shelf, promised);
+    return { run, input: run, wool: shelf, toPack, plan, packs: packsOf(toPack.groups, run.roster), frozen };
+  }
+  const wool = thawWool(frozen);
+  const toPack = toPackOf(designsOf(store, frozen.input), frozen.input, wool);
+  return {
+    run,
+    input: frozen.input,
+    wool,
+    toPack,
+    plan: restocked(thawPlan(frozen), stockIn(shelf, promised)),
+    packs: packsOf(toPack.groups, frozen.input.roster),
+    frozen,
+  };
+}
+
+/** Writes down what a run comes to now. */
+export function freezeNow(store: Store, run: Run, today: string, at: string): Frozen {
+  const wool = shelfOf(store);
+  const { id: _id, version: _version, state: _state, ...input } = run;
+  const { plan } = livePlan(store, run, wool, promisedTo(store, run, today, wool));
+  return freezeRun(at, input, designsOf(store, run), wool, plan);
+}
+
+/** How things stand with a run, for what it may be called next. */
+export function factsOf(store: Store, run: Run, today: string): RunFacts {
+  const inForce = runInForce(store, run, today);
+  const { input, plan, packs, toPack } = inForce;
+  const ticks = new Map(store.runs.ticks(run.id).map((tick) => [tick.mark, tick]));
+  const marks = allMarks(weighings(plan, packs, inForce.wool.fibres, input.scaleStepG));
+  const tray = trayOf(store.trays.taps(run.id));
+  return {
+    undecided: undecidedOf(store, run),
+    short: shortOfPlan(plan).length + thingsShort(toPack, shelfOf(store), store.shelf.needles()),
+    uncounted: uncountedOfPlan(plan).length,
+    unweighed: marks.filter((mark) => tickState(mark, ticks.get(mark.mark)).kind !== 'done').length,
+    unpacked: packs.filter(({ id }) => ticks.get(packedMark(id))?.isDone !== true).length,
+    needlesOut: tray.reduce((sum, { stillOut, missing }) => sum + stillOut + missing, 0),
+    different: inForce.frozen ? differentPacks(store, inForce, today) : 0,
+  };
+}
+
+function undecidedOf(store: Store, run: Run): number {
+  if (run.kind === 'kits' || run.undecidedChance !== null) return 0;
+  const pattern = designsOf(store, run).get(run.revisionId);
+  return pattern ? undecidedSeats(pattern, run) : 0;
+}
+
+/** Packs that would be other now; the shelf alone changes no pack once it is only less. */
+function differentPacks(store: Store, { run, plan, toPack, input }: RunInForce, today: string): number {
+  const wool = shelfOf(store);
+  const now = livePlan(store, run, wool, promisedTo(store, run, today, wool));
+  const was = { plan, groups: toPack.groups, input };
+  return differenceOf(was, { plan: now.plan, groups: now.toPack.groups, input: run }).packs.length;
+}
+
+/** What is taken off the shelf when a run is packed, and written down so that it can come back. */
+export function takeOffShelf(store: Store, run: Run, today: string, at: string): void {
+  const { plan, toPack } = runInForce(store, run, today);
+  const shelf = shelfOf(store);
+  const takings: RunTaking[] = [
+    ...[...takingsOfPlan(plan)].flatMap(([fibreId, massG]) =>
+      ofLots(fibreId, shelf.fibres.get(fibreId)?.lots ?? [], massG),
+    ),
+    ...findingsOfRun(toPack, shelf.findings).flatMap(({ findingId, total, onHand }) =>
+      onHand === null || total <= 0
+        ? []
+        : [{ itemId: findingId, lotId: null, amountMilli: toMilli(Math.min(total, onHand)) }],
+    ),
+    ...needlesOfBoxes(toPack, store.shelf.needles()).flatMap(({ needle, total }) =>
+      needle === null || needle.onHand === null
+        ? []
+        : [{ itemId: needle.id, lotId: null, amountMilli: toMilli(Math.min(total, needle.onHand)) }],
+    ),
+  ].filter(({ amountMilli }) => amountMilli > 0);
+  for (const taking of takings) {
+    store.runs.take(run.id, taking);
+    const { itemId, lotId, amountMilli } = taking;
+    store.stock.enter({ itemId, lotId, amountMilli: -amountMilli, reason: 'packed', note: noteOf(run), at });
+  }
+}
+
+/** So much from its lots, oldest first; where they have not that much, all they have. */
+function ofLots(
+  itemId: string,
+  lots: readonly { readonly id: string; readonly onHandG: number | null }[],
+  massG: number,
+): RunTaking[] {
+  const thereIsG = lots.reduce((sum, { onHandG }) => sum + Math.max(0, onHandG ?? 0), 0);
+  return (takeFromLots(lots, Math.min(massG, thereIsG)) ?? []).map((taking) => ({
+    itemId,
+    lotId: taking.lotId,
+    amountMilli: toMilli(taking.massG),
+  }));
+}
+
+/** Brings back just what packing took. */
+export function bringBackToShelf(store: Store, run: Run, at: string): void {
+  for (const { itemId, lotId, amountMilli } of store.runs.takings(run.id)) {
+    store.stock.enter({ itemId, lotId, amountMilli, reason: 'returned', note: noteOf(run), at });
+  }
+  store.runs.forgetTakings(run.id);
+}
+
+const noteOf = ({ name }: Run): string => name.slice(0, 200);

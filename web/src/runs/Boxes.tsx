@@ -1,0 +1,241 @@
+import {
+  blankRecipe,
+  BOX_FORMS,
+  type BoxForm,
+  type BoxRecipe,
+  checkRun,
+  type Designs,
+  NO_CHOICES,
+  RUN_BOUNDS,
+} from '@lanakit/core';
+import { BOX_FORM_WORDS, problemWords } from '@lanakit/core/words';
+import { Button, Input, Select } from 'antd';
+import { nanoid } from 'nanoid';
+import { type RevisionName, useFindings } from '../api/resources.ts';
+import { Choice } from '../fields/Choice.tsx';
+import { Field } from '../fields/Field.tsx';
+import { NumberField } from '../fields/NumberField.tsx';
+import { ChoiceFields } from '../options/ChoicesBar.tsx';
+import { useNotice } from '../shell/Notice.tsx';
+import styles from './Boxes.module.css';
+import type { RunDraft } from './useRunDraft.ts';
+
+interface BoxesProps {
+  draft: RunDraft;
+  revisions: readonly RevisionName[];
+  designs: Designs;
+}
+
+/** Sorts of box: what goes into each, and how many are made. */
+export function Boxes({ draft, revisions, designs }: BoxesProps) {
+  const say = useNotice();
+  const { recipes } = draft.input;
+  const problems = checkRun(draft.input);
+  const problemAt = (pointer: string) => {
+    const problem = problems.find((own) => own.pointer === pointer);
+    return problem ? problemWords(problem) : null;
+  };
+  const set = (at: number, more: Partial<BoxRecipe>) =>
+    draft.change({ recipes: recipes.map((own, index) => (index === at ? { ...own, ...more } : own)) });
+  const remove = (at: number) => {
+    draft.change({ recipes: recipes.filter((_, index) => index !== at) });
+    say({
+      text: `“${recipes[at]?.name ?? ''}” is out.`,
+      undo: () => draft.change({ recipes }),
+    });
+  };
+  const first = revisions[0];
+  return (
+    <>
+      <div className={styles.heading}>
+        <h2>The boxes</h2>
+        <Button
+          size="small"
+          disabled={!first}
+          onClick={() => first && draft.change({ recipes: [...recipes, blankRecipe(nanoid(8), first.id)] })}
+        >
+          Add a sort of box
+        </Button>
+      </div>
+      {problemAt('/recipes') && <p className="red small">{problemAt('/recipes')}</p>}
+      {recipes.map((recipe, at) => (
+        <BoxFields
+          key={recipe.id}
+          recipe={recipe}
+          revisions={revisions}
+          designs={designs}
+          problemAt={(field) => problemAt(`/recipes/${at}/${field}`)}
+          canRemove={recipes.length > 1}
+          onChange={(more) => set(at, more)}
+          onRemove={() => remove(at)}
+        />
+      ))}
+    </>
+  );
+}
+
+interface BoxFieldsProps {
+  recipe: BoxRecipe;
+  revisions: readonly RevisionName[];
+  designs: Designs;
+  problemAt: (field: string) => string | null;
+  canRemove: boolean;
+  onChange: (more: Partial<BoxRecipe>) => void;
+  onRemove: () => void;
+}
+
+function BoxFields({ recipe, revisions, designs, problemAt, canRemove, onChange, onRemove }: BoxFieldsProps) {
+  const { designs: own } = recipe;
+  const setDesign = (at: number, more: Partial<BoxRecipe['designs'][number]>) =>
+    onChange({ designs: own.map((design, index) => (index === at ? { ...design, ...more } : design)) });
+  return (
+    <section className={styles.box} aria-label={recipe.name}>
+      <Field label="Box" problem={problemAt('name')}>
+        {(control) => (
+          <Input
+            {...control}
+            value={recipe.name}
+            maxLength={80}
+            onChange={(event) => onChange({ name: event.target.value })}
+          />
+        )}
+      </Field>
+      <div className={styles.pair}>
+        <NumberField
+          label="Boxes"
+          value={recipe.boxes}
+          bounds={RUN_BOUNDS.boxes}
+          isWhole
+          problem={problemAt('boxes')}
+          onValue={(boxes) => onChange({ boxes })}
+        />
+        <NumberField
+          label="Spare"
+          value={recipe.spares}
+          bounds={RUN_BOUNDS.sparePacks}
+          isWhole
+          problem={problemAt('spares')}
+          onValue={(spares) => onChange({ spares })}
+        />
+      </div>
+      <Choice<BoxForm>
+        label="Holds"
+        value={recipe.form}
+        words={BOX_FORM_WORDS}
+        among={BOX_FORMS}
+        onChoose={(form) => onChange({ form: form ?? 'full' })}
+      />
+      {problemAt('designs') && <p className="red small">{problemAt('designs')}</p>}
+      {own.map((design, at) => {
+        const pattern = designs.get(design.revisionId);
+        return (
+          <div key={at} className={styles.design}>
+            <div className={styles.designHead}>
+              <NumberField
+                label={`Copies of design ${at + 1}`}
+                isLabelHidden
+                value={design.copies}
+                bounds={{ min: 1, max: 24 }}
+                isWhole
+                suffix="×"
+                onValue={(copies) => setDesign(at, { copies })}
+              />
+              <Field label={`Design ${at + 1}`} isLabelHidden>
+                {(control) => (
+                  <Select<string>
+                    {...control}
+                    style={{ width: '100%' }}
+                    popupMatchSelectWidth={320}
+                    value={design.revisionId}
+                    options={revisions.map(({ id, title, number }) => ({
+                      value: id,
+                      label: `${title}, revision ${number}`,
+                    }))}
+                    onChange={(revisionId) =>
+                      setDesign(at, { revisionId, choices: { ...NO_CHOICES, values: {}, swapIds: [] } })
+                    }
+                  />
+                )}
+              </Field>
+              <Button
+                size="small"
+                type="text"
+                aria-label={`Take design ${at + 1} out`}
+                disabled={own.length < 2}
+                onClick={() => onChange({ designs: own.filter((_, index) => index !== at) })}
+              >
+                ×
+              </Button>
+            </div>
+            {pattern && (
+              <ChoiceFields
+                pattern={pattern}
+                choices={design.choices}
+                onChoose={({ values, colourwayId, swapIds }) =>
+                  setDesign(at, { choices: { values: { ...values }, colourwayId, swapIds: [...swapIds] } })
+                }
+              />
+            )}
+          </div>
+        );
+      })}
+      <div className={styles.buttons}>
+        <Button
+          size="small"
+          disabled={own.length >= 12 || revisions.length === 0}
+          onClick={() => {
+            const next =
+              revisions.find(({ id }) => own.every(({ revisionId }) => revisionId !== id)) ?? revisions[0];
+            if (next)
+              onChange({
+                designs: [
+                  ...own,
+                  { revisionId: next.id, copies: 1, choices: { ...NO_CHOICES, values: {}, swapIds: [] } },
+                ],
+              });
+          }}
+        >
+          Add a design
+        </Button>
+        {canRemove && (
+          <Button size="small" danger type="text" onClick={onRemove}>
+            Take this box out
+          </Button>
+        )}
+      </div>
+      <Packaging recipe={recipe} onChange={onChange} />
+    </section>
+  );
+}
+
+/** The box itself, tissue, a card: things of the shelf. */
+function Packaging({ recipe, onChange }: Pick<BoxFieldsProps, 'recipe' | 'onChange'>) {
+  const findings = (useFindings().data?.items ?? []).filter(
+    ({ measure, archived }) => measure.by === 'count' && !archived,
+  );
+  return (
+    <Field
+      label="Packaging, one each"
+      hint={recipe.packaging.length === 0 ? 'a box, tissue, a card' : undefined}
+    >
+      {(control) => (
+        <Select<string[]>
+          {...control}
+          mode="multiple"
+          style={{ width: '100%' }}
+          value={recipe.packaging.map(({ findingId }) => findingId)}
+          options={findings.map(({ id, name }) => ({ value: id, label: name }))}
+          optionFilterProp="label"
+          onChange={(ids) =>
+            onChange({
+              packaging: ids.map(
+                (findingId) =>
+                  recipe.packaging.find((own) => own.findingId === findingId) ?? { findingId, count: 1 },
+              ),
+            })
+          }
+        />
+      )}
+    </Field>
+  );
+}

@@ -1,0 +1,103 @@
+import type { OpenedRun, PackChange } from '@lanakit/core';
+import { packWords } from '@lanakit/core/words';
+import { Button } from 'antd';
+import { send } from '../api/client.ts';
+import { refresh } from '../api/resources.ts';
+import { useNotice } from '../shell/Notice.tsx';
+import { counted, showDay, showWeighed } from '../words/show.ts';
+import styles from './Difference.module.css';
+import { bagTitle } from './groupWords.ts';
+import type { RunDraft } from './useRunDraft.ts';
+import type { Planned } from './useRunPlan.ts';
+
+interface DifferenceProps {
+  run: OpenedRun;
+  runPlan: Planned;
+  draft: RunDraft;
+  onMoved: () => Promise<unknown>;
+}
+
+/** Packs of which all is said; the others are counted. */
+const SHOWN = 8;
+
+const KIND_WORDS: Readonly<Record<PackChange['kind'], string>> = { new: 'new', gone: 'no longer', other: '' };
+
+const signed = (massG: number, stepG: number): string =>
+  `${massG > 0 ? '+' : '−'}${showWeighed(Math.abs(massG), stepG)}`;
+
+/** What would be other now than it was planned, pack by pack; nothing changes until it is told to. */
+export function Difference({ run, runPlan, draft, onMoved }: DifferenceProps) {
+  const say = useNotice();
+  const { difference, frozen, live, shelf } = { ...runPlan, frozen: run.frozen };
+  if (!difference || !frozen || difference.fibres.length + difference.packs.length === 0) return null;
+  const { scaleStepG } = runPlan.input;
+  const canTake = run.state === 'bought' || run.state === 'weighed';
+  const take = async () => {
+    if (!(await draft.settle())) {
+      say({ text: 'The newest changes are not saved yet; this waits for them.', isProblem: true });
+      return;
+    }
+    try {
+      await send('POST', `/runs/${run.id}/replan`, { version: draft.version() });
+      await onMoved();
+      await refresh('/runs', '/bench', '/promised');
+      say({ text: 'The new numbers are taken. What is ticked and weighs other now is marked.' });
+    } catch (error) {
+      say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
+    }
+  };
+  const nameOf = (fibreId: string) => shelf.get(fibreId)?.name ?? live.shelf.get(fibreId)?.name ?? 'a fibre';
+  const titleOf = (bag: string) => bagTitle(bag, live) || bagTitle(bag, runPlan);
+  return (
+    <section className={styles.difference} aria-label="What is other now">
+      <header>
+        <h3>Other than planned on {showDay(frozen.at.slice(0, 10))}</h3>
+        {canTake ? (
+          <Button size="small" type="primary" onClick={() => void take()}>
+            Take the new numbers
+          </Button>
+        ) : (
+          <span className="quiet small">It is {run.state}: go back to weighed to take them.</span>
+        )}
+      </header>
+      <p className="small">
+        The numbers below are kept as they were.{' '}
+        {difference.fibres.length > 0 && (
+          <>
+            Now it would take{' '}
+            {difference.fibres.map(({ fibreId, wasG, nowG }, at) => (
+              <span key={fibreId}>
+                {at > 0 && ', '}
+                <b>{signed(nowG - wasG, scaleStepG)}</b> {nameOf(fibreId)}
+              </span>
+            ))}
+            .
+          </>
+        )}
+      </p>
+      <ul>
+        {difference.packs.slice(0, SHOWN).map(({ kind, pack, portions }) => (
+          <li key={`${kind} ${pack.id}`}>
+            <b>
+              {KIND_WORDS[kind]} {packWords(pack)}
+            </b>
+            {': '}
+            {portions.map(({ bag, fibreId, wasG, nowG }, at) => (
+              <span key={bag + fibreId}>
+                {at > 0 && ', '}
+                {nameOf(fibreId)}
+                {titleOf(bag) && ` (${titleOf(bag)})`}{' '}
+                {kind === 'other'
+                  ? signed(nowG - wasG, scaleStepG)
+                  : showWeighed(kind === 'gone' ? wasG : nowG, scaleStepG)}
+              </span>
+            ))}
+          </li>
+        ))}
+        {difference.packs.length > SHOWN && (
+          <li className="quiet">and {counted(difference.packs.length - SHOWN, 'more pack')}</li>
+        )}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,106 @@
+import { type RunTick, tickState, type WeighMark } from '@lanakit/core';
+import { partingWords } from '@lanakit/core/words';
+import type { KeyboardEvent } from 'react';
+import { showWeighed } from '../words/show.ts';
+import { percent } from '../words/weighingWords.ts';
+import type { Planned } from './useRunPlan.ts';
+import styles from './WeighOut.module.css';
+
+/** What everything at the scale goes by. */
+export interface AtScale {
+  runPlan: Planned;
+  ticks: ReadonlyMap<string, RunTick>;
+  onTick: (tick: RunTick) => Promise<void>;
+}
+
+interface MarkGroupProps extends AtScale {
+  title: string;
+  marks: readonly WeighMark[];
+  nameOf: (mark: WeighMark) => string;
+}
+
+/** Weighings of one bag, a button each; arrows go from one to the next, the space bar ticks and goes on. */
+export function MarkGroup({ title, marks, nameOf, runPlan, ticks, onTick }: MarkGroupProps) {
+  const { scaleStepG } = runPlan.input;
+  const move = (event: KeyboardEvent<HTMLElement>) => {
+    const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
+    if (by === undefined) return;
+    event.preventDefault();
+    focusBeside(event.currentTarget, by);
+  };
+  const first = marks.find(({ parts }) => parts > 1);
+  const weighing = first && partingOfMark(first, runPlan);
+  return (
+    <div className={styles.bag}>
+      {title !== '' && <h2>{title}</h2>}
+      {weighing && (
+        <p className="quiet">
+          {weighing.words}
+          {weighing.isByHand && '. Too little even so: a wisp by hand is as good'}
+        </p>
+      )}
+      <div className={styles.marks} onKeyDown={move}>
+        {marks.map((mark) => {
+          const state = tickState(mark, ticks.get(mark.mark));
+          const isDone = state.kind !== 'open';
+          return (
+            <button
+              key={mark.mark}
+              type="button"
+              aria-pressed={isDone}
+              className={`${styles.mark} ${styles[state.kind]}`}
+              onClick={(event) => {
+                const button = event.currentTarget;
+                const again = state.kind === 'other';
+                void onTick({ mark: mark.mark, isDone: again || !isDone, massG: mark.massG });
+                // A key goes on to the next; a finger goes where it will.
+                if (!isDone && event.detail === 0) focusBeside(button.parentElement, 1);
+              }}
+            >
+              <span className={styles.tick} aria-hidden>
+                {state.kind === 'done' ? '✓' : ''}
+              </span>
+              <span className={styles.name}>{nameOf(mark)}</span>
+              <span className={styles.grams}>
+                {showWeighed(mark.massG, scaleStepG)}
+                <small>± {showWeighed(mark.toleranceG, scaleStepG)}</small>
+              </span>
+              {state.kind === 'other' && (
+                <span className={styles.was}>
+                  {showWeighed(state.weighedG, scaleStepG)} in it:{' '}
+                  {state.differenceG > 0 ? 'add' : 'take out'}{' '}
+                  {showWeighed(Math.abs(state.differenceG), scaleStepG)}
+                </span>
+              )}
+            </button>
+          );
+        })}
+      </div>
+    </div>
+  );
+}
+
+function focusBeside(group: HTMLElement | null, by: number): void {
+  const buttons = [...(group?.querySelectorAll('button') ?? [])];
+  const at = buttons.findIndex((button) => button === document.activeElement);
+  buttons[at + by]?.focus();
+}
+
+/** How a weighing that several packs share is parted. */
+function partingOfMark({ fibreId, bag }: WeighMark, { plan }: Planned) {
+  for (const { plan: own } of plan.groups) {
+    const portion = own.fibres.find((one) => one.fibreId === fibreId && one.bag === bag);
+    if (portion?.weighing.kind !== 'together') continue;
+    const { groups, isByHand } = portion.weighing;
+    const ways = [
+      ...new Set(
+        groups.map(
+          ({ packs, parting, errorFraction }) =>
+            `for ${packs}: ${partingWords(parting)}${isByHand ? '' : `, each within ${percent(errorFraction)}`}`,
+        ),
+      ),
+    ];
+    return { words: `Too little one by one. Weighed together ${ways.join('; ')}`, isByHand };
+  }
+  return null;
+}

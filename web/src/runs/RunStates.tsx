@@ -1,0 +1,170 @@
+import {
+  allMarks,
+  hasChoice,
+  type OpenedRun,
+  packedMark,
+  RUN_STATES,
+  type RunState,
+  shortOfPlan,
+  stateAfter,
+  thingsShort,
+  tickState,
+  uncountedOfPlan,
+  undecidedSeats,
+  weighings,
+} from '@lanakit/core';
+import { type ReactNode, useMemo } from 'react';
+import { Link } from 'react-router';
+import { useNeedles, useTicks, useTray } from '../api/resources.ts';
+import { counted, showDay, showLikely, showWeighed } from '../words/show.ts';
+import styles from './RunPage.module.css';
+import type { RunDraft } from './useRunDraft.ts';
+import type { Planned } from './useRunPlan.ts';
+
+interface RunStatesProps {
+  run: OpenedRun;
+  runPlan: Planned;
+  draft: RunDraft;
+  needles: ReactNode;
+}
+
+/** How far a run is, from who to done; what each state still wants stands under it. */
+export function RunStates({ run, runPlan, draft, needles }: RunStatesProps) {
+  const { input, plan, groups } = runPlan;
+  const isKits = draft.input.kind === 'kits';
+  const done = useDone(run.id, runPlan);
+  const at = RUN_STATES.indexOf(run.state);
+  const classOf = (state: RunState) =>
+    RUN_STATES.indexOf(state) < at + 1 ? styles.reached : state === stateAfter(run.state) ? styles.next : '';
+  return (
+    <ol className={`sheet ${styles.line}`} aria-label="How far it is">
+      <li className={styles.reached}>
+        <h2>{isKits ? 'Boxes' : 'Who'}</h2>
+        <span>
+          {counted(draft.input.seats, isKits ? 'box' : 'seat', isKits ? 'boxes' : 'seats')}
+          {plan.packs > draft.input.seats && `, ${plan.packs} ${isKits ? 'with spares' : 'packs in all'}`}
+        </span>
+        {!isKits && <Undecided runPlan={runPlan} draft={draft} />}
+      </li>
+      <li className={styles.reached}>
+        <h2>Planned</h2>
+        <span>
+          {groups.length === 1 && plan.groups[0]
+            ? showLikely(plan.groups[0].plan.packG)
+            : counted(groups.length, 'sort of pack', 'sorts of pack')}
+          , {showWeighed(plan.classG, input.scaleStepG)} in all
+        </span>
+        <span className="quiet small">
+          {run.frozen ? `kept since ${showDay(run.frozen.at.slice(0, 10))}` : ''}
+        </span>
+      </li>
+      <li className={classOf('bought')} aria-current={run.state === 'bought' ? 'step' : undefined}>
+        <h2>Bought</h2>
+        <Stock runPlan={runPlan} isOff={at >= RUN_STATES.indexOf('packed')} />
+      </li>
+      <li className={classOf('weighed')} aria-current={run.state === 'weighed' ? 'step' : undefined}>
+        <h2>Weighed</h2>
+        <span className={done.weighed === done.toWeigh ? 'leaf' : ''}>
+          {done.weighed} of {counted(done.toWeigh, 'weighing')}
+        </span>
+        {done.other > 0 && <span className="amber">{done.other} weighed for another amount</span>}
+      </li>
+      <li className={classOf('packed')} aria-current={run.state === 'packed' ? 'step' : undefined}>
+        <h2>Packed</h2>
+        <span className={done.packed === done.toPack ? 'leaf' : ''}>
+          {done.packed} of {counted(done.toPack, 'pack')}
+        </span>
+        {needles}
+      </li>
+      <li className={classOf('done')} aria-current={run.state === 'done' ? 'step' : undefined}>
+        <h2>{isKits ? 'Sent' : 'The day'}</h2>
+        <span>{draft.input.date ? showDay(draft.input.date) : 'no day yet'}</span>
+        <TrayState runId={run.id} />
+      </li>
+    </ol>
+  );
+}
+
+const NONE: readonly never[] = [];
+
+/** How much is ticked at the scale and on the table. */
+function useDone(runId: string, { plan, packs, shelf, input }: Planned) {
+  const { data } = useTicks(runId);
+  return useMemo(() => {
+    const ticks = new Map(data?.items.map((tick) => [tick.mark, tick]));
+    const marks = allMarks(weighings(plan, packs, shelf, input.scaleStepG));
+    const states = marks.map((mark) => tickState(mark, ticks.get(mark.mark)).kind);
+    return {
+      toWeigh: marks.length,
+      weighed: states.filter((kind) => kind !== 'open').length,
+      other: states.filter((kind) => kind === 'other').length,
+      toPack: packs.length,
+      packed: packs.filter(({ id }) => ticks.get(packedMark(id))?.isDone).length,
+    };
+  }, [data, plan, packs, shelf, input.scaleStepG]);
+}
+
+/** How many have said what they make, where there is anything to say. */
+function Undecided({ runPlan: { revision }, draft: { input } }: { runPlan: Planned; draft: RunDraft }) {
+  if (!hasChoice(revision.document)) return null;
+  const open = undecidedSeats(revision.document, input);
+  return (
+    <span className={open > 0 ? 'amber' : 'leaf'}>
+      {input.seats - open} of {input.seats} have chosen
+      {open > 0 && input.chooseBy && `, by ${showDay(input.chooseBy)}`}
+    </span>
+  );
+}
+
+function Stock({
+  runPlan: { plan, shelf, input, toPack, wool },
+  isOff,
+}: {
+  runPlan: Planned;
+  isOff: boolean;
+}) {
+  const needles = useNeedles().data?.items ?? NONE;
+  if (isOff) return <span className="leaf">off the shelf</span>;
+  const short = shortOfPlan(plan);
+  const uncounted = uncountedOfPlan(plan);
+  const things = thingsShort(toPack, wool, needles);
+  const away = [...new Set(plan.fibres.map(({ fibreId }) => fibreId))].filter(
+    (id) => wool.fibres.get(id)?.archived,
+  );
+  const [first] = short;
+  if (away.length > 0 && short.length + uncounted.length + things === 0)
+    return <span className="amber">{wool.fibres.get(away[0] ?? '')?.name} was put away since</span>;
+  if (short.length + uncounted.length + things === 0)
+    return <span className="leaf">enough of everything</span>;
+  return (
+    <>
+      {first && (
+        <span className="red">
+          {showWeighed(first.shortG, input.scaleStepG)} {shelf.get(first.fibreId)?.name ?? 'a fibre'} short
+        </span>
+      )}
+      {short.length + things > (first ? 1 : 0) && (
+        <span className="red">
+          {first ? 'and ' : ''}
+          {counted(short.length - (first ? 1 : 0) + things, 'other thing')} short
+        </span>
+      )}
+      {uncounted.length > 0 && <span className="red">{counted(uncounted.length, 'fibre')} not counted</span>}
+    </>
+  );
+}
+
+/** Needles that have not come back. */
+function TrayState({ runId }: { runId: string }) {
+  const lines = useTray(runId).data?.lines ?? [];
+  const missing = lines.reduce((sum, line) => sum + line.missing, 0);
+  const stillOut = lines.reduce((sum, line) => sum + line.stillOut, 0);
+  if (missing + stillOut === 0) return null;
+  return (
+    <span className={missing > 0 ? 'red' : ''}>
+      <Link to={`/runs/${runId}/tray`}>
+        {missing > 0 ? `${counted(missing, 'needle')} missing` : `${stillOut} needles still out`}
+      </Link>
+    </span>
+  );
+}

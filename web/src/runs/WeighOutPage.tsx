@@ -1,0 +1,263 @@
+import {
+  allMarks,
+  changesOfFibre,
+  type FibreWeighing,
+  lotsPackedFrom,
+  type OpenedRun,
+  type Pack,
+  packedMark,
+  type RunTick,
+  type WeighMark,
+  weighings,
+} from '@lanakit/core';
+import { packNames } from '@lanakit/core/papers';
+import { groupWords, packWords } from '@lanakit/core/words';
+import { Segmented } from 'antd';
+import { useMemo, useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { ApiProblem } from '../api/client.ts';
+import { useRun, useTicks } from '../api/resources.ts';
+import { FibreSwatch } from '../look/FibreSwatch.tsx';
+import { Loading } from '../shell/Loading.tsx';
+import { NotFound } from '../shell/NotFound.tsx';
+import { PREPARATION_WORDS, showWeighed } from '../words/show.ts';
+import { bagTitle } from './groupWords.ts';
+import { type AtScale, MarkGroup } from './MarkGroup.tsx';
+import { runInputOf } from './useRunDraft.ts';
+import { type Planned, useRunPlan } from './useRunPlan.ts';
+import { useTickActions } from './useTickActions.ts';
+import styles from './WeighOut.module.css';
+
+/** At the scale: one fibre after another or one pack after another, ticked with one tap by whoever stands there. */
+export function WeighOutPage() {
+  const { id = '' } = useParams();
+  const { data, error } = useRun(id);
+  if (error instanceof ApiProblem && error.problem.status === 404) return <NotFound />;
+  if (!data) return <Loading error={error} />;
+  return <AtTheScale run={data} />;
+}
+
+function AtTheScale({ run }: { run: OpenedRun }) {
+  const input = useMemo(() => runInputOf(run), [run]);
+  const runPlan = useRunPlan(run.id, input, run.frozen);
+  if (runPlan.kind !== 'plan')
+    return <Loading error={runPlan.kind === 'loading' ? runPlan.error : undefined} />;
+  return <Scale run={run} runPlan={runPlan} />;
+}
+
+type Way = 'fibre' | 'pack';
+
+function Scale({ run, runPlan }: { run: OpenedRun; runPlan: Planned }) {
+  const [params, setParams] = useSearchParams();
+  const way: Way = params.get('by') === 'pack' ? 'pack' : 'fibre';
+  const { data } = useTicks(run.id);
+  const tick = useTickActions(run.id);
+  const ticks = useMemo(() => new Map(data?.items.map((own) => [own.mark, own])), [data]);
+  const { plan, packs, shelf, input } = runPlan;
+  const all = useMemo(
+    () => weighings(plan, packs, shelf, input.scaleStepG),
+    [plan, packs, shelf, input.scaleStepG],
+  );
+  const marks = allMarks(all);
+  const done = marks.filter(({ mark }) => ticks.get(mark)?.isDone).length;
+  const changes = changesOfFibre(plan);
+  const shared = { runPlan, ticks, onTick: tick };
+  return (
+    <main className={styles.page}>
+      <header className={`sheet ${styles.top}`}>
+        <Link to={`/runs/${run.id}`}>← {run.name}</Link>
+        <Segmented<Way>
+          aria-label="In which order"
+          value={way}
+          options={[
+            { value: 'fibre', label: 'Fibre by fibre' },
+            { value: 'pack', label: 'Pack by pack' },
+          ]}
+          onChange={(by) => setParams(by === 'pack' ? { by } : {}, { replace: true })}
+        />
+        <span className="quiet">
+          {way === 'fibre' ? changes.byFibre : changes.byPack} changes of fibre
+          {way === 'pack' && changes.byPack > changes.byFibre && `; fibre by fibre ${changes.byFibre}`}
+        </span>
+        <b className={done === marks.length ? 'leaf' : ''} role="status">
+          {done} of {marks.length} weighed
+        </b>
+        <Link to={`/runs/${run.id}/papers/weigh-out`}>On paper</Link>
+      </header>
+      {run.state === 'planned' && (
+        <p className={styles.still}>
+          Only planned so far: the numbers still follow the shelf and the pattern. Once it is bought they
+          stay.
+        </p>
+      )}
+      {way === 'fibre' ? <ByFibre all={all} {...shared} /> : <ByPack all={all} {...shared} />}
+    </main>
+  );
+}
+
+const doneOf = (marks: readonly WeighMark[], ticks: ReadonlyMap<string, RunTick>): number =>
+  marks.filter(({ mark }) => ticks.get(mark)?.isDone).length;
+
+function ByFibre({ all, ...shared }: AtScale & { all: readonly FibreWeighing[] }) {
+  const { runPlan, ticks } = shared;
+  const firstOpen = all.findIndex(({ bags }) =>
+    bags.some(({ marks }) => doneOf(marks, ticks) < marks.length),
+  );
+  const [chosen, setChosen] = useState<string | null>(null);
+  const own = all.find(({ fibreId }) => fibreId === chosen) ?? all[Math.max(0, firstOpen)];
+  if (!own) return null;
+  const at = all.indexOf(own);
+  const fibre = runPlan.shelf.get(own.fibreId);
+  const lots = lotsPackedFrom(fibre?.lots ?? [], own.classG);
+  return (
+    <div className={styles.columns}>
+      <ol className={`sheet ${styles.list}`} aria-label="Fibres, pale before dark">
+        {all.map(({ fibreId, bags }) => {
+          const marks = bags.flatMap((bag) => bag.marks);
+          const name = runPlan.shelf.get(fibreId);
+          return (
+            <li key={fibreId}>
+              <button
+                type="button"
+                aria-current={fibreId === own.fibreId ? 'true' : undefined}
+                onClick={() => setChosen(fibreId)}
+              >
+                {name && <FibreSwatch fibre={name} width={46} height={24} />}
+                <span>{name?.name ?? 'a fibre'}</span>
+                <b className={doneOf(marks, ticks) === marks.length ? 'leaf' : ''}>
+                  {doneOf(marks, ticks)}/{marks.length}
+                </b>
+              </button>
+            </li>
+          );
+        })}
+      </ol>
+      <section className={`sheet ${styles.scale}`} aria-label={fibre?.name ?? 'Fibre'}>
+        <header>
+          {fibre && <FibreSwatch fibre={fibre} width={120} height={52} />}
+          <h1>
+            {fibre?.name} <small>{fibre && PREPARATION_WORDS[fibre.preparation]}</small>
+          </h1>
+          <b className={styles.sum}>{showWeighed(own.classG, runPlan.input.scaleStepG)}</b>
+        </header>
+        {(lots.length > 1 || lots.some(({ note }) => note !== '')) && (
+          <p className={styles.lots}>
+            {own.lotChange.map(({ from, lotName }) => (
+              <b key={from.mark}>
+                From {markName(from)} on, lot {lotName}.{' '}
+              </b>
+            ))}
+            {lots.map(({ id, name, place, note }) => (
+              <span key={id}>
+                Lot <b>{name}</b>
+                {place !== '' && `, ${place}`}
+                {note !== '' && `: ${note}`}.{' '}
+              </span>
+            ))}
+          </p>
+        )}
+        {own.bags.map(({ bag, marks }) => (
+          <MarkGroup
+            key={bag.key}
+            title={bagTitle(bag.key, runPlan)}
+            marks={marks}
+            nameOf={(mark) => markName(mark)}
+            {...shared}
+          />
+        ))}
+        {at < all.length - 1 && (
+          <button
+            type="button"
+            className={styles.nextUp}
+            onClick={() => setChosen(all[at + 1]?.fibreId ?? null)}
+          >
+            Next: {runPlan.shelf.get(all[at + 1]?.fibreId ?? '')?.name} →
+          </button>
+        )}
+      </section>
+    </div>
+  );
+}
+
+/** Whose it is, or how many share it. */
+const markName = ({ packs, parts }: WeighMark): string =>
+  packs.length === 0
+    ? 'for all'
+    : parts > 1
+      ? `÷ ${parts}: ${packNames(packs).replaceAll(' · ', '\u00a0·\u00a0')}`
+      : packWords(packs[0] as Pack);
+
+function ByPack({ all, ...shared }: AtScale & { all: readonly FibreWeighing[] }) {
+  const { runPlan, ticks, onTick } = shared;
+  const { packs, groups } = runPlan;
+  const marksOf = useMemo(() => {
+    const byPack = new Map<string, WeighMark[]>();
+    for (const mark of allMarks(all)) {
+      for (const { id } of mark.packs) byPack.set(id, [...(byPack.get(id) ?? []), mark]);
+    }
+    return byPack;
+  }, [all]);
+  const isPacked = (pack: Pack) => ticks.get(packedMark(pack.id))?.isDone === true;
+  const [chosen, setChosen] = useState<string | null>(null);
+  const own = packs.find(({ id }) => id === chosen) ?? packs.find((pack) => !isPacked(pack)) ?? packs[0];
+  if (!own) return null;
+  const marks = marksOf.get(own.id) ?? [];
+  const group = groups.find(({ key }) => key === own.groupKey);
+  const byBag = new Map<string, WeighMark[]>();
+  for (const mark of marks) byBag.set(mark.bag, [...(byBag.get(mark.bag) ?? []), mark]);
+  return (
+    <div className={styles.columns}>
+      <ol className={`sheet ${styles.list}`} aria-label="Packs">
+        {packs.map((pack) => (
+          <li key={pack.id}>
+            <button
+              type="button"
+              aria-current={pack.id === own.id ? 'true' : undefined}
+              onClick={() => setChosen(pack.id)}
+            >
+              <span>{packWords(pack)}</span>
+              <b className={isPacked(pack) ? 'leaf' : ''}>
+                {isPacked(pack)
+                  ? 'packed'
+                  : `${doneOf(marksOf.get(pack.id) ?? [], ticks)}/${marksOf.get(pack.id)?.length ?? 0}`}
+              </b>
+            </button>
+          </li>
+        ))}
+      </ol>
+      <section className={`sheet ${styles.scale}`} aria-label={packWords(own)}>
+        <header>
+          <h1>
+            {packWords(own)} <small>{group && groupWords(group)}</small>
+          </h1>
+        </header>
+        {own.seat && (own.seat.note !== '' || own.seat.isLeftHanded) && (
+          <p className={styles.lots}>
+            {[own.seat.isLeftHanded ? 'left-handed' : '', own.seat.note]
+              .filter((word) => word !== '')
+              .join('; ')}
+          </p>
+        )}
+        {[...byBag].map(([bag, inBag]) => (
+          <MarkGroup
+            key={bag}
+            title={bagTitle(bag, runPlan)}
+            marks={inBag}
+            nameOf={({ fibreId, parts }) =>
+              `${runPlan.shelf.get(fibreId)?.name ?? 'a fibre'}${parts > 1 ? ` (part of one for ${parts})` : ''}`
+            }
+            {...shared}
+          />
+        ))}
+        <button
+          type="button"
+          className={styles.packed}
+          aria-pressed={isPacked(own)}
+          onClick={() => void onTick({ mark: packedMark(own.id), isDone: !isPacked(own), massG: 0 })}
+        >
+          {isPacked(own) ? 'Packed ✓' : 'Everything is in: packed'}
+        </button>
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,75 @@
+import {
+  costOfTakings,
+  type Designs,
+  fibreNeeds,
+  bagOf,
+  portionsOfRun,
+  type RunInput,
+  seededRandom,
+  type Simulated,
+  simulateRun,
+  type Sureness,
+  sureness,
+  takingsOfPlan,
+  toPackOf,
+  type Wool,
+} from '@lanakit/core';
+import { expose } from 'comlink';
+
+/** One way of making sure, with what it takes. */
+export interface Way {
+  readonly classG: number;
+  /** Of it what lies in a bag for all. */
+  readonly bagG: number;
+  readonly costMinor: number;
+  readonly sure: Sureness;
+}
+
+const NO_STOCK = () => ({ onHandG: null, promisedG: 0 });
+
+const planOf = (run: RunInput, designs: Designs, wool: Wool) => {
+  const toPack = toPackOf(designs, run, wool);
+  return { toPack, plan: portionsOfRun(toPack, run, NO_STOCK) };
+};
+
+const api = {
+  way: (run: RunInput, designs: Designs, wool: Wool): Way => {
+    const { toPack, plan } = planOf(run, designs, wool);
+    return {
+      classG: plan.classG,
+      bagG: [...bagOf(plan).values()].reduce((sum, massG) => sum + massG, 0),
+      costMinor: costOfTakings(takingsOfPlan(plan), wool.fibres).known,
+      sure: sureness(toPack, plan, run),
+    };
+  },
+  /** The class made so many times over, always the same for the same seed. */
+  tried: (
+    run: RunInput,
+    designs: Designs,
+    wool: Wool,
+    tries: number,
+    seed: number,
+    onProgress: (share: number) => void,
+  ): Simulated | null => {
+    const { toPack, plan } = planOf(run, designs, wool);
+    // By post each box stands alone: the first of each sort is tried.
+    const groups =
+      run.kind === 'kits'
+        ? toPack.groups.slice(0, 1).map((group) => ({ ...group, seats: group.seats.slice(0, 1) }))
+        : toPack.groups;
+    const bagG = bagOf(plan);
+    const { fibres } = fibreNeeds(groups, toPack.estimates, plan, run);
+    return simulateRun(
+      fibres.map((fibre) => ({ ...fibre, bagG: bagG.get(fibre.fibreId) ?? 0 })),
+      tries,
+      seededRandom(seed),
+      (share) => {
+        onProgress(share);
+        return true;
+      },
+    );
+  },
+};
+export type SureApi = typeof api;
+
+expose(api);
