@@ -9,17 +9,23 @@ async function openSteps(page: Page, url: string, title: string, count: RegExp) 
   await expect(page.getByRole('toolbar', { name: 'Needle ladder, step by step' })).toBeVisible();
 }
 
+/** The whole ladder takes the place of the strip; the strip is there until it does. */
+const wholeLadder = (page: Page) => page.getByRole('radiogroup', { name: 'How you use needles' });
+async function openLadder(page: Page) {
+  await page.getByRole('button', { name: 'Open the ladder' }).click();
+  await expect(wholeLadder(page)).toBeVisible();
+}
+
 const ladderOf = (page: Page) => page.getByRole('toolbar', { name: 'Needle ladder, step by step' });
 const stretch = (page: Page, name: RegExp) => ladderOf(page).getByRole('button', { name });
-const school = (page: Page, name: string) =>
-  page.getByRole('radiogroup', { name: 'How you use needles' }).getByText(name, { exact: true });
+const school = (page: Page, name: string) => wholeLadder(page).getByText(name, { exact: true });
 
 test('another school is looked at beside this one, and taken; what a step was given stays', async ({
   page,
   demo,
 }) => {
   await openSteps(page, demo.url, 'Harbour puffin', /26 steps/);
-  await page.getByRole('button', { name: 'Open the ladder' }).click();
+  await openLadder(page);
   await expect(stretch(page, /^Step 2: 38 triangular/)).toBeVisible();
   await expectNothingSerious(page);
   await school(page, 'one needle').click();
@@ -41,7 +47,7 @@ test('another school is looked at beside this one, and taken; what a step was gi
 
 test('a step is put on another rung by hand', async ({ page, demo }) => {
   await openSteps(page, demo.url, 'Harbour puffin', /26 steps/);
-  await page.getByRole('button', { name: 'Open the ladder' }).click();
+  await openLadder(page);
   const from = await stretch(page, /^Step 6: 38 triangular/).boundingBox();
   const to = await stretch(page, /^Step 10: 40 spiral/).boundingBox();
   if (!from || !to) throw new Error('the ladder is not drawn');
@@ -61,6 +67,7 @@ test('by keys: read along, another rung, back to the school', async ({ page, dem
   await openSteps(page, demo.url, 'Harbour puffin', /26 steps/);
   await page.getByRole('button', { name: 'Open the ladder' }).focus();
   await page.keyboard.press('Enter');
+  await expect(wholeLadder(page)).toBeVisible();
   await stretch(page, /^Step 2:/).focus();
   const status = page.getByRole('status').filter({ hasText: 'Step' });
   await expect(status).toContainText('Felt it. Make it a little under size');
@@ -81,7 +88,7 @@ test('by keys: read along, another rung, back to the school', async ({ page, dem
 
 test('fewer changes: the order is shown, taken, and taken back', async ({ page, demo }) => {
   await openSteps(page, demo.url, 'Harbour puffin', /26 steps/);
-  await page.getByRole('button', { name: 'Open the ladder' }).click();
+  await openLadder(page);
   await page.getByRole('button', { name: 'See the order' }).click();
   const dialog = page.getByRole('dialog', { name: /changes instead of/ });
   await expect(dialog).toContainText('Work on one piece stays in your order');
@@ -101,7 +108,7 @@ test('in a step the needles of the shelf are ranked, each with why; a fault lead
   await expect(first).toContainText('lays a coat without marking it');
   await first.click();
   await expect(stretch(page, /^Step 4: 38 star/)).toBeVisible();
-  await page.getByRole('button', { name: 'Open the ladder' }).click();
+  await openLadder(page);
   await expect(page.getByText('No medium on the shelf.')).toBeVisible();
   await page.getByRole('button', { name: 'the join is loose' }).click();
   await expect(page.getByRole('region', { name: 'What went wrong' })).toContainText('right through into the other piece');
@@ -109,7 +116,7 @@ test('in a step the needles of the shelf are ranked, each with why; a fault lead
 
 test('the ladder and the card on paper', async ({ page, demo }) => {
   await openSteps(page, demo.url, 'Stag beetle', /14 steps/);
-  await page.getByRole('button', { name: 'Open the ladder' }).click();
+  await openLadder(page);
   await page.getByRole('link', { name: 'On paper' }).click();
   await expect(page.getByRole('heading', { name: 'Stag beetle brooch: needles' })).toBeVisible();
   await expect(page.getByRole('row', { name: /^Join/ })).toContainText('36');
@@ -157,13 +164,37 @@ test('needles of a class: its kit, counted out, counted in with one missing, and
   await expect(missing).not.toContainText('36 triangular, plum');
 }); // prettier-ignore
 
+test('turned to the steps, the ladder comes with them: nothing moves under a hand', async ({
+  page,
+  demo,
+}) => {
+  let letGo: () => void = () => undefined;
+  const held = new Promise<void>((resolve) => (letGo = resolve));
+  const asked = page.waitForRequest(/LadderStrip-/);
+  await page.route(/LadderStrip-/, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto(`${demo.url}/patterns`);
+  await page.getByRole('link', { name: /Pear with two leaves/ }).click();
+  const turnTo = page.getByRole('radiogroup', { name: 'What to write' });
+  await turnTo.getByText(/10 steps/).click();
+  await asked;
+  await expect(turnTo.getByRole('radio', { name: /10 steps/ })).toBeChecked();
+  await expect(page.getByRole('region', { name: 'Parts' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Steps' })).toHaveCount(0);
+  letGo();
+  await expect(page.getByRole('region', { name: 'Steps' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Needle ladder' })).toBeVisible();
+});
+
 test('with no needles and no steps: plain words, nothing invented', async ({ page, empty }) => {
   await page.goto(`${empty.url}/patterns?begin`);
   await page.getByLabel('A new figure').fill('Pebble');
   await page.getByRole('button', { name: /^Begin/ }).click();
   await page.getByRole('radiogroup', { name: 'What to write' }).getByText('0 steps').click();
   await expect(page.getByText('No step has a needle yet.')).toBeVisible();
-  await page.getByRole('button', { name: 'Open the ladder' }).click();
+  await openLadder(page);
   await expect(page.getByText('No needles on the shelf yet, so none can be proposed.')).toBeVisible();
   await page.getByLabel('People').fill('0');
   await expect(page.getByText('Nobody comes, so nothing is needed.')).toBeVisible();

@@ -20,7 +20,7 @@ import {
 } from '@lanakit/core';
 import { sizeWords } from '@lanakit/core/words';
 import { Checkbox, Segmented, Select } from 'antd';
-import { lazy, memo, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { lazy, memo, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { SaveMark } from '../draft/SaveMark.tsx';
 import { useDraft } from '../draft/useDraft.ts';
@@ -69,6 +69,8 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
   const draft = useDraft(stored);
   const { document } = draft;
   const [writing, setWriting] = useState<Writing>('parts');
+  // What is turned to comes whole, its code with it: a list that moves under a hand takes a press for another.
+  const shown = useDeferredValue(writing);
   const [isCutAway, setCutAway] = useState(false);
   const [showJoins, setShowJoins] = useState(true);
   const [side, setSide] = useState<View>('front');
@@ -158,14 +160,12 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
           <SaveMark state={draft.saveState} />
         </InTopBar>
         <PatternHeader stored={stored} />
-        {writing === 'needles' && (
-          <Suspense fallback={<section className={`sheet ${styles.needles}`} aria-label="Needles" />}>
-            <div className={styles.needles}>
-              <NeedlesView patternId={stored.id} onOpenStep={openStep} onClose={() => setWriting('steps')} />
-            </div>
-          </Suspense>
+        {shown === 'needles' && (
+          <div className={styles.needles}>
+            <NeedlesView patternId={stored.id} onOpenStep={openStep} onClose={() => setWriting('steps')} />
+          </div>
         )}
-        {writing !== 'needles' && (
+        {shown !== 'needles' && (
           <section className={`sheet ${styles.tray}`} aria-label="Pieces">
             <div className={styles.trayHeading}>
               <h2>Pieces</h2>
@@ -209,12 +209,12 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
                 </p>
               )
             )}
-            {writing === 'steps' && <LifeLines document={laterDocument} onOpen={openStep} />}
+            {shown === 'steps' && <LifeLines document={laterDocument} onOpen={openStep} />}
           </section>
         )}
-        {writing !== 'needles' && (
+        {shown !== 'needles' && (
           <TableContext value={isPulling ? laterView : view}>
-            <section className={`sheet ${styles.writing}`} aria-label={WRITING_WORDS[writing]}>
+            <section className={`sheet ${styles.writing}`} aria-label={WRITING_WORDS[shown]}>
               <div className={styles.writingHeading}>
                 <Segmented<Writing>
                   value={writing}
@@ -234,7 +234,7 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
                 </span>
               </div>
               <WritingList
-                writing={writing}
+                writing={shown}
                 openPartId={openPartId}
                 onOpenPart={setOpenPartId}
                 openStepId={openStepId}
@@ -244,10 +244,8 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
           </TableContext>
         )}
         <Ledger stored={stored} onChoosePart={choosePart} onShow={setWriting} onOpenStep={openStep} />
-        {writing === 'steps' && (
-          <Suspense fallback={null}>
-            <LadderStrip openStepId={openStepId} onOpenStep={openStep} onOpen={() => setWriting('needles')} />
-          </Suspense>
+        {shown === 'steps' && (
+          <LadderStrip openStepId={openStepId} onOpenStep={openStep} onOpen={() => setWriting('needles')} />
         )}
         <ConflictDialog />
       </main>
@@ -294,16 +292,8 @@ const WritingList = memo(function WritingList(props: WritingListProps) {
     case 'needles':
       return null;
     case 'options':
-      return (
-        <Suspense fallback={null}>
-          <OptionsList />
-        </Suspense>
-      );
+      return <OptionsList />;
     case 'about':
-      return (
-        <Suspense fallback={null}>
-          <AboutPattern onOpenStep={props.onOpenStep} />
-        </Suspense>
-      );
+      return <AboutPattern onOpenStep={props.onOpenStep} />;
   }
 });
