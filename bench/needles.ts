@@ -54,7 +54,8 @@ export async function benchNeedles(): Promise<Row[]> {
   const wool = onlyFibres(new Map(benchFibres.map((fibre) => [fibre.id, fibre])));
   const estimate = estimatePattern(pattern, wool);
   const ladder = ladderOf(pattern, estimate, wool, needles);
-  const setting = { ...KIT_DEFAULTS, people: 200, evidence: [], tools: [] };
+  const setting = { ...KIT_DEFAULTS, evidence: [], tools: [] };
+  const skills = Array.from({ length: 200 }, () => KIT_DEFAULTS.skill);
   const sixty = orderingTask(manySteps(60));
   const tangled = tangledTask();
   return [
@@ -63,7 +64,7 @@ export async function benchNeedles(): Promise<Row[]> {
       return needles.flatMap((needle) => [...facts.values()].map((step) => judgeNeedle(step, factsOfNeedle(needle))));
     }, 50),
     await time('the whole ladder', '12 needles, 200 steps', () => ladderOf(pattern, estimate, wool, needles), 50),
-    await time('the kit of a room, with spares', '200 seats, 200 steps', () => needleKit(pattern, ladder, setting), 50),
+    await time('the kit of a room, with spares', '200 seats, 200 steps', () => needleKit([{ build: pattern, ladder, skills }], setting), 50),
     await time('fewer changes of needle', '60 steps, 20 pieces, 4 needles', () => fewestChanges(sixty), 5),
     await time('fewer changes, tangled', '60 steps in 6 chains, 6 needles', () => fewestChanges(tangled), 5),
   ]; // prettier-ignore

@@ -106,6 +106,14 @@ test('who comes: the room by choices, a seat that changes its mind, one that is 
   await expect(column(/russet × 4/)).toBeVisible();
   await expect(column(/as written × 8/)).toBeVisible();
   await expect(page.getByText('10 of 11 have chosen')).toBeVisible();
+  // In another size it is another pack; one that cannot be made stays in its field.
+  await seat.getByLabel('Size, of the pattern’s').fill('900');
+  await expect(seat.getByText('Give a number from 25 to 400.')).toBeVisible();
+  await seat.getByLabel('Size, of the pattern’s').fill('80');
+  await expect(seat.getByText('76.8 mm tall')).toBeVisible();
+  await expect(column(/russet, at 80 % of the size × 1/)).toBeVisible();
+  await seat.getByLabel('Size, of the pattern’s').fill('100');
+  await expect(column(/russet × 4/)).toBeVisible();
   await seat.getByRole('button', { name: 'Take this seat out' }).click();
   await expect(page.getByText('10 packs')).toHaveCount(0);
   await expect(column(/russet × 3/)).toBeVisible();

@@ -10,6 +10,7 @@ import {
   estimatePattern,
   fewestSpares,
   KIT_DEFAULTS,
+  type KitMakers,
   type KitSetting,
   ladderOf,
   type Needle,
@@ -18,8 +19,11 @@ import {
   peakOf,
   RISK_FACTOR,
   risksOf,
+  type Skill,
   SKILL_FACTOR,
+  SKILLS,
   type Tap,
+  type Tool,
   tapsToClose,
   tapsToResolve,
   trayOf,
@@ -30,14 +34,29 @@ import { uniform } from './support/random.ts';
 import { legged, step } from './support/writing.ts';
 
 const wool = shelf(fibre('core'), fibre('coat'));
-const SETTING: KitSetting = { ...KIT_DEFAULTS, people: 11, evidence: [], tools: [holder(3)] };
+const SETTING: KitSetting = { ...KIT_DEFAULTS, evidence: [], tools: [holder(3)] };
+
+/** So many of one skill. */
+const hands = (people: number, skill: Skill = KIT_DEFAULTS.skill): Skill[] =>
+  Array.from({ length: people }, () => skill);
 const NEEDLES = [
   needle('oak', { gauge: 38, onHand: 9 }),
   needle('sea', { gauge: 40, onHand: 60, priceMinor: 70 }),
 ];
 
-const kitOf = (build: Pattern, more: Partial<KitSetting> = {}, needles: readonly Needle[] = NEEDLES) =>
-  needleKit(build, ladderOf(build, estimatePattern(build, wool), wool, needles), { ...SETTING, ...more });
+const makersOf = (
+  build: Pattern,
+  skills: readonly Skill[],
+  needles: readonly Needle[] = NEEDLES,
+): KitMakers => ({
+  build,
+  ladder: ladderOf(build, estimatePattern(build, wool), wool, needles),
+  skills,
+});
+const kitOf = (build: Pattern, skills = hands(11), needles: readonly Needle[] = NEEDLES) =>
+  needleKit([makersOf(build, skills, needles)], SETTING);
+const kitWith = (build: Pattern, tools: readonly Tool[]) =>
+  needleKit([makersOf(build, hands(11))], { ...SETTING, tools });
 
 describe('spares by chance', () => {
   test('a Poisson’s distribution, summed', () => {
@@ -140,15 +159,15 @@ describe('the kit of a room', () => {
     expect(oak?.toBuy).toBe((oak?.total ?? 0) - 9);
     expect(line('sea')?.toBuy).toBe(0);
     expect(kit.buyCostMinor).toEqual({ known: 50 * (oak?.toBuy ?? 0), unknownCount: 0 });
-    expect(line('oak', kitOf(build, {}, [needle('oak', { gauge: 38, onHand: null })]))?.toBuy).toBeNull();
+    expect(line('oak', kitOf(build, hands(11), [needle('oak', { gauge: 38, onHand: null })]))?.toBuy).toBeNull();
   });
   test('nobody comes: nothing, and no chance of anything', () => {
-    const none = kitOf(build, { people: 0 });
+    const none = kitOf(build, []);
     expect(none.lines.map(({ total }) => total)).toEqual([0, 0]);
     expect(none).toMatchObject({ tables: 0, riskFraction: 0, costMinor: { known: 0, unknownCount: 0 } });
   });
   test('no needles owned: what is needed is told, and none is made up', () => {
-    const bare = kitOf(build, {}, []);
+    const bare = kitOf(build, hands(11), []);
     expect(bare.lines.map(({ needle: own, inUse }) => [own, inUse])).toEqual([[null, 11], [null, 11]]);
     expect(bare.buyCostMinor.unknownCount).toBe(2);
   });
@@ -159,12 +178,12 @@ describe('the kit of a room', () => {
   });
   test('first-timers want more spares than practised hands', () => {
     const spares = (skill: 'practised' | 'first-timer') =>
-      kitOf(build, { skill }).lines.reduce((sum, own) => sum + own.spares, 0);
+      kitOf(build, hands(11, skill)).lines.reduce((sum, own) => sum + own.spares, 0);
     expect(spares('first-timer')).toBeGreaterThan(spares('practised'));
   });
   test('needles of one mark, or of none, look alike', () => {
     const same = NEEDLES.map((own) => ({ ...own, mark: { word: 'Sea', colour: '#3f8288' } }));
-    expect(kitOf(build, {}, same).alike.map((own) => own.map(({ id }) => id))).toEqual([['oak', 'sea']]);
+    expect(kitOf(build, hands(11), same).alike.map((own) => own.map(({ id }) => id))).toEqual([['oak', 'sea']]);
     expect(kit.alike).toEqual([]);
   });
   test('two sorts that one needle serves are one line', () => {
@@ -192,15 +211,15 @@ describe('holders', () => {
   });
   test('where each has one, the needles of a holder that is done with serve again', () => {
     const own = [holder(3, { provision: 'person' })];
-    expect(kitOf(build({ needle: byGauge(38) }), { tools: own }).lines[0]?.perPerson).toBe(3);
-    expect(kitOf(build(many), { tools: own }).lines[0]?.perPerson).toBe(4);
+    expect(kitWith(build({ needle: byGauge(38) }), own).lines[0]?.perPerson).toBe(3);
+    expect(kitWith(build(many), own).lines[0]?.perPerson).toBe(4);
   });
   test('a holder that takes more needles than are owned is told with both numbers', () => {
     const few = [needle('oak', { gauge: 38, onHand: 2 })];
-    expect(kitOf(build(many), {}, few).lines[0]).toMatchObject({ fullestHolder: 3, onHand: 2 });
+    expect(kitOf(build(many), hands(11), few).lines[0]).toMatchObject({ fullestHolder: 3, onHand: 2 });
   });
   test('too few on the shelf, and none that takes so many', () => {
-    expect(kitOf(build(many), { tools: [holder(3, { onHand: 1 })] }).holders).toMatchObject([{ needles: 3, per: 'table', total: 3, short: 2 }]);
+    expect(kitWith(build(many), [holder(3, { onHand: 1 })]).holders).toMatchObject([{ needles: 3, per: 'table', total: 3, short: 2 }]);
     expect(kitOf(build({ needle: byGauge(38), holder: 9 })).holders).toMatchObject([{ needles: 3 }, { needles: 9, tool: null, short: 3 }]);
   });
   const filling = fc.record({ size: fc.integer({ min: 1, max: 7 }), first: fc.nat(9), more: fc.nat(5) });
@@ -213,6 +232,60 @@ describe('holders', () => {
         expect(peakOf(fillings)).toBe(Math.max(...atEach));
       }),
     );
+  });
+}); // prettier-ignore
+
+describe('a room that makes several builds', () => {
+  const plain = legged([
+    step('core', 'felt', ['body'], { needle: byGauge(38), minutes: 30 }),
+    step('smooth', 'felt', ['body'], { needle: byGauge(40), minutes: 20 }),
+  ]);
+  const fine = legged([
+    step('core', 'felt', ['body'], { needle: byGauge(38), minutes: 30 }),
+    step('face', 'felt', ['body'], { needle: byGauge(42), minutes: 60 }),
+    step('ears', 'felt', ['body'], { needle: byGauge(38), holder: 3, minutes: 5 }),
+  ]);
+  const all = [...NEEDLES, needle('fir', { gauge: 42, onHand: 5 })];
+  const room = (makers: readonly (readonly [Pattern, Skill[]])[], tools = SETTING.tools) =>
+    needleKit(makers.map(([build, skills]) => makersOf(build, skills, all)), { ...SETTING, tools });
+  const skills = fc.array(fc.constantFrom(...SKILLS), { maxLength: 30 });
+  test('those of one build, told apart, need what they need together', () => {
+    fc.assert(
+      fc.property(skills, skills, (some, others) => {
+        const together = room([[fine, [...some, ...others]]]);
+        const apart = room([[fine, some], [fine, others]]);
+        expect(apart.lines).toHaveLength(together.lines.length);
+        apart.lines.forEach((line, at) => {
+          const { exposureMinutes = NaN, meanBroken = NaN } = together.lines[at] ?? {};
+          expect(line.exposureMinutes).toBeCloseTo(exposureMinutes, 6);
+          expect(line.meanBroken).toBeCloseTo(meanBroken, 9);
+          expect({ ...line, exposureMinutes, meanBroken }).toEqual(together.lines[at]);
+        });
+        expect(apart.holders).toEqual(together.holders);
+      }),
+    );
+  });
+  test('each person’s needles and minutes are their own build’s: as counting seat by seat', () => {
+    fc.assert(
+      fc.property(skills, skills, fc.constantFrom(undefined, 'person' as const), (some, others, provision) => {
+        fc.pre(some.length + others.length > 0);
+        const tools = [holder(3, provision ? { provision } : {})];
+        const kit = room([[plain, some], [fine, others]], tools);
+        const seats = [...some.map((skill) => [plain, skill] as const), ...others.map((skill) => [fine, skill] as const)];
+        for (const { key, inUse, perTable, perRoom, usedBy, exposureMinutes } of kit.lines) {
+          const alone = seats.flatMap(([build, skill]) => room([[build, [skill]]], tools).lines.filter((line) => line.key === key));
+          expect(usedBy).toBe(alone.length);
+          expect(inUse - perTable * kit.tables - perRoom).toBe(alone.reduce((sum, line) => sum + line.perPerson, 0));
+          expect(exposureMinutes).toBeCloseTo(alone.reduce((sum, line) => sum + line.exposureMinutes, 0), 6);
+        }
+        const each = provision === 'person' ? others.length : kit.tables;
+        expect(kit.holders.map(({ total }) => total)).toEqual([each]);
+      }),
+    );
+  });
+  test('coarse before fine, whoever uses them', () => {
+    const kit = room([[plain, hands(8)], [fine, hands(3)]]);
+    expect(kit.lines.map(({ needle: own, usedBy, perPerson }) => [own?.id, usedBy, perPerson])).toEqual([['oak', 11, 1], ['sea', 8, 1], ['fir', 3, 1]]);
   });
 }); // prettier-ignore
 

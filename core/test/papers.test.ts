@@ -5,11 +5,8 @@ import {
   COST_DEFAULTS,
   costOfRun,
   estimatePattern,
-  packsOf,
   paidForMinor,
-  portionsOfRun,
   takingsOfPlan,
-  toPackOf,
   type RunInput,
 } from '../src/index.ts';
 import {
@@ -22,30 +19,10 @@ import {
   PAPER_NAMES,
   paperTable,
   swatchSvg,
-  type PaperSource,
 } from '../src/papers/index.ts';
 import { blankSeat } from '../src/index.ts';
-import { bird, classOf, coastDesigns, coastWool, duo, kitsOf } from './support/coast.ts';
+import { bird, classOf, coastWool, duo, kitsOf, sourceOf } from './support/coast.ts';
 import { fibre } from './support/make.ts';
-
-const sourceOf = (input: RunInput): PaperSource => {
-  const toPack = toPackOf(coastDesigns, input, coastWool);
-  const plan = portionsOfRun(toPack, input, (id) => ({
-    onHandG: coastWool.fibres.get(id)?.onHandG ?? null,
-    promisedG: 0,
-  }));
-  return {
-    input,
-    toPack,
-    plan,
-    packs: packsOf(toPack.groups, input.roster),
-    wool: coastWool,
-    revisionNumbers: new Map([['bird-1', 3], ['pear-1', 1]]),
-    kit: null,
-    needles: [],
-    blendIds: new Set(['plum']),
-  };
-}; // prettier-ignore
 
 const wholeClass = classOf({
   seats: 5,

@@ -38,6 +38,7 @@ export { compareStrength, judgeNeedle, ruleOf, type Verdict } from './judge.ts';
 export {
   KIT_DEFAULTS,
   needleKit,
+  type KitMakers,
   type HolderNeed,
   type KitLine,
   type KitSetting,

@@ -1,4 +1,4 @@
-import { finenessOf, type Needle, type NeedleWanted, wantedKey } from '../needles/index.ts';
+import { byFineness, finenessOf, type Needle, type NeedleWanted, wantedKey } from '../needles/index.ts';
 import { minutesRange, type Pattern } from '../pattern/index.ts';
 import type { Provision, Tool } from '../tools/index.ts';
 import type { SumWithUnknown } from '../wool/index.ts';
@@ -15,13 +15,17 @@ import { peakOf, type Filling } from './fillings.ts';
 import type { Ladder, Rung } from './flags.ts';
 import { fewestSpares } from './spares.ts';
 
-/** For whom needles are put together. */
+/** Those in a room who make one build. */
+export interface KitMakers {
+  readonly build: Pattern;
+  readonly ladder: Ladder;
+  /** How practised each of them is. */
+  readonly skills: readonly Skill[];
+}
+
+/** In what room needles are put together. */
 export interface KitSetting {
-  readonly people: number;
   readonly seatsPerTable: number;
-  readonly skill: Skill;
-  /** Skills of those among them who are not as the rest. */
-  readonly otherSkills?: readonly Skill[];
   /** The chance that any sort may run out, 0–1. */
   readonly riskFraction: number;
   readonly evidence: readonly BreakageEvidence[];
@@ -38,8 +42,10 @@ export interface KitLine {
   /** The needle of the shelf, or the nearest to it; null where nothing is owned. */
   readonly needle: Needle | null;
   readonly isNearest: boolean;
-  /** In use at once. */
+  /** In use at once, by whoever needs most of it. */
   readonly perPerson: number;
+  /** People whose build takes it at all. */
+  readonly usedBy: number;
   readonly perTable: number;
   readonly perRoom: number;
   /** In use at once by everybody. */
@@ -87,15 +93,20 @@ export interface NeedleKit {
   readonly buyCostMinor: SumWithUnknown;
 }
 
-/** Everything a room needs of needles and their holders. With nobody in it, nothing. */
-export function needleKit(build: Pattern, ladder: Ladder, setting: KitSetting): NeedleKit {
-  const people = Math.max(0, setting.people);
+/**
+ * Everything a room needs of needles and their holders, whatever each makes in it. What is one for a table or the room
+ * is shared by all who sit there. With nobody in it, nothing.
+ */
+export function needleKit(makers: readonly KitMakers[], setting: KitSetting): NeedleKit {
+  const people = makers.reduce((sum, { skills }) => sum + skills.length, 0);
   const tables = people === 0 ? 0 : Math.ceil(people / Math.max(1, setting.seatsPerTable));
-  const places: Record<Provision, number> = { person: people, table: tables, room: people === 0 ? 0 : 1 };
-  const fillings = fillingsOf(ladder, setting.tools);
-  const bare = [...groupedByNeedle(ladder.rungs)].map(([key, rungs]) =>
-    bareLine(key, rungs, { build, ladder, setting, places, fillings }),
-  );
+  const shared: Shared = { table: tables, room: people === 0 ? 0 : 1 };
+  const rooms = makers.map((own): Room => ({
+    ...own,
+    setting,
+    fillings: fillingsOf(own.ladder, setting.tools),
+  }));
+  const bare = togetherByNeedle(rooms, shared);
   const spares = fewestSpares(
     bare.map(({ meanBroken }) => meanBroken),
     setting.riskFraction,
@@ -105,15 +116,53 @@ export function needleKit(build: Pattern, ladder: Ladder, setting: KitSetting): 
     people,
     tables,
     lines,
-    holders: holdersOf(fillings, setting.tools, places),
+    holders: holdersOf(rooms, setting.tools, shared),
     riskFraction: people === 0 ? 0 : spares.riskFraction,
-    unknownStepIds: ladder.path.stretches.flatMap(({ step, wanted, minutes }) =>
-      wanted !== null && minutes === null ? [step.id] : [],
-    ),
+    unknownStepIds: [...new Set(makers.flatMap(({ ladder }) => stepsWithoutMinutes(ladder)))],
     alike: alikeOf(lines),
     costMinor: costOf(lines, ({ total }) => total),
     buyCostMinor: costOf(lines, ({ toBuy, total }) => toBuy ?? total),
   };
+}
+
+const stepsWithoutMinutes = ({ path }: Ladder): string[] =>
+  path.stretches.flatMap(({ step, wanted, minutes }) =>
+    wanted !== null && minutes === null ? [step.id] : [],
+  );
+
+/** What is shared is there once for each of so many. */
+type Shared = Readonly<Record<Exclude<Provision, 'person'>, number>>;
+
+/** A needle’s line over all builds that take it: people add up, tables and the room take what most of them need. */
+function togetherByNeedle(rooms: readonly Room[], shared: Shared): BareLine[] {
+  const lines = new Map<string, BareLine[]>();
+  for (const room of rooms) {
+    for (const [key, rungs] of groupedByNeedle(room.ladder.rungs)) {
+      lines.set(key, [...(lines.get(key) ?? []), bareLine(key, rungs, room)]);
+    }
+  }
+  const all = [...lines.values()].flatMap((own) => {
+    const [first] = own;
+    if (!first) return [];
+    const most = (key: 'perPerson' | 'perTable' | 'perRoom' | 'fullestHolder') =>
+      Math.max(...own.map((line) => line[key]));
+    const sum = (key: 'usedBy' | 'inUse' | 'exposureMinutes' | 'meanBroken') =>
+      own.reduce((total, line) => total + line[key], 0);
+    const [perTable, perRoom] = [most('perTable'), most('perRoom')];
+    return {
+      ...first,
+      perPerson: most('perPerson'),
+      perTable,
+      perRoom,
+      usedBy: sum('usedBy'),
+      inUse: sum('inUse') + perTable * shared.table + perRoom * shared.room,
+      exposureMinutes: sum('exposureMinutes'),
+      meanBroken: sum('meanBroken'),
+      stepIds: [...new Set(own.flatMap(({ stepIds }) => stepIds))],
+      fullestHolder: most('fullestHolder'),
+    };
+  });
+  return all.sort((a, b) => byFineness(a.wanted, b.wanted));
 }
 
 /** Sorts that one needle of the shelf serves are one line. */
@@ -128,14 +177,12 @@ function groupedByNeedle(rungs: readonly Rung[]): Map<string, Rung[]> {
 
 type BareLine = Omit<KitLine, 'spares' | 'total' | 'toBuy'>;
 
-interface Room {
-  readonly build: Pattern;
-  readonly ladder: Ladder;
+interface Room extends KitMakers {
   readonly setting: KitSetting;
-  readonly places: Readonly<Record<Provision, number>>;
   readonly fillings: readonly Filling[];
 }
 
+/** Of those who make one build; in use are their own, without what is shared. */
 function bareLine(key: string, rungs: readonly Rung[], room: Room): BareLine {
   const [rung] = rungs;
   if (!rung) throw new Error('a line of the kit is of at least one sort');
@@ -144,10 +191,10 @@ function bareLine(key: string, rungs: readonly Rung[], room: Room): BareLine {
   const own = room.fillings.filter((filling) => keys.has(filling.key));
   const per = (provision: Provision) => peakOf(own.filter((filling) => filling.per === provision));
   const [perPerson, perTable, perRoom] = [per('person'), per('table'), per('room')];
-  const { places, setting } = room;
+  const { skills, setting } = room;
   const gauge = finenessOf(wanted);
   const stepIds = rungs.flatMap((one) => one.stepIds);
-  const exposureMinutes = exposureOf(stepIds, room) * handsOf(setting);
+  const exposureMinutes = exposureOf(stepIds, room) * handsOf(skills);
   const rate = breakageRate(gauge, setting.evidence);
   return {
     key,
@@ -157,7 +204,8 @@ function bareLine(key: string, rungs: readonly Rung[], room: Room): BareLine {
     perPerson,
     perTable,
     perRoom,
-    inUse: perPerson * places.person + perTable * places.table + perRoom * places.room,
+    usedBy: skills.length,
+    inUse: perPerson * skills.length,
     exposureMinutes,
     rate,
     meanBroken: exposureMinutes * rate.perMinute,
@@ -173,13 +221,8 @@ const withSpares = (line: BareLine, spares: number): KitLine => {
 };
 
 /** How many authors’ hands everybody’s are. */
-function handsOf({ people, skill, otherSkills = [] }: KitSetting): number {
-  const others = otherSkills.slice(0, Math.max(0, people));
-  return (
-    Math.max(0, people - others.length) * SKILL_FACTOR[skill] +
-    others.reduce((sum, other) => sum + SKILL_FACTOR[other], 0)
-  );
-}
+const handsOf = (skills: readonly Skill[]): number =>
+  skills.reduce((sum, skill) => sum + SKILL_FACTOR[skill], 0);
 
 /** Minutes of one author’s hand, times risk. */
 function exposureOf(stepIds: readonly string[], { build, ladder }: Room): number {
@@ -211,20 +254,22 @@ const holderFor = (needles: number, tools: readonly Tool[]): Tool | null =>
     .filter((tool) => tool.sort === 'holder' && !tool.archived && (tool.needles ?? 0) >= needles)
     .sort((a, b) => (a.needles ?? 0) - (b.needles ?? 0))[0] ?? null;
 
-function holdersOf(
-  fillings: readonly Filling[],
-  tools: readonly Tool[],
-  places: Readonly<Record<Provision, number>>,
-): HolderNeed[] {
-  const sizes = [...new Set(fillings.map(({ size }) => size))]
+function holdersOf(rooms: readonly Room[], tools: readonly Tool[], shared: Shared): HolderNeed[] {
+  const sizes = [...new Set(rooms.flatMap(({ fillings }) => fillings.map(({ size }) => size)))]
     .filter((size) => size > 1)
     .sort((a, b) => a - b);
   return sizes.map((needles) => {
     const tool = holderFor(needles, tools);
-    const own = fillings.filter(({ size }) => size === needles);
     const per = tool?.provision ?? 'table';
-    const count = peakOf(own.map((filling) => ({ ...filling, size: 1 })));
-    const total = count * places[per];
+    const atOnce = rooms.map(({ fillings, skills }) => ({
+      people: skills.length,
+      count: peakOf(
+        fillings.filter(({ size }) => size === needles).map((filling) => ({ ...filling, size: 1 })),
+      ),
+    }));
+    const count = Math.max(0, ...atOnce.map((own) => own.count));
+    const total =
+      per === 'person' ? atOnce.reduce((sum, own) => sum + own.count * own.people, 0) : count * shared[per];
     const onHand = tool ? tool.onHand : 0;
     return { needles, tool, per, count, total, short: onHand === null ? null : Math.max(0, total - onHand) };
   });

@@ -14,7 +14,7 @@ import {
   type PaperSection,
   type PaperSource,
 } from './paper.ts';
-import { amountOf, creditsOfGroup, makesLine, swatchOf, weighed } from './shown.ts';
+import { amountOf, creditsOfGroup, makesLine, sizeLines, swatchOf, weighed } from './shown.ts';
 
 /** The card in a kit: what is in it, for who opens it. Counts are the pattern’s own. */
 export function contentsPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {
@@ -30,6 +30,7 @@ function contentsCard(group: PackGroup, source: PaperSource): PaperSection {
   return section(groupWords(group) || 'Contents', {
     notes: [
       makesLine(group, source),
+      ...sizeLines(group),
       ...otherStepLines(changedSteps(group)),
       atHandLine(group),
       cautionLine(group, source),

@@ -1,7 +1,15 @@
 import type { Bag, FibrePortion } from '../portions/index.ts';
 import { checkRange, checkWhole, type Problem } from '../problems/index.ts';
 import type { Pack, PackGroup } from '../run/index.ts';
-import { bagWords, creditLine, ownerWords, packWords, showLikely } from '../words/index.ts';
+import {
+  bagWords,
+  creditLine,
+  ownerWords,
+  packWords,
+  showDay,
+  showLikely,
+  sizedWords,
+} from '../words/index.ts';
 import type { PaperLabel, PaperSource } from './paper.ts';
 import { creditsOfGroup, fibreName, swatchOf, weighed } from './shown.ts';
 
@@ -137,12 +145,20 @@ export function bagLabels(source: PaperSource): PaperLabel[] {
   });
 }
 
-const titleOf = (pack: Pack): string =>
-  `${packWords(pack)}${pack.seat?.isLeftHanded ? ' (left-handed)' : ''}`;
+function titleOf(pack: Pack): string {
+  const own = [sizedWords(pack.seat?.sizeFraction ?? 1), pack.seat?.isLeftHanded ? 'left-handed' : '']
+    .filter((word) => word !== '')
+    .join(', ');
+  return own === '' ? packWords(pack) : `${packWords(pack)} (${own})`;
+}
 
 function bagsOfGroup(group: PackGroup, source: PaperSource): Omit<PaperLabel, 'title'>[] {
   const own = source.plan.groups.find(({ key }) => key === group.key)?.plan;
-  const foot = [source.input.name, source.input.date, creditLine(creditsOfGroup(group))]
+  const foot = [
+    source.input.name,
+    showDay(source.input.date, { year: true }),
+    creditLine(creditsOfGroup(group)),
+  ]
     .filter((word) => word !== '')
     .join(' · ');
   return (own?.bags ?? []).map((bag) => ({

@@ -1,4 +1,4 @@
-import { counted } from '../words/index.ts';
+import { counted, showDay } from '../words/index.ts';
 import { writeTable } from '../formats/index.ts';
 import { contentsPaper } from './contentsPaper.ts';
 import { bagLabels } from './labels.ts';
@@ -40,7 +40,7 @@ function headOf({ input, plan, toPack, revisionNumbers }: PaperSource): string[]
   );
   const who = input.kind === 'kits' ? counted(input.seats, 'box', 'boxes') : counted(input.seats, 'seat');
   return [
-    `${input.name}, ${input.date}: ${who}${plan.packs > input.seats ? `, ${plan.packs} with what is spare or shown` : ''}`,
+    `${input.name}, ${showDay(input.date, { year: true })}: ${who}${plan.packs > input.seats ? `, ${plan.packs} with what is spare or shown` : ''}`,
     [...titles].join('; '),
     ...(plan.unknownCount > 0 ? [`At least: ${counted(plan.unknownCount, 'amount')} unknown.`] : []),
     ...(input.rightsReason.trim() === ''

@@ -36,6 +36,7 @@ import {
   fibreTitle,
   makesLine,
   ranges,
+  sizeLines,
   swatchOf,
   weighed,
 } from './shown.ts';
@@ -80,6 +81,7 @@ function packSection(pack: Pack, group: PackGroup, source: PaperSource): PaperSe
     aside: '',
     notes: [
       makesLine(group, source),
+      ...sizeLines(group),
       seat?.isLeftHanded ? 'Left-handed.' : '',
       seat?.note ?? '',
       ...avoided.map(

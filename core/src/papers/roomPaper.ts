@@ -1,5 +1,5 @@
 import { choiceOfSeat, seatName, seatsOf } from '../run/index.ts';
-import { choiceWords, FIBRE_FLAG_WORDS, SKILL_WORDS, counted } from '../words/index.ts';
+import { choiceWords, FIBRE_FLAG_WORDS, sizedWords, SKILL_WORDS, counted } from '../words/index.ts';
 import { left, row, section, wide, type Paper, type PaperSource } from './paper.ts';
 
 /** Who sits where and makes what, table by table; boxes have no room. */
@@ -27,6 +27,7 @@ export function roomPaper({ input, toPack, kit }: PaperSource): Pick<Paper, 'tit
                 ? choiceWords(pattern, choice.choices) || 'as written'
                 : 'not chosen yet';
             const mind = [
+              sizedWords(seat.sizeFraction),
               seat.isLeftHanded ? 'left-handed' : '',
               seat.avoids.length > 0
                 ? `no ${seat.avoids.map((flag) => FIBRE_FLAG_WORDS[flag]).join(', ')}`

@@ -2,6 +2,7 @@ import type { Fibre } from '../fibre/index.ts';
 import { unitOfFinding, type Finding } from '../finding/index.ts';
 import { creditsOf } from '../reading/index.ts';
 import type { PackGroup } from '../run/index.ts';
+import { showLengths } from '../units/index.ts';
 import { findingAmount, groupWords, PREPARATION_WORDS, showWeighed } from '../words/index.ts';
 import type { PaperSource, Swatch } from './paper.ts';
 
@@ -32,6 +33,17 @@ export function makesLine(group: PackGroup, { revisionNumbers }: PaperSource): s
   );
   const what = groupWords(group);
   return group.recipe || what === '' ? makes.join('; ') : `${makes.join('; ')}: ${what}`;
+}
+
+/** What who makes it in another size does with the lengths of the pattern. */
+export function sizeLines({ makes }: Pick<PackGroup, 'makes'>): string[] {
+  return makes.flatMap(({ sizeFraction, build: { finishedHeight } }) =>
+    sizeFraction === 1
+      ? []
+      : [
+          `${finishedHeight ? `${showLengths([finishedHeight])} tall: take` : 'Take'} every length of the pattern times ${sizeFraction}. Bought things stay as they are.`,
+        ],
+  );
 }
 
 /** Credits of everything in a pack, each once. */

@@ -51,7 +51,7 @@ export function previewResize(
     pattern: resized,
     before,
     after,
-    decisions: k === 1 ? [] : decisionsOf(pattern, k, wool),
+    decisions: resizeDecisions(pattern, k, wool),
     warnings: warningsOf(after, wool.fibres).filter((warning) => !had.has(keyOf(warning))),
   };
 }
@@ -59,7 +59,13 @@ export function previewResize(
 const keyOf = (warning: EngineWarning): string =>
   `${warning.code} ${warning.partId} ${'useId' in warning ? warning.useId : ''}`;
 
-function decisionsOf(pattern: Pattern, k: number, { findings }: Wool): ResizeDecision[] {
+/** What stays as it is at k times the size, and may want another choice; nothing in the size as written. */
+export function resizeDecisions(
+  pattern: Pattern,
+  k: number,
+  { findings }: Pick<Wool, 'findings'>,
+): ResizeDecision[] {
+  if (k === 1) return [];
   const ids = [...new Set(findingReferences(pattern).map(({ findingId }) => findingId))];
   const bought = ids.flatMap((id): ResizeDecision[] => {
     const finding = findings.get(id);

@@ -5,5 +5,5 @@ export {
   type BuildLine,
   type BuildPart,
 } from './compareBuilds.ts';
-export { previewResize, type ResizeDecision, type ResizePreview } from './decisions.ts';
+export { previewResize, resizeDecisions, type ResizeDecision, type ResizePreview } from './decisions.ts';
 export { RESIZE_BOUNDS, resizePattern } from './resizePattern.ts';

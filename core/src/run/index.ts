@@ -127,6 +127,7 @@ export {
   type RunFacts,
   type RunWants,
 } from './states.ts';
+export { kitOfClass, type ClassKit, type ClassKitSources } from './kitOfClass.ts';
 export { leftHandedSteps, mirrored, swappedSteps, type OtherStep } from './leftHanded.ts';
 export { packedMark, StateInput, TickInput, tickState, type RunTick, type TickState } from './tick.ts';
 export { lotChanges, type LotChange } from './lotChanges.ts';

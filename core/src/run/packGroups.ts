@@ -10,6 +10,7 @@ import {
   type Pattern,
 } from '../pattern/index.ts';
 import type { Skill } from '../ladder/index.ts';
+import { resizePattern } from '../resize/index.ts';
 import type { Wool } from '../wool/index.ts';
 import type { BoxRecipe } from './boxRecipe.ts';
 import { sparesOf, type RunInput } from './run.ts';
@@ -62,12 +63,15 @@ export const undecidedSeats = (pattern: Pattern, run: Pick<RunInput, 'seats' | '
 /** The patterns a run is pinned to, by revision. */
 export type Designs = ReadonlyMap<string, Pattern>;
 
-/** One design in a pack, its options resolved. */
+/** One design in a pack. */
 export interface Make {
   readonly revisionId: string;
   /** As it was published. */
   readonly pattern: Pattern;
   readonly choices: Choices;
+  /** Of the size as written, linear. */
+  readonly sizeFraction: number;
+  /** Its options resolved, in its size. */
   readonly build: Pattern;
   readonly copies: number;
 }
@@ -124,6 +128,32 @@ export type Roster = Pick<
   | 'wantedChance'
 >;
 
+/** A design with its choices made, in a size of its own: bought things stay what they are. */
+function makeOf(
+  [revisionId, pattern]: readonly [string, Pattern],
+  choices: Choices,
+  { sizeFraction = 1, copies = 1 }: { readonly sizeFraction?: number; readonly copies?: number } = {},
+): Make {
+  const build = resolveBuild(pattern, choices);
+  return {
+    revisionId,
+    pattern,
+    choices,
+    sizeFraction,
+    build: sizeFraction === 1 ? build : resizePattern(build, sizeFraction),
+    copies,
+  };
+}
+
+/** What tells whether two makes take the same. */
+export const makeKey = ({
+  revisionId,
+  pattern,
+  choices,
+  sizeFraction,
+}: Pick<Make, 'revisionId' | 'pattern' | 'choices' | 'sizeFraction'>): string =>
+  `${revisionId} ${choicesKey(pattern, choices)} ${sizeFraction}`;
+
 /** The packs of a run by what is in them, most first; boxes in the order of their recipes. */
 export const packGroups = (designs: Designs, run: Roster): PackGroup[] =>
   run.kind === 'kits' ? boxGroups(designs, run) : seatGroups(designs, run);
@@ -138,18 +168,21 @@ const withSwaps = (pattern: Pattern, choices: Choices, swapIds: readonly string[
 
 /**
  * Who has not chosen, or has chosen what cannot be, gets the usual build, or, where colours are laid out for them, what
- * all builds have. Packed for a chance, those who stray more get more, so that skills go apart too.
+ * all builds have; who makes it in another size gets the usual one in theirs, as what is laid out is in the size as
+ * written. Packed for a chance, those who stray more get more, so that skills go apart too.
  */
 function seatGroups(designs: Designs, run: Roster): PackGroup[] {
   const pattern = designs.get(run.revisionId);
   if (!pattern) return [];
   const groups = new Map<string, Gathered>();
-  const groupOf = (chosen: Choices, skill: Skill, isOpen = false) => {
+  const groupOf = (chosen: Choices, skill: Skill, { sizeFraction = 1, isOpen = false } = {}) => {
     const choices = withSwaps(pattern, chosen, run.swapIds);
     const own = run.wantedChance === null ? null : skill;
-    const key = `${isOpen ? 'open' : ''}${choicesKey(pattern, choices)}${own ?? ''}`;
+    const size = sizeFraction === 1 ? '' : ` ${sizeFraction} `;
+    const key = `${isOpen ? 'open' : ''}${choicesKey(pattern, choices)}${size}${own ?? ''}`;
     const group = groups.get(key) ?? {
       choices,
+      sizeFraction,
       skill: own,
       isOpen,
       seats: [],
@@ -163,8 +196,12 @@ function seatGroups(designs: Designs, run: Roster): PackGroup[] {
   for (const seat of seatsOf(run)) {
     const choice = choiceOfSeat(pattern, seat);
     const isChosen = choice.kind === 'chosen';
-    const isOpen = !isChosen && hasChoice(pattern) && run.undecidedChance !== null;
-    const own = groupOf(isChosen ? choice.choices : NO_CHOICES, seat.skill ?? run.skill, isOpen);
+    const { sizeFraction } = seat;
+    const isOpen = !isChosen && hasChoice(pattern) && run.undecidedChance !== null && sizeFraction === 1;
+    const own = groupOf(isChosen ? choice.choices : NO_CHOICES, seat.skill ?? run.skill, {
+      sizeFraction,
+      isOpen,
+    });
     own.seats.push(seat.seat);
     if (!isChosen) own.undecided.push(seat.seat);
   }
@@ -172,14 +209,14 @@ function seatGroups(designs: Designs, run: Roster): PackGroup[] {
   if (spares > 0) groupOf(NO_CHOICES, run.skill).spares = spares;
   if (run.demonstrations > 0) groupOf(NO_CHOICES, run.skill).demonstrations = run.demonstrations;
   const packs = [...groups]
-    .map(([key, { choices, ...own }]): PackGroup => {
-      const build = resolveBuild(pattern, choices);
+    .map(([key, { choices, sizeFraction, ...own }]): PackGroup => {
+      const make = makeOf([run.revisionId, pattern], choices, { sizeFraction });
       return {
         ...own,
         key,
         choices,
-        build,
-        makes: [{ revisionId: run.revisionId, pattern, choices, build, copies: 1 }],
+        build: make.build,
+        makes: [make],
         recipe: null,
         sample: null,
         packs: own.seats.length + own.spares + own.demonstrations,
@@ -191,10 +228,11 @@ function seatGroups(designs: Designs, run: Roster): PackGroup[] {
 
 function sampleGroups(pattern: Pattern, run: Roster): PackGroup[] {
   const choices = withSwaps(pattern, NO_CHOICES, run.swapIds);
-  const build = resolveBuild(pattern, choices);
+  const make = makeOf([run.revisionId, pattern], choices);
+  const { build } = make;
   return stageSamples(build).map((sample): PackGroup => ({
     key: `sample ${sample.stepId}`,
-    makes: [{ revisionId: run.revisionId, pattern, choices, build, copies: 1 }],
+    makes: [make],
     choices,
     build,
     recipe: null,
@@ -217,8 +255,7 @@ function boxGroups(designs: Designs, run: Roster): PackGroup[] {
       if (!pattern) return [];
       const choice = choiceOfSeat(pattern, { choices: chosen });
       const own = choice.kind === 'chosen' ? choice.choices : NO_CHOICES;
-      const choices = withSwaps(pattern, own, run.swapIds);
-      return [{ revisionId, pattern, choices, build: resolveBuild(pattern, choices), copies }];
+      return [makeOf([revisionId, pattern], withSwaps(pattern, own, run.swapIds), { copies })];
     });
     const seats = Array.from({ length: Math.max(0, Math.floor(recipe.boxes)) }, () => (number += 1));
     return {
@@ -241,6 +278,7 @@ function boxGroups(designs: Designs, run: Roster): PackGroup[] {
 
 interface Gathered {
   readonly choices: Choices;
+  readonly sizeFraction: number;
   readonly skill: Skill | null;
   readonly isOpen: boolean;
   readonly seats: number[];

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import type { Skill } from '../ladder/index.ts';
 import { NO_CHOICES, type Pattern } from '../pattern/index.ts';
+import { RUN_BOUNDS } from './run.ts';
 import { blankSeat, type Seat, type SeatChoices } from './seat.ts';
 
 /** One line of a roster as it was understood. */
@@ -33,7 +34,7 @@ const plain = (text: string): string => text.trim().toLowerCase();
 
 /**
  * A pasted list or CSV of people: the name first, then whatever is said of them, in any order: a colourway, an answer to
- * an option (alone, or as `eyes: glass`), how practised they are, left-handed.
+ * an option (alone, or as `eyes: glass`), how practised they are, left-handed, a size (`80 %`).
  * @param firstSeat the number of the first of them
  */
 export function readRoster(text: string, pattern: Pattern, firstSeat = 1): ReadRoster {
@@ -56,12 +57,23 @@ export function readRoster(text: string, pattern: Pattern, firstSeat = 1): ReadR
   return { lines, twice: [...new Set(names.filter((name, index) => names.indexOf(name) !== index))] };
 }
 
+/** `80 %` or `80%`, within what can be made; null: no size. */
+function readSize(word: string): number | null {
+  const percent = /^(\d+(?:[.,]\d+)?)\s*%$/.exec(word)?.[1];
+  if (percent === undefined) return null;
+  const fraction = Number(percent.replace(',', '.')) / 100;
+  const { min, max } = RUN_BOUNDS.sizeFraction;
+  return fraction >= min && fraction <= max ? fraction : null;
+}
+
 function readCell(cell: string, seat: Seat, pattern: Pattern): Seat | null {
   const word = plain(cell);
   const skill = SKILL_OF_WORD[word];
   if (skill) return { ...seat, skill };
   if (word === 'left' || word === 'left-handed' || word === 'left handed')
     return { ...seat, isLeftHanded: true };
+  const sizeFraction = readSize(word);
+  if (sizeFraction !== null) return { ...seat, sizeFraction };
   const choices: SeatChoices = seat.choices ?? { ...NO_CHOICES, values: {}, swapIds: [] };
   const colourway = pattern.colourways.find(({ name }) => plain(name) === word);
   if (colourway) return { ...seat, choices: { ...choices, colourwayId: colourway.id } };

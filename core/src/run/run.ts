@@ -114,6 +114,7 @@ export const RUN_BOUNDS = {
   wantedChance: { min: 0.5, max: 0.99 },
   toBagFraction: { min: 0.02, max: 0.5 },
   demonstrations: { min: 0, max: 10 },
+  sizeFraction: { min: 0.25, max: 4 },
   marginFraction: { min: 0, max: 0.9 },
   secondsPerPortion: { min: 0, max: 600 },
   minutesPerPack: { min: 0, max: 120 },
@@ -233,15 +234,18 @@ function checkClass(run: RunInput): Problem[] {
   ];
 }
 
-/** Every seat is one of the class’s, and is told of once. */
+/** Every seat is one of the class’s, is told of once, and makes it in a size that can be made. */
 function checkRoster({ roster, seats }: RunInput): Problem[] {
   const seen = new Set<number>();
-  return roster.flatMap(({ seat }, index): Problem[] => {
+  return roster.flatMap(({ seat, sizeFraction }, index): Problem[] => {
     const pointer = `/roster/${index}/seat`;
     const isTwice = seen.has(seat);
     seen.add(seat);
-    if (seat > seats) return [{ code: 'seat_beyond', pointer, seat, seats }];
-    return isTwice ? [{ code: 'seat_twice', pointer, seat }] : [];
+    return [
+      ...(seat > seats ? [{ code: 'seat_beyond', pointer, seat, seats } as const] : []),
+      ...(seat <= seats && isTwice ? [{ code: 'seat_twice', pointer, seat } as const] : []),
+      ...checkRange(sizeFraction, RUN_BOUNDS.sizeFraction, `/roster/${index}/sizeFraction`),
+    ];
   });
 }
 

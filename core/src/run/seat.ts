@@ -25,6 +25,7 @@ export const Seat = Type.Object(
     skill: orUnknown(oneOf(SKILLS)),
     /** Null: has not chosen yet; the usual build is packed. */
     choices: orUnknown(SeatChoices),
+    sizeFraction: Type.Number({ description: 'of the size as written; 0.8 is a fifth smaller' }),
     isLeftHanded: Type.Boolean(),
     /** Properties of wool this person may not touch. */
     avoids: Type.Array(oneOf(FIBRE_FLAGS), { maxItems: FIBRE_FLAGS.length }),
@@ -39,6 +40,7 @@ export const blankSeat = (seat: number): Seat => ({
   name: '',
   skill: null,
   choices: null,
+  sizeFraction: 1,
   isLeftHanded: false,
   avoids: [],
   note: '',

@@ -11,14 +11,7 @@ import {
   type Wool,
 } from '../wool/index.ts';
 import { bagOfUse, type BagTerms } from './bagOfUse.ts';
-import {
-  choicesKey,
-  packGroups,
-  type Designs,
-  type Make,
-  type PackGroup,
-  type Roster,
-} from './packGroups.ts';
+import { makeKey, packGroups, type Designs, type Make, type PackGroup, type Roster } from './packGroups.ts';
 import { blankSeat } from './seat.ts';
 import { woolUpTo } from './stageSamples.ts';
 import { commonGrams, gramsByBag, variantsOf, type VariantGrams } from './undecided.ts';
@@ -49,11 +42,11 @@ export type PackRun = Roster & BagTerms;
 export function toPackOf(designs: Designs, run: PackRun, wool: Wool): ToPack {
   const groups = packGroups(designs, run);
   const known = new Map<string, PatternEstimate>();
-  const estimateOf = ({ revisionId, pattern, choices, build, copies }: Make): PatternEstimate => {
-    const same = `${revisionId} ${choicesKey(pattern, choices)}`;
-    const estimate = known.get(same) ?? estimatePattern(build, wool);
+  const estimateOf = (make: Make): PatternEstimate => {
+    const same = makeKey(make);
+    const estimate = known.get(same) ?? estimatePattern(make.build, wool);
     known.set(same, estimate);
-    return forMakes(estimate, copies);
+    return forMakes(estimate, make.copies);
   };
   const count = groups.reduce((sum, { isOpen, seats }) => sum + (isOpen ? seats.length : 0), 0);
   const variants = count > 0 ? variantGrams(designs, run, wool) : [];

@@ -1,6 +1,22 @@
 import type { StockUnit } from '../stock/index.ts';
 import { showNumber } from '../units/index.ts';
 
+/**
+ * A calendar day as a person says it; on paper, which is kept, with its year.
+ * @param date YYYY-MM-DD; anything else is given back
+ */
+export function showDay(date: string, { year = false }: { readonly year?: boolean } = {}): string {
+  const day = new Date(`${date}T12:00:00`);
+  return Number.isNaN(day.getTime())
+    ? date
+    : day.toLocaleDateString('en-GB', {
+        weekday: 'short',
+        day: 'numeric',
+        month: 'short',
+        ...(year && { year: 'numeric' }),
+      });
+}
+
 /** Grams for reading: two decimals under 1, one above. The unit is always there. */
 export const showGrams = (massG: number): string => `${showGramNumber(massG)} g`;
 

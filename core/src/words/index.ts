@@ -1,6 +1,7 @@
 export {
   counted,
   findingAmount,
+  showDay,
   showGramNumber,
   showGrams,
   showLikely,
@@ -82,6 +83,7 @@ export {
   BOX_FORM_WORDS,
   creditLine,
   groupWords,
+  sizedWords,
   holdsWords,
   ownerWords,
   packWords,

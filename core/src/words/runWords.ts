@@ -2,6 +2,7 @@ import type { Pattern } from '../pattern/index.ts';
 import type { Bag, BagHolds, Parting } from '../portions/index.ts';
 import type { UseEstimate } from '../wool/index.ts';
 import type { Bagging, BoxForm, Pack, PackGroup, RunState, RunWants } from '../run/index.ts';
+import { percentOf } from '../units/index.ts';
 import { counted } from './amounts.ts';
 import { choiceWords } from './choiceWords.ts';
 import { SKILL_WORDS } from './needleWords.ts';
@@ -128,8 +129,13 @@ export function groupWords({ makes, recipe, choices, skill, sample, isOpen }: Pa
         : first
           ? choiceWords(first.pattern, choices) || 'as written'
           : '';
-  return [what, skill && !recipe ? SKILL_WORDS[skill] : ''].filter((word) => word !== '').join(', ');
+  const size = first && !recipe ? sizedWords(first.sizeFraction) : '';
+  return [what, size, skill && !recipe ? SKILL_WORDS[skill] : ''].filter((word) => word !== '').join(', ');
 }
+
+/** How large it is made; nothing where it is as written. */
+export const sizedWords = (sizeFraction: number): string =>
+  sizeFraction === 1 ? '' : `at ${percentOf(sizeFraction)} % of the size`;
 
 /** How a weighed lot is parted. */
 export function partingWords({ halvings, into }: Parting): string {

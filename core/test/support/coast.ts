@@ -3,13 +3,17 @@ import {
   BLANK_STEP,
   blankJoin,
   blankMeasure,
+  packsOf,
+  portionsOfRun,
   RUN_DEFAULTS,
+  toPackOf,
   type BoxRecipe,
   type Finding,
   type Pattern,
   type RunInput,
   type Wool,
 } from '../../src/index.ts';
+import type { PaperSource } from '../../src/papers/index.ts';
 import { fibre, mm, part, pattern, shapes, shelf, use } from './make.ts';
 
 /** A body with a coat, legs joined on, a dot, a wisp only if needed, eyes; two sessions, a wait, a swap, a colourway. */
@@ -131,3 +135,23 @@ export const kitsOf = (recipes: BoxRecipe[], more: Partial<RunInput> = {}): RunI
     sparePacks: recipes.reduce((sum, { spares }) => sum + spares, 0),
     ...more,
   });
+
+/** What papers are made of, from nothing bought or promised. */
+export const sourceOf = (input: RunInput, designs = coastDesigns): PaperSource => {
+  const toPack = toPackOf(designs, input, coastWool);
+  const plan = portionsOfRun(toPack, input, (id) => ({
+    onHandG: coastWool.fibres.get(id)?.onHandG ?? null,
+    promisedG: 0,
+  }));
+  return {
+    input,
+    toPack,
+    plan,
+    packs: packsOf(toPack.groups, input.roster),
+    wool: coastWool,
+    revisionNumbers: new Map([['bird-1', 3], ['pear-1', 1]]),
+    kit: null,
+    needles: [],
+    blendIds: new Set(['plum']),
+  };
+}; // prettier-ignore

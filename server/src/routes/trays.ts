@@ -1,13 +1,9 @@
 import {
   checkTap,
-  defaultBuild,
   emptyLine,
-  estimatePattern,
   isProblems,
-  KIT_DEFAULTS,
-  ladderOf,
+  kitOfClass,
   type NeedleKit,
-  needleKit,
   ResolveInput,
   type Run,
   type Tap,
@@ -163,19 +159,13 @@ function moveStock(store: Store, run: Run, { needleId, pile, amount }: Tap, at: 
 
 /** The needles a class needs, from the shelf as it is. */
 export function kitOfRun(store: Store, run: Run): NeedleKit {
-  const wool = shelfOf(store);
-  const build = defaultBuild(revisionOf(store, run).document);
-  const ladder = ladderOf(build, estimatePattern(build, wool), wool, store.shelf.needles());
-  return needleKit(build, ladder, {
-    ...KIT_DEFAULTS,
-    people: run.seats,
-    seatsPerTable: run.seatsPerTable,
-    skill: run.skill,
-    otherSkills: run.roster.flatMap(({ skill }) => skill ?? []),
-    riskFraction: run.needleRiskFraction,
+  return kitOfClass(run, {
+    designs: new Map([[run.revisionId, revisionOf(store, run).document]]),
+    wool: shelfOf(store),
+    needles: store.shelf.needles(),
     evidence: store.trays.evidence(),
     tools: store.shelf.tools(),
-  });
+  }).kit;
 }
 
 const exposureByNeedle = ({ lines }: NeedleKit): Map<string, number> => {

@@ -1,11 +1,14 @@
 import {
+  type ClassKit,
   type KitLine,
   needleName,
   type NeedleKit,
+  type Pattern,
   type RunInput,
   rungPlace,
   SKILL_FACTOR,
   SKILLS,
+  wantedKey,
 } from '@lanakit/core';
 import { SKILL_WORDS, wantedName } from '@lanakit/core/words';
 import { NeedleMark } from '../ladder/NeedleMark.tsx';
@@ -14,12 +17,11 @@ import { HowItCame } from '../look/HowItCame.tsx';
 import type { CameLine } from '../words/howItCame.ts';
 import { counted, showMinutes } from '../words/show.ts';
 import styles from './Needles.module.css';
-import type { RunKit } from './useRunKit.ts';
 
 const percent = (fraction: number): string => `${(fraction * 100).toFixed(1)} %`;
 
 /** Every needle of a class: seat by seat, table by table, spare, in all, on hand, to buy. Then what else to know. */
-export function KitSheet({ kit, ladder, build, input }: RunKit & { input: RunInput }) {
+export function KitSheet({ kit, builds, input }: ClassKit & { input: RunInput }) {
   if (kit.lines.length === 0) return <p className={styles.none}>No step of this revision takes a needle.</p>;
   const isAtLeast = kit.unknownStepIds.length > 0;
   return (
@@ -40,10 +42,7 @@ export function KitSheet({ kit, ladder, build, input }: RunKit & { input: RunInp
           {kit.lines.map((line) => (
             <tr key={line.key}>
               <th scope="row">
-                <NeedleMark
-                  needle={line.isNearest ? null : line.needle}
-                  place={rungPlace(ladder, line.wanted)}
-                />{' '}
+                <NeedleMark needle={line.isNearest ? null : line.needle} place={placeOf(line, builds)} />{' '}
                 {line.needle && !line.isNearest ? needleName(line.needle) : wantedName(line.wanted)}
                 {line.isNearest && line.needle && (
                   <span className={styles.note}>
@@ -58,7 +57,12 @@ export function KitSheet({ kit, ladder, build, input }: RunKit & { input: RunInp
                   </span>
                 )}
               </th>
-              <td>{line.perPerson || '–'}</td>
+              <td>
+                {line.perPerson || '–'}
+                {line.perPerson > 0 && line.usedBy < kit.people && (
+                  <span className={styles.note}>{counted(line.usedBy, 'seat')}</span>
+                )}
+              </td>
               <td>{line.perTable || '–'}</td>
               <td>
                 <HowItCame
@@ -92,7 +96,7 @@ export function KitSheet({ kit, ladder, build, input }: RunKit & { input: RunInp
           <li>
             At least so many: {counted(kit.unknownStepIds.length, 'step')} of this revision{' '}
             {kit.unknownStepIds.length === 1 ? 'has' : 'have'} no minutes (
-            {kit.unknownStepIds.map((id) => build.steps.findIndex((step) => step.id === id) + 1).join(', ')}).
+            {kit.unknownStepIds.map((id) => stepNumber(id, builds)).join(', ')}).
           </li>
         )}
         {kit.holders.map(({ needles, tool, per, count, total, short }) => (
@@ -121,6 +125,19 @@ export function KitSheet({ kit, ladder, build, input }: RunKit & { input: RunInp
       </ul>
     </>
   );
+}
+
+/** Its rung where it is used; builds come with that of most seats first. */
+function placeOf({ wanted }: KitLine, builds: ClassKit['builds']): number {
+  const key = wantedKey(wanted);
+  const own = builds.find(({ ladder }) => ladder.rungs.some((rung) => rung.key === key));
+  return own ? rungPlace(own.ladder, wanted) : 0;
+}
+
+/** As it is numbered where it is made. */
+function stepNumber(stepId: string, builds: ClassKit['builds']): number {
+  const place = ({ build }: { readonly build: Pattern }) => build.steps.findIndex(({ id }) => id === stepId);
+  return Math.max(...builds.map(place)) + 1;
 }
 
 /** Minutes of stabbing, what they cost in needles, and what is put by. */

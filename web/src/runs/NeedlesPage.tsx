@@ -83,7 +83,7 @@ function NeedlesOfRun({ run }: { run: NamedRun }) {
             <b>{input.name}</b>, {showDay(input.date)}: {counted(own.kit.people, 'seat')} at{' '}
             {counted(own.kit.tables, 'table')}
             <br />
-            {own.build.title}; {SKILL_WORDS[input.skill]}
+            {own.builds[0]?.build.title}; {SKILL_WORDS[input.skill]}
           </p>
         </header>
         <KitSheet {...own} input={input} />

@@ -2,6 +2,7 @@ import {
   choiceOfSeat,
   hasChoice,
   type PackGroup,
+  percentOf,
   type RunInput,
   type Seat,
   seatName,
@@ -76,6 +77,7 @@ function SeatMark({ seat, runPlan, chosen, onChoose }: { seat: Seat } & Omit<Roo
       </span>
       <span className={styles.name}>
         {seat.name.trim() || seat.seat}
+        {seat.sizeFraction !== 1 && <small> {percentOf(seat.sizeFraction)} %</small>}
         {seat.isLeftHanded && <small> left</small>}
         {seat.skill === 'first-timer' && <small> 1st</small>}
       </span>

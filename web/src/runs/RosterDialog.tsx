@@ -1,5 +1,5 @@
 import { type Pattern, readRoster, type RunInput, RUN_BOUNDS } from '@lanakit/core';
-import { choiceWords, SKILL_WORDS } from '@lanakit/core/words';
+import { choiceWords, sizedWords, SKILL_WORDS } from '@lanakit/core/words';
 import { Input, Modal } from 'antd';
 import { useMemo, useState } from 'react';
 import { Field } from '../fields/Field.tsx';
@@ -78,7 +78,11 @@ export function RosterDialog({ pattern, input, onTake, onClose }: RosterDialogPr
                   )}
                 </td>
                 <td>
-                  {[seat.skill && SKILL_WORDS[seat.skill], seat.isLeftHanded && 'left-handed']
+                  {[
+                    seat.skill && SKILL_WORDS[seat.skill],
+                    seat.isLeftHanded && 'left-handed',
+                    sizedWords(seat.sizeFraction),
+                  ]
                     .filter((word) => word)
                     .join(', ')}
                 </td>

@@ -18,6 +18,7 @@ import { ChoiceFields } from '../options/ChoicesBar.tsx';
 import { useNotice } from '../shell/Notice.tsx';
 import styles from './Room.module.css';
 import { seatFindings } from './seatFindings.ts';
+import { SeatSize } from './SeatSize.tsx';
 import type { RunDraft } from './useRunDraft.ts';
 import type { InForce } from './useRunPlan.ts';
 
@@ -86,6 +87,7 @@ export function SeatEditor({ runPlan, draft, number, onClose }: SeatEditorProps)
           )}
         </>
       )}
+      <SeatSize key={number} seat={seat} runPlan={runPlan} onSize={(sizeFraction) => set({ sizeFraction })} />
       <Choice<Skill>
         label="How practised"
         value={seat.skill}

@@ -1,44 +1,25 @@
-import {
-  defaultBuild,
-  estimatePattern,
-  type Ladder,
-  ladderOf,
-  type NeedleKit,
-  type Pattern,
-  type RunInput,
-} from '@lanakit/core';
+import { type ClassKit, kitOfClass, type RunInput } from '@lanakit/core';
 import { useMemo } from 'react';
-import { useNeedles, useRevision, useWool } from '../api/resources.ts';
-import { useKitOf } from '../ladder/useKit.ts';
+import { useNeedleEvidence, useNeedles, useRevision, useTools, useWool } from '../api/resources.ts';
 
-export interface RunKit {
-  readonly build: Pattern;
-  readonly ladder: Ladder;
-  readonly kit: NeedleKit;
-}
+const NONE: readonly never[] = [];
 
 /** The needles a class needs, from its revision and the shelf as it is; null until both are there. */
 export function useRunKit(input: RunInput): {
-  readonly own: RunKit | null;
+  readonly own: ClassKit | null;
   readonly error: Error | undefined;
 } {
   const revision = useRevision(input.revisionId);
-  const shelf = useWool();
+  const { wool, isReady, error } = useWool();
   const needles = useNeedles();
-  const kitOf = useKitOf({
-    people: input.seats,
-    skill: input.skill,
-    seatsPerTable: input.seatsPerTable,
-    riskFraction: input.needleRiskFraction,
-    roster: input.roster,
-  });
+  const evidence = useNeedleEvidence().data?.items ?? NONE;
+  const tools = useTools().data?.items ?? NONE;
   const document = revision.data?.document;
   const items = needles.data?.items;
-  const made = useMemo(() => {
-    if (!document || !items || !shelf.isReady) return null;
-    const build = defaultBuild(document);
-    return { build, ladder: ladderOf(build, estimatePattern(build, shelf.wool), shelf.wool, items) };
-  }, [document, items, shelf.isReady, shelf.wool]);
-  const own = useMemo(() => made && { ...made, kit: kitOf(made.build, made.ladder) }, [made, kitOf]);
-  return { own, error: revision.error ?? shelf.error ?? needles.error };
+  const own = useMemo(() => {
+    if (!document || !items || !isReady) return null;
+    const designs = new Map([[input.revisionId, document]]);
+    return kitOfClass(input, { designs, wool, needles: items, evidence, tools });
+  }, [document, items, isReady, wool, input, evidence, tools]);
+  return { own, error: revision.error ?? error ?? needles.error };
 }

@@ -11,6 +11,7 @@ import { showGramNumber } from '@lanakit/core/words';
 export {
   counted,
   findingAmount,
+  showDay,
   showGramNumber,
   showGrams,
   showLikely,
@@ -31,14 +32,6 @@ export function showMinutes(minutes: number): string {
 
 /** Money without a currency: the studio's own. */
 export const showMoney = (minor: number): string => (minor / 100).toFixed(2);
-
-/** A calendar day as a person says it. */
-export function showDay(date: string): string {
-  const day = new Date(`${date}T12:00:00`);
-  return Number.isNaN(day.getTime())
-    ? date
-    : day.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
-}
 
 /** How far off a day is, in whole days. */
 export function showDaysOff(date: string, today: string): string {

@@ -91,7 +91,7 @@ function carryOver(db: Database): void {
       needleRiskFraction: row['needle_risk_fraction'],
       wantedChance: row['wanted_chance'],
       toBagFraction: null,
-      roster: JSON.parse(String(row['roster'])) as unknown,
+      roster: (JSON.parse(String(row['roster'])) as object[]).map((seat) => ({ sizeFraction: 1, ...seat })),
       chooseBy: null,
       undecidedChance: null,
       swapIds: [],

@@ -1,0 +1,40 @@
+import { fractionOf, percentOf, resizeDecisions, RUN_BOUNDS, type Seat, showLengths } from '@lanakit/core';
+import { NumberField } from '../fields/NumberField.tsx';
+import type { InForce } from './useRunPlan.ts';
+
+interface SeatSizeProps {
+  seat: Seat;
+  runPlan: InForce;
+  onSize: (sizeFraction: number) => void;
+}
+
+const { min, max } = RUN_BOUNDS.sizeFraction;
+const PERCENT = { min: percentOf(min), max: percentOf(max) };
+
+/** In which size this seat makes it, how tall that is, and what is bought and so does not grow with it. */
+export function SeatSize({ seat, runPlan, onSize }: SeatSizeProps) {
+  const { groups, wool, revision } = runPlan;
+  const make = groups.find(({ seats }) => seats.includes(seat.seat))?.makes[0];
+  const height = (make?.build ?? revision.document).finishedHeight;
+  const staying = make
+    ? resizeDecisions(make.pattern, seat.sizeFraction, wool).flatMap((own) =>
+        own.kind === 'finding' || own.kind === 'wire' ? [wool.findings.get(own.findingId)?.name ?? ''] : [],
+      )
+    : [];
+  const hint = [
+    height ? `${showLengths([height])} tall` : '',
+    staying.length > 0 ? `as bought: ${staying.join(', ')}` : '',
+  ]
+    .filter((word) => word !== '')
+    .join(' · ');
+  return (
+    <NumberField
+      label="Size, of the pattern’s"
+      value={percentOf(seat.sizeFraction)}
+      bounds={PERCENT}
+      suffix="%"
+      hint={hint}
+      onValue={(percent) => onSize(fractionOf(percent))}
+    />
+  );
+}
