@@ -25,9 +25,9 @@ import {
   type Step,
   ticksOf,
   waitingMinutes,
-  withJoinBack,
+  type Removable,
   withoutPart,
-  withPartBack,
+  withThingBack,
   writingFindings,
 } from '../src/index.ts';
 import { fibre, part, pattern, shapes, shelf } from './support/make.ts';
@@ -408,6 +408,9 @@ test('a repeat is ticked once a piece, or as often as is said', () => {
   expect(ticksOf({ ...once, repeat: null }, own)).toEqual([]);
 });
 
+const LEG: Removable = { kind: 'part', id: 'leg' };
+const JOIN: Removable = { kind: 'join', id: 'leg-body' };
+
 describe('taking something out', () => {
   const full = legged(
     [
@@ -435,21 +438,21 @@ describe('taking something out', () => {
   });
   test('a part brought back is mentioned wherever it was, and what was written meanwhile stays', () => {
     const bare = withoutPart(full, 'leg');
-    expect(withPartBack(bare, full, 'leg')).toEqual(full);
+    expect(withThingBack(bare, full, LEG)).toEqual(full);
     const meanwhile = { ...bare, title: 'Otherwise', steps: bare.steps.slice(1) };
-    const back = withPartBack(meanwhile, full, 'leg');
+    const back = withThingBack(meanwhile, full, LEG);
     expect(back).toMatchObject({
       title: 'Otherwise',
       parts: [{ id: 'body' }, { id: 'leg' }],
       joins: [{ id: 'leg-body' }],
     });
     expect(checkPattern(back)).toEqual([]);
-    expect(withPartBack(full, full, 'leg')).toBe(full);
+    expect(withThingBack(full, full, LEG)).toBe(full);
   });
   test('a join brought back too', () => {
     const bare = forgetStrays({ ...full, joins: [] });
-    expect(withJoinBack(bare, full, 'leg-body')).toEqual(full);
-    expect(withJoinBack(withoutPart(full, 'leg'), full, 'leg-body').joins).toEqual([]);
+    expect(withThingBack(bare, full, JOIN)).toEqual(full);
+    expect(withThingBack(withoutPart(full, 'leg'), full, JOIN).joins).toEqual([]);
   });
   test('and what was whole stays the very same', () => {
     const tidy = forgetStrays(full);

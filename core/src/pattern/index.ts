@@ -17,7 +17,7 @@ export {
   blankPattern,
   blankStep,
 } from './blank.ts';
-export { withJoinBack, withPartBack } from './bringBack.ts';
+export { withoutThing, withThingBack, type Removable } from './bringBack.ts';
 export { checkPart, checkPattern, fixedCount, mmOrNull, PATTERN_BOUNDS } from './checkPattern.ts';
 export { comparePatterns, type Difference } from './compare.ts';
 export { Count, countRange, type CountRange } from './count.ts';

@@ -4,9 +4,10 @@ import {
   type JoinEstimate,
   moveItem,
   showSizesMm,
-  forgetStrays,
   type Pattern,
-  withJoinBack,
+  type Removable,
+  withoutThing,
+  withThingBack,
 } from '@lanakit/core';
 import { JOIN_METHOD_WORDS } from '@lanakit/core/words';
 import { Button, Checkbox } from 'antd';
@@ -36,13 +37,15 @@ export function JoinsList() {
   };
   const say = useNotice();
   const remove = (id: string) => {
-    const without = (pattern: Pattern) =>
-      forgetStrays({ ...pattern, joins: pattern.joins.filter((join) => join.id !== id) });
-    edit('deleting a join', become<Pattern>(without));
+    const join: Removable = { kind: 'join', id };
+    edit(
+      'deleting a join',
+      become<Pattern>((pattern) => withoutThing(pattern, join)),
+    );
     const bringBack = () =>
       edit(
         'bringing a join back',
-        become<Pattern>((pattern) => withJoinBack(pattern, document, id)),
+        become<Pattern>((pattern) => withThingBack(pattern, document, join)),
       );
     say({ text: 'The join is deleted, and taken out of its steps.', undo: bringBack });
   };

@@ -3,7 +3,7 @@ import {
   duplicatePart,
   moveItem,
   withoutPart,
-  withPartBack,
+  withThingBack,
   type Pattern,
   type Part,
 } from '@lanakit/core';
@@ -98,7 +98,7 @@ function usePartActions(onOpen: (partId: string | null) => void): RowActions {
       const bringBack = () =>
         edit(
           'bringing a part back',
-          become<Pattern>((pattern) => withPartBack(pattern, document, id)),
+          become<Pattern>((pattern) => withThingBack(pattern, document, { kind: 'part', id })),
         );
       say({ text: `“${part.name}” is deleted, and taken out of its steps and joins.`, undo: bringBack });
     },

@@ -1,12 +1,13 @@
 import {
   blankStep,
   duplicateItem,
-  forgetStrays,
   insertTechnique,
   moveItem,
   newUse,
   type Pattern,
   placeStep,
+  withoutThing,
+  withThingBack,
 } from '@lanakit/core';
 import { linkWords } from '@lanakit/core/words';
 import { nanoid } from 'nanoid';
@@ -66,12 +67,12 @@ export function useStepActions(onOpen: (stepId: string | null) => void): StepAct
       if (!before.steps.some((step) => step.id === id)) return;
       edit(
         'deleting a step',
-        become<Pattern>((pattern) => without(pattern, id)),
+        become<Pattern>((pattern) => withoutThing(pattern, { kind: 'step', id })),
       );
       const bringBack = () =>
         edit(
           'bringing a step back',
-          become<Pattern>((pattern) => withBack(pattern, before, id)),
+          become<Pattern>((pattern) => withThingBack(pattern, before, { kind: 'step', id })),
         );
       say({ text: 'The step is deleted.', undo: bringBack });
     },
@@ -88,7 +89,7 @@ export function useStepActions(onOpen: (stepId: string | null) => void): StepAct
         become<Pattern>((pattern) => {
           const written = insertTechnique(pattern, technique, use, afterId);
           const isEmpty = written.steps.find(({ id }) => id === afterId)?.text.trim() === '';
-          return isEmpty ? without(written, afterId) : written;
+          return isEmpty ? withoutThing(written, { kind: 'step', id: afterId }) : written;
         }),
       );
       onOpen(null);
@@ -103,21 +104,4 @@ export function useStepActions(onOpen: (stepId: string | null) => void): StepAct
       onOpen(newId);
     },
   };
-}
-
-const without = (pattern: Pattern, id: string): Pattern =>
-  forgetStrays({ ...pattern, steps: pattern.steps.filter((step) => step.id !== id) });
-
-/** The step where it was, with the links, sessions and options that named it, as far as they can still. */
-function withBack(pattern: Pattern, before: Pattern, id: string): Pattern {
-  const at = before.steps.findIndex((step) => step.id === id);
-  const step = before.steps[at];
-  if (!step || pattern.steps.some((own) => own.id === id)) return pattern;
-  const steps = [...pattern.steps];
-  steps.splice(at, 0, step);
-  const links = before.links.filter(
-    (link) =>
-      (link.beforeId === id || link.afterId === id) && !pattern.links.some((own) => own.id === link.id),
-  );
-  return forgetStrays({ ...pattern, steps, links: [...pattern.links, ...links] });
 }
