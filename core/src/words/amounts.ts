@@ -9,12 +9,14 @@ export function showDay(date: string, { year = false }: { readonly year?: boolea
   const day = new Date(`${date}T12:00:00`);
   return Number.isNaN(day.getTime())
     ? date
-    : day.toLocaleDateString('en-GB', {
-        weekday: 'short',
-        day: 'numeric',
-        month: 'short',
-        ...(year && { year: 'numeric' }),
-      });
+    : day
+        .toLocaleDateString('en-GB', {
+          weekday: 'short',
+          day: 'numeric',
+          month: 'short',
+          ...(year && { year: 'numeric' }),
+        })
+        .replace(',', '');
 }
 
 /** Grams for reading: two decimals under 1, one above. The unit is always there. */

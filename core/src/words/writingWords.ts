@@ -221,9 +221,9 @@ export function writingFindingWords(finding: WritingFinding, pattern: Pattern): 
       return `${slot(rule.slotId)} is not ${rule.is} than ${slot(rule.thanSlotId)} in ${where}. Choose another fibre.`;
     }
     case 'tool_not_listed':
-      return 'A step uses it, and it is left off the list.';
+      return `A step uses it, and it is left off the list: ${needName(finding)}.`;
     case 'tool_not_used':
-      return `${finding.name} is listed, and no step speaks of it.`;
+      return `Listed, and no step speaks of it: ${needName(finding)}.`;
     case 'adapt_not_granted':
       return 'It is derived from another’s design, and leave to change it is not recorded.';
     case 'credit_missing':

@@ -7,7 +7,7 @@ import {
   type Pattern,
 } from '../pattern/index.ts';
 import type { Wool } from '../wool/index.ts';
-import { needsOf } from './needs.ts';
+import { needsOf, type Need } from './needs.ts';
 import { brokenLinks, orderLinks, type OrderLink } from './order.ts';
 import { isLaidOn, workOnParts } from './partWork.ts';
 
@@ -25,8 +25,8 @@ export type WritingFinding =
   | { readonly code: 'sides_not_said'; readonly stepId: string }
   | { readonly code: 'value_never_allowed'; readonly optionId: string; readonly valueId: string }
   | { readonly code: 'slot_rule_broken'; readonly rule: DarkRule }
-  | { readonly code: 'tool_not_listed'; readonly needKey: string }
-  | { readonly code: 'tool_not_used'; readonly needKey: string; readonly name: string }
+  | { readonly code: 'tool_not_listed'; readonly needKey: string; readonly what: Need['what'] }
+  | { readonly code: 'tool_not_used'; readonly needKey: string; readonly what: Need['what'] }
   | { readonly code: 'adapt_not_granted' }
   | { readonly code: 'credit_missing' };
 
@@ -48,11 +48,15 @@ export function writingFindings(pattern: Pattern, wool: Wool): WritingFinding[] 
       ...value,
     })),
     ...darkerThan(pattern, wool).map((rule): WritingFinding => ({ code: 'slot_rule_broken', rule })),
-    ...needs.usedNotListed.map(({ key }): WritingFinding => ({ code: 'tool_not_listed', needKey: key })),
+    ...needs.usedNotListed.map(({ key, what }): WritingFinding => ({
+      code: 'tool_not_listed',
+      needKey: key,
+      what,
+    })),
     ...needs.listedNotUsed.map(({ key, what }): WritingFinding => ({
       code: 'tool_not_used',
       needKey: key,
-      name: what.is === 'own' ? what.name : key,
+      what,
     })),
     ...aboutRights(pattern),
   ];
