@@ -11,6 +11,7 @@ export {
   type LabelSheet,
   type PageSize,
 } from './labels.ts';
+export { MINUTES_A_BLEND, MINUTES_A_CUT } from './preparationPaper.ts';
 export { makePaper, paperTable } from './makePaper.ts';
 export { packNames } from './weighOutPaper.ts';
 export {

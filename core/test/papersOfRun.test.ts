@@ -1,0 +1,158 @@
+import { describe, expect, test } from '@jest/globals';
+import {
+  blankCut,
+  blankSeat,
+  BLANK_STEP,
+  byGauge,
+  type Cut,
+  kitOfClass,
+  type Pattern,
+  type RunInput,
+  type Wool,
+} from '../src/index.ts';
+import {
+  makePaper,
+  MINUTES_A_BLEND,
+  MINUTES_A_CUT,
+  type Paper,
+  type PaperName,
+  type PaperSource,
+} from '../src/papers/index.ts';
+import { bird, classOf, coastDesigns, coastWool, duo, kitsOf, sourceOf } from './support/coast.ts';
+import { mm } from './support/make.ts';
+import { holder, needle } from './support/needles.ts';
+
+/** The bird with legs of wire and needles said. */
+const wired: Pattern = {
+  ...bird,
+  cuts: [{ ...(blankCut('legs', 'whisker') as Extract<Cut, { kind: 'whisker' }>), name: 'leg', findingId: 'eye', count: 2, span: mm(80), margin: mm(20) }],
+  steps: bird.steps.map((step, at) => ({ ...step, needle: byGauge(at === 2 ? 40 : 38), ...(at === 0 && { holder: 3 }) })),
+}; // prettier-ignore
+const designs = new Map([...coastDesigns, ['bird-1', wired] as const]);
+const needles = [needle('oak', { gauge: 38, onHand: 4 }), needle('sea', { gauge: 40, onHand: null })];
+const tools = [holder(3)];
+
+const withKit = (input: RunInput, wool: Wool = coastWool): PaperSource => ({
+  ...sourceOf(input, designs),
+  wool,
+  needles,
+  kit: input.kind === 'class' ? kitOfClass(input, { designs, wool, needles, evidence: [], tools }).kit : null,
+});
+const cellsOf = (paper: Paper, title: string): readonly (readonly string[])[] =>
+  paper.sections.find((own) => own.title === title)?.rows.map(({ cells }) => cells) ?? [];
+const titlesOf = (name: PaperName, source: PaperSource) =>
+  makePaper(name, source).sections.map(({ title }) => title);
+
+describe('what is prepared beforehand', () => {
+  const input = classOf({ seats: 4, sparePacks: 1, demonstrations: 1, hasStageSamples: true });
+  const paper = makePaper('preparation', withKit(input));
+  test('cuts: for every pack, of the size they come to, half a minute each', () => {
+    const pieces = 2 * (4 + 1 + 1);
+    expect(cellsOf(paper, 'Cut to length')).toEqual([
+      ['leg: eye', '10 cm', String(pieces), String(Math.ceil(pieces * MINUTES_A_CUT)), ''],
+    ]);
+  });
+  test('samples: as long as the steps before, at least, where one has no minutes; a demonstration each', () => {
+    expect(cellsOf(paper, 'Make beforehand')).toEqual([
+      ['Demonstration', 'to show each step on', '–', ''],
+      ['Sample up to step 2', 'the class need not wait', '30', ''],
+    ]);
+    const unsaid = { ...wired, steps: wired.steps.map((step, at) => (at === 1 ? { ...step, minutes: null } : step)) };
+    const source = sourceOf(input, new Map([['bird-1', unsaid]]));
+    expect(cellsOf(makePaper('preparation', source), 'Make beforehand')[1]?.[2]).toBe('≥ 20');
+  });
+  test('what is waited for, with its wait', () => {
+    expect(cellsOf(paper, 'Sewn, or waited for: could be done before')).toEqual([
+      ['Step 2: Wrap the legs clockwise, the left leg first', '30 minutes', '10', ''],
+    ]);
+    expect(titlesOf('preparation', withKit(kitsOf([duo()])))).toContain('Waits to tell of on the card');
+  });
+  test('a blend is made only where there is too little of it', () => {
+    const dusk = classOf({ seats: 2, sparePacks: 0, roster: [1, 2].map((seat) => ({ ...blankSeat(seat), choices: { values: {}, colourwayId: 'dusk', swapIds: [] } })) });
+    const minutes = (onHandG: number) => {
+      const plum = coastWool.fibres.get('plum');
+      if (!plum) throw new Error('plum is on the shelf');
+      const wool = { ...coastWool, fibres: new Map([...coastWool.fibres, ['plum', { ...plum, onHandG }] as const]) };
+      return cellsOf(makePaper('preparation', withKit(dusk, wool)), 'Blend').map((cells) => cells[3]);
+    };
+    expect(minutes(0)).toEqual([String(MINUTES_A_BLEND)]);
+    expect(minutes(500)).toEqual(['–']);
+  });
+  test('boxes of nothing but paper need nothing cut; nothing at all says so', () => {
+    const paperOnly = kitsOf([duo({ form: 'pattern-only' })]);
+    expect(cellsOf(makePaper('preparation', withKit(paperOnly)), 'Cut to length')).toEqual([]);
+    const plain: Pattern = { ...bird, steps: [{ ...BLANK_STEP, id: 's', text: 'Roll it' }], sessions: [] };
+    const source = sourceOf(classOf(), new Map([['bird-1', plain]]));
+    expect(titlesOf('preparation', source)).toEqual(['Nothing']);
+  });
+}); // prettier-ignore
+
+describe('what is short', () => {
+  const paper = makePaper('shortage', withKit(classOf({ seats: 40, sparePacks: 0 })));
+  test('wool: wanted less free is short, and who goes without are the last', () => {
+    const grams = (cell = '') => Number(cell.replace(/[^\d.]/g, ''));
+    const rows = cellsOf(paper, 'Wool');
+    expect(rows.length).toBeGreaterThan(0);
+    for (const [, wanted, free, short, whom] of rows) {
+      expect(grams(wanted)).toBeCloseTo(grams(free) + grams(short), 1);
+      expect(whom).toMatch(/^seats \d+–40$/);
+    }
+  });
+  test('findings: what is on hand, what is short, in whole packs of ten', () => {
+    expect(cellsOf(paper, 'Findings and packaging')[0]?.slice(0, 1)).toEqual(['eye']);
+    for (const [, , , short, packs] of cellsOf(paper, 'Findings and packaging')) {
+      expect(Number(packs)).toBe(Math.ceil(Number(short) / 10));
+    }
+  });
+  test('needles: what is to be bought, and what nobody has counted', () => {
+    const rows = cellsOf(paper, 'Needles');
+    expect(rows.map(([name, , onHand]) => [name, onHand])).toEqual([
+      ['38 triangular, oak', '4'],
+      ['40 triangular, sea', 'not counted'],
+    ]);
+    expect(Number(rows[0]?.[3])).toBe(Number(rows[0]?.[1]) - 4);
+    expect(rows[1]?.[3]).toBe('?');
+  });
+  test('boxes want needles of their own, as many as they give', () => {
+    const [row] = cellsOf(makePaper('shortage', withKit(kitsOf([duo({ boxes: 5, spares: 1 })]))), 'Needles');
+    // Three in the holder of each of six boxes.
+    expect(row).toEqual(['38 triangular, oak', '18', '4', '14']);
+  });
+  test('a fibre nobody has counted is no shortage, and is told apart', () => {
+    const dusk = classOf({ seats: 1, sparePacks: 0, roster: [{ ...blankSeat(1), choices: { values: {}, colourwayId: 'dusk', swapIds: [] } }] });
+    expect(cellsOf(makePaper('shortage', withKit(dusk)), 'Never counted').map(([name]) => name)).toEqual(['plum, carded sliver']);
+  });
+  test('enough of everything says so', () => {
+    const many = needles.map((own) => ({ ...own, onHand: 900 }));
+    const input = classOf({ seats: 2, sparePacks: 0 });
+    const { kit } = kitOfClass(input, { designs, wool: coastWool, needles: many, evidence: [], tools });
+    expect(titlesOf('shortage', { ...withKit(input), needles: many, kit })).toEqual(['Nothing is short']);
+  });
+}); // prettier-ignore
+
+describe('the room', () => {
+  const roster = [
+    { ...blankSeat(1), name: 'Mara', isLeftHanded: true, avoids: ['may-bleed' as const], note: 'by the window' },
+    { ...blankSeat(5), name: 'Jun', skill: 'practised' as const, choices: { values: {}, colourwayId: 'dusk', swapIds: [] } },
+  ]; // prettier-ignore
+  const source = withKit(classOf({ seats: 6, seatsPerTable: 4, roster }));
+  const paper = makePaper('room', source);
+  test('every seat once, table by table, with what to think of', () => {
+    expect(paper.sections.map(({ title, aside }) => [title, aside])).toEqual([
+      ['Table 1', '4 seats'],
+      ['Table 2', '2 seats'],
+      ['Holders', ''],
+    ]);
+    const rows = [...cellsOf(paper, 'Table 1'), ...cellsOf(paper, 'Table 2')];
+    expect(rows).toHaveLength(6);
+    expect(rows[0]).toEqual(['1 Mara', 'not chosen yet', 'some practice', expect.stringMatching(/^left-handed; no .+; by the window$/)]);
+    expect(rows[4]).toEqual(['5 Jun', 'Dusk', 'practised', '']);
+    expect(rows[5]?.[0]).toBe('6 Seat 6');
+  }); // prettier-ignore
+  test('holders that are shared, one for each table', () => {
+    expect(cellsOf(paper, 'Holders')).toEqual([['holder for 3', 'table', '2']]);
+  });
+  test('boxes have no room', () => {
+    expect(makePaper('room', withKit(kitsOf([duo()]))).sections).toEqual([]);
+  });
+});
