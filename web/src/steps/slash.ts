@@ -5,6 +5,7 @@ import {
   needleOf,
   type Pattern,
   type Step,
+  type Technique,
   wantedKey,
   wantedOfKey,
 } from '@lanakit/core';
@@ -20,26 +21,37 @@ export interface SlashChoice {
 }
 
 /** What `/` offers: parts, findings and needles of this pattern, a check, a wait, and techniques. */
+export function slashChoices(
+  pattern: Pattern,
+  findingName: (findingId: string) => string | undefined,
+  techniques: readonly Pick<Technique, 'id' | 'name'>[],
+): SlashChoice[] {
+  const choice = (value: string, label: string): SlashChoice => ({ value, label, search: label });
+  const own = distinctNeedles(pattern.steps.flatMap((step) => needleOf(step, pattern) ?? []));
+  const needles = own.length > 0 ? own : [byGauge(36), byGauge(38), byGauge(40)];
+  return [
+    ...pattern.parts.map(({ id, name }, index) => choice(`part:${id}`, `part ${index + 1} ${name}`)),
+    ...pattern.findings.flatMap(({ id, findingId }) => {
+      const name = findingName(findingId ?? '');
+      return name === undefined ? [] : [choice(`finding:${id}`, `finding ${name}`)];
+    }),
+    ...needles.map((needle) => choice(`needle:${wantedKey(needle)}`, `needle ${wantedName(needle)}`)),
+    choice('check:new', 'check before going on'),
+    choice('wait:new', 'wait: it sets or dries'),
+    ...techniques.map(({ id, name }) => choice(`technique:${id}`, `technique ${name}`)),
+  ];
+}
+
+const NONE: readonly never[] = [];
+
 export function useSlashChoices(): SlashChoice[] {
   const { draft, wool } = useTable();
   const { document } = draft;
-  const techniques = useTechniques().data?.items;
-  return useMemo(() => {
-    const choice = (value: string, label: string): SlashChoice => ({ value, label, search: label });
-    const own = distinctNeedles(document.steps.flatMap((step) => needleOf(step, document) ?? []));
-    const needles = own.length > 0 ? own : [byGauge(36), byGauge(38), byGauge(40)];
-    return [
-      ...document.parts.map(({ id, name }, index) => choice(`part:${id}`, `part ${index + 1} ${name}`)),
-      ...document.findings.flatMap(({ id, findingId }) => {
-        const name = wool.findings.get(findingId ?? '')?.name;
-        return name === undefined ? [] : [choice(`finding:${id}`, `finding ${name}`)];
-      }),
-      ...needles.map((needle) => choice(`needle:${wantedKey(needle)}`, `needle ${wantedName(needle)}`)),
-      choice('check:new', 'check before going on'),
-      choice('wait:new', 'wait: it sets or dries'),
-      ...(techniques ?? []).map(({ id, name }) => choice(`technique:${id}`, `technique ${name}`)),
-    ];
-  }, [document, wool, techniques]);
+  const techniques = useTechniques().data?.items ?? NONE;
+  return useMemo(
+    () => slashChoices(document, (id) => wool.findings.get(id)?.name, techniques),
+    [document, wool, techniques],
+  );
 }
 
 export type SlashRead =
