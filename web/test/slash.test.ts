@@ -18,6 +18,7 @@ import { readSlash, slashChoices } from '../src/steps/slash.ts';
 
 const needles: NeedleWanted[] = [
   byGauge(38),
+  byGauge(38.5, 'star'),
   ...PROFILES.map((profile) => byGauge(40, profile)),
   { by: 'feel', feel: 'small' },
 ];

@@ -43,7 +43,7 @@ export function wantedOfKey(key: string): NeedleWanted | null {
   if (feel) return { by: 'feel', feel };
   const [gauge, word] = key.split('-');
   const profile = PROFILES.find((one) => one === word) ?? null;
-  return /^\d+$/.test(gauge ?? '') ? byGauge(Number(gauge), profile) : null;
+  return /^\d+(?:\.\d+)?$/.test(gauge ?? '') ? byGauge(Number(gauge), profile) : null;
 }
 
 /** Gauges a size word is read as where only a number can be compared. Ours, and no more than an order. */

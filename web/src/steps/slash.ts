@@ -62,7 +62,7 @@ export type SlashRead =
     }
   | { readonly kind: 'technique'; readonly text: string; readonly techniqueId: string };
 
-const CHOSEN = /\/(part|finding|needle|check|wait|technique):([A-Za-z0-9_-]+)(?: |$)/;
+const CHOSEN = /\/(part|finding|needle|check|wait|technique):([A-Za-z0-9_.-]+)(?: |$)/;
 
 /** The text with what was chosen written out, and what it does to the step; null where nothing was just chosen. */
 export function readSlash(

@@ -1,0 +1,64 @@
+import { describe, expect, test } from '@jest/globals';
+import { NO_CHOICES, resolveBuild, type WritingFinding } from '@lanakit/core';
+import { EVERY_FINDING, faulty } from '../../core/test/support/findings.ts';
+import { buildFindings, findingPlace, goTo } from '../src/patterns/findingPlaces.ts';
+
+const all: WritingFinding[] = Object.values(EVERY_FINDING);
+
+/** Where somebody is led to who asks for it. */
+function ledTo(finding: WritingFinding): string {
+  const went: string[] = [];
+  goTo(finding, {
+    onChoosePart: (id) => void went.push(`part ${id}`),
+    onShow: (writing) => void went.push(writing),
+    onOpenStep: (id) => void went.push(`step ${id}`),
+  });
+  return went.join(', ');
+}
+
+describe('what is to be looked at', () => {
+  test.each(all)('$code is about something, and leads to one place', (finding) => {
+    expect(findingPlace(finding, faulty)).toMatch(/^[A-Z]/);
+    expect(ledTo(finding)).not.toBe('');
+    expect(ledTo(finding)).not.toContain(',');
+  });
+  test.each([
+    ['part_never_made', 'Leg', 'part Leg'],
+    ['join_never_made', 'Leg to Body', 'joins'],
+    ['minutes_not_said', 'Step 2', 'step second'],
+    ['order_broken', 'Order', 'step first'],
+    ['slot_rule_broken', 'Options', 'options'],
+    ['tool_not_used', 'Tools', 'materials'],
+    ['credit_missing', 'About', 'about'],
+  ] as const)('%s: %s', (code, place, way) => {
+    expect(findingPlace(EVERY_FINDING[code], faulty)).toBe(place);
+    expect(ledTo(EVERY_FINDING[code])).toBe(way);
+  });
+});
+
+describe('what a build leaves hanging', () => {
+  const figure = {
+    ...faulty,
+    options: [
+      {
+        id: 'body',
+        name: 'a body',
+        kind: 'extra' as const,
+        defaultValueId: 'yes',
+        values: [
+          { id: 'yes', name: 'yes', things: [{ kind: 'part' as const, id: 'Body' }] },
+          { id: 'no', name: 'no', things: [] },
+        ],
+      },
+    ],
+  };
+  test('the pattern itself leaves nothing', () => {
+    expect(buildFindings(figure, figure)).toEqual([]);
+  });
+  test('a part whose host is left out says what it hangs on', () => {
+    const build = resolveBuild(figure, { ...NO_CHOICES, values: { body: 'no' } });
+    const [first] = buildFindings(figure, build);
+    expect(first).toMatchObject({ name: 'Body', partId: 'Leg' });
+    expect(first?.words).toBe('is left out of this build, and Leg is joined onto it. Leave that out too, or join it elsewhere.');
+  }); // prettier-ignore
+});
