@@ -112,7 +112,7 @@ describe('what is cut for a figure twice as large', () => {
   test.each<[Cut['kind'], Partial<Cut>, readonly string[]]>([
     ['covering', {}, ['over']],
     ['cord', {}, []],
-    ['cord', { isScaled: true } as Partial<Cut>, ['drop']],
+    ['cord', { isScaled: true }, ['drop']],
     ['binding', {}, ['girth', 'seam']],
     ['whisker', {}, ['span']],
     ['rolled-strip', {}, ['length', 'diameter']],

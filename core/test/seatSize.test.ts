@@ -10,6 +10,7 @@ import {
   readRoster,
   resizeDecisions,
   RUN_BOUNDS,
+  runOfToday,
   type Seat,
   toPackOf,
 } from '../src/index.ts';
@@ -38,6 +39,14 @@ const snowman = (k: number): Pattern =>
 /** By fibre, and everything that is known of it. */
 const massesOf = (fibres: PatternEstimate['fibres']) =>
   Object.fromEntries(fibres.map(({ fibreId, total }) => [fibreId, total]));
+
+test('a run kept by a Lanakit that knew no sizes is read with the usual ones, and may be stored', () => {
+  const { sizeFraction: _size, ...before } = seat(2, 1, { name: 'Jun' });
+  const { demonstrations: _none, ...run } = classOf();
+  const read = runOfToday({ ...run, roster: [before as Seat] });
+  expect(read).toEqual(classOf({ roster: [seat(2, 1, { name: 'Jun' })] }));
+  expect(checkRun(read)).toEqual([]);
+});
 
 describe('a seat that makes it in another size', () => {
   test('packs what the figure takes when it is written in that size', () => {

@@ -8,7 +8,7 @@ import {
   type Pattern,
 } from '@lanakit/core';
 import fc from 'fast-check';
-import { fibre, mm, part, pattern, shapes, shelf, use } from '../../core/test/support/make.ts';
+import { fibre, mm, part, pattern, shapes, shelf, use as layer } from '../../core/test/support/make.ts';
 import {
   type CameLine,
   cameOfRollUp,
@@ -123,7 +123,7 @@ describe('with what is assumed on the way', () => {
       measure: { ...measure, outerMm: { length: 20, width: 20, height: 20 } },
     };
     const inside = { id: 'i', role: 'insert', findingId: 'ball', count: 1, space: 'whole' } as const;
-    const figure = pattern([part('Body', shapes.ball(60), { uses: [use('core', 'c', 'chalk'), inside] })]);
+    const figure = pattern([part('Body', shapes.ball(60), { uses: [layer('core', 'c', 'chalk'), inside] })]);
     const withBall = { ...wool, findings: new Map([['ball', ball]]) };
     const [first] = figure.parts;
     const estimate = estimatePattern(figure, withBall);
@@ -136,7 +136,7 @@ describe('with what is assumed on the way', () => {
   });
   test('what the author stated, beside what the shape comes to', () => {
     const stated = (massG: number) =>
-      pattern([part('Body', shapes.ball(60), { uses: [use('core', 'c', 'chalk', { words: 'a good handful', amount: { form: 'grams', massG, highG: null, isWeighed: true } })] })]); // prettier-ignore
+      pattern([part('Body', shapes.ball(60), { uses: [layer('core', 'c', 'chalk', { words: 'a good handful', amount: { form: 'grams', massG, highG: null, isWeighed: true } })] })]); // prettier-ignore
     const near = ofRole(stated(17), 'core');
     expect(lineOf(near, 'As stated').note).toBe('a good handful');
     expect(lineOf(near, 'The shape comes to').note).toContain('within what the calculation may be off');
@@ -161,9 +161,9 @@ describe('with what is assumed on the way', () => {
     const hairy = pattern([
       part('Mane', shapes.limb(60, 20), {
         uses: [
-          use('core', 'c', 'chalk'),
-          use('patch', 'p', 'slate', { length: mm(20), width: mm(10) }),
-          use('hair', 'h', 'amber', { line: mm(50), drop: mm(60), trimFraction: 0.2 }),
+          layer('core', 'c', 'chalk'),
+          layer('patch', 'p', 'slate', { length: mm(20), width: mm(10) }),
+          layer('hair', 'h', 'amber', { line: mm(50), drop: mm(60), trimFraction: 0.2 }),
         ],
       }),
     ]);

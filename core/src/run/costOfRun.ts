@@ -1,7 +1,7 @@
 import { takeFromLots, type Fibre } from '../fibre/index.ts';
 import { unitPriceMinor, type Finding } from '../finding/index.ts';
 import type { NeedleKit } from '../ladder/index.ts';
-import { takingsOfPlan, type RunPortions } from '../portions/index.ts';
+import { takingsOfPlan, type PackedGroup, type RunPortions } from '../portions/index.ts';
 import type { FibreLookup } from '../wool/index.ts';
 import type { Needle } from '../needles/index.ts';
 import { needlesOfBox } from './boxNeedles.ts';
@@ -21,6 +21,13 @@ const add = (a: Cost, b: Cost): Cost => ({
   minor: a.minor + b.minor,
   unknownCount: a.unknownCount + b.unknownCount,
 });
+
+/** So much at a price of one; without a price, one thing that is unknown. */
+const priced = (priceMinor: number | null, amount: number): Cost =>
+  priceMinor === null ? { minor: 0, unknownCount: 1 } : { minor: priceMinor * amount, unknownCount: 0 };
+
+const sumOf = <T>(items: readonly T[], costOf: (item: T) => Cost): Cost =>
+  items.reduce((sum, item) => add(sum, costOf(item)), NOTHING);
 
 /** What one pack of a group costs. */
 export interface PackCost {
@@ -44,7 +51,7 @@ export interface RunCost {
   readonly packs: readonly PackCost[];
   /** What is there once whatever the number: time for the run, what lies out for all, samples, demonstrations, spares. */
   readonly fixed: Cost;
-  /** Of packs that are given or sold. */
+  /** What is fixed, and the packs that are given or sold. */
   readonly whole: Cost;
   readonly wholeToday: Cost;
   /** Seats or boxes. */
@@ -83,14 +90,7 @@ export function paidForMinor(
   }));
   const restG = Math.max(0, massG - onLots);
   const all = restG > 1e-9 ? [...parts, { massG: restG, price: todayPer100gMinor }] : parts;
-  return all.reduce(
-    (sum, { massG: ownG, price }) =>
-      add(
-        sum,
-        price === null ? { minor: 0, unknownCount: 1 } : { minor: (ownG * price) / 100, unknownCount: 0 },
-      ),
-    NOTHING,
-  );
+  return sumOf(all, ({ massG: ownG, price }) => priced(price, ownG / 100));
 }
 
 /**
@@ -104,49 +104,44 @@ export function costOfRun(
   sources: CostSources,
 ): RunCost {
   const perGram = pricesPerGram(plan, sources);
-  const packs = plan.groups.map(({ key, packs: count, plan: own }): PackCost => {
-    const group = toPack.groups.find((one) => one.key === key);
-    const ofFibres = (price: (fibreId: string) => number | null): Cost =>
-      own.fibres.reduce((sum, { fibreId, classG }) => {
-        const perG = price(fibreId);
-        return add(
-          sum,
-          perG === null ? { minor: 0, unknownCount: 1 } : { minor: (classG / count) * perG, unknownCount: 0 },
-        );
-      }, NOTHING);
-    const things = group ? findingsOfPack(group, toPack, sources.findings) : [];
-    const ofThings = (isPackaging: boolean): Cost =>
-      things
-        .filter((thing) => thing.isPackaging === isPackaging)
-        .reduce((sum, { findingId, amount, spare }) => {
-          const price = priceOf(sources.findings.get(findingId));
-          return add(
-            sum,
-            price === null
-              ? { minor: 0, unknownCount: 1 }
-              : { minor: price * (amount + spare), unknownCount: 0 },
-          );
-        }, NOTHING);
-    const minutes = terms.minutesPerPack + (own.fibres.length * terms.secondsPerPortion) / 60;
-    const timeMinor = terms.hourlyWageMinor === null ? null : (minutes / 60) * terms.hourlyWageMinor;
-    const fibres = ofFibres((id) => perGram.paid.get(id) ?? null);
-    const findings = ofThings(false);
-    const packaging = ofThings(true);
-    const needles = group ? needlesOf(group, sources) : NOTHING;
-    return {
-      groupKey: key,
-      packs: count,
-      fibres,
-      fibresToday: ofFibres((id) => perGram.today.get(id) ?? null),
-      findings,
-      packaging,
-      needles,
-      timeMinor,
-      minutes,
-      whole: [fibres, findings, packaging, needles, { minor: timeMinor ?? 0, unknownCount: 0 }].reduce(add),
-    };
-  });
+  const packs = plan.groups.map((packed) => packCost(packed, toPack, terms, perGram, sources));
   return { ...summed(toPack, plan, packs, terms, perGram), unpriced: unpricedOf(toPack, perGram, sources) };
+}
+
+/** One pack of a group: its wool by the gram, its things, its needles, and the time it takes. */
+function packCost(
+  { key, packs: count, plan: { fibres: portions } }: PackedGroup,
+  toPack: ToPack,
+  terms: CostTerms,
+  { paid, today }: Prices,
+  sources: CostSources,
+): PackCost {
+  const group = toPack.groups.find((one) => one.key === key);
+  const ofFibres = (prices: Prices['paid']): Cost =>
+    sumOf(portions, ({ fibreId, classG }) => priced(prices.get(fibreId) ?? null, classG / count));
+  const things = group ? findingsOfPack(group, toPack, sources.findings) : [];
+  const ofThings = (isPackaging: boolean): Cost =>
+    sumOf(
+      things.filter((thing) => thing.isPackaging === isPackaging),
+      ({ findingId, amount, spare }) => priced(priceOf(sources.findings.get(findingId)), amount + spare),
+    );
+  const minutes = terms.minutesPerPack + (portions.length * terms.secondsPerPortion) / 60;
+  const timeMinor = terms.hourlyWageMinor === null ? null : (minutes / 60) * terms.hourlyWageMinor;
+  const parts = {
+    fibres: ofFibres(paid),
+    findings: ofThings(false),
+    packaging: ofThings(true),
+    needles: group ? needlesOf(group, sources) : NOTHING,
+  };
+  return {
+    groupKey: key,
+    packs: count,
+    ...parts,
+    fibresToday: ofFibres(today),
+    timeMinor,
+    minutes,
+    whole: sumOf([...Object.values(parts), priced(1, timeMinor ?? 0)], (cost) => cost),
+  };
 }
 
 function unpricedOf(
@@ -179,28 +174,18 @@ function priceOf(finding: Finding | undefined): number | null {
 function needlesOf(group: PackGroup, { kit, needles }: CostSources): Cost {
   if (group.sample) return NOTHING;
   if (!group.recipe) return needlesShare(kit);
-  return needlesOfBox(group, needles).reduce((sum, { needle, count }) => {
-    const price = needle?.priceMinor ?? null;
-    return add(
-      sum,
-      price === null ? { minor: 0, unknownCount: 1 } : { minor: price * count, unknownCount: 0 },
-    );
-  }, NOTHING);
+  return sumOf(needlesOfBox(group, needles), ({ needle, count }) =>
+    priced(needle?.priceMinor ?? null, count),
+  );
 }
 
 /** Needles that break, shared by who sits there. */
 function needlesShare(kit: NeedleKit | null): Cost {
   if (!kit || kit.people === 0) return NOTHING;
-  return kit.lines.reduce((sum, { meanBroken, needle }) => {
-    const price = needle?.priceMinor ?? null;
-    if (meanBroken === 0) return sum;
-    return add(
-      sum,
-      price === null
-        ? { minor: 0, unknownCount: 1 }
-        : { minor: (meanBroken * price) / kit.people, unknownCount: 0 },
-    );
-  }, NOTHING);
+  const broken = kit.lines.filter(({ meanBroken }) => meanBroken > 0);
+  return sumOf(broken, ({ meanBroken, needle }) =>
+    priced(needle?.priceMinor ?? null, meanBroken / kit.people),
+  );
 }
 
 interface Prices {
@@ -266,10 +251,8 @@ function summed(
 }
 
 /** Wool of the run that is in nobody’s pack. */
-const lyingOut = (plan: RunPortions, paid: ReadonlyMap<string, number | null>): Cost =>
-  plan.fibres.reduce((sum, { fibreId, classG, byGroup }) => {
+const lyingOut = (plan: RunPortions, paid: Prices['paid']): Cost =>
+  sumOf(plan.fibres, ({ fibreId, classG, byGroup }) => {
     const ownG = classG - [...byGroup.values()].reduce((a, b) => a + b, 0);
-    if (ownG <= 1e-9) return sum;
-    const perG = paid.get(fibreId) ?? null;
-    return add(sum, perG === null ? { minor: 0, unknownCount: 1 } : { minor: ownG * perG, unknownCount: 0 });
-  }, NOTHING);
+    return ownG <= 1e-9 ? NOTHING : priced(paid.get(fibreId) ?? null, ownG);
+  });

@@ -57,6 +57,7 @@ export {
   revisionsOfRun,
   RUN_BOUNDS,
   RUN_DEFAULTS,
+  runOfToday,
   RUN_KINDS,
   RUN_STATES,
   RunInput,

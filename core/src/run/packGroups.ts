@@ -222,9 +222,12 @@ function seatGroups(designs: Designs, run: Roster): PackGroup[] {
         packs: own.seats.length + own.spares + own.demonstrations,
       };
     })
-    .sort((a, b) => b.packs - a.packs || (a.seats[0] ?? 0) - (b.seats[0] ?? 0));
+    .sort((a, b) => b.packs - a.packs || firstSeat(a) - firstSeat(b));
   return [...packs, ...(run.hasStageSamples ? sampleGroups(pattern, run) : [])];
 }
+
+/** What is only spare comes after everybody’s. */
+const firstSeat = ({ seats }: Pick<PackGroup, 'seats'>): number => seats[0] ?? Number.MAX_SAFE_INTEGER;
 
 function sampleGroups(pattern: Pattern, run: Roster): PackGroup[] {
   const choices = withSwaps(pattern, NO_CHOICES, run.swapIds);

@@ -5,7 +5,7 @@ import { Id, strict } from '../schema/discriminated.ts';
 import { oneOf, orUnknown } from '../schema/oneOf.ts';
 import { isCalendarDate } from '../units/index.ts';
 import { BoxRecipe } from './boxRecipe.ts';
-import { Seat } from './seat.ts';
+import { blankSeat, Seat } from './seat.ts';
 
 export const RUN_KINDS = ['class', 'kits'] as const;
 export type RunKind = (typeof RUN_KINDS)[number];
@@ -159,6 +159,14 @@ export const RUN_DEFAULTS = {
   rightsReason: '',
   cost: COST_DEFAULTS,
 } as const;
+
+/** What a Lanakit that knew less of runs and seats has kept, with what is usual for all it did not know. */
+export const runOfToday = (kept: Partial<RunInput>): RunInput =>
+  ({
+    ...RUN_DEFAULTS,
+    ...kept,
+    roster: (kept.roster ?? []).map((own) => ({ ...blankSeat(own.seat), ...own })),
+  }) as RunInput;
 
 /** Spare packs of a class, however they are said. */
 export const sparesOf = ({

@@ -1,4 +1,4 @@
-import { checkRun, type NamedRun, RUN_DEFAULTS, RunInput, withBoxesCounted } from '@lanakit/core';
+import { checkRun, type NamedRun, RunInput, runOfToday, withBoxesCounted } from '@lanakit/core';
 import { useCallback, useState } from 'react';
 import type { SaveState, Versioned } from '../draft/DraftSaver.ts';
 import { useSaver, type Savable } from '../draft/useSaver.ts';
@@ -19,7 +19,7 @@ const savableRun = (id: string): Savable<RunInput> => ({
   check: checkRun,
   isSame: (a, b) => JSON.stringify(runInputOf(a)) === JSON.stringify(runInputOf(b)),
   // A copy kept by a Lanakit that knew less of runs.
-  readKept: (kept) => ({ ...RUN_DEFAULTS, ...(kept as object) }) as RunInput,
+  readKept: runOfToday,
   readStored: (stored) => versioned(stored as NamedRun),
   touches: ['/runs', '/bench'],
 });
