@@ -153,7 +153,7 @@ async function longPattern(browser: Browser, url: string): Promise<Row[]> {
     opens.push(performance.now() - begun);
   }
   await page.getByRole('radiogroup', { name: 'What to write' }).getByText('200 steps').click();
-  await page.locator('[data-row-head]').nth(3).click();
+  await page.getByRole('region', { name: 'Steps' }).locator('[data-row-head]').nth(3).click();
   const words = page.getByLabel('What to do');
   await words.waitFor();
   await words.evaluate((element) => (element as HTMLTextAreaElement).focus());

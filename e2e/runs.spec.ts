@@ -125,6 +125,15 @@ test('who comes: the room by choices, a seat that changes its mind, one that is 
   await expect(page.getByRole('article')).toContainText('Left-handed.');
   await expect(page.getByRole('article')).toContainText('for the left hand:');
   await page.getByRole('link', { name: /Saturday pears/ }).click();
+  await page.getByRole('button', { name: /^Pim,/ }).click();
+  await page.getByRole('button', { name: 'Read and print this seat’s pattern' }).click();
+  const sheet = page.getByRole('article');
+  await expect(sheet).toContainText('for Pim');
+  await expect(sheet).toContainText('For the left hand: what is wound goes the other way round.');
+  await expect(sheet).toContainText('Wind the tops tight and roll the stalk');
+  await expect(sheet).toContainText('wrap the other way round, towards you');
+  await expectNothingSerious(page);
+  await page.getByRole('link', { name: /Saturday pears/ }).click();
   await page.getByRole('button', { name: 'Weigh out' }).click();
   await page.getByRole('button', { name: /^Rust/ }).click();
   await expect(

@@ -28,8 +28,10 @@ import {
   type Rights,
   type RunFacts,
   type RunInput,
+  type Stage,
 } from '../src/index.ts';
 import { bird, classOf, coastDesigns, coastWool, duo, kitsOf } from './support/coast.ts';
+import { step } from './support/writing.ts';
 
 const stockOf = () => ({ onHandG: 500, promisedG: 0 });
 const planned = (input: RunInput) => {
@@ -173,6 +175,17 @@ describe('steps that read otherwise', () => {
     expect(leftHandedSteps(bird).map(({ number, text }) => [number, text])).toEqual([[2, 'Wrap the legs anticlockwise, the right leg first']]);
     const plain = { steps: bird.steps.map((step) => ({ ...step, text: step.text.replace(' clockwise, the left leg first', '') })) };
     expect(leftHandedSteps(plain)[0]?.text).toContain('wrap the other way round');
+  });
+  test.each<[string, Parameters<typeof step>[1], string, Stage, boolean]>([
+    ['wound round a skeleton', 'wrap', 'Marigold up each leg', 'skeleton', true],
+    ['wound by its words', 'make', 'Wind the tops tight', 'shape', true],
+    ['coiled', 'felt', 'Coil the rope end', 'detail', true],
+    ['a coat that is laid on', 'wrap', 'Lay the green over in two thin layers', 'coat', false],
+    ['a breath of colour', 'wrap', 'A thin breath of coral on one cheek', 'detail', false],
+    ['felted in one direction', 'felt', 'Felt it, always upwards', 'coat', false],
+  ])('the left hand: %s', (_name, act, text, stage, isOther) => {
+    const own = step('s', act, [], { text, stage, stroke: 'one-direction' });
+    expect(leftHandedSteps({ steps: [own] })).toHaveLength(isOther ? 1 : 0);
   });
   test('what is taken instead changes its steps, its findings and its wool', () => {
     const { groups } = planned(classOf({ swapIds: ['felt-eyes', 'grey', 'unknown'] }));

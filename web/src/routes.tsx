@@ -64,6 +64,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./runs/TrayPage.tsx')).TrayPage }),
       },
       {
+        path: 'runs/:id/pattern',
+        lazy: async () => ({ Component: (await import('./runs/RunPatternPage.tsx')).RunPatternPage }),
+      },
+      {
         path: 'runs/:id/papers/:name',
         lazy: async () => ({ Component: (await import('./runs/PaperPage.tsx')).PaperPage }),
       },

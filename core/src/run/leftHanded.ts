@@ -50,9 +50,12 @@ export interface OtherStep {
   readonly why: 'left-handed' | 'swap';
 }
 
-/** Wrapping runs the other way for the left hand even where nothing is said of it. */
-const wraps = ({ act, stroke, text }: Step): boolean =>
-  act.kind === 'wrap' || stroke === 'one-direction' || /\bwrap/i.test(text);
+/**
+ * Winding runs the other way for the left hand even where nothing is said of it. To wrap is the act of coating too, and
+ * a coat that is laid on is the same for both hands: it winds only round a skeleton, or where its words say so.
+ */
+const wraps = ({ act, stage, text }: Step): boolean =>
+  (act.kind === 'wrap' && stage === 'skeleton') || /\b(?:wrap|wind|wound|coil|spiral)/i.test(text);
 
 /** Steps that read otherwise for a left-handed person: mirrored where they name a side, or told to run the other way. */
 export function leftHandedSteps({ steps }: Pick<Pattern, 'steps'>): OtherStep[] {

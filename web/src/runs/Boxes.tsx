@@ -11,6 +11,7 @@ import {
 import { BOX_FORM_WORDS, problemWords } from '@lanakit/core/words';
 import { Button, Input, Select } from 'antd';
 import { nanoid } from 'nanoid';
+import type { ReactNode } from 'react';
 import { type RevisionName, useFindings } from '../api/resources.ts';
 import { Choice } from '../fields/Choice.tsx';
 import { Field } from '../fields/Field.tsx';
@@ -18,16 +19,18 @@ import { NumberField } from '../fields/NumberField.tsx';
 import { ChoiceFields } from '../options/ChoicesBar.tsx';
 import { useNotice } from '../shell/Notice.tsx';
 import styles from './Boxes.module.css';
+import { SheetLink } from './RunPapers.tsx';
 import type { RunDraft } from './useRunDraft.ts';
 
 interface BoxesProps {
+  runId: string;
   draft: RunDraft;
   revisions: readonly RevisionName[];
   designs: Designs;
 }
 
 /** Sorts of box: what goes into each, and how many are made. */
-export function Boxes({ draft, revisions, designs }: BoxesProps) {
+export function Boxes({ runId, draft, revisions, designs }: BoxesProps) {
   const say = useNotice();
   const { recipes } = draft.input;
   const problems = checkRun(draft.input);
@@ -66,6 +69,18 @@ export function Boxes({ draft, revisions, designs }: BoxesProps) {
           designs={designs}
           problemAt={(field) => problemAt(`/recipes/${at}/${field}`)}
           canRemove={recipes.length > 1}
+          patternLink={(place) =>
+            recipe.boxes > 0 && (
+              <SheetLink
+                runId={runId}
+                draft={draft}
+                size="small"
+                sheet={`pattern?pack=${firstBoxOf(recipes, at)}&design=${place}`}
+              >
+                Read and print it
+              </SheetLink>
+            )
+          }
           onChange={(more) => set(at, more)}
           onRemove={() => remove(at)}
         />
@@ -74,17 +89,24 @@ export function Boxes({ draft, revisions, designs }: BoxesProps) {
   );
 }
 
+/** The number of the first box of a sort. */
+const firstBoxOf = (recipes: readonly BoxRecipe[], at: number): number =>
+  1 + recipes.slice(0, at).reduce((sum, { boxes }) => sum + boxes, 0);
+
 interface BoxFieldsProps {
   recipe: BoxRecipe;
   revisions: readonly RevisionName[];
   designs: Designs;
   problemAt: (field: string) => string | null;
   canRemove: boolean;
+  /** To the pattern of one of its designs, by its place among those that are known. */
+  patternLink: (place: number) => ReactNode;
   onChange: (more: Partial<BoxRecipe>) => void;
   onRemove: () => void;
 }
 
-function BoxFields({ recipe, revisions, designs, problemAt, canRemove, onChange, onRemove }: BoxFieldsProps) {
+function BoxFields(props: BoxFieldsProps) {
+  const { recipe, revisions, designs, problemAt, canRemove, patternLink, onChange, onRemove } = props;
   const { designs: own } = recipe;
   const setDesign = (at: number, more: Partial<BoxRecipe['designs'][number]>) =>
     onChange({ designs: own.map((design, index) => (index === at ? { ...design, ...more } : design)) });
@@ -168,13 +190,16 @@ function BoxFields({ recipe, revisions, designs, problemAt, canRemove, onChange,
               </Button>
             </div>
             {pattern && (
-              <ChoiceFields
-                pattern={pattern}
-                choices={design.choices}
-                onChoose={({ values, colourwayId, swapIds }) =>
-                  setDesign(at, { choices: { values: { ...values }, colourwayId, swapIds: [...swapIds] } })
-                }
-              />
+              <>
+                <ChoiceFields
+                  pattern={pattern}
+                  choices={design.choices}
+                  onChoose={({ values, colourwayId, swapIds }) =>
+                    setDesign(at, { choices: { values: { ...values }, colourwayId, swapIds: [...swapIds] } })
+                  }
+                />
+                {patternLink(own.slice(0, at).filter(({ revisionId }) => designs.has(revisionId)).length)}
+              </>
             )}
           </div>
         );

@@ -122,9 +122,9 @@ function Side({ run, draft, live }: SideProps) {
   return (
     <section className={`sheet ${styles.who}`} aria-label="Who and how">
       {isKits ? (
-        <Boxes draft={draft} revisions={revisions?.items ?? []} designs={designs} />
+        <Boxes runId={run.id} draft={draft} revisions={revisions?.items ?? []} designs={designs} />
       ) : (
-        live && <WhoComes runPlan={live} draft={draft} />
+        live && <WhoComes runId={run.id} runPlan={live} draft={draft} />
       )}
       <h2 className={styles.how}>{isKits ? 'The batch' : 'The class'}</h2>
       <RightsNote input={draft.input} designs={designs} onChange={draft.change} />

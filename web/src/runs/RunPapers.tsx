@@ -10,6 +10,7 @@ interface SheetLinkProps {
   draft: RunDraft;
   sheet: string;
   isPrimary?: boolean;
+  size?: 'small' | 'middle';
   children: string;
 }
 
@@ -23,10 +24,17 @@ function useSheet(runId: string, draft: RunDraft): (sheet: string) => Promise<vo
   };
 }
 
-export function SheetLink({ runId, draft, sheet, isPrimary = false, children }: SheetLinkProps) {
+export function SheetLink({
+  runId,
+  draft,
+  sheet,
+  isPrimary = false,
+  size = 'middle',
+  children,
+}: SheetLinkProps) {
   const open = useSheet(runId, draft);
   return (
-    <Button type={isPrimary ? 'primary' : 'default'} onClick={() => void open(sheet)}>
+    <Button type={isPrimary ? 'primary' : 'default'} size={size} onClick={() => void open(sheet)}>
       {children}
     </Button>
   );

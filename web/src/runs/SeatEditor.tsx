@@ -17,12 +17,14 @@ import { Field } from '../fields/Field.tsx';
 import { ChoiceFields } from '../options/ChoicesBar.tsx';
 import { useNotice } from '../shell/Notice.tsx';
 import styles from './Room.module.css';
+import { SheetLink } from './RunPapers.tsx';
 import { seatFindings } from './seatFindings.ts';
 import { SeatSize } from './SeatSize.tsx';
 import type { RunDraft } from './useRunDraft.ts';
 import type { InForce } from './useRunPlan.ts';
 
 interface SeatEditorProps {
+  runId: string;
   runPlan: InForce;
   draft: RunDraft;
   number: number;
@@ -33,7 +35,7 @@ interface SeatEditorProps {
 const intoSight = (node: HTMLElement | null) => node?.scrollIntoView({ block: 'nearest' });
 
 /** Who sits here, what they have chosen, and what has to be thought of for them. */
-export function SeatEditor({ runPlan, draft, number, onClose }: SeatEditorProps) {
+export function SeatEditor({ runId, runPlan, draft, number, onClose }: SeatEditorProps) {
   const say = useNotice();
   const { input } = draft;
   const seat = seatsOf(input)[number - 1];
@@ -129,6 +131,9 @@ export function SeatEditor({ runPlan, draft, number, onClose }: SeatEditorProps)
           </li>
         ))}
       </ul>
+      <SheetLink runId={runId} draft={draft} sheet={`pattern?pack=${number}`} size="small">
+        Read and print this seat’s pattern
+      </SheetLink>
       <Button size="small" danger disabled={input.seats <= 1} onClick={remove}>
         Take this seat out
       </Button>

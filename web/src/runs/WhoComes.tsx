@@ -10,8 +10,14 @@ import { seatFindings } from './seatFindings.ts';
 import type { RunDraft } from './useRunDraft.ts';
 import type { InForce } from './useRunPlan.ts';
 
+interface WhoComesProps {
+  runId: string;
+  runPlan: InForce;
+  draft: RunDraft;
+}
+
 /** The room, whom something is said of, and what has to be seen to before packs are packed. */
-export function WhoComes({ runPlan, draft }: { runPlan: InForce; draft: RunDraft }) {
+export function WhoComes({ runId, runPlan, draft }: WhoComesProps) {
   const [chosen, setChosen] = useState<number | null>(null);
   const [isPasting, setPasting] = useState(false);
   const { input } = draft;
@@ -52,6 +58,7 @@ export function WhoComes({ runPlan, draft }: { runPlan: InForce; draft: RunDraft
       {chosen !== null && (
         <SeatEditor
           key={chosen}
+          runId={runId}
           runPlan={runPlan}
           draft={draft}
           number={chosen}

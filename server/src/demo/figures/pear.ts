@@ -60,7 +60,7 @@ export const pear = ({ fibre }: DemoShelf): Pattern =>
       step('match', 'Lay the leaves on each other.', ['Leaf'], 'check', 'shape', 0, 1, {
         checks: [{ look: 'both leaves', how: 'one on the other', pass: 'they are alike to a needle’s width', remedy: 'add a wisp to the smaller; the larger one goes at the back', returnToStepId: 'leaves' }],
       }),
-      step('stalk', 'Roll the stalk between damp palms, then felt it firm. **Leave one end loose**, as long as your thumbnail.', ['Stalk'], 'make', 'shape', null, 6, {
+      step('stalk', 'Wind the tops tight and roll the stalk between damp palms, then felt it firm. **Leave one end loose**, as long as your thumbnail.', ['Stalk'], 'make', 'shape', null, 6, {
         place: 'in-hand', stroke: 'one-direction', depth: 'half', cue: 'it no longer bends',
         drawing: ['draw-tail', 'The loose end is what joins it.'],
       }),

@@ -1,0 +1,36 @@
+import type { Pattern } from '../pattern/index.ts';
+import { leftHandedSteps } from './leftHanded.ts';
+import { packGroups, type Designs, type Make } from './packGroups.ts';
+import type { RunInput } from './run.ts';
+import { seatsOf, type Seat } from './seat.ts';
+
+/** A design as whoever opens one pack makes it. */
+export interface PackPattern {
+  readonly make: Make;
+  /** With its options, colours, swaps and size, and for a left hand its steps the other way round. */
+  readonly build: Pattern;
+  /** Who sits there; null: a box. */
+  readonly seat: Seat | null;
+}
+
+/**
+ * The pattern of one pack.
+ * @param number of the seat or box
+ * @param at which of the designs in a box, from 0
+ * @returns null where no pack of this run has that number, or no such design
+ */
+export function patternOfPack(designs: Designs, run: RunInput, number: number, at = 0): PackPattern | null {
+  const group = packGroups(designs, run).find(({ seats }) => seats.includes(number));
+  const make = group?.makes[at];
+  if (!make) return null;
+  const seat = run.kind === 'class' ? (seatsOf(run)[number - 1] ?? null) : null;
+  return { make, seat, build: seat?.isLeftHanded ? forLeftHand(make.build) : make.build };
+}
+
+function forLeftHand(build: Pattern): Pattern {
+  const textOf = new Map(leftHandedSteps(build).map(({ number, text }) => [number, text]));
+  return {
+    ...build,
+    steps: build.steps.map((step, at) => ({ ...step, text: textOf.get(at + 1) ?? step.text })),
+  };
+}
