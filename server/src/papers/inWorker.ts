@@ -3,12 +3,15 @@ import type { PdfTask } from './setPdf.ts';
 
 type Answer = { readonly bytes: Uint8Array } | { readonly problem: string };
 
+/** A small nursery: setting makes much that is let go at once, and would keep half as much again of it lying about. */
+const LIMITS = { maxYoungGenerationSizeMb: 8, maxOldGenerationSizeMb: 512 } as const;
+
 /** Sets a paper in a worker of its own: a hundred pages hold nobody up, and their memory is given back afterwards. */
 export const setInWorker =
   (worker: URL) =>
   (task: PdfTask): Promise<Buffer> =>
     new Promise((resolve, reject) => {
-      const own = new Worker(worker);
+      const own = new Worker(worker, { resourceLimits: LIMITS });
       const end = (finish: () => void) => {
         finish();
         void own.terminate();
