@@ -3,7 +3,7 @@ import { unitOfFinding } from '../finding/index.ts';
 import { UNIT_WORDS } from '../words/shelfWords.ts';
 import { writeRow } from './columns.ts';
 import { LIST_COLUMNS, type ListKind } from './lists.ts';
-import type { ShelfView } from './planImport.ts';
+import type { ShelfView } from './plannedRow.ts';
 import { writeTable } from './readTable.ts';
 
 /** A list of the shelf as CSV; read again, it changes nothing. */

@@ -4,7 +4,8 @@ export { ENCODINGS, guessEncoding, type Encoding } from './decodeText.ts';
 export { exportList } from './exportList.ts';
 export { ImportInput, type ImportRecord } from './importInput.ts';
 export { LIST_COLUMNS, LIST_KINDS, type ListKind } from './lists.ts';
-export { planImport, type PlannedRow, type ShelfView } from './planImport.ts';
+export { planImport } from './planImport.ts';
+export type { PlannedRow, ShelfView } from './plannedRow.ts';
 export {
   LARGEST_FILE_BYTES,
   readList,

@@ -4,7 +4,8 @@ import { headerKey } from './columns.ts';
 import { decodeText, type Encoding, guessEncoding } from './decodeText.ts';
 import type { ImportInput } from './importInput.ts';
 import { LIST_COLUMNS, LIST_KINDS, type ListKind } from './lists.ts';
-import { planImport, type PlannedRow, type ShelfView } from './planImport.ts';
+import { planImport } from './planImport.ts';
+import type { PlannedRow, ShelfView } from './plannedRow.ts';
 import { type Delimiter, guessDecimal, guessDelimiter, readTable } from './readTable.ts';
 
 /** How the file is to be read; null leaves it to be guessed. */

@@ -13,19 +13,9 @@ export {
 } from './sureness.ts';
 export { fibreNeeds, type ClassNeeds } from './fibreNeeds.ts';
 export { BOX_FORMS, BoxDesign, BoxRecipe, blankRecipe, type BoxForm } from './boxRecipe.ts';
-export {
-  avoidedBy,
-  choiceOfSeat,
-  hasChoice,
-  packGroups,
-  undecidedSeats,
-  type Avoided,
-  type Designs,
-  type Make,
-  type PackGroup,
-  type Roster,
-  type SeatChoice,
-} from './packGroups.ts';
+export { avoidedBy, type Avoided } from './avoided.ts';
+export { choiceOfSeat, hasChoice, undecidedSeats, type SeatChoice } from './choiceOfSeat.ts';
+export { packGroups, type Designs, type Make, type PackGroup, type Roster } from './packGroups.ts';
 export { toPackOf, type PackEstimate, type PackRun, type ToPack } from './toPack.ts';
 export { sessionOfUse, STAGE_OF_ROLE, stageSamples, woolUpTo, type StageSample } from './stageSamples.ts';
 export {

@@ -1,64 +1,12 @@
-import { resolveBuild, valuesOf } from '../build/index.ts';
-import type { FibreFlag } from '../fibre/index.ts';
-import {
-  blankPattern,
-  brokenLimit,
-  isWool,
-  NO_CHOICES,
-  type Choices,
-  type OptionLimit,
-  type Pattern,
-} from '../pattern/index.ts';
+import { resolveBuild } from '../build/index.ts';
+import { blankPattern, NO_CHOICES, type Choices, type Pattern } from '../pattern/index.ts';
 import type { Skill } from '../ladder/index.ts';
 import { resizePattern } from '../resize/index.ts';
-import type { Wool } from '../wool/index.ts';
 import type { BoxRecipe } from './boxRecipe.ts';
+import { choiceOfSeat, choicesKey, hasChoice, withSwaps } from './choiceOfSeat.ts';
 import { sparesOf, type RunInput } from './run.ts';
-import { seatsOf, type Seat } from './seat.ts';
+import { seatsOf } from './seat.ts';
 import { stageSamples, type StageSample } from './stageSamples.ts';
-
-/** What a seat’s choices come to in a revision. */
-export type SeatChoice =
-  | { readonly kind: 'chosen'; readonly choices: Choices }
-  | { readonly kind: 'undecided' }
-  /** Something was chosen that this revision does not have. */
-  | { readonly kind: 'gone'; readonly choices: Choices; readonly gone: number }
-  | { readonly kind: 'forbidden'; readonly choices: Choices; readonly limit: OptionLimit };
-
-/** What a seat has chosen, held against what the revision offers. */
-export function choiceOfSeat(pattern: Pattern, { choices }: Pick<Seat, 'choices'>): SeatChoice {
-  if (choices === null) return { kind: 'undecided' };
-  const known = knownChoices(pattern, choices);
-  const gone = countOf(choices) - countOf(known);
-  if (gone > 0) return { kind: 'gone', choices: known, gone };
-  const limit = brokenLimit(valuesOf(pattern, known), pattern.limits);
-  return limit ? { kind: 'forbidden', choices: known, limit } : { kind: 'chosen', choices: known };
-}
-
-function knownChoices({ options, colourways, swaps }: Pattern, choices: Choices): Choices {
-  const values = Object.entries(choices.values).filter(
-    ([optionId, valueId]) =>
-      options.find(({ id }) => id === optionId)?.values.some(({ id }) => id === valueId) === true,
-  );
-  return {
-    values: Object.fromEntries(values),
-    colourwayId: colourways.some(({ id }) => id === choices.colourwayId) ? choices.colourwayId : null,
-    swapIds: choices.swapIds.filter((swapId) => swaps.some(({ id }) => id === swapId)),
-  };
-}
-
-const countOf = ({ values, colourwayId, swapIds }: Choices): number =>
-  Object.keys(values).length + (colourwayId === null ? 0 : 1) + swapIds.length;
-
-/** Whether seats of a class have anything to choose in it. */
-export const hasChoice = ({ options, colourways }: Pick<Pattern, 'options' | 'colourways'>): boolean =>
-  options.length + colourways.length > 0;
-
-/** Seats that have not chosen yet, or have chosen what cannot be; none where there is nothing to choose. */
-export const undecidedSeats = (pattern: Pattern, run: Pick<RunInput, 'seats' | 'roster'>): number =>
-  hasChoice(pattern)
-    ? seatsOf(run).filter((seat) => choiceOfSeat(pattern, seat).kind !== 'chosen').length
-    : 0;
 
 /** The patterns a run is pinned to, by revision. */
 export type Designs = ReadonlyMap<string, Pattern>;
@@ -102,14 +50,6 @@ export interface PackGroup {
   /** Seats, spares and demonstrations. */
   readonly packs: number;
 }
-
-/** What tells whether two choices make the same: every option’s value, the colourway, the swaps. */
-export const choicesKey = (pattern: Pattern, choices: Choices): string =>
-  JSON.stringify([
-    Object.entries(valuesOf(pattern, choices)).sort(([a], [b]) => a.localeCompare(b)),
-    choices.colourwayId,
-    [...choices.swapIds].sort(),
-  ]);
 
 export type Roster = Pick<
   RunInput,
@@ -157,14 +97,6 @@ export const makeKey = ({
 /** The packs of a run by what is in them, most first; boxes in the order of their recipes. */
 export const packGroups = (designs: Designs, run: Roster): PackGroup[] =>
   run.kind === 'kits' ? boxGroups(designs, run) : seatGroups(designs, run);
-
-/** Choices with the swaps that everybody of the run gets, so far as the pattern permits them. */
-const withSwaps = (pattern: Pattern, choices: Choices, swapIds: readonly string[]): Choices => {
-  const permitted = swapIds.filter((id) => pattern.swaps.some((swap) => swap.id === id));
-  return permitted.length === 0
-    ? choices
-    : { ...choices, swapIds: [...new Set([...choices.swapIds, ...permitted])] };
-};
 
 /**
  * Who has not chosen, or has chosen what cannot be, gets the usual build, or, where colours are laid out for them, what
@@ -288,25 +220,4 @@ interface Gathered {
   readonly undecided: number[];
   spares: number;
   demonstrations: number;
-}
-
-/** Wool that a person may not touch, in what they are to make. */
-export interface Avoided {
-  readonly fibreId: string;
-  readonly flags: readonly FibreFlag[];
-}
-
-/** Fibres of a build that have something a seat avoids. */
-export function avoidedBy({ avoids }: Pick<Seat, 'avoids'>, build: Pattern, { fibres }: Wool): Avoided[] {
-  if (avoids.length === 0) return [];
-  const ids = new Set(
-    [
-      ...build.parts.flatMap(({ uses }) => uses.flatMap((use) => (isWool(use) ? [use.fibreId] : []))),
-      ...build.joins.map(({ cover }) => cover?.fibreId ?? null),
-    ].filter((id) => id !== null),
-  );
-  return [...ids].flatMap((fibreId) => {
-    const flags = fibres.get(fibreId)?.flags.filter((flag) => avoids.includes(flag)) ?? [];
-    return flags.length > 0 ? [{ fibreId, flags }] : [];
-  });
 }

@@ -1,6 +1,7 @@
 import { NO_CHOICES, type Choices } from '../pattern/index.ts';
 import type { BaggedUse } from '../portions/index.ts';
-import { choiceOfSeat, choicesKey, type Designs, type Roster } from './packGroups.ts';
+import { choiceOfSeat, choicesKey } from './choiceOfSeat.ts';
+import type { Designs, Roster } from './packGroups.ts';
 import { seatsOf } from './seat.ts';
 
 /** What somebody who has not chosen may still choose, and how likely that is. */

@@ -1,6 +1,9 @@
 import type { StockUnit } from '../stock/index.ts';
 import { showNumber } from '../units/index.ts';
 
+/** With its first letter large. */
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
 /**
  * A calendar day as a person says it; on paper, which is kept, with its year.
  * @param date YYYY-MM-DD; anything else is given back

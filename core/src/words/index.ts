@@ -1,4 +1,5 @@
 export {
+  capital,
   counted,
   findingAmount,
   showDay,

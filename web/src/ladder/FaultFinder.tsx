@@ -8,7 +8,7 @@ import {
   type Symptom,
   SYMPTOMS,
 } from '@lanakit/core';
-import { SYMPTOM_WORDS, wantedName } from '@lanakit/core/words';
+import { capital, SYMPTOM_WORDS, wantedName } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import styles from './Ladder.module.css';
@@ -51,10 +51,7 @@ export function FaultFinder({ ladder, numbered, onRead, onOverride }: FaultFinde
         const better = suspects.find((one) => one.better !== null);
         return (
           <div key={fault} className={styles.cause}>
-            <b>
-              {cause[0]?.toUpperCase()}
-              {cause.slice(1)}
-            </b>{' '}
+            <b>{capital(cause)}</b>{' '}
             <span className="quiet">
               in step{suspects.length > 1 ? 's' : ''}{' '}
               {suspects.map(({ stepId }, index) => (

@@ -7,7 +7,7 @@ import {
   SCHOOL_DEFAULTS,
   type SchoolKind,
 } from '@lanakit/core';
-import { SCHOOL_HINTS, SCHOOL_WORDS } from '@lanakit/core/words';
+import { capital, SCHOOL_HINTS, SCHOOL_WORDS } from '@lanakit/core/words';
 import { Modal } from 'antd';
 import { useMemo, useState } from 'react';
 import { useTable } from '../patterns/tableContext.ts';
@@ -44,7 +44,7 @@ export function SchoolDialog({ kind, build, ladder, needles, wish, onClose }: Sc
     <Modal
       open
       width={1080}
-      title={`${SCHOOL_WORDS[kind][0]?.toUpperCase() ?? ''}${SCHOOL_WORDS[kind].slice(1)} instead of ${SCHOOL_WORDS[build.school.kind]}?`}
+      title={`${capital(SCHOOL_WORDS[kind])} instead of ${SCHOOL_WORDS[build.school.kind]}?`}
       onCancel={onClose}
       onOk={take}
       okText="Take this school"

@@ -1,5 +1,6 @@
 import type { Ladder, LadderFlag, NeedleKit, Pattern, Stretch } from '@lanakit/core';
 import {
+  capital,
   cueWords,
   DEPTH_WORDS,
   mendWords,
@@ -66,8 +67,7 @@ export function flagWords(flag: LadderFlag, build: Pattern): { what: string; men
   }
 }
 
-const sentence = (words: string): string =>
-  words === '' ? '' : `${words[0]?.toUpperCase() ?? ''}${words.slice(1)}.`;
+const sentence = (words: string): string => (words === '' ? '' : `${capital(words)}.`);
 
 /** What tells a maker to take the next needle; empty where the same goes on. */
 export function changeAfter({ step }: Stretch, { path }: Ladder): string {

@@ -7,7 +7,7 @@ import {
   type UseEstimate,
   withoutUse,
 } from '@lanakit/core';
-import { SOURCE_WORDS, unknownWords } from '@lanakit/core/words';
+import { capital, SOURCE_WORDS, unknownWords } from '@lanakit/core/words';
 import { DownOutlined, RightOutlined } from '@ant-design/icons';
 import { Button, Checkbox, Input } from 'antd';
 import { become } from '../draft/become.ts';
@@ -34,8 +34,6 @@ interface LayerRowProps {
   isOpen: boolean;
   onToggle: () => void;
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** One layer: its fibre at once, everything else when it is opened. */
 export function LayerRow({ use, name, part, pointer, estimate, isOpen, onToggle }: LayerRowProps) {

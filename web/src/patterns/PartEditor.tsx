@@ -13,7 +13,7 @@ import {
   sizesOf,
   withSize,
 } from '@lanakit/core';
-import { sizeWords } from '@lanakit/core/words';
+import { capital, sizeWords } from '@lanakit/core/words';
 import { Button, Input, Select } from 'antd';
 import { CountField } from '../fields/CountField.tsx';
 import { Field } from '../fields/Field.tsx';
@@ -34,8 +34,6 @@ interface PartEditorProps {
   estimate: PartEstimate;
   actions: RowActions;
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** One part: its shape and sizes, how firm, in which wool, and what that comes to. */
 export function PartEditor({ part, index, estimate, actions }: PartEditorProps) {
