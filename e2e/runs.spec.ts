@@ -134,6 +134,12 @@ test('who comes: the room by choices, a seat that changes its mind, one that is 
   await expect(sheet).toContainText('wrap the other way round, towards you');
   await expectNothingSerious(page);
   await page.getByRole('link', { name: /Saturday pears/ }).click();
+  // All of them: each sort once, with how often it is printed and for whom.
+  await paper(page, 'Patterns, as each is made');
+  await expect(sheet).toHaveCount(4);
+  await expect(sheet.filter({ hasText: '1 copy: for Pim' })).toHaveCount(1);
+  await expect(sheet.filter({ hasText: '4 copies: for Tove, Mara, Sef, Wil · russet' })).toHaveCount(1);
+  await page.getByRole('link', { name: /Saturday pears/ }).click();
   await page.getByRole('button', { name: 'Weigh out' }).click();
   await page.getByRole('button', { name: /^Rust/ }).click();
   await expect(

@@ -1,5 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
-import { blankSeat, patternOfPack, resizePattern, type RunInput, type Seat } from '../src/index.ts';
+import {
+  blankSeat,
+  patternOfPack,
+  patternsOfRun,
+  resizePattern,
+  type RunInput,
+  type Seat,
+} from '../src/index.ts';
 import { bird, classOf, coastDesigns, duo, kitsOf, pear } from './support/coast.ts';
 
 const seat = (number: number, more: Partial<Seat> = {}): Seat => ({ ...blankSeat(number), ...more });
@@ -55,5 +62,39 @@ describe('the patterns of one box', () => {
     expect(textsOf(input, 3)?.[2]).toBe('Lay on the coat of plum');
     expect(textsOf(input, 5)?.[2]).toBe('Lay on the coat of plum');
     expect(patternOfPack(coastDesigns, input, 6)).toBeNull();
+  });
+}); // prettier-ignore
+
+describe('all patterns of a run', () => {
+  const told = (input: RunInput) =>
+    patternsOfRun(coastDesigns, input).map(({ make, isLeftHanded, numbers, copies }) => [make.pattern.title, isLeftHanded, numbers, copies]);
+  test('each once, with how often it is printed: the left hand’s apart, spares with the usual', () => {
+    const grey = { values: {}, colourwayId: null, swapIds: ['grey'] };
+    const roster = [seat(1, { isLeftHanded: true }), seat(3, { choices: grey }), seat(4, { choices: grey, isLeftHanded: true })];
+    expect(told(classOf({ seats: 5, sparePacks: 1, demonstrations: 1, roster }))).toEqual([
+      ['Bird', false, [2, 5], 4],
+      ['Bird', true, [1], 1],
+      ['Bird', false, [3], 1],
+      ['Bird', true, [4], 1],
+    ]);
+  });
+  test('half-made samples need none', () => {
+    const input = classOf({ seats: 2, sparePacks: 0, hasStageSamples: true });
+    expect(told(input)).toEqual([['Bird', false, [1, 2], 2]]);
+  });
+  test('a box has one of each design, however many it holds; sorts that share a design share the sheet', () => {
+    const two = kitsOf([duo({ boxes: 2, spares: 1 }), duo({ id: 'b', boxes: 3, spares: 0, designs: [{ revisionId: 'pear-1', copies: 4, choices: { values: {}, colourwayId: null, swapIds: [] } }] })]);
+    expect(told(two)).toEqual([
+      ['Bird', false, [1, 2], 3],
+      ['Pear', false, [1, 2, 3, 4, 5], 6],
+    ]);
+  });
+  test('every seat finds its own among them, word for word', () => {
+    const input = classOf({ seats: 6, roster: [seat(2, { isLeftHanded: true, sizeFraction: 0.8 }), seat(5, { choices: { values: {}, colourwayId: 'dusk', swapIds: [] } })] });
+    const all = patternsOfRun(coastDesigns, input);
+    for (let number = 1; number <= 6; number++) {
+      const own = all.filter(({ numbers }) => numbers.includes(number));
+      expect(own.map(({ build }) => build)).toEqual([patternOfPack(coastDesigns, input, number)?.build]);
+    }
   });
 }); // prettier-ignore

@@ -25,5 +25,6 @@ export {
   type PaperSource,
   type Swatch,
 } from './paper.ts';
+export { ranges } from './shown.ts';
 export { personalNeeds } from './packsPaper.ts';
 export { swatchSvg } from './swatchSvg.ts';

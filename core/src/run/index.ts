@@ -120,6 +120,7 @@ export {
 } from './states.ts';
 export { kitOfClass, type ClassKit, type ClassKitSources } from './kitOfClass.ts';
 export { patternOfPack, type PackPattern } from './patternOfPack.ts';
+export { patternsOfRun, type RunPattern } from './patternsOfRun.ts';
 export { leftHandedSteps, mirrored, swappedSteps, type OtherStep } from './leftHanded.ts';
 export { packedMark, StateInput, TickInput, tickState, type RunTick, type TickState } from './tick.ts';
 export { lotChanges, type LotChange } from './lotChanges.ts';

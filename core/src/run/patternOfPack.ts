@@ -24,10 +24,12 @@ export function patternOfPack(designs: Designs, run: RunInput, number: number, a
   const make = group?.makes[at];
   if (!make) return null;
   const seat = run.kind === 'class' ? (seatsOf(run)[number - 1] ?? null) : null;
-  return { make, seat, build: seat?.isLeftHanded ? forLeftHand(make.build) : make.build };
+  return { make, seat, build: forHand(make.build, seat?.isLeftHanded ?? false) };
 }
 
-function forLeftHand(build: Pattern): Pattern {
+/** A build as this hand makes it. */
+export function forHand(build: Pattern, isLeftHanded: boolean): Pattern {
+  if (!isLeftHanded) return build;
   const textOf = new Map(leftHandedSteps(build).map(({ number, text }) => [number, text]));
   return {
     ...build,

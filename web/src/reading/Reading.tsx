@@ -13,33 +13,30 @@ const READER_WORDS: readonly { value: Reader; label: string }[] = [
   { value: 'pattern', label: 'with the pattern only' },
 ];
 
-interface ReadingProps {
+/** One build to read, beside the pattern it is of. */
+export interface Sheet {
+  readonly key: string;
   /** With everything that may be left out of it. */
-  whole: Pattern;
-  build: Pattern;
+  readonly whole: Pattern;
+  readonly build: Pattern;
+  /** Which of them it is: a revision, a colourway, whose. */
+  readonly what: string;
+  /** What has to be known before the first step. */
+  readonly notes?: readonly string[];
+}
+
+interface ReadingProps {
+  sheets: readonly Sheet[];
   wool: Wool;
   usualReader: Reader;
-  /** Which of them it is: a revision, a colourway, somebody’s. */
-  what: string;
-  /** What has to be known before the first step. */
-  notes?: readonly string[];
   back: ReactNode;
-  /** More to choose above the sheet. */
+  /** More to choose above the sheets. */
   children?: ReactNode;
 }
 
-const NONE: readonly string[] = [];
-
-/** One build on a sheet to read and print. */
-export function Reading(props: ReadingProps) {
-  const { whole, build, wool, usualReader, what, notes = NONE, back, children } = props;
+/** Builds on sheets to read and print, each from a page of its own. */
+export function Reading({ sheets, wool, usualReader, back, children }: ReadingProps) {
   const [reader, setReader] = useState<Reader>(usualReader);
-  const estimate = useMemo(() => estimatePattern(build, wool), [build, wool]);
-  const reading = useMemo(() => readingOf(build, estimate, wool, reader), [build, estimate, wool, reader]);
-  const pieces = useMemo(
-    () => piecesOf(build, estimate, wool.fibres, 'front', whole),
-    [build, estimate, wool, whole],
-  );
   return (
     <main className={styles.desk}>
       <div className={`${styles.tools} no-print`}>
@@ -57,47 +54,64 @@ export function Reading(props: ReadingProps) {
         </span>
         {children}
       </div>
-      <article className={styles.paper}>
-        <header className={styles.head}>
-          <div>
-            <h1>{build.title}</h1>
-            <p>
-              {LEVEL_WORDS[reading.level]} · {showMinutes(estimate.minutes.known)} at the author’s pace
-              {estimate.waiting.known > 0 && `, and ${showMinutes(estimate.waiting.known)} of waiting`}
-              {' · '}
-              {what}
-            </p>
-            {reading.credits.map((credit) => (
-              <p key={credit}>{credit}</p>
-            ))}
-          </div>
-          <FigureStrip pieces={pieces} width={300} height={110} />
-        </header>
-        {notes.map((note) => (
-          <p key={note}>
-            <b>{note}</b>
-          </p>
-        ))}
-        {build.prerequisites !== '' && (
-          <p>
-            <b>Before you begin:</b> {build.prerequisites}
-          </p>
-        )}
-        {build.sidesSeen !== null && (
-          <p className={styles.small}>
-            Left and right are {build.sidesSeen === 'figure' ? 'the figure’s own' : 'as you look at it'}.
-          </p>
-        )}
-        <YouNeed build={build} estimate={estimate} wool={wool} tools={reading.tools} reader={reader} />
-        <PiecesToMake build={build} estimate={estimate} whole={whole} />
-        {reading.sessions.map((sitting, index) => (
-          <Sitting key={sitting.session?.id ?? index} sitting={sitting} build={build} />
-        ))}
-        <footer className={styles.foot}>
-          Barbed needles are sharp and break: look at the work, pad beneath it. Not a toy for small children.
-          What is sold falls under local rules; where in doubt, ask someone qualified.
-        </footer>
-      </article>
+      {sheets.map((sheet) => (
+        <ReadingSheet key={sheet.key} sheet={sheet} wool={wool} reader={reader} />
+      ))}
     </main>
+  );
+}
+
+const NONE: readonly string[] = [];
+
+function ReadingSheet({ sheet, wool, reader }: { sheet: Sheet; wool: Wool; reader: Reader }) {
+  const { whole, build, what, notes = NONE } = sheet;
+  const estimate = useMemo(() => estimatePattern(build, wool), [build, wool]);
+  const reading = useMemo(() => readingOf(build, estimate, wool, reader), [build, estimate, wool, reader]);
+  const pieces = useMemo(
+    () => piecesOf(build, estimate, wool.fibres, 'front', whole),
+    [build, estimate, wool, whole],
+  );
+  return (
+    <article className={styles.paper}>
+      <header className={styles.head}>
+        <div>
+          <h1>{build.title}</h1>
+          <p>
+            {LEVEL_WORDS[reading.level]} · {showMinutes(estimate.minutes.known)} at the author’s pace
+            {estimate.waiting.known > 0 && `, and ${showMinutes(estimate.waiting.known)} of waiting`}
+            {' · '}
+            {what}
+          </p>
+          {reading.credits.map((credit) => (
+            <p key={credit}>{credit}</p>
+          ))}
+        </div>
+        <FigureStrip pieces={pieces} width={300} height={110} />
+      </header>
+      {notes.map((note) => (
+        <p key={note}>
+          <b>{note}</b>
+        </p>
+      ))}
+      {build.prerequisites !== '' && (
+        <p>
+          <b>Before you begin:</b> {build.prerequisites}
+        </p>
+      )}
+      {build.sidesSeen !== null && (
+        <p className={styles.small}>
+          Left and right are {build.sidesSeen === 'figure' ? 'the figure’s own' : 'as you look at it'}.
+        </p>
+      )}
+      <YouNeed build={build} estimate={estimate} wool={wool} tools={reading.tools} reader={reader} />
+      <PiecesToMake build={build} estimate={estimate} whole={whole} />
+      {reading.sessions.map((sitting, index) => (
+        <Sitting key={sitting.session?.id ?? index} sitting={sitting} build={build} />
+      ))}
+      <footer className={styles.foot}>
+        Barbed needles are sharp and break: look at the work, pad beneath it. Not a toy for small children.
+        What is sold falls under local rules; where in doubt, ask someone qualified.
+      </footer>
+    </article>
   );
 }

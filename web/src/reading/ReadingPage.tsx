@@ -44,11 +44,16 @@ function ReadPattern({ id, document, wool, what }: ReadPatternProps) {
   const colourway = document.colourways.find((one) => one.id === choices.colourwayId)?.name;
   return (
     <Reading
-      whole={document}
-      build={build}
+      sheets={[
+        {
+          key: 'one',
+          whole: document,
+          build,
+          what: [colourway, what].filter((word) => word).join(' · '),
+        },
+      ]}
       wool={wool}
       usualReader="pattern"
-      what={[colourway, what].filter((word) => word).join(' · ')}
       back={<Link to={`/patterns/${id}`}>← back to writing</Link>}
     >
       <ChoiceFields pattern={document} choices={choices} onChoose={setChoices} />

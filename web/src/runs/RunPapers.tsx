@@ -49,6 +49,7 @@ export function RunPapers({ run, draft }: { run: OpenedRun; draft: RunDraft }) {
     ['papers/packs', isKits ? 'Box lists' : 'Pack lists'],
     ['papers/labels', 'Labels'],
     ['papers/contents', 'Contents card'],
+    ['pattern', 'Patterns, as each is made'],
     ...(isKits ? [] : ([['papers/room', 'Room list']] as const)),
     ['papers/shortage', 'What is short'],
     ['papers/preparation', 'To prepare beforehand'],
