@@ -23,6 +23,8 @@ export interface Sheet {
   readonly what: string;
   /** What has to be known before the first step. */
   readonly notes?: readonly string[];
+  /** It is made at home, and not in a class. */
+  readonly isAlone?: boolean;
 }
 
 interface ReadingProps {
@@ -64,7 +66,7 @@ export function Reading({ sheets, wool, usualReader, back, children }: ReadingPr
 const NONE: readonly string[] = [];
 
 function ReadingSheet({ sheet, wool, reader }: { sheet: Sheet; wool: Wool; reader: Reader }) {
-  const { whole, build, what, notes = NONE } = sheet;
+  const { whole, build, what, notes = NONE, isAlone = false } = sheet;
   const estimate = useMemo(() => estimatePattern(build, wool), [build, wool]);
   const reading = useMemo(() => readingOf(build, estimate, wool, reader), [build, estimate, wool, reader]);
   const pieces = useMemo(
@@ -103,7 +105,14 @@ function ReadingSheet({ sheet, wool, reader }: { sheet: Sheet; wool: Wool; reade
           Left and right are {build.sidesSeen === 'figure' ? 'the figure’s own' : 'as you look at it'}.
         </p>
       )}
-      <YouNeed build={build} estimate={estimate} wool={wool} tools={reading.tools} reader={reader} />
+      <YouNeed
+        build={build}
+        estimate={estimate}
+        wool={wool}
+        tools={reading.tools}
+        reader={reader}
+        isAlone={isAlone}
+      />
       <PiecesToMake build={build} estimate={estimate} whole={whole} />
       {reading.sessions.map((sitting, index) => (
         <Sitting key={sitting.session?.id ?? index} sitting={sitting} build={build} />

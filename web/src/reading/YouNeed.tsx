@@ -20,10 +20,12 @@ interface YouNeedProps {
   wool: Wool;
   tools: readonly Need[];
   reader: Reader;
+  /** Nobody is there to share a tool with. */
+  isAlone: boolean;
 }
 
 /** Wool, findings, what is cut to size, and tools. With the kit it is in the bag. */
-export function YouNeed({ build, estimate, wool, tools, reader }: YouNeedProps) {
+export function YouNeed({ build, estimate, wool, tools, reader, isAlone }: YouNeedProps) {
   const tried = new Set(build.steps.flatMap(({ act }) => (act.kind === 'choose' ? act.findingUseIds : [])));
   return (
     <section className={styles.need}>
@@ -78,7 +80,7 @@ export function YouNeed({ build, estimate, wool, tools, reader }: YouNeedProps) 
                 {needName(need)}
                 {need.count > 1 && ` ×${need.count}`}
               </span>
-              <span className={styles.small}>{PROVISION_WORDS[need.per]}</span>
+              <span className={styles.small}>{!isAlone && PROVISION_WORDS[need.per]}</span>
             </li>
           ))}
         </ul>

@@ -45,7 +45,10 @@ export function RunPatternPage() {
     const designs = new Map(revisions.data.map((own) => [own.id, own.document]));
     const numbers = new Map(revisions.data.map((own) => [own.id, own.number]));
     const found = pack === null ? allOf(designs, input) : oneOf(designs, input, Number(pack), design);
-    return found.map((own, at) => sheetOf(own, at, numbers.get(own.make.revisionId)));
+    return found.map((own, at) => ({
+      ...sheetOf(own, at, numbers.get(own.make.revisionId)),
+      isAlone: input.kind === 'kits',
+    }));
   }, [input, revisions.data, pack, design]);
   if ((error instanceof ApiProblem && error.problem.status === 404) || sheets?.length === 0)
     return <NotFound />;
@@ -77,15 +80,16 @@ function oneOf(designs: Designs, input: RunInput, number: number, design: number
     : [];
 }
 
-/** `for Ines, Bram and Seat 4, and 2 more packs`; of boxes their numbers. */
+/** `for Ines, Bram, Seat 4, 2 spare or shown`; of boxes their numbers. */
 function forWhom(input: RunInput, numbers: readonly number[], copies: number): string {
   const more = copies - numbers.length;
-  const rest = more > 0 ? counted(more, 'spare or shown', 'spare or shown') : '';
   if (input.kind === 'kits') {
-    return [numbers.length > 0 ? `boxes ${ranges(numbers)}` : '', rest]
+    const spare = more > 0 ? `${more} spare` : '';
+    return [numbers.length > 0 ? `boxes ${ranges(numbers)}` : '', spare]
       .filter((word) => word !== '')
       .join(', ');
   }
+  const rest = more > 0 ? `${more} spare or shown` : '';
   const seats = seatsOf(input);
   const names = numbers.flatMap((number) => seats[number - 1] ?? []).map(seatName);
   return [names.length > 0 ? `for ${names.join(', ')}` : '', rest].filter((word) => word !== '').join(', ');
