@@ -4,6 +4,7 @@ export { costOfTakings } from './costOfTakings.ts';
 export {
   bagOf,
   extrasOfRun,
+  groupsToTry,
   portionsOfRun,
   sureness,
   usualChance,
@@ -45,6 +46,7 @@ export {
   CostTerms,
   OwnBag,
   revisionsOfRun,
+  withRevision,
   RUN_BOUNDS,
   RUN_DEFAULTS,
   runOfToday,
@@ -77,7 +79,14 @@ export {
   type FibreWeighing,
   type WeighMark,
 } from './weighOut.ts';
-export { sharesOfFibre, whoIsHit, type FibreShare, type HitPack } from './whoIsHit.ts';
+export {
+  sharesOfFibre,
+  whoIsHit,
+  whyOfFibre,
+  type FibreShare,
+  type FibreWhy,
+  type HitPack,
+} from './whoIsHit.ts';
 export {
   findingsOfPack,
   findingsOfRun,
@@ -122,5 +131,13 @@ export { kitOfClass, type ClassKit, type ClassKitSources } from './kitOfClass.ts
 export { patternOfPack, type PackPattern } from './patternOfPack.ts';
 export { patternsOfRun, type RunPattern } from './patternsOfRun.ts';
 export { leftHandedSteps, mirrored, swappedSteps, type OtherStep } from './leftHanded.ts';
-export { packedMark, StateInput, TickInput, tickState, type RunTick, type TickState } from './tick.ts';
+export {
+  packedMark,
+  StateInput,
+  TickInput,
+  tickState,
+  weighedOf,
+  type RunTick,
+  type TickState,
+} from './tick.ts';
 export { lotChanges, type LotChange } from './lotChanges.ts';

@@ -198,6 +198,19 @@ export const revisionsOfRun = ({ kind, revisionId, recipes }: RunInput): string[
   ]),
 ];
 
+/** The run with one revision in the place of another, wherever it is pinned to it. */
+export function withRevision<R extends RunInput>(run: R, from: string, to: string): R {
+  const moved = (id: string) => (id === from ? to : id);
+  return {
+    ...run,
+    revisionId: moved(run.revisionId),
+    recipes: run.recipes.map((recipe) => ({
+      ...recipe,
+      designs: recipe.designs.map((own) => ({ ...own, revisionId: moved(own.revisionId) })),
+    })),
+  };
+}
+
 /** Why a run may not be stored as it is. */
 export function checkRun(run: RunInput): Problem[] {
   return [

@@ -163,6 +163,18 @@ export function sureness(toPack: ToPack, plan: RunPortions, run: Terms): Surenes
   return surenessOf(toPack.groups, toPack, plan, run);
 }
 
+/** Whose making is tried: everybody in a class; by post each box stands alone, so the least sure sort of it. */
+export function groupsToTry(toPack: ToPack, plan: RunPortions, run: Terms): PackGroup[] {
+  if (run.kind === 'class') return [...toPack.groups];
+  const boxes = toPack.groups
+    .map(asOneBox)
+    .map((group) => ({ group, chance: surenessOf([group], toPack, plan, run).chance }));
+  return boxes
+    .sort((a, b) => a.chance - b.chance)
+    .slice(0, 1)
+    .map(({ group }) => group);
+}
+
 const NOTHING: Sureness = { chance: 1, fibres: [], unknown: [] };
 
 function surenessOf(

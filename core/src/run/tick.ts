@@ -56,3 +56,15 @@ export function tickState(
     ? { kind: 'done' }
     : { kind: 'other', weighedG: tick.massG, differenceG };
 }
+
+/** How many weighings are right, and how many were ticked for another amount than is wanted now. */
+export function weighedOf(
+  marks: readonly WeighMark[],
+  ticks: ReadonlyMap<string, RunTick>,
+): { readonly right: number; readonly other: number } {
+  const kinds = marks.map((mark) => tickState(mark, ticks.get(mark.mark)).kind);
+  return {
+    right: kinds.filter((kind) => kind === 'done').length,
+    other: kinds.filter((kind) => kind === 'other').length,
+  };
+}

@@ -1,4 +1,4 @@
-import type { RunPortions } from '../portions/index.ts';
+import { takingsOfPlan, type RunPortions } from '../portions/index.ts';
 import type { WoolRole, UseEstimate } from '../wool/index.ts';
 import type { Pack } from './packList.ts';
 
@@ -71,4 +71,42 @@ export function whoIsHit(
     leftG -= wantsG;
     return wantsG - getsG > 1e-6 ? [{ pack, wantsG, getsG }] : [];
   });
+}
+
+/** Where a fibre of a run goes, and what is wanting of it. */
+export interface FibreWhy {
+  /** Heaviest first. */
+  readonly told: readonly FibreShare[];
+  /** Those after them, in one sum. */
+  readonly rest: { readonly count: number; readonly allG: number };
+  /** What all packs need, before it is rounded up to the scale. */
+  readonly needG: number;
+  /** Off the shelf: as it is weighed, with what is lost and what lies out for all. */
+  readonly takenG: number;
+  readonly shortG: number;
+  readonly hit: readonly HitPack[];
+}
+
+/** @param most shares that are told one by one */
+export function whyOfFibre(
+  plan: RunPortions,
+  packs: readonly Pack[],
+  fibreId: string,
+  most: number,
+): FibreWhy {
+  const shares = sharesOfFibre(plan, fibreId);
+  const sum = (own: readonly FibreShare[]) => own.reduce((total, { allG }) => total + allG, 0);
+  const takenG = takingsOfPlan(plan).get(fibreId) ?? 0;
+  const shortG = plan.fibres
+    .filter((row) => row.fibreId === fibreId)
+    .reduce((total, row) => total + (row.shortG ?? 0), 0);
+  const after = shares.slice(most);
+  return {
+    told: shares.slice(0, most),
+    rest: { count: after.length, allG: sum(after) },
+    needG: sum(shares),
+    takenG,
+    shortG,
+    hit: shortG > 0 ? whoIsHit(plan, packs, fibreId, takenG - shortG) : [],
+  };
 }

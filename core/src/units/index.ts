@@ -2,7 +2,7 @@ export { isCalendarDate } from './calendarDate.ts';
 export { Length, MAX_LENGTH_MM, MM_PER_INCH, toMm, type LengthUnit } from './length.ts';
 export { nudgeLength } from './nudgeLength.ts';
 export { boundLength, parseLength, type LengthRefusal, type ParsedLength } from './parseLength.ts';
-export { fractionOf, majorOf, minorOf, percentOf, repriced } from './shares.ts';
+export { fractionOf, majorOf, minorOf, percentBounds, percentOf, repriced } from './shares.ts';
 export {
   showInches,
   showLengths,

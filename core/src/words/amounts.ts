@@ -31,6 +31,10 @@ export function showLikely(massG: number): string {
   return words.startsWith('<') ? words : `≈ ${words}`;
 }
 
+/** What was added or taken away, on a scale of this step: `+3.2 g`. */
+export const showChange = (massG: number, scaleStepG: number): string =>
+  `${massG > 0 ? '+' : '−'}${showWeighed(Math.abs(massG), scaleStepG)}`;
+
 /** The same without its unit, for a column that has it in its heading. */
 export function showGramNumber(massG: number): string {
   if (massG > 0 && massG < 0.005) return '<0.01';

@@ -2,6 +2,7 @@ export {
   capital,
   counted,
   findingAmount,
+  showChange,
   showDay,
   showGramNumber,
   showGrams,

@@ -1,11 +1,7 @@
-/** A seeded generator (LCG of Numerical Recipes), 0 ≤ x < 1. */
-export function uniform(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (Math.imul(state, 1_664_525) + 1_013_904_223) >>> 0;
-    return state / 4_294_967_296;
-  };
-}
+import { seededRandom } from '../../src/index.ts';
+
+/** The core’s own seeded generator, 0 ≤ x < 1: drawings of chance are the judge, not the generator. */
+export const uniform = seededRandom;
 
 /** Seeded standard normal draws (Box–Muller). */
 export function gaussian(seed: number): () => number {

@@ -87,7 +87,8 @@ export function paperRoutes({ store, now, setPdf }: RouteDeps): Route[] {
       summary: 'The whole of a run, with its portions',
       answers: [200],
       handle: ({ params: { id = '' } }) => {
-        const { input, plan, packs } = sourceOf(id);
+        const source = sourceOf(id);
+        const { input, plan, packs } = source;
         const body = {
           format: 'lanakit-run',
           formatVersion: 1,
@@ -102,7 +103,7 @@ export function paperRoutes({ store, now, setPdf }: RouteDeps): Route[] {
           file: {
             bytes: Buffer.from(JSON.stringify(body, null, 2), 'utf8'),
             mime: 'application/json',
-            name: `${input.name.replaceAll(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}.run.json`,
+            name: `${fileName(source)}.run.json`,
           },
         };
       },

@@ -3,7 +3,10 @@ import {
   type Cost,
   type CostTerms,
   fractionOf,
+  majorOf,
+  minorOf,
   needleName,
+  percentBounds,
   percentOf,
   RUN_BOUNDS,
 } from '@lanakit/core';
@@ -112,17 +115,17 @@ export function CostSheet({ runPlan, draft }: { runPlan: InForce; draft: RunDraf
       <div className={`${fields.fields} ${styles.terms}`}>
         <NumberField
           label="Your hour"
-          value={input.cost.hourlyWageMinor === null ? null : input.cost.hourlyWageMinor / 100}
+          value={input.cost.hourlyWageMinor === null ? null : majorOf(input.cost.hourlyWageMinor)}
           bounds={{ min: 0, max: 1000 }}
           allowEmpty
           decimals={2}
           placeholder="not reckoned"
-          onValue={(wage) => set({ hourlyWageMinor: wage === null ? null : Math.round(wage * 100) })}
+          onValue={(wage) => set({ hourlyWageMinor: wage === null ? null : minorOf(wage) })}
         />
         <NumberField
           label="Left over of the price"
           value={percentOf(input.cost.marginFraction)}
-          bounds={{ min: 0, max: percentOf(RUN_BOUNDS.marginFraction.max) }}
+          bounds={percentBounds(RUN_BOUNDS.marginFraction)}
           suffix="%"
           onValue={(percent) => set({ marginFraction: fractionOf(percent) })}
         />

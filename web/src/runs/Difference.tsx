@@ -4,7 +4,7 @@ import { Button } from 'antd';
 import { send } from '../api/client.ts';
 import { refresh } from '../api/resources.ts';
 import { useNotice } from '../shell/Notice.tsx';
-import { counted, showDay, showWeighed } from '../words/show.ts';
+import { counted, showChange, showDay, showWeighed } from '../words/show.ts';
 import styles from './Difference.module.css';
 import { bagTitle } from './groupWords.ts';
 import type { RunDraft } from './useRunDraft.ts';
@@ -21,9 +21,6 @@ interface DifferenceProps {
 const SHOWN = 8;
 
 const KIND_WORDS: Readonly<Record<PackChange['kind'], string>> = { new: 'new', gone: 'no longer', other: '' };
-
-const signed = (massG: number, stepG: number): string =>
-  `${massG > 0 ? '+' : '−'}${showWeighed(Math.abs(massG), stepG)}`;
 
 /** What would be other now than it was planned, pack by pack; nothing changes until it is told to. */
 export function Difference({ run, runPlan, draft, onMoved }: DifferenceProps) {
@@ -68,7 +65,7 @@ export function Difference({ run, runPlan, draft, onMoved }: DifferenceProps) {
             {difference.fibres.map(({ fibreId, wasG, nowG }, at) => (
               <span key={fibreId}>
                 {at > 0 && ', '}
-                <b>{signed(nowG - wasG, scaleStepG)}</b> {nameOf(fibreId)}
+                <b>{showChange(nowG - wasG, scaleStepG)}</b> {nameOf(fibreId)}
               </span>
             ))}
             .
@@ -88,7 +85,7 @@ export function Difference({ run, runPlan, draft, onMoved }: DifferenceProps) {
                 {nameOf(fibreId)}
                 {titleOf(bag) && ` (${titleOf(bag)})`}{' '}
                 {kind === 'other'
-                  ? signed(nowG - wasG, scaleStepG)
+                  ? showChange(nowG - wasG, scaleStepG)
                   : showWeighed(kind === 'gone' ? wasG : nowG, scaleStepG)}
               </span>
             ))}

@@ -1,4 +1,4 @@
-import { sharesOfFibre, takingsOfPlan, whoIsHit } from '@lanakit/core';
+import { whyOfFibre } from '@lanakit/core';
 import { groupWords, ownerWords, ROLE_WORDS } from '@lanakit/core/words';
 import { packNames } from '@lanakit/core/papers';
 import { Popover } from 'antd';
@@ -34,19 +34,13 @@ export function FibreWhy({ fibreId, runPlan, children }: FibreWhyProps) {
 
 function Shares({ fibreId, runPlan }: Omit<FibreWhyProps, 'children'>) {
   const { plan, groups, packs, input } = runPlan;
-  const shares = sharesOfFibre(plan, fibreId);
-  const rows = plan.fibres.filter((row) => row.fibreId === fibreId);
-  const neededG = takingsOfPlan(plan).get(fibreId) ?? 0;
-  const needG = shares.reduce((sum, { allG }) => sum + allG, 0);
-  const shortG = rows.reduce((sum, row) => sum + (row.shortG ?? 0), 0);
-  const hit = shortG > 0 ? whoIsHit(plan, packs, fibreId, neededG - shortG) : [];
-  const restG = shares.slice(SHOWN).reduce((sum, { allG }) => sum + allG, 0);
+  const { told, rest, needG, takenG, shortG, hit } = whyOfFibre(plan, packs, fibreId, SHOWN);
   const groupOf = (key: string) => groups.find((group) => group.key === key);
   return (
     <div className={styles.shares}>
       <table>
         <tbody>
-          {shares.slice(0, SHOWN).map((share) => {
+          {told.map((share) => {
             const group = groupOf(share.groupKey);
             const make = group?.makes[share.makeAt];
             return (
@@ -68,12 +62,12 @@ function Shares({ fibreId, runPlan }: Omit<FibreWhyProps, 'children'>) {
               </tr>
             );
           })}
-          {restG > 0 && (
+          {rest.count > 0 && (
             <tr>
-              <th scope="row">{shares.length - SHOWN} smaller ones</th>
+              <th scope="row">{rest.count} smaller ones</th>
               <td />
               <td />
-              <td>{showLikely(restG)}</td>
+              <td>{showLikely(rest.allG)}</td>
             </tr>
           )}
         </tbody>
@@ -88,7 +82,7 @@ function Shares({ fibreId, runPlan }: Omit<FibreWhyProps, 'children'>) {
             <th scope="row">Off the shelf</th>
             <td />
             <td />
-            <td>{showWeighed(neededG, input.scaleStepG)}</td>
+            <td>{showWeighed(takenG, input.scaleStepG)}</td>
           </tr>
         </tfoot>
       </table>

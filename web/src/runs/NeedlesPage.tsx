@@ -1,4 +1,12 @@
-import { fractionOf, type NamedRun, percentOf, RUN_BOUNDS, SKILLS, type Skill } from '@lanakit/core';
+import {
+  fractionOf,
+  type NamedRun,
+  percentBounds,
+  percentOf,
+  RUN_BOUNDS,
+  SKILLS,
+  type Skill,
+} from '@lanakit/core';
 import { SKILL_WORDS } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { Link, useParams } from 'react-router';
@@ -19,10 +27,7 @@ import sheets from './Sheets.module.css';
 import { useRunDraft } from './useRunDraft.ts';
 import { useRunKit } from './useRunKit.ts';
 
-const RISK_PERCENT = {
-  min: percentOf(RUN_BOUNDS.needleRiskFraction.min),
-  max: percentOf(RUN_BOUNDS.needleRiskFraction.max),
-};
+const RISK_PERCENT = percentBounds(RUN_BOUNDS.needleRiskFraction);
 
 /** Needles of a class: what lies at each seat, on each table and in the room, and what is to buy. */
 export function NeedlesPage() {

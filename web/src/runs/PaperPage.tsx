@@ -47,8 +47,8 @@ type Page = 'a4' | 'letter';
 function Laid({ run, name, runPlan }: { run: OpenedRun; name: PaperName; runPlan: Planned }) {
   const [page, setPage] = useState<Page>('a4');
   const labels = useLabelSheet(page);
-  const paper = usePaper(name, runPlan);
-  if (!paper) return <Loading error={undefined} />;
+  const { paper, error } = usePaper(name, runPlan);
+  if (!paper) return <Loading error={error} />;
   const base = `/api/runs/${run.id}/papers/${name}`;
   const query = name === 'labels' ? labels.query : `page=${page}`;
   const isWrong = name === 'labels' && labels.problems.length > 0;
@@ -90,12 +90,16 @@ function Laid({ run, name, runPlan }: { run: OpenedRun; name: PaperName; runPlan
 }
 
 /** The same paper as the server sets, from what is on the screen. */
-function usePaper(name: PaperName, runPlan: Planned): Paper | null {
-  const blends = useBlends().data;
-  const findings = useFindings().data;
-  const needles = useNeedles().data;
+function usePaper(
+  name: PaperName,
+  runPlan: Planned,
+): { readonly paper: Paper | null; readonly error: Error | undefined } {
+  const [shelfBlends, shelfFindings, shelfNeedles] = [useBlends(), useFindings(), useNeedles()];
+  const blends = shelfBlends.data;
+  const findings = shelfFindings.data;
+  const needles = shelfNeedles.data;
   const { own } = useRunKit(runPlan.input);
-  return useMemo(() => {
+  const paper = useMemo(() => {
     if (!blends || !findings || !needles) return null;
     const { input, toPack, plan, packs, wool, revisions } = runPlan;
     return makePaper(name, {
@@ -110,6 +114,7 @@ function usePaper(name: PaperName, runPlan: Planned): Paper | null {
       blendIds: new Set(blends.items.map(({ id }) => id)),
     });
   }, [name, runPlan, blends, findings, needles, own]);
+  return { paper, error: shelfBlends.error ?? shelfFindings.error ?? shelfNeedles.error };
 }
 
 function PaperSheet({ paper }: { paper: Paper }) {

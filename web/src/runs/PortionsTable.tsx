@@ -10,7 +10,7 @@ import { FibreSwatch } from '../look/FibreSwatch.tsx';
 import { HowItCame } from '../look/HowItCame.tsx';
 import { portionCame } from '../words/portionCame.ts';
 import { ownerLine } from '../words/ownerWords.ts';
-import { PREPARATION_WORDS, showGrams, showLikely, showWeighed } from '../words/show.ts';
+import { counted, PREPARATION_WORDS, showGrams, showLikely, showWeighed } from '../words/show.ts';
 import { weighingWords } from '../words/weighingWords.ts';
 import { bagTitle, extraWords, whoseWords } from './groupWords.ts';
 import styles from './PortionsTable.module.css';
@@ -37,7 +37,7 @@ export function PortionsTable({ runPlan, input }: PortionsTableProps) {
       </header>
       {plan.unknownCount > 0 && (
         <p className={`red ${styles.unknown}`}>
-          At least: {plan.unknownCount} amounts of this revision are unknown.
+          At least: {counted(plan.unknownCount, 'amount of wool is', 'amounts of wool are')} unknown.
         </p>
       )}
       <table className={styles.table}>
@@ -80,7 +80,9 @@ export function PortionsTable({ runPlan, input }: PortionsTableProps) {
             </tr>
           )}
           <tr>
-            <td colSpan={2 + groups.length}>To weigh out for the class</td>
+            <td colSpan={2 + groups.length}>
+              To weigh out for {input.kind === 'kits' ? 'all boxes' : 'the class'}
+            </td>
             <td>{showWeighed(plan.classG, input.scaleStepG)}</td>
             <td colSpan={2} />
           </tr>

@@ -1,4 +1,4 @@
-import type { OpenedRun } from '@lanakit/core';
+import { type OpenedRun, revisionsOfRun, withRevision } from '@lanakit/core';
 import { Link } from 'react-router';
 import styles from './RunPage.module.css';
 import type { RunDraft } from './useRunDraft.ts';
@@ -9,19 +9,9 @@ export function RunDesigns({ run, draft }: { run: OpenedRun; draft: RunDraft }) 
   const newer = run.designs.find(({ number, newestNumber }) => newestNumber > number);
   const withdrawn = run.designs.find(({ isWithdrawn }) => isWithdrawn);
   const { input } = draft;
-  const isStill =
-    input.revisionId === newer?.revisionId ||
-    input.recipes.some(({ designs }) => designs.some((own) => own.revisionId === newer?.revisionId));
+  const isStill = newer !== undefined && revisionsOfRun(input).includes(newer.revisionId);
   const take = () => {
-    if (!newer) return;
-    const to = (id: string) => (id === newer.revisionId ? newer.newestRevisionId : id);
-    draft.change({
-      revisionId: to(input.revisionId),
-      recipes: input.recipes.map((recipe) => ({
-        ...recipe,
-        designs: recipe.designs.map((own) => ({ ...own, revisionId: to(own.revisionId) })),
-      })),
-    });
+    if (newer) draft.change(withRevision(input, newer.revisionId, newer.newestRevisionId));
   };
   return (
     <div className={styles.headFact}>

@@ -1,4 +1,4 @@
-import { checkRun, fractionOf, percentOf, RUN_BOUNDS, type RunInput } from '@lanakit/core';
+import { checkRun, fractionOf, percentBounds, percentOf, RUN_BOUNDS, type RunInput } from '@lanakit/core';
 import { problemWords } from '@lanakit/core/words';
 import { Input, Select } from 'antd';
 import type { RevisionName } from '../api/resources.ts';
@@ -107,15 +107,9 @@ export function RunFields({ input, revisions, problemAt, autoFocus = false, onCh
   );
 }
 
-const PERCENT_BOUNDS = {
-  min: percentOf(RUN_BOUNDS.extraFraction.min),
-  max: percentOf(RUN_BOUNDS.extraFraction.max),
-};
+const PERCENT_BOUNDS = percentBounds(RUN_BOUNDS.extraFraction);
 
-const CHANCE_BOUNDS = {
-  min: percentOf(RUN_BOUNDS.wantedChance.min),
-  max: percentOf(RUN_BOUNDS.wantedChance.max),
-};
+const CHANCE_BOUNDS = percentBounds(RUN_BOUNDS.wantedChance);
 
 /** What is wrong with the roster stands beside the number of seats: there it is mended. */
 const isAbout = (found: string, field: string): boolean =>

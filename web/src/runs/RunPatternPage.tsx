@@ -1,4 +1,5 @@
 import {
+  type Designs,
   type Make,
   patternOfPack,
   patternsOfRun,
@@ -64,8 +65,6 @@ export function RunPatternPage() {
     />
   );
 }
-
-type Designs = Parameters<typeof patternsOfRun>[0];
 
 const allOf = (designs: Designs, input: RunInput): ToRead[] =>
   patternsOfRun(designs, input).map(({ numbers, copies, ...own }) => ({

@@ -8,9 +8,9 @@ import {
   shortOfPlan,
   stateAfter,
   thingsShort,
-  tickState,
   uncountedOfPlan,
   undecidedSeats,
+  weighedOf,
   weighings,
 } from '@lanakit/core';
 import { type ReactNode, useMemo } from 'react';
@@ -93,11 +93,11 @@ function useDone(runId: string, { plan, packs, shelf, input }: Planned) {
   return useMemo(() => {
     const ticks = new Map(data?.items.map((tick) => [tick.mark, tick]));
     const marks = allMarks(weighings(plan, packs, shelf, input.scaleStepG));
-    const states = marks.map((mark) => tickState(mark, ticks.get(mark.mark)).kind);
+    const { right, other } = weighedOf(marks, ticks);
     return {
       toWeigh: marks.length,
-      weighed: states.filter((kind) => kind !== 'open').length,
-      other: states.filter((kind) => kind === 'other').length,
+      weighed: right,
+      other,
       toPack: packs.length,
       packed: packs.filter(({ id }) => ticks.get(packedMark(id))?.isDone).length,
     };

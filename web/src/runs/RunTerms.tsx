@@ -3,6 +3,7 @@ import {
   type Bagging,
   fractionOf,
   hasChoice,
+  percentBounds,
   percentOf,
   RUN_BOUNDS,
   stageSamples,
@@ -16,18 +17,14 @@ import { Checkbox, Input } from 'antd';
 import { Choice } from '../fields/Choice.tsx';
 import { Field } from '../fields/Field.tsx';
 import { NumberField } from '../fields/NumberField.tsx';
-import { counted, showLikely } from '../words/show.ts';
+import { counted, showGrams, showLikely } from '../words/show.ts';
+import { ownerOfBag } from './groupWords.ts';
 import { OwnBags } from './OwnBags.tsx';
 import { runProblems } from './RunFields.tsx';
 import fields from './RunFields.module.css';
 import styles from './RunTerms.module.css';
 import type { RunDraft } from './useRunDraft.ts';
 import type { InForce } from './useRunPlan.ts';
-
-const PERCENT_OF = (bounds: { min: number; max: number }) => ({
-  min: percentOf(bounds.min),
-  max: percentOf(bounds.max),
-});
 
 /** How packs are bagged, and everything that is packed over what seats or boxes take: each once, with its grams. */
 export function RunTerms({ runPlan, draft }: { runPlan: InForce; draft: RunDraft }) {
@@ -70,7 +67,7 @@ function Merged({ runPlan: { plan, groups, shelf } }: { runPlan: InForce }) {
   const merged = new Map(
     plan.bags.flatMap((bag) =>
       bag.merged.map(({ holds, massG }) => {
-        const pattern = groups[0]?.makes[bag.makeAt ?? 0]?.build;
+        const pattern = ownerOfBag(bag.key, { plan, groups })?.makes[bag.makeAt ?? 0]?.build;
         const words = holdsWords(holds, pattern, (id) => shelf.get(id)?.name ?? 'a fibre');
         return [words, massG] as const;
       }),
@@ -103,7 +100,7 @@ function Extras({ draft }: { draft: RunDraft }) {
         <NumberField
           label="Of the seats"
           value={percentOf(input.spareFraction)}
-          bounds={PERCENT_OF(RUN_BOUNDS.spareFraction)}
+          bounds={percentBounds(RUN_BOUNDS.spareFraction)}
           suffix="%"
           problem={at('/spareFraction')}
           onValue={(percent) => draft.change({ spareFraction: fractionOf(percent) })}
@@ -135,7 +132,7 @@ function Allowances({ runPlan, draft }: { runPlan: InForce; draft: RunDraft }) {
         <NumberField
           label="Lost in weighing"
           value={percentOf(input.weighingLossFraction)}
-          bounds={PERCENT_OF(RUN_BOUNDS.weighingLossFraction)}
+          bounds={percentBounds(RUN_BOUNDS.weighingLossFraction)}
           suffix="%"
           hint={lossG > 0 ? `${showLikely(lossG)} off the shelf beside the packs` : 'what sticks and flies'}
           problem={at('/weighingLossFraction')}
@@ -145,7 +142,7 @@ function Allowances({ runPlan, draft }: { runPlan: InForce; draft: RunDraft }) {
           <NumberField
             label="May come to a spare bag"
             value={input.toBagFraction === null ? null : percentOf(input.toBagFraction)}
-            bounds={PERCENT_OF(RUN_BOUNDS.toBagFraction)}
+            bounds={percentBounds(RUN_BOUNDS.toBagFraction)}
             allowEmpty
             suffix="%"
             placeholder="nobody"
@@ -183,7 +180,7 @@ function Allowances({ runPlan, draft }: { runPlan: InForce; draft: RunDraft }) {
               {laidOut
                 .map(
                   ({ fibreId, classG }) =>
-                    `${showLikely(classG).replace('≈ ', '')} ${runPlan.shelf.get(fibreId)?.name ?? 'a fibre'}`,
+                    `${showGrams(classG)} ${runPlan.shelf.get(fibreId)?.name ?? 'a fibre'}`,
                 )
                 .join(', ') || 'nothing, all builds take the same'}
               . Each build counts as often as it was chosen, and once more.

@@ -1,4 +1,12 @@
-import { fractionOf, percentOf, resizeDecisions, RUN_BOUNDS, type Seat, showLengths } from '@lanakit/core';
+import {
+  fractionOf,
+  percentBounds,
+  percentOf,
+  resizeDecisions,
+  RUN_BOUNDS,
+  type Seat,
+  showLengths,
+} from '@lanakit/core';
 import { NumberField } from '../fields/NumberField.tsx';
 import type { InForce } from './useRunPlan.ts';
 
@@ -8,8 +16,7 @@ interface SeatSizeProps {
   onSize: (sizeFraction: number) => void;
 }
 
-const { min, max } = RUN_BOUNDS.sizeFraction;
-const PERCENT = { min: percentOf(min), max: percentOf(max) };
+const PERCENT = percentBounds(RUN_BOUNDS.sizeFraction);
 
 /** In which size this seat makes it, how tall that is, and what is bought and so does not grow with it. */
 export function SeatSize({ seat, runPlan, onSize }: SeatSizeProps) {

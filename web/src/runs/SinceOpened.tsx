@@ -1,6 +1,6 @@
 import { differenceOf, isSamePlan } from '@lanakit/core';
 import { useMemo, useState } from 'react';
-import { counted, showWeighed } from '../words/show.ts';
+import { counted, showChange } from '../words/show.ts';
 import styles from './Difference.module.css';
 import type { InForce } from './useRunPlan.ts';
 
@@ -23,11 +23,7 @@ export function SinceOpened({ live }: { live: InForce }) {
       {fibres.map(({ fibreId, wasG, nowG }) => (
         <span key={fibreId}>
           {' · '}
-          {nameOf(fibreId)}{' '}
-          <b>
-            {nowG > wasG ? '+' : '−'}
-            {showWeighed(Math.abs(nowG - wasG), scaleStepG)}
-          </b>
+          {nameOf(fibreId)} <b>{showChange(nowG - wasG, scaleStepG)}</b>
         </span>
       ))}
     </p>

@@ -3,7 +3,7 @@ import { RUN_STATE_WORDS } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { ApiProblem, send } from '../api/client.ts';
-import { refresh } from '../api/resources.ts';
+import { refresh, refreshShelf } from '../api/resources.ts';
 import { useNotice } from '../shell/Notice.tsx';
 import styles from './RunPage.module.css';
 import type { RunDraft } from './useRunDraft.ts';
@@ -37,7 +37,7 @@ export function StateButtons({ run, draft, onMoved }: StateButtonsProps) {
       await send('POST', `/runs/${run.id}/state`, { body: { to, anyway }, version: draft.version() });
       setMissing(null);
       await onMoved();
-      await refresh('/runs', '/bench', '/stock', '/fibres', '/findings', '/promised');
+      await Promise.all([refresh('/runs'), refreshShelf()]);
       say({ text: `${run.name} is ${RUN_STATE_WORDS[to]}.` });
     } catch (error) {
       if (error instanceof ApiProblem && error.problem.code === 'content_invalid' && !anyway) {

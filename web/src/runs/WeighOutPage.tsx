@@ -7,6 +7,7 @@ import {
   type Pack,
   packedMark,
   type RunTick,
+  weighedOf,
   type WeighMark,
   weighings,
 } from '@lanakit/core';
@@ -59,7 +60,7 @@ function Scale({ run, runPlan }: { run: OpenedRun; runPlan: Planned }) {
     [plan, packs, shelf, input.scaleStepG],
   );
   const marks = allMarks(all);
-  const done = marks.filter(({ mark }) => ticks.get(mark)?.isDone).length;
+  const done = weighedOf(marks, ticks).right;
   const changes = changesOfFibre(plan);
   const shared = { runPlan, ticks, onTick: tick };
   return (
@@ -96,7 +97,7 @@ function Scale({ run, runPlan }: { run: OpenedRun; runPlan: Planned }) {
 }
 
 const doneOf = (marks: readonly WeighMark[], ticks: ReadonlyMap<string, RunTick>): number =>
-  marks.filter(({ mark }) => ticks.get(mark)?.isDone).length;
+  weighedOf(marks, ticks).right;
 
 function ByFibre({ all, ...shared }: AtScale & { all: readonly FibreWeighing[] }) {
   const { runPlan, ticks } = shared;

@@ -4,16 +4,23 @@ import type { InForce } from './useRunPlan.ts';
 
 const MOST_NAMES = 3;
 
+/** The first sort of pack that has this bag. */
+export const ownerOfBag = (
+  key: string,
+  { plan, groups }: Pick<InForce, 'plan' | 'groups'>,
+): PackGroup | undefined =>
+  groups.find(({ key: group }) =>
+    plan.groups.find((own) => own.key === group)?.plan.bags.some((own) => own.key === key),
+  );
+
 /** What is written on a bag of a run; empty for the figure’s own. */
 export function bagTitle(
   key: string,
   { plan, groups, shelf }: Pick<InForce, 'plan' | 'groups' | 'shelf'>,
 ): string {
   const bag: Bag | undefined = plan.bags.find((own) => own.key === key);
-  const owner = groups.find(({ key: group }) =>
-    plan.groups.find((own) => own.key === group)?.plan.bags.some((own) => own.key === key),
-  );
   if (!bag) return '';
+  const owner = ownerOfBag(key, { plan, groups });
   return bagWords(bag, owner ?? { makes: [] }, (id) => shelf.get(id)?.name ?? 'a fibre');
 }
 

@@ -2,6 +2,7 @@ import {
   costOfTakings,
   type Designs,
   fibreNeeds,
+  groupsToTry,
   bagOf,
   portionsOfRun,
   type RunInput,
@@ -52,13 +53,8 @@ const api = {
     onProgress: (share: number) => void,
   ): Simulated | null => {
     const { toPack, plan } = planOf(run, designs, wool);
-    // By post each box stands alone: the first of each sort is tried.
-    const groups =
-      run.kind === 'kits'
-        ? toPack.groups.slice(0, 1).map((group) => ({ ...group, seats: group.seats.slice(0, 1) }))
-        : toPack.groups;
     const bagG = bagOf(plan);
-    const { fibres } = fibreNeeds(groups, toPack.estimates, plan, run);
+    const { fibres } = fibreNeeds(groupsToTry(toPack, plan, run), toPack.estimates, plan, run);
     return simulateRun(
       fibres.map((fibre) => ({ ...fibre, bagG: bagG.get(fibre.fibreId) ?? 0 })),
       tries,

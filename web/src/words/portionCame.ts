@@ -26,7 +26,7 @@ export function portionCame(portion: FibrePortion, input: RunInput, packs: numbe
     {
       what: `${packs} packs`,
       value: showWeighed(portion.classG, input.scaleStepG),
-      note: 'seats and spare packs',
+      note: input.kind === 'kits' ? 'boxes and spare ones' : 'seats and what is spare or shown',
       isResult: true,
     },
     {

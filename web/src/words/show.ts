@@ -11,6 +11,7 @@ import { showGramNumber } from '@lanakit/core/words';
 export {
   counted,
   findingAmount,
+  showChange,
   showDay,
   showGramNumber,
   showGrams,
