@@ -213,9 +213,10 @@ function Swaps({ runPlan: { groups }, draft }: { runPlan: InForce; draft: RunDra
     ),
   );
   if (swaps.size === 0) return null;
+  const isKits = draft.input.kind === 'kits';
   return (
     <section aria-label="Taken instead">
-      <h3>Taken instead, by everybody</h3>
+      <h3>Taken instead, {isKits ? 'in every box' : 'by everybody'}</h3>
       {[...swaps].map(([id, words]) => (
         <div key={id}>
           <Checkbox
@@ -232,7 +233,11 @@ function Swaps({ runPlan: { groups }, draft }: { runPlan: InForce; draft: RunDra
           </Checkbox>
         </div>
       ))}
-      <p className="quiet small">For some seats only: choose it at the seat.</p>
+      <p className="quiet small">
+        {isKits
+          ? 'For some boxes only: choose it with their designs.'
+          : 'For some seats only: choose it at the seat.'}
+      </p>
     </section>
   );
 }
