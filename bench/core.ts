@@ -70,7 +70,7 @@ export const figureOf = (parts: number, title = `${parts} parts`): Pattern => ({
   parts: Array.from({ length: parts }, (_, i) => partWithFive(i)),
   joins: Array.from({ length: Math.min(60, parts - 1) }, (_, i) => ({
     ...blankJoin(`j${i}`, `p${i + 1}`, `p${i}`),
-    cover: { fibreId: 'f2', band: null, words: '', isIfNeeded: false },
+    cover: { fibreId: 'f2', band: null, words: '', wordsSizeFraction: 1, isIfNeeded: false },
   })),
 });
 

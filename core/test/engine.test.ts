@@ -151,7 +151,7 @@ describe('roles', () => {
     const own = part('p', shapes.ball(60), {
       uses: [use('core', 'c', 'core'), use('hair', 'h', 'tops', { line: mm(20), drop: mm(60) })],
     });
-    expect(warningsOf(estimatePattern(pattern([own]), WOOL), WOOL.fibres)).toMatchObject([
+    expect(warningsOf(estimatePattern(pattern([own]), WOOL), WOOL.fibres, pattern([own]))).toMatchObject([
       { code: 'hair_beyond_staple', stapleMm: 75 },
     ]);
   });
@@ -165,7 +165,9 @@ describe('roles', () => {
     });
     const estimate = estimatePattern(pattern([hairy, fed]), WOOL);
     expect(known(estimate.parts[1]?.uses[1])).toMatchObject({ pieceG: 0, source: 'stated' });
-    expect(warningsOf(estimate, WOOL.fibres).map(({ code }) => code)).toContain('trimmings_short');
+    expect(warningsOf(estimate, WOOL.fibres, pattern([hairy, fed])).map(({ code }) => code)).toContain(
+      'trimmings_short',
+    );
   });
   test('a patch and a fringe have the body of their wool; by weight is the ball that it would be', () => {
     const patch = estimatePart(part('p', shapes.patch(30, 20)), WOOL);
@@ -180,11 +182,16 @@ describe('amounts as they are stated', () => {
   test.each<[string, Amount, string, number]>([
     ['grams', { form: 'grams', massG: 3, highG: null, isWeighed: false }, 'core', 3],
     ['a range: its middle', { form: 'grams', massG: 2, highG: 8, isWeighed: false }, 'core', 4],
-    ['tops split in 4', { form: 'tops', length: mm(250), ways: 4 }, 'tops', 1.5],
-    ['inches of tops', { form: 'tops', length: { value: 10, unit: 'in' }, ways: 1 }, 'tops', 0.254 * 24],
+    ['tops split in 4', { form: 'tops', length: mm(250), highLength: null, ways: 4 }, 'tops', 1.5],
+    [
+      'inches of tops',
+      { form: 'tops', length: { value: 10, unit: 'in' }, highLength: null, ways: 1 },
+      'tops',
+      0.254 * 24,
+    ],
     [
       'a strip by its loft',
-      { form: 'strip', length: mm(200), width: mm(100), depth: mm(20) },
+      { form: 'strip', length: mm(200), width: mm(100), depth: mm(20), highLength: null, highWidth: null },
       'core',
       400 * 0.011,
     ],
@@ -199,7 +206,7 @@ describe('amounts as they are stated', () => {
       (5 * Math.PI * 60 * 2) / 1000,
     ],
     ['tufts', { form: 'tufts', count: 6, ways: 3 }, 'tops', (6 * 75 * 24) / 3000],
-    ['locks', { form: 'locks', count: 7, eachG: 0.2 }, 'core', 1.4],
+    ['locks', { form: 'locks', grades: [{ name: '', count: 7, eachG: 0.2 }] }, 'core', 1.4],
     ['at most, and less is needed', { form: 'at-most', massG: 99 }, 'core', (Math.PI / 6) * 216 * 0.15],
     ['at most, and more would be needed', { form: 'at-most', massG: 5 }, 'core', 5],
     ['until it covers: calculated', { form: 'until', what: 'cover' }, 'core', (Math.PI / 6) * 216 * 0.15],
@@ -215,11 +222,16 @@ describe('amounts as they are stated', () => {
     ],
     [
       'a strip without its depth',
-      { form: 'strip', length: mm(200), width: mm(100), depth: null },
+      { form: 'strip', length: mm(200), width: mm(100), depth: null, highLength: null, highWidth: null },
       'core',
       'amount_incomplete',
     ],
-    ['tops nobody has weighed', { form: 'tops', length: mm(250), ways: 1 }, 'bare', 'linear_unknown'],
+    [
+      'tops nobody has weighed',
+      { form: 'tops', length: mm(250), highLength: null, ways: 1 },
+      'bare',
+      'linear_unknown',
+    ],
     ['a sheet nobody has weighed', { form: 'sheet', length: mm(20), width: mm(10) }, 'coat', 'areal_unknown'],
     ['wisps nobody has weighed', { form: 'hand', measure: 'wisp', count: 3 }, 'core', 'hand_unweighed'],
     ['tufts of what has no staple', { form: 'tufts', count: 3, ways: 1 }, 'yarn', 'staple_unknown'],
@@ -254,7 +266,7 @@ describe('amounts as they are stated', () => {
           ? [part('c', shapes.ball(30), { uses: [use('core', 'c', 'core', { amount: third })] })]
           : []),
       ],
-      { shared: [{ id: 's', name: 'one weight', massG, isWeighed: true }] },
+      { shared: [{ id: 's', name: 'one weight', massG, highG: null, isWeighed: true }] },
     );
   test('one weight is shared by what the shapes come to, all of it', () => {
     const estimate = estimatePattern(sharing(20), WOOL);
@@ -348,7 +360,10 @@ describe('joins', () => {
       },
     );
   test('a loose end is the rolled section × its length × packed density, and is rolled with its part', () => {
-    const estimate = estimatePattern(two({}), WOOL);
+    const estimate = estimatePattern(
+      two({ looseEnd: { partId: 'leg', length: mm(12), ends: 1, amount: null } }),
+      WOOL,
+    );
     const leg = estimate.parts[1];
     if (leg?.rollUp?.kind !== 'rolled') throw new Error('rolled');
     const tailG = ((Math.PI / 4) * leg.rollUp.solid.widthMm ** 2 * 12 * 0.055) / 1000;
@@ -365,14 +380,15 @@ describe('joins', () => {
     ['its own diameter', 18, 18],
     ['a thick one: at most 30 mm', 44, 30],
   ])('%s', (_name, diameter, tailMm) => {
-    const figure = pattern([part('a', shapes.ball(60)), part('b', shapes.limb(90, diameter))], {
+    // Long enough that 15 % of it is no bound.
+    const figure = pattern([part('a', shapes.ball(60)), part('b', shapes.limb(900, diameter))], {
       joins: [blankJoin('j', 'b', 'a')],
     });
     expect(estimatePattern(figure, WOOL).joins[0]?.tailMm).toBe(tailMm);
   });
   test('a cover is perimeter × band × 2, thick enough for the harder of the two colours', () => {
     const estimate = estimatePattern(
-      two({ cover: { fibreId: 'coat', band: null, words: '', isIfNeeded: false } }),
+      two({ cover: { fibreId: 'coat', band: null, words: '', wordsSizeFraction: 1, isIfNeeded: false } }),
       WOOL,
     );
     const [join] = estimate.joins;
@@ -389,7 +405,7 @@ describe('joins', () => {
   });
   test('a cover belongs to no part: parts and covers add up to the whole', () => {
     const estimate = estimatePattern(
-      two({ cover: { fibreId: 'coat', band: mm(9), words: '', isIfNeeded: false } }),
+      two({ cover: { fibreId: 'coat', band: mm(9), words: '', wordsSizeFraction: 1, isIfNeeded: false } }),
       WOOL,
     );
     const parts = estimate.parts.reduce((sum, { total }) => sum + total.likelyG, 0);
@@ -401,7 +417,11 @@ describe('joins', () => {
   test.each([
     ['a part onto itself', { ontoId: 'leg' }, 'join_to_itself'],
     ['a part that is gone', { ontoId: 'wing' }, 'part_not_found'],
-    ['a loose end of a third', { looseEnd: { partId: 'x', length: null } }, 'loose_end_of_neither'],
+    [
+      'a loose end of a third',
+      { looseEnd: { partId: 'x', length: null, ends: 1, amount: null } },
+      'loose_end_of_neither',
+    ],
   ])('may not be: %s', (_name, more, code) => {
     expect(checkPattern(two(more)).map((problem) => problem.code)).toContain(code);
   });
@@ -467,7 +487,7 @@ describe('what is worth looking at', () => {
     ['a coarse fibre on a small part', part('p', shapes.ball(6)), 'fibre_coarse'],
   ] as const)('%s: a number, and a word about it', (_name, own, code) => {
     const estimate = estimatePattern(pattern([own]), WOOL);
-    const warning = warningsOf(estimate, WOOL.fibres).find((one) => one.code === code);
+    const warning = warningsOf(estimate, WOOL.fibres, pattern([own])).find((one) => one.code === code);
     if (!warning) throw new Error(`no ${code}`);
     expect(warningWords(warning, () => 'Chalk')).toMatch(/^[A-Z0-9].*\.$/);
     expect(Number.isFinite(estimate.total.likelyG)).toBe(true);
@@ -487,15 +507,17 @@ describe('what is worth looking at', () => {
 
 describe('samples teach', () => {
   test('one that was weighed bare moves the felted density toward what it was, and makes it surer', () => {
-    const sample = { rolled: null, felted: null, massG: 1.3 * 0.15 * (Math.PI / 6) * 27 };
+    const sample = { rolled: null, felted: null, massG: 1.3 * 0.15 * (Math.PI / 6) * 27, sizeFraction: 1 };
     const taught = part('p', shapes.ball(30), { sample });
     const [before, after] = [gramsOf(part('p', shapes.ball(30)), 0), gramsOf(taught, 0)];
-    // Log-normal update: prior σ 0.20, one sample of σ 0.10 → four fifths of the way.
-    expect(after / before).toBeCloseTo(1.3 ** 0.8, 9);
-    expect(known(usesOf(taught)[0]).term.sharedSigma).toBeCloseTo(1 / Math.sqrt(25 + 100), 9);
+    // Log-normal update: prior variance 0.15² + 0.12², one sample of 0.10².
+    const [prior, sampled] = [0.15 ** 2 + 0.12 ** 2, 0.1 ** 2];
+    expect(after / before).toBeCloseTo(1.3 ** (prior / (prior + sampled)), 9);
+    const { commonSigma = 0, sharedSigma } = known(usesOf(taught)[0]).term;
+    expect(Math.hypot(commonSigma, sharedSigma)).toBeCloseTo(Math.sqrt(1 / (1 / prior + 1 / sampled)), 9);
   });
   test('sizes before and after move the roll-up, not the grams; other fibres learn nothing', () => {
-    const sample = { rolled: mm(70), felted: mm(60), massG: null };
+    const sample = { rolled: mm(70), felted: mm(60), massG: null, sizeFraction: 1 };
     const [plain, taught] = [part('p', shapes.ball(60)), part('p', shapes.ball(60), { sample })];
     const width = (own: Part) => {
       const { rollUp } = estimatePart(own, WOOL);
@@ -831,11 +853,12 @@ test('the largest doubt is found by simulation too', () => {
     return draws.reduce((sum, draw) => sum + (draw - mean) ** 2, 0) / draws.length;
   };
   const [core, tops, pieces] = [varianceOf('core'), varianceOf('tops'), varianceOf(null)];
-  const all = core + tops + pieces;
+  const common = terms.reduce((sum, own) => sum + (own.commonSigma ?? 0) * own.pieceG * own.count, 0) ** 2;
+  const all = core + tops + pieces + common;
   const fraction = (group: string, cause: string) =>
     estimate.doubts.find((own) => own.group === group && own.cause === cause)?.fraction ?? 0;
   expect(fraction('core', 'density')).toBeCloseTo(core / all, 1);
   expect(fraction('tops', 'density')).toBeCloseTo(tops / all, 1);
   expect(fraction('core', 'piece') + fraction('tops', 'piece')).toBeCloseTo(pieces / all, 1);
-  expect(estimate.doubts[0]).toMatchObject({ group: 'core', cause: 'density' });
+  expect(fraction('', 'common')).toBeCloseTo(common / all, 1);
 });

@@ -155,7 +155,9 @@ describe('what a build leaves hanging', () => {
     const covered = {
       ...figure,
       joins: [
-        joined('hat', 'body', { cover: { fibreId: null, band: null, words: '', isIfNeeded: false } }),
+        joined('hat', 'body', {
+          cover: { fibreId: null, band: null, words: '', wordsSizeFraction: 1, isIfNeeded: false },
+        }),
         ...figure.joins.slice(1),
       ],
     };

@@ -183,7 +183,7 @@ describe('bags of a pack', () => {
           {
             ...blankJoin('j', 'leg', 'body'),
             looseEnd: null,
-            cover: { fibreId: 'coat', band: null, words: '', isIfNeeded: false },
+            cover: { fibreId: 'coat', band: null, words: '', wordsSizeFraction: 1, isIfNeeded: false },
           },
         ],
       },

@@ -45,6 +45,9 @@ const ANY: Readonly<Record<ShapeKind, fc.Arbitrary<Shape>>> = {
     .tuple(size(10, 150), size(3, 20), size(0.5, 30))
     .map(([l, thin, more]) => shapes.taper(l, thin + more, thin)),
   'flat-ellipse': fc.tuple(size(10, 120), size(10, 90), size(2, 12)).map(([l, w, t]) => shapes.flat(l, w, t)),
+  plate: fc
+    .tuple(size(10, 120), size(10, 90), size(2, 12), size(0, 0.5))
+    .map(([l, w, t, share]) => shapes.plate(l, w, t, Math.min(l, w) * share)),
   drop: fc.tuple(size(8, 80), size(4, 120)).map(([d, more]) => shapes.drop(d / 2 + more, d)),
   dome: fc.tuple(size(8, 120), size(6, 90)).map(([d, h]) => shapes.dome(d, h)),
   cone: fc.tuple(size(8, 120), size(8, 90)).map(([h, d]) => shapes.cone(h, d)),
@@ -96,7 +99,9 @@ describe.each(BODIES)('%s', (kind) => {
           const own = (shape as unknown as Record<string, { value: number }>)[name]?.value ?? 0;
           return withSize(bigger, name, mm(own * 2));
         }, shape);
-        const [once, twice] = [solid(shape), solid(doubled)];
+        const corner = shape.kind === 'plate' && shape.corner ? mm(shape.corner.value * 2) : null;
+        const rounded = doubled.kind === 'plate' ? { ...doubled, corner } : doubled;
+        const [once, twice] = [solid(shape), solid(rounded)];
         expect(twice.volumeMm3 / once.volumeMm3).toBeCloseTo(8, 6);
         expect(twice.areaMm2 / once.areaMm2).toBeCloseTo(4, 6);
         expect(twice.centroidMm / once.centroidMm).toBeCloseTo(2, 6);

@@ -34,7 +34,7 @@ const gramsOf = (figure: Pattern): number => {
 
 describe('stated wool of a figure k times as large', () => {
   const grams: Amount = { form: 'grams', massG: 4, highG: null, isWeighed: true };
-  const strip: Amount = { form: 'strip', length: mm(100), width: mm(40), depth: mm(10) };
+  const strip: Amount = { form: 'strip', length: mm(100), width: mm(40), depth: mm(10), highLength: null, highWidth: null };
   test.each<[string, 'core' | 'patch' | 'line', Amount, number]>([
     ['grams of a core', 'core', grams, PER_VOLUME],
     ['grams of a patch', 'patch', grams, PER_SURFACE],
@@ -42,14 +42,14 @@ describe('stated wool of a figure k times as large', () => {
     ['a range of grams', 'core', { ...grams, highG: 6 }, PER_VOLUME],
     ['no more than so many grams', 'core', { form: 'at-most', massG: 4 }, PER_VOLUME],
     ['one of equal parts of a lot', 'core', { form: 'equal-part', lotG: 12, parts: 3 }, PER_VOLUME],
-    ['tops pulled off', 'core', { form: 'tops', length: mm(120), ways: 1 }, PER_VOLUME],
-    ['tops split lengthwise', 'line', { form: 'tops', length: mm(120), ways: 4 }, PER_GIRTH],
+    ['tops pulled off', 'core', { form: 'tops', length: mm(120), highLength: null, ways: 1 }, PER_VOLUME],
+    ['tops split lengthwise', 'line', { form: 'tops', length: mm(120), highLength: null, ways: 4 }, PER_GIRTH],
     ['a strip torn as deep as before', 'core', strip, PER_VOLUME],
     ['a strip for a patch', 'patch', strip, PER_SURFACE],
     ['a piece of sheet', 'core', { form: 'sheet', length: mm(80), width: mm(50) }, PER_VOLUME],
     ['as many pinches', 'core', { form: 'hand', measure: 'pinch', count: 3 }, STAYS],
     ['as many tufts', 'core', { form: 'tufts', count: 5, ways: 1 }, STAYS],
-    ['as many locks', 'core', { form: 'locks', count: 5, eachG: 0.4 }, STAYS],
+    ['as many locks', 'core', { form: 'locks', grades: [{ name: '', count: 5, eachG: 0.4 }] }, STAYS],
   ])('%s', (_name, role, amount, power) => {
     fc.assert(
       fc.property(fc.double({ min: 0.3, max: 3, noNaN: true }), (k) => {
@@ -60,6 +60,30 @@ describe('stated wool of a figure k times as large', () => {
       { numRuns: 25 },
     );
   });
+  test.each([
+    ['pulled off as it is while it is longer than the staple', 120, 0.9, 80, 1, 120 * 0.9 ** 3],
+    ['split in more where it would be shorter', 120, 0.5, 80, 6, 120 * 0.5 ** 3 * 6],
+    ['of a staple nobody knows, as of what tops usually are', 120, 0.5, null, 5, 120 * 0.5 ** 3 * 5],
+    ['one that was shorter from the first stays at that', 60, 0.5, 80, 8, 60],
+  ])('a length of tops is %s', (_name, lengthMm, k, stapleMm, ways, then) => {
+    const figure = stated('core', { form: 'tops', length: mm(lengthMm), highLength: null, ways: 1 });
+    const [use] = resizePattern(figure, k, new Map(), () => stapleMm).parts[0]?.uses ?? [];
+    expect(use).toMatchObject({ amount: { form: 'tops', ways } });
+    const length = use && 'amount' in use && use.amount?.form === 'tops' ? use.amount.length?.value : null;
+    expect(length).toBeCloseTo(then, 9);
+  });
+  test('a flat piece that holds its thickness does so, and its wool grows with its face', () => {
+    const badge = part('p', shapes.flat(40, 20, 4), { core: 'core', holdsThickness: true });
+    const figure = pattern([badge]);
+    expect(resizePattern(figure, 1.5).parts[0]?.shape).toMatchObject({ length: mm(60), width: mm(30), thickness: mm(4) });
+    expect(gramsOf(resizePattern(figure, 1.5)) / gramsOf(figure)).toBeCloseTo(1.5 ** 2, 9);
+  });
+  test('the author’s words say for which size they were written', () => {
+    const figure = stated('core', grams);
+    const words = (own: Pattern) => own.parts[0]?.uses[0];
+    expect(words(resizePattern(figure, 2))).toMatchObject({ wordsSizeFraction: 0.5 });
+    expect(words(resizePattern(resizePattern(figure, 2), 0.5))).toMatchObject({ wordsSizeFraction: 1 });
+  });
   test('turns of yarn go round a girth that grows, as often as before', () => {
     const turns = { form: 'turns', turns: 7, girth: mm(40) } as const;
     const [resized] = resizePattern(stated('core', turns), 1.5).parts[0]?.uses ?? [];
@@ -69,22 +93,23 @@ describe('stated wool of a figure k times as large', () => {
     ['cores', 'core', PER_VOLUME],
     ['patches', 'patch', PER_SURFACE],
   ] as const)('a weight that %s share grows as they do', (_name, role, power) => {
-    const figure = stated(role, { form: 'shared', sharedId: 's' }, { shared: [{ id: 's', name: 's', massG: 9, isWeighed: true }] });
-    expect(resizePattern(figure, 2).shared).toEqual([{ id: 's', name: 's', massG: 9 * 2 ** power, isWeighed: true }]);
+    const figure = stated(role, { form: 'shared', sharedId: 's' }, { shared: [{ id: 's', name: 's', massG: 9, highG: null, isWeighed: true }] });
+    expect(resizePattern(figure, 2).shared).toEqual([{ id: 's', name: 's', massG: 9 * 2 ** power, highG: null, isWeighed: true }]);
   });
   test('a weight nobody takes from, or has said, is not made up', () => {
-    const shared = [{ id: 's', name: 's', massG: null, isWeighed: false }];
+    const shared = [{ id: 's', name: 's', massG: null, highG: null, isWeighed: false }];
     expect(resizePattern(pattern([], { shared }), 2).shared).toEqual(shared);
   });
   test('what is not said stays unsaid', () => {
     const unsaid: Amount[] = [
       { form: 'grams', massG: null, highG: null, isWeighed: false },
-      { form: 'strip', length: null, width: null, depth: null },
+      { form: 'strip', length: null, width: null, depth: null, highLength: null, highWidth: null },
       { form: 'equal-part', lotG: null, parts: 2 },
       { form: 'turns', turns: null, girth: null },
     ];
     for (const amount of unsaid) {
-      expect(resizePattern(stated('core', amount), 3).parts[0]?.uses).toEqual(stated('core', amount).parts[0]?.uses);
+      const [use] = resizePattern(stated('core', amount), 3).parts[0]?.uses ?? [];
+      expect(use).toMatchObject({ amount });
     }
   });
 }); // prettier-ignore

@@ -68,12 +68,17 @@ describe('minutes', () => {
       step('c', 'make', [], { minutes: null }),
       step('d', 'glue', ['y'], { minutes: 3 }),
     ];
-    expect(activeMinutes({ steps })).toEqual({ known: 18, low: 13, high: 23, unknownCount: 1 });
-    expect(waitingMinutes({ steps })).toEqual({ known: 60, low: 60, high: 60, unknownCount: 1 });
+    expect(activeMinutes({ steps, parts: [] })).toEqual({ known: 18, low: 13, high: 23, unknownCount: 1 });
+    expect(waitingMinutes({ steps, links: [], joins: [] })).toEqual({
+      known: 60,
+      low: 60,
+      high: 60,
+      unknownCount: 1,
+    });
   });
   test('glue whose wait is a step of its own is not asked twice', () => {
     const steps = [step('glue', 'glue', ['x']), step('wait', 'wait', ['x'], { waiting: 30 })];
-    expect(waitingMinutes({ steps }).unknownCount).toBe(0);
+    expect(waitingMinutes({ steps, links: [], joins: [] }).unknownCount).toBe(0);
   });
 });
 

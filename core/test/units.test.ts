@@ -2,6 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import {
   parseLength,
+  parseLengthRange,
+  showTypedRange,
   showSizeMm,
   showSizesMm,
   showTypedLength,
@@ -41,12 +43,51 @@ describe('a length as makers type it', () => {
     ['¾ inch', 'mm', 0.75, 'in'],
     ['3⁄16″', 'mm', 0.1875, 'in'],
     [' .5 IN ', 'mm', 0.5, 'in'],
+    ['2 ft', 'mm', 24, 'in'],
+    ['1½ ft', 'mm', 18, 'in'],
+    ['1.5 m', 'in', 1500, 'mm'],
   ];
   test.each(rows)('%j read in %s', (text, unit, value, readUnit) => {
     expect(parseLength(text, unit)).toEqual({ ok: true, length: { value, unit: readUnit } });
   });
 
-  test.each(['abc', '', 'six', '6 feet', '2.5 1/2', '1/0', '--3', '1e9', '6 6', 'NaN', 'Infinity'])(
+  test.each([
+    ['8–9 in', 'mm', 8, 9, 'in'],
+    ['1–1½ in', 'mm', 1, 1.5, 'in'],
+    ['30-60 cm', 'in', 300, 600, 'mm'],
+    ['30 to 60 cm', 'in', 300, 600, 'mm'],
+    ['2 ft', 'mm', 24, null, 'in'],
+    ['1.5 m', 'mm', 1500, null, 'mm'],
+    ['40', 'mm', 40, null, 'mm'],
+    ['8–8 in', 'mm', 8, null, 'in'],
+  ] as const)('%j is from – to, its unit said once', (text, unit, low, high, readUnit) => {
+    expect(parseLengthRange(text, unit)).toEqual({
+      ok: true,
+      range: {
+        low: { value: low, unit: readUnit },
+        high: high === null ? null : { value: high, unit: readUnit },
+      },
+    });
+  });
+  test.each(['9–8 in', '8–', '–', '1–2–3 cm', '-5 mm', 'a–b'])('%j is no range', (text) => {
+    const read = parseLengthRange(text, 'mm');
+    expect(read.ok && read.range.high !== null).toBe(false);
+  });
+  test('a range that is shown reads back as itself', () => {
+    const lengths = fc.record({
+      low: fc.integer({ min: 1, max: 500 }),
+      more: fc.integer({ min: 1, max: 500 }),
+    });
+    fc.assert(
+      fc.property(lengths, fc.constantFrom<LengthUnit>('mm', 'in'), ({ low, more }, unit) => {
+        const by = unit === 'in' ? 16 : 1;
+        const range = { low: { value: low / by, unit }, high: { value: (low + more) / by, unit } };
+        expect(parseLengthRange(showTypedRange(range), 'mm')).toEqual({ ok: true, range });
+      }),
+    );
+  });
+
+  test.each(['abc', '', 'six', '6 miles', '2.5 1/2', '1/0', '--3', '1e9', '6 6', 'NaN', 'Infinity'])(
     '%j is no length',
     (text) => {
       expect(parseLength(text, 'mm')).toEqual({ ok: false, refusal: { code: 'length_not_read', text } });

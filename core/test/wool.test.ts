@@ -162,8 +162,8 @@ describe('roll-up size', () => {
     if (rolled.kind !== 'rolled') throw new Error('rolled');
     expect(massG / (rolled.solid.volumeMm3 / 1000)).toBeCloseTo(0.055, 9);
   });
-  test('a roll grows mostly across: length × q^0.15, width × q^0.425', () => {
-    const rolled = rollUpSize(solid(shapes.limb(70, 14)), 1, firm('tight', 0.055, 0.2));
+  test('a roll with flat ends grows mostly across: length × q^0.15, width × q^0.425', () => {
+    const rolled = rollUpSize(solid(shapes.taper(70, 14, 14)), 1, firm('tight', 0.055, 0.2));
     if (rolled.kind !== 'rolled') throw new Error('rolled');
     const q = 0.2 / 0.055;
     expect(rolled.solid.heightMm).toBeCloseTo(70 * q ** 0.15, 6);

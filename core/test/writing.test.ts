@@ -88,7 +88,7 @@ describe('what is read in a step’s words', () => {
   test.each<[string, Partial<Amount>, string | null, string]>([
     [
       '25 cm of chalk split in 2',
-      { form: 'tops', length: mm(250), ways: 2 },
+      { form: 'tops', length: mm(250), highLength: null, ways: 2 },
       'chalk',
       '25 cm of chalk split in 2',
     ],

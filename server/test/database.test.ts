@@ -86,6 +86,9 @@ const BALL_OF_FIRST = JSON.stringify({
   steps: [],
 });
 
+/** A document of the fourth format, as bare as one can be. */
+const BARE_FOURTH = JSON.stringify({ formatVersion: 4, parts: [], joins: [], steps: [], shared: [] });
+
 describe('migrations', () => {
   test('a step that fails is undone whole, and the steps before it stand', () => {
     const db = new Database(':memory:');
@@ -141,8 +144,8 @@ describe('migrations', () => {
     migrate(old, MIGRATIONS.slice(0, 7));
     const roster = [{ ...blankSeat(2), name: 'Mara', isLeftHanded: true }];
     old.exec(`
-      INSERT INTO pattern (id, document, created_at, updated_at) VALUES ('p', '{}', '2026-01-01', '2026-01-01');
-      INSERT INTO revision (id, pattern_id, number, document, published_at) VALUES ('r', 'p', 1, '{}', '2026-01-01');
+      INSERT INTO pattern (id, document, created_at, updated_at) VALUES ('p', '${BARE_FOURTH}', '2026-01-01', '2026-01-01');
+      INSERT INTO revision (id, pattern_id, number, document, published_at) VALUES ('r', 'p', 1, '${BARE_FOURTH}', '2026-01-01');
       INSERT INTO item (id, kind, name, properties, created_at, updated_at) VALUES ('n', 'needle', '38', '{}', '2026-01-01', '2026-01-01');
       INSERT INTO run (id, version, name, date, seats, spare_packs, revision_id, scale_step_g, extra_fraction, skill, wanted_chance, created_at, updated_at)
       VALUES ('c', 5, 'Saturday', '2026-12-05', 11, 2, 'r', 0.1, 0.15, 'first-timer', 0.95, '2026-01-01', '2026-01-02'),

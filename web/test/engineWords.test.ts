@@ -86,7 +86,7 @@ describe('names', () => {
       { ...blankPart('l', 'Leg'), count: 2 },
     ],
     joins: [blankJoin('j', 'l', 'b')],
-    shared: [{ id: 's', name: 'plum for the arms', massG: 9, isWeighed: true }],
+    shared: [{ id: 's', name: 'plum for the arms', massG: 9, highG: null, isWeighed: true }],
   };
   test('of a part with its number, and of a join by both its parts', () => {
     expect(ownerLine({ kind: 'part', id: 'l' }, pattern)).toBe('2 Leg ×2');

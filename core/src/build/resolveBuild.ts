@@ -5,12 +5,14 @@ import {
   isSameThing,
   isWool,
   NO_CHOICES,
+  repeatsOf,
   type Choices,
   type FindingUse,
   type Join,
   type Minutes,
   type Part,
   type Pattern,
+  type Step,
   type Swap,
   type ThingKind,
   type ThingRef,
@@ -149,7 +151,8 @@ function withSwap(pattern: Pattern, swapId: string): Pattern {
     steps: pattern.steps.map((step) => ({
       ...step,
       text: texts.get(step.id) ?? step.text,
-      minutes: step.id === timed ? longer(step.minutes, swap.moreMinutes) : step.minutes,
+      minutes:
+        step.id === timed ? longer(step.minutes, swap.moreMinutes / timesOf(step, pattern)) : step.minutes,
     })),
   };
 }
@@ -168,6 +171,10 @@ function stepOfSwap(
         : joins.find(({ id }) => id === of.id)?.partId;
   return (steps.find(({ partIds }) => partIds.some((id) => id === partId)) ?? steps.at(-1))?.id;
 }
+
+/** Into how many repeats more minutes are parted, where the minutes are each repeat’s. */
+const timesOf = (step: Step, { parts }: Pattern): number =>
+  step.areMinutesEach ? (repeatsOf(step, parts)?.likely ?? 1) : 1;
 
 /** Minutes nobody has said stay unsaid; nothing takes less than no time. */
 const longer = (minutes: Minutes | null, by: number): Minutes | null => {

@@ -1,6 +1,6 @@
 import { findingMassG, type Finding } from '../finding/index.ts';
 import type { Cut, Pattern } from '../pattern/index.ts';
-import type { Solid } from '../shapes/index.ts';
+import { runMm, type Solid } from '../shapes/index.ts';
 import {
   bindingLength,
   cordLength,
@@ -76,7 +76,10 @@ function lengthOf(
   switch (cut.kind) {
     case 'wire': {
       const wireMm = finding?.measure.by === 'length' ? finding.measure.diameterMm : null;
-      return wireLength(cut, wireMm, (partId) => solids.get(partId)?.heightMm ?? null);
+      return wireLength(cut, wireMm, (partId) => {
+        const solid = solids.get(partId);
+        return solid ? runMm(solid) : null;
+      });
     }
     case 'covering':
       return coveringLength(cut);

@@ -1,4 +1,4 @@
-import { mmOrNull, type Part, type Use } from '../pattern/index.ts';
+import { countRange, mmOrNull, type Count, type Part, type Use } from '../pattern/index.ts';
 import type { Solid } from '../shapes/index.ts';
 
 /** Something laid on a piece, drawn at its true size where we put it; in mm of the front view. */
@@ -58,31 +58,34 @@ function insertsOf({ uses }: Part, height: number, width: number, insertsCm3: nu
   }));
 }
 
+/** As many as there likely are; one where nobody has said. */
+const drawnCount = (count: Count): number => Math.round(countRange(count)?.likely ?? 1);
+
 function decorate(use: Use, width: number, height: number): Decoration[] {
   switch (use.role) {
     case 'coat':
       return coatDecorations(use, width, height);
     case 'patch': {
       const size = ellipseSize(use);
-      return size
-        ? spread(use.count, width).map((x) => ellipse(use.fibreId, x, height * 0.52, size, use.count))
-        : [];
+      const many = drawnCount(use.count);
+      return size ? spread(many, width).map((x) => ellipse(use.fibreId, x, height * 0.52, size, many)) : [];
     }
     case 'dot': {
       const d = mmOrNull(use.diameter);
       if (d === null) return [];
-      return spread(use.count, width).map((x, i) =>
+      return spread(drawnCount(use.count), width).map((x, i) =>
         ellipse(use.fibreId, x, height * (0.26 + 0.12 * (i % 3)), [d, d], 1),
       );
     }
     case 'line': {
       const lengthMm = mmOrNull(use.length);
       if (lengthMm === null) return [];
-      return Array.from({ length: use.count }, (_, i): Decoration => ({
+      const many = drawnCount(use.count);
+      return Array.from({ length: many }, (_, i): Decoration => ({
         kind: 'line',
         fibreId: use.fibreId,
         x: width / 2,
-        y: height * (0.5 + 0.14 * (i - (use.count - 1) / 2)),
+        y: height * (0.5 + 0.14 * (i - (many - 1) / 2)),
         lengthMm,
         isUpright: lengthMm > width && lengthMm <= height,
       }));

@@ -1,5 +1,5 @@
 import { byFineness, finenessOf, type Needle, type NeedleWanted, wantedKey } from '../needles/index.ts';
-import { minutesRange, type Pattern } from '../pattern/index.ts';
+import { workMinutes, type Pattern } from '../pattern/index.ts';
 import type { Provision, Tool } from '../tools/index.ts';
 import type { SumWithUnknown } from '../wool/index.ts';
 import {
@@ -229,8 +229,9 @@ function exposureOf(stepIds: readonly string[], { build, ladder }: Room): number
   const ids = new Set(stepIds);
   return build.steps.reduce((sum, step) => {
     const facts = ladder.facts.get(step.id);
-    if (!ids.has(step.id) || !facts || step.minutes === null) return sum;
-    return sum + minutesRange(step.minutes).likely * riskFactor(risksOf(facts, step.stroke));
+    const work = step.minutes === null ? null : workMinutes(step, build);
+    if (!ids.has(step.id) || !facts || work === null) return sum;
+    return sum + work.likely * riskFactor(risksOf(facts, step.stroke));
   }, 0);
 }
 

@@ -1,6 +1,5 @@
 import { finenessOf, type NeedleWanted, wantedKey } from '../needles/index.ts';
 import {
-  minutesRange,
   needleOf,
   needleTask,
   type NeedleHabit,
@@ -8,6 +7,7 @@ import {
   type Pattern,
   type Stage,
   type Step,
+  workMinutes,
 } from '../pattern/index.ts';
 
 /** What tells a maker to take the next needle: never a time. */
@@ -46,13 +46,13 @@ export interface NeedlePath {
 }
 
 /** The needles of a pattern as they follow one another in the hand. */
-export function needlePath(pattern: Pick<Pattern, 'steps'> & NeedleHabit): NeedlePath {
+export function needlePath(pattern: Pick<Pattern, 'steps' | 'parts'> & NeedleHabit): NeedlePath {
   const needles = oneProfileEach(pattern.steps.map((step) => needleOf(step, pattern)));
   const stretches = pattern.steps.map((step, at): Stretch => ({
     step,
     at,
     wanted: needles[at] ?? null,
-    minutes: step.minutes === null ? null : minutesRange(step.minutes).likely,
+    minutes: step.minutes === null ? null : (workMinutes(step, pattern)?.likely ?? null),
   }));
   const inHand = stretches.filter((stretch): stretch is InHand => stretch.wanted !== null);
   const changes = inHand.slice(1).flatMap((after, index) => {

@@ -1,6 +1,6 @@
 import { counted } from '../words/index.ts';
 import { takingsOfPlan } from '../portions/index.ts';
-import { minutesRange, type Minutes } from '../pattern/index.ts';
+import { minutesRange, workMinutes, type Minutes } from '../pattern/index.ts';
 import { showNumber } from '../units/index.ts';
 import type { ExactCut } from '../cuts/index.ts';
 import type { PackGroup } from '../run/index.ts';
@@ -96,8 +96,9 @@ function samples({ toPack, packs }: PaperSource) {
     rows: toPack.groups.flatMap(({ key, sample, build, demonstrations }) => {
       if (sample) {
         const done = build.steps.slice(0, sample.stepNumber);
-        const minutes = done.reduce((sum, step) => sum + longest(step.minutes), 0);
-        const unknown = done.filter((step) => step.minutes === null).length;
+        const work = done.map((step) => workMinutes(step, build));
+        const minutes = work.reduce((sum, own) => sum + (own?.high ?? 0), 0);
+        const unknown = work.filter((own) => own === null).length;
         const why = sample.why === 'waiting' ? 'the class need not wait' : 'a later session begins there';
         const words = unknown > 0 ? `≥ ${Math.round(minutes)}` : String(Math.round(minutes));
         return [row([`Sample up to step ${sample.stepNumber}`, why, words, ''], { ticks: 1 })];
@@ -119,7 +120,7 @@ function beforehand({ toPack, input }: PaperSource) {
       return build.steps.flatMap((step, at) => {
         if (step.waiting === null && step.act.kind !== 'sew') return [];
         const wait = longest(step.waiting);
-        const work = step.minutes === null ? null : longest(step.minutes);
+        const work = workMinutes(step, build)?.high ?? null;
         return [
           row(
             [

@@ -20,11 +20,21 @@ export type Until = (typeof UNTIL)[number];
 export const Amount = discriminated('form', [
   /** `highG` makes it a range. */
   Type.Object({ form: Type.Literal('grams'), massG: Grams, highG: Grams, isWeighed: Type.Boolean() }, strict),
-  /** Torn from a batt; by its loft where a depth is said, by grams per m² otherwise. */
-  Type.Object({ form: Type.Literal('strip'), length: Size, width: Size, depth: Size }, strict),
+  /** Torn from a batt, each side a range where its high end is said; by its loft where a depth is said, by grams per m² otherwise. */
+  Type.Object(
+    {
+      form: Type.Literal('strip'),
+      length: Size,
+      width: Size,
+      depth: Size,
+      highLength: Size,
+      highWidth: Size,
+    },
+    strict,
+  ),
   /** Cut from a batt, sheet or pre-felt, by grams per m². */
   Type.Object({ form: Type.Literal('sheet'), length: Size, width: Size }, strict),
-  Type.Object({ form: Type.Literal('tops'), length: Size, ways: Ways }, strict),
+  Type.Object({ form: Type.Literal('tops'), length: Size, highLength: Size, ways: Ways }, strict),
   Type.Object({ form: Type.Literal('hand'), measure: oneOf(HAND_MEASURES), count: Some }, strict),
   /** One of so many equal parts of a weighed lot. */
   Type.Object({ form: Type.Literal('equal-part'), lotG: Grams, parts: Some }, strict),
@@ -38,7 +48,17 @@ export const Amount = discriminated('form', [
   /** Turns of yarn round a girth; null: round the part. */
   Type.Object({ form: Type.Literal('turns'), turns: Some, girth: Size }, strict),
   Type.Object({ form: Type.Literal('tufts'), count: Some, ways: Ways }, strict),
-  Type.Object({ form: Type.Literal('locks'), count: Some, eachG: Grams }, strict),
+  /** Counted and graded: two long alike, one thick, two short. */
+  Type.Object(
+    {
+      form: Type.Literal('locks'),
+      grades: Type.Array(
+        Type.Object({ name: Type.String({ maxLength: 60 }), count: Some, eachG: Grams }, strict),
+        { minItems: 1, maxItems: 8 },
+      ),
+    },
+    strict,
+  ),
   /** Cut off hair that was laid before: takes none. */
   Type.Object({ form: Type.Literal('trimmings'), ofUseId: orUnknown(Id) }, strict),
   Type.Object({ form: Type.Literal('until'), what: oneOf(UNTIL) }, strict),
@@ -67,9 +87,9 @@ export const AMOUNT_FORMS = [
 
 const BLANK: { readonly [F in AmountForm]: Extract<Amount, { form: F }> } = {
   grams: { form: 'grams', massG: null, highG: null, isWeighed: false },
-  strip: { form: 'strip', length: null, width: null, depth: null },
+  strip: { form: 'strip', length: null, width: null, depth: null, highLength: null, highWidth: null },
   sheet: { form: 'sheet', length: null, width: null },
-  tops: { form: 'tops', length: null, ways: 1 },
+  tops: { form: 'tops', length: null, highLength: null, ways: 1 },
   hand: { form: 'hand', measure: 'pinch', count: 1 },
   'equal-part': { form: 'equal-part', lotG: null, parts: 2 },
   shared: { form: 'shared', sharedId: null },
@@ -78,7 +98,7 @@ const BLANK: { readonly [F in AmountForm]: Extract<Amount, { form: F }> } = {
   'at-most': { form: 'at-most', massG: null },
   turns: { form: 'turns', turns: null, girth: null },
   tufts: { form: 'tufts', count: 1, ways: 1 },
-  locks: { form: 'locks', count: null, eachG: null },
+  locks: { form: 'locks', grades: [{ name: '', count: null, eachG: null }] },
   trimmings: { form: 'trimmings', ofUseId: null },
   until: { form: 'until', what: 'cover' },
 };

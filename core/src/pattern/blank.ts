@@ -22,13 +22,15 @@ export const BLANK_WRITING = {
   prerequisites: '',
   sidesSeen: null,
   rights: OWN_RIGHTS,
+  grants: [],
+  weighedMakeG: null,
 } satisfies Partial<Pattern>;
 
 /** A pattern with nothing in it yet. */
 export function blankPattern(title: string): Pattern {
   return {
     format: 'lanakit-pattern',
-    formatVersion: 4,
+    formatVersion: 5,
     title,
     finishedHeight: null,
     level: null,
@@ -55,6 +57,10 @@ export function blankPart(id: string, name: string): Part {
     count: 1,
     firmness: 'firm',
     packing: null,
+    margin: null,
+    thinLayers: null,
+    holdsThickness: false,
+    endsApart: false,
     uses: [blankUse(`${id.slice(0, 34)}-core`, 'core')],
     sample: null,
     exactness: [],
@@ -63,6 +69,14 @@ export function blankPart(id: string, name: string): Part {
   };
 }
 
+/** An end that stays loose, as long as is usual. */
+export const blankLooseEnd = (partId: string): NonNullable<Join['looseEnd']> => ({
+  partId,
+  length: null,
+  ends: 1,
+  amount: null,
+});
+
 /** A new join: needled, with a loose end of what is set on, not covered. */
 export const blankJoin = (id: string, partId: string, ontoId: string): Join => ({
   id,
@@ -70,7 +84,7 @@ export const blankJoin = (id: string, partId: string, ontoId: string): Join => (
   ontoId,
   method: 'needled',
   count: null,
-  looseEnd: { partId, length: null },
+  looseEnd: blankLooseEnd(partId),
   across: null,
   sink: null,
   cover: null,
@@ -103,6 +117,7 @@ export const BLANK_STEP: Omit<Step, 'id'> = {
   depth: null,
   cue: '',
   minutes: null,
+  areMinutesEach: true,
   waiting: null,
   checks: [],
   cautions: { added: [], dismissed: [] },

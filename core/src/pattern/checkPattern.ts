@@ -97,7 +97,12 @@ export function checkPart(part: Part, pointer: string): Problem[] {
   ];
 }
 
-const checkUse = (use: Use, pointer: string): Problem[] => checkLengths(use, pointer, false);
+const checkUse = (use: Use, pointer: string): Problem[] => [
+  ...checkLengths(use, pointer, false),
+  ...(use.role === 'patch' || use.role === 'line' || use.role === 'dot'
+    ? checkCount(use.count, `${pointer}/count`)
+    : []),
+];
 
 /** Names of things that are no longer in the pattern. */
 function strayNames(part: Part, pattern: Pattern, pointer: string): Problem[] {

@@ -12,6 +12,7 @@ export {
   BLANK_WRITING,
   blankCheck,
   blankJoin,
+  blankLooseEnd,
   blankOption,
   blankPart,
   blankPattern,
@@ -55,7 +56,14 @@ export {
   type SchoolKind,
 } from './school.ts';
 export { linkCircle, type Precedence } from './linkCircle.ts';
-export { activeMinutes, isWaitedFor, waitingMinutes, type MinutesTotal } from './stepMinutes.ts';
+export {
+  activeMinutes,
+  isWaitedFor,
+  repeatsOf,
+  waitingMinutes,
+  workMinutes,
+  type MinutesTotal,
+} from './stepMinutes.ts';
 export { isSameThing, knownIds, type KnownIds } from './things.ts';
 export { Join, JOIN_METHODS, type JoinMethod } from './join.ts';
 export { isIncomplete, missingForPublishing, missingInPart } from './missingForPublishing.ts';
@@ -126,6 +134,7 @@ export {
   type Stroke,
 } from './step.ts';
 export {
+  upgradeMinutes,
   upgradePattern,
   upgradeNeedle,
   type PatternOfAnyFormat,

@@ -1,6 +1,7 @@
 import type { Problem } from '../problems/index.ts';
 import { sizesOf } from '../shapes/index.ts';
 import type { Amount } from './amount.ts';
+import type { Join } from './join.ts';
 import type { Part, Pattern } from './pattern.ts';
 import { isWool, type Use } from './use.ts';
 
@@ -12,11 +13,14 @@ export function missingForPublishing(pattern: Pattern): Problem[] {
   if (pattern.parts.length === 0) return [{ code: 'no_parts', pointer: '/parts' }];
   return [
     ...pattern.parts.flatMap((part, index) => missingInPart(part, `/parts/${index}`)),
-    ...pattern.joins.flatMap(({ cover }, index): Problem[] =>
-      cover?.fibreId === null
-        ? [{ code: 'fibre_missing', pointer: `/joins/${index}/cover`, role: 'join' }]
-        : [],
-    ),
+    ...pattern.joins.flatMap((join, index): Problem[] => [
+      ...(join.cover?.fibreId === null
+        ? [{ code: 'fibre_missing', pointer: `/joins/${index}/cover`, role: 'join' } as const]
+        : []),
+      ...(isEndUnknown(join, pattern.parts)
+        ? [{ code: 'loose_end_unknown', pointer: `/joins/${index}/looseEnd` } as const]
+        : []),
+    ]),
     ...pattern.shared.flatMap(({ massG }, index): Problem[] =>
       massG === null ? [{ code: 'weight_missing', pointer: `/shared/${index}/massG` }] : [],
     ),
@@ -27,6 +31,20 @@ export function missingForPublishing(pattern: Pattern): Problem[] {
       ...(count === null ? [{ code: 'count_missing', pointer: `/findings/${index}/count` } as const] : []),
     ]),
   ];
+}
+
+/** Shapes that tell nothing of what a loose end of them is like. */
+const SHAPELESS = new Set<Part['shape']['kind']>(['by-count', 'by-grams', 'patch', 'fringe']);
+
+/** A loose end beside an amount (not in it) whose part's shape tells nothing of it, and of which too little is said. */
+function isEndUnknown({ looseEnd }: Join, parts: readonly Part[]): boolean {
+  const part = looseEnd && parts.find(({ id }) => id === looseEnd.partId);
+  if (!looseEnd || !part || !SHAPELESS.has(part.shape.kind)) return false;
+  const core = part.uses.find(({ role }) => role === 'core');
+  const isStated = part.shape.kind === 'by-grams' || (core && isWool(core) && core.amount !== null);
+  if (isStated && !part.endsApart) return false;
+  const { amount, length } = looseEnd;
+  return amount?.by === 'grams' ? amount.massG === null : amount === null || length === null;
 }
 
 /** What is unknown of one part. @param pointer JSON pointer of the part */
@@ -67,6 +85,9 @@ function missingInUse(use: Use, { shape }: Part, pointer: string): Problem[] {
       ? [{ code: 'fibre_missing', pointer: `${pointer}/fibreId`, role: use.role } as const]
       : []),
     ...(use.amount === null ? missingSizes(use, pointer) : []),
+    ...(use.amount === null && 'count' in use && use.count === null
+      ? [{ code: 'count_missing', pointer: `${pointer}/count` } as const]
+      : []),
     ...amount,
   ];
 }
@@ -102,9 +123,10 @@ function missingSizes(use: Use, pointer: string): Problem[] {
 }
 
 /** What an author may leave out and still have said how much. */
-const MAY_BE_UNSAID = new Set(['highG', 'girth', 'depth']);
+const MAY_BE_UNSAID = new Set(['highG', 'highLength', 'highWidth', 'girth', 'depth']);
 
 /** An amount of which something is not said yet. Without its depth a strip is unknown: its loft would be guessed. */
 export const isIncomplete = (amount: Amount): boolean =>
   Object.entries(amount).some(([key, value]) => value === null && !MAY_BE_UNSAID.has(key)) ||
-  (amount.form === 'strip' && amount.depth === null);
+  (amount.form === 'strip' && amount.depth === null) ||
+  (amount.form === 'locks' && amount.grades.some(({ count, eachG }) => count === null || eachG === null));

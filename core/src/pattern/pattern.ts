@@ -10,7 +10,7 @@ import { Count } from './count.ts';
 import { Cut } from './cut.ts';
 import { Join } from './join.ts';
 import { Colourway, FibreSlot, Option, OptionLimit, Swap } from './option.ts';
-import { Rights } from './rights.ts';
+import { PERMITTED, Rights } from './rights.ts';
 import { School } from './school.ts';
 import { STAGES } from './stage.ts';
 import { Session, Step, StepLink } from './step.ts';
@@ -19,6 +19,7 @@ import { Use } from './use.ts';
 export const LEVELS = ['first-timer', 'some-practice', 'practised'] as const;
 export type Level = (typeof LEVELS)[number];
 
+const Size = orUnknown(Length);
 const SizeOfShape = Type.String({ maxLength: 20, description: 'a size of the shape' });
 
 /** A size that follows from something else. */
@@ -50,6 +51,8 @@ export const Sample = Type.Object(
     felted: orUnknown(Length),
     /** One finished piece on the scale, grams. */
     massG: orUnknown(Type.Number({ exclusiveMinimum: 0, maximum: 10_000 })),
+    /** The size it was made in, of the part's present one, linear. */
+    sizeFraction: Type.Number({ exclusiveMinimum: 0 }),
   },
   strict,
 );
@@ -67,6 +70,14 @@ export const Part = Type.Object(
     firmness: oneOf(FIRMNESSES),
     /** How the core is packed before felting; null: rolled tight, flat pieces laid loose. */
     packing: orUnknown(oneOf(PACKINGS)),
+    /** Of a flat piece: what is folded in all round; null: 8 mm. */
+    margin: Size,
+    /** Of a flat piece: in how many thin layers it is laid; null: the maker's choice. */
+    thinLayers: orUnknown(Type.Integer({ minimum: 1, maximum: 20 })),
+    /** In another size it stays as thick as it is. */
+    holdsThickness: Type.Boolean(),
+    /** Loose ends come on top of a stated or weighed amount; false: they are in it. */
+    endsApart: Type.Boolean(),
     /** From the inside out. */
     uses: Type.Array(Use, { maxItems: 40 }),
     sample: orUnknown(Sample),
@@ -89,6 +100,8 @@ export const SharedWeight = Type.Object(
     id: Id,
     name: Type.String({ maxLength: 80 }),
     massG: orUnknown(Type.Number({ exclusiveMinimum: 0, maximum: 10_000 })),
+    /** Makes it a range. */
+    highG: orUnknown(Type.Number({ exclusiveMinimum: 0, maximum: 10_000 })),
     isWeighed: Type.Boolean(),
   },
   strict,
@@ -160,7 +173,7 @@ export const SIDES_SEEN = ['figure', 'viewer'] as const;
 export const Pattern = Type.Object(
   {
     format: Type.Literal('lanakit-pattern'),
-    formatVersion: Type.Literal(4),
+    formatVersion: Type.Literal(5),
     title: Type.String({ maxLength: 120 }),
     finishedHeight: Type.Union([Length, Type.Null()]),
     /** Null: as it is proposed from the pattern itself. */
@@ -196,6 +209,10 @@ export const Pattern = Type.Object(
     prerequisites: Type.String({ maxLength: 600 }),
     sidesSeen: orUnknown(oneOf(SIDES_SEEN)),
     rights: Rights,
+    /** What whoever buys or gets the pattern may do with it, of a design that is one's own. */
+    grants: Type.Array(oneOf(PERMITTED), { maxItems: PERMITTED.length, uniqueItems: true }),
+    /** One finished make on the scale, all its wool and nothing else, grams: evidence for how it felts. */
+    weighedMakeG: orUnknown(Type.Number({ exclusiveMinimum: 0, maximum: 10_000 })),
   },
   strict,
 );

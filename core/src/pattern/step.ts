@@ -142,8 +142,10 @@ export const Step = Type.Object(
     depth: orUnknown(oneOf(DEPTHS)),
     /** When to change the needle or stop, in words; never a time. */
     cue: Words(200),
-    /** Active, at the author’s pace, all repeats together. */
+    /** Active, at the author’s pace. */
     minutes: orUnknown(Minutes),
+    /** Of each repeat; false: of all of them together. */
+    areMinutesEach: Type.Boolean(),
     /** Nobody has to do anything: drying, setting, soaking. */
     waiting: orUnknown(Minutes),
     checks: Type.Array(Check, { maxItems: 6 }),

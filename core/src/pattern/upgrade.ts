@@ -1,11 +1,13 @@
 import type { Firmness } from '../fibre/index.ts';
 import type { Shape } from '../shapes/index.ts';
 import { byGauge } from '../needles/index.ts';
+import type { Amount } from './amount.ts';
 import { BLANK_STEP, BLANK_WRITING } from './blank.ts';
-import type { Level, Part, Pattern } from './pattern.ts';
+import type { Join } from './join.ts';
+import type { Level, Part, Pattern, SharedWeight } from './pattern.ts';
 import type { Stage } from './stage.ts';
 import type { PLAIN_ACTS, Step } from './step.ts';
-import { blankUse } from './use.ts';
+import { blankUse, type Use, type WoolUse } from './use.ts';
 
 type PlainAct = (typeof PLAIN_ACTS)[number];
 
@@ -20,12 +22,47 @@ interface PartOfFirst {
   readonly coat: { readonly fibreId: string | null } | null;
 }
 
+/** A union without some fields, member by member. */
+type Without<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never;
+
+/** An amount as the first four formats had it: of lengths no ranges, locks all alike. */
+type AmountOfFourth =
+  | Without<Exclude<Amount, { form: 'locks' }>, 'highLength' | 'highWidth'>
+  | { readonly form: 'locks'; readonly count: number | null; readonly eachG: number | null };
+type UseOfFourth = Without<Use, 'alsoSaid' | 'amount' | 'wordsSizeFraction'> & {
+  readonly amount?: AmountOfFourth | null;
+};
+type PartOfFourth = Omit<
+  Part,
+  'uses' | 'sample' | 'margin' | 'thinLayers' | 'holdsThickness' | 'endsApart'
+> & {
+  readonly uses: readonly UseOfFourth[];
+  readonly sample: Omit<NonNullable<Part['sample']>, 'sizeFraction'> | null;
+};
+type JoinOfFourth = Omit<Join, 'looseEnd' | 'cover'> & {
+  readonly cover: Omit<NonNullable<Join['cover']>, 'wordsSizeFraction'> | null;
+  readonly looseEnd: Pick<NonNullable<Join['looseEnd']>, 'partId' | 'length'> | null;
+};
+type StepOfFourth = Omit<Step, 'areMinutesEach'>;
+
+/** A document of the fourth: a number for every amount, minutes of all repeats together. */
+export type PatternOfFourth = Omit<
+  Pattern,
+  'formatVersion' | 'parts' | 'joins' | 'steps' | 'shared' | 'grants' | 'weighedMakeG'
+> & {
+  readonly formatVersion: 4;
+  readonly parts: readonly PartOfFourth[];
+  readonly joins: readonly JoinOfFourth[];
+  readonly steps: readonly StepOfFourth[];
+  readonly shared: readonly Omit<SharedWeight, 'highG'>[];
+};
+
 /** A step of the third format: its own needle was a gauge and nothing more. */
-type StepOfThird = Omit<Step, 'needle'> & { readonly needle: NeedleOfThird };
+type StepOfThird = Omit<StepOfFourth, 'needle'> & { readonly needle: NeedleOfThird };
 type NeedleOfThird = { readonly by: 'stage' | 'none' } | { readonly by: 'gauge'; readonly gauge: number };
 
 /** A document of the third: everything about the writing, a gauge for each stage. */
-export type PatternOfThird = Omit<Pattern, 'formatVersion' | 'school' | 'stageNeedles' | 'steps'> & {
+export type PatternOfThird = Omit<PatternOfFourth, 'formatVersion' | 'school' | 'stageNeedles' | 'steps'> & {
   readonly formatVersion: 3;
   readonly steps: readonly StepOfThird[];
   readonly stageNeedles: readonly { readonly stage: Stage; readonly gauge: number }[];
@@ -41,7 +78,7 @@ interface StepOfSecond {
   readonly minutes: number | null;
 }
 
-type PartOfSecond = Omit<Part, 'exactness' | 'hides' | 'outlineRights'>;
+type PartOfSecond = Omit<PartOfFourth, 'exactness' | 'hides' | 'outlineRights'>;
 
 type Heading = Pick<Pattern, 'format' | 'title' | 'finishedHeight' | 'lengthUnit'> & {
   readonly level: Level;
@@ -56,23 +93,26 @@ export type PatternOfFirst = Heading & {
 
 /** A document of the second: layers, joins, cut lengths; steps that are a text and a needle. */
 export type PatternOfSecond = Heading &
-  Pick<Pattern, 'joins' | 'joinsApart' | 'cuts' | 'findings' | 'shared'> & {
+  Pick<PatternOfFourth, 'joins' | 'joinsApart' | 'cuts' | 'findings' | 'shared'> & {
     readonly formatVersion: 2;
     readonly parts: readonly PartOfSecond[];
   };
 
-export type PatternOfAnyFormat = Pattern | PatternOfThird | PatternOfSecond | PatternOfFirst;
+export type PatternOfAnyFormat =
+  Pattern | PatternOfFourth | PatternOfThird | PatternOfSecond | PatternOfFirst;
 
 /** Brings a stored document forward to the format of today; one that is there already comes back as it is. */
 export function upgradePattern(document: PatternOfAnyFormat): Pattern {
   switch (document.formatVersion) {
     case 1:
-      return fourthFrom(thirdFrom(secondFrom(document)));
+      return fifthFrom(fourthFrom(thirdFrom(secondFrom(document))));
     case 2:
-      return fourthFrom(thirdFrom(document));
+      return fifthFrom(fourthFrom(thirdFrom(document)));
     case 3:
-      return fourthFrom(document);
+      return fifthFrom(fourthFrom(document));
     case 4:
+      return fifthFrom(document);
+    case 5:
       return document;
   }
 }
@@ -89,13 +129,62 @@ const secondFrom = (document: PatternOfFirst): PatternOfSecond => ({
 });
 
 /** A table of stages was the only school there was. */
-const fourthFrom = (document: PatternOfThird): Pattern => ({
+const fourthFrom = (document: PatternOfThird): PatternOfFourth => ({
   ...document,
   formatVersion: 4,
   steps: document.steps.map((step) => ({ ...step, needle: upgradeNeedle(step.needle) })),
   school: { kind: 'own' },
   stageNeedles: document.stageNeedles.map(({ stage, gauge }) => ({ stage, needle: byGauge(gauge) })),
 });
+
+/** What nobody could say was what is usual: ends within a stated amount, one at a time, minutes of all repeats together. */
+const fifthFrom = (document: PatternOfFourth): Pattern => ({
+  ...document,
+  formatVersion: 5,
+  parts: document.parts.map((part) => ({
+    ...part,
+    margin: null,
+    thinLayers: null,
+    holdsThickness: false,
+    endsApart: false,
+    uses: part.uses.map(upgradeUse),
+    sample: part.sample && { ...part.sample, sizeFraction: 1 },
+  })),
+  joins: document.joins.map(({ looseEnd, cover, ...join }) => ({
+    ...join,
+    cover: cover && { ...cover, wordsSizeFraction: 1 },
+    looseEnd: looseEnd && { ...looseEnd, ends: 1, amount: null },
+  })),
+  steps: document.steps.map(upgradeMinutes),
+  shared: document.shared.map((weight) => ({ ...weight, highG: null })),
+  grants: [],
+  weighedMakeG: null,
+});
+
+/** A step as it was timed before its minutes could be each repeat’s; techniques are brought forward by it too. */
+export const upgradeMinutes = <S extends object>(step: S): S & { areMinutesEach: boolean } => ({
+  areMinutesEach: false,
+  ...step,
+});
+
+function upgradeUse(use: UseOfFourth): Use {
+  if (!('amount' in use)) return use as Use;
+  const { amount = null, ...rest } = use;
+  return { ...rest, amount: amount && upgradeAmount(amount), alsoSaid: [], wordsSizeFraction: 1 } as Use;
+}
+
+function upgradeAmount(amount: AmountOfFourth): Amount {
+  switch (amount.form) {
+    case 'tops':
+      return { ...amount, highLength: null };
+    case 'strip':
+      return { ...amount, highLength: null, highWidth: null };
+    case 'locks':
+      return { form: 'locks', grades: [{ name: '', count: amount.count, eachG: amount.eachG }] };
+    default:
+      return amount;
+  }
+}
 
 /** A needle as steps had it before a profile could be asked for; techniques are brought forward by it too. */
 export const upgradeNeedle = (needle: NeedleOfThird | Step['needle']): Step['needle'] =>
@@ -105,7 +194,8 @@ export const upgradeNeedle = (needle: NeedleOfThird | Step['needle']): Step['nee
       ? needle
       : { by: needle.by };
 
-const { school: _school, ...WRITING_OF_THIRD } = BLANK_WRITING;
+const { school: _school, grants: _grants, weighedMakeG: _weighed, ...WRITING_OF_THIRD } = BLANK_WRITING;
+const { areMinutesEach: _each, ...STEP_OF_SECOND } = BLANK_STEP;
 
 const thirdFrom = (document: PatternOfSecond): PatternOfThird => ({
   ...document,
@@ -130,7 +220,7 @@ const ACT_OF_STAGE: Readonly<Record<Stage, PlainAct>> = {
 };
 
 const upgradeStep = ({ needle, ...step }: StepOfSecond): StepOfThird => ({
-  ...BLANK_STEP,
+  ...STEP_OF_SECOND,
   ...step,
   act: { kind: ACT_OF_STAGE[step.stage] },
   needle: needle ? { by: 'gauge', gauge: needle.gauge } : { by: 'none' },
@@ -139,13 +229,22 @@ const upgradeStep = ({ needle, ...step }: StepOfSecond): StepOfThird => ({
 /** Ids of uses are the pattern’s own, not the part’s: amounts name one another. */
 const useId = (partId: string, role: string): string => `${partId.slice(0, 34)}-${role}`;
 
+function useOfSecond(partId: string, role: 'core' | 'coat', fibreId: string | null): UseOfFourth {
+  const {
+    alsoSaid: _also,
+    wordsSizeFraction: _size,
+    ...use
+  } = blankUse(useId(partId, role), role, fibreId) as WoolUse;
+  return use as UseOfFourth;
+}
+
 const upgradePart = ({ core, coat, ...part }: PartOfFirst): PartOfSecond => ({
   ...part,
   derived: [],
   packing: null,
   uses: [
-    blankUse(useId(part.id, 'core'), 'core', core.fibreId),
-    ...(coat ? [blankUse(useId(part.id, 'coat'), 'coat', coat.fibreId)] : []),
+    useOfSecond(part.id, 'core', core.fibreId),
+    ...(coat ? [useOfSecond(part.id, 'coat', coat.fibreId)] : []),
   ],
   sample: null,
 });

@@ -4,9 +4,12 @@ import { oneOf, orUnknown } from '../schema/oneOf.ts';
 import { HAIR_FIXED, HAIR_WEIGHTS } from '../shapes/index.ts';
 import { Length } from '../units/index.ts';
 import { Amount } from './amount.ts';
+import { Count } from './count.ts';
 
 const Size = orUnknown(Length);
 const Often = Type.Number({ minimum: 1, maximum: 500, description: 'how many on one piece' });
+/** Of details: a number, somewhere between two, or nobody has said. */
+const Several = Count;
 
 /** What every use of wool has: which, how much if the author says so, and in which words. */
 const wool = {
@@ -15,8 +18,12 @@ const wool = {
   fibreId: orUnknown(Id),
   /** Null: calculated. */
   amount: orUnknown(Amount),
+  /** Other statements of the same amount, held against the one that counts. */
+  alsoSaid: Type.Array(Amount, { maxItems: 4 }),
   /** The author's own words for it, kept beside the grams. */
   words: Type.String({ maxLength: 200 }),
+  /** For which size they were written, of the present one, linear: 1 is this. */
+  wordsSizeFraction: Type.Number({ exclusiveMinimum: 0 }),
   /** Packed apart, and in no total of one make. */
   isIfNeeded: Type.Boolean(),
 };
@@ -61,9 +68,9 @@ export const Use = discriminated('role', [
     strict,
   ),
   Type.Object({ ...wool, role: Type.Literal('coat'), cover: Cover, thickness: Thickness }, strict),
-  Type.Object({ ...wool, role: Type.Literal('patch'), length: Size, width: Size, count: Often }, strict),
-  Type.Object({ ...wool, role: Type.Literal('line'), length: Size, count: Often }, strict),
-  Type.Object({ ...wool, role: Type.Literal('dot'), diameter: Size, count: Often }, strict),
+  Type.Object({ ...wool, role: Type.Literal('patch'), length: Size, width: Size, count: Several }, strict),
+  Type.Object({ ...wool, role: Type.Literal('line'), length: Size, count: Several }, strict),
+  Type.Object({ ...wool, role: Type.Literal('dot'), diameter: Size, count: Several }, strict),
   Type.Object(
     {
       ...wool,
@@ -100,7 +107,7 @@ export const isWool = (use: Use): use is WoolUse => use.role !== 'insert';
 
 /** A use of this role with nothing said yet. */
 export function blankUse(id: string, role: UseRole, fibreId: string | null = null): Use {
-  const own = { id, fibreId, amount: null, words: '', isIfNeeded: false };
+  const own = { id, fibreId, amount: null, alsoSaid: [], words: '', wordsSizeFraction: 1, isIfNeeded: false };
   switch (role) {
     case 'core':
       return { ...own, role };

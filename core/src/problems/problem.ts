@@ -17,6 +17,7 @@ export type Problem = At &
     | { readonly code: 'limb_shorter_than_wide'; readonly lengthMm: number; readonly diameterMm: number }
     | { readonly code: 'drop_without_point'; readonly lengthMm: number; readonly diameterMm: number }
     | { readonly code: 'ring_without_hole'; readonly outerMm: number; readonly ropeMm: number }
+    | { readonly code: 'corner_too_round'; readonly cornerMm: number; readonly narrowMm: number }
     | { readonly code: 'taper_ends_swapped'; readonly thickMm: number; readonly thinMm: number }
     | {
         readonly code: 'number_out_of_range';
@@ -34,6 +35,7 @@ export type Problem = At &
     | { readonly code: 'amount_incomplete'; readonly form: AmountForm }
     | { readonly code: 'amount_missing' }
     | { readonly code: 'count_missing' }
+    | { readonly code: 'loose_end_unknown' }
     | { readonly code: 'count_reversed'; readonly low: number; readonly high: number }
     | { readonly code: 'weight_missing' }
     | { readonly code: 'core_twice' }

@@ -1,4 +1,10 @@
-import { ownVariance, sharedSigmaByGroup, type ErrorCause, type MassTerm } from './totalMass.ts';
+import {
+  commonSigmaG,
+  ownVariance,
+  sharedSigmaByGroup,
+  type ErrorCause,
+  type MassTerm,
+} from './totalMass.ts';
 
 /** One input of a total, with the part of the total's variance that it brings. */
 export interface Doubt {
@@ -20,6 +26,8 @@ export function doubtsOf(terms: readonly MassTerm[]): Doubt[] {
     const key = `${group} ${cause}`;
     variances.set(key, { group, cause, variance: (variances.get(key)?.variance ?? 0) + variance });
   };
+  // What one maker's hands do to everything is one input, of no fibre.
+  add('', 'common', commonSigmaG(terms) ** 2);
   for (const term of terms) {
     const { group, cause, pieceG, count, sharedSigma, allSigma = 0, countSigma = 0 } = term;
     const massG = pieceG * count;

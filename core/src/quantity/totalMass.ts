@@ -1,18 +1,21 @@
 import { rangeAbout, type MassRangeG } from './quantity.ts';
 
 /** What an error comes from: the one thing that, better known, would make it smaller. */
-export type ErrorCause = 'density' | 'hiding' | 'stated' | 'weighed' | 'hand' | 'hair' | 'count' | 'piece';
+export type ErrorCause =
+  'common' | 'density' | 'hiding' | 'stated' | 'weighed' | 'hand' | 'unmeasured' | 'hair' | 'count' | 'piece';
 
 /**
- * One addend of a total: `count` alike pieces. `sharedSigma` is the error all terms of `group` make together (one
- * density, one hiding constant, one shared weight); `ownSigma` is each piece's own; `allSigma` is the term's: all its
- * pieces together, but no other term. All are standard deviations of the log.
+ * One addend of a total: `count` alike pieces. `commonSigma` is the error of everything one maker felts (how firm firm
+ * is); `sharedSigma` that which all terms of `group` make together (one density, one hiding constant, one shared weight);
+ * `ownSigma` is each piece's own; `allSigma` is the term's: all its pieces together, but no other term. All are standard
+ * deviations of the log.
  */
 export interface MassTerm {
   readonly group: string;
   readonly cause: ErrorCause;
   readonly pieceG: number;
   readonly count: number;
+  readonly commonSigma?: number;
   readonly sharedSigma: number;
   readonly ownSigma: number;
   readonly allSigma?: number;
@@ -26,8 +29,9 @@ export interface TotalMass extends MassRangeG {
 }
 
 /**
- * Sums masses so that columns add up: the likely total is the sum of the likelies. Its spread: shared errors
- * of one group add straight, own errors and different groups in quadrature of grams, read as a log-normal.
+ * Sums masses so that columns add up: the likely total is the sum of the likelies. Its spread: the common error, and
+ * shared errors of one group, add straight; own errors and different groups in quadrature of grams, read as a log-normal.
+ * So a figure does not look surer for having more colours.
  */
 export function totalMass(terms: readonly MassTerm[], unknownCount = 0): TotalMass {
   let likelyG = 0;
@@ -37,7 +41,8 @@ export function totalMass(terms: readonly MassTerm[], unknownCount = 0): TotalMa
     ownG2 += ownVariance(term);
   }
   if (likelyG === 0) return { lowG: 0, likelyG: 0, highG: 0, unknownCount };
-  const { lowG, highG } = rangeAbout(likelyG, Math.sqrt(sharedVariance(terms) + ownG2) / likelyG);
+  const varianceG2 = commonSigmaG(terms) ** 2 + sharedVariance(terms) + ownG2;
+  const { lowG, highG } = rangeAbout(likelyG, Math.sqrt(varianceG2) / likelyG);
   return { lowG, likelyG, highG, unknownCount };
 }
 
@@ -45,8 +50,14 @@ export function totalMass(terms: readonly MassTerm[], unknownCount = 0): TotalMa
 export function massOfTerm(term: MassTerm): MassRangeG {
   const likelyG = term.pieceG * term.count;
   if (likelyG === 0) return { lowG: 0, likelyG: 0, highG: 0 };
-  return rangeAbout(likelyG, Math.sqrt((term.sharedSigma * likelyG) ** 2 + ownVariance(term)) / likelyG);
+  const { commonSigma = 0, sharedSigma } = term;
+  const straightG2 = (commonSigma * likelyG) ** 2 + (sharedSigma * likelyG) ** 2;
+  return rangeAbout(likelyG, Math.sqrt(straightG2 + ownVariance(term)) / likelyG);
 }
+
+/** Grams of the error that everything felted by one maker makes together. */
+export const commonSigmaG = (terms: readonly MassTerm[]): number =>
+  terms.reduce((sum, { pieceG, count, commonSigma = 0 }) => sum + commonSigma * pieceG * count, 0);
 
 function sharedVariance(terms: readonly MassTerm[]): number {
   let sum = 0;

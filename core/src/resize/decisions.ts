@@ -1,5 +1,6 @@
 import type { Finding } from '../finding/index.ts';
-import { findingReferences, type Pattern } from '../pattern/index.ts';
+import { fibreNumber } from '../fibre/index.ts';
+import { findingReferences, isWool, type Pattern } from '../pattern/index.ts';
 import {
   estimatePattern,
   warningsOf,
@@ -25,6 +26,8 @@ export type ResizeDecision =
   | { readonly kind: 'cord'; readonly cutId: string }
   /** Its size follows from a bought thing, so it does not grow with the figure. */
   | { readonly kind: 'fit'; readonly partId: string }
+  /** A length of tops would fall under the staple: split lengthwise in so many instead. */
+  | { readonly kind: 'split'; readonly partId: string; readonly useId: string; readonly ways: number }
   /** A hand measure is what it is: so many as before. */
   | { readonly kind: 'hand'; readonly partId: string; readonly useId: string };
 
@@ -44,17 +47,35 @@ export function previewResize(
   wool: Wool,
   swaps: ReadonlyMap<string, string> = new Map(),
 ): ResizePreview {
-  const resized = resizePattern(pattern, k, swaps);
+  const stapleMmOf = (fibreId: string | null) => {
+    const fibre = wool.fibres.get(fibreId ?? '');
+    return fibre ? (fibreNumber(fibre, 'stapleMm')?.value ?? null) : null;
+  };
+  const resized = resizePattern(pattern, k, swaps, stapleMmOf);
   const [before, after] = [estimatePattern(pattern, wool), estimatePattern(resized, wool)];
-  const had = new Set(warningsOf(before, wool.fibres).map(keyOf));
+  const had = new Set(warningsOf(before, wool.fibres, pattern).map(keyOf));
   return {
     pattern: resized,
     before,
     after,
-    decisions: resizeDecisions(pattern, k, wool),
-    warnings: warningsOf(after, wool.fibres).filter((warning) => !had.has(keyOf(warning))),
+    decisions: [...resizeDecisions(pattern, k, wool), ...otherForms(pattern, resized)],
+    warnings: warningsOf(after, wool.fibres, resized).filter((warning) => !had.has(keyOf(warning))),
   };
 }
+
+/** Lengths of tops that would have fallen under the staple, and are split lengthwise instead. */
+const otherForms = (before: Pattern, after: Pattern): ResizeDecision[] =>
+  before.parts.flatMap((part, at) =>
+    part.uses.flatMap((use, index): ResizeDecision[] => {
+      const then = after.parts[at]?.uses[index];
+      const [was, is] = [use, then].map((one) =>
+        one && isWool(one) && one.amount?.form === 'tops' ? one.amount : null,
+      );
+      return was && is && is.ways !== was.ways
+        ? [{ kind: 'split', partId: part.id, useId: use.id, ways: is.ways }]
+        : [];
+    }),
+  );
 
 const keyOf = (warning: EngineWarning): string =>
   `${warning.code} ${warning.partId} ${'useId' in warning ? warning.useId : ''}`;

@@ -1,4 +1,13 @@
-import type { Amount, Cut, Minutes, Part, Pattern, Step, Use } from '../pattern/index.ts';
+import {
+  mmOrNull,
+  type Amount,
+  type Cut,
+  type Minutes,
+  type Part,
+  type Pattern,
+  type Step,
+  type Use,
+} from '../pattern/index.ts';
 import type { Length } from '../units/index.ts';
 
 /** How far a figure may be scaled at once. */
@@ -34,6 +43,7 @@ const round = (value: number): number => Number(value.toPrecision(12));
 /**
  * The pattern with every length k times as long. Sizes of bought things, allowances of the hand, counts and wire stay;
  * grams that follow from sizes are worked out anew, grams that were stated grow with what they are for.
+ * Words of the author's stay, marked with the size they were written for; a weighed sample stays what was weighed.
  * @param k linear factor, > 0
  * @param swaps bought things to take instead, new id by old
  */
@@ -41,25 +51,31 @@ export function resizePattern(
   pattern: Pattern,
   k: number,
   swaps: ReadonlyMap<string, string> = new Map(),
+  stapleMmOf: (fibreId: string | null) => number | null = () => null,
 ): Pattern {
   const swap = (findingId: string | null) =>
     findingId === null ? null : (swaps.get(findingId) ?? findingId);
   return {
     ...pattern,
     finishedHeight: pattern.finishedHeight && times(pattern.finishedHeight, k),
-    parts: pattern.parts.map((part) => resizePart(part, k, swap)),
+    parts: pattern.parts.map((part) => resizePart(part, k, { swap, stapleMmOf })),
     joins: pattern.joins.map((join) => ({
       ...join,
       across: orNull(join.across, k),
       sink: orNull(join.sink, k),
-      looseEnd: join.looseEnd && { ...join.looseEnd, length: orNull(join.looseEnd.length, k) },
-      cover: join.cover && { ...join.cover, band: orNull(join.cover.band, k) },
+      looseEnd: join.looseEnd && resizeLooseEnd(join.looseEnd, k),
+      cover: join.cover && {
+        ...join.cover,
+        band: orNull(join.cover.band, k),
+        wordsSizeFraction: round(join.cover.wordsSizeFraction / k),
+      },
     })),
     cuts: pattern.cuts.map((cut) => resizeCut(cut, k)),
     findings: pattern.findings.map((use) => ({ ...use, findingId: swap(use.findingId) })),
     shared: pattern.shared.map((shared) => ({
       ...shared,
-      massG: shared.massG === null ? null : round(shared.massG * k ** sharedPower(pattern, shared.id)),
+      massG: grown(shared.massG, k ** sharedPower(pattern, shared.id)),
+      highG: grown(shared.highG, k ** sharedPower(pattern, shared.id)),
     })),
     steps: pattern.steps.map((step) => ({
       ...step,
@@ -67,6 +83,9 @@ export function resizePattern(
     })),
   };
 }
+
+const grown = (massG: number | null, by: number): number | null =>
+  massG === null ? null : round(massG * by);
 
 /** What is made takes longer; what is waited for does not. */
 const longer = (minutes: Minutes, by: number): Minutes =>
@@ -89,21 +108,33 @@ function sharedPower({ parts }: Pattern, sharedId: string): number {
   return powers.length === 0 ? 3 : Math.max(...powers);
 }
 
-function resizePart(part: Part, k: number, swap: (id: string | null) => string | null): Part {
+interface ResizeTerms {
+  readonly swap: (id: string | null) => string | null;
+  /** How long a fibre's staple is; null: nobody knows. */
+  readonly stapleMmOf: (fibreId: string | null) => number | null;
+}
+
+/** An end said in grams is as thick and as long: it grows as a roll does. */
+const resizeLooseEnd = (end: NonNullable<Pattern['joins'][number]['looseEnd']>, k: number) => ({
+  ...end,
+  length: orNull(end.length, k),
+  amount: end.amount?.by === 'grams' ? { ...end.amount, massG: grown(end.amount.massG, k ** 3) } : end.amount,
+});
+
+function resizePart(part: Part, k: number, terms: ResizeTerms): Part {
   const { sample } = part;
   return {
     ...part,
-    shape: resizeShape(part.shape, k),
-    uses: part.uses.map((use) => resizeUse(use, k, swap)),
-    sample: sample && {
-      rolled: orNull(sample.rolled, k),
-      felted: orNull(sample.felted, k),
-      massG: sample.massG === null ? null : round(sample.massG * k ** 3),
-    },
+    margin: orNull(part.margin, k),
+    shape: resizeShape(part.shape, k, part.holdsThickness),
+    uses: part.uses.map((use) => resizeUse(use, k, part.holdsThickness, terms)),
+    // What was measured was measured: only how large it was beside the part is other now.
+    sample: sample && { ...sample, sizeFraction: round(sample.sizeFraction / k) },
   };
 }
 
-function resizeShape(shape: Part['shape'], k: number): Part['shape'] {
+function resizeShape(shape: Part['shape'], k: number, holdsThickness: boolean): Part['shape'] {
+  if (holdsThickness && 'thickness' in shape) return { ...scaled(shape, k), thickness: shape.thickness };
   if (shape.kind === 'by-grams') {
     return { ...shape, massG: shape.massG === null ? null : round(shape.massG * k ** 3) };
   }
@@ -123,14 +154,47 @@ function scaled<T extends object>(value: T, k: number): T {
 const isLength = (value: unknown): value is Length =>
   typeof value === 'object' && value !== null && 'unit' in value && 'value' in value;
 
-function resizeUse(use: Use, k: number, swap: (id: string | null) => string | null): Use {
+function resizeUse(use: Use, k: number, holdsThickness: boolean, { swap, stapleMmOf }: ResizeTerms): Use {
   if (use.role === 'insert') return { ...use, findingId: swap(use.findingId) };
-  const own = scaled({ ...use, amount: use.amount && resizeAmount(use.amount, k ** POWER[use.role], k) }, k);
+  const power = holdsThickness ? Math.min(2, POWER[use.role]) : POWER[use.role];
+  const other = (amount: Amount) => resizeAmount(amount, k ** power, k, stapleMmOf(use.fibreId));
+  const own = scaled(
+    {
+      ...use,
+      amount: use.amount && other(use.amount),
+      alsoSaid: use.alsoSaid.map(other),
+      wordsSizeFraction: round(use.wordsSizeFraction / k),
+    },
+    k,
+  );
   return own.role === 'coat' ? { ...own, cover: scaled(own.cover, k) } : own;
 }
 
+/** What tops usually are, where nobody has said: a shorter piece of them cannot be pulled off, mm. */
+const USUAL_STAPLE_MM = 75;
+
+/**
+ * A length of tops for so many times the grams. It never falls under the staple, or it could not be pulled off: it is then
+ * split lengthwise in more instead, and the grams are the same.
+ */
+function resizeTops(
+  amount: Extract<Amount, { form: 'tops' }>,
+  growth: number,
+  stapleMm: number | null,
+): Amount {
+  const lengthMm = mmOrNull(amount.length);
+  const leastMm = Math.min(lengthMm ?? 0, stapleMm ?? USUAL_STAPLE_MM);
+  const times =
+    lengthMm === null || lengthMm * growth >= leastMm ? 1 : Math.ceil(leastMm / (lengthMm * growth) - 1e-9);
+  const ways = Math.min(MOST_WAYS, amount.ways * times);
+  const by = growth * (ways / amount.ways);
+  return { ...amount, ways, length: orNull(amount.length, by), highLength: orNull(amount.highLength, by) };
+}
+
+const MOST_WAYS = 64;
+
 /** A stated amount that comes to `growth` times the grams. What is counted by hand stays: a bigger pinch is no pinch. */
-function resizeAmount(amount: Amount, growth: number, k: number): Amount {
+function resizeAmount(amount: Amount, growth: number, k: number, stapleMm: number | null): Amount {
   const grams = (massG: number | null) => (massG === null ? null : round(massG * growth));
   switch (amount.form) {
     case 'grams':
@@ -140,8 +204,15 @@ function resizeAmount(amount: Amount, growth: number, k: number): Amount {
     case 'equal-part':
       return { ...amount, lotG: grams(amount.lotG) };
     case 'tops':
-      return { ...amount, length: orNull(amount.length, growth) };
+      return resizeTops(amount, growth, stapleMm);
     case 'strip':
+      return {
+        ...amount,
+        length: orNull(amount.length, Math.sqrt(growth)),
+        width: orNull(amount.width, Math.sqrt(growth)),
+        highLength: orNull(amount.highLength, Math.sqrt(growth)),
+        highWidth: orNull(amount.highWidth, Math.sqrt(growth)),
+      };
     case 'sheet':
       // Torn as deep as before; longer and wider alike.
       return {

@@ -26,6 +26,9 @@ function checkOutline(shape: Shape, pointer: string): Problem[] {
   return fault ? [{ code: 'outline_unsound', pointer: `${pointer}/path`, fault }] : [];
 }
 
+/** By more than the noise of inches turned into millimetres: 1 in is 25.4 mm whatever the last bit says. */
+const isLess = (aMm: number, bMm: number): boolean => aMm < bMm * (1 - 1e-12);
+
 function checkTogether(shape: Shape, pointer: string): Problem[] {
   const sizeMm = (name: SizeName) => {
     const size = sizesOf(shape).get(name);
@@ -33,13 +36,13 @@ function checkTogether(shape: Shape, pointer: string): Problem[] {
   };
   if (shape.kind === 'limb') {
     const [lengthMm, diameterMm] = [sizeMm('length'), sizeMm('diameter')];
-    if (lengthMm !== null && diameterMm !== null && lengthMm < diameterMm) {
+    if (lengthMm !== null && diameterMm !== null && isLess(lengthMm, diameterMm)) {
       return [{ code: 'limb_shorter_than_wide', pointer: `${pointer}/length`, lengthMm, diameterMm }];
     }
   }
   if (shape.kind === 'taper' || shape.kind === 'coil') {
     const [thickMm, thinMm] = [sizeMm('thickEnd'), sizeMm('thinEnd')];
-    if (thickMm !== null && thinMm !== null && thinMm > thickMm) {
+    if (thickMm !== null && thinMm !== null && isLess(thickMm, thinMm)) {
       return [{ code: 'taper_ends_swapped', pointer: `${pointer}/thinEnd`, thickMm, thinMm }];
     }
   }
@@ -53,6 +56,13 @@ function checkTogether(shape: Shape, pointer: string): Problem[] {
     const [lengthMm, diameterMm] = [sizeMm('length'), sizeMm('diameter')];
     if (lengthMm !== null && diameterMm !== null && lengthMm <= diameterMm / 2) {
       return [{ code: 'drop_without_point', pointer: `${pointer}/length`, lengthMm, diameterMm }];
+    }
+  }
+  if (shape.kind === 'plate' && shape.corner !== null) {
+    const cornerMm = toMm(shape.corner);
+    const narrowMm = Math.min(sizeMm('length') ?? Infinity, sizeMm('width') ?? Infinity);
+    if (cornerMm < 0 || 2 * cornerMm > narrowMm + 1e-9) {
+      return [{ code: 'corner_too_round', pointer: `${pointer}/corner`, cornerMm, narrowMm }];
     }
   }
   if (shape.kind === 'ring') {

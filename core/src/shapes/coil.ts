@@ -22,7 +22,11 @@ export function coil(lengthMm: number, thickMm: number, thinMm: number): Solid {
     widthMm: spiral.widthMm,
     heightMm: spiral.heightMm,
     depthMm: thickMm,
+    runMm: lengthMm,
+    baseAcrossMm: thickMm,
+    looseAcrossMm: thickMm,
     sizesMm: rope.sizesMm,
+    taperMm: [lengthMm, thickMm],
     outline: () => spiral.outline,
     inset: (depthMm) => {
       const inner = rope.inset(depthMm);

@@ -4,8 +4,10 @@ import { taper } from './taper.ts';
 /** A cone on its base, which is counted. As a taper to a point, but shaped from a ball of wool and not from a roll. */
 export function cone(riseMm: number, diameterMm: number): Solid {
   const body = taper(riseMm, diameterMm, 0);
+  // Shaped from a ball: no end of it is left loose of itself.
+  const { looseAcrossMm: _loose, ...shape } = body;
   return {
-    ...body,
+    ...shape,
     family: 'round',
     sizesMm: [riseMm, diameterMm],
     // Point upwards; a taper lies with its thick end first.

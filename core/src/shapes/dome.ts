@@ -17,6 +17,8 @@ export function dome(diameterMm: number, riseMm: number): Solid {
     widthMm: diameterMm,
     heightMm: riseMm,
     depthMm: diameterMm,
+    baseAcrossMm: diameterMm,
+    axisAt: 1,
     sizesMm: [diameterMm, riseMm],
     outline: () => [...ellipseArc([r, riseMm], r, riseMm, Math.PI, 2 * Math.PI), [diameterMm, riseMm]],
     inset: (depthMm) => insetDome(r, riseMm, depthMm),

@@ -17,6 +17,9 @@ export function drop(lengthMm: number, diameterMm: number): Solid {
     widthMm: diameterMm,
     heightMm: lengthMm,
     depthMm: diameterMm,
+    baseAcrossMm: diameterMm,
+    // Its point is as thick as the cone is halfway up.
+    looseAcrossMm: r,
     sizesMm: [lengthMm, diameterMm],
     // Point upwards, round end down.
     outline: () => [...ellipseArc([r, coneMm], r, r, 0, Math.PI), [0, coneMm], [r, 0]],

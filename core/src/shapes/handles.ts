@@ -16,6 +16,7 @@ export const SIZE_HANDLES: Readonly<Record<ShapeKind, SizeHandles>> = {
   limb: { across: 'diameter', along: 'length' },
   taper: { across: 'thickEnd', along: 'length' },
   'flat-ellipse': { across: 'width', along: 'length' },
+  plate: { across: 'width', along: 'length' },
   drop: { across: 'diameter', along: 'length' },
   dome: { across: 'diameter', along: 'rise' },
   cone: { across: 'diameter', along: 'rise' },

@@ -15,7 +15,7 @@ export {
   type ShapeKind,
   type SizeName,
 } from './shape.ts';
-export { acrossMm, type PointMm, type Solid } from './solid.ts';
+export { acrossMm, alongAxis, baseMm, runMm, type PointMm, type Solid } from './solid.ts';
 export { bodyOfWool, solidOf, type SolidResult } from './solidOf.ts';
 export { VIEWS, viewOutline, type View, type ViewOutline } from './views.ts';
 export { measureFace, type Contours } from './plate.ts';

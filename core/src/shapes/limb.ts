@@ -14,6 +14,8 @@ export function limb(lengthMm: number, diameterMm: number): Solid {
     widthMm: diameterMm,
     heightMm: lengthMm,
     depthMm: diameterMm,
+    baseAcrossMm: diameterMm,
+    looseAcrossMm: diameterMm,
     sizesMm: [lengthMm, diameterMm],
     outline: () => [
       ...ellipseArc([radius, lengthMm - radius], radius, radius, 0, Math.PI),

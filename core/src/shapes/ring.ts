@@ -16,6 +16,8 @@ export function ring(outerMm: number, ropeMm: number): Solid {
     widthMm: outerMm,
     heightMm: outerMm,
     depthMm: ropeMm,
+    runMm: 2 * Math.PI * middleMm,
+    baseAcrossMm: ropeMm,
     sizesMm: [outerMm, ropeMm],
     outline: () => ellipseOutline(outerMm, outerMm),
     holes: () => [holeOutline(outerMm, ropeMm)],

@@ -34,6 +34,17 @@ const AnyShape = Type.Union([
   Type.Object({ kind: Type.Literal('limb'), length: Size, diameter: Size }, strict),
   Type.Object({ kind: Type.Literal('taper'), length: Size, thickEnd: Size, thinEnd: Size }, strict),
   Type.Object({ kind: Type.Literal('flat-ellipse'), length: Size, width: Size, thickness: Size }, strict),
+  Type.Object(
+    {
+      kind: Type.Literal('plate'),
+      length: Size,
+      width: Size,
+      thickness: Size,
+      /** Radius of its corners; null: square. */
+      corner: orUnknown(Length),
+    },
+    strict,
+  ),
   Type.Object({ kind: Type.Literal('drop'), length: Size, diameter: Size }, strict),
   Type.Object({ kind: Type.Literal('dome'), diameter: Size, rise: Size }, strict),
   Type.Object({ kind: Type.Literal('cone'), rise: Size, diameter: Size }, strict),
@@ -99,6 +110,7 @@ export const SHAPE_SIZES = {
   limb: ['length', 'diameter'],
   taper: ['length', 'thickEnd', 'thinEnd'],
   'flat-ellipse': ['length', 'width', 'thickness'],
+  plate: ['length', 'width', 'thickness'],
   drop: ['length', 'diameter'],
   dome: ['diameter', 'rise'],
   cone: ['rise', 'diameter'],
@@ -138,6 +150,7 @@ export function reshape(shape: Shape, kind: ShapeKind): Shape {
 const BESIDE_SIZES: Readonly<Partial<Record<ShapeKind, Readonly<Record<string, unknown>>>>> = {
   egg: { widestAtFraction: DEFAULT_WIDEST_AT_FRACTION },
   'flat-outline': { path: '' },
+  plate: { corner: null },
   patch: { onPartId: null },
   fringe: { weight: 'medium', fixed: 'middle', trimFraction: 0.15 },
   'by-grams': { massG: null },

@@ -14,6 +14,8 @@ export function sleeve(lengthMm: number, diameterMm: number, wireMm: number): So
     widthMm: diameterMm,
     heightMm: lengthMm,
     depthMm: diameterMm,
+    baseAcrossMm: diameterMm,
+    looseAcrossMm: diameterMm,
     sizesMm: [lengthMm, diameterMm],
     outline: () => [
       [0, 0],

@@ -20,6 +20,16 @@ export interface Solid {
   readonly heightMm: number;
   /** Over all from front to back. */
   readonly depthMm: number;
+  /** Along its middle line, mm: what a wire through it runs; absent where that is its height. */
+  readonly runMm?: number;
+  /** Across the base by which it is set on something; absent where any side may be (`baseMm`). */
+  readonly baseAcrossMm?: number;
+  /** Which of `sizesMm` a join sinks or a loose end lengthens; absent: the first. */
+  readonly axisAt?: number;
+  /** Across the end that is left loose to join by; absent: round all over, it has none of itself. */
+  readonly looseAcrossMm?: number;
+  /** The sizes that tell how fine it is, where it runs thin at an end: that end is not among them. */
+  readonly taperMm?: readonly number[];
   /** One face of a plate, which is what lies on the table; absent for what is round. */
   readonly faceMm2?: number;
   /** The principal sizes in the order a maker reads them. */
@@ -38,6 +48,27 @@ export interface Solid {
   readonly rolled?: (q: number) => Solid;
 }
 
-/** The smallest size that wool must be brought into: of a flat piece its face, not its thickness. */
-export const acrossMm = ({ family, widthMm, heightMm, sizesMm }: Solid): number =>
-  family === 'flat' ? Math.min(widthMm, heightMm) : Math.min(...sizesMm.filter((size) => size > 0));
+/**
+ * The smallest size that wool must be brought into: of a flat piece its face, not its thickness; of what tapers its thick
+ * end, for a point is no worse than a thin end.
+ */
+export const acrossMm = ({ family, widthMm, heightMm, sizesMm, taperMm }: Solid): number =>
+  family === 'flat'
+    ? Math.min(widthMm, heightMm)
+    : Math.min(...(taperMm ?? sizesMm).filter((size) => size > 0));
+
+/** How long its middle line is, mm: a ring is bent, and a wire through it runs round. */
+export const runMm = ({ runMm: bent, heightMm }: Solid): number => bent ?? heightMm;
+
+/**
+ * How wide it is where it is set on, mm, as the round section of the same girth: its base; of a flat piece the roll of
+ * the girth of half its narrow side; of what has no base its narrowest.
+ */
+export function baseMm({ family, baseAcrossMm, widthMm, heightMm, depthMm }: Solid): number {
+  if (family === 'flat') return (Math.min(widthMm, heightMm) + 2 * depthMm) / Math.PI;
+  return baseAcrossMm ?? Math.min(widthMm, heightMm, depthMm);
+}
+
+/** Sizes in their order, with the one along its axis longer (or, under nought, shorter) by so much; never under nought. */
+export const alongAxis = ({ axisAt = 0 }: Pick<Solid, 'axisAt'>, sizesMm: readonly number[], byMm: number) =>
+  sizesMm.map((size, at) => (at === axisAt ? Math.max(0, size + byMm) : size));

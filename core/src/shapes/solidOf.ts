@@ -12,6 +12,7 @@ import { limb } from './limb.ts';
 import { outlineContours } from './outline/outlineContours.ts';
 import { plate } from './plate.ts';
 import { ring } from './ring.ts';
+import { roundedPlate } from './roundedPlate.ts';
 import { sizesOf, type Shape, type SizeName } from './shape.ts';
 import { sleeve } from './sleeve.ts';
 import type { Solid } from './solid.ts';
@@ -83,6 +84,13 @@ function build(shape: Exclude<BodyShape, { kind: 'flat-outline' }>): Solid {
       return taper(mm(shape.length), mm(shape.thickEnd), mm(shape.thinEnd));
     case 'flat-ellipse':
       return flatEllipse(mm(shape.length), mm(shape.width), mm(shape.thickness));
+    case 'plate':
+      return roundedPlate(
+        mm(shape.length),
+        mm(shape.width),
+        mm(shape.thickness),
+        shape.corner === null ? 0 : mm(shape.corner),
+      );
     case 'drop':
       return drop(mm(shape.length), mm(shape.diameter));
     case 'dome':

@@ -13,6 +13,9 @@ export function taper(lengthMm: number, thickMm: number, thinMm: number): Solid 
     widthMm: thickMm,
     heightMm: lengthMm,
     depthMm: thickMm,
+    baseAcrossMm: thickMm,
+    looseAcrossMm: thickMm,
+    taperMm: [lengthMm, thickMm],
     // Equal ends are one size to a maker.
     sizesMm: thickMm === thinMm ? [lengthMm, thickMm] : [lengthMm, thickMm, thinMm],
     outline: (): PointMm[] => [

@@ -28,6 +28,7 @@ export const TechniqueStep = Type.Pick(
     'depth',
     'cue',
     'minutes',
+    'areMinutesEach',
     'waiting',
     'checks',
     'cautions',
@@ -55,11 +56,10 @@ export interface Technique extends TechniqueInput {
   readonly version: number;
 }
 
-export const blankTechniqueStep = (): TechniqueStep => {
-  const { text, act, stage, place, needle, holder, stroke, depth, cue, minutes, waiting, checks, cautions } =
-    BLANK_STEP;
-  return { text, act, stage, place, needle, holder, stroke, depth, cue, minutes, waiting, checks, cautions };
-};
+const STEP_KEYS = Object.keys(TechniqueStep.properties) as (keyof TechniqueStep)[];
+
+export const blankTechniqueStep = (): TechniqueStep =>
+  Object.fromEntries(STEP_KEYS.map((key) => [key, BLANK_STEP[key]])) as TechniqueStep;
 
 const PLACEHOLDER = /\{([a-z][a-z0-9-]{0,29})\}/g;
 

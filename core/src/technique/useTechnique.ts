@@ -113,10 +113,25 @@ function isSameStep(a: Step, b: Step): boolean {
     depth,
     cue,
     minutes,
+    areMinutesEach,
     waiting,
     checks,
   }: Step) =>
-    JSON.stringify([text, act, stage, place, needle, holder, stroke, depth, cue, minutes, waiting, checks]);
+    JSON.stringify([
+      text,
+      act,
+      stage,
+      place,
+      needle,
+      holder,
+      stroke,
+      depth,
+      cue,
+      minutes,
+      areMinutesEach,
+      waiting,
+      checks,
+    ]);
   return said(a) === said(b);
 }
 

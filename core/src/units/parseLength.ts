@@ -15,9 +15,18 @@ const FRACTION_SIGNS: Readonly<Record<string, number>> = {
 const UNIT_WORDS: Readonly<Record<string, { unit: LengthUnit; scale: number }>> = {
   mm: { unit: 'mm', scale: 1 },
   cm: { unit: 'mm', scale: 10 },
+  m: { unit: 'mm', scale: 1000 },
+  metre: { unit: 'mm', scale: 1000 },
+  metres: { unit: 'mm', scale: 1000 },
   in: { unit: 'in', scale: 1 },
   inch: { unit: 'in', scale: 1 },
   inches: { unit: 'in', scale: 1 },
+  ft: { unit: 'in', scale: 12 },
+  foot: { unit: 'in', scale: 12 },
+  feet: { unit: 'in', scale: 12 },
+  "'": { unit: 'in', scale: 12 },
+  '′': { unit: 'in', scale: 12 },
+  '’': { unit: 'in', scale: 12 },
   '"': { unit: 'in', scale: 1 },
   '″': { unit: 'in', scale: 1 },
   '”': { unit: 'in', scale: 1 },
@@ -25,7 +34,7 @@ const UNIT_WORDS: Readonly<Record<string, { unit: LengthUnit; scale: number }>> 
 
 /** Whole or decimal number, then a fraction: `2 3/8` needs its space, or `21/8` could not be told from it. */
 const FORM =
-  /^(-?\d*[.,]?\d*(?=\s|$|[^\d/⁄])\s*)??(?:(\d+)\s*[/⁄]\s*(\d+)|([½¼¾⅛⅜⅝⅞⅓⅔]))?\s*([a-z]+|["″”])?$/;
+  /^(-?\d*[.,]?\d*(?=\s|$|[^\d/⁄])\s*)??(?:(\d+)\s*[/⁄]\s*(\d+)|([½¼¾⅛⅜⅝⅞⅓⅔]))?\s*([a-z]+|["″”'′’])?$/;
 
 /**
  * Reads a length as makers type it: `60`, `6 cm`, `6,5 cm`, `2 3/8 in`, `2½"`.

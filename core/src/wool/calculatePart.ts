@@ -5,7 +5,7 @@ import { laidPart } from './laidPart.ts';
 import { layeredPart } from './layeredPart.ts';
 import type { PartSurroundings, PartWorking } from './partWorking.ts';
 import type { UnknownReason } from './unknown.ts';
-import { fibreOf, stateOf, type UseWorking } from './useWorking.ts';
+import { alsoStatedOf, fibreOf, oftenOf, stateOf, type UseWorking } from './useWorking.ts';
 
 /** Works one part out. Never throws: what cannot be worked out is unknown, with its reason. */
 export function calculatePart(sized: SizedPart, around: PartSurroundings): PartWorking {
@@ -74,6 +74,8 @@ function unknownPart(
       fibre,
       calculated: { kind: 'unknown', reason },
       stated: stateOf(use, fibre, around, null),
+      alsoStated: alsoStatedOf(use, fibre, around, null),
+      often: oftenOf(use),
       coat: null,
       hair: null,
     };

@@ -10,13 +10,14 @@ import {
 import { doubtsOf, type Doubt, type TotalMass } from '../quantity/index.ts';
 import { estimateCuts, type CutEstimate } from '../cuts/index.ts';
 import { calculatePart } from './calculatePart.ts';
-import { calibrate, type Calibration } from './calibration.ts';
+import { calibrate, type Calibration, type CalibrationSources } from './calibration.ts';
 import { resolveSizes } from './derivedSizes.ts';
 import { estimateFindings, type FindingTotal } from './estimateFindings.ts';
 import { estimateJoin, joinCount, type JoinEstimate } from './estimateJoins.ts';
 import { partEstimate, type PartEstimate } from './partEstimate.ts';
 import { resolveAmounts, type SharedEstimate } from './resolveAmounts.ts';
-import { evidenceOf } from './samples.ts';
+import type { PartWorking } from './partWorking.ts';
+import { evidenceOf, isAnyWeighed } from './samples.ts';
 import { showingOutside } from './showing.ts';
 import {
   inOneMake,
@@ -79,12 +80,32 @@ export interface PatternEstimate {
 
 /** Everything the ledger shows for one make of a pattern. Never throws. */
 export function estimatePattern(pattern: Pattern, wool: Wool): PatternEstimate {
-  const workings = workParts(pattern, wool);
+  const lnOfMake = lnOfWeighedMake(pattern, wool);
+  return estimateWith(pattern, wool, workParts(pattern, wool, lnOfMake));
+}
+
+/** ln of a whole make on the scale over what it calculates to, what is stated left as it is; null: none, or not told. */
+function lnOfWeighedMake(pattern: Pattern, wool: Wool): number | null {
+  if (pattern.weighedMakeG === null) return null;
+  const { uses } = estimateWith(pattern, wool, workParts(pattern, wool, null));
+  const own = inOneMake(uses);
+  if (own.some(({ kind }) => kind === 'unknown')) return null;
+  const sum = (isIn: (use: UseEstimate) => boolean) => totalOfUses(own.filter(isIn)).likelyG;
+  const calculatedG = sum(isCalculated);
+  const leftG = pattern.weighedMakeG - sum((use) => !isCalculated(use));
+  return calculatedG > 0 && leftG > 0 ? Math.log(leftG / calculatedG) : null;
+}
+
+/** Felted as firmly as its maker felts: what her firmness makes heavier. */
+const isCalculated = (use: UseEstimate): boolean =>
+  use.kind === 'known' && use.source === 'calculated' && (use.term.commonSigma ?? 0) > 0;
+
+function estimateWith(pattern: Pattern, wool: Wool, workings: ReturnType<typeof workParts>): PatternEstimate {
   const { calibration } = workings;
   const { uses: settled, shared } = resolveAmounts(workings.parts, pattern.shared);
   const byId = new Map(workings.parts.map((working) => [working.part.id, working]));
   const joins = pattern.joins.map((join) =>
-    estimateJoin(join, joinCount(join, pattern.parts), { parts: byId, wool, calibration }),
+    estimateJoin(join, joinCount(join, pattern.parts), { parts: byId, settled, wool, calibration }),
   );
   const held = heldByPart(pattern, joins);
   const parts = workings.parts.map((working) => {
@@ -128,7 +149,7 @@ export function estimatePattern(pattern: Pattern, wool: Wool): PatternEstimate {
 /** The estimate with the times and needles of other steps: nothing that is made of wool depends on them. */
 export function withSteps(
   estimate: PatternEstimate,
-  pattern: Pick<Pattern, 'steps'> & NeedleHabit,
+  pattern: Pick<Pattern, 'steps' | 'parts' | 'joins' | 'links'> & NeedleHabit,
 ): PatternEstimate {
   // Copied by their descriptors: what is worked out only when it is looked at stays so.
   return Object.defineProperties({} as PatternEstimate, {
@@ -140,12 +161,11 @@ export function withSteps(
 }
 
 /** Every part worked out on its own, with the wire through it and what it lies on. */
-function workParts(pattern: Pattern, wool: Wool) {
+function workParts(pattern: Pattern, wool: Wool, lnOfMake: number | null) {
   const sized = resolveSizes(pattern.parts, wool);
-  const calibration = calibrate(evidenceOf(sized, wool.fibres), wool.handMeasures);
   const looseEnds = new Map<string, number>();
   for (const { looseEnd } of pattern.joins) {
-    if (looseEnd) looseEnds.set(looseEnd.partId, (looseEnds.get(looseEnd.partId) ?? 0) + 1);
+    if (looseEnd) looseEnds.set(looseEnd.partId, (looseEnds.get(looseEnd.partId) ?? 0) + looseEnd.ends);
   }
   const wire = wireThrough(
     pattern,
@@ -153,17 +173,29 @@ function workParts(pattern: Pattern, wool: Wool) {
     wool,
   );
   const showing = new Map(pattern.parts.map((part) => [part.id, part]));
-  const parts = sized.map((own) => {
-    const { shape, id } = own.part;
-    const under = shape.kind === 'patch' ? showing.get(shape.onPartId ?? '') : undefined;
-    return calculatePart(own, {
-      wool,
-      calibration,
-      wireMm3: wire.get(id) ?? 0,
-      looseEnds: looseEnds.get(id) ?? 0,
-      beneath: under ? showingOutside(under, wool) : [],
+  const workAll = (calibration: Calibration) =>
+    sized.map((own) => {
+      const { shape, id } = own.part;
+      const under = shape.kind === 'patch' ? showing.get(shape.onPartId ?? '') : undefined;
+      return calculatePart(own, {
+        wool,
+        calibration,
+        wireMm3: wire.get(id) ?? 0,
+        looseEnds: looseEnds.get(id) ?? 0,
+        beneath: under ? showingOutside(under, wool) : [],
+      });
     });
-  });
+  const sources: CalibrationSources = {
+    handMeasures: wool.handMeasures,
+    fibreOf: (id) => wool.fibres.get(id) ?? null,
+  };
+  // Samples are held against what comes out before anything is learnt of them.
+  const untaught = isAnyWeighed(sized)
+    ? new Map(workAll(calibrate([], sources)).map((working) => [working.part.id, working]))
+    : new Map<string, PartWorking>();
+  const evidence = evidenceOf(sized, wool.fibres, (id) => untaught.get(id));
+  const calibration = calibrate(evidence, { ...sources, lnOfWeighedMake: lnOfMake });
+  const parts = workAll(calibration);
   const solids = new Map(parts.flatMap(({ part, solid }) => (solid ? [[part.id, solid] as const] : [])));
   return { parts, calibration, solids };
 }
@@ -187,10 +219,10 @@ function heldByPart(pattern: Pattern, joins: readonly JoinEstimate[]): Map<strin
   pattern.joins.forEach((join, index) => {
     const own = joins[index];
     if (join.sink) heldOf(join.partId).sunkMm += toMm(join.sink);
-    if (!own?.looseEnd) return;
-    const held = heldOf(own.looseEnd.owner.id);
-    held.looseEnds.push(own.looseEnd);
-    held.tailMm += own.tailMm ?? 0;
+    if (!join.looseEnd || !own) return;
+    const held = heldOf(join.looseEnd.partId);
+    if (own.looseEnd) held.looseEnds.push(own.looseEnd);
+    held.tailMm += (own.tailMm ?? 0) * join.looseEnd.ends;
   });
   return byPart;
 }

@@ -35,7 +35,7 @@ export { HAIR_G_PER_M2, hairMass, PARTING_MM, ROOT_MM, type Hair } from './hair.
 export { handsMeasures, type HandsMeasure } from './handsMeasures.ts';
 export { joinCoverMm2, usualBandMm } from './joinCover.ts';
 export { shareVolume, type LayerRequest, type Layers, type LayerShare } from './layers.ts';
-export { looseEndMassG, TAIL_BOUNDS_MM, usualTailMm } from './looseEnd.ts';
+export { looseEndMassG, MOST_TAIL_FRACTION, TAIL_BOUNDS_MM, usualTailMm } from './looseEnd.ts';
 export type { PartEstimate } from './partEstimate.ts';
 export type { SharedEstimate } from './resolveAmounts.ts';
 export { FLAT_MARGIN_MM, rollUpSize, sectionMm2, usualPacking, type Packed, type RollUp } from './rollUp.ts';
@@ -51,9 +51,10 @@ export {
   WOOL_ROLES,
   type Comparison,
   type KnownUse,
+  type OtherStatement,
   type UnknownUse,
   type UseEstimate,
   type WoolRole,
 } from './useEstimate.ts';
-export { LEAST_PART_MM, warningsOf, type EngineWarning } from './warnings.ts';
+export { LEAST_PART_MM, warningsOf, type EngineWarning, type GPerMRange } from './warnings.ts';
 export { onlyFibres, woolOnShelf, type FibreLookup, type Wool } from './wool.ts';

@@ -54,7 +54,7 @@ function finishLaid(part: Part, own: Prepared, around: PartSurroundings): UseWor
 /** The main wool of what is laid is in doubt as a coat or hair is, not as a core. */
 const laidAs = (working: UseWorking, cause: ErrorCause, sharedSigma: number): UseWorking =>
   working.calculated.kind === 'known'
-    ? { ...working, calculated: { ...working.calculated, cause, sharedSigma } }
+    ? { ...working, calculated: { ...working.calculated, cause, commonSigma: 0, sharedSigma } }
     : working;
 
 function fringeHair(shape: Extract<Part['shape'], { kind: 'fringe' }>): Hair | null {

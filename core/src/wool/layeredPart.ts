@@ -1,9 +1,9 @@
-import type { Part, WoolUse } from '../pattern/index.ts';
+import { mmOrNull, type Part, type WoolUse } from '../pattern/index.ts';
 import type { Solid } from '../shapes/index.ts';
 import { insertsMm3 } from './inserts.ts';
 import { shareVolume, type LayerRequest, type Layers } from './layers.ts';
 import type { PartSurroundings, PartWorking } from './partWorking.ts';
-import { rollUpSize, usualPacking, type RollUp } from './rollUp.ts';
+import { FLAT_MARGIN_MM, rollUpSize, usualPacking, type RollUp } from './rollUp.ts';
 import { showingBeneath } from './showing.ts';
 import type { UnknownReason } from './unknown.ts';
 import {
@@ -98,5 +98,11 @@ function rollUpOf(
   const growth = calibration.growth(knownFibre(core.fibre), part.firmness, packing).value;
   // What lies inside does not shrink.
   const q = (insertsCm3 + growth * coreVolumeCm3) / (insertsCm3 + coreVolumeCm3);
-  return rollUpSize(coreSolid, coreG, { packing, gPerCm3: layers.coreGPerCm3 / growth, q });
+  return rollUpSize(coreSolid, coreG, {
+    packing,
+    gPerCm3: layers.coreGPerCm3 / growth,
+    q,
+    marginMm: mmOrNull(part.margin) ?? FLAT_MARGIN_MM,
+    thinLayers: part.thinLayers,
+  });
 }

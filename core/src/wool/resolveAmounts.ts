@@ -4,7 +4,7 @@ import type { PartWorking } from './partWorking.ts';
 import type { UseWorking } from './useWorking.ts';
 import { SIGMA } from './sigmas.ts';
 import type { UnknownReason } from './unknown.ts';
-import type { Comparison, UseEstimate } from './useEstimate.ts';
+import type { Comparison, OtherStatement, UseEstimate } from './useEstimate.ts';
 
 /** z of the 97.5th percentile: a 95 % interval. */
 const Z975 = 1.959963984540054;
@@ -16,6 +16,9 @@ interface Settled {
   readonly source: Source;
   readonly cause: ErrorCause;
   readonly group: string | null;
+  /** Both ends, where its author states a range. */
+  readonly range: { readonly lowG: number; readonly highG: number } | null;
+  readonly commonSigma: number;
   readonly sharedSigma: number;
   readonly ownSigma: number;
   readonly allSigma: number;
@@ -32,6 +35,8 @@ const said = (massG: number, more: Partial<Settled> = {}): Settled => ({
   source: 'stated',
   cause: 'stated',
   group: null,
+  range: null,
+  commonSigma: 0,
   sharedSigma: 0,
   ownSigma: 0,
   allSigma: SIGMA.stated,
@@ -119,6 +124,7 @@ function settler(placed: ReadonlyMap<string, Placed>, weights: readonly SharedWe
       return said(stated.massG, {
         source: stated.source,
         cause: stated.cause,
+        range: stated.range,
         ownSigma: strays ? stated.sigma : 0,
         allSigma: strays ? 0 : stated.sigma,
       });
@@ -134,8 +140,12 @@ function settler(placed: ReadonlyMap<string, Placed>, weights: readonly SharedWe
         const other = settle(amount.ofUseId ?? '', [...way, id]);
         if (other.kind === 'unknown')
           return unknown(other.reason === 'other_circular' ? 'other_circular' : 'other_unknown');
-        const sigma = Math.hypot(other.sharedSigma, other.ownSigma, other.allSigma);
-        return said(other.massG * (amount.fraction ?? 0), { allSigma: Math.hypot(sigma, SIGMA.stated) });
+        const sigma = Math.hypot(other.commonSigma, other.sharedSigma, other.ownSigma, other.allSigma);
+        const fraction = amount.fraction ?? 0;
+        return said(other.massG * fraction, {
+          range: timesRange(other.range, fraction),
+          allSigma: Math.hypot(sigma, SIGMA.stated),
+        });
       }
       case 'shared':
         return fromShared(own, amount.sharedId ?? '', placed, weights);
@@ -152,13 +162,15 @@ function settler(placed: ReadonlyMap<string, Placed>, weights: readonly SharedWe
 
 function byShape({ calculated }: UseWorking): Settling {
   if (calculated.kind === 'unknown') return unknown(calculated.reason);
-  const { massG, cause, sharedSigma, ownSigma } = calculated;
+  const { massG, cause, commonSigma, sharedSigma, ownSigma } = calculated;
   return {
     kind: 'known',
     massG,
     source: 'calculated',
     cause,
     group: null,
+    range: null,
+    commonSigma,
     sharedSigma,
     ownSigma,
     allSigma: 0,
@@ -166,18 +178,40 @@ function byShape({ calculated }: UseWorking): Settling {
   };
 }
 
-const weightOf = (weights: readonly SharedWeight[], id: string): SharedWeight | null =>
-  weights.find((weight) => weight.id === id && weight.massG !== null) ?? null;
+const timesRange = (range: Settled['range'], factor: number): Settled['range'] =>
+  range && { lowG: range.lowG * factor, highG: range.highG * factor };
+
+/** A weight as it counts: the middle of its logs where it is a range. */
+interface Weight {
+  readonly id: string;
+  readonly isWeighed: boolean;
+  readonly massG: number;
+  readonly highG: number | null;
+}
+
+function weightOf(weights: readonly SharedWeight[], id: string): Weight | null {
+  const weight = weights.find((own) => own.id === id);
+  if (!weight || weight.massG === null) return null;
+  const highG = weight.highG !== null && weight.highG > weight.massG ? weight.highG : null;
+  return { id, isWeighed: weight.isWeighed, massG: likelyOfWeight(weight.massG, highG), highG };
+}
+
+const likelyOfWeight = (massG: number, highG: number | null): number =>
+  highG === null ? massG : Math.sqrt(massG * highG);
 
 /** All uses of one weight are off together, by as much as the weight is. */
-const ofWeight = (massG: number, weight: SharedWeight): Settled =>
-  said(massG, {
-    source: weight.isWeighed ? 'weighed' : 'stated',
-    cause: weight.isWeighed ? 'weighed' : 'stated',
-    group: `shared ${weight.id}`,
-    sharedSigma: weight.isWeighed ? SIGMA.weighed : SIGMA.stated,
+function ofWeight(massG: number, { id, isWeighed, massG: likelyG, highG }: Weight): Settled {
+  const isExact = isWeighed && highG === null;
+  const spread = highG === null ? null : highG / likelyG;
+  return said(massG, {
+    source: isExact ? 'weighed' : 'stated',
+    cause: isExact ? 'weighed' : 'stated',
+    group: `shared ${id}`,
+    range: spread === null ? null : { lowG: massG / spread, highG: massG * spread },
+    sharedSigma: spread === null ? (isWeighed ? SIGMA.weighed : SIGMA.stated) : Math.log(spread) / Z90,
     allSigma: 0,
   });
+}
 
 function fromShared(
   own: Placed,
@@ -213,22 +247,26 @@ function restOf(
 
 /** Written out field by field: there is one for every use, and copying objects together costs more than working them out. */
 function estimateOf({ working, partId, count }: Placed, settled: Settling): UseEstimate {
+  const { often } = working;
   const { id, role, fibreId, isIfNeeded } = working.use;
   const owner = { kind: 'part', id: partId } as const;
   if (settled.kind === 'unknown' || !count || fibreId === null) {
     const reason = settled.kind === 'unknown' ? settled.reason : count ? 'fibre_missing' : 'count_missing';
     return { kind: 'unknown', owner, useId: id, role, fibreId, isIfNeeded, count, reason };
   }
-  const { massG, cause, sharedSigma, ownSigma, allSigma } = settled;
+  const { massG, cause, commonSigma, sharedSigma, ownSigma, allSigma, range } = settled;
+  // A detail's own number: packed for the most there may be, as pieces are.
+  const most = settled.source === 'calculated' && often ? often.high / often.likely : 1;
   const term: MassTerm = {
     group: settled.group ?? fibreId,
     cause,
     pieceG: massG,
     count: count.likely,
+    commonSigma,
     sharedSigma,
     ownSigma,
     allSigma,
-    countSigma: countSigma(count),
+    countSigma: Math.hypot(countSigma(count), most > 1 && often ? countSigma(often) : 0),
   };
   return {
     kind: 'known',
@@ -240,7 +278,10 @@ function estimateOf({ working, partId, count }: Placed, settled: Settling): UseE
     count,
     pieceG: massG,
     all: massOfTerm(term),
-    packG: massG * count.high,
+    packG: (range?.highG ?? massG) * most * count.high,
+    packMiddleG: massG * most * count.high,
+    range,
+    otherStatements: otherStatements(working, range ?? { lowG: massG, highG: massG }),
     term,
     source: settled.source,
     comparison: comparisonOf(working, settled),
@@ -255,7 +296,23 @@ export const countSigma = ({ low, high }: CountRange): number =>
 function comparisonOf({ calculated, use }: UseWorking, settled: Settled): Comparison | null {
   if (settled.source === 'calculated' || use.amount?.form === 'trimmings') return null;
   if (calculated.kind === 'unknown' || calculated.massG <= 0) return null;
-  const sigma = Math.hypot(calculated.sharedSigma, calculated.ownSigma);
+  const sigma = Math.hypot(calculated.commonSigma, calculated.sharedSigma, calculated.ownSigma);
   const off = Math.abs(Math.log(settled.massG / calculated.massG));
   return { calculatedG: calculated.massG, isOff: off > Z975 * sigma };
 }
+
+/** Two statements of one amount that are further apart than this contradict each other, as a lot and its weighing do. */
+export const CONTRADICTION = 1.15;
+
+/** Everything else its author states of the same amount, held against the one that counts. */
+const otherStatements = (
+  { use, alsoStated }: UseWorking,
+  counted: { readonly lowG: number; readonly highG: number },
+): OtherStatement[] =>
+  alsoStated.flatMap((stated, at): OtherStatement[] => {
+    const amount = use.alsoSaid[at];
+    if (!amount || stated.kind !== 'known') return [];
+    const { lowG, highG } = stated.range ?? { lowG: stated.massG, highG: stated.massG };
+    const isOff = lowG > counted.highG * CONTRADICTION || highG * CONTRADICTION < counted.lowG;
+    return [{ form: amount.form, lowG, highG, isOff }];
+  });

@@ -1,7 +1,11 @@
 /** Standard deviations of the log of a mass, as fractions. Lanakit's own defaults, uncalibrated. */
 export const SIGMA = {
+  /** One maker's firmness, for everything felted in a figure. */
+  common: 0.15,
+  /** The same once a whole make has been on the scale. */
+  commonOfWeighedMake: 0.05,
   /** One density error for all parts of a fibre. */
-  coreShared: 0.2,
+  coreShared: 0.12,
   coreOwn: 0.1,
   /** One hiding error for all coats of a fibre. */
   coatShared: 0.25,
@@ -11,6 +15,8 @@ export const SIGMA = {
   weighed: 0.02,
   /** A single number an author states. */
   stated: 0.1,
+  /** Through a loft or a staple that is only our default. */
+  unmeasured: 0.3,
   /** Fingers whose measure has no spread yet. */
   handUnmeasured: 0.35,
 } as const;

@@ -1,4 +1,5 @@
-import type { Solid } from '../shapes/index.ts';
+import { alongAxis, type Solid } from '../shapes/index.ts';
+import { looseAcrossMm } from './looseEnd.ts';
 import type { PartEstimate } from './partEstimate.ts';
 
 /** Where a part is on its way; every printed size says which. */
@@ -19,43 +20,38 @@ export function sizeLedger({ working, rollUp, tailMm, sunkMm, solid }: PartEstim
   const { layers, uses } = working;
   if (!solid) return [];
   const stages: StageSize[] = [];
-  if (rollUp?.kind === 'rolled') stages.push(withTail('rolled', rollUp.solid.sizesMm, tailMm));
+  if (rollUp?.kind === 'rolled') stages.push(withTail('rolled', rollUp.solid, tailMm));
   if (rollUp?.kind === 'laid') {
-    stages.push(withTail('laid-out', [rollUp.lengthMm, rollUp.widthMm, rollUp.depthMm], tailMm));
+    stages.push({
+      stage: 'laid-out',
+      sizesMm: [rollUp.lengthMm + tailMm, rollUp.widthMm, rollUp.depthMm],
+      tailMm,
+    });
   }
   if (layers) {
     // Layers of coat come before the first detail that lies over them all.
     const roleOf = (useId: string) => uses.find(({ use }) => use.id === useId)?.use.role;
     const coats = lastIndex(layers.shares, ({ useId }) => roleOf(useId) === 'coat') + 1;
     const bare = layers.shares.length > 0 ? layers.solidAfter(0) : solid;
-    if (bare) stages.push(withTail('felted', bare.sizesMm, tailMm));
-    if (coats > 0) stages.push(coatedSize(layers.solidAfter(coats), tailMm));
-    if (layers.shares.length > coats) stages.push(withTail('detailed', solid.sizesMm, tailMm));
+    const coated = coats > 0 ? layers.solidAfter(coats) : null;
+    if (bare) stages.push(withTail('felted', bare, tailMm));
+    if (coated) stages.push(withTail('coated', coated, tailMm));
+    if (layers.shares.length > coats) stages.push(withTail('detailed', solid, tailMm));
   } else {
-    stages.push(withTail('felted', solid.sizesMm, 0));
+    stages.push(withTail('felted', solid, 0));
   }
-  if (tailMm > 0 || sunkMm > 0) stages.push({ stage: 'joined', sizesMm: buried(solid, sunkMm), tailMm: 0 });
+  if (tailMm > 0 || sunkMm > 0) {
+    stages.push({ stage: 'joined', sizesMm: alongAxis(solid, solid.sizesMm, -sunkMm), tailMm: 0 });
+  }
   return stages;
 }
 
-const withTail = (
-  stage: SizeStage,
-  [lengthMm = 0, ...rest]: readonly number[],
-  tailMm: number,
-): StageSize => ({
+/** With its loose ends in the length; what is round all over has no length, and its tail is told beside it. */
+const withTail = (stage: SizeStage, solid: Solid, tailMm: number): StageSize => ({
   stage,
-  sizesMm: [lengthMm + tailMm, ...rest],
+  sizesMm: looseAcrossMm(solid) === null ? solid.sizesMm : alongAxis(solid, solid.sizesMm, tailMm),
   tailMm,
 });
-
-const coatedSize = (solid: Solid | null, tailMm: number): StageSize =>
-  withTail('coated', solid?.sizesMm ?? [], tailMm);
-
-/** The length that still shows once the part is sunk in. */
-function buried({ sizesMm }: Solid, sunkMm: number): number[] {
-  const [lengthMm = 0, ...rest] = sizesMm;
-  return [Math.max(0, lengthMm - sunkMm), ...rest];
-}
 
 function lastIndex<T>(items: readonly T[], is: (item: T) => boolean): number {
   for (let index = items.length - 1; index >= 0; index--) {

@@ -18,6 +18,7 @@ export type UnknownReason =
   | 'loft_unknown'
   | 'staple_unknown'
   | 'hand_unweighed'
+  | 'loose_end_unknown'
   | 'shared_unknown'
   | 'shared_overdrawn'
   | 'other_unknown'

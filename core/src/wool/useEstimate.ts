@@ -1,4 +1,4 @@
-import type { CountRange, UseRole } from '../pattern/index.ts';
+import type { AmountForm, CountRange, UseRole } from '../pattern/index.ts';
 import { totalMass, type MassRangeG, type MassTerm, type Source, type TotalMass } from '../quantity/index.ts';
 import type { UnknownReason } from './unknown.ts';
 
@@ -37,14 +37,28 @@ export interface Comparison {
   readonly isOff: boolean;
 }
 
+/** Another statement of the same amount of one piece, in grams. */
+export interface OtherStatement {
+  readonly form: AmountForm;
+  readonly lowG: number;
+  readonly highG: number;
+  /** It and the one that counts cannot both be true of this lot. */
+  readonly isOff: boolean;
+}
+
 export interface KnownUse extends UseBase {
   readonly kind: 'known';
   readonly count: CountRange;
   readonly pieceG: number;
   /** All pieces together, with their range. */
   readonly all: MassRangeG;
-  /** All pieces, at the high end of their number: what is packed. */
+  /** All pieces, at the high end of their number, and of the amount where its author states a range: what is packed. */
   readonly packG: number;
+  /** The same at the middle of a stated range, for who packs that. */
+  readonly packMiddleG: number;
+  /** One piece, as its author states it from – to; null: no range. */
+  readonly range: { readonly lowG: number; readonly highG: number } | null;
+  readonly otherStatements: readonly OtherStatement[];
   readonly term: MassTerm;
   readonly source: Source;
   /** Null where it is the calculated one, or nothing can be calculated. */

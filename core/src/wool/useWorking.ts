@@ -1,5 +1,13 @@
 import type { Fibre } from '../fibre/index.ts';
-import { mmOrNull, type Part, type UseOf, type WoolUse } from '../pattern/index.ts';
+import {
+  countRange,
+  mmOrNull,
+  type Amount,
+  type CountRange,
+  type Part,
+  type UseOf,
+  type WoolUse,
+} from '../pattern/index.ts';
 import type { ErrorCause } from '../quantity/index.ts';
 import { type Calibration, DENSEST_FELT_G_PER_CM3 } from './calibration.ts';
 import { coatOver, SHADING_G_PER_M2, type CoatWeight } from './coat.ts';
@@ -18,6 +26,7 @@ export type Calculated =
       readonly kind: 'known';
       readonly massG: number;
       readonly cause: ErrorCause;
+      readonly commonSigma: number;
       readonly sharedSigma: number;
       readonly ownSigma: number;
     }
@@ -30,6 +39,10 @@ export interface UseWorking {
   readonly calculated: Calculated;
   /** Null where nothing is stated. */
   readonly stated: Stated | null;
+  /** What else its author states of the same amount, in the same order; held against the one that counts. */
+  readonly alsoStated: readonly Stated[];
+  /** How many of it on one piece, where it is counted; null: not counted, or nobody has said. */
+  readonly often: CountRange | null;
   readonly coat: CoatWeight | null;
   readonly hair: Hair | null;
 }
@@ -38,6 +51,7 @@ export interface UseWorking {
 export interface Prepared extends Omit<UseWorking, 'calculated'> {
   readonly gPerCm3: number;
   readonly densitySigma: number;
+  readonly densityCommonSigma: number;
 }
 
 export function fibreOf(fibreId: string | null, { fibres }: Wool): Fibre | UnknownReason {
@@ -51,13 +65,32 @@ export const knownFibre = (fibre: Fibre | UnknownReason): Fibre | null =>
 export function stateOf(
   use: WoolUse,
   fibre: Fibre | UnknownReason,
-  { calibration }: PartSurroundings,
+  around: PartSurroundings,
   girthMm: number | null,
 ): Stated | null {
-  if (use.amount === null) return null;
-  if (typeof fibre !== 'object') return { kind: 'unknown', reason: fibre };
-  return statedMass(use.amount, fibre, calibration, girthMm);
+  return use.amount === null ? null : stateAmount(use.amount, fibre, around, girthMm);
 }
+
+function stateAmount(
+  amount: Amount,
+  fibre: Fibre | UnknownReason,
+  { calibration }: PartSurroundings,
+  girthMm: number | null,
+): Stated {
+  if (typeof fibre !== 'object') return { kind: 'unknown', reason: fibre };
+  return statedMass(amount, fibre, calibration, girthMm);
+}
+
+export const alsoStatedOf = (
+  { alsoSaid }: WoolUse,
+  fibre: Fibre | UnknownReason,
+  around: PartSurroundings,
+  girthMm: number | null,
+): Stated[] => alsoSaid.map((amount) => stateAmount(amount, fibre, around, girthMm));
+
+/** How many lines, dots or patches on one piece; null for what is not counted, and where nobody has said. */
+export const oftenOf = (use: WoolUse): CountRange | null =>
+  use.role === 'patch' || use.role === 'line' || use.role === 'dot' ? countRange(use.count) : null;
 
 export function prepare(
   part: Part,
@@ -73,7 +106,10 @@ export function prepare(
     fibre,
     gPerCm3: density.value,
     densitySigma: density.sigma,
+    densityCommonSigma: density.commonSigma,
     stated: stateOf(use, fibre, around, girthMm),
+    alsoStated: alsoStatedOf(use, fibre, around, girthMm),
+    often: oftenOf(use),
     coat: typeof fibre === 'object' ? coatOf(use, fibre, beneath, around.calibration) : null,
     hair: hairOf(use),
   };
@@ -96,7 +132,10 @@ function hairOf(use: WoolUse): Hair | null {
 
 /** Area that a coat or patch covers of a surface, mm²; null while one of its sizes is unknown. */
 export function coveredMm2(use: WoolUse, surfaceMm2: number): number | null {
-  if (use.role === 'patch') return ellipseMm2(use, use.count);
+  if (use.role === 'patch') {
+    const often = oftenOf(use);
+    return often && ellipseMm2(use, often.likely);
+  }
   if (use.role !== 'coat') return 0;
   if (use.cover.kind === 'patch') return ellipseMm2(use.cover, 1);
   return use.cover.kind === 'share' ? surfaceMm2 * use.cover.fraction : surfaceMm2;
@@ -112,7 +151,7 @@ export function ellipseMm2(
 
 /** Grams of a use that lies on a surface so large; null while one of its sizes is unknown. */
 export function massOn(own: Prepared, surfaceMm2: number): number | null {
-  const { use, coat, hair } = own;
+  const { use, coat, hair, often } = own;
   switch (use.role) {
     case 'coat':
     case 'patch': {
@@ -121,11 +160,11 @@ export function massOn(own: Prepared, surfaceMm2: number): number | null {
     }
     case 'line': {
       const lengthMm = mmOrNull(use.length);
-      return lengthMm === null ? null : lineMassG(lengthMm) * use.count;
+      return lengthMm === null || !often ? null : lineMassG(lengthMm) * often.likely;
     }
     case 'dot': {
       const diameterMm = mmOrNull(use.diameter);
-      return diameterMm === null ? null : dotMassG(diameterMm, own.gPerCm3) * use.count;
+      return diameterMm === null || !often ? null : dotMassG(diameterMm, own.gPerCm3) * often.likely;
     }
     case 'hair':
       return hair?.massG ?? null;
@@ -145,15 +184,15 @@ const CAUSE: Readonly<Record<WoolUse['role'], ErrorCause>> = {
   added: 'piece',
 };
 
-function sigmasOf({ use, densitySigma }: Prepared): { sharedSigma: number; ownSigma: number } {
+function sigmasOf({ use, densitySigma, densityCommonSigma }: Prepared) {
   switch (use.role) {
     case 'coat':
     case 'patch':
-      return { sharedSigma: SIGMA.coatShared, ownSigma: SIGMA.coatOwn };
+      return { commonSigma: 0, sharedSigma: SIGMA.coatShared, ownSigma: SIGMA.coatOwn };
     case 'hair':
-      return { sharedSigma: SIGMA.hairShared, ownSigma: SIGMA.coreOwn };
+      return { commonSigma: 0, sharedSigma: SIGMA.hairShared, ownSigma: SIGMA.coreOwn };
     default:
-      return { sharedSigma: densitySigma, ownSigma: SIGMA.coreOwn };
+      return { commonSigma: densityCommonSigma, sharedSigma: densitySigma, ownSigma: SIGMA.coreOwn };
   }
 }
 
@@ -163,14 +202,19 @@ export function calculatedOf(own: Prepared, massG: number | null): Calculated {
   if (typeof fibre !== 'object') return { kind: 'unknown', reason: fibre };
   if (use.role === 'added') return { kind: 'unknown', reason: 'amount_missing' };
   if (own.gPerCm3 > DENSEST_FELT_G_PER_CM3) return { kind: 'unknown', reason: 'density_impossible' };
-  if (massG === null) return { kind: 'unknown', reason: 'sizes_missing' };
+  if (massG === null)
+    return { kind: 'unknown', reason: isCounted(use) && !own.often ? 'count_missing' : 'sizes_missing' };
   return { kind: 'known', massG, cause: CAUSE[use.role], ...sigmasOf(own) };
 }
+
+const isCounted = ({ role }: WoolUse): boolean => role === 'patch' || role === 'line' || role === 'dot';
 
 export const finish = (own: Prepared, massG: number | null): UseWorking => ({
   use: own.use,
   fibre: own.fibre,
   stated: own.stated,
+  alsoStated: own.alsoStated,
+  often: own.often,
   coat: own.coat,
   hair: own.hair,
   calculated: calculatedOf(own, massG),

@@ -1,5 +1,5 @@
 import type { Part, Pattern } from '../pattern/index.ts';
-import { solidOf } from '../shapes/index.ts';
+import { runMm, solidOf } from '../shapes/index.ts';
 import { toMm } from '../units/index.ts';
 import type { Wool } from './wool.ts';
 
@@ -27,5 +27,5 @@ export function wireThrough(
 function lengthInside(part: Part | undefined): number | null {
   if (!part || part.shape.kind === 'sleeve') return null;
   const result = solidOf(part.shape);
-  return result.kind === 'solid' ? result.solid.heightMm : null;
+  return result.kind === 'solid' ? runMm(result.solid) : null;
 }

@@ -22,8 +22,18 @@ export function showDay(date: string, { year = false }: { readonly year?: boolea
         .replace(',', '');
 }
 
+/** How many, as it is known: `4`, `10–14`. */
+export const showCountRange = ({ low, high }: { readonly low: number; readonly high: number }): string =>
+  low === high ? String(low) : `${low}–${high}`;
+
 /** Grams for reading: two decimals under 1, one above. The unit is always there. */
 export const showGrams = (massG: number): string => `${showGramNumber(massG)} g`;
+
+/** Grams as their author states them from – to; one number where both are the same. */
+export function showGramRange(lowG: number, highG: number): string {
+  const [low, high] = [lowG, highG].map((massG) => showNumber(massG, massG < 1 ? 2 : 1));
+  return low === high ? showGrams(lowG) : `${low}–${high} g`;
+}
 
 /** A calculated mass: about this much. */
 export function showLikely(massG: number): string {

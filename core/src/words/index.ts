@@ -5,6 +5,8 @@ export {
   showChange,
   showDay,
   showGramNumber,
+  showCountRange,
+  showGramRange,
   showGrams,
   showLikely,
   showWeighed,

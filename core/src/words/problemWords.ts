@@ -36,6 +36,8 @@ export function problemWords(problem: Problem): string {
         `A rope of ${showNumber(problem.ropeMm, 1)} mm leaves no hole in a ring of ` +
         `${showNumber(problem.outerMm, 1)} mm. Make the rope thinner, or the ring larger.`
       );
+    case 'corner_too_round':
+      return `A corner of ${showNumber(problem.cornerMm, 1)} mm does not go into a side of ${showNumber(problem.narrowMm, 1)} mm: half of that at the most.`;
     case 'taper_ends_swapped':
       return (
         `The thin end (${showNumber(problem.thinMm, 1)} mm) is thicker than the thick end ` +
@@ -79,6 +81,8 @@ export function problemWords(problem: Problem): string {
       return `Say the rest of it (${FORM_WORDS[problem.form]}), or let it be calculated.`;
     case 'amount_missing':
       return 'Unknown until you say how much: nothing can be calculated here.';
+    case 'loose_end_unknown':
+      return 'Say how long the loose end is and of what, or its grams: the shape of this part does not tell.';
     case 'count_missing':
       return 'Say how many, or from how many to how many.';
     case 'count_reversed':

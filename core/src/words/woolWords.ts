@@ -1,7 +1,8 @@
 import type { AmountForm, CutKind, JoinMethod, UseRole } from '../pattern/index.ts';
 import type { ErrorCause, Source } from '../quantity/index.ts';
 import { showNumber } from '../units/index.ts';
-import type { EngineWarning, SizeStage, UnknownReason, WoolRole } from '../wool/index.ts';
+import { showGramRange } from './amounts.ts';
+import type { EngineWarning, GPerMRange, SizeStage, UnknownReason, WoolRole } from '../wool/index.ts';
 
 /** What wool is for, in a maker's word. */
 export const ROLE_WORDS: Readonly<Record<WoolRole | 'insert', string>> = {
@@ -115,6 +116,7 @@ const UNKNOWN_WORDS: Readonly<Record<UnknownReason, string>> = {
   loft_unknown: 'its loft is unknown',
   staple_unknown: 'its staple length is unknown',
   hand_unweighed: 'weigh ten of yours on the shelf: nobody knows what your fingers take',
+  loose_end_unknown: 'say how long its loose end is and of what, or its grams: its shape does not tell',
   shared_unknown: 'what shares this weight is not all known',
   shared_overdrawn: 'the others take more than the weight there is',
   other_unknown: 'what it is a part of is unknown',
@@ -125,11 +127,13 @@ export const unknownWords = (reason: UnknownReason): string => UNKNOWN_WORDS[rea
 
 /** What the doubt is in. */
 export const CAUSE_WORDS: Readonly<Record<ErrorCause, string>> = {
+  common: 'how firmly you felt, in everything',
   density: 'the felted density',
   hiding: 'how well it hides',
   stated: 'what is stated',
   weighed: 'the weighing',
   hand: 'what fingers take',
+  unmeasured: 'a loft or staple that is only our default',
   hair: 'how thick hair is laid',
   count: 'how many there are',
   piece: 'each piece by itself',
@@ -137,15 +141,20 @@ export const CAUSE_WORDS: Readonly<Record<ErrorCause, string>> = {
 
 /** What would make it smaller; null where only more pieces even it out. */
 export const CAUSE_REMEDIES: Readonly<Record<ErrorCause, string | null>> = {
+  common: 'weigh one whole finished make, and write its grams under About',
   density: 'weigh one finished piece',
   hiding: 'cover a sample and weigh what it took',
   stated: 'weigh it once',
   weighed: null,
   hand: 'weigh ten of yours',
+  unmeasured: 'measure it on the shelf',
   hair: 'weigh the hair of one figure',
   count: 'count one figure',
   piece: null,
 };
+
+const showPerMetre = ({ lowGPerM, highGPerM }: GPerMRange): string =>
+  `${showNumber(lowGPerM, 1)}${highGPerM > lowGPerM * 1.001 ? `–${showNumber(highGPerM, 1)}` : ''} g/m`;
 
 const grams = (massG: number): string => `${showNumber(massG, massG < 1 ? 2 : 1)} g`;
 
@@ -170,6 +179,16 @@ export function warningWords(warning: EngineWarning, fibreName: (fibreId: string
       );
     case 'trimmings_short':
       return `The trimmings give ${grams(warning.thereG)}, this takes ${grams(warning.wantedG)}.`;
+    case 'statements_differ':
+      return (
+        `${showGramRange(warning.countedLowG, warning.countedHighG)} counts; ${FORM_WORDS[warning.form]}, as also said, comes to ` +
+        `${showGramRange(warning.lowG, warning.highG)} of this lot. One of them is not so: measure it once.`
+      );
+    case 'linear_differs':
+      return (
+        `${fibreName(warning.fibreId)} cannot be both ${showPerMetre(warning.first)} here and ` +
+        `${showPerMetre(warning.other)} elsewhere in this pattern. Weigh a length of it.`
+      );
     case 'stated_off':
       return (
         `Stated ${grams(warning.statedG)}, calculated ${grams(warning.calculatedG)}: further apart than the ` +

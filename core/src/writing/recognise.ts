@@ -190,6 +190,7 @@ function amounts(text: string, fibres: KnownNames['fibres']): Recognised[] {
     const amount: Amount = {
       form: 'tops',
       length: length.length,
+      highLength: null,
       ways: ways === 'half' ? 2 : numberOf(ways),
     };
     const end = match.index + match[0].length;

@@ -23,6 +23,7 @@ export const shapes = {
   limb: (l: number, d: number): Shape => ({ kind: 'limb', length: mm(l), diameter: mm(d) }),
   taper: (l: number, thick: number, thin: number): Shape => ({ kind: 'taper', length: mm(l), thickEnd: mm(thick), thinEnd: mm(thin) }),
   flat: (l: number, w: number, t: number): Shape => ({ kind: 'flat-ellipse', length: mm(l), width: mm(w), thickness: mm(t) }),
+  plate: (l: number, w: number, t: number, corner: number | null = null): Shape => ({ kind: 'plate', length: mm(l), width: mm(w), thickness: mm(t), corner: corner === null ? null : mm(corner) }),
   drop: (l: number, d: number): Shape => ({ kind: 'drop', length: mm(l), diameter: mm(d) }),
   dome: (d: number, h: number): Shape => ({ kind: 'dome', diameter: mm(d), rise: mm(h) }),
   cone: (h: number, d: number): Shape => ({ kind: 'cone', rise: mm(h), diameter: mm(d) }),

@@ -174,7 +174,13 @@ export function join(
     cover:
       cover === undefined
         ? null
-        : { fibreId: cover, band: band === undefined ? null : size(band), words: '', isIfNeeded: false },
+        : {
+            fibreId: cover,
+            band: band === undefined ? null : size(band),
+            words: '',
+            wordsSizeFraction: 1,
+            isIfNeeded: false,
+          },
     ...rest,
   };
 }
@@ -237,6 +243,8 @@ export function step(
             ? byGauge(gauge)
             : gauge,
     minutes,
+    // As the demo's author timed them: a whole step, however often it is repeated.
+    areMinutesEach: false,
     joinIds: on.map(([part_, onto]) => joinId(part_, onto)),
     checks: checks.map((check, index) => ({ ...blankCheck(`${key}-check-${index + 1}`), ...check })),
     pictures: drawing ? [{ id: `${key}-picture`, pictureId: drawing[0], caption: drawing[1] }] : [],

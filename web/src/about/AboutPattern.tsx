@@ -1,9 +1,10 @@
-import { LEVELS, type Level, proposeLevel } from '@lanakit/core';
-import { MEASURE_WORDS } from '@lanakit/core/words';
-import { Input } from 'antd';
+import { LEVELS, type Level, PERMITTED, proposeLevel } from '@lanakit/core';
+import { MEASURE_WORDS, PERMITTED_WORDS } from '@lanakit/core/words';
+import { Checkbox, Input } from 'antd';
 import { useMemo } from 'react';
 import { Choice } from '../fields/Choice.tsx';
 import { Field } from '../fields/Field.tsx';
+import { NumberField } from '../fields/NumberField.tsx';
 import lists from '../patterns/Lists.module.css';
 import { useTable } from '../patterns/tableContext.ts';
 import { LEVEL_WORDS } from '../words/show.ts';
@@ -36,6 +37,7 @@ export function AboutPattern({ onOpenStep }: { onOpenStep: (stepId: string) => v
             none="not said"
             onChoose={(seen) => edit('whose left and right', (it) => void (it.sidesSeen = seen))}
           />
+          <WeighedMake />
           <Field label="Before you begin" className={lists.span12 ?? ''}>
             {(control) => (
               <Input.TextArea
@@ -59,6 +61,7 @@ export function AboutPattern({ onOpenStep }: { onOpenStep: (stepId: string) => v
           <h3>Whose it is</h3>
           <span className="quiet small">a reminder of what was agreed, not advice on what the law asks</span>
         </header>
+        <Grants />
         <RightsFields
           rights={document.rights}
           onChange={(label, recipe, key) => edit(label, (it) => recipe(it.rights), key && `rights.${key}`)}
@@ -66,6 +69,47 @@ export function AboutPattern({ onOpenStep }: { onOpenStep: (stepId: string) => v
       </section>
       <PicturesSection />
     </div>
+  );
+}
+
+/** What whoever gets the pattern may do with it; only of one’s own can that be given. */
+function Grants() {
+  const { draft } = useTable();
+  const { document, edit } = draft;
+  if (document.rights.origin !== 'own') return null;
+  return (
+    <fieldset className={lists.span12} style={{ border: 0, padding: 0, margin: '0 0 12px' }}>
+      <legend className="small">Whoever has the pattern may</legend>
+      <Checkbox.Group
+        value={document.grants}
+        options={PERMITTED.map((what) => ({ value: what, label: PERMITTED_WORDS[what] }))}
+        onChange={(grants) =>
+          edit(
+            'what its buyer may do',
+            (it) => void (it.grants = PERMITTED.filter((one) => grants.includes(one))),
+          )
+        }
+      />
+      <div className="quiet small">Printed with it. What is not ticked is not said to be allowed.</div>
+    </fieldset>
+  );
+}
+
+/** A whole make on the scale: how firm its maker felts, shared out over all that is calculated. */
+function WeighedMake() {
+  const { draft } = useTable();
+  const { document, edit } = draft;
+  return (
+    <NumberField<number | null>
+      className={lists.span6 ?? ''}
+      label="One whole make weighed"
+      value={document.weighedMakeG}
+      bounds={{ min: 0.01, max: 10_000 }}
+      suffix="g"
+      allowEmpty
+      hint="its wool alone, as the options stand by default: every calculated weight follows it"
+      onValue={(massG) => edit('what a make weighed', (it) => void (it.weighedMakeG = massG), 'weighedMake')}
+    />
   );
 }
 

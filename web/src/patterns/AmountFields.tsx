@@ -12,25 +12,35 @@ import { FORM_WORDS } from '@lanakit/core/words';
 import { Checkbox } from 'antd';
 import { Choice } from '../fields/Choice.tsx';
 import { LengthField } from '../fields/LengthField.tsx';
+import { LengthRangeField } from '../fields/LengthRangeField.tsx';
 import { NumberField } from '../fields/NumberField.tsx';
 import styles from './Lists.module.css';
+import { LockGrades } from './LockGrades.tsx';
 import { useTable } from './tableContext.ts';
 import { useUseNames } from './useChoices.ts';
 
 interface AmountFieldsProps {
   use: WoolUse;
+  /** What the choice of a form is called, and choosing none. */
+  label?: string;
+  none?: string;
   onAmount: (amount: Amount | null, what: string) => void;
 }
 
 /** How an author says how much: calculated from the shape, or stated in one of the forms makers use. */
-export function AmountFields({ use, onAmount }: AmountFieldsProps) {
+export function AmountFields({
+  use,
+  label = 'Amount',
+  none = 'calculated from the shape',
+  onAmount,
+}: AmountFieldsProps) {
   return (
     <>
       <Choice<AmountForm>
         className={styles.span6 ?? ''}
-        label="Amount"
+        label={label}
         value={use.amount?.form ?? null}
-        none="calculated from the shape"
+        none={none}
         words={FORM_WORDS}
         among={AMOUNT_FORMS}
         onChoose={(form) => onAmount(form === null ? null : blankAmount(form), 'form')}
@@ -58,6 +68,17 @@ function FormFields({ use, amount, onAmount }: AmountFieldsProps & { amount: Amo
         defaultUnit={document.lengthUnit}
         {...(hint !== undefined && { hint })}
         onValue={(size) => set({ [key]: size }, key)}
+      />
+    </div>
+  );
+  const range = (label: string, key: 'length' | 'width', low: Length | null, high: Length | null) => (
+    <div className={styles.span3}>
+      <LengthRangeField
+        label={label}
+        low={low}
+        high={high}
+        defaultUnit={document.lengthUnit}
+        onValue={(from, to) => set({ [key]: from, [key === 'length' ? 'highLength' : 'highWidth']: to }, key)}
       />
     </div>
   );
@@ -91,8 +112,8 @@ function FormFields({ use, amount, onAmount }: AmountFieldsProps & { amount: Amo
     case 'strip':
       return (
         <>
-          {length('Length', 'length', amount.length)}
-          {length('Width', 'width', amount.width)}
+          {range('Length', 'length', amount.length, amount.highLength)}
+          {range('Width', 'width', amount.width, amount.highWidth)}
           {length('Depth', 'depth', amount.depth, 'as torn, not pressed')}
         </>
       );
@@ -106,7 +127,7 @@ function FormFields({ use, amount, onAmount }: AmountFieldsProps & { amount: Amo
     case 'tops':
       return (
         <>
-          {length('Length', 'length', amount.length)}
+          {range('Length', 'length', amount.length, amount.highLength)}
           {number('Split in', 'ways', amount.ways, WAYS)}
         </>
       );
@@ -185,12 +206,7 @@ function FormFields({ use, amount, onAmount }: AmountFieldsProps & { amount: Amo
         </>
       );
     case 'locks':
-      return (
-        <>
-          {number('Locks', 'count', amount.count, SOME)}
-          {number('Each', 'eachG', amount.eachG, GRAMS, 'g')}
-        </>
-      );
+      return <LockGrades grades={amount.grades} onGrades={(grades, key) => set({ grades }, key)} />;
     case 'until':
       return (
         <Choice

@@ -1,5 +1,5 @@
 import { handsMeasures, type PartEstimate, type UseEstimate } from '@lanakit/core';
-import { unknownWords } from '@lanakit/core/words';
+import { showGramRange, unknownWords } from '@lanakit/core/words';
 import { handsWords } from '../words/handsWords.ts';
 import { showGrams } from '../words/show.ts';
 import styles from './Layers.module.css';
@@ -19,7 +19,8 @@ export function HandsLine({ own, estimate }: { own: UseEstimate; estimate: PartE
     <div className={styles.hands}>
       {comparison && (
         <p className={comparison.isOff ? 'amber' : 'quiet'}>
-          Stated {showGrams(own.pieceG)}; the shape comes to {showGrams(comparison.calculatedG)}
+          Stated {own.range ? showGramRange(own.range.lowG, own.range.highG) : showGrams(own.pieceG)}; the
+          shape comes to {showGrams(comparison.calculatedG)}
           {comparison.isOff ? ': further apart than that is usually off' : ''}.
         </p>
       )}

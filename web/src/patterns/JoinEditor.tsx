@@ -1,10 +1,10 @@
 import {
+  blankLooseEnd,
   type Join,
   JOIN_METHODS,
   type JoinEstimate,
   type JoinMethod,
   type Length,
-  showSizesMm,
 } from '@lanakit/core';
 import { JOIN_METHOD_WORDS } from '@lanakit/core/words';
 import { Button, Checkbox, Input } from 'antd';
@@ -15,7 +15,9 @@ import { FibreSelect } from '../fields/FibreSelect.tsx';
 import { LengthField } from '../fields/LengthField.tsx';
 import styles from './Lists.module.css';
 import { type EditItem, useEditJoin, useProblemAt, useTable } from './tableContext.ts';
+import { LooseEndFields } from './LooseEndFields.tsx';
 import { usePartNames } from './useChoices.ts';
+import { usualSize } from './usualSize.ts';
 
 interface JoinEditorProps {
   join: Join;
@@ -77,7 +79,7 @@ export function JoinEditor({ join, own, index, onDelete }: JoinEditorProps) {
         />
         <JoinSize
           label="Across there"
-          hint={usual(own.acrossMm)}
+          hint={usualSize(own.acrossMm)}
           value={join.across}
           at="across"
           editJoin={editJoin}
@@ -92,23 +94,11 @@ export function JoinEditor({ join, own, index, onDelete }: JoinEditorProps) {
           problem={problemAt(`${pointer}/looseEnd`)}
           onChoose={(partId) =>
             editJoin('the loose end', (it) => {
-              it.looseEnd = partId === null ? null : { partId, length: it.looseEnd?.length ?? null };
+              it.looseEnd = partId === null ? null : { ...(it.looseEnd ?? blankLooseEnd(partId)), partId };
             })
           }
         />
-        {join.looseEnd && (
-          <div className={styles.span3}>
-            <LengthField
-              label="So long"
-              value={join.looseEnd.length}
-              defaultUnit={draft.document.lengthUnit}
-              hint={usual(own.tailMm) ?? ''}
-              onValue={(length) =>
-                editJoin('the loose end', (it) => void (it.looseEnd && (it.looseEnd.length = length)), 'tail')
-              }
-            />
-          </div>
-        )}
+        {join.looseEnd && <LooseEndFields end={join.looseEnd} own={own} editJoin={editJoin} />}
         <Field
           label="Covered with"
           className={styles.span6 ?? ''}
@@ -137,7 +127,7 @@ export function JoinEditor({ join, own, index, onDelete }: JoinEditorProps) {
                 label="Band each side"
                 value={join.cover.band}
                 defaultUnit={draft.document.lengthUnit}
-                hint={usual(own.bandMm) ?? ''}
+                hint={usualSize(own.bandMm) ?? ''}
                 onValue={(band) =>
                   editJoin('the band', (it) => void (it.cover && (it.cover.band = band)), 'band')
                 }
@@ -179,10 +169,7 @@ export function JoinEditor({ join, own, index, onDelete }: JoinEditorProps) {
   );
 }
 
-const BARE_COVER = { fibreId: null, band: null, words: '', isIfNeeded: false };
-
-const usual = (mm: number | null): string | undefined =>
-  mm === null ? undefined : `empty: ${showSizesMm([mm], 'mm')}`;
+const BARE_COVER = { fibreId: null, band: null, words: '', wordsSizeFraction: 1, isIfNeeded: false };
 
 interface JoinSizeProps {
   label: string;

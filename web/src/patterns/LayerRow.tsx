@@ -1,4 +1,5 @@
 import {
+  percentOf,
   showSizeMm,
   type Part,
   type PartEstimate,
@@ -6,6 +7,7 @@ import {
   type Use,
   type UseEstimate,
   withoutUse,
+  type WoolUse,
 } from '@lanakit/core';
 import { capital, SOURCE_WORDS, unknownWords } from '@lanakit/core/words';
 import { DownOutlined, RightOutlined } from '@ant-design/icons';
@@ -15,7 +17,8 @@ import { Field } from '../fields/Field.tsx';
 import { FibreSelect } from '../fields/FibreSelect.tsx';
 import { HowItCame } from '../look/HowItCame.tsx';
 import { cameOfUse } from '../words/howItCame.ts';
-import { showLikely } from '../words/show.ts';
+import { showUseGrams } from '../words/show.ts';
+import { AlsoSaid } from './AlsoSaid.tsx';
 import { AmountFields } from './AmountFields.tsx';
 import { HandsLine } from './HandsLine.tsx';
 import styles from './Layers.module.css';
@@ -139,7 +142,7 @@ function LayerAmount({ own, use, name, part, estimate }: LayerAmountProps) {
         title={`${capital(name)} of one ${part.name}`}
         lines={cameOfUse(part, estimate, own, wool.fibres)}
       >
-        {showLikely(own.pieceG)}
+        {showUseGrams(own)}
       </HowItCame>
       <span className={styles.thick}>
         {own.isIfNeeded ? 'only if needed' : own.source !== 'calculated' ? SOURCE_WORDS[own.source] : ''}
@@ -151,6 +154,11 @@ function LayerAmount({ own, use, name, part, estimate }: LayerAmountProps) {
     </span>
   );
 }
+
+const wordsSizeHint = ({ words, wordsSizeFraction }: WoolUse): string =>
+  words === '' || wordsSizeFraction === 1
+    ? ''
+    : `written for the figure at ${Math.round(percentOf(wordsSizeFraction))} % of this size`;
 
 interface LayerEditorProps {
   use: Use;
@@ -182,7 +190,12 @@ function LayerEditor({ use, pointer, own, estimate, editUse }: LayerEditorProps)
           />
         )}
         {wool && (
-          <Field label="In your words" className={lists.span6 ?? ''} problem={amountProblem}>
+          <Field
+            label="In your words"
+            className={lists.span6 ?? ''}
+            problem={amountProblem}
+            hint={wordsSizeHint(wool)}
+          >
             {(control) => (
               <Input
                 {...control}
@@ -191,11 +204,39 @@ function LayerEditor({ use, pointer, own, estimate, editUse }: LayerEditorProps)
                 placeholder="a wisp, not a handful"
                 onChange={(event) => {
                   const words = event.target.value;
-                  editUse('the words', (it) => void (it.role !== 'insert' && (it.words = words)), 'words');
+                  editUse(
+                    'the words',
+                    (it) => {
+                      if (it.role === 'insert') return;
+                      it.words = words;
+                      it.wordsSizeFraction = 1;
+                    },
+                    'words',
+                  );
                 }}
               />
             )}
           </Field>
+        )}
+        {wool && (
+          <AlsoSaid
+            use={wool}
+            own={own}
+            onChange={(alsoSaid, what) =>
+              editUse(
+                'another statement',
+                (it) => void (it.role !== 'insert' && (it.alsoSaid = alsoSaid)),
+                `also.${what}`,
+              )
+            }
+            onCount={(amount, alsoSaid) =>
+              editUse('which statement counts', (it) => {
+                if (it.role === 'insert') return;
+                it.amount = amount;
+                it.alsoSaid = alsoSaid;
+              })
+            }
+          />
         )}
         {wool && wool.role !== 'core' && (
           <Checkbox

@@ -12,8 +12,8 @@ export function PartConsequences({ part, estimate }: { part: Part; estimate: Par
   const unit = draft.document.lengthUnit;
   const stages = useMemo(() => sizeLedger(estimate), [estimate]);
   const warnings = useMemo(
-    () => warningsOf(whole, shelf).filter(({ partId }) => partId === part.id),
-    [whole, shelf, part.id],
+    () => warningsOf(whole, shelf, draft.document).filter(({ partId }) => partId === part.id),
+    [whole, shelf, draft.document, part.id],
   );
   if (stages.length === 0 && warnings.length === 0) return null;
   return (

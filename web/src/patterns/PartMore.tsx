@@ -4,6 +4,7 @@ import {
   OWN_RIGHTS,
   type Packing,
   PACKINGS,
+  percentOf,
   type Part,
   type PartEstimate,
   type Sample,
@@ -14,7 +15,7 @@ import {
   withSize,
 } from '@lanakit/core';
 import { sizeWords } from '@lanakit/core/words';
-import { Button, Input } from 'antd';
+import { Button, Checkbox, Input } from 'antd';
 import type { Draft } from 'immer';
 import { RightsFields } from '../about/RightsFields.tsx';
 import { Choice } from '../fields/Choice.tsx';
@@ -38,16 +39,26 @@ export function PartMore({ part, estimate }: PartMoreProps) {
   const { draft } = useTable();
   const editPart = useEditPart(part.id);
   const hidden = part.hides === '' ? null : part.hides;
-  const said = [part.packing, part.sample, hidden, ...part.derived, ...part.exactness].filter(
-    (one) => one !== null,
-  ).length;
-  const sample = part.sample ?? { rolled: null, felted: null, massG: null };
+  const said = [
+    part.packing,
+    part.sample,
+    part.margin,
+    part.thinLayers,
+    part.holdsThickness || null,
+    part.endsApart || null,
+    hidden,
+    ...part.derived,
+    ...part.exactness,
+  ].filter((one) => one !== null).length;
+  const sample = part.sample ?? { rolled: null, felted: null, massG: null, sizeFraction: 1 };
   const writeSample = (change: Partial<Sample>, key: string) =>
     editPart(
       'what a sample measured',
       (it) => {
-        const next = { ...sample, ...change };
-        it.sample = Object.values(next).every((value) => value === null) ? null : next;
+        // Measured now, in the size it has now.
+        const next = { ...sample, ...change, sizeFraction: 1 };
+        const { rolled, felted, massG } = next;
+        it.sample = rolled === null && felted === null && massG === null ? null : next;
       },
       `sample.${key}`,
     );
@@ -147,9 +158,61 @@ export function PartMore({ part, estimate }: PartMoreProps) {
           onValue={(massG) => writeSample({ massG }, 'massG')}
         />
         <Evidence part={part} estimate={estimate} />
+        <FlatFields part={part} />
+        <Checkbox
+          className={styles.span12 ?? ''}
+          checked={part.endsApart}
+          onChange={(event) => {
+            const endsApart = event.target.checked;
+            editPart('what a stated amount holds', (it) => void (it.endsApart = endsApart));
+          }}
+        >
+          loose ends come on top of a stated or weighed amount; otherwise they are in it
+        </Checkbox>
       </div>
       <DerivedSizes part={part} estimate={estimate} />
     </details>
+  );
+}
+
+/** How a flat piece is laid out, and whether it stays as thick in another size. */
+function FlatFields({ part }: { part: Part }) {
+  const { draft } = useTable();
+  const editPart = useEditPart(part.id);
+  if (!('thickness' in part.shape)) return null;
+  return (
+    <>
+      <div className={styles.span3}>
+        <LengthField
+          label="Margin folded in"
+          value={part.margin}
+          allowZero
+          defaultUnit={draft.document.lengthUnit}
+          hint="empty: 8 mm all round"
+          onValue={(margin) => editPart('the margin', (it) => void (it.margin = margin), 'margin')}
+        />
+      </div>
+      <NumberField<number | null>
+        className={styles.span3 ?? ''}
+        label="Thin layers"
+        value={part.thinLayers}
+        bounds={{ min: 1, max: 20 }}
+        isWhole
+        allowEmpty
+        hint="laid crosswise"
+        onValue={(layers) => editPart('the layers', (it) => void (it.thinLayers = layers), 'layers')}
+      />
+      <Checkbox
+        className={styles.span6 ?? ''}
+        checked={part.holdsThickness}
+        onChange={(event) => {
+          const holds = event.target.checked;
+          editPart('whether it stays as thick', (it) => void (it.holdsThickness = holds));
+        }}
+      >
+        as thick in every size
+      </Checkbox>
+    </>
   );
 }
 
@@ -172,7 +235,9 @@ function Evidence({ part, estimate }: { part: Part; estimate: PartEstimate }) {
         : ''}
       {part.sample.massG !== null &&
         density.samples === 0 &&
-        'A weighed piece teaches its density only when it is of one wool and nothing else.'}
+        'It teaches nothing yet: something of the piece is unknown, or it weighs less than what lies over its core.'}
+      {part.sample.sizeFraction !== 1 &&
+        ` It was weighed at ${Math.round(percentOf(part.sample.sizeFraction))} % of the present size, and counts by its shape.`}
     </p>
   );
 }
@@ -184,7 +249,8 @@ function DerivedSizes({ part, estimate }: { part: Part; estimate: PartEstimate }
   const { draft } = useTable();
   const editPart = useEditPart(part.id);
   const findings = useFindingNames(COUNTED);
-  const partNames = usePartNames(part.id);
+  // Its own sizes are among them: a length tied to its width goes along with it.
+  const partNames = { ...usePartNames(), [part.id]: `${part.name} itself` };
   const free = [...sizesOf(part.shape).keys()].filter(
     (name) => !part.derived.some(({ size }) => size === name),
   );

@@ -230,6 +230,13 @@ function Decision({ decision, chosenId, onSwap }: DecisionProps) {
           <b>{partName(decision.partId)}</b> is made to fit a bought thing and keeps that size.
         </>
       );
+    case 'split':
+      return (
+        <>
+          <b>{partName(decision.partId)}</b> takes so little that the length could not be pulled off: it is
+          split lengthwise in {decision.ways} instead.
+        </>
+      );
     case 'hand':
       return (
         <>

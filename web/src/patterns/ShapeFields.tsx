@@ -1,12 +1,13 @@
-import { fractionOf, HAIR_FIXED, HAIR_WEIGHTS, type Part, percentOf } from '@lanakit/core';
+import { fractionOf, HAIR_FIXED, HAIR_WEIGHTS, type Length, type Part, percentOf } from '@lanakit/core';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Choice } from '../fields/Choice.tsx';
 import { Field } from '../fields/Field.tsx';
+import { LengthField } from '../fields/LengthField.tsx';
 import { NumberField } from '../fields/NumberField.tsx';
 import styles from './Lists.module.css';
 import { OutlineDialog } from './OutlineDialog.tsx';
-import { type EditItem, useProblemAt } from './tableContext.ts';
+import { type EditItem, useProblemAt, useTable } from './tableContext.ts';
 import { usePartNames } from './useChoices.ts';
 
 interface ShapeFieldsProps {
@@ -26,6 +27,8 @@ export function ShapeFields({ part, pointer, editPart }: ShapeFieldsProps) {
   switch (shape.kind) {
     case 'flat-outline':
       return <OutlineField part={part} path={shape.path} pointer={pointer} editPart={editPart} />;
+    case 'plate':
+      return <CornerField corner={shape.corner} pointer={pointer} editPart={editPart} />;
     case 'patch':
       return (
         <Choice
@@ -147,5 +150,34 @@ function OutlineField({ part, path, pointer, editPart }: ShapeFieldsProps & { pa
         </>
       )}
     </Field>
+  );
+}
+
+interface CornerFieldProps extends Omit<ShapeFieldsProps, 'part'> {
+  corner: Length | null;
+}
+
+/** How round the corners of a straight-sided piece are. */
+function CornerField({ corner, pointer, editPart }: CornerFieldProps) {
+  const { draft } = useTable();
+  const problemAt = useProblemAt();
+  return (
+    <div className={styles.span3}>
+      <LengthField
+        label="Corner radius"
+        value={corner}
+        allowZero
+        defaultUnit={draft.document.lengthUnit}
+        hint="empty: square"
+        problem={problemAt(`${pointer}/shape/corner`)}
+        onValue={(length) =>
+          editPart(
+            'the corners',
+            (it) => void (it.shape.kind === 'plate' && (it.shape.corner = length)),
+            'corner',
+          )
+        }
+      />
+    </div>
   );
 }

@@ -53,6 +53,21 @@ export function SharedWeights() {
                 )
               }
             />
+            <NumberField<number | null>
+              className={styles.span3 ?? ''}
+              label="To, if a range"
+              value={shared.highG}
+              bounds={{ min: 0.01, max: 10_000 }}
+              suffix="g"
+              allowEmpty
+              onValue={(highG) =>
+                edit(
+                  'a shared weight',
+                  (it) => void (it.shared[index] && (it.shared[index].highG = highG)),
+                  `${shared.id}.highG`,
+                )
+              }
+            />
             <div className={styles.span3} style={{ alignSelf: 'end' }}>
               <Button
                 danger
@@ -80,7 +95,8 @@ export function SharedWeights() {
           const id = nanoid(10);
           edit(
             'adding a shared weight',
-            (it) => void it.shared.push({ id, name: 'one weight', massG: null, isWeighed: true }),
+            (it) =>
+              void it.shared.push({ id, name: 'one weight', massG: null, highG: null, isWeighed: true }),
           );
         }}
       >

@@ -15,6 +15,7 @@ const IN_THE_DOCUMENT = new Set<UnknownReason>([
   'weight_missing',
   'part_impossible',
   'count_missing',
+  'loose_end_unknown',
   'fibre_missing',
   'fibre_not_found',
   'amount_missing',
@@ -53,7 +54,7 @@ export function ToLookAt({ onChoosePart, onShow, onOpenStep }: ToLookAtProps) {
             },
           ],
     );
-    const warnings = warningsOf(estimate, shelf).map((warning): Line => ({
+    const warnings = warningsOf(estimate, shelf, document).map((warning): Line => ({
       key: `${warning.code} ${warning.partId} ${'useId' in warning ? warning.useId : ''}`,
       name: ownerName({ kind: 'part', id: warning.partId }, document),
       words: warningWords(warning, (id) => shelf.get(id)?.name ?? 'this fibre'),

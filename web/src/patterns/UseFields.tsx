@@ -9,6 +9,7 @@ import {
 } from '@lanakit/core';
 import type { Draft } from 'immer';
 import { Choice } from '../fields/Choice.tsx';
+import { CountField } from '../fields/CountField.tsx';
 import { LengthField } from '../fields/LengthField.tsx';
 import { NumberField } from '../fields/NumberField.tsx';
 import styles from './Lists.module.css';
@@ -29,6 +30,9 @@ const WEIGHT_WORDS = { light: 'light', medium: 'medium', full: 'full' };
 const FIXED_WORDS = { middle: 'folded over its middle', end: 'held by one end' };
 const SPACE_WORDS = { whole: 'all of it is inside', hollow: 'its hollow is filled' };
 const COUNTED = ['count'] as const;
+
+const isDetail = (use: Draft<Use>): use is Draft<UseOf<'patch' | 'line' | 'dot'>> =>
+  use.role === 'patch' || use.role === 'line' || use.role === 'dot';
 
 /** What one use needs said beside its fibre and amount. */
 export function UseFields({ use, pointer, editUse }: UseFieldsProps) {
@@ -57,14 +61,26 @@ export function UseFields({ use, pointer, editUse }: UseFieldsProps) {
     (it: Draft<Use>, length: Length | null) => {
       if (it.role === role) write(it as Draft<UseOf<R>>, length);
     };
-  const howMany = 'count' in use && (
+  const several = (use.role === 'patch' || use.role === 'line' || use.role === 'dot') && (
+    <CountField
+      className={styles.span3 ?? ''}
+      label="On each piece"
+      value={use.count}
+      problem={problemAt(`${pointer}/count`)}
+      unknown={use.count === null ? 'Unknown until given' : null}
+      onValue={(count) => editUse('how many', (it) => void (isDetail(it) && (it.count = count)), 'count')}
+    />
+  );
+  const howMany = use.role === 'insert' && (
     <NumberField
       className={styles.span3 ?? ''}
       label="On each piece"
       value={use.count}
       bounds={OFTEN}
       isWhole
-      onValue={(count) => editUse('how many', (it) => void ('count' in it && (it.count = count)), 'count')}
+      onValue={(count) =>
+        editUse('how many', (it) => void (it.role === 'insert' && (it.count = count)), 'count')
+      }
     />
   );
   switch (use.role) {
@@ -115,7 +131,7 @@ export function UseFields({ use, pointer, editUse }: UseFieldsProps) {
             use.width,
             own('patch', (it, width) => (it.width = width)),
           )}
-          {howMany}
+          {several}
         </>
       );
     case 'line':
@@ -127,7 +143,7 @@ export function UseFields({ use, pointer, editUse }: UseFieldsProps) {
             use.length,
             own('line', (it, length) => (it.length = length)),
           )}
-          {howMany}
+          {several}
         </>
       );
     case 'dot':
@@ -139,7 +155,7 @@ export function UseFields({ use, pointer, editUse }: UseFieldsProps) {
             use.diameter,
             own('dot', (it, diameter) => (it.diameter = diameter)),
           )}
-          {howMany}
+          {several}
         </>
       );
     case 'hair':

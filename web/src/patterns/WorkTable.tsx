@@ -255,12 +255,20 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
 
 /** The estimate of what is made; words that are typed change no grams, and do not work them out anew. */
 function useEstimate(build: Pattern, wool: Wool): PatternEstimate {
-  const { parts, joins, joinsApart, cuts, findings, shared, steps, stageNeedles, school } = build;
+  const { parts, joins, joinsApart, cuts, findings, shared, weighedMakeG } = build;
+  const { steps, links, stageNeedles, school } = build;
   const made = useMemo(
-    () => estimatePattern({ ...blankPattern('-'), parts, joins, joinsApart, cuts, findings, shared }, wool),
-    [parts, joins, joinsApart, cuts, findings, shared, wool],
+    () =>
+      estimatePattern(
+        { ...blankPattern('-'), parts, joins, joinsApart, cuts, findings, shared, weighedMakeG },
+        wool,
+      ),
+    [parts, joins, joinsApart, cuts, findings, shared, weighedMakeG, wool],
   );
-  return useMemo(() => withSteps(made, { steps, stageNeedles, school }), [made, steps, stageNeedles, school]);
+  return useMemo(
+    () => withSteps(made, { steps, parts, joins, links, stageNeedles, school }),
+    [made, steps, parts, joins, links, stageNeedles, school],
+  );
 }
 
 interface WritingListProps {

@@ -4,13 +4,23 @@ import {
   type ActKind,
   type Depth,
   isWaitedFor,
+  type Pattern,
+  repeatsOf,
   STAGES,
   type Stage,
   type Step,
   type StepPlace,
   type Stroke,
+  workMinutes,
 } from '@lanakit/core';
-import { ACT_WORDS, DEPTH_WORDS, PLACE_WORDS, STATE_WORDS, STROKE_WORDS } from '@lanakit/core/words';
+import {
+  ACT_WORDS,
+  DEPTH_WORDS,
+  PLACE_WORDS,
+  showCountRange,
+  STATE_WORDS,
+  STROKE_WORDS,
+} from '@lanakit/core/words';
 import { Input } from 'antd';
 import { Choice } from '../fields/Choice.tsx';
 import { Field } from '../fields/Field.tsx';
@@ -19,8 +29,20 @@ import { NumberField } from '../fields/NumberField.tsx';
 import { StepNeedleChoice } from '../ladder/StepNeedleChoice.tsx';
 import lists from '../patterns/Lists.module.css';
 import { useEditStep, useProblemAt, useTable } from '../patterns/tableContext.ts';
-import { STAGE_WORDS } from '../words/show.ts';
+import { showMinutes, STAGE_WORDS } from '../words/show.ts';
 import { ActFields } from './ActFields.tsx';
+
+const MINUTES_ARE_WORDS = { each: 'each time', together: 'all times together' };
+
+/** What the repeats come to. */
+function repeatedWords(step: Step, pattern: Pattern): string {
+  const work = workMinutes(step, pattern);
+  const repeats = repeatsOf(step, pattern.parts);
+  if (!repeats || !work || step.minutes === null) return 'how often is not known yet';
+  return step.areMinutesEach
+    ? `${showCountRange(repeats)} times: ${showMinutes(work.likely)} in all`
+    : `${showCountRange(repeats)} times in ${showMinutes(work.likely)}`;
+}
 
 /** How it is done: act, needle, stroke, time. */
 export function StepDoing({ step, index }: { step: Step; index: number }) {
@@ -81,6 +103,18 @@ export function StepDoing({ step, index }: { step: Step; index: number }) {
         unknown={step.minutes === null && step.act.kind !== 'wait' ? 'Unknown until given' : null}
         onValue={(minutes) => editStep('the minutes', (it) => void (it.minutes = minutes), 'minutes')}
       />
+      {step.repeat && (
+        <Choice
+          className={third}
+          label="Those minutes are"
+          value={step.areMinutesEach ? 'each' : 'together'}
+          words={MINUTES_ARE_WORDS}
+          hint={repeatedWords(step, draft.document)}
+          onChoose={(are) =>
+            editStep('what the minutes are of', (it) => void (it.areMinutesEach = are !== 'together'))
+          }
+        />
+      )}
       <MinutesField
         className={third}
         label="Then it waits"

@@ -1,6 +1,5 @@
 import {
   showNumber,
-  type CountRange,
   type Doubt,
   type Fibre,
   type FibreLookup,
@@ -12,7 +11,14 @@ import {
   type PatternEstimate,
   type UseWorking,
 } from '@lanakit/core';
-import { CAUSE_REMEDIES, CAUSE_WORDS, FORM_WORDS, ROLE_WORDS, SOURCE_WORDS } from '@lanakit/core/words';
+import {
+  CAUSE_REMEDIES,
+  CAUSE_WORDS,
+  FORM_WORDS,
+  ROLE_WORDS,
+  SOURCE_WORDS,
+  showCountRange,
+} from '@lanakit/core/words';
 import { ownerName } from './ownerWords.ts';
 import { sizeLine } from './partWords.ts';
 import { FIRMNESS_WORDS, PACKING_WORDS, showGrams, showRange } from './show.ts';
@@ -159,7 +165,7 @@ function rangeLines(use: KnownUse): CameLine[] {
   const doubt = Math.max(use.term.sharedSigma, use.term.ownSigma, use.term.allSigma ?? 0);
   return [
     {
-      what: likely > 1 ? `All ${countWords(use.count)}` : 'Likely range',
+      what: likely > 1 ? `All ${showCountRange(use.count)}` : 'Likely range',
       value: likely > 1 ? showGrams(use.all.likelyG) : showRange(use.all),
       note:
         `${likely > 1 ? `${showRange(use.all)}; ` : ''}8 times in 10` +
@@ -169,8 +175,6 @@ function rangeLines(use: KnownUse): CameLine[] {
     },
   ];
 }
-
-const countWords = ({ low, high }: CountRange): string => (low === high ? String(low) : `${low}–${high}`);
 
 /** What a roll or a piece laid out was worked out from. */
 export function cameOfRollUp(part: Part, { rollUp, working }: PartEstimate): CameLine[] {
@@ -214,7 +218,7 @@ export function fibreTotalCame(total: FibreTotal, pattern: Pattern, estimate: Pa
       value: use.kind === 'known' ? showGrams(use.all.likelyG) : 'unknown',
       note:
         use.kind === 'known' && use.count.high > 1
-          ? `${countWords(use.count)} × ${showGrams(use.pieceG)}`
+          ? `${showCountRange(use.count)} × ${showGrams(use.pieceG)}`
           : '',
     }));
   return [

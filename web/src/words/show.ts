@@ -4,9 +4,10 @@ import {
   showNumber,
   type MassRangeG,
   type Firmness,
+  type KnownUse,
   type ShapeKind,
 } from '@lanakit/core';
-import { showGramNumber } from '@lanakit/core/words';
+import { showGramNumber, showGramRange, showLikely } from '@lanakit/core/words';
 
 export {
   counted,
@@ -22,6 +23,10 @@ export {
 
 export const showRange = ({ lowG, highG }: MassRangeG): string =>
   `${showGramNumber(lowG)}–${showGramNumber(highG)} g`;
+
+/** Grams of one piece: as their author states them, from – to; else about so much. */
+export const showUseGrams = ({ range, pieceG }: Pick<KnownUse, 'range' | 'pieceG'>): string =>
+  range ? showGramRange(range.lowG, range.highG) : showLikely(pieceG);
 
 /** Minutes as a person says them. */
 export function showMinutes(minutes: number): string {
@@ -66,6 +71,7 @@ export const SHAPE_WORDS: Readonly<Record<ShapeKind, string>> = {
   limb: 'limb',
   taper: 'taper',
   'flat-ellipse': 'flat ellipse',
+  plate: 'flat, straight sides',
   drop: 'drop',
   dome: 'dome',
   cone: 'cone',

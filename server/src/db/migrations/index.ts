@@ -6,6 +6,7 @@ import { needles } from './005-needles.ts';
 import { roster } from './006-roster.ts';
 import { chance } from './007-chance.ts';
 import { runs } from './008-runs.ts';
+import { right } from './009-right.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
@@ -21,4 +22,5 @@ export const MIGRATIONS: readonly Migration[] = [
   roster,
   chance,
   runs,
+  right,
 ];

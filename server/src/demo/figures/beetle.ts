@@ -85,7 +85,7 @@ export const beetle = ({ fibre, finding }: DemoShelf): Pattern =>
       joins: [
         join('Head', 'Shield', { looseEnd: null }),
         join('Shield', 'Wing cases', { looseEnd: null }),
-        join('Jaw', 'Head', { looseEnd: { partId: 'jaw', length: size(6) } }),
+        join('Jaw', 'Head', { looseEnd: { partId: 'jaw', length: size(6), ends: 1, amount: null } }),
         join('Leg', 'Wing cases', { looseEnd: null }),
       ],
       cuts: [

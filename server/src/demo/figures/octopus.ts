@@ -139,7 +139,7 @@ const withoutArms = ({ fibre, finding }: DemoShelf): Pattern =>
         join('Eye bump', 'Mantle', { looseEnd: null }),
       ],
       findings: [fitting(finding('Limpet shell'), 1, null, 'shell')],
-      shared: [{ id: 'arms', name: 'plum for the arms', massG: 9.4, isWeighed: true }],
+      shared: [{ id: 'arms', name: 'plum for the arms', massG: 9.4, highG: null, isWeighed: true }],
       stageNeedles: [
         { stage: 'core', needle: byGauge(36) },
         { stage: 'shape', needle: byGauge(38) },

@@ -9,7 +9,7 @@ export const pear = ({ fibre }: DemoShelf): Pattern =>
     [
       part('Body', shapes.egg(74, 56, 0.38), fibre('chalk-core'), {
         coat: fibre('pear'),
-        sample: { rolled: size(75), felted: size(54), massG: null },
+        sample: { rolled: size(75), felted: size(54), massG: null, sizeFraction: 1 },
         uses: [
           use('dot', fibre('walnut'), { diameter: size(1.5), count: 5, words: 'a few freckles near the stalk' }),
           use('added', fibre('pear'), {

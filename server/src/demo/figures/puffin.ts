@@ -149,10 +149,10 @@ export const puffin = ({ fibre, finding }: DemoShelf): Pattern =>
       joinsApart: true,
       joins: [
         join('Head', 'Body', { looseEnd: null, cover: fibre('slate'), across: size(30), sink: size(5) }),
-        join('Wing', 'Body', { looseEnd: { partId: 'wing', length: size(12) } }),
+        join('Wing', 'Body', { looseEnd: { partId: 'wing', length: size(12), ends: 1, amount: null } }),
         join('Leg', 'Body', { method: 'wired', looseEnd: null, cover: fibre('slate') }),
         join('Foot', 'Leg', { looseEnd: null, cover: fibre('marigold') }),
-        join('Beak', 'Head', { looseEnd: { partId: 'beak', length: size(8) }, sink: size(3) }),
+        join('Beak', 'Head', { looseEnd: { partId: 'beak', length: size(8), ends: 1, amount: null }, sink: size(3) }),
       ],
       cuts: [
         cut('Leg wire', 'wire', finding('Wire 1.2 mm, annealed'), {

@@ -1,0 +1,58 @@
+import {
+  parseLengthRange,
+  showTypedRange,
+  type Length,
+  type LengthRange,
+  type LengthUnit,
+} from '@lanakit/core';
+import { refusalWords } from '@lanakit/core/words';
+import { Input } from 'antd';
+import { Field } from './Field.tsx';
+import { useTypedValue, type Reading } from './useTypedValue.ts';
+
+interface LengthRangeFieldProps {
+  label: string;
+  low: Length | null;
+  /** Null: one length. */
+  high: Length | null;
+  /** Of a number typed without one. */
+  defaultUnit: LengthUnit;
+  onValue: (low: Length | null, high: Length | null) => void;
+}
+
+/** A length, or from–to, kept as typed. */
+export function LengthRangeField({ label, low, high, defaultUnit, onValue }: LengthRangeFieldProps) {
+  const form = {
+    show: (range: LengthRange | null) => (range ? showTypedRange(range) : ''),
+    read: (text: string) => read(text, defaultUnit),
+  };
+  const typed = useTypedValue(low && { low, high }, form, (range) =>
+    onValue(range?.low ?? null, range?.high ?? null),
+  );
+  return (
+    <Field label={label} problem={typed.problem}>
+      {(control) => (
+        <Input
+          {...control}
+          value={typed.text}
+          placeholder={defaultUnit === 'in' ? 'such as 8–9 in' : 'such as 30–60 cm'}
+          status={typed.problem ? 'error' : ''}
+          autoComplete="off"
+          onChange={(event) => typed.onChange(event.target.value)}
+          onBlur={typed.onBlur}
+        />
+      )}
+    </Field>
+  );
+}
+
+function read(text: string, defaultUnit: LengthUnit): Reading<LengthRange | null> {
+  if (text.trim() === '') return { ok: true, value: null };
+  const parsed = parseLengthRange(text, defaultUnit);
+  if (parsed.ok) return { ok: true, value: parsed.range };
+  const { refusal } = parsed;
+  return {
+    ok: false,
+    message: refusal.code === 'range_reversed' ? 'The first is the smaller one.' : refusalWords(refusal),
+  };
+}
