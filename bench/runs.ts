@@ -2,15 +2,17 @@ import {
   blankRecipe,
   costOfRun,
   COST_DEFAULTS,
-  fibreNeeds,
+  classNeeds,
   onlyFibres,
   packsOf,
   portionsOfRun,
   RUN_DEFAULTS,
   type RunInput,
   seededRandom,
+  extrasForChance,
   simulateRun,
-  spareBagG,
+  bagsForChance,
+  type ClassNeeds,
   toPackOf,
   weighings,
 } from '@lanakit/core';
@@ -67,9 +69,24 @@ export async function benchRuns(): Promise<Row[]> {
     blendIds: new Set(),
   };
   const oneBox = { ...toPack, groups: toPack.groups.slice(0, 1).map((group) => ({ ...group, seats: [1] })) };
-  const { fibres } = fibreNeeds(oneBox.groups, toPack.estimates, plan, boxes);
+  const { needs } = classNeeds(oneBox.groups, toPack.estimates, plan, boxes);
   const today = new Map(benchFibres.map(({ id }) => [id, 500]));
-  const seats = (count: number) => [{ likelyG: 17, packedG: 20, sigma: 0.18, count }];
+  const classOf = (count: number, fibres: number): ClassNeeds => ({
+    fibres: Array.from({ length: fibres }, (_, at) => ({
+      fibreId: `f${at}`,
+      commonSigma: 0.15,
+      sharedSigma: 0.12,
+    })),
+    makers: [
+      {
+        groupKey: 'g',
+        count,
+        sigma: 0.12,
+        takes: Array.from({ length: fibres }, (_, at) => ({ at, likelyG: 17, packedG: 18 })),
+      },
+    ],
+    toleranceFraction: 0.1,
+  });
   return [
     await time('portions of a batch of kits', '500 boxes × 3 designs × 60 parts', () => planOf(boxes), 20),
     await time('its weighings, mark by mark', '500 boxes', () => weighings(plan, packs, wool.fibres, 0.1), 20),
@@ -89,17 +106,20 @@ export async function benchRuns(): Promise<Row[]> {
     ),
     await time(
       'a box tried by chance',
-      `10 000 times, ${fibres.length} fibres`,
+      `10 000 times, ${needs.fibres.length} fibres`,
       () =>
         simulateRun(
-          fibres.map((fibre) => ({ ...fibre, bagG: 0 })),
+          needs,
+          needs.fibres.map(() => 0),
           10_000,
           seededRandom(1),
         ),
       5,
     ),
-    await time('a spare bag', '11 seats, one fibre', () => spareBagG({ needs: seats(11), sharedSigma: 0.25 }, 0.99), 10),
-    await time('a spare bag', '200 seats, one fibre', () => spareBagG({ needs: seats(200), sharedSigma: 0.25 }, 0.99), 5),
+    await time('spare bags', '11 seats, 6 fibres', () => bagsForChance(classOf(11, 6), 0.95), 10),
+    await time('spare bags', '200 seats, 12 fibres', () => bagsForChance(classOf(200, 12), 0.95), 5),
+    await time('each alone for a chance', '11 seats, 6 fibres', () => extrasForChance(classOf(11, 6), 0.95), 10),
+    await time('each alone for a chance', '200 seats, 12 fibres', () => extrasForChance(classOf(200, 12), 0.95), 5),
   ]; // prettier-ignore
 }
 

@@ -2,79 +2,87 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import {
   allowances,
-  chanceEnough,
-  chanceWithBag,
+  bagsForChance,
+  chanceEachAlone,
+  chanceWithBags,
   commonGrams,
   extraForComing,
-  NEED_SIGMA,
+  extrasForChance,
   normalCdf,
   normalQuantile,
+  packedWith,
   seededRandom,
   simulateRun,
-  spareBagG,
-  type FibreNeed,
+  type ClassNeeds,
   type VariantGrams,
 } from '../src/index.ts';
-
-const needOf = (count: number, sharedSigma: number, toBag: number, firstTimers = 0): FibreNeed => {
-  const extra = extraForComing(toBag, sharedSigma);
-  const of = (sigma: number, number: number) =>
-    number > 0 ? [{ likelyG: 17, packedG: 17 * (1 + extra(sigma)), sigma, count: number }] : [];
-  return {
-    fibreId: 'core',
-    sharedSigma,
-    needs: [...of(NEED_SIGMA.some, count - firstTimers), ...of(NEED_SIGMA['first-timer'], firstTimers)],
-  };
-};
+import { classOf, drawnShare } from './support/classes.ts';
 
 test('the quantile is what the distribution function takes back', () => {
-  for (const p of [1e-6, 0.02, 0.25, 0.5, 0.9, 0.98, 0.999999])
-    expect(normalCdf(normalQuantile(p))).toBeCloseTo(p, 9);
+  for (const p of [1e-200, 1e-12, 1e-6, 0.02, 0.25, 0.5, 0.9, 0.98, 0.999999, 1 - 1e-12])
+    expect(normalCdf(normalQuantile(p)) / p).toBeCloseTo(1, 7);
 });
+
+/** Packed so that only a share of learners come to the bag. */
+const comingTo = (needs: ClassNeeds, toBag: number): ClassNeeds =>
+  packedWith(needs, extraForComing(toBag, needs.toleranceFraction));
+
+const many = (fibres: number, commonSigma: number, sharedSigma: number) =>
+  Array.from({ length: fibres }, () => [commonSigma, sharedSigma] as const);
 
 describe('packs and a bag for all', () => {
   test.each([
-    ['eleven, two of them for the first time', 11, 0.25, 0.25, 2, 0.95],
-    ['eleven, and the estimate is good', 11, 0.05, 0.25, 2, 0.95],
-    ['three', 3, 0.2, 0.25, 0, 0.9],
-    ['sixty', 60, 0.2, 0.25, 6, 0.95],
-    ['few may come', 12, 0.15, 0.05, 4, 0.95],
-    ['nothing is shared', 12, 0, 0.25, 4, 0.95],
-  ])('integrated and simulated, the chance agrees within 1 %%: %s', (_name, count, shared, toBag, first, chance) => {
-    const need = needOf(count, shared, toBag, first);
-    const bagG = spareBagG(need, chance);
-    expect(bagG).toBeGreaterThan(0);
-    expect(chanceWithBag(need, bagG)).toBeCloseTo(chance, 2);
-    const tried = simulateRun([{ ...need, bagG }], 16_000, seededRandom(11));
-    if (!tried) throw new Error('it was not stopped');
-    expect(Math.abs(tried.enough / tried.tries - chance)).toBeLessThan(0.01);
-    expect(Math.abs(tried.cameFraction - toBag)).toBeLessThan(0.01);
+    ['eleven, one fibre, two of them for the first time', many(1, 0.15, 0.12), 9, 2, 0.25, 0.95],
+    ['eleven, six fibres', many(6, 0.15, 0.12), 11, 0, 0.25, 0.95],
+    ['eleven, six fibres, and the make was weighed', many(6, 0.05, 0.12), 9, 2, 0.25, 0.95],
+    ['three', many(4, 0.15, 0.12), 3, 0, 0.25, 0.9],
+    ['sixty, cores and coats', [...many(2, 0.15, 0.12), ...many(2, 0, 0.25)], 54, 6, 0.25, 0.95],
+    ['few may come', many(3, 0.15, 0.12), 8, 4, 0.05, 0.95],
+    ['all of it is common', many(3, 0.15, 0), 12, 0, 0.25, 0.95],
+    ['nothing is', many(1, 0, 0), 8, 4, 0.25, 0.95],
+  ])('integrated and drawn, the chance agrees within 1 %%: %s', (_name, fibres, some, first, toBag, chance) => {
+    const bare = classOf(fibres, [{ count: some, sigma: 0.12, extra: 0 }, { count: first, sigma: 0.18, extra: 0 }]);
+    const needs = comingTo(bare, toBag);
+    const bagsG = bagsForChance(needs, chance);
+    expect(chanceWithBags(needs, bagsG)).toBeCloseTo(chance, 2);
+    const drawn = drawnShare(needs, bagsG, 16_000, 11);
+    expect(Math.abs(drawn.enough - chance)).toBeLessThan(0.01);
+    expect(drawn.came).toBeLessThan(toBag + 0.01);
+    const tried = simulateRun(needs, bagsG, 16_000, seededRandom(5));
+    expect(Math.abs((tried?.enough ?? 0) / 16_000 - drawn.enough)).toBeLessThan(0.012);
   });
-  test('without a bag it is each pack alone, and the integral of that is simulated too', () => {
-    const need = needOf(9, 0.15, 0.02);
-    expect(chanceWithBag(need, 0)).toBe(chanceEnough(need));
-    const tried = simulateRun([{ ...need, bagG: 0 }], 20_000, seededRandom(5));
-    expect(Math.abs((tried?.enough ?? 0) / 20_000 - chanceEnough(need))).toBeLessThan(0.01);
+  test('hands that want more of everything make it no less sure than is said', () => {
+    const needs = comingTo(classOf(many(6, 0, 0), [{ count: 8, sigma: 0.18, extra: 0 }]), 0.25);
+    const drawn = drawnShare(needs, bagsForChance(needs, 0.95), 16_000, 3).enough;
+    expect(drawn).toBeGreaterThan(0.945);
+    expect(drawn).toBeLessThan(0.98);
+  });
+  test('without a bag it is each pack alone', () => {
+    const needs = classOf(many(2, 0.15, 0.12), [{ count: 9, sigma: 0.12, extra: 0.4 }]);
+    expect(Math.abs(chanceWithBags(needs, [0, 0]) - chanceEachAlone(needs))).toBeLessThan(0.02);
   });
   test('a bag takes less than packing each for the same chance', () => {
-    const need = needOf(11, 0.2, 0.25);
-    const inPacks = need.needs.reduce((sum, { packedG, count }) => sum + packedG * count, 0);
-    const z = 3.1;
-    const alone = need.needs.reduce((sum, { likelyG, sigma, count }) => sum + likelyG * count * Math.exp(z * Math.hypot(sigma, 0.2)), 0);
-    const asSure = chanceEnough({ ...need, needs: need.needs.map((own) => ({ ...own, packedG: own.likelyG * Math.exp(z * Math.hypot(own.sigma, 0.2)) })) });
-    expect(inPacks + spareBagG(need, asSure)).toBeLessThan(alone);
+    const bare = classOf(many(4, 0.15, 0.12), [{ count: 11, sigma: 0.12, extra: 0 }]);
+    const inAll = ({ makers }: ClassNeeds) =>
+      makers.reduce((sum, { count, takes }) => sum + count * takes.reduce((own, { packedG }) => own + packedG, 0), 0);
+    const alone = extrasForChance(bare, 0.95);
+    if (!alone) throw new Error('not to be had');
+    const needs = comingTo(bare, 0.25);
+    const bagG = bagsForChance(needs, 0.95).reduce((sum, massG) => sum + massG, 0);
+    expect(inAll(needs) + bagG).toBeLessThan(inAll(packedWith(bare, alone)));
   });
-  test('where packs are enough, nothing lies in the bag; a bigger bag is never less sure', () => {
-    const plenty: FibreNeed = { fibreId: 'x', sharedSigma: 0.05, needs: [{ likelyG: 10, packedG: 30, sigma: 0.1, count: 8 }] };
-    expect(spareBagG(plenty, 0.95)).toBe(0);
-    const need = needOf(11, 0.2, 0.25);
-    const chances = [0, 5, 20, 60, 150].map((bagG) => chanceWithBag(need, bagG));
+  test('where packs are enough, nothing lies in the bag; a bigger bag is never less sure, and none is ever over one', () => {
+    const plenty = classOf(many(1, 0.05, 0), [{ count: 8, sigma: 0.1, extra: 2 }]);
+    expect(bagsForChance(plenty, 0.95)).toEqual([0]);
+    const needs = comingTo(classOf(many(2, 0.15, 0.12), [{ count: 11, sigma: 0.12, extra: 0 }]), 0.25);
+    const chances = [0, 5, 20, 60, 150, 5000].map((bagG) => chanceWithBags(needs, [bagG, bagG]));
     expect(chances).toEqual([...chances].sort((a, b) => a - b));
+    expect(Math.max(...chances)).toBeLessThanOrEqual(1);
   });
   test('a try can be stopped, and is the same for the same seed', () => {
-    const need = { ...needOf(5, 0.2, 0.25), bagG: 3 };
-    expect(simulateRun([need], 5000, seededRandom(1), (share) => share < 0.5)).toBeNull();
-    expect(simulateRun([need], 500, seededRandom(1))).toEqual(simulateRun([need], 500, seededRandom(1)));
+    const needs = classOf(many(2, 0.15, 0.12), [{ count: 5, sigma: 0.12, extra: 0.1 }]);
+    expect(simulateRun(needs, [3, 3], 5000, seededRandom(1), (share) => share < 0.5)).toBeNull();
+    expect(simulateRun(needs, [3, 3], 500, seededRandom(1))).toEqual(simulateRun(needs, [3, 3], 500, seededRandom(1)));
   });
 }); // prettier-ignore
 

@@ -17,6 +17,14 @@ import {
 } from '../src/index.ts';
 
 test.each([
+  [0.04, '0.04 mm'],
+  [0.006, '0.006 mm'],
+  [0.4, '0.4 mm'],
+  [0, '0 mm'],
+  [12.4, '12 mm'],
+])('%f mm is shown as %s', (sizeMm, words) => expect(showSizeMm(sizeMm, 'mm')).toBe(words));
+
+test.each([
   ['a millimetre more', { value: 60, unit: 'mm' }, 1, 61],
   ['onto the next whole one', { value: 13.4, unit: 'mm' }, 1, 14],
   ['and down onto the one before', { value: 13.4, unit: 'mm' }, -1, 13],

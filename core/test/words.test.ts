@@ -30,6 +30,7 @@ const EVERY: { readonly [Code in ProblemCode]: Extract<Problem, { code: Code }> 
   amount_incomplete: { code: 'amount_incomplete', pointer: '', form: 'tops' },
   amount_missing: { code: 'amount_missing', pointer: '' },
   corner_too_round: { code: 'corner_too_round', pointer: '', cornerMm: 12, narrowMm: 18 },
+  boxes_have_no_seats: { code: 'boxes_have_no_seats', pointer: '/roster' },
   count_missing: { code: 'count_missing', pointer: '' },
   loose_end_unknown: { code: 'loose_end_unknown', pointer: '' },
   count_reversed: { code: 'count_reversed', pointer: '', low: 9, high: 4 },

@@ -25,17 +25,22 @@ export {
   type PortionPlan,
 } from './planPortions.ts';
 export {
-  chanceEnough,
-  chanceNobodyShort,
-  extrasForChance,
+  estimateSigma,
+  HAND_SHARE,
   NEED_SIGMA,
-  normalCdf,
-  type FibreNeed,
-  type SeatNeed,
-} from './howSure.ts';
+  onlyFibre,
+  SHORT_FRACTION,
+  type ClassNeeds,
+  type MakerKind,
+  type NeededFibre,
+  type Take,
+} from './classNeeds.ts';
+export { chanceEachAlone, extraAt, extrasForChance, packedWith, type ExtraFor } from './eachAlone.ts';
+export { normalCdf, normalQuantile } from './normal.ts';
 export {
   planGroups,
   restocked,
+  sameMass,
   type GroupTerms,
   type GroupToPack,
   type PackedGroup,
@@ -62,5 +67,5 @@ export {
   type Weighing,
   type WeighingGroup,
 } from './weighing.ts';
-export { chanceWithBag, extraForComing, normalQuantile, spareBagG } from './spareBag.ts';
-export { seededRandom, simulateRun, type NeedWithBag, type Simulated } from './simulate.ts';
+export { bagsForChance, chanceWithBags, extraForComing } from './spareBag.ts';
+export { seededRandom, simulateRun, type Simulated } from './simulate.ts';

@@ -113,11 +113,14 @@ const bagsOf = (groups: readonly PackedGroup[], lots: readonly SharedLot[]): Bag
   return [...new Map(all.map((bag) => [bag.key, bag])).values()].sort((a, b) => a.order - b.order);
 };
 
+/** Alike to ten digits, however small: what tells whether two portions may be weighed in one go. */
+export const sameMass = (massG: number): string => massG.toPrecision(10);
+
 /** Portions too small for the scale that are the same in several sorts of pack are weighed in one go. */
 function weighedAlong(groups: readonly PackedGroup[], scaleStepG: number): PackedGroup[] {
   const leastG = leastWeighableG(scaleStepG);
   const alike = new Map<string, { at: number; packs: number }[]>();
-  const keyOf = ({ fibreId, bag, exactG }: FibrePortion) => `${bag} ${fibreId} ${exactG.toFixed(9)}`;
+  const keyOf = ({ fibreId, bag, exactG }: FibrePortion) => `${bag} ${fibreId} ${sameMass(exactG)}`;
   groups.forEach(({ packs, plan }, at) => {
     for (const portion of plan.fibres) {
       if (portion.exactG >= leastG) continue;

@@ -1,10 +1,4 @@
-import type { FibreNeed } from './howSure.ts';
-
-/** A fibre with its packs, and what lies in the bag for all. */
-export interface NeedWithBag extends FibreNeed {
-  /** 0: each pack alone. */
-  readonly bagG: number;
-}
+import { HAND_SHARE, type ClassNeeds } from './classNeeds.ts';
 
 /** What came of making a class many times over. */
 export interface Simulated {
@@ -26,26 +20,28 @@ const normalFrom = (random: () => number): number =>
 
 /**
  * Makes a class many times, everybody straying by chance, and counts how often nobody was short.
+ * @param bagsG what lies in the bag for all, by fibre; 0: each pack alone
  * @param random uniform, 0 ≤ x < 1
  * @param goOn told how far it is, 0–1; false stops it
  * @returns null where it was stopped
  */
 export function simulateRun(
-  fibres: readonly NeedWithBag[],
+  needs: ClassNeeds,
+  bagsG: readonly number[],
   tries: number,
   random: () => number,
   goOn: (share: number) => boolean = () => true,
 ): Simulated | null {
-  const enoughOf = fibres.map(() => 0);
+  const enoughOf = needs.fibres.map(() => 0);
   let [enough, came, learners] = [0, 0, 0];
   for (let done = 0; done < tries; done++) {
     if (done % CHUNK === 0 && !goOn(done / tries)) return null;
+    const once = makeOnce(needs, random);
+    came += once.came;
+    learners += once.learners;
     let isEnough = true;
-    fibres.forEach((fibre, at) => {
-      const one = makeOnce(fibre, random);
-      came += one.came;
-      learners += one.learners;
-      if (one.isEnough) enoughOf[at] = (enoughOf[at] ?? 0) + 1;
+    once.beyondG.forEach((beyondG, at) => {
+      if (beyondG <= (bagsG[at] ?? 0)) enoughOf[at] = (enoughOf[at] ?? 0) + 1;
       else isEnough = false;
     });
     if (isEnough) enough += 1;
@@ -53,19 +49,29 @@ export function simulateRun(
   return { tries, enough, enoughOf, cameFraction: learners > 0 ? came / learners : 0 };
 }
 
-function makeOnce({ needs, sharedSigma, bagG }: NeedWithBag, random: () => number) {
-  const offBy = sharedSigma * normalFrom(random);
-  let [beyondG, came, learners] = [0, 0, 0];
-  for (const { likelyG, packedG, sigma, count } of needs) {
-    for (let seat = 0; seat < count; seat++) {
-      const takesG = likelyG * Math.exp(offBy + sigma * normalFrom(random));
-      learners += 1;
-      if (takesG <= packedG) continue;
-      beyondG += takesG - packedG;
-      came += 1;
+/** What all of a class want beyond their packs, fibre by fibre, so that nobody would be short. */
+function makeOnce({ fibres, makers, toleranceFraction }: ClassNeeds, random: () => number) {
+  const common = normalFrom(random);
+  const offBy = fibres.map(
+    ({ commonSigma, sharedSigma }) => commonSigma * common + sharedSigma * normalFrom(random),
+  );
+  const beyondG = fibres.map(() => 0);
+  let [came, learners] = [0, 0];
+  for (const { count, sigma, takes } of makers) {
+    const [handSigma, restSigma] = [sigma * Math.sqrt(HAND_SHARE), sigma * Math.sqrt(1 - HAND_SHARE)];
+    for (let maker = 0; maker < count; maker++) {
+      const hand = handSigma * normalFrom(random);
+      for (const { at, likelyG, packedG } of takes) {
+        const ln = (offBy[at] ?? 0) + hand + restSigma * normalFrom(random);
+        const wantsG = (likelyG * Math.exp(ln)) / (1 + toleranceFraction);
+        learners += 1;
+        if (wantsG <= packedG) continue;
+        beyondG[at] = (beyondG[at] ?? 0) + wantsG - packedG;
+        came += 1;
+      }
     }
   }
-  return { isEnough: beyondG <= bagG, came, learners };
+  return { beyondG, came, learners };
 }
 
 /** Uniform numbers from a seed, always the same: a 32-bit linear congruential generator (Numerical Recipes). */

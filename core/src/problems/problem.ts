@@ -70,6 +70,7 @@ export type Problem = At &
     | { readonly code: 'seat_twice'; readonly seat: number }
     | { readonly code: 'choose_by_late'; readonly date: string }
     | { readonly code: 'boxes_missing' }
+    | { readonly code: 'boxes_have_no_seats' }
     | { readonly code: 'box_empty' }
     | { readonly code: 'labels_too_wide'; readonly neededMm: number; readonly pageMm: number }
     | { readonly code: 'labels_too_tall'; readonly neededMm: number; readonly pageMm: number }

@@ -8,11 +8,9 @@ export {
   portionsOfRun,
   sureness,
   usualChance,
-  WANTED_CHANCE,
-  WANTED_CHANCE_OF_BOX,
   type Sureness,
 } from './sureness.ts';
-export { fibreNeeds, type ClassNeeds } from './fibreNeeds.ts';
+export { classNeeds, type RunNeeds } from './classNeeds.ts';
 export { BOX_FORMS, BoxDesign, BoxRecipe, blankRecipe, type BoxForm } from './boxRecipe.ts';
 export { avoidedBy, type Avoided } from './avoided.ts';
 export { choiceOfSeat, hasChoice, undecidedSeats, type SeatChoice } from './choiceOfSeat.ts';
@@ -54,7 +52,11 @@ export {
   RUN_STATES,
   RunInput,
   sparesOf,
+  RANGE_ENDS,
   TO_BAG_FRACTION,
+  usualTerms,
+  WANTED_CHANCE,
+  WANTED_CHANCE_OF_BOX,
   withBoxesCounted,
   type Bagging,
   type Run,

@@ -1,5 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { KIT_DEFAULTS, SKILLS } from '../ladder/index.ts';
+import { SHORT_FRACTION } from '../portions/index.ts';
 import { checkRange, checkWhole, type Problem } from '../problems/index.ts';
 import { Id, strict } from '../schema/discriminated.ts';
 import { oneOf, orUnknown } from '../schema/oneOf.ts';
@@ -13,6 +14,9 @@ export type RunKind = (typeof RUN_KINDS)[number];
 /** How the wool of a pack is parted into bags. */
 export const BAGGINGS = ['one', 'stage', 'session', 'colour', 'part', 'own'] as const;
 export type Bagging = (typeof BAGGINGS)[number];
+
+/** The most that may be wanted, or the middle of it. */
+export const RANGE_ENDS = ['top', 'middle'] as const;
 
 /** What a bag of the maker's own making holds: parts and joins of designs. */
 export const OwnBag = Type.Object(
@@ -66,6 +70,10 @@ export const RunInput = Type.Object(
     needleRiskFraction: Type.Number({ description: 'chance that any sort of needle runs out' }),
     /** That nobody in the class is short of anything, or that a box suffices. Null: the plain percentage. */
     wantedChance: orUnknown(Type.Number()),
+    /** Wanting up to so much more than is there is not called short. */
+    toleranceFraction: Type.Number(),
+    /** Of an amount its author states from – to, which end is packed. */
+    rangesAt: oneOf(RANGE_ENDS),
     /** Packs smaller, and a bag for all to come to, for the same chance. Null: each pack alone. */
     toBagFraction: orUnknown(Type.Number({ description: 'of learners who may have to come to the bag' })),
     /** Seats of which something is said, in their order. */
@@ -113,6 +121,7 @@ export const RUN_BOUNDS = {
   needleRiskFraction: { min: 0.001, max: 0.5 },
   wantedChance: { min: 0.5, max: 0.99 },
   toBagFraction: { min: 0.02, max: 0.5 },
+  toleranceFraction: { min: 0, max: 0.3 },
   demonstrations: { min: 0, max: 10 },
   sizeFraction: { min: 0.25, max: 4 },
   marginFraction: { min: 0, max: 0.9 },
@@ -120,6 +129,10 @@ export const RUN_BOUNDS = {
   minutesPerPack: { min: 0, max: 120 },
   fixedMinutes: { min: 0, max: 6000 },
 } as const;
+
+/** The chance a class is packed for, unless another is asked; and kits by post, which nobody can add to. */
+export const WANTED_CHANCE = 0.95;
+export const WANTED_CHANCE_OF_BOX = 0.98;
 
 /** A quarter of the learners may have to come to the spare bag. */
 export const TO_BAG_FRACTION = 0.25;
@@ -147,6 +160,8 @@ export const RUN_DEFAULTS = {
   needleRiskFraction: KIT_DEFAULTS.riskFraction,
   wantedChance: null as number | null,
   toBagFraction: null as number | null,
+  toleranceFraction: SHORT_FRACTION,
+  rangesAt: 'top' as (typeof RANGE_ENDS)[number],
   roster: [] as Seat[],
   chooseBy: null as string | null,
   undecidedChance: null as number | null,
@@ -159,6 +174,12 @@ export const RUN_DEFAULTS = {
   rightsReason: '',
   cost: COST_DEFAULTS,
 } as const;
+
+/** How a new run is packed unless its maker says otherwise: a class with a spare bag for all, a box by post by itself. */
+export const usualTerms = (kind: RunKind): Pick<RunInput, 'wantedChance' | 'toBagFraction'> =>
+  kind === 'class'
+    ? { wantedChance: WANTED_CHANCE, toBagFraction: TO_BAG_FRACTION }
+    : { wantedChance: WANTED_CHANCE_OF_BOX, toBagFraction: null };
 
 /** What a Lanakit that knew less of runs and seats has kept, with what is usual for all it did not know. */
 export const runOfToday = (kept: Partial<RunInput>): RunInput =>
@@ -223,6 +244,7 @@ export function checkRun(run: RunInput): Problem[] {
     ...checkWhole(run.seatsPerTable, RUN_BOUNDS.seatsPerTable, '/seatsPerTable'),
     ...checkRange(run.needleRiskFraction, RUN_BOUNDS.needleRiskFraction, '/needleRiskFraction'),
     ...checkIfSaid(run.wantedChance, RUN_BOUNDS.wantedChance, '/wantedChance'),
+    ...checkRange(run.toleranceFraction, RUN_BOUNDS.toleranceFraction, '/toleranceFraction'),
     ...checkIfSaid(run.toBagFraction, RUN_BOUNDS.toBagFraction, '/toBagFraction'),
     ...checkIfSaid(run.undecidedChance, RUN_BOUNDS.wantedChance, '/undecidedChance'),
     ...checkWhole(run.demonstrations, RUN_BOUNDS.demonstrations, '/demonstrations'),
@@ -270,11 +292,13 @@ function checkRoster({ roster, seats }: RunInput): Problem[] {
   });
 }
 
-function checkBoxes({ recipes }: RunInput): Problem[] {
+function checkBoxes({ recipes, roster }: RunInput): Problem[] {
   if (recipes.length === 0) return [{ code: 'boxes_missing', pointer: '/recipes' }];
   const boxes = recipes.reduce((sum, own) => sum + own.boxes, 0);
   const { max } = RUN_BOUNDS.boxes;
   return [
+    // Nobody sits at a box.
+    ...(roster.length > 0 ? [{ code: 'boxes_have_no_seats', pointer: '/roster' } as const] : []),
     ...recipes.flatMap((own, at): Problem[] => [
       ...(own.name.trim() === '' ? [{ code: 'title_empty', pointer: `/recipes/${at}/name` } as const] : []),
       ...checkWhole(own.boxes, RUN_BOUNDS.boxes, `/recipes/${at}/boxes`),

@@ -1,30 +1,26 @@
+import type { Skill } from '../ladder/index.ts';
 import {
-  chanceEnough,
-  chanceNobodyShort,
-  chanceWithBag,
+  bagsForChance,
+  chanceEachAlone,
+  chanceWithBags,
   extraForComing,
   extrasForChance,
   NEED_SIGMA,
+  onlyFibre,
   planGroups,
   SPARE_BAG,
-  spareBagG,
   UNDECIDED_BAG,
-  type FibreNeed,
+  type ClassNeeds,
   type FibreStock,
   type GroupToPack,
   type RunPortions,
   type SharedLot,
 } from '../portions/index.ts';
-import type { Skill } from '../ladder/index.ts';
-import { fibreNeeds } from './fibreNeeds.ts';
+import { classNeeds } from './classNeeds.ts';
 import type { PackGroup } from './packGroups.ts';
-import type { RunInput } from './run.ts';
+import { WANTED_CHANCE, WANTED_CHANCE_OF_BOX, type RunInput } from './run.ts';
 import type { ToPack } from './toPack.ts';
 import { allowances } from './undecided.ts';
-
-/** The chance a class is packed for, unless another is asked; and kits by post, which nobody can add to. */
-export const WANTED_CHANCE = 0.95;
-export const WANTED_CHANCE_OF_BOX = 0.98;
 
 export const usualChance = ({ kind }: Pick<RunInput, 'kind'>): number =>
   kind === 'kits' ? WANTED_CHANCE_OF_BOX : WANTED_CHANCE;
@@ -38,6 +34,7 @@ type Terms = Pick<
   | 'extraFraction'
   | 'wantedChance'
   | 'toBagFraction'
+  | 'toleranceFraction'
   | 'undecidedChance'
   | 'weighingLossFraction'
 >;
@@ -48,29 +45,27 @@ const MOST_EXTRA = 4;
 /** One box by itself: a posted box has nobody beside it. */
 const asOneBox = (group: PackGroup): PackGroup => ({ ...group, seats: group.seats.slice(0, 1) });
 
+type Groups = Pick<ToPack, 'groups' | 'estimates'>;
+
+const hasBag = ({ kind, toBagFraction }: Terms): boolean => kind === 'class' && toBagFraction !== null;
+
 /**
- * Over the likely amount, by fibre and skill, so that nobody in the class is short of anything with this chance: every
- * fibre bears an equal share of it (the root of the chance), each pack alone. Fibres with something unknown are not in it.
+ * Over the likely amount, by fibre and skill, so that nobody in the class is short of anything with this chance: every pack
+ * at the same quantile, alone or with a bag for all. Fibres with something unknown are not in it.
  */
 export function extrasOfRun(
-  { groups, estimates }: Pick<ToPack, 'groups' | 'estimates'>,
+  { groups, estimates }: Groups,
   run: Terms,
   chance: number,
 ): Map<string, (skill: Skill) => number> {
-  const { fibres } = fibreNeeds(groups, estimates, null, run);
-  const share = shareOf(chance, fibres.length);
+  const { needs } = classNeeds(groups, estimates, null, run);
+  const extra = hasBag(run)
+    ? extraForComing(run.toBagFraction ?? 0, run.toleranceFraction)
+    : extrasForChance(needs, chance);
   return new Map(
-    fibres.map((fibre) => {
-      const extra =
-        run.toBagFraction !== null && run.kind === 'class'
-          ? extraForComing(run.toBagFraction, fibre.sharedSigma)
-          : extrasForChance(fibre, share);
-      return [fibre.fibreId, (skill) => extra?.(NEED_SIGMA[skill]) ?? MOST_EXTRA];
-    }),
+    needs.fibres.map((fibre) => [fibre.fibreId, (skill) => extra?.(fibre, NEED_SIGMA[skill]) ?? MOST_EXTRA]),
   );
 }
-
-const shareOf = (chance: number, fibres: number): number => chance ** (1 / Math.max(1, fibres));
 
 /** Over the likely amount, for a fibre in the packs of a group. */
 type ExtraOf = (fibreId: string, groupKey: string) => number;
@@ -105,8 +100,12 @@ export function portionsOfRun(
   }));
   const extraOf = wantedChance === null ? null : extraOfRun(toPack, run, wantedChance);
   const terms = { scaleStepG, extraFraction, weighingLossFraction, ...(extraOf && { extraOf }) };
-  const shared = [...undecidedLots(toPack, run, extraOf), ...spareBagLots(toPack, run, extraOf)];
-  return planGroups(groups, terms, stockOf, shared);
+  const undecided = undecidedLots(toPack, run, extraOf);
+  const plan = planGroups(groups, terms, stockOf, undecided);
+  if (!hasBag(run) || wantedChance === null) return plan;
+  // What lies in the bag goes by what is in the packs as they are weighed.
+  const spare = spareBagLots(toPack, plan, run, wantedChance);
+  return spare.length === 0 ? plan : planGroups(groups, terms, stockOf, [...undecided, ...spare]);
 }
 
 /** Colours that lie out for those who have not chosen. */
@@ -121,33 +120,20 @@ function undecidedLots({ open, groups }: ToPack, run: Terms, extraOf: ExtraOf | 
 }
 
 /** What lies in the bag for all, so that packs and bag together are as sure as is asked. */
-function spareBagLots(toPack: ToPack, run: Terms, extraOf: ExtraOf | null): SharedLot[] {
-  if (run.kind !== 'class' || run.wantedChance === null || run.toBagFraction === null || !extraOf) return [];
-  const { fibres } = fibreNeeds(toPack.groups, toPack.estimates, null, run);
-  const share = shareOf(run.wantedChance, fibres.length);
-  const extras = extrasOfRun(toPack, run, run.wantedChance);
-  return fibres.map((fibre) => ({
-    bag: SPARE_BAG,
-    fibreId: fibre.fibreId,
-    massG: spareBagG(packedWith(fibre, extras.get(fibre.fibreId)), share),
-  }));
+function spareBagLots(toPack: ToPack, plan: RunPortions, run: Terms, chance: number): SharedLot[] {
+  const { needs } = classNeeds(toPack.groups, toPack.estimates, plan, run);
+  const bagsG = bagsForChance(needs, chance);
+  return needs.fibres.flatMap(({ fibreId }, at): SharedLot[] =>
+    (bagsG[at] ?? 0) > 0 ? [{ bag: SPARE_BAG, fibreId, massG: bagsG[at] ?? 0 }] : [],
+  );
 }
-
-const SKILL_OF_SIGMA = new Map(Object.entries(NEED_SIGMA).map(([skill, sigma]) => [sigma, skill as Skill]));
-
-/** A fibre’s needs with so much over the likely amount in every pack. */
-const packedWith = (fibre: FibreNeed, extra: ((skill: Skill) => number) | undefined): FibreNeed => ({
-  ...fibre,
-  needs: fibre.needs.map((need) => ({
-    ...need,
-    packedG: need.likelyG * (1 + (extra?.(SKILL_OF_SIGMA.get(need.sigma) ?? 'some') ?? 0)),
-  })),
-});
 
 /** How sure it is that nobody in a class is short of anything, or that a box suffices. */
 export interface Sureness {
   /** With the packs as they are, 0–1; of boxes the least sure. */
   readonly chance: number;
+  /** That one learner, by themselves, is short of nothing; of several sorts of pack the least sure. */
+  readonly oneChance: number;
   /** Each fibre by itself, least sure first. */
   readonly fibres: readonly { readonly fibreId: string; readonly chance: number }[];
   /** Fibres of which something is unknown: they are not in the chance. */
@@ -175,7 +161,7 @@ export function groupsToTry(toPack: ToPack, plan: RunPortions, run: Terms): Pack
     .map(({ group }) => group);
 }
 
-const NOTHING: Sureness = { chance: 1, fibres: [], unknown: [] };
+const NOTHING: Sureness = { chance: 1, oneChance: 1, fibres: [], unknown: [] };
 
 function surenessOf(
   groups: readonly PackGroup[],
@@ -183,19 +169,23 @@ function surenessOf(
   plan: RunPortions,
   run: Terms,
 ): Sureness {
-  const { fibres, unknown } = fibreNeeds(groups, estimates, plan, run);
-  const bagG = bagOf(plan);
-  const each = fibres.map((fibre) => {
-    const ownG = bagG.get(fibre.fibreId) ?? 0;
-    return {
-      fibreId: fibre.fibreId,
-      chance: ownG > 0 ? chanceWithBag(fibre, ownG) : chanceEnough(fibre),
-    };
-  });
+  const { needs, unknown } = classNeeds(groups, estimates, plan, run);
+  const inBag = bagOf(plan);
+  const bagsG = needs.fibres.map(({ fibreId }) => inBag.get(fibreId) ?? 0);
+  const isAnyBag = bagsG.some((massG) => massG > 0);
+  const chanceOf = (own: ClassNeeds, bags: readonly number[]) =>
+    isAnyBag ? chanceWithBags(own, bags) : chanceEachAlone(own);
+  const fibres = needs.fibres.map(({ fibreId }, at) => ({
+    fibreId,
+    chance: chanceOf(onlyFibre(needs, at), [bagsG[at] ?? 0]),
+  }));
   return {
-    chance:
-      bagG.size > 0 ? each.reduce((product, { chance }) => product * chance, 1) : chanceNobodyShort(fibres),
-    fibres: each.sort((a, b) => a.chance - b.chance),
+    chance: chanceOf(needs, bagsG),
+    oneChance: Math.min(
+      1,
+      ...needs.makers.map((maker) => chanceEachAlone({ ...needs, makers: [{ ...maker, count: 1 }] })),
+    ),
+    fibres: fibres.sort((a, b) => a.chance - b.chance),
     unknown,
   };
 }

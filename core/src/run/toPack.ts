@@ -12,6 +12,7 @@ import {
 } from '../wool/index.ts';
 import { bagOfUse, type BagTerms } from './bagOfUse.ts';
 import { makeKey, packGroups, type Designs, type Make, type PackGroup, type Roster } from './packGroups.ts';
+import type { RunInput } from './run.ts';
 import { blankSeat } from './seat.ts';
 import { woolUpTo } from './stageSamples.ts';
 import { commonGrams, gramsByBag, variantsOf, type VariantGrams } from './undecided.ts';
@@ -36,7 +37,7 @@ export interface ToPack {
   readonly open: { readonly count: number; readonly variants: readonly VariantGrams[] } | null;
 }
 
-export type PackRun = Roster & BagTerms;
+export type PackRun = Roster & BagTerms & Pick<RunInput, 'rangesAt'>;
 
 /** The groups of a run with their estimates; what makes the same is estimated once. */
 export function toPackOf(designs: Designs, run: PackRun, wool: Wool): ToPack {
@@ -124,10 +125,15 @@ function baggedUses(
   const make = group.makes[at];
   if (!make) return [];
   const { uses, joinsApart } = estimate;
-  const own = group.sample ? woolUpTo(make.build, group.sample.stepId, uses) : uses;
+  const whole = group.sample ? woolUpTo(make.build, group.sample.stepId, uses) : uses;
+  const own = run.rangesAt === 'middle' ? whole.map(atMiddle) : whole;
   const place = { ...make, at, of: group.makes.length, joinsApart };
   return own.map((use) => ({ use, makeAt: at, bag: bagOfUse(use, place, run) }));
 }
+
+/** Packed at the middle of what its author states from – to. */
+const atMiddle = (use: UseEstimate): UseEstimate =>
+  use.kind === 'known' && use.range ? { ...use, packG: use.packMiddleG } : use;
 
 function mergedFindings(makes: readonly PatternEstimate[]): FindingTotal[] {
   const totals = new Map<string, FindingTotal>();

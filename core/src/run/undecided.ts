@@ -100,8 +100,8 @@ function byFibre(
   return more;
 }
 
-/** Sums are kept in whole milligrams, rounded up: far below any scale. */
-const milligramsUp = (massG: number): number => Math.ceil(massG * 1000 - 1e-6);
+/** Sums are kept in cells of a milligram, or coarser where there would be more cells than this; rounded up. */
+const MOST_CELLS = 20_000;
 
 /** The least sum that so many choosers stay within, with a chance. */
 function quantileOfSum(
@@ -109,25 +109,27 @@ function quantileOfSum(
   choosers: number,
   chance: number,
 ): number {
-  const shares = new Map<number, number>();
-  for (const { share, massG } of choices) {
-    const own = milligramsUp(massG);
-    shares.set(own, (shares.get(own) ?? 0) + share);
-  }
-  let sums = new Map([[0, 1]]);
+  const mostG = Math.max(...choices.map(({ massG }) => massG)) * choosers;
+  if (!(mostG > 0)) return 0;
+  const cellG = Math.max(0.001, mostG / MOST_CELLS);
+  const cells = choices.map(({ share, massG }) => ({ share, cell: Math.ceil(massG / cellG - 1e-6) }));
+  const size = Math.max(...cells.map(({ cell }) => cell)) * choosers + 1;
+  let sums = new Float64Array(size);
+  sums[0] = 1;
   for (let chooser = 0; chooser < choosers; chooser++) {
-    const next = new Map<number, number>();
-    for (const [sum, probability] of sums) {
-      for (const [own, share] of shares) {
-        next.set(sum + own, (next.get(sum + own) ?? 0) + probability * share);
+    const next = new Float64Array(size);
+    for (const { share, cell } of cells) {
+      for (let at = 0; at + cell < size; at++) {
+        const probability = sums[at] ?? 0;
+        if (probability > 0) next[at + cell] = (next[at + cell] ?? 0) + probability * share;
       }
     }
     sums = next;
   }
   let reached = 0;
-  for (const [sum, probability] of [...sums].sort(([a], [b]) => a - b)) {
-    reached += probability;
-    if (reached >= chance - 1e-12) return sum / 1000;
+  for (let at = 0; at < size; at++) {
+    reached += sums[at] ?? 0;
+    if (reached >= chance - 1e-12) return at * cellG;
   }
-  return Math.max(...sums.keys()) / 1000;
+  return (size - 1) * cellG;
 }

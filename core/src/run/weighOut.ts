@@ -1,5 +1,6 @@
 import { lightness, lotsPackedFrom } from '../fibre/index.ts';
 import {
+  sameMass,
   SPARE_BAG,
   UNDECIDED_BAG,
   type Bag,
@@ -188,7 +189,7 @@ function togetherMarks(
   const lots = new Map<string, { weighing: Weighing & { kind: 'together' }; packs: Pack[] }>();
   for (const { portion, packs } of portions) {
     if (portion.weighing.kind !== 'together') continue;
-    const key = portion.exactG.toFixed(9);
+    const key = sameMass(portion.exactG);
     const own = lots.get(key) ?? { weighing: portion.weighing, packs: [] as Pack[] };
     own.packs.push(...packs);
     lots.set(key, own);

@@ -11,8 +11,12 @@ const SIXTEENTH_SIGNS: Readonly<Record<number, string>> = {
 /** A derived size for reading: whole millimetres (one decimal under 10), or inches to 1⁄16 from 10 mm up. */
 export function showSizeMm(sizeMm: number, unit: LengthUnit): string {
   if (unit === 'in' && sizeMm >= INCHES_FROM_MM) return `${showInches(sizeMm / MM_PER_INCH)} in`;
-  return `${showNumber(sizeMm, sizeMm < INCHES_FROM_MM ? 1 : 0)} mm`;
+  return `${showMm(sizeMm)} mm`;
 }
+
+/** Whole millimetres, one decimal under 10; what is finer than that keeps its first digit: never 0 for something. */
+const showMm = (mm: number): string =>
+  mm > 0 && mm < 0.05 ? String(Number(mm.toPrecision(1))) : showNumber(mm, mm < INCHES_FROM_MM ? 1 : 0);
 
 /** Inches to the nearest sixteenth, as a maker reads them: `2⅜`. */
 export function showInches(inches: number): string {
@@ -42,9 +46,7 @@ export function showNumber(value: number, decimals: number): string {
 /** Several sizes of one thing with one unit at the end: `82 × 60 mm`. */
 export function showSizesMm(sizesMm: readonly number[], unit: LengthUnit): string {
   const inInches = unit === 'in' && Math.min(...sizesMm) >= INCHES_FROM_MM;
-  const texts = sizesMm.map((mm) =>
-    inInches ? showInches(mm / MM_PER_INCH) : showNumber(mm, mm < 10 ? 1 : 0),
-  );
+  const texts = sizesMm.map((mm) => (inInches ? showInches(mm / MM_PER_INCH) : showMm(mm)));
   return `${texts.join(' × ')} ${inInches ? 'in' : 'mm'}`;
 }
 

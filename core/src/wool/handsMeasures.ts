@@ -77,13 +77,17 @@ function byArea(massG: number, fibre: Fibre, rollMm: number | null): HandsMeasur
   if (fibre.arealGPerM2 === null) return null;
   const areaMm2 = (massG / fibre.arealGPerM2) * 1e6;
   if (SHEETS.has(fibre.preparation) || rollMm === null) {
-    const sideMm = toStep(Math.sqrt(areaMm2));
+    const sideMm = upToStep(Math.sqrt(areaMm2));
     return { kind: 'square', sideMm, roundingFraction: sideMm ** 2 / areaMm2 - 1 };
   }
   const widthMm = toStep(rollMm);
-  const lengthMm = toStep(areaMm2 / widthMm);
+  // Up: torn a little long nobody is short.
+  const lengthMm = upToStep(areaMm2 / widthMm);
   return { kind: 'strip', lengthMm, widthMm, roundingFraction: (lengthMm * widthMm) / areaMm2 - 1 };
 }
+
+const upToStep = (mm: number): number =>
+  Math.max(HAND_STEP_MM, Math.ceil(mm / HAND_STEP_MM - 1e-9) * HAND_STEP_MM);
 
 const toStep = (mm: number): number => Math.max(HAND_STEP_MM, Math.round(mm / HAND_STEP_MM) * HAND_STEP_MM);
 

@@ -135,6 +135,8 @@ export function problemWords(problem: Problem): string {
       return `Seat ${problem.seat} is there twice. Keep one of the two.`;
     case 'choose_by_late':
       return `They have to choose before the day itself, ${problem.date}.`;
+    case 'boxes_have_no_seats':
+      return 'A batch of kits has no seats. Take the roster away, or plan a class.';
     case 'boxes_missing':
       return 'There is no box yet. Add one, and say what goes into it.';
     case 'box_empty':

@@ -10,6 +10,7 @@ import {
   type Pattern,
   type Pile,
   type RunInput,
+  usualTerms,
   withBoxesCounted,
   withoutPart,
 } from '@lanakit/core';
@@ -90,6 +91,7 @@ export function loadDemo({ store, now, newId }: StoreDeps): void {
     revisionId: puffinRevision,
     bagging: 'session',
     demonstrations: 1,
+    ...usualTerms('class'),
   });
   plan({
     ...kitsOf([

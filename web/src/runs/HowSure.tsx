@@ -21,6 +21,12 @@ const NAMED = 3;
 const chanceWords = (chance: number): string =>
   chance > 0.995 ? 'over 99 %' : chance < 0.005 ? 'under 1 %' : `${Math.round(chance * 100)} %`;
 
+/** What a plain percentage is good for: it is meant for one maker, not for a chance of a whole class. */
+const goodForWords = (oneChance: number): string =>
+  oneChance > 0.95
+    ? 'nearly everybody'
+    : `about ${Math.max(1, Math.round(oneChance * 10))} in 10 have enough`;
+
 type Terms = Pick<RunInput, 'wantedChance' | 'toBagFraction'>;
 
 interface NamedWay {
@@ -140,7 +146,11 @@ function WayRow({ way, own, widest, isInUse, wanted, scaleStepG, onUse }: WayRow
         )}
       </span>
       <b className={own && own.sure.chance < wanted - 0.005 ? 'amber' : 'leaf'}>
-        {own ? chanceWords(own.sure.chance) : '…'}
+        {own
+          ? way.terms.wantedChance === null
+            ? goodForWords(own.sure.oneChance)
+            : chanceWords(own.sure.chance)
+          : '…'}
       </b>
       <b>{own ? showWeighed(own.classG, scaleStepG) : '…'}</b>
       <span className="num">{own ? showMoney(own.costMinor) : ''}</span>

@@ -5,6 +5,7 @@ import {
   hasChoice,
   percentBounds,
   percentOf,
+  RANGE_ENDS,
   RUN_BOUNDS,
   stageSamples,
   sparesOf,
@@ -118,6 +119,8 @@ function Extras({ draft }: { draft: RunDraft }) {
   );
 }
 
+const RANGE_WORDS = { top: 'the most is packed', middle: 'the middle is packed' };
+
 function Allowances({ runPlan, draft }: { runPlan: InForce; draft: RunDraft }) {
   const { input } = draft;
   const { at } = runProblems(input, true);
@@ -153,6 +156,24 @@ function Allowances({ runPlan, draft }: { runPlan: InForce; draft: RunDraft }) {
             }
           />
         )}
+        {input.wantedChance !== null && (
+          <NumberField
+            label="Short is wanting over"
+            value={percentOf(input.toleranceFraction)}
+            bounds={percentBounds(RUN_BOUNDS.toleranceFraction)}
+            suffix="%"
+            hint="more than is there; wool gives: 10 % less is 3 % in size"
+            problem={at('/toleranceFraction')}
+            onValue={(percent) => draft.change({ toleranceFraction: fractionOf(percent) })}
+          />
+        )}
+        <Choice
+          label="Of an amount said from – to"
+          value={input.rangesAt}
+          words={RANGE_WORDS}
+          among={RANGE_ENDS}
+          onChoose={(rangesAt) => draft.change({ rangesAt: rangesAt ?? 'top' })}
+        />
       </div>
       {jumps.length > 0 && (
         <Checkbox

@@ -5,6 +5,7 @@ import {
   RUN_DEFAULTS,
   type RunInput,
   type RunKind,
+  usualTerms,
   withBoxesCounted,
 } from '@lanakit/core';
 import { RUN_STATE_WORDS } from '@lanakit/core/words';
@@ -102,6 +103,7 @@ function PlanClass({ revisions }: { revisions: readonly RevisionName[] }) {
   const [params] = useSearchParams();
   const [input, setInput] = useState<RunInput>({
     ...RUN_DEFAULTS,
+    ...usualTerms('class'),
     name: '',
     date: '',
     revisionId: params.get('revision') ?? revisions[0]?.id ?? '',
@@ -155,6 +157,7 @@ function PlanClass({ revisions }: { revisions: readonly RevisionName[] }) {
           setInput((before) => ({
             ...before,
             kind,
+            ...usualTerms(kind),
             recipes: kind === 'kits' ? [{ ...blankRecipe(nanoid(8), before.revisionId), name: 'Box' }] : [],
           }))
         }

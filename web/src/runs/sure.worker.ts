@@ -1,7 +1,7 @@
 import {
   costOfTakings,
   type Designs,
-  fibreNeeds,
+  classNeeds,
   groupsToTry,
   bagOf,
   portionsOfRun,
@@ -54,9 +54,10 @@ const api = {
   ): Simulated | null => {
     const { toPack, plan } = planOf(run, designs, wool);
     const bagG = bagOf(plan);
-    const { fibres } = fibreNeeds(groupsToTry(toPack, plan, run), toPack.estimates, plan, run);
+    const { needs } = classNeeds(groupsToTry(toPack, plan, run), toPack.estimates, plan, run);
     return simulateRun(
-      fibres.map((fibre) => ({ ...fibre, bagG: bagG.get(fibre.fibreId) ?? 0 })),
+      needs,
+      needs.fibres.map(({ fibreId }) => bagG.get(fibreId) ?? 0),
       tries,
       seededRandom(seed),
       (share) => {

@@ -1,4 +1,10 @@
-import { type PatternOfAnyFormat, upgradeMinutes, upgradePattern } from '@lanakit/core';
+import {
+  type PatternOfAnyFormat,
+  type RunInput,
+  runOfToday,
+  upgradeMinutes,
+  upgradePattern,
+} from '@lanakit/core';
 import type { Database } from 'better-sqlite3';
 
 /**
@@ -15,12 +21,32 @@ export function right(db: Database): void {
     }
   }
   upgradeTechniques(db);
+  upgradeRuns(db);
   db.exec(`
     CREATE TRIGGER revision_is_unchangeable BEFORE UPDATE ON revision
     BEGIN SELECT RAISE(ABORT, 'a published revision cannot be changed'); END;
     CREATE TRIGGER technique_version_is_unchangeable BEFORE UPDATE ON technique_version
     BEGIN SELECT RAISE(ABORT, 'a version of a technique cannot be changed'); END;
   `);
+}
+
+/** What is said of a run now was usual then; a run that counts its numbers keeps them, and only its terms are filled in. */
+function upgradeRuns(db: Database): void {
+  const rows = db
+    .prepare<[], { id: string; document: string; frozen: string | null }>(
+      'SELECT id, document, frozen FROM run',
+    )
+    .all();
+  const write = db.prepare('UPDATE run SET document = @document, frozen = @frozen WHERE id = @id');
+  const today = (document: string) => runOfToday(JSON.parse(document) as Partial<RunInput>);
+  for (const { id, document, frozen } of rows) {
+    const kept = frozen === null ? null : (JSON.parse(frozen) as { input: Partial<RunInput> });
+    write.run({
+      id,
+      document: JSON.stringify(today(document)),
+      frozen: kept && JSON.stringify({ ...kept, input: runOfToday(kept.input) }),
+    });
+  }
 }
 
 function upgradeTechniques(db: Database): void {
