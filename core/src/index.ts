@@ -1,6 +1,7 @@
 export * from './blend/index.ts';
 export * from './build/index.ts';
 export * from './cuts/index.ts';
+export * from './cutting/index.ts';
 export type * from './exchange/index.ts';
 export * from './fibre/index.ts';
 export * from './figure/index.ts';
