@@ -10,6 +10,7 @@ import {
   type RunInput,
   seededRandom,
   extrasForChance,
+  NO_PROMISES,
   simulateRun,
   bagsForChance,
   type ClassNeeds,
@@ -66,6 +67,7 @@ export async function benchRuns(): Promise<Row[]> {
     revisionNumbers: new Map(),
     kit: null,
     needles: [],
+    promised: NO_PROMISES,
     blendIds: new Set(),
   };
   const oneBox = { ...toPack, groups: toPack.groups.slice(0, 1).map((group) => ({ ...group, seats: [1] })) };
@@ -101,6 +103,7 @@ export async function benchRuns(): Promise<Row[]> {
           todayPer100gMinor: today,
           kit: null,
           needles: [],
+          spareTerms: boxes,
         }),
       20,
     ),

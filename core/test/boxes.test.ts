@@ -14,6 +14,7 @@ import {
   findingsOfRun,
   lotChanges,
   needlesOfBoxes,
+  NO_PROMISES,
   packsOf,
   portionsOfRun,
   sessionOfUse,
@@ -155,7 +156,7 @@ describe('kits', () => {
     const { toPack, plan } = planOf(kitsOf([duo({ form, packaging: [] })]));
     const [group] = toPack.groups;
     expect((plan.groups[0]?.plan.fibres.length ?? 0) > 0).toBe(hasWool);
-    expect(group && findingsOfPack(group, toPack, coastWool.findings).length > 0).toBe(hasFindings);
+    expect(group && findingsOfPack(group, toPack, coastWool.findings, kitsOf([duo()])).length > 0).toBe(hasFindings);
   });
   test('two of a design take twice its wool; counts of findings are the pattern’s, spares beside them', () => {
     const one = planOf(kitsOf([duo({ designs: [{ revisionId: 'pear-1', copies: 1, choices: chosen(null) }] })])).plan;
@@ -163,11 +164,11 @@ describe('kits', () => {
     const exact = (plan: typeof one) => sum(plan.groups[0]?.plan.fibres.map(({ exactG }) => exactG) ?? []);
     expect(exact(two)).toBeCloseTo(2 * exact(one), 9);
     const { toPack } = planOf(kitsOf([duo()]));
-    const rows = findingsOfRun(toPack, coastWool.findings);
-    // Six boxes: two eyes and a pair to lose each; twelve beads (the high end) and two; one card box.
+    const rows = findingsOfRun(toPack, coastWool.findings, kitsOf([duo()]), NO_PROMISES);
+    // Six boxes, none of them with spares: two eyes; twelve beads (the high end); one card box.
     expect(rows.map(({ findingId, total, spare, short, putUps }) => [findingId, total, spare, short, putUps])).toEqual([
-      ['eye', 24, 12, 0, 0],
-      ['bead', 84, 12, 0, 0],
+      ['eye', 12, 0, 0, 0],
+      ['bead', 72, 0, 0, 0],
       ['card-box', 6, 0, 0, 0],
     ]);
   });
@@ -192,23 +193,23 @@ describe('needles in boxes', () => {
   const shelfNeedles = [needle(36, 10), needle(38, null)];
   const groupsOf = (run: RunInput) => toPackOf(designs, run, coastWool);
   test('of each sort as many as the design that wants most, for all boxes; what is short, and what nobody counted', () => {
-    expect(needlesOfBoxes(groupsOf(kitsOf([duo()])), shelfNeedles).map(({ needle: own, total, short }) => [own?.id, total, short])).toEqual([
+    expect(needlesOfBoxes(groupsOf(kitsOf([duo()])), shelfNeedles, NO_PROMISES).map(({ needle: own, total, short }) => [own?.id, total, short])).toEqual([
       ['n36', 18, 8],
       ['n38', 6, null],
     ]);
-    expect(needlesOfBoxes(groupsOf(kitsOf([duo()])), []).map(({ needle: own, short }) => [own, short])).toEqual([[null, null], [null, null]]);
+    expect(needlesOfBoxes(groupsOf(kitsOf([duo()])), [], NO_PROMISES).map(({ needle: own, short }) => [own, short])).toEqual([[null, null], [null, null]]);
   });
   test.each([
     ['a refill gives none away', kitsOf([duo({ form: 'refill' })])],
     ['nor does the pattern alone', kitsOf([duo({ form: 'pattern-only' })])],
     ['a class lends its own', classOf()],
   ])('%s', (_name, run) => {
-    expect(needlesOfBoxes(groupsOf(run), shelfNeedles)).toEqual([]);
+    expect(needlesOfBoxes(groupsOf(run), shelfNeedles, NO_PROMISES)).toEqual([]);
   });
   test('they are in what a box costs; one without a price is named', () => {
     const toPack = groupsOf(kitsOf([duo()]));
     const plan = portionsOfRun(toPack, kitsOf([duo()]), stockOf);
-    const cost = costOfRun(toPack, plan, COST_DEFAULTS, { wool: coastWool.fibres, findings: coastWool.findings, todayPer100gMinor: new Map(), kit: null, needles: shelfNeedles });
+    const cost = costOfRun(toPack, plan, COST_DEFAULTS, { wool: coastWool.fibres, findings: coastWool.findings, todayPer100gMinor: new Map(), kit: null, needles: shelfNeedles, spareTerms: kitsOf([duo()]) });
     expect(cost.packs[0]?.needles).toEqual({ minor: 360, unknownCount: 1 });
     expect(cost.unpriced).toContain('n38');
   });

@@ -35,6 +35,7 @@ function costed(input: RunInput, terms: Partial<CostTerms> = {}, more: Partial<C
     todayPer100gMinor: TODAY,
     kit: input.kind === 'class' ? kit : null,
     needles,
+    spareTerms: input,
     ...more,
   });
   return { cost, plan, kit };
@@ -71,9 +72,15 @@ describe('what a class costs', () => {
     expect(costed(input, {}, { kit: null }).cost.packs[0]?.needles).toEqual({ minor: 0, unknownCount: 0 });
     expect(costed(input, {}, { kit: { ...kit, people: 0 } }).cost.packs[0]?.needles).toEqual({ minor: 0, unknownCount: 0 });
   });
-  test('findings at the price of one, with what may be lost', () => {
-    // An eye is 1.00 for ten, a bead 0.50: two eyes and a pair, twelve beads and two.
-    expect(costed(input).cost.packs[0]?.findings).toEqual({ minor: 4 * 10 + 14 * 5, unknownCount: 0 });
+  test('findings at the price of one; what is spare for all is nobody’s pack, and paid for', () => {
+    // An eye is 1.00 for ten, a bead 0.50: two eyes, twelve beads.
+    const { cost } = costed(input);
+    expect(cost.packs[0]?.findings).toEqual({ minor: 2 * 10 + 12 * 5, unknownCount: 0 });
+    const without = costed(input, {}, { spareTerms: { ...input, findingSpares: ['eye', 'bead'].map((findingId) => ({ findingId, rule: { by: 'none' as const } })) } }).cost;
+    // A pair of eyes for each of two tables, and a tenth of the beads of eight packs.
+    expect(cost.fixed.minor - without.fixed.minor).toBeCloseTo(4 * 10 + Math.ceil(8 * 12 * 0.1) * 5, 6);
+    const each = costed(input, {}, { spareTerms: { ...input, findingSpares: [{ findingId: 'eye', rule: { by: 'pack', count: 1 } }] } }).cost;
+    expect(each.packs[0]?.findings.minor).toBe(3 * 10 + 12 * 5);
   });
   test('half-made samples take wool, and no needle is broken on them', () => {
     const { cost } = costed(classOf({ seats: 2, sparePacks: 0, hasStageSamples: true }));

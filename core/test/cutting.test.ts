@@ -3,7 +3,11 @@ import fc from 'fast-check';
 import { fewestLengths, fewestSheets, mostOnOneSheet } from '../src/index.ts';
 
 const sticks = (wanted: readonly (readonly [number, number])[], stockMm: number, remnants: number[] = []) => {
-  const found = fewestLengths(wanted.map(([lengthMm, count]) => ({ lengthMm, count })), stockMm, remnants);
+  const found = fewestLengths(
+    wanted.map(([lengthMm, count]) => ({ lengthMm, count })),
+    stockMm,
+    remnants,
+  );
   return found.kind === 'fewest' ? found.count : found;
 };
 

@@ -134,6 +134,19 @@ describe('written and read again, nothing changes: anything that can be on the s
     measure,
     colour: maybe(hex),
     flags: fc.subarray([...FINDING_FLAGS]),
+    spares: maybe(
+      fc.oneof(
+        fc.constant({ by: 'none' as const }),
+        fc.record({
+          by: fc.constantFrom('pack' as const, 'table' as const, 'run' as const),
+          count: fc.integer({ min: 1, max: 99 }),
+        }),
+        fc.record({
+          by: fc.constant('share' as const),
+          fraction: fc.integer({ min: 1, max: 200 }).map((n) => n / 100),
+        }),
+      ),
+    ),
     priceMinor: money,
     place: fc.oneof(fc.constant(''), word),
     note: fc.oneof(fc.constant(''), word),

@@ -127,7 +127,7 @@ describe('what a run costs', () => {
   const today = new Map<string, number | null>([...coastWool.fibres.keys()].map((id) => [id, 500]));
   const costOf = (input: RunInput, more: Partial<typeof COST_DEFAULTS> = {}) => {
     const { toPack, plan } = sourceOf(input);
-    return { plan, cost: costOfRun(toPack, plan, { ...COST_DEFAULTS, hourlyWageMinor: 1800, ...more }, { wool: coastWool.fibres, findings: coastWool.findings, todayPer100gMinor: today, kit: null, needles: [] }) };
+    return { plan, cost: costOfRun(toPack, plan, { ...COST_DEFAULTS, hourlyWageMinor: 1800, ...more }, { wool: coastWool.fibres, findings: coastWool.findings, todayPer100gMinor: today, kit: null, needles: [], spareTerms: input }) };
   };
   test('wool of all packs together costs what the shelf gives up, what is lost in weighing with it', () => {
     const { plan, cost } = costOf(classOf({ weighingLossFraction: 0.05 }));

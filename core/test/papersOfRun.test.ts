@@ -100,7 +100,7 @@ describe('what is short', () => {
   });
   test('findings: what is on hand, what is short, in whole packs of ten', () => {
     expect(cellsOf(paper, 'Findings and packaging')[0]?.slice(0, 1)).toEqual(['eye']);
-    for (const [, , , short, packs] of cellsOf(paper, 'Findings and packaging')) {
+    for (const [, , , , short, packs] of cellsOf(paper, 'Findings and packaging')) {
       expect(Number(packs)).toBe(Math.ceil(Number(short) / 10));
     }
   });

@@ -1,8 +1,8 @@
 import {
   allMarks,
   differenceOf,
-  findingsOfRun,
-  needlesOfBoxes,
+  addPromises,
+  inDrawingOrder,
   freezeRun,
   packedMark,
   packsOf,
@@ -14,6 +14,7 @@ import {
   thawPlan,
   thawWool,
   thingsShort,
+  thingsTaken,
   toMilli,
   toPackOf,
   trayOf,
@@ -27,12 +28,24 @@ import {
   type RunFacts,
   type RunInput,
   type RunPortions,
+  type ThingPromise,
+  type ThingPromises,
+  type ThingShort,
   type ToPack,
   type Wool,
 } from '@lanakit/core';
 import type { Store } from './db/index.ts';
 import type { RunTaking } from './db/runs.ts';
-import { designsOf, livePlan, shelfOf, stockIn, takingsOf } from './routes/takings.ts';
+import {
+  designsOf,
+  drawingAhead,
+  livePlan,
+  shelfOf,
+  stockIn,
+  takingsOf,
+  thingsOf,
+} from './routes/takings.ts';
+import { kitOfRun } from './routes/trays.ts';
 
 /** A run as it is packed: as it was frozen, or, while it is only planned, as it would be now. */
 export interface RunInForce {
@@ -43,6 +56,21 @@ export interface RunInForce {
   readonly plan: RunPortions;
   readonly packs: readonly Pack[];
   readonly frozen: Frozen | null;
+  /** What runs before it take of findings and needles. */
+  readonly promised: ThingPromises;
+}
+
+/** Findings and needles that runs before this one will take. */
+export function thingsPromisedTo(store: Store, run: Run, today: string, wool: Wool): ThingPromises {
+  const promised = new Map<string, ThingPromise>();
+  const ahead = inDrawingOrder([run, ...drawingAhead(store, today).filter(({ id }) => id !== run.id)]);
+  for (const before of ahead.slice(
+    0,
+    ahead.findIndex(({ id }) => id === run.id),
+  )) {
+    addPromises(promised, thingsOf(store, before, wool));
+  }
+  return promised;
 }
 
 /** Grams that runs before this one will take. */
@@ -56,10 +84,12 @@ export function promisedTo(store: Store, run: Run, today: string, wool: Wool): M
 export function runInForce(store: Store, run: Run, today: string): RunInForce {
   const shelf = shelfOf(store);
   const promised = promisedTo(store, run, today, shelf);
+  const promisedThings = thingsPromisedTo(store, run, today, shelf);
   const frozen = store.runs.frozen(run.id);
   if (!frozen) {
     const { toPack, plan } = livePlan(store, run, shelf, promised);
-    return { run, input: run, wool: shelf, toPack, plan, packs: packsOf(toPack.groups, run.roster), frozen };
+    const packs = packsOf(toPack.groups, run.roster);
+    return { run, input: run, wool: shelf, toPack, plan, packs, frozen, promised: promisedThings };
   }
   const wool = thawWool(frozen);
   const toPack = toPackOf(designsOf(store, frozen.input), frozen.input, wool);
@@ -71,6 +101,7 @@ export function runInForce(store: Store, run: Run, today: string): RunInForce {
     plan: restocked(thawPlan(frozen), stockIn(shelf, promised)),
     packs: packsOf(toPack.groups, frozen.input.roster),
     frozen,
+    promised: promisedThings,
   };
 }
 
@@ -85,13 +116,13 @@ export function freezeNow(store: Store, run: Run, today: string, at: string): Fr
 /** How things stand with a run, for what it may be called next. */
 export function factsOf(store: Store, run: Run, today: string): RunFacts {
   const inForce = runInForce(store, run, today);
-  const { input, plan, packs, toPack } = inForce;
+  const { input, plan, packs } = inForce;
   const ticks = new Map(store.runs.ticks(run.id).map((tick) => [tick.mark, tick]));
   const marks = allMarks(weighings(plan, packs, inForce.wool.fibres, input.scaleStepG));
   const tray = trayOf(store.trays.taps(run.id));
   return {
     undecided: undecidedOf(store, run),
-    short: shortOfPlan(plan).length + thingsShort(toPack, shelfOf(store), store.shelf.needles()),
+    short: shortOfPlan(plan).length + shortThings(store, inForce).length,
     uncounted: uncountedOfPlan(plan).length,
     unweighed: marks.length - weighedOf(marks, ticks).right,
     unpacked: packs.filter(({ id }) => ticks.get(packedMark(id))?.isDone !== true).length,
@@ -99,6 +130,18 @@ export function factsOf(store: Store, run: Run, today: string): RunFacts {
     different: inForce.frozen ? differentPacks(store, inForce, today) : 0,
   };
 }
+
+/** Findings, packaging and needles that are short for a run, or that nobody has counted. */
+export const shortThings = (
+  store: Store,
+  { run, input, toPack, promised }: Pick<RunInForce, 'run' | 'input' | 'toPack' | 'promised'>,
+): ThingShort[] =>
+  thingsShort(toPack, input, {
+    findings: shelfOf(store).findings,
+    needles: store.shelf.needles(),
+    kit: input.kind === 'class' ? kitOfRun(store, run) : null,
+    promised,
+  });
 
 function undecidedOf(store: Store, run: Run): number {
   if (run.kind === 'kits' || run.undecidedChance !== null) return 0;
@@ -116,21 +159,20 @@ function differentPacks(store: Store, { run, plan, toPack, input }: RunInForce, 
 
 /** What is taken off the shelf when a run is packed, and written down so that it can come back. */
 export function takeOffShelf(store: Store, run: Run, today: string, at: string): void {
-  const { plan, toPack } = runInForce(store, run, today);
+  const { plan, toPack, input } = runInForce(store, run, today);
   const shelf = shelfOf(store);
+  const needles = new Map(store.shelf.needles().map((needle) => [needle.id, needle]));
   const takings: RunTaking[] = [
     ...[...takingsOfPlan(plan)].flatMap(([fibreId, massG]) =>
       ofLots(fibreId, shelf.fibres.get(fibreId)?.lots ?? [], massG),
     ),
-    ...findingsOfRun(toPack, shelf.findings).flatMap(({ findingId, total, onHand }) =>
-      onHand === null || total <= 0
-        ? []
-        : [{ itemId: findingId, lotId: null, amountMilli: toMilli(Math.min(total, onHand)) }],
-    ),
-    ...needlesOfBoxes(toPack, store.shelf.needles()).flatMap(({ needle, total }) =>
-      needle === null || needle.onHand === null
-        ? []
-        : [{ itemId: needle.id, lotId: null, amountMilli: toMilli(Math.min(total, needle.onHand)) }],
+    ...[...thingsTaken(toPack, input, { findings: shelf.findings, needles: [...needles.values()] })].flatMap(
+      ([itemId, { amount }]) => {
+        const onHand = shelf.findings.get(itemId)?.onHand ?? needles.get(itemId)?.onHand ?? null;
+        return onHand === null || amount <= 0
+          ? []
+          : [{ itemId, lotId: null, amountMilli: toMilli(Math.min(amount, onHand)) }];
+      },
     ),
   ].filter(({ amountMilli }) => amountMilli > 0);
   for (const taking of takings) {

@@ -127,7 +127,7 @@ test('a run promises what every bag of it takes, as one line of a fibre', async 
   const ballG = Math.ceil((Math.PI / 6) * 216 * 0.15 * 10) / 10;
   const promised = (await request(studio.app).get('/api/promised')).body as { items: Promised[] };
   expect(promised.items).toHaveLength(1);
-  expect(promised.items[0]?.massG).toBeCloseTo(2 * (ballG + 2), 6);
+  expect(promised.items[0]?.amount).toBeCloseTo(2 * (ballG + 2), 6);
   const bench = (await request(studio.app).get('/api/bench')).body as Bench;
   expect(bench.runs[0]?.short).toHaveLength(1);
   expect(bench.runs[0]?.short[0]?.shortG).toBeCloseTo(2 * (ballG + 2) - 20, 6);

@@ -69,7 +69,7 @@ describe('from bought on', () => {
     // The bench and later runs go by what was kept.
     const later = await plan({ date: '2026-12-20', seats: 1, sparePacks: 0 });
     const promised = await request(studio.app).get(`/api/runs/${later.id}/promised`);
-    expect(promised.body).toEqual({ items: [{ fibreId, massG: expect.closeTo(was, 6) }] });
+    expect(promised.body).toEqual({ items: [{ fibreId, massG: expect.closeTo(was, 6) }], things: [] });
     await request(studio.app).post(`/api/runs/${id}/replan`).set('If-Match', `"${now.version}"`).expect(200);
     const then = await opened(id);
     expect(chalkG(then.frozen)).toBeGreaterThan(was * 2);
@@ -161,7 +161,7 @@ describe('ticks', () => {
 }); // prettier-ignore
 
 describe('kits', () => {
-  const recipe: BoxRecipe = { id: 'b', name: 'Two balls', boxes: 12, spares: 1, form: 'full', designs: [], packaging: [] };
+  const recipe: BoxRecipe = { id: 'b', name: 'Two balls', boxes: 12, spares: 1, form: 'full', designs: [], needlesLeftOut: [], packaging: [] };
   const two = () => ({ ...recipe, designs: [{ revisionId, copies: 2, choices: { values: {}, colourwayId: null, swapIds: [] } }] });
   test('boxes are counted from their recipes; every revision in them is one the run is pinned to', async () => {
     const run = await plan({ kind: 'kits', recipes: [two()], seats: 1 });

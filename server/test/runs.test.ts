@@ -77,7 +77,7 @@ describe('the shelf between runs', () => {
     const second = await plan({ date: '2026-12-12' });
     await request(studio.app).delete(`/api/runs/${first.id}`).set('If-Match', '"1"').expect(204);
     const promised = await request(studio.app).get(`/api/runs/${second.id}/promised`);
-    expect(promised.body).toEqual({ items: [] });
+    expect(promised.body).toEqual({ items: [], things: [] });
     await request(studio.app).post(`/api/runs/${first.id}/restore`).expect(200);
   });
   test('a fibre never counted is said, not taken for nought', async () => {
@@ -105,7 +105,7 @@ test('what all runs ahead will take, and which of them', async () => {
     items: Promised[];
   };
   expect(items).toHaveLength(1);
-  expect(items[0]?.massG).toBeCloseTo(14 * PACK_G, 6);
+  expect(items[0]?.amount).toBeCloseTo(14 * PACK_G, 6);
   expect(items[0]?.runs.map(({ name }) => name)).toEqual(['First', 'Second']);
 });
 

@@ -71,8 +71,8 @@ describe('a blend is wool like any other', () => {
       .expect(201);
     await plan(blend.id, 6);
     const { items } = await get<{ items: Promised[] }>('/promised');
-    expect(items).toMatchObject([{ fibreId: blend.id }]);
-    expect(items[0]?.massG).toBeCloseTo(6 * packG(BALL_G), 6);
+    expect(items).toMatchObject([{ itemId: blend.id }]);
+    expect(items[0]?.amount).toBeCloseTo(6 * packG(BALL_G), 6);
     const { runs } = await get<Bench>('/bench');
     expect(runs[0]?.short).toMatchObject([{ fibreId: blend.id }]);
     expect(runs[0]?.short[0]?.shortG).toBeCloseTo(6 * packG(BALL_G) - 100, 6);
@@ -114,7 +114,7 @@ describe('the lot in use', () => {
     await receive(fibre.id, 'old', 1, 30);
     await receive(fibre.id, 'new', 1.2, 500);
     await plan(fibre.id, 4);
-    const promisedG = async () => (await get<{ items: Promised[] }>('/promised')).items[0]?.massG;
+    const promisedG = async () => (await get<{ items: Promised[] }>('/promised')).items[0]?.amount;
     expect(await promisedG()).toBeCloseTo(4 * packG(BALL_G), 6);
     const old = (await get<Fibre>(`/fibres/${fibre.id}`)).lots.find(({ name }) => name === 'old');
     await request(studio.app)

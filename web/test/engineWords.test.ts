@@ -7,7 +7,6 @@ import {
   type HandsMeasure,
   onlyFibres,
 } from '@lanakit/core';
-import { cutWords } from '../src/words/cutWords.ts';
 import { handsWords } from '../src/words/handsWords.ts';
 import { doubtName, makeTotalCame } from '../src/words/howItCame.ts';
 import { ownerLine, ownerName } from '../src/words/ownerWords.ts';
@@ -32,14 +31,6 @@ test.each([
   [4.25, 'ml', '4.3 ml'],
 ] as const)('%d %s of a finding', (amount, unit, words) => {
   expect(findingAmount(amount, unit)).toBe(words);
-});
-
-test.each([
-  ['a length', { kind: 'length', lengthMm: 270 } as const, 'mm', '27 cm'],
-  ['a piece', { kind: 'piece', lengthMm: 105, widthMm: 30 } as const, 'mm', '10.5 × 3 cm'],
-  ['inches go up to the next quarter', { kind: 'length', lengthMm: 270 } as const, 'in', '10.75 in'],
-] as const)('cut: %s', (_name, cut, unit, words) => {
-  expect(cutWords(cut, unit).replace(' cm × ', ' × ')).toBe(words);
 });
 
 test.each<[string, HandsMeasure, string]>([

@@ -73,5 +73,9 @@ test('on shelves: every thing on one, in its order', () => {
 
 test('a needle of unknown gauge and reach stands on the shelf by what is known of it', () => {
   const needle = { ...BLANK_NEEDLE, id: 'n', version: 1, sizeWord: 'large', onHand: 3, peak: 3 };
-  expect(needleEntry(needle)).toMatchObject({ name: 'large', sub: 'reach unknown', unit: 'piece' });
+  expect(needleEntry(needle, undefined)).toMatchObject({
+    name: 'large',
+    sub: 'reach unknown',
+    unit: 'piece',
+  });
 });

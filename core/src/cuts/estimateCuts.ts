@@ -1,29 +1,34 @@
 import { findingMassG, type Finding } from '../finding/index.ts';
 import type { Cut, Pattern } from '../pattern/index.ts';
 import { runMm, type Solid } from '../shapes/index.ts';
+import { MM_PER_INCH, type Length, type LengthUnit } from '../units/index.ts';
 import {
   bindingLength,
   cordLength,
   coveringLength,
   rolledStrip,
   tubePanel,
+  typedSizes,
   whiskerLength,
   wireLength,
   type ExactCut,
 } from './lengths.ts';
 
-/** Cut lengths are rounded up to this, mm: short is worse than long. */
-export const CUT_STEP_MM = 5;
+/** Computed cut lengths are rounded up to this, once, in the pattern’s unit: short is worse than long. */
+export const CUT_STEP: Readonly<Record<LengthUnit, number>> = { mm: 5, in: 1 / 4 };
 
 /** One thing cut to size, for one make. */
 export interface CutEstimate {
   readonly cutId: string;
+  readonly name: string;
   readonly findingId: string | null;
   readonly count: number;
   /** Null while something of it is not said. */
   readonly exact: ExactCut | null;
-  /** Rounded up to whole steps. */
+  /** As it is cut: what its author typed as typed, what is computed rounded up to whole steps. */
   readonly cut: ExactCut | null;
+  /** The same as it is read: length, or length and width; typed sizes in the unit they were typed in. */
+  readonly sizes: readonly Length[];
   /** Of all pieces together, in the unit the finding is stocked in; null while unknown or not by length or area. */
   readonly stockAmount: number | null;
   readonly massG: number | null;
@@ -31,25 +36,43 @@ export interface CutEstimate {
 
 /** Every cut of one make. @param solids by part id, for wire that runs through a part */
 export function estimateCuts(
-  pattern: Pattern,
+  pattern: Pick<Pattern, 'cuts' | 'lengthUnit'>,
   solids: ReadonlyMap<string, Solid>,
   findings: ReadonlyMap<string, Finding>,
 ): CutEstimate[] {
   return pattern.cuts.map((cut) =>
-    estimateCut(cut, solids, cut.findingId === null ? null : (findings.get(cut.findingId) ?? null)),
+    estimateCut(
+      cut,
+      solids,
+      cut.findingId === null ? null : (findings.get(cut.findingId) ?? null),
+      pattern.lengthUnit,
+    ),
   );
 }
 
-function estimateCut(cut: Cut, solids: ReadonlyMap<string, Solid>, finding: Finding | null): CutEstimate {
+function estimateCut(
+  cut: Cut,
+  solids: ReadonlyMap<string, Solid>,
+  finding: Finding | null,
+  unit: LengthUnit,
+): CutEstimate {
   const exact = exactCut(cut, solids, finding);
-  const rounded = exact && roundedUp(exact);
+  const typed = typedSizes(cut);
+  const [lengthMm, widthMm] = exact
+    ? [exact.lengthMm, exact.kind === 'piece' ? exact.widthMm : null]
+    : [null, null];
+  const length = lengthMm === null ? null : (typed.length ?? roundedUp(lengthMm, unit));
+  const width = widthMm === null ? null : (typed.width ?? roundedUp(widthMm, unit));
+  const rounded = exact && length && cutOf(exact, length, width);
   const stockAmount = rounded && finding ? stockOf(rounded, finding, cut.count) : null;
   return {
     cutId: cut.id,
+    name: cut.name,
     findingId: cut.findingId,
     count: cut.count,
     exact,
     cut: rounded,
+    sizes: [length, width].filter((size) => size !== null),
     stockAmount,
     massG: stockAmount === null || !finding ? null : findingMassG(finding.measure, stockAmount),
   };
@@ -61,6 +84,10 @@ function exactCut(cut: Cut, solids: ReadonlyMap<string, Solid>, finding: Finding
       return rolledStrip(cut);
     case 'tube-panel':
       return tubePanel(cut);
+    case 'panel':
+      return cut.length && cut.width
+        ? { kind: 'piece', lengthMm: mmOf(cut.length), widthMm: mmOf(cut.width) }
+        : null;
     default: {
       const lengthMm = lengthOf(cut, solids, finding);
       return lengthMm === null ? null : { kind: 'length', lengthMm };
@@ -69,11 +96,13 @@ function exactCut(cut: Cut, solids: ReadonlyMap<string, Solid>, finding: Finding
 }
 
 function lengthOf(
-  cut: Exclude<Cut, { kind: 'rolled-strip' | 'tube-panel' }>,
+  cut: Exclude<Cut, { kind: 'rolled-strip' | 'tube-panel' | 'panel' }>,
   solids: ReadonlyMap<string, Solid>,
   finding: Finding | null,
 ): number | null {
   switch (cut.kind) {
+    case 'length':
+      return cut.length && mmOf(cut.length);
     case 'wire': {
       const wireMm = finding?.measure.by === 'length' ? finding.measure.diameterMm : null;
       return wireLength(cut, wireMm, (partId) => {
@@ -92,12 +121,19 @@ function lengthOf(
   }
 }
 
-const up = (mm: number): number => Math.ceil(mm / CUT_STEP_MM - 1e-9) * CUT_STEP_MM;
+const mmOf = ({ value, unit }: Length): number => (unit === 'mm' ? value : value * MM_PER_INCH);
 
-const roundedUp = (exact: ExactCut): ExactCut =>
-  exact.kind === 'length'
-    ? { kind: 'length', lengthMm: up(exact.lengthMm) }
-    : { kind: 'piece', lengthMm: up(exact.lengthMm), widthMm: up(exact.widthMm) };
+/** To whole steps of the pattern’s unit. */
+function roundedUp(mm: number, unit: LengthUnit): Length {
+  const inUnit = unit === 'mm' ? mm : mm / MM_PER_INCH;
+  const step = CUT_STEP[unit];
+  return { value: Math.ceil(inUnit / step - 1e-9) * step, unit };
+}
+
+const cutOf = (exact: ExactCut, length: Length, width: Length | null): ExactCut =>
+  exact.kind === 'length' || width === null
+    ? { kind: 'length', lengthMm: mmOf(length) }
+    : { kind: 'piece', lengthMm: mmOf(length), widthMm: mmOf(width) };
 
 /** Metres or cm²; null where the finding is not cut that way. */
 function stockOf(cut: ExactCut, { measure }: Finding, count: number): number | null {

@@ -67,6 +67,41 @@ export const bindingLength = (cut: CutOf<'binding'>): number | null =>
 export const whiskerLength = (cut: CutOf<'whisker'>): number | null =>
   sumAll([mmOrNull(cut.span), mmOr0(cut.margin)]);
 
+/**
+ * Sizes of a cut that its author typed as they are cut: a wire of one stretch and no more, a length, a panel, the height of
+ * a tube. What anything is added to is computed.
+ */
+export function typedSizes(cut: Cut): { readonly length: Length | null; readonly width: Length | null } {
+  const none = { length: null, width: null };
+  const isNought = (size: Length | null) => size === null || size.value === 0;
+  switch (cut.kind) {
+    case 'length':
+      return { length: cut.length, width: null };
+    case 'panel':
+      return { length: cut.length, width: cut.width };
+    case 'rolled-strip':
+      return { length: cut.length, width: null };
+    case 'tube-panel':
+      return { length: null, width: cut.height };
+    case 'whisker':
+      return isNought(cut.margin) ? { length: cut.span, width: null } : none;
+    case 'wire': {
+      const [only, ...more] = cut.segments;
+      const isPlain = more.length === 0 && only?.strands === 1 && cut.endCurls === 0;
+      return isPlain && cut.windings.every(({ turns }) => turns === 0)
+        ? { length: only.length, width: null }
+        : none;
+    }
+    case 'binding': {
+      const isSeamOnly = cut.turns === 0 && isNought(cut.handling);
+      return isSeamOnly ? { length: cut.seam, width: null } : none;
+    }
+    case 'covering':
+    case 'cord':
+      return none;
+  }
+}
+
 /** As many layers as fill the limb: width = πd²/(4·t·c). */
 export function rolledStrip(cut: CutOf<'rolled-strip'>): ExactCut | null {
   const [lengthMm, diameterMm, sheetMm] = [cut.length, cut.diameter, cut.sheetThickness].map(mmOrNull);

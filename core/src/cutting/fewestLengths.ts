@@ -161,6 +161,10 @@ function maximalPatterns(
     }
     pattern[at] = 0;
   };
-  fill(0, capacity, sizes.map(() => 0));
+  fill(
+    0,
+    capacity,
+    sizes.map(() => 0),
+  );
   return found.sort((a, b) => a.room - b.room).map(({ pattern }) => pattern);
 }

@@ -57,7 +57,10 @@ export function fewestSheets(wanted: readonly PieceWanted[], sheet: Sheet): Fewe
 
 const EPSILON = 1e-6;
 
-const fits = ({ lengthMm: l, widthMm: w }: Omit<PieceWanted, 'count'>, { lengthMm, widthMm, mayTurn }: Sheet): boolean =>
+const fits = (
+  { lengthMm: l, widthMm: w }: Omit<PieceWanted, 'count'>,
+  { lengthMm, widthMm, mayTurn }: Sheet,
+): boolean =>
   (l <= lengthMm + EPSILON && w <= widthMm + EPSILON) ||
   (mayTurn && w <= lengthMm + EPSILON && l <= widthMm + EPSILON);
 
@@ -78,7 +81,8 @@ export function mostOnOneSheet({ lengthMm, widthMm }: Omit<PieceWanted, 'count'>
     return best;
   };
   // Many small ones: rows of rows are within a hundredth of the best, and the search would not end.
-  const grid = (l: number, w: number) => Math.floor(l / lengthMm + EPSILON) * Math.floor(w / widthMm + EPSILON);
+  const grid = (l: number, w: number) =>
+    Math.floor(l / lengthMm + EPSILON) * Math.floor(w / widthMm + EPSILON);
   const rows = Math.max(
     grid(sheet.lengthMm, sheet.widthMm),
     sheet.mayTurn ? grid(sheet.widthMm, sheet.lengthMm) : 0,
@@ -105,7 +109,9 @@ function sumsUpTo(sides: readonly number[], limit: number): number[] {
 /** Largest first, each into the smallest rest that holds it, cut so that the larger rest stays whole. */
 function largestFirst(sizes: readonly PieceWanted[], sheet: Sheet): number {
   const pieces = sizes
-    .flatMap(({ lengthMm, widthMm, count }) => Array.from({ length: count }, (): Piece => ({ l: lengthMm, w: widthMm })))
+    .flatMap(({ lengthMm, widthMm, count }) =>
+      Array.from({ length: count }, (): Piece => ({ l: lengthMm, w: widthMm })),
+    )
     .sort((a, b) => b.l * b.w - a.l * a.w);
   let sheets = 0;
   const rests: Rest[] = [];
@@ -141,5 +147,7 @@ function restsAfter(rest: Rest, { l, w }: Piece): Rest[] {
     { l: rest.l - l, w },
   ];
   const largest = (two: readonly Rest[]) => Math.max(...two.map((own) => own.l * own.w));
-  return (largest(along) >= largest(across) ? along : across).filter((own) => own.l > EPSILON && own.w > EPSILON);
+  return (largest(along) >= largest(across) ? along : across).filter(
+    (own) => own.l > EPSILON && own.w > EPSILON,
+  );
 }

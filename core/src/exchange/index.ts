@@ -1,7 +1,8 @@
 import type { TrayLine } from '../ladder/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import type { Problem } from '../problems/index.ts';
-import type { Frozen, Run, RunTick, RunWants } from '../run/index.ts';
+import type { Frozen, Run, RunTick, RunWants, ThingPromise } from '../run/index.ts';
+import type { StockUnit } from '../stock/index.ts';
 
 /** A draft and its newest revision, as the server answers it. */
 export interface StoredPattern {
@@ -88,16 +89,24 @@ export type ItemUse =
     }
   | { readonly kind: 'blend' | 'supplier'; readonly itemId: string; readonly name: string };
 
-/** What runs ahead will take of one fibre. */
+/** What runs ahead will take of one thing on the shelf, in its unit. */
 export interface Promised {
-  readonly fibreId: string;
-  readonly massG: number;
+  readonly itemId: string;
+  readonly amount: number;
+  /** What is wanting for all of them, of findings and needles; wool says it by what is on hand. */
+  readonly short: number | null;
   readonly runs: readonly {
     readonly runId: string;
     readonly name: string;
     readonly date: string;
-    readonly massG: number;
+    readonly amount: number;
   }[];
+}
+
+/** What runs before one will take: grams of fibres, and things with the pieces that are cut of them. */
+export interface PromisedBefore {
+  readonly items: readonly { readonly fibreId: string; readonly massG: number }[];
+  readonly things: readonly ({ readonly itemId: string } & ThingPromise)[];
 }
 
 /** A run ahead, with what stands in its way. */
@@ -114,6 +123,20 @@ export interface BenchRun {
   readonly short: readonly { readonly fibreId: string; readonly shortG: number }[];
   /** Fibres it needs that were never counted. */
   readonly uncounted: readonly string[];
+  /** Findings, packaging and needles that are short or not counted. */
+  readonly things: readonly NamedShort[];
+}
+
+/** Something beside wool that is short, by name. */
+export interface NamedShort {
+  /** Null: none of it is on the shelf. */
+  readonly itemId: string | null;
+  readonly name: string;
+  readonly unit: StockUnit;
+  /** Null: nobody has counted, or it cannot be cut from what is bought. */
+  readonly short: number | null;
+  /** Whole put-ups, where it is bought so. */
+  readonly putUps: number | null;
 }
 
 /** What needs the maker today. */
@@ -122,6 +145,8 @@ export interface Bench {
   readonly runs: readonly BenchRun[];
   /** Over all runs ahead. */
   readonly short: readonly { readonly fibreId: string; readonly shortG: number }[];
+  /** Findings, packaging and needles, over all runs ahead. */
+  readonly shortThings: readonly NamedShort[];
   /** Until each is found or given up. */
   readonly missingNeedles: readonly MissingNeedles[];
   readonly unfinished: readonly {

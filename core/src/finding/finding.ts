@@ -1,5 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { oneOf, orUnknown } from '../schema/oneOf.ts';
+import { SpareRule } from './spareRule.ts';
 
 const strict = { additionalProperties: false } as const;
 const Size = orUnknown(Type.Number({ description: 'mm' }));
@@ -87,6 +88,8 @@ export const FindingInput = Type.Object(
     colour: orUnknown(Type.String({ maxLength: 40, description: 'sRGB as #rrggbb' })),
     flags: Type.Array(oneOf(FINDING_FLAGS), { maxItems: FINDING_FLAGS.length }),
     priceMinor: orUnknown(Type.Integer({ description: 'of one put-up, integer minor units' })),
+    /** Null: as is usual for its sort. */
+    spares: orUnknown(SpareRule),
     place: Type.String({ maxLength: 60 }),
     note: Type.String({ maxLength: 400 }),
     archived: Type.Boolean(),
@@ -135,6 +138,7 @@ export const BLANK_FINDING: FindingInput = {
   colour: null,
   flags: [],
   priceMinor: null,
+  spares: null,
   place: '',
   note: '',
   archived: false,

@@ -18,3 +18,4 @@ export {
 } from './finding.ts';
 export { findingMassG, putUpAmount, unitOfFinding } from './putUp.ts';
 export { unitPriceMinor } from './unitPrice.ts';
+export { blankSpares, SPARE_RULE_KINDS, SpareRule, usualSpares } from './spareRule.ts';

@@ -1,3 +1,5 @@
+import type { SpareRule } from '../finding/index.ts';
+import { percentOf } from '../units/index.ts';
 import { isColour } from '../fibre/index.ts';
 
 /** How numbers are written in a file. */
@@ -133,3 +135,26 @@ function readNumber(cell: string, { decimal }: CsvStyle): CellReading {
 
 const toMinor = (reading: CellReading): CellReading =>
   reading.ok ? good(Math.round((reading.value as number) * 100)) : reading;
+
+const SPARES_SAID = /^(\d+)\s*(?:a|per)\s*(pack|table|run)$/i;
+
+/** How many spares are kept: `none`, `2 a table`, `1 a pack`, `3 a run`, `10 %`; nothing: as is usual. */
+export const sparesOrUnknown: Codec = {
+  read: (cell) => {
+    const text = cell.trim().toLowerCase();
+    if (text === '') return good(null);
+    if (text === 'none') return good({ by: 'none' });
+    const said = SPARES_SAID.exec(text);
+    if (said) return good({ by: said[2], count: Number(said[1]) });
+    const share = /^(\d+(?:\.\d+)?)\s*%$/.exec(text);
+    return share
+      ? good({ by: 'share', fraction: Number(share[1]) / 100 })
+      : wanted('spares such as “2 a table”, “1 a pack”, “10 %” or “none”');
+  },
+  write: (value) => {
+    const rule = value as SpareRule | null;
+    if (rule === null) return '';
+    if (rule.by === 'none') return 'none';
+    return rule.by === 'share' ? `${percentOf(rule.fraction)} %` : `${rule.count} a ${rule.by}`;
+  },
+};

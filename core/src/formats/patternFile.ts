@@ -156,12 +156,29 @@ function broughtForward(file: Readonly<Record<string, unknown>>): FoundFile {
   try {
     return {
       ok: true,
-      value: { ...file, pattern: upgradePattern(pattern as unknown as PatternOfAnyFormat) },
+      value: {
+        ...file,
+        pattern: upgradePattern(pattern as unknown as PatternOfAnyFormat),
+        shelf: shelfOfToday(file['shelf']),
+      },
     };
   } catch {
     // An old document that lacks what its format promises cannot be brought forward.
     return { ok: false, refusal: { code: 'not_a_pattern' } };
   }
+}
+
+/** Carried findings as they are today: a rule for spares could not be said before. What is no shelf is left to be refused. */
+function shelfOfToday(shelf: unknown): unknown {
+  if (!isObject(shelf) || !Array.isArray(shelf['findings'])) return shelf;
+  return {
+    ...shelf,
+    findings: shelf['findings'].map((carried: unknown) =>
+      isObject(carried) && isObject(carried['item'])
+        ? { ...carried, item: { spares: null, ...carried['item'] } }
+        : carried,
+    ),
+  };
 }
 
 const isObject = (value: unknown): value is Record<string, unknown> =>

@@ -32,6 +32,7 @@ export {
   type OrderingTask,
 } from './fewerChanges.ts';
 export { peakOf, type Filling } from './fillings.ts';
+export { needleCounts, type NeedleCount } from './needleCounts.ts';
 export { betterFor, ladderOf, rungPlace, type Ladder, type LadderFlag, type Rung } from './flags.ts';
 export { layOut, type LaidStretch } from './layout.ts';
 export { compareStrength, judgeNeedle, ruleOf, type Verdict } from './judge.ts';

@@ -1,4 +1,4 @@
-import { byFineness, finenessOf, type Needle, type NeedleWanted, wantedKey } from '../needles/index.ts';
+import { byFineness, finenessOf, type Needle, type NeedleWanted } from '../needles/index.ts';
 import { workMinutes, type Pattern } from '../pattern/index.ts';
 import type { Provision, Tool } from '../tools/index.ts';
 import type { SumWithUnknown } from '../wool/index.ts';
@@ -12,6 +12,7 @@ import {
   type Skill,
 } from './breakage.ts';
 import { peakOf, type Filling } from './fillings.ts';
+import { fillingsOf, holderFor } from './fillingsOf.ts';
 import type { Ladder, Rung } from './flags.ts';
 import { fewestSpares } from './spares.ts';
 
@@ -104,7 +105,7 @@ export function needleKit(makers: readonly KitMakers[], setting: KitSetting): Ne
   const rooms = makers.map((own): Room => ({
     ...own,
     setting,
-    fillings: fillingsOf(own.ladder, setting.tools),
+    fillings: fillingsOf(own.ladder.path, setting.tools),
   }));
   const bare = togetherByNeedle(rooms, shared);
   const spares = fewestSpares(
@@ -234,26 +235,6 @@ function exposureOf(stepIds: readonly string[], { build, ladder }: Room): number
     return sum + work.likely * riskFactor(risksOf(facts, step.stroke));
   }, 0);
 }
-
-/** Each sort in each size of holder, from its first step to its last. */
-function fillingsOf(ladder: Ladder, tools: readonly Tool[]): Filling[] {
-  const fillings = new Map<string, Filling>();
-  for (const { step, at, wanted } of ladder.path.stretches) {
-    if (!wanted) continue;
-    const size = step.holder ?? 1;
-    const key = wantedKey(wanted);
-    const own = fillings.get(`${key} ${size}`);
-    const per = size === 1 ? 'person' : (holderFor(size, tools)?.provision ?? 'table');
-    fillings.set(`${key} ${size}`, { key, size, per, first: own?.first ?? at, last: at });
-  }
-  return [...fillings.values()];
-}
-
-/** The smallest holder that takes so many. */
-const holderFor = (needles: number, tools: readonly Tool[]): Tool | null =>
-  tools
-    .filter((tool) => tool.sort === 'holder' && !tool.archived && (tool.needles ?? 0) >= needles)
-    .sort((a, b) => (a.needles ?? 0) - (b.needles ?? 0))[0] ?? null;
 
 function holdersOf(rooms: readonly Room[], tools: readonly Tool[], shared: Shared): HolderNeed[] {
   const sizes = [...new Set(rooms.flatMap(({ fillings }) => fillings.map(({ size }) => size)))]

@@ -1,4 +1,4 @@
-import { finenessOf, type NeedleWanted, wantedKey } from '../needles/index.ts';
+import { finenessOf, type NeedleWanted, oneProfileEach, wantedKey } from '../needles/index.ts';
 import {
   needleOf,
   needleTask,
@@ -62,19 +62,6 @@ export function needlePath(pattern: Pick<Pattern, 'steps' | 'parts'> & NeedleHab
       : [];
   });
   return { stretches, changes };
-}
-
-/** Where any needle of a gauge will do, and one with a profile is in the hand anyway, that one does. */
-function oneProfileEach(needles: readonly (NeedleWanted | null)[]): (NeedleWanted | null)[] {
-  const first = new Map<number, NeedleWanted>();
-  for (const wanted of needles) {
-    if (wanted?.by === 'gauge' && wanted.profile !== null && !first.has(wanted.gauge)) {
-      first.set(wanted.gauge, wanted);
-    }
-  }
-  return needles.map((wanted) =>
-    wanted?.by === 'gauge' && wanted.profile === null ? (first.get(wanted.gauge) ?? wanted) : wanted,
-  );
 }
 
 type InHand = Stretch & { readonly wanted: NeedleWanted };

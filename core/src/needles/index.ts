@@ -18,6 +18,7 @@ export {
   isOfSort,
   GAUGE_OF_FEEL,
   NeedleWanted,
+  oneProfileEach,
   WantedByFeel,
   WantedByGauge,
   wantedKey,

@@ -71,3 +71,16 @@ export const byGauge = (
   gauge,
   profile,
 });
+
+/** Where any needle of a gauge will do, and one with a profile is in the hand anyway, that one does. */
+export function oneProfileEach(needles: readonly (NeedleWanted | null)[]): (NeedleWanted | null)[] {
+  const first = new Map<number, NeedleWanted>();
+  for (const wanted of needles) {
+    if (wanted?.by === 'gauge' && wanted.profile !== null && !first.has(wanted.gauge)) {
+      first.set(wanted.gauge, wanted);
+    }
+  }
+  return needles.map((wanted) =>
+    wanted?.by === 'gauge' && wanted.profile === null ? (first.get(wanted.gauge) ?? wanted) : wanted,
+  );
+}

@@ -1,6 +1,13 @@
 import { findingsOfPack, type PackGroup } from '../run/index.ts';
 import type { Caution } from '../pattern/index.ts';
-import { CAUTION_NAMES, groupWords, PREPARATION_WORDS, showLikely } from '../words/index.ts';
+import {
+  CAUTION_NAMES,
+  groupWords,
+  PREPARATION_WORDS,
+  showLikely,
+  pieceNames,
+  piecesLine,
+} from '../words/index.ts';
 import { cautionsOf } from '../writing/index.ts';
 import { changedSteps, otherStepLines, personalNeeds } from './packsPaper.ts';
 import {
@@ -66,15 +73,15 @@ function woolRows(group: PackGroup, { plan, wool, input }: PaperSource): PaperRo
 }
 
 /** The pattern’s own counts; spares are said beside them, never in them. */
-function findingRows(group: PackGroup, { toPack, wool }: PaperSource): PaperRow[] {
-  return findingsOfPack(group, toPack, wool.findings)
+function findingRows(group: PackGroup, { toPack, wool, input }: PaperSource): PaperRow[] {
+  return findingsOfPack(group, toPack, wool.findings, input)
     .filter(({ isPackaging }) => !isPackaging)
-    .map(({ findingId, amount, spare }) => {
+    .map(({ findingId, amount, spare, pieces }) => {
       const finding = wool.findings.get(findingId);
       return row([
         finding?.name ?? 'a finding',
-        amountOf(finding, amount),
-        spare > 0 ? `and ${amountOf(finding, spare)} to lose` : '',
+        pieces.length > 0 ? piecesLine(pieces) : amountOf(finding, amount),
+        pieces.length > 0 ? pieceNames(pieces) : spare > 0 ? `and ${amountOf(finding, spare)} to lose` : '',
       ]);
     });
 }

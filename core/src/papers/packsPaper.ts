@@ -17,6 +17,8 @@ import {
   packWords,
   counted,
   showLikely,
+  pieceNames,
+  piecesLine,
 } from '../words/index.ts';
 import {
   left,
@@ -150,21 +152,25 @@ function woolRows(group: PackGroup, source: PaperSource): PaperRow[] {
   });
 }
 
-function findingRows(group: PackGroup, { toPack, wool }: PaperSource): PaperRow[] {
-  return findingsOfPack(group, toPack, wool.findings).map(({ findingId, amount, spare, isPackaging }) => {
-    const finding = wool.findings.get(findingId);
-    const bag = isPackaging ? 'packaging' : finding && isEasilyLost(finding) ? 'inner bag' : 'findings';
-    return row(
-      [
-        bag,
-        finding?.name ?? 'a finding no longer on the shelf',
-        spare > 0
-          ? `${amountOf(finding, amount)} + ${amountOf(finding, spare)} spare`
-          : amountOf(finding, amount),
-      ],
-      { ticks: 1 },
-    );
-  });
+function findingRows(group: PackGroup, { toPack, wool, input }: PaperSource): PaperRow[] {
+  return findingsOfPack(group, toPack, wool.findings, input).map(
+    ({ findingId, amount, spare, isPackaging, pieces }) => {
+      const finding = wool.findings.get(findingId);
+      const bag = isPackaging ? 'packaging' : finding && isEasilyLost(finding) ? 'inner bag' : 'findings';
+      return row(
+        [
+          bag,
+          finding?.name ?? 'a finding no longer on the shelf',
+          pieces.length > 0
+            ? piecesLine(pieces)
+            : spare > 0
+              ? `${amountOf(finding, amount)} + ${amountOf(finding, spare)} spare`
+              : amountOf(finding, amount),
+        ],
+        { ticks: 1, ...(pieces.length > 0 && { note: pieceNames(pieces) }) },
+      );
+    },
+  );
 }
 
 /** Needles and tools that lie at each seat; a box gives needles away, its tools are the opener’s own. */

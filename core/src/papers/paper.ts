@@ -2,7 +2,7 @@ import type { Preparation } from '../fibre/index.ts';
 import type { NeedleKit } from '../ladder/index.ts';
 import type { Needle } from '../needles/index.ts';
 import type { RunPortions } from '../portions/index.ts';
-import type { Pack, RunInput, ToPack } from '../run/index.ts';
+import type { Pack, RunInput, ThingPromises, ToPack } from '../run/index.ts';
 import type { Wool } from '../wool/index.ts';
 
 /** Everything of a run that is printed. */
@@ -89,6 +89,8 @@ export interface PaperSource {
   readonly kit: NeedleKit | null;
   /** Of the shelf. */
   readonly needles: readonly Needle[];
+  /** What runs before take of findings and needles. */
+  readonly promised: ThingPromises;
   /** Those among its fibres that are blended in the studio. */
   readonly blendIds: ReadonlySet<string>;
 }

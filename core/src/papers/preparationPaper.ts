@@ -1,8 +1,6 @@
-import { counted } from '../words/index.ts';
+import { counted, cutSizeWords } from '../words/index.ts';
 import { takingsOfPlan } from '../portions/index.ts';
 import { minutesRange, workMinutes, type Minutes } from '../pattern/index.ts';
-import { showNumber } from '../units/index.ts';
-import type { ExactCut } from '../cuts/index.ts';
 import type { PackGroup } from '../run/index.ts';
 import { packNames } from './weighOutPaper.ts';
 import { left, right, row, section, wide, type Paper, type PaperRow, type PaperSource } from './paper.ts';
@@ -30,27 +28,20 @@ const WHO = left('Who');
 
 const longest = (minutes: Minutes | null): number => (minutes === null ? 0 : minutesRange(minutes).high);
 
-const cutSize = (cut: ExactCut | null): string =>
-  cut === null
-    ? 'length unknown'
-    : cut.kind === 'length'
-      ? `${showNumber(cut.lengthMm / 10, 1)} cm`
-      : `${showNumber(cut.lengthMm / 10, 1)} × ${showNumber(cut.widthMm / 10, 1)} cm`;
-
 function cuts({ toPack, wool }: PaperSource) {
   const rows = toPack.groups.flatMap((group) =>
     group.sample || group.recipe?.form === 'pattern-only' ? [] : cutRows(group),
   );
   function cutRows(group: PackGroup): PaperRow[] {
     return group.makes.flatMap((make, at) =>
-      (toPack.estimates.get(group.key)?.makes[at]?.cuts ?? []).map(({ cutId, findingId, count, cut }) => {
+      (toPack.estimates.get(group.key)?.makes[at]?.cuts ?? []).map(({ cutId, findingId, count, sizes }) => {
         const pieces = count * make.copies * group.packs;
         const name = make.build.cuts.find(({ id }) => id === cutId)?.name ?? '';
         const finding = findingId === null ? undefined : wool.findings.get(findingId);
         return row(
           [
             `${name}${finding ? `: ${finding.name}` : ''}`,
-            cutSize(cut),
+            cutSizeWords(sizes),
             String(pieces),
             String(Math.ceil(pieces * MINUTES_A_CUT)),
             '',

@@ -1,14 +1,14 @@
-import { findingsOfRun, needlesOfBoxes, whoIsHit } from '../run/index.ts';
+import { findingsOfRun, thingsShort, whoIsHit } from '../run/index.ts';
 import { shortOfPlan, takingsOfPlan, uncountedOfPlan } from '../portions/index.ts';
 import { needleName } from '../needles/index.ts';
-import { wantedName } from '../words/index.ts';
+import { tooLargeWords, wantedName, piecesLine } from '../words/index.ts';
 import { packNames } from './weighOutPaper.ts';
 import { left, right, row, section, wide, type Paper, type PaperSource } from './paper.ts';
 import { amountOf, fibreTitle, swatchOf, weighed } from './shown.ts';
 
 /** What is wanting, and whose packs go without it. */
 export function shortagePaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {
-  const sections = [woolShort(source), uncounted(source), thingsShort(source), needlesShort(source)].filter(
+  const sections = [woolShort(source), uncounted(source), findingsShort(source), needlesShort(source)].filter(
     ({ rows }) => rows.length > 0,
   );
   return {
@@ -52,55 +52,53 @@ const uncounted = (source: PaperSource) =>
     }),
   });
 
-const thingsShort = ({ toPack, wool }: PaperSource) =>
+const findingsShort = ({ toPack, wool, input, promised }: PaperSource) =>
   section('Findings and packaging', {
-    columns: [wide('What'), right('Wanted'), right('On hand'), right('Short'), right('Packs to buy')],
-    rows: findingsOfRun(toPack, wool.findings)
-      .filter(({ short }) => short === null || short > 0)
-      .map(({ findingId, total, onHand, short, putUps }) => {
+    columns: [
+      wide('What'),
+      right('Wanted'),
+      right('On hand'),
+      right('Promised'),
+      right('Short'),
+      right('Packs to buy'),
+    ],
+    rows: findingsOfRun(toPack, wool.findings, input, promised)
+      .filter(({ short }) => short !== 0)
+      .map(({ findingId, total, pieces, onHand, promised: before, short, putUps, tooLarge }) => {
         const finding = wool.findings.get(findingId);
         return row(
           [
             finding?.name ?? 'a finding no longer on the shelf',
-            amountOf(finding, total),
+            pieces.length > 0 ? piecesLine(pieces) : amountOf(finding, total),
             onHand === null ? 'not counted' : amountOf(finding, onHand),
+            before > 0 ? amountOf(finding, before) : '–',
             short === null ? '?' : amountOf(finding, short),
             putUps === null ? '?' : String(putUps),
           ],
-          { ticks: 1 },
+          { ticks: 1, ...(tooLarge && { note: tooLargeWords(tooLarge) }) },
         );
       }),
   });
 
-const needlesShort = ({ kit, toPack, needles }: PaperSource) =>
-  section('Needles', {
+const needlesShort = (source: PaperSource) => {
+  const { kit, toPack, needles, input, promised, wool } = source;
+  const sources = { findings: wool.findings, needles, kit, promised };
+  return section('Needles', {
     columns: [wide('Needle'), right('Wanted'), right('On hand'), right('To buy')],
-    rows: [
-      ...needlesOfBoxes(toPack, needles)
-        .filter(({ short }) => short === null || short > 0)
-        .map(({ wanted, needle, total, short }) =>
-          row(
-            [
-              needle ? needleName(needle) : wantedName(wanted),
-              String(total),
-              needle === null ? 'none' : needle.onHand === null ? 'not counted' : String(needle.onHand),
-              short === null ? (needle === null ? String(total) : '?') : String(short),
-            ],
-            { ticks: 1 },
-          ),
-        ),
-      ...(kit?.lines ?? [])
-        .filter(({ toBuy }) => toBuy === null || toBuy > 0)
-        .map(({ needle, isNearest, wanted, total, onHand, toBuy }) =>
-          row(
-            [
-              needle && !isNearest ? needleName(needle) : wantedName(wanted),
-              String(total),
-              onHand === null ? 'not counted' : String(onHand),
-              toBuy === null ? '?' : String(toBuy),
-            ],
-            { ticks: 1 },
-          ),
-        ),
-    ],
+    rows: thingsShort(toPack, input, sources).flatMap((thing) =>
+      thing.kind === 'needle'
+        ? [
+            row(
+              [
+                thing.needle ? needleName(thing.needle) : wantedName(thing.wanted),
+                String(thing.count),
+                thing.needle === null ? 'none' : (thing.needle.onHand ?? 'not counted').toString(),
+                thing.short === null ? '?' : String(thing.short),
+              ],
+              { ticks: 1 },
+            ),
+          ]
+        : [],
+    ),
   });
+};

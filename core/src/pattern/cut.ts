@@ -87,6 +87,10 @@ export const Cut = discriminated('kind', [
     { ...common, kind: Type.Literal('rolled-strip'), length: Size, diameter: Size, sheetThickness: Size },
     strict,
   ),
+  /** Cut to a length that is said. */
+  Type.Object({ ...common, kind: Type.Literal('length'), length: Size }, strict),
+  /** Cut to a length and a width that are said. */
+  Type.Object({ ...common, kind: Type.Literal('panel'), length: Size, width: Size }, strict),
   /** A panel bent to a tube. */
   Type.Object(
     { ...common, kind: Type.Literal('tube-panel'), height: Size, diameter: Size, overlap: Size },
@@ -96,6 +100,8 @@ export const Cut = discriminated('kind', [
 export type Cut = Static<typeof Cut>;
 export type CutKind = Cut['kind'];
 export const CUT_KINDS = [
+  'length',
+  'panel',
   'wire',
   'covering',
   'cord',
@@ -132,6 +138,10 @@ export function blankCut(id: string, kind: CutKind): Cut {
       return { ...own, kind, span: null, margin: mm(20) };
     case 'rolled-strip':
       return { ...own, kind, length: null, diameter: null, sheetThickness: null };
+    case 'length':
+      return { ...own, kind, length: null };
+    case 'panel':
+      return { ...own, kind, length: null, width: null };
     case 'tube-panel':
       return { ...own, kind, height: null, diameter: null, overlap: mm(6) };
   }

@@ -252,6 +252,10 @@ function resizeCut(cut: Cut, k: number): Cut {
       return { ...cut, span: orNull(cut.span, k) };
     case 'rolled-strip':
       return { ...cut, length: orNull(cut.length, k), diameter: orNull(cut.diameter, k) };
+    case 'length':
+      return { ...cut, length: orNull(cut.length, k) };
+    case 'panel':
+      return { ...cut, length: orNull(cut.length, k), width: orNull(cut.width, k) };
     case 'tube-panel':
       return { ...cut, height: orNull(cut.height, k), diameter: orNull(cut.diameter, k) };
   }

@@ -1,10 +1,14 @@
-import { handedOut } from '../ladder/index.ts';
-import { isOfSort, wantedKey, type Needle, type NeedleWanted } from '../needles/index.ts';
-import { needsOf } from '../writing/index.ts';
-import type { Wool } from '../wool/index.ts';
-import { findingsOfRun } from './findingsOfRun.ts';
+import { handedOut, needleCounts } from '../ladder/index.ts';
+import {
+  byFineness,
+  isOfSort,
+  oneProfileEach,
+  wantedKey,
+  type Needle,
+  type NeedleWanted,
+} from '../needles/index.ts';
 import type { PackGroup } from './packGroups.ts';
-import type { ToPack } from './toPack.ts';
+import { promiseOf, type ThingPromises } from './thingStock.ts';
 
 /** Needles of one sort that go into one box, to be kept by who opens it. */
 export interface NeedlesInBox {
@@ -14,16 +18,36 @@ export interface NeedlesInBox {
   readonly needle: Needle | null;
 }
 
-/** What a box of everything holds of needles: of each sort as many as the design that wants most. A class lends its own. */
+/**
+ * What a box of everything holds of needles, as the ladder has them in the hand: of each needle as many as the design that
+ * wants most, but for those its maker leaves out. A class lends its own.
+ */
 export function needlesOfBox({ recipe, makes }: PackGroup, needles: readonly Needle[]): NeedlesInBox[] {
   if (recipe?.form !== 'full') return [];
   const counts = new Map<string, { wanted: NeedleWanted; count: number }>();
-  for (const { what, count } of makes.flatMap(({ build }) => needsOf(build).listed)) {
-    if (what.is !== 'needle') continue;
-    const key = wantedKey(what.wanted);
-    counts.set(key, { wanted: what.wanted, count: Math.max(count, counts.get(key)?.count ?? 0) });
+  for (const { wanted, count } of makes.flatMap(({ build }) => needleCounts(build))) {
+    const key = wantedKey(wanted);
+    if (recipe.needlesLeftOut.includes(key)) continue;
+    counts.set(key, { wanted, count: Math.max(count, counts.get(key)?.count ?? 0) });
   }
-  return [...counts.values()].map((own) => ({ ...own, needle: mostOf(own.wanted, needles) }));
+  // Two designs may ask for one gauge, one of them whatever its profile: that is one needle.
+  const merged = onePerNeedle([...counts.values()]);
+  return merged.map((own) => ({ ...own, needle: mostOf(own.wanted, needles) }));
+}
+
+/** Sorts that one needle serves, as one: a gauge of any profile goes with one of the same gauge that has one. */
+function onePerNeedle(
+  all: readonly { readonly wanted: NeedleWanted; readonly count: number }[],
+): { wanted: NeedleWanted; count: number }[] {
+  const wanted = oneProfileEach(all.map((own) => own.wanted));
+  const byKey = new Map<string, { wanted: NeedleWanted; count: number }>();
+  all.forEach(({ count }, at) => {
+    const own = wanted[at];
+    if (!own) return;
+    const before = byKey.get(wantedKey(own));
+    byKey.set(wantedKey(own), { wanted: own, count: Math.max(count, before?.count ?? 0) });
+  });
+  return [...byKey.values()].sort((a, b) => byFineness(a.wanted, b.wanted));
 }
 
 /** Of all needles that are of this sort, that of which there are most. */
@@ -40,15 +64,14 @@ export interface BoxNeedles extends NeedlesInBox {
   readonly short: number | null;
 }
 
-/** How many findings and sorts of needle a run is short of; needles of boxes that nobody counted or owns are wanting too. */
-export const thingsShort = (toPack: ToPack, { findings }: Wool, needles: readonly Needle[]): number =>
-  findingsOfRun(toPack, findings).filter(({ short }) => (short ?? 0) > 0).length +
-  needlesOfBoxes(toPack, needles).filter(({ short }) => short !== 0).length;
-
-/** Needles of all boxes of a run, sort by sort. */
+/**
+ * Needles of all boxes of a run, sort by sort.
+ * @param promised what runs before give away
+ */
 export function needlesOfBoxes(
   { groups }: { readonly groups: readonly PackGroup[] },
   needles: readonly Needle[],
+  promised: ThingPromises,
 ): BoxNeedles[] {
   const totals = new Map<string, NeedlesInBox & { total: number }>();
   for (const group of groups) {
@@ -59,6 +82,7 @@ export function needlesOfBoxes(
   }
   return [...totals.values()].map((own) => {
     const onHand = own.needle?.onHand ?? null;
-    return { ...own, short: onHand === null ? null : Math.max(0, own.total - onHand) };
+    const free = onHand === null ? null : onHand - promiseOf(promised, own.needle?.id ?? '').amount;
+    return { ...own, short: free === null ? null : Math.max(0, own.total - Math.max(0, free)) };
   });
 }

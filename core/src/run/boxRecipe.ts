@@ -27,6 +27,8 @@ export const BoxRecipe = Type.Object(
     spares: Type.Number(),
     form: oneOf(BOX_FORMS),
     designs: Type.Array(BoxDesign, { maxItems: 12 }),
+    /** Sorts of needle that the figures want and a full box does not give: `38-star`. */
+    needlesLeftOut: Type.Array(Type.String({ maxLength: 30 }), { maxItems: 20 }),
     /** The box itself, tissue, a card: findings of the shelf, so many to a box. */
     packaging: Type.Array(
       Type.Object({ findingId: Id, count: Type.Integer({ minimum: 1, maximum: 100 }) }, strict),
@@ -45,5 +47,6 @@ export const blankRecipe = (id: string, revisionId: string): BoxRecipe => ({
   spares: 0,
   form: 'full',
   designs: [{ revisionId, copies: 1, choices: { values: {}, colourwayId: null, swapIds: [] } }],
+  needlesLeftOut: [],
   packaging: [],
 });

@@ -5,7 +5,7 @@ import { takingsOfPlan, type PackedGroup, type RunPortions } from '../portions/i
 import type { FibreLookup } from '../wool/index.ts';
 import type { Needle } from '../needles/index.ts';
 import { needlesOfBox } from './boxNeedles.ts';
-import { findingsOfPack } from './findingsOfRun.ts';
+import { findingsOfPack, findingsTaken, type SpareTerms } from './findingsOfRun.ts';
 import type { PackGroup } from './packGroups.ts';
 import type { CostTerms } from './run.ts';
 import type { ToPack } from './toPack.ts';
@@ -73,6 +73,8 @@ export interface CostSources {
   readonly kit: NeedleKit | null;
   /** Of the shelf: what a box gives away. */
   readonly needles: readonly Needle[];
+  /** What tells how many spares there are. */
+  readonly spareTerms: SpareTerms;
 }
 
 /** What was paid for so much of a fibre: lot by lot as they are used up, at today's price past them. */
@@ -105,7 +107,10 @@ export function costOfRun(
 ): RunCost {
   const perGram = pricesPerGram(plan, sources);
   const packs = plan.groups.map((packed) => packCost(packed, toPack, terms, perGram, sources));
-  return { ...summed(toPack, plan, packs, terms, perGram), unpriced: unpricedOf(toPack, perGram, sources) };
+  return {
+    ...summed(toPack, plan, packs, terms, perGram, sources),
+    unpriced: unpricedOf(toPack, perGram, sources),
+  };
 }
 
 /** One pack of a group: its wool by the gram, its things, its needles, and the time it takes. */
@@ -119,7 +124,7 @@ function packCost(
   const group = toPack.groups.find((one) => one.key === key);
   const ofFibres = (prices: Prices['paid']): Cost =>
     sumOf(portions, ({ fibreId, classG }) => priced(prices.get(fibreId) ?? null, classG / count));
-  const things = group ? findingsOfPack(group, toPack, sources.findings) : [];
+  const things = group ? findingsOfPack(group, toPack, sources.findings, sources.spareTerms) : [];
   const ofThings = (isPackaging: boolean): Cost =>
     sumOf(
       things.filter((thing) => thing.isPackaging === isPackaging),
@@ -147,9 +152,9 @@ function packCost(
 function unpricedOf(
   { groups, estimates }: ToPack,
   { paid }: Prices,
-  { findings, needles }: CostSources,
+  { findings, needles, spareTerms }: CostSources,
 ): string[] {
-  const things = groups.flatMap((group) => findingsOfPack(group, { estimates }, findings));
+  const things = groups.flatMap((group) => findingsOfPack(group, { estimates }, findings, spareTerms));
   return [
     ...new Set([
       ...[...paid].flatMap(([fibreId, price]) => (price === null ? [fibreId] : [])),
@@ -212,15 +217,23 @@ function pricesPerGram(plan: RunPortions, { wool, todayPer100gMinor }: CostSourc
 }
 
 function summed(
-  { groups }: ToPack,
+  { groups, estimates }: ToPack,
   plan: RunPortions,
   packs: readonly PackCost[],
   terms: CostTerms,
   perGram: Prices,
+  sources: CostSources,
 ): Omit<RunCost, 'unpriced'> {
   const times = (cost: Cost, count: number): Cost => ({ ...cost, minor: cost.minor * count });
   const timeMinor = ((terms.hourlyWageMinor ?? 0) * terms.fixedMinutes) / 60;
-  let fixed: Cost = add({ minor: timeMinor, unknownCount: 0 }, lyingOut(plan, perGram.paid));
+  let fixed: Cost = sumOf(
+    [
+      { minor: timeMinor, unknownCount: 0 },
+      lyingOut(plan, perGram.paid),
+      spareThings({ groups, estimates }, sources),
+    ],
+    (cost) => cost,
+  );
   let [variable, today, sold]: [Cost, number, number] = [NOTHING, 0, 0];
   for (const pack of packs) {
     const group = groups.find(({ key }) => key === pack.groupKey);
@@ -249,6 +262,15 @@ function summed(
         : Math.max(1, Math.ceil(fixed.minor / (priceMinor - eachMinor))),
   };
 }
+
+/** Findings in the spare bag. */
+const spareThings = (
+  toPack: Pick<ToPack, 'groups' | 'estimates'>,
+  { findings, spareTerms }: CostSources,
+): Cost =>
+  sumOf(findingsTaken(toPack, findings, spareTerms), ({ findingId, spareBag }) =>
+    spareBag > 0 ? priced(priceOf(findings.get(findingId)), spareBag) : NOTHING,
+  );
 
 /** Wool of the run that is in nobody’s pack. */
 const lyingOut = (plan: RunPortions, paid: Prices['paid']): Cost =>

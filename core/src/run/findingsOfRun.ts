@@ -1,6 +1,9 @@
-import { putUpAmount, unitPriceMinor, type Finding } from '../finding/index.ts';
+import { unitPriceMinor, usualSpares, type Finding, type SpareRule } from '../finding/index.ts';
 import type { StockUnit } from '../stock/index.ts';
+import type { CutPiece } from '../wool/index.ts';
 import type { PackGroup } from './packGroups.ts';
+import type { RunInput } from './run.ts';
+import { promiseOf, stockOfFinding, type FindingStock, type ThingPromises } from './thingStock.ts';
 import type { ToPack } from './toPack.ts';
 
 /** Counted in one pack of a group. */
@@ -9,44 +12,34 @@ export interface FindingInPack {
   readonly unit: StockUnit;
   /** What one make takes, with the high end of every count. */
   readonly amount: number;
-  /** Over that, because small things roll away. */
+  /** Over that, where its rule puts spares into every pack. */
   readonly spare: number;
   readonly isPackaging: boolean;
   readonly unknownCount: number;
+  /** What of it is cut to size; none where it is counted. */
+  readonly pieces: readonly CutPiece[];
 }
 
-export interface RunFinding extends Omit<FindingInPack, 'amount' | 'spare'> {
+/** A finding over a whole run, held against the shelf. */
+export interface RunFinding extends Omit<FindingInPack, 'amount' | 'spare'>, FindingStock {
   /** In all packs, spares among them. */
   readonly total: number;
+  /** In packs and in the spare bag together. */
   readonly spare: number;
-  readonly onHand: number | null;
-  /** What is wanting; null where nobody has counted. */
-  readonly short: number | null;
-  /** Whole put-ups to buy for what is wanting. */
-  readonly putUps: number | null;
+  /** Of them in the spare bag, for all to come to. */
+  readonly spareBag: number;
+  /** Of what the run takes; null where no price is known. */
   readonly costMinor: number | null;
 }
 
-/** Small things get spares: a pair of eyes, a tenth of the beads and bells, at least one. Ours. */
-export const SPARE_RULES = {
-  eye: { pieces: 2 },
-  bead: { fraction: 0.1 },
-  bell: { fraction: 0.1 },
-} as const satisfies Record<string, { readonly pieces: number } | { readonly fraction: number }>;
+/** What of a run tells how many spares there are. */
+export type SpareTerms = Pick<RunInput, 'kind' | 'seats' | 'seatsPerTable' | 'findingSpares'>;
 
-/** How many spares go with so many of a finding in one pack. */
-export function sparesOfFinding({ measure }: Pick<Finding, 'measure'>, amount: number): number {
-  if (measure.by !== 'count' || amount <= 0) return 0;
-  switch (measure.sort) {
-    case 'eye':
-      return SPARE_RULES.eye.pieces;
-    case 'bead':
-    case 'bell':
-      return Math.ceil(amount * SPARE_RULES[measure.sort].fraction - 1e-9);
-    default:
-      return 0;
-  }
-}
+/** The rule in force: the run’s, else the finding’s, else what is usual for its sort. */
+export const spareRuleOf = (finding: Finding, { kind, findingSpares }: SpareTerms): SpareRule =>
+  findingSpares.find(({ findingId }) => findingId === finding.id)?.rule ??
+  finding.spares ??
+  usualSpares(finding, kind === 'class');
 
 /** Small and easily lost: into an inner bag. */
 export const isEasilyLost = ({ measure, flags }: Pick<Finding, 'measure' | 'flags'>): boolean =>
@@ -60,14 +53,16 @@ export function findingsOfPack(
   group: PackGroup,
   { estimates }: Pick<ToPack, 'estimates'>,
   findings: Findings,
+  terms: SpareTerms,
 ): FindingInPack[] {
   // A half-made piece is shown, not given: it takes no findings of its own.
   if (group.sample) return [];
   const made = (estimates.get(group.key)?.findings ?? []).map(
-    ({ findingId, unit, most, unknownCount }): FindingInPack => {
+    ({ findingId, unit, most, unknownCount, pieces }): FindingInPack => {
       const finding = findings.get(findingId);
-      const spare = finding ? sparesOfFinding(finding, most) : 0;
-      return { findingId, unit, amount: most, spare, isPackaging: false, unknownCount };
+      const rule = finding && most > 0 ? spareRuleOf(finding, terms) : null;
+      const spare = rule?.by === 'pack' ? rule.count : 0;
+      return { findingId, unit, amount: most, spare, isPackaging: false, unknownCount, pieces };
     },
   );
   const around = (group.recipe?.packaging ?? []).map(({ findingId, count }): FindingInPack => ({
@@ -77,44 +72,89 @@ export function findingsOfPack(
     spare: 0,
     isPackaging: true,
     unknownCount: 0,
+    pieces: [],
   }));
   return [...made, ...around];
 }
 
-/** Everything of findings a run takes, with what is wanting and how many put-ups that is. */
-export function findingsOfRun(
+/** Everything of findings a run takes, whatever is on the shelf. */
+export interface FindingTaken extends Omit<FindingInPack, 'amount' | 'spare'> {
+  readonly total: number;
+  readonly spare: number;
+  readonly spareBag: number;
+}
+
+export function findingsTaken(
   { groups, estimates }: Pick<ToPack, 'groups' | 'estimates'>,
   findings: Findings,
-): RunFinding[] {
-  const totals = new Map<string, Omit<FindingInPack, 'amount'> & { total: number }>();
+  terms: SpareTerms,
+): FindingTaken[] {
+  const totals = new Map<string, FindingTaken & { used: number }>();
   for (const group of groups) {
-    for (const own of findingsOfPack(group, { estimates }, findings)) {
+    for (const { amount, spare, ...own } of findingsOfPack(group, { estimates }, findings, terms)) {
       const key = `${own.findingId} ${own.isPackaging}`;
       const before = totals.get(key);
+      const pieces = own.pieces.map((piece) => ({ ...piece, count: piece.count * group.packs }));
       totals.set(key, {
         ...own,
-        spare: (before?.spare ?? 0) + own.spare * group.packs,
-        total: (before?.total ?? 0) + (own.amount + own.spare) * group.packs,
+        used: (before?.used ?? 0) + amount * group.packs,
+        spare: (before?.spare ?? 0) + spare * group.packs,
+        spareBag: 0,
+        total: (before?.total ?? 0) + (amount + spare) * group.packs,
         unknownCount: Math.max(before?.unknownCount ?? 0, own.unknownCount),
+        pieces: [...(before?.pieces ?? []), ...pieces],
       });
     }
   }
-  return [...totals.values()].map((own) => withStock(own, findings.get(own.findingId)));
+  return [...totals.values()].map(({ used, ...own }) => {
+    const finding = findings.get(own.findingId);
+    const spareBag =
+      finding && !own.isPackaging && used > 0 ? inSpareBag(spareRuleOf(finding, terms), used, terms) : 0;
+    return { ...own, spareBag, spare: own.spare + spareBag, total: own.total + spareBag };
+  });
 }
 
-function withStock(
-  own: Omit<RunFinding, 'onHand' | 'short' | 'putUps' | 'costMinor'>,
-  finding: Finding | undefined,
-) {
-  const onHand = finding?.onHand ?? null;
-  const short = onHand === null ? null : Math.max(0, own.total - onHand);
-  const price = finding ? unitPriceMinor(finding) : null;
-  return {
-    ...own,
-    onHand,
-    short,
-    putUps:
-      finding && short !== null ? Math.max(0, Math.ceil(short / putUpAmount(finding.measure) - 1e-9)) : null,
-    costMinor: price === null ? null : Math.round(price * own.total),
-  };
+/** Spares that are in nobody’s pack. */
+function inSpareBag(rule: SpareRule, used: number, { seats, seatsPerTable }: SpareTerms): number {
+  switch (rule.by) {
+    case 'none':
+    case 'pack':
+      return 0;
+    case 'table':
+      return rule.count * Math.ceil(seats / Math.max(1, seatsPerTable));
+    case 'run':
+      return rule.count;
+    case 'share':
+      return Math.ceil(used * rule.fraction - 1e-9);
+  }
+}
+
+/**
+ * Everything of findings a run takes, held against the shelf: what is wanting and how many put-ups that is.
+ * @param promised what runs before this one take
+ */
+export function findingsOfRun(
+  toPack: Pick<ToPack, 'groups' | 'estimates'>,
+  findings: Findings,
+  terms: SpareTerms,
+  promised: ThingPromises,
+): RunFinding[] {
+  // Packaging and what is made may be the same thing: the second finds what the first has left.
+  const taken = new Map(promised);
+  return findingsTaken(toPack, findings, terms).map((own) => {
+    const finding = findings.get(own.findingId);
+    const before = promiseOf(taken, own.findingId);
+    const stock = stockOfFinding(finding, own, before);
+    taken.set(own.findingId, {
+      amount: before.amount + own.total,
+      pieces: [...before.pieces, ...own.pieces],
+    });
+    return { ...own, ...stock, costMinor: finding ? costOf(finding, own.total) : null };
+  });
+}
+
+/** Of so many at what one comes to in its put-up; null without a price. */
+function costOf(finding: Finding, total: number): number | null {
+  const price = unitPriceMinor(finding);
+  return price === null ? null : Math.round(price * total);
 }

@@ -63,13 +63,7 @@ export {
   type RunKind,
   type RunState,
 } from './run.ts';
-export {
-  needlesOfBox,
-  needlesOfBoxes,
-  thingsShort,
-  type BoxNeedles,
-  type NeedlesInBox,
-} from './boxNeedles.ts';
+export { needlesOfBox, needlesOfBoxes, type BoxNeedles, type NeedlesInBox } from './boxNeedles.ts';
 export { packsOf, type Pack } from './packList.ts';
 export { checkRights, neededPermission, rightsOfRun, type RunRights } from './rightsOfRun.ts';
 export {
@@ -93,8 +87,10 @@ export {
   findingsOfPack,
   findingsOfRun,
   isEasilyLost,
-  SPARE_RULES,
-  sparesOfFinding,
+  findingsTaken,
+  spareRuleOf,
+  type FindingTaken,
+  type SpareTerms,
   type FindingInPack,
   type RunFinding,
 } from './findingsOfRun.ts';
@@ -143,3 +139,14 @@ export {
   type TickState,
 } from './tick.ts';
 export { lotChanges, type LotChange } from './lotChanges.ts';
+export { thingsShort, thingsTaken, type ThingShort, type ThingSources } from './thingsShort.ts';
+export {
+  addPromises,
+  NO_PROMISES,
+  promiseOf,
+  stockOfFinding,
+  type FindingStock,
+  type ThingPromise,
+  type ThingPromises,
+  type TooLarge,
+} from './thingStock.ts';

@@ -1,4 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
+import { SpareRule } from '../finding/index.ts';
 import { KIT_DEFAULTS, SKILLS } from '../ladder/index.ts';
 import { SHORT_FRACTION } from '../portions/index.ts';
 import { checkRange, checkWhole, type Problem } from '../problems/index.ts';
@@ -84,6 +85,8 @@ export const RunInput = Type.Object(
     undecidedChance: orUnknown(Type.Number()),
     /** Permitted swaps that everybody gets. */
     swapIds: Type.Array(Id, { maxItems: 60 }),
+    /** Spares of findings said otherwise than on the shelf. */
+    findingSpares: Type.Array(Type.Object({ findingId: Id, rule: SpareRule }, strict), { maxItems: 60 }),
     demonstrations: Type.Number(),
     /** A half-made piece for each place where the pattern jumps. */
     hasStageSamples: Type.Boolean(),
@@ -166,6 +169,7 @@ export const RUN_DEFAULTS = {
   chooseBy: null as string | null,
   undecidedChance: null as number | null,
   swapIds: [] as string[],
+  findingSpares: [] as RunInput['findingSpares'],
   demonstrations: 0,
   hasStageSamples: false,
   bagging: 'one' as Bagging,
@@ -186,6 +190,7 @@ export const runOfToday = (kept: Partial<RunInput>): RunInput =>
   ({
     ...RUN_DEFAULTS,
     ...kept,
+    recipes: (kept.recipes ?? []).map((own) => ({ ...own, needlesLeftOut: own.needlesLeftOut ?? [] })),
     roster: (kept.roster ?? []).map((own) => ({ ...blankSeat(own.seat), ...own })),
   }) as RunInput;
 

@@ -147,6 +147,7 @@ function mergedFindings(makes: readonly PatternEstimate[]): FindingTotal[] {
             likely: before.likely + own.likely,
             most: before.most + own.most,
             unknownCount: before.unknownCount + own.unknownCount,
+            pieces: [...before.pieces, ...own.pieces],
           }
         : own,
     );

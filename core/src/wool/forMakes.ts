@@ -29,6 +29,7 @@ export function forMakes(estimate: PatternEstimate, makes: number): PatternEstim
       ...finding,
       likely: finding.likely * makes,
       most: finding.most * makes,
+      pieces: finding.pieces.map((piece) => ({ ...piece, count: piece.count * makes })),
     })),
     minutes: timesTotal(estimate.minutes, makes),
     waiting: timesTotal(estimate.waiting, makes),

@@ -18,7 +18,7 @@ export {
 export { compareEstimates, type WoolMove } from './compareEstimates.ts';
 export { resolveSizes, type SizedPart } from './derivedSizes.ts';
 export { DOT_OVERSIZE, dotMassG, LINE_G_PER_M, LINE_OVERCUT, lineMassG, patchMm2 } from './detail.ts';
-export type { FindingTotal } from './estimateFindings.ts';
+export type { CutPiece, FindingTotal } from './estimateFindings.ts';
 export type { JoinEstimate } from './estimateJoins.ts';
 export { estimatePart } from './estimatePart.ts';
 export {

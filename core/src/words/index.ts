@@ -95,3 +95,12 @@ export {
   RUN_STATE_WORDS,
   wantsWords,
 } from './runWords.ts';
+export {
+  cutSizeWords,
+  joinWords,
+  pieceNames,
+  piecesLine,
+  SPARE_RULE_WORDS,
+  spareRuleWords,
+  tooLargeWords,
+} from './cutWords.ts';

@@ -70,6 +70,8 @@ export const JOIN_METHOD_WORDS: Readonly<Record<JoinMethod, string>> = {
 };
 
 export const CUT_WORDS: Readonly<Record<CutKind, string>> = {
+  length: 'cut to a length',
+  panel: 'cut to length and width',
   wire: 'wire',
   covering: 'covering stem',
   cord: 'cord or ribbon',

@@ -3,6 +3,7 @@ import {
   BLANK_STEP,
   blankJoin,
   blankMeasure,
+  NO_PROMISES,
   packsOf,
   portionsOfRun,
   RUN_DEFAULTS,
@@ -123,6 +124,7 @@ export const duo = (more: Partial<BoxRecipe> = {}): BoxRecipe => ({
     { revisionId: 'bird-1', copies: 1, choices: none },
     { revisionId: 'pear-1', copies: 2, choices: none },
   ],
+  needlesLeftOut: [],
   packaging: [{ findingId: 'card-box', count: 1 }],
   ...more,
 });
@@ -152,6 +154,7 @@ export const sourceOf = (input: RunInput, designs = coastDesigns): PaperSource =
     revisionNumbers: new Map([['bird-1', 3], ['pear-1', 1]]),
     kit: null,
     needles: [],
+    promised: NO_PROMISES,
     blendIds: new Set(['plum']),
   };
 }; // prettier-ignore

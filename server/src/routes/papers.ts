@@ -115,7 +115,7 @@ export function paperRoutes({ store, now, setPdf }: RouteDeps): Route[] {
 export function paperSource(store: Store, runId: string, today: string): PaperSource {
   const run = store.runs.find(runId);
   if (!run) throw new HttpProblem('not_found');
-  const { input, toPack, plan, packs, wool } = runInForce(store, run, today);
+  const { input, toPack, plan, packs, wool, promised } = runInForce(store, run, today);
   const fibres = store.shelf.fibres();
   return {
     input,
@@ -132,6 +132,7 @@ export function paperSource(store: Store, runId: string, today: string): PaperSo
     ),
     kit: input.kind === 'class' ? kitOfRun(store, run) : null,
     needles: store.shelf.needles(),
+    promised,
     blendIds: new Set(store.shelf.blends(fibres).map(({ id }) => id)),
   };
 }

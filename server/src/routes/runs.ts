@@ -5,6 +5,7 @@ import {
   isFrozen,
   type NamedRun,
   type OpenedRun,
+  type PromisedBefore,
   revisionsOfRun,
   type Run,
   type RunDesign,
@@ -19,7 +20,14 @@ import {
 import { contentProblem, HttpProblem } from '../http/problems.ts';
 import type { Reply, Route } from '../http/route.ts';
 import { todayOf, type RouteDeps } from './deps.ts';
-import { bringBackToShelf, factsOf, freezeNow, promisedTo, takeOffShelf } from '../runBook.ts';
+import {
+  bringBackToShelf,
+  factsOf,
+  freezeNow,
+  promisedTo,
+  takeOffShelf,
+  thingsPromisedTo,
+} from '../runBook.ts';
 import { designsOf, shelfOf } from './takings.ts';
 
 /** Classes and batches of kits: planned, weighed, packed, and what the ones before each will have taken. */
@@ -157,14 +165,15 @@ export function runRoutes({ store, now, newId }: RouteDeps): Route[] {
     {
       method: 'get',
       path: '/runs/:id/promised',
-      summary: 'Grams of each fibre that runs before this one will take',
+      summary: 'What runs before this one will take, of fibres and of things',
       answers: [200],
       handle: ({ params: { id = '' } }) => {
-        const promised = promisedTo(store, found(id), todayOf(now()), shelfOf(store));
-        return {
-          status: 200,
-          body: { items: [...promised].map(([fibreId, massG]) => ({ fibreId, massG })) },
+        const [run, today, wool] = [found(id), todayOf(now()), shelfOf(store)];
+        const body: PromisedBefore = {
+          items: [...promisedTo(store, run, today, wool)].map(([fibreId, massG]) => ({ fibreId, massG })),
+          things: [...thingsPromisedTo(store, run, today, wool)].map(([itemId, own]) => ({ itemId, ...own })),
         };
+        return { status: 200, body };
       },
     },
     {

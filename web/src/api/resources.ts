@@ -13,6 +13,7 @@ import {
   type NeedleTray,
   type OpenedRun,
   type Promised,
+  type PromisedBefore,
   type Revision,
   type RunTicks,
   type StoredPattern,
@@ -172,8 +173,8 @@ function useFresh<T>(path: string): Resource<T> {
   return useSWR<T, Error>(`${path}#${visit}`, () => get<T>(path), { revalidateOnFocus: false });
 }
 
-export const usePromised = (id: string): Resource<Items<{ fibreId: string; massG: number }>> =>
-  useSWR(`/runs/${id}/promised`, get<Items<{ fibreId: string; massG: number }>>);
+export const usePromised = (id: string): Resource<PromisedBefore> =>
+  useSWR(`/runs/${id}/promised`, get<PromisedBefore>);
 
 export const useBench = (): Resource<Bench> => useSWR('/bench', get<Bench>);
 

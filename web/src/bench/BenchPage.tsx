@@ -1,5 +1,5 @@
-import { type Bench, type BenchRun, isOffShelf, type Wool } from '@lanakit/core';
-import { problemWords, RUN_STATE_WORDS } from '@lanakit/core/words';
+import { type Bench, type BenchRun, isOffShelf, type NamedShort, sparesOf, type Wool } from '@lanakit/core';
+import { findingAmount, joinWords, problemWords, RUN_STATE_WORDS } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useBench, useWool } from '../api/resources.ts';
@@ -77,7 +77,28 @@ function RunsAhead({ bench, wool }: { bench: Bench; wool: Wool }) {
   );
 }
 
-/** Fibres that are named as short; the others are counted. */
+/** What lies on the table for it: seats or boxes, and what is over them, each by its own name. */
+function packsWords(run: BenchRun['run'], packs: number): string {
+  const isKits = run.kind === 'kits';
+  const spares = sparesOf(run);
+  const samples = packs - run.seats - spares - run.demonstrations;
+  return joinWords([
+    counted(run.seats, isKits ? 'box' : 'seat', isKits ? 'boxes' : 'seats'),
+    ...(spares > 0 ? [counted(spares, 'spare')] : []),
+    ...(run.demonstrations > 0 ? [counted(run.demonstrations, 'demonstration')] : []),
+    ...(samples > 0 ? [counted(samples, 'half-made sample')] : []),
+  ]);
+}
+
+/** `24 Bead eye 4 mm short`; what cannot be counted says why. */
+const shortWords = ({ name, unit, short, itemId }: NamedShort): string =>
+  itemId === null
+    ? `${short ?? ''} ${name} short: none on the shelf`
+    : short === null
+      ? `${name} not counted`
+      : `${findingAmount(short, unit)} ${name} short`;
+
+/** Things that are named as short; the others are counted. */
 const SHORT_SHOWN = 3;
 
 function RunLine({
@@ -90,8 +111,14 @@ function RunLine({
   wool: Wool;
 }) {
   const pieces = useMemo(() => drawPattern(document, wool), [document, wool]);
-  const isKits = run.kind === 'kits';
-  const isReady = plan.short.length + plan.uncounted.length + plan.unknownCount === 0;
+  const isReady = plan.short.length + plan.uncounted.length + plan.unknownCount + plan.things.length === 0;
+  const short = [
+    ...plan.short.map(({ fibreId, shortG }) => ({
+      key: fibreId,
+      words: `${showWeighed(shortG, run.scaleStepG)} ${wool.fibres.get(fibreId)?.name ?? 'a fibre'} short`,
+    })),
+    ...plan.things.map((thing) => ({ key: thing.name, words: shortWords(thing) })),
+  ];
   return (
     <li>
       <Link to={`/runs/${run.id}`} className={styles.run}>
@@ -108,23 +135,22 @@ function RunLine({
               : `${document.title}, revision ${plan.revisionNumber}`}
           </span>
           <span className="quiet">
-            {counted(run.seats, isKits ? 'box' : 'seat', isKits ? 'boxes' : 'seats')} and{' '}
-            {counted(plan.packs - run.seats, 'spare')}
+            {packsWords(run, plan.packs)}
             {run.state !== 'planned' && <b> · {RUN_STATE_WORDS[run.state]}</b>}
           </span>
         </span>
         <span className={styles.state}>
           <b>{showWeighed(plan.classG, run.scaleStepG)}</b>
           {isReady && (
-            <span className="leaf small">{isOffShelf(run.state) ? 'packed' : 'wool is there'}</span>
+            <span className="leaf small">{isOffShelf(run.state) ? 'packed' : 'everything is there'}</span>
           )}
-          {plan.short.slice(0, SHORT_SHOWN).map(({ fibreId, shortG }) => (
-            <span key={fibreId} className="red small">
-              {showWeighed(shortG, run.scaleStepG)} {wool.fibres.get(fibreId)?.name} short
+          {short.slice(0, SHORT_SHOWN).map(({ key, words }) => (
+            <span key={key} className="red small">
+              {words}
             </span>
           ))}
-          {plan.short.length > SHORT_SHOWN && (
-            <span className="red small">and {plan.short.length - SHORT_SHOWN} more short</span>
+          {short.length > SHORT_SHOWN && (
+            <span className="red small">and {short.length - SHORT_SHOWN} more short</span>
           )}
           {plan.uncounted.map((fibreId) => (
             <span key={fibreId} className="red small">
@@ -166,7 +192,9 @@ function ShortList({ bench, wool }: { bench: Bench; wool: Wool }) {
   return (
     <section className={`sheet ${styles.card}`} aria-label="Short">
       <h2>Short for what is ahead</h2>
-      {bench.short.length === 0 && <p className="quiet">Nothing: the shelf covers every run.</p>}
+      {bench.short.length + bench.shortThings.length === 0 && (
+        <p className="quiet">Nothing: the shelf covers every run.</p>
+      )}
       <ul className={styles.short}>
         {bench.short.map(({ fibreId, shortG }) => {
           const fibre = wool.fibres.get(fibreId);
@@ -181,6 +209,22 @@ function ShortList({ bench, wool }: { bench: Bench; wool: Wool }) {
             )
           );
         })}
+        {bench.shortThings.map((thing) => (
+          <li key={thing.name}>
+            <span />
+            {thing.itemId === null ? (
+              <span>{thing.name}</span>
+            ) : (
+              <Link to={`/shelf?open=${thing.itemId}`}>{thing.name}</Link>
+            )}
+            <span className="quiet small">
+              {thing.putUps !== null && thing.putUps > 0 ? counted(thing.putUps, 'pack') : ''}
+            </span>
+            <b className="red">
+              {thing.short === null ? 'not counted' : findingAmount(thing.short, thing.unit)}
+            </b>
+          </li>
+        ))}
       </ul>
     </section>
   );

@@ -1,4 +1,5 @@
 import { type Cut, type CutEstimate, type Length, type MeasuredBy, showNumber } from '@lanakit/core';
+import { cutSizeWords } from '@lanakit/core/words';
 import { Button, Checkbox, Input } from 'antd';
 import { Choice } from '../fields/Choice.tsx';
 import { Field } from '../fields/Field.tsx';
@@ -18,10 +19,16 @@ interface CutEditorProps {
 
 const LONG: readonly MeasuredBy[] = ['length'];
 const FLAT: readonly MeasuredBy[] = ['area'];
-const isPanel = (cut: Cut): boolean => cut.kind === 'rolled-strip' || cut.kind === 'tube-panel';
+const isPanel = (cut: Cut): boolean =>
+  cut.kind === 'rolled-strip' || cut.kind === 'tube-panel' || cut.kind === 'panel';
 
 /** Sizes of each kind, in the order they are measured; `wire` has its stretches besides. */
 const SIZES: Readonly<Record<Cut['kind'], readonly (readonly [key: string, label: string])[]>> = {
+  length: [['length', 'Length']],
+  panel: [
+    ['length', 'Length'],
+    ['width', 'Width'],
+  ],
   wire: [['curlLength', 'One curl (empty: 8 mm)']],
   covering: [
     ['over', 'Length covered'],
@@ -147,7 +154,9 @@ export function CutEditor({ cut, own, index, onDelete }: CutEditorProps) {
       {own.exact && (
         <p className="quiet small">
           Worked out: {showNumber(own.exact.lengthMm, 1)}
-          {own.exact.kind === 'piece' && ` × ${showNumber(own.exact.widthMm, 1)}`} mm; rounded up to 5 mm.
+          {own.exact.kind === 'piece' && ` × ${showNumber(own.exact.widthMm, 1)}`} mm. Cut at{' '}
+          {cutSizeWords(own.sizes)}: what you typed as typed, what is worked out rounded up to{' '}
+          {draft.document.lengthUnit === 'in' ? '¼ in' : '5 mm'}.
         </p>
       )}
       <p className="quiet small">

@@ -1,9 +1,8 @@
 import { blankCut, CUT_KINDS, moveItem, type CutKind, forgetStrays, type Pattern } from '@lanakit/core';
-import { CUT_WORDS } from '@lanakit/core/words';
+import { CUT_WORDS, cutSizeWords } from '@lanakit/core/words';
 import { Button, Dropdown } from 'antd';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
-import { cutWords } from '../words/cutWords.ts';
 import { showGrams } from '../words/show.ts';
 import { CutEditor } from './CutEditor.tsx';
 import styles from './Lists.module.css';
@@ -58,7 +57,7 @@ export function CutsSection() {
                   </span>
                 </span>
                 <span className={styles.amount}>
-                  {own.cut ? cutWords(own.cut, document.lengthUnit) : <span className="red">unknown</span>}
+                  {own.cut ? cutSizeWords(own.sizes) : <span className="red">unknown</span>}
                   {own.massG !== null && <span>{showGrams(own.massG)} in all</span>}
                 </span>
               </button>

@@ -255,15 +255,15 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
 
 /** The estimate of what is made; words that are typed change no grams, and do not work them out anew. */
 function useEstimate(build: Pattern, wool: Wool): PatternEstimate {
-  const { parts, joins, joinsApart, cuts, findings, shared, weighedMakeG } = build;
+  const { parts, joins, joinsApart, cuts, findings, shared, weighedMakeG, lengthUnit } = build;
   const { steps, links, stageNeedles, school } = build;
   const made = useMemo(
     () =>
       estimatePattern(
-        { ...blankPattern('-'), parts, joins, joinsApart, cuts, findings, shared, weighedMakeG },
+        { ...blankPattern('-'), parts, joins, joinsApart, cuts, findings, shared, weighedMakeG, lengthUnit },
         wool,
       ),
-    [parts, joins, joinsApart, cuts, findings, shared, weighedMakeG, wool],
+    [parts, joins, joinsApart, cuts, findings, shared, weighedMakeG, lengthUnit, wool],
   );
   return useMemo(
     () => withSteps(made, { steps, parts, joins, links, stageNeedles, school }),

@@ -7,9 +7,8 @@ import {
   type TotalMass,
   type Wool,
 } from '@lanakit/core';
-import { CUT_WORDS, needName, PROVISION_WORDS } from '@lanakit/core/words';
+import { CUT_WORDS, cutSizeWords, needName, PROVISION_WORDS } from '@lanakit/core/words';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
-import { cutWords } from '../words/cutWords.ts';
 import { sizesToHold } from '../words/partWords.ts';
 import { PREPARATION_WORDS, showCount, showGrams, timesWords } from '../words/show.ts';
 import styles from './Reading.module.css';
@@ -55,7 +54,7 @@ export function YouNeed({ build, estimate, wool, tools, reader, isAlone }: YouNe
             </li>
           ))}
           {build.cuts.map((cut) => {
-            const own = estimate.cuts.find(({ cutId }) => cutId === cut.id)?.cut;
+            const own = estimate.cuts.find(({ cutId }) => cutId === cut.id);
             return (
               <li key={cut.id}>
                 <span>
@@ -63,7 +62,7 @@ export function YouNeed({ build, estimate, wool, tools, reader, isAlone }: YouNe
                   {cut.findingId && `, ${wool.findings.get(cut.findingId)?.name ?? ''}`}
                 </span>
                 <b>
-                  {own ? cutWords(own, build.lengthUnit) : 'not said'}
+                  {own?.cut ? cutSizeWords(own.sizes) : 'not said'}
                   {timesWords(cut.count)}
                 </b>
               </li>

@@ -45,8 +45,9 @@ export function CostSheet({ runPlan, draft }: { runPlan: InForce; draft: RunDraf
       todayPer100gMinor: today,
       kit: isKits ? null : (own?.kit ?? null),
       needles,
+      spareTerms: runPlan.input,
     });
-  }, [fibres, toPack, plan, input.cost, wool, own, isKits, needles]);
+  }, [fibres, toPack, plan, input.cost, runPlan.input, wool, own, isKits, needles]);
   if (!cost) return <Loading error={error} />;
   const needleOf = (id: string) => {
     const needle = needles.find((one) => one.id === id);

@@ -1,18 +1,24 @@
 import { findingsOfRun, needleName, needlesOfBoxes, unitOfFinding } from '@lanakit/core';
-import { wantedName } from '@lanakit/core/words';
-import { useNeedles } from '../api/resources.ts';
+import { piecesLine, tooLargeWords, wantedName } from '@lanakit/core/words';
+import { useMemo } from 'react';
+import { useFindings, useNeedles } from '../api/resources.ts';
 import { findingAmount } from '../words/show.ts';
 import styles from './PortionsTable.module.css';
-import type { InForce } from './useRunPlan.ts';
+import { SpareField } from './SpareField.tsx';
+import type { RunDraft } from './useRunDraft.ts';
+import type { Planned } from './useRunPlan.ts';
 
 const NONE: readonly never[] = [];
 
-/** Everything counted, cut or poured that a run takes: in each sort of pack, in all, and what is wanting. */
-export function FindingsTable({ runPlan }: { runPlan: InForce }) {
-  const { toPack, wool } = runPlan;
+/** Everything counted, cut or poured that a run takes: in all, what runs before take, and what is wanting. */
+export function FindingsTable({ runPlan, draft }: { runPlan: Planned; draft: RunDraft }) {
+  const { toPack, input, promised } = runPlan;
   const needles = useNeedles().data?.items ?? NONE;
-  const rows = findingsOfRun(toPack, wool.findings);
-  const given = needlesOfBoxes(toPack, needles);
+  const shelf = useFindings().data?.items ?? NONE;
+  // What is on hand is today's, whatever the numbers were planned from.
+  const findings = useMemo(() => new Map(shelf.map((finding) => [finding.id, finding])), [shelf]);
+  const rows = findingsOfRun(toPack, findings, input, promised);
+  const given = needlesOfBoxes(toPack, needles, promised);
   if (rows.length + given.length === 0)
     return <p className={styles.heading}>This run takes nothing but wool.</p>;
   return (
@@ -25,30 +31,45 @@ export function FindingsTable({ runPlan }: { runPlan: InForce }) {
           <th scope="col">Spare</th>
           <th scope="col">In all</th>
           <th scope="col">On hand</th>
+          <th scope="col">Promised</th>
           <th scope="col">Short</th>
           <th scope="col">Packs to buy</th>
         </tr>
       </thead>
       <tbody>
-        {rows.map(({ findingId, isPackaging, spare, total, onHand, short, putUps, unknownCount }) => {
-          const finding = wool.findings.get(findingId);
+        {rows.map((row) => {
+          const finding = findings.get(row.findingId);
           const unit = finding ? unitOfFinding(finding.measure) : 'piece';
           const show = (amount: number) => findingAmount(amount, unit);
+          const isCut = row.pieces.length > 0;
           return (
-            <tr key={`${findingId} ${isPackaging}`}>
+            <tr key={`${row.findingId} ${row.isPackaging}`}>
               <td />
               <th scope="row">
                 {finding?.name ?? 'no longer on the shelf'}
-                {isPackaging && <span className="quiet"> packaging</span>}
-                {unknownCount > 0 && <span className="red"> at least: an amount is unknown</span>}
+                {row.isPackaging && <span className="quiet"> packaging</span>}
+                {row.unknownCount > 0 && <span className="red"> at least: an amount is unknown</span>}
+                {row.tooLarge && <span className="red small"> {tooLargeWords(row.tooLarge)}</span>}
               </th>
-              <td>{spare > 0 ? show(spare) : '–'}</td>
               <td>
-                <b>{show(total)}</b>
+                {finding && !row.isPackaging && !isCut ? (
+                  <SpareField finding={finding} spare={row.spare} draft={draft} />
+                ) : (
+                  '–'
+                )}
               </td>
-              <td>{onHand === null ? <span className="red">not counted</span> : show(onHand)}</td>
-              <td className="red">{short !== null && short > 0 && show(short)}</td>
-              <td>{putUps !== null && putUps > 0 ? putUps : '–'}</td>
+              <td>
+                <b>{isCut ? piecesLine(row.pieces) : show(row.total)}</b>
+              </td>
+              <td>{row.onHand === null ? <span className="red">not counted</span> : show(row.onHand)}</td>
+              <td>{row.promised > 0 ? show(row.promised) : '–'}</td>
+              <td className="red">{row.short !== null && row.short > 0 && show(row.short)}</td>
+              <td>
+                {row.putUps !== null && row.putUps > 0 ? row.putUps : '–'}
+                {row.putUps !== null && row.putUps > 0 && !row.isFewestProven && (
+                  <span className="quiet small"> at the most</span>
+                )}
+              </td>
             </tr>
           );
         })}
@@ -63,6 +84,7 @@ export function FindingsTable({ runPlan }: { runPlan: InForce }) {
               <b>{total}</b>
             </td>
             <td>{needle?.onHand ?? <span className="red">{needle ? 'not counted' : 'none'}</span>}</td>
+            <td>–</td>
             <td className="red">{short !== null && short > 0 && short}</td>
             <td>–</td>
           </tr>

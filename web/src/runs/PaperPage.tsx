@@ -101,7 +101,7 @@ function usePaper(
   const { own } = useRunKit(runPlan.input);
   const paper = useMemo(() => {
     if (!blends || !findings || !needles) return null;
-    const { input, toPack, plan, packs, wool, revisions } = runPlan;
+    const { input, toPack, plan, packs, wool, revisions, promised } = runPlan;
     return makePaper(name, {
       input,
       toPack,
@@ -110,6 +110,7 @@ function usePaper(
       wool: { ...wool, findings: new Map(findings.items.map((finding) => [finding.id, finding])) },
       revisionNumbers: new Map([...revisions].map(([id, { number }]) => [id, number])),
       needles: needles.items,
+      promised,
       kit: input.kind === 'class' ? (own?.kit ?? null) : null,
       blendIds: new Set(blends.items.map(({ id }) => id)),
     });

@@ -189,7 +189,7 @@ function Tabs({ run, runPlan, draft, onMoved }: TabsProps) {
         </>
       )}
       {tab === 'packs' && <PackGrid runPlan={runPlan} />}
-      {tab === 'findings' && <FindingsTable runPlan={runPlan} />}
+      {tab === 'findings' && <FindingsTable runPlan={runPlan} draft={draft} />}
       {tab === 'terms' && <RunTerms runPlan={runPlan.live} draft={draft} />}
       {tab === 'cost' && <CostSheet runPlan={runPlan} draft={draft} />}
     </>

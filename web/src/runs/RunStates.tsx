@@ -15,10 +15,11 @@ import {
 } from '@lanakit/core';
 import { type ReactNode, useMemo } from 'react';
 import { Link } from 'react-router';
-import { useNeedles, useTicks, useTray } from '../api/resources.ts';
+import { useFindings, useNeedles, useTicks, useTray } from '../api/resources.ts';
 import { counted, showDay, showLikely, showWeighed } from '../words/show.ts';
 import styles from './RunPage.module.css';
 import type { RunDraft } from './useRunDraft.ts';
+import { useRunKit } from './useRunKit.ts';
 import type { Planned } from './useRunPlan.ts';
 
 interface RunStatesProps {
@@ -117,17 +118,24 @@ function Undecided({ runPlan: { revision }, draft: { input } }: { runPlan: Plann
 }
 
 function Stock({
-  runPlan: { plan, shelf, input, toPack, wool },
+  runPlan: { plan, shelf, input, toPack, wool, promised },
   isOff,
 }: {
   runPlan: Planned;
   isOff: boolean;
 }) {
   const needles = useNeedles().data?.items ?? NONE;
+  const shelfFindings = useFindings().data?.items ?? NONE;
+  const findings = useMemo(
+    () => new Map(shelfFindings.map((finding) => [finding.id, finding])),
+    [shelfFindings],
+  );
   if (isOff) return <span className="leaf">off the shelf</span>;
   const short = shortOfPlan(plan);
   const uncounted = uncountedOfPlan(plan);
-  const things = thingsShort(toPack, wool, needles);
+  const { own } = useRunKit(input);
+  const kit = input.kind === 'class' ? (own?.kit ?? null) : null;
+  const things = thingsShort(toPack, input, { findings, needles, kit, promised }).length;
   const away = [...new Set(plan.fibres.map(({ fibreId }) => fibreId))].filter(
     (id) => wool.fibres.get(id)?.archived,
   );

@@ -15,6 +15,7 @@ import {
   type RunInput,
   type RunPortions,
   tellingFibres,
+  type ThingPromises,
   thawPlan,
   thawWool,
   toPackOf,
@@ -49,6 +50,8 @@ export interface Planned extends InForce {
   readonly difference: RunDifference | null;
   /** What is on the shelf and not promised to runs before. */
   readonly stockOf: (fibreId: string) => FibreStock;
+  /** What runs before take of findings and needles. */
+  readonly promised: ThingPromises;
 }
 
 export type RunPlan =
@@ -89,7 +92,8 @@ export function useRunPlan(runId: string, input: RunInput, frozen: Frozen | null
     if (!live) return { kind: 'impossible' };
     const own = then ?? live;
     const difference = then ? differenceOf(then, { plan: live.plan, groups: live.groups, input }) : null;
-    return { kind: 'plan', ...own, live, difference, stockOf };
+    const promisedThings = new Map(promised.things.map(({ itemId, ...thing }) => [itemId, thing]));
+    return { kind: 'plan', ...own, live, difference, stockOf, promised: promisedThings };
   }, [ids, byId, isReady, promised, input, wool, then, stockOf, error, revisionError, promisedError]);
 }
 

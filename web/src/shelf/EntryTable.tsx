@@ -58,6 +58,19 @@ const SUB: TableColumn = {
   cell: ({ sub }) => sub,
 };
 
+const PROMISED: TableColumn = {
+  name: 'Promised',
+  sortBy: 'promised',
+  width: '92px',
+  isRight: true,
+  cell: ({ promised, short, unit }) =>
+    promised === 0 ? (
+      ''
+    ) : (
+      <span className={short > 0 ? 'red' : ''}>{showAmount(promised, unit ?? 'piece')}</span>
+    ),
+};
+
 const COLUMNS: Readonly<Record<Section, readonly TableColumn[]>> = {
   wool: [
     { ...SUB, name: 'Prepared as' },
@@ -70,18 +83,11 @@ const COLUMNS: Readonly<Record<Section, readonly TableColumn[]>> = {
       cell: ({ item }) => (item.kind === 'fibre' ? (item.it.linearGPerM ?? '') : ''),
     },
     { ...PRICE, name: 'per 100 g' },
-    {
-      name: 'Promised',
-      sortBy: 'promised',
-      width: '92px',
-      isRight: true,
-      cell: ({ promised, short }) =>
-        promised === 0 ? '' : <span className={short > 0 ? 'red' : ''}>{showAmount(promised, 'g')}</span>,
-    },
+    PROMISED,
     ON_HAND,
   ],
-  findings: [SUB, PLACE, PRICE, ON_HAND],
-  tools: [SUB, PLACE, PRICE, ON_HAND],
+  findings: [SUB, PLACE, PRICE, PROMISED, ON_HAND],
+  tools: [SUB, PLACE, PRICE, PROMISED, ON_HAND],
   suppliers: [SUB],
 };
 

@@ -64,7 +64,7 @@ export function StockFigures({
   onHandG: number | null;
   promised: Promised | undefined;
 }) {
-  const promisedG = promised?.massG ?? 0;
+  const promisedG = promised?.amount ?? 0;
   const drawer = drawerOf(onHandG, 0, promisedG);
   const isShort = (drawer?.short ?? 0) > 0;
   return (
@@ -87,7 +87,7 @@ export function StockFigures({
             <li key={run.runId} className="small">
               <Link to={`/runs/${run.runId}`}>{run.name}</Link>{' '}
               <span className="quiet">
-                {showDay(run.date)}, {showGrams(run.massG)}
+                {showDay(run.date)}, {showGrams(run.amount)}
               </span>
             </li>
           ))}

@@ -11,6 +11,7 @@ import {
   type Supplier,
   type Tool,
   unitOfFinding,
+  type Promised,
 } from '@lanakit/core';
 import {
   FIBRE_FLAG_WORDS,
@@ -127,7 +128,7 @@ export function blendEntry(blend: Blend, promisedG: number, strands: Woolly['str
   };
 }
 
-export function findingEntry(finding: Finding): Entry {
+export function findingEntry(finding: Finding, promised: Promised | undefined): Entry {
   const { measure } = finding;
   return {
     id: finding.id,
@@ -148,15 +149,15 @@ export function findingEntry(finding: Finding): Entry {
     unit: unitOfFinding(measure),
     onHand: finding.onHand,
     peak: finding.peak,
-    promised: 0,
-    short: 0,
+    promised: promised?.amount ?? 0,
+    short: promised?.short ?? 0,
     priceMinor: finding.priceMinor,
     isArchived: finding.archived,
     wool: null,
   };
 }
 
-export function needleEntry(needle: Needle): Entry {
+export function needleEntry(needle: Needle, promised: Promised | undefined): Entry {
   const name = needleName(needle);
   return {
     id: needle.id,
@@ -170,8 +171,8 @@ export function needleEntry(needle: Needle): Entry {
     unit: 'piece',
     onHand: needle.onHand,
     peak: needle.peak,
-    promised: 0,
-    short: 0,
+    promised: promised?.amount ?? 0,
+    short: promised?.short ?? 0,
     priceMinor: needle.priceMinor,
     isArchived: needle.archived,
     wool: null,

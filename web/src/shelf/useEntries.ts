@@ -36,10 +36,17 @@ export function useEntries(section: Section): Entries & { promised: ReadonlyMap<
   const needles = useNeedles();
   const tools = useTools();
   const suppliers = useSuppliers();
-  const things = useMemo(() => (findings.data?.items ?? []).map(findingEntry), [findings.data]);
+  const { promised } = wool;
+  const things = useMemo(
+    () => (findings.data?.items ?? []).map((finding) => findingEntry(finding, promised.get(finding.id))),
+    [findings.data, promised],
+  );
   const handTools = useMemo(
-    () => [...(needles.data?.items ?? []).map(needleEntry), ...(tools.data?.items ?? []).map(toolEntry)],
-    [needles.data, tools.data],
+    () => [
+      ...(needles.data?.items ?? []).map((needle) => needleEntry(needle, promised.get(needle.id))),
+      ...(tools.data?.items ?? []).map(toolEntry),
+    ],
+    [needles.data, tools.data, promised],
   );
   const sellers = useMemo(() => (suppliers.data?.items ?? []).map(supplierEntry), [suppliers.data]);
   const bySection: Readonly<Record<Section, Entries>> = {
@@ -60,14 +67,14 @@ function useWoolEntries() {
   const blends = useBlends();
   const promised = usePromisedAhead();
   const promisedById = useMemo(
-    () => new Map((promised.data?.items ?? []).map((one) => [one.fibreId, one])),
+    () => new Map((promised.data?.items ?? []).map((one) => [one.itemId, one])),
     [promised.data],
   );
   const entries = useMemo(() => {
     const fibreItems = fibres.data?.items ?? [];
     const byId = new Map(fibreItems.map((fibre) => [fibre.id, fibre]));
     const blendItems = blends.data?.items ?? [];
-    const massOf = (id: string) => promisedById.get(id)?.massG ?? 0;
+    const massOf = (id: string) => promisedById.get(id)?.amount ?? 0;
     return [
       ...fibreItems.map((fibre) => fibreEntry(fibre, massOf(fibre.id))),
       ...blendItems.map((blend) => blendEntry(blend, massOf(blend.id), strandsOf(blend, blendItems, byId))),

@@ -22,6 +22,7 @@ export function right(db: Database): void {
   }
   upgradeTechniques(db);
   upgradeRuns(db);
+  db.exec(`UPDATE item SET properties = json_set(properties, '$.spares', NULL) WHERE kind = 'finding'`);
   db.exec(`
     CREATE TRIGGER revision_is_unchangeable BEFORE UPDATE ON revision
     BEGIN SELECT RAISE(ABORT, 'a published revision cannot be changed'); END;
@@ -29,6 +30,17 @@ export function right(db: Database): void {
     BEGIN SELECT RAISE(ABORT, 'a version of a technique cannot be changed'); END;
   `);
 }
+
+interface KeptRun {
+  readonly input: Partial<RunInput>;
+  readonly wool: { readonly findings: readonly object[] };
+}
+
+const frozenOfToday = (kept: KeptRun) => ({
+  ...kept,
+  input: runOfToday(kept.input),
+  wool: { ...kept.wool, findings: kept.wool.findings.map((finding) => ({ spares: null, ...finding })) },
+});
 
 /** What is said of a run now was usual then; a run that counts its numbers keeps them, and only its terms are filled in. */
 function upgradeRuns(db: Database): void {
@@ -40,11 +52,11 @@ function upgradeRuns(db: Database): void {
   const write = db.prepare('UPDATE run SET document = @document, frozen = @frozen WHERE id = @id');
   const today = (document: string) => runOfToday(JSON.parse(document) as Partial<RunInput>);
   for (const { id, document, frozen } of rows) {
-    const kept = frozen === null ? null : (JSON.parse(frozen) as { input: Partial<RunInput> });
+    const kept = frozen === null ? null : (JSON.parse(frozen) as KeptRun);
     write.run({
       id,
       document: JSON.stringify(today(document)),
-      frozen: kept && JSON.stringify({ ...kept, input: runOfToday(kept.input) }),
+      frozen: kept && JSON.stringify(frozenOfToday(kept)),
     });
   }
 }
