@@ -67,6 +67,7 @@ export async function benchRuns(): Promise<Row[]> {
     revisionNumbers: new Map(),
     kit: null,
     needles: [],
+    tools: [],
     promised: NO_PROMISES,
     blendIds: new Set(),
   };

@@ -128,7 +128,7 @@ test('wire is cut with every bend: a stretch more makes it longer, and the list 
   await page.getByRole('menuitem', { name: 'whisker' }).click();
   await expect(cuts).toContainText('unknown');
   await cuts.getByLabel('Span, tip to tip').fill('50');
-  await expect(cuts.locator('[data-row-head]').filter({ hasText: 'whisker' })).toContainText('7 cm');
+  await expect(cuts.locator('[data-row-head]').filter({ hasText: 'whisker' })).toContainText('70 mm');
   await expectNothingSerious(page);
 });
 

@@ -119,6 +119,10 @@ async function planTheClass(page: Page, hands: Hands): Promise<void> {
   await hands.press(page.getByRole('button', { name: 'Plan it' }));
   const grams = pearGrams();
   const portions = page.getByRole('region', { name: 'Portions' });
+  // A new class has a spare bag; the plain tenth is what a hand can reckon.
+  await expect(portions.getByRole('row', { name: /Chalk.*spare bag for all/ })).toBeVisible();
+  await hands.press(page.getByRole('button', { name: 'Use: 10 % over in every pack' }));
+  await expect(portions).toContainText('10 % over the likely amount');
   await expect(portions.getByRole('row', { name: /Chalk core batt/ })).toContainText(packed(grams.coreG));
   await expect(portions.getByRole('row', { name: /Pear carded/ })).toContainText(
     packed(grams.coatG + grams.leavesG),

@@ -117,7 +117,7 @@ test('a stocktake by keys writes the differences, and moves what a class is shor
   await expect(page.getByRole('link', { name: /Puffin weekend/ })).toContainText('Marigold short');
   await page.getByRole('region', { name: 'Short' }).getByRole('link', { name: 'Marigold' }).click();
   await expect(panel(page).getByRole('heading', { name: 'Marigold' })).toBeVisible();
-  await expect(panel(page)).toContainText('Short37.1 g');
+  await expect(panel(page)).toContainText('Short40.2 g');
   await page.getByText('count', { exact: true }).click();
   await find(page, 'drawer 4');
   await page.getByLabel('Buoy red carded sliver summer, what is there').focus();

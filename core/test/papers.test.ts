@@ -47,11 +47,11 @@ describe('papers', () => {
     const [card] = makePaper('contents', source).sections;
     const one = estimatePattern(bird, coastWool);
     for (const { findingId, most } of one.findings) {
-      const line = card?.rows.find(({ cells }) => cells[0] === findingId);
-      expect(line?.cells[1]).toBe(String(most * 3));
+      const line = card?.rows.find(({ cells }) => cells[1] === findingId);
+      expect(line?.cells[2]).toBe(String(most * 3));
     }
-    const wool = card?.rows.filter(({ swatch }) => swatch !== null) ?? [];
-    expect(wool).toHaveLength(new Set(one.uses.map(({ fibreId }) => fibreId)).size);
+    const wool = (card?.rows ?? []).filter(({ swatch }) => swatch !== null).map(({ cells }) => cells[1]);
+    expect(new Set(wool).size).toBe(new Set(one.uses.map(({ fibreId }) => fibreId)).size);
   });
   test('who is left-handed, has another choice or a swap finds it on their own list', () => {
     const { sections } = makePaper('packs', sourceOf(wholeClass));

@@ -141,6 +141,7 @@ describe('the room', () => {
     expect(paper.sections.map(({ title, aside }) => [title, aside])).toEqual([
       ['Table 1', '4 seats'],
       ['Table 2', '2 seats'],
+      ['Tools', ''],
       ['Holders', ''],
     ]);
     const rows = [...cellsOf(paper, 'Table 1'), ...cellsOf(paper, 'Table 2')];

@@ -1,4 +1,6 @@
-import { findingsOfPack, type PackGroup } from '../run/index.ts';
+import { needleName } from '../needles/index.ts';
+import type { FibrePortion } from '../portions/index.ts';
+import { findingsOfPack, isEasilyLost, needlesOfBox, type PackGroup, type RunInput } from '../run/index.ts';
 import type { Caution } from '../pattern/index.ts';
 import {
   CAUTION_NAMES,
@@ -7,9 +9,13 @@ import {
   showLikely,
   pieceNames,
   piecesLine,
+  bagWords,
+  joinWords,
+  ownerWords,
+  wantedName,
 } from '../words/index.ts';
 import { cautionsOf } from '../writing/index.ts';
-import { changedSteps, otherStepLines, personalNeeds } from './packsPaper.ts';
+import { changedSteps, needsOfGroup, otherStepLines, personalNeeds } from './packsPaper.ts';
 import {
   left,
   right,
@@ -21,7 +27,18 @@ import {
   type PaperSection,
   type PaperSource,
 } from './paper.ts';
-import { amountOf, creditsOfGroup, makesLine, sizeLines, swatchOf, weighed } from './shown.ts';
+import {
+  amountOf,
+  creditsOfGroup,
+  makesLine,
+  sizeLines,
+  swatchOf,
+  weighed,
+  fibreName,
+  portionGrams,
+  UNKNOWN_AMOUNT,
+  unknownLines,
+} from './shown.ts';
 
 /** The card in a kit: what is in it, for who opens it. Counts are the pattern’s own. */
 export function contentsPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {
@@ -39,65 +56,110 @@ function contentsCard(group: PackGroup, source: PaperSource): PaperSection {
       makesLine(group, source),
       ...sizeLines(group),
       ...otherStepLines(changedSteps(group)),
-      atHandLine(group),
+      atHandLine(group, source),
       cautionLine(group, source),
       ...creditsOfGroup(group),
     ].filter((line) => line !== ''),
-    columns: [wide('What'), right('How much'), left('For')],
-    rows: [...woolRows(group, source), ...findingRows(group, source), ...needleRows(group)],
+    columns: [left('Bag'), wide('What'), right('How much'), left('For')],
+    rows: [...woolRows(group, source), ...findingRows(group, source), ...needleRows(group, source)],
   });
 }
 
-/** Wool over all bags: what the maker finds is by colour, not by bag. */
-function woolRows(group: PackGroup, { plan, wool, input }: PaperSource): PaperRow[] {
-  const totals = new Map<string, { massG: number; isExact: boolean; isOnlyIfNeeded: boolean }>();
-  for (const portion of plan.groups.find(({ key }) => key === group.key)?.plan.fibres ?? []) {
-    const own = totals.get(portion.fibreId) ?? { massG: 0, isExact: true, isOnlyIfNeeded: true };
-    totals.set(portion.fibreId, {
-      massG: own.massG + (portion.packG ?? portion.exactG),
-      isExact: own.isExact && portion.packG !== null,
-      isOnlyIfNeeded: own.isOnlyIfNeeded && portion.bag.endsWith('if-needed'),
-    });
-  }
-  return [...totals].map(([fibreId, { massG, isExact, isOnlyIfNeeded }]) => {
-    const fibre = wool.fibres.get(fibreId);
+/** Wool bag by bag; in a box of several designs, of each colour whose it is and how much. */
+function woolRows(group: PackGroup, source: PaperSource): PaperRow[] {
+  const { plan, wool, input } = source;
+  const own = plan.groups.find(({ key }) => key === group.key)?.plan;
+  const bags = new Map(own?.bags.map((bag) => [bag.key, bag]));
+  const bagName = (key: string) => {
+    const bag = bags.get(key);
+    return (bag && bagWords(bag, group, (id) => fibreName(source, id))) || 'figure';
+  };
+  const known = (own?.fibres ?? []).map((portion) => {
+    const fibre = wool.fibres.get(portion.fibreId);
+    const isOnlyIfNeeded = portion.bag.endsWith('if-needed');
     return row(
       [
+        bagName(portion.bag),
         `${fibre?.name ?? 'wool'}, ${fibre ? PREPARATION_WORDS[fibre.preparation] : ''}`,
-        isExact ? weighed(massG, input) : showLikely(massG),
-        isOnlyIfNeeded ? 'only if needed' : '',
+        portionGrams(portion, input),
+        isOnlyIfNeeded ? '' : whose(portion, group, input),
       ],
       { swatch: swatchOf(fibre) },
     );
   });
+  const unknown = unknownLines(group, source).map(({ bag, name, fibre }) =>
+    row([bagName(bag), fibre, UNKNOWN_AMOUNT, name]),
+  );
+  return [...known, ...unknown];
+}
+
+/** Of several designs each with its grams; of one its parts. */
+function whose({ lines }: FibrePortion, group: PackGroup, input: RunInput): string {
+  if (group.makes.length < 2) {
+    const [make] = group.makes;
+    return make ? joinWords([...new Set(lines.map(({ owner }) => ownerWords(owner, make.build)))]) : '';
+  }
+  return group.makes
+    .flatMap(({ pattern }, at) => {
+      const ofMake = lines.filter(({ makeAt }) => makeAt === at);
+      if (ofMake.length === 0) return [];
+      const isWeighed = ofMake.every(({ weighedG }) => weighedG !== null);
+      const massG = ofMake.reduce((sum, { weighedG, exactG }) => sum + (weighedG ?? exactG), 0);
+      return [`${pattern.title} ${isWeighed ? weighed(massG, input) : showLikely(massG)}`];
+    })
+    .join(', ');
 }
 
 /** The pattern’s own counts; spares are said beside them, never in them. */
 function findingRows(group: PackGroup, { toPack, wool, input }: PaperSource): PaperRow[] {
+  const makes = toPack.estimates.get(group.key)?.makes ?? [];
+  /** In a box of several designs: which of them it is for. */
+  const designsOf = (findingId: string) =>
+    group.makes.length < 2
+      ? ''
+      : joinWords(
+          group.makes.flatMap(({ pattern }, at) =>
+            makes[at]?.findings.some((own) => own.findingId === findingId) ? [pattern.title] : [],
+          ),
+        );
   return findingsOfPack(group, toPack, wool.findings, input)
     .filter(({ isPackaging }) => !isPackaging)
     .map(({ findingId, amount, spare, pieces }) => {
       const finding = wool.findings.get(findingId);
       return row([
+        finding && isEasilyLost(finding) ? 'inner bag' : 'findings',
         finding?.name ?? 'a finding',
         pieces.length > 0 ? piecesLine(pieces) : amountOf(finding, amount),
-        pieces.length > 0 ? pieceNames(pieces) : spare > 0 ? `and ${amountOf(finding, spare)} to lose` : '',
+        pieces.length > 0
+          ? pieceNames(pieces)
+          : spare > 0
+            ? `and ${amountOf(finding, spare)} to lose`
+            : designsOf(findingId),
       ]);
     });
 }
 
-const needleRows = (group: PackGroup): PaperRow[] =>
-  group.recipe && group.recipe.form !== 'full'
-    ? []
-    : personalNeeds(group)
-        .filter(({ isNeedle }) => isNeedle)
-        .map(({ name, count }) => row([name, String(count), '']));
+/** A full box gives its needles; a class has its own at each seat. */
+function needleRows(group: PackGroup, { needles }: PaperSource): PaperRow[] {
+  if (group.recipe) {
+    return needlesOfBox(group, needles).map(({ wanted, needle, count }) =>
+      row(['needles', needle ? needleName(needle) : wantedName(wanted), String(count), '']),
+    );
+  }
+  return personalNeeds(group)
+    .filter(({ isNeedle }) => isNeedle)
+    .map(({ name, count }) => row(['needles', name, String(count), '']));
+}
 
-/** What is not in it and has to be at hand: all but what a full box gives. */
-function atHandLine(group: PackGroup): string {
-  const isGiven = group.recipe === null || group.recipe.form === 'full';
-  const needs = personalNeeds(group).filter(({ isNeedle }) => !isNeedle || !isGiven);
-  return needs.length === 0 ? '' : `You need at hand: ${needs.map(({ name }) => name).join(', ')}.`;
+/** What is not in it and has to be at hand, every tool of it: needles too, but for those a full box gives. */
+function atHandLine(group: PackGroup, { needles }: PaperSource): string {
+  const given = new Set(needlesOfBox(group, needles).map(({ wanted }) => wantedName(wanted)));
+  const needs = needsOfGroup(group).filter(
+    ({ isNeedle, name }) => !isNeedle || (group.recipe !== null && !given.has(name)),
+  );
+  return needs.length === 0
+    ? ''
+    : `You need at hand: ${needs.map(({ name, isNeedle, alone }) => (isNeedle || alone > 1 ? `${alone} × ${name}` : name)).join(', ')}.`;
 }
 
 function cautionLine({ makes }: PackGroup, { wool }: PaperSource): string {

@@ -1,8 +1,11 @@
+import { needleName } from '../needles/index.ts';
+import type { Provision } from '../tools/index.ts';
 import { needsOf } from '../writing/index.ts';
 import {
   avoidedBy,
   findingsOfPack,
   isEasilyLost,
+  needlesOfBox,
   leftHandedSteps,
   swappedSteps,
   type OtherStep,
@@ -16,6 +19,7 @@ import {
   ownerWords,
   packWords,
   counted,
+  wantedName,
   showLikely,
   pieceNames,
   piecesLine,
@@ -38,9 +42,11 @@ import {
   fibreTitle,
   makesLine,
   ranges,
+  portionGrams,
   sizeLines,
   swatchOf,
-  weighed,
+  UNKNOWN_AMOUNT,
+  unknownLines,
 } from './shown.ts';
 
 /** What goes into every pack: by seat, or, where boxes are alike, once for all of them. */
@@ -114,7 +120,7 @@ export function contentRows(group: PackGroup, source: PaperSource): PaperRow[] {
     ...findingRows(group, source),
     ...(group.recipe?.form === 'refill' || group.recipe?.form === 'pattern-only' || group.sample
       ? []
-      : toolRows(group)),
+      : toolRows(group, source)),
     ...(group.recipe ? [row(['box', 'the pattern, printed', '1'], { ticks: 1 })] : []),
   ];
 }
@@ -123,7 +129,7 @@ function woolRows(group: PackGroup, source: PaperSource): PaperRow[] {
   const { plan, wool, input } = source;
   const own = plan.groups.find(({ key }) => key === group.key)?.plan;
   const bags = new Map(own?.bags.map((bag) => [bag.key, bag]));
-  return (own?.fibres ?? []).map((portion) => {
+  const known = (own?.fibres ?? []).map((portion) => {
     const bag = bags.get(portion.bag);
     const parts = [
       ...new Set(
@@ -141,7 +147,7 @@ function woolRows(group: PackGroup, source: PaperSource): PaperRow[] {
       [
         (bag && bagWords(bag, group, (id) => fibreName(source, id))) || 'figure',
         fibreTitle(source, portion.fibreId),
-        portion.packG === null ? showLikely(portion.exactG) : weighed(portion.packG, input),
+        portionGrams(portion, input),
       ],
       {
         swatch: swatchOf(wool.fibres.get(portion.fibreId)),
@@ -150,6 +156,18 @@ function woolRows(group: PackGroup, source: PaperSource): PaperRow[] {
       },
     );
   });
+  const unknown = unknownLines(group, source).map(({ bag: key, name, fibre, isIfNeeded }) => {
+    const bag = bags.get(key);
+    return row(
+      [
+        (bag && bagWords(bag, group, (id) => fibreName(source, id))) || 'figure',
+        fibre,
+        isIfNeeded ? `${UNKNOWN_AMOUNT}, only if needed` : UNKNOWN_AMOUNT,
+      ],
+      { ticks: 1, note: name },
+    );
+  });
+  return [...known, ...unknown];
 }
 
 function findingRows(group: PackGroup, { toPack, wool, input }: PaperSource): PaperRow[] {
@@ -174,9 +192,13 @@ function findingRows(group: PackGroup, { toPack, wool, input }: PaperSource): Pa
 }
 
 /** Needles and tools that lie at each seat; a box gives needles away, its tools are the opener’s own. */
-function toolRows(group: PackGroup): PaperRow[] {
-  const needs = personalNeeds(group).filter(({ isNeedle }) => isNeedle || group.recipe === null);
-  return needs.map(({ name, count, isNeedle }) =>
+function toolRows(group: PackGroup, { needles }: PaperSource): PaperRow[] {
+  if (group.recipe) {
+    return needlesOfBox(group, needles).map(({ wanted, needle, count }) =>
+      row(['needles', needle ? needleName(needle) : wantedName(wanted), String(count)], { ticks: 1 }),
+    );
+  }
+  return personalNeeds(group).map(({ name, count, isNeedle }) =>
     row([isNeedle ? 'needles' : 'tools', name, String(count)], { ticks: 1 }),
   );
 }
@@ -188,13 +210,30 @@ export interface PersonalNeed {
 }
 
 /** What one person needs at hand for everything in a pack: of each thing as many as the make that wants most. */
-export function personalNeeds({ makes }: PackGroup): PersonalNeed[] {
-  const needs = new Map<string, PersonalNeed>();
+export const personalNeeds = (group: PackGroup): PersonalNeed[] =>
+  needsOfGroup(group).filter(({ per, isNeedle, perPerson }) => (isNeedle ? perPerson > 0 : per === 'person'));
+
+/** Everything somebody who opens a pack has to have, also what a class shares. */
+export function needsOfGroup({ makes }: PackGroup): GroupNeed[] {
+  const needs = new Map<string, GroupNeed>();
   for (const need of makes.flatMap(({ build }) => needsOf(build).listed)) {
-    if (need.per !== 'person') continue;
     const before = needs.get(need.key);
-    const count = Math.max(before?.count ?? 0, need.count);
-    needs.set(need.key, { name: needName(need), count, isNeedle: need.what.is === 'needle' });
+    needs.set(need.key, {
+      name: needName(need),
+      per: need.per,
+      isNeedle: need.what.is === 'needle',
+      alone: Math.max(before?.alone ?? 0, need.count),
+      perPerson: Math.max(before?.perPerson ?? 0, need.perPerson),
+      count: Math.max(before?.count ?? 0, need.what.is === 'needle' ? need.perPerson : need.count),
+    });
   }
   return [...needs.values()];
+}
+
+export interface GroupNeed extends PersonalNeed {
+  readonly per: Provision;
+  /** By who makes it alone. */
+  readonly alone: number;
+  /** At each seat of a class; the rest is in holders that are shared. */
+  readonly perPerson: number;
 }

@@ -3,6 +3,7 @@ import type { NeedleKit } from '../ladder/index.ts';
 import type { Needle } from '../needles/index.ts';
 import type { RunPortions } from '../portions/index.ts';
 import type { Pack, RunInput, ThingPromises, ToPack } from '../run/index.ts';
+import type { Tool } from '../tools/index.ts';
 import type { Wool } from '../wool/index.ts';
 
 /** Everything of a run that is printed. */
@@ -89,6 +90,8 @@ export interface PaperSource {
   readonly kit: NeedleKit | null;
   /** Of the shelf. */
   readonly needles: readonly Needle[];
+  /** Of the shelf: what a room is held against. */
+  readonly tools: readonly Tool[];
   /** What runs before take of findings and needles. */
   readonly promised: ThingPromises;
   /** Those among its fibres that are blended in the studio. */

@@ -1,9 +1,19 @@
 import { choiceOfSeat, seatName, seatsOf } from '../run/index.ts';
-import { choiceWords, FIBRE_FLAG_WORDS, sizedWords, SKILL_WORDS, counted } from '../words/index.ts';
-import { left, row, section, wide, type Paper, type PaperSource } from './paper.ts';
+import {
+  choiceWords,
+  FIBRE_FLAG_WORDS,
+  PROVISION_WORDS,
+  sizedWords,
+  SKILL_WORDS,
+  counted,
+} from '../words/index.ts';
+import type { Provision, Tool } from '../tools/index.ts';
+import { needsOfGroup } from './packsPaper.ts';
+import { left, right, row, section, wide, type Paper, type PaperSection, type PaperSource } from './paper.ts';
 
 /** Who sits where and makes what, table by table; boxes have no room. */
-export function roomPaper({ input, toPack, kit }: PaperSource): Pick<Paper, 'title' | 'sections'> {
+export function roomPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {
+  const { input, toPack, kit } = source;
   const title = 'The room';
   const pattern = toPack.groups[0]?.makes[0]?.pattern;
   if (input.kind === 'kits' || !pattern) return { title, sections: [] };
@@ -39,6 +49,7 @@ export function roomPaper({ input, toPack, kit }: PaperSource): Pick<Paper, 'tit
           }),
         }),
       ),
+      ...toolSection(source, tables.length),
       ...(shared.length > 0
         ? [
             section('Holders', {
@@ -51,4 +62,43 @@ export function roomPaper({ input, toPack, kit }: PaperSource): Pick<Paper, 'tit
         : []),
     ],
   };
+}
+
+/** Tools of everybody, each multiplied by those it is for, and held against the shelf where it is there by that name. */
+function toolSection({ toPack, input, tools }: PaperSource, tables: number): PaperSection[] {
+  const seats = seatsOf(input).length;
+  const needs = new Map<string, { name: string; per: Provision; count: number }>();
+  for (const group of toPack.groups) {
+    for (const { name, per, isNeedle, alone } of needsOfGroup(group)) {
+      if (isNeedle) continue;
+      needs.set(name, { name, per, count: Math.max(needs.get(name)?.count ?? 0, alone) });
+    }
+  }
+  const timesOf = (per: Provision) => (per === 'person' ? seats : per === 'table' ? tables : 1);
+  const rows = [...needs.values()].map(({ name, per, count }) => {
+    const total = count * timesOf(per);
+    const shelf = toolNamed(name, tools);
+    const onHand = shelf === null ? 'not on the shelf' : (shelf.onHand ?? 'not counted').toString();
+    const short = shelf?.onHand == null ? '' : String(Math.max(0, total - shelf.onHand) || '–');
+    return row([name, PROVISION_WORDS[per], String(total), onHand, short], { ticks: 1 });
+  });
+  return rows.length === 0
+    ? []
+    : [
+        section('Tools', {
+          columns: [wide('What'), left('For each'), right('In all'), right('On hand'), right('Short')],
+          rows,
+        }),
+      ];
+}
+
+/** The tool of the shelf that is called so: one name holds the other. */
+function toolNamed(name: string, tools: readonly Tool[]): Tool | null {
+  const wanted = name.trim().toLowerCase().replace(/s$/, '');
+  return (
+    tools.find((tool) => {
+      const own = tool.name.trim().toLowerCase();
+      return !tool.archived && (own.includes(wanted) || wanted.includes(own.replace(/s$/, '')));
+    }) ?? null
+  );
 }

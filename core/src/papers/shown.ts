@@ -3,7 +3,16 @@ import { unitOfFinding, type Finding } from '../finding/index.ts';
 import { creditsOf } from '../reading/index.ts';
 import type { PackGroup } from '../run/index.ts';
 import { showLengths } from '../units/index.ts';
-import { findingAmount, groupWords, PREPARATION_WORDS, showWeighed } from '../words/index.ts';
+import {
+  findingAmount,
+  groupWords,
+  ownerWords,
+  PREPARATION_WORDS,
+  ROLE_WORDS,
+  showLikely,
+  showWeighed,
+} from '../words/index.ts';
+import type { FibrePortion } from '../portions/index.ts';
 import type { PaperSource, Swatch } from './paper.ts';
 
 /** Grams in whole scale steps: as many decimals as the step has. */
@@ -61,3 +70,35 @@ export function ranges(numbers: readonly number[]): string {
   }
   return runs.map(([from, to]) => (from === to ? `${from}` : `${from}–${to}`)).join(', ');
 }
+
+/** Grams of a portion as they stand in a list: at least so much where something of it is unknown. */
+export function portionGrams(
+  { packG, exactG, unknownCount }: Pick<FibrePortion, 'packG' | 'exactG' | 'unknownCount'>,
+  input: { readonly scaleStepG: number },
+): string {
+  const grams = packG === null ? showLikely(exactG) : weighed(packG, input);
+  return unknownCount > 0 ? `at least ${grams}` : grams;
+}
+
+/** What of a pack nobody knows how much it takes, named: `Ear core, Chalk: unknown`. */
+export interface UnknownLine {
+  readonly bag: string;
+  readonly name: string;
+  readonly fibre: string;
+  readonly isIfNeeded: boolean;
+}
+
+export function unknownLines(group: PackGroup, source: PaperSource): UnknownLine[] {
+  const plan = source.plan.groups.find(({ key }) => key === group.key)?.plan;
+  return (plan?.unknowns ?? []).map(({ owner, makeAt, role, fibreId, bag, isIfNeeded }) => {
+    const build = group.makes[makeAt]?.build;
+    return {
+      bag,
+      name: `${build ? ownerWords(owner, build) : ''} ${ROLE_WORDS[role]}`.trim(),
+      fibre: fibreId === null ? 'fibre not chosen' : fibreTitle(source, fibreId),
+      isIfNeeded,
+    };
+  });
+}
+
+export const UNKNOWN_AMOUNT = 'amount unknown';

@@ -1,7 +1,7 @@
 import { weighings, type FibreWeighing, type Pack, type WeighMark } from '../run/index.ts';
 import { bagWords, packWords, counted } from '../words/index.ts';
 import { left, right, row, section, wide, type Paper, type PaperSection, type PaperSource } from './paper.ts';
-import { fibreName, fibreTitle, ranges, swatchOf, weighed } from './shown.ts';
+import { fibreName, fibreTitle, ranges, swatchOf, weighed, UNKNOWN_AMOUNT, unknownLines } from './shown.ts';
 
 /** The list done at the scale: one fibre at a time, pale before dark; what weighs alike in one line. */
 export function weighOutPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {
@@ -11,16 +11,42 @@ export function weighOutPaper(source: PaperSource): Pick<Paper, 'title' | 'secti
     title: 'Weigh-out',
     sections: [
       ...all.map((own) => fibreSection(own, source)),
+      ...unknownSection(source),
       section('All fibres together', {
-        aside: weighed(plan.classG, input),
+        aside:
+          plan.unknownCount > 0 ? `at least ${weighed(plan.classG, input)}` : weighed(plan.classG, input),
         notes: [`${counted(plan.packs, 'pack')}; the scale reads to ${input.scaleStepG} g.`],
       }),
     ],
   };
 }
 
+/** What nobody can weigh out yet: named, with whose packs want it. */
+function unknownSection(source: PaperSource): PaperSection[] {
+  const { toPack, packs } = source;
+  const rows = toPack.groups.flatMap((group) =>
+    unknownLines(group, source).map(({ name, fibre, isIfNeeded }) =>
+      row([
+        name,
+        fibre,
+        isIfNeeded ? `${UNKNOWN_AMOUNT}, only if needed` : UNKNOWN_AMOUNT,
+        packNames(packs.filter(({ groupKey }) => groupKey === group.key)),
+      ]),
+    ),
+  );
+  return rows.length === 0
+    ? []
+    : [
+        section('Unknown: say how much before it can be weighed', {
+          columns: [left('What'), left('Fibre'), left('Weigh'), wide('For')],
+          rows,
+        }),
+      ];
+}
+
 function fibreSection(own: FibreWeighing, source: PaperSource): PaperSection {
   const { input, wool, plan, toPack } = source;
+  const isUnknown = plan.fibres.some((row_) => row_.fibreId === own.fibreId && row_.unknownCount > 0);
   const lots = own.lotChange.map(
     ({ from, lotName }) => `From ${forWhom([from])} on, lot ${lotName}: one pack, one lot.`,
   );
@@ -28,7 +54,7 @@ function fibreSection(own: FibreWeighing, source: PaperSource): PaperSection {
     .filter(({ name, note }) => own.lotNames.includes(name) && note !== '')
     .map(({ name, note }) => `Lot ${name}: ${note}`);
   return section(fibreTitle(source, own.fibreId), {
-    aside: `${weighed(own.classG, input)} in all`,
+    aside: `${isUnknown ? 'at least ' : ''}${weighed(own.classG, input)} in all`,
     swatch: swatchOf(wool.fibres.get(own.fibreId)),
     notes: [...lots, ...notes],
     columns: [left('Bag'), right('Weigh'), right('±'), wide('For')],

@@ -23,6 +23,7 @@ export {
   type PackingTerms,
   type PortionLine,
   type PortionPlan,
+  type UnknownPortion,
 } from './planPortions.ts';
 export {
   estimateSigma,

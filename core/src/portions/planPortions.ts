@@ -58,6 +58,18 @@ export interface FibrePortion {
   readonly unknownCount: number;
 }
 
+/** A use of wool that is packed as nobody knows how much: it stands in every list by its name. */
+export interface UnknownPortion {
+  readonly owner: UseEstimate['owner'];
+  readonly useId: string;
+  readonly makeAt: number;
+  readonly role: WoolRole;
+  /** Null: not chosen either. */
+  readonly fibreId: string | null;
+  readonly bag: string;
+  readonly isIfNeeded: boolean;
+}
+
 export interface PortionPlan {
   readonly packs: number;
   /** Of one pack, in their order. */
@@ -69,6 +81,8 @@ export interface PortionPlan {
   readonly classG: number;
   /** Uses whose amount or fibre is unknown. */
   readonly unknownCount: number;
+  /** The same by name, what is only if needed too. */
+  readonly unknowns: readonly UnknownPortion[];
 }
 
 interface KnownBagged {
@@ -101,6 +115,7 @@ export function portionsInBags(
   const packs = terms.seats + terms.sparePacks;
   const takenG = new Map<string, number>();
   const bags = new Map<string, Bag>();
+  for (const { use, bag } of uses) if (use.kind === 'unknown') bags.set(bag.key, bag);
   const fibres = gathered(uses).map((own) => {
     bags.set(own.bag.key, own.bag);
     const stock = stockOf(own.fibreId);
@@ -116,6 +131,12 @@ export function portionsInBags(
     packG: roundToMicrogram(fibres.reduce((sum, fibre) => sum + (fibre.packG ?? fibre.exactG), 0)),
     classG: roundToMicrogram(fibres.reduce((sum, fibre) => sum + fibre.classG, 0)),
     unknownCount: uses.filter(({ use }) => !use.isIfNeeded && use.kind === 'unknown').length,
+    unknowns: uses.flatMap(({ use, bag, makeAt }): UnknownPortion[] => {
+      const { owner, useId, role, fibreId, isIfNeeded } = use;
+      return use.kind === 'unknown'
+        ? [{ owner, useId, makeAt, role, fibreId, bag: bag.key, isIfNeeded }]
+        : [];
+    }),
   };
 }
 

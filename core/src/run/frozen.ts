@@ -1,5 +1,5 @@
 import { itemsUsed } from '../pattern/index.ts';
-import type { Bag, PackedGroup, RunFibre, RunPortions } from '../portions/index.ts';
+import type { Bag, PackedGroup, PortionPlan, RunFibre, RunPortions } from '../portions/index.ts';
 import type { Fibre } from '../fibre/index.ts';
 import type { Finding } from '../finding/index.ts';
 import type { HandMeasure } from '../stock/index.ts';
@@ -58,6 +58,11 @@ export function freezeRun(
 /** The plan as it was written down. */
 export const thawPlan = ({ plan }: Frozen): RunPortions => ({
   ...plan,
+  // Written down before unknown amounts had names: they are only counted there.
+  groups: plan.groups.map((group) => ({
+    ...group,
+    plan: { ...group.plan, unknowns: (group.plan as Partial<PortionPlan>).unknowns ?? [] },
+  })),
   fibres: plan.fibres.map((row) => ({ ...row, byGroup: new Map(row.byGroup) })),
 });
 

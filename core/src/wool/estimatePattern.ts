@@ -1,4 +1,4 @@
-import { distinctNeedles, type NeedleWanted } from '../needles/index.ts';
+import { distinctNeedles, oneProfileEach, type NeedleWanted } from '../needles/index.ts';
 import {
   activeMinutes,
   needleOf,
@@ -254,7 +254,9 @@ function sumKnown(values: readonly (number | null)[]): SumWithUnknown {
 }
 
 function needlesOf(pattern: Pick<Pattern, 'steps'> & NeedleHabit): NeedleWanted[] {
-  return distinctNeedles(pattern.steps.flatMap((step) => needleOf(step, pattern) ?? []));
+  return distinctNeedles(
+    oneProfileEach(pattern.steps.map((step) => needleOf(step, pattern))).flatMap((wanted) => wanted ?? []),
+  );
 }
 
 function costOf(totals: readonly FibreTotal[], fibres: FibreLookup): SumWithUnknown {

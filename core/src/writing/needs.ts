@@ -1,4 +1,5 @@
-import { byFineness, type NeedleWanted, wantedKey } from '../needles/index.ts';
+import { needleCounts } from '../ladder/needleCounts.ts';
+import { type NeedleWanted, wantedKey } from '../needles/index.ts';
 import { needleOf, type ListedTool, type Pattern, type Step } from '../pattern/index.ts';
 import type { Provision } from '../tools/index.ts';
 import { hasVerb, type Verb } from './verbs.ts';
@@ -33,6 +34,8 @@ export interface Need {
     | { readonly is: 'own'; readonly name: string };
   readonly per: Provision;
   readonly count: number;
+  /** Of needles at each seat of a class, where holders are shared; else the same. */
+  readonly perPerson: number;
   /** Steps that call for it, in their order. */
   readonly stepIds: readonly string[];
 }
@@ -100,32 +103,23 @@ const needles = (step: Step, pattern: Pattern): boolean => needleOf(step, patter
 export function derivedNeeds(pattern: Pattern): Need[] {
   const tools = RULES.flatMap(({ tool, per, isFor }): Need[] => {
     const stepIds = pattern.steps.filter((step) => isFor(step, pattern)).map(({ id }) => id);
-    return stepIds.length > 0 ? [{ key: tool, what: { is: 'tool', tool }, per, count: 1, stepIds }] : [];
+    return stepIds.length > 0
+      ? [{ key: tool, what: { is: 'tool', tool }, per, count: 1, perPerson: 1, stepIds }]
+      : [];
   });
   return [...needleNeeds(pattern), ...tools];
 }
 
-/** One of each sort a person; as many as the fullest holder of that sort takes. */
-function needleNeeds(pattern: Pattern): Need[] {
-  const bySort = new Map<string, { wanted: NeedleWanted; count: number; stepIds: string[] }>();
-  for (const step of pattern.steps) {
-    const wanted = needleOf(step, pattern);
-    if (wanted === null) continue;
-    const need = bySort.get(wantedKey(wanted)) ?? { wanted, count: 1, stepIds: [] };
-    need.count = Math.max(need.count, step.holder ?? 1);
-    need.stepIds.push(step.id);
-    bySort.set(wantedKey(wanted), need);
-  }
-  return [...bySort.values()]
-    .sort((a, b) => byFineness(a.wanted, b.wanted))
-    .map(({ wanted, count, stepIds }) => ({
-      key: `needle-${wantedKey(wanted)}`,
-      what: { is: 'needle', wanted },
-      per: 'person',
-      count,
-      stepIds,
-    }));
-}
+/** Of each sort as many as are in the hand and in holders at once, however its profile is asked for. */
+const needleNeeds = (pattern: Pattern): Need[] =>
+  needleCounts(pattern).map(({ wanted, count, perPerson, stepIds }) => ({
+    key: `needle-${wantedKey(wanted)}`,
+    what: { is: 'needle', wanted },
+    per: 'person',
+    count,
+    perPerson,
+    stepIds,
+  }));
 
 /** The list with the author’s word in it, and where the two disagree. */
 export function needsOf(pattern: Pattern): NeedsList {
@@ -156,14 +150,14 @@ export function needsOf(pattern: Pattern): NeedsList {
 }
 
 const asSaid = (need: Need, said: ListedTool | undefined): Need =>
-  said ? { ...need, per: said.per, count: said.count } : need;
+  said ? { ...need, per: said.per, count: said.count, perPerson: said.count } : need;
 
 /** A step that names the tool uses it. */
 function addedNeed({ id, name, per, count }: ListedTool, { steps }: Pattern): Need {
   const word = name.trim().toLowerCase();
   const stepIds =
     word === '' ? [] : steps.filter((step) => wordsOf(step).includes(word)).map((step) => step.id);
-  return { key: `own-${id}`, what: { is: 'own', name }, per, count, stepIds };
+  return { key: `own-${id}`, what: { is: 'own', name }, per, count, perPerson: count, stepIds };
 }
 
 /** Everything a step says, small letters. */

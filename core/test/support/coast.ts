@@ -154,6 +154,7 @@ export const sourceOf = (input: RunInput, designs = coastDesigns): PaperSource =
     revisionNumbers: new Map([['bird-1', 3], ['pear-1', 1]]),
     kit: null,
     needles: [],
+    tools: [],
     promised: NO_PROMISES,
     blendIds: new Set(['plum']),
   };

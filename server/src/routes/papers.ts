@@ -132,6 +132,7 @@ export function paperSource(store: Store, runId: string, today: string): PaperSo
     ),
     kit: input.kind === 'class' ? kitOfRun(store, run) : null,
     needles: store.shelf.needles(),
+    tools: store.shelf.tools(),
     promised,
     blendIds: new Set(store.shelf.blends(fibres).map(({ id }) => id)),
   };

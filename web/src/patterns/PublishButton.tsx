@@ -41,6 +41,8 @@ export function PublishButton({ stored }: { stored: StoredPattern }) {
       });
       setAsking(false);
       setNote('');
+      // It is published: what is read anew after it must not swallow a press meanwhile.
+      setBusy(false);
       await refresh('/patterns', '/revisions', '/bench');
     } catch (error) {
       say({ text: error instanceof ApiProblem ? error.problem.title : String(error), isProblem: true });

@@ -14,7 +14,7 @@ import { Button, Segmented } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
-import { useBlends, useFindings, useNeedles, useRun } from '../api/resources.ts';
+import { useBlends, useFindings, useNeedles, useTools, useRun } from '../api/resources.ts';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
 import { LabelFields, useLabelSheet } from './LabelFields.tsx';
@@ -89,6 +89,8 @@ function Laid({ run, name, runPlan }: { run: OpenedRun; name: PaperName; runPlan
   );
 }
 
+const NONE: readonly never[] = [];
+
 /** The same paper as the server sets, from what is on the screen. */
 function usePaper(
   name: PaperName,
@@ -98,6 +100,7 @@ function usePaper(
   const blends = shelfBlends.data;
   const findings = shelfFindings.data;
   const needles = shelfNeedles.data;
+  const tools = useTools().data?.items ?? NONE;
   const { own } = useRunKit(runPlan.input);
   const paper = useMemo(() => {
     if (!blends || !findings || !needles) return null;
@@ -111,10 +114,11 @@ function usePaper(
       revisionNumbers: new Map([...revisions].map(([id, { number }]) => [id, number])),
       needles: needles.items,
       promised,
+      tools,
       kit: input.kind === 'class' ? (own?.kit ?? null) : null,
       blendIds: new Set(blends.items.map(({ id }) => id)),
     });
-  }, [name, runPlan, blends, findings, needles, own]);
+  }, [name, runPlan, blends, findings, needles, tools, own]);
   return { paper, error: shelfBlends.error ?? shelfFindings.error ?? shelfNeedles.error };
 }
 

@@ -130,10 +130,10 @@ function Stock({
     () => new Map(shelfFindings.map((finding) => [finding.id, finding])),
     [shelfFindings],
   );
+  const { own } = useRunKit(input);
   if (isOff) return <span className="leaf">off the shelf</span>;
   const short = shortOfPlan(plan);
   const uncounted = uncountedOfPlan(plan);
-  const { own } = useRunKit(input);
   const kit = input.kind === 'class' ? (own?.kit ?? null) : null;
   const things = thingsShort(toPack, input, { findings, needles, kit, promised }).length;
   const away = [...new Set(plan.fibres.map(({ fibreId }) => fibreId))].filter(
