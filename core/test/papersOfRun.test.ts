@@ -148,7 +148,7 @@ describe('the room', () => {
     expect(rows).toHaveLength(6);
     expect(rows[0]).toEqual(['1 Mara', 'not chosen yet', 'some practice', expect.stringMatching(/^left-handed; no .+; by the window$/)]);
     expect(rows[4]).toEqual(['5 Jun', 'Dusk', 'practised', '']);
-    expect(rows[5]?.[0]).toBe('6 Seat 6');
+    expect(rows[5]?.[0]).toBe('Seat 6');
   }); // prettier-ignore
   test('holders that are shared, one for each table', () => {
     expect(cellsOf(paper, 'Holders')).toEqual([['holder for 3', 'table', '2']]);

@@ -45,7 +45,15 @@ export function roomPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'
               seat.note,
             ].filter((word) => word !== '');
             const skill = SKILL_WORDS[seat.skill ?? input.skill];
-            return row([`${seat.seat} ${seatName(seat)}`, makes, skill, mind.join('; ')], { ticks: 1 });
+            return row(
+              [
+                seat.name.trim() === '' ? seatName(seat) : `${seat.seat} ${seatName(seat)}`,
+                makes,
+                skill,
+                mind.join('; '),
+              ],
+              { ticks: 1 },
+            );
           }),
         }),
       ),

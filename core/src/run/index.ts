@@ -127,6 +127,7 @@ export {
 } from './states.ts';
 export { kitOfClass, type ClassKit, type ClassKitSources } from './kitOfClass.ts';
 export { patternOfPack, type PackPattern } from './patternOfPack.ts';
+export { woolInPacks, type PackedWool } from './woolInPacks.ts';
 export { patternsOfRun, type RunPattern } from './patternsOfRun.ts';
 export { leftHandedSteps, mirrored, swappedSteps, type OtherStep } from './leftHanded.ts';
 export {

@@ -2,7 +2,14 @@ import { countRange, type Pattern } from '../pattern/index.ts';
 import { readingOf, type Reader, type ReadingStep } from '../reading/index.ts';
 import { minutesRange, type Minutes } from '../pattern/index.ts';
 import type { PatternEstimate, Wool } from '../wool/index.ts';
-import { CAUTION_NAMES, CAUTION_WORDS, DEPTH_WORDS, needName, STROKE_WORDS } from './writingWords.ts';
+import {
+  CAUTION_NAMES,
+  CAUTION_WORDS,
+  DEPTH_WORDS,
+  grantsWords,
+  needName,
+  STROKE_WORDS,
+} from './writingWords.ts';
 import { wantedName } from './needleWords.ts';
 import { LEVEL_WORDS, STAGE_WORDS } from './patternWords.ts';
 
@@ -69,6 +76,7 @@ export function patternMarkdown(
         ? [...sessionLines(session.safeStop, 'Safe stop'), ...sessionLines(session.homework, 'Homework'), '']
         : []),
     ]),
+    ...(build.grants.length === 0 ? [] : [grantsWords(build.grants), '']),
   ];
   return `${lines
     .join('\n')

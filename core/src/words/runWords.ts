@@ -1,9 +1,9 @@
 import type { Pattern } from '../pattern/index.ts';
 import type { Bag, BagHolds, Parting } from '../portions/index.ts';
 import type { UseEstimate } from '../wool/index.ts';
-import type { Bagging, BoxForm, Pack, PackGroup, RunState, RunWants } from '../run/index.ts';
+import type { Bagging, BoxForm, Pack, PackedWool, PackGroup, RunState, RunWants } from '../run/index.ts';
 import { percentOf } from '../units/index.ts';
-import { counted } from './amounts.ts';
+import { counted, showWeighed } from './amounts.ts';
 import { choiceWords } from './choiceWords.ts';
 import { SKILL_WORDS } from './needleWords.ts';
 import { STAGE_WORDS } from './patternWords.ts';
@@ -148,3 +148,13 @@ export function partingWords({ halvings, into }: Parting): string {
 
 /** Whether a credit has to be printed, in one line. */
 export const creditLine = (credits: readonly string[]): string => credits.join(' · ');
+
+/** Wool in the bag of who reads a sheet that several have: `9.4 g`, `9.4–10.2 g`, `at least 9.4 g`. */
+export function packedWoolWords({ leastG, mostG, unknownCount }: PackedWool, scaleStepG: number): string {
+  if (mostG === 0 && unknownCount > 0) return 'amount unknown';
+  // What the scale does not show is never told as nought.
+  if (mostG < scaleStepG / 2) return `under ${showWeighed(scaleStepG, scaleStepG)}`;
+  const [least, most] = [showWeighed(leastG, scaleStepG), showWeighed(mostG, scaleStepG)];
+  const grams = least === most ? most : `${least.replace(' g', '')}–${most}`;
+  return unknownCount > 0 ? `at least ${grams}` : grams;
+}

@@ -1,3 +1,4 @@
+import { joinWords } from './cutWords.ts';
 import type {
   ActKind,
   Caution,
@@ -140,6 +141,12 @@ export const PERMITTED_WORDS: Readonly<Record<Permitted, string>> = {
   adapt: 'change it',
   translate: 'translate it',
 };
+
+/** What the author lets everybody do with it, said on what is given away; nothing said: nothing is granted. */
+export const grantsWords = (grants: readonly Permitted[]): string =>
+  grants.length === 0
+    ? ''
+    : `From its author you may ${joinWords(grants.map((what) => PERMITTED_WORDS[what]))}.`;
 
 export const PERMISSION_STATE_WORDS: Readonly<Record<PermissionState, string>> = {
   granted: 'granted',

@@ -90,13 +90,15 @@ function packsWords(run: BenchRun['run'], packs: number): string {
   ]);
 }
 
-/** `24 Bead eye 4 mm short`; what cannot be counted says why. */
+/** `24 × Bead eye 4 mm short`; what cannot be counted says why. */
 const shortWords = ({ name, unit, short, itemId }: NamedShort): string =>
   itemId === null
-    ? `${short ?? ''} ${name} short: none on the shelf`
+    ? `${short ?? ''} × ${name} short: none on the shelf`
     : short === null
       ? `${name} not counted`
-      : `${findingAmount(short, unit)} ${name} short`;
+      : unit === 'piece'
+        ? `${findingAmount(short, unit)} × ${name} short`
+        : `${findingAmount(short, unit)} ${name} short`;
 
 /** Things that are named as short; the others are counted. */
 const SHORT_SHOWN = 3;
@@ -188,6 +190,9 @@ function MissingNeedles({ bench }: { bench: Bench }) {
   );
 }
 
+/** Things without a swatch stand in line with those that have one. */
+const SWATCH_WIDTH = 58;
+
 function ShortList({ bench, wool }: { bench: Bench; wool: Wool }) {
   return (
     <section className={`sheet ${styles.card}`} aria-label="Short">
@@ -201,7 +206,7 @@ function ShortList({ bench, wool }: { bench: Bench; wool: Wool }) {
           return (
             fibre && (
               <li key={fibreId}>
-                <FibreSwatch fibre={fibre} width={58} height={24} />
+                <FibreSwatch fibre={fibre} width={SWATCH_WIDTH} height={24} />
                 <Link to={`/shelf?open=${fibreId}`}>{fibre.name}</Link>
                 <span className="quiet small">{PREPARATION_WORDS[fibre.preparation]}</span>
                 <b className="red">{showGrams(shortG)}</b>
@@ -211,7 +216,7 @@ function ShortList({ bench, wool }: { bench: Bench; wool: Wool }) {
         })}
         {bench.shortThings.map((thing) => (
           <li key={thing.name}>
-            <span />
+            <span style={{ width: SWATCH_WIDTH }} />
             {thing.itemId === null ? (
               <span>{thing.name}</span>
             ) : (

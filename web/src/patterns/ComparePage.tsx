@@ -6,7 +6,7 @@ import { Choice } from '../fields/Choice.tsx';
 import { drawPattern } from '../figure/pieces.ts';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { Loading } from '../shell/Loading.tsx';
-import { showGrams, showMinutes, showMoney, showRange } from '../words/show.ts';
+import { showGrams, showKnownMinutes, showMoney, showRange } from '../words/show.ts';
 import { BuildTable } from './BuildTable.tsx';
 import { Changes } from './Changes.tsx';
 import styles from './ComparePage.module.css';
@@ -64,7 +64,7 @@ export function ComparePage() {
                   <span className="quiet">
                     {' '}
                     · {showGrams(estimate.total.likelyG)} ({showRange(estimate.total)}) ·{' '}
-                    {showMinutes(estimate.minutes.known)} · wool {showMoney(estimate.costMinor.known)}
+                    {showKnownMinutes(estimate.minutes)} · wool {showMoney(estimate.costMinor.known)}
                   </span>
                 </p>
               </section>

@@ -17,7 +17,7 @@ import { Field } from '../fields/Field.tsx';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { piecesOf } from '../figure/pieces.ts';
 import { Loading } from '../shell/Loading.tsx';
-import { counted, LEVEL_WORDS, showGrams, showMinutes, showRange } from '../words/show.ts';
+import { counted, LEVEL_WORDS, showGrams, showKnownMinutes, showRange } from '../words/show.ts';
 import styles from './PatternsPage.module.css';
 
 /** Every figure, to know by its pieces. */
@@ -98,7 +98,7 @@ function PatternLine({ pattern: { id, document, revision }, wool }: { pattern: S
           </span>
         </span>
         <span className={styles.fact}>
-          <b>{showMinutes(estimate.minutes.known)}</b>
+          <b>{showKnownMinutes(estimate.minutes)}</b>
           <span className="quiet small">at your pace</span>
         </span>
         <span className={styles.fact}>

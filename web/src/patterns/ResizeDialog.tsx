@@ -17,7 +17,7 @@ import { Choice } from '../fields/Choice.tsx';
 import { LengthField } from '../fields/LengthField.tsx';
 import { NumberField } from '../fields/NumberField.tsx';
 import { useNotice } from '../shell/Notice.tsx';
-import { showGrams, showMinutes } from '../words/show.ts';
+import { showGrams, showKnownMinutes } from '../words/show.ts';
 import { BuildTable } from './BuildTable.tsx';
 import styles from './ResizeDialog.module.css';
 import { useTable } from './tableContext.ts';
@@ -133,7 +133,7 @@ export function ResizeDialog({ stored, onClose }: { stored: StoredPattern; onClo
             {showGrams(before.total.likelyG)} → {showGrams(after.total.likelyG)}
           </b>
           <span className="quiet">
-            {showMinutes(before.minutes.known)} → {showMinutes(after.minutes.known)} at your pace
+            {showKnownMinutes(before.minutes)} → {showKnownMinutes(after.minutes)} at your pace
           </span>
         </p>
       </div>

@@ -1,9 +1,17 @@
-import { estimatePattern, type Pattern, type Reader, readingOf, type Wool } from '@lanakit/core';
+import {
+  estimatePattern,
+  type PackedWool,
+  type Pattern,
+  type Reader,
+  readingOf,
+  type Wool,
+} from '@lanakit/core';
+import { grantsWords } from '@lanakit/core/words';
 import { Button, Segmented } from 'antd';
 import { type ReactNode, useMemo, useState } from 'react';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { piecesOf } from '../figure/pieces.ts';
-import { LEVEL_WORDS, showMinutes } from '../words/show.ts';
+import { LEVEL_WORDS, showKnownMinutes, showMinutes } from '../words/show.ts';
 import styles from './Reading.module.css';
 import { Sitting } from './Sitting.tsx';
 import { PiecesToMake, YouNeed } from './YouNeed.tsx';
@@ -25,6 +33,17 @@ export interface Sheet {
   readonly notes?: readonly string[];
   /** It is made at home, and not in a class. */
   readonly isAlone?: boolean;
+  /** What of the wool is in the packs it is for; null: it is read without a run. */
+  readonly packed?: Packed | null;
+}
+
+/** Wool of packs, as it was weighed. */
+export interface Packed {
+  readonly wool: readonly PackedWool[];
+  readonly scaleStepG: number;
+  readonly hasSpareBag: boolean;
+  /** Colours of what is not chosen yet lie out for them. */
+  readonly hasLaidOut: boolean;
 }
 
 interface ReadingProps {
@@ -66,7 +85,7 @@ export function Reading({ sheets, wool, usualReader, back, children }: ReadingPr
 const NONE: readonly string[] = [];
 
 function ReadingSheet({ sheet, wool, reader }: { sheet: Sheet; wool: Wool; reader: Reader }) {
-  const { whole, build, what, notes = NONE, isAlone = false } = sheet;
+  const { whole, build, what, notes = NONE, isAlone = false, packed = null } = sheet;
   const estimate = useMemo(() => estimatePattern(build, wool), [build, wool]);
   const reading = useMemo(() => readingOf(build, estimate, wool, reader), [build, estimate, wool, reader]);
   const pieces = useMemo(
@@ -79,7 +98,7 @@ function ReadingSheet({ sheet, wool, reader }: { sheet: Sheet; wool: Wool; reade
         <div>
           <h1>{build.title}</h1>
           <p>
-            {LEVEL_WORDS[reading.level]} · {showMinutes(estimate.minutes.known)} at the author’s pace
+            {LEVEL_WORDS[reading.level]} · {showKnownMinutes(estimate.minutes)} at the author’s pace
             {estimate.waiting.known > 0 && `, and ${showMinutes(estimate.waiting.known)} of waiting`}
             {' · '}
             {what}
@@ -112,11 +131,13 @@ function ReadingSheet({ sheet, wool, reader }: { sheet: Sheet; wool: Wool; reade
         tools={reading.tools}
         reader={reader}
         isAlone={isAlone}
+        packed={reader === 'kit' ? packed : null}
       />
       <PiecesToMake build={build} estimate={estimate} whole={whole} />
       {reading.sessions.map((sitting, index) => (
         <Sitting key={sitting.session?.id ?? index} sitting={sitting} build={build} />
       ))}
+      {build.grants.length > 0 && <p className={styles.small}>{grantsWords(build.grants)}</p>}
       <footer className={styles.foot}>
         Barbed needles are sharp and break: look at the work, pad beneath it. Not a toy for small children.
         What is sold falls under local rules; where in doubt, ask someone qualified.

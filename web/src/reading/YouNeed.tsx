@@ -7,10 +7,11 @@ import {
   type TotalMass,
   type Wool,
 } from '@lanakit/core';
-import { CUT_WORDS, cutSizeWords, needName, PROVISION_WORDS } from '@lanakit/core/words';
+import { CUT_WORDS, cutSizeWords, needName, packedWoolWords, PROVISION_WORDS } from '@lanakit/core/words';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
 import { sizesToHold } from '../words/partWords.ts';
-import { PREPARATION_WORDS, showCount, showGrams, timesWords } from '../words/show.ts';
+import { PREPARATION_WORDS, showCount, showGrams, showWeighed, timesWords } from '../words/show.ts';
+import type { Packed } from './Reading.tsx';
 import styles from './Reading.module.css';
 
 interface YouNeedProps {
@@ -21,17 +22,19 @@ interface YouNeedProps {
   reader: Reader;
   /** Nobody is there to share a tool with. */
   isAlone: boolean;
+  /** What is in the bag; null: what the pattern takes. */
+  packed: Packed | null;
 }
 
 /** Wool, findings, what is cut to size, and tools. With the kit it is in the bag. */
-export function YouNeed({ build, estimate, wool, tools, reader, isAlone }: YouNeedProps) {
+export function YouNeed({ build, estimate, wool, tools, reader, isAlone, packed }: YouNeedProps) {
   const tried = new Set(build.steps.flatMap(({ act }) => (act.kind === 'choose' ? act.findingUseIds : [])));
   return (
     <section className={styles.need}>
       <div>
         <h2>{reader === 'kit' ? 'In the bag' : 'You need'}</h2>
         <ul>
-          {estimate.fibres.map(({ fibreId, total }) => {
+          {(packed ? packedLines(packed) : takenLines(estimate)).map(({ fibreId, amount, more }) => {
             const fibre = wool.fibres.get(fibreId);
             return (
               <li key={fibreId}>
@@ -39,8 +42,9 @@ export function YouNeed({ build, estimate, wool, tools, reader, isAlone }: YouNe
                 <span>
                   {fibre?.name}{' '}
                   {fibre && <span className={styles.small}>{PREPARATION_WORDS[fibre.preparation]}</span>}
+                  {more !== '' && <span className={styles.small}> {more}</span>}
                 </span>
-                <b>{amountWords(total)}</b>
+                <b>{amount}</b>
               </li>
             );
           })}
@@ -69,6 +73,12 @@ export function YouNeed({ build, estimate, wool, tools, reader, isAlone }: YouNe
             );
           })}
         </ul>
+        {packed?.hasLaidOut === true && (
+          <p className={styles.small}>What you choose lies out on the table.</p>
+        )}
+        {packed?.hasSpareBag === true && (
+          <p className={styles.small}>Short of a colour? There is a bag for all.</p>
+        )}
       </div>
       <div>
         <h2>Tools</h2>
@@ -91,8 +101,24 @@ export function YouNeed({ build, estimate, wool, tools, reader, isAlone }: YouNe
 /** What a kitchen scale does not show is said as that. */
 const SHOWN_BY_SCALES_G = 0.05;
 
+interface WoolLine {
+  readonly fibreId: string;
+  readonly amount: string;
+  readonly more: string;
+}
+
+const takenLines = ({ fibres }: PatternEstimate): WoolLine[] =>
+  fibres.map(({ fibreId, total }) => ({ fibreId, amount: amountWords(total), more: '' }));
+
+const packedLines = ({ wool, scaleStepG }: Packed): WoolLine[] =>
+  wool.map((own) => ({
+    fibreId: own.fibreId,
+    amount: packedWoolWords(own, scaleStepG),
+    more: own.ifNeededG > 0 ? `${showWeighed(own.ifNeededG, scaleStepG)} of it only if needed` : '',
+  }));
+
 const amountWords = ({ likelyG, unknownCount }: TotalMass): string => {
-  if (unknownCount > 0) return 'as needed';
+  if (unknownCount > 0) return likelyG > 0 ? `at least ${showGrams(likelyG)}` : 'amount unknown';
   return likelyG < SHOWN_BY_SCALES_G ? `under ${SHOWN_BY_SCALES_G} g` : `about ${showGrams(likelyG)}`;
 };
 

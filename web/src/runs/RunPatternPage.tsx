@@ -1,29 +1,34 @@
 import {
   type Designs,
   type Make,
+  type OpenedRun,
   patternOfPack,
   patternsOfRun,
-  revisionsOfRun,
   type RunInput,
   seatName,
   seatsOf,
   showLengths,
+  woolInPacks,
 } from '@lanakit/core';
 import { ranges } from '@lanakit/core/papers';
 import { choiceWords, sizedWords } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
-import { useRevisionsById, useRun, useWool } from '../api/resources.ts';
-import { Reading, type Sheet } from '../reading/Reading.tsx';
+import { useRun } from '../api/resources.ts';
+import { type Packed, Reading, type Sheet } from '../reading/Reading.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
 import { counted } from '../words/show.ts';
+import { runInputOf } from './useRunDraft.ts';
+import { type InForce, useRunPlan } from './useRunPlan.ts';
 
 interface ToRead {
   readonly make: Make;
   readonly build: Sheet['build'];
   readonly isLeftHanded: boolean;
+  /** Seats or boxes it is for; none: only what is spare. */
+  readonly numbers: readonly number[];
   /** Whose it is, and how often it is printed. */
   readonly whose: string;
 }
@@ -34,48 +39,64 @@ interface ToRead {
  */
 export function RunPatternPage() {
   const { id = '' } = useParams();
+  const { data, error } = useRun(id);
+  if (error instanceof ApiProblem && error.problem.status === 404) return <NotFound />;
+  return data ? <OfRun run={data} /> : <Loading error={error} />;
+}
+
+function OfRun({ run }: { run: OpenedRun }) {
   const [params] = useSearchParams();
   const [pack, design] = [params.get('pack'), Number(params.get('design'))];
-  const { data: run, error } = useRun(id);
-  const input = run ? (run.frozen?.input ?? run) : null;
-  const ids = useMemo(() => (input ? revisionsOfRun(input) : []), [input]);
-  const revisions = useRevisionsById(ids);
-  const shelf = useWool();
-  const sheets = useMemo(() => {
-    if (!input || !revisions.data) return null;
-    const designs = new Map(revisions.data.map((own) => [own.id, own.document]));
-    const numbers = new Map(revisions.data.map((own) => [own.id, own.number]));
-    const found = pack === null ? allOf(designs, input) : oneOf(designs, input, Number(pack), design);
-    return found.map((own, at) => ({
-      ...sheetOf(own, at, numbers.get(own.make.revisionId)),
-      isAlone: input.kind === 'kits',
-    }));
-  }, [input, revisions.data, pack, design]);
-  if ((error instanceof ApiProblem && error.problem.status === 404) || sheets?.length === 0)
-    return <NotFound />;
-  if (!sheets || !input || !shelf.isReady) {
-    return <Loading error={error ?? revisions.error ?? shelf.error} />;
-  }
+  const asked = useMemo(() => runInputOf(run), [run]);
+  const runPlan = useRunPlan(run.id, asked, run.frozen);
+  if (runPlan.kind !== 'plan')
+    return <Loading error={runPlan.kind === 'loading' ? runPlan.error : undefined} />;
+  const { input, revisions, wool } = runPlan;
+  const designs = new Map([...revisions].map(([id, { document }]) => [id, document]));
+  const found = pack === null ? allOf(designs, input) : oneOf(designs, input, Number(pack), design);
+  if (found.length === 0) return <NotFound />;
+  const sheets = found.map((own, at) => ({
+    ...sheetOf(own, at, revisions.get(own.make.revisionId)?.number),
+    isAlone: input.kind === 'kits',
+    packed: packedFor(own, runPlan),
+  }));
   return (
     <Reading
       sheets={sheets}
-      wool={shelf.wool}
+      wool={wool}
       usualReader="kit"
-      back={<Link to={`/runs/${id}`}>← {input.name}</Link>}
+      back={<Link to={`/runs/${run.id}`}>← {run.name}</Link>}
     />
   );
 }
 
+/** What the bags of a sheet hold, as they are weighed out. */
+function packedFor({ make, numbers }: ToRead, { plan, groups, input }: InForce): Packed {
+  return {
+    wool: woolInPacks(plan, groups, make, numbers),
+    scaleStepG: input.scaleStepG,
+    hasSpareBag: plan.bags.some(({ holds }) => holds.kind === 'spare-bag'),
+    hasLaidOut: groups.some(({ isOpen, seats }) => isOpen && seats.some((own) => numbers.includes(own))),
+  };
+}
+
 const allOf = (designs: Designs, input: RunInput): ToRead[] =>
-  patternsOfRun(designs, input).map(({ numbers, copies, ...own }) => ({
+  patternsOfRun(designs, input).map(({ copies, ...own }) => ({
     ...own,
-    whose: `${counted(copies, 'copy', 'copies')}: ${forWhom(input, numbers, copies)}`,
+    whose: `${counted(copies, 'copy', 'copies')}: ${forWhom(input, own.numbers, copies)}`,
   }));
 
 function oneOf(designs: Designs, input: RunInput, number: number, design: number): ToRead[] {
   const found = patternOfPack(designs, input, number, design);
   return found
-    ? [{ ...found, isLeftHanded: found.seat?.isLeftHanded ?? false, whose: forWhom(input, [number], 1) }]
+    ? [
+        {
+          ...found,
+          isLeftHanded: found.seat?.isLeftHanded ?? false,
+          numbers: [number],
+          whose: forWhom(input, [number], 1),
+        },
+      ]
     : [];
 }
 

@@ -36,6 +36,18 @@ export function showMinutes(minutes: number): string {
   return `${hours} h ${String(whole % 60).padStart(2, '0')}`;
 }
 
+/** Minutes of many things, of which some are unknown: then only at least so many. */
+export function showKnownMinutes({
+  known,
+  unknownCount,
+}: {
+  readonly known: number;
+  readonly unknownCount: number;
+}): string {
+  if (unknownCount === 0) return showMinutes(known);
+  return known > 0 ? `at least ${showMinutes(known)}` : 'time unknown';
+}
+
 /** Money without a currency: the studio's own. */
 export const showMoney = (minor: number): string => (minor / 100).toFixed(2);
 
