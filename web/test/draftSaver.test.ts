@@ -25,6 +25,8 @@ class World implements SaverWorld<string> {
   keep = (copy: Versioned<string>) => {
     this.kept = copy;
   };
+  hasRoom = true;
+  isKept = () => this.hasRoom;
   drop = () => {
     this.kept = null;
   };
@@ -35,7 +37,11 @@ class World implements SaverWorld<string> {
     };
   };
   nowMs = () => 42;
-  onState = (state: SaveState<string>) => void this.states.push(state.kind);
+  full: boolean | null = null;
+  onState = (state: SaveState<string>) => {
+    this.states.push(state.kind);
+    if (state.kind === 'kept-here') this.full = !state.isKept;
+  };
 
   get last() {
     return this.states.at(-1);
@@ -153,4 +159,17 @@ test('leaving sends at once what was waiting for the clock', () => {
   saver.changed('pear');
   void saver.flush(true);
   expect(world.sent).toEqual([{ version: 1, document: 'pear' }]);
+});
+
+test('with no room in the browser it says so, and still sends', async () => {
+  world.hasRoom = false;
+  saver.changed('a long pattern');
+  world.tick();
+  await world.answer({ kind: 'unreachable' });
+  expect(world.last).toBe('kept-here');
+  expect(world.full).toBe(true);
+  world.tick();
+  expect(world.sent).toHaveLength(2);
+  await world.answer({ kind: 'saved', version: 2 });
+  expect(world.last).toBe('saved');
 });

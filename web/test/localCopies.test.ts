@@ -66,6 +66,32 @@ describe('a copy of what was typed', () => {
     jest.setSystemTime(NOW - 3_600_000);
     expect(takeUpCopy(SUBJECT)).toMatchObject(copy('from the future'));
   });
+  test('in a full browser is told apart from a kept one, throws nothing, and is kept once there is room', () => {
+    const setItem = tabs.local.setItem.bind(tabs.local);
+    tabs.local.setItem = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+    const copies = copyKeeper<{ title: string }>(SUBJECT);
+    copies.keep(copy('too long'));
+    copies.now();
+    expect([copies.isKept(), takeUpCopy(SUBJECT)]).toEqual([false, null]);
+    tabs.local.setItem = setItem;
+    copies.keep(copy('shorter'));
+    copies.now();
+    expect([copies.isKept(), takeUpCopy(SUBJECT)]).toMatchObject([true, copy('shorter')]);
+  });
+  test('another tab’s that does not fit a second time stays where it was', () => {
+    keepCopy(SUBJECT, copy('left behind'));
+    asAnotherTab();
+    sessionStorage.setItem('lanakit.tab', 'other');
+    tabs.local.setItem = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+    jest.setSystemTime(NOW + 60_000);
+    expect(takeUpCopy(SUBJECT)).toMatchObject(copy('left behind'));
+    expect(keys()).toHaveLength(1);
+    expect(takeUpCopy(SUBJECT)).toMatchObject(copy('left behind'));
+  });
   test('one’s own comes before what another tab left', () => {
     keepCopy(SUBJECT, copy('left behind'));
     asAnotherTab();

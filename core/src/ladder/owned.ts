@@ -1,4 +1,5 @@
 import { feelOf, finenessOf, isOfSort, type Needle, type NeedleWanted } from '../needles/index.ts';
+import { byCodePoint } from '../units/index.ts';
 import { compareStrength, judgeNeedle, type Verdict } from './judge.ts';
 import { factsOfNeedle, factsOfWanted } from './needleFacts.ts';
 import { STRENGTHS, type NeedleRuleId } from './rules.ts';
@@ -52,7 +53,7 @@ function bestOf(
         b.marks - a.marks ||
         a.off - b.off ||
         (b.needle.onHand ?? 0) - (a.needle.onHand ?? 0) ||
-        a.needle.id.localeCompare(b.needle.id),
+        byCodePoint(a.needle.id, b.needle.id),
     );
   const [first] = ranked;
   if (!first) throw new Error('there is no needle to choose from');

@@ -1,6 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { discriminated, strict } from '../schema/discriminated.ts';
 import { oneOf, orUnknown } from '../schema/oneOf.ts';
+import { byCodePoint } from '../units/index.ts';
 import { PROFILES, type NeedleInput } from './needle.ts';
 
 /** Sizes of those who use no numbers, coarse to fine. They are relative: one maker’s fine is another’s ordinary. */
@@ -55,7 +56,7 @@ export const finenessOf = (wanted: NeedleWanted): number =>
 
 /** Coarse before fine; of one gauge in the order of their keys. */
 export const byFineness = (a: NeedleWanted, b: NeedleWanted): number =>
-  finenessOf(a) - finenessOf(b) || wantedKey(a).localeCompare(wantedKey(b));
+  finenessOf(a) - finenessOf(b) || byCodePoint(wantedKey(a), wantedKey(b));
 
 /** Each sort once, coarse to fine. */
 export function distinctNeedles(all: readonly NeedleWanted[]): NeedleWanted[] {

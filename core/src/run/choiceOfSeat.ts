@@ -46,10 +46,13 @@ export const undecidedSeats = (pattern: Pattern, run: Pick<RunInput, 'seats' | '
     ? seatsOf(run).filter((seat) => choiceOfSeat(pattern, seat).kind !== 'chosen').length
     : 0;
 
-/** What tells whether two choices make the same: every option’s value, the colourway, the swaps. */
+/**
+ * What tells whether two choices make the same: every option’s value, the colourway, the swaps. Bought runs keep it, so
+ * that its order is this one, in whatever language the machine is.
+ */
 export const choicesKey = (pattern: Pattern, choices: Choices): string =>
   JSON.stringify([
-    Object.entries(valuesOf(pattern, choices)).sort(([a], [b]) => a.localeCompare(b)),
+    Object.entries(valuesOf(pattern, choices)).sort(([a], [b]) => a.localeCompare(b, 'en')),
     choices.colourwayId,
     [...choices.swapIds].sort(),
   ]);

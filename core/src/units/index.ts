@@ -12,3 +12,4 @@ export {
   showSizesMm,
   showTypedLength,
 } from './showLength.ts';
+export { byCodePoint } from './codePoints.ts';

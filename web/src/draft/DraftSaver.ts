@@ -17,8 +17,8 @@ export type SaveState<T> =
   | { readonly kind: 'saved'; readonly atMs: number | null }
   | { readonly kind: 'unsaved' }
   | { readonly kind: 'saving' }
-  /** The server does not answer; the work is kept in this browser and sent when it is back. */
-  | { readonly kind: 'kept-here' }
+  /** The server does not answer; the work is kept in this browser, if it has room, and sent when it is back. */
+  | { readonly kind: 'kept-here'; readonly isKept: boolean }
   | { readonly kind: 'refused'; readonly message: string; readonly problems: readonly Problem[] }
   | { readonly kind: 'conflict'; readonly theirs: Versioned<T> };
 
@@ -29,6 +29,8 @@ export interface SaverWorld<T> {
   readonly isSame: (a: T, b: T) => boolean;
   /** Keeps what has been typed and not yet acknowledged through a closed tab. */
   readonly keep: (copy: Versioned<T>) => void;
+  /** The browser had room for what it was told to keep. */
+  readonly isKept: () => boolean;
   readonly drop: () => void;
   /** Calls back after a while; returns how to cancel. */
   readonly schedule: (callback: () => void, ms: number) => () => void;
@@ -139,7 +141,7 @@ export class DraftSaver<T> {
       case 'refused':
         return this.#become(result);
       case 'unreachable':
-        this.#become({ kind: 'kept-here' });
+        this.#become({ kind: 'kept-here', isKept: this.#world.isKept() });
         return this.#sendAfter(RETRY_AFTER_MS);
     }
   }

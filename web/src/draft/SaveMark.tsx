@@ -11,7 +11,7 @@ export function SaveMark({ state }: { state: SaveState<unknown> }) {
 
 function toneOf(state: SaveState<unknown>): string {
   if (state.kind === 'saved' || state.kind === 'unsaved' || state.kind === 'saving') return 'quiet';
-  return state.kind === 'kept-here' ? 'amber' : 'red';
+  return state.kind === 'kept-here' && state.isKept ? 'amber' : 'red';
 }
 
 function wordsOf(state: SaveState<unknown>): string {
@@ -23,7 +23,9 @@ function wordsOf(state: SaveState<unknown>): string {
     case 'saving':
       return 'Saving…';
     case 'kept-here':
-      return 'Not reached: kept in this browser';
+      return state.isKept
+        ? 'Not reached: kept in this browser'
+        : 'Not reached, and no room here: leave this page open';
     case 'refused':
       return state.problems.length > 0 ? 'Not saved: something to mend' : `Not saved. ${state.message}`;
     case 'conflict':

@@ -21,10 +21,23 @@ function tabId(): string {
 
 const keyOf = (subject: string): string => `${PREFIX}${subject}.${tabId()}`;
 
-/** @param subject what it is a copy of, such as `patterns/ID` */
-export function keepCopy<T>(subject: string, copy: Versioned<T>): void {
+/**
+ * @param subject what it is a copy of, such as `patterns/ID`
+ * @returns false where the browser has no room for it, or forbids it: it is then only on this page
+ */
+export function keepCopy<T>(subject: string, copy: Versioned<T>): boolean {
   const stored: StoredCopy<T> = { ...copy, keptAtMs: Date.now() };
-  localStorage.setItem(keyOf(subject), JSON.stringify(stored));
+  return write(keyOf(subject), JSON.stringify(stored));
+}
+
+function write(key: string, text: string): boolean {
+  try {
+    localStorage.setItem(key, text);
+    return true;
+  } catch {
+    // Full, or forbidden: what is typed still goes to the server.
+    return false;
+  }
 }
 
 /** How long a key may wait for its local copy: a long pattern takes some milliseconds to write out. */
@@ -37,10 +50,11 @@ const KEEP_WITHIN_MS = 120;
 export function copyKeeper<T>(subject: string) {
   let waiting: Versioned<T> | null = null;
   let timer: ReturnType<typeof setTimeout> | null = null;
+  let isKept = true;
   const now = () => {
     if (timer !== null) clearTimeout(timer);
     timer = null;
-    if (waiting !== null) keepCopy(subject, waiting);
+    if (waiting !== null) isKept = keepCopy(subject, waiting);
     waiting = null;
   };
   return {
@@ -50,6 +64,8 @@ export function copyKeeper<T>(subject: string) {
     },
     /** Writes out what waits. */
     now,
+    /** The newest that was written out is safe through a closed tab. */
+    isKept: () => isKept,
     drop: () => {
       waiting = null;
       now();
@@ -70,8 +86,8 @@ export function takeUpCopy<T>(subject: string): Versioned<T> | null {
     if (!key.startsWith(`${PREFIX}${subject}.`)) continue;
     const left = read<T>(key);
     if (!left || isFresh(left)) continue;
-    localStorage.removeItem(key);
-    localStorage.setItem(keyOf(subject), JSON.stringify(left));
+    // Its new place first: where there is no room for it, it stays where it is.
+    if (write(keyOf(subject), JSON.stringify(left))) localStorage.removeItem(key);
     return left;
   }
   return null;

@@ -44,6 +44,7 @@ export function useSaver<T>(stored: Versioned<T>, savable: Savable<T>): SaverHan
       check: savable.check,
       isSame: savable.isSame,
       keep: copies.keep,
+      isKept: copies.isKept,
       drop: copies.drop,
       schedule: (callback, ms) => {
         const timer = setTimeout(callback, ms);
@@ -62,9 +63,16 @@ export function useSaver<T>(stored: Versioned<T>, savable: Savable<T>): SaverHan
       copies.now();
       void made.flush(true);
     };
+    /** Nowhere but on this page: the browser asks before it goes. */
+    const warn = (event: BeforeUnloadEvent) => {
+      copies.now();
+      if (!copies.isKept() && !made.isSettled) event.preventDefault();
+    };
+    window.addEventListener('beforeunload', warn);
     window.addEventListener('pagehide', leave);
     document.addEventListener('visibilitychange', copies.now);
     return () => {
+      window.removeEventListener('beforeunload', warn);
       window.removeEventListener('pagehide', leave);
       document.removeEventListener('visibilitychange', copies.now);
       leave();
