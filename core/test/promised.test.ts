@@ -21,6 +21,7 @@ import {
   type Pattern,
   type RunInput,
   type ThingPromise,
+  wantedKey,
   type Wool,
 } from '../src/index.ts';
 import { classOf, duo, kitsOf } from './support/coast.ts';
@@ -199,6 +200,8 @@ describe('one arithmetic of needles', () => {
     };
     expect(boxOf([])).toEqual([[byGauge(36, null), 2], [byGauge(38, 'triangular'), 1]]);
     expect(boxOf(['36'])).toEqual([[byGauge(38, 'triangular'), 1]]);
+    // As it is shown: the one needle of both designs, left out once.
+    expect(boxOf([wantedKey(byGauge(38, 'triangular'))])).toEqual([[byGauge(36, null), 2]]);
     expect(classOf().kind).toBe('class');
   });
 }); // prettier-ignore

@@ -22,17 +22,25 @@ export interface NeedlesInBox {
  * What a box of everything holds of needles, as the ladder has them in the hand: of each needle as many as the design that
  * wants most, but for those its maker leaves out. A class lends its own.
  */
-export function needlesOfBox({ recipe, makes }: PackGroup, needles: readonly Needle[]): NeedlesInBox[] {
+export function needlesOfBox(group: PackGroup, needles: readonly Needle[]): NeedlesInBox[] {
+  return needlesOffered(group)
+    .filter(({ wanted }) => group.recipe?.needlesLeftOut.includes(wantedKey(wanted)) === false)
+    .map((own) => ({ ...own, needle: mostOf(own.wanted, needles) }));
+}
+
+/** The same before its maker leaves any out; nothing where the box is no box of everything. */
+export function needlesOffered({
+  recipe,
+  makes,
+}: Pick<PackGroup, 'recipe' | 'makes'>): Pick<NeedlesInBox, 'wanted' | 'count'>[] {
   if (recipe?.form !== 'full') return [];
   const counts = new Map<string, { wanted: NeedleWanted; count: number }>();
   for (const { wanted, count } of makes.flatMap(({ build }) => needleCounts(build))) {
     const key = wantedKey(wanted);
-    if (recipe.needlesLeftOut.includes(key)) continue;
     counts.set(key, { wanted, count: Math.max(count, counts.get(key)?.count ?? 0) });
   }
   // Two designs may ask for one gauge, one of them whatever its profile: that is one needle.
-  const merged = onePerNeedle([...counts.values()]);
-  return merged.map((own) => ({ ...own, needle: mostOf(own.wanted, needles) }));
+  return onePerNeedle([...counts.values()]);
 }
 
 /** Sorts that one needle serves, as one: a gauge of any profile goes with one of the same gauge that has one. */

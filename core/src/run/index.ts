@@ -63,7 +63,13 @@ export {
   type RunKind,
   type RunState,
 } from './run.ts';
-export { needlesOfBox, needlesOfBoxes, type BoxNeedles, type NeedlesInBox } from './boxNeedles.ts';
+export {
+  needlesOfBox,
+  needlesOfBoxes,
+  needlesOffered,
+  type BoxNeedles,
+  type NeedlesInBox,
+} from './boxNeedles.ts';
 export { packsOf, type Pack } from './packList.ts';
 export { checkRights, neededPermission, rightsOfRun, type RunRights } from './rightsOfRun.ts';
 export {

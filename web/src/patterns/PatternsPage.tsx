@@ -90,11 +90,14 @@ function PatternLine({ pattern: { id, document, revision }, wool }: { pattern: S
         </span>
         <span className={styles.fact}>
           <b>
-            {estimate.total.unknownCount > 0 ? 'at least ' : '≈ '}
-            {showGrams(estimate.total.likelyG)}
+            {estimate.uses.length === 0
+              ? 'no wool yet'
+              : `${estimate.total.unknownCount > 0 ? 'at least' : '≈'} ${showGrams(estimate.total.likelyG)}`}
           </b>
           <span className="quiet small">
-            {estimate.total.unknownCount > 0 ? 'one make' : showRange(estimate.total)}
+            {estimate.total.unknownCount > 0 || estimate.uses.length === 0
+              ? 'one make'
+              : showRange(estimate.total)}
           </span>
         </span>
         <span className={styles.fact}>

@@ -41,6 +41,8 @@ export interface Sheet {
 export interface Packed {
   readonly wool: readonly PackedWool[];
   readonly scaleStepG: number;
+  /** Makes that the wool of one pack is for. */
+  readonly copies: number;
   readonly hasSpareBag: boolean;
   /** Colours of what is not chosen yet lie out for them. */
   readonly hasLaidOut: boolean;

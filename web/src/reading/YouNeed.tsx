@@ -42,7 +42,7 @@ export function YouNeed({ build, estimate, wool, tools, reader, isAlone, packed 
                 <span>
                   {fibre?.name}{' '}
                   {fibre && <span className={styles.small}>{PREPARATION_WORDS[fibre.preparation]}</span>}
-                  {more !== '' && <span className={styles.small}> {more}</span>}
+                  {more !== '' && <span className={styles.small}>, {more}</span>}
                 </span>
                 <b>{amount}</b>
               </li>
@@ -73,6 +73,9 @@ export function YouNeed({ build, estimate, wool, tools, reader, isAlone, packed 
             );
           })}
         </ul>
+        {packed && packed.copies > 1 && (
+          <p className={styles.small}>Wool for all {packed.copies} of them; everything else for one.</p>
+        )}
         {packed?.hasLaidOut === true && (
           <p className={styles.small}>What you choose lies out on the table.</p>
         )}

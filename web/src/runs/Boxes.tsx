@@ -5,11 +5,14 @@ import {
   type BoxRecipe,
   checkRun,
   type Designs,
+  needlesOffered,
   NO_CHOICES,
+  packGroups,
   RUN_BOUNDS,
+  wantedKey,
 } from '@lanakit/core';
-import { BOX_FORM_WORDS, problemWords } from '@lanakit/core/words';
-import { Button, Input, Select } from 'antd';
+import { BOX_FORM_WORDS, problemWords, wantedName } from '@lanakit/core/words';
+import { Button, Checkbox, Input, Select } from 'antd';
 import { nanoid } from 'nanoid';
 import type { ReactNode } from 'react';
 import { type RevisionName, useFindings } from '../api/resources.ts';
@@ -48,6 +51,7 @@ export function Boxes({ runId, draft, revisions, designs }: BoxesProps) {
     });
   };
   const first = revisions[0];
+  const groups = packGroups(designs, draft.input);
   return (
     <>
       <div className={styles.heading}>
@@ -68,6 +72,7 @@ export function Boxes({ runId, draft, revisions, designs }: BoxesProps) {
           revisions={revisions}
           designs={designs}
           problemAt={(field) => problemAt(`/recipes/${at}/${field}`)}
+          needles={groups.filter((own) => own.recipe?.id === recipe.id).flatMap(needlesOffered)}
           canRemove={recipes.length > 1}
           patternLink={(place) =>
             recipe.boxes > 0 && (
@@ -98,6 +103,8 @@ interface BoxFieldsProps {
   revisions: readonly RevisionName[];
   designs: Designs;
   problemAt: (field: string) => string | null;
+  /** Sorts that a box of everything may give away. */
+  needles: ReturnType<typeof needlesOffered>;
   canRemove: boolean;
   /** To the pattern of one of its designs, by its place among those that are known. */
   patternLink: (place: number) => ReactNode;
@@ -106,7 +113,8 @@ interface BoxFieldsProps {
 }
 
 function BoxFields(props: BoxFieldsProps) {
-  const { recipe, revisions, designs, problemAt, canRemove, patternLink, onChange, onRemove } = props;
+  const { recipe, revisions, designs, problemAt, needles, canRemove, patternLink, onChange, onRemove } =
+    props;
   const { designs: own } = recipe;
   const setDesign = (at: number, more: Partial<BoxRecipe['designs'][number]>) =>
     onChange({ designs: own.map((design, index) => (index === at ? { ...design, ...more } : design)) });
@@ -228,8 +236,42 @@ function BoxFields(props: BoxFieldsProps) {
           </Button>
         )}
       </div>
+      <GivenNeedles recipe={recipe} needles={needles} onChange={onChange} />
       <Packaging recipe={recipe} onChange={onChange} />
     </section>
+  );
+}
+
+/** Needles that whoever opens the box keeps; what is left out they need at hand, and the card says so. */
+function GivenNeedles({
+  recipe,
+  needles,
+  onChange,
+}: Pick<BoxFieldsProps, 'recipe' | 'needles' | 'onChange'>) {
+  if (needles.length === 0) return null;
+  const out = new Set(recipe.needlesLeftOut);
+  return (
+    <fieldset className={styles.needles}>
+      <legend className="small quiet">Needles in the box</legend>
+      {needles.map(({ wanted, count }) => {
+        const key = wantedKey(wanted);
+        return (
+          <Checkbox
+            key={key}
+            checked={!out.has(key)}
+            onChange={(event) =>
+              onChange({
+                needlesLeftOut: event.target.checked
+                  ? recipe.needlesLeftOut.filter((own) => own !== key)
+                  : [...recipe.needlesLeftOut, key],
+              })
+            }
+          >
+            {count} × {wantedName(wanted)}
+          </Checkbox>
+        );
+      })}
+    </fieldset>
   );
 }
 

@@ -75,6 +75,7 @@ function packedFor({ make, numbers }: ToRead, { plan, groups, input }: InForce):
   return {
     wool: woolInPacks(plan, groups, make, numbers),
     scaleStepG: input.scaleStepG,
+    copies: make.copies,
     hasSpareBag: plan.bags.some(({ holds }) => holds.kind === 'spare-bag'),
     hasLaidOut: groups.some(({ isOpen, seats }) => isOpen && seats.some((own) => numbers.includes(own))),
   };
