@@ -9,6 +9,7 @@ import {
   inDrawingOrder,
   isSamePlan,
   leftHandedSteps,
+  OWN_RIGHTS,
   mirrored,
   packsOf,
   planInOrder,
@@ -136,6 +137,14 @@ describe('states', () => {
 describe('whose design it is', () => {
   const with_ = (rights: Partial<Rights>): Map<string, Pattern> =>
     new Map([['bird-1', { ...bird, rights: { ...bird.rights, origin: 'learned', from: 'a neighbour', credit: 'after a neighbour', ...rights } }]]);
+  const LEARNED: Rights = { origin: 'learned', from: 'a book', permissions: [], credit: '' };
+  const outlined = (rights: Rights) =>
+    new Map([['bird-1', { ...bird, parts: bird.parts.map((part) => ({ ...part, outlineRights: rights })) }]]);
+  const pictured = (isShown: boolean) => {
+    const pictures = [{ id: 'p', name: 'wing', alt: '', rights: LEARNED }];
+    const steps = bird.steps.map((step, at) => (at === 0 && isShown ? { ...step, pictures: [{ id: 'own', pictureId: 'p', caption: '' }] } : step));
+    return new Map([['bird-1', { ...bird, pictures, steps }]]);
+  };
   const granted = (what: 'teach' | 'sell-kits') => with_({ permissions: [{ what, state: 'granted', date: null, conditions: 'with credit' }] });
   test.each([
     ['one’s own', coastDesigns, classOf(), []],
@@ -144,12 +153,17 @@ describe('whose design it is', () => {
     ['may be taught, not sold as a kit', granted('teach'), kitsOf([duo({ designs: [{ revisionId: 'bird-1', copies: 1, choices: chosen(null) }] })]), ['/rightsReason']],
     ['a reason is written down', with_({}), classOf({ rightsReason: 'they said yes on the telephone' }), []],
     ['a reason of blanks is none', with_({}), classOf({ rightsReason: '  ' }), ['/rightsReason']],
+    ['nor is a dot', with_({}), classOf({ rightsReason: ' . – ' }), ['/rightsReason']],
+    ['an outline that is somebody’s', outlined(LEARNED), classOf(), ['/rightsReason']],
+    ['an outline of one’s own', outlined(OWN_RIGHTS), classOf(), []],
+    ['a picture that a step shows', pictured(true), classOf(), ['/rightsReason']],
+    ['a picture that no step shows', pictured(false), classOf(), []],
   ])('%s', (_name, designs, run, pointers) => {
     expect(checkRights(run, designs).map(({ pointer }) => pointer)).toEqual(pointers);
   });
   test('what is allowed is told with its conditions and credit', () => {
     expect(rightsOfRun(classOf(), granted('teach'))).toEqual([
-      { revisionId: 'bird-1', title: 'Bird', what: 'teach', state: 'granted', conditions: 'with credit', credit: 'after a neighbour' },
+      { revisionId: 'bird-1', subject: 'design', title: 'Bird', what: 'teach', state: 'granted', conditions: 'with credit', credit: 'after a neighbour' },
     ]);
   });
 }); // prettier-ignore

@@ -71,7 +71,13 @@ export {
   type NeedlesInBox,
 } from './boxNeedles.ts';
 export { packsOf, type Pack } from './packList.ts';
-export { checkRights, neededPermission, rightsOfRun, type RunRights } from './rightsOfRun.ts';
+export {
+  checkRights,
+  neededPermission,
+  rightsOfRun,
+  type RightsSubject,
+  type RunRights,
+} from './rightsOfRun.ts';
 export {
   allMarks,
   changesOfFibre,

@@ -1,4 +1,10 @@
-import { permissionState, type PermissionState, type Permitted } from '../pattern/index.ts';
+import {
+  permissionState,
+  type Pattern,
+  type PermissionState,
+  type Permitted,
+  type Rights,
+} from '../pattern/index.ts';
 import type { Problem } from '../problems/index.ts';
 import type { Designs } from './packGroups.ts';
 import { revisionsOfRun, type RunInput } from './run.ts';
@@ -7,9 +13,14 @@ import { revisionsOfRun, type RunInput } from './run.ts';
 export const neededPermission = ({ kind }: Pick<RunInput, 'kind'>): Permitted =>
   kind === 'class' ? 'teach' : 'sell-kits';
 
+/** What of a pattern somebody may have a right in. */
+export type RightsSubject = 'design' | 'outline' | 'picture';
+
 /** A design, picture or outline of a run that is somebody else’s, and what is known of the permission. */
 export interface RunRights {
   readonly revisionId: string;
+  readonly subject: RightsSubject;
+  /** Of the design; of an outline the part, of a picture its name. */
   readonly title: string;
   readonly what: Permitted;
   readonly state: PermissionState;
@@ -17,30 +28,56 @@ export interface RunRights {
   readonly credit: string;
 }
 
-/** Designs of a run that are not the maker’s own. */
+/** Everything of a run that is not the maker’s own: its designs, the outlines cut after, the pictures that are shown. */
 export function rightsOfRun(run: RunInput, designs: Designs): RunRights[] {
   const what = neededPermission(run);
   return revisionsOfRun(run).flatMap((revisionId) => {
     const pattern = designs.get(revisionId);
-    if (!pattern || pattern.rights.origin === 'own') return [];
-    const { rights, title } = pattern;
-    return [
-      {
+    return (pattern ? rightsIn(pattern) : [])
+      .filter(({ rights }) => rights.origin !== 'own')
+      .map(({ subject, title, rights }) => ({
         revisionId,
+        subject,
         title,
         what,
         state: permissionState(rights, what),
         conditions: rights.permissions.find((permission) => permission.what === what)?.conditions ?? '',
         credit: rights.credit,
-      },
-    ];
+      }));
   });
 }
+
+interface Righted {
+  readonly subject: RightsSubject;
+  readonly title: string;
+  readonly rights: Rights;
+}
+
+/** Pictures that no step shows are not handed out. */
+function rightsIn({ title, rights, parts, pictures, steps }: Pattern): Righted[] {
+  const shown = new Set(steps.flatMap((step) => step.pictures.map(({ pictureId }) => pictureId)));
+  return [
+    { subject: 'design', title, rights },
+    ...parts.flatMap(({ name, outlineRights }): Righted[] =>
+      outlineRights ? [{ subject: 'outline', title: `${title}, ${name}`, rights: outlineRights }] : [],
+    ),
+    ...pictures
+      .filter(({ id }) => shown.has(id))
+      .map((picture): Righted => ({
+        subject: 'picture',
+        title: `${title}, ${picture.name}`,
+        rights: picture.rights,
+      })),
+  ];
+}
+
+/** A word at least: a dot or a dash tells nobody later why it went on. */
+const isReason = (text: string): boolean => /\p{L}{2,}/u.test(text);
 
 /** What stands in the way of a run: a permission that was not given, and no reason written down to go on without. */
 export function checkRights(run: RunInput, designs: Designs): Problem[] {
   const open = rightsOfRun(run, designs).filter(({ state }) => state !== 'granted');
-  if (open.length === 0 || run.rightsReason.trim() !== '') return [];
+  if (open.length === 0 || isReason(run.rightsReason)) return [];
   return [
     {
       code: 'permission_missing',

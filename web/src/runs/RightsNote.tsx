@@ -1,4 +1,4 @@
-import { checkRights, type Designs, rightsOfRun, type RunInput } from '@lanakit/core';
+import { checkRights, type Designs, type RightsSubject, rightsOfRun, type RunInput } from '@lanakit/core';
 import { PERMISSION_STATE_WORDS, PERMITTED_WORDS, problemWords } from '@lanakit/core/words';
 import { Input } from 'antd';
 import { Field } from '../fields/Field.tsx';
@@ -9,6 +9,12 @@ interface RightsNoteProps {
   onChange: (change: Partial<RunInput>) => void;
 }
 
+const SUBJECT_WORDS: Readonly<Record<RightsSubject, string>> = {
+  design: '',
+  outline: 'The outline of ',
+  picture: 'The picture in ',
+};
+
 /** Whose design it is, where it is not one’s own; without a permission a reason is asked for. */
 export function RightsNote({ input, designs, onChange }: RightsNoteProps) {
   const rights = rightsOfRun(input, designs);
@@ -17,8 +23,12 @@ export function RightsNote({ input, designs, onChange }: RightsNoteProps) {
   const [problem] = checkRights(input, designs);
   return (
     <div role="group" aria-label="Whose design it is">
-      {rights.map(({ revisionId, title, what, state, conditions, credit }) => (
-        <p key={revisionId} className={state === 'granted' ? 'small quiet' : 'small red'}>
+      {rights.map(({ revisionId, subject, title, what, state, conditions, credit }) => (
+        <p
+          key={`${revisionId} ${subject} ${title}`}
+          className={state === 'granted' ? 'small quiet' : 'small red'}
+        >
+          {SUBJECT_WORDS[subject]}
           {title}, permission to {PERMITTED_WORDS[what]}: {PERMISSION_STATE_WORDS[state]}
           {conditions !== '' && `, ${conditions}`}. {credit !== '' && `Printed: ${credit}`}
         </p>
