@@ -38,13 +38,18 @@ export function readPatternFile(bytes: Buffer, newId: () => string): ReadFile {
 
 function readText(bytes: Buffer): string {
   if (bytes.length > LARGEST_TEXT) throw new HttpProblem('file_not_read', { reason: 'too long' });
+  const text = decoded(bytes);
+  if (text === null || text.includes('\0')) throw new HttpProblem('file_not_read', { reason: 'not text' });
+  if (text.trim() === '') throw new HttpProblem('file_not_read', { reason: 'no text' });
+  return text;
+}
+
+/** Null: these bytes are no UTF-8. */
+function decoded(bytes: Buffer): string | null {
   try {
-    const text = new TextDecoder('utf-8', { fatal: true }).decode(bytes);
-    if (text.trim() === '' || text.includes('\0'))
-      throw new HttpProblem('file_not_read', { reason: 'no text' });
-    return text;
+    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
   } catch {
-    throw new HttpProblem('file_not_read', { reason: 'not text' });
+    return null;
   }
 }
 

@@ -187,6 +187,21 @@ describe('stock is the sum of movements', () => {
     await count([{ itemId: fibre.id, lotId: null, amount: 3 }]).expect(422);
     await count([{ itemId: bead.id, lotId: fibre.lots[0]?.id, amount: 3 }]).expect(422);
   });
+  test('two lots, one entered late: the ledger goes by its days', async () => {
+    const fibre = await addFibre(studio);
+    const lotId = fibre.lots[0]?.id ?? '';
+    const enter = studio.db.prepare(
+      "INSERT INTO movement (item_id, lot_id, amount_milli, reason, note, at) VALUES (?, ?, 1000, 'received', ?, ?)",
+    );
+    for (const [note, at] of [
+      ['second', '2031-02-02T10:00:00.000Z'],
+      ['first', '2031-02-01T10:00:00.000Z'],
+      ['third', '2031-02-03T10:00:00.000Z'],
+    ])
+      enter.run(fibre.id, lotId, note, at);
+    const told = (await getItems<Movement>(`/stock/movements/${fibre.id}`)).map(({ note }) => note);
+    expect(told.slice(0, 3)).toEqual(['third', 'second', 'first']);
+  });
   test('what came and went stands in the ledger, the newest first', async () => {
     const fibre = await addFibre(studio);
     const lotId = fibre.lots[0]?.id ?? '';

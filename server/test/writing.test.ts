@@ -368,6 +368,15 @@ describe('pattern files', () => {
       ['Coat it.', 'coat'],
     ]);
   });
+  test.each([
+    ['bytes that are no text', Buffer.from([0xff, 0xfe, 0x00, 0x81]), 'not text'],
+    ['a nought among letters', Buffer.from('a\0b'), 'not text'],
+    ['nothing', Buffer.alloc(0), 'no text'],
+    ['only blanks', Buffer.from(' \n\t'), 'no text'],
+  ])('%s is told as what it is', async (_name, bytes, reason) => {
+    const { body } = await upload('/pattern-files', bytes).expect(422);
+    expect(body).toMatchObject({ code: 'file_not_read', reason });
+  });
   const zip = (entries: Record<string, Uint8Array>) => Buffer.from(zipSync(entries));
   const pattern = strToU8(JSON.stringify(blankPattern('x')));
   test.each<[name: string, bytes: Buffer, status: number, code: string]>([

@@ -76,7 +76,7 @@ export function stockQueries(db: Db) {
     Omit<Movement, 'amount'> & { amountMilli: number }
   >(`
     SELECT id, item_id AS itemId, lot_id AS lotId, amount_milli AS amountMilli, reason, note, at
-    FROM movement WHERE item_id = @itemId ORDER BY id DESC LIMIT @limit`);
+    FROM movement WHERE item_id = @itemId ORDER BY at DESC, id DESC LIMIT @limit`);
   const sumAll = db.prepare<[], SumRow>(SUMS(''));
   const sumOne = db.prepare<[string], SumRow>(SUMS('WHERE item_id = ?'));
   const sumHere = db.prepare<{ itemId: string; lotId: string | null }, { onHandMilli: number | null }>(

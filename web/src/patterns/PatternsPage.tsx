@@ -33,8 +33,7 @@ export function PatternsPage() {
         <div>
           <h1>Patterns</h1>
           <p className="quiet">
-            {hasMore ? `the newest ${patterns.length}` : counted(patterns.length, 'figure')}, the last changed
-            first
+            {countWords(patterns.length, hasMore)}
             {isArchive && ', put away'}
           </p>
           <p className={styles.ways}>
@@ -66,6 +65,12 @@ export function PatternsPage() {
       )}
     </main>
   );
+}
+
+function countWords(count: number, hasMore: boolean): string {
+  if (count === 0) return 'none yet';
+  const figures = hasMore ? `the newest ${count}` : counted(count, 'figure');
+  return count === 1 ? figures : `${figures}, the last changed first`;
 }
 
 function PatternLine({ pattern: { id, document, revision }, wool }: { pattern: StoredPattern; wool: Wool }) {
