@@ -1,6 +1,8 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import {
   checkPattern,
+  defaultBuild,
+  estimatePattern,
   missingForPublishing,
   type Pattern,
   resolveBuild,
@@ -47,6 +49,19 @@ describe('the five figures of the demo, as published', () => {
       ]);
       expect(upgradePattern(figure)).toBe(figure);
     }
+  });
+  test('take as long as their author timed them: steps of techniques too are timed whole', () => {
+    const wool = shelfOf(studio.deps.store);
+    const minutes = figures.map((figure) => [
+      figure.title,
+      Math.round(estimatePattern(defaultBuild(figure), wool).minutes.known),
+    ]);
+    expect(Object.fromEntries(minutes)).toMatchObject({
+      'Tide-pool octopus': 4 * 60 + 18,
+      'Harbour puffin': 4 * 60 + 27,
+      'Pear with two leaves': 98,
+      'Balloon mobile': 3 * 60 + 19,
+    });
   });
   test('leave nothing for a reader to stumble over', () => {
     const wool = shelfOf(studio.deps.store);

@@ -2,6 +2,8 @@ import { blankTechniqueStep, OWN_RIGHTS, type TechniqueInput, type TechniqueStep
 
 const step = (text: string, more: Partial<TechniqueStep>): TechniqueStep => ({
   ...blankTechniqueStep(),
+  // As the demo's author timed them: a whole step, however often it is repeated.
+  areMinutesEach: false,
   text,
   ...more,
 });
