@@ -374,8 +374,8 @@ describe('pattern files', () => {
     ['nothing', Buffer.alloc(0), 'no text'],
     ['only blanks', Buffer.from(' \n\t'), 'no text'],
   ])('%s is told as what it is', async (_name, bytes, reason) => {
-    const { body } = await upload('/pattern-files', bytes).expect(422);
-    expect(body).toMatchObject({ code: 'file_not_read', reason });
+    const answer = await upload('/pattern-files', bytes).expect(422);
+    expect(answer.body).toMatchObject({ code: 'file_not_read', reason });
   });
   const zip = (entries: Record<string, Uint8Array>) => Buffer.from(zipSync(entries));
   const pattern = strToU8(JSON.stringify(blankPattern('x')));
