@@ -206,7 +206,7 @@ describe('ranges are the author’s', () => {
     ['15 g over 60 cm: it cannot be', grams(15), tops(600), true],
   ])('%s', (_name, amount, also, isOff) => {
     const pattern = stated(amount, [also]);
-    expect(useOf(pattern).otherStatements).toMatchObject([{ form: 'tops', isOff }]);
+    expect(useOf(pattern).otherStatements).toMatchObject([{ at: 0, form: 'tops', isOff }]);
     const codes = warningsOf(estimatePattern(pattern, WOOL), WOOL.fibres, pattern).map(({ code }) => code);
     expect(codes.includes('statements_differ')).toBe(isOff);
   });

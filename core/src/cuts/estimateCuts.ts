@@ -1,7 +1,7 @@
 import { findingMassG, type Finding } from '../finding/index.ts';
 import type { Cut, Pattern } from '../pattern/index.ts';
 import { runMm, type Solid } from '../shapes/index.ts';
-import { MM_PER_INCH, type Length, type LengthUnit } from '../units/index.ts';
+import { MM_PER_INCH, toMm, type Length, type LengthUnit } from '../units/index.ts';
 import {
   bindingLength,
   cordLength,
@@ -86,7 +86,7 @@ function exactCut(cut: Cut, solids: ReadonlyMap<string, Solid>, finding: Finding
       return tubePanel(cut);
     case 'panel':
       return cut.length && cut.width
-        ? { kind: 'piece', lengthMm: mmOf(cut.length), widthMm: mmOf(cut.width) }
+        ? { kind: 'piece', lengthMm: toMm(cut.length), widthMm: toMm(cut.width) }
         : null;
     default: {
       const lengthMm = lengthOf(cut, solids, finding);
@@ -102,7 +102,7 @@ function lengthOf(
 ): number | null {
   switch (cut.kind) {
     case 'length':
-      return cut.length && mmOf(cut.length);
+      return cut.length && toMm(cut.length);
     case 'wire': {
       const wireMm = finding?.measure.by === 'length' ? finding.measure.diameterMm : null;
       return wireLength(cut, wireMm, (partId) => {
@@ -121,8 +121,6 @@ function lengthOf(
   }
 }
 
-const mmOf = ({ value, unit }: Length): number => (unit === 'mm' ? value : value * MM_PER_INCH);
-
 /** To whole steps of the pattern’s unit. */
 function roundedUp(mm: number, unit: LengthUnit): Length {
   const inUnit = unit === 'mm' ? mm : mm / MM_PER_INCH;
@@ -132,8 +130,8 @@ function roundedUp(mm: number, unit: LengthUnit): Length {
 
 const cutOf = (exact: ExactCut, length: Length, width: Length | null): ExactCut =>
   exact.kind === 'length' || width === null
-    ? { kind: 'length', lengthMm: mmOf(length) }
-    : { kind: 'piece', lengthMm: mmOf(length), widthMm: mmOf(width) };
+    ? { kind: 'length', lengthMm: toMm(length) }
+    : { kind: 'piece', lengthMm: toMm(length), widthMm: toMm(width) };
 
 /** Metres or cm²; null where the finding is not cut that way. */
 function stockOf(cut: ExactCut, { measure }: Finding, count: number): number | null {

@@ -19,6 +19,7 @@ export {
   GAUGE_OF_FEEL,
   NeedleWanted,
   oneProfileEach,
+  serves,
   WantedByFeel,
   WantedByGauge,
   wantedKey,

@@ -73,6 +73,11 @@ export const byGauge = (
   profile,
 });
 
+/** Whether a needle of one sort does where another is asked for: the same, or its gauge where any profile will do. */
+export const serves = (given: NeedleWanted, asked: NeedleWanted): boolean =>
+  wantedKey(given) === wantedKey(asked) ||
+  (given.by === 'gauge' && asked.by === 'gauge' && asked.profile === null && given.gauge === asked.gauge);
+
 /** Where any needle of a gauge will do, and one with a profile is in the hand anyway, that one does. */
 export function oneProfileEach(needles: readonly (NeedleWanted | null)[]): (NeedleWanted | null)[] {
   const first = new Map<number, NeedleWanted>();

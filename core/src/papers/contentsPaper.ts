@@ -1,5 +1,5 @@
-import { needleName } from '../needles/index.ts';
-import type { FibrePortion } from '../portions/index.ts';
+import { needleName, serves } from '../needles/index.ts';
+import { isIfNeededBag, type FibrePortion } from '../portions/index.ts';
 import { findingsOfPack, isEasilyLost, needlesOfBox, type PackGroup, type RunInput } from '../run/index.ts';
 import type { Caution } from '../pattern/index.ts';
 import {
@@ -76,7 +76,7 @@ function woolRows(group: PackGroup, source: PaperSource): PaperRow[] {
   };
   const known = (own?.fibres ?? []).map((portion) => {
     const fibre = wool.fibres.get(portion.fibreId);
-    const isOnlyIfNeeded = portion.bag.endsWith('if-needed');
+    const isOnlyIfNeeded = isIfNeededBag(portion.bag);
     return row(
       [
         bagName(portion.bag),
@@ -130,11 +130,9 @@ function findingRows(group: PackGroup, { toPack, wool, input }: PaperSource): Pa
         finding && isEasilyLost(finding) ? 'inner bag' : 'findings',
         finding?.name ?? 'a finding',
         pieces.length > 0 ? piecesLine(pieces) : amountOf(finding, amount),
-        pieces.length > 0
-          ? pieceNames(pieces)
-          : spare > 0
-            ? `and ${amountOf(finding, spare)} to lose`
-            : designsOf(findingId),
+        [pieceNames(pieces), designsOf(findingId), spare > 0 ? `and ${amountOf(finding, spare)} to lose` : '']
+          .filter((words) => words !== '')
+          .join(', '),
       ]);
     });
 }
@@ -153,9 +151,9 @@ function needleRows(group: PackGroup, { needles }: PaperSource): PaperRow[] {
 
 /** What is not in it and has to be at hand, every tool of it: needles too, but for those a full box gives. */
 function atHandLine(group: PackGroup, { needles }: PaperSource): string {
-  const given = new Set(needlesOfBox(group, needles).map(({ wanted }) => wantedName(wanted)));
+  const given = needlesOfBox(group, needles).map(({ wanted }) => wanted);
   const needs = needsOfGroup(group).filter(
-    ({ isNeedle, name }) => !isNeedle || (group.recipe !== null && !given.has(name)),
+    ({ wanted }) => wanted === null || (group.recipe !== null && !given.some((own) => serves(own, wanted))),
   );
   return needs.length === 0
     ? ''

@@ -1,4 +1,4 @@
-import { needleName } from '../needles/index.ts';
+import { needleName, type NeedleWanted } from '../needles/index.ts';
 import type { Provision } from '../tools/index.ts';
 import { needsOf } from '../writing/index.ts';
 import {
@@ -222,6 +222,7 @@ export function needsOfGroup({ makes }: PackGroup): GroupNeed[] {
       name: needName(need),
       per: need.per,
       isNeedle: need.what.is === 'needle',
+      wanted: need.what.is === 'needle' ? need.what.wanted : null,
       alone: Math.max(before?.alone ?? 0, need.count),
       perPerson: Math.max(before?.perPerson ?? 0, need.perPerson),
       count: Math.max(before?.count ?? 0, need.what.is === 'needle' ? need.perPerson : need.count),
@@ -231,6 +232,8 @@ export function needsOfGroup({ makes }: PackGroup): GroupNeed[] {
 }
 
 export interface GroupNeed extends PersonalNeed {
+  /** Of a needle, its sort. */
+  readonly wanted: NeedleWanted | null;
   readonly per: Provision;
   /** By who makes it alone. */
   readonly alone: number;

@@ -73,18 +73,19 @@ export function roomPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'
 }
 
 /** Tools of everybody, each multiplied by those it is for, and held against the shelf where it is there by that name. */
-function toolSection({ toPack, input, tools }: PaperSource, tables: number): PaperSection[] {
-  const seats = seatsOf(input).length;
-  const needs = new Map<string, { name: string; per: Provision; count: number }>();
-  for (const group of toPack.groups) {
+function toolSection({ toPack, tools }: PaperSource, tables: number): PaperSection[] {
+  const needs = new Map<string, { name: string; per: Provision; total: number }>();
+  for (const group of toPack.groups.filter(({ sample }) => !sample)) {
     for (const { name, per, isNeedle, alone } of needsOfGroup(group)) {
       if (isNeedle) continue;
-      needs.set(name, { name, per, count: Math.max(needs.get(name)?.count ?? 0, alone) });
+      const before = needs.get(name)?.total ?? 0;
+      // Each has their own; what is shared is there once for all who want it, as many as whoever wants most.
+      const shared = alone * (per === 'table' ? tables : 1);
+      const total = per === 'person' ? before + alone * group.seats.length : Math.max(before, shared);
+      needs.set(name, { name, per, total });
     }
   }
-  const timesOf = (per: Provision) => (per === 'person' ? seats : per === 'table' ? tables : 1);
-  const rows = [...needs.values()].map(({ name, per, count }) => {
-    const total = count * timesOf(per);
+  const rows = [...needs.values()].map(({ name, per, total }) => {
     const shelf = toolNamed(name, tools);
     const onHand = shelf === null ? 'not on the shelf' : (shelf.onHand ?? 'not counted').toString();
     const short = shelf?.onHand == null ? '' : String(Math.max(0, total - shelf.onHand) || '–');
@@ -100,13 +101,19 @@ function toolSection({ toPack, input, tools }: PaperSource, tables: number): Pap
       ];
 }
 
-/** The tool of the shelf that is called so: one name holds the other. */
+/** Words of a name as they are compared: whole ones, whether one or several are meant. */
+const wordsOf = (name: string): string[] =>
+  (name.toLowerCase().match(/\p{L}+/gu) ?? []).map((word) => word.replace(/s$/, ''));
+
+/** The tool of the shelf that is called so: every word asked for is in its name, or its name, of two words or more, in what is asked. */
 function toolNamed(name: string, tools: readonly Tool[]): Tool | null {
-  const wanted = name.trim().toLowerCase().replace(/s$/, '');
-  return (
-    tools.find((tool) => {
-      const own = tool.name.trim().toLowerCase();
-      return !tool.archived && (own.includes(wanted) || wanted.includes(own.replace(/s$/, '')));
-    }) ?? null
-  );
+  const asked = wordsOf(name);
+  const isCalled = (tool: Tool) => {
+    const own = wordsOf(tool.name);
+    return (
+      asked.every((word) => own.includes(word)) ||
+      (own.length > 1 && own.every((word) => asked.includes(word)))
+    );
+  };
+  return tools.find((tool) => !tool.archived && isCalled(tool)) ?? null;
 }

@@ -49,6 +49,9 @@ export const IF_NEEDED_BAG = plain('if-needed', 9000);
 export const UNDECIDED_BAG = plain('undecided', 9500);
 export const SPARE_BAG = plain('spare-bag', 9900);
 
+/** Whether what lies in it is only for who finds their wool wanting: in a box each design may have one of its own. */
+export const isIfNeededBag = (key: string): boolean => key.endsWith(IF_NEEDED_BAG.key);
+
 /** One use of wool, and the bag it goes into. */
 export interface BaggedUse {
   readonly use: UseEstimate;

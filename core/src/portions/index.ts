@@ -2,6 +2,7 @@ export { apportion } from './apportion.ts';
 export {
   FIGURE_BAG,
   IF_NEEDED_BAG,
+  isIfNeededBag,
   JOINS_BAG,
   SMALLEST_BAG_G,
   SPARE_BAG,

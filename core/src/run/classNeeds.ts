@@ -3,6 +3,7 @@ import {
   NEED_SIGMA,
   type ClassNeeds,
   type MakerKind,
+  isIfNeededBag,
   type NeededFibre,
   type RunPortions,
   type Take,
@@ -70,7 +71,7 @@ function takesOf(
     const likelyG = estimate?.fibres.find((own) => own.fibreId === fibreId)?.total.likelyG ?? 0;
     if (likelyG <= 0) return [];
     const packedG = portions
-      .filter((portion) => portion.fibreId === fibreId && !portion.bag.endsWith('if-needed'))
+      .filter((portion) => portion.fibreId === fibreId && !isIfNeededBag(portion.bag))
       .reduce((sum, { packG, exactG }) => sum + (packG ?? exactG), 0);
     return [{ at, likelyG, packedG }];
   });

@@ -54,6 +54,7 @@ export {
   sparesOf,
   RANGE_ENDS,
   TO_BAG_FRACTION,
+  packsOver,
   usualTerms,
   WANTED_CHANCE,
   WANTED_CHANCE_OF_BOX,

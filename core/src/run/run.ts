@@ -195,6 +195,15 @@ export const runOfToday = (kept: Partial<RunInput>): RunInput =>
   }) as RunInput;
 
 /** Spare packs of a class, however they are said. */
+/** What is packed over seats or boxes: spares as they are said, and half-made samples, which are the rest. */
+export function packsOver(
+  run: Pick<RunInput, 'seats' | 'sparePacks' | 'spareFraction' | 'demonstrations'>,
+  packs: number,
+): { readonly spares: number; readonly samples: number } {
+  const spares = sparesOf(run);
+  return { spares, samples: Math.max(0, packs - run.seats - spares - run.demonstrations) };
+}
+
 export const sparesOf = ({
   seats,
   sparePacks,

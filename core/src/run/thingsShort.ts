@@ -4,7 +4,13 @@ import type { StockUnit } from '../stock/index.ts';
 import type { Wool } from '../wool/index.ts';
 import { needlesOfBoxes } from './boxNeedles.ts';
 import { findingsOfRun, findingsTaken, type SpareTerms } from './findingsOfRun.ts';
-import { promiseOf, type ThingPromise, type ThingPromises, type TooLarge } from './thingStock.ts';
+import {
+  addPromises,
+  promiseOf,
+  type ThingPromise,
+  type ThingPromises,
+  type TooLarge,
+} from './thingStock.ts';
 import type { ToPack } from './toPack.ts';
 
 /** A finding or a sort of needle that a run wants more of than is there for it. */
@@ -85,10 +91,7 @@ export function thingsTaken(
   { findings, needles }: Pick<ThingSources, 'findings' | 'needles'>,
 ): ThingPromises {
   const taken = new Map<string, ThingPromise>();
-  const add = (itemId: string, own: ThingPromise) => {
-    const before = promiseOf(taken, itemId);
-    taken.set(itemId, { amount: before.amount + own.amount, pieces: [...before.pieces, ...own.pieces] });
-  };
+  const add = (itemId: string, own: ThingPromise) => addPromises(taken, new Map([[itemId, own]]));
   for (const { findingId, total, pieces } of findingsTaken(toPack, findings, terms)) {
     add(findingId, { amount: total, pieces });
   }

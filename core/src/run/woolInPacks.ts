@@ -1,4 +1,4 @@
-import type { FibrePortion, PortionPlan } from '../portions/index.ts';
+import { isIfNeededBag, type FibrePortion, type PortionPlan } from '../portions/index.ts';
 import { makeKey, type Make, type PackGroup } from './packGroups.ts';
 
 /** What of one colour is packed for one design, from the pack with the least of it to the one with the most. */
@@ -72,7 +72,7 @@ function woolOfMake(plan: PortionPlan, makeAt: number): Map<string, Held> {
     const lines = portion.lines.filter((line) => line.makeAt === makeAt);
     if (lines.length === 0) continue;
     const massG = gramsOf(portion, makeAt);
-    const isIfNeeded = portion.bag.endsWith('if-needed');
+    const isIfNeeded = isIfNeededBag(portion.bag);
     add(portion.fibreId, { massG, ifNeededG: isIfNeeded ? massG : 0, unknownCount: 0 });
   }
   for (const unknown of plan.unknowns) {

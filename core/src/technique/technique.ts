@@ -56,7 +56,8 @@ export interface Technique extends TechniqueInput {
   readonly version: number;
 }
 
-const STEP_KEYS = Object.keys(TechniqueStep.properties) as (keyof TechniqueStep)[];
+/** What a technique says of a step; the rest is the pattern’s own. */
+export const STEP_KEYS = Object.keys(TechniqueStep.properties) as (keyof TechniqueStep)[];
 
 export const blankTechniqueStep = (): TechniqueStep =>
   Object.fromEntries(STEP_KEYS.map((key) => [key, BLANK_STEP[key]])) as TechniqueStep;

@@ -1,5 +1,5 @@
 import { BLANK_STEP, type Pattern, type Step, type TechniqueUse } from '../pattern/index.ts';
-import { fillIn, type Technique, type TechniqueStep } from './technique.ts';
+import { fillIn, STEP_KEYS, type Technique, type TechniqueStep } from './technique.ts';
 
 const valuesOf = (technique: Technique, use: TechniqueUse): Map<string, string> =>
   new Map([
@@ -102,36 +102,8 @@ export function techniqueChanges(
 
 /** Alike in what a technique says; where it stands and what it is shown with is the pattern’s own. */
 function isSameStep(a: Step, b: Step): boolean {
-  const said = ({
-    text,
-    act,
-    stage,
-    place,
-    needle,
-    holder,
-    stroke,
-    depth,
-    cue,
-    minutes,
-    areMinutesEach,
-    waiting,
-    checks,
-  }: Step) =>
-    JSON.stringify([
-      text,
-      act,
-      stage,
-      place,
-      needle,
-      holder,
-      stroke,
-      depth,
-      cue,
-      minutes,
-      areMinutesEach,
-      waiting,
-      checks,
-    ]);
+  const said = (step: Step) =>
+    JSON.stringify(STEP_KEYS.filter((key) => key !== 'cautions').map((key) => step[key]));
   return said(a) === said(b);
 }
 

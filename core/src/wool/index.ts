@@ -56,5 +56,6 @@ export {
   type UseEstimate,
   type WoolRole,
 } from './useEstimate.ts';
-export { LEAST_PART_MM, warningsOf, type EngineWarning, type GPerMRange } from './warnings.ts';
+export { LEAST_PART_MM, warningsOf, type EngineWarning } from './warnings.ts';
+export type { GPerMRange } from './linearWarnings.ts';
 export { onlyFibres, woolOnShelf, type FibreLookup, type Wool } from './wool.ts';

@@ -302,7 +302,16 @@ function comparisonOf({ calculated, use }: UseWorking, settled: Settled): Compar
 }
 
 /** Two statements of one amount that are further apart than this contradict each other, as a lot and its weighing do. */
-export const CONTRADICTION = 1.15;
+const CONTRADICTION = 1.15;
+
+interface Said {
+  readonly low: number;
+  readonly high: number;
+}
+
+/** Two statements in one unit that no hand could both make true. */
+export const contradict = (a: Said, b: Said): boolean =>
+  a.low > b.high * CONTRADICTION || a.high * CONTRADICTION < b.low;
 
 /** Everything else its author states of the same amount, held against the one that counts. */
 const otherStatements = (
@@ -313,6 +322,6 @@ const otherStatements = (
     const amount = use.alsoSaid[at];
     if (!amount || stated.kind !== 'known') return [];
     const { lowG, highG } = stated.range ?? { lowG: stated.massG, highG: stated.massG };
-    const isOff = lowG > counted.highG * CONTRADICTION || highG * CONTRADICTION < counted.lowG;
-    return [{ form: amount.form, lowG, highG, isOff }];
+    const isOff = contradict({ low: lowG, high: highG }, { low: counted.lowG, high: counted.highG });
+    return [{ at, form: amount.form, lowG, highG, isOff }];
   });

@@ -39,6 +39,8 @@ export interface Comparison {
 
 /** Another statement of the same amount of one piece, in grams. */
 export interface OtherStatement {
+  /** Its place among what else is said: two may have one form. */
+  readonly at: number;
   readonly form: AmountForm;
   readonly lowG: number;
   readonly highG: number;

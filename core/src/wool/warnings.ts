@@ -1,9 +1,9 @@
 import { type Fibre, fibreNumber, tooSmallFor } from '../fibre/index.ts';
 import { acrossMm } from '../shapes/index.ts';
 import { hairBeyondStaple } from './hair.ts';
-import { isWool, type AmountForm, type Pattern, type WoolUse } from '../pattern/index.ts';
-import { toMm } from '../units/index.ts';
-import { CONTRADICTION } from './resolveAmounts.ts';
+import type { AmountForm, Pattern } from '../pattern/index.ts';
+import { heldBySurface } from './heldBySurface.ts';
+import { linearWarnings, type LinearWarning } from './linearWarnings.ts';
 import type { PatternEstimate } from './estimatePattern.ts';
 import type { PartEstimate } from './partEstimate.ts';
 import type { FibreLookup } from './wool.ts';
@@ -44,14 +44,7 @@ export type EngineWarning = { readonly partId: string } & (
       readonly lowG: number;
       readonly highG: number;
     }
-  /** Grams over a length here, and over another length there, of the same tops. */
-  | {
-      readonly code: 'linear_differs';
-      readonly useId: string;
-      readonly fibreId: string;
-      readonly first: GPerMRange;
-      readonly other: GPerMRange;
-    }
+  | LinearWarning
   | {
       readonly code: 'stated_off';
       readonly useId: string;
@@ -59,12 +52,6 @@ export type EngineWarning = { readonly partId: string } & (
       readonly calculatedG: number;
     }
 );
-
-/** Grams per metre that two statements of one use imply. */
-export interface GPerMRange {
-  readonly lowGPerM: number;
-  readonly highGPerM: number;
-}
 
 /** What to look at in a pattern that can be made as it stands. */
 export function warningsOf(
@@ -111,76 +98,6 @@ export function warningsOf(
     ]),
     ...linearWarnings(pattern),
   ];
-}
-
-/** One use of which grams and a length of tops are both said tells what a metre of them weighs; two may disagree. */
-function linearWarnings({ parts }: Pick<Pattern, 'parts'>): EngineWarning[] {
-  const first = new Map<string, GPerMRange>();
-  return parts.flatMap((part) =>
-    part.uses.filter(isWool).flatMap((use): EngineWarning[] => {
-      const own = gPerMOf(use);
-      if (!own || use.fibreId === null) return [];
-      const before = first.get(use.fibreId);
-      if (!before) {
-        first.set(use.fibreId, own);
-        return [];
-      }
-      const isOff =
-        own.lowGPerM > before.highGPerM * CONTRADICTION || own.highGPerM * CONTRADICTION < before.lowGPerM;
-      return isOff
-        ? [
-            {
-              code: 'linear_differs',
-              partId: part.id,
-              useId: use.id,
-              fibreId: use.fibreId,
-              first: own,
-              other: before,
-            },
-          ]
-        : [];
-    }),
-  );
-}
-
-function gPerMOf({ amount, alsoSaid }: WoolUse): GPerMRange | null {
-  const said = [...(amount ? [amount] : []), ...alsoSaid];
-  const grams = said.find((one) => one.form === 'grams');
-  const tops = said.find((one) => one.form === 'tops');
-  if (grams?.form !== 'grams' || tops?.form !== 'tops' || grams.massG === null || !tops.length) return null;
-  const [shortM, longM] = [tops.length, tops.highLength ?? tops.length].map((size) => toMm(size) / 1000);
-  const [lowG, highG] = [grams.massG, Math.max(grams.massG, grams.highG ?? 0)];
-  // The short length goes with the low weight, as both are read from the same hand.
-  const ends = [(lowG * tops.ways) / (shortM ?? 1), (highG * tops.ways) / (longM ?? 1)];
-  return { lowGPerM: Math.min(...ends), highGPerM: Math.max(...ends) };
-}
-
-const SHEETS = new Set<Fibre['preparation']>(['felt', 'pre-felt']);
-
-/** Parts felted onto a sheet, on a template or in place on the figure: what holds them lets them be finer. */
-function heldBySurface(
-  { parts, joins, steps }: Pick<Pattern, 'parts' | 'joins' | 'steps'>,
-  fibres: FibreLookup,
-): Set<string> {
-  const isSheet = (partId: string): boolean => {
-    const core = parts.find(({ id }) => id === partId)?.uses.find(({ role }) => role === 'core');
-    const fibre = core && 'fibreId' in core ? fibres.get(core.fibreId ?? '') : undefined;
-    return fibre !== undefined && SHEETS.has(fibre.preparation);
-  };
-  const isHeldIn = (partId: string): boolean => {
-    const made = steps.filter(
-      ({ act, partIds }) => partIds.includes(partId) && (act.kind === 'make' || act.kind === 'felt'),
-    );
-    return made.length > 0 && made.every(({ place }) => place === 'in-place' || place === 'on-template');
-  };
-  return new Set(
-    parts
-      .map(({ id }) => id)
-      .filter(
-        (id) =>
-          isSheet(id) || isHeldIn(id) || joins.some(({ partId, ontoId }) => partId === id && isSheet(ontoId)),
-      ),
-  );
 }
 
 function layerWarnings({ partId, working: { layers } }: PartEstimate): EngineWarning[] {

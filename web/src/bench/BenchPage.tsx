@@ -1,4 +1,4 @@
-import { type Bench, type BenchRun, isOffShelf, type NamedShort, sparesOf, type Wool } from '@lanakit/core';
+import { type Bench, type BenchRun, isOffShelf, type NamedShort, packsOver, type Wool } from '@lanakit/core';
 import { findingAmount, joinWords, problemWords, RUN_STATE_WORDS } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
@@ -80,8 +80,7 @@ function RunsAhead({ bench, wool }: { bench: Bench; wool: Wool }) {
 /** What lies on the table for it: seats or boxes, and what is over them, each by its own name. */
 function packsWords(run: BenchRun['run'], packs: number): string {
   const isKits = run.kind === 'kits';
-  const spares = sparesOf(run);
-  const samples = packs - run.seats - spares - run.demonstrations;
+  const { spares, samples } = packsOver(run, packs);
   return joinWords([
     counted(run.seats, isKits ? 'box' : 'seat', isKits ? 'boxes' : 'seats'),
     ...(spares > 0 ? [counted(spares, 'spare')] : []),
@@ -91,14 +90,11 @@ function packsWords(run: BenchRun['run'], packs: number): string {
 }
 
 /** `24 × Bead eye 4 mm short`; what cannot be counted says why. */
-const shortWords = ({ name, unit, short, itemId }: NamedShort): string =>
-  itemId === null
-    ? `${short ?? ''} × ${name} short: none on the shelf`
-    : short === null
-      ? `${name} not counted`
-      : unit === 'piece'
-        ? `${findingAmount(short, unit)} × ${name} short`
-        : `${findingAmount(short, unit)} ${name} short`;
+function shortWords({ name, unit, short, itemId }: NamedShort): string {
+  if (short === null) return itemId === null ? `${name}: none on the shelf` : `${name} not counted`;
+  const words = `${findingAmount(short, unit)} ${unit === 'piece' ? '× ' : ''}${name} short`;
+  return itemId === null ? `${words}: none on the shelf` : words;
+}
 
 /** Things that are named as short; the others are counted. */
 const SHORT_SHOWN = 3;

@@ -22,7 +22,7 @@ export function AlsoSaid({ use, own, onChange, onCount }: AlsoSaidProps) {
   return (
     <>
       {alsoSaid.map((other, at) => {
-        const held = others.find(({ form }) => form === other.form);
+        const held = others.find((own) => own.at === at);
         const without = alsoSaid.filter((_, index) => index !== at);
         return (
           <div key={at} className={styles.span12}>

@@ -25,7 +25,9 @@ const chanceWords = (chance: number): string =>
 const goodForWords = (oneChance: number): string =>
   oneChance > 0.95
     ? 'nearly everybody'
-    : `about ${Math.max(1, Math.round(oneChance * 10))} in 10 have enough`;
+    : oneChance < 0.05
+      ? 'hardly anybody has enough'
+      : `about ${Math.max(1, Math.round(oneChance * 10))} in 10 have enough`;
 
 type Terms = Pick<RunInput, 'wantedChance' | 'toBagFraction'>;
 

@@ -1,16 +1,7 @@
-import {
-  blankSpares,
-  type Finding,
-  fractionOf,
-  percentOf,
-  SPARE_RULE_KINDS,
-  type SpareRule,
-  spareRuleOf,
-} from '@lanakit/core';
-import { SPARE_RULE_WORDS, spareRuleWords } from '@lanakit/core/words';
+import { type Finding, type SpareRule, spareRuleOf } from '@lanakit/core';
+import { spareRuleWords } from '@lanakit/core/words';
 import { Button, Popover } from 'antd';
-import { Choice } from '../fields/Choice.tsx';
-import { NumberField } from '../fields/NumberField.tsx';
+import { SpareRuleFields } from '../fields/SpareRuleFields.tsx';
 import type { RunDraft } from './useRunDraft.ts';
 
 interface SpareFieldProps {
@@ -37,7 +28,7 @@ export function SpareField({ finding, spare, draft }: SpareFieldProps) {
       title={`Spares of ${finding.name}`}
       content={
         <div style={{ width: 260, display: 'grid', gap: 8 }}>
-          <SpareRuleFields rule={rule} onRule={set} />
+          <SpareRuleFields rule={rule} none={null} onRule={set} />
           {isOwn && (
             <Button size="small" onClick={() => set(null)}>
               As on the shelf
@@ -50,43 +41,5 @@ export function SpareField({ finding, spare, draft }: SpareFieldProps) {
         {spare}
       </Button>
     </Popover>
-  );
-}
-
-interface SpareRuleFieldsProps {
-  rule: SpareRule;
-  onRule: (rule: SpareRule) => void;
-}
-
-/** A rule for spares: its kind, and its number. */
-export function SpareRuleFields({ rule, onRule }: SpareRuleFieldsProps) {
-  return (
-    <>
-      <Choice
-        label="Spares"
-        value={rule.by}
-        words={SPARE_RULE_WORDS}
-        among={SPARE_RULE_KINDS}
-        onChoose={(by) => by && onRule(blankSpares(by))}
-      />
-      {rule.by === 'share' && (
-        <NumberField
-          label="Of what is used"
-          value={percentOf(rule.fraction)}
-          bounds={{ min: 1, max: 200 }}
-          suffix="%"
-          onValue={(percent) => onRule({ by: 'share', fraction: fractionOf(percent) })}
-        />
-      )}
-      {'count' in rule && (
-        <NumberField
-          label="How many"
-          value={rule.count}
-          bounds={{ min: 1, max: 500 }}
-          isWhole
-          onValue={(count) => onRule({ ...rule, count })}
-        />
-      )}
-    </>
   );
 }

@@ -1,9 +1,5 @@
 import {
   AMOUNT_BOUNDS,
-  blankSpares,
-  fractionOf,
-  percentOf,
-  SPARE_RULE_KINDS,
   BLANK_FINDING,
   blankMeasure,
   checkFinding,
@@ -15,14 +11,8 @@ import {
   findingMassG,
   unitOfFinding,
 } from '@lanakit/core';
-import {
-  FINDING_CAUTIONS,
-  FINDING_FLAG_WORDS,
-  MEASURED_BY_WORDS,
-  SPARE_RULE_WORDS,
-  UNIT_WORDS,
-} from '@lanakit/core/words';
-import { Choice } from '../fields/Choice.tsx';
+import { FINDING_CAUTIONS, FINDING_FLAG_WORDS, MEASURED_BY_WORDS, UNIT_WORDS } from '@lanakit/core/words';
+import { SpareRuleFields } from '../fields/SpareRuleFields.tsx';
 import { NumberField } from '../fields/NumberField.tsx';
 import { showGrams } from '../words/show.ts';
 import { CountField } from './CountField.tsx';
@@ -115,34 +105,11 @@ export function FindingPanel({
         </div>
         {input.measure.by === 'count' && (
           <div className={styles.two}>
-            <Choice
-              label="Spares"
-              value={input.spares?.by ?? null}
+            <SpareRuleFields
+              rule={input.spares}
               none="as is usual for its sort"
-              words={SPARE_RULE_WORDS}
-              among={SPARE_RULE_KINDS}
-              onChoose={(by) => set({ spares: by && blankSpares(by) })}
+              onRule={(spares) => set({ spares })}
             />
-            {input.spares && 'count' in input.spares && (
-              <NumberField
-                label="How many"
-                value={input.spares.count}
-                bounds={{ min: 1, max: 500 }}
-                isWhole
-                onValue={(count) =>
-                  set({ spares: input.spares && 'count' in input.spares ? { ...input.spares, count } : null })
-                }
-              />
-            )}
-            {input.spares?.by === 'share' && (
-              <NumberField
-                label="Of what is used"
-                value={percentOf(input.spares.fraction)}
-                bounds={{ min: 1, max: 200 }}
-                suffix="%"
-                onValue={(percent) => set({ spares: { by: 'share', fraction: fractionOf(percent) } })}
-              />
-            )}
           </div>
         )}
         <FlagsField
