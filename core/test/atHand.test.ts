@@ -46,8 +46,8 @@ describe('a needle serves', () => {
     [gauge(38, 'triangular'), gauge(38), true],
     [gauge(38), gauge(38, 'triangular'), false],
     [gauge(38), gauge(40), false],
-    [{ by: 'feel', feel: 'small' } as NeedleWanted, { by: 'feel', feel: 'small' } as NeedleWanted, true],
-    [{ by: 'feel', feel: 'small' } as NeedleWanted, gauge(40), false],
+    [{ by: 'feel', feel: 'small' }, { by: 'feel', feel: 'small' }, true],
+    [{ by: 'feel', feel: 'small' }, gauge(40), false],
   ])('%j for %j: %s', (given, asked, does) => {
     expect(serves(given, asked)).toBe(does);
   });
@@ -85,7 +85,7 @@ describe('what has to be at hand', () => {
 describe('tools of the room', () => {
   const steps = [cutting('c', 'Cut it with scissors')];
   const own = { ...withSteps(bird, steps), tools: [{ id: 't', needKey: null, name: 'bone folder', per: 'person' as const, count: 2, isLeftOut: false }] };
-  const tool = (name: string, onHand: number | null): Tool => ({ ...BLANK_TOOL, id: name, version: 1, name, onHand, peak: onHand ?? 0 }) as Tool;
+  const tool = (name: string, onHand: number | null): Tool => ({ ...BLANK_TOOL, id: name, version: 1, name, onHand, peak: onHand ?? 0 });
   const rowsOf = (tools: Tool[]) => {
     const roster = [{ ...blankSeat(2), choices: { values: {}, colourwayId: 'dusk', swapIds: [] } }];
     const source = sourceOf(classOf({ seats: 6, seatsPerTable: 4, roster }), new Map([['bird-1', own], ['pear-1', pear]]));
