@@ -42,7 +42,7 @@ const withSteps = (pattern: Pattern, steps: Step[]): Pattern => ({
 });
 
 describe('a needle serves', () => {
-  test.each([
+  test.each<[given: NeedleWanted, asked: NeedleWanted, does: boolean]>([
     [gauge(38, 'triangular'), gauge(38), true],
     [gauge(38), gauge(38, 'triangular'), false],
     [gauge(38), gauge(40), false],
