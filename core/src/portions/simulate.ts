@@ -14,9 +14,12 @@ export interface Simulated {
 /** Tries between two looks at whether to go on. */
 const CHUNK = 250;
 
+// Taken once: of the millions of draws of a class each would look them up anew.
+const { cos, exp, imul, log, PI, sqrt } = Math;
+
 /** A number of the standard normal distribution from two uniform ones (Box and Muller, 1958). */
 const normalFrom = (random: () => number): number =>
-  Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+  sqrt(-2 * log(1 - random())) * cos(2 * PI * random());
 
 /**
  * Makes a class many times, everybody straying by chance, and counts how often nobody was short.
@@ -58,12 +61,12 @@ function makeOnce({ fibres, makers, toleranceFraction }: ClassNeeds, random: () 
   const beyondG = fibres.map(() => 0);
   let [came, learners] = [0, 0];
   for (const { count, sigma, takes } of makers) {
-    const [handSigma, restSigma] = [sigma * Math.sqrt(HAND_SHARE), sigma * Math.sqrt(1 - HAND_SHARE)];
+    const [handSigma, restSigma] = [sigma * sqrt(HAND_SHARE), sigma * sqrt(1 - HAND_SHARE)];
     for (let maker = 0; maker < count; maker++) {
       const hand = handSigma * normalFrom(random);
       for (const { at, likelyG, packedG } of takes) {
         const ln = (offBy[at] ?? 0) + hand + restSigma * normalFrom(random);
-        const wantsG = (likelyG * Math.exp(ln)) / (1 + toleranceFraction);
+        const wantsG = (likelyG * exp(ln)) / (1 + toleranceFraction);
         learners += 1;
         if (wantsG <= packedG) continue;
         beyondG[at] = (beyondG[at] ?? 0) + wantsG - packedG;
@@ -78,7 +81,7 @@ function makeOnce({ fibres, makers, toleranceFraction }: ClassNeeds, random: () 
 export function seededRandom(seed: number): () => number {
   let state = seed >>> 0;
   return () => {
-    state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
+    state = (imul(state, 1664525) + 1013904223) >>> 0;
     return state / 2 ** 32;
   };
 }

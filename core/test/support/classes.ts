@@ -1,6 +1,9 @@
 import type { ClassNeeds } from '../../src/index.ts';
 import { gaussian } from './random.ts';
 
+// As in random.ts: taken once, for a class is drawn tens of thousands of times.
+const { exp, sqrt } = Math;
+
 interface Seats {
   readonly count: number;
   readonly sigma: number;
@@ -41,10 +44,11 @@ export function drawnShare(
     const off = fibres.map((own) => own.commonSigma * common + own.sharedSigma * draw());
     const missing = fibres.map(() => 0);
     for (const maker of makers) {
+      const [handSigma, restSigma] = [maker.sigma * sqrt(0.75), maker.sigma * sqrt(0.25)];
       for (let seat = 0; seat < maker.count; seat++) {
-        const hand = draw() * maker.sigma * Math.sqrt(0.75);
+        const hand = draw() * handSigma;
         for (const { at, likelyG, packedG } of maker.takes) {
-          const wants = likelyG * Math.exp((off[at] ?? 0) + hand + draw() * maker.sigma * Math.sqrt(0.25));
+          const wants = likelyG * exp((off[at] ?? 0) + hand + draw() * restSigma);
           takes += 1;
           if (wants <= packedG * (1 + toleranceFraction)) continue;
           came += 1;
