@@ -22,6 +22,8 @@ const common = {
 export default {
   // At the most: setting the first PDF loads fonts, and a machine may be held back.
   testTimeout: 60_000,
+  // Both cores: left to itself Jest keeps one of two for nothing.
+  maxWorkers: '100%',
   projects: ['core', 'server', 'web'].map((name) => ({
     ...common,
     displayName: name,

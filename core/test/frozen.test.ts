@@ -145,6 +145,11 @@ describe('whose design it is', () => {
     const steps = bird.steps.map((step, at) => (at === 0 && isShown ? { ...step, pictures: [{ id: 'own', pictureId: 'p', caption: '' }] } : step));
     return new Map([['bird-1', { ...bird, pictures, steps }]]);
   };
+  const withTechnique = (rights: Rights, isWritten: boolean) => {
+    const use = { id: 'u', techniqueId: 't', name: 'Rolled limb', version: 1, partIds: [], values: [], rights };
+    const steps = bird.steps.map((step, at) => (at === 0 && isWritten ? { ...step, technique: { useId: 'u', index: 0 } } : step));
+    return new Map([['bird-1', { ...bird, techniques: [use], steps }]]);
+  };
   const granted = (what: 'teach' | 'sell-kits') => with_({ permissions: [{ what, state: 'granted', date: null, conditions: 'with credit' }] });
   test.each([
     ['one’s own', coastDesigns, classOf(), []],
@@ -158,6 +163,9 @@ describe('whose design it is', () => {
     ['an outline of one’s own', outlined(OWN_RIGHTS), classOf(), []],
     ['a picture that a step shows', pictured(true), classOf(), ['/rightsReason']],
     ['a picture that no step shows', pictured(false), classOf(), []],
+    ['a technique that was learned', withTechnique(LEARNED, true), classOf(), ['/rightsReason']],
+    ['a technique of which no step is left', withTechnique(LEARNED, false), classOf(), []],
+    ['a technique of one’s own', withTechnique(OWN_RIGHTS, true), classOf(), []],
   ])('%s', (_name, designs, run, pointers) => {
     expect(checkRights(run, designs).map(({ pointer }) => pointer)).toEqual(pointers);
   });

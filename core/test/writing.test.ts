@@ -230,7 +230,10 @@ describe('techniques', () => {
       ['z', 'z'],
     ]);
     expect(written.steps[1]).toMatchObject({ partIds: ['leg'], technique: { useId: 'u', index: 0 } });
-    expect(written.techniques[0]).toMatchObject({ version: 1, credit: 'After the harbour class' });
+    expect(written.techniques[0]).toMatchObject({
+      version: 1,
+      rights: { credit: 'After the harbour class' },
+    });
   });
   test('a newer version is told step by step, own edits marked', () => {
     const edited = {

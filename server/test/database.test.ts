@@ -18,6 +18,8 @@ import {
   estimatePattern,
   type Fibre,
   missingForPublishing,
+  OWN_RIGHTS,
+  type Pattern,
   RunInput,
   WOOL_ROLES,
   woolOnShelf,
@@ -87,7 +89,14 @@ const BALL_OF_FIRST = JSON.stringify({
 });
 
 /** A document of the fourth format, as bare as one can be. */
-const BARE_FOURTH = JSON.stringify({ formatVersion: 4, parts: [], joins: [], steps: [], shared: [] });
+const BARE_FOURTH = JSON.stringify({
+  formatVersion: 4,
+  parts: [],
+  joins: [],
+  steps: [],
+  shared: [],
+  techniques: [],
+});
 
 describe('migrations', () => {
   test('a step that fails is undone whole, and the steps before it stand', () => {
@@ -167,6 +176,29 @@ describe('migrations', () => {
     expect(opened.db.pragma('foreign_key_check')).toEqual([]);
     expect(opened.db.pragma('foreign_keys', { simple: true })).toBe(1);
     expect(() => opened.db.exec(`INSERT INTO run_revision VALUES ('c', 'nowhere')`)).toThrow('FOREIGN KEY');
+    opened.db.close();
+  }); // prettier-ignore
+  test('a use of a technique takes the rights of the version it was written from; where that is not known, its credit alone', () => {
+    const dir = freshDir();
+    const old = new Database(join(dir, 'lanakit.sqlite'));
+    old.pragma('foreign_keys = ON');
+    migrate(old, MIGRATIONS.slice(0, 9));
+    const { showsBothUnits: _both, ...blank } = blankPattern('Ball');
+    const useOf = (id: string, techniqueId: string, credit: string) => ({ id, techniqueId, name: 'Limb', version: 2, partIds: [], values: [], credit });
+    const fifth = JSON.stringify({ ...blank, formatVersion: 5, techniques: [useOf('a', 't', 'after Ilse'), useOf('b', 'far', 'after Ilse'), useOf('c', 'far', '')] });
+    const learned = { ...OWN_RIGHTS, origin: 'learned', from: 'Ilse', credit: 'after Ilse' };
+    old.prepare(`INSERT INTO pattern (id, document, created_at, updated_at) VALUES ('p', ?, '2026-01-01', '2026-01-01')`).run(fifth);
+    old.prepare(`INSERT INTO revision (id, pattern_id, number, document, published_at) VALUES ('r', 'p', 1, ?, '2026-01-01')`).run(fifth);
+    old.exec(`INSERT INTO technique (id, created_at) VALUES ('t', '2026-01-01')`);
+    old.prepare(`INSERT INTO technique_version (technique_id, version, document, created_at) VALUES ('t', 2, ?, '2026-01-01')`).run(JSON.stringify({ name: 'Limb', rights: learned, steps: [] }));
+    old.close();
+    const opened = openDatabase(dir);
+    if (!opened.ok) throw new Error(opened.refusal.code);
+    const rightsIn = (document: Pattern | undefined) => document?.techniques.map(({ rights }) => [rights.origin, rights.from, rights.credit]);
+    const expected = [['learned', 'Ilse', 'after Ilse'], ['unknown', '', 'after Ilse'], ['own', '', '']];
+    expect(rightsIn(createStore(opened.db).patterns.find('p')?.document)).toEqual(expected);
+    expect(rightsIn(createStore(opened.db).patterns.findRevision('r')?.document)).toEqual(expected);
+    expect(() => opened.db.exec(`UPDATE revision SET number = 9`)).toThrow(/cannot be changed/);
     opened.db.close();
   }); // prettier-ignore
   test('a migration that leaves a name of nothing is undone whole', () => {

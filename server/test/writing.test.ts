@@ -320,7 +320,7 @@ describe('pattern files', () => {
     };
     const { file } = await readFile(JSON.stringify(second));
     expect(file.pattern).toMatchObject({
-      formatVersion: 5,
+      formatVersion: 6,
       level: 'practised',
       steps: [{ act: { kind: 'wrap' }, needle: { by: 'gauge', gauge: 38, profile: null }, minutes: 4 }],
     });
@@ -465,7 +465,7 @@ describe('techniques', () => {
       version: 1,
       partIds: [],
       values: [],
-      credit: '',
+      rights: OWN_RIGHTS,
     };
     const pattern = await addPattern(studio, { ...ballPattern(null), techniques: [use] });
     const uses = told(await request(studio.app).get(`/api/techniques/${body.id}/uses`).expect(200)).items;

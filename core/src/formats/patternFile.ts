@@ -104,7 +104,7 @@ export function patternFile(pattern: Pattern, { fibres, findings, needles }: Pla
 }
 
 /** Newest formats this reads. */
-export const NEWEST = { pattern: 5, file: 1 } as const;
+export const NEWEST = { pattern: 6, file: 1 } as const;
 
 export type FileRefusal =
   | { readonly code: 'not_json' }

@@ -30,12 +30,13 @@ export const BLANK_WRITING = {
 export function blankPattern(title: string): Pattern {
   return {
     format: 'lanakit-pattern',
-    formatVersion: 5,
+    formatVersion: 6,
     title,
     finishedHeight: null,
     level: null,
     levelReason: '',
     lengthUnit: 'mm',
+    showsBothUnits: false,
     parts: [],
     joins: [],
     joinsApart: false,

@@ -26,7 +26,14 @@ function joinName({ partId, ontoId }: Join, patterns: readonly Pattern[]): strin
   return [partId, ontoId].map((id) => parts.find((part) => part.id === id)?.name ?? '').join(' to ');
 }
 
-const HEADING_FIELDS = ['title', 'finishedHeight', 'level', 'lengthUnit', 'joinsApart'] as const;
+const HEADING_FIELDS = [
+  'title',
+  'finishedHeight',
+  'level',
+  'lengthUnit',
+  'showsBothUnits',
+  'joinsApart',
+] as const;
 
 function compareHeading(mine: Pattern, theirs: Pattern): Difference[] {
   return HEADING_FIELDS.filter((field) => !same(mine[field], theirs[field])).map((field) => ({

@@ -160,7 +160,8 @@ export const TechniqueUse = Type.Object(
       Type.Object({ key: Type.String({ maxLength: 30 }), value: Type.String({ maxLength: 120 }) }, strict),
       { maxItems: 12 },
     ),
-    credit: Type.String({ maxLength: 300 }),
+    /** Of the technique, as it was taken: it may be somebody else’s. */
+    rights: Rights,
   },
   strict,
 );
@@ -173,7 +174,7 @@ export const SIDES_SEEN = ['figure', 'viewer'] as const;
 export const Pattern = Type.Object(
   {
     format: Type.Literal('lanakit-pattern'),
-    formatVersion: Type.Literal(5),
+    formatVersion: Type.Literal(6),
     title: Type.String({ maxLength: 120 }),
     finishedHeight: Type.Union([Length, Type.Null()]),
     /** Null: as it is proposed from the pattern itself. */
@@ -182,6 +183,8 @@ export const Pattern = Type.Object(
     lengthUnit: Type.Union([Type.Literal('mm'), Type.Literal('in')], {
       description: 'of bare numbers and derived sizes',
     }),
+    /** Sizes to be read stand in the other unit as well. */
+    showsBothUnits: Type.Boolean(),
     parts: Type.Array(Part, { maxItems: 200 }),
     joins: Type.Array(Join, { maxItems: 400 }),
     /** Wool of joins goes into a bag of its own, or it is used up on the body. */

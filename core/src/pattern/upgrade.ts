@@ -4,7 +4,8 @@ import { byGauge } from '../needles/index.ts';
 import type { Amount } from './amount.ts';
 import { BLANK_STEP, BLANK_WRITING } from './blank.ts';
 import type { Join } from './join.ts';
-import type { Level, Part, Pattern, SharedWeight } from './pattern.ts';
+import type { Level, Part, Pattern, SharedWeight, TechniqueUse } from './pattern.ts';
+import { OWN_RIGHTS } from './rights.ts';
 import type { Stage } from './stage.ts';
 import type { PLAIN_ACTS, Step } from './step.ts';
 import { blankUse, type Use, type WoolUse } from './use.ts';
@@ -45,9 +46,17 @@ type JoinOfFourth = Omit<Join, 'looseEnd' | 'cover'> & {
 };
 type StepOfFourth = Omit<Step, 'areMinutesEach'>;
 
+type TechniqueUseOfFifth = Omit<TechniqueUse, 'rights'> & { readonly credit: string };
+
+/** A document of the fifth: one unit on paper, of a technique its credit alone. */
+export type PatternOfFifth = Omit<Pattern, 'formatVersion' | 'showsBothUnits' | 'techniques'> & {
+  readonly formatVersion: 5;
+  readonly techniques: readonly TechniqueUseOfFifth[];
+};
+
 /** A document of the fourth: a number for every amount, minutes of all repeats together. */
 export type PatternOfFourth = Omit<
-  Pattern,
+  PatternOfFifth,
   'formatVersion' | 'parts' | 'joins' | 'steps' | 'shared' | 'grants' | 'weighedMakeG'
 > & {
   readonly formatVersion: 4;
@@ -99,20 +108,22 @@ export type PatternOfSecond = Heading &
   };
 
 export type PatternOfAnyFormat =
-  Pattern | PatternOfFourth | PatternOfThird | PatternOfSecond | PatternOfFirst;
+  Pattern | PatternOfFifth | PatternOfFourth | PatternOfThird | PatternOfSecond | PatternOfFirst;
 
 /** Brings a stored document forward to the format of today; one that is there already comes back as it is. */
 export function upgradePattern(document: PatternOfAnyFormat): Pattern {
   switch (document.formatVersion) {
     case 1:
-      return fifthFrom(fourthFrom(thirdFrom(secondFrom(document))));
+      return sixthFrom(fifthFrom(fourthFrom(thirdFrom(secondFrom(document)))));
     case 2:
-      return fifthFrom(fourthFrom(thirdFrom(document)));
+      return sixthFrom(fifthFrom(fourthFrom(thirdFrom(document))));
     case 3:
-      return fifthFrom(fourthFrom(document));
+      return sixthFrom(fifthFrom(fourthFrom(document)));
     case 4:
-      return fifthFrom(document);
+      return sixthFrom(fifthFrom(document));
     case 5:
+      return sixthFrom(document);
+    case 6:
       return document;
   }
 }
@@ -138,7 +149,7 @@ const fourthFrom = (document: PatternOfThird): PatternOfFourth => ({
 });
 
 /** What nobody could say was what is usual: ends within a stated amount, one at a time, minutes of all repeats together. */
-const fifthFrom = (document: PatternOfFourth): Pattern => ({
+const fifthFrom = (document: PatternOfFourth): PatternOfFifth => ({
   ...document,
   formatVersion: 5,
   parts: document.parts.map((part) => ({
@@ -159,6 +170,17 @@ const fifthFrom = (document: PatternOfFourth): Pattern => ({
   shared: document.shared.map((weight) => ({ ...weight, highG: null })),
   grants: [],
   weighedMakeG: null,
+});
+
+/** Whose a technique is was kept with the technique alone; a credit says that it is not one’s own. */
+const sixthFrom = (document: PatternOfFifth): Pattern => ({
+  ...document,
+  formatVersion: 6,
+  showsBothUnits: false,
+  techniques: document.techniques.map(({ credit, ...use }) => ({
+    ...use,
+    rights: { ...OWN_RIGHTS, origin: credit.trim() === '' ? 'own' : 'unknown', credit },
+  })),
 });
 
 /** A step as it was timed before its minutes could be each repeat’s; techniques are brought forward by it too. */

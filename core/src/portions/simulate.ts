@@ -18,8 +18,7 @@ const CHUNK = 250;
 const { cos, exp, imul, log, PI, sqrt } = Math;
 
 /** A number of the standard normal distribution from two uniform ones (Box and Muller, 1958). */
-const normalFrom = (random: () => number): number =>
-  sqrt(-2 * log(1 - random())) * cos(2 * PI * random());
+const normalFrom = (random: () => number): number => sqrt(-2 * log(1 - random())) * cos(2 * PI * random());
 
 /**
  * Makes a class many times, everybody straying by chance, and counts how often nobody was short.

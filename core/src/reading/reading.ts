@@ -134,7 +134,7 @@ export function creditsOf({ rights, parts, techniques, pictures, steps }: Patter
   const lines = [
     rights.credit,
     ...parts.map(({ outlineRights }) => outlineRights?.credit ?? ''),
-    ...techniques.map(({ credit }) => credit),
+    ...techniques.map((technique) => technique.rights.credit),
     ...pictures.filter(({ id }) => shown.has(id)).map((picture) => picture.rights.credit),
   ];
   return [...new Set(lines.map((line) => line.trim()).filter((line) => line !== ''))];

@@ -14,13 +14,13 @@ export const neededPermission = ({ kind }: Pick<RunInput, 'kind'>): Permitted =>
   kind === 'class' ? 'teach' : 'sell-kits';
 
 /** What of a pattern somebody may have a right in. */
-export type RightsSubject = 'design' | 'outline' | 'picture';
+export type RightsSubject = 'design' | 'outline' | 'technique' | 'picture';
 
-/** A design, picture or outline of a run that is somebody else’s, and what is known of the permission. */
+/** A design, outline, technique or picture of a run that is somebody else’s, and what is known of the permission. */
 export interface RunRights {
   readonly revisionId: string;
   readonly subject: RightsSubject;
-  /** Of the design; of an outline the part, of a picture its name. */
+  /** Of the design; of an outline the part, of a technique or picture its name. */
   readonly title: string;
   readonly what: Permitted;
   readonly state: PermissionState;
@@ -28,7 +28,7 @@ export interface RunRights {
   readonly credit: string;
 }
 
-/** Everything of a run that is not the maker’s own: its designs, the outlines cut after, the pictures that are shown. */
+/** Everything of a run that is not the maker’s own: its designs, the outlines cut after, the techniques written in, the pictures that are shown. */
 export function rightsOfRun(run: RunInput, designs: Designs): RunRights[] {
   const what = neededPermission(run);
   return revisionsOfRun(run).flatMap((revisionId) => {
@@ -53,14 +53,17 @@ interface Righted {
   readonly rights: Rights;
 }
 
-/** Pictures that no step shows are not handed out. */
-function rightsIn({ title, rights, parts, pictures, steps }: Pattern): Righted[] {
+/** Pictures that no step shows are not handed out, nor a technique none of whose steps is left. */
+function rightsIn({ title, rights, parts, techniques, pictures, steps }: Pattern): Righted[] {
   const shown = new Set(steps.flatMap((step) => step.pictures.map(({ pictureId }) => pictureId)));
   return [
     { subject: 'design', title, rights },
     ...parts.flatMap(({ name, outlineRights }): Righted[] =>
       outlineRights ? [{ subject: 'outline', title: `${title}, ${name}`, rights: outlineRights }] : [],
     ),
+    ...techniques
+      .filter(({ id }) => steps.some(({ technique }) => technique?.useId === id))
+      .map((use): Righted => ({ subject: 'technique', title: `${title}, ${use.name}`, rights: use.rights })),
     ...pictures
       .filter(({ id }) => shown.has(id))
       .map((picture): Righted => ({

@@ -40,7 +40,7 @@ export const newUse = (technique: Technique, id: string, partIds: readonly strin
   version: technique.version,
   partIds: [...partIds],
   values: technique.parameters.map(({ key, standard }) => ({ key, value: standard })),
-  credit: technique.rights.credit,
+  rights: technique.rights,
 });
 
 /** The pattern with a technique written in after a step; `afterId` null: at the end. */
@@ -115,7 +115,7 @@ export function takeNewest(pattern: Pattern, useId: string, newest: Technique): 
     ...before,
     name: newest.name,
     version: newest.version,
-    credit: newest.rights.credit,
+    rights: newest.rights,
     values: newest.parameters.map(({ key, standard }) => ({
       key,
       value: before.values.find((value) => value.key === key)?.value ?? standard,

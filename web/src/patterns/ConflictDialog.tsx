@@ -80,6 +80,7 @@ const HEADING_WORDS: Readonly<Record<string, string>> = {
   finishedHeight: 'The finished height',
   level: 'The level',
   lengthUnit: 'The unit of sizes',
+  showsBothUnits: 'Whether both units stand on paper',
   joinsApart: 'The bag of joins',
 };
 

@@ -12,6 +12,7 @@ interface RightsNoteProps {
 const SUBJECT_WORDS: Readonly<Record<RightsSubject, string>> = {
   design: '',
   outline: 'The outline of ',
+  technique: 'The technique in ',
   picture: 'The picture in ',
 };
 

@@ -7,6 +7,7 @@ import { roster } from './006-roster.ts';
 import { chance } from './007-chance.ts';
 import { runs } from './008-runs.ts';
 import { right } from './009-right.ts';
+import { read } from './010-read.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
@@ -23,4 +24,5 @@ export const MIGRATIONS: readonly Migration[] = [
   chance,
   runs,
   right,
+  read,
 ];

@@ -30,7 +30,7 @@ export function octopus(shelf: DemoShelf): Pattern {
       { key: 'length', value: '92 mm' },
       { key: 'thick', value: '15 mm' },
     ],
-    credit: limb.rights.credit,
+    rights: limb.rights,
   };
   const written = insertTechnique(withoutArms(shelf), limb, arms, 'head-on');
   return {
