@@ -17,7 +17,8 @@ import {
   NO_PROMISES,
   packsOf,
   portionsOfRun,
-  sessionOfUse,
+  type Designs,
+  sessionOfWool,
   sharesOfFibre,
   SMALLEST_BAG_G,
   stageSamples,
@@ -37,8 +38,8 @@ const stockOf = (fibreId: string) => ({
   onHandG: coastWool.fibres.get(fibreId)?.onHandG ?? null,
   promisedG: 5,
 });
-const planOf = (run: RunInput) => {
-  const toPack = toPackOf(coastDesigns, run, coastWool);
+const planOf = (run: RunInput, designs: Designs = coastDesigns) => {
+  const toPack = toPackOf(designs, run, coastWool);
   return { toPack, plan: portionsOfRun(toPack, run, stockOf), packs: packsOf(toPack.groups, run.roster) };
 };
 const inSteps = (massG: number) => Math.round(massG / 0.1);
@@ -137,12 +138,13 @@ describe('bags', () => {
   });
   test('the session of wool is that in which its stage is worked', () => {
     const uses = estimatePattern(bird, coastWool).uses;
-    const of = (useId: string) => uses.filter((use) => use.useId === useId).map((use) => sessionOfUse(bird, use));
+    const of = (useId: string) => uses.filter((use) => use.useId === useId).map((use) => sessionOfWool(bird, use));
     expect([of('body-core'), of('body-coat'), of('leg-core'), of('leg-body-cover')]).toEqual([[0], [1], [0], [1]]);
   });
-  test('a sample at each place where the pattern jumps, with the wool up to there and no more', () => {
-    expect(stageSamples(bird)).toEqual([{ stepId: 's2', stepNumber: 2, why: 'waiting' }]);
-    const { plan } = planOf(classOf({ hasStageSamples: true }));
+  test('a sample where a class would stand still, with the wool up to there and no more', () => {
+    const still = { ...bird, sessions: [], steps: bird.steps.filter(({ id }) => id !== 's3') };
+    expect(stageSamples(still)).toEqual([{ stepId: 's2', stepNumber: 2 }]);
+    const { plan } = planOf(classOf({ hasStageSamples: true }), new Map([['bird-1', still]]));
     const sample = plan.groups.find(({ key }) => key.startsWith('sample'));
     expect(sample?.plan.fibres.map(({ fibreId }) => fibreId).sort()).toEqual(['amber', 'chalk']);
   });

@@ -5,6 +5,7 @@ import {
   parseLengthRange,
   showTypedRange,
   showSizeMm,
+  showSizesIn,
   showSizesMm,
   showTypedLength,
   toMm,
@@ -143,15 +144,39 @@ test.each([
   [83.8, 'mm', '84 mm'],
   [6.24, 'mm', '6.2 mm'],
   [83.8, 'in', '3 5⁄16 in'],
-  [9.9, 'in', '9.9 mm'],
+  [9.9, 'in', '⅜ in'],
+  [5, 'in', '3⁄16 in'],
+  [4, 'in', '5⁄32 in'],
+  [0.8, 'in', '1⁄32 in'],
+  [0.3, 'in', '0.01 in'],
+  [0, 'in', '0 in'],
   [12.7, 'in', '½ in'],
 ] as const)('%d mm for reading in %s', (sizeMm, unit, words) => {
   expect(showSizeMm(sizeMm, unit)).toBe(words);
 });
 
-test('sizes of one thing share a unit: all millimetres when one is under 10 mm', () => {
+test('sizes of one thing share a unit, however small one of them is', () => {
   expect(showSizesMm([50.8, 25.4], 'in')).toBe('2 × 1 in');
-  expect(showSizesMm([50.8, 6], 'in')).toBe('51 × 6 mm');
+  expect(showSizesMm([50.8, 6], 'in')).toBe('2 × ¼ in');
+});
+
+test.each([
+  ['one unit', 'mm', false, '82 × 4 mm'],
+  ['both, millimetres first', 'mm', true, '82 × 4 mm (3¼ × 5⁄32 in)'],
+  ['both, inches first', 'in', true, '3¼ × 5⁄32 in (82 × 4 mm)'],
+] as const)('sizes in %s', (_name, lengthUnit, showsBothUnits, words) => {
+  expect(showSizesIn([82, 4], { lengthUnit, showsBothUnits })).toBe(words);
+});
+
+test('a thirty-second is never further off than half of one', () => {
+  fc.assert(
+    fc.property(fc.double({ min: 0.4, max: 9.99, noNaN: true }), (sizeMm) => {
+      const [over = '', under = '1'] = showSizeMm(sizeMm, 'in').replace(' in', '').split('⁄');
+      const signs: Record<string, number> = { '⅛': 1 / 8, '¼': 1 / 4, '⅜': 3 / 8 };
+      const inches = signs[over] ?? Number(over) / Number(under);
+      expect(Math.abs(inches * 25.4 - sizeMm)).toBeLessThanOrEqual(25.4 / 64 + 1e-9);
+    }),
+  );
 });
 
 test('per cent and money typed are kept exactly, both ways', () => {

@@ -7,7 +7,7 @@ import {
   type HandsMeasure,
   onlyFibres,
 } from '@lanakit/core';
-import { handsWords } from '../src/words/handsWords.ts';
+import { handsWords } from '@lanakit/core/words';
 import { doubtName, makeTotalCame } from '../src/words/howItCame.ts';
 import { ownerLine, ownerName } from '../src/words/ownerWords.ts';
 import { sizeLine, sizesOfPart } from '../src/words/partWords.ts';

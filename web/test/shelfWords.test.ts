@@ -11,7 +11,7 @@ import {
 import { fibreStrokes, TILE_PX } from '../src/look/fibreStrokes.ts';
 import { inputOf } from '../src/shelf/inputOf.ts';
 import { showAmount, showSigned } from '../src/words/shelfWords.ts';
-import { topsWords } from '../src/words/topsWords.ts';
+import { handsWords } from '@lanakit/core/words';
 
 describe('amounts in the unit a thing is stocked in', () => {
   test.each([
@@ -30,10 +30,20 @@ describe('amounts in the unit a thing is stocked in', () => {
 });
 
 test('a length of sliver is called sliver', () => {
-  expect(topsWords({ kind: 'pull', lengthMm: 212 }, 'mm', 'sliver')).toBe('≈ 21 cm of sliver');
-  expect(topsWords({ kind: 'split', lengthMm: 55, ways: 1, trueG: 0.77 }, 'mm', 'sliver')).toContain(
-    'of sliver, the staple',
-  );
+  expect(
+    handsWords(
+      { kind: 'length', tops: { kind: 'pull', lengthMm: 212 }, roundingFraction: 0 },
+      'mm',
+      'carded',
+    ),
+  ).toBe('≈ 21 cm of sliver');
+  expect(
+    handsWords(
+      { kind: 'length', tops: { kind: 'split', lengthMm: 55, ways: 1, trueG: 0.77 }, roundingFraction: 0 },
+      'mm',
+      'carded',
+    ),
+  ).toContain('of sliver, the staple');
 });
 
 test.each([

@@ -1,14 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { partingOf } from '@lanakit/core';
-import {
-  counted,
-  showDaysOff,
-  showGrams,
-  showHandLength,
-  showMinutes,
-  showWeighed,
-} from '../src/words/show.ts';
-import { topsWords } from '../src/words/topsWords.ts';
+import { counted, showDaysOff, showGrams, showMinutes, showWeighed } from '../src/words/show.ts';
+import { handsWords, showHandLength } from '@lanakit/core/words';
 import { weighingWords } from '../src/words/weighingWords.ts';
 
 test.each([
@@ -52,10 +45,16 @@ test('lengths in the hand are to 5 mm or a quarter inch, never nought', () => {
 });
 
 test('tops in words', () => {
-  expect(topsWords({ kind: 'split', lengthMm: 75, ways: 3, trueG: 0.6 }, 'mm')).toBe(
-    '7.5 cm of tops split lengthwise in 3 (0.60 g)',
-  );
-  expect(topsWords({ kind: 'too-little' }, 'mm')).toContain('wisp');
+  expect(
+    handsWords(
+      { kind: 'length', tops: { kind: 'split', lengthMm: 75, ways: 3, trueG: 0.6 }, roundingFraction: 0 },
+      'mm',
+      'tops',
+    ),
+  ).toBe('7.5 cm of tops split lengthwise in 3 (0.60 g)');
+  expect(
+    handsWords({ kind: 'length', tops: { kind: 'too-little' }, roundingFraction: 0 }, 'mm', 'tops'),
+  ).toContain('wisp');
 });
 
 const group = (packs: number, steps: number) => ({

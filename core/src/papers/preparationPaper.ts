@@ -80,7 +80,7 @@ function blends(source: PaperSource) {
   });
 }
 
-/** Half-made pieces for where the pattern jumps: the steps before take as long as they take. */
+/** Half-made pieces for where a class would stand still: the steps before take as long as they take. */
 function samples({ toPack, packs }: PaperSource) {
   return section('Make beforehand', {
     columns: [wide('What'), left('Why'), right('Minutes'), WHO],
@@ -90,9 +90,10 @@ function samples({ toPack, packs }: PaperSource) {
         const work = done.map((step) => workMinutes(step, build));
         const minutes = work.reduce((sum, own) => sum + (own?.high ?? 0), 0);
         const unknown = work.filter((own) => own === null).length;
-        const why = sample.why === 'waiting' ? 'the class need not wait' : 'a later session begins there';
         const words = unknown > 0 ? `≥ ${Math.round(minutes)}` : String(Math.round(minutes));
-        return [row([`Sample up to step ${sample.stepNumber}`, why, words, ''], { ticks: 1 })];
+        return [
+          row([`Sample up to step ${sample.stepNumber}`, 'the class need not wait', words, ''], { ticks: 1 }),
+        ];
       }
       if (demonstrations === 0) return [];
       const own = packs.filter(({ groupKey, kind }) => groupKey === key && kind === 'demonstration');

@@ -1,4 +1,15 @@
 export {
+  cutsToMake,
+  piecesToMake,
+  type Piece,
+  type PieceJoin,
+  type PieceLayer,
+  type ToCut,
+} from './pieces.ts';
+export { beforeYouCut, type BeforeYouCut, type WoolToCut } from './beforeYouCut.ts';
+export { bagOfPattern, stillInBag, type InBag, type StillInBag } from './stillInBag.ts';
+export { woolOfSteps, type KeptBack, type StepWool } from './woolOfSteps.ts';
+export {
   creditsOf,
   READERS,
   readingOf,

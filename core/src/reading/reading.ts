@@ -11,6 +11,7 @@ import {
 import type { PatternEstimate, Wool } from '../wool/index.ts';
 import { cautionsOf, needsOf, proposeLevel, type Need } from '../writing/index.ts';
 import type { Level } from '../pattern/index.ts';
+import { type StepWool, woolOfSteps } from './woolOfSteps.ts';
 
 /** For whom it is read: those who hold the kit, or those who weigh for themselves. */
 export const READERS = ['kit', 'pattern'] as const;
@@ -29,6 +30,8 @@ export interface ReadingStep {
   readonly ticks: readonly string[];
   /** What was decided before and matters here: the step and its question. */
   readonly recalls: { readonly number: number; readonly question: string } | null;
+  /** What it takes up, keeps back and has of what was kept; null: no wool. */
+  readonly wool: StepWool | null;
   /** Numbers of the steps its checks send back to, by check id. */
   readonly returns: ReadonlyMap<string, number>;
 }
@@ -41,6 +44,8 @@ export interface ReadingStage {
 export interface ReadingSession {
   /** Null where the pattern is one sitting, and for what comes before the first session’s first step. */
   readonly session: Session | null;
+  /** The number of its last step. */
+  readonly lastStep: number;
   readonly stages: readonly ReadingStage[];
 }
 
@@ -56,6 +61,7 @@ export interface Reading {
 /** @param build a pattern with its options resolved */
 export function readingOf(build: Pattern, estimate: PatternEstimate, wool: Wool, reader: Reader): Reading {
   const cautions = cautionsOf(build, wool);
+  const woolAt = woolOfSteps(build, estimate.uses);
   let before: string | null = null;
   const steps = build.steps.map((step, index): ReadingStep => {
     const needle = needleOf(step, build);
@@ -71,6 +77,7 @@ export function readingOf(build: Pattern, estimate: PatternEstimate, wool: Wool,
       partNames: step.partIds.flatMap((id) => build.parts.find((part) => part.id === id)?.name ?? []),
       ticks: ticksOf(step, build),
       recalls: recalled(step, build),
+      wool: woolAt.get(index + 1) ?? null,
       returns: new Map(
         step.checks.flatMap(({ id, returnToStepId }) => {
           const at = build.steps.findIndex((one) => one.id === returnToStepId);
@@ -114,7 +121,11 @@ function sessionsOf({ sessions }: Pattern, steps: readonly ReadingStep[]): Readi
     if (session || !last) parts.push({ session: session ?? null, steps: [own] });
     else last.steps.push(own);
   }
-  return parts.map(({ session, steps: own }) => ({ session, stages: byStage(own) }));
+  return parts.map(({ session, steps: own }) => ({
+    session,
+    lastStep: own.at(-1)?.number ?? 0,
+    stages: byStage(own),
+  }));
 }
 
 /** Steps that follow one another in one stage, under its heading. */

@@ -3,7 +3,7 @@ import { STAGES } from '../pattern/index.ts';
 import type { UseEstimate } from '../wool/index.ts';
 import type { Make } from './packGroups.ts';
 import type { RunInput } from './run.ts';
-import { sessionOfUse, STAGE_OF_ROLE } from './stageSamples.ts';
+import { sessionOfWool, stageOfWool } from '../writing/index.ts';
 
 export type BagTerms = Pick<RunInput, 'bagging' | 'ownBags' | 'isBaggedByDesign'>;
 
@@ -45,11 +45,11 @@ function sortOfBag(
     case 'one':
       return FIGURE_BAG;
     case 'stage': {
-      const stage = STAGE_OF_ROLE[use.role];
+      const stage = stageOfWool(make.build, use);
       return bag(`stage ${stage}`, { kind: 'stage', stage }, 1 + STAGES.indexOf(stage));
     }
     case 'session': {
-      const at = sessionOfUse(make.build, use);
+      const at = sessionOfWool(make.build, use);
       const name = make.build.sessions[at]?.name ?? '';
       return bag(`session ${at + 1}`, { kind: 'session', number: at + 1, name }, 1 + at, {
         isKeptBack: at > 0,

@@ -16,7 +16,7 @@ export { avoidedBy, type Avoided } from './avoided.ts';
 export { choiceOfSeat, hasChoice, undecidedSeats, type SeatChoice } from './choiceOfSeat.ts';
 export { packGroups, type Designs, type Make, type PackGroup, type Roster } from './packGroups.ts';
 export { toPackOf, type PackEstimate, type PackRun, type ToPack } from './toPack.ts';
-export { sessionOfUse, STAGE_OF_ROLE, stageSamples, woolUpTo, type StageSample } from './stageSamples.ts';
+export { stageSamples, type StageSample } from './stageSamples.ts';
 export {
   allowances,
   commonGrams,
@@ -140,6 +140,7 @@ export {
 } from './states.ts';
 export { kitOfClass, type ClassKit, type ClassKitSources } from './kitOfClass.ts';
 export { patternOfPack, type PackPattern } from './patternOfPack.ts';
+export { bagOfWool, type BagOfGroup } from './bagOfWool.ts';
 export { woolInPacks, type PackedWool } from './woolInPacks.ts';
 export { patternsOfRun, type RunPattern } from './patternsOfRun.ts';
 export { leftHandedSteps, mirrored, swappedSteps, type OtherStep } from './leftHanded.ts';

@@ -1,59 +1,46 @@
-import { STAGES, type Pattern, type Stage, type Step } from '../pattern/index.ts';
-import type { UseEstimate, WoolRole } from '../wool/index.ts';
+import type { Pattern, Step } from '../pattern/index.ts';
+import { orderLinks } from '../writing/index.ts';
 
 /** A place where a class cannot go on from what it has in hand, and wants a piece that is so far already. */
 export interface StageSample {
   readonly stepId: string;
   /** From 1. */
   readonly stepNumber: number;
-  readonly why: 'waiting' | 'session';
 }
 
-/** The stage in which wool of a role is laid on. */
-export const STAGE_OF_ROLE: Readonly<Record<WoolRole, Stage>> = {
-  core: 'core',
-  'loose-end': 'core',
-  coat: 'coat',
-  patch: 'coat',
-  'join-cover': 'join',
-  line: 'detail',
-  dot: 'detail',
-  added: 'detail',
-  hair: 'hair',
-};
-
-/** Where the pattern jumps: before a wait is over, and before a later session begins. */
-export function stageSamples({ steps, sessions }: Pattern): StageSample[] {
+/**
+ * Where a class would stand still: a wait after which everything left of the sitting needs what is waiting. A wait with
+ * something else to do meanwhile, or with nothing after it before people go home, asks for no sample.
+ */
+export function stageSamples(pattern: Pattern): StageSample[] {
+  const { steps, sessions } = pattern;
   const starts = new Set(sessions.slice(1).map(({ firstStepId }) => firstStepId));
   return steps.flatMap((step, at): StageSample[] => {
-    const next = steps[at + 1];
-    if (step.waiting !== null) return [{ stepId: step.id, stepNumber: at + 1, why: 'waiting' }];
-    if (next && starts.has(next.id)) return [{ stepId: step.id, stepNumber: at + 1, why: 'session' }];
-    return [];
+    if (step.waiting === null) return [];
+    const rest = steps.slice(at + 1);
+    const end = rest.findIndex(({ id }) => starts.has(id));
+    const sitting = end < 0 ? rest : rest.slice(0, end);
+    if (sitting.length === 0 || !allNeed(step, sitting, pattern)) return [];
+    return [{ stepId: step.id, stepNumber: at + 1 }];
   });
 }
 
-const actsOn = ({ partIds, joinIds }: Step, { kind, id }: UseEstimate['owner']): boolean =>
-  (kind === 'part' ? partIds : joinIds).includes(id);
-
-/** The wool that is on the piece after a step: what the steps so far have come to, stage by stage. */
-export function woolUpTo(build: Pattern, stepId: string, uses: readonly UseEstimate[]): UseEstimate[] {
-  const at = build.steps.findIndex(({ id }) => id === stepId);
-  const done = build.steps.slice(0, at + 1);
-  const stageAt = (stage: Stage) => STAGES.indexOf(stage);
-  return uses.filter(
-    ({ owner, role, isIfNeeded }) =>
-      !isIfNeeded &&
-      done.some((step) => actsOn(step, owner) && stageAt(step.stage) >= stageAt(STAGE_OF_ROLE[role])),
-  );
+/** Whether every one of these steps has to do with the parts that wait, or comes after one that has. */
+function allNeed(waiting: Step, sitting: readonly Step[], pattern: Pattern): boolean {
+  const links = orderLinks(pattern).filter(({ strength }) => strength === 'must');
+  const held = [waiting];
+  for (const step of sitting) {
+    const isHeld = held.some(
+      (before) =>
+        sharesParts(before, step) ||
+        links.some(({ beforeId, afterId }) => beforeId === before.id && afterId === step.id),
+    );
+    if (!isHeld) return false;
+    held.push(step);
+  }
+  return true;
 }
 
-/** In which session wool is used, from 0: where a step of its stage first takes up its part, else where any does. */
-export function sessionOfUse({ steps, sessions }: Pattern, { owner, role }: UseEstimate): number {
-  const own = steps.filter((step) => actsOn(step, owner));
-  const step = own.find(({ stage }) => stage === STAGE_OF_ROLE[role]) ?? own[0];
-  if (!step) return 0;
-  const at = steps.indexOf(step);
-  const starts = sessions.map(({ firstStepId }) => steps.findIndex(({ id }) => id === firstStepId));
-  return Math.max(0, starts.filter((start, index) => index > 0 && start >= 0 && start <= at).length);
-}
+/** A step that names no part is about the whole figure. */
+const sharesParts = ({ partIds }: Step, after: Step): boolean =>
+  partIds.length === 0 || after.partIds.length === 0 || after.partIds.some((id) => partIds.includes(id));

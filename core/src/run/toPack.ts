@@ -14,7 +14,7 @@ import { bagOfUse, type BagTerms } from './bagOfUse.ts';
 import { makeKey, packGroups, type Designs, type Make, type PackGroup, type Roster } from './packGroups.ts';
 import type { RunInput } from './run.ts';
 import { blankSeat } from './seat.ts';
-import { woolUpTo } from './stageSamples.ts';
+import { woolUpTo } from '../writing/index.ts';
 import { commonGrams, gramsByBag, variantsOf, type VariantGrams } from './undecided.ts';
 
 /** What one pack takes, all its makes together. */

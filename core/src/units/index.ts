@@ -9,7 +9,9 @@ export {
   showLengths,
   showNumber,
   showSizeMm,
+  showSizesIn,
   showSizesMm,
+  type UnitsShown,
   showTypedLength,
 } from './showLength.ts';
 export { byCodePoint } from './codePoints.ts';

@@ -1,4 +1,7 @@
+import type { Count } from '../pattern/index.ts';
+import type { MassRangeG } from '../quantity/index.ts';
 import type { StockUnit } from '../stock/index.ts';
+import type { KnownUse } from '../wool/index.ts';
 import { showNumber } from '../units/index.ts';
 
 /** With its first letter large. */
@@ -77,3 +80,18 @@ export function findingAmount(amount: number, unit: StockUnit): string {
       return showGrams(amount);
   }
 }
+
+/** Grams of one piece: as their author states them, from – to; else about so much. */
+export const showUseGrams = ({ range, pieceG }: Pick<KnownUse, 'range' | 'pieceG'>): string =>
+  range ? showGramRange(range.lowG, range.highG) : showLikely(pieceG);
+
+/** A number of pieces as a person says it: 4, 24–32, or that nobody has said. */
+export const showCount = (count: Count): string =>
+  count === null ? 'how many?' : typeof count === 'number' ? String(count) : `${count.low}–${count.high}`;
+
+/** ×4 beside a name; nothing for one. */
+export const timesWords = (count: Count): string => (count === 1 ? '' : ` ×${showCount(count)}`);
+
+/** From the low to the high end. */
+export const showRange = ({ lowG, highG }: MassRangeG): string =>
+  `${showGramNumber(lowG)}–${showGramNumber(highG)} g`;

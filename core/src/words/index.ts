@@ -5,13 +5,30 @@ export {
   showChange,
   showDay,
   showGramNumber,
+  showCount,
   showCountRange,
   showGramRange,
   showGrams,
   showLikely,
+  showRange,
+  showUseGrams,
   showWeighed,
   showWeighedNumber,
+  timesWords,
 } from './amounts.ts';
+export { keepsWords, keptWords, stillWords } from './bagWords.ts';
+export { handsWords, measureByHand, showHandLength } from './handsWords.ts';
+export {
+  cutLines,
+  cutSizesIn,
+  finishedWords,
+  pieceLines,
+  toCutWords,
+  type CutLine,
+  type PieceLine,
+  type WoolLine,
+} from './pieceWords.ts';
+export { lengthWords, placeWords, statedWords } from './statedWords.ts';
 export { csvRefusalWords } from './csvRefusalWords.ts';
 export { problemWords } from './problemWords.ts';
 export { refusalWords } from './refusalWords.ts';
@@ -36,11 +53,14 @@ export {
   CAUSE_REMEDIES,
   CAUSE_WORDS,
   CUT_WORDS,
+  FIRMNESS_WORDS,
   FORM_WORDS,
   JOIN_METHOD_WORDS,
+  PACKING_WORDS,
   ROLE_HINTS,
   ROLE_WORDS,
   ROLES_WORDS,
+  SHAPE_WORDS,
   SOURCE_WORDS,
   STAGE_SIZE_WORDS,
   unknownWords,

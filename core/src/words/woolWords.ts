@@ -1,5 +1,7 @@
+import type { Firmness, Packing } from '../fibre/index.ts';
 import type { AmountForm, CutKind, JoinMethod, UseRole } from '../pattern/index.ts';
 import type { ErrorCause, Source } from '../quantity/index.ts';
+import type { ShapeKind } from '../shapes/index.ts';
 import { showNumber } from '../units/index.ts';
 import { showGramRange } from './amounts.ts';
 import type { EngineWarning, GPerMRange, SizeStage, UnknownReason, WoolRole } from '../wool/index.ts';
@@ -198,3 +200,39 @@ export function warningWords(warning: EngineWarning, fibreName: (fibreId: string
       );
   }
 }
+
+export const SHAPE_WORDS: Readonly<Record<ShapeKind, string>> = {
+  ball: 'ball',
+  ellipsoid: 'ellipsoid',
+  egg: 'egg',
+  limb: 'limb',
+  taper: 'taper',
+  'flat-ellipse': 'flat ellipse',
+  plate: 'flat, straight sides',
+  drop: 'drop',
+  dome: 'dome',
+  cone: 'cone',
+  ring: 'ring',
+  box: 'box',
+  coil: 'coil',
+  sleeve: 'sleeve on wire',
+  'flat-outline': 'flat, own outline',
+  patch: 'patch',
+  fringe: 'fringe',
+  'by-count': 'by count',
+  'by-grams': 'by weight',
+};
+
+export const PACKING_WORDS: Readonly<Record<Packing, string>> = {
+  loft: 'as torn off, at its loft',
+  loose: 'a loose handful',
+  rolled: 'rolled by hand',
+  tight: 'rolled as tight as it goes',
+};
+
+export const FIRMNESS_WORDS: Readonly<Record<Firmness, string>> = {
+  airy: 'sinks in, comes back',
+  springy: 'squeezes, springs back',
+  firm: 'dents a little',
+  solid: 'does not dent',
+};

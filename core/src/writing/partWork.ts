@@ -30,7 +30,7 @@ export function joinedBy(step: Step, { joins }: Pick<Pattern, 'joins'>): Set<str
 const within = ({ partIds }: Step, joins: Pattern['joins']): Pattern['joins'] =>
   joins.filter(({ partId, ontoId }) => partIds.includes(partId) && partIds.includes(ontoId));
 
-const JOINING = new Set<ActKind>(['join', 'sew', 'glue', 'tack']);
+export const JOINING: ReadonlySet<ActKind> = new Set<ActKind>(['join', 'sew', 'glue', 'tack']);
 
 /** What each step does to each part, in the order of the steps; parts no step acts on have an empty list. */
 export function workOnParts(pattern: Pattern): Map<string, PartWork[]> {

@@ -1,11 +1,4 @@
-import {
-  estimatePattern,
-  type PackedWool,
-  type Pattern,
-  type Reader,
-  readingOf,
-  type Wool,
-} from '@lanakit/core';
+import { estimatePattern, piecesToMake, type Reader, readingOf, type Wool } from '@lanakit/core';
 import { grantsWords } from '@lanakit/core/words';
 import { Button, Segmented } from 'antd';
 import { type ReactNode, useMemo, useState } from 'react';
@@ -13,40 +6,23 @@ import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { piecesOf } from '../figure/pieces.ts';
 import { LEVEL_WORDS, showKnownMinutes, showMinutes } from '../words/show.ts';
 import styles from './Reading.module.css';
-import { Sitting } from './Sitting.tsx';
-import { PiecesToMake, YouNeed } from './YouNeed.tsx';
+import { Sittings } from './Sitting.tsx';
+import { BeforeCutting } from './BeforeCutting.tsx';
+import { Pieces } from './Pieces.tsx';
+import type { Sheet } from './sheet.ts';
+import { YouNeed } from './YouNeed.tsx';
 
 const READER_WORDS: readonly { value: Reader; label: string }[] = [
   { value: 'kit', label: 'with the kit' },
   { value: 'pattern', label: 'with the pattern only' },
 ];
 
-/** One build to read, beside the pattern it is of. */
-export interface Sheet {
-  readonly key: string;
-  /** With everything that may be left out of it. */
-  readonly whole: Pattern;
-  readonly build: Pattern;
-  /** Which of them it is: a revision, a colourway, whose. */
-  readonly what: string;
-  /** What has to be known before the first step. */
-  readonly notes?: readonly string[];
-  /** It is made at home, and not in a class. */
-  readonly isAlone?: boolean;
-  /** What of the wool is in the packs it is for; null: it is read without a run. */
-  readonly packed?: Packed | null;
-}
+type View = 'all' | 'cuts';
 
-/** Wool of packs, as it was weighed. */
-export interface Packed {
-  readonly wool: readonly PackedWool[];
-  readonly scaleStepG: number;
-  /** Makes that the wool of one pack is for. */
-  readonly copies: number;
-  readonly hasSpareBag: boolean;
-  /** Colours of what is not chosen yet lie out for them. */
-  readonly hasLaidOut: boolean;
-}
+const VIEW_WORDS: readonly { value: View; label: string }[] = [
+  { value: 'all', label: 'the whole pattern' },
+  { value: 'cuts', label: 'before you cut' },
+];
 
 interface ReadingProps {
   sheets: readonly Sheet[];
@@ -60,11 +36,18 @@ interface ReadingProps {
 /** Builds on sheets to read and print, each from a page of its own. */
 export function Reading({ sheets, wool, usualReader, back, children }: ReadingProps) {
   const [reader, setReader] = useState<Reader>(usualReader);
+  const [view, setView] = useState<View>('all');
   return (
     <main className={styles.desk}>
       <div className={`${styles.tools} no-print`}>
         {back}
         <span className={styles.ways}>
+          <Segmented<View>
+            aria-label="What of it"
+            value={view}
+            onChange={setView}
+            options={[...VIEW_WORDS]}
+          />
           <Segmented<Reader>
             aria-label="Who reads it"
             value={reader}
@@ -78,7 +61,7 @@ export function Reading({ sheets, wool, usualReader, back, children }: ReadingPr
         {children}
       </div>
       {sheets.map((sheet) => (
-        <ReadingSheet key={sheet.key} sheet={sheet} wool={wool} reader={reader} />
+        <ReadingSheet key={sheet.key} sheet={sheet} wool={wool} reader={reader} view={view} />
       ))}
     </main>
   );
@@ -86,11 +69,20 @@ export function Reading({ sheets, wool, usualReader, back, children }: ReadingPr
 
 const NONE: readonly string[] = [];
 
-function ReadingSheet({ sheet, wool, reader }: { sheet: Sheet; wool: Wool; reader: Reader }) {
+interface ReadingSheetProps {
+  sheet: Sheet;
+  wool: Wool;
+  reader: Reader;
+  view: View;
+}
+
+function ReadingSheet({ sheet, wool, reader, view }: ReadingSheetProps) {
   const { whole, build, what, notes = NONE, isAlone = false, packed = null } = sheet;
+  const bag = reader === 'kit' ? packed : null;
   const estimate = useMemo(() => estimatePattern(build, wool), [build, wool]);
   const reading = useMemo(() => readingOf(build, estimate, wool, reader), [build, estimate, wool, reader]);
-  const pieces = useMemo(
+  const pieces = useMemo(() => piecesToMake(build, whole, estimate, wool), [build, whole, estimate, wool]);
+  const drawn = useMemo(
     () => piecesOf(build, estimate, wool.fibres, 'front', whole),
     [build, estimate, wool, whole],
   );
@@ -109,7 +101,7 @@ function ReadingSheet({ sheet, wool, reader }: { sheet: Sheet; wool: Wool; reade
             <p key={credit}>{credit}</p>
           ))}
         </div>
-        <FigureStrip pieces={pieces} width={300} height={110} />
+        <FigureStrip pieces={drawn} width={300} height={110} />
       </header>
       {notes.map((note) => (
         <p key={note}>
@@ -126,19 +118,30 @@ function ReadingSheet({ sheet, wool, reader }: { sheet: Sheet; wool: Wool; reade
           Left and right are {build.sidesSeen === 'figure' ? 'the figure’s own' : 'as you look at it'}.
         </p>
       )}
-      <YouNeed
-        build={build}
-        estimate={estimate}
-        wool={wool}
-        tools={reading.tools}
-        reader={reader}
-        isAlone={isAlone}
-        packed={reader === 'kit' ? packed : null}
-      />
-      <PiecesToMake build={build} estimate={estimate} whole={whole} />
-      {reading.sessions.map((sitting, index) => (
-        <Sitting key={sitting.session?.id ?? index} sitting={sitting} build={build} />
-      ))}
+      {view === 'cuts' ? (
+        <BeforeCutting build={build} estimate={estimate} pieces={pieces} wool={wool} />
+      ) : (
+        <>
+          <YouNeed
+            build={build}
+            estimate={estimate}
+            wool={wool}
+            tools={reading.tools}
+            reader={reader}
+            isAlone={isAlone}
+            packed={bag}
+          />
+          <Pieces pieces={pieces} build={build} wool={wool} />
+          <Sittings
+            reading={reading}
+            build={build}
+            estimate={estimate}
+            wool={wool}
+            packed={bag}
+            reader={reader}
+          />
+        </>
+      )}
       {build.grants.length > 0 && <p className={styles.small}>{grantsWords(build.grants)}</p>}
       <footer className={styles.foot}>
         Barbed needles are sharp and break: look at the work, pad beneath it. Not a toy for small children.

@@ -1,25 +1,80 @@
-import type { Pattern, ReadingSession, ReadingStep } from '@lanakit/core';
+import {
+  bagOfPattern,
+  type InBag,
+  type Pattern,
+  type PatternEstimate,
+  type Reader,
+  type Reading,
+  type ReadingSession,
+  type ReadingStep,
+  stillInBag,
+  type Wool,
+} from '@lanakit/core';
 import {
   CAUTION_NAMES,
   CAUTION_WORDS,
   DEPTH_WORDS,
   minutesWords,
+  stillWords,
   STROKE_WORDS,
   wantedName,
 } from '@lanakit/core/words';
 import { CautionMark, DepthMark, StrokeMark } from '../steps/marks.tsx';
 import { STAGE_WORDS } from '../words/show.ts';
 import styles from './Reading.module.css';
+import type { Packed } from './sheet.ts';
+import { StepWoolLines } from './StepWoolLines.tsx';
 import { Text } from './Text.tsx';
 
-/** One sitting: what lies there, its stages and steps, where it may be left. */
-export function Sitting({
-  sitting: { session, stages },
-  build,
-}: {
+interface SittingsProps {
+  reading: Reading;
+  build: Pattern;
+  estimate: PatternEstimate;
+  wool: Wool;
+  /** What is in the bag; null: what the pattern takes. */
+  packed: Packed | null;
+  reader: Reader;
+}
+
+/** All sittings, after each what should still be in the bag. */
+export function Sittings({ reading, build, estimate, wool, packed, reader }: SittingsProps) {
+  const inBag: readonly InBag[] = packed?.wool ?? bagOfPattern(estimate);
+  const fibreName = (id: string) => wool.fibres.get(id)?.name ?? 'a fibre';
+  return reading.sessions.map((sitting, index) => {
+    const isLast = index === reading.sessions.length - 1;
+    const still = stillInBag(inBag, build, estimate.uses, {
+      afterStep: sitting.lastStep,
+      copies: packed?.copies ?? 1,
+    });
+    const isTold = still.length > 0 && (!isLast || packed !== null);
+    return (
+      <Sitting
+        key={sitting.session?.id ?? index}
+        sitting={sitting}
+        build={build}
+        wool={wool}
+        bagOf={packed?.bagOf}
+        still={
+          isTold
+            ? `${isLast ? 'At the end' : reader === 'kit' ? 'Now' : 'Still to come'}, ${stillWords(still, fibreName)}${reader === 'kit' || isLast ? ' should be left in the bag' : ''}.`
+            : ''
+        }
+      />
+    );
+  });
+}
+
+interface SittingProps {
   sitting: ReadingSession;
   build: Pattern;
-}) {
+  wool: Wool;
+  bagOf: ReadonlyMap<string, string> | undefined;
+  /** What should still be in the bag after it; empty: nothing is told. */
+  still: string;
+}
+
+/** One sitting: what lies there, its stages and steps, where it may be left. */
+function Sitting({ sitting: { session, stages }, build, wool, bagOf, still }: SittingProps) {
   return (
     <section className={styles.sitting}>
       {session && (
@@ -32,7 +87,7 @@ export function Sitting({
         <section key={steps[0]?.step.id ?? stage}>
           <h3 className={styles.stage}>{STAGE_WORDS[stage]}</h3>
           {steps.map((own) => (
-            <ReadStep key={own.step.id} own={own} build={build} />
+            <ReadStep key={own.step.id} own={own} build={build} wool={wool} bagOf={bagOf} />
           ))}
         </section>
       ))}
@@ -50,11 +105,16 @@ export function Sitting({
           )}
         </p>
       )}
+      {still !== '' && <p className={styles.still}>{still}</p>}
     </section>
   );
 }
 
-function ReadStep({ own, build }: { own: ReadingStep; build: Pattern }) {
+interface ReadStepProps extends Pick<SittingProps, 'build' | 'wool' | 'bagOf'> {
+  own: ReadingStep;
+}
+
+function ReadStep({ own, build, wool, bagOf }: ReadStepProps) {
   const { step, number, extra, cautions, ticks, recalls, returns } = own;
   return (
     <div className={styles.step}>
@@ -70,6 +130,7 @@ function ReadStep({ own, build }: { own: ReadingStep; build: Pattern }) {
         <span className={styles.number}>{number}</span>
         <div className={styles.words}>
           <Text markdown={[step.text, extra].filter((text) => text !== '').join(' ')} />
+          {own.wool && <StepWoolLines of={own.wool} build={build} wool={wool} bagOf={bagOf} />}
           <ActWords own={own} build={build} />
           {recalls && (
             <p className={styles.small}>

@@ -1,17 +1,15 @@
 import {
   type Need,
-  type Part,
   type Pattern,
   type PatternEstimate,
   type Reader,
   type TotalMass,
   type Wool,
 } from '@lanakit/core';
-import { CUT_WORDS, cutSizeWords, needName, packedWoolWords, PROVISION_WORDS } from '@lanakit/core/words';
+import { CUT_WORDS, cutSizesIn, needName, packedWoolWords, PROVISION_WORDS } from '@lanakit/core/words';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
-import { sizesToHold } from '../words/partWords.ts';
 import { PREPARATION_WORDS, showCount, showGrams, showWeighed, timesWords } from '../words/show.ts';
-import type { Packed } from './Reading.tsx';
+import type { Packed } from './sheet.ts';
 import styles from './Reading.module.css';
 
 interface YouNeedProps {
@@ -66,7 +64,7 @@ export function YouNeed({ build, estimate, wool, tools, reader, isAlone, packed 
                   {cut.findingId && `, ${wool.findings.get(cut.findingId)?.name ?? ''}`}
                 </span>
                 <b>
-                  {own?.cut ? cutSizeWords(own.sizes) : 'not said'}
+                  {own?.cut ? cutSizesIn(own.sizes, build) : 'not said'}
                   {timesWords(cut.count)}
                 </b>
               </li>
@@ -124,38 +122,3 @@ const amountWords = ({ likelyG, unknownCount }: TotalMass): string => {
   if (unknownCount > 0) return likelyG > 0 ? `at least ${showGrams(likelyG)}` : 'amount unknown';
   return likelyG < SHOWN_BY_SCALES_G ? `under ${SHOWN_BY_SCALES_G} g` : `about ${showGrams(likelyG)}`;
 };
-
-interface PiecesProps {
-  build: Pattern;
-  estimate: PatternEstimate;
-  /** Whose numbers are used. */
-  whole: Pattern;
-}
-
-/** Every piece with its finished sizes, and how exactly they are meant. */
-export function PiecesToMake({ build, estimate, whole }: PiecesProps) {
-  const numberOf = (part: Part) => whole.parts.findIndex(({ id }) => id === part.id) + 1;
-  return (
-    <section>
-      <h2>Pieces</h2>
-      <p className={styles.small}>
-        Finished sizes, felted and coated. “Exactly”: hold it against a ruler; “about”: a guide.
-      </p>
-      <ul className={styles.pieces}>
-        {build.parts.map((part) => {
-          const own = estimate.parts.find(({ partId }) => partId === part.id);
-          return (
-            <li key={part.id}>
-              <b>{numberOf(part)}</b> {part.name}
-              {timesWords(part.count)}
-              <span className={styles.small}>
-                {' '}
-                {sizesToHold(part, own?.solid ? own : null, build.lengthUnit)}
-              </span>
-            </li>
-          );
-        })}
-      </ul>
-    </section>
-  );
-}

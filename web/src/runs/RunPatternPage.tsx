@@ -1,4 +1,5 @@
 import {
+  bagOfWool,
   type Designs,
   type Make,
   type OpenedRun,
@@ -11,12 +12,13 @@ import {
   woolInPacks,
 } from '@lanakit/core';
 import { ranges } from '@lanakit/core/papers';
-import { choiceWords, sizedWords } from '@lanakit/core/words';
+import { bagWords, choiceWords, sizedWords } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
 import { useRun } from '../api/resources.ts';
-import { type Packed, Reading, type Sheet } from '../reading/Reading.tsx';
+import { Reading } from '../reading/Reading.tsx';
+import type { Packed, Sheet } from '../reading/sheet.ts';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
 import { counted } from '../words/show.ts';
@@ -71,8 +73,15 @@ function OfRun({ run }: { run: OpenedRun }) {
 }
 
 /** What the bags of a sheet hold, as they are weighed out. */
-function packedFor({ make, numbers }: ToRead, { plan, groups, input }: InForce): Packed {
+function packedFor({ make, numbers }: ToRead, { plan, groups, input, toPack, wool }: InForce): Packed {
+  const fibreName = (id: string) => wool.fibres.get(id)?.name ?? '';
   return {
+    bagOf: new Map(
+      [...bagOfWool(toPack, make, numbers)].map(([useId, { bag, group }]) => [
+        useId,
+        bagWords(bag, group, fibreName) || 'the figure’s bag',
+      ]),
+    ),
     wool: woolInPacks(plan, groups, make, numbers),
     scaleStepG: input.scaleStepG,
     copies: make.copies,

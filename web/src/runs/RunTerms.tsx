@@ -126,7 +126,7 @@ function Allowances({ runPlan, draft }: { runPlan: InForce; draft: RunDraft }) {
   const { at } = runProblems(input, true);
   const { revision, plan, toPack } = runPlan;
   const isKits = input.kind === 'kits';
-  const jumps = isKits ? [] : stageSamples(revision.document);
+  const standstills = isKits ? [] : stageSamples(revision.document);
   const lossG = plan.fibres.reduce((sum, own) => sum + own.lossG, 0);
   const laidOut = plan.fibres.filter(({ bag }) => bag === UNDECIDED_BAG.key);
   return (
@@ -175,13 +175,13 @@ function Allowances({ runPlan, draft }: { runPlan: InForce; draft: RunDraft }) {
           onChoose={(rangesAt) => draft.change({ rangesAt: rangesAt ?? 'top' })}
         />
       </div>
-      {jumps.length > 0 && (
+      {standstills.length > 0 && (
         <Checkbox
           checked={input.hasStageSamples}
           onChange={(event) => draft.change({ hasStageSamples: event.target.checked })}
         >
-          A half-made sample for {counted(jumps.length, 'place')} where the pattern jumps (after step{' '}
-          {jumps.map(({ stepNumber }) => stepNumber).join(', ')})
+          A half-made sample for {counted(standstills.length, 'wait')} with nothing to do meanwhile (after
+          step {standstills.map(({ stepNumber }) => stepNumber).join(', ')})
         </Checkbox>
       )}
       {!isKits && hasChoice(revision.document) && (

@@ -1,0 +1,41 @@
+import type { Pattern, StepWool, Wool } from '@lanakit/core';
+import { keepsWords, keptWords, ownerWords, ROLE_WORDS, showLikely } from '@lanakit/core/words';
+import { FibreSwatch } from '../look/FibreSwatch.tsx';
+import styles from './StepWoolLines.module.css';
+
+interface StepWoolLinesProps {
+  of: StepWool;
+  build: Pattern;
+  wool: Wool;
+  /** What is written on the bag a use lies in. */
+  bagOf: ReadonlyMap<string, string> | undefined;
+}
+
+/** The wool that a step takes up, from which bag, and what of it is kept back or was. */
+export function StepWoolLines({ of, build, wool, bagOf }: StepWoolLinesProps) {
+  const fibreName = (id: string) => wool.fibres.get(id)?.name ?? 'a fibre';
+  return (
+    <div className={styles.lines}>
+      {of.takes.map((use) => {
+        const fibre = wool.fibres.get(use.fibreId ?? '');
+        const bag = bagOf?.get(use.useId);
+        return (
+          <span key={use.useId} className={styles.take}>
+            {fibre && <FibreSwatch fibre={fibre} width={22} height={10} />}
+            <span>
+              {fibre?.name ?? 'not chosen yet'}{' '}
+              <b>{use.kind === 'known' ? showLikely(use.all.likelyG) : 'amount unknown'}</b>,{' '}
+              {ownerWords(use.owner, build)} {ROLE_WORDS[use.role]}
+              {bag !== undefined && `, from “${bag}”`}
+            </span>
+          </span>
+        );
+      })}
+      {[...keptWords(of, fibreName), ...keepsWords(of, fibreName)].map((words) => (
+        <span key={words} className={styles.kept}>
+          {words}
+        </span>
+      ))}
+    </div>
+  );
+}
