@@ -11,7 +11,6 @@ import {
   cutsToMake,
   estimatePattern,
   type Length,
-  type Part,
   type Pattern,
   piecesToMake,
   stillInBag,
@@ -92,11 +91,11 @@ describe('a piece', () => {
     const covers = estimate.joins.reduce((sum, { cover }) => sum + (cover?.kind === 'known' ? cover.all.likelyG : 0), 0);
     expect(all.reduce((sum, massG) => sum + massG, covers)).toBeCloseTo(estimate.total.likelyG, 9);
   });
-  test.each([
+  test.each<[name: string, amount: Amount, words: string]>([
     ['a range is its author’s', grams(15, 20), '15–20 g'],
     ['weighed is weighed', weighed(17.3), '17.3 g'],
     ['stated strays a little', grams(10), '≈ 10.0 g (8.8–11.4)'],
-    ['unknown is told with its reason', { form: 'tops', length: null, highLength: null, ways: 1 } as Amount, 'amount unknown'],
+    ['unknown is told with its reason', { form: 'tops', length: null, highLength: null, ways: 1 }, 'amount unknown'],
   ])('%s', (_name, amount, words) => {
     const own = pattern([part('body', shapes.ball(60), { uses: [use('core', 'c', 'slate', { amount })] })]);
     expect(linesOf(own, 'body')[0]).toContain(words);
@@ -105,7 +104,7 @@ describe('a piece', () => {
     const both = { ...stag, showsBothUnits: true };
     expect(linesOf(both, 'ear').at(-3)).toContain('sunk 4 mm (5⁄32 in)');
     expect(linesOf(both, 'leg')).toContain('Through it: 2 × leg wire 23 cm (9 1⁄16 in)');
-    const inches = pattern([part('rod', { kind: 'limb', length: inch(0.875), diameter: null } as Part['shape'], { derived: [{ from: 'part', size: 'diameter', partId: 'b', ofSize: 'diameter', ratio: 0.25 }] }), part('b', { kind: 'ball', diameter: inch(0.8) } as Part['shape'])], { lengthUnit: 'in' });
+    const inches = pattern([part('rod', { kind: 'limb', length: inch(0.875), diameter: null }, { derived: [{ from: 'part', size: 'diameter', partId: 'b', ofSize: 'diameter', ratio: 0.25 }] }), part('b', { kind: 'ball', diameter: inch(0.8) })], { lengthUnit: 'in' });
     expect(linesOf(inches, 'rod').at(-1)).toBe('Finished: limb, length about ⅞ in, diameter about 3⁄16 in');
   });
 }); // prettier-ignore

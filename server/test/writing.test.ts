@@ -361,12 +361,13 @@ describe('pattern files', () => {
     expect(markdown).toContain('# Pear & \\*two\\* leaves');
     expect(markdown).toContain('1. Roll it **tight**.');
     expect(markdown).toContain('- [ ] left');
-    expect(markdown).toContain('**Check** the size: it fits If not: more');
+    expect(markdown).toContain('**Check:** the size **Right when:** it fits **If not:** more');
     const { file } = await readFile(markdown);
-    expect(file.pattern.steps.map(({ text, stage }) => [text, stage])).toEqual([
-      ['Roll it **tight**.', 'core'],
-      ['Coat it.', 'coat'],
+    expect(file.pattern.steps.map(({ text, stage, checks }) => [text, stage, checks.length])).toEqual([
+      ['Roll it **tight**.', 'core', 1],
+      ['Coat it.', 'coat', 0],
     ]);
+    expect(file.pattern.parts.map(({ name }) => name)).toEqual(['Ball']);
   });
   test.each([
     ['bytes that are no text', Buffer.from([0xff, 0xfe, 0x00, 0x81]), 'not text'],

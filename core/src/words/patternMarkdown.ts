@@ -1,7 +1,31 @@
-import { countRange, type Pattern } from '../pattern/index.ts';
-import { readingOf, type Reader, type ReadingStep } from '../reading/index.ts';
-import { minutesRange, type Minutes } from '../pattern/index.ts';
+import {
+  countRange,
+  minutesRange,
+  type Check,
+  type Minutes,
+  type Pattern,
+  type Step,
+} from '../pattern/index.ts';
+import {
+  cutsToMake,
+  piecesToMake,
+  readingOf,
+  type Piece,
+  type Reader,
+  type ReadingStep,
+  type StepWool,
+  type ToCut,
+} from '../reading/index.ts';
+import { showTypedLength } from '../units/index.ts';
 import type { PatternEstimate, Wool } from '../wool/index.ts';
+import { showLikely, timesWords } from './amounts.ts';
+import { keepsWords, keptWords } from './bagWords.ts';
+import { backWords, escaped, MARKDOWN } from './markdownMarks.ts';
+import { wantedName } from './needleWords.ts';
+import { LEVEL_WORDS, STAGE_WORDS } from './patternWords.ts';
+import { FINISHED, finishedWords, pieceLines, type WoolLine } from './pieceWords.ts';
+import { ownerWords } from './runWords.ts';
+import { CUT_WORDS, ROLE_WORDS } from './woolWords.ts';
 import {
   CAUTION_NAMES,
   CAUTION_WORDS,
@@ -10,8 +34,6 @@ import {
   needName,
   STROKE_WORDS,
 } from './writingWords.ts';
-import { wantedName } from './needleWords.ts';
-import { LEVEL_WORDS, STAGE_WORDS } from './patternWords.ts';
 
 /** Minutes as text: `20 min`, `15–25 min`, `2 h`, `1 day`. */
 export function minutesWords(minutes: Minutes): string {
@@ -23,9 +45,6 @@ export function minutesWords(minutes: Minutes): string {
   return rest === 0 ? `${hours} h` : `${hours} h ${rest}`;
 }
 
-/** Text that stands for itself in Markdown. */
-const plain = (text: string): string => text.replaceAll(/([\\`*_[\]<>#])/g, String.raw`\$1`);
-
 /** A build as Markdown, as its reader goes through it. */
 export function patternMarkdown(
   build: Pattern,
@@ -35,41 +54,44 @@ export function patternMarkdown(
 ): string {
   const reading = readingOf(build, estimate, wool, reader);
   const lines = [
-    `# ${plain(build.title)}`,
+    `# ${escaped(build.title)}`,
     '',
     `Level: ${LEVEL_WORDS[reading.level]}.`,
-    ...reading.credits.map((credit) => `\n${plain(credit)}`),
-    ...(build.prerequisites.trim() === '' ? [] : ['', `Before you begin: ${plain(build.prerequisites)}`]),
+    ...reading.credits.map((credit) => `\n${escaped(credit)}`),
+    ...(build.prerequisites.trim() === '' ? [] : ['', `${MARKDOWN.before} ${escaped(build.prerequisites)}`]),
     ...(build.sidesSeen === null
       ? []
       : ['', `Left and right are the ${build.sidesSeen === 'figure' ? 'figure’s own' : 'viewer’s'}.`]),
     '',
-    '## Materials',
+    `## ${MARKDOWN.materials}`,
     '',
     ...estimate.fibres.map(({ fibreId, total }) => {
       const amount =
         total.unknownCount > 0 ? `at least ${total.likelyG.toFixed(1)} g` : `${total.likelyG.toFixed(1)} g`;
-      return `- ${plain(wool.fibres.get(fibreId)?.name ?? fibreId)}: ${amount}`;
+      return `- ${escaped(wool.fibres.get(fibreId)?.name ?? fibreId)}: ${amount}`;
     }),
     ...build.findings.map(
       ({ findingId, count }) =>
-        `- ${plain(wool.findings.get(findingId ?? '')?.name ?? 'not chosen yet')}: ${countWords(count)}`,
+        `- ${escaped(wool.findings.get(findingId ?? '')?.name ?? 'not chosen yet')}: ${countWords(count)}`,
     ),
     '',
-    '## Tools',
+    `## ${MARKDOWN.tools}`,
     '',
     ...reading.tools.map(
-      (need) => `- ${plain(needName(need))}${need.count > 1 ? ` ×${need.count}` : ''}, one set a ${need.per}`,
+      (need) =>
+        `- ${escaped(needName(need))}${need.count > 1 ? ` ×${need.count}` : ''}, one set a ${need.per}`,
     ),
     '',
+    ...cutLines(cutsToMake(build, estimate), wool),
+    ...pieceBlocks(piecesToMake(build, build, estimate, wool), build, wool),
     ...reading.sessions.flatMap(({ session, stages }) => [
       ...(session
-        ? [`## ${plain(session.name)}`, '', ...sessionLines(session.startState, 'Begins with'), '']
+        ? [`## ${escaped(session.name)}`, '', ...sessionLines(session.startState, 'Begins with'), '']
         : []),
       ...stages.flatMap(({ stage, steps }) => [
         `### ${STAGE_WORDS[stage]}`,
         '',
-        ...steps.flatMap(stepLines),
+        ...steps.flatMap((step) => stepLines(step, build, wool)),
         '',
       ]),
       ...(session
@@ -85,7 +107,7 @@ export function patternMarkdown(
 }
 
 const sessionLines = (text: string, label: string): string[] =>
-  text.trim() === '' ? [] : [`*${label}:* ${plain(text)}`];
+  text.trim() === '' ? [] : [`*${label}:* ${escaped(text)}`];
 
 const countWords = (count: Parameters<typeof countRange>[0]): string => {
   const range = countRange(count);
@@ -93,16 +115,11 @@ const countWords = (count: Parameters<typeof countRange>[0]): string => {
   return range.low === range.high ? String(range.low) : `${range.low}–${range.high}`;
 };
 
-function stepLines({
-  step,
-  number,
-  extra,
-  needle,
-  cautions,
-  ticks,
-  recalls,
-  returns,
-}: ReadingStep): string[] {
+function stepLines(
+  { step, number, extra, needle, cautions, ticks, recalls, returns, wool: taken }: ReadingStep,
+  build: Pattern,
+  wool: Wool,
+): string[] {
   const marks = [
     ...(needle === null ? [] : [`${wantedName(needle)} needle`]),
     ...(step.stroke === null ? [] : [STROKE_WORDS[step.stroke]]),
@@ -117,13 +134,79 @@ function stepLines({
     ...(cautions.length > 0 ? [''] : []),
     `${number}. ${text.replaceAll('\n', `\n${indent}`)}`,
     ...(marks.length > 0 ? [`${indent}*${marks.join(' · ')}*`] : []),
-    ...(recalls ? [`${indent}You decided in step ${recalls.number}: ${plain(recalls.question)}`] : []),
-    ...ticks.map((note) => `${indent}- [ ] ${plain(note)}`),
-    ...(step.cue.trim() === '' ? [] : [`${indent}Stop or change: ${plain(step.cue)}`]),
-    ...step.checks.map((check) => {
-      const back = returns.get(check.id);
-      return `${indent}**Check** ${plain(check.look)}: ${plain(check.pass)} If not: ${plain(check.remedy)}${back === undefined ? '' : ` (back to step ${back})`}`;
-    }),
+    ...woolLines(taken, build, wool).map((line) => `${indent}${MARKDOWN.wool} ${escaped(line)}`),
+    ...decisionLines(step).map((line) => indent + line),
+    ...(recalls ? [`${indent}${MARKDOWN.recall} ${recalls.number}, ${escaped(recalls.question)}`] : []),
+    ...ticks.map((note) => `${indent}- [ ] ${escaped(note)}`),
+    ...(step.cue.trim() === '' ? [] : [`${indent}${MARKDOWN.cue} ${escaped(step.cue)}`]),
+    ...step.checks.map((check) => indent + checkLine(check, returns.get(check.id))),
     '',
   ];
 }
+
+function checkLine({ look, how, pass, remedy }: Check, back: number | undefined): string {
+  const said = [
+    [MARKDOWN.check, look],
+    [MARKDOWN.how, how],
+    [MARKDOWN.pass, pass],
+    [MARKDOWN.remedy, remedy],
+  ].filter(([, words]) => words?.trim() !== '');
+  const line = said.map(([mark, words = '']) => `${mark} ${escaped(words.replaceAll('\n', ' '))}`).join(' ');
+  return back === undefined ? line : `${line} ${backWords(back)}`;
+}
+
+const decisionLines = ({ act }: Step): string[] =>
+  act.kind === 'decide'
+    ? [
+        [
+          MARKDOWN.decide,
+          escaped(act.question),
+          ...act.answers
+            .filter((answer) => answer.trim() !== '')
+            .map((answer) => `${MARKDOWN.answer} ${escaped(answer)}`),
+        ].join(' '),
+      ]
+    : [];
+
+/** What a step takes up of wool, and what of it is kept back. */
+function woolLines(taken: StepWool | null, build: Pattern, wool: Wool): string[] {
+  if (!taken) return [];
+  const fibreName = (id: string) => wool.fibres.get(id)?.name ?? id;
+  return [
+    ...taken.takes.map((use) => {
+      const amount = use.kind === 'known' ? showLikely(use.all.likelyG) : 'amount unknown';
+      return `${fibreName(use.fibreId ?? '')} ${amount}, ${ownerWords(use.owner, build)} ${ROLE_WORDS[use.role]}`;
+    }),
+    ...keptWords(taken, fibreName),
+    ...keepsWords(taken, fibreName),
+  ];
+}
+
+/** Each cut with its typed or computed size: `- Leg wire ×2: 270 mm, from Wire 1.2 mm`. */
+function cutLines(cuts: readonly ToCut[], { findings }: Wool): string[] {
+  if (cuts.length === 0) return [];
+  const lines = cuts.map(({ cut, estimate }) => {
+    const size = estimate.cut ? estimate.sizes.map(showTypedLength).join(' × ') : 'size unknown';
+    const from = findings.get(cut.findingId ?? '')?.name;
+    return `- ${escaped(cut.name || CUT_WORDS[cut.kind])}${timesWords(cut.count)}: ${size}${from === undefined ? '' : `, from ${escaped(from)}`}`;
+  });
+  return [`## ${MARKDOWN.cuts}`, '', ...lines, ''];
+}
+
+/** Each piece with its finished sizes on a line that is read back, everything else of it below. */
+function pieceBlocks(pieces: readonly Piece[], build: Pattern, wool: Wool): string[] {
+  if (pieces.length === 0) return [];
+  const blocks = pieces.flatMap((piece) => [
+    `- **${piece.number} ${escaped(piece.part.name)}**${timesWords(piece.part.count)}: ${finishedWords(piece.sized, piece.part, showTypedLength)}; ${piece.part.firmness}`,
+    ...pieceLines(piece, build, wool)
+      .filter(({ label }) => label !== FINISHED)
+      .map(
+        (line) =>
+          `  - ${escaped(line.label)}: ${escaped(line.kind === 'work' ? line.text : woolWords(line))}`,
+      ),
+  ]);
+  return [`## ${MARKDOWN.pieces}`, '', ...blocks, ''];
+}
+
+const woolWords = ({ fibre, grams, how, words }: WoolLine): string =>
+  [`${fibre} ${grams}`, how, words].filter((text) => text !== '').join('; ');

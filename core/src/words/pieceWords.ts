@@ -1,7 +1,7 @@
 import type { Part, Pattern } from '../pattern/index.ts';
 import type { BeforeYouCut, Piece, PieceJoin, PieceLayer, ToCut } from '../reading/index.ts';
 import { sizesOf } from '../shapes/index.ts';
-import { showSizesIn, toMm, type UnitsShown } from '../units/index.ts';
+import { showNumber, showSizesIn, toMm, type Length, type UnitsShown } from '../units/index.ts';
 import type { RollUp, StageSize, Wool } from '../wool/index.ts';
 import {
   counted,
@@ -44,6 +44,9 @@ export interface WoolLine {
 /** One line of what its reader is told of a piece. */
 export type PieceLine = WoolLine | { readonly kind: 'work'; readonly label: string; readonly text: string };
 
+/** The line that says what it is in the end. */
+export const FINISHED = 'Finished';
+
 const work = (label: string, text: string): PieceLine[] =>
   text === '' ? [] : [{ kind: 'work', label, text }];
 
@@ -62,7 +65,10 @@ export function pieceLines(piece: Piece, build: Pattern, wool: Wool): PieceLine[
     ...lines(piece.layers.filter((layer) => !isRolled(layer))),
     ...work('With its coat', sizesWords(stage('coated'), build)),
     ...work('With its details', whatItAdds(stage('detailed'), stage('coated'), build)),
-    ...work('Finished', finishedWords(piece.sized, part, build)),
+    ...work(
+      FINISHED,
+      finishedWords(piece.sized, part, (size) => lengthWords(size, build)),
+    ),
     ...piece.joins.flatMap((join) => [
       ...work('Set on', setOnWords(join, build)),
       ...(join.cover ? lines([join.cover]) : []),
@@ -199,16 +205,19 @@ function feltWords(stage: StageSize | undefined, { firmness }: Part, units: Unit
   return `${sizesWords(stage, units)}${loose}; ${firmness}: under a thumb it ${FIRMNESS_WORDS[firmness]}`;
 }
 
-/** `egg, length exactly 82 mm, diameter about 60 mm`: each size with how exactly it is meant. */
-export function finishedWords(sized: Part, part: Part, units: UnitsShown): string {
+/**
+ * `egg, length exactly 82 mm, diameter about 60 mm`: each size with how exactly it is meant.
+ * @param say a size in the units wanted
+ */
+export function finishedWords(sized: Part, part: Part, say: (size: Length) => string): string {
   const { shape } = sized;
   if (shape.kind === 'by-grams')
     return shape.massG === null
       ? `${SHAPE_WORDS[shape.kind]}, weight unknown`
-      : `weighs ${showGrams(shape.massG)}`;
+      : `${SHAPE_WORDS[shape.kind]}, ${showNumber(shape.massG, 3)} g`;
   const sizes = [...sizesOf(shape)].map(([name, size]) => {
     if (size === null) return `${sizeWords(name)} unknown`;
-    const words = lengthWords(size, units);
+    const words = say(size);
     switch (part.exactness.find((own) => own.size === name)?.is) {
       case 'exact':
         return `${sizeWords(name)} exactly ${words}`;

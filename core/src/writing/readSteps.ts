@@ -22,16 +22,20 @@ const MOST_STEPS = 500;
 const LONGEST_STEP = 4000;
 
 const MARKER = /^\s*(?:(?:step\s*)?\d{1,3}\s*[.):]|[-*•–]|\(\d{1,3}\))\s+/i;
+/** Numbered from the left edge: what is set in below it belongs to it. */
+const NUMBERED = /^\d{1,3}[.)]\s+/;
+const SET_IN = /^\s{2,}[-*•–]\s+/;
 const HEADING = /^\s*(?:#{1,6}\s+)?([\p{L}][\p{L}\s’'-]{0,40}?)\s*:?\s*$/u;
 const MATERIALS = /^(?:materials?|you(?: will)? need|what you need|tools?|supplies)$/i;
 
 /**
- * Plain text as steps: each numbered or bulleted line begins one, lines without a mark go on with it; text without any
+ * Plain text as steps: each numbered or bulleted line begins one, lines without a mark and lists set in below a number go on with it; text without any
  * marks is a step for each paragraph. Headings that name a stage sort what is under them.
  */
 export function readSteps(text: string): ReadText {
   const lines = text.replaceAll('\r\n', '\n').split('\n');
   const isMarked = lines.some((line) => MARKER.test(line));
+  const isNumbered = lines.some((line) => NUMBERED.test(line));
   const steps: { text: string; stage: Stage | null; line: number }[] = [];
   const materials: string[] = [];
   let stage: Stage | null = null;
@@ -47,6 +51,8 @@ export function readSteps(text: string): ReadText {
       isOpen = false;
     } else if (isInMaterials) {
       materials.push(line.replace(MARKER, '').trim());
+    } else if (isNumbered && SET_IN.test(line) && steps.length > 0) {
+      addItem(steps, line);
     } else if (MARKER.test(line) || !isOpen) {
       // In marked text, a line on its own after a gap still belongs to the step above it.
       const goesOn = isMarked && !MARKER.test(line) && steps.length > 0;
@@ -62,6 +68,12 @@ export function readSteps(text: string): ReadText {
     materials,
     isCut: steps.length > MOST_STEPS || steps.some((step) => step.text.length > LONGEST_STEP),
   };
+}
+
+/** A list within a step stays a list. */
+function addItem(steps: { text: string }[], line: string): void {
+  const last = steps.at(-1);
+  if (last) last.text = `${last.text}\n- ${line.replace(MARKER, '').trim()}`;
 }
 
 function addTo(steps: { text: string }[], line: string): void {

@@ -37,6 +37,19 @@ export function AboutPattern({ onOpenStep }: { onOpenStep: (stepId: string) => v
             none="not said"
             onChoose={(seen) => edit('whose left and right', (it) => void (it.sidesSeen = seen))}
           />
+          <Choice<'one' | 'both'>
+            className={lists.span6 ?? ''}
+            label="Sizes on paper"
+            value={document.showsBothUnits ? 'both' : 'one'}
+            words={{
+              one: document.lengthUnit === 'mm' ? 'in millimetres' : 'in inches',
+              both:
+                document.lengthUnit === 'mm' ? 'millimetres, inches beside' : 'inches, millimetres beside',
+            }}
+            onChoose={(shown) =>
+              edit('the units on paper', (it) => void (it.showsBothUnits = shown === 'both'))
+            }
+          />
           <WeighedMake />
           <Field label="Before you begin" className={lists.span12 ?? ''}>
             {(control) => (

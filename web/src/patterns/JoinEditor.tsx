@@ -79,7 +79,7 @@ export function JoinEditor({ join, own, index, onDelete }: JoinEditorProps) {
         />
         <JoinSize
           label="Across there"
-          hint={usualSize(own.acrossMm)}
+          hint={usualSize(own.acrossMm, draft.document.lengthUnit)}
           value={join.across}
           at="across"
           editJoin={editJoin}
@@ -127,7 +127,7 @@ export function JoinEditor({ join, own, index, onDelete }: JoinEditorProps) {
                 label="Band each side"
                 value={join.cover.band}
                 defaultUnit={draft.document.lengthUnit}
-                hint={usualSize(own.bandMm) ?? ''}
+                hint={usualSize(own.bandMm, draft.document.lengthUnit) ?? ''}
                 onValue={(band) =>
                   editJoin('the band', (it) => void (it.cover && (it.cover.band = band)), 'band')
                 }

@@ -2,6 +2,7 @@ import {
   blankJoin,
   type Join,
   type JoinEstimate,
+  type LengthUnit,
   moveItem,
   showSizesMm,
   type Pattern,
@@ -122,7 +123,7 @@ function JoinRow({ index, isOpen, onToggle, onDelete }: JoinRowProps) {
         <span className={styles.main}>
           <span className={styles.name}>{ownerName({ kind: 'join', id: join.id }, draft.document)}</span>
           {own.count && own.count.high > 1 && ` ×${own.count.likely}`}
-          <span className={styles.detail}>{joinLine(join, own)}</span>
+          <span className={styles.detail}>{joinLine(join, own, draft.document.lengthUnit)}</span>
         </span>
         {fibre && <FibreSwatch fibre={fibre} width={34} height={20} />}
         <span className={styles.amount}>
@@ -136,10 +137,14 @@ function JoinRow({ index, isOpen, onToggle, onDelete }: JoinRowProps) {
   );
 }
 
-function joinLine({ method, looseEnd, cover }: Join, { tailMm, looseEnd: end }: JoinEstimate): string {
+function joinLine(
+  { method, looseEnd, cover }: Join,
+  { tailMm, looseEnd: end }: JoinEstimate,
+  unit: LengthUnit,
+): string {
   const loose =
     looseEnd && tailMm !== null
-      ? `loose end ${showSizesMm([tailMm], 'mm')}${end?.kind === 'known' ? `, ${showGrams(end.pieceG)}` : ''}`
+      ? `loose end ${showSizesMm([tailMm], unit)}${end?.kind === 'known' ? `, ${showGrams(end.pieceG)}` : ''}`
       : 'no loose end';
   return `${JOIN_METHOD_WORDS[method]} · ${loose}${cover ? '' : ' · not covered'}`;
 }

@@ -126,7 +126,7 @@ interface LayerAmountProps {
 
 /** Grams of one piece, where they come from, and how thick that lies. */
 function LayerAmount({ own, use, name, part, estimate }: LayerAmountProps) {
-  const { wool } = useTable();
+  const { wool, draft } = useTable();
   if (!own) return <span className={styles.grams} />;
   if (own.kind === 'unknown') {
     return (
@@ -149,7 +149,7 @@ function LayerAmount({ own, use, name, part, estimate }: LayerAmountProps) {
         {own.source === 'calculated' &&
           share &&
           share.thicknessMm > 0 &&
-          `${showSizeMm(share.thicknessMm, 'mm')} thick`}
+          `${showSizeMm(share.thicknessMm, draft.document.lengthUnit)} thick`}
       </span>
     </span>
   );

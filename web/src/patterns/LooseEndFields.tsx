@@ -1,4 +1,4 @@
-import type { Join, JoinEstimate } from '@lanakit/core';
+import type { Join, JoinEstimate, LengthUnit } from '@lanakit/core';
 import type { Draft } from 'immer';
 import { Choice } from '../fields/Choice.tsx';
 import { LengthField } from '../fields/LengthField.tsx';
@@ -32,7 +32,7 @@ export function LooseEndFields({ end, own, editJoin }: LooseEndFieldsProps) {
           label="So long"
           value={end.length}
           defaultUnit={draft.document.lengthUnit}
-          hint={hintOf(own)}
+          hint={hintOf(own, draft.document.lengthUnit)}
           onValue={(length) => edit((it) => void (it.length = length), 'tail')}
         />
       </div>
@@ -85,7 +85,7 @@ export function LooseEndFields({ end, own, editJoin }: LooseEndFieldsProps) {
   );
 }
 
-function hintOf({ tailMm, isEndIncluded, looseEnd }: JoinEstimate): string {
+function hintOf({ tailMm, isEndIncluded, looseEnd }: JoinEstimate, unit: LengthUnit): string {
   if (isEndIncluded) return 'in the part’s stated amount already';
-  return tailMm === null && looseEnd === null ? NO_END : (usualSize(tailMm) ?? '');
+  return tailMm === null && looseEnd === null ? NO_END : (usualSize(tailMm, unit) ?? '');
 }

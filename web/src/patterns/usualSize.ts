@@ -1,5 +1,5 @@
-import { showSizesMm } from '@lanakit/core';
+import { type LengthUnit, showSizesMm } from '@lanakit/core';
 
 /** What a size that is left empty comes to; nothing while that is unknown. */
-export const usualSize = (mm: number | null): string | undefined =>
-  mm === null ? undefined : `empty: ${showSizesMm([mm], 'mm')}`;
+export const usualSize = (mm: number | null, unit: LengthUnit): string | undefined =>
+  mm === null ? undefined : `empty: ${showSizesMm([mm], unit)}`;
