@@ -11,7 +11,7 @@ import {
   paidForMinor,
   type RunInput,
 } from '../src/index.ts';
-import { bird, classOf, coastDesigns, coastWool, duo, kitsOf, sourceOf } from './support/coast.ts';
+import { bird, classOf, coastDesigns, coastWool, duo, kitsOf, sourceOf, stillBird } from './support/coast.ts';
 import { needle } from './support/needles.ts';
 
 const needles = [
@@ -26,9 +26,9 @@ const designs = new Map([...coastDesigns, ['bird-1', stabbed] as const]);
 const TODAY = new Map([...coastWool.fibres.keys()].map((id) => [id, 600] as const));
 
 /** A run’s costs, with fibres at 5.00 for 100 g when they were paid and 6.00 today. */
-function costed(input: RunInput, terms: Partial<CostTerms> = {}, more: Partial<CostSources> = {}) {
-  const { toPack, plan } = sourceOf(input, designs);
-  const { kit } = kitOfClass(input, { designs, wool: coastWool, needles, evidence: [], tools: [] });
+function costed(input: RunInput, terms: Partial<CostTerms> = {}, more: Partial<CostSources> = {}, own = designs) {
+  const { toPack, plan } = sourceOf(input, own);
+  const { kit } = kitOfClass(input, { designs: own, wool: coastWool, needles, evidence: [], tools: [] });
   const cost = costOfRun(toPack, plan, { ...COST_DEFAULTS, ...terms }, {
     wool: coastWool.fibres,
     findings: coastWool.findings,
@@ -83,7 +83,7 @@ describe('what a class costs', () => {
     expect(each.packs[0]?.findings.minor).toBe(3 * 10 + 12 * 5);
   });
   test('half-made samples take wool, and no needle is broken on them', () => {
-    const { cost } = costed(classOf({ seats: 2, sparePacks: 0, hasStageSamples: true }));
+    const { cost } = costed(classOf({ seats: 2, sparePacks: 0, hasStageSamples: true }), {}, {}, new Map([['bird-1', stillBird]]));
     const sample = cost.packs.find(({ groupKey }) => groupKey.startsWith('sample'));
     expect(sample?.fibres.minor).toBeGreaterThan(0);
     expect(sample?.needles).toEqual({ minor: 0, unknownCount: 0 });

@@ -18,7 +18,7 @@ import {
   type PaperName,
   type PaperSource,
 } from '../src/papers/index.ts';
-import { bird, classOf, coastDesigns, coastWool, duo, kitsOf, sourceOf } from './support/coast.ts';
+import { bird, classOf, coastDesigns, coastWool, duo, kitsOf, sourceOf, stillBird } from './support/coast.ts';
 import { mm } from './support/make.ts';
 import { holder, needle } from './support/needles.ts';
 
@@ -53,11 +53,12 @@ describe('what is prepared beforehand', () => {
     ]);
   });
   test('samples: as long as the steps before, at least, where one has no minutes; a demonstration each', () => {
-    expect(cellsOf(paper, 'Make beforehand')).toEqual([
+    const still = sourceOf(input, new Map([['bird-1', stillBird]]));
+    expect(cellsOf(makePaper('preparation', still), 'Make beforehand')).toEqual([
       ['Demonstration', 'to show each step on', '–', ''],
       ['Sample up to step 2', 'the class need not wait', '30', ''],
     ]);
-    const unsaid = { ...wired, steps: wired.steps.map((step, at) => (at === 1 ? { ...step, minutes: null } : step)) };
+    const unsaid = { ...stillBird, steps: stillBird.steps.map((step, at) => (at === 1 ? { ...step, minutes: null } : step)) };
     const source = sourceOf(input, new Map([['bird-1', unsaid]]));
     expect(cellsOf(makePaper('preparation', source), 'Make beforehand')[1]?.[2]).toBe('≥ 20');
   });

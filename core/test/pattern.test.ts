@@ -48,6 +48,8 @@ describe('what may not be stored', () => {
 describe('what is missing for publishing', () => {
   test.each([
     ['no parts', pattern([]), ['no_parts']],
+    ['a part that takes no wool', pattern([{ ...part('a', shapes.ball(20)), uses: [] }]), ['no_wool']],
+    ['wool and no steps', pattern([part('a', shapes.ball(20))]), []],
     ['a blank part', pattern([blankPart('p', 'Body')]), ['sizes_missing', 'fibre_missing']],
     ['a coat without a fibre', pattern([part('p', shapes.ball(9), { coat: null })]), ['fibre_missing']],
     ['nothing', pattern([part('p', shapes.ball(9))]), []],

@@ -28,7 +28,7 @@ import {
   wantsWords,
   writingFindingWords,
 } from '../src/words/index.ts';
-import { bird, classOf, coastDesigns, duo, kitsOf } from './support/coast.ts';
+import { bird, classOf, coastDesigns, duo, kitsOf, stillDesigns } from './support/coast.ts';
 import { EVERY_FINDING, faulty } from './support/findings.ts';
 
 const SENTENCE = /^(?!.*(?:undefined|NaN|null))[A-Z≥“0-9a-z].*[.!?)]$/s;
@@ -139,10 +139,10 @@ describe('runs in words', () => {
       { seat: 1, choices: { values: {}, colourwayId: 'dusk', swapIds: ['grey'] } },
       { seat: 2, choices: { ...NO_CHOICES, values: {}, swapIds: [] } },
     ].map((own) => ({ name: '', skill: null, sizeFraction: 1, isLeftHanded: false, avoids: [], note: '', ...own }));
-    const of = (more = {}) => packGroups(coastDesigns, classOf({ seats: 2, sparePacks: 0, roster, ...more })).map(groupWords);
+    const of = (more = {}, designs = coastDesigns) => packGroups(designs, classOf({ seats: 2, sparePacks: 0, roster, ...more })).map(groupWords);
     expect(of()).toEqual(['Dusk, plum for slate', 'as written']);
     expect(of({ wantedChance: 0.95, skill: 'practised' })).toEqual(['Dusk, plum for slate, practised', 'as written, practised']);
-    expect(of({ hasStageSamples: true })).toEqual(['Dusk, plum for slate', 'as written', 'up to step 2']);
+    expect(of({ hasStageSamples: true }, stillDesigns)).toEqual(['Dusk, plum for slate', 'as written', 'up to step 2']);
     expect(of({ undecidedChance: 0.9, roster: [] })).toEqual(['not chosen yet']);
     expect(packGroups(coastDesigns, kitsOf([duo()])).map(groupWords)).toEqual(['Coast duo']);
   });

@@ -8,6 +8,7 @@ import {
   checkPattern,
   derivedNeeds,
   forgetStrays,
+  blankJoin,
   byGauge,
   needleOf,
   isNeedleMissing,
@@ -17,6 +18,7 @@ import {
   needsOf,
   orderLinks,
   parseMinutes,
+  type PLAIN_ACTS,
   type Pattern,
   placeStep,
   proposeLevel,
@@ -326,9 +328,92 @@ describe('tools', () => {
       'finger-guards',
       'scissors',
       'sewing-needle',
-      'scale',
-      'guide',
     ]);
+    expect(needsOf(legged(steps)).offered.map(({ key }) => key)).toEqual(['scale', 'guide']);
+  });
+  const words = (text: string, more: Partial<Step> = {}) =>
+    needsOf(
+      legged([step('a', 'make', ['body'], { text, needle: { by: 'none' }, place: 'in-place', ...more })]),
+    );
+  test.each([
+    ['Stick it to the mat with two stabs', []],
+    ['Lay on iron-grey wool', []],
+    ['Scale the spots up a little', []],
+    ['Felt until no mark shows', []],
+    ['Take 12 cm of it', []],
+    ['Put a drop of hot glue under it', ['glue', 'iron']],
+    ['Iron it flat', ['iron']],
+    ['Mark it with a pencil', ['pencil']],
+    ['Weigh out the wool', ['scale']],
+    ['Hold it against the dashed line', ['guide']],
+    ['Tape the wire round', ['tape']],
+  ])('of words is offered, never listed: %s', (text, keys_) => {
+    const { offered, listed } = words(text);
+    expect(offered.map(({ key }) => key)).toEqual(keys_);
+    expect(listed.map(({ key }) => key)).toEqual(
+      ['surface'].filter(() => listed.some(({ key }) => key === 'surface')),
+    );
+  });
+  test('what its author takes is listed with the steps whose words suggest it; what is refused is not offered again', () => {
+    const tool = { id: '1', needKey: 'iron', name: 'iron', per: 'room', count: 1, isLeftOut: false } as const;
+    const ironed = (tools: Pattern['tools']) =>
+      needsOf(legged([step('a', 'make', ['body'], { text: 'Iron it flat' })], { tools }));
+    expect(ironed([tool]).listed.find(({ key }) => key === 'iron')?.stepIds).toEqual(['a']);
+    expect(ironed([tool]).listedNotUsed).toEqual([]);
+    expect(ironed([{ ...tool, isLeftOut: true }]).offered).toEqual([]);
+    expect(ironed([{ ...tool, isLeftOut: true }]).usedNotListed).toEqual([]);
+  });
+  test.each<[name: string, own: Pattern, expected: string[]]>([
+    [
+      'drops of glue: one for each piece that is set on',
+      legged([step('g', 'glue', ['leg'], { needle: { by: 'none' } })]),
+      ['glue', 'glue-drops ×2'],
+    ],
+    [
+      'so many as it is said to be repeated',
+      legged([step('g', 'glue', ['leg'], { needle: { by: 'none' }, repeat: { times: 5, notes: [] } })]),
+      ['glue', 'glue-drops ×5'],
+    ],
+    [
+      'a join that is glued, in a step that only joins',
+      legged([step('j', 'join', ['leg', 'body'], { needle: { by: 'none' } })], {
+        joins: [{ ...blankJoin('x', 'leg', 'body'), method: 'glued' }],
+      }),
+      ['glue', 'glue-drops ×2'],
+    ],
+    [
+      'a join that is sewn',
+      legged([step('j', 'join', ['leg', 'body'], { needle: { by: 'none' } })], {
+        joins: [{ ...blankJoin('x', 'leg', 'body'), method: 'sewn' }],
+      }),
+      ['sewing-needle'],
+    ],
+    [
+      'a size that is meant exactly',
+      {
+        ...legged([step('m', 'make', ['body'], { needle: { by: 'none' } })]),
+        parts: [part('body', shapes.ball(40), { exactness: [{ size: 'diameter', is: 'exact' }] })],
+      },
+      ['ruler'],
+    ],
+    [
+      'hair that is trimmed',
+      {
+        ...legged([step('h', 'make', ['mane'], { stage: 'hair', needle: { by: 'none' } })]),
+        parts: [part('mane', shapes.fringe(60, 40))],
+      },
+      ['scissors'],
+    ],
+  ])('follow from findings, joins and sizes: %s', (_name, own, expected) => {
+    expect(keys(own)).toEqual(expected);
+  });
+  test('scissors are no barbed needle, and what sticks to the mat is not glue', () => {
+    const of = (text: string, act: (typeof PLAIN_ACTS)[number]) =>
+      [...cautionsOf(legged([step('a', act, ['body'], { text })]), WOOL).values()].flat();
+    expect(of('Cut it round', 'cut')).not.toContain('needle');
+    expect(of('Stick it to the mat', 'make')).not.toContain('glue');
+    expect(of('Lay on iron-grey wool', 'make')).not.toContain('hot');
+    expect(of('A drop of hot glue', 'glue')).toEqual(expect.arrayContaining(['glue', 'hot']));
   });
   test('the author’s word stands, and both ways of disagreeing are seen', () => {
     const tool = { name: '', per: 'room', count: 2, isLeftOut: false } as const;

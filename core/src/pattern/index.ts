@@ -66,7 +66,7 @@ export {
 } from './stepMinutes.ts';
 export { isSameThing, knownIds, type KnownIds } from './things.ts';
 export { Join, JOIN_METHODS, type JoinMethod } from './join.ts';
-export { isIncomplete, missingForPublishing, missingInPart } from './missingForPublishing.ts';
+export { isIncomplete, isWoolOnly, missingForPublishing, missingInPart } from './missingForPublishing.ts';
 export {
   DerivedSize,
   FindingUse,

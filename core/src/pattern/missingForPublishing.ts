@@ -12,6 +12,7 @@ import { isWool, type Use } from './use.ts';
 export function missingForPublishing(pattern: Pattern): Problem[] {
   if (pattern.parts.length === 0) return [{ code: 'no_parts', pointer: '/parts' }];
   return [
+    ...(takesWool(pattern) ? [] : [{ code: 'no_wool', pointer: '/parts' } as const]),
     ...pattern.parts.flatMap((part, index) => missingInPart(part, `/parts/${index}`)),
     ...pattern.joins.flatMap((join, index): Problem[] => [
       ...(join.cover?.fibreId === null
@@ -32,6 +33,13 @@ export function missingForPublishing(pattern: Pattern): Problem[] {
     ]),
   ];
 }
+
+/** Something of it is of wool: a layer, or a cover of a join. */
+const takesWool = ({ parts, joins }: Pattern): boolean =>
+  parts.some(({ uses }) => uses.some(isWool)) || joins.some(({ cover }) => cover !== null);
+
+/** Without steps a pattern says what it takes and not how it is made: it is published as wool only, and says so. */
+export const isWoolOnly = ({ steps }: Pick<Pattern, 'steps'>): boolean => steps.length === 0;
 
 /** Shapes that tell nothing of what a loose end of them is like. */
 const SHAPELESS = new Set<Part['shape']['kind']>(['by-count', 'by-grams', 'patch', 'fringe']);

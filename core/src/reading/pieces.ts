@@ -163,8 +163,9 @@ function isNear(way: HandsMeasure): boolean {
     case 'strip':
     case 'square':
       return Math.abs(way.roundingFraction) <= NEAR_FRACTION;
+    // The author’s hand is not the reader’s.
     case 'hand':
-      return Math.abs(way.offFraction) <= NEAR_FRACTION;
+      return false;
     case 'halvings':
       return true;
   }

@@ -17,6 +17,7 @@ export {
   timesWords,
 } from './amounts.ts';
 export { keepsWords, keptWords, stillWords } from './bagWords.ts';
+export { fibreNamesOf } from './fibreNames.ts';
 export { handsWords, measureByHand, showHandLength } from './handsWords.ts';
 export {
   cutLines,

@@ -20,6 +20,7 @@ import { showTypedLength } from '../units/index.ts';
 import type { PatternEstimate, Wool } from '../wool/index.ts';
 import { showLikely, timesWords } from './amounts.ts';
 import { keepsWords, keptWords } from './bagWords.ts';
+import { fibreNamesOf } from './fibreNames.ts';
 import { backWords, escaped, MARKDOWN } from './markdownMarks.ts';
 import { wantedName } from './needleWords.ts';
 import { LEVEL_WORDS, STAGE_WORDS } from './patternWords.ts';
@@ -68,7 +69,7 @@ export function patternMarkdown(
     ...estimate.fibres.map(({ fibreId, total }) => {
       const amount =
         total.unknownCount > 0 ? `at least ${total.likelyG.toFixed(1)} g` : `${total.likelyG.toFixed(1)} g`;
-      return `- ${escaped(wool.fibres.get(fibreId)?.name ?? fibreId)}: ${amount}`;
+      return `- ${escaped(fibreNamesOf(wool)(fibreId))}: ${amount}`;
     }),
     ...build.findings.map(
       ({ findingId, count }) =>
@@ -171,11 +172,11 @@ const decisionLines = ({ act }: Step): string[] =>
 /** What a step takes up of wool, and what of it is kept back. */
 function woolLines(taken: StepWool | null, build: Pattern, wool: Wool): string[] {
   if (!taken) return [];
-  const fibreName = (id: string) => wool.fibres.get(id)?.name ?? id;
+  const fibreName = fibreNamesOf(wool);
   return [
     ...taken.takes.map((use) => {
       const amount = use.kind === 'known' ? showLikely(use.all.likelyG) : 'amount unknown';
-      return `${fibreName(use.fibreId ?? '')} ${amount}, ${ownerWords(use.owner, build)} ${ROLE_WORDS[use.role]}`;
+      return `${fibreName(use.fibreId)} ${amount}, ${ownerWords(use.owner, build)} ${ROLE_WORDS[use.role]}`;
     }),
     ...keptWords(taken, fibreName),
     ...keepsWords(taken, fibreName),

@@ -13,6 +13,7 @@ import {
   showLikely,
 } from './amounts.ts';
 import { cutSizeWords } from './cutWords.ts';
+import { fibreNamesOf } from './fibreNames.ts';
 import { measureByHand } from './handsWords.ts';
 import { sizeWords } from './sizeWords.ts';
 import { lengthWords, placeWords, statedWords } from './statedWords.ts';
@@ -119,13 +120,12 @@ const isRolled = ({ estimate: { role } }: PieceLayer): boolean => role === 'core
 
 function woolLine(layer: PieceLayer, build: Pattern, wool: Wool): WoolLine {
   const { estimate, use, pieceG, atStep } = layer;
-  const fibre = wool.fibres.get(estimate.fibreId ?? '');
   const place = use ? placeWords(use, build) : '';
   return {
     kind: 'wool',
     label: ROLE_WORDS[estimate.role],
     fibreId: estimate.fibreId,
-    fibre: fibre?.name ?? 'not chosen yet',
+    fibre: fibreNamesOf(wool)(estimate.fibreId),
     grams: gramsWords(estimate, pieceG) + (estimate.isIfNeeded ? ', only if needed' : ''),
     how: [place, measureWords(layer, build, wool)].filter((words) => words !== '').join('; '),
     words: use && use.words.trim() !== '' ? authorWords(use.words, use.wordsSizeFraction) : '',

@@ -114,6 +114,8 @@ export function problemWords(problem: Problem): string {
       return 'The loose end is of a part that this join does not hold. Choose one of its two.';
     case 'no_parts':
       return 'There is nothing to make yet: add a part.';
+    case 'no_wool':
+      return 'No part takes any wool: lay a layer on one, or say what it weighs.';
     case 'colour_not_read':
       return `“${problem.text}” is not a colour. Write it as #rrggbb, such as #6b7f3a.`;
     case 'name_taken':

@@ -162,6 +162,7 @@ const TOOL_WORDS: Readonly<Record<ToolKey, string>> = {
   scissors: 'scissors',
   'sewing-needle': 'sewing needle and thread',
   glue: 'glue',
+  'glue-drops': 'drops of glue',
   pliers: 'pliers',
   'wire-cutters': 'wire cutters',
   pins: 'pins',
@@ -171,6 +172,7 @@ const TOOL_WORDS: Readonly<Record<ToolKey, string>> = {
   guide: 'printed guide',
   pencil: 'pencil',
   iron: 'iron',
+  tape: 'tape',
 };
 
 /** What a line of the tool list is called. */

@@ -1,6 +1,6 @@
 import type { FibreFlag } from '../fibre/index.ts';
 import type { FindingFlag } from '../finding/index.ts';
-import { CAUTIONS, isWool, type Caution, type Pattern, type Step } from '../pattern/index.ts';
+import { CAUTIONS, isWool, type ActKind, type Caution, type Pattern, type Step } from '../pattern/index.ts';
 import type { Wool } from '../wool/index.ts';
 import { hasVerb } from './verbs.ts';
 
@@ -40,11 +40,13 @@ export function cautionsOf(pattern: Pattern, wool: Wool): Map<string, Caution[]>
   );
 }
 
+/** Acts in which no barbed needle is in the hand, whatever the stage usually takes. */
+const NO_BARBS: ReadonlySet<ActKind> = new Set(['wait', 'check', 'choose', 'decide', 'glue', 'sew', 'cut']);
+
 function proposedFor(step: Step, pattern: Pattern, wool: Wool): Set<Caution> {
   const { act, text, needle } = step;
   const found = new Set<Caution>();
-  const usesNeedle =
-    needle.by !== 'none' && !['wait', 'check', 'choose', 'decide', 'glue', 'sew'].includes(act.kind);
+  const usesNeedle = needle.by !== 'none' && !NO_BARBS.has(act.kind);
   if (usesNeedle) found.add('needle');
   if (act.kind === 'cut' || hasVerb(text, 'cut')) found.add('blade');
   if (act.kind === 'cut' || act.kind === 'glue') found.add('irreversible');

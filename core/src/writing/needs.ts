@@ -1,7 +1,15 @@
 import { needleCounts } from '../ladder/needleCounts.ts';
 import { type NeedleWanted, wantedKey } from '../needles/index.ts';
-import { needleOf, type ListedTool, type Pattern, type Step } from '../pattern/index.ts';
+import {
+  countRange,
+  needleOf,
+  type JoinMethod,
+  type ListedTool,
+  type Pattern,
+  type Step,
+} from '../pattern/index.ts';
 import type { Provision } from '../tools/index.ts';
+import { joinedBy, JOINING } from './partWork.ts';
 import { hasVerb, type Verb } from './verbs.ts';
 
 /** Tools that follow from what is done; needles are listed by their sort beside them. */
@@ -12,6 +20,7 @@ export const TOOL_KEYS = [
   'scissors',
   'sewing-needle',
   'glue',
+  'glue-drops',
   'pliers',
   'wire-cutters',
   'pins',
@@ -21,6 +30,7 @@ export const TOOL_KEYS = [
   'guide',
   'pencil',
   'iron',
+  'tape',
 ] as const;
 export type ToolKey = (typeof TOOL_KEYS)[number];
 
@@ -43,6 +53,8 @@ export interface Need {
 export interface NeedsList {
   /** What is printed: derived, as the author changed it, then what the author added. */
   readonly listed: readonly Need[];
+  /** Suggested by words of the steps: listed only where the author says so. */
+  readonly offered: readonly Need[];
   /** Called for by a step, and left out by the author. */
   readonly usedNotListed: readonly Need[];
   /** Added by the author, and no step speaks of it. */
@@ -53,14 +65,11 @@ interface ToolRule {
   readonly tool: ToolKey;
   readonly per: Provision;
   readonly isFor: (step: Step, pattern: Pattern) => boolean;
+  /** Of what is used up, how many a step takes; nothing: it is a tool, and one does for all steps. */
+  readonly usedUp?: (step: Step, pattern: Pattern) => number;
 }
 
-const byVerb =
-  (verb: Verb) =>
-  ({ text }: Step): boolean =>
-    hasVerb(text, verb);
-
-/** How small a piece is before fingers are too near the needle: the act says it is held in hand. */
+/** What acts, findings, cuts and joins need: listed. */
 const RULES: readonly ToolRule[] = [
   {
     tool: 'surface',
@@ -69,45 +78,125 @@ const RULES: readonly ToolRule[] = [
   },
   { tool: 'holder', per: 'table', isFor: ({ holder }) => holder !== null && holder > 1 },
   { tool: 'finger-guards', per: 'person', isFor: ({ place }) => place === 'in-hand' },
-  { tool: 'scissors', per: 'table', isFor: ({ act, text }) => act.kind === 'cut' || hasVerb(text, 'cut') },
+  {
+    tool: 'scissors',
+    per: 'table',
+    isFor: (step, pattern) => step.act.kind === 'cut' || trims(step, pattern),
+  },
   {
     tool: 'sewing-needle',
     per: 'table',
-    isFor: ({ act, text }) => act.kind === 'sew' || hasVerb(text, 'sew'),
+    isFor: (step, pattern) => step.act.kind === 'sew' || joinsBy('sewn', step, pattern),
   },
-  { tool: 'glue', per: 'table', isFor: ({ act, text }) => act.kind === 'glue' || hasVerb(text, 'glue') },
-  { tool: 'pliers', per: 'room', isFor: (step, { cuts }) => step.stage === 'skeleton' && cuts.some(isWire) },
-  {
-    tool: 'wire-cutters',
-    per: 'room',
-    isFor: (step, { cuts }) => step.stage === 'skeleton' && cuts.some(isWire),
-  },
-  { tool: 'pins', per: 'table', isFor: byVerb('pin') },
-  { tool: 'water', per: 'table', isFor: byVerb('wet') },
-  { tool: 'scale', per: 'room', isFor: byVerb('weigh') },
-  { tool: 'ruler', per: 'table', isFor: byVerb('measure') },
-  {
-    tool: 'guide',
-    per: 'person',
-    isFor: ({ place, text }) => place === 'on-template' || hasVerb(text, 'guide'),
-  },
-  { tool: 'pencil', per: 'table', isFor: byVerb('pencil') },
-  { tool: 'iron', per: 'room', isFor: byVerb('heat') },
+  { tool: 'glue', per: 'table', isFor: isGluing },
+  { tool: 'glue-drops', per: 'person', isFor: isGluing, usedUp: piecesSetOn },
+  { tool: 'pliers', per: 'room', isFor: bendsWire },
+  { tool: 'wire-cutters', per: 'room', isFor: bendsWire },
+  { tool: 'guide', per: 'person', isFor: ({ place }) => place === 'on-template' },
+  { tool: 'ruler', per: 'table', isFor: holdsExactly },
 ];
 
-const isWire = ({ kind }: Pattern['cuts'][number]): boolean => kind === 'wire' || kind === 'covering';
+/** What words of a step may mean: offered, and only listed where the author says so. */
+const OFFERS: readonly ToolRule[] = [
+  { tool: 'scissors', per: 'table', isFor: byWord('cut') },
+  { tool: 'sewing-needle', per: 'table', isFor: byWord('sew') },
+  { tool: 'glue', per: 'table', isFor: byWord('glue') },
+  { tool: 'pins', per: 'table', isFor: byWord('pin') },
+  { tool: 'water', per: 'table', isFor: byWord('wet') },
+  { tool: 'scale', per: 'room', isFor: byWord('weigh') },
+  { tool: 'ruler', per: 'table', isFor: byWord('measure') },
+  { tool: 'guide', per: 'person', isFor: byWord('guide') },
+  { tool: 'pencil', per: 'table', isFor: byWord('pencil') },
+  { tool: 'iron', per: 'room', isFor: byWord('heat') },
+  { tool: 'tape', per: 'table', isFor: byWord('tape') },
+];
+
+function byWord(verb: Verb): ToolRule['isFor'] {
+  return ({ text }) => hasVerb(text, verb);
+}
 
 const needles = (step: Step, pattern: Pattern): boolean => needleOf(step, pattern) !== null;
 
+/** Hair is cut to its length where it is laid on. */
+function trims({ stage, partIds }: Step, { parts }: Pattern): boolean {
+  return (
+    stage === 'hair' &&
+    parts.some(
+      ({ id, shape, uses }) =>
+        partIds.includes(id) &&
+        ((shape.kind === 'fringe' && shape.trimFraction > 0) ||
+          uses.some((use) => use.role === 'hair' && use.trimFraction > 0)),
+    )
+  );
+}
+
+/** A step that joins what the pattern says is sewn or glued, whatever it is called. */
+function joinsBy(method: JoinMethod, step: Step, { joins }: Pattern): boolean {
+  if (!JOINING.has(step.act.kind)) return false;
+  const set = joinedBy(step, { joins });
+  return joins.some(
+    (join) =>
+      join.method === method &&
+      (step.joinIds.includes(join.id) || (step.joinIds.length === 0 && set.has(join.partId))),
+  );
+}
+
+function isGluing(step: Step, pattern: Pattern): boolean {
+  return step.act.kind === 'glue' || joinsBy('glued', step, pattern);
+}
+
+/** A drop for each piece that is set on; as often as the step is repeated where that is said. */
+function piecesSetOn({ repeat, partIds }: Step, { parts }: Pattern): number {
+  if (repeat && repeat.times !== null) return repeat.times;
+  const counts = partIds.map((id) => countRange(parts.find((part) => part.id === id)?.count ?? 1)?.high ?? 1);
+  return Math.max(1, ...counts);
+}
+
+/** Where wire is bent: in the skeleton, or at what a wire runs through. */
+function bendsWire(step: Step, { cuts }: Pattern): boolean {
+  if (!cuts.some(isWire)) return false;
+  if (step.stage === 'skeleton') return true;
+  return (
+    step.act.kind === 'make' &&
+    cuts.some(
+      (cut) =>
+        cut.kind === 'wire' &&
+        cut.segments.some(({ partId }) => partId !== null && step.partIds.includes(partId)),
+    )
+  );
+}
+
+const isWire = ({ kind }: Pattern['cuts'][number]): boolean => kind === 'wire' || kind === 'covering';
+
+/** A size that is meant exactly is held against a ruler where its piece is made. */
+function holdsExactly({ act, partIds }: Step, { parts }: Pattern): boolean {
+  if (act.kind !== 'make' && act.kind !== 'felt' && act.kind !== 'cut') return false;
+  return parts.some(
+    ({ id, exactness }) => partIds.includes(id) && exactness.some(({ is }) => is === 'exact'),
+  );
+}
+
 /** What the steps call for, before the author has a say. */
-export function derivedNeeds(pattern: Pattern): Need[] {
-  const tools = RULES.flatMap(({ tool, per, isFor }): Need[] => {
-    const stepIds = pattern.steps.filter((step) => isFor(step, pattern)).map(({ id }) => id);
-    return stepIds.length > 0
-      ? [{ key: tool, what: { is: 'tool', tool }, per, count: 1, perPerson: 1, stepIds }]
-      : [];
-  });
-  return [...needleNeeds(pattern), ...tools];
+export const derivedNeeds = (pattern: Pattern): Need[] => [
+  ...needleNeeds(pattern),
+  ...RULES.flatMap((rule) => needOf(rule, pattern)),
+];
+
+/** What words of the steps suggest and nothing needs; nothing of what its author has a say in already. */
+function offeredNeeds(pattern: Pattern, derived: readonly Need[]): Need[] {
+  const settled = new Set([
+    ...derived.map(({ key }) => key),
+    ...pattern.tools.flatMap(({ needKey }) => needKey ?? []),
+  ]);
+  return OFFERS.filter(({ tool }) => !settled.has(tool)).flatMap((rule) => needOf(rule, pattern));
+}
+
+function needOf({ tool, per, isFor, usedUp }: ToolRule, pattern: Pattern): Need[] {
+  const steps = pattern.steps.filter((step) => isFor(step, pattern));
+  if (steps.length === 0) return [];
+  const count = usedUp ? steps.reduce((sum, step) => sum + usedUp(step, pattern), 0) : 1;
+  const stepIds = steps.map(({ id }) => id);
+  return [{ key: tool, what: { is: 'tool', tool }, per, count, perPerson: count, stepIds }];
 }
 
 /** Of each sort as many as are in the hand and in holders at once, however its profile is asked for. */
@@ -137,13 +226,14 @@ export function needsOf(pattern: Pattern): NeedsList {
       ({ needKey, isLeftOut }) =>
         needKey !== null && !isLeftOut && !derived.some(({ key }) => key === needKey),
     )
-    .map((tool) => addedNeed(tool, pattern));
+    .map((tool) => keptNeed(tool, pattern));
   return {
     listed: [
       ...derived.filter((need) => !isOut(need)).map((need) => asSaid(need, said.get(need.key))),
       ...added,
       ...kept,
     ],
+    offered: offeredNeeds(pattern, derived),
     usedNotListed: derived.filter(isOut),
     listedNotUsed: [...added, ...kept].filter(({ stepIds }) => stepIds.length === 0),
   };
@@ -151,6 +241,13 @@ export function needsOf(pattern: Pattern): NeedsList {
 
 const asSaid = (need: Need, said: ListedTool | undefined): Need =>
   said ? { ...need, per: said.per, count: said.count, perPerson: said.count } : need;
+
+/** Kept on the list by its author: for the steps whose words suggest it. */
+function keptNeed(tool: ListedTool, pattern: Pattern): Need {
+  const offer = OFFERS.find((rule) => rule.tool === tool.needKey);
+  const [own] = offer ? needOf(offer, pattern) : [];
+  return own ? asSaid(own, tool) : addedNeed(tool, pattern);
+}
 
 /** A step that names the tool uses it. */
 function addedNeed({ id, name, per, count }: ListedTool, { steps }: Pattern): Need {

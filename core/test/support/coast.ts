@@ -62,6 +62,13 @@ export const bird: Pattern = pattern(
   },
 ); // prettier-ignore
 
+/** The bird at one sitting, with nothing to do while its legs wait. */
+export const stillBird: Pattern = {
+  ...bird,
+  sessions: [],
+  steps: bird.steps.map((step) => (step.id === 's3' ? { ...step, partIds: ['body', 'leg'] } : step)),
+};
+
 export const pear: Pattern = pattern(
   [part('body', shapes.egg(74, 56), { core: 'chalk', coat: 'amber' }), part('leaf', shapes.flat(38, 20, 3), { count: 2, core: 'ink' })],
   { title: 'Pear' },
@@ -92,6 +99,12 @@ export const coastWool: Wool = {
     ),
   ),
 };
+
+/** With the bird that a class stands still at. */
+export const stillDesigns = new Map([
+  ['bird-1', stillBird],
+  ['pear-1', pear],
+]);
 
 export const coastDesigns = new Map([
   ['bird-1', bird],

@@ -1,4 +1,5 @@
 import {
+  isWoolOnly,
   checkPattern,
   comparePatterns,
   missingForPublishing,
@@ -174,9 +175,11 @@ export function patternRoutes({ store: { patterns, items }, now, newId }: RouteD
       handle: () => ({
         status: 200,
         body: {
-          items: patterns
-            .published()
-            .map(({ document, ...revision }) => ({ ...revision, title: document.title })),
+          items: patterns.published().map(({ document, ...revision }) => ({
+            ...revision,
+            title: document.title,
+            isWoolOnly: isWoolOnly(document),
+          })),
         },
       }),
     },

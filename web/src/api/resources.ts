@@ -29,6 +29,8 @@ import { nanoid } from 'nanoid';
 import { get } from './client.ts';
 
 export interface RevisionName extends Omit<Revision, 'document'> {
+  /** It has no steps: packs can be made of it, nobody can learn from it. */
+  readonly isWoolOnly: boolean;
   readonly title: string;
 }
 

@@ -8,7 +8,7 @@ import { useDraftOf, useNeedles, useRevision, useWool } from '../api/resources.t
 import sheets from '../runs/Sheets.module.css';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
-import { counted, showKnownMinutes } from '../words/show.ts';
+import { counted, showPace } from '../words/show.ts';
 import { LadderChart } from './LadderChart.tsx';
 import { LadderNotes } from './LadderNotes.tsx';
 import styles from './NeedlesPaper.module.css';
@@ -55,7 +55,7 @@ function Paper({ id, document, wool, needles }: PaperProps) {
           <h1>{build.title}: needles</h1>
           <p>
             {SCHOOL_WORDS[build.school.kind]} · {counted(ladder.path.changes.length, 'change')} ·{' '}
-            {showKnownMinutes(estimate.minutes)} at the author’s pace
+            {showPace(build, estimate.minutes)}
           </p>
         </header>
         <section className={styles.ladder} aria-label="Ladder">

@@ -6,7 +6,7 @@ import { Choice } from '../fields/Choice.tsx';
 import { drawPattern } from '../figure/pieces.ts';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { Loading } from '../shell/Loading.tsx';
-import { showGrams, showKnownMinutes, showMoney, showRange } from '../words/show.ts';
+import { showGrams, revisionName, showPace, showMoney, showRange } from '../words/show.ts';
 import { BuildTable } from './BuildTable.tsx';
 import { Changes } from './Changes.tsx';
 import styles from './ComparePage.module.css';
@@ -64,7 +64,7 @@ export function ComparePage() {
                   <span className="quiet">
                     {' '}
                     · {showGrams(estimate.total.likelyG)} ({showRange(estimate.total)}) ·{' '}
-                    {showKnownMinutes(estimate.minutes)} · wool {showMoney(estimate.costMinor.known)}
+                    {showPace(pattern, estimate.minutes)} · wool {showMoney(estimate.costMinor.known)}
                   </span>
                 </p>
               </section>
@@ -105,10 +105,7 @@ function useBuildNames(): Record<string, string> {
     () =>
       Object.fromEntries([
         ...(patterns ?? []).map(({ id, document }) => [`draft:${id}`, `${document.title}, draft`]),
-        ...(revisions?.items ?? []).map(({ id, title, number }) => [
-          `revision:${id}`,
-          `${title}, revision ${number}`,
-        ]),
+        ...(revisions?.items ?? []).map((revision) => [`revision:${revision.id}`, revisionName(revision)]),
       ]) as Record<string, string>,
     [patterns, revisions],
   );

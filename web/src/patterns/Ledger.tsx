@@ -2,6 +2,7 @@ import {
   compareEstimates,
   estimatePattern,
   forMakes,
+  isWoolOnly,
   missingForPublishing,
   type Pattern,
   type PatternEstimate,
@@ -43,6 +44,7 @@ export function Ledger({ stored, onChoosePart, onShow, onOpenStep }: LedgerProps
   const [makes, setMakes] = useState(1);
   const made = useMemo(() => forMakes(estimate, makes), [estimate, makes]);
   const { total } = made;
+  const isEmpty = estimate.uses.length === 0;
   const open = [...problems, ...missingForPublishing(document)];
   return (
     <aside className={`sheet ${styles.ledger}`} aria-label="One make">
@@ -52,7 +54,7 @@ export function Ledger({ stored, onChoosePart, onShow, onOpenStep }: LedgerProps
           title={makes === 1 ? 'One make' : `${makes} makes`}
           lines={makeTotalCame(made, shelf, document)}
         >
-          <span className={styles.big}>{showGrams(total.likelyG)}</span>
+          <span className={styles.big}>{isEmpty ? 'no wool yet' : showGrams(total.likelyG)}</span>
         </HowItCame>
         <span className="small">
           <span className="quiet">
@@ -63,7 +65,7 @@ export function Ledger({ stored, onChoosePart, onShow, onOpenStep }: LedgerProps
           {total.unknownCount > 0 ? (
             <span className="red">{counted(total.unknownCount, 'amount')} unknown</span>
           ) : (
-            <span className="quiet">likely {showRange(total)}</span>
+            !isEmpty && <span className="quiet">likely {showRange(total)}</span>
           )}
         </span>
       </div>
@@ -106,9 +108,11 @@ export function Ledger({ stored, onChoosePart, onShow, onOpenStep }: LedgerProps
         </dd>
         <dt>At your pace</dt>
         <dd>
-          {made.minutes.low < made.minutes.high
-            ? `${showMinutes(made.minutes.low)} – ${showMinutes(made.minutes.high)}`
-            : showMinutes(made.minutes.known)}
+          {isWoolOnly(document)
+            ? 'no steps yet'
+            : made.minutes.low < made.minutes.high
+              ? `${showMinutes(made.minutes.low)} – ${showMinutes(made.minutes.high)}`
+              : showMinutes(made.minutes.known)}
           {made.waiting.known > 0 && (
             <span className={styles.more}>and {showMinutes(made.waiting.known)} waiting</span>
           )}
@@ -124,7 +128,7 @@ export function Ledger({ stored, onChoosePart, onShow, onOpenStep }: LedgerProps
         </dd>
         <dt>Wool costs</dt>
         <dd>
-          {showMoney(made.costMinor.known)}
+          {isEmpty ? 'nothing yet' : showMoney(made.costMinor.known)}
           {estimate.costMinor.unknownCount > 0 && (
             <span className={styles.more}>
               and {counted(estimate.costMinor.unknownCount, 'fibre')} unpriced

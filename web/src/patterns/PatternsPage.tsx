@@ -3,6 +3,7 @@ import {
   defaultBuild,
   estimatePattern,
   type Wool,
+  isWoolOnly,
   missingForPublishing,
   proposeLevel,
   showTypedLength,
@@ -106,15 +107,15 @@ function PatternLine({ pattern: { id, document, revision }, wool }: { pattern: S
           </span>
         </span>
         <span className={styles.fact}>
-          <b>{showKnownMinutes(estimate.minutes)}</b>
-          <span className="quiet small">at your pace</span>
+          <b>{isWoolOnly(document) ? 'no steps' : showKnownMinutes(estimate.minutes)}</b>
+          <span className="quiet small">{isWoolOnly(document) ? 'wool only' : 'at your pace'}</span>
         </span>
         <span className={styles.fact}>
           <b>{revision ? `revision ${revision.number}` : 'draft'}</b>
           {missing.length > 0 ? (
             <span className="red small">{counted(missing.length, 'thing')} unknown</span>
           ) : (
-            <span className="quiet small">complete</span>
+            <span className="quiet small">{isWoolOnly(document) ? 'wool only' : 'complete'}</span>
           )}
         </span>
       </Link>

@@ -1,4 +1,4 @@
-import { missingForPublishing, type Revision, type StoredPattern } from '@lanakit/core';
+import { isWoolOnly, missingForPublishing, type Revision, type StoredPattern } from '@lanakit/core';
 import { Button, Input, Modal } from 'antd';
 import { useState } from 'react';
 import { ApiProblem, send } from '../api/client.ts';
@@ -16,9 +16,10 @@ export function PublishButton({ stored }: { stored: StoredPattern }) {
   const [isAsking, setAsking] = useState(false);
   const [note, setNote] = useState('');
   const missing = missingForPublishing(draft.document);
+  const isReady = missing.length + problems.length === 0;
 
   const ask = () => {
-    if (missing.length + problems.length > 0) {
+    if (!isReady) {
       const count = counted(missing.length + problems.length, 'thing');
       say({ text: `Not published: ${count} to settle first, listed under “To settle”.`, isProblem: true });
       return;
@@ -53,7 +54,7 @@ export function PublishButton({ stored }: { stored: StoredPattern }) {
   const number = (stored.revision?.number ?? 0) + 1;
   return (
     <>
-      <Button type="primary" loading={isBusy} onClick={ask}>
+      <Button type={isReady ? 'primary' : 'default'} loading={isBusy} onClick={ask}>
         Publish revision {number}
       </Button>
       <Modal
@@ -65,6 +66,12 @@ export function PublishButton({ stored }: { stored: StoredPattern }) {
         onCancel={() => setAsking(false)}
         destroyOnHidden
       >
+        {isWoolOnly(draft.document) && (
+          <p>
+            <b>It has no steps: it is published as wool only.</b> Packs and prices can be made of it; nobody
+            can learn from it, and every list says so.
+          </p>
+        )}
         <Field label="What is new in it" hint="A revision never changes; classes and kits are pinned to it.">
           {(control) => (
             <Input

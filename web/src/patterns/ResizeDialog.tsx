@@ -1,4 +1,5 @@
 import {
+  isWoolOnly,
   type Length,
   previewResize,
   RESIZE_BOUNDS,
@@ -133,7 +134,9 @@ export function ResizeDialog({ stored, onClose }: { stored: StoredPattern; onClo
             {showGrams(before.total.likelyG)} → {showGrams(after.total.likelyG)}
           </b>
           <span className="quiet">
-            {showKnownMinutes(before.minutes)} → {showKnownMinutes(after.minutes)} at your pace
+            {isWoolOnly(document)
+              ? 'no steps yet'
+              : `${showKnownMinutes(before.minutes)} → ${showKnownMinutes(after.minutes)} at your pace`}
           </span>
         </p>
       </div>

@@ -56,6 +56,13 @@ export function ToolsSection() {
           </li>
         ))}
       </ul>
+      {needs.offered.length > 0 && (
+        <ul className={styles.tools} aria-label="Words of the steps suggest">
+          {needs.offered.map((need) => (
+            <OfferLine key={need.key} need={need} />
+          ))}
+        </ul>
+      )}
       <div style={{ display: 'flex', gap: 6 }}>
         <Input
           size="small"
@@ -139,6 +146,41 @@ function ToolLine({ need, isUnused }: { need: Need; isUnused: boolean }) {
         }
       >
         ×
+      </Button>
+    </li>
+  );
+}
+
+/** What words of a step suggest: nothing is listed before the author says so. */
+function OfferLine({ need }: { need: Need }) {
+  const { edit } = useTable().draft;
+  const say = (label: string, isLeftOut: boolean) =>
+    edit(
+      label,
+      (it) =>
+        void it.tools.push({
+          id: nanoid(10),
+          needKey: need.key,
+          name: needName(need),
+          per: need.per,
+          count: need.count,
+          isLeftOut,
+        }),
+    );
+  return (
+    <li>
+      <span className="quiet">{needName(need)}? its words suggest it</span>
+      <StepsOf need={need} />
+      <Button size="small" aria-label={`List ${needName(need)}`} onClick={() => say('listing a tool', false)}>
+        List it
+      </Button>
+      <Button
+        size="small"
+        type="text"
+        aria-label={`No ${needName(need)} is needed`}
+        onClick={() => say('leaving a tool out', true)}
+      >
+        No
       </Button>
     </li>
   );

@@ -4,7 +4,7 @@ import { Button, Segmented } from 'antd';
 import { type ReactNode, useMemo, useState } from 'react';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { piecesOf } from '../figure/pieces.ts';
-import { LEVEL_WORDS, showKnownMinutes, showMinutes } from '../words/show.ts';
+import { LEVEL_WORDS, showPace, showMinutes } from '../words/show.ts';
 import styles from './Reading.module.css';
 import { Sittings } from './Sitting.tsx';
 import { BeforeCutting } from './BeforeCutting.tsx';
@@ -92,7 +92,7 @@ function ReadingSheet({ sheet, wool, reader, view }: ReadingSheetProps) {
         <div>
           <h1>{build.title}</h1>
           <p>
-            {LEVEL_WORDS[reading.level]} · {showKnownMinutes(estimate.minutes)} at the author’s pace
+            {LEVEL_WORDS[reading.level]} · {showPace(build, estimate.minutes)}
             {estimate.waiting.known > 0 && `, and ${showMinutes(estimate.waiting.known)} of waiting`}
             {' · '}
             {what}

@@ -14,6 +14,7 @@ import {
   CAUTION_NAMES,
   CAUTION_WORDS,
   DEPTH_WORDS,
+  fibreNamesOf,
   minutesWords,
   stillWords,
   STROKE_WORDS,
@@ -39,7 +40,7 @@ interface SittingsProps {
 /** All sittings, after each what should still be in the bag. */
 export function Sittings({ reading, build, estimate, wool, packed, reader }: SittingsProps) {
   const inBag: readonly InBag[] = packed?.wool ?? bagOfPattern(estimate);
-  const fibreName = (id: string) => wool.fibres.get(id)?.name ?? 'a fibre';
+  const fibreName = fibreNamesOf(wool);
   return reading.sessions.map((sitting, index) => {
     const isLast = index === reading.sessions.length - 1;
     const still = stillInBag(inBag, build, estimate.uses, {

@@ -1,5 +1,5 @@
 import type { Pattern, StepWool, Wool } from '@lanakit/core';
-import { keepsWords, keptWords, ownerWords, ROLE_WORDS, showLikely } from '@lanakit/core/words';
+import { fibreNamesOf, keepsWords, keptWords, ownerWords, ROLE_WORDS, showLikely } from '@lanakit/core/words';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
 import styles from './StepWoolLines.module.css';
 
@@ -13,7 +13,7 @@ interface StepWoolLinesProps {
 
 /** The wool that a step takes up, from which bag, and what of it is kept back or was. */
 export function StepWoolLines({ of, build, wool, bagOf }: StepWoolLinesProps) {
-  const fibreName = (id: string) => wool.fibres.get(id)?.name ?? 'a fibre';
+  const fibreName = fibreNamesOf(wool);
   return (
     <div className={styles.lines}>
       {of.takes.map((use) => {
@@ -23,7 +23,7 @@ export function StepWoolLines({ of, build, wool, bagOf }: StepWoolLinesProps) {
           <span key={use.useId} className={styles.take}>
             {fibre && <FibreSwatch fibre={fibre} width={22} height={10} />}
             <span>
-              {fibre?.name ?? 'not chosen yet'}{' '}
+              {fibreName(use.fibreId)}{' '}
               <b>{use.kind === 'known' ? showLikely(use.all.likelyG) : 'amount unknown'}</b>,{' '}
               {ownerWords(use.owner, build)} {ROLE_WORDS[use.role]}
               {bag !== undefined && `, from “${bag}”`}

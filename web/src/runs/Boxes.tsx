@@ -15,6 +15,7 @@ import { BOX_FORM_WORDS, problemWords, wantedName } from '@lanakit/core/words';
 import { Button, Checkbox, Input, Select } from 'antd';
 import { nanoid } from 'nanoid';
 import type { ReactNode } from 'react';
+import { revisionName } from '../words/show.ts';
 import { type RevisionName, useFindings } from '../api/resources.ts';
 import { Choice } from '../fields/Choice.tsx';
 import { Field } from '../fields/Field.tsx';
@@ -177,9 +178,9 @@ function BoxFields(props: BoxFieldsProps) {
                     style={{ width: '100%' }}
                     popupMatchSelectWidth={320}
                     value={design.revisionId}
-                    options={revisions.map(({ id, title, number }) => ({
-                      value: id,
-                      label: `${title}, revision ${number}`,
+                    options={revisions.map((revision) => ({
+                      value: revision.id,
+                      label: revisionName(revision),
                     }))}
                     onChange={(revisionId) =>
                       setDesign(at, { revisionId, choices: { ...NO_CHOICES, values: {}, swapIds: [] } })

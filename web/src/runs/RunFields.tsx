@@ -2,6 +2,7 @@ import { checkRun, fractionOf, percentBounds, percentOf, RUN_BOUNDS, type RunInp
 import { problemWords } from '@lanakit/core/words';
 import { Input, Select } from 'antd';
 import type { RevisionName } from '../api/resources.ts';
+import { revisionName } from '../words/show.ts';
 import { Field } from '../fields/Field.tsx';
 import { NumberField } from '../fields/NumberField.tsx';
 import styles from './RunFields.module.css';
@@ -37,10 +38,7 @@ export function RunFields({ input, revisions, problemAt, autoFocus = false, onCh
               {...control}
               value={input.revisionId}
               popupMatchSelectWidth={320}
-              options={revisions.map(({ id, title, number }) => ({
-                value: id,
-                label: `${title}, revision ${number}`,
-              }))}
+              options={revisions.map((revision) => ({ value: revision.id, label: revisionName(revision) }))}
               onChange={(revisionId) => onChange({ revisionId })}
             />
           )}

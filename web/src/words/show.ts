@@ -1,3 +1,5 @@
+import { isWoolOnly } from '@lanakit/core';
+
 export {
   counted,
   findingAmount,
@@ -33,6 +35,20 @@ export function showKnownMinutes({
   if (unknownCount === 0) return showMinutes(known);
   return known > 0 ? `at least ${showMinutes(known)}` : 'time unknown';
 }
+
+/** Minutes of a make; a pattern without steps takes no time that anybody knows. */
+export const showPace = (
+  pattern: Parameters<typeof isWoolOnly>[0],
+  minutes: Parameters<typeof showKnownMinutes>[0],
+): string =>
+  isWoolOnly(pattern) ? 'wool only, no steps' : `${showKnownMinutes(minutes)} at the author’s pace`;
+
+/** A published pattern by its name and number, and whether it is of wool only. */
+export const revisionName = (revision: {
+  readonly title: string;
+  readonly number: number;
+  readonly isWoolOnly: boolean;
+}): string => `${revision.title}, revision ${revision.number}${revision.isWoolOnly ? ', wool only' : ''}`;
 
 /** Money without a currency: the studio's own. */
 export const showMoney = (minor: number): string => (minor / 100).toFixed(2);

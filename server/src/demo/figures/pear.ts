@@ -90,6 +90,7 @@ export const pear = ({ fibre }: DemoShelf): Pattern =>
         { id: 'ripe', name: 'ripe', fills: [{ slotId: 'skin', fibreId: fibre('butter') }, { slotId: 'leaf', fibreId: fibre('moss') }] },
         { id: 'russet', name: 'russet', fills: [{ slotId: 'skin', fibreId: fibre('rust') }, { slotId: 'leaf', fibreId: fibre('walnut') }] },
       ],
+      tools: [{ id: 'scissors', needKey: 'scissors', name: 'scissors', per: 'table', count: 1, isLeftOut: false }],
       levelReason: '',
       prerequisites: 'Nothing at all: this is the first thing you make.',
     },

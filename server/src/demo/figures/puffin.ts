@@ -209,7 +209,10 @@ export const puffin = ({ fibre, finding }: DemoShelf): Pattern =>
         }),
         swap('foam-belly', { kind: 'use', id: 'body-3' }, fibre('foam'), 'a whiter belly, in foam'),
       ],
-      tools: [{ id: 'tweezers', needKey: null, name: 'tweezers', per: 'table', count: 1, isLeftOut: false }],
+      tools: [
+        { id: 'pins', needKey: 'pins', name: 'pins', per: 'table', count: 1, isLeftOut: false },
+        { id: 'tweezers', needKey: null, name: 'tweezers', per: 'table', count: 1, isLeftOut: false },
+      ],
       prerequisites: 'A felted ball or a pear. Bending wire is learned on the way.',
       sidesSeen: 'figure',
     },
