@@ -69,7 +69,7 @@ export async function benchRuns(): Promise<Row[]> {
     needles: [],
     tools: [],
     promised: NO_PROMISES,
-    blendIds: new Set(),
+    recipes: new Map(),
   };
   const oneBox = { ...toPack, groups: toPack.groups.slice(0, 1).map((group) => ({ ...group, seats: [1] })) };
   const { needs } = classNeeds(oneBox.groups, toPack.estimates, plan, boxes);

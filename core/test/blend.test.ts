@@ -289,6 +289,44 @@ describe('a lot of a blend', () => {
     expect(plan.components.map(({ weighedG }) => weighedG)).toEqual([32, 13, 7]);
     expect(plan.totalG).toBe(52);
   });
+  test.each([
+    ['1 g of 80 : 10 : 10 on a scale of 0.1 g', [0.8, 0.1, 0.1], 1, 0, 0.1, [0.8, 0.1, 0.1], false],
+    ['with a share held back it is raised', [0.8, 0.1, 0.1], 1, 0.15, 0.1, [1.5, 0.2, 0.2], true],
+    ['a large lot stays as it is', [0.8, 0.1, 0.1], 40, 0.15, 0.1, [37.7, 4.8, 4.8], false],
+    ['a fine scale too', [0.8, 0.1, 0.1], 1, 0.15, 0.01, [0.95, 0.12, 0.12], false],
+    ['one fibre alone has nothing to keep', [1], 0.34, 0, 0.1, [0.4], false],
+  ])('keeps its recipe: %s', (_name, shares, massG, held, step, weighed, isRaised) => {
+    const plan = planBlendLot(new Map(shares.map((share, at) => [`f${at}`, share])), massG, held, step);
+    expect(plan.components.map(({ weighedG }) => weighedG)).toEqual(weighed);
+    expect(plan.isRaised).toBe(isRaised);
+  });
+  test('within two points, and no smaller lot in whole steps would', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 1, max: 20 }), { minLength: 2, maxLength: 6 }),
+        fc.integer({ min: 1, max: 400 }),
+        (weights, tenths) => {
+          const sum = weights.reduce((all, one) => all + one, 0);
+          const shares = weights.map((weight) => weight / sum);
+          const off = (lotG: number) => {
+            const steps = shares.map((share) => Math.ceil((lotG * share) / 0.1 - 1e-9));
+            const all = steps.reduce((total, one) => total + one, 0);
+            return Math.max(...steps.map((one, at) => Math.abs(one / all - (shares[at] ?? 0))));
+          };
+          const plan = planBlendLot(
+            new Map(shares.map((share, at) => [`f${at}`, share])),
+            tenths / 10,
+            0,
+            0.1,
+          );
+          for (const { weighedG, fraction } of plan.components)
+            expect(Math.abs(weighedG / plan.totalG - fraction)).toBeLessThanOrEqual(0.02 + 1e-9);
+          for (let steps = tenths; steps < Math.round(plan.lotG / 0.1); steps++)
+            expect(off(steps * 0.1)).toBeGreaterThan(0.02);
+        },
+      ),
+    );
+  });
   test('is never short and never over by more than a step each', () => {
     fc.assert(
       fc.property(
@@ -303,7 +341,9 @@ describe('a lot of a blend', () => {
             expect(weighedG).toBeGreaterThanOrEqual(exactG - 1e-6);
             expect(weighedG).toBeLessThan(exactG + step + 1e-6);
           }
-          expect(plan.lotG * (1 - held)).toBeCloseTo(massG, 9);
+          expect(plan.wantedG * (1 - held)).toBeCloseTo(massG, 9);
+          expect(plan.lotG).toBeGreaterThanOrEqual(plan.wantedG - 1e-9);
+          expect(plan.heldBackG).toBeCloseTo(plan.lotG - massG, 9);
         },
       ),
     );

@@ -76,7 +76,8 @@ describe('what is prepared beforehand', () => {
       const wool = { ...coastWool, fibres: new Map([...coastWool.fibres, ['plum', { ...plum, onHandG }] as const]) };
       return cellsOf(makePaper('preparation', withKit(dusk, wool)), 'Blend').map((cells) => cells[3]);
     };
-    expect(minutes(0)).toEqual([String(MINUTES_A_BLEND)]);
+    // And of each of its fibres what a lot of it takes.
+    expect(minutes(0)).toEqual([String(MINUTES_A_BLEND), '', '', '']);
     expect(minutes(500)).toEqual(['–']);
   });
   test('boxes of nothing but paper need nothing cut; nothing at all says so', () => {

@@ -51,3 +51,16 @@ function expand(
   }
   return { ok: true, fractions };
 }
+
+/** Blends as their fibres, each with its shares; one that goes round in a circle has none. */
+export function recipesOf(
+  blends: readonly { readonly id: string; readonly parts: Parts }[],
+): ReadonlyMap<string, ReadonlyMap<string, number>> {
+  const parts = new Map(blends.map((blend) => [blend.id, blend.parts]));
+  return new Map(
+    blends.flatMap(({ id, parts: own }) => {
+      const expanded = expandBlend(own, (itemId) => parts.get(itemId));
+      return expanded.ok ? [[id, expanded.fractions] as const] : [];
+    }),
+  );
+}

@@ -3,7 +3,7 @@ export { computeBlends } from './blendAsFibre.ts';
 export { BlendLotMade } from './makeLot.ts';
 export { BLEND_LOT_BOUNDS, planBlendLot, type BlendLotPlan } from './blendLot.ts';
 export { checkBlend, MOST_NOT_FELTING_FRACTION, notFeltingFraction, PARTS_BOUNDS } from './checkBlend.ts';
-export { expandBlend, type BlendLookup, type Expansion } from './expandBlend.ts';
+export { expandBlend, recipesOf, type BlendLookup, type Expansion } from './expandBlend.ts';
 export { mixColours, mixSpectra, STEARNS_NOECHEL_M, type Component } from './mix.ts';
 export { nearestColours, type Candidate, type NearColour, type Nearest } from './nearestColour.ts';
 export { colourOf, reflectanceOf } from './spectrum.ts';

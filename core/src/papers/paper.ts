@@ -94,8 +94,8 @@ export interface PaperSource {
   readonly tools: readonly Tool[];
   /** What runs before take of findings and needles. */
   readonly promised: ThingPromises;
-  /** Those among its fibres that are blended in the studio. */
-  readonly blendIds: ReadonlySet<string>;
+  /** Those among its fibres that are blended in the studio: of which fibres, in shares that add up to 1. */
+  readonly recipes: ReadonlyMap<string, ReadonlyMap<string, number>>;
 }
 
 export const section = (title: string, more: Partial<Omit<PaperSection, 'title'>> = {}): PaperSection => ({

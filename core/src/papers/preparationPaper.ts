@@ -1,3 +1,4 @@
+import { planBlendLot } from '../blend/index.ts';
 import { counted, cutSizeWords } from '../words/index.ts';
 import { takingsOfPlan } from '../portions/index.ts';
 import { minutesRange, workMinutes, type Minutes } from '../pattern/index.ts';
@@ -58,25 +59,43 @@ function cuts({ toPack, wool }: PaperSource) {
 }
 
 function blends(source: PaperSource) {
-  const { plan, blendIds, wool, input } = source;
+  const { plan, recipes, wool, input } = source;
   return section('Blend', {
     columns: [wide('Blend'), right('Grams'), right('On hand'), right('Minutes'), WHO],
     rows: [...takingsOfPlan(plan)]
-      .filter(([fibreId]) => blendIds.has(fibreId))
-      .map(([fibreId, massG]) => {
+      .filter(([fibreId]) => recipes.has(fibreId))
+      .flatMap(([fibreId, massG]) => {
         const fibre = wool.fibres.get(fibreId);
         const onHandG = fibre?.onHandG ?? 0;
-        return row(
-          [
-            fibreTitle(source, fibreId),
-            weighed(massG, input),
-            weighed(onHandG, input),
-            onHandG >= massG ? '–' : String(MINUTES_A_BLEND),
-            '',
-          ],
-          { ticks: onHandG >= massG ? 0 : 1, swatch: swatchOf(fibre) },
-        );
+        const toMakeG = massG - onHandG;
+        return [
+          row(
+            [
+              fibreTitle(source, fibreId),
+              weighed(massG, input),
+              weighed(onHandG, input),
+              onHandG >= massG ? '–' : String(MINUTES_A_BLEND),
+              '',
+            ],
+            { ticks: onHandG >= massG ? 0 : 1, swatch: swatchOf(fibre) },
+          ),
+          ...(toMakeG > 0 ? componentRows(source, recipes.get(fibreId) ?? new Map(), toMakeG) : []),
+        ];
       }),
+  });
+}
+
+/** Grams of each fibre for what is still to be blended, in a lot that keeps its recipe. */
+function componentRows(source: PaperSource, fractions: ReadonlyMap<string, number>, toMakeG: number) {
+  const { wool, input } = source;
+  const lot = planBlendLot(fractions, toMakeG, 0, input.scaleStepG);
+  return lot.components.map(({ fibreId, weighedG }) => {
+    const fibre = wool.fibres.get(fibreId);
+    const onHand = fibre?.onHandG == null ? 'not counted' : weighed(fibre.onHandG, input);
+    return row([`of ${fibreTitle(source, fibreId)}`, weighed(weighedG, input), onHand, '', ''], {
+      ticks: 1,
+      swatch: swatchOf(fibre),
+    });
   });
 }
 

@@ -14,7 +14,7 @@ import { contentProblem, HttpProblem } from '../http/problems.ts';
 import type { Route, RouteInput } from '../http/route.ts';
 import { runInForce } from '../runBook.ts';
 import { todayOf, type RouteDeps } from './deps.ts';
-import { revisionsOfRun } from '@lanakit/core';
+import { revisionsOfRun, recipesOf } from '@lanakit/core';
 import { kitOfRun } from './trays.ts';
 
 /** Query fields of a sheet of labels, each a number. */
@@ -134,7 +134,7 @@ export function paperSource(store: Store, runId: string, today: string): PaperSo
     needles: store.shelf.needles(),
     tools: store.shelf.tools(),
     promised,
-    blendIds: new Set(store.shelf.blends(fibres).map(({ id }) => id)),
+    recipes: recipesOf(store.shelf.blends(fibres)),
   };
 }
 

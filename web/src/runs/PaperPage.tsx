@@ -9,7 +9,7 @@ import {
   swatchSvg,
   type Swatch,
 } from '@lanakit/core/papers';
-import type { OpenedRun } from '@lanakit/core';
+import { type OpenedRun, recipesOf } from '@lanakit/core';
 import { Button, Segmented } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -116,7 +116,7 @@ function usePaper(
       promised,
       tools,
       kit: input.kind === 'class' ? (own?.kit ?? null) : null,
-      blendIds: new Set(blends.items.map(({ id }) => id)),
+      recipes: recipesOf(blends.items),
     });
   }, [name, runPlan, blends, findings, needles, tools, own]);
   return { paper, error: shelfBlends.error ?? shelfFindings.error ?? shelfNeedles.error };

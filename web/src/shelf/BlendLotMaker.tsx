@@ -116,7 +116,11 @@ export function BlendLotMaker({ blend, fractions, fibres }: BlendLotMakerProps) 
       </ul>
       <p>
         <b className="num">{showWeighed(plan.totalG, scaleStepG)}</b>{' '}
-        <span className="quiet">in all, {showGrams(plan.heldBackG)} of it held back</span>
+        <span className="quiet">
+          in all, {showGrams(plan.heldBackG)} of it held back
+          {plan.isRaised &&
+            `: raised from ${showGrams(plan.wantedG)}, or this scale would make another blend of it`}
+        </span>
       </p>
       <TextField
         label="Name of the lot"
