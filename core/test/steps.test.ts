@@ -456,6 +456,19 @@ describe('what a reader stumbles over', () => {
     ['not one’s own, without credit', legged(whole, { rights: { origin: 'learned', from: 'a friend', permissions: [], credit: '' } }), 'credit_missing'],
     ['derived without leave', legged(whole, { rights: { origin: 'derived', from: 'a friend', permissions: [], credit: 'After a friend' } }), 'adapt_not_granted'],
   ]; // prettier-ignore
+  test.each<[name: string, heightMm: number | null, sizes: number[], expected: string[]]>([
+    ['as high as its body', 60, [60], []],
+    ['less than its body is thick', 50, [60], ['height_under_part']],
+    ['more than all of it on end', 130, [60, 60], ['height_over_parts']],
+    ['within a twentieth', 58, [60], []],
+    ['not said', null, [60], []],
+  ])('the stated height: %s', (_name, heightMm, sizes, expected) => {
+    const own = {
+      ...pattern(sizes.map((mm_, at) => part(`p${at}`, shapes.ball(mm_)))),
+      finishedHeight: heightMm === null ? null : { value: heightMm, unit: 'mm' as const },
+    };
+    expect(codes(own).filter((code) => code.startsWith('height'))).toEqual(expected);
+  });
   test.each(rows)('%s', (_name, own, code) => expect(codes(own)).toContain(code));
   test('and nothing where all is said', () => {
     expect(codes(legged(whole))).toEqual([]);

@@ -1,3 +1,4 @@
+import { showSizeMm } from '../units/index.ts';
 import { joinWords } from './cutWords.ts';
 import type {
   ActKind,
@@ -233,6 +234,10 @@ export function writingFindingWords(finding: WritingFinding, pattern: Pattern): 
       return `A step uses it, and it is left off the list: ${needName(finding)}.`;
     case 'tool_not_used':
       return `Listed, and no step speaks of it: ${needName(finding)}.`;
+    case 'height_under_part':
+      return `The finished height is less than this, its largest part, is thick (${showSizeMm(finding.leastMm, pattern.lengthUnit)}). One of the two is not so.`;
+    case 'height_over_parts':
+      return `The finished height is more than all its parts on end (${showSizeMm(finding.mostMm, pattern.lengthUnit)}). One of them is not so.`;
     case 'adapt_not_granted':
       return 'It is derived from another’s design, and leave to change it is not recorded.';
     case 'credit_missing':

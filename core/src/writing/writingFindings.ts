@@ -9,6 +9,7 @@ import {
 import type { Wool } from '../wool/index.ts';
 import { needsOf, type Need } from './needs.ts';
 import { brokenLinks, orderLinks, type OrderLink } from './order.ts';
+import { heightFault, type HeightFault } from './heightOfParts.ts';
 import { isLaidOn, workOnParts } from './partWork.ts';
 
 /** What a reader of the pattern would stumble over. None of these stops a draft; each has its place. */
@@ -27,6 +28,7 @@ export type WritingFinding =
   | { readonly code: 'slot_rule_broken'; readonly rule: DarkRule }
   | { readonly code: 'tool_not_listed'; readonly needKey: string; readonly what: Need['what'] }
   | { readonly code: 'tool_not_used'; readonly needKey: string; readonly what: Need['what'] }
+  | HeightFault
   | { readonly code: 'adapt_not_granted' }
   | { readonly code: 'credit_missing' };
 
@@ -34,9 +36,10 @@ const SIDES = /\b(?:left|right)(?![\s-]*(?:over|angle|through|away|size))(?:-han
 
 /** Everything to look at in the writing, in the order of the pattern. */
 export function writingFindings(pattern: Pattern, wool: Wool): WritingFinding[] {
-  if (pattern.steps.length === 0) return aboutRights(pattern);
+  if (pattern.steps.length === 0) return [...aboutHeight(pattern), ...aboutRights(pattern)];
   const needs = needsOf(pattern);
   return [
+    ...aboutHeight(pattern),
     ...aboutParts(pattern),
     ...aboutSteps(pattern),
     ...brokenLinks(pattern.steps, orderLinks(pattern)).map((link): WritingFinding => ({
@@ -60,6 +63,11 @@ export function writingFindings(pattern: Pattern, wool: Wool): WritingFinding[] 
     })),
     ...aboutRights(pattern),
   ];
+}
+
+function aboutHeight(pattern: Pattern): WritingFinding[] {
+  const fault = heightFault(pattern);
+  return fault ? [fault] : [];
 }
 
 function aboutParts(pattern: Pattern): WritingFinding[] {

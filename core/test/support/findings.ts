@@ -38,6 +38,8 @@ const rule = {
 
 /** One of each; a code that is missing here does not compile. */
 export const EVERY_FINDING: { readonly [C in Code]: Extract<WritingFinding, { code: C }> } = {
+  height_under_part: { code: 'height_under_part', partId: 'Leg', leastMm: 60 },
+  height_over_parts: { code: 'height_over_parts', mostMm: 120 },
   part_never_made: { code: 'part_never_made', partId: 'Leg' },
   part_never_joined: { code: 'part_never_joined', partId: 'Leg' },
   join_never_made: { code: 'join_never_made', joinId: 'Leg-Body' },

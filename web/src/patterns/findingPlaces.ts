@@ -16,6 +16,8 @@ export function findingPlace(finding: WritingFinding, pattern: Pattern): string 
     case 'tool_not_listed':
     case 'tool_not_used':
       return 'Tools';
+    case 'height_over_parts':
+      return 'Height';
     default:
       return 'About';
   }

@@ -30,7 +30,7 @@ export function Pieces({ pieces, build, wool }: PiecesProps) {
 function PieceBlock({ piece, build, wool }: { piece: Piece; build: Pattern; wool: Wool }) {
   const { part, number, beginsAt } = piece;
   return (
-    <article className={styles.piece}>
+    <div className={styles.piece}>
       <header className={styles.head}>
         <h3>
           <span className={styles.number}>{number}</span> {part.name || 'Unnamed'}
@@ -44,7 +44,7 @@ function PieceBlock({ piece, build, wool }: { piece: Piece; build: Pattern; wool
         ))}
       </dl>
       {part.hides.trim() !== '' && <p className={styles.note}>Left off, this shows: {part.hides}</p>}
-    </article>
+    </div>
   );
 }
 
