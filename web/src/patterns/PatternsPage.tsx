@@ -108,7 +108,9 @@ function PatternLine({ pattern: { id, document, revision }, wool }: { pattern: S
         </span>
         <span className={styles.fact}>
           <b>{isWoolOnly(document) ? 'no steps' : showKnownMinutes(estimate.minutes)}</b>
-          <span className="quiet small">{isWoolOnly(document) ? 'wool only' : 'at your pace'}</span>
+          <span className="quiet small">
+            {isWoolOnly(document) ? (estimate.uses.length > 0 ? 'wool only' : 'yet') : 'at your pace'}
+          </span>
         </span>
         <span className={styles.fact}>
           <b>{revision ? `revision ${revision.number}` : 'draft'}</b>
