@@ -88,9 +88,7 @@ await pictures('light', async (page) => {
   await take(page, 'ladder');
   await page.goto(`${puffin}/read`);
   await page.getByRole('heading', { name: 'You need' }).waitFor();
-  await page.getByText('Saturday', { exact: true }).scrollIntoViewIfNeeded();
-  await page.mouse.wheel(0, 520);
-  await page.getByRole('img', { name: /rolled up tight/ }).waitFor();
+  await page.getByRole('heading', { name: 'Pieces' }).evaluate((heading) => heading.scrollIntoView());
   await take(page, 'reading');
   await page.goto(`${url}/techniques`);
   await page.getByRole('link', { name: /Rolled limb/ }).click();
