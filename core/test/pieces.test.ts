@@ -105,6 +105,7 @@ describe('a piece', () => {
     expect(linesOf(both, 'ear').at(-3)).toContain('sunk 4 mm (5⁄32 in)');
     expect(linesOf(both, 'leg')).toContain('Through it: 2 × leg wire 23 cm (9 1⁄16 in)');
     const inches = pattern([part('rod', { kind: 'limb', length: inch(0.875), diameter: null }, { derived: [{ from: 'part', size: 'diameter', partId: 'b', ofSize: 'diameter', ratio: 0.25 }] }), part('b', { kind: 'ball', diameter: inch(0.8) })], { lengthUnit: 'in' });
+    expect(linesOf(pattern([part('mane', shapes.fringe(60, 40))]), 'mane').some((line) => line.startsWith('Felt to'))).toBe(false);
     expect(linesOf(inches, 'rod').at(-1)).toBe('Finished: limb, length about ⅞ in, diameter about 3⁄16 in');
   });
 }); // prettier-ignore
@@ -114,7 +115,7 @@ describe('what hands do', () => {
     ['nobody says', null, ''],
     ['grams stand beside it', grams(3), ''],
     ['a strip', { form: 'strip', length: mm(200), width: mm(50), depth: null, highLength: null, highWidth: null }, 'a strip of batt 200 mm × 50 mm'],
-    ['from – to', { form: 'strip', length: mm(200), width: mm(50), depth: mm(20), highLength: mm(240), highWidth: null }, 'a strip of batt 200 mm–240 mm × 50 mm, 20 mm high'],
+    ['from – to', { form: 'strip', length: mm(200), width: mm(50), depth: mm(20), highLength: mm(240), highWidth: null }, 'a strip of batt 200–240 mm × 50 mm, 20 mm high'],
     ['tops, split', { form: 'tops', length: mm(50), highLength: null, ways: 2 }, '50 mm of it, split lengthwise in 2'],
     ['a pinch', { form: 'hand', measure: 'pinch', count: 2 }, '2 pinches'],
     ['one of eight', { form: 'equal-part', lotG: 12, parts: 8 }, 'one of 8 equal parts of 12.0 g'],
@@ -208,6 +209,12 @@ describe('what should still be in the bag', () => {
         }
       }),
     );
+  });
+  test('what is unknown lies there by name, before any step takes it up and after', () => {
+    const own = pattern([part('body', shapes.ball(40)), part('tag', shapes.byGrams(1), { shape: { kind: 'by-grams', massG: null }, core: 'moss' })], { steps: [step('a', { partIds: ['body'] }), step('b', { partIds: ['tag'] })] });
+    const own_ = estimatePattern(own, wool);
+    for (const afterStep of [1, 2])
+      expect(stillInBag(bagOfPattern(own_), own, own_.uses, { afterStep }).filter(({ isUnknown }) => isUnknown).map(({ fibreId }) => fibreId)).toEqual(['moss']);
   });
   test('what is only if needed stays; what is unknown is told as that', () => {
     const own = pattern([part('body', shapes.ball(40), { uses: [use('core', 'c', 'core'), use('added', 'more', 'core', { amount: grams(2), isIfNeeded: true }), use('added', 'x', 'slate')] })], { steps: [step('all', { partIds: ['body'] })] });

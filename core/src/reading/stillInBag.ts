@@ -9,11 +9,13 @@ export interface InBag {
   readonly mostG: number;
   /** Of it only for who finds their wool wanting. */
   readonly ifNeededG: number;
+  /** Uses of it that nobody knows the amount of: the grams are then only “at least”. */
+  readonly unknownCount: number;
 }
 
 /** What of one colour should still be in the bag. */
 export interface StillInBag extends InBag {
-  /** Something of it was taken whose amount nobody knows. */
+  /** Something of it is there, or was taken, whose amount nobody knows. */
   readonly isUnknown: boolean;
 }
 
@@ -41,7 +43,7 @@ export function stillInBag(
   return inBag.flatMap((own): StillInBag[] => {
     const ofIt = used.filter(({ fibreId }) => fibreId === own.fibreId);
     const tookG = copies * ofIt.reduce((sum, use) => sum + (use.kind === 'known' ? use.all.likelyG : 0), 0);
-    const isUnknown = ofIt.some(({ kind }) => kind === 'unknown');
+    const isUnknown = own.unknownCount > 0 || ofIt.some(({ kind }) => kind === 'unknown');
     const [leastG, mostG] = [Math.max(0, own.leastG - tookG), Math.max(0, own.mostG - tookG)];
     return mostG < WISP_G && !isUnknown ? [] : [{ ...own, leastG, mostG, isUnknown }];
   });
@@ -50,10 +52,11 @@ export function stillInBag(
 /** What a pattern takes, as if a bag held it and nothing more. */
 export function bagOfPattern({ fibres, ifNeeded }: Pick<PatternEstimate, 'fibres' | 'ifNeeded'>): InBag[] {
   const apart = new Map(ifNeeded.map(({ fibreId, total }) => [fibreId, total.likelyG]));
-  const taken = new Map(fibres.map(({ fibreId, total }) => [fibreId, total.likelyG]));
+  const taken = new Map(fibres.map(({ fibreId, total }) => [fibreId, total]));
   return [...new Set([...taken.keys(), ...apart.keys()])].map((fibreId) => {
     const ifNeededG = apart.get(fibreId) ?? 0;
-    const massG = (taken.get(fibreId) ?? 0) + ifNeededG;
-    return { fibreId, leastG: massG, mostG: massG, ifNeededG };
+    const { likelyG = 0, unknownCount = 0 } = taken.get(fibreId) ?? {};
+    const massG = likelyG + ifNeededG;
+    return { fibreId, leastG: massG, mostG: massG, ifNeededG, unknownCount };
   });
 }

@@ -199,8 +199,9 @@ function endsWords({ ends }: Piece, units: UnitsShown): string {
 }
 
 /** How firm, as a thumb tells it; with its loose ends in the length. */
-function feltWords(stage: StageSize | undefined, { firmness }: Part, units: UnitsShown): string {
-  if (!stage) return '';
+function feltWords(stage: StageSize | undefined, { firmness, shape }: Part, units: UnitsShown): string {
+  // Hair is laid, not felted through.
+  if (!stage || shape.kind === 'fringe') return '';
   const loose = stage.tailMm > 0 ? `, ${showSizesIn([stage.tailMm], units)} of it loose` : '';
   return `${sizesWords(stage, units)}${loose}; ${firmness}: under a thumb it ${FIRMNESS_WORDS[firmness]}`;
 }

@@ -27,12 +27,14 @@ export function lengthWords(length: Length, { lengthUnit, showsBothUnits }: Unit
   return `${typed} (${other})`;
 }
 
-const rangeOf = (low: Length | null, high: Length | null, units: UnitsShown): string | null =>
-  low === null
-    ? null
-    : high === null
-      ? lengthWords(low, units)
-      : `${lengthWords(low, units)}–${lengthWords(high, units)}`;
+function rangeOf(low: Length | null, high: Length | null, units: UnitsShown): string | null {
+  if (low === null) return null;
+  if (high === null) return lengthWords(low, units);
+  const [from, to] = [lengthWords(low, units), lengthWords(high, units)];
+  // 8–9 in: the unit is said once.
+  const unit = / (?:mm|in)$/.exec(to)?.[0];
+  return `${unit !== undefined && from.endsWith(unit) ? from.slice(0, -unit.length) : from}–${to}`;
+}
 
 type Names = Pick<Pattern, 'shared' | 'parts'> & UnitsShown;
 
