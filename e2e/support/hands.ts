@@ -5,7 +5,7 @@ import { expectNothingSerious } from './axe.ts';
 export interface Hands {
   /** Types into a field, over what is there. */
   readonly fill: (label: string, text: string) => Promise<void>;
-  /** A day, whose day and month are the same number, so that the order of the field's parts does not matter. */
+  /** A day, YYYY-MM-DD. */
   readonly fillDay: (label: string, day: string) => Promise<void>;
   readonly choose: (label: string, option: string) => Promise<void>;
   readonly press: (target: Locator) => Promise<void>;
@@ -21,7 +21,10 @@ const option = (page: Page) =>
 export function mouse(page: Page): Hands {
   return {
     fill: (label, text) => page.getByLabel(label, { exact: true }).fill(text),
-    fillDay: (label, day) => page.getByLabel(label, { exact: true }).fill(day),
+    fillDay: async (label, day) => {
+      await page.getByLabel(label, { exact: true }).fill(day);
+      await page.keyboard.press('Enter');
+    },
     choose: async (label, name) => {
       await page.getByLabel(label, { exact: true }).click();
       await option(page).filter({ hasText: name }).first().click();
@@ -53,9 +56,10 @@ export function keyboard(page: Page): Hands {
       await page.keyboard.type(text);
     },
     fillDay: async (label, day) => {
-      const [year, month, date] = day.split('-');
       await reach(field(label));
-      await page.keyboard.type(`${month}${date}${year}`);
+      await page.keyboard.press('Control+A');
+      await page.keyboard.type(day);
+      await page.keyboard.press('Enter');
     },
     choose: async (label, name) => {
       await reach(field(label));

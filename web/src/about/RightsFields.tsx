@@ -9,6 +9,7 @@ import {
 } from '@lanakit/core';
 import { ORIGIN_WORDS, PERMISSION_STATE_WORDS, PERMITTED_WORDS } from '@lanakit/core/words';
 import { Input, Select } from 'antd';
+import { DayField } from '../fields/DayField.tsx';
 import { Choice } from '../fields/Choice.tsx';
 import { Field } from '../fields/Field.tsx';
 import lists from '../patterns/Lists.module.css';
@@ -102,15 +103,13 @@ function PermissionFields({
         options={PERMISSION_STATES.map((state) => ({ value: state, label: PERMISSION_STATE_WORDS[state] }))}
         onChange={(state) => change('a permission', (it) => void (it.state = state))}
       />
-      <Input
+      <DayField
         className={lists.span3 ?? ''}
-        type="date"
-        aria-label={`When: ${PERMITTED_WORDS[what]}`}
-        value={own?.date ?? ''}
-        onChange={(event) => {
-          const date = event.target.value || null;
-          change('the day of a permission', (it) => void (it.date = date));
-        }}
+        label={`When: ${PERMITTED_WORDS[what]}`}
+        isLabelHidden
+        day={own?.date ?? null}
+        allowEmpty
+        onDay={(date) => change('the day of a permission', (it) => void (it.date = date))}
       />
       <Input
         className={lists.span3 ?? ''}

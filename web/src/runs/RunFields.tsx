@@ -3,6 +3,7 @@ import { problemWords } from '@lanakit/core/words';
 import { Input, Select } from 'antd';
 import type { RevisionName } from '../api/resources.ts';
 import { revisionName } from '../words/show.ts';
+import { DayField } from '../fields/DayField.tsx';
 import { Field } from '../fields/Field.tsx';
 import { NumberField } from '../fields/NumberField.tsx';
 import styles from './RunFields.module.css';
@@ -44,16 +45,13 @@ export function RunFields({ input, revisions, problemAt, autoFocus = false, onCh
           )}
         </Field>
       )}
-      <Field label="Day" problem={problemAt('/date')} className={styles.wide ?? ''}>
-        {(control) => (
-          <Input
-            {...control}
-            type="date"
-            value={input.date}
-            onChange={(event) => onChange({ date: event.target.value })}
-          />
-        )}
-      </Field>
+      <DayField
+        label="Day"
+        day={input.date}
+        problem={problemAt('/date')}
+        className={styles.wide ?? ''}
+        onDay={(date) => onChange({ date: date ?? '' })}
+      />
       {input.kind === 'class' && (
         <>
           <NumberField

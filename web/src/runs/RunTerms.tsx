@@ -14,9 +14,9 @@ import {
   usualChance,
 } from '@lanakit/core';
 import { BAGGING_WORDS, holdsWords } from '@lanakit/core/words';
-import { Checkbox, Input } from 'antd';
+import { Checkbox } from 'antd';
+import { DayField } from '../fields/DayField.tsx';
 import { Choice } from '../fields/Choice.tsx';
-import { Field } from '../fields/Field.tsx';
 import { NumberField } from '../fields/NumberField.tsx';
 import { counted, showGrams, showLikely } from '../words/show.ts';
 import { ownerOfBag } from './groupWords.ts';
@@ -207,18 +207,13 @@ function Allowances({ runPlan, draft }: { runPlan: InForce; draft: RunDraft }) {
               . Each build counts as often as it was chosen, and once more.
             </p>
           )}
-          <Field label="They choose by" problem={at('/chooseBy')}>
-            {(control) => (
-              <Input
-                {...control}
-                type="date"
-                value={input.chooseBy ?? ''}
-                onChange={(event) =>
-                  draft.change({ chooseBy: event.target.value === '' ? null : event.target.value })
-                }
-              />
-            )}
-          </Field>
+          <DayField
+            label="They choose by"
+            day={input.chooseBy}
+            allowEmpty
+            problem={at('/chooseBy')}
+            onDay={(chooseBy) => draft.change({ chooseBy })}
+          />
         </>
       )}
     </>

@@ -14,11 +14,11 @@ import {
   type Problem,
 } from '@lanakit/core';
 import { problemWords } from '@lanakit/core/words';
-import { Button, Input } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { ApiProblem, send } from '../api/client.ts';
 import { refreshShelf } from '../api/resources.ts';
-import { Field } from '../fields/Field.tsx';
+import { DayField } from '../fields/DayField.tsx';
 import { firstUnread } from '../fields/firstUnread.ts';
 import { NumberField } from '../fields/NumberField.tsx';
 import { useNotice } from '../shell/Notice.tsx';
@@ -191,16 +191,13 @@ function LotForm({ itemId, lot, others, preparation, fibre, onDone }: LotFormPro
           placeholder="drawer 3"
           onValue={(place) => set({ place })}
         />
-        <Field label="Came on" problem={problemAt('/receivedOn')}>
-          {(control) => (
-            <Input
-              {...control}
-              type="date"
-              value={input.receivedOn ?? ''}
-              onChange={(event) => set({ receivedOn: event.target.value || null })}
-            />
-          )}
-        </Field>
+        <DayField
+          label="Came on"
+          day={input.receivedOn}
+          allowEmpty
+          problem={problemAt('/receivedOn')}
+          onDay={(receivedOn) => set({ receivedOn })}
+        />
         <MoneyField
           label="Paid per 100 g"
           minor={input.pricePer100gMinor}
