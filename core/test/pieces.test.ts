@@ -17,7 +17,15 @@ import {
   type Step,
   woolOfSteps,
 } from '../src/index.ts';
-import { cutLines, keepsWords, keptWords, pieceLines, statedWords, stillWords } from '../src/words/index.ts';
+import {
+  cutLines,
+  fibreNamesOf,
+  keepsWords,
+  keptWords,
+  pieceLines,
+  statedWords,
+  stillWords,
+} from '../src/words/index.ts';
 import { fibre, mm, part, pattern, shapes, shelf, use } from './support/make.ts';
 
 const inch = (value: number): Length => ({ value, unit: 'in' });
@@ -141,6 +149,11 @@ describe('what hands do', () => {
     expect(piecesOf(own(1.2))[0]?.layers[0]?.hands).toBeNull();
   });
 });
+
+test('of two fibres with one name each says how it is prepared', () => {
+  const own = shelf(fibre('a', { name: 'Chalk', preparation: 'tops' }), fibre('b', { name: 'chalk ', preparation: 'batt' }), fibre('c', { name: 'Moss' }));
+  expect(['a', 'b', 'c', 'gone'].map(fibreNamesOf(own))).toEqual(['Chalk tops', 'chalk  batt', 'Moss', 'not chosen yet']);
+}); // prettier-ignore
 
 describe('before you cut', () => {
   test('wires, then wool that is torn to a size, by the step that needs it', () => {
