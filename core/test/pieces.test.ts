@@ -199,6 +199,7 @@ describe('wool at its steps', () => {
     expect(keepsWords(own.get(1) ?? NOTHING, name)).toEqual(['Keep about 1.0 g Moss back for step 3.']);
     expect(keptWords(own.get(3) ?? NOTHING, name)).toEqual(['Moss: what you kept back in step 1.']);
     expect(own.get(2)).toBeUndefined();
+    expect(keepsWords(at(twice(1, 0.01)).get(1) ?? NOTHING, name)).toEqual(['Keep a wisp of Moss back for step 3.']);
   });
 }); // prettier-ignore
 

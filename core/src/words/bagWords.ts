@@ -27,8 +27,16 @@ export const stillWords = (still: readonly StillInBag[], fibreName: FibreName): 
 export const keepsWords = ({ keeps }: StepWool, fibreName: FibreName): string[] =>
   keeps.map(
     ({ fibreId, massG, isAtLeast, forStep }) =>
-      `Keep ${massG > 0 ? `${isAtLeast ? 'at least' : 'about'} ${showGrams(massG)}` : 'some'} ${fibreName(fibreId)} back for step ${forStep}.`,
+      `Keep ${keptAmount(massG, isAtLeast)} ${fibreName(fibreId)} back for step ${forStep}.`,
   );
+
+/** Less than this nobody weighs, grams. */
+const WISP_G = 0.05;
+
+function keptAmount(massG: number, isAtLeast: boolean): string {
+  if (isAtLeast) return massG < WISP_G ? 'some' : `at least ${showGrams(massG)}`;
+  return massG < WISP_G ? 'a wisp of' : `about ${showGrams(massG)}`;
+}
 
 /** Wool that an earlier step left. */
 export const keptWords = ({ kept }: StepWool, fibreName: FibreName): string[] =>
