@@ -112,6 +112,7 @@ describe('Markdown out and in', () => {
     ['somebody’s own list', '# Bear\n\n- Roll it\n- Felt it\n', ['Roll it', 'Felt it'], 0],
     ['numbers in brackets', '# Bear\n\n## Steps\n\n1) Roll\n2) Felt\n', ['Roll', 'Felt'], 0],
     ['a heading called Pieces that is not ours', '# Bear\n\n## Pieces\n\nTwo ears\n\n## Steps\n\n1. Roll\n', ['Roll'], 0],
+    ['what we wrote before 0.7', '# Bear\n\n## Core\n\n1. Roll\n   **Check** the size: it fits If not: more\n   Stop or change: it springs back\n   You decided in step 1: left\n2. Felt\n', ['Roll', 'Felt'], 0],
     ['a mark of ours before any step is words like others', '**Check:** nothing\n\n1. Roll\n', ['**Check:** nothing', 'Roll'], 0],
   ])('of other texts: %s', (_name, text, texts, parts) => {
     const read = patternFromMarkdown(text, newIds());

@@ -84,6 +84,11 @@ describe('a piece', () => {
     expect(ear).toContain('Set on: onto body: needled, 7.6 mm across, sunk 4 mm, covered 9 mm wide each side');
     expect(ear?.filter((line) => line.startsWith('join cover: Slate ≈'))).toHaveLength(1);
   });
+  test('that two joins hold leaves an end loose for each', () => {
+    const end = (id: string, ontoId: string, value: number) => ({ ...blankJoin(id, 'leg', ontoId), looseEnd: { ...blankLooseEnd('leg'), length: mm(value) } });
+    const own = { ...stag, joins: [end('top', 'body', 10), end('foot', 'ear', 14)] };
+    expect(linesOf(own, 'leg')).toContain('Leave loose: 10 mm at one end, 14 mm at one end');
+  });
   test('knows the step that begins it; one that no step names says nothing', () => {
     expect(piecesOf(stag).map(({ beginsAt }) => beginsAt)).toEqual([1, 2, 3]);
     expect(piecesOf({ ...stag, steps: [] }).map(({ beginsAt }) => beginsAt)).toEqual([null, null, null]);

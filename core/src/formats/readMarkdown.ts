@@ -3,9 +3,9 @@ import { BACK, MARKDOWN, unescaped } from '../words/markdownMarks.ts';
 import { readSteps } from '../writing/index.ts';
 import { readCutLine, readPieceLine } from './readMarkdownPieces.ts';
 
-/** Lines of our own Markdown that are worked out anew and belong to no step. */
+/** Lines of our own Markdown that are worked out anew and belong to no step; the last three as it was written before 0.7. */
 const COMPUTED =
-  /^\s*(?:>|\*(?:[^*]+ needle|toward|straight|at a slant|along|in one|edges|light|half|right|\d|then wait|Begins with|Safe stop|Homework)|- \[ \])/;
+  /^\s*(?:>|\*(?:[^*]+ needle|toward|straight|at a slant|along|in one|edges|light|half|right|\d|then wait|Begins with|Safe stop|Homework)|- \[ \]|\*\*Check\*\*|Stop or change:|You decided in step)/;
 
 /** What a step’s own lines say beside its text. */
 interface Said {

@@ -7,7 +7,7 @@ export {
   type ToCut,
 } from './pieces.ts';
 export { beforeYouCut, type BeforeYouCut, type WoolToCut } from './beforeYouCut.ts';
-export { bagOfPattern, stillInBag, type InBag, type StillInBag } from './stillInBag.ts';
+export { bagOfPattern, stillInBag, WISP_G, type InBag, type StillInBag } from './stillInBag.ts';
 export { woolOfSteps, type KeptBack, type StepWool } from './woolOfSteps.ts';
 export {
   creditsOf,

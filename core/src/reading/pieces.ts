@@ -37,7 +37,7 @@ export interface PieceJoin {
   readonly bandMm: number | null;
 }
 
-/** A loose end at a piece. */
+/** What one join leaves loose at a piece. */
 export interface PieceEnds {
   /** Null while unknown, or none. */
   readonly eachMm: number | null;
@@ -57,7 +57,8 @@ export interface Piece {
   /** From the table to the figure; empty while its sizes are unknown. */
   readonly stages: readonly StageSize[];
   readonly estimate: PartEstimate;
-  readonly ends: PieceEnds | null;
+  /** One for each join that leaves something of it loose. */
+  readonly ends: readonly PieceEnds[];
   readonly joins: readonly PieceJoin[];
   readonly findings: readonly FindingUse[];
   /** Wire and the like that runs through it. */
@@ -92,8 +93,6 @@ function pieceOf(part: Part, own: PartEstimate, context: Context): Piece {
   const { build, whole, estimate } = context;
   const uses = new Map<string, Use>(part.uses.map((use) => [use.id, use]));
   const joins = build.joins.filter(({ partId }) => partId === part.id);
-  const ended = build.joins.find(({ looseEnd }) => looseEnd?.partId === part.id);
-  const tail = estimate.joins.find(({ joinId }) => joinId === ended?.id);
   const begins = build.steps.findIndex(({ partIds }) => partIds.includes(part.id));
   return {
     part,
@@ -103,7 +102,11 @@ function pieceOf(part: Part, own: PartEstimate, context: Context): Piece {
     inserts: part.uses.filter((use): use is UseOf<'insert'> => use.role === 'insert'),
     stages: own.solid ? sizeLedger(own) : [],
     estimate: own,
-    ends: ended?.looseEnd ? { eachMm: tail?.tailMm ?? null, count: ended.looseEnd.ends } : null,
+    ends: build.joins.flatMap(({ id, looseEnd }): PieceEnds[] => {
+      if (looseEnd?.partId !== part.id) return [];
+      const tailMm = estimate.joins.find(({ joinId }) => joinId === id)?.tailMm ?? null;
+      return [{ eachMm: tailMm, count: looseEnd.ends }];
+    }),
     joins: joins.map((join) => joinOf(join, context)),
     findings: build.findings.filter(({ partId }) => partId === part.id),
     cuts: cutsToMake(build, estimate).filter(({ cut }) => runsThrough(cut, part.id)),

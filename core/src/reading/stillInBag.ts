@@ -19,8 +19,8 @@ export interface StillInBag extends InBag {
   readonly isUnknown: boolean;
 }
 
-/** Less than this is a wisp: nobody looks for it, grams. */
-const WISP_G = 0.05;
+/** Less than this is a wisp: no kitchen scale shows it, and nobody looks for it, grams. */
+export const WISP_G = 0.05;
 
 /**
  * What should still be in a bag once some steps are done: what was in it less what they likely took. Wool that no step

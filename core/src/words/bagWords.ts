@@ -1,4 +1,4 @@
-import type { StillInBag, StepWool } from '../reading/index.ts';
+import { WISP_G, type StillInBag, type StepWool } from '../reading/index.ts';
 import { showGrams, showRange } from './amounts.ts';
 import { joinWords } from './cutWords.ts';
 
@@ -16,7 +16,7 @@ export const stillWords = (still: readonly StillInBag[], fibreName: FibreName): 
       const apart =
         ifNeededG <= 0
           ? ''
-          : ifNeededG >= mostG - 0.05
+          : ifNeededG >= mostG - WISP_G
             ? ' (only if needed)'
             : ` (${showGrams(ifNeededG)} of it only if needed)`;
       return `${grams} ${fibreName(fibreId)}${apart}`;
@@ -29,9 +29,6 @@ export const keepsWords = ({ keeps }: StepWool, fibreName: FibreName): string[] 
     ({ fibreId, massG, isAtLeast, forStep }) =>
       `Keep ${keptAmount(massG, isAtLeast)} ${fibreName(fibreId)} back for step ${forStep}.`,
   );
-
-/** Less than this nobody weighs, grams. */
-const WISP_G = 0.05;
 
 function keptAmount(massG: number, isAtLeast: boolean): string {
   if (isAtLeast) return massG < WISP_G ? 'some' : `at least ${showGrams(massG)}`;

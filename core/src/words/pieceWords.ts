@@ -192,11 +192,13 @@ function rollLine(stage: StageSize | undefined, rollUp: RollUp | null, units: Un
   return work('Lay out', `${showSizesIn([length, width], units)}${high}${thin}${folded}`);
 }
 
-function endsWords({ ends }: Piece, units: UnitsShown): string {
-  if (!ends) return '';
-  const long = ends.eachMm === null ? 'an end, how long is not known' : showSizesIn([ends.eachMm], units);
-  return ends.count > 1 ? `${long} at each end` : `${long} at one end`;
-}
+const endsWords = ({ ends }: Piece, units: UnitsShown): string =>
+  ends
+    .map(({ eachMm, count }) => {
+      const long = eachMm === null ? 'an end, how long is not known' : showSizesIn([eachMm], units);
+      return `${long} at ${count > 1 ? 'each' : 'one'} end`;
+    })
+    .join(', ');
 
 /** How firm, as a thumb tells it; with its loose ends in the length. */
 function feltWords(stage: StageSize | undefined, { firmness, shape }: Part, units: UnitsShown): string {

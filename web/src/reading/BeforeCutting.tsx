@@ -10,6 +10,7 @@ import { cutLines } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
 import styles from './BeforeCutting.module.css';
+import sheet from './Reading.module.css';
 
 interface BeforeCuttingProps {
   build: Pattern;
@@ -46,7 +47,7 @@ export function BeforeCutting({ build, estimate, pieces, wool }: BeforeCuttingPr
             return (
               <tr key={at}>
                 <td>
-                  <span className={styles.box} />
+                  <span className={sheet.box} />
                 </td>
                 <td>{what}</td>
                 <td>

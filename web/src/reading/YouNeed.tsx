@@ -4,6 +4,7 @@ import {
   type PatternEstimate,
   type Reader,
   type TotalMass,
+  WISP_G,
   type Wool,
 } from '@lanakit/core';
 import { CUT_WORDS, cutSizesIn, needName, packedWoolWords, PROVISION_WORDS } from '@lanakit/core/words';
@@ -99,9 +100,6 @@ export function YouNeed({ build, estimate, wool, tools, reader, isAlone, packed 
   );
 }
 
-/** What a kitchen scale does not show is said as that. */
-const SHOWN_BY_SCALES_G = 0.05;
-
 interface WoolLine {
   readonly fibreId: string;
   readonly amount: string;
@@ -120,5 +118,5 @@ const packedLines = ({ wool, scaleStepG }: Packed): WoolLine[] =>
 
 const amountWords = ({ likelyG, unknownCount }: TotalMass): string => {
   if (unknownCount > 0) return likelyG > 0 ? `at least ${showGrams(likelyG)}` : 'amount unknown';
-  return likelyG < SHOWN_BY_SCALES_G ? `under ${SHOWN_BY_SCALES_G} g` : `about ${showGrams(likelyG)}`;
+  return likelyG < WISP_G ? `under ${WISP_G} g` : `about ${showGrams(likelyG)}`;
 };
