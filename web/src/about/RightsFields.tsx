@@ -93,9 +93,7 @@ function PermissionFields({
     );
   return (
     <>
-      <span className={lists.span3} style={{ alignSelf: 'center' }}>
-        {PERMITTED_WORDS[what]}
-      </span>
+      <span className={lists.begins}>{PERMITTED_WORDS[what]}</span>
       <Select<PermissionState>
         className={lists.span3 ?? ''}
         aria-label={`May I ${PERMITTED_WORDS[what]}`}
