@@ -73,8 +73,8 @@ const figure: Pattern = pattern(
       { id: 'skin', name: 'skin', places: [{ kind: 'use', id: 'body-coat' }, { kind: 'use', id: 'wing-core' }, { kind: 'use', id: 'belly-patch' }], rule: null },
     ],
     swaps: [
-      { id: 'w', of: { kind: 'use', id: 'wing-core' }, toItemId: null, amountFactor: 1, moreMinutes: 0, steps: [{ stepId: 'wings', text: 'a' }, { stepId: 'set', text: 'b' }], look: '' },
-      { id: 'x', of: { kind: 'use', id: 'body-core' }, toItemId: null, amountFactor: 1, moreMinutes: 0, steps: [{ stepId: 'set', text: 'c' }], look: '' },
+      { id: 'w', of: { kind: 'use', id: 'wing-core' }, to: { kind: 'fibre', fibreId: null }, amountFactor: 1, moreMinutes: 0, steps: [{ stepId: 'wings', text: 'a' }, { stepId: 'set', text: 'b' }], look: '' },
+      { id: 'x', of: { kind: 'use', id: 'body-core' }, to: { kind: 'fibre', fibreId: null }, amountFactor: 1, moreMinutes: 0, steps: [{ stepId: 'set', text: 'c' }], look: '' },
     ],
   },
 ); // prettier-ignore

@@ -121,7 +121,7 @@ describe('resolving a build', () => {
     const own: Pattern = {
       ...figure,
       parts: [{ ...body, uses: body.uses.map((use) => (use.role === 'coat' ? { ...use, amount: coat } : use)) }, ...figure.parts.slice(1)],
-      swaps: [{ id: 'w', of: { kind: 'use', id: 'body-coat' }, toItemId: 'pale', amountFactor: 1.5, moreMinutes: -2, steps: [{ stepId: 'b', text: 'otherwise' }], look: '' }],
+      swaps: [{ id: 'w', of: { kind: 'use', id: 'body-coat' }, to: { kind: 'fibre', fibreId: 'pale' }, amountFactor: 1.5, moreMinutes: -2, steps: [{ stepId: 'b', text: 'otherwise' }], look: '' }],
     }; // prettier-ignore
     const build = resolveBuild(own, { ...NO_CHOICES, swapIds: ['w'] });
     expect(build.parts[0]?.uses[1]).toMatchObject({ fibreId: 'pale', amount: { massG: 3 } });

@@ -147,7 +147,7 @@ describe('onto another shelf', () => {
     const mapped = mapShelf(figure, (id) => `here-${id}`);
     const text = JSON.stringify(mapped);
     for (const id of ['chalk', 'slate', 'amber', 'eye', 'bead']) {
-      expect(text).not.toMatch(new RegExp(`"(?:fibreId|findingId|toItemId)":"${id}"`));
+      expect(text).not.toMatch(new RegExp(`"(?:fibreId|findingId)":"${id}"`));
     }
     expect(mapped.colourways[0]?.fills).toEqual([{ slotId: 'coat', fibreId: 'here-plum' }]);
     expect(mapShelf(mapped, (id) => id.replace('here-', ''))).toEqual(figure);
@@ -155,7 +155,7 @@ describe('onto another shelf', () => {
   test('what has no place here is unknown; a colour without its fibre is no colour', () => {
     const mapped = mapShelf(figure, (id) => (id === 'plum' ? null : id));
     expect(mapped.colourways[0]?.fills).toEqual([]);
-    expect(mapped.swaps[1]).toMatchObject({ toItemId: null });
+    expect(mapped.swaps[1]).toMatchObject({ to: { fibreId: null } });
     expect(mapShelf(blankPattern('x'), () => null)).toEqual(blankPattern('x'));
   });
 }); // prettier-ignore

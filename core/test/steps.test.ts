@@ -525,7 +525,7 @@ describe('taking something out', () => {
       sessions: [{ id: 's', name: '', firstStepId: 'm', startState: '', safeStop: '', homework: '' }],
       options: [{ id: 'o', name: '', kind: 'extra', defaultValueId: 'yes', values: [{ id: 'yes', name: '', things: [{ kind: 'part', id: 'leg' }, { kind: 'step', id: 'm' }] }] }],
       slots: [{ id: 'f', name: '', places: [{ kind: 'use', id: 'leg-core' }], rule: null }],
-      swaps: [{ id: 'w', of: { kind: 'use', id: 'leg-core' }, toItemId: null, amountFactor: 1, moreMinutes: 0, steps: [{ stepId: 'm', text: '' }], look: '' }],
+      swaps: [{ id: 'w', of: { kind: 'use', id: 'leg-core' }, to: { kind: 'fibre', fibreId: null }, amountFactor: 1, moreMinutes: 0, steps: [{ stepId: 'm', text: '' }], look: '' }],
     },
   ); // prettier-ignore
   test('a part leaves nothing behind that names it', () => {

@@ -91,6 +91,7 @@ const BALL_OF_FIRST = JSON.stringify({
 /** A document of the fourth format, as bare as one can be. */
 const BARE_FOURTH = JSON.stringify({
   formatVersion: 4,
+  swaps: [],
   parts: [],
   joins: [],
   steps: [],

@@ -5,20 +5,15 @@ import {
   isSameThing,
   isWool,
   NO_CHOICES,
-  repeatsOf,
   type Choices,
-  type FindingUse,
-  type Join,
-  type Minutes,
   type Part,
   type Pattern,
-  type Step,
-  type Swap,
   type ThingKind,
   type ThingRef,
   type Use,
   type Values,
 } from '../pattern/index.ts';
+import { withSwap } from './withSwap.ts';
 
 /** The whole of what is chosen: options left open are at their default. */
 export const valuesOf = (pattern: Pattern, choices: Choices): Values => ({
@@ -43,8 +38,8 @@ export function leftOut(pattern: Pattern, values: Values): ThingRef[] {
  */
 export function resolveBuild(pattern: Pattern, choices: Choices): Pattern {
   const coloured = withColourway(pattern, choices.colourwayId);
-  const swapped = choices.swapIds.reduce(withSwap, coloured);
-  return withoutThings(swapped, leftOut(pattern, valuesOf(pattern, choices)));
+  const left = withoutThings(coloured, leftOut(pattern, valuesOf(pattern, choices)));
+  return choices.swapIds.reduce(withSwap, left);
 }
 
 /** What somebody makes who chooses nothing. */
@@ -111,89 +106,4 @@ function withColourway(pattern: Pattern, colourwayId: string | null): Pattern {
       return fibreId === undefined || !join.cover ? join : { ...join, cover: { ...join.cover, fibreId } };
     }),
   };
-}
-
-function withSwap(pattern: Pattern, swapId: string): Pattern {
-  const swap = pattern.swaps.find(({ id }) => id === swapId);
-  if (!swap || swap.toItemId === null) return pattern;
-  const texts = new Map(swap.steps.map(({ stepId, text }) => [stepId, text]));
-  const on =
-    <T extends { id: string }>(kind: Swap['of']['kind'], change: (item: T) => T) =>
-    (item: T) =>
-      swap.of.kind === kind && swap.of.id === item.id ? change(item) : item;
-  const timed = stepOfSwap(swap, pattern);
-  const findingId = swap.toItemId;
-  const times = (count: number) => Math.max(1, Math.round(count * swap.amountFactor));
-  return {
-    ...pattern,
-    parts: pattern.parts.map((part) => ({
-      ...part,
-      uses: part.uses.map(on('use', (use: Use) => swappedUse(use, findingId, swap.amountFactor))),
-    })),
-    joins: pattern.joins.map(
-      on('join', (join: Join) =>
-        join.cover ? { ...join, cover: { ...join.cover, fibreId: findingId } } : join,
-      ),
-    ),
-    cuts: pattern.cuts.map(on('cut', (cut) => ({ ...cut, findingId, count: times(cut.count) }))),
-    findings: pattern.findings.map(
-      on<FindingUse>('finding', (finding) => ({
-        ...finding,
-        findingId,
-        count:
-          finding.count === null
-            ? null
-            : typeof finding.count === 'number'
-              ? times(finding.count)
-              : { low: times(finding.count.low), high: times(finding.count.high) },
-      })),
-    ),
-    steps: pattern.steps.map((step) => ({
-      ...step,
-      text: texts.get(step.id) ?? step.text,
-      minutes:
-        step.id === timed ? longer(step.minutes, swap.moreMinutes / timesOf(step, pattern)) : step.minutes,
-    })),
-  };
-}
-
-/** The step a swap makes longer or shorter: the one that reads otherwise, else the first on what it is of, else the last. */
-function stepOfSwap(
-  { of, steps: changed }: Swap,
-  { parts, findings, joins, steps }: Pattern,
-): string | undefined {
-  if (changed[0]) return changed[0].stepId;
-  const partId =
-    of.kind === 'use'
-      ? parts.find(({ uses }) => uses.some(({ id }) => id === of.id))?.id
-      : of.kind === 'finding'
-        ? findings.find(({ id }) => id === of.id)?.partId
-        : joins.find(({ id }) => id === of.id)?.partId;
-  return (steps.find(({ partIds }) => partIds.some((id) => id === partId)) ?? steps.at(-1))?.id;
-}
-
-/** Into how many repeats more minutes are parted, where the minutes are each repeat’s. */
-const timesOf = (step: Step, { parts }: Pattern): number =>
-  step.areMinutesEach ? (repeatsOf(step, parts)?.likely ?? 1) : 1;
-
-/** Minutes nobody has said stay unsaid; nothing takes less than no time. */
-const longer = (minutes: Minutes | null, by: number): Minutes | null => {
-  if (minutes === null || by === 0) return minutes;
-  const more = (value: number) => Math.max(0, value + by);
-  return typeof minutes === 'number' ? more(minutes) : { low: more(minutes.low), high: more(minutes.high) };
-};
-
-/** Grams that were stated grow with the factor; what is calculated follows the fibre by itself. */
-function swappedUse(use: Use, toItemId: string, factor: number): Use {
-  if (!isWool(use)) return { ...use, findingId: toItemId };
-  const { amount } = use;
-  const scaled =
-    amount?.form === 'grams'
-      ? {
-          ...amount,
-          massG: amount.massG === null ? null : amount.massG * factor,
-          highG: amount.highG === null ? null : amount.highG * factor,
-        }
-      : amount;
-  return { ...use, fibreId: toItemId, amount: scaled };
 }

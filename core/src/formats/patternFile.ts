@@ -104,7 +104,7 @@ export function patternFile(pattern: Pattern, { fibres, findings, needles }: Pla
 }
 
 /** Newest formats this reads. */
-export const NEWEST = { pattern: 6, file: 1 } as const;
+export const NEWEST = { pattern: 7, file: 1 } as const;
 
 export type FileRefusal =
   | { readonly code: 'not_json' }
@@ -243,7 +243,7 @@ export function mapShelf(pattern: Pattern, newId: (id: string) => string | null)
   return mapped(pattern, newId) as Pattern;
 }
 
-const SHELF_KEYS = new Set(['fibreId', 'findingId', 'toItemId']);
+const SHELF_KEYS = new Set(['fibreId', 'findingId']);
 
 function mapped(value: unknown, newId: (id: string) => string | null): unknown {
   if (Array.isArray(value)) {

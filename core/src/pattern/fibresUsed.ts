@@ -1,5 +1,4 @@
 import type { Problem } from '../problems/index.ts';
-import type { Swap } from './option.ts';
 import type { Pattern } from './pattern.ts';
 import { isWool } from './use.ts';
 
@@ -28,21 +27,13 @@ export function fibreReferences(pattern: Pattern): FibreReference[] {
   const inColourways = pattern.colourways.flatMap(({ fills }, at) =>
     fills.map(({ fibreId }, index) => ({ pointer: `/colourways/${at}/fills/${index}/fibreId`, fibreId })),
   );
-  const inSwaps = pattern.swaps.map((swap, index) => ({
-    pointer: `/swaps/${index}/toItemId`,
-    fibreId: isOfWool(swap, pattern) ? swap.toItemId : null,
+  const inSwaps = pattern.swaps.map(({ to }, index) => ({
+    pointer: `/swaps/${index}/to/fibreId`,
+    fibreId: to.kind === 'finding' ? null : to.fibreId,
   }));
   return [...inParts, ...inJoins, ...inColourways, ...inSwaps].filter(
     (place): place is FibreReference => place.fibreId !== null,
   );
-}
-
-/** Whether what is taken instead is a fibre; otherwise it is a finding. */
-function isOfWool({ of }: Swap, { parts }: Pattern): boolean {
-  if (of.kind === 'join') return true;
-  if (of.kind !== 'use') return false;
-  const use = parts.flatMap(({ uses }) => uses).find(({ id }) => id === of.id);
-  return use !== undefined && isWool(use);
 }
 
 /** Every place a pattern names a finding. */
@@ -65,9 +56,9 @@ export function findingReferences(pattern: Pattern): FindingReference[] {
   ).flatMap(([list, items]) =>
     items.map(({ findingId }, index) => ({ pointer: `/${list}/${index}/findingId`, findingId })),
   );
-  const inSwaps = pattern.swaps.map((swap, index) => ({
-    pointer: `/swaps/${index}/toItemId`,
-    findingId: isOfWool(swap, pattern) ? null : swap.toItemId,
+  const inSwaps = pattern.swaps.map(({ to }, index) => ({
+    pointer: `/swaps/${index}/to/findingId`,
+    findingId: to.kind === 'finding' ? to.findingId : null,
   }));
   return [...inParts, ...listed, ...inSwaps].filter(
     (place): place is FindingReference => place.findingId !== null,

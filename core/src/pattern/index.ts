@@ -82,6 +82,7 @@ export {
   type Level,
 } from './pattern.ts';
 export { parseMinutes, showTypedMinutes, type ParsedMinutes } from './parseMinutes.ts';
+export { openSwaps, takenKinds } from './taken.ts';
 export { Minutes, minutesRange, timesMinutes, type MinutesRange } from './minutes.ts';
 export {
   Colourway,
@@ -91,6 +92,7 @@ export {
   OptionLimit,
   OptionValue,
   Swap,
+  type Taken,
   THING_KINDS,
   ThingRef,
   type Choices,

@@ -3,6 +3,7 @@ import { sizesOf } from '../shapes/index.ts';
 import type { Amount } from './amount.ts';
 import type { Join } from './join.ts';
 import type { Part, Pattern } from './pattern.ts';
+import { openSwaps } from './taken.ts';
 import { isWool, type Use } from './use.ts';
 
 /**
@@ -31,6 +32,7 @@ export function missingForPublishing(pattern: Pattern): Problem[] {
         : []),
       ...(count === null ? [{ code: 'count_missing', pointer: `/findings/${index}/count` } as const] : []),
     ]),
+    ...openSwaps(pattern),
   ];
 }
 

@@ -1,6 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { Id, strict } from '../schema/discriminated.ts';
+import { discriminated, Id, strict } from '../schema/discriminated.ts';
 import { oneOf, orUnknown } from '../schema/oneOf.ts';
+import { Length } from '../units/index.ts';
 
 const Name = Type.String({ maxLength: 80 });
 const Words = Type.String({ maxLength: 300 });
@@ -68,13 +69,32 @@ export const Colourway = Type.Object(
 );
 export type Colourway = Static<typeof Colourway>;
 
+/** What is taken in a swap, by what becomes of the place it is taken for. */
+export const Taken = discriminated('kind', [
+  /** Wool of another fibre, in the same place. */
+  Type.Object({ kind: Type.Literal('fibre'), fibreId: orUnknown(Id) }, strict),
+  /** A thing: another one, or in place of wool, as many as there are pieces of it. */
+  Type.Object({ kind: Type.Literal('finding'), findingId: orUnknown(Id) }, strict),
+  /** Wool in place of things that are set on: a dot for each. */
+  Type.Object(
+    {
+      kind: Type.Literal('dots'),
+      fibreId: orUnknown(Id),
+      diameter: orUnknown(Length),
+      /** Null: calculated from the diameter. */
+      eachG: orUnknown(Type.Number({ exclusiveMinimum: 0, maximum: 1000 })),
+    },
+    strict,
+  ),
+]);
+export type Taken = Static<typeof Taken>;
+
 /** Something that may be taken instead, and all that it changes. */
 export const Swap = Type.Object(
   {
     id: Id,
     of: Type.Object({ kind: oneOf(['use', 'join', 'finding', 'cut'] as const), id: Id }, strict),
-    /** A fibre for wool, a finding for a thing. */
-    toItemId: orUnknown(Id),
+    to: Taken,
     /** How many times the amount; grams that are calculated follow the new fibre by themselves. */
     amountFactor: Type.Number({ exclusiveMinimum: 0, maximum: 20 }),
     moreMinutes: Type.Number({ minimum: -240, maximum: 240 }),

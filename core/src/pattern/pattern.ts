@@ -174,7 +174,7 @@ export const SIDES_SEEN = ['figure', 'viewer'] as const;
 export const Pattern = Type.Object(
   {
     format: Type.Literal('lanakit-pattern'),
-    formatVersion: Type.Literal(6),
+    formatVersion: Type.Literal(7),
     title: Type.String({ maxLength: 120 }),
     finishedHeight: Type.Union([Length, Type.Null()]),
     /** Null: as it is proposed from the pattern itself. */

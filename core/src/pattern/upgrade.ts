@@ -4,11 +4,12 @@ import { byGauge } from '../needles/index.ts';
 import type { Amount } from './amount.ts';
 import { BLANK_STEP, BLANK_WRITING } from './blank.ts';
 import type { Join } from './join.ts';
+import type { Swap } from './option.ts';
 import type { Level, Part, Pattern, SharedWeight, TechniqueUse } from './pattern.ts';
 import { OWN_RIGHTS } from './rights.ts';
 import type { Stage } from './stage.ts';
 import type { PLAIN_ACTS, Step } from './step.ts';
-import { blankUse, type Use, type WoolUse } from './use.ts';
+import { blankUse, isWool, type Use, type WoolUse } from './use.ts';
 
 type PlainAct = (typeof PLAIN_ACTS)[number];
 
@@ -48,8 +49,16 @@ type StepOfFourth = Omit<Step, 'areMinutesEach'>;
 
 type TechniqueUseOfFifth = Omit<TechniqueUse, 'rights'> & { readonly credit: string };
 
+type SwapOfSixth = Omit<Swap, 'to'> & { readonly toItemId: string | null };
+
+/** A document of the sixth: wool was swapped for wool, and a thing for a thing. */
+export type PatternOfSixth = Omit<Pattern, 'formatVersion' | 'swaps'> & {
+  readonly formatVersion: 6;
+  readonly swaps: readonly SwapOfSixth[];
+};
+
 /** A document of the fifth: one unit on paper, of a technique its credit alone. */
-export type PatternOfFifth = Omit<Pattern, 'formatVersion' | 'showsBothUnits' | 'techniques'> & {
+export type PatternOfFifth = Omit<PatternOfSixth, 'formatVersion' | 'showsBothUnits' | 'techniques'> & {
   readonly formatVersion: 5;
   readonly techniques: readonly TechniqueUseOfFifth[];
 };
@@ -108,22 +117,30 @@ export type PatternOfSecond = Heading &
   };
 
 export type PatternOfAnyFormat =
-  Pattern | PatternOfFifth | PatternOfFourth | PatternOfThird | PatternOfSecond | PatternOfFirst;
+  | Pattern
+  | PatternOfSixth
+  | PatternOfFifth
+  | PatternOfFourth
+  | PatternOfThird
+  | PatternOfSecond
+  | PatternOfFirst;
 
 /** Brings a stored document forward to the format of today; one that is there already comes back as it is. */
 export function upgradePattern(document: PatternOfAnyFormat): Pattern {
   switch (document.formatVersion) {
     case 1:
-      return sixthFrom(fifthFrom(fourthFrom(thirdFrom(secondFrom(document)))));
+      return upgradePattern(secondFrom(document));
     case 2:
-      return sixthFrom(fifthFrom(fourthFrom(thirdFrom(document))));
+      return upgradePattern(thirdFrom(document));
     case 3:
-      return sixthFrom(fifthFrom(fourthFrom(document)));
+      return upgradePattern(fourthFrom(document));
     case 4:
-      return sixthFrom(fifthFrom(document));
+      return upgradePattern(fifthFrom(document));
     case 5:
-      return sixthFrom(document);
+      return upgradePattern(sixthFrom(document));
     case 6:
+      return seventhFrom(document);
+    case 7:
       return document;
   }
 }
@@ -173,7 +190,7 @@ const fifthFrom = (document: PatternOfFourth): PatternOfFifth => ({
 });
 
 /** Whose a technique is was kept with the technique alone; a credit says that it is not one’s own. */
-const sixthFrom = (document: PatternOfFifth): Pattern => ({
+const sixthFrom = (document: PatternOfFifth): PatternOfSixth => ({
   ...document,
   formatVersion: 6,
   showsBothUnits: false,
@@ -182,6 +199,24 @@ const sixthFrom = (document: PatternOfFifth): Pattern => ({
     rights: { ...OWN_RIGHTS, origin: credit.trim() === '' ? 'own' : 'unknown', credit },
   })),
 });
+
+/** What is taken was an id, and what it stood for told of what sort it is. */
+const seventhFrom = (document: PatternOfSixth): Pattern => ({
+  ...document,
+  formatVersion: 7,
+  swaps: document.swaps.map(({ toItemId, ...swap }) => ({
+    ...swap,
+    to: isOfWool(swap.of, document)
+      ? { kind: 'fibre', fibreId: toItemId }
+      : { kind: 'finding', findingId: toItemId },
+  })),
+});
+
+function isOfWool(of: Swap['of'], { parts }: PatternOfSixth): boolean {
+  if (of.kind !== 'use') return of.kind === 'join';
+  const use = parts.flatMap(({ uses }) => uses).find(({ id }) => id === of.id);
+  return use !== undefined && isWool(use);
+}
 
 /** A step as it was timed before its minutes could be each repeat’s; techniques are brought forward by it too. */
 export const upgradeMinutes = <S extends object>(step: S): S & { areMinutesEach: boolean } => ({

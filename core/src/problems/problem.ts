@@ -60,6 +60,7 @@ export type Problem = At &
     | { readonly code: 'loose_end_of_neither' }
     | { readonly code: 'no_parts' }
     | { readonly code: 'no_wool' }
+    | { readonly code: 'swap_open' }
     | { readonly code: 'colour_not_read'; readonly text: string }
     | { readonly code: 'name_taken'; readonly name: string }
     | { readonly code: 'inner_over_outer'; readonly innerMm: number; readonly outerMm: number }

@@ -6,6 +6,7 @@ import {
   type Part,
   type Pattern,
   type Step,
+  type Taken,
   type Use,
 } from '../pattern/index.ts';
 import type { Length } from '../units/index.ts';
@@ -72,6 +73,7 @@ export function resizePattern(
     })),
     cuts: pattern.cuts.map((cut) => resizeCut(cut, k)),
     findings: pattern.findings.map((use) => ({ ...use, findingId: swap(use.findingId) })),
+    swaps: pattern.swaps.map((own) => ({ ...own, to: resizeTaken(own.to, k) })),
     shared: pattern.shared.map((shared) => ({
       ...shared,
       massG: grown(shared.massG, k ** sharedPower(pattern, shared.id)),
@@ -169,6 +171,12 @@ function resizeUse(use: Use, k: number, holdsThickness: boolean, { swap, stapleM
   );
   return own.role === 'coat' ? { ...own, cover: scaled(own.cover, k) } : own;
 }
+
+/** Wool taken for a thing grows as dots do; bought things stay as they are. */
+const resizeTaken = (to: Taken, k: number): Taken =>
+  to.kind === 'dots'
+    ? { ...to, diameter: orNull(to.diameter, k), eachG: grown(to.eachG, k ** POWER.dot) }
+    : to;
 
 /** What tops usually are, where nobody has said: a shorter piece of them cannot be pulled off, mm. */
 const USUAL_STAPLE_MM = 75;

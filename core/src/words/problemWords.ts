@@ -116,6 +116,8 @@ export function problemWords(problem: Problem): string {
       return 'There is nothing to make yet: add a part.';
     case 'no_wool':
       return 'No part takes any wool: lay a layer on one, or say what it weighs.';
+    case 'swap_open':
+      return 'Choose what may be taken instead, or take the swap away.';
     case 'colour_not_read':
       return `“${problem.text}” is not a colour. Write it as #rrggbb, such as #6b7f3a.`;
     case 'name_taken':

@@ -51,13 +51,13 @@ export const bird: Pattern = pattern(
       {
         id: 'felt-eyes',
         of: { kind: 'finding', id: 'eyes' },
-        toItemId: 'bead',
+        to: { kind: 'finding', findingId: 'bead' },
         amountFactor: 1,
         moreMinutes: 0,
         steps: [{ stepId: 's4', text: 'Set on the legs, and sew the beads on for eyes' }],
         look: 'beads for eyes',
       },
-      { id: 'grey', of: { kind: 'use', id: 'body-coat' }, toItemId: 'plum', amountFactor: 1, moreMinutes: 0, steps: [{ stepId: 's3', text: 'Lay on the coat of plum' }], look: 'plum for slate' },
+      { id: 'grey', of: { kind: 'use', id: 'body-coat' }, to: { kind: 'fibre', fibreId: 'plum' }, amountFactor: 1, moreMinutes: 0, steps: [{ stepId: 's3', text: 'Lay on the coat of plum' }], look: 'plum for slate' },
     ],
   },
 ); // prettier-ignore

@@ -284,10 +284,10 @@ export const extra = (name: string, isUsual: boolean, ...things: ThingRef[]): Op
 export const swap = (
   id: string,
   of: Swap['of'],
-  toItemId: string,
+  to: Swap['to'],
   look: string,
   more: Partial<Swap> = {},
-): Swap => ({ id, of, toItemId, look, amountFactor: 1, moreMinutes: 0, steps: [], ...more });
+): Swap => ({ id, of, to, look, amountFactor: 1, moreMinutes: 0, steps: [], ...more });
 
 type Heading = Pick<Pattern, 'title'> & { heightMm: number | null };
 type Rest = Partial<

@@ -1,10 +1,11 @@
-import { isWool, resolveBuild, sumsOf, type Swap } from '@lanakit/core';
+import { resolveBuild, sumsOf, takenKinds, type Swap, type Taken } from '@lanakit/core';
 import { CUT_WORDS } from '@lanakit/core/words';
 import { Button, Input } from 'antd';
 import { nanoid } from 'nanoid';
 import { useMemo } from 'react';
 import { Choice } from '../fields/Choice.tsx';
 import { FibreSelect } from '../fields/FibreSelect.tsx';
+import { LengthField } from '../fields/LengthField.tsx';
 import { Field } from '../fields/Field.tsx';
 import { NumberField } from '../fields/NumberField.tsx';
 import lists from '../patterns/Lists.module.css';
@@ -40,7 +41,7 @@ export function Swaps() {
               void it.swaps.push({
                 id: nanoid(10),
                 of: placeOf(first),
-                toItemId: null,
+                to: nothingOf(takenKinds(placeOf(first), it)[0] ?? 'finding'),
                 amountFactor: 1,
                 moreMinutes: 0,
                 steps: [],
@@ -81,12 +82,10 @@ function usePlaces(): Record<string, string> {
 }
 
 function SwapFields({ swap, places }: { swap: Swap; places: Record<string, string> }) {
-  const { draft, fibres } = useTable();
+  const { draft } = useTable();
   const { document, edit } = draft;
-  const findings = useFindingNames();
   const key = `${swap.of.kind}:${swap.of.id}`;
-  const use = document.parts.flatMap(({ uses }) => uses).find(({ id }) => id === swap.of.id);
-  const isOfWool = swap.of.kind === 'join' || (swap.of.kind === 'use' && use !== undefined && isWool(use));
+  const kinds = takenKinds(swap.of, document);
   const change = (label: string, recipe: (it: Swap) => void, field?: string) =>
     edit(
       label,
@@ -112,32 +111,21 @@ function SwapFields({ swap, places }: { swap: Swap; places: Record<string, strin
           chosen !== null &&
           change('what is swapped', (it) => {
             it.of = placeOf(chosen);
-            it.toItemId = null;
+            it.to = nothingOf(takenKinds(it.of, document)[0] ?? 'finding');
           })
         }
       />
-      {isOfWool ? (
-        <Field label="May be taken" className={lists.span4 ?? ''}>
-          {(control) => (
-            <FibreSelect
-              control={control}
-              fibres={fibres}
-              value={swap.toItemId}
-              placeholder="choose"
-              onChoose={(id) => change('what is taken instead', (it) => void (it.toItemId = id))}
-            />
-          )}
-        </Field>
-      ) : (
-        <Choice
-          className={lists.span4 ?? ''}
-          label="May be taken"
-          value={swap.toItemId}
-          words={findings}
-          placeholder="choose"
-          onChoose={(id) => change('what is taken instead', (it) => void (it.toItemId = id))}
-        />
-      )}
+      <Choice
+        className={lists.span4 ?? ''}
+        label="May be taken"
+        value={kinds.includes(swap.to.kind) ? swap.to.kind : null}
+        words={Object.fromEntries(kinds.map((kind) => [kind, TAKEN_WORDS[kind]]))}
+        placeholder="choose"
+        onChoose={(kind) =>
+          kind !== null && change('what is taken instead', (it) => void (it.to = nothingOf(kind)))
+        }
+      />
+      <TakenFields swap={swap} onChange={change} />
       <Field label="What it is called" className={lists.span4 ?? ''}>
         {(control) => (
           <Input
@@ -187,6 +175,81 @@ function SwapFields({ swap, places }: { swap: Swap; places: Record<string, strin
         </Button>
       </div>
     </div>
+  );
+}
+
+/** What may stand in a place, in a maker’s words. */
+const TAKEN_WORDS: Readonly<Record<Taken['kind'], string>> = {
+  fibre: 'another fibre',
+  finding: 'a finding',
+  dots: 'wool: a dot for each',
+};
+
+function nothingOf(kind: Taken['kind']): Taken {
+  switch (kind) {
+    case 'fibre':
+      return { kind, fibreId: null };
+    case 'finding':
+      return { kind, findingId: null };
+    case 'dots':
+      return { kind, fibreId: null, diameter: null, eachG: null };
+  }
+}
+
+/** Which fibre or finding it is, and of wool for a thing how large each is. */
+function TakenFields({ swap: { to }, onChange }: SwapStepProps) {
+  const { draft, fibres } = useTable();
+  const findings = useFindingNames();
+  const set = (taken: Taken, field?: string) =>
+    onChange('what is taken instead', (it) => void (it.to = taken), field);
+  if (to.kind === 'finding') {
+    return (
+      <Choice
+        className={lists.span4 ?? ''}
+        label="Which"
+        value={to.findingId}
+        words={findings}
+        placeholder="choose"
+        onChoose={(findingId) => set({ ...to, findingId })}
+      />
+    );
+  }
+  return (
+    <>
+      <Field label="Which" className={lists.span4 ?? ''}>
+        {(control) => (
+          <FibreSelect
+            control={control}
+            fibres={fibres}
+            value={to.fibreId}
+            placeholder="choose"
+            onChoose={(fibreId) => set({ ...to, fibreId })}
+          />
+        )}
+      </Field>
+      {to.kind === 'dots' && (
+        <>
+          <div className={lists.span4}>
+            <LengthField
+              label="Each across"
+              value={to.diameter}
+              defaultUnit={draft.document.lengthUnit}
+              onValue={(diameter) => set({ ...to, diameter }, 'diameter')}
+            />
+          </div>
+          <NumberField
+            className={lists.span4 ?? ''}
+            label="Each weighs"
+            value={to.eachG}
+            bounds={{ min: 0.001, max: 1000 }}
+            suffix="g"
+            hint="empty: calculated"
+            allowEmpty
+            onValue={(eachG) => set({ ...to, eachG }, 'eachG')}
+          />
+        </>
+      )}
+    </>
   );
 }
 
@@ -243,12 +306,15 @@ function SwapStep({ swap, onChange }: SwapStepProps) {
   );
 }
 
+/** Nothing is chosen to take yet. */
+const isOpen = (to: Taken): boolean => (to.kind === 'finding' ? to.findingId : to.fibreId) === null;
+
 /** What it changes: worked out, not said. */
 function SwapEffect({ swap }: { swap: Swap }) {
   const { draft, wool, choices } = useTable();
   const { document } = draft;
   const words = useMemo(() => {
-    if (swap.toItemId === null) return null;
+    if (isOpen(swap.to)) return null;
     const sums = (swapIds: readonly string[]) =>
       sumsOf(resolveBuild(document, { ...choices, swapIds }), wool);
     const [without, taken] = [sums([]), sums([swap.id])];

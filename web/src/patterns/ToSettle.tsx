@@ -19,6 +19,7 @@ const LIST_OF: Readonly<Record<string, Writing>> = {
   findings: 'materials',
   shared: 'materials',
   steps: 'steps',
+  swaps: 'options',
 };
 
 /** What stands in the way of publishing; each leads to its place. */
@@ -63,6 +64,7 @@ function placeName(pointer: string, pattern: Pattern): string {
   const join = list === 'joins' ? pattern.joins[index] : undefined;
   if (join) return ownerName({ kind: 'join', id: join.id }, pattern);
   if (list === 'cuts') return pattern.cuts[index]?.name ?? '';
+  if (list === 'swaps') return pattern.swaps[index]?.look || 'A swap';
   if (list === 'shared') return pattern.shared[index]?.name ?? '';
   return list === 'steps' ? `Step ${index + 1}` : 'A finding';
 }

@@ -8,6 +8,7 @@ import { chance } from './007-chance.ts';
 import { runs } from './008-runs.ts';
 import { right } from './009-right.ts';
 import { read } from './010-read.ts';
+import { taken } from './011-taken.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
@@ -25,4 +26,5 @@ export const MIGRATIONS: readonly Migration[] = [
   runs,
   right,
   read,
+  taken,
 ];

@@ -153,7 +153,7 @@ const withoutArms = ({ fibre, finding }: DemoShelf): Pattern =>
         { id: 'skin', name: 'skin', places: [{ kind: 'use', id: 'mantle-2' }, { kind: 'use', id: 'head-2' }, { kind: 'use', id: 'arm-2' }, { kind: 'join', id: 'head-mantle' }], rule: null },
       ],
       colourways: [{ id: 'rockpool', name: 'rockweed', fills: [{ slotId: 'skin', fibreId: fibre('rockweed') }] }],
-      swaps: [swap('shiny', { kind: 'use', id: 'mantle-2' }, fibre('wet-tide-pool'), 'a wet mantle, with glint in it')],
+      swaps: [swap('shiny', { kind: 'use', id: 'mantle-2' }, { kind: 'fibre', fibreId: fibre('wet-tide-pool') }, 'a wet mantle, with glint in it')],
       prerequisites: 'You have made one long limb before, or have the patience to make eight.',
       sidesSeen: 'figure',
     },

@@ -203,11 +203,11 @@ export const puffin = ({ fibre, finding }: DemoShelf): Pattern =>
         { id: 'night', name: 'night', fills: [{ slotId: 'back', fibreId: fibre('anchor') }, { slotId: 'feet', fibreId: fibre('marigold') }] },
       ],
       swaps: [
-        swap('glass-eyes', { kind: 'finding', id: 'eyes-4' }, finding('Glass eye 5 mm, amber'), 'amber glass eyes: they catch the light', {
+        swap('glass-eyes', { kind: 'finding', id: 'eyes-4' }, { kind: 'finding', findingId: finding('Glass eye 5 mm, amber') }, 'amber glass eyes: they catch the light', {
           moreMinutes: 4,
           steps: [{ stepId: 'eyes-sew', text: 'Push the wire loops through the head, twist them at the back, and **turn the ends back** before you cover them.' }],
         }),
-        swap('foam-belly', { kind: 'use', id: 'body-3' }, fibre('foam'), 'a whiter belly, in foam'),
+        swap('foam-belly', { kind: 'use', id: 'body-3' }, { kind: 'fibre', fibreId: fibre('foam') }, 'a whiter belly, in foam'),
       ],
       tools: [
         { id: 'pins', needKey: 'pins', name: 'pins', per: 'table', count: 1, isLeftOut: false },
