@@ -3,6 +3,7 @@ import {
   BLANK_STEP,
   blankSeat,
   BLANK_TOOL,
+  proposeStandsFor,
   serves,
   type NeedleWanted,
   type Pattern,
@@ -85,7 +86,7 @@ describe('what has to be at hand', () => {
 describe('tools of the room', () => {
   const steps = [cutting('c', 'Cut it with scissors')];
   const own = { ...withSteps(bird, steps), tools: [{ id: 't', needKey: null, name: 'bone folder', per: 'person' as const, count: 2, isLeftOut: false }] };
-  const tool = (name: string, onHand: number | null): Tool => ({ ...BLANK_TOOL, id: name, version: 1, name, onHand, peak: onHand ?? 0 });
+  const tool = (name: string, onHand: number | null): Tool => ({ ...BLANK_TOOL, id: name, version: 1, name, onHand, peak: onHand ?? 0, standsFor: proposeStandsFor({ name, sort: 'tool' }) });
   const rowsOf = (tools: Tool[]) => {
     const roster = [{ ...blankSeat(2), choices: { values: {}, colourwayId: 'dusk', swapIds: [] } }];
     const source = sourceOf(classOf({ seats: 6, seatsPerTable: 4, roster }), new Map([['bird-1', own], ['pear-1', pear]]));
@@ -100,7 +101,7 @@ describe('tools of the room', () => {
   test.each([
     ['Scissors, small', 1, ['1', '1']],
     ['Scissorhands', 9, ['not on the shelf', '']],
-    ['Scissors', null, ['not counted', '']],
+    ['Scissors', null, ['not counted', '?']],
   ])('“%s” on the shelf', (name, onHand, cells) => {
     expect(rowsOf([tool(name, onHand)]).get('scissors')?.slice(3)).toEqual(cells);
   });

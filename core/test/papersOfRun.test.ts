@@ -153,7 +153,7 @@ describe('the room', () => {
     expect(rows[5]?.[0]).toBe('Seat 6');
   }); // prettier-ignore
   test('holders that are shared, one for each table', () => {
-    expect(cellsOf(paper, 'Holders')).toEqual([['holder for 3', 'table', '2']]);
+    expect(cellsOf(paper, 'Holders')).toEqual([['holder for 3', 'one a table', '2', '5', '–']]);
   });
   test('boxes have no room', () => {
     expect(makePaper('room', withKit(kitsOf([duo()]))).sections).toEqual([]);

@@ -90,17 +90,17 @@ describe('findings are promised once', () => {
     const [first] = findingsOf(dog(), input, wool);
     expect(first).toMatchObject({ total: 48, short: 0, putUps: 0 });
     const toPack = toPackOf(new Map([['dog', dog()]]), input, wool);
-    const promised = thingsTaken(toPack, input, { findings: wool.findings, needles: [] });
+    const promised = thingsTaken(toPack, input, { findings: wool.findings, needles: [], tools: [] });
     const [second] = findingsOf(dog(), input, wool, promised);
     expect(second).toMatchObject({ total: 48, promised: 48, short: 48, putUps: 5 });
-    const sources = { findings: wool.findings, needles: [], kit: null, promised };
+    const sources = { findings: wool.findings, needles: [], tools: [], kit: null, promised };
     expect(thingsShort(toPack, input, sources)).toMatchObject([{ kind: 'finding', findingId: 'eye', short: 48 }]);
     expect(thingsShort(toPack, input, { ...sources, promised: NO_PROMISES })).toEqual([]);
   });
   test('what nobody has counted is told, never taken for enough', () => {
     const wool = woolOf(finding('eye', count('eye'), null));
     const toPack = toPackOf(new Map([['dog', dog()]]), run(2), wool);
-    expect(thingsShort(toPack, run(2), { findings: wool.findings, needles: [], kit: null, promised: NO_PROMISES })).toMatchObject([{ short: null }]);
+    expect(thingsShort(toPack, run(2), { findings: wool.findings, needles: [], tools: [], kit: null, promised: NO_PROMISES })).toMatchObject([{ short: null }]);
   });
   test('promises add up, with their pieces', () => {
     const all = new Map<string, ThingPromise>();

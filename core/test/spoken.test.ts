@@ -95,7 +95,7 @@ describe('runs in words', () => {
   const [group] = packGroups(coastDesigns, classOf());
   const [box] = packGroups(coastDesigns, kitsOf([duo()]));
   const words = (holds: BagHolds, makeAt: number | null = null, of = group) =>
-    bagWords({ holds, makeAt }, of ?? { makes: [] }, (id) => `wool ${id}`);
+    bagWords({ holds, makeAt, merged: [] }, of ?? { makes: [] }, (id) => `wool ${id}`);
   test.each<[BagHolds, string]>([
     [{ kind: 'figure' }, ''],
     [{ kind: 'joins' }, 'bag of joins'],

@@ -43,7 +43,8 @@ const swap = (of: Swap['of'], to: Taken, more: Partial<Swap> = {}): Swap => ({
 const eyes = (count: Count): FindingUse => ({ id: 'eyes', findingId: 'eye', partId: 'head', count });
 
 /** A head with eyes set on it, and a muzzle with two dots of wool. */
-function dog(swaps: Swap[], { heads = 1 as Count, count = 2 as Count } = {}): Pattern {
+function dog(swaps: Swap[], many: { heads?: Count; count?: Count } = {}): Pattern {
+  const { heads = 1, count = 2 } = many;
   const head: Part = { ...part('head', shapes.ball(40)), count: heads };
   const muzzle = part('muzzle', shapes.ball(20));
   const spots = use('dot', 'spots', 'dark', { diameter: { value: 3, unit: 'mm' }, count: 3 });

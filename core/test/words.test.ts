@@ -47,6 +47,7 @@ const EVERY: { readonly [Code in ProblemCode]: Extract<Problem, { code: Code }> 
   loose_end_of_neither: { code: 'loose_end_of_neither', pointer: '' },
   no_parts: { code: 'no_parts', pointer: '' },
   no_wool: { code: 'no_wool', pointer: '' },
+  swap_open: { code: 'swap_open', pointer: '' },
   colour_not_read: { code: 'colour_not_read', pointer: '', text: 'blue-ish' },
   name_taken: { code: 'name_taken', pointer: '', name: 'spring' },
   inner_over_outer: { code: 'inner_over_outer', pointer: '', innerMm: 9, outerMm: 8 },

@@ -1,7 +1,6 @@
 import {
   allMarks,
   differenceOf,
-  addPromises,
   inDrawingOrder,
   freezeRun,
   packedMark,
@@ -13,6 +12,7 @@ import {
   takingsOfPlan,
   thawPlan,
   thawWool,
+  thingsPromisedBefore,
   thingsShort,
   thingsTaken,
   toMilli,
@@ -28,7 +28,6 @@ import {
   type RunFacts,
   type RunInput,
   type RunPortions,
-  type ThingPromise,
   type ThingPromises,
   type ThingShort,
   type ToPack,
@@ -36,16 +35,9 @@ import {
 } from '@lanakit/core';
 import type { Store } from './db/index.ts';
 import type { RunTaking } from './db/runs.ts';
-import {
-  designsOf,
-  drawingAhead,
-  livePlan,
-  shelfOf,
-  stockIn,
-  takingsOf,
-  thingsOf,
-} from './routes/takings.ts';
+import { designsOf, drawingAhead, livePlan, shelfOf, stockIn, takingsOf } from './routes/takings.ts';
 import { kitOfRun } from './routes/trays.ts';
+import { drawingOf } from './thingsBook.ts';
 
 /** A run as it is packed: as it was frozen, or, while it is only planned, as it would be now. */
 export interface RunInForce {
@@ -56,21 +48,21 @@ export interface RunInForce {
   readonly plan: RunPortions;
   readonly packs: readonly Pack[];
   readonly frozen: Frozen | null;
-  /** What runs before it take of findings and needles. */
+  /** What runs before it leave it without, of findings, needles and tools. */
   readonly promised: ThingPromises;
 }
 
-/** Findings and needles that runs before this one will take. */
+/** Findings, needles and tools that runs before this one leave it without. */
 export function thingsPromisedTo(store: Store, run: Run, today: string, wool: Wool): ThingPromises {
-  const promised = new Map<string, ThingPromise>();
   const ahead = inDrawingOrder([run, ...drawingAhead(store, today).filter(({ id }) => id !== run.id)]);
-  for (const before of ahead.slice(
+  const before = ahead.slice(
     0,
     ahead.findIndex(({ id }) => id === run.id),
-  )) {
-    addPromises(promised, thingsOf(store, before, wool));
-  }
-  return promised;
+  );
+  return thingsPromisedBefore(
+    run,
+    before.map((own) => drawingOf(store, own, wool)),
+  );
 }
 
 /** Grams that runs before this one will take. */
@@ -131,14 +123,15 @@ export function factsOf(store: Store, run: Run, today: string): RunFacts {
   };
 }
 
-/** Findings, packaging and needles that are short for a run, or that nobody has counted. */
-export const shortThings = (
+/** Findings, packaging, needles and tools that are short for a run, or that nobody has counted. */
+const shortThings = (
   store: Store,
   { run, input, toPack, promised }: Pick<RunInForce, 'run' | 'input' | 'toPack' | 'promised'>,
 ): ThingShort[] =>
   thingsShort(toPack, input, {
     findings: shelfOf(store).findings,
     needles: store.shelf.needles(),
+    tools: store.shelf.tools(),
     kit: input.kind === 'class' ? kitOfRun(store, run) : null,
     promised,
   });
@@ -161,14 +154,16 @@ function differentPacks(store: Store, { run, plan, toPack, input }: RunInForce, 
 export function takeOffShelf(store: Store, run: Run, today: string, at: string): void {
   const { plan, toPack, input } = runInForce(store, run, today);
   const shelf = shelfOf(store);
-  const needles = new Map(store.shelf.needles().map((needle) => [needle.id, needle]));
+  const needles = store.shelf.needles();
+  const tools = store.shelf.tools();
+  const pieces = new Map([...needles, ...tools].map((item) => [item.id, item]));
   const takings: RunTaking[] = [
     ...[...takingsOfPlan(plan)].flatMap(([fibreId, massG]) =>
       ofLots(fibreId, shelf.fibres.get(fibreId)?.lots ?? [], massG),
     ),
-    ...[...thingsTaken(toPack, input, { findings: shelf.findings, needles: [...needles.values()] })].flatMap(
+    ...[...thingsTaken(toPack, input, { findings: shelf.findings, needles, tools })].flatMap(
       ([itemId, { amount }]) => {
-        const onHand = shelf.findings.get(itemId)?.onHand ?? needles.get(itemId)?.onHand ?? null;
+        const onHand = shelf.findings.get(itemId)?.onHand ?? pieces.get(itemId)?.onHand ?? null;
         return onHand === null || amount <= 0
           ? []
           : [{ itemId, lotId: null, amountMilli: toMilli(Math.min(amount, onHand)) }];

@@ -123,8 +123,10 @@ export interface BenchRun {
   readonly short: readonly { readonly fibreId: string; readonly shortG: number }[];
   /** Fibres it needs that were never counted. */
   readonly uncounted: readonly string[];
-  /** Findings, packaging and needles that are short or not counted. */
+  /** Findings, packaging, needles and tools that are short or not counted. */
   readonly things: readonly NamedShort[];
+  /** A tool that is wanted and that the shelf does not keep: nobody can tell whether it is there. */
+  readonly isToolElsewhere: boolean;
 }
 
 /** Something beside wool that is short, by name. */
@@ -145,7 +147,7 @@ export interface Bench {
   readonly runs: readonly BenchRun[];
   /** Over all runs ahead. */
   readonly short: readonly { readonly fibreId: string; readonly shortG: number }[];
-  /** Findings, packaging and needles, over all runs ahead. */
+  /** Findings, packaging, needles and tools, over all runs ahead. */
   readonly shortThings: readonly NamedShort[];
   /** Until each is found or given up. */
   readonly missingNeedles: readonly MissingNeedles[];

@@ -21,9 +21,13 @@ export function takeFromLots(
   return leftG > 1e-6 ? null : takings;
 }
 
-/** The lots that a mass is packed from, oldest first; where there is not that much, every lot with anything left. */
+/**
+ * The lots that a mass is packed from, oldest first; where there is not that much, every lot with anything left. Where none
+ * is known to have any, those that nobody has counted.
+ */
 export function lotsPackedFrom(lots: readonly Lot[], massG: number): Lot[] {
   const held = lots.filter((lot) => (lot.onHandG ?? 0) > 0);
+  if (held.length === 0) return lots.filter(({ onHandG }) => onHandG === null);
   const taken = new Set(takeFromLots(held, massG)?.map(({ lotId }) => lotId) ?? held.map(({ id }) => id));
   return held.filter(({ id }) => taken.has(id));
 }

@@ -38,6 +38,7 @@ export { layOut, type LaidStretch } from './layout.ts';
 export { compareStrength, judgeNeedle, ruleOf, type Verdict } from './judge.ts';
 export {
   KIT_DEFAULTS,
+  kitAgainst,
   needleKit,
   type KitMakers,
   type HolderNeed,

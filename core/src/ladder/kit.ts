@@ -122,9 +122,29 @@ export function needleKit(makers: readonly KitMakers[], setting: KitSetting): Ne
     unknownStepIds: [...new Set(makers.flatMap(({ ladder }) => stepsWithoutMinutes(ladder)))],
     alike: alikeOf(lines),
     costMinor: costOf(lines, ({ total }) => total),
-    buyCostMinor: costOf(lines, ({ toBuy, total }) => toBuy ?? total),
+    buyCostMinor: buyCostOf(lines),
   };
 }
+
+/** A kit held against what is there once others have taken theirs. @param promisedOf pieces, by id of a needle or tool */
+export function kitAgainst(kit: NeedleKit, promisedOf: (itemId: string) => number): NeedleKit {
+  const wanting = (total: number, onHand: number | null, itemId: string | undefined) =>
+    onHand === null
+      ? null
+      : Math.max(0, total - Math.max(0, onHand - (itemId === undefined ? 0 : promisedOf(itemId))));
+  const lines = kit.lines.map((line) => ({
+    ...line,
+    toBuy: wanting(line.total, line.onHand, line.isNearest ? undefined : line.needle?.id),
+  }));
+  const holders = kit.holders.map((holder) => ({
+    ...holder,
+    short: wanting(holder.total, holder.tool ? holder.tool.onHand : 0, holder.tool?.id),
+  }));
+  return { ...kit, lines, holders, buyCostMinor: buyCostOf(lines) };
+}
+
+const buyCostOf = (lines: readonly KitLine[]): SumWithUnknown =>
+  costOf(lines, ({ toBuy, total }) => toBuy ?? total);
 
 const stepsWithoutMinutes = ({ path }: Ladder): string[] =>
   path.stretches.flatMap(({ step, wanted, minutes }) =>

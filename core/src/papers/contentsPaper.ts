@@ -1,6 +1,14 @@
 import { needleName, serves } from '../needles/index.ts';
 import { isIfNeededBag, type FibrePortion } from '../portions/index.ts';
-import { findingsOfPack, isEasilyLost, needlesOfBox, type PackGroup, type RunInput } from '../run/index.ts';
+import {
+  findingsOfPack,
+  isEasilyLost,
+  needlesOfBox,
+  needsOfGroup,
+  personalNeeds,
+  type PackGroup,
+  type RunInput,
+} from '../run/index.ts';
 import type { Caution } from '../pattern/index.ts';
 import {
   CAUTION_NAMES,
@@ -11,11 +19,13 @@ import {
   piecesLine,
   bagWords,
   joinWords,
+  needName,
   ownerWords,
   wantedName,
 } from '../words/index.ts';
 import { cautionsOf } from '../writing/index.ts';
-import { changedSteps, needsOfGroup, otherStepLines, personalNeeds } from './packsPaper.ts';
+import { lotNotesOf, type LotNotes } from './lotNotes.ts';
+import { atSeat, changedSteps, otherStepLines, packIdsOf } from './packsPaper.ts';
 import {
   left,
   right,
@@ -42,15 +52,16 @@ import {
 
 /** The card in a kit: what is in it, for who opens it. Counts are the pattern’s own. */
 export function contentsPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {
+  const lotNotes = lotNotesOf(source);
   return {
     title: 'What is in it',
     sections: source.toPack.groups
       .filter(({ sample }) => sample === null)
-      .map((group) => contentsCard(group, source)),
+      .map((group) => contentsCard(group, source, lotNotes)),
   };
 }
 
-function contentsCard(group: PackGroup, source: PaperSource): PaperSection {
+function contentsCard(group: PackGroup, source: PaperSource, lotNotes: LotNotes): PaperSection {
   return section(groupWords(group) || 'Contents', {
     notes: [
       makesLine(group, source),
@@ -61,12 +72,13 @@ function contentsCard(group: PackGroup, source: PaperSource): PaperSection {
       ...creditsOfGroup(group),
     ].filter((line) => line !== ''),
     columns: [left('Bag'), wide('What'), right('How much'), left('For')],
-    rows: [...woolRows(group, source), ...findingRows(group, source), ...needleRows(group, source)],
+    rows: [...woolRows(group, source, lotNotes), ...findingRows(group, source), ...needleRows(group, source)],
   });
 }
 
 /** Wool bag by bag; in a box of several designs, of each colour whose it is and how much. */
-function woolRows(group: PackGroup, source: PaperSource): PaperRow[] {
+function woolRows(group: PackGroup, source: PaperSource, lotNotes: LotNotes): PaperRow[] {
+  const packIds = packIdsOf(group, source);
   const { plan, wool, input } = source;
   const own = plan.groups.find(({ key }) => key === group.key)?.plan;
   const bags = new Map(own?.bags.map((bag) => [bag.key, bag]));
@@ -84,7 +96,7 @@ function woolRows(group: PackGroup, source: PaperSource): PaperRow[] {
         portionGrams(portion, input),
         isOnlyIfNeeded ? '' : whose(portion, group, input),
       ],
-      { swatch: swatchOf(fibre) },
+      { swatch: swatchOf(fibre), note: lotNotes(packIds, portion.bag, portion.fibreId).join('; ') },
     );
   });
   const unknown = unknownLines(group, source).map(({ bag, name, fibre }) =>
@@ -145,8 +157,8 @@ function needleRows(group: PackGroup, { needles }: PaperSource): PaperRow[] {
     );
   }
   return personalNeeds(group)
-    .filter(({ isNeedle }) => isNeedle)
-    .map(({ name, count }) => row(['needles', name, String(count), '']));
+    .filter(({ wanted }) => wanted !== null)
+    .map((need) => row(['needles', needName(need), String(atSeat(need)), '']));
 }
 
 /** What is not in it and has to be at hand, every tool of it: needles too, but for those a full box gives. */
@@ -157,7 +169,7 @@ function atHandLine(group: PackGroup, { needles }: PaperSource): string {
   );
   return needs.length === 0
     ? ''
-    : `You need at hand: ${needs.map(({ name, isNeedle, alone }) => (isNeedle || alone > 1 ? `${alone} × ${name}` : name)).join(', ')}.`;
+    : `You need at hand: ${needs.map((need) => (need.wanted || need.alone > 1 ? `${need.alone} × ${needName(need)}` : needName(need))).join(', ')}.`;
 }
 
 function cautionLine({ makes }: PackGroup, { wool }: PaperSource): string {

@@ -1,7 +1,6 @@
 export {
   bagLabels,
   checkLabelSheet,
-  fittedLabel,
   LABEL_BOUNDS,
   LABEL_INNER_MM,
   LABEL_SHEET,
@@ -13,7 +12,7 @@ export {
 } from './labels.ts';
 export { MINUTES_A_BLEND, MINUTES_A_CUT } from './preparationPaper.ts';
 export { makePaper, paperTable } from './makePaper.ts';
-export { packNames } from './weighOutPaper.ts';
+export { packNames } from './packNames.ts';
 export {
   PAPER_NAMES,
   type Paper,
@@ -26,5 +25,5 @@ export {
   type Swatch,
 } from './paper.ts';
 export { ranges } from './shown.ts';
-export { personalNeeds } from './packsPaper.ts';
 export { swatchSvg } from './swatchSvg.ts';
+export { bagLine, fittedLabels, labelRoom, type FittedLabel } from './fitLabels.ts';

@@ -1,17 +1,10 @@
 import type { Bag, FibrePortion } from '../portions/index.ts';
 import { checkRange, checkWhole, type Problem } from '../problems/index.ts';
 import type { Pack, PackGroup } from '../run/index.ts';
-import {
-  bagWords,
-  creditLine,
-  ownerWords,
-  packWords,
-  showDay,
-  showLikely,
-  sizedWords,
-} from '../words/index.ts';
+import { bagWords, creditLine, ownerWords, packWords, showDay, sizedWords } from '../words/index.ts';
 import type { PaperLabel, PaperSource } from './paper.ts';
-import { creditsOfGroup, fibreName, swatchOf, weighed } from './shown.ts';
+import { lotNotesOf } from './lotNotes.ts';
+import { clearName, creditsOfGroup, fibreName, portionGrams, swatchOf } from './shown.ts';
 
 export const PAGE_SIZES_MM = {
   a4: { widthMm: 210, heightMm: 297 },
@@ -104,46 +97,36 @@ export function labelPlaces(sheet: LabelSheet, count: number): LabelPlace[] {
   });
 }
 
-/** Points of what stands on every label: title, the bag’s own line, what is not shown, parts, foot. */
-const AROUND_PT = 54;
-const LINE_PT = 12;
 /** How far text stays from the edge of a label. */
 export const LABEL_INNER_MM = 2.5;
 
-/** How many fibres a label has room for; the rest is on the pack list, and the label says so. */
-export const labelRoom = ({ heightMm }: Pick<LabelSheet, 'heightMm'>): number =>
-  Math.max(1, Math.floor((((heightMm - 2 * LABEL_INNER_MM) * 72) / 25.4 - AROUND_PT) / LINE_PT));
-
-/** A label as it fits: so many fibres, the rest counted; parts as far as there is room, broken at a comma. */
-export function fittedLabel(
-  label: PaperLabel,
-  sheet: Pick<LabelSheet, 'heightMm' | 'widthMm'>,
-): PaperLabel & { readonly more: number } {
-  const lines = label.lines.slice(0, labelRoom(sheet));
-  // One line of them, at about 1.2 mm a letter.
-  const most = Math.floor((sheet.widthMm - 2 * LABEL_INNER_MM) / 1.2);
-  return { ...label, lines, more: label.lines.length - lines.length, parts: shortened(label.parts, most) };
-}
-
-function shortened(text: string, most: number): string {
-  if (text.length <= most) return text;
-  const cut = text.slice(0, most - 2);
-  const at = cut.lastIndexOf(',');
-  return `${at > 0 ? cut.slice(0, at) : cut} …`;
-}
-
 /** One label for every bag of every pack. */
 export function bagLabels(source: PaperSource): PaperLabel[] {
+  const lotNotes = lotNotesOf(source);
   const groups = new Map(source.toPack.groups.map((group) => [group.key, group]));
-  const byGroup = new Map<string, Omit<PaperLabel, 'title'>[]>();
+  const byGroup = new Map<string, BagLabel[]>();
   return source.packs.flatMap((pack) => {
     const group = groups.get(pack.groupKey);
     if (!group) return [];
     const own = byGroup.get(group.key) ?? bagsOfGroup(group, source);
     byGroup.set(group.key, own);
-    return own.map((label) => ({ ...label, title: titleOf(pack) }));
+    return own.map(({ bag, bagKey, ...label }) => ({
+      ...label,
+      bag,
+      title: titleOf(pack),
+      lines: label.lines.map(({ fibreId, ...line }) => ({
+        ...line,
+        note: lotNotes([pack.id], bagKey, fibreId).join('; '),
+      })),
+    }));
   });
 }
+
+/** What is alike on the labels of all packs of a group. */
+type BagLabel = Omit<PaperLabel, 'title' | 'lines'> & {
+  readonly bagKey: string;
+  readonly lines: readonly (Omit<PaperLabel['lines'][number], 'note'> & { readonly fibreId: string })[];
+};
 
 function titleOf(pack: Pack): string {
   const own = [sizedWords(pack.seat?.sizeFraction ?? 1), pack.seat?.isLeftHanded ? 'left-handed' : '']
@@ -152,7 +135,7 @@ function titleOf(pack: Pack): string {
   return own === '' ? packWords(pack) : `${packWords(pack)} (${own})`;
 }
 
-function bagsOfGroup(group: PackGroup, source: PaperSource): Omit<PaperLabel, 'title'>[] {
+function bagsOfGroup(group: PackGroup, source: PaperSource): BagLabel[] {
   const own = source.plan.groups.find(({ key }) => key === group.key)?.plan;
   const foot = [
     source.input.name,
@@ -162,6 +145,7 @@ function bagsOfGroup(group: PackGroup, source: PaperSource): Omit<PaperLabel, 't
     .filter((word) => word !== '')
     .join(' · ');
   return (own?.bags ?? []).map((bag) => ({
+    bagKey: bag.key,
     bag: bagWords(bag, group, (id) => fibreName(source, id)),
     ...bagLines(bag, own?.fibres ?? [], group, source),
     keepBack: keepBackWords(bag),
@@ -170,23 +154,25 @@ function bagsOfGroup(group: PackGroup, source: PaperSource): Omit<PaperLabel, 't
 }
 
 function bagLines(bag: Bag, fibres: readonly FibrePortion[], group: PackGroup, source: PaperSource) {
-  const portions = fibres.filter((portion) => portion.bag === bag.key);
-  const parts = new Set(
-    portions.flatMap(({ lines }) =>
-      lines.map(({ owner, makeAt }) => {
-        const make = group.makes[makeAt];
-        return make ? ownerWords(owner, make.build) : '';
-      }),
-    ),
-  );
-  return {
-    lines: portions.map(({ fibreId, packG, exactG }) => ({
+  const lines = fibres
+    .filter((portion) => portion.bag === bag.key)
+    .map(({ fibreId, packG, exactG, unknownCount, lines: uses }) => ({
+      fibreId,
       swatch: swatchOf(source.wool.fibres.get(fibreId)),
-      text: fibreName(source, fibreId),
-      grams: packG === null ? showLikely(exactG) : weighed(packG, source.input),
-    })),
-    parts: [...parts].filter((part) => part !== '').join(', '),
-  };
+      text: clearName(source, fibreId),
+      grams: portionGrams({ packG, exactG, unknownCount }, source.input),
+      parts: [...new Set(uses.map(({ owner, makeAt }) => partName(owner, makeAt, group)))],
+    }));
+  return { lines, parts: [...new Set(lines.flatMap(({ parts }) => parts))].join(', ') };
+}
+
+function partName(
+  owner: FibrePortion['lines'][number]['owner'],
+  makeAt: number,
+  { makes }: PackGroup,
+): string {
+  const make = makes[makeAt];
+  return make ? ownerWords(owner, make.build) : '';
 }
 
 function keepBackWords({ holds, isKeptBack }: Bag): string {

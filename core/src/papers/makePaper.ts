@@ -53,13 +53,14 @@ function headOf({ input, plan, toPack, revisionNumbers }: PaperSource): string[]
 export function paperTable({ sections, labels }: Paper): string {
   if (labels.length > 0) {
     return writeTable(
-      ['Pack', 'Bag', 'Fibre', 'Grams', 'Parts', 'Keep back', 'Foot'],
+      ['Pack', 'Bag', 'Fibre', 'Grams', 'Note', 'Parts', 'Keep back', 'Foot'],
       labels.flatMap(({ title, bag, lines, parts, keepBack, foot }) =>
-        lines.map(({ text, grams }) => [
+        lines.map(({ text, grams, note }) => [
           title,
           bag || 'figure',
           text,
           numberOf(grams),
+          note,
           parts,
           keepBack,
           foot,

@@ -1,13 +1,13 @@
-import { needleName, type NeedleWanted } from '../needles/index.ts';
-import type { Provision } from '../tools/index.ts';
-import { needsOf } from '../writing/index.ts';
+import { needleName } from '../needles/index.ts';
 import {
   avoidedBy,
   findingsOfPack,
   isEasilyLost,
   needlesOfBox,
   leftHandedSteps,
+  personalNeeds,
   swappedSteps,
+  type GroupNeed,
   type OtherStep,
   type Pack,
   type PackGroup,
@@ -20,10 +20,11 @@ import {
   packWords,
   counted,
   wantedName,
-  showLikely,
+  mergedWords,
   pieceNames,
   piecesLine,
 } from '../words/index.ts';
+import { lotNotesOf, type LotNotes } from './lotNotes.ts';
 import {
   left,
   right,
@@ -53,22 +54,24 @@ import {
 export function packsPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {
   const { packs, toPack, input } = source;
   const groupOf = new Map(toPack.groups.map((group) => [group.key, group]));
+  const lotNotes = lotNotesOf(source);
   if (input.kind === 'kits') {
     return {
       title: 'Boxes, sort by sort',
-      sections: toPack.groups.map((group) => boxSection(group, source)),
+      sections: toPack.groups.map((group) => boxSection(group, source, lotNotes)),
     };
   }
   return {
     title: 'Packs, seat by seat',
     sections: packs.flatMap((pack) => {
       const group = groupOf.get(pack.groupKey);
-      return group ? [packSection(pack, group, source)] : [];
+      return group ? [packSection(pack, group, source, lotNotes)] : [];
     }),
   };
 }
 
-function boxSection(group: PackGroup, source: PaperSource): PaperSection {
+function boxSection(group: PackGroup, source: PaperSource, lotNotes: LotNotes): PaperSection {
+  const packIds = packIdsOf(group, source);
   const numbers = ranges(group.seats);
   return section(
     `${group.recipe?.name ?? 'Box'}: ${counted(group.seats.length, 'box', 'boxes')} ${numbers}`,
@@ -76,12 +79,12 @@ function boxSection(group: PackGroup, source: PaperSource): PaperSection {
       aside: group.spares > 0 ? `and ${counted(group.spares, 'spare')}` : '',
       notes: [makesLine(group, source), ...otherStepLines(changedSteps(group)), ...creditsOfGroup(group)],
       columns: [left('Bag'), wide('What'), right('In one box')],
-      rows: contentRows(group, source),
+      rows: contentRows(group, source, (bag, fibreId) => lotNotes(packIds, bag, fibreId)),
     },
   );
 }
 
-function packSection(pack: Pack, group: PackGroup, source: PaperSource): PaperSection {
+function packSection(pack: Pack, group: PackGroup, source: PaperSource, lotNotes: LotNotes): PaperSection {
   const seat = pack.seat;
   const avoided = seat ? avoidedBy(seat, group.build, source.wool) : [];
   const leftSteps = seat?.isLeftHanded ? leftHandedSteps(group.build) : [];
@@ -100,7 +103,7 @@ function packSection(pack: Pack, group: PackGroup, source: PaperSource): PaperSe
       ...creditsOfGroup(group),
     ].filter((line) => line !== ''),
     columns: [left('Bag'), wide('What'), right('How much')],
-    rows: contentRows(group, source),
+    rows: contentRows(group, source, (bag, fibreId) => lotNotes([pack.id], bag, fibreId)),
   });
 }
 
@@ -113,10 +116,14 @@ export const otherStepLines = (steps: readonly OtherStep[]): string[] =>
       `Step ${number}${why === 'swap' ? ' now reads' : ' for the left hand'}: ${text}`,
   );
 
+/** Packs of a group, by their id. */
+export const packIdsOf = (group: PackGroup, { packs }: PaperSource): string[] =>
+  packs.flatMap(({ id, groupKey }) => (groupKey === group.key ? [id] : []));
+
 /** Everything in one pack, bag by bag: wool, findings, small ones in an inner bag, needles, tools, packaging. */
-export function contentRows(group: PackGroup, source: PaperSource): PaperRow[] {
+function contentRows(group: PackGroup, source: PaperSource, notesOf: NotesOfBag): PaperRow[] {
   return [
-    ...woolRows(group, source),
+    ...woolRows(group, source, notesOf),
     ...findingRows(group, source),
     ...(group.recipe?.form === 'refill' || group.recipe?.form === 'pattern-only' || group.sample
       ? []
@@ -125,7 +132,10 @@ export function contentRows(group: PackGroup, source: PaperSource): PaperRow[] {
   ];
 }
 
-function woolRows(group: PackGroup, source: PaperSource): PaperRow[] {
+/** What the lots of a fibre in a bag say. */
+type NotesOfBag = (bag: string, fibreId: string) => string[];
+
+function woolRows(group: PackGroup, source: PaperSource, notesOf: NotesOfBag): PaperRow[] {
   const { plan, wool, input } = source;
   const own = plan.groups.find(({ key }) => key === group.key)?.plan;
   const bags = new Map(own?.bags.map((bag) => [bag.key, bag]));
@@ -141,8 +151,9 @@ function woolRows(group: PackGroup, source: PaperSource): PaperRow[] {
     ];
     const notes = [parts.join(', ')];
     if (bag?.isKeptBack && bag.holds.kind !== 'if-needed') notes.push('keep to the end');
-    for (const { massG } of bag?.merged ?? [])
-      notes.push(`with a bag too small to handle (${showLikely(massG)})`);
+    const isFirstOfBag = own?.fibres.find(({ bag: key }) => key === portion.bag) === portion;
+    if (isFirstOfBag && bag) notes.push(...mergedWords(bag, group, (id) => fibreName(source, id)));
+    notes.push(...notesOf(portion.bag, portion.fibreId));
     return row(
       [
         (bag && bagWords(bag, group, (id) => fibreName(source, id))) || 'figure',
@@ -198,45 +209,10 @@ function toolRows(group: PackGroup, { needles }: PaperSource): PaperRow[] {
       row(['needles', needle ? needleName(needle) : wantedName(wanted), String(count)], { ticks: 1 }),
     );
   }
-  return personalNeeds(group).map(({ name, count, isNeedle }) =>
-    row([isNeedle ? 'needles' : 'tools', name, String(count)], { ticks: 1 }),
+  return personalNeeds(group).map((need) =>
+    row([need.wanted ? 'needles' : 'tools', needName(need), String(atSeat(need))], { ticks: 1 }),
   );
 }
 
-export interface PersonalNeed {
-  readonly name: string;
-  readonly count: number;
-  readonly isNeedle: boolean;
-}
-
-/** What one person needs at hand for everything in a pack: of each thing as many as the make that wants most. */
-export const personalNeeds = (group: PackGroup): PersonalNeed[] =>
-  needsOfGroup(group).filter(({ per, isNeedle, perPerson }) => (isNeedle ? perPerson > 0 : per === 'person'));
-
-/** Everything somebody who opens a pack has to have, also what a class shares. */
-export function needsOfGroup({ makes }: PackGroup): GroupNeed[] {
-  const needs = new Map<string, GroupNeed>();
-  for (const need of makes.flatMap(({ build }) => needsOf(build).listed)) {
-    const before = needs.get(need.key);
-    needs.set(need.key, {
-      name: needName(need),
-      per: need.per,
-      isNeedle: need.what.is === 'needle',
-      wanted: need.what.is === 'needle' ? need.what.wanted : null,
-      alone: Math.max(before?.alone ?? 0, need.count),
-      perPerson: Math.max(before?.perPerson ?? 0, need.perPerson),
-      count: Math.max(before?.count ?? 0, need.what.is === 'needle' ? need.perPerson : need.count),
-    });
-  }
-  return [...needs.values()];
-}
-
-export interface GroupNeed extends PersonalNeed {
-  /** Of a needle, its sort. */
-  readonly wanted: NeedleWanted | null;
-  readonly per: Provision;
-  /** By who makes it alone. */
-  readonly alone: number;
-  /** At each seat of a class; the rest is in holders that are shared. */
-  readonly perPerson: number;
-}
+/** Of a needle what lies at the seat, without what is in holders that are shared; of a tool all who makes it alone takes. */
+export const atSeat = ({ wanted, perPerson, alone }: GroupNeed): number => (wanted ? perPerson : alone);

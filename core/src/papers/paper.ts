@@ -60,6 +60,10 @@ export interface PaperLabel {
     readonly swatch: Swatch | null;
     readonly text: string;
     readonly grams: string;
+    /** What its lot says. */
+    readonly note: string;
+    /** For which parts it is. */
+    readonly parts: readonly string[];
   }[];
   /** For which parts. */
   readonly parts: string;

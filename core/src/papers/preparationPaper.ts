@@ -3,7 +3,7 @@ import { counted, cutSizeWords } from '../words/index.ts';
 import { takingsOfPlan } from '../portions/index.ts';
 import { minutesRange, workMinutes, type Minutes } from '../pattern/index.ts';
 import type { PackGroup } from '../run/index.ts';
-import { packNames } from './weighOutPaper.ts';
+import { packNames } from './packNames.ts';
 import { left, right, row, section, wide, type Paper, type PaperRow, type PaperSource } from './paper.ts';
 import { fibreTitle, swatchOf, weighed } from './shown.ts';
 

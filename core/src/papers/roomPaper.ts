@@ -1,14 +1,14 @@
-import { choiceOfSeat, seatName, seatsOf } from '../run/index.ts';
+import { choiceOfSeat, seatName, seatsOf, toolsOfRun, isElsewhere } from '../run/index.ts';
 import {
   choiceWords,
   FIBRE_FLAG_WORDS,
+  needName,
   PROVISION_WORDS,
   sizedWords,
   SKILL_WORDS,
   counted,
 } from '../words/index.ts';
-import type { Provision, Tool } from '../tools/index.ts';
-import { needsOfGroup } from './packsPaper.ts';
+import { isSameToolName } from '../tools/index.ts';
 import { left, right, row, section, wide, type Paper, type PaperSection, type PaperSource } from './paper.ts';
 
 /** Who sits where and makes what, table by table; boxes have no room. */
@@ -57,13 +57,22 @@ export function roomPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'
           }),
         }),
       ),
-      ...toolSection(source, tables.length),
+      ...toolSection(source),
       ...(shared.length > 0
         ? [
             section('Holders', {
-              columns: [wide('Holder'), left('For each'), left('In all')],
-              rows: shared.map(({ needles, tool, per, total }) =>
-                row([tool?.name ?? `a holder of ${needles}`, per, String(total)], { ticks: 1 }),
+              columns: TOOL_COLUMNS,
+              rows: shared.map(({ needles, tool, per, total, short }) =>
+                row(
+                  [
+                    tool?.name ?? `a holder of ${needles}`,
+                    PROVISION_WORDS[per],
+                    String(total),
+                    tool === null ? 'not on the shelf' : (tool.onHand ?? 'not counted').toString(),
+                    short === null ? '?' : String(short || '–'),
+                  ],
+                  { ticks: 1 },
+                ),
               ),
             }),
           ]
@@ -72,48 +81,34 @@ export function roomPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'
   };
 }
 
-/** Tools of everybody, each multiplied by those it is for, and held against the shelf where it is there by that name. */
-function toolSection({ toPack, tools }: PaperSource, tables: number): PaperSection[] {
-  const needs = new Map<string, { name: string; per: Provision; total: number }>();
-  for (const group of toPack.groups.filter(({ sample }) => !sample)) {
-    for (const { name, per, isNeedle, alone } of needsOfGroup(group)) {
-      if (isNeedle) continue;
-      const before = needs.get(name)?.total ?? 0;
-      // Each has their own; what is shared is there once for all who want it, as many as whoever wants most.
-      const shared = alone * (per === 'table' ? tables : 1);
-      const total = per === 'person' ? before + alone * group.seats.length : Math.max(before, shared);
-      needs.set(name, { name, per, total });
-    }
-  }
-  const rows = [...needs.values()].map(({ name, per, total }) => {
-    const shelf = toolNamed(name, tools);
-    const onHand = shelf === null ? 'not on the shelf' : (shelf.onHand ?? 'not counted').toString();
-    const short = shelf?.onHand == null ? '' : String(Math.max(0, total - shelf.onHand) || '–');
-    return row([name, PROVISION_WORDS[per], String(total), onHand, short], { ticks: 1 });
+const TOOL_COLUMNS = [wide('What'), left('For each'), right('In all'), right('On hand'), right('Short')];
+
+/** Tools of everybody, each multiplied by those it is for, and held against the shelf. */
+function toolSection({ toPack, tools, input, promised }: PaperSource): PaperSection[] {
+  const rows = toolsOfRun(toPack, input, tools, promised).map((tool) => {
+    const names = tool.tools.map(({ name }) => name).join(', ');
+    const note = isSameToolName(names, needName(tool)) ? '' : names;
+    return row(
+      [
+        needName(tool),
+        PROVISION_WORDS[tool.per],
+        String(tool.total),
+        isElsewhere(tool)
+          ? 'not on the shelf'
+          : tool.tools.length === 0
+            ? ''
+            : (tool.onHand ?? 'not counted').toString(),
+        tool.tools.length === 0 ? '' : tool.short === null ? '?' : String(tool.short || '–'),
+      ],
+      { ticks: 1, ...(note !== '' && { note }) },
+    );
   });
   return rows.length === 0
     ? []
     : [
         section('Tools', {
-          columns: [wide('What'), left('For each'), right('In all'), right('On hand'), right('Short')],
+          columns: TOOL_COLUMNS,
           rows,
         }),
       ];
-}
-
-/** Words of a name as they are compared: whole ones, whether one or several are meant. */
-const wordsOf = (name: string): string[] =>
-  (name.toLowerCase().match(/\p{L}+/gu) ?? []).map((word) => word.replace(/s$/, ''));
-
-/** The tool of the shelf that is called so: every word asked for is in its name, or its name, of two words or more, in what is asked. */
-function toolNamed(name: string, tools: readonly Tool[]): Tool | null {
-  const asked = wordsOf(name);
-  const isCalled = (tool: Tool) => {
-    const own = wordsOf(tool.name);
-    return (
-      asked.every((word) => own.includes(word)) ||
-      (own.length > 1 && own.every((word) => asked.includes(word)))
-    );
-  };
-  return tools.find((tool) => !tool.archived && isCalled(tool)) ?? null;
 }

@@ -1,22 +1,24 @@
-import { findingsOfRun, thingsShort, whoIsHit } from '../run/index.ts';
+import { findingsOfRun, thingsShort, isElsewhere, toolsOfRun, whoIsHit } from '../run/index.ts';
 import { shortOfPlan, takingsOfPlan, uncountedOfPlan } from '../portions/index.ts';
 import { needleName } from '../needles/index.ts';
-import { tooLargeWords, wantedName, piecesLine } from '../words/index.ts';
-import { packNames } from './weighOutPaper.ts';
+import { joinWords, needName, tooLargeWords, wantedName, piecesLine } from '../words/index.ts';
+import { packNames } from './packNames.ts';
 import { left, right, row, section, wide, type Paper, type PaperSource } from './paper.ts';
 import { amountOf, fibreTitle, swatchOf, weighed } from './shown.ts';
 
 /** What is wanting, and whose packs go without it. */
 export function shortagePaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {
-  const sections = [woolShort(source), uncounted(source), findingsShort(source), needlesShort(source)].filter(
-    ({ rows }) => rows.length > 0,
-  );
+  const sections = [
+    woolShort(source),
+    uncounted(source),
+    findingsShort(source),
+    needlesShort(source),
+    toolsShort(source),
+  ].filter(({ rows }) => rows.length > 0);
   return {
     title: 'What is short',
     sections:
-      sections.length > 0
-        ? sections
-        : [section('Nothing is short', { notes: ['The shelf has enough of everything this run takes.'] })],
+      sections.length > 0 ? sections : [section('Nothing is short', { notes: [nothingShort(source)] })],
   };
 }
 
@@ -80,9 +82,35 @@ const findingsShort = ({ toPack, wool, input, promised }: PaperSource) =>
       }),
   });
 
+/** What a class wants that the shelf does not keep is nobody’s to count; it is named. */
+function nothingShort({ toPack, input, tools, promised }: PaperSource): string {
+  const elsewhere = toolsOfRun(toPack, input, tools, promised).filter(isElsewhere);
+  return elsewhere.length === 0
+    ? 'The shelf has enough of everything this run takes.'
+    : `The shelf has enough of all it keeps. Not kept on it: ${joinWords(elsewhere.map(needName))}.`;
+}
+
+const toolsShort = ({ toPack, input, tools, promised }: PaperSource) =>
+  section('Tools', {
+    columns: [wide('What'), right('Wanted'), right('On hand'), right('Short')],
+    rows: toolsOfRun(toPack, input, tools, promised)
+      .filter(({ tools: own, short }) => own.length > 0 && short !== 0)
+      .map((tool) =>
+        row(
+          [
+            needName(tool),
+            String(tool.total),
+            (tool.onHand ?? 'not counted').toString(),
+            tool.short === null ? '?' : String(tool.short),
+          ],
+          { ticks: 1, ...(tool.promised > 0 && { note: `${tool.promised} are promised to runs before` }) },
+        ),
+      ),
+  });
+
 const needlesShort = (source: PaperSource) => {
-  const { kit, toPack, needles, input, promised, wool } = source;
-  const sources = { findings: wool.findings, needles, kit, promised };
+  const { kit, toPack, needles, tools, input, promised, wool } = source;
+  const sources = { findings: wool.findings, needles, tools, kit, promised };
   return section('Needles', {
     columns: [wide('Needle'), right('Wanted'), right('On hand'), right('To buy')],
     rows: thingsShort(toPack, input, sources).flatMap((thing) =>

@@ -1,7 +1,8 @@
-import { weighings, type FibreWeighing, type Pack, type WeighMark } from '../run/index.ts';
-import { bagWords, packWords, counted } from '../words/index.ts';
+import { weighings, type FibreWeighing, type WeighMark } from '../run/index.ts';
+import { bagWords, counted } from '../words/index.ts';
+import { packNames } from './packNames.ts';
 import { left, right, row, section, wide, type Paper, type PaperSection, type PaperSource } from './paper.ts';
-import { fibreName, fibreTitle, ranges, swatchOf, weighed, UNKNOWN_AMOUNT, unknownLines } from './shown.ts';
+import { fibreName, fibreTitle, swatchOf, weighed, UNKNOWN_AMOUNT, unknownLines } from './shown.ts';
 
 /** The list done at the scale: one fibre at a time, pale before dark; what weighs alike in one line. */
 export function weighOutPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {
@@ -93,17 +94,4 @@ function forWhom(marks: readonly WeighMark[]): string {
   if (first && first.parts > 1) return `${first.parts} packs, parted: ${packNames(first.packs)}`;
   if (first && first.packs.length === 0) return 'lies out for all';
   return packNames(marks.flatMap(({ packs }) => packs));
-}
-
-/** Packs by name; boxes and packs without names by their numbers. */
-export function packNames(packs: readonly Pack[]): string {
-  const numbered = packs.filter(({ kind, name }) => kind === 'box' || (kind === 'seat' && name === ''));
-  const kinds = new Set(numbered.map(({ kind }) => kind));
-  const numbers = [...kinds].map((kind) => {
-    const own = numbered.filter((pack) => pack.kind === kind).map(({ number }) => number);
-    const word = kind === 'box' ? (own.length === 1 ? 'box' : 'boxes') : own.length === 1 ? 'seat' : 'seats';
-    return `${word} ${ranges(own)}`;
-  });
-  const named = packs.filter((pack) => !numbered.includes(pack)).map(packWords);
-  return [...numbers, ...named].join(', ');
 }

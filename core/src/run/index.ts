@@ -15,6 +15,9 @@ export { BOX_FORMS, BoxDesign, BoxRecipe, blankRecipe, type BoxForm } from './bo
 export { avoidedBy, type Avoided } from './avoided.ts';
 export { choiceOfSeat, hasChoice, undecidedSeats, type SeatChoice } from './choiceOfSeat.ts';
 export { packGroups, type Designs, type Make, type PackGroup, type Roster } from './packGroups.ts';
+export { needsOfGroup, personalNeeds, type GroupNeed } from './needsOfGroup.ts';
+export { isElsewhere, tablesOf, toolsOfRun, type RoomTerms, type RoomTool } from './toolsOfRun.ts';
+export { FOR_ALL, lotsOfPacks, type LotsOfBag } from './lotsOfPacks.ts';
 export { toPackOf, type PackEstimate, type PackRun, type ToPack } from './toPack.ts';
 export { stageSamples, type StageSample } from './stageSamples.ts';
 export {
@@ -154,7 +157,9 @@ export {
   type TickState,
 } from './tick.ts';
 export { lotChanges, type LotChange } from './lotChanges.ts';
-export { thingsShort, thingsTaken, type ThingShort, type ThingSources } from './thingsShort.ts';
+export { thingsShort, type ThingShort, type ThingSources } from './thingsShort.ts';
+export { thingsLent, thingsPromisedBefore, thingsTaken, type ThingsDrawn } from './thingsDrawn.ts';
+export { keyOfShort, shortOverRuns, type ShortOfRun, type ShortOverRuns } from './shortOverRuns.ts';
 export {
   addPromises,
   NO_PROMISES,

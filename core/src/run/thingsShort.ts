@@ -1,23 +1,21 @@
-import type { NeedleKit } from '../ladder/index.ts';
+import { kitAgainst, type NeedleKit } from '../ladder/index.ts';
 import type { Needle, NeedleWanted } from '../needles/index.ts';
+import type { Tool } from '../tools/index.ts';
 import type { StockUnit } from '../stock/index.ts';
 import type { Wool } from '../wool/index.ts';
 import { needlesOfBoxes } from './boxNeedles.ts';
-import { findingsOfRun, findingsTaken, type SpareTerms } from './findingsOfRun.ts';
-import {
-  addPromises,
-  promiseOf,
-  type ThingPromise,
-  type ThingPromises,
-  type TooLarge,
-} from './thingStock.ts';
+import { findingsOfRun, type SpareTerms } from './findingsOfRun.ts';
+import { promiseOf, type ThingPromises, type TooLarge } from './thingStock.ts';
 import type { ToPack } from './toPack.ts';
+import { toolsOfRun, type RoomTerms, type RoomTool } from './toolsOfRun.ts';
 
 /** A finding or a sort of needle that a run wants more of than is there for it. */
 export type ThingShort = {
   readonly unit: StockUnit;
   /** Null: nobody has counted, or no put-up is large enough. */
   readonly short: number | null;
+  /** Comes back when the day is over. */
+  readonly isLent: boolean;
 } & (
   | {
       readonly kind: 'finding';
@@ -33,12 +31,16 @@ export type ThingShort = {
       /** By this run, spares among them. */
       readonly count: number;
     }
+  /** Of a class; what the shelf does not keep is not told. */
+  | { readonly kind: 'holder'; readonly tool: Tool; readonly count: number }
+  | { readonly kind: 'tool'; readonly tool: RoomTool }
 );
 
 /** What a run is held against beside its wool. */
 export interface ThingSources {
   readonly findings: Wool['findings'];
   readonly needles: readonly Needle[];
+  readonly tools: readonly Tool[];
   /** Of a class; null for kits. */
   readonly kit: NeedleKit | null;
   /** What runs before take. */
@@ -48,14 +50,15 @@ export interface ThingSources {
 /** Everything beside wool that is short for a run, or that nobody has counted. */
 export function thingsShort(
   toPack: Pick<ToPack, 'groups' | 'estimates'>,
-  terms: SpareTerms,
-  { findings, needles, kit, promised }: ThingSources,
+  terms: SpareTerms & RoomTerms,
+  { findings, needles, tools, kit, promised }: ThingSources,
 ): ThingShort[] {
   const found = findingsOfRun(toPack, findings, terms, promised)
     .filter(({ short }) => short !== 0)
     .map(({ findingId, unit, short, putUps, tooLarge }): ThingShort => ({
       kind: 'finding',
       findingId,
+      isLent: false,
       unit,
       short,
       putUps,
@@ -68,35 +71,35 @@ export function thingsShort(
       wanted,
       needle,
       count: total,
+      isLent: false,
       unit: 'piece',
       short: needle === null ? total : short,
     }));
-  const lent = (kit?.lines ?? []).flatMap((line): ThingShort[] => {
-    const needle = line.isNearest ? null : line.needle;
-    const onHand = line.needle && !line.isNearest ? line.onHand : 0;
-    // What boxes before give away is no longer there to be lent.
-    const free = onHand === null ? null : Math.max(0, onHand - promiseOf(promised, needle?.id ?? '').amount);
-    const short = free === null ? null : Math.max(0, line.total - free);
-    return short === 0
+  const held = kit && kitAgainst(kit, (itemId) => promiseOf(promised, itemId).amount);
+  const lent = (held?.lines ?? [])
+    .filter(({ toBuy }) => toBuy !== 0)
+    .map((line): ThingShort => ({
+      kind: 'needle',
+      wanted: line.wanted,
+      needle: line.isNearest ? null : line.needle,
+      count: line.total,
+      isLent: true,
+      unit: 'piece',
+      short: line.toBuy,
+    }));
+  const holders = (held?.holders ?? []).flatMap(({ tool, total, short }): ThingShort[] =>
+    tool === null || short === 0
       ? []
-      : [{ kind: 'needle', wanted: line.wanted, needle, count: line.total, unit: 'piece', short }];
-  });
-  return [...found, ...given, ...lent];
-}
-
-/** What of things leaves the shelf with a run: findings, packaging, and needles that boxes give away; needles lent come back. */
-export function thingsTaken(
-  toPack: Pick<ToPack, 'groups' | 'estimates'>,
-  terms: SpareTerms,
-  { findings, needles }: Pick<ThingSources, 'findings' | 'needles'>,
-): ThingPromises {
-  const taken = new Map<string, ThingPromise>();
-  const add = (itemId: string, own: ThingPromise) => addPromises(taken, new Map([[itemId, own]]));
-  for (const { findingId, total, pieces } of findingsTaken(toPack, findings, terms)) {
-    add(findingId, { amount: total, pieces });
-  }
-  for (const { needle, total } of needlesOfBoxes(toPack, needles, new Map())) {
-    if (needle) add(needle.id, { amount: total, pieces: [] });
-  }
-  return taken;
+      : [{ kind: 'holder', tool, count: total, isLent: true, unit: 'piece', short }],
+  );
+  const atHand = toolsOfRun(toPack, terms, tools, promised)
+    .filter((tool) => tool.tools.length > 0 && tool.short !== 0)
+    .map((tool): ThingShort => ({
+      kind: 'tool',
+      tool,
+      isLent: !tool.tools.some(({ isConsumed }) => isConsumed),
+      unit: 'piece',
+      short: tool.short,
+    }));
+  return [...found, ...given, ...lent, ...holders, ...atHand];
 }

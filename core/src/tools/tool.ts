@@ -10,12 +10,36 @@ export type ToolSort = (typeof TOOL_SORTS)[number];
 export const PROVISIONS = ['person', 'table', 'room'] as const;
 export type Provision = (typeof PROVISIONS)[number];
 
+/** Tools that follow from what is done; needles are listed by their sort beside them. */
+export const TOOL_KEYS = [
+  'surface',
+  'holder',
+  'finger-guards',
+  'scissors',
+  'sewing-needle',
+  'glue',
+  'glue-drops',
+  'pliers',
+  'wire-cutters',
+  'pins',
+  'water',
+  'scale',
+  'ruler',
+  'guide',
+  'pencil',
+  'iron',
+  'tape',
+] as const;
+export type ToolKey = (typeof TOOL_KEYS)[number];
+
 /** A needle holder, a surface to felt on, or any other tool. */
 export const ToolInput = Type.Object(
   {
     name: Type.String({ maxLength: 80 }),
     sort: oneOf(TOOL_SORTS),
     needles: orUnknown(Type.Number({ description: 'how many needles a holder takes; null for other tools' })),
+    /** Which tool of the lists it is; null: none that steps call for, found by its name where an author listed it. */
+    standsFor: orUnknown(oneOf(TOOL_KEYS)),
     provision: oneOf(PROVISIONS),
     isConsumed: Type.Boolean({ description: 'used up, not given back' }),
     isHot: Type.Boolean(),
@@ -49,6 +73,7 @@ export const BLANK_TOOL: ToolInput = {
   name: '',
   sort: 'tool',
   needles: null,
+  standsFor: null,
   provision: 'person',
   isConsumed: false,
   isHot: false,

@@ -77,6 +77,7 @@ export {
   linkWords,
   MEASURE_WORDS,
   needName,
+  TOOL_WORDS,
   ORIGIN_WORDS,
   PERMISSION_STATE_WORDS,
   grantsWords,
@@ -106,6 +107,7 @@ export { LEVEL_WORDS, STAGE_WORDS } from './patternWords.ts';
 export {
   BAGGING_WORDS,
   bagWords,
+  mergedWords,
   BOX_FORM_WORDS,
   creditLine,
   groupWords,

@@ -3,7 +3,8 @@ import type { Bag, BagHolds, Parting } from '../portions/index.ts';
 import type { UseEstimate } from '../wool/index.ts';
 import type { Bagging, BoxForm, Pack, PackedWool, PackGroup, RunState, RunWants } from '../run/index.ts';
 import { percentOf } from '../units/index.ts';
-import { counted, showWeighed } from './amounts.ts';
+import { counted, showLikely, showWeighed } from './amounts.ts';
+import { joinWords } from './cutWords.ts';
 import { choiceWords } from './choiceWords.ts';
 import { SKILL_WORDS } from './needleWords.ts';
 import { STAGE_WORDS } from './patternWords.ts';
@@ -59,16 +60,35 @@ export function ownerWords({ kind, id }: UseEstimate['owner'], { parts, joins }:
   return join ? `${nameOf(join.partId)} to ${nameOf(join.ontoId)}` : '';
 }
 
-/** What is written on a bag; nothing on the figure’s own. */
+/** What is written on a bag: all that it holds, also what was too little for a bag of its own; nothing on the figure’s own. */
 export function bagWords(
-  { holds, makeAt }: Pick<Bag, 'holds' | 'makeAt'>,
+  { holds, makeAt, merged }: Pick<Bag, 'holds' | 'makeAt' | 'merged'>,
   group: Pick<PackGroup, 'makes'>,
   fibreName: (fibreId: string) => string,
 ): string {
   const make = makeAt === null ? undefined : group.makes[makeAt];
-  const own = holdsWords(holds, make?.build ?? group.makes[0]?.build, fibreName);
+  const wordsOf = (held: BagHolds) => holdsWords(held, make?.build ?? group.makes[0]?.build, fibreName);
+  const itself = wordsOf(holds);
+  const own =
+    merged.length === 0
+      ? itself
+      : joinWords([...new Set([itself || 'figure', ...merged.map((bag) => wordsOf(bag.holds))])]);
   const title = make && group.makes.length > 1 ? make.pattern.title : '';
   return [title, own].filter((word) => word !== '').join(', ');
+}
+
+/** What was too little for a bag of its own and is in this one: `with detail (0.2 g), too little for a bag of its own`. */
+export function mergedWords(
+  { merged, makeAt }: Pick<Bag, 'merged' | 'makeAt'>,
+  group: Pick<PackGroup, 'makes'>,
+  fibreName: (fibreId: string) => string,
+): string[] {
+  if (merged.length === 0) return [];
+  const pattern = group.makes[makeAt ?? 0]?.build;
+  const names = merged.map(
+    ({ holds, massG }) => `${holdsWords(holds, pattern, fibreName)} (${showLikely(massG)})`,
+  );
+  return [`with ${joinWords(names)}, too little for a bag of its own`];
 }
 
 /** What a bag holds, by itself. */

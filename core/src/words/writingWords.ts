@@ -13,15 +13,9 @@ import type {
   StepPlace,
   Stroke,
 } from '../pattern/index.ts';
+import type { ToolKey } from '../tools/index.ts';
 import { wantedName } from './needleWords.ts';
-import type {
-  LevelMeasure,
-  Need,
-  OrderLink,
-  OrderReason,
-  ToolKey,
-  WritingFinding,
-} from '../writing/index.ts';
+import type { LevelMeasure, Need, OrderLink, OrderReason, WritingFinding } from '../writing/index.ts';
 
 export const ACT_WORDS: Readonly<Record<ActKind, string>> = {
   make: 'make',
@@ -156,7 +150,7 @@ export const PERMISSION_STATE_WORDS: Readonly<Record<PermissionState, string>> =
   'not-asked': 'not asked',
 };
 
-const TOOL_WORDS: Readonly<Record<ToolKey, string>> = {
+export const TOOL_WORDS: Readonly<Record<ToolKey, string>> = {
   surface: 'felting surface',
   holder: 'needle holder',
   'finger-guards': 'finger guards',

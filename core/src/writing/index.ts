@@ -1,6 +1,6 @@
 export { cautionsOf } from './cautions.ts';
 export { lifeLines, type LifeLine, type LifeMark } from './lifeLines.ts';
-export { derivedNeeds, needsOf, TOOL_KEYS, type Need, type NeedsList, type ToolKey } from './needs.ts';
+export { derivedNeeds, needsOf, type Need, type NeedsList } from './needs.ts';
 export {
   brokenLinks,
   ORDER_REASONS,

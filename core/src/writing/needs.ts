@@ -8,31 +8,9 @@ import {
   type Pattern,
   type Step,
 } from '../pattern/index.ts';
-import type { Provision } from '../tools/index.ts';
+import type { Provision, ToolKey } from '../tools/index.ts';
 import { joinedBy, JOINING } from './partWork.ts';
 import { hasVerb, type Verb } from './verbs.ts';
-
-/** Tools that follow from what is done; needles are listed by their sort beside them. */
-export const TOOL_KEYS = [
-  'surface',
-  'holder',
-  'finger-guards',
-  'scissors',
-  'sewing-needle',
-  'glue',
-  'glue-drops',
-  'pliers',
-  'wire-cutters',
-  'pins',
-  'water',
-  'scale',
-  'ruler',
-  'guide',
-  'pencil',
-  'iron',
-  'tape',
-] as const;
-export type ToolKey = (typeof TOOL_KEYS)[number];
 
 /** One line of the list of tools and small materials. */
 export interface Need {
@@ -46,6 +24,8 @@ export interface Need {
   readonly count: number;
   /** Of needles at each seat of a class, where holders are shared; else the same. */
   readonly perPerson: number;
+  /** Taken up by the work: each make takes its own. */
+  readonly isUsedUp: boolean;
   /** Steps that call for it, in their order. */
   readonly stepIds: readonly string[];
 }
@@ -196,7 +176,8 @@ function needOf({ tool, per, isFor, usedUp }: ToolRule, pattern: Pattern): Need[
   if (steps.length === 0) return [];
   const count = usedUp ? steps.reduce((sum, step) => sum + usedUp(step, pattern), 0) : 1;
   const stepIds = steps.map(({ id }) => id);
-  return [{ key: tool, what: { is: 'tool', tool }, per, count, perPerson: count, stepIds }];
+  const isUsedUp = usedUp !== undefined;
+  return [{ key: tool, what: { is: 'tool', tool }, per, count, perPerson: count, isUsedUp, stepIds }];
 }
 
 /** Of each sort as many as are in the hand and in holders at once, however its profile is asked for. */
@@ -207,6 +188,7 @@ const needleNeeds = (pattern: Pattern): Need[] =>
     per: 'person',
     count,
     perPerson,
+    isUsedUp: false,
     stepIds,
   }));
 
@@ -254,7 +236,15 @@ function addedNeed({ id, name, per, count }: ListedTool, { steps }: Pattern): Ne
   const word = name.trim().toLowerCase();
   const stepIds =
     word === '' ? [] : steps.filter((step) => wordsOf(step).includes(word)).map((step) => step.id);
-  return { key: `own-${id}`, what: { is: 'own', name }, per, count, perPerson: count, stepIds };
+  return {
+    key: `own-${id}`,
+    what: { is: 'own', name },
+    per,
+    count,
+    perPerson: count,
+    isUsedUp: false,
+    stepIds,
+  };
 }
 
 /** Everything a step says, small letters. */

@@ -1,4 +1,11 @@
-import { BLANK_NEEDLE, BLANK_TOOL, type NeedleInput, type Profile, type ToolInput } from '@lanakit/core';
+import {
+  BLANK_NEEDLE,
+  BLANK_TOOL,
+  proposeStandsFor,
+  type NeedleInput,
+  type Profile,
+  type ToolInput,
+} from '@lanakit/core';
 
 /** The demo's marks are invented and follow no known code. */
 const MARKS = {
@@ -67,7 +74,7 @@ const TOOLS: readonly ToolRow[] = [
   ['Pen holder', 'holder', 'person', 12, 450, { needles: 1 }],
   ['Holder for three', 'holder', 'table', 5, 690, { needles: 3 }],
   ['Holder for seven', 'holder', 'room', 1, 1250, { needles: 7 }],
-  ['Foam pad', 'surface', 'person', 14, 380, { lengthMm: 200, widthMm: 150, isConsumed: true, note: 'worn through after some five classes' }],
+  ['Foam pad', 'surface', 'person', 14, 380, { lengthMm: 200, widthMm: 150, note: 'worn through after some five classes' }],
   ['Wool mat', 'surface', 'table', 4, 1900, { lengthMm: 300, widthMm: 200 }],
   ['Finger guards', 'tool', 'person', 20, 220],
   ['Small scissors', 'tool', 'table', 5, 780, { isSharp: true }],
@@ -82,6 +89,7 @@ export const DEMO_TOOLS = TOOLS.map(([name, sort, provision, onHand, priceMinor,
     ...BLANK_TOOL,
     name,
     sort,
+    standsFor: proposeStandsFor({ name, sort }),
     provision,
     priceMinor,
     place: 'tool cupboard',

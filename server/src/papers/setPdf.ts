@@ -1,4 +1,5 @@
 import type {
+  FittedLabel,
   LabelPlace,
   LabelSheet,
   PageSize,
@@ -8,7 +9,14 @@ import type {
   PaperSection,
   Swatch,
 } from '@lanakit/core/papers';
-import { fittedLabel, LABEL_INNER_MM, labelPlaces, PAGE_SIZES_MM, swatchSvg } from '@lanakit/core/papers';
+import {
+  bagLine,
+  fittedLabels,
+  LABEL_INNER_MM,
+  labelPlaces,
+  PAGE_SIZES_MM,
+  swatchSvg,
+} from '@lanakit/core/papers';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import pdfmake from 'pdfmake';
@@ -229,10 +237,11 @@ function labelPages({
   labels: sheet,
   hasCropMarks,
 }: PdfTask): Pick<TDocumentDefinitions, 'content' | 'pageMargins'> {
-  const places = labelPlaces(sheet, paper.labels.length);
+  const fitted = fittedLabels(paper.labels, sheet);
+  const places = labelPlaces(sheet, fitted.length);
   const sheets = Math.max(1, (places.at(-1)?.sheet ?? 0) + 1);
   const content = Array.from({ length: sheets }, (_, number): Content[] => {
-    const own = paper.labels.flatMap((label, at) =>
+    const own = fitted.flatMap((label, at) =>
       places[at]?.sheet === number ? labelContent(label, places[at], sheet) : [],
     );
     const marks = hasCropMarks ? [cropMarks(sheet)] : [];
@@ -242,43 +251,44 @@ function labelPages({
   return { pageMargins: [0, 0, 0, 0], content };
 }
 
-function labelContent(whole: PaperLabel, { xMm, yMm }: LabelPlace, sheet: LabelSheet): Content[] {
-  const label = fittedLabel(whole, sheet);
+function labelContent(label: FittedLabel, { xMm, yMm }: LabelPlace, sheet: LabelSheet): Content[] {
   const width = pointsOf(sheet.widthMm - 2 * LABEL_INNER_MM);
   const at = { x: pointsOf(xMm + LABEL_INNER_MM), y: pointsOf(yMm + LABEL_INNER_MM) };
   const isLow = sheet.heightMm < 30;
   const size = isLow ? 7 : 8;
-  const body: TableCell[][] = label.lines.map(({ swatch: own, text, grams }) => [
+  const cells = ({ swatch: own, text, grams }: PaperLabel['lines'][number]): TableCell[] => [
     own ? swatch(own, 18, 8) : '',
     { text, fontSize: size, noWrap: true },
     { text: grams, fontSize: size, bold: true, alignment: 'right', noWrap: true },
-  ]);
+  ];
+  const half = Math.ceil(label.lines.length / label.columns);
+  const body = label.lines.slice(0, half).map((line, at): TableCell[] => {
+    const beside = label.lines[at + half];
+    return label.columns === 1 ? cells(line) : [...cells(line), ...(beside ? cells(beside) : ['', '', ''])];
+  });
+  const under = bagLine(label);
   return [
     {
       absolutePosition: at,
       columns: [
         {
           width,
+          lineHeight: LABEL_LINE_HEIGHT,
           stack: [
             { text: label.title, bold: true, fontSize: isLow ? 9 : 11, noWrap: true },
-            ...(label.bag === '' && label.keepBack === ''
-              ? []
-              : [
-                  {
-                    text: [label.bag, label.keepBack].filter((word) => word !== '').join(' · '),
-                    bold: true,
-                    fontSize: size,
-                  },
-                ]),
+            ...(under === '' ? [] : [{ text: under, bold: true, fontSize: size }]),
             ...(body.length === 0
               ? []
               : [
                   {
-                    table: { widths: [20, '*', 'auto'], body },
+                    table: {
+                      widths: label.columns === 1 ? [20, '*', 'auto'] : [20, '*', 'auto', 20, '*', 'auto'],
+                      body,
+                    },
                     layout: { ...NO_LINES },
                   } satisfies Content,
                 ]),
-            ...(label.more > 0 ? [{ text: `and ${label.more} more: see the pack list`, fontSize: 6.5 }] : []),
+            ...label.notes.map((text) => ({ text, fontSize: 6.5 })),
             { text: label.parts, fontSize: 6.5, color: QUIET },
           ],
         },
@@ -291,13 +301,16 @@ function labelContent(whole: PaperLabel, { xMm, yMm }: LabelPlace, sheet: LabelS
   ];
 }
 
+/** The letters’ own lines are 1.424 of their size apart; on a label 1.25, which is what `fittedLabels` reckons with. */
+const LABEL_LINE_HEIGHT = 1.25 / 1.424;
+
 const NO_LINES = {
   hLineWidth: () => 0,
   vLineWidth: () => 0,
   paddingLeft: () => 0,
   paddingRight: () => 2,
-  paddingTop: () => 0.5,
-  paddingBottom: () => 0.5,
+  paddingTop: () => 0.15,
+  paddingBottom: () => 0.15,
 };
 
 /** Corners of every label, as far as its neighbours leave room. */

@@ -1,28 +1,31 @@
 import {
-  addPromises,
+  isElsewhere,
   isOffShelf,
   missingForPublishing,
   needleName,
+  NO_PROMISES,
   planInOrder,
   shortOfPlan,
   shortOverall,
-  thingsTaken,
+  shortOverRuns,
+  toolsOfRun,
   uncountedOfPlan,
   type Bench,
   type BenchRun,
   type DrawnRun,
   type NamedShort,
   type Run,
-  type ThingPromise,
+  type ShortOfRun,
   type ThingShort,
   type Wool,
 } from '@lanakit/core';
 import type { Store } from '../db/index.ts';
 import type { Route } from '../http/route.ts';
 import { todayOf, type RouteDeps } from './deps.ts';
-import { wantedName } from '@lanakit/core/words';
-import { shortThings } from '../runBook.ts';
-import { designsOf, packedFrom, planRun, revisionOf, shelfOf } from './takings.ts';
+import { needName, wantedName } from '@lanakit/core/words';
+import { shortOfDrawing } from '../promisedAhead.ts';
+import { drawingOf } from '../thingsBook.ts';
+import { designsOf, planRun, revisionOf, shelfOf } from './takings.ts';
 
 /** What needs the maker today: runs ahead with what is short, patterns with what is unknown. */
 export function benchRoutes({ store, now }: RouteDeps): Route[] {
@@ -32,16 +35,21 @@ export function benchRoutes({ store, now }: RouteDeps): Route[] {
     const drawn = planInOrder(store.runs.ahead(today), (run, promisedG) =>
       planRun(store, run, shelf, promisedG),
     );
-    const things = thingsInOrder(
+    const shorts = shortInOrder(
       store,
       drawn.map(({ run }) => run),
       shelf,
     );
+    const shortOf = new Map(shorts.map((own) => [own.id, own]));
     return {
       today,
-      runs: drawn.map((one) => benchRun(store, one, things.get(one.run.id) ?? [])),
+      runs: drawn.map((one) => benchRun(store, one, shelf, shortOf.get(one.run.id))),
       short: [...shortOverall(drawn)].map(([fibreId, shortG]) => ({ fibreId, shortG })),
-      shortThings: summed([...things.values()].flat()),
+      shortThings: [...shortOverRuns(shorts).values()].map(({ thing, short, putUps }) => ({
+        ...named(thing, shelf),
+        short,
+        putUps,
+      })),
       missingNeedles: missingNeedles(store),
       unfinished: unfinished(store),
     };
@@ -57,48 +65,54 @@ export function benchRoutes({ store, now }: RouteDeps): Route[] {
   ];
 }
 
+interface ShortRun extends ShortOfRun {
+  readonly id: string;
+  readonly isToolElsewhere: boolean;
+}
+
 /** What is short beside wool, run by run as they draw on the shelf: each finds what those before it have left. */
-function thingsInOrder(store: Store, runs: readonly Run[], wool: Wool): Map<string, NamedShort[]> {
-  const promised = new Map<string, ThingPromise>();
-  const needles = store.shelf.needles();
-  return new Map(
-    runs.map((run) => {
-      // What is packed has left the shelf already.
-      if (isOffShelf(run.state)) return [run.id, []];
-      const { input, toPack } = packedFrom(store, run, wool);
-      const short = shortThings(store, { run, input, toPack, promised: new Map(promised) });
-      addPromises(promised, thingsTaken(toPack, input, { findings: wool.findings, needles }));
-      return [run.id, short.map((thing) => named(thing, wool))];
-    }),
-  );
+function shortInOrder(store: Store, runs: readonly Run[], wool: Wool): ShortRun[] {
+  // What is packed has left the shelf already.
+  const drawings = runs.filter(({ state }) => !isOffShelf(state)).map((run) => drawingOf(store, run, wool));
+  return drawings.map((own) => ({
+    id: own.id,
+    date: own.date,
+    things: shortOfDrawing(store, own, drawings, wool),
+    isToolElsewhere: toolsOfRun(own.toPack, own.input, store.shelf.tools(), NO_PROMISES).some(isElsewhere),
+  }));
 }
 
 function named(thing: ThingShort, wool: Wool): NamedShort {
   const { unit, short } = thing;
-  if (thing.kind === 'finding') {
-    const name = wool.findings.get(thing.findingId)?.name ?? 'a finding no longer on the shelf';
-    return { itemId: thing.findingId, name, unit, short, putUps: thing.putUps };
+  switch (thing.kind) {
+    case 'finding': {
+      const name = wool.findings.get(thing.findingId)?.name ?? 'a finding no longer on the shelf';
+      return { itemId: thing.findingId, name, unit, short, putUps: thing.putUps };
+    }
+    case 'needle': {
+      const { needle, wanted } = thing;
+      const name = `${needle ? needleName(needle) : wantedName(wanted)} needles`;
+      return { itemId: needle?.id ?? null, name, unit, short, putUps: null };
+    }
+    case 'holder':
+      return { itemId: thing.tool.id, name: thing.tool.name, unit, short, putUps: null };
+    case 'tool':
+      return {
+        itemId: thing.tool.tools[0]?.id ?? null,
+        name: needName(thing.tool),
+        unit,
+        short,
+        putUps: null,
+      };
   }
-  const { needle, wanted } = thing;
-  const name = `${needle ? needleName(needle) : wantedName(wanted)} needles`;
-  return { itemId: needle?.id ?? null, name, unit, short, putUps: null };
 }
 
-/** The same thing of several runs once; what nobody has counted stays uncounted. */
-function summed(all: readonly NamedShort[]): NamedShort[] {
-  const byName = new Map<string, NamedShort>();
-  for (const own of all) {
-    const before = byName.get(own.name);
-    const sum = (a: number | null, b: number | null) => (a === null || b === null ? null : a + b);
-    byName.set(
-      own.name,
-      before ? { ...own, short: sum(before.short, own.short), putUps: sum(before.putUps, own.putUps) } : own,
-    );
-  }
-  return [...byName.values()];
-}
-
-function benchRun(store: Store, { run, plan }: DrawnRun<Run>, things: readonly NamedShort[]): BenchRun {
+function benchRun(
+  store: Store,
+  { run, plan }: DrawnRun<Run>,
+  shelf: Wool,
+  short: ShortRun | undefined,
+): BenchRun {
   const { document, number } = revisionOf(store, run);
   return {
     run,
@@ -110,7 +124,8 @@ function benchRun(store: Store, { run, plan }: DrawnRun<Run>, things: readonly N
     unknownCount: plan.unknownCount,
     short: shortOfPlan(plan),
     uncounted: uncountedOfPlan(plan),
-    things,
+    things: (short?.things ?? []).map((thing) => named(thing, shelf)),
+    isToolElsewhere: short?.isToolElsewhere ?? false,
   };
 }
 

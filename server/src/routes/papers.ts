@@ -14,7 +14,7 @@ import { contentProblem, HttpProblem } from '../http/problems.ts';
 import type { Route, RouteInput } from '../http/route.ts';
 import { runInForce } from '../runBook.ts';
 import { todayOf, type RouteDeps } from './deps.ts';
-import { revisionsOfRun, recipesOf } from '@lanakit/core';
+import { kitAgainst, promiseOf, recipesOf, revisionsOfRun } from '@lanakit/core';
 import { kitOfRun } from './trays.ts';
 
 /** Query fields of a sheet of labels, each a number. */
@@ -130,7 +130,10 @@ export function paperSource(store: Store, runId: string, today: string): PaperSo
         return revision ? [[id, revision.number] as const] : [];
       }),
     ),
-    kit: input.kind === 'class' ? kitOfRun(store, run) : null,
+    kit:
+      input.kind === 'class'
+        ? kitAgainst(kitOfRun(store, run), (itemId) => promiseOf(promised, itemId).amount)
+        : null,
     needles: store.shelf.needles(),
     tools: store.shelf.tools(),
     promised,

@@ -18,7 +18,7 @@ import { contentProblem, HttpProblem } from '../http/problems.ts';
 import type { Route } from '../http/route.ts';
 import type { RouteDeps } from './deps.ts';
 import { ITEM_SPECS } from './itemSpecs.ts';
-import { promisedAhead } from './takings.ts';
+import { promisedAhead } from '../promisedAhead.ts';
 import { todayOf } from './deps.ts';
 
 const MOVEMENTS_SHOWN = 200;

@@ -1,27 +1,21 @@
 import {
-  addPromises,
   inDrawingOrder,
   isOffShelf,
   portionsOfRun,
   restocked,
   revisionsOfRun,
-  stockOfFinding,
   takingsOfPlan,
-  thingsTaken,
   thawPlan,
   thawWool,
   toPackOf,
   woolOnShelf,
   type Designs,
   type FibreStock,
-  type Promised,
   type Revision,
   type Run,
   type RunInput,
   type RunPortions,
   type Takings,
-  type ThingPromise,
-  type ThingPromises,
   type ToPack,
   type Wool,
 } from '@lanakit/core';
@@ -91,11 +85,12 @@ export function takingsOf(store: Store, run: Run, wool: Wool): Takings {
 }
 
 /** What a run is packed from: as it was when it counted, else as it would be now. */
-export function packedFrom(
-  store: Store,
-  run: Run,
-  wool: Wool,
-): { readonly input: RunInput; readonly toPack: ToPack } {
+export interface PackedFrom {
+  readonly input: RunInput;
+  readonly toPack: ToPack;
+}
+
+export function packedFrom(store: Store, run: Run, wool: Wool): PackedFrom {
   const frozen = store.runs.frozen(run.id);
   return frozen
     ? {
@@ -108,45 +103,3 @@ export function packedFrom(
 /** Runs ahead that still draw on the shelf, in the order in which they do. */
 export const drawingAhead = (store: Store, today: string): Run[] =>
   inDrawingOrder(store.runs.ahead(today).filter(({ state }) => !isOffShelf(state)));
-
-/** Findings and needles that a run takes off the shelf. */
-export function thingsOf(store: Store, run: Run, wool: Wool): ThingPromises {
-  const { input, toPack } = packedFrom(store, run, wool);
-  return thingsTaken(toPack, input, { findings: wool.findings, needles: store.shelf.needles() });
-}
-
-/** What all runs from today on will take of each thing together. */
-export function promisedAhead(store: Store, today: string): Promised[] {
-  const wool = shelfOf(store);
-  const needles = new Map(store.shelf.needles().map((needle) => [needle.id, needle]));
-  const byItem = new Map<string, Promised['runs'][number][]>();
-  const things = new Map<string, ThingPromise>();
-  const add = (run: Run, itemId: string, amount: number) =>
-    byItem.set(itemId, [
-      ...(byItem.get(itemId) ?? []),
-      { runId: run.id, name: run.name, date: run.date, amount },
-    ]);
-  for (const run of drawingAhead(store, today)) {
-    for (const [fibreId, massG] of takingsOf(store, run, wool)) add(run, fibreId, massG);
-    const taken = thingsOf(store, run, wool);
-    for (const [itemId, { amount }] of taken) add(run, itemId, amount);
-    addPromises(things, taken);
-  }
-  const shortOf = (itemId: string): number | null => {
-    const thing = things.get(itemId);
-    if (!thing) return null;
-    const finding = wool.findings.get(itemId);
-    if (finding)
-      return stockOfFinding(finding, { total: thing.amount, pieces: thing.pieces }, NOTHING_BEFORE).short;
-    const onHand = needles.get(itemId)?.onHand ?? null;
-    return onHand === null ? null : Math.max(0, thing.amount - onHand);
-  };
-  return [...byItem].map(([itemId, runs]) => ({
-    itemId,
-    amount: runs.reduce((sum, { amount }) => sum + amount, 0),
-    short: shortOf(itemId),
-    runs,
-  }));
-}
-
-const NOTHING_BEFORE: ThingPromise = { amount: 0, pieces: [] };

@@ -140,7 +140,13 @@ function RunLine({
         <span className={styles.state}>
           <b>{showWeighed(plan.classG, run.scaleStepG)}</b>
           {isReady && (
-            <span className="leaf small">{isOffShelf(run.state) ? 'packed' : 'everything is there'}</span>
+            <span className="leaf small">
+              {isOffShelf(run.state)
+                ? 'packed'
+                : plan.isToolElsewhere
+                  ? 'all that the shelf keeps is there'
+                  : 'everything is there'}
+            </span>
           )}
           {short.slice(0, SHORT_SHOWN).map(({ key, words }) => (
             <span key={key} className="red small">

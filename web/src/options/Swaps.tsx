@@ -1,4 +1,4 @@
-import { resolveBuild, sumsOf, takenKinds, type Swap, type Taken } from '@lanakit/core';
+import { swapEffect, takenKinds, type Swap, type Taken } from '@lanakit/core';
 import { CUT_WORDS } from '@lanakit/core/words';
 import { Button, Input } from 'antd';
 import { nanoid } from 'nanoid';
@@ -12,7 +12,7 @@ import lists from '../patterns/Lists.module.css';
 import { useTable } from '../patterns/tableContext.ts';
 import { useFindingNames } from '../patterns/useChoices.ts';
 import { layerName } from '../words/layerName.ts';
-import { showGrams, showMoney } from '../words/show.ts';
+import { counted, findingAmount, showGrams, showMoney } from '../words/show.ts';
 import styles from './Options.module.css';
 
 /** What may be taken instead, with all that it changes. */
@@ -315,25 +315,34 @@ function SwapEffect({ swap }: { swap: Swap }) {
   const { document } = draft;
   const words = useMemo(() => {
     if (isOpen(swap.to)) return null;
-    const sums = (swapIds: readonly string[]) =>
-      sumsOf(resolveBuild(document, { ...choices, swapIds }), wool);
-    const [without, taken] = [sums([]), sums([swap.id])];
+    const { fibres, findings, minutes, costMinor, unknown } = swapEffect(document, choices, swap.id, wool);
     return [
-      signed(taken.likelyG - without.likelyG, 0.005, (grams) => `${showGrams(grams)} of wool`),
-      signed(taken.minutes - without.minutes, 0.5, (minutes) => `${Math.round(minutes)} min`),
-      signed(taken.costMinor - without.costMinor, 0.5, (minor) => `${showMoney(minor)} of cost`),
+      ...fibres.map(({ fibreId, moreG }) =>
+        signed(moreG, (grams) => `${showGrams(grams)} ${wool.fibres.get(fibreId)?.name ?? 'of a fibre'}`),
+      ),
+      ...findings.map(({ findingId, more, unit }) =>
+        signed(more, (amount) => {
+          const name = wool.findings.get(findingId)?.name ?? 'a finding';
+          return unit === 'piece'
+            ? `${findingAmount(amount, unit)} × ${name}`
+            : `${findingAmount(amount, unit)} ${name}`;
+        }),
+      ),
+      Math.abs(minutes) < 0.5 ? null : signed(minutes, (own) => `${Math.round(own)} min`),
+      Math.abs(costMinor) < 0.5 ? null : signed(costMinor, (minor) => `${showMoney(minor)} of cost`),
+      unknown <= 0 ? null : `${counted(unknown, 'amount')} more unknown`,
     ].filter((word) => word !== null);
   }, [document, choices, wool, swap]);
   if (!words) return null;
   return (
     <p className={`leaf small ${lists.span12}`} style={{ margin: 0 }}>
       {words.length === 0
-        ? 'It changes neither grams, nor minutes, nor cost.'
-        : `It changes: ${words.join(', ')}.`}
+        ? 'It changes neither wool nor things, nor minutes, nor cost.'
+        : `One make: ${words.join(', ')}.`}
     </p>
   );
 }
 
-/** With its sign; null where nobody could tell. */
-const signed = (value: number, still: number, show: (value: number) => string): string | null =>
-  Math.abs(value) < still ? null : `${value < 0 ? '−' : '+'}${show(Math.abs(value))}`;
+/** With its sign. */
+const signed = (value: number, show: (value: number) => string): string =>
+  `${value < 0 ? '−' : '+'}${show(Math.abs(value))}`;

@@ -27,11 +27,17 @@ const NONE: readonly never[] = [];
 const money = ({ minor, unknownCount }: Cost): string =>
   unknownCount > 0 ? `≥ ${showMoney(minor)}` : showMoney(minor);
 
+interface CostSheetProps {
+  runId: string;
+  runPlan: InForce;
+  draft: RunDraft;
+}
+
 /** What a seat or box costs, what it has to be sold for, and from how many on that pays. */
-export function CostSheet({ runPlan, draft }: { runPlan: InForce; draft: RunDraft }) {
+export function CostSheet({ runId, runPlan, draft }: CostSheetProps) {
   const { data: fibres, error } = useFibres();
   const needles = useNeedles().data?.items ?? NONE;
-  const { own } = useRunKit(draft.input);
+  const { own } = useRunKit(runId, draft.input);
   const { input } = draft;
   const { toPack, plan, wool, groups } = runPlan;
   const isKits = input.kind === 'kits';

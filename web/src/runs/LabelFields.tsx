@@ -1,10 +1,11 @@
 import {
   checkLabelSheet,
-  fittedLabel,
+  fittedLabels,
   LABEL_BOUNDS,
   LABEL_SHEET,
   labelPlaces,
   PAGE_SIZES_MM,
+  type FittedLabel,
   type LabelSheet,
   type PageSize,
   type Paper,
@@ -12,7 +13,7 @@ import {
 import type { Problem } from '@lanakit/core';
 import { problemWords } from '@lanakit/core/words';
 import { Button } from 'antd';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { NumberField } from '../fields/NumberField.tsx';
 import { counted } from '../words/show.ts';
 import fields from './RunFields.module.css';
@@ -124,21 +125,28 @@ export function LabelFields({ state, paper, base }: LabelFieldsProps) {
 
 /** Every sheet as it will be printed; on the screen the first. */
 function Sheets({ sheet, paper }: { sheet: LabelSheet; paper: Paper }) {
-  const places = labelPlaces(sheet, paper.labels.length);
+  const labels = useMemo(() => fittedLabels(paper.labels, sheet), [paper, sheet]);
+  const places = labelPlaces(sheet, labels.length);
   const count = (places.at(-1)?.sheet ?? 0) + 1;
   return (
     <div>
       <p className="quiet small no-print">The first of {counted(count, 'sheet')}</p>
       {Array.from({ length: count }, (_, number) => (
-        <OneSheet key={number} sheet={sheet} paper={paper} number={number} />
+        <OneSheet key={number} sheet={sheet} labels={labels} number={number} />
       ))}
     </div>
   );
 }
 
-function OneSheet({ sheet, paper, number }: { sheet: LabelSheet; paper: Paper; number: number }) {
+interface OneSheetProps {
+  sheet: LabelSheet;
+  labels: readonly FittedLabel[];
+  number: number;
+}
+
+function OneSheet({ sheet, labels, number }: OneSheetProps) {
   const { widthMm, heightMm } = PAGE_SIZES_MM[sheet.page];
-  const places = labelPlaces(sheet, paper.labels.length);
+  const places = labelPlaces(sheet, labels.length);
   return (
     <div
       className={`${styles.labelPage} ${sheet.page === 'a4' ? styles.onA4 : styles.onLetter} ${number > 0 ? styles.onlyPrinted : ''}`}
@@ -146,7 +154,7 @@ function OneSheet({ sheet, paper, number }: { sheet: LabelSheet; paper: Paper; n
       style={{ width: `${widthMm}mm`, height: `${heightMm - 0.3}mm` }}
     >
       {places.map((place, at) => {
-        const label = paper.labels[at];
+        const label = labels[at];
         return place.sheet === number && label ? (
           <div
             key={at}
@@ -158,7 +166,7 @@ function OneSheet({ sheet, paper, number }: { sheet: LabelSheet; paper: Paper; n
               height: `${sheet.heightMm}mm`,
             }}
           >
-            <Label label={fittedLabel(label, sheet)} />
+            <Label label={label} />
           </div>
         ) : null;
       })}

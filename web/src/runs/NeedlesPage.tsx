@@ -41,7 +41,7 @@ export function NeedlesPage() {
 function NeedlesOfRun({ run }: { run: NamedRun }) {
   const draft = useRunDraft(run);
   const { input } = draft;
-  const { own, error } = useRunKit(input);
+  const { own, error } = useRunKit(run.id, input);
   const { at } = runProblems(input, true);
   if (!own) return <Loading error={error} />;
   return (

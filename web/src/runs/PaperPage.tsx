@@ -1,8 +1,9 @@
 import {
+  bagLine,
   makePaper,
   PAPER_NAMES,
   type Paper,
-  type PaperLabel,
+  type FittedLabel,
   type PaperName,
   type PaperRow,
   type PaperSection,
@@ -47,7 +48,7 @@ type Page = 'a4' | 'letter';
 function Laid({ run, name, runPlan }: { run: OpenedRun; name: PaperName; runPlan: Planned }) {
   const [page, setPage] = useState<Page>('a4');
   const labels = useLabelSheet(page);
-  const { paper, error } = usePaper(name, runPlan);
+  const { paper, error } = usePaper(run.id, name, runPlan);
   if (!paper) return <Loading error={error} />;
   const base = `/api/runs/${run.id}/papers/${name}`;
   const query = name === 'labels' ? labels.query : `page=${page}`;
@@ -93,6 +94,7 @@ const NONE: readonly never[] = [];
 
 /** The same paper as the server sets, from what is on the screen. */
 function usePaper(
+  runId: string,
   name: PaperName,
   runPlan: Planned,
 ): { readonly paper: Paper | null; readonly error: Error | undefined } {
@@ -101,7 +103,7 @@ function usePaper(
   const findings = shelfFindings.data;
   const needles = shelfNeedles.data;
   const tools = useTools().data?.items ?? NONE;
-  const { own } = useRunKit(runPlan.input);
+  const { own } = useRunKit(runId, runPlan.input);
   const paper = useMemo(() => {
     if (!blends || !findings || !needles) return null;
     const { input, toPack, plan, packs, wool, revisions, promised } = runPlan;
@@ -211,21 +213,24 @@ export const PaperSwatch = ({ swatch, width, height }: { swatch: Swatch; width: 
 );
 
 /** One label as it will be stuck on. */
-export function Label({ label }: { label: PaperLabel & { readonly more: number } }) {
+export function Label({ label }: { label: FittedLabel }) {
+  const under = bagLine(label);
   return (
     <div className={styles.label}>
       <b>{label.title}</b>
-      {(label.bag !== '' || label.keepBack !== '') && (
-        <i>{[label.bag, label.keepBack].filter((word) => word !== '').join(' · ')}</i>
-      )}
-      {label.lines.map(({ swatch, text, grams }, at) => (
-        <span key={at} className={styles.labelLine}>
-          {swatch && <PaperSwatch swatch={swatch} width={18} height={9} />}
-          <span>{text}</span>
-          <b>{grams}</b>
-        </span>
+      {under !== '' && <i>{under}</i>}
+      <div className={label.columns === 2 ? styles.labelColumns : undefined}>
+        {label.lines.map(({ swatch, text, grams }, at) => (
+          <span key={at} className={styles.labelLine}>
+            {swatch && <PaperSwatch swatch={swatch} width={18} height={9} />}
+            <span>{text}</span>
+            <b>{grams}</b>
+          </span>
+        ))}
+      </div>
+      {label.notes.map((note) => (
+        <small key={note}>{note}</small>
       ))}
-      {label.more > 0 && <small>and {label.more} more: see the pack list</small>}
       <small>{label.parts}</small>
       <small className={styles.labelFoot}>{label.foot}</small>
     </div>

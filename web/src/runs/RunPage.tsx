@@ -191,14 +191,14 @@ function Tabs({ run, runPlan, draft, onMoved }: TabsProps) {
       {tab === 'packs' && <PackGrid runPlan={runPlan} />}
       {tab === 'findings' && <FindingsTable runPlan={runPlan} draft={draft} />}
       {tab === 'terms' && <RunTerms runPlan={runPlan.live} draft={draft} />}
-      {tab === 'cost' && <CostSheet runPlan={runPlan} draft={draft} />}
+      {tab === 'cost' && <CostSheet runId={run.id} runPlan={runPlan} draft={draft} />}
     </>
   );
 }
 
 /** What needles it takes, and what is to buy. */
 function NeedleState({ runId, input }: { runId: string; input: RunInput }) {
-  const { own } = useRunKit(input);
+  const { own } = useRunKit(runId, input);
   const toBuy = own?.kit.lines.reduce((sum, line) => sum + (line.toBuy ?? 0), 0) ?? 0;
   const total = own?.kit.lines.reduce((sum, line) => sum + line.total, 0) ?? 0;
   return (

@@ -1,6 +1,7 @@
 import {
   allMarks,
   hasChoice,
+  isElsewhere,
   type OpenedRun,
   packedMark,
   RUN_STATES,
@@ -8,14 +9,17 @@ import {
   shortOfPlan,
   stateAfter,
   thingsShort,
+  toolsOfRun,
+  type RoomTool,
   uncountedOfPlan,
   undecidedSeats,
   weighedOf,
   weighings,
 } from '@lanakit/core';
+import { joinWords, needName } from '@lanakit/core/words';
 import { type ReactNode, useMemo } from 'react';
 import { Link } from 'react-router';
-import { useFindings, useNeedles, useTicks, useTray } from '../api/resources.ts';
+import { useFindings, useNeedles, useTicks, useTools, useTray } from '../api/resources.ts';
 import { counted, showDay, showLikely, showWeighed } from '../words/show.ts';
 import styles from './RunPage.module.css';
 import type { RunDraft } from './useRunDraft.ts';
@@ -61,7 +65,7 @@ export function RunStates({ run, runPlan, draft, needles }: RunStatesProps) {
       </li>
       <li className={classOf('bought')} aria-current={run.state === 'bought' ? 'step' : undefined}>
         <h2>Bought</h2>
-        <Stock runPlan={runPlan} isOff={at >= RUN_STATES.indexOf('packed')} />
+        <Stock runId={run.id} runPlan={runPlan} isOff={at >= RUN_STATES.indexOf('packed')} />
       </li>
       <li className={classOf('weighed')} aria-current={run.state === 'weighed' ? 'step' : undefined}>
         <h2>Weighed</h2>
@@ -118,24 +122,27 @@ function Undecided({ runPlan: { revision }, draft: { input } }: { runPlan: Plann
 }
 
 function Stock({
+  runId,
   runPlan: { plan, shelf, input, toPack, wool, promised },
   isOff,
 }: {
+  runId: string;
   runPlan: Planned;
   isOff: boolean;
 }) {
   const needles = useNeedles().data?.items ?? NONE;
+  const tools = useTools().data?.items ?? NONE;
   const shelfFindings = useFindings().data?.items ?? NONE;
   const findings = useMemo(
     () => new Map(shelfFindings.map((finding) => [finding.id, finding])),
     [shelfFindings],
   );
-  const { own } = useRunKit(input);
+  const { own } = useRunKit(runId, input);
   if (isOff) return <span className="leaf">off the shelf</span>;
   const short = shortOfPlan(plan);
   const uncounted = uncountedOfPlan(plan);
   const kit = input.kind === 'class' ? (own?.kit ?? null) : null;
-  const things = thingsShort(toPack, input, { findings, needles, kit, promised }).length;
+  const things = thingsShort(toPack, input, { findings, needles, tools, kit, promised }).length;
   const away = [...new Set(plan.fibres.map(({ fibreId }) => fibreId))].filter(
     (id) => wool.fibres.get(id)?.archived,
   );
@@ -143,7 +150,7 @@ function Stock({
   if (away.length > 0 && short.length + uncounted.length + things === 0)
     return <span className="amber">{wool.fibres.get(away[0] ?? '')?.name} was put away since</span>;
   if (short.length + uncounted.length + things === 0)
-    return <span className="leaf">enough of everything</span>;
+    return <Enough elsewhere={toolsOfRun(toPack, input, tools, promised).filter(isElsewhere)} />;
   return (
     <>
       {first && (
@@ -158,6 +165,17 @@ function Stock({
         </span>
       )}
       {uncounted.length > 0 && <span className="red">{counted(uncounted.length, 'fibre')} not counted</span>}
+    </>
+  );
+}
+
+/** Nothing is short; tools that the shelf does not keep are nobody’s to count, and are named. */
+function Enough({ elsewhere }: { elsewhere: readonly RoomTool[] }) {
+  if (elsewhere.length === 0) return <span className="leaf">enough of everything</span>;
+  return (
+    <>
+      <span className="leaf">enough of all the shelf keeps</span>
+      <span className="quiet small">not on it: {joinWords(elsewhere.map(needName))}</span>
     </>
   );
 }

@@ -57,7 +57,7 @@ interface Place {
 }
 
 function TrayTable({ run, tray, needles }: TrayTableProps) {
-  const { own } = useRunKit(runInputOf(run));
+  const { own } = useRunKit(run.id, runInputOf(run));
   const [mode, setMode] = useState<Tapped>(tray.lines.some(({ out }) => out > 0) ? 'in' : 'out');
   const { tap, close, reopen, resolve } = useTrayActions(run.id);
   const isClosed = tray.closedAt !== null;

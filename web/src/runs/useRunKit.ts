@@ -1,11 +1,21 @@
-import { type ClassKit, kitOfClass, type RunInput } from '@lanakit/core';
+import { type ClassKit, kitAgainst, kitOfClass, type RunInput } from '@lanakit/core';
 import { useMemo } from 'react';
-import { useNeedleEvidence, useNeedles, useRevision, useTools, useWool } from '../api/resources.ts';
+import {
+  useNeedleEvidence,
+  useNeedles,
+  usePromised,
+  useRevision,
+  useTools,
+  useWool,
+} from '../api/resources.ts';
 
 const NONE: readonly never[] = [];
 
-/** The needles a class needs, from its revision and the shelf as it is; null until both are there. */
-export function useRunKit(input: RunInput): {
+/** The needles a class needs, from its revision and what runs before leave on the shelf; null until all is there. */
+export function useRunKit(
+  runId: string,
+  input: RunInput,
+): {
   readonly own: ClassKit | null;
   readonly error: Error | undefined;
 } {
@@ -14,12 +24,15 @@ export function useRunKit(input: RunInput): {
   const needles = useNeedles();
   const evidence = useNeedleEvidence().data?.items ?? NONE;
   const tools = useTools().data?.items ?? NONE;
+  const promised = usePromised(runId).data?.things;
   const document = revision.data?.document;
   const items = needles.data?.items;
   const own = useMemo(() => {
-    if (!document || !items || !isReady) return null;
+    if (!document || !items || !isReady || !promised) return null;
     const designs = new Map([[input.revisionId, document]]);
-    return kitOfClass(input, { designs, wool, needles: items, evidence, tools });
-  }, [document, items, isReady, wool, input, evidence, tools]);
+    const made = kitOfClass(input, { designs, wool, needles: items, evidence, tools });
+    const amounts = new Map(promised.map(({ itemId, amount }) => [itemId, amount]));
+    return { ...made, kit: kitAgainst(made.kit, (itemId) => amounts.get(itemId) ?? 0) };
+  }, [document, items, isReady, wool, input, evidence, tools, promised]);
   return { own, error: revision.error ?? error ?? needles.error };
 }

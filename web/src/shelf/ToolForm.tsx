@@ -1,5 +1,15 @@
-import { AMOUNT_BOUNDS, BLANK_TOOL, checkTool, type Tool, TOOL_BOUNDS, type ToolInput } from '@lanakit/core';
-import { PROVISION_WORDS, TOOL_SORT_WORDS } from '@lanakit/core/words';
+import {
+  AMOUNT_BOUNDS,
+  BLANK_TOOL,
+  checkTool,
+  proposeStandsFor,
+  type Tool,
+  TOOL_BOUNDS,
+  TOOL_KEYS,
+  type ToolInput,
+  type ToolKey,
+} from '@lanakit/core';
+import { PROVISION_WORDS, TOOL_SORT_WORDS, TOOL_WORDS } from '@lanakit/core/words';
 import { Checkbox } from 'antd';
 import { NumberField } from '../fields/NumberField.tsx';
 import { CountField } from './CountField.tsx';
@@ -16,6 +26,18 @@ const SPEC: FormSpec<ToolInput> = {
   check: checkTool,
   nameOf: ({ name }) => name.trim(),
 };
+
+const NO_TOOL = 'none';
+const STANDS_FOR_WORDS = {
+  [NO_TOOL]: 'found by its name',
+  ...(Object.fromEntries(TOOL_KEYS.map((key) => [key, TOOL_WORDS[key]])) as Record<ToolKey, string>),
+};
+
+/** What it is in lists follows its name and sort, until somebody says otherwise. */
+function following(input: ToolInput, change: Partial<Pick<ToolInput, 'name' | 'sort'>>): Partial<ToolInput> {
+  const isProposed = input.standsFor === proposeStandsFor(input);
+  return isProposed ? { standsFor: proposeStandsFor({ ...input, ...change }) } : {};
+}
 
 /** A holder, a surface or another tool: for whom one is needed, and how many there are. */
 export function ToolPanel({ tool, onSaved }: { tool: Tool | null; onSaved: (id: string) => void }) {
@@ -34,20 +56,32 @@ export function ToolPanel({ tool, onSaved }: { tool: Tool | null; onSaved: (id: 
           autoFocus={tool === null}
           placeholder="Pen holder"
           problem={problemAt('/name')}
-          onValue={(name) => set({ name })}
+          onValue={(name) => set({ name, ...following(input, { name }) })}
         />
         <div className={styles.two}>
           <ChoiceField
             label="Sort"
             value={input.sort}
             words={TOOL_SORT_WORDS}
-            onValue={(sort) => set({ sort, needles: sort === 'holder' ? (input.needles ?? 1) : null })}
+            onValue={(sort) =>
+              set({
+                sort,
+                needles: sort === 'holder' ? (input.needles ?? 1) : null,
+                ...following(input, { sort }),
+              })
+            }
           />
           <ChoiceField
             label="Needed"
             value={input.provision}
             words={PROVISION_WORDS}
             onValue={(provision) => set({ provision })}
+          />
+          <ChoiceField
+            label="In tool lists it is"
+            value={input.standsFor ?? NO_TOOL}
+            words={STANDS_FOR_WORDS}
+            onValue={(key) => set({ standsFor: key === NO_TOOL ? null : key })}
           />
           {input.sort === 'holder' && (
             <NumberField

@@ -179,7 +179,7 @@ export function needleEntry(needle: Needle, promised: Promised | undefined): Ent
   };
 }
 
-export function toolEntry(tool: Tool): Entry {
+export function toolEntry(tool: Tool, promised: Promised | undefined): Entry {
   const takes = tool.needles === null ? '' : `${counted(tool.needles, 'needle')}, `;
   return {
     id: tool.id,
@@ -193,8 +193,8 @@ export function toolEntry(tool: Tool): Entry {
     unit: 'piece',
     onHand: tool.onHand,
     peak: tool.peak,
-    promised: 0,
-    short: 0,
+    promised: promised?.amount ?? 0,
+    short: promised?.short ?? 0,
     priceMinor: tool.priceMinor,
     isArchived: tool.archived,
     wool: null,

@@ -44,7 +44,7 @@ export function useEntries(section: Section): Entries & { promised: ReadonlyMap<
   const handTools = useMemo(
     () => [
       ...(needles.data?.items ?? []).map((needle) => needleEntry(needle, promised.get(needle.id))),
-      ...(tools.data?.items ?? []).map(toolEntry),
+      ...(tools.data?.items ?? []).map((tool) => toolEntry(tool, promised.get(tool.id))),
     ],
     [needles.data, tools.data, promised],
   );

@@ -1,0 +1,94 @@
+import { LABEL_INNER_MM, type LabelSheet } from './labels.ts';
+import type { PaperLabel } from './paper.ts';
+
+/** A label as it is stuck on: one of several where one has not room for all that is in a bag. */
+export interface FittedLabel extends PaperLabel {
+  readonly columns: 1 | 2;
+  /** What lots of it say. */
+  readonly notes: readonly string[];
+  /** `2 of 3`; empty where it stands alone. */
+  readonly place: string;
+}
+
+type Line = PaperLabel['lines'][number];
+
+/** Points of what stands on every label: title, the bag’s own line, parts, foot. */
+const AROUND_PT = 41;
+export const LABEL_LINE_PT = 10.4;
+const NOTE_LINE_PT = 8.2;
+/** Millimetres a letter takes, in the letters of a line and of a note, and what stands before a line. */
+const LETTER_MM = 1.4;
+const SMALL_LETTER_MM = 1.2;
+const SWATCH_MM = 8;
+
+/** Points of a label that lines and notes have, at least one line. */
+const roomPt = ({ heightMm }: Pick<LabelSheet, 'heightMm'>): number =>
+  Math.max(LABEL_LINE_PT, ((heightMm - 2 * LABEL_INNER_MM) * 72) / 25.4 - AROUND_PT);
+
+/** How many lines a label has room for. */
+export const labelRoom = (sheet: Pick<LabelSheet, 'heightMm'>): number =>
+  Math.floor(roomPt(sheet) / LABEL_LINE_PT + 1e-9);
+
+/** How many letters of a note there are in a line. */
+const lettersOf = ({ widthMm }: Pick<LabelSheet, 'widthMm'>): number =>
+  Math.floor((widthMm - 2 * LABEL_INNER_MM) / SMALL_LETTER_MM);
+
+/**
+ * Labels as they fit a sheet. Nothing in a bag is left off its label: where one line for each fibre will not do they stand in
+ * two columns, and where that will not do either the bag has several labels, one after another.
+ */
+export const fittedLabels = (labels: readonly PaperLabel[], sheet: LabelSheet): FittedLabel[] =>
+  labels.flatMap((label) => fitted(label, sheet));
+
+function fitted(label: PaperLabel, sheet: LabelSheet): FittedLabel[] {
+  const groups: Line[][] = [[]];
+  for (const line of label.lines) {
+    const last = groups.at(-1) ?? [];
+    if (last.length === 0 || columnsFor([...last, line], sheet) !== null) last.push(line);
+    else groups.push([line]);
+  }
+  return groups.map((lines, at) => ({
+    ...label,
+    lines,
+    parts: shortened([...new Set(lines.flatMap(({ parts }) => parts))].join(', '), lettersOf(sheet)),
+    columns: columnsFor(lines, sheet) ?? 1,
+    notes: notesOf(lines, sheet),
+    place: groups.length === 1 ? '' : `${at + 1} of ${groups.length}`,
+  }));
+}
+
+/** In how many columns lines and their notes fit a label; null where they do not. */
+function columnsFor(lines: readonly Line[], sheet: LabelSheet): 1 | 2 | null {
+  const notesPt = notesOf(lines, sheet).reduce(
+    (sum, note) => sum + Math.ceil(note.length / lettersOf(sheet)) * NOTE_LINE_PT,
+    0,
+  );
+  const fits = (rows: number) => rows * LABEL_LINE_PT + notesPt <= roomPt(sheet) + 1e-9;
+  if (fits(lines.length)) return 1;
+  const halfMm = (sheet.widthMm - 2 * LABEL_INNER_MM - 2) / 2;
+  const isShort = ({ text, grams }: Line) =>
+    SWATCH_MM + (text.length + grams.length + 1) * LETTER_MM <= halfMm;
+  return fits(Math.ceil(lines.length / 2)) && lines.every(isShort) ? 2 : null;
+}
+
+/** Notes of the lots, with whose they are where there are several; one longer than a label stands whole on the pack list. */
+function notesOf(lines: readonly Line[], sheet: LabelSheet): string[] {
+  const most = Math.floor((roomPt(sheet) - LABEL_LINE_PT) / NOTE_LINE_PT + 1e-9) * lettersOf(sheet);
+  return lines
+    .filter(({ note }) => note !== '')
+    .map(({ text, note }) => shortened(lines.length > 1 ? `${text}, ${note}` : note, most))
+    .filter((note) => note !== '');
+}
+
+/** As far as there is room, broken at a comma or between words. */
+function shortened(text: string, most: number): string {
+  if (text.length <= most) return text;
+  if (most < 2) return '';
+  const cut = text.slice(0, most - 2);
+  const at = Math.max(cut.lastIndexOf(','), cut.lastIndexOf(' '));
+  return `${at > 0 ? cut.slice(0, at) : cut} …`;
+}
+
+/** What stands under the title: the bag, when it is opened, and which of several labels this is. */
+export const bagLine = ({ bag, keepBack, place }: FittedLabel): string =>
+  [bag, keepBack, place].filter((word) => word !== '').join(' · ');
