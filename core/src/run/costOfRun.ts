@@ -1,8 +1,8 @@
 import { takeFromLots, type Fibre } from '../fibre/index.ts';
 import { unitPriceMinor, type Finding } from '../finding/index.ts';
 import type { NeedleKit } from '../ladder/index.ts';
-import { takingsOfPlan, type PackedGroup, type RunPortions } from '../portions/index.ts';
-import type { FibreLookup } from '../wool/index.ts';
+import { takingsOfPlan, type BaggedUse, type PackedGroup, type RunPortions } from '../portions/index.ts';
+import { statedEnds, type FibreLookup } from '../wool/index.ts';
 import type { Needle } from '../needles/index.ts';
 import { needlesOfBox } from './boxNeedles.ts';
 import { findingsOfPack, findingsTaken, type SpareTerms } from './findingsOfRun.ts';
@@ -35,6 +35,8 @@ export interface PackCost {
   readonly packs: number;
   /** At what was paid for the lots it comes from. */
   readonly fibres: Cost;
+  /** As paid, were everything that is stated from – to at its low end; null: nothing of it is. */
+  readonly fibresLeast: Cost | null;
   /** At today’s price of the fibre. */
   readonly fibresToday: Cost;
   readonly findings: Cost;
@@ -45,6 +47,7 @@ export interface PackCost {
   readonly minutes: number;
   /** All of it, fibres as they were paid. */
   readonly whole: Cost;
+  readonly wholeLeast: Cost | null;
 }
 
 export interface RunCost {
@@ -53,6 +56,8 @@ export interface RunCost {
   readonly fixed: Cost;
   /** What is fixed, and the packs that are given or sold. */
   readonly whole: Cost;
+  /** Were everything that is stated from – to at its low end; null: nothing of it is. */
+  readonly wholeLeast: Cost | null;
   readonly wholeToday: Cost;
   /** Seats or boxes. */
   readonly sold: number;
@@ -122,8 +127,11 @@ function packCost(
   sources: CostSources,
 ): PackCost {
   const group = toPack.groups.find((one) => one.key === key);
-  const ofFibres = (prices: Prices['paid']): Cost =>
-    sumOf(portions, ({ fibreId, classG }) => priced(prices.get(fibreId) ?? null, classG / count));
+  const ofFibres = (prices: Prices['paid'], share: (fibreId: string) => number = () => 1): Cost =>
+    sumOf(portions, ({ fibreId, classG }) =>
+      priced(prices.get(fibreId) ?? null, (classG / count) * share(fibreId)),
+    );
+  const least = leastShares(toPack.bagged.get(key) ?? []);
   const things = group ? findingsOfPack(group, toPack, sources.findings, sources.spareTerms) : [];
   const ofThings = (isPackaging: boolean): Cost =>
     sumOf(
@@ -138,15 +146,37 @@ function packCost(
     packaging: ofThings(true),
     needles: group ? needlesOf(group, sources) : NOTHING,
   };
+  const wholeWith = (fibres: Cost) =>
+    sumOf([...Object.values({ ...parts, fibres }), priced(1, timeMinor ?? 0)], (cost) => cost);
+  const fibresLeast = least.size === 0 ? null : ofFibres(paid, (fibreId) => least.get(fibreId) ?? 1);
   return {
     groupKey: key,
     packs: count,
     ...parts,
+    fibresLeast,
     fibresToday: ofFibres(today),
     timeMinor,
     minutes,
-    whole: sumOf([...Object.values(parts), priced(1, timeMinor ?? 0)], (cost) => cost),
+    whole: wholeWith(parts.fibres),
+    wholeLeast: fibresLeast && wholeWith(fibresLeast),
   };
+}
+
+/** Of each fibre that something is stated of from – to: which share of what is packed its low end would be. */
+function leastShares(bagged: readonly BaggedUse[]): Map<string, number> {
+  const sums = new Map<string, { leastG: number; packG: number }>();
+  for (const { use } of bagged) {
+    if (use.kind === 'unknown' || use.fibreId === null) continue;
+    const own = sums.get(use.fibreId) ?? { leastG: 0, packG: 0 };
+    own.leastG += Math.min(use.packG, statedEnds(use).lowG);
+    own.packG += use.packG;
+    sums.set(use.fibreId, own);
+  }
+  return new Map(
+    [...sums].flatMap(([fibreId, { leastG, packG }]) =>
+      packG > 0 && leastG < packG - 1e-9 ? [[fibreId, leastG / packG] as const] : [],
+    ),
+  );
 }
 
 function unpricedOf(
@@ -235,6 +265,7 @@ function summed(
     (cost) => cost,
   );
   let [variable, today, sold]: [Cost, number, number] = [NOTHING, 0, 0];
+  let lessMinor = 0;
   for (const pack of packs) {
     const group = groups.find(({ key }) => key === pack.groupKey);
     const given = group?.seats.length ?? 0;
@@ -242,6 +273,7 @@ function summed(
     variable = add(variable, times(pack.whole, given));
     fixed = add(fixed, times(pack.whole, pack.packs - given));
     today += (pack.fibresToday.minor - pack.fibres.minor) * pack.packs;
+    lessMinor += (pack.fibres.minor - (pack.fibresLeast ?? pack.fibres).minor) * pack.packs;
   }
   const whole = add(variable, fixed);
   const priceMinor =
@@ -253,6 +285,9 @@ function summed(
     packs,
     fixed,
     whole,
+    wholeLeast: packs.some(({ fibresLeast }) => fibresLeast)
+      ? { ...whole, minor: whole.minor - lessMinor }
+      : null,
     wholeToday: { ...whole, minor: whole.minor + today },
     sold,
     priceMinor,

@@ -19,6 +19,7 @@ import { resolveAmounts, type SharedEstimate } from './resolveAmounts.ts';
 import type { PartWorking } from './partWorking.ts';
 import { evidenceOf, isAnyWeighed } from './samples.ts';
 import { showingOutside } from './showing.ts';
+import { costEndsOf } from './statedEnds.ts';
 import {
   inOneMake,
   termsOf,
@@ -73,6 +74,8 @@ export interface PatternEstimate {
   readonly needles: readonly NeedleWanted[];
   /** Integer minor units at the likely mass, rounded; a fibre without a price is unknown. */
   readonly costMinor: SumWithUnknown;
+  /** The same at both ends of what its author states from – to; null: nothing is. */
+  readonly costEnds: ReturnType<typeof costEndsOf>;
   readonly calibration: Calibration;
   /** Covers of joins go into a bag of their own. */
   readonly joinsApart: boolean;
@@ -141,6 +144,7 @@ function estimateWith(pattern: Pattern, wool: Wool, workings: ReturnType<typeof 
     waiting: waitingMinutes(pattern),
     needles: needlesOf(pattern),
     costMinor: costOf(fibres, wool.fibres),
+    costEnds: costEndsOf(own, wool.fibres),
     calibration,
     joinsApart: pattern.joinsApart,
   };

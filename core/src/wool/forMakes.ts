@@ -34,6 +34,10 @@ export function forMakes(estimate: PatternEstimate, makes: number): PatternEstim
     minutes: timesTotal(estimate.minutes, makes),
     waiting: timesTotal(estimate.waiting, makes),
     costMinor: { ...estimate.costMinor, known: estimate.costMinor.known * makes },
+    costEnds: estimate.costEnds && {
+      lowMinor: estimate.costEnds.lowMinor * makes,
+      highMinor: estimate.costEnds.highMinor * makes,
+    },
   };
 }
 

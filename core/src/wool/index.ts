@@ -59,3 +59,4 @@ export {
 export { LEAST_PART_MM, warningsOf, type EngineWarning } from './warnings.ts';
 export type { GPerMRange } from './linearWarnings.ts';
 export { onlyFibres, woolOnShelf, type FibreLookup, type Wool } from './wool.ts';
+export { costEndsOf, statedEnds } from './statedEnds.ts';

@@ -128,7 +128,11 @@ export function Ledger({ stored, onChoosePart, onShow, onOpenStep }: LedgerProps
         </dd>
         <dt>Wool costs</dt>
         <dd>
-          {isEmpty ? 'nothing yet' : showMoney(made.costMinor.known)}
+          {isEmpty
+            ? 'nothing yet'
+            : made.costEnds
+              ? `${showMoney(made.costEnds.lowMinor)}–${showMoney(made.costEnds.highMinor)}`
+              : showMoney(made.costMinor.known)}
           {estimate.costMinor.unknownCount > 0 && (
             <span className={styles.more}>
               and {counted(estimate.costMinor.unknownCount, 'fibre')} unpriced

@@ -33,6 +33,12 @@ interface CostSheetProps {
   draft: RunDraft;
 }
 
+/** Both ends of what an author states from – to: packed is the far one. */
+const ends = (least: Cost | null, most: Cost): string =>
+  least && showMoney(least.minor) !== showMoney(most.minor)
+    ? `${money(least)}–${showMoney(most.minor)}`
+    : money(most);
+
 /** What a seat or box costs, what it has to be sold for, and from how many on that pays. */
 export function CostSheet({ runId, runPlan, draft }: CostSheetProps) {
   const { data: fibres, error } = useFibres();
@@ -87,7 +93,7 @@ export function CostSheet({ runId, runPlan, draft }: CostSheetProps) {
                 <th scope="row">
                   {group && groupWords(group)} <span className="quiet">× {pack.packs}</span>
                 </th>
-                <td>{money(pack.fibres)}</td>
+                <td>{ends(pack.fibresLeast, pack.fibres)}</td>
                 <td className="quiet">{money(pack.fibresToday)}</td>
                 <td>{money(pack.findings)}</td>
                 {isKits && <td>{money(pack.packaging)}</td>}
@@ -97,7 +103,7 @@ export function CostSheet({ runId, runPlan, draft }: CostSheetProps) {
                   {pack.timeMinor !== null && `, ${showMoney(pack.timeMinor)}`}
                 </td>
                 <td>
-                  <b>{money(pack.whole)}</b>
+                  <b>{ends(pack.wholeLeast, pack.whole)}</b>
                 </td>
               </tr>
             );
@@ -112,7 +118,7 @@ export function CostSheet({ runId, runPlan, draft }: CostSheetProps) {
           <tr>
             <td colSpan={2}>All of it for {counted(cost.sold, one, isKits ? 'boxes' : 'seats')}</td>
             <td colSpan={isKits ? 6 : 5}>
-              {money(cost.whole)}{' '}
+              {ends(cost.wholeLeast, cost.whole)}{' '}
               <span className="quiet">at today’s wool prices {money(cost.wholeToday)}</span>
             </td>
             <td />
