@@ -240,6 +240,6 @@ describe('what should still be in the bag', () => {
     const own_ = estimatePattern(own, wool);
     const still = stillInBag(bagOfPattern(own_), own, own_.uses, { afterStep: 1 });
     expect(still).toMatchObject([{ fibreId: 'core', mostG: expect.closeTo(2, 9), ifNeededG: 2, isUnknown: false }, { fibreId: 'slate', isUnknown: true }]);
-    expect(stillWords(still, (id) => id)).toBe('about 2.0 g core (only if needed) and some slate, how much is not known');
+    expect(stillWords(still, [], { fibreName: (id) => id, findingName: (id) => id })).toBe('about 2.0 g core (only if needed) and some slate, how much is not known');
   });
 }); // prettier-ignore

@@ -7,6 +7,7 @@ export {
   type ToCut,
 } from './pieces.ts';
 export { beforeYouCut, type BeforeYouCut, type WoolToCut } from './beforeYouCut.ts';
+export { thingsStill, type ThingStill } from './thingsStill.ts';
 export { bagOfPattern, stillInBag, WISP_G, type InBag, type StillInBag } from './stillInBag.ts';
 export { woolOfSteps, type KeptBack, type StepWool } from './woolOfSteps.ts';
 export {

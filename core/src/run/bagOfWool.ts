@@ -1,5 +1,5 @@
 import type { Bag } from '../portions/index.ts';
-import { makeKey, type Make, type PackGroup } from './packGroups.ts';
+import { groupOfMake, makeKey, type Make, type PackGroup } from './packGroups.ts';
 import type { ToPack } from './toPack.ts';
 
 /** A bag of a pack, in the group of packs that has it. */
@@ -18,15 +18,9 @@ export function bagOfWool(
   make: Make,
   numbers: readonly number[],
 ): ReadonlyMap<string, BagOfGroup> {
-  const key = makeKey(make);
-  const group = groups.find(
-    ({ sample, makes, seats }) =>
-      !sample &&
-      makes.some((own) => makeKey(own) === key) &&
-      (numbers.length === 0 || seats.some((seat) => numbers.includes(seat))),
-  );
+  const group = groupOfMake(groups, make, numbers);
   if (!group) return new Map();
-  const makeAt = group.makes.findIndex((own) => makeKey(own) === key);
+  const makeAt = group.makes.findIndex((own) => makeKey(own) === makeKey(make));
   const uses = bagged.get(group.key) ?? [];
   if (new Set(uses.map(({ bag }) => bag.key)).size < 2) return new Map();
   return new Map(

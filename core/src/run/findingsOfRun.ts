@@ -1,7 +1,7 @@
 import { unitPriceMinor, usualSpares, type Finding, type SpareRule } from '../finding/index.ts';
 import type { StockUnit } from '../stock/index.ts';
 import type { CutPiece } from '../wool/index.ts';
-import type { PackGroup } from './packGroups.ts';
+import { groupOfMake, type Make, type PackGroup } from './packGroups.ts';
 import type { RunInput } from './run.ts';
 import { promiseOf, stockOfFinding, type FindingStock, type ThingPromises } from './thingStock.ts';
 import type { ToPack } from './toPack.ts';
@@ -75,6 +75,22 @@ export function findingsOfPack(
     pieces: [],
   }));
   return [...made, ...around];
+}
+
+/**
+ * Of each finding so many in one pack are spare, of the packs that a sheet of a design is for.
+ * @param numbers of the seats or boxes; none: every pack of this make
+ */
+export function sparesInPacks(
+  { groups, estimates }: Pick<ToPack, 'groups' | 'estimates'>,
+  make: Make,
+  numbers: readonly number[],
+  findings: Findings,
+  terms: SpareTerms,
+): Map<string, number> {
+  const group = groupOfMake(groups, make, numbers);
+  const own = group ? findingsOfPack(group, { estimates }, findings, terms) : [];
+  return new Map(own.flatMap(({ findingId, spare }) => (spare > 0 ? [[findingId, spare] as const] : [])));
 }
 
 /** Everything of findings a run takes, whatever is on the shelf. */

@@ -104,6 +104,7 @@ export {
   findingsOfRun,
   isEasilyLost,
   findingsTaken,
+  sparesInPacks,
   spareRuleOf,
   type FindingTaken,
   type SpareTerms,

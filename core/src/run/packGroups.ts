@@ -221,3 +221,21 @@ interface Gathered {
   spares: number;
   demonstrations: number;
 }
+
+/**
+ * The packs of a design that a sheet is for: those of the first group that has it; half-made ones are no packs of it.
+ * @param numbers of the seats or boxes; none: every pack of this make
+ */
+export function groupOfMake(
+  groups: readonly PackGroup[],
+  make: Make,
+  numbers: readonly number[],
+): PackGroup | undefined {
+  const key = makeKey(make);
+  return groups.find(
+    ({ sample, makes, seats }) =>
+      !sample &&
+      makes.some((own) => makeKey(own) === key) &&
+      (numbers.length === 0 || seats.some((seat) => numbers.includes(seat))),
+  );
+}

@@ -8,6 +8,7 @@ import {
   type ReadingSession,
   type ReadingStep,
   stillInBag,
+  thingsStill,
   type Wool,
 } from '@lanakit/core';
 import {
@@ -47,7 +48,13 @@ export function Sittings({ reading, build, estimate, wool, packed, reader }: Sit
       afterStep: sitting.lastStep,
       copies: packed?.copies ?? 1,
     });
-    const isTold = still.length > 0 && (!isLast || packed !== null);
+    const things = thingsStill(build, estimate, wool, {
+      afterStep: sitting.lastStep,
+      copies: packed?.copies ?? 1,
+      ...(packed && { spares: packed.spares }),
+    });
+    const isTold = still.length + things.length > 0 && (!isLast || packed !== null);
+    const names = { fibreName, findingName: (id: string) => wool.findings.get(id)?.name ?? 'a finding' };
     return (
       <Sitting
         key={sitting.session?.id ?? index}
@@ -57,7 +64,7 @@ export function Sittings({ reading, build, estimate, wool, packed, reader }: Sit
         bagOf={packed?.bagOf}
         still={
           isTold
-            ? `${isLast ? 'At the end' : reader === 'kit' ? 'Now' : 'Still to come'}, ${stillWords(still, fibreName)}${reader === 'kit' || isLast ? ' should be left in the bag' : ''}.`
+            ? `${isLast ? 'At the end' : reader === 'kit' ? 'Now' : 'Still to come'}, ${stillWords(still, things, names)}${reader === 'kit' || isLast ? ' should be left in the bag' : ''}.`
             : ''
         }
       />

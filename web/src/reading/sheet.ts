@@ -22,6 +22,8 @@ export interface Packed {
   /** What is written on the bag that a use of wool lies in; nothing where there is only one bag. */
   readonly bagOf: ReadonlyMap<string, string>;
   readonly scaleStepG: number;
+  /** Of each finding so many in every pack are spare, by its id. */
+  readonly spares: ReadonlyMap<string, number>;
   /** Makes that the wool of one pack is for. */
   readonly copies: number;
   readonly hasSpareBag: boolean;

@@ -9,6 +9,7 @@ import {
   seatName,
   seatsOf,
   showLengths,
+  sparesInPacks,
   woolInPacks,
 } from '@lanakit/core';
 import { ranges } from '@lanakit/core/papers';
@@ -83,6 +84,7 @@ function packedFor({ make, numbers }: ToRead, { plan, groups, input, toPack, woo
       ]),
     ),
     wool: woolInPacks(plan, groups, make, numbers),
+    spares: sparesInPacks(toPack, make, numbers, wool.findings, input),
     scaleStepG: input.scaleStepG,
     copies: make.copies,
     hasSpareBag: plan.bags.some(({ holds }) => holds.kind === 'spare-bag'),
