@@ -159,3 +159,19 @@ describe('the room', () => {
     expect(makePaper('room', withKit(kitsOf([duo()]))).sections).toEqual([]);
   });
 });
+
+describe('the contents card, piece by piece', () => {
+  const input = classOf({ seats: 2, sparePacks: 0 });
+  test('every piece of the build once, with its wool, what it is rolled and felted to, and the step that begins it', () => {
+    const cells = cellsOf(makePaper('contents', withKit(input)), 'Piece by piece');
+    expect(cells.map(([piece]) => piece)).toEqual(wired.parts.map(({ name, count }, at) => `${at + 1} ${name}${count === 1 ? '' : ` ×${String(count)}`}`)); // prettier-ignore
+    for (const [, wool = '', roll, felt] of cells) {
+      expect(wool).toMatch(/ g\b/);
+      expect([roll, felt].every((words) => words !== undefined && words !== '')).toBe(true);
+    }
+    expect(cells[0]?.[4]).toBe('step 1');
+  });
+  test('of a box of several designs each by its title', () => {
+    expect(titlesOf('contents', withKit(kitsOf([duo()])))).toEqual(expect.arrayContaining(['Bird, piece by piece', 'Pear, piece by piece'])); // prettier-ignore
+  });
+});

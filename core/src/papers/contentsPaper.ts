@@ -25,6 +25,7 @@ import {
 } from '../words/index.ts';
 import { cautionsOf } from '../writing/index.ts';
 import { lotNotesOf, type LotNotes } from './lotNotes.ts';
+import { piecesOfCard } from './piecesOfCard.ts';
 import { atSeat, changedSteps, otherStepLines, packIdsOf } from './packsPaper.ts';
 import {
   left,
@@ -57,7 +58,7 @@ export function contentsPaper(source: PaperSource): Pick<Paper, 'title' | 'secti
     title: 'What is in it',
     sections: source.toPack.groups
       .filter(({ sample }) => sample === null)
-      .map((group) => contentsCard(group, source, lotNotes)),
+      .flatMap((group) => [contentsCard(group, source, lotNotes), ...piecesOfCard(group, source)]),
   };
 }
 
