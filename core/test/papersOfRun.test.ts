@@ -164,7 +164,7 @@ describe('the contents card, piece by piece', () => {
   const input = classOf({ seats: 2, sparePacks: 0 });
   test('every piece of the build once, with its wool, what it is rolled and felted to, and the step that begins it', () => {
     const cells = cellsOf(makePaper('contents', withKit(input)), 'Piece by piece');
-    expect(cells.map(([piece]) => piece)).toEqual(wired.parts.map(({ name, count }, at) => `${at + 1} ${name}${count === 1 ? '' : ` ×${String(count)}`}`)); // prettier-ignore
+    expect(cells.map(([piece]) => piece)).toEqual(wired.parts.map(({ name, count }, at) => `${at + 1} ${name}${typeof count === "number" && count > 1 ? ` ×${count}` : ""}`)); // prettier-ignore
     for (const [, wool = '', roll, felt] of cells) {
       expect(wool).toMatch(/ g\b/);
       expect([roll, felt].every((words) => words !== undefined && words !== '')).toBe(true);

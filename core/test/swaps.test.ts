@@ -4,6 +4,7 @@ import {
   checkPattern,
   estimatePattern,
   missingForPublishing,
+  needsOf,
   NO_CHOICES,
   resizePattern,
   resolveBuild,
@@ -106,6 +107,31 @@ describe('wool for a thing', () => {
     const use = taken(dog([swap({ kind: 'finding', id: 'eyes' }, dots())], { count, heads })).parts[0]?.uses.at(-1);
     expect(use?.role === 'dot' && use.count).toEqual(expected);
   }); // prettier-ignore
+});
+
+describe('what was done to the thing', () => {
+  const set = (act: 'glue' | 'sew', more: Partial<Pattern> = {}): Pattern => ({
+    ...dog([swap({ kind: 'finding', id: 'eyes' }, dots())]),
+    steps: [step('set', act, ['head'], { waiting: 30 }), step('spot', 'make', ['muzzle'])],
+    ...more,
+  });
+  test.each<[string, Pattern, string, number | null]>([
+    ['glued on it is felted, and nothing sets', set('glue'), 'felt', null],
+    ['sewn on it is felted', set('sew'), 'felt', 30],
+    [
+      'something else is glued there too',
+      set('glue', { findings: [eyes(2), { ...eyes(1), id: 'nose' }] }),
+      'glue',
+      30,
+    ],
+  ])('%s', (_name, own, act, waiting) => {
+    expect(taken(own).steps[0]).toMatchObject({ act: { kind: act }, waiting });
+  });
+  test('drops of glue are counted for what is set there, and none where nothing is', () => {
+    const drops = (own: Pattern) => needsOf(own).listed.find(({ key }) => key === 'glue-drops')?.count ?? 0;
+    expect([drops(set('glue')), drops(taken(set('glue')))]).toEqual([2, 0]);
+    expect(drops(set('glue', { findings: [] }))).toBe(1);
+  });
 });
 
 describe('a thing for wool', () => {

@@ -4,6 +4,7 @@ import {
   forgetStrays,
   isWool,
   repeatsOf,
+  stepOfFinding,
   takenKinds,
   type Count,
   type FindingUse,
@@ -27,7 +28,8 @@ export function withSwap(pattern: Pattern, swapId: string): Pattern {
     return pattern;
   }
   const taken = withTaken(pattern, swap);
-  return taken === pattern ? pattern : withSteps(taken, swap, stepOfSwap(swap, pattern));
+  if (taken === pattern) return pattern;
+  return withSteps(withFelting(taken, pattern, swap), swap, stepOfSwap(swap, pattern));
 }
 
 function isThere({ kind, id }: Swap['of'], { parts, joins, findings, cuts }: Pattern): boolean {
@@ -164,6 +166,27 @@ const times = (amount: WoolUse['amount'], factor: number): WoolUse['amount'] =>
 
 const withUses = (parts: Part[], change: (use: Use) => Use): Part[] =>
   parts.map((part) => ({ ...part, uses: part.uses.map(change) }));
+
+/** Where nothing is left to sew or glue on, what was sewn or glued is felted: its tools and cautions follow. */
+function withFelting(taken: Pattern, before: Pattern, { of, to }: Swap): Pattern {
+  const thing = to.kind === 'dots' ? before.findings.find(({ id }) => id === of.id) : undefined;
+  const at = thing ? stepOfFinding(before, thing) : null;
+  const step = at === null ? undefined : before.steps[at];
+  const isEmptied =
+    step !== undefined &&
+    step.joinIds.length === 0 &&
+    (step.act.kind === 'sew' || step.act.kind === 'glue') &&
+    !taken.findings.some((own) => stepOfFinding(taken, own) === at);
+  if (!isEmptied) return taken;
+  return {
+    ...taken,
+    steps: taken.steps.map((own) =>
+      own.id === step.id
+        ? { ...own, act: { kind: 'felt' }, waiting: own.act.kind === 'glue' ? null : own.waiting }
+        : own,
+    ),
+  };
+}
 
 function withSteps(pattern: Pattern, swap: Swap, timed: string | undefined): Pattern {
   const texts = new Map(swap.steps.map(({ stepId, text }) => [stepId, text]));

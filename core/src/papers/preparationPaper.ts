@@ -2,9 +2,8 @@ import { planBlendLot } from '../blend/index.ts';
 import { counted, cutSizeWords } from '../words/index.ts';
 import { takingsOfPlan } from '../portions/index.ts';
 import { minutesRange, workMinutes, type Minutes } from '../pattern/index.ts';
-import type { PackGroup } from '../run/index.ts';
 import { packNames } from './packNames.ts';
-import { left, right, row, section, wide, type Paper, type PaperRow, type PaperSource } from './paper.ts';
+import { left, right, row, section, wide, type Paper, type PaperSource } from './paper.ts';
 import { fibreTitle, swatchOf, weighed } from './shown.ts';
 
 /** Minutes a cut and a blend take beforehand. Ours, to be overruled by what you know. */
@@ -29,32 +28,30 @@ const WHO = left('Who');
 
 const longest = (minutes: Minutes | null): number => (minutes === null ? 0 : minutesRange(minutes).high);
 
+/** Alike cuts of one pattern in one line, whoever they are for. */
 function cuts({ toPack, wool }: PaperSource) {
-  const rows = toPack.groups.flatMap((group) =>
-    group.sample || group.recipe?.form === 'pattern-only' ? [] : cutRows(group),
-  );
-  function cutRows(group: PackGroup): PaperRow[] {
-    return group.makes.flatMap((make, at) =>
-      (toPack.estimates.get(group.key)?.makes[at]?.cuts ?? []).map(({ cutId, findingId, count, sizes }) => {
-        const pieces = count * make.copies * group.packs;
-        const name = make.build.cuts.find(({ id }) => id === cutId)?.name ?? '';
-        const finding = findingId === null ? undefined : wool.findings.get(findingId);
-        return row(
-          [
-            `${name}${finding ? `: ${finding.name}` : ''}`,
-            cutSizeWords(sizes),
-            String(pieces),
-            String(Math.ceil(pieces * MINUTES_A_CUT)),
-            '',
-          ],
-          { ticks: 1, note: make.pattern.title },
-        );
-      }),
-    );
+  const alike = new Map<string, { name: string; size: string; pieces: number; title: string }>();
+  for (const group of toPack.groups) {
+    if (group.sample || group.recipe?.form === 'pattern-only') continue;
+    for (const [at, make] of group.makes.entries()) {
+      for (const own of toPack.estimates.get(group.key)?.makes[at]?.cuts ?? []) {
+        const cut = make.build.cuts.find(({ id }) => id === own.cutId)?.name ?? '';
+        const finding = wool.findings.get(own.findingId ?? '');
+        const [name, size] = [`${cut}${finding ? `: ${finding.name}` : ''}`, cutSizeWords(own.sizes)];
+        const key = [make.revisionId, own.cutId, name, size].join('|');
+        const pieces = (alike.get(key)?.pieces ?? 0) + own.count * make.copies * group.packs;
+        alike.set(key, { name, size, pieces, title: make.pattern.title });
+      }
+    }
   }
   return section('Cut to length', {
     columns: [wide('What'), right('Size'), right('Pieces'), right('Minutes'), WHO],
-    rows,
+    rows: [...alike.values()].map(({ name, size, pieces, title }) =>
+      row([name, size, String(pieces), String(Math.ceil(pieces * MINUTES_A_CUT)), ''], {
+        ticks: 1,
+        note: title,
+      }),
+    ),
   });
 }
 

@@ -1,4 +1,4 @@
-import { choiceOfSeat, seatName, seatsOf, toolsOfRun, isElsewhere } from '../run/index.ts';
+import { choiceOfSeat, hasChoice, seatName, seatsOf, toolsOfRun, isElsewhere } from '../run/index.ts';
 import {
   choiceWords,
   FIBRE_FLAG_WORDS,
@@ -35,7 +35,9 @@ export function roomPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'
             const makes =
               choice.kind === 'chosen'
                 ? choiceWords(pattern, choice.choices) || 'as written'
-                : 'not chosen yet';
+                : hasChoice(pattern)
+                  ? 'not chosen yet'
+                  : 'as written';
             const mind = [
               sizedWords(seat.sizeFraction),
               seat.isLeftHanded ? 'left-handed' : '',

@@ -82,6 +82,7 @@ export {
   type Level,
 } from './pattern.ts';
 export { parseMinutes, showTypedMinutes, type ParsedMinutes } from './parseMinutes.ts';
+export { stepOfCut, stepOfFinding, stepOfInsert } from './stepOfThing.ts';
 export { openSwaps, takenKinds } from './taken.ts';
 export { Minutes, minutesRange, timesMinutes, type MinutesRange } from './minutes.ts';
 export {

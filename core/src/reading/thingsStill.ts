@@ -1,8 +1,14 @@
-import { countRange, type CountRange, type Pattern } from '../pattern/index.ts';
+import {
+  countRange,
+  stepOfCut,
+  stepOfFinding,
+  stepOfInsert,
+  type CountRange,
+  type Pattern,
+} from '../pattern/index.ts';
 import { unitOfFinding } from '../finding/index.ts';
 import type { StockUnit } from '../stock/index.ts';
 import type { CutPiece, PatternEstimate, Wool } from '../wool/index.ts';
-import { stepOfCut, stepOfFinding, stepOfInsert } from '../writing/index.ts';
 
 /** What of one finding should still be in the bag. */
 export interface ThingStill {

@@ -11,7 +11,6 @@ export {
   type Placing,
 } from './order.ts';
 export { joinedBy, workOnParts, type PartWork } from './partWork.ts';
-export { stepOfCut, stepOfFinding, stepOfInsert } from './stepOfThing.ts';
 export { sessionOfWool, stageOfWool, stepOfWool, woolUpTo, type WoolPlace } from './woolInSteps.ts';
 export {
   LEVEL_MEASURES,

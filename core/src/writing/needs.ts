@@ -3,6 +3,7 @@ import { type NeedleWanted, wantedKey } from '../needles/index.ts';
 import {
   countRange,
   needleOf,
+  stepOfFinding,
   type JoinMethod,
   type ListedTool,
   type Pattern,
@@ -125,9 +126,14 @@ function isGluing(step: Step, pattern: Pattern): boolean {
   return step.act.kind === 'glue' || joinsBy('glued', step, pattern);
 }
 
-/** A drop for each piece that is set on; as often as the step is repeated where that is said. */
-function piecesSetOn({ repeat, partIds }: Step, { parts }: Pattern): number {
+/** A drop for each finding that is set in the step, or for each piece; as often as it is repeated where that is said. */
+function piecesSetOn(step: Step, pattern: Pattern): number {
+  const { repeat, partIds } = step;
+  const { parts, findings, steps } = pattern;
   if (repeat && repeat.times !== null) return repeat.times;
+  const setHere = findings.filter((finding) => steps[stepOfFinding(pattern, finding) ?? -1] === step);
+  const things = setHere.reduce((sum, { count }) => sum + (countRange(count)?.high ?? 1), 0);
+  if (things > 0) return things;
   const counts = partIds.map((id) => countRange(parts.find((part) => part.id === id)?.count ?? 1)?.high ?? 1);
   return Math.max(1, ...counts);
 }

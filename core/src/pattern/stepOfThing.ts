@@ -1,4 +1,6 @@
-import type { Cut, FindingUse, Part, Pattern, Step } from '../pattern/index.ts';
+import type { Cut } from './cut.ts';
+import type { FindingUse, Part, Pattern } from './pattern.ts';
+import type { Step } from './step.ts';
 
 type Acts = Pick<Pattern, 'steps'>;
 
