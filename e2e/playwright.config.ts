@@ -1,4 +1,8 @@
 import { defineConfig } from '@playwright/test';
+import { existsSync } from 'node:fs';
+
+// Debian's headless build of Chromium does the same in three quarters of the time; where it cannot be had the whole one does.
+const HEADLESS = '/usr/bin/chromium-headless-shell';
 
 // Every test starts a studio of its own (support/studio.ts), so tests share nothing and may run side by side.
 export default defineConfig({
@@ -17,7 +21,7 @@ export default defineConfig({
     locale: 'en-GB',
     trace: 'off',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: existsSync(HEADLESS) ? HEADLESS : '/usr/bin/chromium',
       args: [
         '--no-sandbox',
         '--disable-quic',

@@ -19,6 +19,10 @@ const SOURCES = [
   'web/vite.config.ts',
 ];
 
+/** Runs a command in the project; whether it could be done. */
+export const tryRun = (command, args, env = {}) =>
+  spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } }).status === 0;
+
 /** Runs a command in the project; stops everything when it fails. */
 export function run(command, args, env = {}) {
   const result = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } });

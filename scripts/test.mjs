@@ -2,7 +2,7 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { build, install, ROOT, run, stop } from './prepare.mjs';
+import { build, install, ROOT, run, stop, tryRun } from './prepare.mjs';
 
 const OUT = join(ROOT, 'out');
 const ESM = '--experimental-vm-modules --disable-warning=ExperimentalWarning';
@@ -29,18 +29,23 @@ function runner(name, args, env, file, read) {
   counts.failed += failed === 0 && status !== 0 ? 1 : failed;
 }
 
+/** Debian's Chromium without a window; the whole one does as well where that is there already and nothing can be brought. */
 function bringChromium() {
-  if (existsSync('/usr/bin/chromium')) return;
-  if (process.getuid?.() !== 0) {
+  if (existsSync('/usr/bin/chromium-headless-shell')) return;
+  const isThere = existsSync('/usr/bin/chromium');
+  const isRoot = process.getuid?.() === 0;
+  if (!isRoot && isThere) return;
+  if (!isRoot) {
     stop(
-      'The browser tests need Debian’s Chromium. As root: apt-get install -y --no-install-recommends chromium',
+      'The browser tests need Debian’s Chromium. As root: apt-get install -y --no-install-recommends chromium-headless-shell fonts-liberation',
     );
   }
   console.log('Installing Debian’s Chromium…');
-  run('apt-get', ['update', '-qq']);
-  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium', 'fonts-liberation'], {
-    DEBIAN_FRONTEND: 'noninteractive',
-  });
+  const quiet = { DEBIAN_FRONTEND: 'noninteractive' };
+  const packages = ['chromium-headless-shell', 'fonts-liberation'];
+  const attempt = isThere ? tryRun : run;
+  attempt('apt-get', ['update', '-qq']);
+  attempt('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...packages], quiet);
 }
 
 install();

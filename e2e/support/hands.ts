@@ -42,9 +42,16 @@ const MOST_OPTIONS = 40;
 export function keyboard(page: Page): Hands {
   const reach = async (target: Locator) => {
     await expect(target).toBeVisible();
-    for (let i = 0; i < MOST_TABS; i++) {
-      if (await target.evaluate((element) => element === document.activeElement)) return;
-      await page.keyboard.press('Tab');
+    // As a person does: back with Shift where what is wanted lies behind; once round where it does not come.
+    const isBehind = await target.evaluate((element) => {
+      const active = document.activeElement ?? document.body;
+      return Boolean(active.compareDocumentPosition(element) & Node.DOCUMENT_POSITION_PRECEDING);
+    });
+    for (const key of isBehind ? ['Shift+Tab', 'Tab'] : ['Tab']) {
+      for (let i = 0; i < MOST_TABS; i++) {
+        if (await target.evaluate((element) => element === document.activeElement)) return;
+        await page.keyboard.press(key);
+      }
     }
     throw new Error(`Tab never came to ${String(target)}`);
   };

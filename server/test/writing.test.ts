@@ -328,7 +328,7 @@ describe('pattern files', () => {
       '/pattern-files',
       Buffer.from(JSON.stringify({ ...second, formatVersion: 9 })),
     ).expect(422);
-    expect(newer.body).toMatchObject({ code: 'file_newer', version: 9, newest: 6 });
+    expect(newer.body).toMatchObject({ code: 'file_newer', version: 9, newest: 7 });
   });
   test('Markdown goes out and comes in with its title, its stages and its steps', async () => {
     const own: Pattern = {

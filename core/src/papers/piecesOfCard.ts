@@ -11,7 +11,9 @@ export function piecesOfCard(group: PackGroup, source: PaperSource): PaperSectio
     if (!estimate || make.build.parts.length === 0) return [];
     return [
       section(group.makes.length > 1 ? `${make.pattern.title}, piece by piece` : 'Piece by piece', {
-        notes: ['Grams are for one piece. The pattern says the rest, step by step.'],
+        notes: [
+          `Grams are for one piece${make.copies > 1 ? ` of one make; it is in the box ${make.copies} times` : ''}. The pattern says the rest, step by step.`,
+        ],
         columns: [left('Piece'), wide('Wool'), left('Roll to or lay out'), left('Felt to'), left('Begins')],
         rows: piecesToMake(make.build, make.pattern, estimate, source.wool).map((piece) =>
           pieceRow(piece, make, source),

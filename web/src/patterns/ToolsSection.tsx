@@ -1,4 +1,4 @@
-import { type Need, needsOf, type Provision, PROVISIONS } from '@lanakit/core';
+import { type ListedTool, type Need, needsOf, type Provision, PROVISIONS } from '@lanakit/core';
 import { needName, PROVISION_WORDS } from '@lanakit/core/words';
 import { Button, Input, InputNumber, Select, Tooltip } from 'antd';
 import { nanoid } from 'nanoid';
@@ -97,15 +97,7 @@ function ToolLine({ need, isUnused }: { need: Need; isUnused: boolean }) {
       const own = it.tools.find((tool) => (isOwn ? `own-${tool.id}` === key : tool.needKey === key));
       if (own) Object.assign(own, change);
       else {
-        it.tools.push({
-          id: nanoid(10),
-          needKey: key,
-          name: needName(need),
-          per: need.per,
-          count: need.count,
-          isLeftOut: false,
-          ...change,
-        });
+        it.tools.push({ ...saidOf(need), ...change });
       }
     });
   return (
@@ -151,22 +143,21 @@ function ToolLine({ need, isUnused }: { need: Need; isUnused: boolean }) {
   );
 }
 
+/** The author’s word on a need, as it stands without any. */
+const saidOf = (need: Need): ListedTool => ({
+  id: nanoid(10),
+  needKey: need.key,
+  name: needName(need),
+  per: need.per,
+  count: need.count,
+  isLeftOut: false,
+});
+
 /** What words of a step suggest: nothing is listed before the author says so. */
 function OfferLine({ need }: { need: Need }) {
   const { edit } = useTable().draft;
   const say = (label: string, isLeftOut: boolean) =>
-    edit(
-      label,
-      (it) =>
-        void it.tools.push({
-          id: nanoid(10),
-          needKey: need.key,
-          name: needName(need),
-          per: need.per,
-          count: need.count,
-          isLeftOut,
-        }),
-    );
+    edit(label, (it) => void it.tools.push({ ...saidOf(need), isLeftOut }));
   return (
     <li>
       <span className="quiet">{needName(need)}? its words suggest it</span>

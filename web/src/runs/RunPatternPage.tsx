@@ -24,7 +24,7 @@ import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
 import { counted } from '../words/show.ts';
 import { runInputOf } from './useRunDraft.ts';
-import { type InForce, useRunPlan } from './useRunPlan.ts';
+import { designsOf, type InForce, useRunPlan } from './useRunPlan.ts';
 
 interface ToRead {
   readonly make: Make;
@@ -55,7 +55,7 @@ function OfRun({ run }: { run: OpenedRun }) {
   if (runPlan.kind !== 'plan')
     return <Loading error={runPlan.kind === 'loading' ? runPlan.error : undefined} />;
   const { input, revisions, wool } = runPlan;
-  const designs = new Map([...revisions].map(([id, { document }]) => [id, document]));
+  const designs = designsOf(revisions);
   const found = pack === null ? allOf(designs, input) : oneOf(designs, input, Number(pack), design);
   if (found.length === 0) return <NotFound />;
   const sheets = found.map((own, at) => ({

@@ -99,7 +99,8 @@ export function useRunPlan(runId: string, input: RunInput, frozen: Frozen | null
 
 type Revisions = ReadonlyMap<string, Revision>;
 
-const designsOf = (revisions: Revisions): Designs =>
+/** The patterns of revisions, by their id. */
+export const designsOf = (revisions: Revisions): Designs =>
   new Map([...revisions].map(([id, { document }]) => [id, document]));
 
 function inForceNow(
