@@ -73,7 +73,11 @@ export function promisedTo(store: Store, run: Run, today: string, wool: Wool): M
   return promisedBefore(run.id, withTakings, today);
 }
 
-export function runInForce(store: Store, run: Run, today: string): RunInForce {
+/** While nothing is written it is the same for whoever asks. */
+export const runInForce = (store: Store, run: Run, today: string): RunInForce =>
+  store.remember(`in force, ${run.id}, ${today}`, () => inForceNow(store, run, today));
+
+function inForceNow(store: Store, run: Run, today: string): RunInForce {
   const shelf = shelfOf(store);
   const promised = promisedTo(store, run, today, shelf);
   const promisedThings = thingsPromisedTo(store, run, today, shelf);

@@ -17,7 +17,10 @@ export interface RunDrawing extends ThingsDrawn, PackedFrom {
   readonly kit: () => NeedleKit | null;
 }
 
-export function drawingOf(store: Store, run: Run, wool: Wool): RunDrawing {
+export const drawingOf = (store: Store, run: Run, wool: Wool): RunDrawing =>
+  store.remember(`drawing of ${run.id}`, () => drawingNow(store, run, wool));
+
+function drawingNow(store: Store, run: Run, wool: Wool): RunDrawing {
   const { input, toPack } = packedFrom(store, run, wool);
   const { shelf } = store;
   const [needles, tools] = [shelf.needles(), shelf.tools()];

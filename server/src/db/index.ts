@@ -3,6 +3,7 @@ import { itemQueries } from './items.ts';
 import type { Db } from './openDatabase.ts';
 import { patternQueries } from './patterns.ts';
 import { pictureQueries } from './pictures.ts';
+import { remembered } from './remembered.ts';
 import { runQueries } from './runs.ts';
 import { shelfReader } from './shelf.ts';
 import { stockQueries } from './stock.ts';
@@ -28,6 +29,8 @@ export function createStore(db: Db) {
     techniques: techniqueQueries(db),
     runs: runQueries(db),
     trays: trayQueries(db),
+    /** The same again while nothing is written. */
+    remember: remembered(db),
     /** Runs all of it or nothing; within another, as a part of that. */
     together: <T>(work: () => T): T => db.transaction(work)(),
   };

@@ -22,14 +22,15 @@ import {
 import type { Store } from '../db/index.ts';
 
 /** The shelf as the engine looks wool up. */
-export function shelfOf({ shelf, stock }: Store): Wool {
-  const fibres = shelf.fibres();
-  return {
-    fibres: woolOnShelf(fibres, shelf.blends(fibres)),
-    findings: new Map(shelf.findings().map((finding) => [finding.id, finding])),
-    handMeasures: stock.handMeasures(),
-  };
-}
+export const shelfOf = ({ shelf, stock, remember }: Store): Wool =>
+  remember('shelf', () => {
+    const fibres = shelf.fibres();
+    return {
+      fibres: woolOnShelf(fibres, shelf.blends(fibres)),
+      findings: new Map(shelf.findings().map((finding) => [finding.id, finding])),
+      handMeasures: stock.handMeasures(),
+    };
+  });
 
 /** A run's leading revision; a run cannot exist without one (foreign key). */
 export function revisionOf(store: Store, run: Pick<Run, 'revisionId'>): Revision {
@@ -73,10 +74,11 @@ export function planRun(
   wool: Wool,
   promised: ReadonlyMap<string, number>,
 ): RunPortions {
-  const frozen = store.runs.frozen(run.id);
-  return frozen
-    ? restocked(thawPlan(frozen), stockIn(wool, promised))
-    : livePlan(store, run, wool, promised).plan;
+  const plan = store.remember(`plan of ${run.id}`, () => {
+    const frozen = store.runs.frozen(run.id);
+    return frozen ? thawPlan(frozen) : livePlan(store, run, wool, new Map()).plan;
+  });
+  return restocked(plan, stockIn(wool, promised));
 }
 
 /** What a run takes of each fibre, whatever is on hand. */
@@ -90,15 +92,16 @@ export interface PackedFrom {
   readonly toPack: ToPack;
 }
 
-export function packedFrom(store: Store, run: Run, wool: Wool): PackedFrom {
-  const frozen = store.runs.frozen(run.id);
-  return frozen
-    ? {
-        input: frozen.input,
-        toPack: toPackOf(designsOf(store, frozen.input), frozen.input, thawWool(frozen)),
-      }
-    : { input: run, toPack: toPackOf(designsOf(store, run), run, wool) };
-}
+export const packedFrom = (store: Store, run: Run, wool: Wool): PackedFrom =>
+  store.remember(`packed from, ${run.id}`, () => {
+    const frozen = store.runs.frozen(run.id);
+    return frozen
+      ? {
+          input: frozen.input,
+          toPack: toPackOf(designsOf(store, frozen.input), frozen.input, thawWool(frozen)),
+        }
+      : { input: run, toPack: toPackOf(designsOf(store, run), run, wool) };
+  });
 
 /** Runs ahead that still draw on the shelf, in the order in which they do. */
 export const drawingAhead = (store: Store, today: string): Run[] =>

@@ -158,15 +158,18 @@ function moveStock(store: Store, run: Run, { needleId, pile, amount }: Tap, at: 
 }
 
 /** The needles a class needs, from the shelf as it is. */
-export function kitOfRun(store: Store, run: Run): NeedleKit {
-  return kitOfClass(run, {
-    designs: new Map([[run.revisionId, revisionOf(store, run).document]]),
-    wool: shelfOf(store),
-    needles: store.shelf.needles(),
-    evidence: store.trays.evidence(),
-    tools: store.shelf.tools(),
-  }).kit;
-}
+export const kitOfRun = (store: Store, run: Run): NeedleKit =>
+  store.remember(
+    `kit of ${run.id}`,
+    () =>
+      kitOfClass(run, {
+        designs: new Map([[run.revisionId, revisionOf(store, run).document]]),
+        wool: shelfOf(store),
+        needles: store.shelf.needles(),
+        evidence: store.trays.evidence(),
+        tools: store.shelf.tools(),
+      }).kit,
+  );
 
 const exposureByNeedle = ({ lines }: NeedleKit): Map<string, number> => {
   const minutes = new Map<string, number>();
