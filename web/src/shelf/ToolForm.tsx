@@ -35,8 +35,10 @@ const STANDS_FOR_WORDS = {
 
 /** What it is in lists follows its name and sort, until somebody says otherwise. */
 function following(input: ToolInput, change: Partial<Pick<ToolInput, 'name' | 'sort'>>): Partial<ToolInput> {
-  const isProposed = input.standsFor === proposeStandsFor(input);
-  return isProposed ? { standsFor: proposeStandsFor({ ...input, ...change }) } : {};
+  if (input.standsFor !== proposeStandsFor(input)) return {};
+  const standsFor = proposeStandsFor({ ...input, ...change });
+  // Drops of glue are the one tool that no class gives back.
+  return { standsFor, isConsumed: standsFor === 'glue-drops' || input.isConsumed };
 }
 
 /** A holder, a surface or another tool: for whom one is needed, and how many there are. */
