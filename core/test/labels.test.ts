@@ -11,6 +11,7 @@ import {
   type PaperLabel,
   type PaperSource,
 } from '../src/papers/index.ts';
+import { keepBackWords } from '../src/words/index.ts';
 import { classOf, coastWool, sourceOf } from './support/coast.ts';
 
 const label = (texts: readonly string[], more: Partial<PaperLabel> = {}): PaperLabel => ({
@@ -124,4 +125,21 @@ describe('what a lot says stands on everything packed from it', () => {
     const figures = bagLabels(source).filter(({ bag, keepBack }) => bag === '' && keepBack === '').map(({ lines }) => lines.map(({ note }) => note).join(''));
     expect(figures).toEqual(['lot old: the old one', 'lot old: the old one', 'lot new: the new one', 'lot new: the new one']);
   });
+}); // prettier-ignore
+
+test.each<[string, Parameters<typeof keepBackWords>[0], string]>([
+  ['of joins', { holds: { kind: 'joins' }, isKeptBack: true }, 'Keep to the end'],
+  ['of a later session', { holds: { kind: 'session', number: 2, name: '' }, isKeptBack: true }, 'Keep for later'],
+  ['only if needed', { holds: { kind: 'if-needed' }, isKeptBack: true }, 'Open only if needed'],
+  ['opened at the start', { holds: { kind: 'figure' }, isKeptBack: false }, ''],
+])('when a bag is opened: %s', (_name, bag, words) => {
+  expect(keepBackWords(bag)).toBe(words);
+}); // prettier-ignore
+
+test('the pack list says of a later session’s bag what its label says', () => {
+  const source = sourceOf(classOf({ seats: 1, sparePacks: 0, bagging: 'session' }));
+  const notes = makePaper('packs', source).sections[0]?.rows.map(({ cells, note = '' }) => [cells[0], note] as const);
+  const later = notes?.filter(([bag]) => bag?.startsWith('session 2'));
+  expect(later?.length).toBeGreaterThan(0);
+  for (const [, note] of later ?? []) expect(note).toContain('keep for later');
 }); // prettier-ignore

@@ -1,7 +1,15 @@
 import type { Bag, FibrePortion } from '../portions/index.ts';
 import { checkRange, checkWhole, type Problem } from '../problems/index.ts';
 import type { Pack, PackGroup } from '../run/index.ts';
-import { bagWords, creditLine, ownerWords, packWords, showDay, sizedWords } from '../words/index.ts';
+import {
+  bagWords,
+  creditLine,
+  ownerWords,
+  packWords,
+  showDay,
+  sizedWords,
+  keepBackWords,
+} from '../words/index.ts';
 import type { PaperLabel, PaperSource } from './paper.ts';
 import { lotNotesOf } from './lotNotes.ts';
 import { clearName, creditsOfGroup, fibreName, portionGrams, swatchOf } from './shown.ts';
@@ -173,10 +181,4 @@ function partName(
 ): string {
   const make = makes[makeAt];
   return make ? ownerWords(owner, make.build) : '';
-}
-
-function keepBackWords({ holds, isKeptBack }: Bag): string {
-  if (holds.kind === 'if-needed') return 'Open only if needed';
-  if (holds.kind === 'joins') return 'Keep to the end';
-  return isKeptBack ? 'Keep for later' : '';
 }

@@ -20,6 +20,7 @@ import {
   packWords,
   counted,
   wantedName,
+  keepBackWords,
   mergedWords,
   pieceNames,
   piecesLine,
@@ -150,7 +151,8 @@ function woolRows(group: PackGroup, source: PaperSource, notesOf: NotesOfBag): P
       ),
     ];
     const notes = [parts.join(', ')];
-    if (bag?.isKeptBack && bag.holds.kind !== 'if-needed') notes.push('keep to the end');
+    // “Only if needed” is the name of its bag already.
+    if (bag && bag.holds.kind !== 'if-needed') notes.push(keepBackWords(bag).toLowerCase());
     const isFirstOfBag = own?.fibres.find(({ bag: key }) => key === portion.bag) === portion;
     if (isFirstOfBag && bag) notes.push(...mergedWords(bag, group, (id) => fibreName(source, id)));
     notes.push(...notesOf(portion.bag, portion.fibreId));

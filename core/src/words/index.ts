@@ -107,6 +107,7 @@ export { LEVEL_WORDS, STAGE_WORDS } from './patternWords.ts';
 export {
   BAGGING_WORDS,
   bagWords,
+  keepBackWords,
   mergedWords,
   BOX_FORM_WORDS,
   creditLine,

@@ -121,6 +121,13 @@ export function holdsWords(
   }
 }
 
+/** When a bag is opened that is not opened at the start; empty where it is. */
+export function keepBackWords({ holds, isKeptBack }: Pick<Bag, 'holds' | 'isKeptBack'>): string {
+  if (holds.kind === 'if-needed') return 'Open only if needed';
+  if (holds.kind === 'joins') return 'Keep to the end';
+  return isKeptBack ? 'Keep for later' : '';
+}
+
 /** What a pack’s label calls it. */
 export function packWords({ kind, number, name }: Pick<Pack, 'kind' | 'number' | 'name'>): string {
   switch (kind) {
