@@ -1,5 +1,5 @@
 import { swapEffect, takenKinds, type Swap, type Taken } from '@lanakit/core';
-import { CUT_WORDS } from '@lanakit/core/words';
+import { CUT_WORDS, fibreNamesOf } from '@lanakit/core/words';
 import { Button, Input } from 'antd';
 import { nanoid } from 'nanoid';
 import { useMemo } from 'react';
@@ -315,10 +315,11 @@ function SwapEffect({ swap }: { swap: Swap }) {
   const { document } = draft;
   const words = useMemo(() => {
     if (isOpen(swap.to)) return null;
+    const fibreName = fibreNamesOf(wool);
     const { fibres, findings, minutes, costMinor, unknown } = swapEffect(document, choices, swap.id, wool);
     return [
       ...fibres.map(({ fibreId, moreG }) =>
-        signed(moreG, (grams) => `${showGrams(grams)} ${wool.fibres.get(fibreId)?.name ?? 'of a fibre'}`),
+        signed(moreG, (grams) => `${showGrams(grams)} ${fibreName(fibreId)}`),
       ),
       ...findings.map(({ findingId, more, unit }) =>
         signed(more, (amount) => {
