@@ -19,7 +19,7 @@ import {
   type PaperSource,
 } from '../src/papers/index.ts';
 import { bird, classOf, coastDesigns, coastWool, duo, kitsOf, sourceOf, stillBird } from './support/coast.ts';
-import { mm } from './support/make.ts';
+import { mm, part, pattern, shapes, use } from './support/make.ts';
 import { holder, needle } from './support/needles.ts';
 
 /** The bird with legs of wire and needles said. */
@@ -174,4 +174,24 @@ describe('the contents card, piece by piece', () => {
   test('of a box of several designs each by its title', () => {
     expect(titlesOf('contents', withKit(kitsOf([duo()])))).toEqual(expect.arrayContaining(['Bird, piece by piece', 'Pear, piece by piece'])); // prettier-ignore
   });
+});
+
+describe('that nothing is short is said of what can be told', () => {
+  /** A class of two of a ball, whose second layer nobody may know the amount of. */
+  const wordsOf = (isKnown: boolean, own: Partial<Pattern> = {}): string | undefined => {
+    const added = use('added', 'more', 'ink', isKnown ? { amount: { form: 'grams', massG: 1, highG: null, isWeighed: false } } : {}); // prettier-ignore
+    const ball = part('ball', shapes.ball(40), { core: 'chalk' });
+    const figure = pattern([{ ...ball, uses: [...ball.uses, added] }], own);
+    const input = classOf({ seats: 2, sparePacks: 0, findingSpares: [] });
+    return makePaper('shortage', sourceOf(input, new Map([['bird-1', figure]]))).sections[0]?.notes[0];
+  };
+  const listed = [
+    { id: 't', needKey: null, name: 'loom', per: 'table' as const, count: 1, isLeftOut: false },
+  ];
+  test.each<[string, boolean, Partial<Pattern>, string]>([
+    ['everything', true, {}, 'The shelf has enough of everything this run takes.'],
+    ['a tool that the shelf does not keep', true, { tools: listed }, 'The shelf has enough of all it keeps. Not kept on it: loom.'],
+    ['an amount nobody knows', false, {}, 'The shelf has enough of all that is known; 1 amount unknown.'],
+    ['both', false, { tools: listed }, 'The shelf has enough of all that is known; 1 amount unknown. Not kept on it: loom.'],
+  ])('%s', (_name, isKnown, own, words) => expect(wordsOf(isKnown, own)).toBe(words)); // prettier-ignore
 });

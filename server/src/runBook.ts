@@ -120,6 +120,7 @@ export function factsOf(store: Store, run: Run, today: string): RunFacts {
     undecided: undecidedOf(store, run),
     short: shortOfPlan(plan).length + shortThings(store, inForce).length,
     uncounted: uncountedOfPlan(plan).length,
+    unknown: plan.unknownCount,
     unweighed: marks.length - weighedOf(marks, ticks).right,
     unpacked: packs.filter(({ id }) => ticks.get(packedMark(id))?.isDone !== true).length,
     needlesOut: tray.reduce((sum, { stillOut, missing }) => sum + stillOut + missing, 0),

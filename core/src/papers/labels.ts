@@ -4,6 +4,7 @@ import type { Pack, PackGroup } from '../run/index.ts';
 import {
   bagWords,
   creditLine,
+  fibreNamesOf,
   ownerWords,
   packWords,
   showDay,
@@ -12,7 +13,7 @@ import {
 } from '../words/index.ts';
 import type { PaperLabel, PaperSource } from './paper.ts';
 import { lotNotesOf } from './lotNotes.ts';
-import { clearName, creditsOfGroup, fibreName, portionGrams, swatchOf } from './shown.ts';
+import { creditsOfGroup, fibreName, portionGrams, swatchOf } from './shown.ts';
 
 export const PAGE_SIZES_MM = {
   a4: { widthMm: 210, heightMm: 297 },
@@ -167,7 +168,8 @@ function bagLines(bag: Bag, fibres: readonly FibrePortion[], group: PackGroup, s
     .map(({ fibreId, packG, exactG, unknownCount, lines: uses }) => ({
       fibreId,
       swatch: swatchOf(source.wool.fibres.get(fibreId)),
-      text: clearName(source, fibreId),
+      // What is no longer on the shelf has no name to be told apart by.
+      text: source.wool.fibres.has(fibreId) ? fibreNamesOf(source.wool)(fibreId) : fibreName(source, fibreId),
       grams: portionGrams({ packG, exactG, unknownCount }, source.input),
       parts: [...new Set(uses.map(({ owner, makeAt }) => partName(owner, makeAt, group)))],
     }));

@@ -1,7 +1,7 @@
 import { findingsOfRun, thingsShort, isElsewhere, toolsOfRun, whoIsHit } from '../run/index.ts';
 import { shortOfPlan, takingsOfPlan, uncountedOfPlan } from '../portions/index.ts';
 import { needleName } from '../needles/index.ts';
-import { joinWords, needName, tooLargeWords, wantedName, piecesLine } from '../words/index.ts';
+import { counted, joinWords, needName, tooLargeWords, wantedName, piecesLine } from '../words/index.ts';
 import { packNames } from './packNames.ts';
 import { left, right, row, section, wide, type Paper, type PaperSource } from './paper.ts';
 import { amountOf, fibreTitle, swatchOf, weighed } from './shown.ts';
@@ -82,12 +82,20 @@ const findingsShort = ({ toPack, wool, input, promised }: PaperSource) =>
       }),
   });
 
-/** What a class wants that the shelf does not keep is nobody’s to count; it is named. */
-function nothingShort({ toPack, input, tools, promised }: PaperSource): string {
+/** Enough of what can be told: tools that the shelf does not keep are named, and amounts that nobody knows are counted. */
+function nothingShort({ toPack, input, tools, promised, plan }: PaperSource): string {
   const elsewhere = toolsOfRun(toPack, input, tools, promised).filter(isElsewhere);
-  return elsewhere.length === 0
-    ? 'The shelf has enough of everything this run takes.'
-    : `The shelf has enough of all it keeps. Not kept on it: ${joinWords(elsewhere.map(needName))}.`;
+  if (plan.unknownCount === 0 && elsewhere.length === 0) {
+    return 'The shelf has enough of everything this run takes.';
+  }
+  return [
+    plan.unknownCount === 0
+      ? 'The shelf has enough of all it keeps.'
+      : `The shelf has enough of all that is known; ${counted(plan.unknownCount, 'amount')} unknown.`,
+    elsewhere.length === 0 ? '' : `Not kept on it: ${joinWords(elsewhere.map(needName))}.`,
+  ]
+    .filter((words) => words !== '')
+    .join(' ');
 }
 
 const toolsShort = ({ toPack, input, tools, promised }: PaperSource) =>

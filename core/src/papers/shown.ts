@@ -25,17 +25,6 @@ export const swatchOf = (fibre: Fibre | undefined): Swatch | null =>
 export const fibreName = ({ wool }: Pick<PaperSource, 'wool'>, fibreId: string): string =>
   wool.fibres.get(fibreId)?.name ?? 'a fibre no longer on the shelf';
 
-/** Its name, with how it is prepared where another fibre of the run is called the same. */
-export function clearName(source: Pick<PaperSource, 'wool' | 'plan'>, fibreId: string): string {
-  const { wool, plan } = source;
-  const name = fibreName(source, fibreId);
-  const isShared = plan.fibres.some(
-    (own) => own.fibreId !== fibreId && fibreName(source, own.fibreId) === name,
-  );
-  const fibre = wool.fibres.get(fibreId);
-  return isShared && fibre ? `${name} ${PREPARATION_WORDS[fibre.preparation]}` : name;
-}
-
 export function fibreTitle({ wool }: Pick<PaperSource, 'wool'>, fibreId: string): string {
   const fibre = wool.fibres.get(fibreId);
   return fibre ? `${fibre.name}, ${PREPARATION_WORDS[fibre.preparation]}` : 'a fibre no longer on the shelf';

@@ -6,6 +6,7 @@ export const RUN_WANTS = [
   'choices',
   'stock',
   'counts',
+  'amounts',
   'weighing',
   'packing',
   'needles',
@@ -21,6 +22,8 @@ export interface RunFacts {
   readonly short: number;
   /** Fibres that were never counted. */
   readonly uncounted: number;
+  /** Amounts that nobody knows. */
+  readonly unknown: number;
   readonly unweighed: number;
   readonly unpacked: number;
   /** Needles still out, or missing. */
@@ -35,6 +38,7 @@ const WANTED_FOR: Readonly<Record<RunState, readonly (readonly [RunWants, keyof 
     ['choices', 'undecided'],
     ['stock', 'short'],
     ['counts', 'uncounted'],
+    ['amounts', 'unknown'],
   ],
   weighed: [
     ['difference', 'different'],

@@ -39,6 +39,8 @@ export function wantsWords(wants: RunWants, count: number): string {
       return `${counted(count, 'seat has', 'seats have')} not chosen yet.`;
     case 'stock':
       return `${counted(count, 'thing is', 'things are')} short. Buy them, or count again.`;
+    case 'amounts':
+      return `${counted(count, 'amount')} ${count === 1 ? 'is' : 'are'} unknown: what is bought for is at least so much.`;
     case 'counts':
       return `${counted(count, 'fibre was', 'fibres were')} never counted. Weigh what is there.`;
     case 'weighing':

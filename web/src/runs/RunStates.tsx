@@ -150,7 +150,12 @@ function Stock({
   if (away.length > 0 && short.length + uncounted.length + things === 0)
     return <span className="amber">{wool.fibres.get(away[0] ?? '')?.name} was put away since</span>;
   if (short.length + uncounted.length + things === 0)
-    return <Enough elsewhere={toolsOfRun(toPack, input, tools, promised).filter(isElsewhere)} />;
+    return (
+      <Enough
+        unknown={plan.unknownCount}
+        elsewhere={toolsOfRun(toPack, input, tools, promised).filter(isElsewhere)}
+      />
+    );
   return (
     <>
       {first && (
@@ -170,12 +175,18 @@ function Stock({
 }
 
 /** Nothing is short; tools that the shelf does not keep are nobody’s to count, and are named. */
-function Enough({ elsewhere }: { elsewhere: readonly RoomTool[] }) {
-  if (elsewhere.length === 0) return <span className="leaf">enough of everything</span>;
+function Enough({ elsewhere, unknown }: { elsewhere: readonly RoomTool[]; unknown: number }) {
+  if (elsewhere.length + unknown === 0) return <span className="leaf">enough of everything</span>;
   return (
     <>
-      <span className="leaf">enough of all the shelf keeps</span>
-      <span className="quiet small">not on it: {joinWords(elsewhere.map(needName))}</span>
+      {unknown > 0 ? (
+        <span className="amber">enough of what is known, {counted(unknown, 'amount')} unknown</span>
+      ) : (
+        <span className="leaf">enough of all the shelf keeps</span>
+      )}
+      {elsewhere.length > 0 && (
+        <span className="quiet small">not on it: {joinWords(elsewhere.map(needName))}</span>
+      )}
     </>
   );
 }
