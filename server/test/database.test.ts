@@ -9,8 +9,11 @@ import { ITEM_SPECS } from '../src/routes/itemSpecs.ts';
 import { loadDemo } from '../src/demo/loadDemo.ts';
 import {
   BLANK_STEP,
+  BLANK_TOOL,
+  blankPart,
   blankPattern,
   blankSeat,
+  blankUse,
   byGauge,
   checkFibre,
   checkPattern,
@@ -199,6 +202,39 @@ describe('migrations', () => {
     const expected = [['learned', 'Ilse', 'after Ilse'], ['unknown', '', 'after Ilse'], ['own', '', '']];
     expect(rightsIn(createStore(opened.db).patterns.find('p')?.document)).toEqual(expected);
     expect(rightsIn(createStore(opened.db).patterns.findRevision('r')?.document)).toEqual(expected);
+    expect(() => opened.db.exec(`UPDATE revision SET number = 9`)).toThrow(/cannot be changed/);
+    opened.db.close();
+  }); // prettier-ignore
+  test('what is taken in a swap, and what a tool is, are told as they are opened; a revision cannot be changed after', () => {
+    const dir = freshDir();
+    const old = new Database(join(dir, 'lanakit.sqlite'));
+    old.pragma('foreign_keys = ON');
+    migrate(old, MIGRATIONS.slice(0, 10));
+    const swap = (id: string, of: object, toItemId: string | null) => ({ id, of, toItemId, amountFactor: 1, moreMinutes: 0, steps: [], look: id });
+    const dots = blankUse('spots', 'dot', 'f');
+    const sixth = JSON.stringify({
+      ...blankPattern('Ball'),
+      formatVersion: 6,
+      parts: [{ ...blankPart('p1', 'Ball'), uses: [dots] }],
+      swaps: [swap('a', { kind: 'use', id: 'spots' }, 'g'), swap('b', { kind: 'finding', id: 'eyes' }, 'bead'), swap('c', { kind: 'join', id: 'j' }, null)],
+    });
+    old.prepare(`INSERT INTO pattern (id, document, created_at, updated_at) VALUES ('p', ?, '2026-01-01', '2026-01-01')`).run(sixth);
+    old.prepare(`INSERT INTO revision (id, pattern_id, number, document, published_at) VALUES ('r', 'p', 1, ?, '2026-01-01')`).run(sixth);
+    const tool = old.prepare(`INSERT INTO item (id, kind, name, properties, created_at, updated_at) VALUES (?, 'tool', ?, ?, '2026-01-01', '2026-01-01')`);
+    const { standsFor: _none, name: _name, archived: _archived, ...properties } = BLANK_TOOL;
+    for (const [id, name, sort] of [['pad', 'Grey pad', 'surface'], ['snips', 'Scissors, small', 'tool'], ['loom', 'Loom', 'tool']] as const) {
+      tool.run(id, name, JSON.stringify({ ...properties, sort }));
+    }
+    old.close();
+    const opened = openDatabase(dir);
+    if (!opened.ok) throw new Error(opened.refusal.code);
+    const store = createStore(opened.db);
+    const expected = [{ kind: 'fibre', fibreId: 'g' }, { kind: 'finding', findingId: 'bead' }, { kind: 'fibre', fibreId: null }];
+    for (const document of [store.patterns.find('p')?.document, store.patterns.findRevision('r')?.document]) {
+      expect(document?.formatVersion).toBe(7);
+      expect(document?.swaps.map(({ to }) => to)).toEqual(expected);
+    }
+    expect(Object.fromEntries(store.shelf.tools().map(({ id, standsFor }) => [id, standsFor]))).toEqual({ pad: 'surface', snips: 'scissors', loom: null });
     expect(() => opened.db.exec(`UPDATE revision SET number = 9`)).toThrow(/cannot be changed/);
     opened.db.close();
   }); // prettier-ignore
