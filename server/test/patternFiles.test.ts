@@ -4,7 +4,6 @@ import {
   blankPart,
   blankPattern,
   BLANK_STEP,
-  blankTechniqueStep,
   blankUse,
   byGauge,
   type Fibre,
@@ -15,13 +14,12 @@ import {
   SCHOOL_DEFAULTS,
   type Step,
   type StoredPattern,
-  type TechniqueInput,
 } from '@lanakit/core';
 import { strToU8, unzipSync, zipSync } from 'fflate';
 import fc from 'fast-check';
-import sharp from 'sharp';
 import request from 'supertest';
-import { sanitizeDrawing } from '../src/pictures.ts';
+
+import { bytesOf as bytesFrom, photo, told, upload as uploadTo } from './support/files.ts';
 import { addFibre, addPattern, ballPattern, openStudio, type Studio } from './support/studio.ts';
 
 let studio: Studio;
@@ -30,131 +28,8 @@ beforeEach(() => {
 });
 afterEach(() => studio.close());
 
-const upload = (path: string, bytes: Buffer) =>
-  request(studio.app).post(`/api${path}`).set('Content-Type', 'application/octet-stream').send(bytes);
-const bytesOf = (path: string) =>
-  request(studio.app)
-    .get(`/api${path}`)
-    .buffer(true)
-    .parse((response, done) => {
-      const chunks: Buffer[] = [];
-      response.on('data', (chunk: Buffer) => chunks.push(chunk));
-      response.on('end', () => done(null, Buffer.concat(chunks)));
-    });
-/** Whatever these answers may say; a test asks only for what its own does. */
-interface Told {
-  readonly id: string;
-  readonly mime: string;
-  readonly code: string;
-  readonly version: number;
-  readonly steps: readonly { readonly text: string }[];
-  readonly items: readonly unknown[];
-  readonly errors: readonly unknown[];
-  readonly unfinished: readonly unknown[];
-}
-const told = ({ body }: { readonly body: unknown }): Told => body as Told;
-
-const photo = (width = 40, height = 20) =>
-  sharp({ create: { width, height, channels: 3, background: '#a9b04a' } });
-
-describe('pictures', () => {
-  test('are turned upright and lose where they were taken', async () => {
-    const taken = await photo(60, 30)
-      .withExif({ IFD0: { Artist: 'somebody' }, IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '51/1 30/1 0/1' } })
-      .withMetadata({ orientation: 6 })
-      .jpeg()
-      .toBuffer();
-    expect((await sharp(taken).metadata()).exif).toBeDefined();
-    const body = told(await upload('/pictures', taken).expect(201));
-    expect(body).toMatchObject({ mime: 'image/jpeg', width: 30, height: 60 });
-    const kept = await bytesOf(`/pictures/${body.id}`).expect(200).expect('Content-Type', 'image/jpeg');
-    const metadata = await sharp(kept.body as Buffer).metadata();
-    expect([metadata.exif, metadata.orientation, metadata.width]).toEqual([undefined, undefined, 30]);
-  });
-  test('are kept in two sizes, once however often they come', async () => {
-    const bytes = await photo(2000, 1000).png().toBuffer();
-    const body = told(await upload('/pictures', bytes).expect(201));
-    expect(told(await upload('/pictures', bytes).expect(201)).id).toBe(body.id);
-    const widths = await Promise.all(
-      ['', '?size=small'].map(async (query) => {
-        const kept = await bytesOf(`/pictures/${body.id}${query}`);
-        return (await sharp(kept.body as Buffer).metadata()).width;
-      }),
-    );
-    expect(widths).toEqual([1600, 480]);
-  });
-  test('are read by what is in them, not by their name', async () => {
-    for (const format of ['jpeg', 'png', 'webp'] as const) {
-      const body = told(
-        await upload(
-          '/pictures',
-          await photo(20 + format.length, 20)
-            .toFormat(format)
-            .toBuffer(),
-        ).expect(201),
-      );
-      expect(body.mime).toBe(`image/${format}`);
-    }
-  });
-  test.each([
-    ['a text', Buffer.from('this is not a picture'), 415, 'picture_not_read'],
-    ['nothing', Buffer.alloc(0), 415, 'picture_not_read'],
-    ['a page that says it is one', Buffer.from('<html><svg></svg></html>'), 415, 'picture_not_read'],
-    ['a drawing that is only a script', Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>'), 422, 'drawing_unsafe'],
-  ])('%s is refused', async (_name, bytes, status, code) => {
-    expect(told(await upload('/pictures', bytes).expect(status)).code).toBe(code);
-    expect(studio.db.prepare('SELECT count(*) AS n FROM picture').get()).toEqual({ n: 0 });
-  }); // prettier-ignore
-  test('one cut short, and one too large to open, are refused', async () => {
-    const whole = await photo(400, 400).jpeg().toBuffer();
-    await upload('/pictures', whole.subarray(0, 200)).expect(415);
-    const huge = await sharp({ create: { width: 7000, height: 6000, channels: 3, background: '#000' }, limitInputPixels: false }).png({ compressionLevel: 1 }).toBuffer();
-    expect(told(await upload('/pictures', huge).expect(413)).code).toBe('picture_too_large');
-  }); // prettier-ignore
-  test('drawings keep their lines and lose whatever runs, links or fetches', () => {
-    const hostile = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9" onload="alert(1)">
-      <script>alert(2)</script><style>@import url(http://x)</style>
-      <a href="javascript:alert(3)"><path d="M0 0h9" onclick="alert(4)" style="fill:url(http://x)"/></a>
-      <foreignObject><body><img src="x" onerror="alert(5)"/></body></foreignObject>
-      <image href="http://x/y.png"/><use href="http://x#y"/><rect fill="url(http://x)" width="4" height="4"/>
-      <circle r="2" fill="url(#own)" stroke="red"/><animate attributeName="href" to="javascript:1"/></svg>`;
-    const clean = sanitizeDrawing(hostile);
-    expect(clean).toContain('<circle');
-    expect(clean).toContain('fill="url(#own)"');
-    expect(clean).toContain('viewBox="0 0 9 9"');
-    expect(clean).not.toMatch(/script|alert|onload|onclick|href|http:\/\/x|style|foreign|image|animate/i);
-  });
-  test('no drawing gets anything that runs past the door', () => {
-    const piece = fc.constantFrom('<svg>', '</svg>', '<g ', 'on', 'load=', '"alert(1)"', '<script>', '</script>', '<path d="M0 0"/>', "javascript:", 'href=', '<![CDATA[', ']]>', '<!--', '-->', '&lt;script&gt;', '<svg/onload=alert(1)>', ' '); // prettier-ignore
-    fc.assert(
-      fc.property(fc.array(piece, { maxLength: 14 }), (pieces) => {
-        const clean = sanitizeDrawing(pieces.join(''));
-        expect(clean).not.toMatch(/<script|<[^>]*\son\w+\s*=|<[^>]*href/i);
-      }),
-    );
-  });
-  test('are shown as pictures and nothing else', async () => {
-    const svg = '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><path d="M0 0h9"/></svg>';
-    const body = told(await upload('/pictures', Buffer.from(svg)).expect(201));
-    await request(studio.app)
-      .get(`/api/pictures/${body.id}`)
-      .expect('Content-Security-Policy', /default-src 'none'.*sandbox/)
-      .expect('X-Content-Type-Options', 'nosniff');
-    await request(studio.app).get(`/api/pictures/${body.id}?size=huge`).expect(400);
-    await request(studio.app).get('/api/pictures/nobody').expect(404);
-  });
-  test('that nothing uses any more are swept, and those in use stay', async () => {
-    const kept = told(await upload('/pictures', await photo(11).png().toBuffer())).id;
-    await upload('/pictures', await photo(12).png().toBuffer());
-    await addPattern(studio, {
-      ...ballPattern(null),
-      pictures: [{ id: kept, name: '', alt: '', rights: OWN_RIGHTS }],
-    });
-    expect(studio.deps.store.pictures.sweep('2020-01-01')).toBe(0);
-    expect(studio.deps.store.pictures.sweep('2099-01-01')).toBe(1);
-    await request(studio.app).get(`/api/pictures/${kept}`).expect(200);
-  });
-});
+const upload = (path: string, bytes: Buffer) => uploadTo(studio, path, bytes);
+const bytesOf = (path: string) => bytesFrom(studio, path);
 
 interface Read {
   readonly file: PatternFile;
@@ -170,7 +45,6 @@ const takeIn = async ({ file, mapping }: Read): Promise<StoredPattern> => {
 };
 const fileOf = async (id: string, as: string) =>
   (await bytesOf(`/patterns/${id}/file?as=${as}`).expect(200)).body as Buffer;
-
 describe('pattern files', () => {
   test('a ZIP brings everything back, its pictures too', async () => {
     const fibre = await addFibre(studio);
@@ -432,93 +306,5 @@ describe('pattern files', () => {
         `/api/patterns/${status === 404 ? 'gone' : (await addPattern(studio, ballPattern(null))).id}/file?${query}`,
       )
       .expect(status);
-  });
-});
-
-describe('techniques', () => {
-  const input: TechniqueInput = {
-    name: 'Limb',
-    about: '',
-    parameters: [],
-    steps: [{ ...blankTechniqueStep(), text: 'Roll' }],
-    rights: OWN_RIGHTS,
-  };
-  test('every change is a version, and the old ones stay', async () => {
-    const body = told(await request(studio.app).post('/api/techniques').send(input).expect(201));
-    const path = `/api/techniques/${body.id}`;
-    const next = { ...input, steps: [{ ...blankTechniqueStep(), text: 'Roll tight' }] };
-    expect(
-      told(await request(studio.app).put(path).set('If-Match', '"1"').send(next).expect(200)).version,
-    ).toBe(2);
-    await request(studio.app).put(path).set('If-Match', '"1"').send(next).expect(409);
-    expect(told(await request(studio.app).get(`${path}/versions/1`).expect(200)).steps[0]?.text).toBe('Roll');
-    await request(studio.app).get(`${path}/versions/3`).expect(404);
-    expect(() => studio.db.prepare(`UPDATE technique_version SET document = '{}'`).run()).toThrow(
-      /cannot be changed/,
-    );
-  });
-  test('tells who uses it and in which version; put away, it is offered no more', async () => {
-    const body = told(await request(studio.app).post('/api/techniques').send(input).expect(201));
-    const use = {
-      id: 'u',
-      techniqueId: body.id,
-      name: 'Limb',
-      version: 1,
-      partIds: [],
-      values: [],
-      rights: OWN_RIGHTS,
-    };
-    const pattern = await addPattern(studio, { ...ballPattern(null), techniques: [use] });
-    const uses = told(await request(studio.app).get(`/api/techniques/${body.id}/uses`).expect(200)).items;
-    expect(uses).toEqual([{ patternId: pattern.id, title: 'Ball', useId: 'u', version: 1 }]);
-    await request(studio.app).delete(`/api/techniques/${body.id}`).expect(204);
-    expect(told(await request(studio.app).get('/api/techniques')).items).toEqual([]);
-    await request(studio.app).get(`/api/techniques/${body.id}/versions/1`).expect(200);
-  });
-  test('one that asks for what is not filled in is refused at its step', async () => {
-    const body = told(
-      await request(studio.app)
-        .post('/api/techniques')
-        .send({ ...input, steps: [{ ...blankTechniqueStep(), text: '{x}' }] })
-        .expect(422),
-    );
-    expect(body.errors[0]).toMatchObject({ code: 'parameter_not_found', pointer: '/steps/0/text' });
-  });
-});
-
-describe('patterns as a whole', () => {
-  test('put away they are in no list but their own, and come back', async () => {
-    const { id } = await addPattern(studio, ballPattern(null));
-    const titles = async (query: string) =>
-      told(await request(studio.app).get(`/api/patterns${query}`)).items.length;
-    await request(studio.app).put(`/api/patterns/${id}/archived`).send({ archived: true }).expect(200);
-    expect([await titles(''), await titles('?archived=true')]).toEqual([0, 1]);
-    expect(told(await request(studio.app).get('/api/bench')).unfinished).toEqual([]);
-    const body = told(
-      await request(studio.app).put(`/api/patterns/${id}/archived`).send({ archived: false }).expect(200),
-    );
-    expect(body).toMatchObject({ archivedAt: null });
-    expect([await titles(''), await titles('?archived=true')]).toEqual([1, 0]);
-  });
-  test('a revision keeps what it was published for', async () => {
-    const fibre = await addFibre(studio);
-    const { id } = await addPattern(studio, ballPattern(fibre.id));
-    await request(studio.app)
-      .post(`/api/patterns/${id}/revisions`)
-      .set('If-Match', '"1"')
-      .send({ note: 'rounder' })
-      .expect(201);
-    const { items } = told(await request(studio.app).get(`/api/patterns/${id}/revisions`).expect(200));
-    expect(items).toMatchObject([{ number: 1, note: 'rounder' }]);
-    expect(items[0]).not.toHaveProperty('document');
-  });
-  test('a fibre that only a colourway or a swap names is in use', async () => {
-    const [coat, other] = [await addFibre(studio), await addFibre(studio, { name: 'Other' })];
-    await addPattern(studio, {
-      ...ballPattern(coat.id),
-      slots: [{ id: 's', name: '', places: [{ kind: 'use', id: 'p1-core' }], rule: null }],
-      colourways: [{ id: 'c', name: '', fills: [{ slotId: 's', fibreId: other.id }] }],
-    });
-    await request(studio.app).delete(`/api/fibres/${other.id}`).set('If-Match', '"1"').expect(409);
   });
 });
