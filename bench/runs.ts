@@ -69,6 +69,8 @@ export async function benchRuns(): Promise<Row[]> {
     needles: [],
     tools: [],
     promised: NO_PROMISES,
+    shelf: wool.fibres,
+    isPacked: false,
     recipes: new Map(),
   };
   const oneBox = { ...toPack, groups: toPack.groups.slice(0, 1).map((group) => ({ ...group, seats: [1] })) };

@@ -35,6 +35,7 @@ const tools = [holder(3)];
 const withKit = (input: RunInput, wool: Wool = coastWool): PaperSource => ({
   ...sourceOf(input, designs),
   wool,
+  shelf: wool.fibres,
   needles,
   kit: input.kind === 'class' ? kitOfClass(input, { designs, wool, needles, evidence: [], tools }).kit : null,
 });
@@ -175,6 +176,21 @@ describe('the contents card, piece by piece', () => {
     expect(titlesOf('contents', withKit(kitsOf([duo()])))).toEqual(expect.arrayContaining(['Bird, piece by piece', 'Pear, piece by piece'])); // prettier-ignore
   });
 });
+
+describe('a run that was bought, or packed', () => {
+  const dusk = classOf({ seats: 2, sparePacks: 0, roster: [1, 2].map((seat) => ({ ...blankSeat(seat), choices: { values: {}, colourwayId: 'dusk', swapIds: [] } })) });
+  test('names what its blends are made of by the shelf of today, which its own wool need not hold', () => {
+    const source = withKit(dusk);
+    const frozen = new Map([...source.wool.fibres].filter(([id]) => id !== 'slate' && id !== 'amber'));
+    const cells = cellsOf(makePaper('preparation', { ...source, wool: { ...source.wool, fibres: frozen } }), 'Blend');
+    expect(cells.map(([name]) => name?.replace(/,.*/, ''))).toEqual(['plum', 'of slate', 'of amber', 'of chalk']);
+  });
+  test('has nothing short once what it takes has left the shelf', () => {
+    const short = withKit(classOf({ seats: 400 }));
+    expect(titlesOf('shortage', short)).not.toEqual(['Packed']);
+    expect(titlesOf('shortage', { ...short, isPacked: true })).toEqual(['Packed']);
+  });
+}); // prettier-ignore
 
 describe('that nothing is short is said of what can be told', () => {
   /** A class of two of a ball, whose second layer nobody may know the amount of. */

@@ -3,6 +3,8 @@ import {
   differenceOf,
   inDrawingOrder,
   freezeRun,
+  isOffShelf,
+  NO_PROMISES,
   packedMark,
   packsOf,
   promisedBefore,
@@ -54,6 +56,8 @@ export interface RunInForce {
 
 /** Findings, needles and tools that runs before this one leave it without. */
 export function thingsPromisedTo(store: Store, run: Run, today: string, wool: Wool): ThingPromises {
+  // It has what it takes.
+  if (isOffShelf(run.state)) return NO_PROMISES;
   const ahead = inDrawingOrder([run, ...drawingAhead(store, today).filter(({ id }) => id !== run.id)]);
   const before = ahead.slice(
     0,

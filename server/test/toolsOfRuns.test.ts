@@ -46,6 +46,9 @@ test('what a class uses up is promised once, leaves the shelf when it is packed,
   expect(await things(second.id)).toEqual([{ itemId: flags.id, amount: 4, pieces: [] }]);
   for (const state of ['bought', 'weighed', 'packed']) await move(first.id, state);
   expect(await onHand(flags.id)).toBe(2);
+  // It has what it takes: nothing of others is promised before it any more.
+  await move(second.id, 'bought');
+  expect(await things(first.id)).toEqual([]);
   await move(first.id, 'weighed');
   expect(await onHand(flags.id)).toBe(6);
 });

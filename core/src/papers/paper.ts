@@ -4,7 +4,7 @@ import type { Needle } from '../needles/index.ts';
 import type { RunPortions } from '../portions/index.ts';
 import type { Pack, RunInput, ThingPromises, ToPack } from '../run/index.ts';
 import type { Tool } from '../tools/index.ts';
-import type { Wool } from '../wool/index.ts';
+import type { FibreLookup, Wool } from '../wool/index.ts';
 
 /** Everything of a run that is printed. */
 export const PAPER_NAMES = [
@@ -98,6 +98,10 @@ export interface PaperSource {
   readonly tools: readonly Tool[];
   /** What runs before take of findings and needles. */
   readonly promised: ThingPromises;
+  /** Fibres of the shelf as they are today: what blends are made of, and what is there of them. */
+  readonly shelf: FibreLookup;
+  /** It is packed: what it takes has left the shelf. */
+  readonly isPacked: boolean;
   /** Those among its fibres that are blended in the studio: of which fibres, in shares that add up to 1. */
   readonly recipes: ReadonlyMap<string, ReadonlyMap<string, number>>;
 }

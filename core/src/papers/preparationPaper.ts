@@ -56,14 +56,14 @@ function cuts({ toPack, wool }: PaperSource) {
 }
 
 function blends(source: PaperSource) {
-  const { plan, recipes, wool, input } = source;
+  const { plan, recipes, shelf, wool, input } = source;
   return section('Blend', {
     columns: [wide('Blend'), right('Grams'), right('On hand'), right('Minutes'), WHO],
     rows: [...takingsOfPlan(plan)]
       .filter(([fibreId]) => recipes.has(fibreId))
       .flatMap(([fibreId, massG]) => {
         const fibre = wool.fibres.get(fibreId);
-        const onHandG = fibre?.onHandG ?? 0;
+        const onHandG = (shelf.get(fibreId) ?? fibre)?.onHandG ?? 0;
         const toMakeG = massG - onHandG;
         return [
           row(
@@ -84,15 +84,18 @@ function blends(source: PaperSource) {
 
 /** Grams of each fibre for what is still to be blended, in a lot that keeps its recipe. */
 function componentRows(source: PaperSource, fractions: ReadonlyMap<string, number>, toMakeG: number) {
-  const { wool, input } = source;
+  const { shelf, input } = source;
   const lot = planBlendLot(fractions, toMakeG, 0, input.scaleStepG);
   return lot.components.map(({ fibreId, weighedG }) => {
-    const fibre = wool.fibres.get(fibreId);
+    const fibre = shelf.get(fibreId);
     const onHand = fibre?.onHandG == null ? 'not counted' : weighed(fibre.onHandG, input);
-    return row([`of ${fibreTitle(source, fibreId)}`, weighed(weighedG, input), onHand, '', ''], {
-      ticks: 1,
-      swatch: swatchOf(fibre),
-    });
+    return row(
+      [`of ${fibreTitle({ wool: { fibres: shelf } }, fibreId)}`, weighed(weighedG, input), onHand, '', ''],
+      {
+        ticks: 1,
+        swatch: swatchOf(fibre),
+      },
+    );
   });
 }
 

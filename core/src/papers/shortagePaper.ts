@@ -8,6 +8,10 @@ import { amountOf, fibreTitle, swatchOf, weighed } from './shown.ts';
 
 /** What is wanting, and whose packs go without it. */
 export function shortagePaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {
+  if (source.isPacked) {
+    const notes = ['What it takes has left the shelf with it.'];
+    return { title: 'What is short', sections: [section('Packed', { notes })] };
+  }
   const sections = [
     woolShort(source),
     uncounted(source),

@@ -25,7 +25,10 @@ export const swatchOf = (fibre: Fibre | undefined): Swatch | null =>
 export const fibreName = ({ wool }: Pick<PaperSource, 'wool'>, fibreId: string): string =>
   wool.fibres.get(fibreId)?.name ?? 'a fibre no longer on the shelf';
 
-export function fibreTitle({ wool }: Pick<PaperSource, 'wool'>, fibreId: string): string {
+export function fibreTitle(
+  { wool }: { readonly wool: Pick<PaperSource['wool'], 'fibres'> },
+  fibreId: string,
+): string {
   const fibre = wool.fibres.get(fibreId);
   return fibre ? `${fibre.name}, ${PREPARATION_WORDS[fibre.preparation]}` : 'a fibre no longer on the shelf';
 }

@@ -169,6 +169,8 @@ export const sourceOf = (input: RunInput, designs = coastDesigns): PaperSource =
     needles: [],
     tools: [],
     promised: NO_PROMISES,
+    shelf: coastWool.fibres,
+    isPacked: false,
     recipes: new Map([['plum', new Map([['slate', 0.8], ['amber', 0.1], ['chalk', 0.1]])]]),
   };
 }; // prettier-ignore

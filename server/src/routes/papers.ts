@@ -14,7 +14,8 @@ import { contentProblem, HttpProblem } from '../http/problems.ts';
 import type { Route, RouteInput } from '../http/route.ts';
 import { runInForce } from '../runBook.ts';
 import { todayOf, type RouteDeps } from './deps.ts';
-import { kitAgainst, promiseOf, recipesOf, revisionsOfRun } from '@lanakit/core';
+import { isOffShelf, kitAgainst, promiseOf, recipesOf, revisionsOfRun } from '@lanakit/core';
+import { shelfOf } from './takings.ts';
 import { kitOfRun } from './trays.ts';
 
 /** Query fields of a sheet of labels, each a number. */
@@ -137,6 +138,8 @@ export function paperSource(store: Store, runId: string, today: string): PaperSo
     needles: store.shelf.needles(),
     tools: store.shelf.tools(),
     promised,
+    shelf: shelfOf(store).fibres,
+    isPacked: isOffShelf(run.state),
     recipes: recipesOf(store.shelf.blends(fibres)),
   };
 }

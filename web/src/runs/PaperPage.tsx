@@ -10,12 +10,12 @@ import {
   swatchSvg,
   type Swatch,
 } from '@lanakit/core/papers';
-import { type OpenedRun, recipesOf } from '@lanakit/core';
+import { isOffShelf, type OpenedRun, recipesOf } from '@lanakit/core';
 import { Button, Segmented } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
-import { useBlends, useFindings, useNeedles, useTools, useRun } from '../api/resources.ts';
+import { useBlends, useFindings, useNeedles, useTools, useRun, useWool } from '../api/resources.ts';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
 import { LabelFields, useLabelSheet } from './LabelFields.tsx';
@@ -48,7 +48,7 @@ type Page = 'a4' | 'letter';
 function Laid({ run, name, runPlan }: { run: OpenedRun; name: PaperName; runPlan: Planned }) {
   const [page, setPage] = useState<Page>('a4');
   const labels = useLabelSheet(page);
-  const { paper, error } = usePaper(run.id, name, runPlan);
+  const { paper, error } = usePaper(run, name, runPlan);
   if (!paper) return <Loading error={error} />;
   const base = `/api/runs/${run.id}/papers/${name}`;
   const query = name === 'labels' ? labels.query : `page=${page}`;
@@ -94,7 +94,7 @@ const NONE: readonly never[] = [];
 
 /** The same paper as the server sets, from what is on the screen. */
 function usePaper(
-  runId: string,
+  run: OpenedRun,
   name: PaperName,
   runPlan: Planned,
 ): { readonly paper: Paper | null; readonly error: Error | undefined } {
@@ -103,9 +103,10 @@ function usePaper(
   const findings = shelfFindings.data;
   const needles = shelfNeedles.data;
   const tools = useTools().data?.items ?? NONE;
-  const { own } = useRunKit(runId, runPlan.input);
+  const { wool: shelf, isReady } = useWool();
+  const { own } = useRunKit(run.id, runPlan.input);
   const paper = useMemo(() => {
-    if (!blends || !findings || !needles) return null;
+    if (!blends || !findings || !needles || !isReady) return null;
     const { input, toPack, plan, packs, wool, revisions, promised } = runPlan;
     return makePaper(name, {
       input,
@@ -116,11 +117,13 @@ function usePaper(
       revisionNumbers: new Map([...revisions].map(([id, { number }]) => [id, number])),
       needles: needles.items,
       promised,
+      shelf: shelf.fibres,
+      isPacked: isOffShelf(run.state),
       tools,
       kit: input.kind === 'class' ? (own?.kit ?? null) : null,
       recipes: recipesOf(blends.items),
     });
-  }, [name, runPlan, blends, findings, needles, tools, own]);
+  }, [name, runPlan, blends, findings, needles, tools, own, shelf, isReady, run.state]);
   return { paper, error: shelfBlends.error ?? shelfFindings.error ?? shelfNeedles.error };
 }
 
