@@ -6,6 +6,7 @@ import {
   byGauge,
   type Cut,
   kitOfClass,
+  restocked,
   type Pattern,
   type RunInput,
   type Wool,
@@ -71,15 +72,25 @@ describe('what is prepared beforehand', () => {
   });
   test('a blend is made only where there is too little of it', () => {
     const dusk = classOf({ seats: 2, sparePacks: 0, roster: [1, 2].map((seat) => ({ ...blankSeat(seat), choices: { values: {}, colourwayId: 'dusk', swapIds: [] } })) });
-    const minutes = (onHandG: number) => {
-      const plum = coastWool.fibres.get('plum');
-      if (!plum) throw new Error('plum is on the shelf');
-      const wool = { ...coastWool, fibres: new Map([...coastWool.fibres, ['plum', { ...plum, onHandG }] as const]) };
-      return cellsOf(makePaper('preparation', withKit(dusk, wool)), 'Blend').map((cells) => cells[3]);
+    const cells = (onHandG: number | null, promisedG = 0) => {
+      const source = withKit(dusk);
+      const plan = restocked(source.plan, (id) => ({ onHandG: id === 'plum' ? onHandG : 300, promisedG: id === 'plum' ? promisedG : 0 }));
+      return cellsOf(makePaper('preparation', { ...source, plan }), 'Blend');
     };
+    const minutes = (...stock: Parameters<typeof cells>) => cells(...stock).map((own) => own[3]);
     // And of each of its fibres what a lot of it takes.
-    expect(minutes(0)).toEqual([String(MINUTES_A_BLEND), '', '', '']);
+    const all = [String(MINUTES_A_BLEND), '', '', ''];
+    expect(minutes(0)).toEqual(all);
     expect(minutes(500)).toEqual(['–']);
+    expect(minutes(null)).toEqual(all);
+    // What runs before take of it is not there to be packed.
+    expect(minutes(500, 500)).toEqual(all);
+    const wantedG = Number.parseFloat(cells(500)[0]?.[1] ?? '');
+    const madeG = (own: readonly (readonly string[])[]) => own.slice(1).reduce((sum, row) => sum + Number.parseFloat(row[1] ?? ''), 0);
+    // Half of it, in a lot that keeps its recipe: never less, and not all of it.
+    const half = madeG(cells(500, 500 - wantedG / 2));
+    expect(half).toBeGreaterThanOrEqual(wantedG / 2 - 0.01);
+    expect(half).toBeLessThan(madeG(cells(0)));
   });
   test('boxes of nothing but paper need nothing cut; nothing at all says so', () => {
     const paperOnly = kitsOf([duo({ form: 'pattern-only' })]);

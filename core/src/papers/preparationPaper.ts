@@ -1,6 +1,6 @@
 import { planBlendLot } from '../blend/index.ts';
 import { counted, cutSizeWords } from '../words/index.ts';
-import { takingsOfPlan } from '../portions/index.ts';
+import { shortOfPlan, takingsOfPlan, uncountedOfPlan } from '../portions/index.ts';
 import { minutesRange, workMinutes, type Minutes } from '../pattern/index.ts';
 import { packNames } from './packNames.ts';
 import { left, right, row, section, wide, type Paper, type PaperSource } from './paper.ts';
@@ -55,26 +55,29 @@ function cuts({ toPack, wool }: PaperSource) {
   });
 }
 
+/** What is still to be blended is what is wanting of it once runs before have taken theirs. */
 function blends(source: PaperSource) {
-  const { plan, recipes, shelf, wool, input } = source;
+  const { plan, recipes, wool, input } = source;
+  const short = new Map(shortOfPlan(plan).map(({ fibreId, shortG }) => [fibreId, shortG]));
+  const uncounted = new Set(uncountedOfPlan(plan));
   return section('Blend', {
-    columns: [wide('Blend'), right('Grams'), right('On hand'), right('Minutes'), WHO],
+    columns: [wide('Blend'), right('Grams'), right('Free'), right('Minutes'), WHO],
     rows: [...takingsOfPlan(plan)]
       .filter(([fibreId]) => recipes.has(fibreId))
       .flatMap(([fibreId, massG]) => {
-        const fibre = wool.fibres.get(fibreId);
-        const onHandG = (shelf.get(fibreId) ?? fibre)?.onHandG ?? 0;
-        const toMakeG = massG - onHandG;
+        const toMakeG = uncounted.has(fibreId) ? massG : (short.get(fibreId) ?? 0);
+        const stock = plan.fibres.find((own) => own.fibreId === fibreId)?.stock;
+        const freeG = stock?.onHandG == null ? null : Math.max(0, stock.onHandG - stock.promisedG);
         return [
           row(
             [
               fibreTitle(source, fibreId),
               weighed(massG, input),
-              weighed(onHandG, input),
-              onHandG >= massG ? '–' : String(MINUTES_A_BLEND),
+              freeG === null ? 'not counted' : weighed(freeG, input),
+              toMakeG > 0 ? String(MINUTES_A_BLEND) : '–',
               '',
             ],
-            { ticks: onHandG >= massG ? 0 : 1, swatch: swatchOf(fibre) },
+            { ticks: toMakeG > 0 ? 1 : 0, swatch: swatchOf(wool.fibres.get(fibreId)) },
           ),
           ...(toMakeG > 0 ? componentRows(source, recipes.get(fibreId) ?? new Map(), toMakeG) : []),
         ];
