@@ -44,8 +44,10 @@ function bringChromium() {
   const quiet = { DEBIAN_FRONTEND: 'noninteractive' };
   const packages = ['chromium-headless-shell', 'fonts-liberation'];
   const attempt = isThere ? tryRun : run;
-  attempt('apt-get', ['update', '-qq']);
-  attempt('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...packages], quiet);
+  // Where nothing can be reached that is known soon.
+  const soon = ['-o', 'Acquire::http::Timeout=20', '-o', 'Acquire::Retries=1'];
+  attempt('apt-get', ['update', '-qq', ...soon]);
+  attempt('apt-get', ['install', '-y', '-qq', ...soon, '--no-install-recommends', ...packages], quiet);
 }
 
 install();
