@@ -243,3 +243,18 @@ describe('what should still be in the bag', () => {
     expect(stillWords(still, [], { fibreName: (id) => id, findingName: (id) => id })).toBe('about 2.0 g core (only if needed) and some slate, how much is not known');
   });
 }); // prettier-ignore
+
+test('what was cut off elsewhere takes no wool of its own, and is not told as nought', () => {
+  const amount = { form: 'trimmings' as const, ofUseId: 'hair-core' };
+  const figure = pattern([
+    part('hair', shapes.fringe(60, 14), { core: 'core' }),
+    part('cloud', shapes.ball(30), {
+      uses: [use('core', 'c', 'core'), use('added', 'tips', 'core', { amount })],
+    }),
+  ]);
+  const pieces = piecesToMake(figure, figure, estimatePattern(figure, wool), wool);
+  const lines = pieces.flatMap((piece) => pieceLines(piece, figure, wool));
+  const grams = lines.flatMap((line) => (line.kind === 'wool' ? [line.grams] : []));
+  expect(grams).toContain('none of its own');
+  expect(grams.join(' ')).not.toContain('0.00');
+});

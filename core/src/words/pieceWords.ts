@@ -144,6 +144,8 @@ function measureWords({ estimate, use, hands }: PieceLayer, build: Pattern, wool
 function gramsWords(estimate: PieceLayer['estimate'], pieceG: PieceLayer['pieceG']): string {
   if (estimate.kind === 'unknown' || pieceG === null)
     return `amount unknown${estimate.kind === 'unknown' ? `: ${unknownWords(estimate.reason)}` : ''}`;
+  // What was cut off elsewhere is there already.
+  if (pieceG.likelyG === 0) return 'none of its own';
   if (estimate.range) return showGramRange(estimate.range.lowG, estimate.range.highG);
   if (estimate.source === 'weighed') return showGrams(pieceG.likelyG);
   const [low, high] = [showGramNumber(pieceG.lowG), showGramNumber(pieceG.highG)];
