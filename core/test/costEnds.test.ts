@@ -9,8 +9,7 @@ import {
   type Pattern,
   type RunInput,
 } from '../src/index.ts';
-import { classOf, sourceOf } from './support/coast.ts';
-import { coastWool } from './support/coast.ts';
+import { classOf, coastWool, sourceOf } from './support/coast.ts';
 import { part, pattern, shapes, use } from './support/make.ts';
 
 /** Two paws of chalk, each stated; 5.00 a hundred grams. */
@@ -29,6 +28,14 @@ describe('what one make costs', () => {
     ['15 g, two or three', paws(15, null, { low: 2, high: 3 }), { lowMinor: 150, highMinor: 225 }],
     ['a range too small to cost', paws(1, 1.01), null],
   ])('%s', (_name, own, expected) => expect(endsOf(own)).toEqual(expected));
+  test('a fibre of which something is unknown is in neither end, as it is not in the cost', () => {
+    const own = paws(15, 20);
+    const [paw] = own.parts;
+    if (!paw) throw new Error('a paw');
+    const open = { ...own, parts: [{ ...paw, uses: [...paw.uses, use('added', 'more', 'chalk')] }] };
+    const { costEnds, costMinor } = estimatePattern(open, coastWool);
+    expect([costEnds, costMinor]).toEqual([null, { known: 0, unknownCount: 1 }]);
+  });
   test('three makes are three times both ends', () => {
     expect(forMakes(estimatePattern(paws(15, 20), coastWool), 3).costEnds).toEqual({ lowMinor: 450, highMinor: 600 });
   }); // prettier-ignore

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import {
+  blankCut,
   checkPattern,
   estimatePattern,
   missingForPublishing,
@@ -142,7 +143,7 @@ describe('a thing for wool', () => {
   ])('%s', (_name, amountFactor, expected) => {
     const build = taken(dog([swap({ kind: 'use', id: 'spots' }, { kind: 'finding', findingId: 'bead' }, { amountFactor })]));
     expect(build.parts[1]?.uses.map(({ id }) => id)).not.toContain('spots');
-    expect(build.findings.at(-1)).toEqual({ id: 'spots', findingId: 'bead', partId: 'muzzle', count: expected });
+    expect(build.findings.at(-1)).toEqual({ id: 'spots-thing', findingId: 'bead', partId: 'muzzle', count: expected });
     expect(minutesOf(build)).toEqual([5, 9]);
   }); // prettier-ignore
 });
@@ -158,6 +159,15 @@ describe('what a swap cannot do changes nothing', () => {
   ])('%s', (_name, of, to) => {
     const own = { ...figure, swaps: [swap(of, to)] };
     expect(taken(own)).toEqual(resolveBuild(own, NO_CHOICES));
+  });
+  test('what has the same id in another list stays as it is', () => {
+    const named = {
+      ...figure,
+      cuts: [{ ...blankCut('eyes', 'length'), findingId: 'wire' }],
+      swaps: [swap({ kind: 'finding', id: 'eyes' }, { kind: 'finding', findingId: 'bead' })],
+    };
+    expect(taken(named).cuts).toEqual(named.cuts);
+    expect(taken(named).findings[0]?.findingId).toBe('bead');
   });
   test('what an option leaves out is not swapped, nor its minutes and words', () => {
     const own: Pattern = {

@@ -54,14 +54,20 @@ function withTaken(pattern: Pattern, swap: Swap): Pattern {
   }
 }
 
+/** Ids are unlike within their own list only. */
+const isOf = (of: Swap['of'], kind: Swap['of']['kind'], { id }: { readonly id: string }): boolean =>
+  of.kind === kind && of.id === id;
+
 function withFibre(pattern: Pattern, { of, amountFactor }: Swap, fibreId: string): Pattern {
   return {
     ...pattern,
     parts: withUses(pattern.parts, (use) =>
-      use.id === of.id && isWool(use) ? { ...use, fibreId, amount: times(use.amount, amountFactor) } : use,
+      isOf(of, 'use', use) && isWool(use)
+        ? { ...use, fibreId, amount: times(use.amount, amountFactor) }
+        : use,
     ),
     joins: pattern.joins.map((join) =>
-      join.id === of.id && join.cover ? { ...join, cover: { ...join.cover, fibreId } } : join,
+      isOf(of, 'join', join) && join.cover ? { ...join, cover: { ...join.cover, fibreId } } : join,
     ),
   };
 }
@@ -70,13 +76,13 @@ function withFinding(pattern: Pattern, { of, amountFactor }: Swap, findingId: st
   return {
     ...pattern,
     parts: withUses(pattern.parts, (use) =>
-      use.id === of.id && use.role === 'insert' ? { ...use, findingId } : use,
+      isOf(of, 'use', use) && use.role === 'insert' ? { ...use, findingId } : use,
     ),
     cuts: pattern.cuts.map((cut) =>
-      cut.id === of.id ? { ...cut, findingId, count: wholes(cut.count, amountFactor) } : cut,
+      isOf(of, 'cut', cut) ? { ...cut, findingId, count: wholes(cut.count, amountFactor) } : cut,
     ),
     findings: pattern.findings.map((finding) =>
-      finding.id === of.id
+      isOf(of, 'finding', finding)
         ? { ...finding, findingId, count: mapCount(finding.count, (count) => wholes(count, amountFactor)) }
         : finding,
     ),
@@ -89,7 +95,7 @@ function withThingForWool(pattern: Pattern, use: WoolUse, factor: number, findin
   if (!part) return pattern;
   const onOne: Count = 'count' in use ? use.count : 1;
   const thing: FindingUse = {
-    id: use.id,
+    id: `${use.id.slice(0, 33)}-thing`,
     findingId,
     partId: part.id,
     count: countOf(onOne, part.count, (own, pieces) => wholes(own * pieces, factor)),

@@ -1,5 +1,6 @@
 import { byFineness, finenessOf, type Needle, type NeedleWanted } from '../needles/index.ts';
 import { workMinutes, type Pattern } from '../pattern/index.ts';
+import { wantingOf } from '../stock/index.ts';
 import type { Provision, Tool } from '../tools/index.ts';
 import type { SumWithUnknown } from '../wool/index.ts';
 import {
@@ -129,9 +130,7 @@ export function needleKit(makers: readonly KitMakers[], setting: KitSetting): Ne
 /** A kit held against what is there once others have taken theirs. @param promisedOf pieces, by id of a needle or tool */
 export function kitAgainst(kit: NeedleKit, promisedOf: (itemId: string) => number): NeedleKit {
   const wanting = (total: number, onHand: number | null, itemId: string | undefined) =>
-    onHand === null
-      ? null
-      : Math.max(0, total - Math.max(0, onHand - (itemId === undefined ? 0 : promisedOf(itemId))));
+    wantingOf(total, onHand, itemId === undefined ? 0 : promisedOf(itemId));
   const lines = kit.lines.map((line) => ({
     ...line,
     toBuy: wanting(line.total, line.onHand, line.isNearest ? undefined : line.needle?.id),
@@ -238,7 +237,7 @@ function bareLine(key: string, rungs: readonly Rung[], room: Room): BareLine {
 
 const withSpares = (line: BareLine, spares: number): KitLine => {
   const total = line.inUse + spares;
-  return { ...line, spares, total, toBuy: line.onHand === null ? null : Math.max(0, total - line.onHand) };
+  return { ...line, spares, total, toBuy: wantingOf(total, line.onHand) };
 };
 
 /** How many authors’ hands everybody’s are. */
@@ -273,7 +272,7 @@ function holdersOf(rooms: readonly Room[], tools: readonly Tool[], shared: Share
     const total =
       per === 'person' ? atOnce.reduce((sum, own) => sum + own.count * own.people, 0) : count * shared[per];
     const onHand = tool ? tool.onHand : 0;
-    return { needles, tool, per, count, total, short: onHand === null ? null : Math.max(0, total - onHand) };
+    return { needles, tool, per, count, total, short: wantingOf(total, onHand) };
   });
 }
 

@@ -14,7 +14,7 @@ type Line = PaperLabel['lines'][number];
 
 /** Points of what stands on every label: title, the bag’s own line, parts, foot. */
 const AROUND_PT = 41;
-export const LABEL_LINE_PT = 10.4;
+const LABEL_LINE_PT = 10.4;
 const NOTE_LINE_PT = 8.2;
 /** Millimetres a letter takes, in the letters of a line and of a note, and what stands before a line. */
 const LETTER_MM = 1.4;

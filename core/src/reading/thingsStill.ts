@@ -27,7 +27,7 @@ interface Taken {
   readonly piece?: CutPiece;
 }
 
-const NONE: CountRange = { low: 0, likely: 0, high: 0 };
+const exactly = (amount: number): CountRange => ({ low: amount, likely: amount, high: amount });
 const times = ({ low, likely, high }: CountRange, by: number): CountRange => ({
   low: low * by,
   likely: likely * by,
@@ -74,7 +74,7 @@ export function thingsStill(
     add(taken.findingId, taken.amount && times(taken.amount, copies), pieces);
   }
   for (const [findingId, spare] of spares) {
-    if (spare > 0) add(findingId, { low: spare, likely: spare, high: spare }, []);
+    if (spare > 0) add(findingId, exactly(spare), []);
   }
   return [...still.values()];
 }
@@ -101,8 +101,7 @@ function takenBy(build: Pattern, cuts: PatternEstimate['cuts']): Taken[] {
   const cutOff = cuts.flatMap(({ cutId, findingId, name, cut, sizes, count, stockAmount }): Taken[] => {
     const own = build.cuts.find(({ id }) => id === cutId);
     if (!own) return [];
-    const amount =
-      stockAmount === null ? null : { ...NONE, low: stockAmount, likely: stockAmount, high: stockAmount };
+    const amount = stockAmount === null ? null : exactly(stockAmount);
     const step = stepOfCut(build, own);
     return [{ findingId, step, amount, ...(cut && { piece: { cutId, name, cut, sizes, count } }) }];
   });

@@ -7,6 +7,7 @@ import {
   type Needle,
   type NeedleWanted,
 } from '../needles/index.ts';
+import { wantingOf } from '../stock/index.ts';
 import type { PackGroup } from './packGroups.ts';
 import { promiseOf, type ThingPromises } from './thingStock.ts';
 
@@ -89,8 +90,7 @@ export function needlesOfBoxes(
     }
   }
   return [...totals.values()].map((own) => {
-    const onHand = own.needle?.onHand ?? null;
-    const free = onHand === null ? null : onHand - promiseOf(promised, own.needle?.id ?? '').amount;
-    return { ...own, short: free === null ? null : Math.max(0, own.total - Math.max(0, free)) };
+    const before = promiseOf(promised, own.needle?.id ?? '').amount;
+    return { ...own, short: wantingOf(own.total, own.needle?.onHand ?? null, before) };
   });
 }

@@ -17,7 +17,7 @@ export { choiceOfSeat, hasChoice, undecidedSeats, type SeatChoice } from './choi
 export { packGroups, type Designs, type Make, type PackGroup, type Roster } from './packGroups.ts';
 export { needsOfGroup, personalNeeds, type GroupNeed } from './needsOfGroup.ts';
 export { isElsewhere, tablesOf, toolsOfRun, type RoomTerms, type RoomTool } from './toolsOfRun.ts';
-export { FOR_ALL, lotsOfPacks, type LotsOfBag } from './lotsOfPacks.ts';
+export { lotsOfPacks, type LotsOfBag } from './lotsOfPacks.ts';
 export { toPackOf, type PackEstimate, type PackRun, type ToPack } from './toPack.ts';
 export { stageSamples, type StageSample } from './stageSamples.ts';
 export {

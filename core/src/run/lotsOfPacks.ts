@@ -5,9 +5,6 @@ import { allMarks, type FibreWeighing } from './weighOut.ts';
 /** Which lots the wool of a fibre in one bag of a pack comes from: one, but where weighings of one bag lie at a change. */
 export type LotsOfBag = (packId: string, bag: string, fibreId: string) => readonly Lot[];
 
-/** A pack that stands for what lies out for all. */
-export const FOR_ALL = '';
-
 /** From which lot each thing in each pack is, as the wool is weighed: lot by lot, and no weighing out of two. */
 export function lotsOfPacks(all: readonly FibreWeighing[], fibres: FibreLookup): LotsOfBag {
   const lots = new Map<string, Lot[]>();
@@ -18,8 +15,8 @@ export function lotsOfPacks(all: readonly FibreWeighing[], fibres: FibreLookup):
     for (const { mark, packs, bag, fibreId } of allMarks([weighing])) {
       lot = named.get(changeAt.get(mark) ?? '') ?? lot;
       if (!lot) continue;
-      for (const packId of packs.length === 0 ? [FOR_ALL] : packs.map(({ id }) => id)) {
-        const key = keyOf(packId, bag, fibreId);
+      for (const { id } of packs) {
+        const key = keyOf(id, bag, fibreId);
         const before = lots.get(key) ?? [];
         if (!before.includes(lot)) lots.set(key, [...before, lot]);
       }

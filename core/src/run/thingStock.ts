@@ -1,4 +1,5 @@
 import { fewestLengths, fewestSheets } from '../cutting/index.ts';
+import { wantingOf } from '../stock/index.ts';
 import { putUpAmount, type Finding } from '../finding/index.ts';
 import type { CutPiece } from '../wool/index.ts';
 
@@ -56,7 +57,7 @@ export function stockOfFinding(
   if (!finding || onHand === null) return { ...base, short: null, putUps: null };
   const isCut = wanted.pieces.length > 0;
   if (isCut) return { ...base, ...cutShort(finding, onHand, wanted.pieces, before.pieces) };
-  const short = Math.max(0, wanted.total - Math.max(0, onHand - before.amount));
+  const short = wantingOf(wanted.total, onHand, before.amount) ?? 0;
   return { ...base, short, putUps: Math.max(0, Math.ceil(short / putUpAmount(finding.measure) - 1e-9)) };
 }
 

@@ -1,3 +1,4 @@
+import { wantingOf } from '../stock/index.ts';
 import { isSameToolName, type Provision, type Tool, type ToolKey } from '../tools/index.ts';
 import type { Need } from '../writing/index.ts';
 import { needsOfGroup } from './needsOfGroup.ts';
@@ -74,12 +75,13 @@ function stockOfTool(
   const before = tools.reduce((sum, { id }) => sum + promiseOf(promised, id).amount, 0);
   const isCounted = tools.length > 0 && tools.every(({ onHand }) => onHand !== null);
   const countedUp = tools.reduce((sum, { onHand }) => sum + (onHand ?? 0), 0);
-  const isEnough = total <= countedUp - before;
+  const wanting = wantingOf(total, countedUp, before);
   return {
     tools,
     onHand: isCounted ? countedUp : null,
     promised: before,
-    short: isCounted ? Math.max(0, total - Math.max(0, countedUp - before)) : isEnough ? 0 : null,
+    // What is counted may do already.
+    short: isCounted || wanting === 0 ? wanting : null,
   };
 }
 

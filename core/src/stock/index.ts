@@ -1,3 +1,4 @@
+export { wantingOf } from './wanting.ts';
 export { drawerOf, type Drawer } from './drawer.ts';
 export {
   AMOUNT_BOUNDS,
