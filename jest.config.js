@@ -17,6 +17,7 @@ const common = {
     ],
   },
   modulePathIgnorePatterns: ['<rootDir>/dist', '<rootDir>/out'],
+  setupFiles: ['<rootDir>/scripts/propertySeed.mjs'],
 };
 
 export default {

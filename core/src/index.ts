@@ -1,3 +1,4 @@
+export * from './base/index.ts';
 export * from './blend/index.ts';
 export * from './build/index.ts';
 export * from './cuts/index.ts';

@@ -1,3 +1,4 @@
+import { wholeDown, wholeUp } from '../base/index.ts';
 /** What goes into one lot of a blend. */
 export interface BlendLotPlan {
   /** What was asked for and what is held back, together, unrounded. */
@@ -38,7 +39,7 @@ export function planBlendLot(
   // Each weighing is less than a step off, so that fifty steps for each fibre always keep the recipe.
   const most = Math.ceil(fractions.size / RECIPE_WITHIN) + 1;
   let lot = lotOf(fractions, wantedG, scaleStepG);
-  const first = Math.floor(wantedG / scaleStepG + 1e-9);
+  const first = wholeDown(wantedG / scaleStepG);
   for (let steps = first + 1; !keepsRecipe(lot) && steps <= Math.max(first, most) + 1; steps++)
     lot = lotOf(fractions, steps * scaleStepG, scaleStepG);
   return { wantedG, ...lot, heldBackG: lot.lotG - massG, isRaised: lot.lotG > wantedG };
@@ -49,7 +50,7 @@ const rounded = (massG: number): number => Math.round(massG * 1e6) / 1e6;
 function lotOf(fractions: ReadonlyMap<string, number>, lotG: number, scaleStepG: number) {
   const components = [...fractions].map(([fibreId, fraction]) => {
     const exactG = lotG * fraction;
-    const steps = Math.ceil(exactG / scaleStepG - 1e-9);
+    const steps = wholeUp(exactG / scaleStepG);
     return { fibreId, fraction, exactG, weighedG: rounded(steps * scaleStepG) };
   });
   const totalG = rounded(components.reduce((sum, { weighedG }) => sum + weighedG, 0));

@@ -1,3 +1,4 @@
+import { wholeUp } from '../base/index.ts';
 import { findingMassG, type Finding } from '../finding/index.ts';
 import type { Cut, Pattern } from '../pattern/index.ts';
 import { runMm, type Solid } from '../shapes/index.ts';
@@ -125,7 +126,7 @@ function lengthOf(
 function roundedUp(mm: number, unit: LengthUnit): Length {
   const inUnit = unit === 'mm' ? mm : mm / MM_PER_INCH;
   const step = CUT_STEP[unit];
-  return { value: Math.ceil(inUnit / step - 1e-9) * step, unit };
+  return { value: wholeUp(inUnit / step) * step, unit };
 }
 
 const cutOf = (exact: ExactCut, length: Length, width: Length | null): ExactCut =>

@@ -1,3 +1,4 @@
+import { wholeUp } from '../base/index.ts';
 import type { Fewest } from './fewestLengths.ts';
 
 /** Alike pieces to be cut from sheet. */
@@ -49,7 +50,7 @@ export function fewestSheets(wanted: readonly PieceWanted[], sheet: Sheet): Fewe
   }
   const count = largestFirst(sizes, sheet);
   const areaMm2 = sizes.reduce((sum, own) => sum + own.lengthMm * own.widthMm * own.count, 0);
-  const byArea = Math.ceil(areaMm2 / (sheet.lengthMm * sheet.widthMm) - 1e-9);
+  const byArea = wholeUp(areaMm2 / (sheet.lengthMm * sheet.widthMm));
   const bySize = Math.max(...sizes.map((own) => Math.ceil(own.count / mostOnOneSheet(own, sheet))));
   const atLeast = Math.max(byArea, bySize);
   return { kind: 'fewest', count, isProven: count === atLeast, atLeast };

@@ -1,3 +1,4 @@
+import { wholeUp } from '../base/index.ts';
 import { planBlendLot } from '../blend/index.ts';
 import { counted, cutSizeWords } from '../words/index.ts';
 import { shortOfPlan, takingsOfPlan, uncountedOfPlan } from '../portions/index.ts';
@@ -47,7 +48,7 @@ function cuts({ toPack, wool }: PaperSource) {
   return section('Cut to length', {
     columns: [wide('What'), right('Size'), right('Pieces'), right('Minutes'), WHO],
     rows: [...alike.values()].map(({ name, size, pieces, title }) =>
-      row([name, size, String(pieces), String(Math.ceil(pieces * MINUTES_A_CUT)), ''], {
+      row([name, size, String(pieces), String(wholeUp(pieces * MINUTES_A_CUT)), ''], {
         ticks: 1,
         note: title,
       }),

@@ -1,3 +1,4 @@
+import { wholeUp } from '../base/index.ts';
 import { bestGroups, type Parting } from './parting.ts';
 
 /** The relative error a weighed portion may have. */
@@ -33,7 +34,7 @@ export interface WeighingGroup {
 }
 
 /** Steps that hold a mass, rounded up, forgiving the last bits of floating point. */
-export const stepsUp = (massG: number, scaleStepG: number): number => Math.ceil(massG / scaleStepG - 1e-9);
+export const stepsUp = (massG: number, scaleStepG: number): number => wholeUp(massG / scaleStepG);
 
 /** The least that a scale with this step weighs well enough by itself: r / 2e, grams. */
 export const leastWeighableG = (scaleStepG: number): number => scaleStepG / (2 * WANTED_ERROR_FRACTION);

@@ -1,3 +1,4 @@
+import { wholeUp } from '../base/index.ts';
 import {
   mmOrNull,
   type Amount,
@@ -193,7 +194,7 @@ function resizeTops(
   const lengthMm = mmOrNull(amount.length);
   const leastMm = Math.min(lengthMm ?? 0, stapleMm ?? USUAL_STAPLE_MM);
   const times =
-    lengthMm === null || lengthMm * growth >= leastMm ? 1 : Math.ceil(leastMm / (lengthMm * growth) - 1e-9);
+    lengthMm === null || lengthMm * growth >= leastMm ? 1 : wholeUp(leastMm / (lengthMm * growth));
   const ways = Math.min(MOST_WAYS, amount.ways * times);
   const by = growth * (ways / amount.ways);
   return { ...amount, ways, length: orNull(amount.length, by), highLength: orNull(amount.highLength, by) };

@@ -1,3 +1,4 @@
+import { wholeUp } from '../base/index.ts';
 import { takeFromLots, type Fibre } from '../fibre/index.ts';
 import { unitPriceMinor, type Finding } from '../finding/index.ts';
 import type { NeedleKit } from '../ladder/index.ts';
@@ -279,7 +280,7 @@ function summed(
   const priceMinor =
     sold === 0 || whole.unknownCount > 0 || terms.marginFraction >= 1
       ? null
-      : Math.ceil(whole.minor / sold / (1 - terms.marginFraction));
+      : wholeUp(whole.minor / sold / (1 - terms.marginFraction));
   const eachMinor = sold === 0 ? 0 : variable.minor / sold;
   return {
     packs,
@@ -294,7 +295,7 @@ function summed(
     paysFrom:
       priceMinor === null || priceMinor <= eachMinor
         ? null
-        : Math.max(1, Math.ceil(fixed.minor / (priceMinor - eachMinor))),
+        : Math.max(1, wholeUp(fixed.minor / (priceMinor - eachMinor))),
   };
 }
 

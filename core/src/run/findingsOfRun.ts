@@ -1,3 +1,4 @@
+import { wholeUp } from '../base/index.ts';
 import { unitPriceMinor, usualSpares, type Finding, type SpareRule } from '../finding/index.ts';
 import type { StockUnit } from '../stock/index.ts';
 import type { CutPiece } from '../wool/index.ts';
@@ -141,7 +142,7 @@ function inSpareBag(rule: SpareRule, used: number, { seats, seatsPerTable }: Spa
     case 'run':
       return rule.count;
     case 'share':
-      return Math.ceil(used * rule.fraction - 1e-9);
+      return wholeUp(used * rule.fraction);
   }
 }
 

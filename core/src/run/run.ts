@@ -1,3 +1,4 @@
+import { wholeUp } from '../base/index.ts';
 import { Type, type Static } from '@sinclair/typebox';
 import { SpareRule } from '../finding/index.ts';
 import { KIT_DEFAULTS, SKILLS } from '../ladder/index.ts';
@@ -209,7 +210,7 @@ export const sparesOf = ({
   sparePacks,
   spareFraction,
 }: Pick<RunInput, 'seats' | 'sparePacks' | 'spareFraction'>): number =>
-  spareFraction === null ? sparePacks : Math.ceil(seats * spareFraction - 1e-9);
+  spareFraction === null ? sparePacks : wholeUp(seats * spareFraction);
 
 /** A run whose sums say what its recipes say: boxes, spares, the design it leads with. */
 export function withBoxesCounted<R extends RunInput>(run: R): R {

@@ -1,3 +1,4 @@
+import { wholeDown, wholeUp } from '../base/index.ts';
 import { fewestLengths, fewestSheets } from '../cutting/index.ts';
 import { wantingOf } from '../stock/index.ts';
 import { putUpAmount, type Finding } from '../finding/index.ts';
@@ -58,7 +59,7 @@ export function stockOfFinding(
   const isCut = wanted.pieces.length > 0;
   if (isCut) return { ...base, ...cutShort(finding, onHand, wanted.pieces, before.pieces) };
   const short = wantingOf(wanted.total, onHand, before.amount) ?? 0;
-  return { ...base, short, putUps: Math.max(0, Math.ceil(short / putUpAmount(finding.measure) - 1e-9)) };
+  return { ...base, short, putUps: Math.max(0, wholeUp(short / putUpAmount(finding.measure))) };
 }
 
 /** Short is what has to be bought for this run beyond what runs before have to buy already. */
@@ -90,7 +91,7 @@ function putUpsToBuy({ measure }: Finding, onHand: number, pieces: readonly CutP
   if (pieces.length === 0) return { kind: 'fewest', count: 0, isProven: true };
   if (measure.by === 'length') {
     const stockMm = measure.metresPerPack * 1000;
-    const whole = Math.floor((onHand * 1000) / stockMm + 1e-9);
+    const whole = wholeDown((onHand * 1000) / stockMm);
     const restMm = onHand * 1000 - whole * stockMm;
     const found = fewestLengths(
       pieces.map(({ cut, count }) => ({ lengthMm: cut.lengthMm, count })),
@@ -103,7 +104,7 @@ function putUpsToBuy({ measure }: Finding, onHand: number, pieces: readonly CutP
   }
   if (measure.by === 'area') {
     const { sheetLengthMm, sheetWidthMm, nap } = measure;
-    const whole = Math.floor((onHand * 100) / (sheetLengthMm * sheetWidthMm) + 1e-9);
+    const whole = wholeDown((onHand * 100) / (sheetLengthMm * sheetWidthMm));
     const found = fewestSheets(
       pieces.flatMap(({ cut, count }) =>
         cut.kind === 'piece' ? [{ lengthMm: cut.lengthMm, widthMm: cut.widthMm, count }] : [],

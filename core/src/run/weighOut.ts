@@ -1,3 +1,4 @@
+import { wholeDown } from '../base/index.ts';
 import { lightness, lotsPackedFrom } from '../fibre/index.ts';
 import {
   sameMass,
@@ -33,7 +34,7 @@ export interface WeighMark {
 export const TOLERANCE_FRACTION = 0.05;
 
 const toleranceOf = (massG: number, scaleStepG: number): number =>
-  Math.max(1, Math.floor((massG * TOLERANCE_FRACTION) / scaleStepG + 1e-9)) * scaleStepG;
+  Math.max(1, wholeDown((massG * TOLERANCE_FRACTION) / scaleStepG)) * scaleStepG;
 
 /** All weighings of one fibre, bag by bag: it is taken down once. */
 export interface FibreWeighing {

@@ -1,3 +1,4 @@
+import { wholeDown, wholeUp } from '../base/index.ts';
 import { boundLength } from './parseLength.ts';
 import type { Length } from './length.ts';
 
@@ -11,7 +12,7 @@ const STEP: Readonly<Record<Length['unit'], number>> = { mm: 1, in: 1 / 16 };
 export function nudgeLength(length: Length, steps: number): Length {
   const step = STEP[length.unit];
   const inSteps = length.value / step;
-  const from = steps > 0 ? Math.floor(inSteps + 1e-9) : Math.ceil(inSteps - 1e-9);
+  const from = steps > 0 ? wholeDown(inSteps) : wholeUp(inSteps);
   const bounded = boundLength({ value: Number(((from + steps) * step).toPrecision(12)), unit: length.unit });
   return bounded.ok ? bounded.length : length;
 }

@@ -1,3 +1,4 @@
+import { wholeUp } from '../base/index.ts';
 import { type Fibre, fibreNumber } from '../fibre/index.ts';
 import type { HandMeasureName } from '../stock/index.ts';
 import { HAND_MEASURES } from '../stock/index.ts';
@@ -86,8 +87,7 @@ function byArea(massG: number, fibre: Fibre, rollMm: number | null): HandsMeasur
   return { kind: 'strip', lengthMm, widthMm, roundingFraction: (lengthMm * widthMm) / areaMm2 - 1 };
 }
 
-const upToStep = (mm: number): number =>
-  Math.max(HAND_STEP_MM, Math.ceil(mm / HAND_STEP_MM - 1e-9) * HAND_STEP_MM);
+const upToStep = (mm: number): number => Math.max(HAND_STEP_MM, wholeUp(mm / HAND_STEP_MM) * HAND_STEP_MM);
 
 const toStep = (mm: number): number => Math.max(HAND_STEP_MM, Math.round(mm / HAND_STEP_MM) * HAND_STEP_MM);
 
@@ -107,7 +107,7 @@ function byHand(massG: number, calibration: Calibration): HandsMeasure | null {
 
 function byHalving(massG: number): HandsMeasure | null {
   if (massG >= WEIGHABLE_G) return null;
-  const times = Math.ceil(Math.log2(WEIGHABLE_G / massG) - 1e-9);
+  const times = wholeUp(Math.log2(WEIGHABLE_G / massG));
   if (times > MOST_HALVINGS) return null;
   return {
     kind: 'halvings',

@@ -1,4 +1,4 @@
-import type { Weighing } from '@lanakit/core';
+import { wholeUp, type Weighing } from '@lanakit/core';
 import { partingWords } from '@lanakit/core/words';
 import { showWeighed } from './show.ts';
 
@@ -17,4 +17,4 @@ export function weighingWords(weighing: Weighing, scaleStepG: number): string {
 }
 
 /** Whole per cent, rounded up: an error is not made smaller by showing it. */
-export const percent = (fraction: number): string => `${Math.ceil(fraction * 100 - 1e-9)} %`;
+export const percent = (fraction: number): string => `${wholeUp(fraction * 100)} %`;

@@ -1,0 +1,1 @@
+export { wholeDown, wholeUp } from './rounding.ts';
