@@ -1,20 +1,17 @@
+import { estimatePattern, onlyFibres } from '@lanakit/core/engine';
+import { readList } from '@lanakit/core/files';
 import {
-  BLANK_FIBRE,
   blankJoin,
   blankPart,
   blankPattern,
   blankUse,
-  estimatePattern,
-  nearestColours,
-  readList,
-  planPortions,
-  type Fibre,
   type Part,
   type Pattern,
-  onlyFibres,
-  previewResize,
   type Use,
-} from '@lanakit/core';
+} from '@lanakit/core/pattern';
+import { previewResize } from '@lanakit/core/resize';
+import { planPortions } from '@lanakit/core/run';
+import { BLANK_FIBRE, type Fibre, nearestColours } from '@lanakit/core/shelf';
 import { time, type Row } from './measure.ts';
 
 const mm = (value: number) => ({ value, unit: 'mm' as const });

@@ -1,8 +1,5 @@
+import { estimatePattern, onlyFibres } from '@lanakit/core/engine';
 import {
-  BLANK_NEEDLE,
-  BLANK_STEP,
-  byGauge,
-  estimatePattern,
   factsOfNeedle,
   factsOfSteps,
   fewestChanges,
@@ -10,12 +7,11 @@ import {
   KIT_DEFAULTS,
   ladderOf,
   needleKit,
-  type Needle,
   type OrderingTask,
-  onlyFibres,
   orderingTask,
-  type Pattern,
-} from '@lanakit/core';
+} from '@lanakit/core/needles';
+import { BLANK_STEP, type Pattern } from '@lanakit/core/pattern';
+import { BLANK_NEEDLE, byGauge, type Needle } from '@lanakit/core/shelf';
 import { benchFibres, figureOf } from './core.ts';
 import { time, type Row } from './measure.ts';
 import { writtenFigure } from './writing.ts';

@@ -1,23 +1,23 @@
+import { onlyFibres } from '@lanakit/core/engine';
+import { bagLabels, type PaperSource } from '@lanakit/core/papers';
 import {
+  bagsForChance,
   blankRecipe,
-  costOfRun,
-  COST_DEFAULTS,
   classNeeds,
-  onlyFibres,
+  type ClassNeeds,
+  COST_DEFAULTS,
+  costOfRun,
+  extrasForChance,
+  NO_PROMISES,
   packsOf,
   portionsOfRun,
   RUN_DEFAULTS,
   type RunInput,
   seededRandom,
-  extrasForChance,
-  NO_PROMISES,
   simulateRun,
-  bagsForChance,
-  type ClassNeeds,
   toPackOf,
   weighings,
-} from '@lanakit/core';
-import { bagLabels, type PaperSource } from '@lanakit/core/papers';
+} from '@lanakit/core/run';
 import { readFileSync } from 'node:fs';
 import { benchFibres, figureOf } from './core.ts';
 import { rowOf, time, type Row } from './measure.ts';

@@ -1,4 +1,4 @@
-import { BLANK_FIBRE } from '@lanakit/core';
+import { BLANK_FIBRE } from '@lanakit/core/shelf';
 import { chromium, type Page } from '@playwright/test';
 import { FLAGS } from './browser.ts';
 import { rowOf, time, type Row } from './measure.ts';

@@ -1,19 +1,9 @@
-import {
-  byGauge,
-  BLANK_STEP,
-  checkPattern,
-  cautionsOf,
-  lifeLines,
-  onlyFibres,
-  type Option,
-  type Pattern,
-  patternChanges,
-  placeStep,
-  readSteps,
-  recognise,
-  summariseBuilds,
-  writingFindings,
-} from '@lanakit/core';
+import { summariseBuilds } from '@lanakit/core/build';
+import { onlyFibres } from '@lanakit/core/engine';
+import { BLANK_STEP, checkPattern, type Option, type Pattern, patternChanges } from '@lanakit/core/pattern';
+import { writingFindings } from '@lanakit/core/review';
+import { byGauge } from '@lanakit/core/shelf';
+import { cautionsOf, lifeLines, placeStep, readSteps, recognise } from '@lanakit/core/writing';
 import { benchFibres, figureOf } from './core.ts';
 import { time, type Row } from './measure.ts';
 

@@ -1,11 +1,6 @@
-import {
-  checkPattern,
-  findPatternFile,
-  patternFromMarkdown,
-  PatternFile,
-  type Pattern,
-  type Problem,
-} from '@lanakit/core';
+import { findPatternFile, PatternFile, patternFromMarkdown } from '@lanakit/core/files';
+import { checkPattern, type Pattern } from '@lanakit/core/pattern';
+import type { Problem } from '@lanakit/core/problems';
 import { strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 import { bodyCheck } from './http/bodyCheck.ts';
 import { contentProblem, HttpProblem } from './http/problems.ts';

@@ -1,12 +1,12 @@
+import type { Promised } from '@lanakit/core/api';
+import type { Wool } from '@lanakit/core/engine';
 import {
+  type Run,
   shortOverRuns,
+  type ThingShort,
   thingsPromisedBefore,
   thingsShort,
-  type Promised,
-  type Run,
-  type ThingShort,
-  type Wool,
-} from '@lanakit/core';
+} from '@lanakit/core/run';
 import type { Store } from './db/index.ts';
 import { drawingAhead, shelfOf, takingsOf } from './routes/takings.ts';
 import { drawingOf, type RunDrawing } from './thingsBook.ts';

@@ -1,11 +1,6 @@
-import {
-  thingsLent,
-  thingsTaken,
-  type NeedleKit,
-  type Run,
-  type ThingsDrawn,
-  type Wool,
-} from '@lanakit/core';
+import type { Wool } from '@lanakit/core/engine';
+import type { NeedleKit } from '@lanakit/core/needles';
+import { type Run, type ThingsDrawn, thingsLent, thingsTaken } from '@lanakit/core/run';
 import type { Store } from './db/index.ts';
 import { packedFrom, type PackedFrom } from './routes/takings.ts';
 import { kitOfRun } from './routes/trays.ts';

@@ -7,26 +7,19 @@ import { createStore, migrate, openDatabase, viewOf } from '../src/db/index.ts';
 import { MIGRATIONS } from '../src/db/migrations/index.ts';
 import { ITEM_SPECS } from '../src/routes/itemSpecs.ts';
 import { loadDemo } from '../src/demo/loadDemo.ts';
+import { estimatePattern, WOOL_ROLES, woolOnShelf } from '@lanakit/core/engine';
 import {
   BLANK_STEP,
-  BLANK_TOOL,
   blankPart,
   blankPattern,
-  blankSeat,
   blankUse,
-  byGauge,
-  checkFibre,
   checkPattern,
-  checkRun,
-  estimatePattern,
-  type Fibre,
   missingForPublishing,
   OWN_RIGHTS,
   type Pattern,
-  RunInput,
-  WOOL_ROLES,
-  woolOnShelf,
-} from '@lanakit/core';
+} from '@lanakit/core/pattern';
+import { blankSeat, checkRun, RunInput } from '@lanakit/core/run';
+import { BLANK_TOOL, byGauge, checkFibre, type Fibre } from '@lanakit/core/shelf';
 import { NOW, fibreInput } from './support/studio.ts';
 
 const freshDir = () => mkdtempSync(join(tmpdir(), 'lanakit-db-'));

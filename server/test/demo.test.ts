@@ -1,18 +1,14 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { defaultBuild, resolveBuild, summariseBuilds, sumsOf, unmetNeeds } from '@lanakit/core/build';
+import { estimatePattern } from '@lanakit/core/engine';
 import {
   checkPattern,
-  defaultBuild,
-  estimatePattern,
   missingForPublishing,
-  type Pattern,
-  resolveBuild,
-  summariseBuilds,
-  sumsOf,
   NO_CHOICES,
-  unmetNeeds,
+  type Pattern,
   upgradePattern,
-  writingFindings,
-} from '@lanakit/core';
+} from '@lanakit/core/pattern';
+import { writingFindings } from '@lanakit/core/review';
 import { writingFindingWords } from '@lanakit/core/words';
 import { shelfOf } from '../src/routes/takings.ts';
 import { openStudio, type Studio } from './support/studio.ts';

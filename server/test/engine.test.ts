@@ -1,15 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import {
-  BLANK_FINDING,
-  blankCut,
-  blankJoin,
-  blankPart,
-  blankUse,
-  type Bench,
-  type Finding,
-  type Pattern,
-  type Promised,
-} from '@lanakit/core';
+import type { Bench, Promised } from '@lanakit/core/api';
+import { blankCut, blankJoin, blankPart, blankUse, type Pattern } from '@lanakit/core/pattern';
+import { BLANK_FINDING, type Finding } from '@lanakit/core/shelf';
 import request from 'supertest';
 import {
   addFibre,

@@ -9,7 +9,7 @@ import {
   blankLot,
   type Fibre,
   type Movement,
-} from '@lanakit/core';
+} from '@lanakit/core/shelf';
 import request from 'supertest';
 import { ITEM_SPECS } from '../src/routes/itemSpecs.ts';
 import { add, addFibre, openStudio, type Studio } from './support/studio.ts';

@@ -1,20 +1,17 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import type { StoredPattern } from '@lanakit/core/api';
+import type { Mapping, PatternFile } from '@lanakit/core/files';
 import {
-  BLANK_FIBRE,
+  BLANK_STEP,
   blankPart,
   blankPattern,
-  BLANK_STEP,
   blankUse,
-  byGauge,
-  type Fibre,
-  type Mapping,
   OWN_RIGHTS,
   type Pattern,
-  type PatternFile,
   SCHOOL_DEFAULTS,
   type Step,
-  type StoredPattern,
-} from '@lanakit/core';
+} from '@lanakit/core/pattern';
+import { BLANK_FIBRE, byGauge, type Fibre } from '@lanakit/core/shelf';
 import { strToU8, unzipSync, zipSync } from 'fflate';
 import fc from 'fast-check';
 import request from 'supertest';

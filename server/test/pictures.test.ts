@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import { OWN_RIGHTS } from '@lanakit/core';
+import { OWN_RIGHTS } from '@lanakit/core/pattern';
 import fc from 'fast-check';
 import sharp from 'sharp';
 import request from 'supertest';

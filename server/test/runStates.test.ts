@@ -1,15 +1,9 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import request from 'supertest';
-import {
-  blankSeat,
-  type BoxRecipe,
-  type Frozen,
-  type Movement,
-  type OpenedRun,
-  type RunInput,
-  type RunTick,
-} from '@lanakit/core';
+import type { OpenedRun } from '@lanakit/core/api';
 import { PAPER_NAMES } from '@lanakit/core/papers';
+import { blankSeat, type BoxRecipe, type Frozen, type RunInput, type RunTick } from '@lanakit/core/run';
+import type { Movement } from '@lanakit/core/shelf';
 import {
   addFibre,
   addPattern,

@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import request from 'supertest';
-import { type Bench, blankSeat, type Promised, type Run, type Seat } from '@lanakit/core';
+import type { Bench, Promised } from '@lanakit/core/api';
+import { blankSeat, type Run, type Seat } from '@lanakit/core/run';
 import {
   addFibre,
   addPattern,

@@ -1,6 +1,8 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import type { ItemUse } from '@lanakit/core/api';
+import type { ImportRecord } from '@lanakit/core/files';
+import { BLANK_STEP, type Step } from '@lanakit/core/pattern';
 import {
-  BLANK_STEP,
   BLANK_BLEND,
   BLANK_FINDING,
   BLANK_NEEDLE,
@@ -10,13 +12,10 @@ import {
   type Blend,
   type Fibre,
   type Finding,
-  type ImportRecord,
-  type ItemUse,
   type Lot,
   type Movement,
-  type Step,
   type Supplier,
-} from '@lanakit/core';
+} from '@lanakit/core/shelf';
 import fc from 'fast-check';
 import request from 'supertest';
 import {

@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import { blankTechniqueStep, OWN_RIGHTS, type TechniqueInput } from '@lanakit/core';
+import { OWN_RIGHTS } from '@lanakit/core/pattern';
+import { blankTechniqueStep, type TechniqueInput } from '@lanakit/core/writing';
 import request from 'supertest';
 
 import { told } from './support/files.ts';

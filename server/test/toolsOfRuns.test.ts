@@ -1,6 +1,8 @@
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
 import request from 'supertest';
-import { BLANK_TOOL, type Bench, type Promised, type Run, type Tool } from '@lanakit/core';
+import type { Bench, Promised } from '@lanakit/core/api';
+import type { Run } from '@lanakit/core/run';
+import { BLANK_TOOL, type Tool } from '@lanakit/core/shelf';
 import {
   addFibre,
   addPattern,

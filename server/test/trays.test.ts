@@ -1,14 +1,8 @@
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
-import {
-  BLANK_NEEDLE,
-  BLANK_STEP,
-  type Bench,
-  byGauge,
-  type Movement,
-  type Needle,
-  type NeedleTray,
-  type Run,
-} from '@lanakit/core';
+import type { Bench, NeedleTray } from '@lanakit/core/api';
+import { BLANK_STEP } from '@lanakit/core/pattern';
+import type { Run } from '@lanakit/core/run';
+import { BLANK_NEEDLE, byGauge, type Movement, type Needle } from '@lanakit/core/shelf';
 import request from 'supertest';
 import {
   addFibre,

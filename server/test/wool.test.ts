@@ -1,17 +1,8 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import {
-  BLANK_BLEND,
-  blankLot,
-  type Bench,
-  type Blend,
-  blankUse,
-  estimatePattern,
-  onlyFibres,
-  type Fibre,
-  NO_OVERRIDES,
-  type Promised,
-  woolOnShelf,
-} from '@lanakit/core';
+import type { Bench, Promised } from '@lanakit/core/api';
+import { estimatePattern, onlyFibres, woolOnShelf } from '@lanakit/core/engine';
+import { blankUse } from '@lanakit/core/pattern';
+import { BLANK_BLEND, blankLot, type Blend, type Fibre, NO_OVERRIDES } from '@lanakit/core/shelf';
 import request from 'supertest';
 import {
   add,

@@ -1,12 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import {
-  blankJoin,
-  blankPart,
-  blankPattern,
-  estimatePattern,
-  type HandsMeasure,
-  onlyFibres,
-} from '@lanakit/core';
+import { estimatePattern, type HandsMeasure, onlyFibres } from '@lanakit/core/engine';
+import { blankJoin, blankPart, blankPattern } from '@lanakit/core/pattern';
 import { handsWords } from '@lanakit/core/words';
 import { doubtName, makeTotalCame } from '../src/words/howItCame.ts';
 import { ownerLine, ownerName } from '../src/words/ownerWords.ts';

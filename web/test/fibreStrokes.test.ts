@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { PREPARATIONS } from '@lanakit/core';
+import { PREPARATIONS } from '@lanakit/core/shelf';
 import fc from 'fast-check';
 import { fibreStrokes, TILE_PX, tileShiftPx } from '../src/look/fibreStrokes.ts';
 

@@ -1,5 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { NO_CHOICES, resolveBuild, type WritingFinding } from '@lanakit/core';
+import { resolveBuild } from '@lanakit/core/build';
+import { NO_CHOICES } from '@lanakit/core/pattern';
+import type { WritingFinding } from '@lanakit/core/review';
 import { EVERY_FINDING, faulty } from '../../core/test/support/findings.ts';
 import { buildFindings, findingPlace, goTo } from '../src/patterns/findingPlaces.ts';
 

@@ -1,12 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import {
-  BLANK_FINDING,
-  blankMeasure,
-  estimatePattern,
-  type Finding,
-  type KnownUse,
-  type Pattern,
-} from '@lanakit/core';
+import { estimatePattern, type KnownUse } from '@lanakit/core/engine';
+import type { Pattern } from '@lanakit/core/pattern';
+import { BLANK_FINDING, blankMeasure, type Finding } from '@lanakit/core/shelf';
 import fc from 'fast-check';
 import { fibre, mm, part, pattern, shapes, shelf, use as layer } from '../../core/test/support/make.ts';
 import {

@@ -1,5 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { estimatePattern, type Pattern, VIEWS } from '@lanakit/core';
+import { estimatePattern } from '@lanakit/core/engine';
+import type { Pattern } from '@lanakit/core/pattern';
+import { VIEWS } from '@lanakit/core/shapes';
 import fc from 'fast-check';
 import { fibre, mm, part, pattern, shapes, shelf } from '../../core/test/support/make.ts';
 import { drawPattern, type Outline, piecesOf } from '../src/figure/pieces.ts';

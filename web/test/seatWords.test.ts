@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { blankSeat, type RunInput, type Seat, tellingFibres } from '@lanakit/core';
+import { blankSeat, type RunInput, type Seat, tellingFibres } from '@lanakit/core/run';
 import { bird, classOf, coastWool, kitsOf, duo, sourceOf } from '../../core/test/support/coast.ts';
 import { bagTitle, extraWords, whoseWords } from '../src/runs/groupWords.ts';
 import { seatFindings } from '../src/runs/seatFindings.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { BLANK_FIBRE, BLANK_NEEDLE, blankLot, type Fibre } from '@lanakit/core';
+import { BLANK_FIBRE, BLANK_NEEDLE, blankLot, type Fibre } from '@lanakit/core/shelf';
 import {
   fibreEntry,
   groupsOf,

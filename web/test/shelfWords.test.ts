@@ -1,9 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
-import { FIBRE_FLAGS, FINDING_FLAGS, PREPARATIONS, REASONS, STOCK_UNITS } from '@lanakit/core';
+import { FIBRE_FLAGS, FINDING_FLAGS, PREPARATIONS, REASONS, STOCK_UNITS } from '@lanakit/core/shelf';
 import {
   FIBRE_FLAG_WORDS,
   FINDING_CAUTIONS,
   FINDING_FLAG_WORDS,
+  handsWords,
   PREPARATION_WORDS,
   REASON_WORDS,
   UNIT_WORDS,
@@ -11,7 +12,6 @@ import {
 import { fibreStrokes, TILE_PX } from '../src/look/fibreStrokes.ts';
 import { inputOf } from '../src/shelf/inputOf.ts';
 import { showAmount, showSigned } from '../src/words/shelfWords.ts';
-import { handsWords } from '@lanakit/core/words';
 
 describe('amounts in the unit a thing is stocked in', () => {
   test.each([

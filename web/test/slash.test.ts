@@ -3,15 +3,11 @@ import {
   BLANK_STEP,
   blankPart,
   blankPattern,
-  byGauge,
-  distinctNeedles,
   needleOf,
-  type NeedleWanted,
-  PROFILES,
   type Pattern,
   type Step,
-  wantedKey,
-} from '@lanakit/core';
+} from '@lanakit/core/pattern';
+import { byGauge, distinctNeedles, type NeedleWanted, PROFILES, wantedKey } from '@lanakit/core/shelf';
 import { wantedName } from '@lanakit/core/words';
 import fc from 'fast-check';
 import { readSlash, slashChoices } from '../src/steps/slash.ts';

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
-import { partingOf } from '@lanakit/core';
-import { counted, showDaysOff, showGrams, showMinutes, showWeighed } from '../src/words/show.ts';
+import { partingOf } from '@lanakit/core/run';
 import { handsWords, showHandLength } from '@lanakit/core/words';
+import { counted, showDaysOff, showGrams, showMinutes, showWeighed } from '../src/words/show.ts';
 import { weighingWords } from '../src/words/weighingWords.ts';
 
 test.each([

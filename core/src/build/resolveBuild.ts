@@ -1,17 +1,17 @@
 import {
+  type Choices,
   defaultValues,
   forgetStrays,
-  withoutPart,
   isSameThing,
   isWool,
   NO_CHOICES,
-  type Choices,
   type Part,
   type Pattern,
   type ThingKind,
   type ThingRef,
   type Use,
   type Values,
+  withoutPart,
 } from '../pattern/index.ts';
 import { withSwap } from './withSwap.ts';
 

@@ -1,6 +1,6 @@
-import { lightness } from '../fibre/index.ts';
-import { isWool, type FibreSlot, type Pattern } from '../pattern/index.ts';
-import type { Wool } from '../wool/index.ts';
+import type { Wool } from '../engine/index.ts';
+import { type FibreSlot, isWool, type Pattern } from '../pattern/index.ts';
+import { lightness } from '../shelf/index.ts';
 
 /** A slot whose fibre is not as dark, or as light, as its rule asks. */
 export interface DarkRule {

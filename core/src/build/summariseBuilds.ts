@@ -1,3 +1,4 @@
+import { estimatePattern, type Wool } from '../engine/index.ts';
 import {
   activeMinutes,
   allowedValues,
@@ -6,8 +7,7 @@ import {
   type Pattern,
   type Values,
 } from '../pattern/index.ts';
-import { unitPriceMinor } from '../finding/index.ts';
-import { estimatePattern, type Wool } from '../wool/index.ts';
+import { unitPriceMinor } from '../shelf/index.ts';
 import { resolveBuild } from './resolveBuild.ts';
 import { partNeeds } from './whatNeeds.ts';
 

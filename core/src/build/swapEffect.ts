@@ -1,6 +1,6 @@
+import { estimatePattern, type PatternEstimate, type Wool } from '../engine/index.ts';
 import type { Choices, Pattern } from '../pattern/index.ts';
-import type { StockUnit } from '../stock/index.ts';
-import { estimatePattern, type PatternEstimate, type Wool } from '../wool/index.ts';
+import type { StockUnit } from '../shelf/index.ts';
 import { resolveBuild } from './resolveBuild.ts';
 import { sumsOf } from './summariseBuilds.ts';
 

@@ -1,4 +1,4 @@
-import { countRange, mmOrNull, type Count, type Part, type Use } from '../pattern/index.ts';
+import { type Count, countRange, mmOrNull, type Part, type Use } from '../pattern/index.ts';
 import type { Solid } from '../shapes/index.ts';
 
 /** Something laid on a piece, drawn at its true size where we put it; in mm of the front view. */

@@ -1,54 +1,55 @@
-import { needleName, serves } from '../needles/index.ts';
-import { isIfNeededBag, type FibrePortion } from '../portions/index.ts';
-import {
-  findingsOfPack,
-  isEasilyLost,
-  needlesOfBox,
-  needsOfGroup,
-  personalNeeds,
-  type PackGroup,
-  type RunInput,
-} from '../run/index.ts';
 import type { Caution } from '../pattern/index.ts';
 import {
+  type FibrePortion,
+  findingsOfPack,
+  isEasilyLost,
+  isIfNeededBag,
+  needlesOfBox,
+  needsOfGroup,
+  type PackGroup,
+  personalNeeds,
+  type RunInput,
+} from '../run/index.ts';
+import { needleName, serves } from '../shelf/index.ts';
+import {
+  bagWords,
   CAUTION_NAMES,
   groupWords,
-  PREPARATION_WORDS,
-  showLikely,
-  pieceNames,
-  piecesLine,
-  bagWords,
   joinWords,
   needName,
   ownerWords,
+  pieceNames,
+  piecesLine,
+  PREPARATION_WORDS,
+  showLikely,
   wantedName,
 } from '../words/index.ts';
 import { cautionsOf } from '../writing/index.ts';
-import { lotNotesOf, type LotNotes } from './lotNotes.ts';
-import { piecesOfCard } from './piecesOfCard.ts';
+import { type LotNotes, lotNotesOf } from './lotNotes.ts';
 import { atSeat, changedSteps, otherStepLines, packIdsOf } from './packsPaper.ts';
 import {
   left,
-  right,
-  row,
-  section,
-  wide,
   type Paper,
   type PaperRow,
   type PaperSection,
   type PaperSource,
+  right,
+  row,
+  section,
+  wide,
 } from './paper.ts';
+import { piecesOfCard } from './piecesOfCard.ts';
 import {
   amountOf,
   creditsOfGroup,
+  fibreName,
   makesLine,
+  portionGrams,
   sizeLines,
   swatchOf,
-  weighed,
-  fibreName,
-  portionGrams,
   UNKNOWN_AMOUNT,
   unknownLines,
+  weighed,
 } from './shown.ts';
 
 /** The card in a kit: what is in it, for who opens it. Counts are the pattern’s own. */

@@ -1,4 +1,5 @@
-import { LABEL_INNER_MM, type LabelSheet } from './labels.ts';
+import type { LabelSheet } from '../run/index.ts';
+import { LABEL_INNER_MM } from './labels.ts';
 import type { PaperLabel } from './paper.ts';
 
 /** A label as it is stuck on: one of several where one has not room for all that is in a bag. */

@@ -1,15 +1,4 @@
-export {
-  bagLabels,
-  checkLabelSheet,
-  LABEL_BOUNDS,
-  LABEL_INNER_MM,
-  LABEL_SHEET,
-  labelPlaces,
-  PAGE_SIZES_MM,
-  type LabelPlace,
-  type LabelSheet,
-  type PageSize,
-} from './labels.ts';
+export { bagLabels, LABEL_INNER_MM, labelPlaces, type LabelPlace } from './labels.ts';
 export { MINUTES_A_BLEND, MINUTES_A_CUT } from './preparationPaper.ts';
 export { makePaper, paperTable } from './makePaper.ts';
 export { packNames } from './packNames.ts';

@@ -1,6 +1,6 @@
-import { lotsOfPacks, weighings, type LotsOfBag } from '../run/index.ts';
-import type { PaperSource } from './paper.ts';
+import { type LotsOfBag, lotsOfPacks, weighings } from '../run/index.ts';
 import { packNames } from './packNames.ts';
+import type { PaperSource } from './paper.ts';
 
 /** What the lots say that a portion of these packs is from: `lot 12: may bleed`, `boxes 3–5: lot 13: a shade paler`. */
 export type LotNotes = (packIds: readonly string[], bag: string, fibreId: string) => string[];

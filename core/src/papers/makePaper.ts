@@ -1,5 +1,5 @@
+import { writeTable } from '../tables/index.ts';
 import { counted, showDay } from '../words/index.ts';
-import { writeTable } from '../formats/index.ts';
 import { contentsPaper } from './contentsPaper.ts';
 import { bagLabels } from './labels.ts';
 import { packsPaper } from './packsPaper.ts';
@@ -7,7 +7,6 @@ import { CARE, type Paper, type PaperName, type PaperSource } from './paper.ts';
 import { preparationPaper } from './preparationPaper.ts';
 import { roomPaper } from './roomPaper.ts';
 import { shortagePaper } from './shortagePaper.ts';
-
 import { weighOutPaper } from './weighOutPaper.ts';
 
 const MAKERS: Readonly<

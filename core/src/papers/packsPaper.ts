@@ -1,41 +1,41 @@
-import { needleName } from '../needles/index.ts';
 import {
   avoidedBy,
   findingsOfPack,
-  isEasilyLost,
-  needlesOfBox,
-  leftHandedSteps,
-  personalNeeds,
-  swappedSteps,
   type GroupNeed,
+  isEasilyLost,
+  leftHandedSteps,
+  needlesOfBox,
   type OtherStep,
   type Pack,
   type PackGroup,
+  personalNeeds,
+  swappedSteps,
 } from '../run/index.ts';
+import { needleName } from '../shelf/index.ts';
 import {
   bagWords,
+  counted,
   FIBRE_FLAG_WORDS,
+  keepBackWords,
+  mergedWords,
   needName,
   ownerWords,
   packWords,
-  counted,
-  wantedName,
-  keepBackWords,
-  mergedWords,
   pieceNames,
   piecesLine,
+  wantedName,
 } from '../words/index.ts';
-import { lotNotesOf, type LotNotes } from './lotNotes.ts';
+import { type LotNotes, lotNotesOf } from './lotNotes.ts';
 import {
   left,
-  right,
-  row,
-  section,
-  wide,
   type Paper,
   type PaperRow,
   type PaperSection,
   type PaperSource,
+  right,
+  row,
+  section,
+  wide,
 } from './paper.ts';
 import {
   amountOf,
@@ -43,8 +43,8 @@ import {
   fibreName,
   fibreTitle,
   makesLine,
-  ranges,
   portionGrams,
+  ranges,
   sizeLines,
   swatchOf,
   UNKNOWN_AMOUNT,

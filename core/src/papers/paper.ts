@@ -1,10 +1,7 @@
-import type { Preparation } from '../fibre/index.ts';
-import type { NeedleKit } from '../ladder/index.ts';
-import type { Needle } from '../needles/index.ts';
-import type { RunPortions } from '../portions/index.ts';
-import type { Pack, RunInput, ThingPromises, ToPack } from '../run/index.ts';
-import type { Tool } from '../tools/index.ts';
-import type { FibreLookup, Wool } from '../wool/index.ts';
+import type { FibreLookup, Wool } from '../engine/index.ts';
+import type { NeedleKit } from '../needles/index.ts';
+import type { Pack, RunInput, RunPortions, ThingPromises, ToPack } from '../run/index.ts';
+import type { Needle, Preparation, Tool } from '../shelf/index.ts';
 
 /** Everything of a run that is printed. */
 export const PAPER_NAMES = [

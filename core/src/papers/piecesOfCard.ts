@@ -1,7 +1,7 @@
-import { piecesToMake, type Piece } from '../reading/index.ts';
+import { type Piece, piecesToMake } from '../reading/index.ts';
 import type { Make, PackGroup } from '../run/index.ts';
-import { pieceLines, showCount, type PieceLine } from '../words/index.ts';
-import { left, row, section, wide, type PaperRow, type PaperSection, type PaperSource } from './paper.ts';
+import { type PieceLine, pieceLines, showCount } from '../words/index.ts';
+import { left, type PaperRow, type PaperSection, type PaperSource, row, section, wide } from './paper.ts';
 
 /** Every piece of every design in a pack: what one of it takes and what hands make of that, in a line of its own. */
 export function piecesOfCard(group: PackGroup, source: PaperSource): PaperSection[] {

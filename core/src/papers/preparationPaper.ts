@@ -1,10 +1,10 @@
 import { wholeUp } from '../base/index.ts';
-import { planBlendLot } from '../blend/index.ts';
+import { type Minutes, minutesRange, workMinutes } from '../pattern/index.ts';
+import { shortOfPlan, takingsOfPlan, uncountedOfPlan } from '../run/index.ts';
+import { planBlendLot } from '../shelf/index.ts';
 import { counted, cutSizeWords } from '../words/index.ts';
-import { shortOfPlan, takingsOfPlan, uncountedOfPlan } from '../portions/index.ts';
-import { minutesRange, workMinutes, type Minutes } from '../pattern/index.ts';
 import { packNames } from './packNames.ts';
-import { left, right, row, section, wide, type Paper, type PaperSource } from './paper.ts';
+import { left, type Paper, type PaperSource, right, row, section, wide } from './paper.ts';
 import { fibreTitle, swatchOf, weighed } from './shown.ts';
 
 /** Minutes a cut and a blend take beforehand. Ours, to be overruled by what you know. */

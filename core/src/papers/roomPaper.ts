@@ -1,15 +1,15 @@
-import { choiceOfSeat, hasChoice, seatName, seatsOf, toolsOfRun, isElsewhere } from '../run/index.ts';
+import { choiceOfSeat, hasChoice, isElsewhere, seatName, seatsOf, toolsOfRun } from '../run/index.ts';
+import { isSameToolName } from '../shelf/index.ts';
 import {
   choiceWords,
+  counted,
   FIBRE_FLAG_WORDS,
   needName,
   PROVISION_WORDS,
   sizedWords,
   SKILL_WORDS,
-  counted,
 } from '../words/index.ts';
-import { isSameToolName } from '../tools/index.ts';
-import { left, right, row, section, wide, type Paper, type PaperSection, type PaperSource } from './paper.ts';
+import { left, type Paper, type PaperSection, type PaperSource, right, row, section, wide } from './paper.ts';
 
 /** Who sits where and makes what, table by table; boxes have no room. */
 export function roomPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {

@@ -1,9 +1,17 @@
-import { findingsOfRun, thingsShort, isElsewhere, toolsOfRun, whoIsHit } from '../run/index.ts';
-import { shortOfPlan, takingsOfPlan, uncountedOfPlan } from '../portions/index.ts';
-import { needleName } from '../needles/index.ts';
-import { counted, joinWords, needName, tooLargeWords, wantedName, piecesLine } from '../words/index.ts';
+import {
+  findingsOfRun,
+  isElsewhere,
+  shortOfPlan,
+  takingsOfPlan,
+  thingsShort,
+  toolsOfRun,
+  uncountedOfPlan,
+  whoIsHit,
+} from '../run/index.ts';
+import { needleName } from '../shelf/index.ts';
+import { counted, joinWords, needName, piecesLine, tooLargeWords, wantedName } from '../words/index.ts';
 import { packNames } from './packNames.ts';
-import { left, right, row, section, wide, type Paper, type PaperSource } from './paper.ts';
+import { left, type Paper, type PaperSource, right, row, section, wide } from './paper.ts';
 import { amountOf, fibreTitle, swatchOf, weighed } from './shown.ts';
 
 /** What is wanting, and whose packs go without it. */

@@ -1,8 +1,7 @@
-import type { Fibre } from '../fibre/index.ts';
-import { unitOfFinding, type Finding } from '../finding/index.ts';
+import { showLengths } from '../base/index.ts';
 import { creditsOf } from '../reading/index.ts';
-import type { PackGroup } from '../run/index.ts';
-import { showLengths } from '../units/index.ts';
+import type { FibrePortion, PackGroup } from '../run/index.ts';
+import { type Fibre, type Finding, unitOfFinding } from '../shelf/index.ts';
 import {
   findingAmount,
   groupWords,
@@ -12,7 +11,6 @@ import {
   showLikely,
   showWeighed,
 } from '../words/index.ts';
-import type { FibrePortion } from '../portions/index.ts';
 import type { PaperSource, Swatch } from './paper.ts';
 
 /** Grams in whole scale steps: as many decimals as the step has. */

@@ -1,5 +1,4 @@
-import { lightness } from '../fibre/index.ts';
-import type { Preparation } from '../fibre/index.ts';
+import { lightness, type Preparation } from '../shelf/index.ts';
 import type { Swatch } from './paper.ts';
 
 /** Strokes that tell preparations apart without colour: how they lie in a lock of it. In a square of 10 × 10. */

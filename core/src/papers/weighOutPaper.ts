@@ -1,8 +1,8 @@
-import { weighings, type FibreWeighing, type WeighMark } from '../run/index.ts';
+import { type FibreWeighing, weighings, type WeighMark } from '../run/index.ts';
 import { bagWords, counted } from '../words/index.ts';
 import { packNames } from './packNames.ts';
-import { left, right, row, section, wide, type Paper, type PaperSection, type PaperSource } from './paper.ts';
-import { fibreName, fibreTitle, swatchOf, weighed, UNKNOWN_AMOUNT, unknownLines } from './shown.ts';
+import { left, type Paper, type PaperSection, type PaperSource, right, row, section, wide } from './paper.ts';
+import { fibreName, fibreTitle, swatchOf, UNKNOWN_AMOUNT, unknownLines, weighed } from './shown.ts';
 
 /** The list done at the scale: one fibre at a time, pale before dark; what weighs alike in one line. */
 export function weighOutPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {

@@ -4,9 +4,9 @@ export {
   defaultValues,
   valuesNeverAllowed,
   type Values,
-} from './allowedBuilds.ts';
-export { AMOUNT_FORMS, Amount, blankAmount, UNTIL, type AmountForm, type Until } from './amount.ts';
-export { duplicateItem, duplicatePart, moveItem, withoutPart, withoutUse } from './arrange.ts';
+} from './document/allowedBuilds.ts';
+export { AMOUNT_FORMS, Amount, blankAmount, UNTIL, type AmountForm, type Until } from './document/amount.ts';
+export { duplicateItem, duplicatePart, moveItem, withoutPart, withoutUse } from './edit/arrange.ts';
 export {
   BLANK_STEP,
   BLANK_WRITING,
@@ -17,12 +17,13 @@ export {
   blankPart,
   blankPattern,
   blankStep,
-} from './blank.ts';
-export { withoutThing, withThingBack, type Removable } from './bringBack.ts';
-export { checkPart, checkPattern, fixedCount, mmOrNull, PATTERN_BOUNDS } from './checkPattern.ts';
-export { comparePatterns, type Difference } from './compare.ts';
-export { Count, countRange, type CountRange } from './count.ts';
-export { blankCut, blankSegment, Cut, CUT_KINDS, type CutKind, type Segment } from './cut.ts';
+} from './document/blank.ts';
+export { withoutThing, withThingBack, type Removable } from './edit/bringBack.ts';
+export { checkPart, checkPattern, fixedCount, mmOrNull } from './check/checkPattern.ts';
+export { PATTERN_BOUNDS } from './check/patternBounds.ts';
+export { comparePatterns, type Difference } from './versions/compare.ts';
+export { Count, countRange, type CountRange } from './document/count.ts';
+export { blankCut, blankSegment, Cut, CUT_KINDS, type CutKind, type Segment } from './document/cut.ts';
 export {
   fibreReferences,
   fibresUsed,
@@ -30,17 +31,17 @@ export {
   itemsUsed,
   strangeFibres,
   strangeFindings,
-} from './fibresUsed.ts';
-export { copyOf, derivedFrom } from './copies.ts';
+} from './document/fibresUsed.ts';
+export { copyOf, derivedFrom } from './document/copies.ts';
 export {
   fieldChanges,
   movedItems,
   patternChanges,
   type FieldChange,
   type PatternChange,
-} from './fieldChanges.ts';
-export { forgetStrays } from './forgetStrays.ts';
-export { isNeedleMissing, needleOf, needleOfSchool, type NeedleHabit } from './needleOf.ts';
+} from './versions/fieldChanges.ts';
+export { forgetStrays } from './edit/forgetStrays.ts';
+export { isNeedleMissing, needleOf, needleOfSchool, type NeedleHabit } from './document/needleOf.ts';
 export {
   NEEDLE_TASKS,
   needlesOfSchool,
@@ -54,8 +55,8 @@ export {
   type NeedleTask,
   type RungName,
   type SchoolKind,
-} from './school.ts';
-export { linkCircle, type Precedence } from './linkCircle.ts';
+} from './document/school.ts';
+export { linkCircle, type Precedence } from './check/linkCircle.ts';
 export {
   activeMinutes,
   isWaitedFor,
@@ -63,10 +64,15 @@ export {
   waitingMinutes,
   workMinutes,
   type MinutesTotal,
-} from './stepMinutes.ts';
-export { isSameThing, knownIds, type KnownIds } from './things.ts';
-export { Join, JOIN_METHODS, type JoinMethod } from './join.ts';
-export { isIncomplete, isWoolOnly, missingForPublishing, missingInPart } from './missingForPublishing.ts';
+} from './document/stepMinutes.ts';
+export { isSameThing, knownIds, type KnownIds } from './document/things.ts';
+export { Join, JOIN_METHODS, type JoinMethod } from './document/join.ts';
+export {
+  isIncomplete,
+  isWoolOnly,
+  missingForPublishing,
+  missingInPart,
+} from './check/missingForPublishing.ts';
 export {
   DerivedSize,
   FindingUse,
@@ -80,11 +86,11 @@ export {
   SIDES_SEEN,
   TechniqueUse,
   type Level,
-} from './pattern.ts';
-export { parseMinutes, showTypedMinutes, type ParsedMinutes } from './parseMinutes.ts';
-export { stepOfCut, stepOfFinding, stepOfInsert } from './stepOfThing.ts';
-export { openSwaps, takenKinds } from './taken.ts';
-export { Minutes, minutesRange, timesMinutes, type MinutesRange } from './minutes.ts';
+} from './document/pattern.ts';
+export { parseMinutes, showTypedMinutes, type ParsedMinutes } from './document/parseMinutes.ts';
+export { stepOfCut, stepOfFinding, stepOfInsert } from './document/stepOfThing.ts';
+export { openSwaps, takenKinds } from './check/taken.ts';
+export { Minutes, minutesRange, timesMinutes, type MinutesRange } from './document/minutes.ts';
 export {
   Colourway,
   FibreSlot,
@@ -99,7 +105,7 @@ export {
   type Choices,
   type ThingKind,
   type ValueRef,
-} from './option.ts';
+} from './document/option.ts';
 export {
   ORIGINS,
   OWN_RIGHTS,
@@ -111,8 +117,8 @@ export {
   type Origin,
   type PermissionState,
   type Permitted,
-} from './rights.ts';
-export { STAGES, type Stage } from './stage.ts';
+} from './document/rights.ts';
+export { STAGES, type Stage } from './document/stage.ts';
 export {
   Act,
   ACT_KINDS,
@@ -135,7 +141,7 @@ export {
   type PartState,
   type StepPlace,
   type Stroke,
-} from './step.ts';
+} from './document/step.ts';
 export {
   upgradeMinutes,
   upgradePattern,
@@ -144,7 +150,7 @@ export {
   type PatternOfFirst,
   type PatternOfSecond,
   type PatternOfThird,
-} from './upgrade.ts';
+} from './versions/upgrade.ts';
 export {
   blankUse,
   isWool,
@@ -155,4 +161,5 @@ export {
   type UseOf,
   type UseRole,
   type WoolUse,
-} from './use.ts';
+} from './document/use.ts';
+export type { PatternProblem } from './document/problem.ts';

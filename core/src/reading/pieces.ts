@@ -1,17 +1,18 @@
-import type { CutEstimate } from '../cuts/index.ts';
-import type { Cut, FindingUse, Join, Part, Pattern, Use, UseOf, WoolUse } from '../pattern/index.ts';
-import { massOfTerm, type MassRangeG } from '../quantity/index.ts';
+import type { MassRangeG } from '../base/index.ts';
 import {
-  handsMeasures,
-  sizeLedger,
+  type CutEstimate,
   type HandsMeasure,
+  handsMeasures,
   type KnownUse,
+  massOfTerm,
   type PartEstimate,
   type PatternEstimate,
+  sizeLedger,
   type StageSize,
   type UseEstimate,
   type Wool,
-} from '../wool/index.ts';
+} from '../engine/index.ts';
+import type { Cut, FindingUse, Join, Part, Pattern, Use, UseOf, WoolUse } from '../pattern/index.ts';
 import { stepOfWool } from '../writing/index.ts';
 
 /** One layer of wool on a piece, loose ends with it. */

@@ -1,16 +1,17 @@
-import { type NeedleWanted, wantedKey } from '../needles/index.ts';
+import type { PatternEstimate, Wool } from '../engine/index.ts';
+import { type Need, needsOf } from '../needles/index.ts';
 import {
-  countRange,
-  needleOf,
   type Caution,
+  countRange,
+  type Level,
+  needleOf,
   type Pattern,
   type Session,
   type Stage,
   type Step,
 } from '../pattern/index.ts';
-import type { PatternEstimate, Wool } from '../wool/index.ts';
-import { cautionsOf, needsOf, proposeLevel, type Need } from '../writing/index.ts';
-import type { Level } from '../pattern/index.ts';
+import { type NeedleWanted, wantedKey } from '../shelf/index.ts';
+import { cautionsOf, proposeLevel } from '../writing/index.ts';
 import { type StepWool, woolOfSteps } from './woolOfSteps.ts';
 
 /** For whom it is read: those who hold the kit, or those who weigh for themselves. */

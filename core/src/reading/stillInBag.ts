@@ -1,5 +1,5 @@
+import type { PatternEstimate, UseEstimate } from '../engine/index.ts';
 import type { Pattern } from '../pattern/index.ts';
-import type { PatternEstimate, UseEstimate } from '../wool/index.ts';
 import { stepOfWool } from '../writing/index.ts';
 
 /** Wool of one colour in a bag before the first step, from the one with the least of it to the one with the most. */

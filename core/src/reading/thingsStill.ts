@@ -1,14 +1,13 @@
+import type { CutPiece, PatternEstimate, Wool } from '../engine/index.ts';
 import {
   countRange,
+  type CountRange,
+  type Pattern,
   stepOfCut,
   stepOfFinding,
   stepOfInsert,
-  type CountRange,
-  type Pattern,
 } from '../pattern/index.ts';
-import { unitOfFinding } from '../finding/index.ts';
-import type { StockUnit } from '../stock/index.ts';
-import type { CutPiece, PatternEstimate, Wool } from '../wool/index.ts';
+import { type StockUnit, unitOfFinding } from '../shelf/index.ts';
 
 /** What of one finding should still be in the bag. */
 export interface ThingStill {

@@ -1,5 +1,5 @@
+import type { UseEstimate } from '../engine/index.ts';
 import type { Pattern } from '../pattern/index.ts';
-import type { UseEstimate } from '../wool/index.ts';
 import { stepOfWool } from '../writing/index.ts';
 
 /** Wool of one colour that must not be used up in this step. */

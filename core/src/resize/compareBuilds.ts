@@ -1,5 +1,5 @@
+import type { PartEstimate, PatternEstimate } from '../engine/index.ts';
 import type { Part, Pattern } from '../pattern/index.ts';
-import type { PatternEstimate, PartEstimate } from '../wool/index.ts';
 
 /** One line of two builds side by side; null where one of them has no such thing. */
 export interface BuildLine<T> {

@@ -1,13 +1,12 @@
-import type { Finding } from '../finding/index.ts';
-import { fibreNumber } from '../fibre/index.ts';
-import { findingReferences, isWool, type Pattern } from '../pattern/index.ts';
 import {
-  estimatePattern,
-  warningsOf,
   type EngineWarning,
+  estimatePattern,
   type PatternEstimate,
+  warningsOf,
   type Wool,
-} from '../wool/index.ts';
+} from '../engine/index.ts';
+import { findingReferences, isWool, type Pattern } from '../pattern/index.ts';
+import { fibreNumber, type Finding } from '../shelf/index.ts';
 import { resizePattern } from './resizePattern.ts';
 
 /** What resizing cannot decide for the author. */

@@ -1,16 +1,15 @@
-import { wholeUp } from '../base/index.ts';
+import { type Length, wholeUp } from '../base/index.ts';
 import {
-  mmOrNull,
   type Amount,
   type Cut,
   type Minutes,
+  mmOrNull,
   type Part,
   type Pattern,
   type Step,
   type Taken,
   type Use,
 } from '../pattern/index.ts';
-import type { Length } from '../units/index.ts';
 
 /** How far a figure may be scaled at once. */
 export const RESIZE_BOUNDS = { min: 0.1, max: 10 } as const;

@@ -1,6 +1,6 @@
-export { planInOrder, shortOverall, type DrawnRun } from './planInOrder.ts';
-export { inDrawingOrder, promisedBefore, type Takings } from './promisedBefore.ts';
-export { costOfTakings } from './costOfTakings.ts';
+export { planInOrder, shortOverall, type DrawnRun } from './states/planInOrder.ts';
+export { inDrawingOrder, promisedBefore, type Takings } from './states/promisedBefore.ts';
+export { costOfTakings } from './cost/costOfTakings.ts';
 export {
   bagOf,
   extrasOfRun,
@@ -9,17 +9,17 @@ export {
   sureness,
   usualChance,
   type Sureness,
-} from './sureness.ts';
-export { classNeeds, type RunNeeds } from './classNeeds.ts';
-export { BOX_FORMS, BoxDesign, BoxRecipe, blankRecipe, type BoxForm } from './boxRecipe.ts';
-export { avoidedBy, type Avoided } from './avoided.ts';
-export { choiceOfSeat, hasChoice, undecidedSeats, type SeatChoice } from './choiceOfSeat.ts';
-export { packGroups, type Designs, type Make, type PackGroup, type Roster } from './packGroups.ts';
-export { needsOfGroup, personalNeeds, type GroupNeed } from './needsOfGroup.ts';
-export { isElsewhere, tablesOf, toolsOfRun, type RoomTerms, type RoomTool } from './toolsOfRun.ts';
-export { lotsOfPacks, type LotsOfBag } from './lotsOfPacks.ts';
-export { toPackOf, type PackEstimate, type PackRun, type ToPack } from './toPack.ts';
-export { stageSamples, type StageSample } from './stageSamples.ts';
+} from './packs/sureness.ts';
+export { classNeeds, type RunNeeds } from './packs/classNeeds.ts';
+export { BOX_FORMS, BoxDesign, BoxRecipe, blankRecipe, type BoxForm } from './document/boxRecipe.ts';
+export { avoidedBy, type Avoided } from './who/avoided.ts';
+export { choiceOfSeat, hasChoice, undecidedSeats, type SeatChoice } from './who/choiceOfSeat.ts';
+export { packGroups, type Designs, type Make, type PackGroup, type Roster } from './packs/packGroups.ts';
+export { needsOfGroup, personalNeeds, type GroupNeed } from './things/needsOfGroup.ts';
+export { isElsewhere, tablesOf, toolsOfRun, type RoomTerms, type RoomTool } from './things/toolsOfRun.ts';
+export { lotsOfPacks, type LotsOfBag } from './keep/lotsOfPacks.ts';
+export { toPackOf, type PackEstimate, type PackRun, type ToPack } from './packs/toPack.ts';
+export { stageSamples, type StageSample } from './packs/stageSamples.ts';
 export {
   allowances,
   commonGrams,
@@ -27,8 +27,8 @@ export {
   variantsOf,
   type Variant,
   type VariantGrams,
-} from './undecided.ts';
-export { readRoster, type ReadRoster, type RosterLine } from './readRoster.ts';
+} from './packs/undecided.ts';
+export { readRoster, type ReadRoster, type RosterLine } from './who/readRoster.ts';
 export {
   blankSeat,
   isBlankSeat,
@@ -38,8 +38,8 @@ export {
   seatsOf,
   withoutSeat,
   withSeat,
-} from './seat.ts';
-export { tellingFibres } from './tellingFibres.ts';
+} from './document/seat.ts';
+export { tellingFibres } from './who/tellingFibres.ts';
 export {
   BAGGINGS,
   checkRun,
@@ -66,22 +66,22 @@ export {
   type Run,
   type RunKind,
   type RunState,
-} from './run.ts';
+} from './document/run.ts';
 export {
   needlesOfBox,
   needlesOfBoxes,
   needlesOffered,
   type BoxNeedles,
   type NeedlesInBox,
-} from './boxNeedles.ts';
-export { packsOf, type Pack } from './packList.ts';
+} from './things/boxNeedles.ts';
+export { packsOf, type Pack } from './packs/packList.ts';
 export {
   checkRights,
   neededPermission,
   rightsOfRun,
   type RightsSubject,
   type RunRights,
-} from './rightsOfRun.ts';
+} from './states/rightsOfRun.ts';
 export {
   allMarks,
   changesOfFibre,
@@ -90,7 +90,7 @@ export {
   weighOrder,
   type FibreWeighing,
   type WeighMark,
-} from './weighOut.ts';
+} from './keep/weighOut.ts';
 export {
   sharesOfFibre,
   whoIsHit,
@@ -98,7 +98,7 @@ export {
   type FibreShare,
   type FibreWhy,
   type HitPack,
-} from './whoIsHit.ts';
+} from './keep/whoIsHit.ts';
 export {
   findingsOfPack,
   findingsOfRun,
@@ -110,7 +110,7 @@ export {
   type SpareTerms,
   type FindingInPack,
   type RunFinding,
-} from './findingsOfRun.ts';
+} from './things/findingsOfRun.ts';
 export {
   costOfRun,
   paidForMinor,
@@ -118,7 +118,7 @@ export {
   type CostSources,
   type PackCost,
   type RunCost,
-} from './costOfRun.ts';
+} from './cost/costOfRun.ts';
 export {
   differenceOf,
   freezeRun,
@@ -130,24 +130,23 @@ export {
   type PlannedPacks,
   type PortionChange,
   type RunDifference,
-} from './frozen.ts';
+} from './keep/frozen.ts';
 export {
   checkState,
   isFrozen,
   isOffShelf,
-  RUN_WANTS,
   stateAfter,
   stateBefore,
   wantsOf,
   type RunFacts,
-  type RunWants,
-} from './states.ts';
-export { kitOfClass, type ClassKit, type ClassKitSources } from './kitOfClass.ts';
-export { patternOfPack, type PackPattern } from './patternOfPack.ts';
-export { bagOfWool, type BagOfGroup } from './bagOfWool.ts';
-export { woolInPacks, type PackedWool } from './woolInPacks.ts';
-export { patternsOfRun, type RunPattern } from './patternsOfRun.ts';
-export { leftHandedSteps, mirrored, swappedSteps, type OtherStep } from './leftHanded.ts';
+} from './states/states.ts';
+export { RUN_WANTS, type RunWants } from './document/wants.ts';
+export { kitOfClass, type ClassKit, type ClassKitSources } from './things/kitOfClass.ts';
+export { patternOfPack, type PackPattern } from './packs/patternOfPack.ts';
+export { bagOfWool, type BagOfGroup } from './packs/bagOfWool.ts';
+export { woolInPacks, type PackedWool } from './packs/woolInPacks.ts';
+export { patternsOfRun, type RunPattern } from './packs/patternsOfRun.ts';
+export { leftHandedSteps, mirrored, swappedSteps, type OtherStep } from './who/leftHanded.ts';
 export {
   packedMark,
   StateInput,
@@ -156,11 +155,11 @@ export {
   weighedOf,
   type RunTick,
   type TickState,
-} from './tick.ts';
-export { lotChanges, type LotChange } from './lotChanges.ts';
-export { thingsShort, type ThingShort, type ThingSources } from './thingsShort.ts';
-export { thingsLent, thingsPromisedBefore, thingsTaken, type ThingsDrawn } from './thingsDrawn.ts';
-export { keyOfShort, shortOverRuns, type ShortOfRun, type ShortOverRuns } from './shortOverRuns.ts';
+} from './keep/tick.ts';
+export { lotChanges, type LotChange } from './keep/lotChanges.ts';
+export { thingsShort, type ThingShort, type ThingSources } from './things/thingsShort.ts';
+export { thingsLent, thingsPromisedBefore, thingsTaken, type ThingsDrawn } from './things/thingsDrawn.ts';
+export { keyOfShort, shortOverRuns, type ShortOfRun, type ShortOverRuns } from './things/shortOverRuns.ts';
 export {
   addPromises,
   NO_PROMISES,
@@ -170,4 +169,14 @@ export {
   type ThingPromise,
   type ThingPromises,
   type TooLarge,
-} from './thingStock.ts';
+} from './things/thingStock.ts';
+export * from './portions/index.ts';
+export type { RunProblem } from './document/problem.ts';
+export {
+  checkLabelSheet,
+  LABEL_BOUNDS,
+  LABEL_SHEET,
+  PAGE_SIZES_MM,
+  type LabelSheet,
+  type PageSize,
+} from './document/labelSheet.ts';

@@ -1,13 +1,13 @@
-import type { Problem } from '../problems/index.ts';
-import { boundLength, toMm } from '../units/index.ts';
+import { boundLength, toMm } from '../base/index.ts';
 import { outlineFault } from './outline/outlineFault.ts';
-import { sizesOf, type Shape, type SizeName } from './shape.ts';
+import type { ShapeFault } from './problem.ts';
+import { type Shape, type SizeName, sizesOf } from './shape.ts';
 
 /**
  * What makes a shape impossible, each with its place. Missing sizes are no problem here: they are unknown.
  * @param pointer JSON pointer of the shape
  */
-export function checkShape(shape: Shape, pointer: string): Problem[] {
+export function checkShape(shape: Shape, pointer: string): ShapeFault[] {
   const bounds = [...sizesOf(shape)].flatMap(([name, size]) => {
     // A taper may end in a point: nought is a size there.
     if (size === null || ((name === 'thinEnd' || name === 'wire') && size.value === 0)) return [];
@@ -20,7 +20,7 @@ export function checkShape(shape: Shape, pointer: string): Problem[] {
 }
 
 /** An outline that was read here is sound; one that came with a document from elsewhere may not be. */
-function checkOutline(shape: Shape, pointer: string): Problem[] {
+function checkOutline(shape: Shape, pointer: string): ShapeFault[] {
   if (shape.kind !== 'flat-outline' || shape.path === '') return [];
   const fault = outlineFault(shape.path);
   return fault ? [{ code: 'outline_unsound', pointer: `${pointer}/path`, fault }] : [];
@@ -29,7 +29,7 @@ function checkOutline(shape: Shape, pointer: string): Problem[] {
 /** By more than the noise of inches turned into millimetres: 1 in is 25.4 mm whatever the last bit says. */
 const isLess = (aMm: number, bMm: number): boolean => aMm < bMm * (1 - 1e-12);
 
-function checkTogether(shape: Shape, pointer: string): Problem[] {
+function checkTogether(shape: Shape, pointer: string): ShapeFault[] {
   const sizeMm = (name: SizeName) => {
     const size = sizesOf(shape).get(name);
     return size ? toMm(size) : null;

@@ -1,4 +1,4 @@
-export { carlsonRG } from './carlson.ts';
+export { carlsonRG } from './solid/carlson.ts';
 export { checkShape } from './checkShape.ts';
 export {
   DEFAULT_WIDEST_AT_FRACTION,
@@ -15,10 +15,11 @@ export {
   type ShapeKind,
   type SizeName,
 } from './shape.ts';
-export { acrossMm, alongAxis, baseMm, runMm, type PointMm, type Solid } from './solid.ts';
+export { acrossMm, alongAxis, baseMm, runMm, type PointMm, type Solid } from './solid/solid.ts';
 export { bodyOfWool, solidOf, type SolidResult } from './solidOf.ts';
-export { VIEWS, viewOutline, type View, type ViewOutline } from './views.ts';
-export { measureFace, type Contours } from './plate.ts';
+export { VIEWS, viewOutline, type View, type ViewOutline } from './solid/views.ts';
+export { measureFace, type Contours } from './solid/plate.ts';
 export { outlineContours } from './outline/outlineContours.ts';
 export type { OutlineFault } from './outline/outlineFault.ts';
 export { SIZE_HANDLES, type SizeHandles } from './handles.ts';
+export type { ShapeFault, ShapeProblem } from './problem.ts';

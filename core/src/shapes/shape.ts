@@ -1,6 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { oneOf, orUnknown } from '../schema/oneOf.ts';
-import { Length } from '../units/index.ts';
+import { Length, oneOf, orUnknown } from '../base/index.ts';
 
 /** A size not given yet is null: unknown, never zero. */
 const Size = orUnknown(Length);

@@ -1,8 +1,7 @@
+import { type MassRangeG, showNumber } from '../base/index.ts';
+import type { KnownUse } from '../engine/index.ts';
 import type { Count } from '../pattern/index.ts';
-import type { MassRangeG } from '../quantity/index.ts';
-import type { StockUnit } from '../stock/index.ts';
-import type { KnownUse } from '../wool/index.ts';
-import { showNumber } from '../units/index.ts';
+import type { StockUnit } from '../shelf/index.ts';
 
 /** With its first letter large. */
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,4 +1,4 @@
-import { WISP_G, type StillInBag, type StepWool, type ThingStill } from '../reading/index.ts';
+import { type StepWool, type StillInBag, type ThingStill, WISP_G } from '../reading/index.ts';
 import { findingAmount, showGrams, showRange } from './amounts.ts';
 import { joinWords, piecesLine } from './cutWords.ts';
 

@@ -1,5 +1,5 @@
+import { showTypedLength } from '../base/index.ts';
 import type { FieldChange, PatternChange } from '../pattern/index.ts';
-import { showTypedLength } from '../units/index.ts';
 
 /** What a key of the document is called. Those that are plain words already are left out. */
 const KEY_WORDS: Readonly<Record<string, string>> = {

@@ -1,5 +1,5 @@
 import { valuesOf } from '../build/index.ts';
-import { defaultValues, type Choices, type Pattern } from '../pattern/index.ts';
+import { type Choices, defaultValues, type Pattern } from '../pattern/index.ts';
 
 /** What is other than usual in somebody’s choices: `russet, without a blush`; empty for the usual build. */
 export function choiceWords(pattern: Pattern, choices: Choices): string {

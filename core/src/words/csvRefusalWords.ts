@@ -1,4 +1,4 @@
-import type { CsvRefusal } from '../formats/index.ts';
+import type { CsvRefusal } from '../tables/index.ts';
 
 /** Why a file is not read at all, what was kept, and what to do. */
 export function csvRefusalWords(refusal: CsvRefusal): string {

@@ -1,7 +1,7 @@
-import { showNumber, showTypedLength, type Length } from '../units/index.ts';
-import type { SpareRule } from '../finding/index.ts';
+import { type Length, showNumber, showTypedLength } from '../base/index.ts';
+import type { CutPiece } from '../engine/index.ts';
 import type { TooLarge } from '../run/index.ts';
-import type { CutPiece } from '../wool/index.ts';
+import type { SpareRule } from '../shelf/index.ts';
 
 /** A cut’s size for reading: `31 cm`, `13 × 12 cm`, `3 × 3 in`, as it was typed; under 10 cm in millimetres. */
 export function cutSizeWords(sizes: readonly Length[]): string {

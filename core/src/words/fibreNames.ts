@@ -1,4 +1,4 @@
-import type { FibreLookup, Wool } from '../wool/index.ts';
+import type { FibreLookup, Wool } from '../engine/index.ts';
 import { PREPARATION_WORDS } from './shelfWords.ts';
 
 type FibreName = (fibreId: string | null) => string;

@@ -1,6 +1,6 @@
-import type { Preparation } from '../fibre/index.ts';
-import { MM_PER_INCH, showInches, showNumber, type LengthUnit } from '../units/index.ts';
-import type { HandsMeasure, TopsLength } from '../wool/index.ts';
+import { type LengthUnit, MM_PER_INCH, showInches, showNumber } from '../base/index.ts';
+import type { HandsMeasure, TopsLength } from '../engine/index.ts';
+import type { Preparation } from '../shelf/index.ts';
 import { showGrams } from './amounts.ts';
 
 /** Lengths in the hand: to 5 mm, or to ¼ inch. */

@@ -28,6 +28,7 @@ export {
   type CutLine,
   type PieceLine,
   type WoolLine,
+  FINISHED,
 } from './pieceWords.ts';
 export { lengthWords, placeWords, statedWords } from './statedWords.ts';
 export { csvRefusalWords } from './csvRefusalWords.ts';
@@ -89,7 +90,7 @@ export {
   writingFindingWords,
 } from './writingWords.ts';
 export { choiceWords } from './choiceWords.ts';
-export { minutesWords, patternMarkdown } from './patternMarkdown.ts';
+export { minutesWords } from './minutesWords.ts';
 export {
   cueWords,
   mendWords,

@@ -1,15 +1,15 @@
 import {
-  ruleOf,
   type Change,
   type ChangeCue,
   type Pile,
+  ruleOf,
   type Skill,
   type Strength,
   type Symptom,
   type Verdict,
-} from '../ladder/index.ts';
-import { type NeedleWanted } from '../needles/index.ts';
+} from '../needles/index.ts';
 import type { SchoolKind } from '../pattern/index.ts';
+import type { NeedleWanted } from '../shelf/index.ts';
 
 /** A sort of needle as it is asked for: `38 star`, `36`, `large`. */
 export const wantedName = (wanted: NeedleWanted): string =>

@@ -1,5 +1,5 @@
-import type { OutlineRefusal } from '../outline.ts';
-import { showNumber } from '../units/index.ts';
+import { showNumber } from '../base/index.ts';
+import type { OutlineRefusal } from '../shapes/outline/index.ts';
 
 /** Why an outline was refused, where, and what to do. */
 export function outlineRefusalWords(refusal: OutlineRefusal): string {

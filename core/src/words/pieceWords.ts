@@ -1,8 +1,8 @@
+import { type Length, showNumber, showSizesIn, toMm, type UnitsShown } from '../base/index.ts';
+import type { RollUp, StageSize, Wool } from '../engine/index.ts';
 import type { Part, Pattern } from '../pattern/index.ts';
 import type { BeforeYouCut, Piece, PieceJoin, PieceLayer, ToCut } from '../reading/index.ts';
 import { sizesOf } from '../shapes/index.ts';
-import { showNumber, showSizesIn, toMm, type Length, type UnitsShown } from '../units/index.ts';
-import type { RollUp, StageSize, Wool } from '../wool/index.ts';
 import {
   counted,
   showCount,

@@ -1,6 +1,6 @@
-import { PILE_WORDS } from './needleWords.ts';
+import { showNumber } from '../base/index.ts';
 import type { Problem } from '../problems/index.ts';
-import { showNumber } from '../units/index.ts';
+import { PILE_WORDS } from './needleWords.ts';
 import { wantsWords } from './runWords.ts';
 import { sizeWords } from './sizeWords.ts';
 import { FORM_WORDS, ROLE_WORDS } from './woolWords.ts';

@@ -1,4 +1,4 @@
-import type { LengthRefusal } from '../units/index.ts';
+import type { LengthRefusal } from '../base/index.ts';
 import { problemWords } from './problemWords.ts';
 
 /** Why a typed size was not taken, and how to write one. */

@@ -1,11 +1,21 @@
+import { percentOf } from '../base/index.ts';
+import type { UseEstimate } from '../engine/index.ts';
 import type { Pattern } from '../pattern/index.ts';
-import type { Bag, BagHolds, Parting } from '../portions/index.ts';
-import type { UseEstimate } from '../wool/index.ts';
-import type { Bagging, BoxForm, Pack, PackedWool, PackGroup, RunState, RunWants } from '../run/index.ts';
-import { percentOf } from '../units/index.ts';
+import type {
+  Bag,
+  Bagging,
+  BagHolds,
+  BoxForm,
+  Pack,
+  PackedWool,
+  PackGroup,
+  Parting,
+  RunState,
+  RunWants,
+} from '../run/index.ts';
 import { counted, showLikely, showWeighed } from './amounts.ts';
-import { joinWords } from './cutWords.ts';
 import { choiceWords } from './choiceWords.ts';
+import { joinWords } from './cutWords.ts';
 import { SKILL_WORDS } from './needleWords.ts';
 import { STAGE_WORDS } from './patternWords.ts';
 

@@ -11,7 +11,7 @@ import type {
   Reason,
   StockUnit,
   ToolSort,
-} from '../index.ts';
+} from '../shelf/index.ts';
 
 export const PREPARATION_WORDS: Readonly<Record<Preparation, string>> = {
   'core-batt': 'core batt',

@@ -1,12 +1,12 @@
-import type { Amount, Pattern, UseOf, WoolUse } from '../pattern/index.ts';
 import {
+  type Length,
   showNumber,
   showSizesIn,
   showTypedLength,
   toMm,
-  type Length,
   type UnitsShown,
-} from '../units/index.ts';
+} from '../base/index.ts';
+import type { Amount, Pattern, UseOf, WoolUse } from '../pattern/index.ts';
 import { counted, showCount, showGramRange, showGrams } from './amounts.ts';
 import { joinWords } from './cutWords.ts';
 

@@ -1,10 +1,16 @@
-import type { Firmness, Packing } from '../fibre/index.ts';
+import { showNumber, type Source } from '../base/index.ts';
+import type {
+  EngineWarning,
+  ErrorCause,
+  GPerMRange,
+  SizeStage,
+  UnknownReason,
+  WoolRole,
+} from '../engine/index.ts';
 import type { AmountForm, CutKind, JoinMethod, UseRole } from '../pattern/index.ts';
-import type { ErrorCause, Source } from '../quantity/index.ts';
 import type { ShapeKind } from '../shapes/index.ts';
-import { showNumber } from '../units/index.ts';
+import type { Firmness, Packing } from '../shelf/index.ts';
 import { showGramRange } from './amounts.ts';
-import type { EngineWarning, GPerMRange, SizeStage, UnknownReason, WoolRole } from '../wool/index.ts';
 
 /** What wool is for, in a maker's word. */
 export const ROLE_WORDS: Readonly<Record<WoolRole | 'insert', string>> = {

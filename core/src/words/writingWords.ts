@@ -1,5 +1,5 @@
-import { showSizeMm } from '../units/index.ts';
-import { joinWords } from './cutWords.ts';
+import { showSizeMm } from '../base/index.ts';
+import type { Need } from '../needles/index.ts';
 import type {
   ActKind,
   Caution,
@@ -13,9 +13,11 @@ import type {
   StepPlace,
   Stroke,
 } from '../pattern/index.ts';
-import type { ToolKey } from '../tools/index.ts';
+import type { WritingFinding } from '../review/index.ts';
+import type { ToolKey } from '../shelf/index.ts';
+import type { LevelMeasure, OrderLink, OrderReason } from '../writing/index.ts';
+import { joinWords } from './cutWords.ts';
 import { wantedName } from './needleWords.ts';
-import type { LevelMeasure, Need, OrderLink, OrderReason, WritingFinding } from '../writing/index.ts';
 
 export const ACT_WORDS: Readonly<Record<ActKind, string>> = {
   make: 'make',

@@ -1,7 +1,6 @@
-import type { FibreFlag } from '../fibre/index.ts';
-import type { FindingFlag } from '../finding/index.ts';
-import { CAUTIONS, isWool, type ActKind, type Caution, type Pattern, type Step } from '../pattern/index.ts';
-import type { Wool } from '../wool/index.ts';
+import type { Wool } from '../engine/index.ts';
+import { type ActKind, type Caution, CAUTIONS, isWool, type Pattern, type Step } from '../pattern/index.ts';
+import type { FibreFlag, FindingFlag } from '../shelf/index.ts';
 import { hasVerb } from './verbs.ts';
 
 /** Flags of fibres somebody may be allergic to. */

@@ -1,6 +1,5 @@
 export { cautionsOf } from './cautions.ts';
 export { lifeLines, type LifeLine, type LifeMark } from './lifeLines.ts';
-export { derivedNeeds, needsOf, type Need, type NeedsList } from './needs.ts';
 export {
   brokenLinks,
   ORDER_REASONS,
@@ -21,5 +20,7 @@ export {
 } from './proposeLevel.ts';
 export { readSteps, type ReadStep, type ReadText } from './readSteps.ts';
 export { isSaid, recognise, withRecognised, type KnownNames, type Recognised } from './recognise.ts';
-export { writingFindings, type WritingFinding } from './writingFindings.ts';
 export { placeOfAmount, takeAmount, type AmountPlace } from './takeAmount.ts';
+export * from './technique/index.ts';
+export { isLaidOn, JOINING } from './partWork.ts';
+export { hasVerb, type Verb } from './verbs.ts';

@@ -1,5 +1,5 @@
-import { type LinkStrength, type Part, type Pattern, type Step } from '../pattern/index.ts';
-import { joinedBy, workOnParts, type PartWork } from './partWork.ts';
+import type { LinkStrength, Part, Pattern, Step } from '../pattern/index.ts';
+import { joinedBy, type PartWork, workOnParts } from './partWork.ts';
 
 export const ORDER_REASONS = [
   'made-before-joined',

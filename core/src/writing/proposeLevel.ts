@@ -1,6 +1,6 @@
-import { activeMinutes, countRange, LEVELS, type Level, type Pattern } from '../pattern/index.ts';
+import type { PatternEstimate } from '../engine/index.ts';
+import { activeMinutes, countRange, type Level, LEVELS, type Pattern } from '../pattern/index.ts';
 import { acrossMm } from '../shapes/index.ts';
-import type { PatternEstimate } from '../wool/index.ts';
 
 export const LEVEL_MEASURES = ['smallest', 'pieces', 'joins', 'minutes'] as const;
 export type LevelMeasure = (typeof LEVEL_MEASURES)[number];

@@ -1,4 +1,4 @@
-import { STAGES, type Stage } from '../pattern/index.ts';
+import { type Stage, STAGES } from '../pattern/index.ts';
 
 /** One step as it stands in a plain text. */
 export interface ReadStep {

@@ -1,16 +1,15 @@
-import { byGauge } from '../needles/index.ts';
+import { parseLength } from '../base/index.ts';
 import {
-  AMOUNT_FORMS,
   type ActKind,
   type Amount,
+  AMOUNT_FORMS,
   type Depth,
   type Minutes,
   type Pattern,
   type Step,
   type Stroke,
 } from '../pattern/index.ts';
-import { HAND_MEASURES } from '../stock/index.ts';
-import { parseLength } from '../units/index.ts';
+import { byGauge, HAND_MEASURES } from '../shelf/index.ts';
 
 /** What may be recognised by name. */
 export interface KnownNames {

@@ -1,5 +1,5 @@
-import { STAGES, type Pattern, type Stage, type Step } from '../pattern/index.ts';
-import type { UseEstimate, WoolRole } from '../wool/index.ts';
+import type { UseEstimate, WoolRole } from '../engine/index.ts';
+import { type Pattern, type Stage, STAGES, type Step } from '../pattern/index.ts';
 import { isLaidOn, joinedBy, JOINING } from './partWork.ts';
 
 /** Which wool is asked about: what it is for, and on what. */

@@ -1,4 +1,4 @@
-import type { ClassNeeds } from '../../src/index.ts';
+import type { ClassNeeds } from '../../src/run/index.ts';
 import { gaussian } from './random.ts';
 
 // As in random.ts: taken once, for a class is drawn tens of thousands of times.

@@ -1,20 +1,16 @@
+import type { Wool } from '../../src/engine/index.ts';
+import type { PaperSource } from '../../src/papers/index.ts';
+import { BLANK_STEP, blankJoin, type Pattern } from '../../src/pattern/index.ts';
 import {
-  BLANK_FINDING,
-  BLANK_STEP,
-  blankJoin,
-  blankMeasure,
+  type BoxRecipe,
   NO_PROMISES,
   packsOf,
   portionsOfRun,
   RUN_DEFAULTS,
-  toPackOf,
-  type BoxRecipe,
-  type Finding,
-  type Pattern,
   type RunInput,
-  type Wool,
-} from '../../src/index.ts';
-import type { PaperSource } from '../../src/papers/index.ts';
+  toPackOf,
+} from '../../src/run/index.ts';
+import { BLANK_FINDING, blankMeasure, type Finding } from '../../src/shelf/index.ts';
 import { fibre, mm, part, pattern, shapes, shelf, use } from './make.ts';
 
 /** A body with a coat, legs joined on, a dot, a wisp only if needed, eyes; two sessions, a wait, a swap, a colourway. */

@@ -1,15 +1,6 @@
-import {
-  type Amount,
-  BLANK_FINDING,
-  blankMeasure,
-  estimatePart,
-  type Finding,
-  type FindingMeasure,
-  type KnownUse,
-  type Part,
-  type UseEstimate,
-  type Wool,
-} from '../../src/index.ts';
+import { estimatePart, type KnownUse, type UseEstimate, type Wool } from '../../src/engine/index.ts';
+import type { Amount, Part } from '../../src/pattern/index.ts';
+import { BLANK_FINDING, blankMeasure, type Finding, type FindingMeasure } from '../../src/shelf/index.ts';
 import { fibre, part, shapes, shelf, use } from './make.ts';
 
 export const finding = (id: string, measure: Partial<FindingMeasure>): Finding => ({

@@ -1,4 +1,5 @@
-import type { Pattern, WritingFinding } from '../../src/index.ts';
+import type { Pattern } from '../../src/pattern/index.ts';
+import type { WritingFinding } from '../../src/review/index.ts';
 import { part, pattern, shapes } from './make.ts';
 import { joined, step } from './writing.ts';
 

@@ -1,4 +1,4 @@
-import type { LayerRequest } from '../../src/index.ts';
+import type { LayerRequest } from '../../src/engine/index.ts';
 
 /** A coat over all of a piece, felted as dense as a firm core. */
 export const coatOf = (arealGPerM2: number, useId = 'coat'): LayerRequest => ({

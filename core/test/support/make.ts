@@ -1,18 +1,16 @@
+import type { Length } from '../../src/base/index.ts';
+import { onlyFibres, type Wool } from '../../src/engine/index.ts';
 import {
-  BLANK_FIBRE,
   blankPart,
   blankPattern,
   blankUse,
-  type Fibre,
-  type Length,
-  onlyFibres,
   type Part,
   type Pattern,
-  type Shape,
   type UseOf,
   type UseRole,
-  type Wool,
-} from '../../src/index.ts';
+} from '../../src/pattern/index.ts';
+import type { Shape } from '../../src/shapes/index.ts';
+import { BLANK_FIBRE, type Fibre } from '../../src/shelf/index.ts';
 
 export const mm = (value: number): Length => ({ value, unit: 'mm' });
 

@@ -1,12 +1,5 @@
-import {
-  BLANK_NEEDLE,
-  BLANK_TOOL,
-  type Needle,
-  type NeedleFacts,
-  type StepFacts,
-  type Tool,
-  type ToolInput,
-} from '../../src/index.ts';
+import type { NeedleFacts, StepFacts } from '../../src/needles/index.ts';
+import { BLANK_NEEDLE, BLANK_TOOL, type Needle, type Tool, type ToolInput } from '../../src/shelf/index.ts';
 
 /** A step of which nothing is known that would matter to a needle. */
 export const facts = (more: Partial<StepFacts> = {}): StepFacts => ({

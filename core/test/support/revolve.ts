@@ -1,4 +1,4 @@
-import type { PointMm } from '../../src/index.ts';
+import type { PointMm } from '../../src/shapes/index.ts';
 
 /** Volume and whole surface of an outline (symmetric about a vertical axis) turned about that axis: sums of frusta. */
 export function revolve(outline: readonly PointMm[]): { volumeMm3: number; areaMm2: number } {

@@ -1,13 +1,13 @@
 import {
-  BLANK_STEP,
   type Act,
+  BLANK_STEP,
+  blankJoin,
   type Join,
   type Pattern,
   type PLAIN_ACTS,
   type Stage,
   type Step,
-  blankJoin,
-} from '../../src/index.ts';
+} from '../../src/pattern/index.ts';
 import { part, pattern, shapes } from './make.ts';
 
 type Plain = (typeof PLAIN_ACTS)[number];

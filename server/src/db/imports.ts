@@ -1,4 +1,4 @@
-import type { ImportRecord } from '@lanakit/core';
+import type { ImportRecord } from '@lanakit/core/files';
 import type { Db } from './openDatabase.ts';
 
 /** What an import did to one item. */

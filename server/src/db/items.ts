@@ -1,4 +1,4 @@
-import type { ItemUse } from '@lanakit/core';
+import type { ItemUse } from '@lanakit/core/api';
 import type { Db } from './openDatabase.ts';
 import { softDelete } from './softDelete.ts';
 

@@ -1,4 +1,5 @@
-import { itemsUsed, type Pattern, type Revision, type StoredPattern } from '@lanakit/core';
+import type { Revision, StoredPattern } from '@lanakit/core/api';
+import { itemsUsed, type Pattern } from '@lanakit/core/pattern';
 import type { Db } from './openDatabase.ts';
 import { softDelete } from './softDelete.ts';
 

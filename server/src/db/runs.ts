@@ -1,12 +1,12 @@
 import {
-  fromMilli,
-  revisionsOfRun,
   type Frozen,
+  revisionsOfRun,
   type Run,
   type RunInput,
   type RunState,
   type RunTick,
-} from '@lanakit/core';
+} from '@lanakit/core/run';
+import { fromMilli } from '@lanakit/core/shelf';
 import type { Db } from './openDatabase.ts';
 import { softDelete } from './softDelete.ts';
 

@@ -1,3 +1,4 @@
+import type { ShelfView } from '@lanakit/core/files';
 import {
   type Blend,
   type BlendInput,
@@ -9,12 +10,11 @@ import {
   type Lot,
   type Needle,
   type NeedleInput,
-  type ShelfView,
   type Supplier,
   type SupplierInput,
   type Tool,
   type ToolInput,
-} from '@lanakit/core';
+} from '@lanakit/core/shelf';
 import type { itemQueries, ItemKind, StoredItem } from './items.ts';
 import type { OnHand, stockQueries } from './stock.ts';
 

@@ -1,6 +1,6 @@
 import {
-  type CountInput,
   countDifferenceMilli,
+  type CountInput,
   fromMilli,
   type HandMeasure,
   type HandMeasureInput,
@@ -8,7 +8,7 @@ import {
   type LotInput,
   type Movement,
   type Reason,
-} from '@lanakit/core';
+} from '@lanakit/core/shelf';
 import type { Db } from './openDatabase.ts';
 
 /** What there is of an item in all, and the most there ever was, in its unit. */

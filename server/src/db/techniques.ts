@@ -1,4 +1,4 @@
-import type { Technique, TechniqueInput } from '@lanakit/core';
+import type { Technique, TechniqueInput } from '@lanakit/core/writing';
 import type { Db } from './openDatabase.ts';
 
 interface TechniqueRow {

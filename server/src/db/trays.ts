@@ -1,4 +1,5 @@
-import type { BreakageEvidence, MissingNeedles, Pile, Tap } from '@lanakit/core';
+import type { MissingNeedles } from '@lanakit/core/api';
+import type { BreakageEvidence, Pile, Tap } from '@lanakit/core/needles';
 import type { Db } from './openDatabase.ts';
 
 interface TapRow {

@@ -4,7 +4,7 @@ import {
   type FindingFlag,
   type FindingInput,
   type FindingMeasure,
-} from '@lanakit/core';
+} from '@lanakit/core/shelf';
 
 type Counted = Extract<FindingMeasure, { by: 'count' }>;
 type ByLength = Extract<FindingMeasure, { by: 'length' }>;

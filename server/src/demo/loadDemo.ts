@@ -1,4 +1,6 @@
 import { createHash } from 'node:crypto';
+import type { Pile } from '@lanakit/core/needles';
+import { type Pattern, withoutPart } from '@lanakit/core/pattern';
 import {
   blankRecipe,
   blankSeat,
@@ -6,14 +8,11 @@ import {
   type BoxRecipe,
   COST_DEFAULTS,
   RUN_DEFAULTS,
-  type Seat,
-  type Pattern,
-  type Pile,
   type RunInput,
+  type Seat,
   usualTerms,
   withBoxesCounted,
-  withoutPart,
-} from '@lanakit/core';
+} from '@lanakit/core/run';
 import { sanitizeDrawing } from '../pictures.ts';
 import { freezeNow } from '../runBook.ts';
 import { todayOf, type StoreDeps } from '../routes/deps.ts';

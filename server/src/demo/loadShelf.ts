@@ -1,4 +1,4 @@
-import { BLANK_BLEND, blankLot, type BlendInput, toMilli } from '@lanakit/core';
+import { BLANK_BLEND, blankLot, type BlendInput, toMilli } from '@lanakit/core/shelf';
 import { todayOf, type StoreDeps } from '../routes/deps.ts';
 import { ITEM_SPECS, type ItemSpec, writeOf } from '../routes/itemSpecs.ts';
 import { DEMO_FINDINGS } from './findings.ts';

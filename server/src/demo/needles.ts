@@ -1,11 +1,11 @@
 import {
   BLANK_NEEDLE,
   BLANK_TOOL,
-  proposeStandsFor,
   type NeedleInput,
   type Profile,
+  proposeStandsFor,
   type ToolInput,
-} from '@lanakit/core';
+} from '@lanakit/core/shelf';
 
 /** The demo's marks are invented and follow no known code. */
 const MARKS = {

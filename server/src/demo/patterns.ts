@@ -1,4 +1,4 @@
-import type { Pattern } from '@lanakit/core';
+import type { Pattern } from '@lanakit/core/pattern';
 import { beetle } from './figures/beetle.ts';
 import type { DemoShelf } from './write.ts';
 

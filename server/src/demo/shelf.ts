@@ -1,4 +1,10 @@
-import { BLANK_FIBRE, type FibreInput, type LotInput, NO_OVERRIDES, type Preparation } from '@lanakit/core';
+import {
+  BLANK_FIBRE,
+  type FibreInput,
+  type LotInput,
+  NO_OVERRIDES,
+  type Preparation,
+} from '@lanakit/core/shelf';
 
 /** A demo fibre: what is said of it, and the lots it lies in. */
 export interface DemoFibre {

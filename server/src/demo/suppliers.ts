@@ -6,7 +6,7 @@ import {
   type Offer,
   putUpAmount,
   type SupplierInput,
-} from '@lanakit/core';
+} from '@lanakit/core/shelf';
 
 /** What the demo has put on the shelf, for the suppliers to offer. */
 export interface DemoStock {

@@ -1,4 +1,5 @@
-import { blankTechniqueStep, OWN_RIGHTS, type TechniqueInput, type TechniqueStep } from '@lanakit/core';
+import { OWN_RIGHTS } from '@lanakit/core/pattern';
+import { blankTechniqueStep, type TechniqueInput, type TechniqueStep } from '@lanakit/core/writing';
 
 const step = (text: string, more: Partial<TechniqueStep>): TechniqueStep => ({
   ...blankTechniqueStep(),

@@ -1,3 +1,4 @@
+import type { Length } from '@lanakit/core/base';
 import {
   type Act,
   type Amount,
@@ -8,30 +9,27 @@ import {
   blankPart,
   blankPattern,
   blankUse,
-  byGauge,
   type Check,
   type Cut,
   type FindingUse,
   type Join,
-  type Length,
   type Minutes,
-  type NeedleWanted,
   type Option,
   OWN_RIGHTS,
   type Part,
   type Pattern,
   type PLAIN_ACTS,
-  type Profile,
   type Stage,
   type Step,
   type Swap,
   type ThingKind,
-  type Technique,
   type ThingRef,
   type Use,
   type UseOf,
   type UseRole,
-} from '@lanakit/core';
+} from '@lanakit/core/pattern';
+import { byGauge, type NeedleWanted, type Profile } from '@lanakit/core/shelf';
+import type { Technique } from '@lanakit/core/writing';
 import type { Drawing } from './drawings.ts';
 
 /** What the demo shelf holds, by key or name. */

@@ -1,4 +1,4 @@
-import type { Problem } from '@lanakit/core';
+import type { Problem } from '@lanakit/core/problems';
 import type { TSchema } from '@sinclair/typebox';
 import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv';
 

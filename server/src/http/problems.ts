@@ -1,5 +1,5 @@
+import type { Problem } from '@lanakit/core/problems';
 import { problemWords } from '@lanakit/core/words';
-import type { Problem } from '@lanakit/core';
 
 /** Every refusal the server can give: its status and what to do about it. Codes are stable; words may improve. */
 export const HTTP_PROBLEMS = {

@@ -1,22 +1,18 @@
-import type {
-  FittedLabel,
-  LabelPlace,
-  LabelSheet,
-  PageSize,
-  Paper,
-  PaperLabel,
-  PaperRow,
-  PaperSection,
-  Swatch,
-} from '@lanakit/core/papers';
 import {
   bagLine,
+  type FittedLabel,
   fittedLabels,
   LABEL_INNER_MM,
+  type LabelPlace,
   labelPlaces,
-  PAGE_SIZES_MM,
+  type Paper,
+  type PaperLabel,
+  type PaperRow,
+  type PaperSection,
+  type Swatch,
   swatchSvg,
 } from '@lanakit/core/papers';
+import { type LabelSheet, PAGE_SIZES_MM, type PageSize } from '@lanakit/core/run';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import pdfmake from 'pdfmake';

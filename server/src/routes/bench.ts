@@ -1,28 +1,26 @@
+import type { Bench, BenchRun, NamedShort } from '@lanakit/core/api';
+import type { Wool } from '@lanakit/core/engine';
+import { missingForPublishing } from '@lanakit/core/pattern';
 import {
+  type DrawnRun,
   isElsewhere,
   isOffShelf,
-  missingForPublishing,
-  needleName,
   NO_PROMISES,
   planInOrder,
+  type Run,
   shortOfPlan,
+  type ShortOfRun,
   shortOverall,
   shortOverRuns,
+  type ThingShort,
   toolsOfRun,
   uncountedOfPlan,
-  type Bench,
-  type BenchRun,
-  type DrawnRun,
-  type NamedShort,
-  type Run,
-  type ShortOfRun,
-  type ThingShort,
-  type Wool,
-} from '@lanakit/core';
+} from '@lanakit/core/run';
+import { needleName } from '@lanakit/core/shelf';
+import { needName, wantedName } from '@lanakit/core/words';
 import type { Store } from '../db/index.ts';
 import type { Route } from '../http/route.ts';
 import { todayOf, type RouteDeps } from './deps.ts';
-import { needName, wantedName } from '@lanakit/core/words';
 import { shortOfDrawing } from '../promisedAhead.ts';
 import { drawingOf } from '../thingsBook.ts';
 import { designsOf, planRun, revisionOf, shelfOf } from './takings.ts';

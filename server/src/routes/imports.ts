@@ -1,4 +1,7 @@
-import { AMOUNT_BOUNDS, checkRange, ImportInput, type Problem } from '@lanakit/core';
+import { checkRange } from '@lanakit/core/base';
+import { ImportInput } from '@lanakit/core/files';
+import type { Problem } from '@lanakit/core/problems';
+import { AMOUNT_BOUNDS } from '@lanakit/core/shelf';
 import { bodyCheck, type BodyCheck } from '../http/bodyCheck.ts';
 import { contentProblem, HttpProblem } from '../http/problems.ts';
 import type { Route } from '../http/route.ts';

@@ -1,3 +1,5 @@
+import type { ItemUse } from '@lanakit/core/api';
+import type { Problem } from '@lanakit/core/problems';
 import {
   BlendInput,
   checkBlend,
@@ -8,13 +10,11 @@ import {
   checkTool,
   FibreInput,
   FindingInput,
-  type ItemUse,
   NeedleInput,
   needleName,
-  type Problem,
   SupplierInput,
   ToolInput,
-} from '@lanakit/core';
+} from '@lanakit/core/shelf';
 import type { TObject } from '@sinclair/typebox';
 import type { ItemKind, Store } from '../db/index.ts';
 

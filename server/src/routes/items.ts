@@ -1,4 +1,6 @@
-import { AMOUNT_BOUNDS, blankLot, CountedNow, checkRange, type Problem } from '@lanakit/core';
+import { checkRange } from '@lanakit/core/base';
+import type { Problem } from '@lanakit/core/problems';
+import { AMOUNT_BOUNDS, blankLot, CountedNow } from '@lanakit/core/shelf';
 import { Type, type TObject } from '@sinclair/typebox';
 import { contentProblem, HttpProblem } from '../http/problems.ts';
 import type { Reply, Route } from '../http/route.ts';

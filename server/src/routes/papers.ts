@@ -1,20 +1,20 @@
+import { kitAgainst } from '@lanakit/core/needles';
+import { makePaper, PAPER_NAMES, type PaperName, type PaperSource, paperTable } from '@lanakit/core/papers';
 import {
   checkLabelSheet,
+  isOffShelf,
   LABEL_SHEET,
-  makePaper,
-  PAPER_NAMES,
-  paperTable,
   type LabelSheet,
   type PageSize,
-  type PaperName,
-  type PaperSource,
-} from '@lanakit/core/papers';
+  promiseOf,
+  revisionsOfRun,
+} from '@lanakit/core/run';
+import { recipesOf } from '@lanakit/core/shelf';
 import type { Store } from '../db/index.ts';
 import { contentProblem, HttpProblem } from '../http/problems.ts';
 import type { Route, RouteInput } from '../http/route.ts';
 import { runInForce } from '../runBook.ts';
 import { todayOf, type RouteDeps } from './deps.ts';
-import { isOffShelf, kitAgainst, promiseOf, recipesOf, revisionsOfRun } from '@lanakit/core';
 import { shelfOf } from './takings.ts';
 import { kitOfRun } from './trays.ts';
 

@@ -1,20 +1,16 @@
+import { resolveBuild } from '@lanakit/core/build';
+import { estimatePattern } from '@lanakit/core/engine';
 import {
-  checkFibre,
-  checkFinding,
-  checkNeedle,
-  checkPattern,
-  estimatePattern,
   findPatternFile,
   mapShelf,
-  NO_CHOICES,
-  type Pattern,
   patternFile,
   PatternFile,
+  patternMarkdown,
   type PlainShelf,
   proposeMapping,
-  resolveBuild,
-} from '@lanakit/core';
-import { patternMarkdown } from '@lanakit/core/words';
+} from '@lanakit/core/files';
+import { checkPattern, NO_CHOICES, type Pattern } from '@lanakit/core/pattern';
+import { checkFibre, checkFinding, checkNeedle } from '@lanakit/core/shelf';
 import { Type } from '@sinclair/typebox';
 import { contentProblem, HttpProblem } from '../http/problems.ts';
 import type { Reply, Route } from '../http/route.ts';

@@ -1,13 +1,13 @@
+import type { StoredPattern } from '@lanakit/core/api';
 import {
-  isWoolOnly,
   checkPattern,
   comparePatterns,
+  isWoolOnly,
   missingForPublishing,
   Pattern,
-  type StoredPattern,
   strangeFibres,
   strangeFindings,
-} from '@lanakit/core';
+} from '@lanakit/core/pattern';
 import { Type } from '@sinclair/typebox';
 import type { PatternCursor } from '../db/patterns.ts';
 import { contentProblem, HttpProblem } from '../http/problems.ts';

@@ -1,14 +1,12 @@
+import type { NamedRun, OpenedRun, PromisedBefore, RunDesign } from '@lanakit/core/api';
+import type { Problem } from '@lanakit/core/problems';
 import {
   checkRights,
   checkRun,
   checkState,
   isFrozen,
-  type NamedRun,
-  type OpenedRun,
-  type PromisedBefore,
   revisionsOfRun,
   type Run,
-  type RunDesign,
   RunInput,
   stateAfter,
   stateBefore,
@@ -16,7 +14,7 @@ import {
   TickInput,
   wantsOf,
   withBoxesCounted,
-} from '@lanakit/core';
+} from '@lanakit/core/run';
 import { contentProblem, HttpProblem } from '../http/problems.ts';
 import type { Reply, Route } from '../http/route.ts';
 import { todayOf, type RouteDeps } from './deps.ts';
@@ -91,7 +89,7 @@ export function runRoutes({ store, now, newId }: RouteDeps): Route[] {
     new HttpProblem('version_conflict', { yours, theirs: withTitle(found(id)) });
   const checked = (sent: RunInput): RunInput => {
     const input = withBoxesCounted(sent);
-    const problems = checkRun(input);
+    const problems: Problem[] = checkRun(input);
     const strange = revisionsOfRun(input).some((id) => !patterns.findRevision(id));
     if (strange) {
       problems.push({ code: 'field_wrong', pointer: '/revisionId', reason: 'names no published revision' });

@@ -1,18 +1,18 @@
+import { checkRange } from '@lanakit/core/base';
+import type { Problem } from '@lanakit/core/problems';
 import {
   AMOUNT_BOUNDS,
+  blankLot,
   type BlendLotMade,
   BlendLotMade as BlendLotMadeSchema,
-  blankLot,
   checkLot,
-  checkRange,
   CountInput,
   HandMeasureInput,
   LotInput,
-  movementMilli,
   MovementInput,
-  type Problem,
+  movementMilli,
   toMilli,
-} from '@lanakit/core';
+} from '@lanakit/core/shelf';
 import { Type } from '@sinclair/typebox';
 import { contentProblem, HttpProblem } from '../http/problems.ts';
 import type { Route } from '../http/route.ts';

@@ -1,24 +1,23 @@
+import type { Revision } from '@lanakit/core/api';
+import { type Wool, woolOnShelf } from '@lanakit/core/engine';
 import {
+  type Designs,
+  type FibreStock,
   inDrawingOrder,
   isOffShelf,
   portionsOfRun,
   restocked,
   revisionsOfRun,
-  takingsOfPlan,
-  thawPlan,
-  thawWool,
-  toPackOf,
-  woolOnShelf,
-  type Designs,
-  type FibreStock,
-  type Revision,
   type Run,
   type RunInput,
   type RunPortions,
   type Takings,
+  takingsOfPlan,
+  thawPlan,
+  thawWool,
   type ToPack,
-  type Wool,
-} from '@lanakit/core';
+  toPackOf,
+} from '@lanakit/core/run';
 import type { Store } from '../db/index.ts';
 
 /** The shelf as the engine looks wool up. */

@@ -1,4 +1,4 @@
-import { checkTechnique, TechniqueInput, type Technique } from '@lanakit/core';
+import { checkTechnique, type Technique, TechniqueInput } from '@lanakit/core/writing';
 import { contentProblem, HttpProblem } from '../http/problems.ts';
 import type { Reply, Route } from '../http/route.ts';
 import type { RouteDeps } from './deps.ts';

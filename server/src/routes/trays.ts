@@ -1,20 +1,19 @@
+import type { NeedleTray } from '@lanakit/core/api';
 import {
   checkTap,
   emptyLine,
   isProblems,
-  kitOfClass,
   type NeedleKit,
   ResolveInput,
-  type Run,
   type Tap,
   TapInput,
   tapsToClose,
   tapsToResolve,
-  toMilli,
-  type NeedleTray,
-  trayOf,
   type TrayLine,
-} from '@lanakit/core';
+  trayOf,
+} from '@lanakit/core/needles';
+import { kitOfClass, type Run } from '@lanakit/core/run';
+import { toMilli } from '@lanakit/core/shelf';
 import { contentProblem, HttpProblem } from '../http/problems.ts';
 import type { Reply, Route } from '../http/route.ts';
 import type { Store } from '../db/index.ts';

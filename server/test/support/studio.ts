@@ -1,15 +1,7 @@
-import {
-  BLANK_FIBRE,
-  blankPart,
-  blankPattern,
-  blankUse,
-  type Fibre,
-  type FibreInput,
-  type Pattern,
-  RUN_DEFAULTS,
-  type RunInput,
-  type StoredPattern,
-} from '@lanakit/core';
+import type { StoredPattern } from '@lanakit/core/api';
+import { blankPart, blankPattern, blankUse, type Pattern } from '@lanakit/core/pattern';
+import { RUN_DEFAULTS, type RunInput } from '@lanakit/core/run';
+import { BLANK_FIBRE, type Fibre, type FibreInput } from '@lanakit/core/shelf';
 import type { Express } from 'express';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';

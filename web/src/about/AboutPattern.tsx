@@ -1,5 +1,6 @@
-import { LEVELS, type Level, PERMITTED, proposeLevel } from '@lanakit/core';
+import { type Level, LEVELS, PERMITTED } from '@lanakit/core/pattern';
 import { MEASURE_WORDS, PERMITTED_WORDS } from '@lanakit/core/words';
+import { proposeLevel } from '@lanakit/core/writing';
 import { Checkbox, Input } from 'antd';
 import { useMemo } from 'react';
 import { Choice } from '../fields/Choice.tsx';

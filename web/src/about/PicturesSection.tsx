@@ -1,4 +1,4 @@
-import type { PatternPicture } from '@lanakit/core';
+import type { PatternPicture } from '@lanakit/core/pattern';
 import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { Field } from '../fields/Field.tsx';

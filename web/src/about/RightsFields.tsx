@@ -1,12 +1,12 @@
 import {
-  ORIGINS,
   type Origin,
+  ORIGINS,
   PERMISSION_STATES,
   type PermissionState,
   permissionState,
   PERMITTED,
   type Rights,
-} from '@lanakit/core';
+} from '@lanakit/core/pattern';
 import { ORIGIN_WORDS, PERMISSION_STATE_WORDS, PERMITTED_WORDS } from '@lanakit/core/words';
 import { Input, Select } from 'antd';
 import { DayField } from '../fields/DayField.tsx';

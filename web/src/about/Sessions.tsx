@@ -1,4 +1,4 @@
-import type { Session } from '@lanakit/core';
+import type { Session } from '@lanakit/core/pattern';
 import { Button, Input } from 'antd';
 import { nanoid } from 'nanoid';
 import { Choice } from '../fields/Choice.tsx';

@@ -1,4 +1,4 @@
-import type { Problem } from '@lanakit/core';
+import type { Problem } from '@lanakit/core/problems';
 
 /** One wrong place in what was sent, with the server's words for it. */
 export type ServerError = Problem & { readonly message: string };

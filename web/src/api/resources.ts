@@ -1,28 +1,29 @@
-import {
-  type Bench,
-  type BreakageEvidence,
-  type Blend,
-  type Fibre,
-  type Finding,
-  type HandMeasure,
-  type ImportRecord,
-  type ItemUse,
-  type Movement,
-  type NamedRun,
-  type Needle,
-  type NeedleTray,
-  type OpenedRun,
-  type Promised,
-  type PromisedBefore,
-  type Revision,
-  type RunTicks,
-  type StoredPattern,
-  type Technique,
-  type Supplier,
-  type Tool,
-  type Wool,
-  woolOnShelf,
-} from '@lanakit/core';
+import type {
+  Bench,
+  ItemUse,
+  NamedRun,
+  NeedleTray,
+  OpenedRun,
+  Promised,
+  PromisedBefore,
+  Revision,
+  RunTicks,
+  StoredPattern,
+} from '@lanakit/core/api';
+import { type Wool, woolOnShelf } from '@lanakit/core/engine';
+import type { ImportRecord } from '@lanakit/core/files';
+import type { BreakageEvidence } from '@lanakit/core/needles';
+import type {
+  Blend,
+  Fibre,
+  Finding,
+  HandMeasure,
+  Movement,
+  Needle,
+  Supplier,
+  Tool,
+} from '@lanakit/core/shelf';
+import type { Technique } from '@lanakit/core/writing';
 import useSWR, { mutate, type SWRResponse } from 'swr';
 import { useMemo, useState } from 'react';
 import { nanoid } from 'nanoid';

@@ -1,4 +1,6 @@
-import { type Bench, type BenchRun, isOffShelf, type NamedShort, packsOver, type Wool } from '@lanakit/core';
+import type { Bench, BenchRun, NamedShort } from '@lanakit/core/api';
+import type { Wool } from '@lanakit/core/engine';
+import { isOffShelf, packsOver } from '@lanakit/core/run';
 import { findingAmount, joinWords, problemWords, RUN_STATE_WORDS } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { Link } from 'react-router';

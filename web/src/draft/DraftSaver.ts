@@ -1,4 +1,4 @@
-import type { Problem } from '@lanakit/core';
+import type { Problem } from '@lanakit/core/problems';
 
 /** A document at a version the server knows. */
 export interface Versioned<T> {

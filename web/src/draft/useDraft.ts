@@ -1,10 +1,5 @@
-import {
-  checkPattern,
-  comparePatterns,
-  type Pattern,
-  type StoredPattern,
-  upgradePattern,
-} from '@lanakit/core';
+import type { StoredPattern } from '@lanakit/core/api';
+import { checkPattern, comparePatterns, type Pattern, upgradePattern } from '@lanakit/core/pattern';
 import type { Draft } from 'immer';
 import { useCallback, useEffect, useMemo, useReducer, useRef } from 'react';
 import type { SaveState } from './DraftSaver.ts';

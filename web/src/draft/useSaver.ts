@@ -1,4 +1,4 @@
-import type { Problem } from '@lanakit/core';
+import type { Problem } from '@lanakit/core/problems';
 import { useEffect, useRef, useState, type RefObject } from 'react';
 import { ApiProblem, send, Unreachable } from '../api/client.ts';
 import { refresh } from '../api/resources.ts';

@@ -1,4 +1,5 @@
-import { checkWhole, type Count, PATTERN_BOUNDS } from '@lanakit/core';
+import { checkWhole } from '@lanakit/core/base';
+import { type Count, PATTERN_BOUNDS } from '@lanakit/core/pattern';
 import { problemWords } from '@lanakit/core/words';
 import { Input } from 'antd';
 import { Field } from './Field.tsx';

@@ -1,4 +1,4 @@
-import type { Fibre } from '@lanakit/core';
+import type { Fibre } from '@lanakit/core/shelf';
 import { Select } from 'antd';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
 import { PREPARATION_WORDS } from '../words/show.ts';

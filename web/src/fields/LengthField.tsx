@@ -1,4 +1,4 @@
-import { nudgeLength, parseLength, showTypedLength, type Length, type LengthUnit } from '@lanakit/core';
+import { type Length, type LengthUnit, nudgeLength, parseLength, showTypedLength } from '@lanakit/core/base';
 import { refusalWords } from '@lanakit/core/words';
 import { Input } from 'antd';
 import type { KeyboardEvent } from 'react';

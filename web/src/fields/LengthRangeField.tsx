@@ -1,10 +1,10 @@
 import {
-  parseLengthRange,
-  showTypedRange,
   type Length,
   type LengthRange,
   type LengthUnit,
-} from '@lanakit/core';
+  parseLengthRange,
+  showTypedRange,
+} from '@lanakit/core/base';
 import { refusalWords } from '@lanakit/core/words';
 import { Input } from 'antd';
 import { Field } from './Field.tsx';

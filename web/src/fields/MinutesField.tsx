@@ -1,4 +1,4 @@
-import { type Minutes, parseMinutes, showTypedMinutes } from '@lanakit/core';
+import { type Minutes, parseMinutes, showTypedMinutes } from '@lanakit/core/pattern';
 import { Input } from 'antd';
 import { Field } from './Field.tsx';
 import { useTypedValue, type Reading } from './useTypedValue.ts';

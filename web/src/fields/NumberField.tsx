@@ -1,4 +1,4 @@
-import { checkRange, checkWhole, type Bounds } from '@lanakit/core';
+import { type Bounds, checkRange, checkWhole } from '@lanakit/core/base';
 import { problemWords } from '@lanakit/core/words';
 import { Input } from 'antd';
 import { Field } from './Field.tsx';

@@ -1,4 +1,5 @@
-import { blankSpares, fractionOf, percentOf, SPARE_RULE_KINDS, type SpareRule } from '@lanakit/core';
+import { fractionOf, percentOf } from '@lanakit/core/base';
+import { blankSpares, SPARE_RULE_KINDS, type SpareRule } from '@lanakit/core/shelf';
 import { SPARE_RULE_WORDS } from '@lanakit/core/words';
 import { Choice } from './Choice.tsx';
 import { NumberField } from './NumberField.tsx';

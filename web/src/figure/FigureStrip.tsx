@@ -1,4 +1,4 @@
-import { layoutTray } from '@lanakit/core';
+import { layoutTray } from '@lanakit/core/figure';
 import { useMemo } from 'react';
 import { PieceDrawing } from './PieceDrawing.tsx';
 import type { Piece } from './pieces.ts';

@@ -1,4 +1,5 @@
-import type { Join, PlacedPiece, Tray } from '@lanakit/core';
+import type { PlacedPiece, Tray } from '@lanakit/core/figure';
+import type { Join } from '@lanakit/core/pattern';
 import type { Piece } from './pieces.ts';
 
 interface JoinLinesProps {

@@ -1,4 +1,6 @@
-import { layoutTray, type Join, type LengthUnit } from '@lanakit/core';
+import type { LengthUnit } from '@lanakit/core/base';
+import { layoutTray } from '@lanakit/core/figure';
+import type { Join } from '@lanakit/core/pattern';
 import { memo, useMemo, useState } from 'react';
 import { sizesOfPart } from '../words/partWords.ts';
 import { timesWords } from '../words/show.ts';

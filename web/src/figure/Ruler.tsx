@@ -1,4 +1,5 @@
-import { rulerTicks, type LengthUnit, type Tick } from '@lanakit/core';
+import type { LengthUnit } from '@lanakit/core/base';
+import { rulerTicks, type Tick } from '@lanakit/core/figure';
 
 interface RulerProps {
   length: number;

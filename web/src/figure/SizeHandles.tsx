@@ -1,4 +1,5 @@
-import { SIZE_HANDLES, showTypedLength, sizesOf, toMm, type Length, type SizeName } from '@lanakit/core';
+import { type Length, showTypedLength, toMm } from '@lanakit/core/base';
+import { SIZE_HANDLES, type SizeName, sizesOf } from '@lanakit/core/shapes';
 import { useRef, type PointerEvent } from 'react';
 import styles from './PieceTray.module.css';
 import type { Piece } from './pieces.ts';

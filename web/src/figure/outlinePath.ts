@@ -1,4 +1,4 @@
-import type { PointMm } from '@lanakit/core';
+import type { PointMm } from '@lanakit/core/shapes';
 import type { Outline } from './pieces.ts';
 
 interface Box {

@@ -1,22 +1,17 @@
+import { defaultBuild } from '@lanakit/core/build';
 import {
-  decorationsOf,
-  defaultBuild,
   estimatePattern,
-  outermostUse,
-  viewOutline,
-  type Decoration,
-  type Fibre,
   type FibreLookup,
-  type Part,
+  outermostUse,
   type PartEstimate,
-  type Pattern,
   type PatternEstimate,
-  type PointMm,
   type RollUp,
-  type Solid,
-  type View,
   type Wool,
-} from '@lanakit/core';
+} from '@lanakit/core/engine';
+import { type Decoration, decorationsOf } from '@lanakit/core/figure';
+import type { Part, Pattern } from '@lanakit/core/pattern';
+import { type PointMm, type Solid, type View, viewOutline } from '@lanakit/core/shapes';
+import type { Fibre } from '@lanakit/core/shelf';
 
 /** One part as it is drawn: finished, with what was rolled up behind it and its layers within. */
 export interface Piece {

@@ -1,13 +1,13 @@
 import {
   faultOf,
   type Ladder,
-  type NeedleWanted,
-  type Pattern,
   type Suspect,
   suspectsOf,
   type Symptom,
   SYMPTOMS,
-} from '@lanakit/core';
+} from '@lanakit/core/needles';
+import type { Pattern } from '@lanakit/core/pattern';
+import type { NeedleWanted } from '@lanakit/core/shelf';
 import { capital, SYMPTOM_WORDS, wantedName } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';

@@ -1,4 +1,5 @@
-import { inOrder, inOrderOf, movedItems, type Ordering, type Pattern } from '@lanakit/core';
+import { inOrder, inOrderOf, type Ordering } from '@lanakit/core/needles';
+import { movedItems, type Pattern } from '@lanakit/core/pattern';
 import { Button, Modal } from 'antd';
 import { useState } from 'react';
 import { become } from '../draft/become.ts';

@@ -1,4 +1,5 @@
-import { type Ladder, type NeedleKit, needleName, rungPlace } from '@lanakit/core';
+import { type Ladder, type NeedleKit, rungPlace } from '@lanakit/core/needles';
+import { needleName } from '@lanakit/core/shelf';
 import { wantedName } from '@lanakit/core/words';
 import { NeedleMark } from './NeedleMark.tsx';
 import styles from './Ladder.module.css';

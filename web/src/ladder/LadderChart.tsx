@@ -1,14 +1,6 @@
-import {
-  distinctNeedles,
-  type Ladder,
-  layOut,
-  type LaidStretch,
-  type NeedleWanted,
-  type Pattern,
-  type Rung,
-  type Stage,
-  wantedKey,
-} from '@lanakit/core';
+import { type Ladder, type LaidStretch, layOut, type Rung } from '@lanakit/core/needles';
+import type { Pattern, Stage } from '@lanakit/core/pattern';
+import { distinctNeedles, type NeedleWanted, wantedKey } from '@lanakit/core/shelf';
 import { STAGE_WORDS, wantedName } from '@lanakit/core/words';
 import {
   DndContext,

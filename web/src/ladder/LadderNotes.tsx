@@ -1,4 +1,6 @@
-import { type Ladder, needleName, type Pattern, ruleOf } from '@lanakit/core';
+import { type Ladder, ruleOf } from '@lanakit/core/needles';
+import type { Pattern } from '@lanakit/core/pattern';
+import { needleName } from '@lanakit/core/shelf';
 import { wantedName } from '@lanakit/core/words';
 import styles from './Ladder.module.css';
 import { flagWords, numberIn } from './readout.ts';

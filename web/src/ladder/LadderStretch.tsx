@@ -1,4 +1,5 @@
-import type { LaidStretch, Needle } from '@lanakit/core';
+import type { LaidStretch } from '@lanakit/core/needles';
+import type { Needle } from '@lanakit/core/shelf';
 import { useDraggable } from '@dnd-kit/core';
 import { memo } from 'react';
 import { markLook } from './NeedleMark.tsx';

@@ -1,4 +1,4 @@
-import { type CardLine, type Ladder, needleCard, rungPlace } from '@lanakit/core';
+import { type CardLine, type Ladder, needleCard, rungPlace } from '@lanakit/core/needles';
 import {
   cueWords,
   DEPTH_WORDS,

@@ -1,4 +1,4 @@
-import type { Needle } from '@lanakit/core';
+import type { Needle } from '@lanakit/core/shelf';
 import styles from './NeedleMark.module.css';
 
 /** Patterns that tell marks apart where colours cannot: as many as a table of learners can keep apart. */

@@ -1,4 +1,8 @@
-import { defaultBuild, estimatePattern, ladderOf, type Needle, type Pattern, type Wool } from '@lanakit/core';
+import { defaultBuild } from '@lanakit/core/build';
+import { estimatePattern, type Wool } from '@lanakit/core/engine';
+import { ladderOf } from '@lanakit/core/needles';
+import type { Pattern } from '@lanakit/core/pattern';
+import type { Needle } from '@lanakit/core/shelf';
 import { SCHOOL_WORDS } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useMemo } from 'react';

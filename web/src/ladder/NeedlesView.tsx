@@ -1,11 +1,6 @@
-import {
-  type NeedleWanted,
-  needlesOfSchool,
-  SCHOOLS,
-  type SchoolKind,
-  SKILLS,
-  type Skill,
-} from '@lanakit/core';
+import { type Skill, SKILLS } from '@lanakit/core/needles';
+import { needlesOfSchool, type SchoolKind, SCHOOLS } from '@lanakit/core/pattern';
+import type { NeedleWanted } from '@lanakit/core/shelf';
 import { SCHOOL_WORDS, SKILL_WORDS } from '@lanakit/core/words';
 import { Button, Segmented } from 'antd';
 import { useMemo, useState } from 'react';

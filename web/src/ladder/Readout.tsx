@@ -1,4 +1,6 @@
-import { type Ladder, type LadderFlag, type NeedleWanted, type Pattern, wantedKey } from '@lanakit/core';
+import type { Ladder, LadderFlag } from '@lanakit/core/needles';
+import type { Pattern } from '@lanakit/core/pattern';
+import { type NeedleWanted, wantedKey } from '@lanakit/core/shelf';
 import { minutesWords, wantedName } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { plainText } from '../steps/markdownEdits.ts';

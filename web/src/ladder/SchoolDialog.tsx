@@ -1,12 +1,6 @@
-import {
-  type Ladder,
-  ladderOf,
-  type Needle,
-  type Pattern,
-  type School,
-  SCHOOL_DEFAULTS,
-  type SchoolKind,
-} from '@lanakit/core';
+import { type Ladder, ladderOf } from '@lanakit/core/needles';
+import { type Pattern, type School, SCHOOL_DEFAULTS, type SchoolKind } from '@lanakit/core/pattern';
+import type { Needle } from '@lanakit/core/shelf';
 import { capital, SCHOOL_HINTS, SCHOOL_WORDS } from '@lanakit/core/words';
 import { Modal } from 'antd';
 import { useMemo, useState } from 'react';

@@ -1,12 +1,5 @@
-import {
-  type Needle,
-  type NeedleWanted,
-  type RungName,
-  rungsOfSchool,
-  STAGES,
-  type Stage,
-  withRung,
-} from '@lanakit/core';
+import { type RungName, rungsOfSchool, type Stage, STAGES, withRung } from '@lanakit/core/pattern';
+import type { Needle, NeedleWanted } from '@lanakit/core/shelf';
 import { STAGE_WORDS } from '@lanakit/core/words';
 import { useTable } from '../patterns/tableContext.ts';
 import styles from './Ladder.module.css';

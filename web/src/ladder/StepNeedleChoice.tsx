@@ -1,15 +1,6 @@
-import {
-  factsOfSteps,
-  isNeedleMissing,
-  needleName,
-  needleOfSchool,
-  rankedFor,
-  type Step,
-  type Verdict,
-  wantedKey,
-  wantedOf,
-  wantedOfKey,
-} from '@lanakit/core';
+import { factsOfSteps, rankedFor, type Verdict, wantedOf } from '@lanakit/core/needles';
+import { isNeedleMissing, needleOfSchool, type Step } from '@lanakit/core/pattern';
+import { needleName, wantedKey, wantedOfKey } from '@lanakit/core/shelf';
 import { reasonsOf, STRENGTH_OF_NEEDLE, wantedName } from '@lanakit/core/words';
 import { Select } from 'antd';
 import { type ReactNode, useMemo } from 'react';

@@ -1,12 +1,6 @@
-import {
-  FEELS,
-  type Needle,
-  type NeedleWanted,
-  PATTERN_BOUNDS,
-  wantedKey,
-  wantedOf,
-  wantedOfKey,
-} from '@lanakit/core';
+import { wantedOf } from '@lanakit/core/needles';
+import { PATTERN_BOUNDS } from '@lanakit/core/pattern';
+import { FEELS, type Needle, type NeedleWanted, wantedKey, wantedOfKey } from '@lanakit/core/shelf';
 import { wantedName } from '@lanakit/core/words';
 import { Select } from 'antd';
 import { useMemo } from 'react';

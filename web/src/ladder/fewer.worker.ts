@@ -1,4 +1,4 @@
-import { fewestChanges, type Ordering, type OrderingTask } from '@lanakit/core';
+import { fewestChanges, type Ordering, type OrderingTask } from '@lanakit/core/needles';
 import { expose } from 'comlink';
 
 const api = {

@@ -1,4 +1,5 @@
-import type { Ladder, LadderFlag, NeedleKit, Pattern, Stretch } from '@lanakit/core';
+import type { Ladder, LadderFlag, NeedleKit, Stretch } from '@lanakit/core/needles';
+import type { Pattern } from '@lanakit/core/pattern';
 import {
   capital,
   cueWords,

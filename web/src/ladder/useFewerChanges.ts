@@ -1,4 +1,5 @@
-import { type Ordering, orderingTask, type Pattern } from '@lanakit/core';
+import { type Ordering, orderingTask } from '@lanakit/core/needles';
+import type { Pattern } from '@lanakit/core/pattern';
 import { proxy, wrap, type Remote } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import type { FewerApi } from './fewer.worker.ts';

@@ -1,11 +1,5 @@
-import {
-  KIT_DEFAULTS,
-  type Ladder,
-  type NeedleKit,
-  needleKit,
-  type Pattern,
-  type Skill,
-} from '@lanakit/core';
+import { KIT_DEFAULTS, type Ladder, type NeedleKit, needleKit, type Skill } from '@lanakit/core/needles';
+import type { Pattern } from '@lanakit/core/pattern';
 import { useMemo } from 'react';
 import { useNeedleEvidence, useTools } from '../api/resources.ts';
 

@@ -1,12 +1,6 @@
-import {
-  type Ladder,
-  ladderOf,
-  type Needle,
-  type NeedleWanted,
-  type Pattern,
-  wantedKey,
-  needleOfSchool,
-} from '@lanakit/core';
+import { type Ladder, ladderOf } from '@lanakit/core/needles';
+import { needleOfSchool, type Pattern } from '@lanakit/core/pattern';
+import { type Needle, type NeedleWanted, wantedKey } from '@lanakit/core/shelf';
 import { useCallback, useDeferredValue, useMemo } from 'react';
 import { useNeedles } from '../api/resources.ts';
 import { useTable } from '../patterns/tableContext.ts';

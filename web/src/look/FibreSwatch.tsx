@@ -1,4 +1,4 @@
-import type { Fibre } from '@lanakit/core';
+import type { Fibre } from '@lanakit/core/shelf';
 import { memo, useId } from 'react';
 import { FibrePattern } from './FibrePattern.tsx';
 import type { Woolly } from './fibreTile.ts';

@@ -1,4 +1,4 @@
-import type { Preparation } from '@lanakit/core';
+import type { Preparation } from '@lanakit/core/shelf';
 
 /** A square of fibre that repeats without a seam: SVG paths of two shades, to be stroked over the fibre's colour. */
 export interface FibreStrokes {

@@ -1,4 +1,4 @@
-import type { Fibre } from '@lanakit/core';
+import type { Fibre } from '@lanakit/core/shelf';
 import { fibreStrokes, TILE_PX } from './fibreStrokes.ts';
 
 /** Drawn larger than it is shown, for fine screens and for paper. */

@@ -1,4 +1,6 @@
-import { type BuildSummary, defaultValues, type Pattern, type Wool } from '@lanakit/core';
+import type { BuildSummary } from '@lanakit/core/build';
+import type { Wool } from '@lanakit/core/engine';
+import { defaultValues, type Pattern } from '@lanakit/core/pattern';
 import { Modal, Progress, Table } from 'antd';
 import { useTable } from '../patterns/tableContext.ts';
 import { counted, showGrams, showMinutes, showMoney } from '../words/show.ts';

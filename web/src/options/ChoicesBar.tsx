@@ -1,4 +1,5 @@
-import { brokenLimit, NO_CHOICES, valuesOf, type Choices, type Pattern } from '@lanakit/core';
+import { valuesOf } from '@lanakit/core/build';
+import { brokenLimit, type Choices, NO_CHOICES, type Pattern } from '@lanakit/core/pattern';
 import { Button, Select } from 'antd';
 import { memo } from 'react';
 import { useTable } from '../patterns/tableContext.ts';

@@ -1,4 +1,6 @@
-import { type FibreSlot, isWool, type Pattern, type Wool, writtenFibre } from '@lanakit/core';
+import { writtenFibre } from '@lanakit/core/build';
+import type { Wool } from '@lanakit/core/engine';
+import { type FibreSlot, isWool, type Pattern } from '@lanakit/core/pattern';
 import { Button, Input, Select } from 'antd';
 import { nanoid } from 'nanoid';
 import { Choice } from '../fields/Choice.tsx';

@@ -1,4 +1,4 @@
-import type { OptionLimit, ValueRef } from '@lanakit/core';
+import type { OptionLimit, ValueRef } from '@lanakit/core/pattern';
 import { Button, Input } from 'antd';
 import { nanoid } from 'nanoid';
 import { Choice } from '../fields/Choice.tsx';

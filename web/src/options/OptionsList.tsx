@@ -1,4 +1,4 @@
-import { blankOption, type Option } from '@lanakit/core';
+import { blankOption, type Option } from '@lanakit/core/pattern';
 import { Button, Input } from 'antd';
 import { nanoid } from 'nanoid';
 import { lazy, Suspense, useState } from 'react';

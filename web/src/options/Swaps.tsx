@@ -1,4 +1,5 @@
-import { swapEffect, takenKinds, type Swap, type Taken } from '@lanakit/core';
+import { swapEffect } from '@lanakit/core/build';
+import { type Swap, type Taken, takenKinds } from '@lanakit/core/pattern';
 import { CUT_WORDS, fibreNamesOf } from '@lanakit/core/words';
 import { Button, Input } from 'antd';
 import { nanoid } from 'nanoid';

@@ -1,4 +1,5 @@
-import type { Pattern, ThingKind, ThingRef, Wool } from '@lanakit/core';
+import type { Wool } from '@lanakit/core/engine';
+import type { Pattern, ThingKind, ThingRef } from '@lanakit/core/pattern';
 import { CUT_WORDS } from '@lanakit/core/words';
 import { Select } from 'antd';
 import { useMemo } from 'react';

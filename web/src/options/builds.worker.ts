@@ -1,4 +1,6 @@
-import { type BuildSummary, type Pattern, summariseBuilds, type Wool } from '@lanakit/core';
+import { type BuildSummary, summariseBuilds } from '@lanakit/core/build';
+import type { Wool } from '@lanakit/core/engine';
+import type { Pattern } from '@lanakit/core/pattern';
 import { expose } from 'comlink';
 
 const api = {

@@ -1,4 +1,6 @@
-import type { BuildSummary, Pattern, Wool } from '@lanakit/core';
+import type { BuildSummary } from '@lanakit/core/build';
+import type { Wool } from '@lanakit/core/engine';
+import type { Pattern } from '@lanakit/core/pattern';
 import { proxy, wrap, type Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { BuildsApi } from './builds.worker.ts';

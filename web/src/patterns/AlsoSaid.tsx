@@ -1,4 +1,5 @@
-import { type Amount, type UseEstimate, type WoolUse } from '@lanakit/core';
+import type { UseEstimate } from '@lanakit/core/engine';
+import type { Amount, WoolUse } from '@lanakit/core/pattern';
 import { FORM_WORDS, showGramRange } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { AmountFields } from './AmountFields.tsx';

@@ -1,13 +1,13 @@
+import type { Length } from '@lanakit/core/base';
 import {
   type Amount,
   AMOUNT_FORMS,
   type AmountForm,
   blankAmount,
-  HAND_MEASURES,
-  type Length,
   UNTIL,
   type WoolUse,
-} from '@lanakit/core';
+} from '@lanakit/core/pattern';
+import { HAND_MEASURES } from '@lanakit/core/shelf';
 import { FORM_WORDS } from '@lanakit/core/words';
 import { Checkbox } from 'antd';
 import { Choice } from '../fields/Choice.tsx';

@@ -1,4 +1,5 @@
-import type { Mapping, PatternFile, StoredPattern } from '@lanakit/core';
+import type { StoredPattern } from '@lanakit/core/api';
+import type { Mapping, PatternFile } from '@lanakit/core/files';
 import { Button, Select, Upload } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';

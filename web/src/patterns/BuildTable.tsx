@@ -1,4 +1,4 @@
-import { compareBuilds, type Build, type BuildPart } from '@lanakit/core';
+import { type Build, type BuildPart, compareBuilds } from '@lanakit/core/resize';
 import { useMemo } from 'react';
 import { useWool } from '../api/resources.ts';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';

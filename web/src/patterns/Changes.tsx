@@ -1,4 +1,5 @@
-import { type Pattern, patternChanges, type Wool } from '@lanakit/core';
+import type { Wool } from '@lanakit/core/engine';
+import { type Pattern, patternChanges } from '@lanakit/core/pattern';
 import { changeTitle, fieldWords } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { counted } from '../words/show.ts';

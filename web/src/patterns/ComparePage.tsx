@@ -1,4 +1,6 @@
-import { defaultBuild, estimatePattern, type Pattern } from '@lanakit/core';
+import { defaultBuild } from '@lanakit/core/build';
+import { estimatePattern } from '@lanakit/core/engine';
+import type { Pattern } from '@lanakit/core/pattern';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { useDraftOf, usePatterns, useRevision, useRevisions, useWool } from '../api/resources.ts';

@@ -1,4 +1,5 @@
-import { comparePatterns, type Difference, type Pattern, type StoredPattern } from '@lanakit/core';
+import type { StoredPattern } from '@lanakit/core/api';
+import { comparePatterns, type Difference, type Pattern } from '@lanakit/core/pattern';
 import { Button, Modal } from 'antd';
 import { useNavigate } from 'react-router';
 import { ApiProblem, send } from '../api/client.ts';

@@ -1,4 +1,7 @@
-import { type Cut, type CutEstimate, type Length, type MeasuredBy, showNumber } from '@lanakit/core';
+import { type Length, showNumber } from '@lanakit/core/base';
+import type { CutEstimate } from '@lanakit/core/engine';
+import type { Cut } from '@lanakit/core/pattern';
+import type { MeasuredBy } from '@lanakit/core/shelf';
 import { cutSizeWords } from '@lanakit/core/words';
 import { Button, Checkbox, Input } from 'antd';
 import { Choice } from '../fields/Choice.tsx';

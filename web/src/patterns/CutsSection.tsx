@@ -1,4 +1,11 @@
-import { blankCut, CUT_KINDS, moveItem, type CutKind, forgetStrays, type Pattern } from '@lanakit/core';
+import {
+  blankCut,
+  CUT_KINDS,
+  type CutKind,
+  forgetStrays,
+  moveItem,
+  type Pattern,
+} from '@lanakit/core/pattern';
 import { CUT_WORDS, cutSizeWords } from '@lanakit/core/words';
 import { Button, Dropdown } from 'antd';
 import { nanoid } from 'nanoid';

@@ -1,14 +1,7 @@
-import {
-  showSizeMm,
-  sizesOf,
-  toMm,
-  withSize,
-  type DerivedSize,
-  type Length,
-  type Part,
-  type PartEstimate,
-  type SizeName,
-} from '@lanakit/core';
+import { type Length, showSizeMm, toMm } from '@lanakit/core/base';
+import type { PartEstimate } from '@lanakit/core/engine';
+import type { DerivedSize, Part } from '@lanakit/core/pattern';
+import { type SizeName, sizesOf, withSize } from '@lanakit/core/shapes';
 import { sizeWords } from '@lanakit/core/words';
 import { Button } from 'antd';
 import type { Draft } from 'immer';

@@ -1,4 +1,4 @@
-import type { Part } from '@lanakit/core';
+import type { Part } from '@lanakit/core/pattern';
 import { Checkbox } from 'antd';
 import { LengthField } from '../fields/LengthField.tsx';
 import { NumberField } from '../fields/NumberField.tsx';

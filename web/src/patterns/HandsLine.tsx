@@ -1,6 +1,5 @@
-import { handsMeasures, type PartEstimate, type UseEstimate } from '@lanakit/core';
-import { showGramRange, unknownWords } from '@lanakit/core/words';
-import { handsWords } from '@lanakit/core/words';
+import { handsMeasures, type PartEstimate, type UseEstimate } from '@lanakit/core/engine';
+import { handsWords, showGramRange, unknownWords } from '@lanakit/core/words';
 import { showGrams } from '../words/show.ts';
 import styles from './Layers.module.css';
 import { useTable } from './tableContext.ts';

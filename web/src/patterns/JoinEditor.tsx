@@ -1,11 +1,6 @@
-import {
-  blankLooseEnd,
-  type Join,
-  JOIN_METHODS,
-  type JoinEstimate,
-  type JoinMethod,
-  type Length,
-} from '@lanakit/core';
+import type { Length } from '@lanakit/core/base';
+import type { JoinEstimate } from '@lanakit/core/engine';
+import { blankLooseEnd, type Join, JOIN_METHODS, type JoinMethod } from '@lanakit/core/pattern';
 import { JOIN_METHOD_WORDS } from '@lanakit/core/words';
 import { Button, Checkbox, Input } from 'antd';
 import { Choice } from '../fields/Choice.tsx';

@@ -1,15 +1,14 @@
+import { type LengthUnit, showSizesMm } from '@lanakit/core/base';
+import type { JoinEstimate } from '@lanakit/core/engine';
 import {
   blankJoin,
   type Join,
-  type JoinEstimate,
-  type LengthUnit,
   moveItem,
-  showSizesMm,
   type Pattern,
   type Removable,
   withoutThing,
   withThingBack,
-} from '@lanakit/core';
+} from '@lanakit/core/pattern';
 import { JOIN_METHOD_WORDS } from '@lanakit/core/words';
 import { Button, Checkbox } from 'antd';
 import { nanoid } from 'nanoid';

@@ -1,14 +1,6 @@
-import {
-  percentOf,
-  showSizeMm,
-  type Part,
-  type PartEstimate,
-  type Pattern,
-  type Use,
-  type UseEstimate,
-  withoutUse,
-  type WoolUse,
-} from '@lanakit/core';
+import { percentOf, showSizeMm } from '@lanakit/core/base';
+import type { PartEstimate, UseEstimate } from '@lanakit/core/engine';
+import { type Part, type Pattern, type Use, withoutUse, type WoolUse } from '@lanakit/core/pattern';
 import { capital, SOURCE_WORDS, unknownWords } from '@lanakit/core/words';
 import { DownOutlined, RightOutlined } from '@ant-design/icons';
 import { Button, Checkbox, Input } from 'antd';

@@ -1,13 +1,13 @@
+import type { PartEstimate } from '@lanakit/core/engine';
 import {
   blankUse,
   moveItem,
   type Part,
-  type PartEstimate,
   type Pattern,
   USE_ROLES,
   type UseRole,
   withoutUse,
-} from '@lanakit/core';
+} from '@lanakit/core/pattern';
 import { ROLE_HINTS, ROLE_WORDS } from '@lanakit/core/words';
 import { Dropdown, Button } from 'antd';
 import { nanoid } from 'nanoid';

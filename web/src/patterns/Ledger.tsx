@@ -1,14 +1,7 @@
-import {
-  compareEstimates,
-  estimatePattern,
-  forMakes,
-  isWoolOnly,
-  missingForPublishing,
-  type Pattern,
-  type PatternEstimate,
-  resolveBuild,
-  type StoredPattern,
-} from '@lanakit/core';
+import type { StoredPattern } from '@lanakit/core/api';
+import { resolveBuild } from '@lanakit/core/build';
+import { compareEstimates, estimatePattern, forMakes, type PatternEstimate } from '@lanakit/core/engine';
+import { isWoolOnly, missingForPublishing, type Pattern } from '@lanakit/core/pattern';
 import { CAUSE_REMEDIES, wantedName } from '@lanakit/core/words';
 import { Segmented } from 'antd';
 import { useMemo, useState } from 'react';

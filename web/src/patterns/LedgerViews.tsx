@@ -1,4 +1,4 @@
-import type { FibreTotal, PatternEstimate, TotalMass } from '@lanakit/core';
+import type { FibreTotal, PatternEstimate, TotalMass } from '@lanakit/core/engine';
 import { ROLES_WORDS } from '@lanakit/core/words';
 import { Link } from 'react-router';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';

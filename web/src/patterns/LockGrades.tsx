@@ -1,4 +1,4 @@
-import type { Amount } from '@lanakit/core';
+import type { Amount } from '@lanakit/core/pattern';
 import { Button, Input } from 'antd';
 import { Field } from '../fields/Field.tsx';
 import { NumberField } from '../fields/NumberField.tsx';

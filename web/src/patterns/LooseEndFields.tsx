@@ -1,4 +1,6 @@
-import type { Join, JoinEstimate, LengthUnit } from '@lanakit/core';
+import type { LengthUnit } from '@lanakit/core/base';
+import type { JoinEstimate } from '@lanakit/core/engine';
+import type { Join } from '@lanakit/core/pattern';
 import type { Draft } from 'immer';
 import { Choice } from '../fields/Choice.tsx';
 import { LengthField } from '../fields/LengthField.tsx';

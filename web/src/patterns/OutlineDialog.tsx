@@ -1,5 +1,6 @@
+import { showNumber } from '@lanakit/core/base';
 import type { OutlineResult, ReadOutline } from '@lanakit/core/outline';
-import { outlineContours, showNumber } from '@lanakit/core';
+import { outlineContours } from '@lanakit/core/shapes';
 import { outlineRefusalWords } from '@lanakit/core/words';
 import { Button, Input, Modal } from 'antd';
 import { useState } from 'react';

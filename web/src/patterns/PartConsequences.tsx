@@ -1,4 +1,6 @@
-import { showSizesMm, sizeLedger, warningsOf, type Part, type PartEstimate } from '@lanakit/core';
+import { showSizesMm } from '@lanakit/core/base';
+import { type PartEstimate, sizeLedger, warningsOf } from '@lanakit/core/engine';
+import type { Part } from '@lanakit/core/pattern';
 import { STAGE_SIZE_WORDS, warningWords } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { HowItCame } from '../look/HowItCame.tsx';

@@ -1,18 +1,8 @@
-import {
-  type Firmness,
-  FIRMNESSES,
-  fractionOf,
-  type Length,
-  type Part,
-  type PartEstimate,
-  percentOf,
-  reshape,
-  SHAPE_KINDS,
-  type ShapeKind,
-  type SizeName,
-  sizesOf,
-  withSize,
-} from '@lanakit/core';
+import { fractionOf, type Length, percentOf } from '@lanakit/core/base';
+import type { PartEstimate } from '@lanakit/core/engine';
+import type { Part } from '@lanakit/core/pattern';
+import { reshape, SHAPE_KINDS, type ShapeKind, type SizeName, sizesOf, withSize } from '@lanakit/core/shapes';
+import { type Firmness, FIRMNESSES } from '@lanakit/core/shelf';
 import { capital, sizeWords } from '@lanakit/core/words';
 import { Button, Input, Select } from 'antd';
 import { CountField } from '../fields/CountField.tsx';

@@ -1,12 +1,7 @@
-import {
-  OWN_RIGHTS,
-  type Packing,
-  PACKINGS,
-  type Part,
-  type PartEstimate,
-  type Sample,
-  sizesOf,
-} from '@lanakit/core';
+import type { PartEstimate } from '@lanakit/core/engine';
+import { OWN_RIGHTS, type Part, type Sample } from '@lanakit/core/pattern';
+import { sizesOf } from '@lanakit/core/shapes';
+import { type Packing, PACKINGS } from '@lanakit/core/shelf';
 import { sizeWords } from '@lanakit/core/words';
 import { Button, Checkbox, Input } from 'antd';
 import { RightsFields } from '../about/RightsFields.tsx';

@@ -1,4 +1,4 @@
-import type { PartEstimate } from '@lanakit/core';
+import type { PartEstimate } from '@lanakit/core/engine';
 import { sizeLine } from '../words/partWords.ts';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
 import { showGrams, showLikely, timesWords } from '../words/show.ts';

@@ -2,11 +2,11 @@ import {
   blankPart,
   duplicatePart,
   moveItem,
+  type Part,
+  type Pattern,
   withoutPart,
   withThingBack,
-  type Pattern,
-  type Part,
-} from '@lanakit/core';
+} from '@lanakit/core/pattern';
 import { Button } from 'antd';
 import { nanoid } from 'nanoid';
 import { become } from '../draft/become.ts';

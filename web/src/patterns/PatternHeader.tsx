@@ -1,4 +1,7 @@
-import { type LengthUnit, type Level, LEVELS, proposeLevel, type StoredPattern } from '@lanakit/core';
+import type { StoredPattern } from '@lanakit/core/api';
+import type { LengthUnit } from '@lanakit/core/base';
+import { type Level, LEVELS } from '@lanakit/core/pattern';
+import { proposeLevel } from '@lanakit/core/writing';
 import { Input, Segmented, Select } from 'antd';
 import { useMemo } from 'react';
 import { Field } from '../fields/Field.tsx';

@@ -1,4 +1,5 @@
-import { copyOf, derivedFrom, type Pattern, type StoredPattern } from '@lanakit/core';
+import type { StoredPattern } from '@lanakit/core/api';
+import { copyOf, derivedFrom, type Pattern } from '@lanakit/core/pattern';
 import { Button, Dropdown } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { useNavigate } from 'react-router';

@@ -1,14 +1,9 @@
-import {
-  blankPattern,
-  defaultBuild,
-  estimatePattern,
-  type Wool,
-  isWoolOnly,
-  missingForPublishing,
-  proposeLevel,
-  showTypedLength,
-  type StoredPattern,
-} from '@lanakit/core';
+import type { StoredPattern } from '@lanakit/core/api';
+import { showTypedLength } from '@lanakit/core/base';
+import { defaultBuild } from '@lanakit/core/build';
+import { estimatePattern, type Wool } from '@lanakit/core/engine';
+import { blankPattern, isWoolOnly, missingForPublishing } from '@lanakit/core/pattern';
+import { proposeLevel } from '@lanakit/core/writing';
 import { Button, Input } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';

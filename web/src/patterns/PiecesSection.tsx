@@ -1,4 +1,4 @@
-import { forgetStrays, type Pattern } from '@lanakit/core';
+import { forgetStrays, type Pattern } from '@lanakit/core/pattern';
 import { Button } from 'antd';
 import { nanoid } from 'nanoid';
 import { become } from '../draft/become.ts';

@@ -1,4 +1,5 @@
-import { isWoolOnly, missingForPublishing, type Revision, type StoredPattern } from '@lanakit/core';
+import type { Revision, StoredPattern } from '@lanakit/core/api';
+import { isWoolOnly, missingForPublishing } from '@lanakit/core/pattern';
 import { Button, Input, Modal } from 'antd';
 import { useState } from 'react';
 import { ApiProblem, send } from '../api/client.ts';

@@ -1,13 +1,7 @@
-import {
-  isWoolOnly,
-  type Length,
-  previewResize,
-  RESIZE_BOUNDS,
-  type ResizeDecision,
-  type Revision,
-  type StoredPattern,
-  toMm,
-} from '@lanakit/core';
+import type { Revision, StoredPattern } from '@lanakit/core/api';
+import { type Length, toMm } from '@lanakit/core/base';
+import { isWoolOnly } from '@lanakit/core/pattern';
+import { previewResize, RESIZE_BOUNDS, type ResizeDecision } from '@lanakit/core/resize';
 import { warningWords } from '@lanakit/core/words';
 import { Button, Modal, Segmented } from 'antd';
 import { useMemo, useState } from 'react';

@@ -1,4 +1,5 @@
-import type { Pattern, Revision, StoredPattern } from '@lanakit/core';
+import type { Revision, StoredPattern } from '@lanakit/core/api';
+import type { Pattern } from '@lanakit/core/pattern';
 import { Button, Modal } from 'antd';
 import { Link } from 'react-router';
 import { ApiProblem, get } from '../api/client.ts';

@@ -1,4 +1,6 @@
-import { percentOf, toMm, type Part, type PartEstimate } from '@lanakit/core';
+import { percentOf, toMm } from '@lanakit/core/base';
+import type { PartEstimate } from '@lanakit/core/engine';
+import type { Part } from '@lanakit/core/pattern';
 import styles from './Lists.module.css';
 import { useTable } from './tableContext.ts';
 

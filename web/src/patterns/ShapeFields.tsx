@@ -1,4 +1,6 @@
-import { fractionOf, HAIR_FIXED, HAIR_WEIGHTS, type Length, type Part, percentOf } from '@lanakit/core';
+import { fractionOf, type Length, percentOf } from '@lanakit/core/base';
+import type { Part } from '@lanakit/core/pattern';
+import { HAIR_FIXED, HAIR_WEIGHTS } from '@lanakit/core/shapes';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Choice } from '../fields/Choice.tsx';

@@ -1,4 +1,5 @@
-import { warningsOf, type UnknownReason, writingFindings } from '@lanakit/core';
+import { type UnknownReason, warningsOf } from '@lanakit/core/engine';
+import { writingFindings } from '@lanakit/core/review';
 import { ROLE_WORDS, unknownWords, warningWords, writingFindingWords } from '@lanakit/core/words';
 import { useDeferredValue, useMemo } from 'react';
 import { buildFindings, findingPlace, goTo } from './findingPlaces.ts';

@@ -1,4 +1,5 @@
-import type { Pattern, Problem } from '@lanakit/core';
+import type { Pattern } from '@lanakit/core/pattern';
+import type { Problem } from '@lanakit/core/problems';
 import { problemWords } from '@lanakit/core/words';
 import { ownerName } from '../words/ownerWords.ts';
 import { counted } from '../words/show.ts';

@@ -1,4 +1,6 @@
-import { type ListedTool, type Need, needsOf, type Provision, PROVISIONS } from '@lanakit/core';
+import { type Need, needsOf } from '@lanakit/core/needles';
+import type { ListedTool } from '@lanakit/core/pattern';
+import { type Provision, PROVISIONS } from '@lanakit/core/shelf';
 import { needName, PROVISION_WORDS } from '@lanakit/core/words';
 import { Button, Input, InputNumber, Select, Tooltip } from 'antd';
 import { nanoid } from 'nanoid';

@@ -1,12 +1,6 @@
-import {
-  HAIR_FIXED,
-  HAIR_WEIGHTS,
-  type Length,
-  percentOf,
-  fractionOf,
-  type Use,
-  type UseOf,
-} from '@lanakit/core';
+import { fractionOf, type Length, percentOf } from '@lanakit/core/base';
+import type { Use, UseOf } from '@lanakit/core/pattern';
+import { HAIR_FIXED, HAIR_WEIGHTS } from '@lanakit/core/shapes';
 import type { Draft } from 'immer';
 import { Choice } from '../fields/Choice.tsx';
 import { CountField } from '../fields/CountField.tsx';

@@ -1,4 +1,4 @@
-import { blankSegment, type Cut } from '@lanakit/core';
+import { blankSegment, type Cut } from '@lanakit/core/pattern';
 import { Button, Checkbox, Input } from 'antd';
 import { Choice } from '../fields/Choice.tsx';
 import { Field } from '../fields/Field.tsx';

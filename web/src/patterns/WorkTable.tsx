@@ -1,24 +1,19 @@
+import type { StoredPattern } from '@lanakit/core/api';
+import { resolveBuild } from '@lanakit/core/build';
+import { estimatePattern, type PatternEstimate, withSteps, type Wool } from '@lanakit/core/engine';
 import {
   blankPattern,
-  cautionsOf,
   checkPattern,
   type Choices,
-  estimatePattern,
-  type Fibre,
   NO_CHOICES,
   type Pattern,
-  type PatternEstimate,
-  resolveBuild,
-  type StoredPattern,
   strangeFibres,
   strangeFindings,
-  withSize,
-  withSteps,
-  type View,
-  VIEWS,
-  type Wool,
-} from '@lanakit/core';
+} from '@lanakit/core/pattern';
+import { type View, VIEWS, withSize } from '@lanakit/core/shapes';
+import type { Fibre } from '@lanakit/core/shelf';
 import { sizeWords } from '@lanakit/core/words';
+import { cautionsOf } from '@lanakit/core/writing';
 import { Checkbox, Segmented, Select } from 'antd';
 import { lazy, memo, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';

@@ -1,4 +1,6 @@
-import { nowShows, unmetNeeds, type Pattern, type WritingFinding } from '@lanakit/core';
+import { nowShows, unmetNeeds } from '@lanakit/core/build';
+import type { Pattern } from '@lanakit/core/pattern';
+import type { WritingFinding } from '@lanakit/core/review';
 import { ownerName } from '../words/ownerWords.ts';
 import type { Writing } from './WorkTable.tsx';
 

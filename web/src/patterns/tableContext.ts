@@ -1,17 +1,7 @@
-import type {
-  Caution,
-  Choices,
-  Cut,
-  Fibre,
-  FibreLookup,
-  Join,
-  Part,
-  Pattern,
-  PatternEstimate,
-  Problem,
-  Step,
-  Wool,
-} from '@lanakit/core';
+import type { FibreLookup, PatternEstimate, Wool } from '@lanakit/core/engine';
+import type { Caution, Choices, Cut, Join, Part, Pattern, Step } from '@lanakit/core/pattern';
+import type { Problem } from '@lanakit/core/problems';
+import type { Fibre } from '@lanakit/core/shelf';
 import { problemWords } from '@lanakit/core/words';
 import type { Draft } from 'immer';
 import { createContext, useContext } from 'react';

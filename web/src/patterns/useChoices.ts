@@ -1,4 +1,4 @@
-import { MEASURED_BY, type MeasuredBy } from '@lanakit/core';
+import { MEASURED_BY, type MeasuredBy } from '@lanakit/core/shelf';
 import { ROLE_WORDS } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { useTable } from './tableContext.ts';

@@ -1,4 +1,4 @@
-import { compareEstimates, type PatternEstimate, type WoolMove } from '@lanakit/core';
+import { compareEstimates, type PatternEstimate, type WoolMove } from '@lanakit/core/engine';
 import { useEffect, useMemo, useRef, useState } from 'react';
 
 /** Changes closer together than this are one: a number typed, a size pulled. */

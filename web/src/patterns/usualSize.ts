@@ -1,4 +1,4 @@
-import { type LengthUnit, showSizesMm } from '@lanakit/core';
+import { type LengthUnit, showSizesMm } from '@lanakit/core/base';
 
 /** What a size that is left empty comes to; nothing while that is unknown. */
 export const usualSize = (mm: number | null, unit: LengthUnit): string | undefined =>

@@ -1,11 +1,6 @@
-import {
-  beforeYouCut,
-  cutsToMake,
-  type Pattern,
-  type PatternEstimate,
-  type Piece,
-  type Wool,
-} from '@lanakit/core';
+import type { PatternEstimate, Wool } from '@lanakit/core/engine';
+import type { Pattern } from '@lanakit/core/pattern';
+import { beforeYouCut, cutsToMake, type Piece } from '@lanakit/core/reading';
 import { cutLines } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';

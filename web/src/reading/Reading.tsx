@@ -1,4 +1,5 @@
-import { estimatePattern, piecesToMake, type Reader, readingOf, type Wool } from '@lanakit/core';
+import { estimatePattern, type Wool } from '@lanakit/core/engine';
+import { piecesToMake, type Reader, readingOf } from '@lanakit/core/reading';
 import { grantsWords } from '@lanakit/core/words';
 import { Button, Segmented } from 'antd';
 import { type ReactNode, useMemo, useState } from 'react';

@@ -1,4 +1,6 @@
-import { type Choices, NO_CHOICES, type Pattern, resolveBuild, type Wool } from '@lanakit/core';
+import { resolveBuild } from '@lanakit/core/build';
+import type { Wool } from '@lanakit/core/engine';
+import { type Choices, NO_CHOICES, type Pattern } from '@lanakit/core/pattern';
 import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';

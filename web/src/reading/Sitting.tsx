@@ -1,16 +1,15 @@
+import type { PatternEstimate, Wool } from '@lanakit/core/engine';
+import type { Pattern } from '@lanakit/core/pattern';
 import {
   bagOfPattern,
   type InBag,
-  type Pattern,
-  type PatternEstimate,
   type Reader,
   type Reading,
   type ReadingSession,
   type ReadingStep,
   stillInBag,
   thingsStill,
-  type Wool,
-} from '@lanakit/core';
+} from '@lanakit/core/reading';
 import {
   CAUTION_NAMES,
   CAUTION_WORDS,

@@ -1,4 +1,6 @@
-import type { Pattern, StepWool, Wool } from '@lanakit/core';
+import type { Wool } from '@lanakit/core/engine';
+import type { Pattern } from '@lanakit/core/pattern';
+import type { StepWool } from '@lanakit/core/reading';
 import { fibreNamesOf, keepsWords, keptWords, ownerWords, ROLE_WORDS, showLikely } from '@lanakit/core/words';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
 import styles from './StepWoolLines.module.css';

@@ -1,12 +1,7 @@
-import {
-  type Need,
-  type Pattern,
-  type PatternEstimate,
-  type Reader,
-  type TotalMass,
-  WISP_G,
-  type Wool,
-} from '@lanakit/core';
+import type { PatternEstimate, TotalMass, Wool } from '@lanakit/core/engine';
+import type { Need } from '@lanakit/core/needles';
+import type { Pattern } from '@lanakit/core/pattern';
+import { type Reader, WISP_G } from '@lanakit/core/reading';
 import { CUT_WORDS, cutSizesIn, needName, packedWoolWords, PROVISION_WORDS } from '@lanakit/core/words';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
 import { PREPARATION_WORDS, showCount, showGrams, showWeighed, timesWords } from '../words/show.ts';

@@ -1,4 +1,5 @@
-import type { PackedWool, Pattern } from '@lanakit/core';
+import type { Pattern } from '@lanakit/core/pattern';
+import type { PackedWool } from '@lanakit/core/run';
 
 /** One build to read, beside the pattern it is of. */
 export interface Sheet {

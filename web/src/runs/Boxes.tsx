@@ -1,3 +1,4 @@
+import { NO_CHOICES } from '@lanakit/core/pattern';
 import {
   blankRecipe,
   BOX_FORMS,
@@ -6,11 +7,10 @@ import {
   checkRun,
   type Designs,
   needlesOffered,
-  NO_CHOICES,
   packGroups,
   RUN_BOUNDS,
-  wantedKey,
-} from '@lanakit/core';
+} from '@lanakit/core/run';
+import { wantedKey } from '@lanakit/core/shelf';
 import { BOX_FORM_WORDS, problemWords, wantedName } from '@lanakit/core/words';
 import { Button, Checkbox, Input, Select } from 'antd';
 import { nanoid } from 'nanoid';

@@ -1,15 +1,6 @@
-import {
-  costOfRun,
-  type Cost,
-  type CostTerms,
-  fractionOf,
-  majorOf,
-  minorOf,
-  needleName,
-  percentBounds,
-  percentOf,
-  RUN_BOUNDS,
-} from '@lanakit/core';
+import { fractionOf, majorOf, minorOf, percentBounds, percentOf } from '@lanakit/core/base';
+import { type Cost, costOfRun, type CostTerms, RUN_BOUNDS } from '@lanakit/core/run';
+import { needleName } from '@lanakit/core/shelf';
 import { groupWords } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { useFibres, useNeedles } from '../api/resources.ts';

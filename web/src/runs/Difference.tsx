@@ -1,4 +1,5 @@
-import type { OpenedRun, PackChange } from '@lanakit/core';
+import type { OpenedRun } from '@lanakit/core/api';
+import type { PackChange } from '@lanakit/core/run';
 import { packWords } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { send } from '../api/client.ts';

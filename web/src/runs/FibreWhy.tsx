@@ -1,6 +1,6 @@
-import { whyOfFibre } from '@lanakit/core';
-import { groupWords, ownerWords, ROLE_WORDS } from '@lanakit/core/words';
 import { packNames } from '@lanakit/core/papers';
+import { whyOfFibre } from '@lanakit/core/run';
+import { groupWords, ownerWords, ROLE_WORDS } from '@lanakit/core/words';
 import { Popover } from 'antd';
 import type { ReactNode } from 'react';
 import { showLikely, showWeighed } from '../words/show.ts';

@@ -1,4 +1,5 @@
-import { findingsOfRun, needleName, needlesOfBoxes, unitOfFinding } from '@lanakit/core';
+import { findingsOfRun, needlesOfBoxes } from '@lanakit/core/run';
+import { needleName, unitOfFinding } from '@lanakit/core/shelf';
 import { piecesLine, tooLargeWords, wantedName } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { useFindings, useNeedles } from '../api/resources.ts';

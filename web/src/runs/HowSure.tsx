@@ -1,11 +1,6 @@
-import {
-  type Designs,
-  percentOf,
-  type RunInput,
-  TO_BAG_FRACTION,
-  usualChance,
-  type Wool,
-} from '@lanakit/core';
+import { percentOf } from '@lanakit/core/base';
+import type { Wool } from '@lanakit/core/engine';
+import { type Designs, type RunInput, TO_BAG_FRACTION, usualChance } from '@lanakit/core/run';
 import { Button } from 'antd';
 import { useMemo } from 'react';
 import { counted, showMoney, showWeighed } from '../words/show.ts';

@@ -1,15 +1,7 @@
-import {
-  type ClassKit,
-  type KitLine,
-  needleName,
-  type NeedleKit,
-  type Pattern,
-  type RunInput,
-  rungPlace,
-  SKILL_FACTOR,
-  SKILLS,
-  wantedKey,
-} from '@lanakit/core';
+import { type KitLine, type NeedleKit, rungPlace, SKILL_FACTOR, SKILLS } from '@lanakit/core/needles';
+import type { Pattern } from '@lanakit/core/pattern';
+import type { ClassKit, RunInput } from '@lanakit/core/run';
+import { needleName, wantedKey } from '@lanakit/core/shelf';
 import { SKILL_WORDS, wantedName } from '@lanakit/core/words';
 import { NeedleMark } from '../ladder/NeedleMark.tsx';
 import { costWords } from '../ladder/readout.ts';

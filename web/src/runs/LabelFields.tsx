@@ -1,16 +1,13 @@
+import { type FittedLabel, fittedLabels, labelPlaces, type Paper } from '@lanakit/core/papers';
+import type { Problem } from '@lanakit/core/problems';
 import {
   checkLabelSheet,
-  fittedLabels,
   LABEL_BOUNDS,
   LABEL_SHEET,
-  labelPlaces,
-  PAGE_SIZES_MM,
-  type FittedLabel,
   type LabelSheet,
+  PAGE_SIZES_MM,
   type PageSize,
-  type Paper,
-} from '@lanakit/core/papers';
-import type { Problem } from '@lanakit/core';
+} from '@lanakit/core/run';
 import { problemWords } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';

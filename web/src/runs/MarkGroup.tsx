@@ -1,4 +1,4 @@
-import { type RunTick, tickState, type WeighMark } from '@lanakit/core';
+import { type RunTick, tickState, type WeighMark } from '@lanakit/core/run';
 import { partingWords } from '@lanakit/core/words';
 import type { KeyboardEvent } from 'react';
 import { showWeighed } from '../words/show.ts';

@@ -1,4 +1,5 @@
-import { type Needle, needleName, type ResolveInput } from '@lanakit/core';
+import type { ResolveInput } from '@lanakit/core/needles';
+import { type Needle, needleName } from '@lanakit/core/shelf';
 import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { Field } from '../fields/Field.tsx';

@@ -1,12 +1,7 @@
-import {
-  fractionOf,
-  type NamedRun,
-  percentBounds,
-  percentOf,
-  RUN_BOUNDS,
-  SKILLS,
-  type Skill,
-} from '@lanakit/core';
+import type { NamedRun } from '@lanakit/core/api';
+import { fractionOf, percentBounds, percentOf } from '@lanakit/core/base';
+import { type Skill, SKILLS } from '@lanakit/core/needles';
+import { RUN_BOUNDS } from '@lanakit/core/run';
 import { SKILL_WORDS } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { Link, useParams } from 'react-router';

@@ -1,4 +1,4 @@
-import type { Pack } from '@lanakit/core';
+import type { Pack } from '@lanakit/core/run';
 import { packWords } from '@lanakit/core/words';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef } from 'react';

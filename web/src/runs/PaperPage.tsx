@@ -1,16 +1,18 @@
+import type { OpenedRun } from '@lanakit/core/api';
 import {
   bagLine,
-  makePaper,
-  PAPER_NAMES,
-  type Paper,
   type FittedLabel,
+  makePaper,
+  type Paper,
+  PAPER_NAMES,
   type PaperName,
   type PaperRow,
   type PaperSection,
-  swatchSvg,
   type Swatch,
+  swatchSvg,
 } from '@lanakit/core/papers';
-import { isOffShelf, type OpenedRun, recipesOf } from '@lanakit/core';
+import { isOffShelf } from '@lanakit/core/run';
+import { recipesOf } from '@lanakit/core/shelf';
 import { Button, Segmented } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';

@@ -1,10 +1,4 @@
-import {
-  type FibrePortion,
-  type PackGroup,
-  type PortionLine,
-  type RunFibre,
-  type RunInput,
-} from '@lanakit/core';
+import type { FibrePortion, PackGroup, PortionLine, RunFibre, RunInput } from '@lanakit/core/run';
 import { groupWords, ROLE_WORDS } from '@lanakit/core/words';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
 import { HowItCame } from '../look/HowItCame.tsx';

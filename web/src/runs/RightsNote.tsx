@@ -1,4 +1,4 @@
-import { checkRights, type Designs, type RightsSubject, rightsOfRun, type RunInput } from '@lanakit/core';
+import { checkRights, type Designs, rightsOfRun, type RightsSubject, type RunInput } from '@lanakit/core/run';
 import { PERMISSION_STATE_WORDS, PERMITTED_WORDS, problemWords } from '@lanakit/core/words';
 import { Input } from 'antd';
 import { Field } from '../fields/Field.tsx';

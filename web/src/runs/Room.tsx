@@ -1,13 +1,13 @@
+import { percentOf } from '@lanakit/core/base';
 import {
   choiceOfSeat,
   hasChoice,
   type PackGroup,
-  percentOf,
   type RunInput,
   type Seat,
   seatName,
   seatsOf,
-} from '@lanakit/core';
+} from '@lanakit/core/run';
 import { groupWords } from '@lanakit/core/words';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
 import styles from './Room.module.css';

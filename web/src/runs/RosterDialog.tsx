@@ -1,4 +1,5 @@
-import { type Pattern, readRoster, type RunInput, RUN_BOUNDS } from '@lanakit/core';
+import type { Pattern } from '@lanakit/core/pattern';
+import { readRoster, RUN_BOUNDS, type RunInput } from '@lanakit/core/run';
 import { choiceWords, sizedWords, SKILL_WORDS } from '@lanakit/core/words';
 import { Input, Modal } from 'antd';
 import { useMemo, useState } from 'react';

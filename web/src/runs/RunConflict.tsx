@@ -1,6 +1,7 @@
 import { Button, Modal } from 'antd';
 import { counted, showDay } from '../words/show.ts';
-import { percentOf, type RunInput } from '@lanakit/core';
+import { percentOf } from '@lanakit/core/base';
+import type { RunInput } from '@lanakit/core/run';
 import type { RunDraft } from './useRunDraft.ts';
 
 /** The class was changed in another tab: both are shown, and she decides. */

@@ -1,4 +1,5 @@
-import { type OpenedRun, revisionsOfRun, withRevision } from '@lanakit/core';
+import type { OpenedRun } from '@lanakit/core/api';
+import { revisionsOfRun, withRevision } from '@lanakit/core/run';
 import { Link } from 'react-router';
 import styles from './RunPage.module.css';
 import type { RunDraft } from './useRunDraft.ts';

@@ -1,4 +1,4 @@
-import type { OpenedRun } from '@lanakit/core';
+import type { OpenedRun } from '@lanakit/core/api';
 import { Button } from 'antd';
 import { useNavigate } from 'react-router';
 import { send } from '../api/client.ts';

@@ -1,4 +1,5 @@
-import { checkRun, fractionOf, percentBounds, percentOf, RUN_BOUNDS, type RunInput } from '@lanakit/core';
+import { fractionOf, percentBounds, percentOf } from '@lanakit/core/base';
+import { checkRun, RUN_BOUNDS, type RunInput } from '@lanakit/core/run';
 import { problemWords } from '@lanakit/core/words';
 import { Input, Select } from 'antd';
 import type { RevisionName } from '../api/resources.ts';

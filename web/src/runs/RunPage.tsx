@@ -1,4 +1,5 @@
-import type { OpenedRun, RunInput } from '@lanakit/core';
+import type { OpenedRun } from '@lanakit/core/api';
+import type { RunInput } from '@lanakit/core/run';
 import { Segmented } from 'antd';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';

@@ -1,4 +1,4 @@
-import type { OpenedRun } from '@lanakit/core';
+import type { OpenedRun } from '@lanakit/core/api';
 import { Button, Dropdown } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';

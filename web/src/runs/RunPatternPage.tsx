@@ -1,18 +1,18 @@
+import type { OpenedRun } from '@lanakit/core/api';
+import { showLengths } from '@lanakit/core/base';
+import { ranges } from '@lanakit/core/papers';
 import {
   bagOfWool,
   type Designs,
   type Make,
-  type OpenedRun,
   patternOfPack,
   patternsOfRun,
   type RunInput,
   seatName,
   seatsOf,
-  showLengths,
   sparesInPacks,
   woolInPacks,
-} from '@lanakit/core';
-import { ranges } from '@lanakit/core/papers';
+} from '@lanakit/core/run';
 import { bagWords, choiceWords, sizedWords } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';

@@ -1,21 +1,21 @@
+import type { OpenedRun } from '@lanakit/core/api';
 import {
   allMarks,
   hasChoice,
   isElsewhere,
-  type OpenedRun,
   packedMark,
+  type RoomTool,
   RUN_STATES,
   type RunState,
   shortOfPlan,
   stateAfter,
   thingsShort,
   toolsOfRun,
-  type RoomTool,
   uncountedOfPlan,
   undecidedSeats,
   weighedOf,
   weighings,
-} from '@lanakit/core';
+} from '@lanakit/core/run';
 import { joinWords, needName } from '@lanakit/core/words';
 import { type ReactNode, useMemo } from 'react';
 import { Link } from 'react-router';

@@ -1,18 +1,16 @@
+import { fractionOf, percentBounds, percentOf } from '@lanakit/core/base';
 import {
-  BAGGINGS,
   type Bagging,
-  fractionOf,
+  BAGGINGS,
   hasChoice,
-  percentBounds,
-  percentOf,
   RANGE_ENDS,
   RUN_BOUNDS,
-  stageSamples,
   sparesOf,
+  stageSamples,
   TO_BAG_FRACTION,
   UNDECIDED_BAG,
   usualChance,
-} from '@lanakit/core';
+} from '@lanakit/core/run';
 import { BAGGING_WORDS, holdsWords } from '@lanakit/core/words';
 import { Checkbox } from 'antd';
 import { DayField } from '../fields/DayField.tsx';

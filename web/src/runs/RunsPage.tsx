@@ -1,13 +1,13 @@
+import type { NamedRun } from '@lanakit/core/api';
 import {
   blankRecipe,
   checkRights,
-  type NamedRun,
   RUN_DEFAULTS,
   type RunInput,
   type RunKind,
   usualTerms,
   withBoxesCounted,
-} from '@lanakit/core';
+} from '@lanakit/core/run';
 import { RUN_STATE_WORDS } from '@lanakit/core/words';
 import { Button, Segmented } from 'antd';
 import { nanoid } from 'nanoid';

@@ -1,15 +1,7 @@
-import {
-  FIBRE_FLAGS,
-  type FibreFlag,
-  NO_CHOICES,
-  type Seat,
-  seatName,
-  seatsOf,
-  SKILLS,
-  type Skill,
-  withoutSeat,
-  withSeat,
-} from '@lanakit/core';
+import { type Skill, SKILLS } from '@lanakit/core/needles';
+import { NO_CHOICES } from '@lanakit/core/pattern';
+import { type Seat, seatName, seatsOf, withoutSeat, withSeat } from '@lanakit/core/run';
+import { FIBRE_FLAGS, type FibreFlag } from '@lanakit/core/shelf';
 import { FIBRE_FLAG_WORDS, SKILL_WORDS } from '@lanakit/core/words';
 import { Button, Checkbox, Input, Select } from 'antd';
 import { Choice } from '../fields/Choice.tsx';

@@ -1,12 +1,6 @@
-import {
-  fractionOf,
-  percentBounds,
-  percentOf,
-  resizeDecisions,
-  RUN_BOUNDS,
-  type Seat,
-  showLengths,
-} from '@lanakit/core';
+import { fractionOf, percentBounds, percentOf, showLengths } from '@lanakit/core/base';
+import { resizeDecisions } from '@lanakit/core/resize';
+import { RUN_BOUNDS, type Seat } from '@lanakit/core/run';
 import { NumberField } from '../fields/NumberField.tsx';
 import type { InForce } from './useRunPlan.ts';
 

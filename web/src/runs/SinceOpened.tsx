@@ -1,4 +1,4 @@
-import { differenceOf, isSamePlan } from '@lanakit/core';
+import { differenceOf, isSamePlan } from '@lanakit/core/run';
 import { useMemo, useState } from 'react';
 import { counted, showChange } from '../words/show.ts';
 import styles from './Difference.module.css';

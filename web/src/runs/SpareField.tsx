@@ -1,4 +1,5 @@
-import { type Finding, type SpareRule, spareRuleOf } from '@lanakit/core';
+import { spareRuleOf } from '@lanakit/core/run';
+import type { Finding, SpareRule } from '@lanakit/core/shelf';
 import { spareRuleWords } from '@lanakit/core/words';
 import { Button, Popover } from 'antd';
 import { SpareRuleFields } from '../fields/SpareRuleFields.tsx';

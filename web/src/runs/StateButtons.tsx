@@ -1,4 +1,5 @@
-import { type OpenedRun, type RunState, stateAfter, stateBefore } from '@lanakit/core';
+import type { OpenedRun } from '@lanakit/core/api';
+import { type RunState, stateAfter, stateBefore } from '@lanakit/core/run';
 import { RUN_STATE_WORDS } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useState } from 'react';

@@ -1,4 +1,5 @@
-import { type Needle, needleName, type Tapped, type TrayLine } from '@lanakit/core';
+import type { Tapped, TrayLine } from '@lanakit/core/needles';
+import { type Needle, needleName } from '@lanakit/core/shelf';
 import { PILE_WORDS } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { markLook } from '../ladder/NeedleMark.tsx';

@@ -1,12 +1,6 @@
-import {
-  emptyLine,
-  type NamedRun,
-  type Needle,
-  type NeedleTray,
-  type Tapped,
-  TAPPED,
-  type TrayLine,
-} from '@lanakit/core';
+import type { NamedRun, NeedleTray } from '@lanakit/core/api';
+import { emptyLine, type Tapped, TAPPED, type TrayLine } from '@lanakit/core/needles';
+import type { Needle } from '@lanakit/core/shelf';
 import { PILE_WORDS } from '@lanakit/core/words';
 import { Button, Segmented } from 'antd';
 import { useState } from 'react';

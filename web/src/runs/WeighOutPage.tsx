@@ -1,17 +1,17 @@
+import type { OpenedRun } from '@lanakit/core/api';
+import { packNames } from '@lanakit/core/papers';
 import {
   allMarks,
   changesOfFibre,
   type FibreWeighing,
-  lotsPackedFrom,
-  type OpenedRun,
   type Pack,
   packedMark,
   type RunTick,
   weighedOf,
-  type WeighMark,
   weighings,
-} from '@lanakit/core';
-import { packNames } from '@lanakit/core/papers';
+  type WeighMark,
+} from '@lanakit/core/run';
+import { lotsPackedFrom } from '@lanakit/core/shelf';
 import { groupWords, packWords } from '@lanakit/core/words';
 import { Segmented } from 'antd';
 import { useMemo, useState } from 'react';

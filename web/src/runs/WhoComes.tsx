@@ -1,4 +1,4 @@
-import { RUN_BOUNDS, seatsOf } from '@lanakit/core';
+import { RUN_BOUNDS, seatsOf } from '@lanakit/core/run';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { counted } from '../words/show.ts';

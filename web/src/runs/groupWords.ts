@@ -1,4 +1,5 @@
-import { type Bag, type PackGroup, percentOf, type RunInput, type Seat, seatName } from '@lanakit/core';
+import { percentOf } from '@lanakit/core/base';
+import { type Bag, type PackGroup, type RunInput, type Seat, seatName } from '@lanakit/core/run';
 import { bagWords } from '@lanakit/core/words';
 import type { InForce } from './useRunPlan.ts';
 

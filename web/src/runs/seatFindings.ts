@@ -1,4 +1,4 @@
-import { avoidedBy, choiceOfSeat, type Seat, seatName } from '@lanakit/core';
+import { avoidedBy, choiceOfSeat, type Seat, seatName } from '@lanakit/core/run';
 import { FIBRE_FLAG_WORDS } from '@lanakit/core/words';
 import type { InForce } from './useRunPlan.ts';
 

@@ -1,9 +1,10 @@
+import type { Wool } from '@lanakit/core/engine';
 import {
+  bagOf,
+  classNeeds,
   costOfTakings,
   type Designs,
-  classNeeds,
   groupsToTry,
-  bagOf,
   portionsOfRun,
   type RunInput,
   seededRandom,
@@ -13,8 +14,7 @@ import {
   sureness,
   takingsOfPlan,
   toPackOf,
-  type Wool,
-} from '@lanakit/core';
+} from '@lanakit/core/run';
 import { expose } from 'comlink';
 
 /** One way of making sure, with what it takes. */

@@ -1,4 +1,5 @@
-import { checkRun, type NamedRun, RunInput, runOfToday, withBoxesCounted } from '@lanakit/core';
+import type { NamedRun } from '@lanakit/core/api';
+import { checkRun, RunInput, runOfToday, withBoxesCounted } from '@lanakit/core/run';
 import { useCallback, useState } from 'react';
 import type { SaveState, Versioned } from '../draft/DraftSaver.ts';
 import { useSaver, type Savable } from '../draft/useSaver.ts';

@@ -1,4 +1,5 @@
-import { type ClassKit, kitAgainst, kitOfClass, type RunInput } from '@lanakit/core';
+import { kitAgainst } from '@lanakit/core/needles';
+import { type ClassKit, kitOfClass, type RunInput } from '@lanakit/core/run';
 import { useMemo } from 'react';
 import {
   useNeedleEvidence,

@@ -1,27 +1,26 @@
+import type { Revision } from '@lanakit/core/api';
+import type { FibreLookup, Wool } from '@lanakit/core/engine';
 import {
   checkRun,
   type Designs,
   differenceOf,
-  type FibreLookup,
   type FibreStock,
   type Frozen,
   type Pack,
   packsOf,
   portionsOfRun,
   restocked,
-  type Revision,
   revisionsOfRun,
   type RunDifference,
   type RunInput,
   type RunPortions,
   tellingFibres,
-  type ThingPromises,
   thawPlan,
   thawWool,
-  toPackOf,
+  type ThingPromises,
   type ToPack,
-  type Wool,
-} from '@lanakit/core';
+  toPackOf,
+} from '@lanakit/core/run';
 import { useMemo } from 'react';
 import { usePromised, useRevisionsById, useWool } from '../api/resources.ts';
 

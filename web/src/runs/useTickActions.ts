@@ -1,4 +1,5 @@
-import type { RunTick, RunTicks } from '@lanakit/core';
+import type { RunTicks } from '@lanakit/core/api';
+import type { RunTick } from '@lanakit/core/run';
 import { nanoid } from 'nanoid';
 import { mutate } from 'swr';
 import { ApiProblem, send } from '../api/client.ts';

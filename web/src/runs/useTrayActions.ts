@@ -1,4 +1,5 @@
-import type { NeedleTray, ResolveInput, Tapped } from '@lanakit/core';
+import type { NeedleTray } from '@lanakit/core/api';
+import type { ResolveInput, Tapped } from '@lanakit/core/needles';
 import { nanoid } from 'nanoid';
 import { mutate } from 'swr';
 import { ApiProblem, send } from '../api/client.ts';

@@ -1,4 +1,5 @@
-import type { Designs, RunInput, Simulated, Wool } from '@lanakit/core';
+import type { Wool } from '@lanakit/core/engine';
+import type { Designs, RunInput, Simulated } from '@lanakit/core/run';
 import { proxy, wrap, type Remote } from 'comlink';
 import { useCallback, useDeferredValue, useEffect, useRef, useState } from 'react';
 import type { SureApi, Way } from './sure.worker.ts';

@@ -1,15 +1,7 @@
-import {
-  BLEND_LOT_BOUNDS,
-  type Blend,
-  type Fibre,
-  fractionOf,
-  percentOf,
-  planBlendLot,
-  type Problem,
-  RUN_BOUNDS,
-  RUN_DEFAULTS,
-  takeFromLots,
-} from '@lanakit/core';
+import { fractionOf, percentOf } from '@lanakit/core/base';
+import type { Problem } from '@lanakit/core/problems';
+import { RUN_BOUNDS, RUN_DEFAULTS } from '@lanakit/core/run';
+import { type Blend, BLEND_LOT_BOUNDS, type Fibre, planBlendLot, takeFromLots } from '@lanakit/core/shelf';
 import { problemWords } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useState } from 'react';

@@ -1,4 +1,5 @@
-import { type Blend, type BlendInput, type Promised } from '@lanakit/core';
+import type { Promised } from '@lanakit/core/api';
+import type { Blend, BlendInput } from '@lanakit/core/shelf';
 import { PREPARATION_WORDS } from '@lanakit/core/words';
 import { Segmented } from 'antd';
 import { useMemo, useState } from 'react';

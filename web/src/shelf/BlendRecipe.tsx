@@ -1,3 +1,4 @@
+import { showNumber } from '@lanakit/core/base';
 import {
   BLANK_BLEND,
   type Blend,
@@ -7,8 +8,7 @@ import {
   MOST_NOT_FELTING_FRACTION,
   notFeltingFraction,
   PARTS_BOUNDS,
-  showNumber,
-} from '@lanakit/core';
+} from '@lanakit/core/shelf';
 import { PREPARATION_WORDS } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { FibreSelect } from '../fields/FibreSelect.tsx';

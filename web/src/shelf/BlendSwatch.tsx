@@ -1,4 +1,4 @@
-import { type BlendInput, type Fibre, mixColours } from '@lanakit/core';
+import { type BlendInput, type Fibre, mixColours } from '@lanakit/core/shelf';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';
 import type { Strand } from '../look/fibreTile.ts';
 import type { Wool } from './useWool.ts';

@@ -1,4 +1,4 @@
-import { AMOUNT_BOUNDS, type StockUnit } from '@lanakit/core';
+import { AMOUNT_BOUNDS, type StockUnit } from '@lanakit/core/shelf';
 import { UNIT_WORDS } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useState } from 'react';

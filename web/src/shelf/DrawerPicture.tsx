@@ -1,4 +1,4 @@
-import { drawerOf, type FindingMeasure, type Needle } from '@lanakit/core';
+import { drawerOf, type FindingMeasure, type Needle } from '@lanakit/core/shelf';
 import { memo, useId } from 'react';
 import { FibrePattern } from '../look/FibrePattern.tsx';
 import type { Entry } from './entries.ts';

@@ -1,3 +1,4 @@
+import { showNumber } from '@lanakit/core/base';
 import {
   AMOUNT_BOUNDS,
   BLANK_FIBRE,
@@ -10,8 +11,7 @@ import {
   numbersOf,
   PREPARATION_DEFAULTS,
   sheetMassG,
-  showNumber,
-} from '@lanakit/core';
+} from '@lanakit/core/shelf';
 import { FIBRE_FLAG_WORDS, FINENESS_WORDS, PREPARATION_WORDS } from '@lanakit/core/words';
 import { NumberField } from '../fields/NumberField.tsx';
 import { FibreSwatch } from '../look/FibreSwatch.tsx';

@@ -1,4 +1,5 @@
-import { drawerOf, type Fibre, lotInUse, ofLot, type Promised } from '@lanakit/core';
+import type { Promised } from '@lanakit/core/api';
+import { drawerOf, type Fibre, lotInUse, ofLot } from '@lanakit/core/shelf';
 import { PREPARATION_WORDS } from '@lanakit/core/words';
 import { Segmented } from 'antd';
 import { useState } from 'react';

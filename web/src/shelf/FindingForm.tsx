@@ -6,11 +6,11 @@ import {
   type Finding,
   FINDING_PRICE_BOUNDS,
   type FindingInput,
+  findingMassG,
   type FindingMeasure,
   putUpAmount,
-  findingMassG,
   unitOfFinding,
-} from '@lanakit/core';
+} from '@lanakit/core/shelf';
 import { FINDING_CAUTIONS, FINDING_FLAG_WORDS, MEASURED_BY_WORDS, UNIT_WORDS } from '@lanakit/core/words';
 import { SpareRuleFields } from '../fields/SpareRuleFields.tsx';
 import { NumberField } from '../fields/NumberField.tsx';

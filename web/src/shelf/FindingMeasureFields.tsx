@@ -7,7 +7,7 @@ import {
   LENGTH_SORTS,
   OUTER_BOUNDS,
   VOLUME_SORTS,
-} from '@lanakit/core';
+} from '@lanakit/core/shelf';
 import { NAP_WORDS, SORT_WORDS } from '@lanakit/core/words';
 import { Checkbox } from 'antd';
 import { NumberField } from '../fields/NumberField.tsx';

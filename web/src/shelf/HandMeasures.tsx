@@ -1,4 +1,5 @@
-import { HAND_MEASURES, type HandMeasureName, showNumber } from '@lanakit/core';
+import { showNumber } from '@lanakit/core/base';
+import { HAND_MEASURES, type HandMeasureName } from '@lanakit/core/shelf';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { send } from '../api/client.ts';

@@ -1,14 +1,12 @@
+import { LIST_COLUMNS, type ListPreview, type ListSettings } from '@lanakit/core/files';
 import {
-  DELIMITERS,
   type Delimiter,
-  ENCODINGS,
+  DELIMITERS,
   type Encoding,
-  LIST_COLUMNS,
+  ENCODINGS,
   LIST_KINDS,
   type ListKind,
-  type ListPreview,
-  type ListSettings,
-} from '@lanakit/core';
+} from '@lanakit/core/tables';
 import { csvRefusalWords } from '@lanakit/core/words';
 import { Button, Progress, Select, Upload } from 'antd';
 import { useState } from 'react';

@@ -1,11 +1,5 @@
-import {
-  headerKey,
-  LIST_COLUMNS,
-  type ListKind,
-  type ListPreview,
-  type PlannedRow,
-  type ShelfView,
-} from '@lanakit/core';
+import { LIST_COLUMNS, type ListPreview, type PlannedRow, type ShelfView } from '@lanakit/core/files';
+import { headerKey, type ListKind } from '@lanakit/core/tables';
 import { problemWords } from '@lanakit/core/words';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { Button } from 'antd';

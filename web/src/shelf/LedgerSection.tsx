@@ -1,4 +1,10 @@
-import { ENTERED_REASONS, type EnteredReason, type Lot, type Movement, type StockUnit } from '@lanakit/core';
+import {
+  ENTERED_REASONS,
+  type EnteredReason,
+  type Lot,
+  type Movement,
+  type StockUnit,
+} from '@lanakit/core/shelf';
 import { REASON_WORDS, UNIT_WORDS } from '@lanakit/core/words';
 import { Button, Input, Select } from 'antd';
 import { useState } from 'react';

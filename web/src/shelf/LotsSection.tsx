@@ -1,3 +1,4 @@
+import type { Problem } from '@lanakit/core/problems';
 import {
   AMOUNT_BOUNDS,
   blankLot,
@@ -7,12 +8,11 @@ import {
   isColour,
   type Lot,
   type LotInput,
-  type LotOverrides,
   lotInUse,
+  type LotOverrides,
   numbersOf,
   type Preparation,
-  type Problem,
-} from '@lanakit/core';
+} from '@lanakit/core/shelf';
 import { problemWords } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useState } from 'react';

@@ -1,13 +1,13 @@
+import { showNumber } from '@lanakit/core/base';
 import {
   contradiction,
   cutFraction,
   measure,
   type Measured,
   type Measuring,
-  showNumber,
   type TypedWeighing,
   weighedPieces,
-} from '@lanakit/core';
+} from '@lanakit/core/shelf';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { NumberField } from '../fields/NumberField.tsx';

@@ -6,7 +6,7 @@ import {
   NEEDLE_BOUNDS,
   type NeedleInput,
   needleName,
-} from '@lanakit/core';
+} from '@lanakit/core/shelf';
 import { PROFILE_WORDS } from '@lanakit/core/words';
 import { NumberField } from '../fields/NumberField.tsx';
 import { CountField } from './CountField.tsx';

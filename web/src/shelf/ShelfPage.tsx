@@ -1,4 +1,4 @@
-import type { BlendInput } from '@lanakit/core';
+import type { BlendInput } from '@lanakit/core/shelf';
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { Loading } from '../shell/Loading.tsx';

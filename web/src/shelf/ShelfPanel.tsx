@@ -1,4 +1,5 @@
-import type { BlendInput, Promised } from '@lanakit/core';
+import type { Promised } from '@lanakit/core/api';
+import type { BlendInput } from '@lanakit/core/shelf';
 import { Button } from 'antd';
 import { memo, useState } from 'react';
 import type { Entry } from './entries.ts';

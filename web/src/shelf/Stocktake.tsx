@@ -1,10 +1,10 @@
 import {
   AMOUNT_BOUNDS,
-  type CountInput,
   countDifferenceMilli,
+  type CountInput,
   fromMilli,
   type StockUnit,
-} from '@lanakit/core';
+} from '@lanakit/core/shelf';
 import { UNIT_WORDS } from '@lanakit/core/words';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { Button, Input } from 'antd';

@@ -1,4 +1,4 @@
-import type { Fibre, NearColour } from '@lanakit/core';
+import type { Fibre, NearColour } from '@lanakit/core/shelf';
 import { PREPARATION_WORDS } from '@lanakit/core/words';
 import { Progress, Switch } from 'antd';
 import { useMemo, useState } from 'react';

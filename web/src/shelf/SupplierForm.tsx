@@ -1,8 +1,7 @@
+import { majorOf, minorOf } from '@lanakit/core/base';
 import {
   BLANK_SUPPLIER,
   checkSupplier,
-  majorOf,
-  minorOf,
   type Offer,
   OFFER_BOUNDS,
   pricePer100Minor,
@@ -10,7 +9,7 @@ import {
   type Supplier,
   SUPPLIER_BOUNDS,
   type SupplierInput,
-} from '@lanakit/core';
+} from '@lanakit/core/shelf';
 import { UNIT_WORDS } from '@lanakit/core/words';
 import { Button, Input, Select } from 'antd';
 import { useMemo, useState } from 'react';

@@ -8,7 +8,7 @@ import {
   TOOL_KEYS,
   type ToolInput,
   type ToolKey,
-} from '@lanakit/core';
+} from '@lanakit/core/shelf';
 import { PROVISION_WORDS, TOOL_SORT_WORDS, TOOL_WORDS } from '@lanakit/core/words';
 import { Checkbox } from 'antd';
 import { NumberField } from '../fields/NumberField.tsx';

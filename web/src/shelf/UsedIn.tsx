@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import type { ItemUse } from '@lanakit/core';
+import type { ItemUse } from '@lanakit/core/api';
 import { useUses } from '../api/resources.ts';
 import styles from './Panel.module.css';
 

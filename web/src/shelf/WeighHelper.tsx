@@ -1,4 +1,4 @@
-import type { FibreNumberName } from '@lanakit/core';
+import type { FibreNumberName } from '@lanakit/core/shelf';
 import { useState } from 'react';
 import { MeasureHelper } from './MeasureHelper.tsx';
 

@@ -1,3 +1,4 @@
+import type { Promised } from '@lanakit/core/api';
 import {
   type Blend,
   drawerOf,
@@ -11,8 +12,7 @@ import {
   type Supplier,
   type Tool,
   unitOfFinding,
-  type Promised,
-} from '@lanakit/core';
+} from '@lanakit/core/shelf';
 import {
   FIBRE_FLAG_WORDS,
   FINDING_FLAG_WORDS,

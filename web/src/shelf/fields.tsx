@@ -1,5 +1,5 @@
-import { type Bounds, majorOf, minorOf } from '@lanakit/core';
-import { isColour } from '@lanakit/core';
+import { type Bounds, majorOf, minorOf } from '@lanakit/core/base';
+import { isColour } from '@lanakit/core/shelf';
 import { Input, Select } from 'antd';
 import { Field } from '../fields/Field.tsx';
 import { NumberField } from '../fields/NumberField.tsx';

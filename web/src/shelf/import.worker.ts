@@ -1,10 +1,5 @@
-import {
-  type ListKind,
-  type ListSettings,
-  readList,
-  type ReadListResult,
-  type ShelfView,
-} from '@lanakit/core';
+import { type ListSettings, readList, type ReadListResult, type ShelfView } from '@lanakit/core/files';
+import type { ListKind } from '@lanakit/core/tables';
 import { expose } from 'comlink';
 
 const api = {

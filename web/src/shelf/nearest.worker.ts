@@ -1,4 +1,4 @@
-import { type Candidate, type Nearest, nearestColours } from '@lanakit/core';
+import { type Candidate, type Nearest, nearestColours } from '@lanakit/core/shelf';
 import { expose } from 'comlink';
 
 const api = {

@@ -1,4 +1,4 @@
-import type { FibreNumberName } from '@lanakit/core';
+import type { FibreNumberName } from '@lanakit/core/shelf';
 
 /** What a measured number of a fibre is called, its unit, and how it is found out. */
 export const NUMBER_WORDS: Readonly<Record<FibreNumberName, { label: string; unit: string; how: string }>> = {

@@ -1,4 +1,5 @@
-import { exportList, type ListKind, type ShelfView } from '@lanakit/core';
+import { exportList, type ShelfView } from '@lanakit/core/files';
+import type { ListKind } from '@lanakit/core/tables';
 import { get } from '../api/client.ts';
 
 type Items<T> = { readonly items: readonly T[] };

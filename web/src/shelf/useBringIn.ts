@@ -1,4 +1,5 @@
-import { type ListKind, type PlannedRow, type ShelfView, toImport } from '@lanakit/core';
+import { type PlannedRow, type ShelfView, toImport } from '@lanakit/core/files';
+import type { ListKind } from '@lanakit/core/tables';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { ApiProblem, send } from '../api/client.ts';

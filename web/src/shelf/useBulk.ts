@@ -1,4 +1,5 @@
-import { type Lot, type LotInput, repriced } from '@lanakit/core';
+import { repriced } from '@lanakit/core/base';
+import type { Lot, LotInput } from '@lanakit/core/shelf';
 import { send } from '../api/client.ts';
 import { refreshShelf } from '../api/resources.ts';
 import { useNotice } from '../shell/Notice.tsx';

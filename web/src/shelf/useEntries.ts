@@ -1,4 +1,5 @@
-import { type Blend, expandBlend, type Fibre, type Promised } from '@lanakit/core';
+import type { Promised } from '@lanakit/core/api';
+import { type Blend, expandBlend, type Fibre } from '@lanakit/core/shelf';
 import { useMemo } from 'react';
 import {
   useBlends,

@@ -1,4 +1,4 @@
-import type { Problem } from '@lanakit/core';
+import type { Problem } from '@lanakit/core/problems';
 import { problemWords } from '@lanakit/core/words';
 import { useState, type FormEvent } from 'react';
 import { ApiProblem, send } from '../api/client.ts';

@@ -1,4 +1,4 @@
-import type { Candidate, Nearest } from '@lanakit/core';
+import type { Candidate, Nearest } from '@lanakit/core/shelf';
 import { proxy, wrap, type Remote } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import type { NearestApi } from './nearest.worker.ts';

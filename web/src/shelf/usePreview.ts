@@ -1,10 +1,10 @@
 import {
   LARGEST_FILE_BYTES,
-  type ListKind,
   type ListSettings,
   type ReadListResult,
   type ShelfView,
-} from '@lanakit/core';
+} from '@lanakit/core/files';
+import type { ListKind } from '@lanakit/core/tables';
 import { proxy, wrap, type Remote } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import type { ImportApi } from './import.worker.ts';

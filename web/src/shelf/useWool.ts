@@ -1,4 +1,4 @@
-import { type BlendInput, expandBlend } from '@lanakit/core';
+import { type BlendInput, expandBlend } from '@lanakit/core/shelf';
 import { useMemo } from 'react';
 import { useBlends, useFibres } from '../api/resources.ts';
 

@@ -1,4 +1,4 @@
-import type { Step } from '@lanakit/core';
+import type { Step } from '@lanakit/core/pattern';
 import { Input, Select } from 'antd';
 import { Choice } from '../fields/Choice.tsx';
 import { Field } from '../fields/Field.tsx';

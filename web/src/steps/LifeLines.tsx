@@ -1,5 +1,6 @@
-import { lifeLines, type LifeLine, type PartState, type Pattern } from '@lanakit/core';
+import type { PartState, Pattern } from '@lanakit/core/pattern';
 import { STATE_WORDS } from '@lanakit/core/words';
+import { type LifeLine, lifeLines } from '@lanakit/core/writing';
 import { memo, useMemo, type ReactNode } from 'react';
 import styles from './Steps.module.css';
 

@@ -1,14 +1,12 @@
+import { BLANK_STEP, type Pattern, type Step } from '@lanakit/core/pattern';
 import {
-  BLANK_STEP,
-  type Pattern,
   type ReadStep,
   readSteps,
   recognise,
   type Recognised,
-  type Step,
   takeAmount,
   withRecognised,
-} from '@lanakit/core';
+} from '@lanakit/core/writing';
 import { Checkbox, Input, Modal } from 'antd';
 import { nanoid } from 'nanoid';
 import { useDeferredValue, useMemo, useState } from 'react';

@@ -1,4 +1,4 @@
-import { CAUTIONS, type Caution, type Step } from '@lanakit/core';
+import { type Caution, CAUTIONS, type Step } from '@lanakit/core/pattern';
 import { CAUTION_NAMES, CAUTION_WORDS } from '@lanakit/core/words';
 import { Checkbox } from 'antd';
 import { useEditStep } from '../patterns/tableContext.ts';

@@ -1,4 +1,4 @@
-import { blankCheck, type Check, type Step } from '@lanakit/core';
+import { blankCheck, type Check, type Step } from '@lanakit/core/pattern';
 import { Button, Input } from 'antd';
 import { nanoid } from 'nanoid';
 import { Choice } from '../fields/Choice.tsx';

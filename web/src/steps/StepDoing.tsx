@@ -6,13 +6,13 @@ import {
   isWaitedFor,
   type Pattern,
   repeatsOf,
-  STAGES,
   type Stage,
+  STAGES,
   type Step,
   type StepPlace,
   type Stroke,
   workMinutes,
-} from '@lanakit/core';
+} from '@lanakit/core/pattern';
 import {
   ACT_WORDS,
   DEPTH_WORDS,

@@ -1,4 +1,4 @@
-import { type Caution, CAUTIONS, type Step } from '@lanakit/core';
+import { type Caution, CAUTIONS, type Step } from '@lanakit/core/pattern';
 import { Button, Segmented } from 'antd';
 import { memo, useState } from 'react';
 import { ownerName } from '../words/ownerWords.ts';

@@ -1,4 +1,5 @@
-import { CAUTIONS, DEPTHS, STROKES, type Caution, type NeedleWanted, type Step } from '@lanakit/core';
+import { type Caution, CAUTIONS, DEPTHS, type Step, STROKES } from '@lanakit/core/pattern';
+import type { NeedleWanted } from '@lanakit/core/shelf';
 import { CAUTION_NAMES, DEPTH_WORDS, minutesWords, STROKE_WORDS } from '@lanakit/core/words';
 import { Button, Popover } from 'antd';
 import type { ReactNode } from 'react';

@@ -1,12 +1,6 @@
-import {
-  LINK_STRENGTHS,
-  type LinkStrength,
-  linkCircle,
-  orderLinks,
-  type OrderLink,
-  type Step,
-} from '@lanakit/core';
+import { LINK_STRENGTHS, linkCircle, type LinkStrength, type Step } from '@lanakit/core/pattern';
 import { linkReason, STRENGTH_WORDS } from '@lanakit/core/words';
+import { type OrderLink, orderLinks } from '@lanakit/core/writing';
 import { Button, Input } from 'antd';
 import { nanoid } from 'nanoid';
 import { useMemo, useState } from 'react';

@@ -1,4 +1,4 @@
-import { OWN_RIGHTS, type Step } from '@lanakit/core';
+import { OWN_RIGHTS, type Step } from '@lanakit/core/pattern';
 import { Button, Input, Select, Upload } from 'antd';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';

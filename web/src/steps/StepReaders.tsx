@@ -1,4 +1,5 @@
-import { ticksOf, type Step } from '@lanakit/core';
+import type { Step } from '@lanakit/core/pattern';
+import { ticksOf } from '@lanakit/core/reading';
 import { Checkbox, Input } from 'antd';
 import { Field } from '../fields/Field.tsx';
 import { NumberField } from '../fields/NumberField.tsx';

@@ -1,4 +1,5 @@
-import type { Caution, NeedleWanted, Step } from '@lanakit/core';
+import type { Caution, Step } from '@lanakit/core/pattern';
+import type { NeedleWanted } from '@lanakit/core/shelf';
 import { ACT_WORDS } from '@lanakit/core/words';
 import { memo } from 'react';
 import lists from '../patterns/Lists.module.css';

@@ -1,13 +1,12 @@
+import type { Pattern, Step } from '@lanakit/core/pattern';
 import {
   isSaid,
   type KnownNames,
-  type Pattern,
   recognise,
   type Recognised,
-  type Step,
   takeAmount,
   withRecognised,
-} from '@lanakit/core';
+} from '@lanakit/core/writing';
 import { Button, Mentions, Space } from 'antd';
 import { nanoid } from 'nanoid';
 import { useMemo, useRef, useState } from 'react';

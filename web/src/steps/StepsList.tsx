@@ -1,14 +1,8 @@
-import {
-  needleOf,
-  type NeedleWanted,
-  insertTechnique,
-  isWaitedFor,
-  newUse,
-  type Pattern,
-  type Step,
-  ticksOf,
-} from '@lanakit/core';
+import { isWaitedFor, needleOf, type Pattern, type Step } from '@lanakit/core/pattern';
+import { ticksOf } from '@lanakit/core/reading';
+import type { NeedleWanted } from '@lanakit/core/shelf';
 import { wantedName } from '@lanakit/core/words';
+import { insertTechnique, newUse } from '@lanakit/core/writing';
 import { Button } from 'antd';
 import { nanoid } from 'nanoid';
 import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';

@@ -1,4 +1,5 @@
-import { type Pattern, takeNewest, type Technique, techniqueChanges, type TechniqueUse } from '@lanakit/core';
+import type { Pattern, TechniqueUse } from '@lanakit/core/pattern';
+import { takeNewest, type Technique, techniqueChanges } from '@lanakit/core/writing';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useTechniques, useTechniqueVersion } from '../api/resources.ts';

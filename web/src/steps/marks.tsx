@@ -1,4 +1,5 @@
-import { type Caution, type Depth, type NeedleWanted, type Profile, type Stroke } from '@lanakit/core';
+import type { Caution, Depth, Stroke } from '@lanakit/core/pattern';
+import type { NeedleWanted, Profile } from '@lanakit/core/shelf';
 import { CAUTION_NAMES, CAUTION_WORDS, DEPTH_WORDS, STROKE_WORDS, wantedName } from '@lanakit/core/words';
 import type { ReactNode } from 'react';
 import styles from './marks.module.css';

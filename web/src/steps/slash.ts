@@ -1,15 +1,7 @@
-import {
-  blankCheck,
-  byGauge,
-  distinctNeedles,
-  needleOf,
-  type Pattern,
-  type Step,
-  type Technique,
-  wantedKey,
-  wantedOfKey,
-} from '@lanakit/core';
+import { blankCheck, needleOf, type Pattern, type Step } from '@lanakit/core/pattern';
+import { byGauge, distinctNeedles, wantedKey, wantedOfKey } from '@lanakit/core/shelf';
 import { wantedName } from '@lanakit/core/words';
+import type { Technique } from '@lanakit/core/writing';
 import { useMemo } from 'react';
 import { useTechniques } from '../api/resources.ts';
 import { useTable } from '../patterns/tableContext.ts';

@@ -1,15 +1,13 @@
 import {
   blankStep,
   duplicateItem,
-  insertTechnique,
   moveItem,
-  newUse,
   type Pattern,
-  placeStep,
   withoutThing,
   withThingBack,
-} from '@lanakit/core';
+} from '@lanakit/core/pattern';
 import { linkWords } from '@lanakit/core/words';
+import { insertTechnique, newUse, placeStep } from '@lanakit/core/writing';
 import { nanoid } from 'nanoid';
 import { useTechniques } from '../api/resources.ts';
 import { become } from '../draft/become.ts';

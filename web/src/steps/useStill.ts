@@ -1,4 +1,4 @@
-import type { Pattern, Step } from '@lanakit/core';
+import type { Pattern, Step } from '@lanakit/core/pattern';
 import { useState } from 'react';
 import type { TableView } from '../patterns/tableContext.ts';
 

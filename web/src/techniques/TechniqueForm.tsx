@@ -1,6 +1,11 @@
-import type { TechniqueInput } from '@lanakit/core';
-import { blankTechniqueStep, checkTechnique, type Problem, type Technique } from '@lanakit/core';
+import type { Problem } from '@lanakit/core/problems';
 import { problemWords } from '@lanakit/core/words';
+import {
+  blankTechniqueStep,
+  checkTechnique,
+  type Technique,
+  type TechniqueInput,
+} from '@lanakit/core/writing';
 import { Button, Input } from 'antd';
 import { produce, type Draft } from 'immer';
 import { useState } from 'react';

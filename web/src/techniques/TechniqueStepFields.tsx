@@ -1,15 +1,15 @@
 import {
-  byGauge,
-  PLAIN_ACTS,
-  PATTERN_BOUNDS,
-  STAGES,
   type ActKind,
   type Depth,
+  PATTERN_BOUNDS,
+  PLAIN_ACTS,
   type Stage,
+  STAGES,
   type Stroke,
-  type TechniqueStep,
-} from '@lanakit/core';
+} from '@lanakit/core/pattern';
+import { byGauge } from '@lanakit/core/shelf';
 import { ACT_WORDS, DEPTH_WORDS, STROKE_WORDS } from '@lanakit/core/words';
+import type { TechniqueStep } from '@lanakit/core/writing';
 import { Button, Input } from 'antd';
 import type { Draft } from 'immer';
 import { Choice } from '../fields/Choice.tsx';

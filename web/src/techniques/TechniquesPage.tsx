@@ -1,4 +1,5 @@
-import { blankTechniqueStep, OWN_RIGHTS, type TechniqueInput } from '@lanakit/core';
+import { OWN_RIGHTS } from '@lanakit/core/pattern';
+import { blankTechniqueStep, type TechniqueInput } from '@lanakit/core/writing';
 import { Button } from 'antd';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useTechniques } from '../api/resources.ts';

@@ -1,23 +1,22 @@
-import {
-  showNumber,
-  type Doubt,
-  type Fibre,
-  type FibreLookup,
-  type FibreTotal,
-  type KnownUse,
-  type Part,
-  type PartEstimate,
-  type Pattern,
-  type PatternEstimate,
-  type UseWorking,
-} from '@lanakit/core';
+import { showNumber } from '@lanakit/core/base';
+import type {
+  Doubt,
+  FibreLookup,
+  FibreTotal,
+  KnownUse,
+  PartEstimate,
+  PatternEstimate,
+  UseWorking,
+} from '@lanakit/core/engine';
+import type { Part, Pattern } from '@lanakit/core/pattern';
+import type { Fibre } from '@lanakit/core/shelf';
 import {
   CAUSE_REMEDIES,
   CAUSE_WORDS,
   FORM_WORDS,
   ROLE_WORDS,
-  SOURCE_WORDS,
   showCountRange,
+  SOURCE_WORDS,
 } from '@lanakit/core/words';
 import { ownerName } from './ownerWords.ts';
 import { sizeLine } from './partWords.ts';

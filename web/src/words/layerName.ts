@@ -1,4 +1,5 @@
-import type { Use, Wool } from '@lanakit/core';
+import type { Wool } from '@lanakit/core/engine';
+import type { Use } from '@lanakit/core/pattern';
 import { ROLE_WORDS } from '@lanakit/core/words';
 
 /** `Body coat: Slate`: a layer by its part, its role and what it is of. */

@@ -1,4 +1,5 @@
-import type { Pattern, PortionLine } from '@lanakit/core';
+import type { Pattern } from '@lanakit/core/pattern';
+import type { PortionLine } from '@lanakit/core/run';
 import { ownerWords as ownerName } from '@lanakit/core/words';
 import { timesWords } from './show.ts';
 

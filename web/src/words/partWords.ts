@@ -1,4 +1,6 @@
-import { showLengths, showTypedLength, sizesOf, type Length, type Part } from '@lanakit/core';
+import { type Length, showLengths, showTypedLength } from '@lanakit/core/base';
+import type { Part } from '@lanakit/core/pattern';
+import { sizesOf } from '@lanakit/core/shapes';
 import { SHAPE_WORDS, showGrams } from './show.ts';
 
 const UNKNOWN = 'size unknown';

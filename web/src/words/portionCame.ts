@@ -1,4 +1,5 @@
-import { type FibrePortion, percentOf, type RunInput } from '@lanakit/core';
+import { percentOf } from '@lanakit/core/base';
+import type { FibrePortion, RunInput } from '@lanakit/core/run';
 import type { CameLine } from './howItCame.ts';
 import { showGrams, showWeighed } from './show.ts';
 import { weighingWords } from './weighingWords.ts';

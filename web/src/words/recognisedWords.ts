@@ -1,5 +1,7 @@
-import type { Pattern, Recognised, Wool } from '@lanakit/core';
+import type { Wool } from '@lanakit/core/engine';
+import type { Pattern } from '@lanakit/core/pattern';
 import { ACT_WORDS, DEPTH_WORDS, minutesWords, STROKE_WORDS } from '@lanakit/core/words';
+import type { Recognised } from '@lanakit/core/writing';
 
 /** What was recognised, as an offer: what taking it would say. */
 export function recognisedWords(found: Recognised, pattern: Pattern, wool: Wool): string {

@@ -1,4 +1,5 @@
-import { showNumber, type StockUnit } from '@lanakit/core';
+import { showNumber } from '@lanakit/core/base';
+import type { StockUnit } from '@lanakit/core/shelf';
 import { UNIT_WORDS } from '@lanakit/core/words';
 import { showGrams } from './show.ts';
 

@@ -1,4 +1,4 @@
-import { isWoolOnly } from '@lanakit/core';
+import { isWoolOnly } from '@lanakit/core/pattern';
 
 export {
   counted,

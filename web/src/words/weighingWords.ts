@@ -1,4 +1,5 @@
-import { wholeUp, type Weighing } from '@lanakit/core';
+import { wholeUp } from '@lanakit/core/base';
+import type { Weighing } from '@lanakit/core/run';
 import { partingWords } from '@lanakit/core/words';
 import { showWeighed } from './show.ts';
 

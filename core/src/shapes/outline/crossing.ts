@@ -1,4 +1,4 @@
-import type { PointMm } from '../solid.ts';
+import type { PointMm } from '../solid/solid.ts';
 
 interface Edge {
   readonly run: number;

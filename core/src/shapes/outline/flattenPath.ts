@@ -1,5 +1,5 @@
 import svgpath from 'svgpath';
-import type { PointMm } from '../solid.ts';
+import type { PointMm } from '../solid/solid.ts';
 
 /** How far a straight piece may lie from the curve it stands for: a small leaf’s area then holds to 0.1 %. */
 export const FLATTEN_MM = 0.01;

@@ -1,5 +1,5 @@
-import { measureFace, type Contours, type Face } from '../plate.ts';
-import type { PointMm } from '../solid.ts';
+import { type Contours, type Face, measureFace } from '../solid/plate.ts';
+import type { PointMm } from '../solid/solid.ts';
 import { FLATTEN_MM, flattenPath } from './flattenPath.ts';
 
 /** As many outlines as a figure has; older ones are worked out again. */

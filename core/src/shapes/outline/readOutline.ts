@@ -1,5 +1,5 @@
 import simplify from 'simplify-js';
-import type { PointMm } from '../solid.ts';
+import type { PointMm } from '../solid/solid.ts';
 import { firstCrossing } from './crossing.ts';
 import { flattenPath, type Run } from './flattenPath.ts';
 import { readSvg } from './readSvg.ts';

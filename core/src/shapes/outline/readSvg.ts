@@ -1,6 +1,6 @@
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import svgpath from 'svgpath';
-import { MM_PER_INCH } from '../../units/index.ts';
+import { MM_PER_INCH } from '../../base/index.ts';
 
 /** What a drawing holds: paths with every transform applied, and what one of its units is. */
 export interface SvgOutline {

@@ -1,4 +1,4 @@
-import { type PatternOfAnyFormat, upgradeNeedle, type Step, upgradePattern } from '@lanakit/core';
+import { type PatternOfAnyFormat, type Step, upgradeNeedle, upgradePattern } from '@lanakit/core/pattern';
 import type { Database } from 'better-sqlite3';
 
 /**

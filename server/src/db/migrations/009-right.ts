@@ -1,10 +1,5 @@
-import {
-  type PatternOfAnyFormat,
-  type RunInput,
-  runOfToday,
-  upgradeMinutes,
-  upgradePattern,
-} from '@lanakit/core';
+import { type PatternOfAnyFormat, upgradeMinutes, upgradePattern } from '@lanakit/core/pattern';
+import { type RunInput, runOfToday } from '@lanakit/core/run';
 import type { Database } from 'better-sqlite3';
 
 /**

@@ -1,4 +1,4 @@
-import { type PatternOfAnyFormat, type Rights, upgradePattern } from '@lanakit/core';
+import { type PatternOfAnyFormat, type Rights, upgradePattern } from '@lanakit/core/pattern';
 import type { Database } from 'better-sqlite3';
 
 /**

@@ -1,4 +1,5 @@
-import { proposeStandsFor, type PatternOfAnyFormat, type ToolSort, upgradePattern } from '@lanakit/core';
+import { type PatternOfAnyFormat, upgradePattern } from '@lanakit/core/pattern';
+import { proposeStandsFor, type ToolSort } from '@lanakit/core/shelf';
 import type { Database } from 'better-sqlite3';
 
 /**

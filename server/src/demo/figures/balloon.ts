@@ -1,4 +1,4 @@
-import type { Pattern } from '@lanakit/core';
+import type { Pattern } from '@lanakit/core/pattern';
 import { DRAWINGS } from '../drawings.ts';
 import {
   cut,

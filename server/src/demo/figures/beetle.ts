@@ -1,4 +1,5 @@
-import { byGauge, type Pattern } from '@lanakit/core';
+import type { Pattern } from '@lanakit/core/pattern';
+import { byGauge } from '@lanakit/core/shelf';
 import { DRAWINGS } from '../drawings.ts';
 import {
   choice,

@@ -1,4 +1,6 @@
-import { byGauge, insertTechnique, type Pattern, type TechniqueUse } from '@lanakit/core';
+import type { Pattern, TechniqueUse } from '@lanakit/core/pattern';
+import { byGauge } from '@lanakit/core/shelf';
+import { insertTechnique } from '@lanakit/core/writing';
 import { DRAWINGS } from '../drawings.ts';
 import {
   extra,

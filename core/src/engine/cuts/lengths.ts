@@ -1,0 +1,125 @@
+import { type Length, toMm } from '../../base/index.ts';
+import { type Cut, mmOrNull, type Segment } from '../../pattern/index.ts';
+
+/** Twisting two wires takes up so much more of them. */
+export const TWIST_TAKE_UP = 1.08;
+/** What an end curled back flat takes, mm. */
+export const CURL_MM = 8;
+/** A strip rolled up is compressed by so much: the limb comes out thinner than its layers add up to. */
+export const ROLL_COMPRESSION = 1.15;
+
+type CutOf<K extends Cut['kind']> = Extract<Cut, { kind: K }>;
+
+/** Cut sizes, mm: exact, before they are rounded up; null while something of it is not said. */
+export type ExactCut =
+  | { readonly kind: 'length'; readonly lengthMm: number }
+  | { readonly kind: 'piece'; readonly lengthMm: number; readonly widthMm: number };
+
+/**
+ * One wire through everything it runs through: stretches × strands, twisted ones with their take-up, turns round
+ * another wire at π × both diameters, and end curls.
+ * @param wireMm its own diameter; needed only where it is wound
+ * @param partMm how long a part is, for a stretch that has no length of its own
+ */
+export function wireLength(
+  cut: CutOf<'wire'>,
+  wireMm: number | null,
+  partMm: (partId: string) => number | null,
+): number | null {
+  const stretches = cut.segments.map((segment) => stretch(segment, partMm));
+  const windings = cut.windings.map(({ turns, aroundDiameter, count }) => {
+    const aroundMm = mmOrNull(aroundDiameter);
+    return aroundMm === null || wireMm === null ? null : turns * Math.PI * (wireMm + aroundMm) * count;
+  });
+  const curls = cut.endCurls * (mmOrNull(cut.curlLength) ?? CURL_MM);
+  return sumAll([...stretches, ...windings, curls]);
+}
+
+function stretch(
+  { length, partId, strands, isTwisted }: Segment,
+  partMm: (partId: string) => number | null,
+): number | null {
+  const lengthMm = mmOrNull(length) ?? (partId === null ? null : partMm(partId));
+  return lengthMm === null ? null : lengthMm * strands * (isTwisted && strands > 1 ? TWIST_TAKE_UP : 1);
+}
+
+/** A stem wound at a pitch on a diameter: L·√(1 + (πd/p)²), and the folds at its ends. */
+export function coveringLength(cut: CutOf<'covering'>): number | null {
+  const [overMm, pitchMm, aroundMm] = [cut.over, cut.pitch, cut.aroundDiameter].map(mmOrNull);
+  if (overMm == null || pitchMm == null || aroundMm == null || pitchMm === 0) return null;
+  const wound = overMm * Math.sqrt(1 + ((Math.PI * aroundMm) / pitchMm) ** 2);
+  return sumAll([wound, cut.folds === 0 ? 0 : times(cut.folds, cut.foldLength)]);
+}
+
+/** Hangs double: 2 × drop, the fold, the knots, and what hands need to tie it. */
+export const cordLength = (cut: CutOf<'cord'>): number | null =>
+  sumAll([
+    times(2, cut.drop),
+    mmOr0(cut.fold),
+    cut.knots === 0 ? 0 : times(cut.knots, cut.knotLength),
+    mmOr0(cut.handling),
+  ]);
+
+/** Turns round a girth, a seam, and what hands need. */
+export const bindingLength = (cut: CutOf<'binding'>): number | null =>
+  sumAll([cut.turns === 0 ? 0 : times(cut.turns, cut.girth), mmOr0(cut.seam), mmOr0(cut.handling)]);
+
+export const whiskerLength = (cut: CutOf<'whisker'>): number | null =>
+  sumAll([mmOrNull(cut.span), mmOr0(cut.margin)]);
+
+/**
+ * Sizes of a cut that its author typed as they are cut: a wire of one stretch and no more, a length, a panel, the height of
+ * a tube. What anything is added to is computed.
+ */
+export function typedSizes(cut: Cut): { readonly length: Length | null; readonly width: Length | null } {
+  const none = { length: null, width: null };
+  const isNought = (size: Length | null) => size === null || size.value === 0;
+  switch (cut.kind) {
+    case 'length':
+      return { length: cut.length, width: null };
+    case 'panel':
+      return { length: cut.length, width: cut.width };
+    case 'rolled-strip':
+      return { length: cut.length, width: null };
+    case 'tube-panel':
+      return { length: null, width: cut.height };
+    case 'whisker':
+      return isNought(cut.margin) ? { length: cut.span, width: null } : none;
+    case 'wire': {
+      const [only, ...more] = cut.segments;
+      const isPlain = more.length === 0 && only?.strands === 1 && cut.endCurls === 0;
+      return isPlain && cut.windings.every(({ turns }) => turns === 0)
+        ? { length: only.length, width: null }
+        : none;
+    }
+    case 'binding': {
+      const isSeamOnly = cut.turns === 0 && isNought(cut.handling);
+      return isSeamOnly ? { length: cut.seam, width: null } : none;
+    }
+    case 'covering':
+    case 'cord':
+      return none;
+  }
+}
+
+/** As many layers as fill the limb: width = πd²/(4·t·c). */
+export function rolledStrip(cut: CutOf<'rolled-strip'>): ExactCut | null {
+  const [lengthMm, diameterMm, sheetMm] = [cut.length, cut.diameter, cut.sheetThickness].map(mmOrNull);
+  if (lengthMm == null || diameterMm == null || sheetMm == null || sheetMm === 0) return null;
+  return { kind: 'piece', lengthMm, widthMm: (Math.PI * diameterMm ** 2) / (4 * sheetMm * ROLL_COMPRESSION) };
+}
+
+/** The circumference and what overlaps, by the height. */
+export function tubePanel(cut: CutOf<'tube-panel'>): ExactCut | null {
+  const [heightMm, diameterMm] = [cut.height, cut.diameter].map(mmOrNull);
+  if (heightMm == null || diameterMm == null) return null;
+  return { kind: 'piece', lengthMm: Math.PI * diameterMm + mmOr0(cut.overlap), widthMm: heightMm };
+}
+
+/** An allowance that is not said is none. */
+const mmOr0 = (length: Length | null): number => (length ? toMm(length) : 0);
+
+const times = (n: number, length: Length | null): number | null => (length ? n * toMm(length) : null);
+
+const sumAll = (terms: readonly (number | null)[]): number | null =>
+  terms.reduce<number | null>((sum, term) => (sum === null || term === null ? null : sum + term), 0);

@@ -1,0 +1,69 @@
+import { mmOrNull, type Part, type WoolUse } from '../pattern/index.ts';
+import { bodyOfWool } from '../shapes/index.ts';
+import { coatOver } from './coat.ts';
+import { type Hair, hairMass } from './hair.ts';
+import type { PartSurroundings } from './partSurroundings.ts';
+import type { PartWorking } from './partWorking.ts';
+import type { ErrorCause } from './quantity/totalMass.ts';
+import { showingBeneath } from './showing.ts';
+import { SIGMA } from './sigmas.ts';
+import {
+  type Calculated,
+  ellipseMm2,
+  finish,
+  massOn,
+  prepare,
+  type Prepared,
+  type UseWorking,
+} from './useWorking.ts';
+
+/** A patch, a fringe or a number of locks: wool that is laid, and whose body follows from it. */
+export function laidPart(part: Part, uses: readonly WoolUse[], around: PartSurroundings): PartWorking {
+  const beneath = showingBeneath(part, around.wool);
+  const prepared = uses.map((use) => {
+    const under = beneath[part.uses.indexOf(use)] ?? [];
+    return prepare(part, use, under.length > 0 ? under : around.beneath, around, null);
+  });
+  const workings = prepared.map((own) => finishLaid(part, own, around));
+  const volumeMm3 = workings.reduce((sum, working, index) => {
+    const massG = working.stated?.kind === 'known' ? working.stated.massG : knownMass(working.calculated);
+    return sum + (massG / (prepared[index]?.gPerCm3 ?? 1)) * 1000;
+  }, 0);
+  const solid = volumeMm3 > 0 ? bodyOfWool(part.shape, volumeMm3) : null;
+  return { part, uses: workings, solid, layers: null, rollUp: null };
+}
+
+const knownMass = (calculated: Calculated): number => (calculated.kind === 'known' ? calculated.massG : 0);
+
+function finishLaid(part: Part, own: Prepared, around: PartSurroundings): UseWorking {
+  const { shape } = part;
+  if (own.use.role !== 'core') return finish(own, massOn(own, faceMm2(part) ?? 0));
+  if (shape.kind === 'by-count') {
+    return { ...finish(own, null), calculated: { kind: 'unknown', reason: 'amount_missing' } };
+  }
+  if (typeof own.fibre !== 'object') return finish(own, null);
+  if (shape.kind === 'patch') {
+    const coat = coatOver(around.beneath, own.fibre, around.calibration.hiding(own.fibre).value);
+    const face = faceMm2(part);
+    const working = finish({ ...own, coat }, face === null ? null : (coat.arealGPerM2 * face) / 1e6);
+    return laidAs(working, 'hiding', SIGMA.coatShared);
+  }
+  const hair = shape.kind === 'fringe' ? fringeHair(shape) : null;
+  return laidAs(finish({ ...own, hair }, hair?.massG ?? null), 'hair', SIGMA.hairShared);
+}
+
+/** The main wool of what is laid is in doubt as a coat or hair is, not as a core. */
+const laidAs = (working: UseWorking, cause: ErrorCause, sharedSigma: number): UseWorking =>
+  working.calculated.kind === 'known'
+    ? { ...working, calculated: { ...working.calculated, cause, commonSigma: 0, sharedSigma } }
+    : working;
+
+function fringeHair(shape: Extract<Part['shape'], { kind: 'fringe' }>): Hair | null {
+  const [lineMm, dropMm] = [mmOrNull(shape.line), mmOrNull(shape.drop)];
+  return lineMm === null || dropMm === null ? null : hairMass({ ...shape, lineMm, dropMm });
+}
+
+/** The face of what is laid, mm²; null where it has none. */
+function faceMm2({ shape }: Part): number | null {
+  return shape.kind === 'patch' ? ellipseMm2(shape, 1) : null;
+}

@@ -1,0 +1,10 @@
+export { doubtsOf, type Doubt } from './doubt.ts';
+export {
+  commonSigmaG,
+  massOfTerm,
+  sharedSigmaByGroup,
+  totalMass,
+  type ErrorCause,
+  type MassTerm,
+  type TotalMass,
+} from './totalMass.ts';

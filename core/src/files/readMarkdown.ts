@@ -1,0 +1,161 @@
+import { BLANK_STEP, blankPattern, type Check, type Pattern, type Step } from '../pattern/index.ts';
+import { readSteps } from '../writing/index.ts';
+import { BACK, MARKDOWN, unescaped } from './markdownMarks.ts';
+import { readCutLine, readPieceLine } from './readMarkdownPieces.ts';
+
+/** Lines of our own Markdown that are worked out anew and belong to no step; the last three as it was written before 0.7. */
+const COMPUTED =
+  /^\s*(?:>|\*(?:[^*]+ needle|toward|straight|at a slant|along|in one|edges|light|half|right|\d|then wait|Begins with|Safe stop|Homework)|- \[ \]|\*\*Check\*\*|Stop or change:|You decided in step)/;
+
+/** What a step’s own lines say beside its text. */
+interface Said {
+  readonly checks: readonly Omit<Check, 'id' | 'returnToStepId'>[];
+  /** From 1; by the place of the check. */
+  readonly backTo: readonly (number | null)[];
+  readonly decision: { readonly question: string; readonly answers: string[] } | null;
+  readonly cue: string;
+  readonly recallsStep: number | null;
+}
+
+/**
+ * A Markdown text as a pattern: its first heading is the title, its numbered lines are steps. Of our own, what a step
+ * decides and checks comes in too, and the pieces and cuts with their sizes. Amounts, needles and the parts of a step are
+ * left for the author to approve (see `recognise`).
+ */
+export function patternFromMarkdown(text: string, newId: () => string): Pattern {
+  const title = /^\s*#\s+(.+)$/m.exec(text)?.[1]?.trim();
+  const before = new RegExp(`^${MARKDOWN.before} (.+)$`, 'm').exec(text)?.[1] ?? '';
+  const lines = text.replaceAll('\r\n', '\n').split('\n');
+  const { body, said } = takeOut(lines.filter((line) => !/^\s*#\s/.test(line) && !COMPUTED.test(line)));
+  const { steps } = readSteps(withoutLists(withoutPreface(body.map(unescaped).join('\n'))));
+  const ids = steps.map(() => newId());
+  return {
+    ...blankPattern(unescaped(title ?? 'Brought in').slice(0, 120)),
+    prerequisites: unescaped(before).slice(0, 600),
+    parts: sectionOf(lines, MARKDOWN.pieces).flatMap((line) => readPieceLine(line, newId) ?? []),
+    cuts: sectionOf(lines, MARKDOWN.cuts).flatMap((line) => readCutLine(line, newId) ?? []),
+    steps: steps.map((step, at): Step => {
+      const own = {
+        ...BLANK_STEP,
+        id: ids[at] ?? newId(),
+        text: step.text,
+        stage: step.stage ?? 'core',
+      } as const;
+      const more = said.get(at + 1);
+      return more ? withSaid(own, more, ids, newId) : own;
+    }),
+  };
+}
+
+const withSaid = (step: Step, said: Said, ids: readonly string[], newId: () => string): Step => ({
+  ...step,
+  cue: said.cue.slice(0, 200),
+  recallsStepId: said.recallsStep === null ? null : (ids[said.recallsStep - 1] ?? null),
+  act: said.decision ? { kind: 'decide', ...said.decision } : step.act,
+  checks: said.checks.map((check, at) => ({
+    ...check,
+    id: newId(),
+    returnToStepId: ids[(said.backTo[at] ?? 0) - 1] ?? null,
+  })),
+});
+
+const STEP_LINE = /^\d{1,3}[.)]\s/;
+const OWN_MARKS = [MARKDOWN.check, MARKDOWN.decide, MARKDOWN.cue, MARKDOWN.recall, MARKDOWN.wool];
+
+/** Lines that our own marks begin, out of the text and sorted under the step they stand below, from 1. */
+function takeOut(lines: readonly string[]): { body: string[]; said: ReadonlyMap<number, Said> } {
+  const body: string[] = [];
+  const said = new Map<number, Said>();
+  let step = 0;
+  for (const line of lines) {
+    if (STEP_LINE.test(line)) step += 1;
+    const own = line.trim();
+    if (step > 0 && OWN_MARKS.some((mark) => own.startsWith(mark)))
+      said.set(step, withLine(said.get(step) ?? NOTHING_SAID, own));
+    else body.push(line);
+  }
+  return { body, said };
+}
+
+const NOTHING_SAID: Said = { checks: [], backTo: [], decision: null, cue: '', recallsStep: null };
+/** As many as a step may have. */
+const MOST_CHECKS = 6;
+const MOST_ANSWERS = 6;
+
+function withLine(said: Said, line: string): Said {
+  const after = (mark: string) => unescaped(line.slice(mark.length).trim());
+  if (line.startsWith(MARKDOWN.cue)) return { ...said, cue: after(MARKDOWN.cue) };
+  if (line.startsWith(MARKDOWN.recall))
+    return { ...said, recallsStep: Number.parseInt(after(MARKDOWN.recall), 10) || null };
+  if (line.startsWith(MARKDOWN.decide)) {
+    const [question = '', ...answers] = after(MARKDOWN.decide).split(MARKDOWN.answer);
+    return {
+      ...said,
+      decision: {
+        question: question.trim().slice(0, 200),
+        answers: answers.slice(0, MOST_ANSWERS).map((answer) => answer.trim().slice(0, 80)),
+      },
+    };
+  }
+  if (line.startsWith(MARKDOWN.check) && said.checks.length < MOST_CHECKS) {
+    const back = BACK.exec(line)?.[1];
+    return {
+      ...said,
+      checks: [...said.checks, readCheck(line.replace(BACK, ''))],
+      backTo: [...said.backTo, back === undefined ? null : Number(back)],
+    };
+  }
+  return said;
+}
+
+const CHECK_MARKS = [
+  ['look', MARKDOWN.check, 200],
+  ['how', MARKDOWN.how, 200],
+  ['pass', MARKDOWN.pass, 200],
+  ['remedy', MARKDOWN.remedy, 300],
+] as const;
+
+/** Each of its four is what stands between its mark and the next that is there. */
+function readCheck(line: string): Said['checks'][number] {
+  const places = CHECK_MARKS.map(([, mark]) => line.indexOf(mark));
+  const [look = '', how = '', pass = '', remedy = ''] = CHECK_MARKS.map(([, mark, most], at) => {
+    const from = places[at] ?? -1;
+    if (from < 0) return '';
+    const next = Math.min(...places.filter((place) => place > from), line.length);
+    return unescaped(line.slice(from + mark.length, next).trim()).slice(0, most);
+  });
+  return { look, how, pass, remedy };
+}
+
+/** The lines under one of our own headings. */
+function sectionOf(lines: readonly string[], heading: string): string[] {
+  const from = lines.findIndex((line) => line.trim() === `## ${heading}`);
+  if (from < 0) return [];
+  const rest = lines.slice(from + 1);
+  const end = rest.findIndex((line) => /^\s*#{1,3}\s/.test(line));
+  return end < 0 ? rest : rest.slice(0, end);
+}
+
+/** What stands between the title and the first heading tells of the pattern; it is no step, unless it is numbered. */
+function withoutPreface(text: string): string {
+  const lines = text.split('\n');
+  const first = lines.findIndex((line) => /^\s*#{2,}\s/.test(line));
+  return lines.filter((line, at) => at >= first || /^\s*\d+[.)]\s/.test(line)).join('\n');
+}
+
+const LISTS = new RegExp(
+  `^\\s*#{2,}\\s+(?:materials?|tools?|you need|${MARKDOWN.pieces}|${MARKDOWN.cuts})\\s*$`,
+  'i',
+);
+
+/** Materials and tools are derived, pieces and cuts read by themselves: their headings and lists go. */
+function withoutLists(text: string): string {
+  let isIn = false;
+  return text
+    .split('\n')
+    .filter((line) => {
+      if (/^\s*#{2,}\s/.test(line)) isIn = LISTS.test(line);
+      return !isIn;
+    })
+    .join('\n');
+}

@@ -1,8 +1,0 @@
-/** Reading outlines from drawings: apart, because only who brings one in needs the XML reader. */
-export {
-  MOST_OUTLINE_POINTS,
-  readOutline,
-  type OutlineRefusal,
-  type OutlineResult,
-  type ReadOutline,
-} from './shapes/outline/readOutline.ts';

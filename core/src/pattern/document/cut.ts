@@ -1,0 +1,154 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { discriminated, Id, Length, orUnknown, strict } from '../../base/index.ts';
+
+const Size = orUnknown(Length);
+const Number0 = Type.Number({ minimum: 0, maximum: 500 });
+
+const common = {
+  id: Id,
+  name: Type.String({ maxLength: 80 }),
+  /** What it is cut from; null: not on the shelf yet. */
+  findingId: orUnknown(Id),
+  /** How many alike in one make. */
+  count: Type.Number({ minimum: 1, maximum: 500 }),
+};
+
+/** A stretch of wire; its length, or as long as the part it runs through. */
+const Segment = Type.Object(
+  {
+    name: Type.String({ maxLength: 60 }),
+    partId: orUnknown(Id),
+    length: Size,
+    /** Lies double: two. */
+    strands: Type.Integer({ minimum: 1, maximum: 8 }),
+    isTwisted: Type.Boolean(),
+  },
+  strict,
+);
+export type Segment = Static<typeof Segment>;
+
+/** Turns of this wire round another. */
+const Winding = Type.Object({ turns: Number0, aroundDiameter: Size, count: Number0 }, strict);
+
+/** Something cut to a length or a size. Every allowance is here, so that a length is never guessed at the pliers. */
+export const Cut = discriminated('kind', [
+  Type.Object(
+    {
+      ...common,
+      kind: Type.Literal('wire'),
+      segments: Type.Array(Segment, { maxItems: 40 }),
+      windings: Type.Array(Winding, { maxItems: 20 }),
+      /** Curled back flat, so that no end pricks. */
+      endCurls: Type.Integer({ minimum: 0, maximum: 40 }),
+      /** Null: 8 mm each. */
+      curlLength: Size,
+    },
+    strict,
+  ),
+  /** A fuzzy stem wound over wire. */
+  Type.Object(
+    {
+      ...common,
+      kind: Type.Literal('covering'),
+      over: Size,
+      pitch: Size,
+      aroundDiameter: Size,
+      folds: Type.Integer({ minimum: 0, maximum: 40 }),
+      foldLength: Size,
+    },
+    strict,
+  ),
+  /** Cord, ribbon or thread that hangs double. */
+  Type.Object(
+    {
+      ...common,
+      kind: Type.Literal('cord'),
+      drop: Size,
+      fold: Size,
+      knots: Type.Integer({ minimum: 0, maximum: 20 }),
+      knotLength: Size,
+      /** What hands need to tie it. */
+      handling: Size,
+      /** Grows and shrinks with the figure. */
+      isScaled: Type.Boolean(),
+    },
+    strict,
+  ),
+  /** Thread wound round something, or a seam along a line. */
+  Type.Object(
+    { ...common, kind: Type.Literal('binding'), girth: Size, turns: Number0, seam: Size, handling: Size },
+    strict,
+  ),
+  Type.Object({ ...common, kind: Type.Literal('whisker'), span: Size, margin: Size }, strict),
+  /** A strip of sheet rolled up to a limb. */
+  Type.Object(
+    { ...common, kind: Type.Literal('rolled-strip'), length: Size, diameter: Size, sheetThickness: Size },
+    strict,
+  ),
+  /** Cut to a length that is said. */
+  Type.Object({ ...common, kind: Type.Literal('length'), length: Size }, strict),
+  /** Cut to a length and a width that are said. */
+  Type.Object({ ...common, kind: Type.Literal('panel'), length: Size, width: Size }, strict),
+  /** A panel bent to a tube. */
+  Type.Object(
+    { ...common, kind: Type.Literal('tube-panel'), height: Size, diameter: Size, overlap: Size },
+    strict,
+  ),
+]);
+export type Cut = Static<typeof Cut>;
+export type CutKind = Cut['kind'];
+export const CUT_KINDS = [
+  'length',
+  'panel',
+  'wire',
+  'covering',
+  'cord',
+  'binding',
+  'whisker',
+  'rolled-strip',
+  'tube-panel',
+] as const satisfies readonly CutKind[];
+
+const mm = (value: number): Length => ({ value, unit: 'mm' });
+
+/** Something of this kind with our own allowances and no sizes yet. */
+export function blankCut(id: string, kind: CutKind): Cut {
+  const own = { id, name: '', findingId: null, count: 1 };
+  switch (kind) {
+    case 'wire':
+      return { ...own, kind, segments: [blankSegment()], windings: [], endCurls: 2, curlLength: null };
+    case 'covering':
+      return { ...own, kind, over: null, pitch: null, aroundDiameter: null, folds: 2, foldLength: mm(8) };
+    case 'cord':
+      return {
+        ...own,
+        kind,
+        drop: null,
+        fold: mm(0),
+        knots: 1,
+        knotLength: mm(15),
+        handling: mm(80),
+        isScaled: false,
+      };
+    case 'binding':
+      return { ...own, kind, girth: null, turns: 0, seam: null, handling: mm(150) };
+    case 'whisker':
+      return { ...own, kind, span: null, margin: mm(20) };
+    case 'rolled-strip':
+      return { ...own, kind, length: null, diameter: null, sheetThickness: null };
+    case 'length':
+      return { ...own, kind, length: null };
+    case 'panel':
+      return { ...own, kind, length: null, width: null };
+    case 'tube-panel':
+      return { ...own, kind, height: null, diameter: null, overlap: mm(6) };
+  }
+}
+
+export const blankSegment = (): Segment => ({
+  name: '',
+  partId: null,
+  length: null,
+  strands: 1,
+  isTwisted: false,
+});

@@ -1,0 +1,127 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { discriminated, Id, Length, oneOf, orUnknown, strict } from '../../base/index.ts';
+import { HAIR_FIXED, HAIR_WEIGHTS } from '../../shapes/index.ts';
+import { Amount } from './amount.ts';
+import { Count } from './count.ts';
+
+const Size = orUnknown(Length);
+const Often = Type.Number({ minimum: 1, maximum: 500, description: 'how many on one piece' });
+/** Of details: a number, somewhere between two, or nobody has said. */
+const Several = Count;
+
+/** What every use of wool has: which, how much if the author says so, and in which words. */
+const wool = {
+  id: Id,
+  /** A fibre or a blend; null is not chosen yet. */
+  fibreId: orUnknown(Id),
+  /** Null: calculated. */
+  amount: orUnknown(Amount),
+  /** Other statements of the same amount, held against the one that counts. */
+  alsoSaid: Type.Array(Amount, { maxItems: 4 }),
+  /** The author's own words for it, kept beside the grams. */
+  words: Type.String({ maxLength: 200 }),
+  /** For which size they were written, of the present one, linear: 1 is this. */
+  wordsSizeFraction: Type.Number({ exclusiveMinimum: 0 }),
+  /** Packed apart, and in no total of one make. */
+  isIfNeeded: Type.Boolean(),
+};
+
+/** How much of a surface a coat covers. */
+const Cover = discriminated('kind', [
+  Type.Object({ kind: Type.Literal('all') }, strict),
+  Type.Object(
+    { kind: Type.Literal('share'), fraction: Type.Number({ exclusiveMinimum: 0, maximum: 1 }) },
+    strict,
+  ),
+  Type.Object({ kind: Type.Literal('patch'), length: Size, width: Size }, strict),
+]);
+export type Cover = Static<typeof Cover>;
+
+/** How thick a coat lies. */
+const Thickness = discriminated('by', [
+  /** So that what is beneath does not show. */
+  Type.Object({ by: Type.Literal('hiding') }, strict),
+  /** Meant to stay translucent: so many thin passes. */
+  Type.Object({ by: Type.Literal('shading'), passes: Type.Number({ minimum: 1, maximum: 20 }) }, strict),
+  Type.Object(
+    { by: Type.Literal('said'), gPerM2: Type.Number({ exclusiveMinimum: 0, maximum: 2000 }) },
+    strict,
+  ),
+]);
+export type Thickness = Static<typeof Thickness>;
+
+/** One layer or other use of wool (or thing) on a part, from the inside out. */
+export const Use = discriminated('role', [
+  Type.Object({ ...wool, role: Type.Literal('core') }, strict),
+  /** A ball, bead or cup inside: its volume is not wool. */
+  Type.Object(
+    {
+      id: Id,
+      role: Type.Literal('insert'),
+      findingId: orUnknown(Id),
+      count: Often,
+      /** All of it, or only the hollow of a cup that wool fills. */
+      space: oneOf(['whole', 'hollow'] as const),
+    },
+    strict,
+  ),
+  Type.Object({ ...wool, role: Type.Literal('coat'), cover: Cover, thickness: Thickness }, strict),
+  Type.Object({ ...wool, role: Type.Literal('patch'), length: Size, width: Size, count: Several }, strict),
+  Type.Object({ ...wool, role: Type.Literal('line'), length: Size, count: Several }, strict),
+  Type.Object({ ...wool, role: Type.Literal('dot'), diameter: Size, count: Several }, strict),
+  Type.Object(
+    {
+      ...wool,
+      role: Type.Literal('hair'),
+      line: Size,
+      drop: Size,
+      weight: oneOf(HAIR_WEIGHTS),
+      fixed: oneOf(HAIR_FIXED),
+      trimFraction: Type.Number({ minimum: 0, maximum: 0.9 }),
+    },
+    strict,
+  ),
+  /** Wool added by hand, of which nothing can be calculated. */
+  Type.Object({ ...wool, role: Type.Literal('added') }, strict),
+]);
+export type Use = Static<typeof Use>;
+export type UseRole = Use['role'];
+export type WoolUse = Exclude<Use, { role: 'insert' }>;
+export type UseOf<R extends UseRole> = Extract<Use, { role: R }>;
+
+/** In the order they are offered, inside out. */
+export const USE_ROLES = [
+  'core',
+  'insert',
+  'coat',
+  'patch',
+  'line',
+  'dot',
+  'hair',
+  'added',
+] as const satisfies readonly UseRole[];
+
+export const isWool = (use: Use): use is WoolUse => use.role !== 'insert';
+
+/** A use of this role with nothing said yet. */
+export function blankUse(id: string, role: UseRole, fibreId: string | null = null): Use {
+  const own = { id, fibreId, amount: null, alsoSaid: [], words: '', wordsSizeFraction: 1, isIfNeeded: false };
+  switch (role) {
+    case 'core':
+      return { ...own, role };
+    case 'insert':
+      return { id, role, findingId: null, count: 1, space: 'whole' };
+    case 'coat':
+      return { ...own, role, cover: { kind: 'all' }, thickness: { by: 'hiding' } };
+    case 'patch':
+      return { ...own, role, length: null, width: null, count: 1 };
+    case 'line':
+      return { ...own, role, length: null, count: 1 };
+    case 'dot':
+      return { ...own, role, diameter: null, count: 1 };
+    case 'hair':
+      return { ...own, role, line: null, drop: null, weight: 'medium', fixed: 'middle', trimFraction: 0.15 };
+    case 'added':
+      return { ...own, role };
+  }
+}

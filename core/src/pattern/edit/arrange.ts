@@ -1,0 +1,82 @@
+import type { Part, Pattern } from '../document/pattern.ts';
+import { forgetStrays } from './forgetStrays.ts';
+
+/** The list with the item `id` moved to `toIndex` (clamped). The same list when there is nothing to do. */
+export function moveItem<T extends { id: string }>(items: readonly T[], id: string, toIndex: number): T[] {
+  const from = items.findIndex((item) => item.id === id);
+  const item = items[from];
+  if (!item) return [...items];
+  const rest = items.filter((other) => other.id !== id);
+  rest.splice(Math.min(Math.max(0, toIndex), rest.length), 0, item);
+  return rest;
+}
+
+/** The list with a copy of the item `id`, under `newId`, right after it. */
+export function duplicateItem<T extends { id: string }>(items: readonly T[], id: string, newId: string): T[] {
+  return items.flatMap((item) => (item.id === id ? [item, { ...structuredClone(item), id: newId }] : [item]));
+}
+
+/**
+ * The parts with a copy of one right after it. Its uses get ids of their own, and what its amounts say of one another
+ * is said of the copies.
+ */
+export function duplicatePart(parts: readonly Part[], id: string, newId: string): Part[] {
+  return parts.flatMap((part) => (part.id === id ? [part, copyOf(part, newId)] : [part]));
+}
+
+function copyOf(part: Part, newId: string): Part {
+  const copy = structuredClone({ ...part, id: newId });
+  const newIds = new Map(part.uses.map(({ id }, index) => [id, `${newId.slice(0, 36)}-${index + 1}`]));
+  const uses = copy.uses.map((use) => {
+    const own = { ...use, id: newIds.get(use.id) ?? use.id };
+    if (own.role === 'insert' || !own.amount || !('ofUseId' in own.amount)) return own;
+    const { ofUseId } = own.amount;
+    return { ...own, amount: { ...own.amount, ofUseId: ofUseId && (newIds.get(ofUseId) ?? ofUseId) } };
+  });
+  return { ...copy, uses };
+}
+
+/** The pattern without a part: out of its steps, joins, wires and everything else that names it. */
+export function withoutPart(pattern: Pattern, id: string): Pattern {
+  const gone = new Set(pattern.parts.find((part) => part.id === id)?.uses.map((use) => use.id));
+  const orNull = (partId: string | null) => (partId === id ? null : partId);
+  return forgetStrays({
+    ...pattern,
+    parts: pattern.parts.filter((part) => part.id !== id).map((part) => forgetting(part, id, gone)),
+    joins: pattern.joins.filter((join) => join.partId !== id && join.ontoId !== id),
+    cuts: pattern.cuts.map((cut) =>
+      cut.kind === 'wire'
+        ? { ...cut, segments: cut.segments.map((one) => ({ ...one, partId: orNull(one.partId) })) }
+        : cut,
+    ),
+    findings: pattern.findings.map((finding) => ({ ...finding, partId: orNull(finding.partId) })),
+  });
+}
+
+/** The pattern without one layer, and without what names it. */
+export function withoutUse(pattern: Pattern, useId: string): Pattern {
+  const gone = new Set([useId]);
+  return forgetStrays({
+    ...pattern,
+    parts: pattern.parts.map((part) =>
+      forgetting({ ...part, uses: part.uses.filter(({ id }) => id !== useId) }, null, gone),
+    ),
+  });
+}
+
+function forgetting(part: Part, id: string | null, gone: ReadonlySet<string>): Part {
+  const { shape } = part;
+  return {
+    ...part,
+    shape:
+      shape.kind === 'patch' && id !== null && shape.onPartId === id ? { ...shape, onPartId: null } : shape,
+    derived: part.derived.map((size) =>
+      size.from === 'part' && id !== null && size.partId === id ? { ...size, partId: null } : size,
+    ),
+    uses: part.uses.map((use) =>
+      use.role !== 'insert' && use.amount && 'ofUseId' in use.amount && gone.has(use.amount.ofUseId ?? '')
+        ? { ...use, amount: { ...use.amount, ofUseId: null } }
+        : use,
+    ),
+  };
+}

@@ -1,0 +1,306 @@
+import type { Shape } from '../../shapes/index.ts';
+import { byGauge, type Firmness } from '../../shelf/index.ts';
+import type { Amount } from '../document/amount.ts';
+import { BLANK_STEP, BLANK_WRITING } from '../document/blank.ts';
+import type { Join } from '../document/join.ts';
+import type { Swap } from '../document/option.ts';
+import type { Level, Part, Pattern, SharedWeight, TechniqueUse } from '../document/pattern.ts';
+import { OWN_RIGHTS } from '../document/rights.ts';
+import type { Stage } from '../document/stage.ts';
+import type { PLAIN_ACTS, Step } from '../document/step.ts';
+import { blankUse, isWool, type Use, type WoolUse } from '../document/use.ts';
+
+type PlainAct = (typeof PLAIN_ACTS)[number];
+
+/** A part as the first format had it: one core, one coat. */
+interface PartOfFirst {
+  readonly id: string;
+  readonly name: string;
+  readonly shape: Shape;
+  readonly count: number;
+  readonly firmness: Firmness;
+  readonly core: { readonly fibreId: string | null };
+  readonly coat: { readonly fibreId: string | null } | null;
+}
+
+/** A union without some fields, member by member. */
+type Without<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never;
+
+/** An amount as the first four formats had it: of lengths no ranges, locks all alike. */
+type AmountOfFourth =
+  | Without<Exclude<Amount, { form: 'locks' }>, 'highLength' | 'highWidth'>
+  | { readonly form: 'locks'; readonly count: number | null; readonly eachG: number | null };
+type UseOfFourth = Without<Use, 'alsoSaid' | 'amount' | 'wordsSizeFraction'> & {
+  readonly amount?: AmountOfFourth | null;
+};
+type PartOfFourth = Omit<
+  Part,
+  'uses' | 'sample' | 'margin' | 'thinLayers' | 'holdsThickness' | 'endsApart'
+> & {
+  readonly uses: readonly UseOfFourth[];
+  readonly sample: Omit<NonNullable<Part['sample']>, 'sizeFraction'> | null;
+};
+type JoinOfFourth = Omit<Join, 'looseEnd' | 'cover'> & {
+  readonly cover: Omit<NonNullable<Join['cover']>, 'wordsSizeFraction'> | null;
+  readonly looseEnd: Pick<NonNullable<Join['looseEnd']>, 'partId' | 'length'> | null;
+};
+type StepOfFourth = Omit<Step, 'areMinutesEach'>;
+
+type TechniqueUseOfFifth = Omit<TechniqueUse, 'rights'> & { readonly credit: string };
+
+type SwapOfSixth = Omit<Swap, 'to'> & { readonly toItemId: string | null };
+
+/** A document of the sixth: wool was swapped for wool, and a thing for a thing. */
+export type PatternOfSixth = Omit<Pattern, 'formatVersion' | 'swaps'> & {
+  readonly formatVersion: 6;
+  readonly swaps: readonly SwapOfSixth[];
+};
+
+/** A document of the fifth: one unit on paper, of a technique its credit alone. */
+export type PatternOfFifth = Omit<PatternOfSixth, 'formatVersion' | 'showsBothUnits' | 'techniques'> & {
+  readonly formatVersion: 5;
+  readonly techniques: readonly TechniqueUseOfFifth[];
+};
+
+/** A document of the fourth: a number for every amount, minutes of all repeats together. */
+export type PatternOfFourth = Omit<
+  PatternOfFifth,
+  'formatVersion' | 'parts' | 'joins' | 'steps' | 'shared' | 'grants' | 'weighedMakeG'
+> & {
+  readonly formatVersion: 4;
+  readonly parts: readonly PartOfFourth[];
+  readonly joins: readonly JoinOfFourth[];
+  readonly steps: readonly StepOfFourth[];
+  readonly shared: readonly Omit<SharedWeight, 'highG'>[];
+};
+
+/** A step of the third format: its own needle was a gauge and nothing more. */
+type StepOfThird = Omit<StepOfFourth, 'needle'> & { readonly needle: NeedleOfThird };
+type NeedleOfThird = { readonly by: 'stage' | 'none' } | { readonly by: 'gauge'; readonly gauge: number };
+
+/** A document of the third: everything about the writing, a gauge for each stage. */
+export type PatternOfThird = Omit<PatternOfFourth, 'formatVersion' | 'school' | 'stageNeedles' | 'steps'> & {
+  readonly formatVersion: 3;
+  readonly steps: readonly StepOfThird[];
+  readonly stageNeedles: readonly { readonly stage: Stage; readonly gauge: number }[];
+};
+
+/** A step as the first two formats had it; no needle meant none. */
+interface StepOfSecond {
+  readonly id: string;
+  readonly text: string;
+  readonly partIds: string[];
+  readonly stage: Stage;
+  readonly needle: { readonly gauge: number } | null;
+  readonly minutes: number | null;
+}
+
+type PartOfSecond = Omit<PartOfFourth, 'exactness' | 'hides' | 'outlineRights'>;
+
+type Heading = Pick<Pattern, 'format' | 'title' | 'finishedHeight' | 'lengthUnit'> & {
+  readonly level: Level;
+  readonly steps: readonly StepOfSecond[];
+};
+
+/** A document of the first format. */
+export type PatternOfFirst = Heading & {
+  readonly formatVersion: 1;
+  readonly parts: readonly PartOfFirst[];
+};
+
+/** A document of the second: layers, joins, cut lengths; steps that are a text and a needle. */
+export type PatternOfSecond = Heading &
+  Pick<PatternOfFourth, 'joins' | 'joinsApart' | 'cuts' | 'findings' | 'shared'> & {
+    readonly formatVersion: 2;
+    readonly parts: readonly PartOfSecond[];
+  };
+
+export type PatternOfAnyFormat =
+  | Pattern
+  | PatternOfSixth
+  | PatternOfFifth
+  | PatternOfFourth
+  | PatternOfThird
+  | PatternOfSecond
+  | PatternOfFirst;
+
+/** Brings a stored document forward to the format of today; one that is there already comes back as it is. */
+export function upgradePattern(document: PatternOfAnyFormat): Pattern {
+  switch (document.formatVersion) {
+    case 1:
+      return upgradePattern(secondFrom(document));
+    case 2:
+      return upgradePattern(thirdFrom(document));
+    case 3:
+      return upgradePattern(fourthFrom(document));
+    case 4:
+      return upgradePattern(fifthFrom(document));
+    case 5:
+      return upgradePattern(sixthFrom(document));
+    case 6:
+      return seventhFrom(document);
+    case 7:
+      return document;
+  }
+}
+
+const secondFrom = (document: PatternOfFirst): PatternOfSecond => ({
+  ...document,
+  formatVersion: 2,
+  parts: document.parts.map(upgradePart),
+  joins: [],
+  joinsApart: false,
+  cuts: [],
+  findings: [],
+  shared: [],
+});
+
+/** A table of stages was the only school there was. */
+const fourthFrom = (document: PatternOfThird): PatternOfFourth => ({
+  ...document,
+  formatVersion: 4,
+  steps: document.steps.map((step) => ({ ...step, needle: upgradeNeedle(step.needle) })),
+  school: { kind: 'own' },
+  stageNeedles: document.stageNeedles.map(({ stage, gauge }) => ({ stage, needle: byGauge(gauge) })),
+});
+
+/** What nobody could say was what is usual: ends within a stated amount, one at a time, minutes of all repeats together. */
+const fifthFrom = (document: PatternOfFourth): PatternOfFifth => ({
+  ...document,
+  formatVersion: 5,
+  parts: document.parts.map((part) => ({
+    ...part,
+    margin: null,
+    thinLayers: null,
+    holdsThickness: false,
+    endsApart: false,
+    uses: part.uses.map(upgradeUse),
+    sample: part.sample && { ...part.sample, sizeFraction: 1 },
+  })),
+  joins: document.joins.map(({ looseEnd, cover, ...join }) => ({
+    ...join,
+    cover: cover && { ...cover, wordsSizeFraction: 1 },
+    looseEnd: looseEnd && { ...looseEnd, ends: 1, amount: null },
+  })),
+  steps: document.steps.map(upgradeMinutes),
+  shared: document.shared.map((weight) => ({ ...weight, highG: null })),
+  grants: [],
+  weighedMakeG: null,
+});
+
+/** Whose a technique is was kept with the technique alone; a credit says that it is not one’s own. */
+const sixthFrom = (document: PatternOfFifth): PatternOfSixth => ({
+  ...document,
+  formatVersion: 6,
+  showsBothUnits: false,
+  techniques: document.techniques.map(({ credit, ...use }) => ({
+    ...use,
+    rights: { ...OWN_RIGHTS, origin: credit.trim() === '' ? 'own' : 'unknown', credit },
+  })),
+});
+
+/** What is taken was an id, and what it stood for told of what sort it is. */
+const seventhFrom = (document: PatternOfSixth): Pattern => ({
+  ...document,
+  formatVersion: 7,
+  swaps: document.swaps.map(({ toItemId, ...swap }) => ({
+    ...swap,
+    to: isOfWool(swap.of, document)
+      ? { kind: 'fibre', fibreId: toItemId }
+      : { kind: 'finding', findingId: toItemId },
+  })),
+});
+
+function isOfWool(of: Swap['of'], { parts }: PatternOfSixth): boolean {
+  if (of.kind !== 'use') return of.kind === 'join';
+  const use = parts.flatMap(({ uses }) => uses).find(({ id }) => id === of.id);
+  return use !== undefined && isWool(use);
+}
+
+/** A step as it was timed before its minutes could be each repeat’s; techniques are brought forward by it too. */
+export const upgradeMinutes = <S extends object>(step: S): S & { areMinutesEach: boolean } => ({
+  areMinutesEach: false,
+  ...step,
+});
+
+function upgradeUse(use: UseOfFourth): Use {
+  if (!('amount' in use)) return use as Use;
+  const { amount = null, ...rest } = use;
+  return { ...rest, amount: amount && upgradeAmount(amount), alsoSaid: [], wordsSizeFraction: 1 } as Use;
+}
+
+function upgradeAmount(amount: AmountOfFourth): Amount {
+  switch (amount.form) {
+    case 'tops':
+      return { ...amount, highLength: null };
+    case 'strip':
+      return { ...amount, highLength: null, highWidth: null };
+    case 'locks':
+      return { form: 'locks', grades: [{ name: '', count: amount.count, eachG: amount.eachG }] };
+    default:
+      return amount;
+  }
+}
+
+/** A needle as steps had it before a profile could be asked for; techniques are brought forward by it too. */
+export const upgradeNeedle = (needle: NeedleOfThird | Step['needle']): Step['needle'] =>
+  needle.by === 'gauge'
+    ? { by: 'gauge', gauge: needle.gauge, profile: 'profile' in needle ? needle.profile : null }
+    : needle.by === 'feel'
+      ? needle
+      : { by: needle.by };
+
+const { school: _school, grants: _grants, weighedMakeG: _weighed, ...WRITING_OF_THIRD } = BLANK_WRITING;
+const { areMinutesEach: _each, ...STEP_OF_SECOND } = BLANK_STEP;
+
+const thirdFrom = (document: PatternOfSecond): PatternOfThird => ({
+  ...document,
+  ...WRITING_OF_THIRD,
+  formatVersion: 3,
+  levelReason: '',
+  parts: document.parts.map((part) => ({ ...part, exactness: [], hides: '', outlineRights: null })),
+  steps: document.steps.map(upgradeStep),
+});
+
+/** What the act is was not said: the stage tells it well enough to start from. */
+const ACT_OF_STAGE: Readonly<Record<Stage, PlainAct>> = {
+  skeleton: 'make',
+  core: 'make',
+  shape: 'make',
+  coat: 'wrap',
+  join: 'join',
+  detail: 'make',
+  hair: 'make',
+  mount: 'join',
+  finish: 'felt',
+};
+
+const upgradeStep = ({ needle, ...step }: StepOfSecond): StepOfThird => ({
+  ...STEP_OF_SECOND,
+  ...step,
+  act: { kind: ACT_OF_STAGE[step.stage] },
+  needle: needle ? { by: 'gauge', gauge: needle.gauge } : { by: 'none' },
+});
+
+/** Ids of uses are the pattern’s own, not the part’s: amounts name one another. */
+const useId = (partId: string, role: string): string => `${partId.slice(0, 34)}-${role}`;
+
+function useOfSecond(partId: string, role: 'core' | 'coat', fibreId: string | null): UseOfFourth {
+  const {
+    alsoSaid: _also,
+    wordsSizeFraction: _size,
+    ...use
+  } = blankUse(useId(partId, role), role, fibreId) as WoolUse;
+  return use as UseOfFourth;
+}
+
+const upgradePart = ({ core, coat, ...part }: PartOfFirst): PartOfSecond => ({
+  ...part,
+  derived: [],
+  packing: null,
+  uses: [
+    useOfSecond(part.id, 'core', core.fibreId),
+    ...(coat ? [useOfSecond(part.id, 'coat', coat.fibreId)] : []),
+  ],
+  sample: null,
+});

@@ -1,0 +1,2 @@
+export { heightFault, type HeightFault } from './heightOfParts.ts';
+export { writingFindings, type WritingFinding } from './remarks.ts';

@@ -1,0 +1,130 @@
+import { darkerThan, type DarkRule } from '../build/index.ts';
+import type { Wool } from '../engine/index.ts';
+import { type Need, needsOf } from '../needles/index.ts';
+import {
+  isNeedleMissing,
+  isWaitedFor,
+  type Pattern,
+  permissionState,
+  valuesNeverAllowed,
+} from '../pattern/index.ts';
+import { brokenLinks, isLaidOn, type OrderLink, orderLinks, workOnParts } from '../writing/index.ts';
+import { heightFault, type HeightFault } from './heightOfParts.ts';
+
+/** What a reader of the pattern would stumble over. None of these stops a draft; each has its place. */
+export type WritingFinding =
+  | { readonly code: 'part_never_made'; readonly partId: string }
+  | { readonly code: 'part_never_joined'; readonly partId: string }
+  | { readonly code: 'join_never_made'; readonly joinId: string }
+  | { readonly code: 'step_empty'; readonly stepId: string }
+  | { readonly code: 'needle_not_said'; readonly stepId: string }
+  | { readonly code: 'minutes_not_said'; readonly stepId: string }
+  | { readonly code: 'waiting_not_said'; readonly stepId: string }
+  | { readonly code: 'check_without_remedy'; readonly stepId: string }
+  | { readonly code: 'order_broken'; readonly link: OrderLink }
+  | { readonly code: 'sides_not_said'; readonly stepId: string }
+  | { readonly code: 'value_never_allowed'; readonly optionId: string; readonly valueId: string }
+  | { readonly code: 'slot_rule_broken'; readonly rule: DarkRule }
+  | { readonly code: 'tool_not_listed'; readonly needKey: string; readonly what: Need['what'] }
+  | { readonly code: 'tool_not_used'; readonly needKey: string; readonly what: Need['what'] }
+  | HeightFault
+  | { readonly code: 'adapt_not_granted' }
+  | { readonly code: 'credit_missing' };
+
+const SIDES = /\b(?:left|right)(?![\s-]*(?:over|angle|through|away|size))(?:-hand)?\b/i;
+
+/** Everything to look at in the writing, in the order of the pattern. */
+export function writingFindings(pattern: Pattern, wool: Wool): WritingFinding[] {
+  if (pattern.steps.length === 0) return [...aboutHeight(pattern), ...aboutRights(pattern)];
+  const needs = needsOf(pattern);
+  return [
+    ...aboutHeight(pattern),
+    ...aboutParts(pattern),
+    ...aboutSteps(pattern),
+    ...brokenLinks(pattern.steps, orderLinks(pattern)).map((link): WritingFinding => ({
+      code: 'order_broken',
+      link,
+    })),
+    ...valuesNeverAllowed(pattern).map((value): WritingFinding => ({
+      code: 'value_never_allowed',
+      ...value,
+    })),
+    ...darkerThan(pattern, wool).map((rule): WritingFinding => ({ code: 'slot_rule_broken', rule })),
+    ...needs.usedNotListed.map(({ key, what }): WritingFinding => ({
+      code: 'tool_not_listed',
+      needKey: key,
+      what,
+    })),
+    ...needs.listedNotUsed.map(({ key, what }): WritingFinding => ({
+      code: 'tool_not_used',
+      needKey: key,
+      what,
+    })),
+    ...aboutRights(pattern),
+  ];
+}
+
+function aboutHeight(pattern: Pattern): WritingFinding[] {
+  const fault = heightFault(pattern);
+  return fault ? [fault] : [];
+}
+
+function aboutParts(pattern: Pattern): WritingFinding[] {
+  const work = workOnParts(pattern);
+  const joined = new Set(pattern.steps.flatMap(({ joinIds }) => joinIds));
+  const parts = pattern.parts.flatMap((part): WritingFinding[] => {
+    const own = work.get(part.id) ?? [];
+    if (own.length === 0) return [{ code: 'part_never_made', partId: part.id }];
+    const isAlone = pattern.parts.length === 1 || isLaidOn(part);
+    const isJoined = pattern.joins.some(({ partId, ontoId }) => partId === part.id || ontoId === part.id);
+    const isFastened = own.some(({ state, isHost }) => isHost || state === 'joined' || state === 'tacked');
+    return isAlone || isJoined || isFastened ? [] : [{ code: 'part_never_joined', partId: part.id }];
+  });
+  const joins = pattern.joins.flatMap(({ id, partId, ontoId }): WritingFinding[] => {
+    const isMade =
+      joined.has(id) ||
+      pattern.steps.some(
+        (step) => step.joinIds.length === 0 && step.partIds.includes(partId) && step.partIds.includes(ontoId),
+      );
+    return isMade ? [] : [{ code: 'join_never_made', joinId: id }];
+  });
+  return [...parts, ...joins];
+}
+
+function aboutSteps(pattern: Pattern): WritingFinding[] {
+  return pattern.steps.flatMap((step): WritingFinding[] => {
+    const stepId = step.id;
+    const finding = (
+      isSo: boolean,
+      code:
+        | 'step_empty'
+        | 'needle_not_said'
+        | 'minutes_not_said'
+        | 'waiting_not_said'
+        | 'check_without_remedy'
+        | 'sides_not_said',
+    ): WritingFinding[] => (isSo ? [{ code, stepId }] : []);
+    const isWait = step.act.kind === 'wait';
+    return [
+      ...finding(step.text.trim() === '', 'step_empty'),
+      ...finding(isNeedleMissing(step, pattern), 'needle_not_said'),
+      ...finding(step.minutes === null && !isWait, 'minutes_not_said'),
+      ...finding(isWaitedFor(step, pattern) && step.waiting === null, 'waiting_not_said'),
+      ...finding(
+        step.checks.some(({ pass, remedy }) => pass.trim() === '' || remedy.trim() === ''),
+        'check_without_remedy',
+      ),
+      ...finding(pattern.sidesSeen === null && SIDES.test(step.text), 'sides_not_said'),
+    ];
+  });
+}
+
+function aboutRights({ rights }: Pattern): WritingFinding[] {
+  if (rights.origin === 'own') return [];
+  return [
+    ...(rights.origin === 'derived' && permissionState(rights, 'adapt') !== 'granted'
+      ? [{ code: 'adapt_not_granted' } as const]
+      : []),
+    ...(rights.credit.trim() === '' ? [{ code: 'credit_missing' } as const] : []),
+  ];
+}

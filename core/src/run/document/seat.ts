@@ -1,0 +1,80 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { Id, oneOf, orUnknown, strict } from '../../base/index.ts';
+import { SKILLS } from '../../needles/index.ts';
+import { FIBRE_FLAGS } from '../../shelf/index.ts';
+
+/** What a seat has chosen, as it is stored. Options left out are at their default. */
+export const SeatChoices = Type.Object(
+  {
+    values: Type.Record(Id, Id),
+    colourwayId: orUnknown(Id),
+    swapIds: Type.Array(Id, { maxItems: 60 }),
+  },
+  strict,
+);
+export type SeatChoices = Static<typeof SeatChoices>;
+
+/** What is said of one seat. A seat of which nothing is said is not in the list. */
+export const Seat = Type.Object(
+  {
+    /** From 1. */
+    seat: Type.Integer({ minimum: 1, maximum: 200 }),
+    name: Type.String({ maxLength: 60 }),
+    /** Null: as the class. */
+    skill: orUnknown(oneOf(SKILLS)),
+    /** Null: has not chosen yet; the usual build is packed. */
+    choices: orUnknown(SeatChoices),
+    sizeFraction: Type.Number({ description: 'of the size as written; 0.8 is a fifth smaller' }),
+    isLeftHanded: Type.Boolean(),
+    /** Properties of wool this person may not touch. */
+    avoids: Type.Array(oneOf(FIBRE_FLAGS), { maxItems: FIBRE_FLAGS.length }),
+    note: Type.String({ maxLength: 200 }),
+  },
+  strict,
+);
+export type Seat = Static<typeof Seat>;
+
+export const blankSeat = (seat: number): Seat => ({
+  seat,
+  name: '',
+  skill: null,
+  choices: null,
+  sizeFraction: 1,
+  isLeftHanded: false,
+  avoids: [],
+  note: '',
+});
+
+/** Whether anything is said of it. */
+export const isBlankSeat = (own: Seat): boolean =>
+  JSON.stringify(own) === JSON.stringify(blankSeat(own.seat));
+
+/** Every seat of a class, said of or not. */
+export const seatsOf = ({
+  seats,
+  roster,
+}: {
+  readonly seats: number;
+  readonly roster: readonly Seat[];
+}): Seat[] => {
+  const said = new Map(roster.map((own) => [own.seat, own]));
+  return Array.from(
+    { length: Math.max(0, Math.floor(seats)) },
+    (_, at) => said.get(at + 1) ?? blankSeat(at + 1),
+  );
+};
+
+/** The roster with one seat said otherwise; a seat of which nothing is left to say goes. */
+export const withSeat = (roster: readonly Seat[], own: Seat): Seat[] =>
+  [...roster.filter(({ seat }) => seat !== own.seat), ...(isBlankSeat(own) ? [] : [own])].sort(
+    (a, b) => a.seat - b.seat,
+  );
+
+/** The roster without a seat: those after it move up, and keep all that was said of them. */
+export const withoutSeat = (roster: readonly Seat[], seat: number): Seat[] =>
+  roster.flatMap((own) =>
+    own.seat === seat ? [] : [own.seat > seat ? { ...own, seat: own.seat - 1 } : own],
+  );
+
+export const seatName = ({ seat, name }: Pick<Seat, 'seat' | 'name'>): string =>
+  name.trim() || `Seat ${seat}`;

@@ -1,0 +1,13 @@
+/** What a run may want before it goes on. */
+export const RUN_WANTS = [
+  'choices',
+  'stock',
+  'counts',
+  'amounts',
+  'weighing',
+  'packing',
+  'needles',
+  'difference',
+] as const;
+
+export type RunWants = (typeof RUN_WANTS)[number];

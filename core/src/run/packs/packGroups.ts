@@ -1,0 +1,241 @@
+import { resolveBuild } from '../../build/index.ts';
+import type { Skill } from '../../needles/index.ts';
+import { blankPattern, type Choices, NO_CHOICES, type Pattern } from '../../pattern/index.ts';
+import { resizePattern } from '../../resize/index.ts';
+import type { BoxRecipe } from '../document/boxRecipe.ts';
+import { type RunInput, sparesOf } from '../document/run.ts';
+import { seatsOf } from '../document/seat.ts';
+import { choiceOfSeat, choicesKey, hasChoice, withSwaps } from '../who/choiceOfSeat.ts';
+import { type StageSample, stageSamples } from './stageSamples.ts';
+
+/** The patterns a run is pinned to, by revision. */
+export type Designs = ReadonlyMap<string, Pattern>;
+
+/** One design in a pack. */
+export interface Make {
+  readonly revisionId: string;
+  /** As it was published. */
+  readonly pattern: Pattern;
+  readonly choices: Choices;
+  /** Of the size as written, linear. */
+  readonly sizeFraction: number;
+  /** Its options resolved, in its size. */
+  readonly build: Pattern;
+  readonly copies: number;
+}
+
+/** Packs that are alike: those who make the same, and what is spare. */
+export interface PackGroup {
+  /** The same for the same contents. */
+  readonly key: string;
+  /** One in a class; in a box one for each of its designs. Empty only where nothing of its designs is left. */
+  readonly makes: readonly Make[];
+  /** Of its first make. */
+  readonly choices: Choices;
+  readonly build: Pattern;
+  /** The recipe of its boxes; null in a class. */
+  readonly recipe: BoxRecipe | null;
+  /** How practised its seats are; null where that makes no difference to what is packed. */
+  readonly skill: Skill | null;
+  /** Numbers of seats or boxes, rising. */
+  readonly seats: readonly number[];
+  /** Seats among them that have not chosen. */
+  readonly undecided: readonly number[];
+  /** They get what everybody needs; the rest lies out for all of them. */
+  readonly isOpen: boolean;
+  readonly spares: number;
+  readonly demonstrations: number;
+  /** A piece half made, up to a step; null: a pack. */
+  readonly sample: StageSample | null;
+  /** Seats, spares and demonstrations. */
+  readonly packs: number;
+}
+
+export type Roster = Pick<
+  RunInput,
+  | 'kind'
+  | 'revisionId'
+  | 'recipes'
+  | 'seats'
+  | 'sparePacks'
+  | 'spareFraction'
+  | 'demonstrations'
+  | 'hasStageSamples'
+  | 'undecidedChance'
+  | 'swapIds'
+  | 'roster'
+  | 'skill'
+  | 'wantedChance'
+>;
+
+/** A design with its choices made, in a size of its own: bought things stay what they are. */
+function makeOf(
+  [revisionId, pattern]: readonly [string, Pattern],
+  choices: Choices,
+  { sizeFraction = 1, copies = 1 }: { readonly sizeFraction?: number; readonly copies?: number } = {},
+): Make {
+  const build = resolveBuild(pattern, choices);
+  return {
+    revisionId,
+    pattern,
+    choices,
+    sizeFraction,
+    build: sizeFraction === 1 ? build : resizePattern(build, sizeFraction),
+    copies,
+  };
+}
+
+/** What tells whether two makes take the same. */
+export const makeKey = ({
+  revisionId,
+  pattern,
+  choices,
+  sizeFraction,
+}: Pick<Make, 'revisionId' | 'pattern' | 'choices' | 'sizeFraction'>): string =>
+  `${revisionId} ${choicesKey(pattern, choices)} ${sizeFraction}`;
+
+/** The packs of a run by what is in them, most first; boxes in the order of their recipes. */
+export const packGroups = (designs: Designs, run: Roster): PackGroup[] =>
+  run.kind === 'kits' ? boxGroups(designs, run) : seatGroups(designs, run);
+
+/**
+ * Who has not chosen, or has chosen what cannot be, gets the usual build, or, where colours are laid out for them, what
+ * all builds have; who makes it in another size gets the usual one in theirs, as what is laid out is in the size as
+ * written. Packed for a chance, those who stray more get more, so that skills go apart too.
+ */
+function seatGroups(designs: Designs, run: Roster): PackGroup[] {
+  const pattern = designs.get(run.revisionId);
+  if (!pattern) return [];
+  const groups = new Map<string, Gathered>();
+  const groupOf = (chosen: Choices, skill: Skill, { sizeFraction = 1, isOpen = false } = {}) => {
+    const choices = withSwaps(pattern, chosen, run.swapIds);
+    const own = run.wantedChance === null ? null : skill;
+    const size = sizeFraction === 1 ? '' : ` ${sizeFraction} `;
+    const key = `${isOpen ? 'open' : ''}${choicesKey(pattern, choices)}${size}${own ?? ''}`;
+    const group = groups.get(key) ?? {
+      choices,
+      sizeFraction,
+      skill: own,
+      isOpen,
+      seats: [],
+      undecided: [],
+      spares: 0,
+      demonstrations: 0,
+    };
+    groups.set(key, group);
+    return group;
+  };
+  for (const seat of seatsOf(run)) {
+    const choice = choiceOfSeat(pattern, seat);
+    const isChosen = choice.kind === 'chosen';
+    const { sizeFraction } = seat;
+    const isOpen = !isChosen && hasChoice(pattern) && run.undecidedChance !== null && sizeFraction === 1;
+    const own = groupOf(isChosen ? choice.choices : NO_CHOICES, seat.skill ?? run.skill, {
+      sizeFraction,
+      isOpen,
+    });
+    own.seats.push(seat.seat);
+    if (!isChosen) own.undecided.push(seat.seat);
+  }
+  const spares = sparesOf(run);
+  if (spares > 0) groupOf(NO_CHOICES, run.skill).spares = spares;
+  if (run.demonstrations > 0) groupOf(NO_CHOICES, run.skill).demonstrations = run.demonstrations;
+  const packs = [...groups]
+    .map(([key, { choices, sizeFraction, ...own }]): PackGroup => {
+      const make = makeOf([run.revisionId, pattern], choices, { sizeFraction });
+      return {
+        ...own,
+        key,
+        choices,
+        build: make.build,
+        makes: [make],
+        recipe: null,
+        sample: null,
+        packs: own.seats.length + own.spares + own.demonstrations,
+      };
+    })
+    .sort((a, b) => b.packs - a.packs || firstSeat(a) - firstSeat(b));
+  return [...packs, ...(run.hasStageSamples ? sampleGroups(pattern, run) : [])];
+}
+
+/** What is only spare comes after everybody’s. */
+const firstSeat = ({ seats }: Pick<PackGroup, 'seats'>): number => seats[0] ?? Number.MAX_SAFE_INTEGER;
+
+function sampleGroups(pattern: Pattern, run: Roster): PackGroup[] {
+  const choices = withSwaps(pattern, NO_CHOICES, run.swapIds);
+  const make = makeOf([run.revisionId, pattern], choices);
+  const { build } = make;
+  return stageSamples(build).map((sample): PackGroup => ({
+    key: `sample ${sample.stepId}`,
+    makes: [make],
+    choices,
+    build,
+    recipe: null,
+    skill: run.wantedChance === null ? null : run.skill,
+    seats: [],
+    undecided: [],
+    isOpen: false,
+    spares: 0,
+    demonstrations: 0,
+    sample,
+    packs: 1,
+  }));
+}
+
+function boxGroups(designs: Designs, run: Roster): PackGroup[] {
+  let number = 0;
+  return run.recipes.map((recipe): PackGroup => {
+    const makes = recipe.designs.flatMap(({ revisionId, copies, choices: chosen }): Make[] => {
+      const pattern = designs.get(revisionId);
+      if (!pattern) return [];
+      const choice = choiceOfSeat(pattern, { choices: chosen });
+      const own = choice.kind === 'chosen' ? choice.choices : NO_CHOICES;
+      return [makeOf([revisionId, pattern], withSwaps(pattern, own, run.swapIds), { copies })];
+    });
+    const seats = Array.from({ length: Math.max(0, Math.floor(recipe.boxes)) }, () => (number += 1));
+    return {
+      key: `box ${recipe.id}`,
+      makes,
+      choices: makes[0]?.choices ?? NO_CHOICES,
+      build: makes[0]?.build ?? blankPattern(''),
+      recipe,
+      skill: run.wantedChance === null ? null : run.skill,
+      seats,
+      undecided: [],
+      isOpen: false,
+      spares: recipe.spares,
+      demonstrations: 0,
+      sample: null,
+      packs: recipe.boxes + recipe.spares,
+    };
+  });
+}
+
+interface Gathered {
+  readonly choices: Choices;
+  readonly sizeFraction: number;
+  readonly skill: Skill | null;
+  readonly isOpen: boolean;
+  readonly seats: number[];
+  readonly undecided: number[];
+  spares: number;
+  demonstrations: number;
+}
+
+/**
+ * The packs of a design that a sheet is for: those of the first group that has it; half-made ones are no packs of it.
+ * @param numbers of the seats or boxes; none: every pack of this make
+ */
+export function groupOfMake(
+  groups: readonly PackGroup[],
+  make: Make,
+  numbers: readonly number[],
+): PackGroup | undefined {
+  const key = makeKey(make);
+  return groups.find(
+    ({ sample, makes, seats }) =>
+      !sample &&
+      makes.some((own) => makeKey(own) === key) &&
+      (numbers.length === 0 || seats.some((seat) => numbers.includes(seat))),
+  );
+}

@@ -1,0 +1,8 @@
+/** Reading outlines from drawings: apart, because only who brings one in needs the XML reader. */
+export {
+  MOST_OUTLINE_POINTS,
+  readOutline,
+  type OutlineRefusal,
+  type OutlineResult,
+  type ReadOutline,
+} from './readOutline.ts';

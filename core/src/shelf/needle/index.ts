@@ -1,0 +1,28 @@
+export {
+  BLANK_NEEDLE,
+  checkNeedle,
+  NEEDLE_BOUNDS,
+  NeedleInput,
+  needleName,
+  PROFILES,
+  type Needle,
+  type Profile,
+} from './needle.ts';
+export {
+  byFineness,
+  byGauge,
+  distinctNeedles,
+  feelOf,
+  FEELS,
+  finenessOf,
+  isOfSort,
+  GAUGE_OF_FEEL,
+  NeedleWanted,
+  oneProfileEach,
+  serves,
+  WantedByFeel,
+  WantedByGauge,
+  wantedKey,
+  wantedOfKey,
+  type Feel,
+} from './wanted.ts';

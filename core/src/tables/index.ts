@@ -1,0 +1,34 @@
+export {
+  colour,
+  colourOrUnknown,
+  list,
+  manyOfWords,
+  money,
+  moneyOrUnknown,
+  neededText,
+  number,
+  numberOrUnknown,
+  oneOfWords,
+  orUnknownCell,
+  sparesOrUnknown,
+  text,
+  yesNo,
+  yesNoOrUnknown,
+  type Codec,
+  type CsvStyle,
+} from './codecs.ts';
+export { column, headerKey, neededColumn, readRow, writeRow, type Cells, type Column } from './columns.ts';
+export type { CsvRefusal } from './csvRefusal.ts';
+export { decodeText, ENCODINGS, guessEncoding, type Encoding } from './decodeText.ts';
+export { LIST_KINDS, type ListKind } from './listKind.ts';
+export type { RowProblem } from './problem.ts';
+export {
+  DELIMITERS,
+  guessDecimal,
+  guessDelimiter,
+  readTable,
+  safeCell,
+  writeTable,
+  type Delimiter,
+  type Table,
+} from './readTable.ts';

@@ -1,0 +1,146 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import type { Wool } from '../../src/engine/index.ts';
+import {
+  bagLabels,
+  bagLine,
+  fittedLabels,
+  labelRoom,
+  makePaper,
+  type PaperLabel,
+  type PaperSource,
+} from '../../src/papers/index.ts';
+import { LABEL_SHEET } from '../../src/run/index.ts';
+import { blankLot, type Lot, lotsPackedFrom } from '../../src/shelf/index.ts';
+import { keepBackWords } from '../../src/words/index.ts';
+import { classOf, coastWool, sourceOf } from '../support/coast.ts';
+
+const label = (texts: readonly string[], more: Partial<PaperLabel> = {}): PaperLabel => ({
+  title: 'Seat 1',
+  bag: '',
+  lines: texts.map((text) => ({ swatch: null, text, grams: '1.0 g', note: '', parts: ['body'] })),
+  parts: 'body, leg',
+  keepBack: '',
+  foot: '',
+  ...more,
+});
+const names = (count: number, letters = 5) =>
+  Array.from({ length: count }, (_, at) => `${at}`.padStart(letters, 'w'));
+
+describe('what does not fit one label', () => {
+  const room = labelRoom(LABEL_SHEET);
+  test('stands in two columns while that will do', () => {
+    const [own, ...others] = fittedLabels([label(names(room * 2))], LABEL_SHEET);
+    expect(others).toEqual([]);
+    expect(own).toMatchObject({ columns: 2, place: '' });
+  });
+  test('then goes on the next one, and each says which it is', () => {
+    const all = fittedLabels([label(names(room * 4 + 1))], LABEL_SHEET);
+    expect(all.map(bagLine)).toEqual(['1 of 3', '2 of 3', '3 of 3']);
+  });
+  test('long names keep their line', () => {
+    const all = fittedLabels([label(names(room + 1, 25))], LABEL_SHEET);
+    expect(all.map(({ columns, lines }) => [columns, lines.length])).toEqual([[1, room], [1, 1]]);
+  });
+  test('for any sheet and any bag: every fibre once, in its order, never more than there is room for', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: 3, max: 30 }), fc.integer({ min: 0, max: 90 })), { maxLength: 24 }),
+        fc.integer({ min: 12, max: 90 }),
+        fc.integer({ min: 25, max: 110 }),
+        (made, heightMm, widthMm) => {
+          const lines = made.map(([letters, noteLetters], at) => ({ swatch: null, text: `${at}`.padEnd(letters, 'x'), grams: '12.5 g', note: 'n'.repeat(noteLetters), parts: [] }));
+          const sheet = { ...LABEL_SHEET, heightMm, widthMm };
+          const all = fittedLabels([label([], { lines })], sheet);
+          expect(all.flatMap((own) => own.lines.map(({ text }) => text))).toEqual(lines.map(({ text }) => text));
+          // A line is 10.4 points high, one of a note 8.2; 41 are title, bag, parts and foot. One line there always is.
+          const room = Math.max(10.4, ((heightMm - 5) * 72) / 25.4 - 41);
+          for (const { lines: own, columns, notes } of all) {
+            const noteLines = notes.reduce((sum, note) => sum + Math.ceil(note.length / Math.floor((widthMm - 5) / 1.2)), 0);
+            expect(Math.ceil(own.length / columns) * 10.4 + noteLines * 8.2).toBeLessThanOrEqual(room + 1e-6);
+          }
+        },
+      ),
+    );
+  });
+}); // prettier-ignore
+
+const lot = (name: string, onHandG: number | null, note = ''): Lot => ({
+  ...blankLot(name),
+  id: name,
+  version: 1,
+  onHandG,
+  note,
+});
+/** The coast with these lots of chalk. */
+const withLots = (lots: Lot[]): Wool => {
+  const chalk = coastWool.fibres.get('chalk');
+  if (!chalk) throw new Error('the coast has chalk');
+  const onHandG = lots.reduce((sum, own) => sum + (own.onHandG ?? 0), 0);
+  return { ...coastWool, fibres: new Map([...coastWool.fibres, ['chalk', { ...chalk, lots, onHandG }]]) };
+}; // prettier-ignore
+const sourceWith = (lots: Lot[]): PaperSource => ({
+  ...sourceOf(classOf({ seats: 4, sparePacks: 0 })),
+  wool: withLots(lots),
+});
+const WARNING = 'may bleed, rinse apart';
+
+describe('what a lot says stands on everything packed from it', () => {
+  test.each(['packs', 'contents', 'weigh-out'] as const)('%s', (name) => {
+    const text = JSON.stringify(makePaper(name, sourceWith([lot('12', 900, WARNING)])).sections);
+    expect(text).toContain(`ot 12: ${WARNING}`);
+    expect(JSON.stringify(makePaper(name, sourceWith([lot('12', 900)])).sections)).not.toContain('ot 12');
+  });
+  test('labels, of the bags that hold it', () => {
+    const labels = bagLabels(sourceWith([lot('12', 900, WARNING)]));
+    for (const own of labels) {
+      const hasChalk = own.lines.some(({ text }) => text === 'chalk');
+      expect(own.lines.map(({ note }) => note).join('')).toBe(hasChalk ? `lot 12: ${WARNING}` : '');
+    }
+    expect(labels.some(({ lines }) => lines.some(({ note }) => note !== ''))).toBe(true);
+  });
+  test('of several on a label it is said whose', () => {
+    const lines = names(2).map((text) => ({ swatch: null, text, grams: '1.0 g', note: 'lot 3: paler', parts: [] }));
+    expect(fittedLabels([label([], { lines })], LABEL_SHEET)[0]?.notes).toEqual(['wwww0, lot 3: paler', 'wwww1, lot 3: paler']);
+  });
+  test('a label of a part of a bag names the parts of that', () => {
+    const lines = names(labelRoom(LABEL_SHEET) + 1, 25).map((text, at) => ({ swatch: null, text, grams: '1.0 g', note: '', parts: [`part ${at}`] }));
+    expect(fittedLabels([label([], { lines })], LABEL_SHEET).at(-1)?.parts).toBe(`part ${labelRoom(LABEL_SHEET)}`);
+  });
+  test('two fibres of one name are told apart by how they are prepared', () => {
+    const source = sourceWith([lot('12', 900)]);
+    const [chalk, slate] = [source.wool.fibres.get('chalk'), source.wool.fibres.get('slate')];
+    if (!chalk || !slate) throw new Error('the coast has both');
+    const fibres = new Map([...source.wool.fibres, ['slate', { ...slate, name: 'chalk', preparation: 'tops' as const }]]);
+    const texts = bagLabels({ ...source, wool: { ...source.wool, fibres } }).flatMap(({ lines }) => lines.map(({ text }) => text));
+    expect(texts).toContain('chalk tops');
+    expect(texts).not.toContain('chalk');
+  });
+  test('one that nobody has counted too', () => {
+    expect(lotsPackedFrom([lot('a', null, WARNING), lot('b', 0)], 5).map(({ name }) => name)).toEqual(['a']);
+  });
+  test('where the lot changes each pack has its own', () => {
+    const whole = sourceWith([lot('old', 900)]);
+    const oneG = whole.plan.groups[0]?.plan.fibres.find(({ fibreId, bag }) => fibreId === 'chalk' && bag === 'figure')?.packG ?? NaN;
+    const source = sourceWith([lot('old', oneG * 2.5, 'the old one'), lot('new', 900, 'the new one')]);
+    const figures = bagLabels(source).filter(({ bag, keepBack }) => bag === '' && keepBack === '').map(({ lines }) => lines.map(({ note }) => note).join(''));
+    expect(figures).toEqual(['lot old: the old one', 'lot old: the old one', 'lot new: the new one', 'lot new: the new one']);
+  });
+}); // prettier-ignore
+
+test.each<[string, Parameters<typeof keepBackWords>[0], string]>([
+  ['of joins', { holds: { kind: 'joins' }, isKeptBack: true }, 'Keep to the end'],
+  ['of a later session', { holds: { kind: 'session', number: 2, name: '' }, isKeptBack: true }, 'Keep for later'],
+  ['only if needed', { holds: { kind: 'if-needed' }, isKeptBack: true }, 'Open only if needed'],
+  ['opened at the start', { holds: { kind: 'figure' }, isKeptBack: false }, ''],
+])('when a bag is opened: %s', (_name, bag, words) => {
+  expect(keepBackWords(bag)).toBe(words);
+}); // prettier-ignore
+
+test('the pack list says of a later session’s bag what its label says', () => {
+  const source = sourceOf(classOf({ seats: 1, sparePacks: 0, bagging: 'session' }));
+  const notes = makePaper('packs', source).sections[0]?.rows.map(({ cells, note = '' }) => [cells[0], note] as const);
+  const later = notes?.filter(([bag]) => bag?.startsWith('session 2'));
+  expect(later?.length).toBeGreaterThan(0);
+  for (const [, note] of later ?? []) expect(note).toContain('keep for later');
+}); // prettier-ignore
