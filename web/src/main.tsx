@@ -1,8 +1,8 @@
 import '@fontsource-variable/source-sans-3/wght.css';
 import '@fontsource-variable/bricolage-grotesque/wght.css';
 import 'antd/dist/reset.css';
-import './look/tokens.css';
-import './look/global.css';
+import './ui/look/tokens.css';
+import './ui/look/global.css';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { Look } from './shell/Look.tsx';

@@ -17,7 +17,7 @@ export const router = createBrowserRouter([
       },
       {
         path: 'patterns/:id',
-        lazy: async () => ({ Component: (await import('./patterns/PatternPage.tsx')).PatternPage }),
+        lazy: async () => ({ Component: (await import('./writing/PatternPage.tsx')).PatternPage }),
       },
       {
         path: 'patterns/:id/read',
@@ -25,7 +25,7 @@ export const router = createBrowserRouter([
       },
       {
         path: 'patterns/:id/needles',
-        lazy: async () => ({ Component: (await import('./ladder/NeedlesPaper.tsx')).NeedlesPaper }),
+        lazy: async () => ({ Component: (await import('./writing/needles/NeedlesPaper.tsx')).NeedlesPaper }),
       },
       {
         path: 'bring-in',

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { PREPARATIONS } from '@lanakit/core/shelf';
 import fc from 'fast-check';
-import { fibreStrokes, TILE_PX, tileShiftPx } from '../src/look/fibreStrokes.ts';
+import { fibreStrokes, TILE_PX, tileShiftPx } from '../src/ui/look/fibreStrokes.ts';
 
 type Point = readonly [number, number];
 

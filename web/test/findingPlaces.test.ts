@@ -3,7 +3,7 @@ import { resolveBuild } from '@lanakit/core/build';
 import { NO_CHOICES } from '@lanakit/core/pattern';
 import type { WritingFinding } from '@lanakit/core/review';
 import { EVERY_FINDING, faulty } from '../../core/test/support/findings.ts';
-import { buildFindings, findingPlace, goTo } from '../src/patterns/findingPlaces.ts';
+import { buildFindings, findingPlace, goTo } from '../src/writing/ledger/findingPlaces.ts';
 
 const all: WritingFinding[] = Object.values(EVERY_FINDING);
 

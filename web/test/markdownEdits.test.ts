@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { bold, bulleted, linked, plainText } from '../src/steps/markdownEdits.ts';
+import { bold, bulleted, linked, plainText } from '../src/draft/markdownEdits.ts';
 
 /** A text with a selection in it, written with | at both its ends. */
 function marked(text: string) {

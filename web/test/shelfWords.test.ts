@@ -9,7 +9,7 @@ import {
   REASON_WORDS,
   UNIT_WORDS,
 } from '@lanakit/core/words';
-import { fibreStrokes, TILE_PX } from '../src/look/fibreStrokes.ts';
+import { fibreStrokes, TILE_PX } from '../src/ui/look/fibreStrokes.ts';
 import { inputOf } from '../src/shelf/inputOf.ts';
 import { showAmount, showSigned } from '../src/words/shelfWords.ts';
 

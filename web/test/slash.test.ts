@@ -10,7 +10,7 @@ import {
 import { byGauge, distinctNeedles, type NeedleWanted, PROFILES, wantedKey } from '@lanakit/core/shelf';
 import { wantedName } from '@lanakit/core/words';
 import fc from 'fast-check';
-import { readSlash, slashChoices } from '../src/steps/slash.ts';
+import { readSlash, slashChoices } from '../src/writing/steps/slash.ts';
 
 const needles: NeedleWanted[] = [
   byGauge(38),

@@ -2,7 +2,7 @@ import type { TrayLine } from '../needles/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import type { Problem } from '../problems/index.ts';
 import type { Frozen, Run, RunTick, RunWants, ThingPromise } from '../run/index.ts';
-import type { StockUnit } from '../shelf/stock/index.ts';
+import type { StockUnit } from '../shelf/index.ts';
 
 /** A draft and its newest revision, as the server answers it. */
 export interface StoredPattern {

@@ -7,7 +7,7 @@ import { Link } from 'react-router';
 import { useBench, useWool } from '../api/resources.ts';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { drawPattern } from '../figure/pieces.ts';
-import { FibreSwatch } from '../look/FibreSwatch.tsx';
+import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { counted, PREPARATION_WORDS, showDay, showDaysOff, showGrams, showWeighed } from '../words/show.ts';
 import styles from './BenchPage.module.css';

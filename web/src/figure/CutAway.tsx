@@ -1,5 +1,5 @@
 import { useId } from 'react';
-import { FibrePattern } from '../look/FibrePattern.tsx';
+import { FibrePattern } from '../ui/look/FibrePattern.tsx';
 import { Decorations } from './Decorations.tsx';
 import { pathOf } from './outlinePath.ts';
 import type { Piece } from './pieces.ts';

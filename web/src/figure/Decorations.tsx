@@ -1,5 +1,5 @@
 import { useId } from 'react';
-import { FibrePattern } from '../look/FibrePattern.tsx';
+import { FibrePattern } from '../ui/look/FibrePattern.tsx';
 import { offsetIn } from './outlinePath.ts';
 import type { DrawnDecoration, Piece } from './pieces.ts';
 

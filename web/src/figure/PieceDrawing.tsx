@@ -1,5 +1,5 @@
 import { memo, useId } from 'react';
-import { FibrePattern } from '../look/FibrePattern.tsx';
+import { FibrePattern } from '../ui/look/FibrePattern.tsx';
 import { CutAway } from './CutAway.tsx';
 import { Decorations } from './Decorations.tsx';
 import { pathOf } from './outlinePath.ts';

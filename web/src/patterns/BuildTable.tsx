@@ -1,7 +1,7 @@
 import { type Build, type BuildPart, compareBuilds } from '@lanakit/core/resize';
 import { useMemo } from 'react';
 import { useWool } from '../api/resources.ts';
-import { FibreSwatch } from '../look/FibreSwatch.tsx';
+import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { sizesOfPart } from '../words/partWords.ts';
 import { findingAmount, showGrams, timesWords } from '../words/show.ts';
 import styles from './BuildTable.module.css';

@@ -4,7 +4,7 @@ import type { Pattern } from '@lanakit/core/pattern';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { useDraftOf, usePatterns, useRevision, useRevisions, useWool } from '../api/resources.ts';
-import { Choice } from '../fields/Choice.tsx';
+import { Choice } from '../ui/fields/Choice.tsx';
 import { drawPattern } from '../figure/pieces.ts';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { Loading } from '../shell/Loading.tsx';

@@ -9,7 +9,7 @@ import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { ApiProblem, send } from '../api/client.ts';
 import { refresh, usePatterns, useWool } from '../api/resources.ts';
-import { Field } from '../fields/Field.tsx';
+import { Field } from '../ui/fields/Field.tsx';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { piecesOf } from '../figure/pieces.ts';
 import { Loading } from '../shell/Loading.tsx';

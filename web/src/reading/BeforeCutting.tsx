@@ -3,7 +3,7 @@ import type { Pattern } from '@lanakit/core/pattern';
 import { beforeYouCut, cutsToMake, type Piece } from '@lanakit/core/reading';
 import { cutLines } from '@lanakit/core/words';
 import { useMemo } from 'react';
-import { FibreSwatch } from '../look/FibreSwatch.tsx';
+import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import styles from './BeforeCutting.module.css';
 import sheet from './Reading.module.css';
 

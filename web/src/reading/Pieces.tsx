@@ -2,7 +2,7 @@ import type { Wool } from '@lanakit/core/engine';
 import type { Pattern } from '@lanakit/core/pattern';
 import type { Piece } from '@lanakit/core/reading';
 import { type PieceLine, pieceLines, type WoolLine } from '@lanakit/core/words';
-import { FibreSwatch } from '../look/FibreSwatch.tsx';
+import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { timesWords } from '../words/show.ts';
 import styles from './Pieces.module.css';
 

@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
 import { useDraftOf, useRevision, useWool } from '../api/resources.ts';
-import { ChoiceFields } from '../options/ChoicesBar.tsx';
+import { ChoiceFields } from '../ui/fields/ChoiceFields.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
 import { Reading } from './Reading.tsx';

@@ -20,7 +20,7 @@ import {
   STROKE_WORDS,
   wantedName,
 } from '@lanakit/core/words';
-import { CautionMark, DepthMark, StrokeMark } from '../steps/marks.tsx';
+import { CautionMark, DepthMark, StrokeMark } from '../ui/marks.tsx';
 import { STAGE_WORDS } from '../words/show.ts';
 import styles from './Reading.module.css';
 import type { Packed } from './sheet.ts';

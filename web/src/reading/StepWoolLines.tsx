@@ -2,7 +2,7 @@ import type { Wool } from '@lanakit/core/engine';
 import type { Pattern } from '@lanakit/core/pattern';
 import type { StepWool } from '@lanakit/core/reading';
 import { fibreNamesOf, keepsWords, keptWords, ownerWords, ROLE_WORDS, showLikely } from '@lanakit/core/words';
-import { FibreSwatch } from '../look/FibreSwatch.tsx';
+import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import styles from './StepWoolLines.module.css';
 
 interface StepWoolLinesProps {

@@ -3,7 +3,7 @@ import type { Need } from '@lanakit/core/needles';
 import type { Pattern } from '@lanakit/core/pattern';
 import { type Reader, WISP_G } from '@lanakit/core/reading';
 import { CUT_WORDS, cutSizesIn, needName, packedWoolWords, PROVISION_WORDS } from '@lanakit/core/words';
-import { FibreSwatch } from '../look/FibreSwatch.tsx';
+import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { PREPARATION_WORDS, showCount, showGrams, showWeighed, timesWords } from '../words/show.ts';
 import type { Packed } from './sheet.ts';
 import styles from './Reading.module.css';

@@ -4,7 +4,7 @@ import { needleName } from '@lanakit/core/shelf';
 import { groupWords } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { useFibres, useNeedles } from '../api/resources.ts';
-import { NumberField } from '../fields/NumberField.tsx';
+import { NumberField } from '../ui/fields/NumberField.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { counted, showMinutes, showMoney } from '../words/show.ts';
 import fields from './RunFields.module.css';

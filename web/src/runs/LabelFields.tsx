@@ -11,10 +11,10 @@ import {
 import { problemWords } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
-import { NumberField } from '../fields/NumberField.tsx';
+import { NumberField } from '../ui/fields/NumberField.tsx';
 import { counted } from '../words/show.ts';
 import fields from './RunFields.module.css';
-import { Label } from './PaperPage.tsx';
+import { Label } from './PaperLabel.tsx';
 import styles from './Paper.module.css';
 
 const KEPT_UNDER = 'lanakit.label-sheet';

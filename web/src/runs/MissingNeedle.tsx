@@ -2,7 +2,7 @@ import type { ResolveInput } from '@lanakit/core/needles';
 import { type Needle, needleName } from '@lanakit/core/shelf';
 import { Button, Input } from 'antd';
 import { useState } from 'react';
-import { Field } from '../fields/Field.tsx';
+import { Field } from '../ui/fields/Field.tsx';
 import styles from './Tray.module.css';
 
 interface MissingNeedleProps {

@@ -1,6 +1,6 @@
 import { Button, Input, Select } from 'antd';
 import { nanoid } from 'nanoid';
-import { Field } from '../fields/Field.tsx';
+import { Field } from '../ui/fields/Field.tsx';
 import styles from './RunTerms.module.css';
 import type { RunDraft } from './useRunDraft.ts';
 import type { InForce } from './useRunPlan.ts';

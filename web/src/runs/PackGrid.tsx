@@ -2,7 +2,7 @@ import type { Pack } from '@lanakit/core/run';
 import { packWords } from '@lanakit/core/words';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef } from 'react';
-import { FibreSwatch } from '../look/FibreSwatch.tsx';
+import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { PREPARATION_WORDS, showGramNumber, showWeighed, showWeighedNumber } from '../words/show.ts';
 import { bagTitle } from './groupWords.ts';
 import styles from './PackGrid.module.css';

@@ -1,15 +1,11 @@
 import type { OpenedRun } from '@lanakit/core/api';
 import {
-  bagLine,
-  type FittedLabel,
   makePaper,
   type Paper,
   PAPER_NAMES,
   type PaperName,
   type PaperRow,
   type PaperSection,
-  type Swatch,
-  swatchSvg,
 } from '@lanakit/core/papers';
 import { isOffShelf } from '@lanakit/core/run';
 import { recipesOf } from '@lanakit/core/shelf';
@@ -21,8 +17,9 @@ import { useBlends, useFindings, useNeedles, useTools, useRun, useWool } from '.
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
 import { LabelFields, useLabelSheet } from './LabelFields.tsx';
+import { PaperSwatch } from './PaperLabel.tsx';
 import styles from './Paper.module.css';
-import sheets from './Sheets.module.css';
+import sheets from '../ui/Sheets.module.css';
 import { runInputOf } from './useRunDraft.ts';
 import { useRunKit } from './useRunKit.ts';
 import { type Planned, useRunPlan } from './useRunPlan.ts';
@@ -204,40 +201,5 @@ function Line({ line, own }: { line: PaperRow; own: PaperSection }) {
         </td>
       ))}
     </tr>
-  );
-}
-
-/** As in the PDF: colour, and a hatching for printers without. */
-export const PaperSwatch = ({ swatch, width, height }: { swatch: Swatch; width: number; height: number }) => (
-  <img
-    alt=""
-    width={width}
-    height={height}
-    src={`data:image/svg+xml;utf8,${encodeURIComponent(swatchSvg(swatch, width, height))}`}
-  />
-);
-
-/** One label as it will be stuck on. */
-export function Label({ label }: { label: FittedLabel }) {
-  const under = bagLine(label);
-  return (
-    <div className={styles.label}>
-      <b>{label.title}</b>
-      {under !== '' && <i>{under}</i>}
-      <div className={label.columns === 2 ? styles.labelColumns : undefined}>
-        {label.lines.map(({ swatch, text, grams }, at) => (
-          <span key={at} className={styles.labelLine}>
-            {swatch && <PaperSwatch swatch={swatch} width={18} height={9} />}
-            <span>{text}</span>
-            <b>{grams}</b>
-          </span>
-        ))}
-      </div>
-      {label.notes.map((note) => (
-        <small key={note}>{note}</small>
-      ))}
-      <small>{label.parts}</small>
-      <small className={styles.labelFoot}>{label.foot}</small>
-    </div>
   );
 }

@@ -1,7 +1,7 @@
 import type { FibrePortion, PackGroup, PortionLine, RunFibre, RunInput } from '@lanakit/core/run';
 import { groupWords, ROLE_WORDS } from '@lanakit/core/words';
-import { FibreSwatch } from '../look/FibreSwatch.tsx';
-import { HowItCame } from '../look/HowItCame.tsx';
+import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
+import { HowItCame } from '../ui/look/HowItCame.tsx';
 import { portionCame } from '../words/portionCame.ts';
 import { ownerLine } from '../words/ownerWords.ts';
 import { counted, PREPARATION_WORDS, showGrams, showLikely, showWeighed } from '../words/show.ts';

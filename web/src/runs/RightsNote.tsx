@@ -1,7 +1,7 @@
 import { checkRights, type Designs, rightsOfRun, type RightsSubject, type RunInput } from '@lanakit/core/run';
 import { PERMISSION_STATE_WORDS, PERMITTED_WORDS, problemWords } from '@lanakit/core/words';
 import { Input } from 'antd';
-import { Field } from '../fields/Field.tsx';
+import { Field } from '../ui/fields/Field.tsx';
 
 interface RightsNoteProps {
   input: RunInput;

@@ -9,7 +9,7 @@ import {
   seatsOf,
 } from '@lanakit/core/run';
 import { groupWords } from '@lanakit/core/words';
-import { FibreSwatch } from '../look/FibreSwatch.tsx';
+import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import styles from './Room.module.css';
 import type { InForce } from './useRunPlan.ts';
 

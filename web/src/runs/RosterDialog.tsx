@@ -3,7 +3,7 @@ import { readRoster, RUN_BOUNDS, type RunInput } from '@lanakit/core/run';
 import { choiceWords, sizedWords, SKILL_WORDS } from '@lanakit/core/words';
 import { Input, Modal } from 'antd';
 import { useMemo, useState } from 'react';
-import { Field } from '../fields/Field.tsx';
+import { Field } from '../ui/fields/Field.tsx';
 import { counted } from '../words/show.ts';
 import styles from './Room.module.css';
 

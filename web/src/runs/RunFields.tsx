@@ -4,9 +4,9 @@ import { problemWords } from '@lanakit/core/words';
 import { Input, Select } from 'antd';
 import type { RevisionName } from '../api/resources.ts';
 import { revisionName } from '../words/show.ts';
-import { DayField } from '../fields/DayField.tsx';
-import { Field } from '../fields/Field.tsx';
-import { NumberField } from '../fields/NumberField.tsx';
+import { DayField } from '../ui/fields/DayField.tsx';
+import { Field } from '../ui/fields/Field.tsx';
+import { NumberField } from '../ui/fields/NumberField.tsx';
 import styles from './RunFields.module.css';
 
 interface RunFieldsProps {

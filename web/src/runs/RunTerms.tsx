@@ -13,9 +13,9 @@ import {
 } from '@lanakit/core/run';
 import { BAGGING_WORDS, holdsWords } from '@lanakit/core/words';
 import { Checkbox } from 'antd';
-import { DayField } from '../fields/DayField.tsx';
-import { Choice } from '../fields/Choice.tsx';
-import { NumberField } from '../fields/NumberField.tsx';
+import { DayField } from '../ui/fields/DayField.tsx';
+import { Choice } from '../ui/fields/Choice.tsx';
+import { NumberField } from '../ui/fields/NumberField.tsx';
 import { counted, showGrams, showLikely } from '../words/show.ts';
 import { ownerOfBag } from './groupWords.ts';
 import { OwnBags } from './OwnBags.tsx';

@@ -15,7 +15,7 @@ import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { send } from '../api/client.ts';
 import { refresh, useRevisions, useRevisionsById, useRuns, type RevisionName } from '../api/resources.ts';
-import { firstUnread } from '../fields/firstUnread.ts';
+import { firstUnread } from '../ui/fields/firstUnread.ts';
 import { Loading } from '../shell/Loading.tsx';
 import { useNotice } from '../shell/Notice.tsx';
 import { counted, showDay, showDaysOff } from '../words/show.ts';

@@ -4,9 +4,9 @@ import { type Seat, seatName, seatsOf, withoutSeat, withSeat } from '@lanakit/co
 import { FIBRE_FLAGS, type FibreFlag } from '@lanakit/core/shelf';
 import { FIBRE_FLAG_WORDS, SKILL_WORDS } from '@lanakit/core/words';
 import { Button, Checkbox, Input, Select } from 'antd';
-import { Choice } from '../fields/Choice.tsx';
-import { Field } from '../fields/Field.tsx';
-import { ChoiceFields } from '../options/ChoicesBar.tsx';
+import { Choice } from '../ui/fields/Choice.tsx';
+import { Field } from '../ui/fields/Field.tsx';
+import { ChoiceFields } from '../ui/fields/ChoiceFields.tsx';
 import { useNotice } from '../shell/Notice.tsx';
 import styles from './Room.module.css';
 import { SheetLink } from './RunPapers.tsx';

@@ -1,7 +1,7 @@
 import { fractionOf, percentBounds, percentOf, showLengths } from '@lanakit/core/base';
 import { resizeDecisions } from '@lanakit/core/resize';
 import { RUN_BOUNDS, type Seat } from '@lanakit/core/run';
-import { NumberField } from '../fields/NumberField.tsx';
+import { NumberField } from '../ui/fields/NumberField.tsx';
 import type { InForce } from './useRunPlan.ts';
 
 interface SeatSizeProps {

@@ -2,7 +2,7 @@ import { spareRuleOf } from '@lanakit/core/run';
 import type { Finding, SpareRule } from '@lanakit/core/shelf';
 import { spareRuleWords } from '@lanakit/core/words';
 import { Button, Popover } from 'antd';
-import { SpareRuleFields } from '../fields/SpareRuleFields.tsx';
+import { SpareRuleFields } from '../ui/fields/SpareRuleFields.tsx';
 import type { RunDraft } from './useRunDraft.ts';
 
 interface SpareFieldProps {

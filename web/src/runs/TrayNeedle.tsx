@@ -2,7 +2,7 @@ import type { Tapped, TrayLine } from '@lanakit/core/needles';
 import { type Needle, needleName } from '@lanakit/core/shelf';
 import { PILE_WORDS } from '@lanakit/core/words';
 import { Button } from 'antd';
-import { markLook } from '../ladder/NeedleMark.tsx';
+import { markLook } from '../ui/NeedleMark.tsx';
 import styles from './Tray.module.css';
 
 interface TrayNeedleProps {

@@ -11,8 +11,8 @@ import {
 } from '@lanakit/core/shelf';
 import { PREPARATION_WORDS } from '@lanakit/core/words';
 import { useMemo } from 'react';
-import { FibreSelect } from '../fields/FibreSelect.tsx';
-import { NumberField } from '../fields/NumberField.tsx';
+import { FibreSelect } from '../ui/fields/FibreSelect.tsx';
+import { NumberField } from '../ui/fields/NumberField.tsx';
 import { ChoiceField, NamesField, TextField } from './fields.tsx';
 import { ItemFrame } from './ItemFrame.tsx';
 import styles from './Panel.module.css';

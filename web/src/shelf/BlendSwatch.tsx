@@ -1,6 +1,6 @@
 import { type BlendInput, type Fibre, mixColours } from '@lanakit/core/shelf';
-import { FibreSwatch } from '../look/FibreSwatch.tsx';
-import type { Strand } from '../look/fibreTile.ts';
+import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
+import type { Strand } from '../ui/look/fibreTile.ts';
 import type { Wool } from './useWool.ts';
 
 const strandsOf = (fractions: ReadonlyMap<string, number>, fibres: ReadonlyMap<string, Fibre>): Strand[] =>

@@ -4,7 +4,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { send } from '../api/client.ts';
 import { refreshShelf } from '../api/resources.ts';
-import { NumberField } from '../fields/NumberField.tsx';
+import { NumberField } from '../ui/fields/NumberField.tsx';
 import { useNotice } from '../shell/Notice.tsx';
 import { showAmount } from '../words/shelfWords.ts';
 import styles from './Panel.module.css';

@@ -1,6 +1,6 @@
 import { drawerOf, type FindingMeasure, type Needle } from '@lanakit/core/shelf';
 import { memo, useId } from 'react';
-import { FibrePattern } from '../look/FibrePattern.tsx';
+import { FibrePattern } from '../ui/look/FibrePattern.tsx';
 import type { Entry } from './entries.ts';
 
 export const PICTURE_WIDTH = 150;

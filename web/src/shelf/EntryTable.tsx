@@ -1,6 +1,6 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, type ReactNode, useEffect, useMemo, useRef } from 'react';
-import { FibreSwatch } from '../look/FibreSwatch.tsx';
+import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { showMoney } from '../words/show.ts';
 import { showAmount } from '../words/shelfWords.ts';
 import type { ListProps } from './Drawers.tsx';

@@ -13,8 +13,8 @@ import {
   sheetMassG,
 } from '@lanakit/core/shelf';
 import { FIBRE_FLAG_WORDS, FINENESS_WORDS, PREPARATION_WORDS } from '@lanakit/core/words';
-import { NumberField } from '../fields/NumberField.tsx';
-import { FibreSwatch } from '../look/FibreSwatch.tsx';
+import { NumberField } from '../ui/fields/NumberField.tsx';
+import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { ChoiceField, ColourField, FlagsField, MoneyField, NamesField, TextField } from './fields.tsx';
 import { ItemFrame } from './ItemFrame.tsx';
 import { NUMBER_WORDS } from './numberWords.ts';

@@ -4,7 +4,7 @@ import { PREPARATION_WORDS } from '@lanakit/core/words';
 import { Segmented } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { FibreSwatch } from '../look/FibreSwatch.tsx';
+import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { showDay, showGrams } from '../words/show.ts';
 import { FibreForm } from './FibreForm.tsx';
 import { LedgerSection } from './LedgerSection.tsx';

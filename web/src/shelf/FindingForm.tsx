@@ -12,8 +12,8 @@ import {
   unitOfFinding,
 } from '@lanakit/core/shelf';
 import { FINDING_CAUTIONS, FINDING_FLAG_WORDS, MEASURED_BY_WORDS, UNIT_WORDS } from '@lanakit/core/words';
-import { SpareRuleFields } from '../fields/SpareRuleFields.tsx';
-import { NumberField } from '../fields/NumberField.tsx';
+import { SpareRuleFields } from '../ui/fields/SpareRuleFields.tsx';
+import { NumberField } from '../ui/fields/NumberField.tsx';
 import { showGrams } from '../words/show.ts';
 import { CountField } from './CountField.tsx';
 import { ChoiceField, ColourField, FlagsField, MoneyField, NamesField, TextField } from './fields.tsx';

@@ -10,7 +10,7 @@ import {
 } from '@lanakit/core/shelf';
 import { NAP_WORDS, SORT_WORDS } from '@lanakit/core/words';
 import { Checkbox } from 'antd';
-import { NumberField } from '../fields/NumberField.tsx';
+import { NumberField } from '../ui/fields/NumberField.tsx';
 import { ChoiceField } from './fields.tsx';
 import styles from './Panel.module.css';
 import { type ItemForm } from './useItemForm.ts';

@@ -12,7 +12,7 @@ import { Button, Progress, Select, Upload } from 'antd';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useImports } from '../api/resources.ts';
-import { Field } from '../fields/Field.tsx';
+import { Field } from '../ui/fields/Field.tsx';
 import { useNotice } from '../shell/Notice.tsx';
 import styles from './ImportPage.module.css';
 import { usePreview } from './usePreview.ts';

@@ -10,7 +10,7 @@ import {
 } from '@lanakit/core/shelf';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { NumberField } from '../fields/NumberField.tsx';
+import { NumberField } from '../ui/fields/NumberField.tsx';
 import styles from './Panel.module.css';
 
 interface MeasureHelperProps {

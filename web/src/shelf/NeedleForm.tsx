@@ -8,7 +8,7 @@ import {
   needleName,
 } from '@lanakit/core/shelf';
 import { PROFILE_WORDS } from '@lanakit/core/words';
-import { NumberField } from '../fields/NumberField.tsx';
+import { NumberField } from '../ui/fields/NumberField.tsx';
 import { CountField } from './CountField.tsx';
 import { ChoiceField, ColourField, MoneyField, TextField } from './fields.tsx';
 import { ItemFrame } from './ItemFrame.tsx';

@@ -4,7 +4,7 @@ import { Button } from 'antd';
 import { memo, useState } from 'react';
 import type { Entry } from './entries.ts';
 import { BlendPanel } from './BlendPanel.tsx';
-import { FibreSwatch } from '../look/FibreSwatch.tsx';
+import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { showGrams } from '../words/show.ts';
 import { FibreForm } from './FibreForm.tsx';
 import { FibrePanel } from './FibrePanel.tsx';

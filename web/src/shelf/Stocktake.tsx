@@ -11,7 +11,7 @@ import { Button, Input } from 'antd';
 import { type KeyboardEvent, useMemo, useRef, useState } from 'react';
 import { send } from '../api/client.ts';
 import { refreshShelf } from '../api/resources.ts';
-import { FibreSwatch } from '../look/FibreSwatch.tsx';
+import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { useNotice } from '../shell/Notice.tsx';
 import { counted } from '../words/show.ts';
 import { showAmount, showSigned } from '../words/shelfWords.ts';

@@ -4,7 +4,7 @@ import { Progress, Switch } from 'antd';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useFibres } from '../api/resources.ts';
-import { FibreSwatch } from '../look/FibreSwatch.tsx';
+import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { ColourField } from './fields.tsx';
 import styles from './Panel.module.css';
 import { useNearest } from './useNearest.ts';

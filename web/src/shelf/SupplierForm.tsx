@@ -13,7 +13,7 @@ import {
 import { UNIT_WORDS } from '@lanakit/core/words';
 import { Button, Input, Select } from 'antd';
 import { useMemo, useState } from 'react';
-import { NumberField } from '../fields/NumberField.tsx';
+import { NumberField } from '../ui/fields/NumberField.tsx';
 import { showMoney } from '../words/show.ts';
 import { MoneyField, TextField } from './fields.tsx';
 import type { Entry } from './entries.ts';

@@ -11,7 +11,7 @@ import {
 } from '@lanakit/core/shelf';
 import { PROVISION_WORDS, TOOL_SORT_WORDS, TOOL_WORDS } from '@lanakit/core/words';
 import { Checkbox } from 'antd';
-import { NumberField } from '../fields/NumberField.tsx';
+import { NumberField } from '../ui/fields/NumberField.tsx';
 import { CountField } from './CountField.tsx';
 import { ChoiceField, MoneyField, TextField } from './fields.tsx';
 import { ItemFrame } from './ItemFrame.tsx';

@@ -21,7 +21,7 @@ import {
   SORT_WORDS,
   TOOL_SORT_WORDS,
 } from '@lanakit/core/words';
-import type { Woolly } from '../look/fibreTile.ts';
+import type { Woolly } from '../ui/look/fibreTile.ts';
 import { counted } from '../words/show.ts';
 
 export type Item =

@@ -1,8 +1,8 @@
 import { type Bounds, majorOf, minorOf } from '@lanakit/core/base';
 import { isColour } from '@lanakit/core/shelf';
 import { Input, Select } from 'antd';
-import { Field } from '../fields/Field.tsx';
-import { NumberField } from '../fields/NumberField.tsx';
+import { Field } from '../ui/fields/Field.tsx';
+import { NumberField } from '../ui/fields/NumberField.tsx';
 import styles from './Panel.module.css';
 
 interface TextFieldProps {

@@ -3,7 +3,7 @@ import { problemWords } from '@lanakit/core/words';
 import { useState, type FormEvent } from 'react';
 import { ApiProblem, send } from '../api/client.ts';
 import { refreshShelf } from '../api/resources.ts';
-import { firstUnread } from '../fields/firstUnread.ts';
+import { firstUnread } from '../ui/fields/firstUnread.ts';
 import { useNotice } from '../shell/Notice.tsx';
 import { inputOf, type Stored } from './inputOf.ts';
 

@@ -1,8 +1,8 @@
 import { ConfigProvider } from 'antd';
 import { useMemo, type ReactNode } from 'react';
 import { SWRConfig } from 'swr';
-import { antdTheme } from '../look/theme.ts';
-import { useIsDark } from '../look/useIsDark.ts';
+import { antdTheme } from '../ui/look/theme.ts';
+import { useIsDark } from '../ui/look/useIsDark.ts';
 
 /** antd in our own look, and how often server state is asked again. */
 export function Look({ children }: { children: ReactNode }) {

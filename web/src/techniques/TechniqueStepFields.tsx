@@ -12,11 +12,11 @@ import { ACT_WORDS, DEPTH_WORDS, STROKE_WORDS } from '@lanakit/core/words';
 import type { TechniqueStep } from '@lanakit/core/writing';
 import { Button, Input } from 'antd';
 import type { Draft } from 'immer';
-import { Choice } from '../fields/Choice.tsx';
-import { Field } from '../fields/Field.tsx';
-import { MinutesField } from '../fields/MinutesField.tsx';
-import { NumberField } from '../fields/NumberField.tsx';
-import lists from '../patterns/Lists.module.css';
+import { Choice } from '../ui/fields/Choice.tsx';
+import { Field } from '../ui/fields/Field.tsx';
+import { MinutesField } from '../ui/fields/MinutesField.tsx';
+import { NumberField } from '../ui/fields/NumberField.tsx';
+import lists from '../ui/Lists.module.css';
 import { STAGE_WORDS } from '../words/show.ts';
 import styles from './Techniques.module.css';
 

@@ -1,0 +1,37 @@
+import { bagLine, type FittedLabel, type Swatch, swatchSvg } from '@lanakit/core/papers';
+import styles from './Paper.module.css';
+
+/** As in the PDF: colour, and a hatching for printers without. */
+export const PaperSwatch = ({ swatch, width, height }: { swatch: Swatch; width: number; height: number }) => (
+  <img
+    alt=""
+    width={width}
+    height={height}
+    src={`data:image/svg+xml;utf8,${encodeURIComponent(swatchSvg(swatch, width, height))}`}
+  />
+);
+
+/** One label as it will be stuck on. */
+export function Label({ label }: { label: FittedLabel }) {
+  const under = bagLine(label);
+  return (
+    <div className={styles.label}>
+      <b>{label.title}</b>
+      {under !== '' && <i>{under}</i>}
+      <div className={label.columns === 2 ? styles.labelColumns : undefined}>
+        {label.lines.map(({ swatch, text, grams }, at) => (
+          <span key={at} className={styles.labelLine}>
+            {swatch && <PaperSwatch swatch={swatch} width={18} height={9} />}
+            <span>{text}</span>
+            <b>{grams}</b>
+          </span>
+        ))}
+      </div>
+      {label.notes.map((note) => (
+        <small key={note}>{note}</small>
+      ))}
+      <small>{label.parts}</small>
+      <small className={styles.labelFoot}>{label.foot}</small>
+    </div>
+  );
+}

@@ -1,0 +1,132 @@
+import type { StoredPattern } from '@lanakit/core/api';
+import { copyOf, derivedFrom, type Pattern } from '@lanakit/core/pattern';
+import { Button, Dropdown } from 'antd';
+import { lazy, Suspense, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { ApiProblem, send } from '../api/client.ts';
+import { refresh } from '../api/resources.ts';
+import { useNotice } from '../shell/Notice.tsx';
+import { useTable } from './table/tableContext.ts';
+
+const ResizeDialog = lazy(async () => ({ default: (await import('./ResizeDialog.tsx')).ResizeDialog }));
+
+const RevisionsDialog = lazy(async () => ({
+  default: (await import('./RevisionsDialog.tsx')).RevisionsDialog,
+}));
+
+/** What is done to a whole pattern, and not often. */
+export function PatternMenu({ stored }: { stored: StoredPattern }) {
+  const { draft } = useTable();
+  const navigate = useNavigate();
+  const say = useNotice();
+  const [isResizing, setResizing] = useState(false);
+  const [isShowing, setShowing] = useState(false);
+
+  const attempt = async (work: () => Promise<void>) => {
+    try {
+      await work();
+    } catch (error) {
+      say({ text: error instanceof ApiProblem ? error.problem.title : String(error), isProblem: true });
+    }
+  };
+  const copyAs = (document: Pattern) =>
+    attempt(async () => {
+      const copy = await send<StoredPattern>('POST', '/patterns', { body: document });
+      await refresh('/patterns');
+      await navigate(`/patterns/${copy.id}`);
+    });
+  const putAway = () =>
+    attempt(async () => {
+      await draft.settle();
+      const set = (archived: boolean) =>
+        send('PUT', `/patterns/${stored.id}/archived`, { body: { archived } }).then(() =>
+          refresh('/patterns', '/bench'),
+        );
+      await set(true);
+      await navigate('/patterns');
+      say({
+        text: `“${draft.document.title}” is put away.`,
+        undo: () => void attempt(async () => void (await set(false))),
+      });
+    });
+  const saveAs = (as: string) =>
+    attempt(async () => {
+      await draft.settle();
+      window.location.assign(`/api/patterns/${stored.id}/file?as=${as}`);
+    });
+  const remove = () =>
+    attempt(async () => {
+      await draft.settle();
+      await send('DELETE', `/patterns/${stored.id}`, { version: draft.version() });
+      await navigate('/patterns');
+      await refresh('/patterns', '/bench', '/revisions');
+      const undo = () =>
+        attempt(async () => {
+          await send('POST', `/patterns/${stored.id}/restore`);
+          await refresh('/patterns', '/bench', '/revisions');
+        });
+      say({ text: `“${draft.document.title}” is deleted.`, undo: () => void undo() });
+    });
+  const compare = () =>
+    attempt(async () => {
+      await draft.settle();
+      const before = stored.revision ? `&b=revision:${stored.revision.id}` : '';
+      await navigate(`/compare?a=draft:${stored.id}${before}`);
+    });
+  return (
+    <>
+      {isResizing && (
+        <Suspense fallback={null}>
+          <ResizeDialog stored={stored} onClose={() => setResizing(false)} />
+        </Suspense>
+      )}
+      {isShowing && (
+        <Suspense fallback={null}>
+          <RevisionsDialog stored={stored} onClose={() => setShowing(false)} />
+        </Suspense>
+      )}
+      <Dropdown
+        trigger={['click']}
+        menu={{
+          items: [
+            { key: 'resize', label: 'Another size…' },
+            { key: 'compare', label: 'Side by side with…' },
+            { key: 'read', label: 'Read as the learner does' },
+            { key: 'revisions', label: 'Revisions…' },
+            { key: 'duplicate', label: 'Duplicate this pattern' },
+            { key: 'derive', label: 'Derive a new one from it' },
+            {
+              key: 'save',
+              label: 'Save as a file',
+              children: [
+                { key: 'zip', label: 'ZIP with its pictures' },
+                { key: 'json', label: 'JSON' },
+                { key: 'markdown', label: 'Markdown, to read' },
+              ],
+            },
+            { key: 'undo', label: 'Undo', extra: 'Ctrl Z', disabled: draft.undoLabel === null },
+            { key: 'redo', label: 'Redo', extra: 'Ctrl Shift Z', disabled: draft.redoLabel === null },
+            { type: 'divider' },
+            { key: 'archive', label: 'Put it away' },
+            { key: 'delete', label: 'Delete this pattern', danger: true },
+          ],
+          onClick: ({ key }) => {
+            if (key === 'resize') setResizing(true);
+            if (key === 'compare') void compare();
+            if (key === 'duplicate') void copyAs(copyOf(draft.document));
+            if (key === 'derive') void copyAs(derivedFrom(draft.document));
+            if (key === 'read') void draft.settle().then(() => navigate(`/patterns/${stored.id}/read`));
+            if (key === 'revisions') setShowing(true);
+            if (key === 'zip' || key === 'json' || key === 'markdown') void saveAs(key);
+            if (key === 'archive') void putAway();
+            if (key === 'undo') draft.undo();
+            if (key === 'redo') draft.redo();
+            if (key === 'delete') void remove();
+          },
+        }}
+      >
+        <Button aria-label="More to do with this pattern">⋯</Button>
+      </Dropdown>
+    </>
+  );
+}

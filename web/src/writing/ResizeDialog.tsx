@@ -1,0 +1,245 @@
+import type { Revision, StoredPattern } from '@lanakit/core/api';
+import { type Length, toMm } from '@lanakit/core/base';
+import { isWoolOnly } from '@lanakit/core/pattern';
+import { previewResize, RESIZE_BOUNDS, type ResizeDecision } from '@lanakit/core/resize';
+import { warningWords } from '@lanakit/core/words';
+import { Button, Modal, Segmented } from 'antd';
+import { useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { ApiProblem, send } from '../api/client.ts';
+import { refresh } from '../api/resources.ts';
+import { Choice } from '../ui/fields/Choice.tsx';
+import { LengthField } from '../ui/fields/LengthField.tsx';
+import { NumberField } from '../ui/fields/NumberField.tsx';
+import { useNotice } from '../shell/Notice.tsx';
+import { showGrams, showKnownMinutes } from '../words/show.ts';
+import { BuildTable } from '../patterns/BuildTable.tsx';
+import styles from './ResizeDialog.module.css';
+import { useTable } from './table/tableContext.ts';
+
+type By = 'height' | 'factor';
+
+/** Another size of the same figure: seen beside this one before anything is changed. */
+export function ResizeDialog({ stored, onClose }: { stored: StoredPattern; onClose: () => void }) {
+  const { draft, wool, shelf } = useTable();
+  const { document } = draft;
+  const navigate = useNavigate();
+  const say = useNotice();
+  const height = document.finishedHeight;
+  const [by, setBy] = useState<By>(height ? 'height' : 'factor');
+  const [factor, setFactor] = useState(1);
+  const [swaps, setSwaps] = useState<ReadonlyMap<string, string>>(new Map());
+  const preview = useMemo(
+    () => previewResize(document, factor, wool, swaps),
+    [document, factor, wool, swaps],
+  );
+  const target: Length | null = height && {
+    value: Number((height.value * factor).toPrecision(6)),
+    unit: height.unit,
+  };
+  const { before, after } = preview;
+
+  const attempt = async (work: () => Promise<string>) => {
+    try {
+      const told = await work();
+      say({ text: told });
+      onClose();
+    } catch (error) {
+      say({ text: error instanceof ApiProblem ? error.problem.title : String(error), isProblem: true });
+    }
+  };
+  const intoDraft = () => {
+    draft.edit('another size', (it) => void Object.assign(it, preview.pattern));
+    say({ text: 'The draft has its new size. Ctrl Z takes it back.', undo: draft.undo });
+    onClose();
+  };
+  const asRevision = () =>
+    attempt(async () => {
+      draft.edit('another size', (it) => void Object.assign(it, preview.pattern));
+      // The edit reaches the saver with the next paint.
+      await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
+      if (!(await draft.settle()))
+        throw new Error('The draft has its new size, but it is not saved yet: publish it when it is.');
+      const revision = await send<Revision>('POST', `/patterns/${stored.id}/revisions`, {
+        version: draft.version(),
+        body: { note: `Another size: × ${factor}` },
+      });
+      await refresh('/patterns', '/revisions', '/bench');
+      return `Revision ${revision.number} has the new size.`;
+    });
+  const asNew = () =>
+    attempt(async () => {
+      const title = `${document.title.slice(0, 100)}, × ${factor}`;
+      const made = await send<StoredPattern>('POST', '/patterns', { body: { ...preview.pattern, title } });
+      await refresh('/patterns');
+      await navigate(`/patterns/${made.id}`);
+      return `“${title}” is a pattern of its own.`;
+    });
+  const isSame = factor === 1 && swaps.size === 0;
+  return (
+    <Modal
+      open
+      width={820}
+      title={`${document.title} in another size`}
+      onCancel={onClose}
+      footer={
+        <>
+          <Button onClick={onClose}>Leave it</Button>
+          <Button disabled={isSame} onClick={intoDraft}>
+            Into the draft
+          </Button>
+          <Button disabled={isSame} onClick={() => void asNew()}>
+            As a new pattern
+          </Button>
+          <Button type="primary" disabled={isSame} onClick={() => void asRevision()}>
+            As revision {(stored.revision?.number ?? 0) + 1}
+          </Button>
+        </>
+      }
+    >
+      <div className={styles.size}>
+        {height && (
+          <Segmented<By>
+            aria-label="Resize by"
+            value={by}
+            onChange={setBy}
+            options={[
+              { value: 'height', label: 'to a height' },
+              { value: 'factor', label: 'by a factor' },
+            ]}
+          />
+        )}
+        {by === 'height' && height ? (
+          <LengthField
+            label="New height"
+            value={target}
+            defaultUnit={document.lengthUnit}
+            onValue={(length) => {
+              const next = length ? toMm(length) / toMm(height) : 1;
+              if (next >= RESIZE_BOUNDS.min && next <= RESIZE_BOUNDS.max)
+                setFactor(Number(next.toPrecision(6)));
+            }}
+          />
+        ) : (
+          <NumberField label="Times" value={factor} bounds={RESIZE_BOUNDS} onValue={setFactor} />
+        )}
+        <p className={styles.sum}>
+          <b>
+            {showGrams(before.total.likelyG)} → {showGrams(after.total.likelyG)}
+          </b>
+          <span className="quiet">
+            {isWoolOnly(document)
+              ? 'no steps yet'
+              : `${showKnownMinutes(before.minutes)} → ${showKnownMinutes(after.minutes)} at your pace`}
+          </span>
+        </p>
+      </div>
+      <div className={styles.preview} role="region" aria-label="Before and after" tabIndex={0}>
+        <BuildTable
+          a={{ pattern: document, estimate: before }}
+          b={{ pattern: preview.pattern, estimate: after }}
+          names={['now', 'then']}
+        />
+      </div>
+      {preview.decisions.length > 0 && (
+        <section aria-label="To decide" className={styles.decide}>
+          <h3>To decide: what does not grow by itself</h3>
+          <ul>
+            {preview.decisions.map((decision) => (
+              <li key={keyOf(decision)}>
+                <Decision
+                  decision={decision}
+                  chosenId={decision.kind === 'finding' ? (swaps.get(decision.findingId) ?? null) : null}
+                  onSwap={(from, to) => {
+                    const next = new Map(swaps);
+                    if (to === null) next.delete(from);
+                    else next.set(from, to);
+                    setSwaps(next);
+                  }}
+                />
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {preview.warnings.map((warning) => (
+        <p key={warning.code + warning.partId} className="amber">
+          <b>{document.parts.find(({ id }) => id === warning.partId)?.name}:</b>{' '}
+          {warningWords(warning, (id) => shelf.get(id)?.name ?? 'this fibre')}
+        </p>
+      ))}
+    </Modal>
+  );
+}
+
+const keyOf = (decision: ResizeDecision): string =>
+  Object.values(decision)
+    .filter((value) => typeof value === 'string')
+    .join(' ');
+
+interface DecisionProps {
+  decision: ResizeDecision;
+  chosenId: string | null;
+  onSwap: (findingId: string, insteadId: string | null) => void;
+}
+
+function Decision({ decision, chosenId, onSwap }: DecisionProps) {
+  const { draft, wool } = useTable();
+  const { document } = draft;
+  const partName = (partId: string) => document.parts.find(({ id }) => id === partId)?.name ?? 'A part';
+  switch (decision.kind) {
+    case 'finding': {
+      const name = wool.findings.get(decision.findingId)?.name ?? 'A finding';
+      if (decision.insteadIds.length === 0) {
+        return (
+          <>
+            <b>{name}</b> stays: nothing on the shelf is nearer to {decision.wantedMm.toFixed(1)} mm.
+          </>
+        );
+      }
+      return (
+        <Choice
+          label={`${name}: ${decision.wantedMm.toFixed(1)} mm would fit`}
+          value={chosenId}
+          none="stay with it"
+          words={Object.fromEntries(decision.insteadIds.map((id) => [id, wool.findings.get(id)?.name ?? id]))}
+          onChoose={(id) => onSwap(decision.findingId, id)}
+        />
+      );
+    }
+    case 'wire':
+      return (
+        <>
+          <b>{wool.findings.get(decision.findingId)?.name}</b> stays as thick. Choose another under materials
+          if it is too stiff or too weak then.
+        </>
+      );
+    case 'cord':
+      return (
+        <>
+          <b>{document.cuts.find(({ id }) => id === decision.cutId)?.name}</b> keeps its drop; mark it “grows
+          with the figure” under materials if it should not.
+        </>
+      );
+    case 'fit':
+      return (
+        <>
+          <b>{partName(decision.partId)}</b> is made to fit a bought thing and keeps that size.
+        </>
+      );
+    case 'split':
+      return (
+        <>
+          <b>{partName(decision.partId)}</b> takes so little that the length could not be pulled off: it is
+          split lengthwise in {decision.ways} instead.
+        </>
+      );
+    case 'hand':
+      return (
+        <>
+          <b>{partName(decision.partId)}</b> takes as many wisps, pinches or locks as before. Say how many it
+          should be.
+        </>
+      );
+  }
+}

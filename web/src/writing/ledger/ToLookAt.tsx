@@ -1,0 +1,105 @@
+import { type UnknownReason, warningsOf } from '@lanakit/core/engine';
+import { writingFindings } from '@lanakit/core/review';
+import { ROLE_WORDS, unknownWords, warningWords, writingFindingWords } from '@lanakit/core/words';
+import { useDeferredValue, useMemo } from 'react';
+import { buildFindings, findingPlace, goTo } from './findingPlaces.ts';
+import { ownerName } from '../../words/ownerWords.ts';
+import { counted } from '../../words/show.ts';
+import styles from './Ledger.module.css';
+import { useTable } from '../table/tableContext.ts';
+import type { Writing } from '../table/writing.ts';
+
+/** Told under “To settle” already, because they stand in the document itself. */
+const IN_THE_DOCUMENT = new Set<UnknownReason>([
+  'sizes_missing',
+  'outline_missing',
+  'weight_missing',
+  'part_impossible',
+  'count_missing',
+  'loose_end_unknown',
+  'fibre_missing',
+  'fibre_not_found',
+  'amount_missing',
+  'amount_incomplete',
+]);
+
+interface ToLookAtProps {
+  onChoosePart: (partId: string) => void;
+  onShow: (writing: Writing) => void;
+  onOpenStep: (stepId: string) => void;
+}
+
+interface Line {
+  readonly key: string;
+  readonly name: string;
+  readonly words: string;
+  readonly isUnknown: boolean;
+  readonly go: () => void;
+}
+
+/** What can be made as it stands and still ought to be seen; and amounts that only the shelf can tell. */
+export function ToLookAt({ onChoosePart, onShow, onOpenStep }: ToLookAtProps) {
+  const { draft, build, estimate, shelf, wool } = useTable();
+  const { document } = draft;
+  const engine = useMemo((): Line[] => {
+    const unknown = estimate.uses.flatMap((use): Line[] =>
+      use.kind === 'known' || IN_THE_DOCUMENT.has(use.reason)
+        ? []
+        : [
+            {
+              key: use.useId,
+              name: `${ownerName(use.owner, document)} ${ROLE_WORDS[use.role]}`,
+              words: `unknown: ${unknownWords(use.reason)}.`,
+              isUnknown: true,
+              go: () => (use.owner.kind === 'part' ? onChoosePart(use.owner.id) : onShow('joins')),
+            },
+          ],
+    );
+    const warnings = warningsOf(estimate, shelf, document).map((warning): Line => ({
+      key: `${warning.code} ${warning.partId} ${'useId' in warning ? warning.useId : ''}`,
+      name: ownerName({ kind: 'part', id: warning.partId }, document),
+      words: warningWords(warning, (id) => shelf.get(id)?.name ?? 'this fibre'),
+      isUnknown: false,
+      go: () => onChoosePart(warning.partId),
+    }));
+    return [...unknown, ...warnings];
+  }, [estimate, document, shelf, onChoosePart, onShow]);
+  const later = useDeferredValue(document);
+  const writing = useMemo((): Line[] => {
+    const shown = writingFindings(later, wool).map((finding, index): Line => ({
+      key: `writing ${index}`,
+      name: findingPlace(finding, later),
+      words: writingFindingWords(finding, later),
+      isUnknown: false,
+      go: () => goTo(finding, { onChoosePart, onShow, onOpenStep }),
+    }));
+    return shown;
+  }, [later, wool, onChoosePart, onShow, onOpenStep]);
+  const building = useMemo(
+    (): Line[] =>
+      buildFindings(later, build).map(({ key, name, words, partId }) => ({
+        key,
+        name,
+        words,
+        isUnknown: false,
+        go: () => (partId === null ? onShow('options') : onChoosePart(partId)),
+      })),
+    [later, build, onChoosePart, onShow],
+  );
+  const lines = [...engine, ...building, ...writing];
+  if (lines.length === 0) return null;
+  return (
+    <section className={styles.settle} aria-label="To look at">
+      <h3 className="amber">To look at: {counted(lines.length, 'thing')}</h3>
+      <ul>
+        {lines.map(({ key, name, words, isUnknown, go }) => (
+          <li key={key}>
+            <button type="button" className={`plain-button ${isUnknown ? 'red' : ''}`} onClick={go}>
+              <b>{name}</b> {words}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,176 @@
+import { type Length, showNumber } from '@lanakit/core/base';
+import type { CutEstimate } from '@lanakit/core/engine';
+import type { Cut } from '@lanakit/core/pattern';
+import type { MeasuredBy } from '@lanakit/core/shelf';
+import { cutSizeWords } from '@lanakit/core/words';
+import { Button, Checkbox, Input } from 'antd';
+import { Choice } from '../../ui/fields/Choice.tsx';
+import { Field } from '../../ui/fields/Field.tsx';
+import { LengthField } from '../../ui/fields/LengthField.tsx';
+import { NumberField } from '../../ui/fields/NumberField.tsx';
+import styles from '../../ui/Lists.module.css';
+import { useEditCut, useProblemAt, useTable } from '../table/tableContext.ts';
+import { useFindingNames } from '../table/useChoices.ts';
+import { WireFields } from './WireFields.tsx';
+
+interface CutEditorProps {
+  cut: Cut;
+  own: CutEstimate;
+  index: number;
+  onDelete: () => void;
+}
+
+const LONG: readonly MeasuredBy[] = ['length'];
+const FLAT: readonly MeasuredBy[] = ['area'];
+const isPanel = (cut: Cut): boolean =>
+  cut.kind === 'rolled-strip' || cut.kind === 'tube-panel' || cut.kind === 'panel';
+
+/** Sizes of each kind, in the order they are measured; `wire` has its stretches besides. */
+const SIZES: Readonly<Record<Cut['kind'], readonly (readonly [key: string, label: string])[]>> = {
+  length: [['length', 'Length']],
+  panel: [
+    ['length', 'Length'],
+    ['width', 'Width'],
+  ],
+  wire: [['curlLength', 'One curl (empty: 8 mm)']],
+  covering: [
+    ['over', 'Length covered'],
+    ['pitch', 'Pitch of one turn'],
+    ['aroundDiameter', 'Around a diameter of'],
+    ['foldLength', 'One fold'],
+  ],
+  cord: [
+    ['drop', 'Drop'],
+    ['fold', 'Fold at the top'],
+    ['knotLength', 'One knot'],
+    ['handling', 'To hold it by'],
+  ],
+  binding: [
+    ['girth', 'Girth'],
+    ['seam', 'Seam'],
+    ['handling', 'To hold it by'],
+  ],
+  whisker: [
+    ['span', 'Span, tip to tip'],
+    ['margin', 'To trim'],
+  ],
+  'rolled-strip': [
+    ['length', 'Length of the limb'],
+    ['diameter', 'Diameter'],
+    ['sheetThickness', 'Sheet thickness'],
+  ],
+  'tube-panel': [
+    ['height', 'Height'],
+    ['diameter', 'Diameter of the tube'],
+    ['overlap', 'Overlap'],
+  ],
+};
+
+const NUMBERS: Readonly<
+  Partial<Record<Cut['kind'], readonly (readonly [key: string, label: string, max: number])[]>>
+> = {
+  wire: [['endCurls', 'Ends curled back', 40]],
+  covering: [['folds', 'Folds at its ends', 40]],
+  cord: [['knots', 'Knots', 20]],
+  binding: [['turns', 'Turns', 500]],
+};
+
+/** One thing cut to size, with every allowance. */
+export function CutEditor({ cut, own, index, onDelete }: CutEditorProps) {
+  const { draft } = useTable();
+  const problemAt = useProblemAt();
+  const editCut = useEditCut(cut.id);
+  const findings = useFindingNames(isPanel(cut) ? FLAT : LONG);
+  const fields = cut as unknown as Readonly<Record<string, Length | number | null>>;
+  const set = (label: string, key: string, value: Length | number | null) =>
+    editCut(label, (it) => void Object.assign(it, { [key]: value }), key);
+  return (
+    <div className={styles.editor}>
+      <div className={styles.grid}>
+        <Field label="Name" className={styles.span4 ?? ''}>
+          {(control) => (
+            <Input
+              {...control}
+              value={cut.name}
+              maxLength={80}
+              onChange={(event) => {
+                const name = event.target.value;
+                editCut('the name', (it) => void (it.name = name), 'name');
+              }}
+            />
+          )}
+        </Field>
+        <Choice
+          className={styles.span5 ?? ''}
+          label="Cut from"
+          value={cut.findingId}
+          words={findings}
+          none="nothing on the shelf yet"
+          problem={problemAt(`/cuts/${index}/findingId`)}
+          onChoose={(findingId) => editCut('what it is cut from', (it) => void (it.findingId = findingId))}
+        />
+        <NumberField
+          className={styles.span3 ?? ''}
+          label="How many"
+          value={cut.count}
+          bounds={{ min: 1, max: 500 }}
+          isWhole
+          onValue={(count) => editCut('how many', (it) => void (it.count = count), 'count')}
+        />
+        {cut.kind === 'wire' && <WireFields cut={cut} />}
+        {(NUMBERS[cut.kind] ?? []).map(([key, label, max]) => (
+          <NumberField
+            key={key}
+            className={styles.span3 ?? ''}
+            label={label}
+            value={fields[key] as number}
+            bounds={{ min: 0, max }}
+            isWhole={key !== 'turns'}
+            onValue={(value) => set(label.toLowerCase(), key, value)}
+          />
+        ))}
+        {SIZES[cut.kind].map(([key, label]) => (
+          <div key={key} className={styles.span3}>
+            <LengthField
+              label={label}
+              value={fields[key] as Length | null}
+              defaultUnit={draft.document.lengthUnit}
+              allowZero
+              problem={problemAt(`/cuts/${index}/${key}`)}
+              onValue={(value) => set(label.toLowerCase(), key, value)}
+            />
+          </div>
+        ))}
+        {cut.kind === 'cord' && (
+          <Checkbox
+            className={styles.span6 ?? ''}
+            checked={cut.isScaled}
+            onChange={(event) => {
+              const isScaled = event.target.checked;
+              editCut('how it grows', (it) => void (it.kind === 'cord' && (it.isScaled = isScaled)));
+            }}
+          >
+            grows with the figure
+          </Checkbox>
+        )}
+      </div>
+      {own.exact && (
+        <p className="quiet small">
+          Worked out: {showNumber(own.exact.lengthMm, 1)}
+          {own.exact.kind === 'piece' && ` × ${showNumber(own.exact.widthMm, 1)}`} mm. Cut at{' '}
+          {cutSizeWords(own.sizes)}: what you typed as typed, what is worked out rounded up to{' '}
+          {draft.document.lengthUnit === 'in' ? '¼ in' : '5 mm'}.
+        </p>
+      )}
+      <p className="quiet small">
+        Cut wire ends are sharp: curl them back flat, and look away from the snip.
+      </p>
+      <div className={styles.rowActions}>
+        <span />
+        <Button size="small" danger onClick={onDelete}>
+          Delete
+        </Button>
+      </div>
+    </div>
+  );
+}

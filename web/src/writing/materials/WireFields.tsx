@@ -1,0 +1,164 @@
+import { blankSegment, type Cut } from '@lanakit/core/pattern';
+import { Button, Checkbox, Input } from 'antd';
+import { Choice } from '../../ui/fields/Choice.tsx';
+import { Field } from '../../ui/fields/Field.tsx';
+import { LengthField } from '../../ui/fields/LengthField.tsx';
+import { NumberField } from '../../ui/fields/NumberField.tsx';
+import styles from '../../ui/Lists.module.css';
+import { useEditCut, useTable } from '../table/tableContext.ts';
+import { usePartNames } from '../table/useChoices.ts';
+
+/** The stretches of one wire, in the order it runs, and its turns round other wires. */
+export function WireFields({ cut }: { cut: Extract<Cut, { kind: 'wire' }> }) {
+  const { draft } = useTable();
+  const editCut = useEditCut(cut.id);
+  const parts = usePartNames();
+  const edit = (label: string, recipe: (it: Extract<Cut, { kind: 'wire' }>) => void, key?: string) =>
+    editCut(label, (it) => void (it.kind === 'wire' && recipe(it)), key);
+  return (
+    <div className={styles.span12}>
+      {cut.segments.map((segment, at) => (
+        <div key={at} className={styles.grid} style={{ marginBottom: 6 }}>
+          <Field label="Stretch" className={styles.span3 ?? ''}>
+            {(control) => (
+              <Input
+                {...control}
+                value={segment.name}
+                maxLength={60}
+                onChange={(event) => {
+                  const name = event.target.value;
+                  edit(
+                    'a stretch',
+                    (it) => void (it.segments[at] && (it.segments[at].name = name)),
+                    `s${at}.name`,
+                  );
+                }}
+              />
+            )}
+          </Field>
+          <Choice
+            className={styles.span3 ?? ''}
+            label="Through"
+            value={segment.partId}
+            words={parts}
+            none="no part"
+            onChoose={(partId) =>
+              edit(
+                'what it runs through',
+                (it) => void (it.segments[at] && (it.segments[at].partId = partId)),
+              )
+            }
+          />
+          <div className={styles.span3}>
+            <LengthField
+              label="Length"
+              value={segment.length}
+              defaultUnit={draft.document.lengthUnit}
+              hint={segment.partId === null ? '' : 'empty: as long as it'}
+              onValue={(length) =>
+                edit(
+                  'a stretch',
+                  (it) => void (it.segments[at] && (it.segments[at].length = length)),
+                  `s${at}.length`,
+                )
+              }
+            />
+          </div>
+          <NumberField
+            className={styles.span3 ?? ''}
+            label="Strands"
+            value={segment.strands}
+            bounds={{ min: 1, max: 8 }}
+            isWhole
+            onValue={(strands) =>
+              edit(
+                'the strands',
+                (it) => void (it.segments[at] && (it.segments[at].strands = strands)),
+                `s${at}.strands`,
+              )
+            }
+          />
+          <Checkbox
+            className={styles.span6 ?? ''}
+            checked={segment.isTwisted}
+            disabled={segment.strands < 2}
+            onChange={(event) => {
+              const isTwisted = event.target.checked;
+              edit('the twist', (it) => void (it.segments[at] && (it.segments[at].isTwisted = isTwisted)));
+            }}
+          >
+            twisted together (8 % more)
+          </Checkbox>
+          <div className={styles.span6}>
+            <Button size="small" onClick={() => edit('a stretch', (it) => void it.segments.splice(at, 1))}>
+              Leave this stretch out
+            </Button>
+          </div>
+        </div>
+      ))}
+      {cut.windings.map((winding, at) => (
+        <div key={`w${at}`} className={styles.grid} style={{ marginBottom: 6 }}>
+          <NumberField
+            className={styles.span3 ?? ''}
+            label="Turns"
+            value={winding.turns}
+            bounds={{ min: 0, max: 500 }}
+            onValue={(turns) =>
+              edit(
+                'the turns',
+                (it) => void (it.windings[at] && (it.windings[at].turns = turns)),
+                `w${at}.turns`,
+              )
+            }
+          />
+          <div className={styles.span4}>
+            <LengthField
+              label="Round a wire of"
+              value={winding.aroundDiameter}
+              defaultUnit={draft.document.lengthUnit}
+              onValue={(size) =>
+                edit(
+                  'what it is wound round',
+                  (it) => void (it.windings[at] && (it.windings[at].aroundDiameter = size)),
+                  `w${at}.around`,
+                )
+              }
+            />
+          </div>
+          <NumberField
+            className={styles.span3 ?? ''}
+            label="So often"
+            value={winding.count}
+            bounds={{ min: 0, max: 500 }}
+            onValue={(count) =>
+              edit(
+                'the turns',
+                (it) => void (it.windings[at] && (it.windings[at].count = count)),
+                `w${at}.count`,
+              )
+            }
+          />
+          <div className={styles.span12}>
+            <Button size="small" onClick={() => edit('the turns', (it) => void it.windings.splice(at, 1))}>
+              Leave these turns out
+            </Button>
+          </div>
+        </div>
+      ))}
+      <div className={styles.rowActions}>
+        <Button size="small" onClick={() => edit('a stretch', (it) => void it.segments.push(blankSegment()))}>
+          Add a stretch
+        </Button>
+        <Button
+          size="small"
+          onClick={() =>
+            edit('the turns', (it) => void it.windings.push({ turns: 3, aroundDiameter: null, count: 1 }))
+          }
+        >
+          Add turns round a wire
+        </Button>
+        <span />
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,232 @@
+import { writtenFibre } from '@lanakit/core/build';
+import type { Wool } from '@lanakit/core/engine';
+import { type FibreSlot, isWool, type Pattern } from '@lanakit/core/pattern';
+import { Button, Input, Select } from 'antd';
+import { nanoid } from 'nanoid';
+import { Choice } from '../../ui/fields/Choice.tsx';
+import { FibreSelect } from '../../ui/fields/FibreSelect.tsx';
+import { Field } from '../../ui/fields/Field.tsx';
+import lists from '../../ui/Lists.module.css';
+import { useTable } from '../table/tableContext.ts';
+import { ownerName } from '../../words/ownerWords.ts';
+import { layerName } from '../../words/layerName.ts';
+import styles from './Options.module.css';
+
+/** Slots: named places for a fibre. Colourways: which fibre fills each of them. */
+export function Colourways() {
+  const { draft } = useTable();
+  const { slots, colourways } = draft.document;
+  return (
+    <section className={lists.section} aria-label="Colourways">
+      <header>
+        <h3>Colourways</h3>
+        <span className="quiet small">a slot is a named place for a fibre; a colourway fills it</span>
+      </header>
+      {slots.map((slot) => (
+        <SlotFields key={slot.id} slot={slot} />
+      ))}
+      <Button
+        size="small"
+        onClick={() =>
+          draft.edit(
+            'adding a slot',
+            (it) => void it.slots.push({ id: nanoid(10), name: '', places: [], rule: null }),
+          )
+        }
+      >
+        Add a slot
+      </Button>{' '}
+      <Button
+        size="small"
+        disabled={slots.length === 0}
+        onClick={() =>
+          draft.edit(
+            'adding a colourway',
+            (it) => void it.colourways.push({ id: nanoid(10), name: '', fills: [] }),
+          )
+        }
+      >
+        Add a colourway
+      </Button>
+      {colourways.map(({ id }) => (
+        <ColourwayFields key={id} colourwayId={id} />
+      ))}
+    </section>
+  );
+}
+
+/** Every place a fibre is named, under its part. */
+const placesOf = (pattern: Pattern, wool: Wool) => [
+  ...pattern.parts.flatMap((part) =>
+    part.uses
+      .filter(isWool)
+      .map((use) => ({ value: `use:${use.id}`, label: layerName(part.name, use, wool) })),
+  ),
+  ...pattern.joins
+    .filter(({ cover }) => cover !== null)
+    .map(({ id }) => ({
+      value: `join:${id}`,
+      label: `cover of ${ownerName({ kind: 'join', id }, pattern)}`,
+    })),
+];
+
+function SlotFields({ slot }: { slot: FibreSlot }) {
+  const { draft, wool } = useTable();
+  const { document, edit } = draft;
+  const change = (label: string, recipe: (it: FibreSlot) => void, key?: string) =>
+    edit(
+      label,
+      (it) => {
+        const own = it.slots.find(({ id }) => id === slot.id);
+        if (own) recipe(own);
+      },
+      key && `${slot.id}.${key}`,
+    );
+  const rules = Object.fromEntries(
+    document.slots.flatMap(({ id, name }) =>
+      id === slot.id
+        ? []
+        : [
+            [`darker ${id}`, `darker than ${name || 'unnamed'}`],
+            [`lighter ${id}`, `lighter than ${name || 'unnamed'}`],
+          ],
+    ),
+  );
+  return (
+    <div className={lists.grid} style={{ marginBottom: 8 }}>
+      <Field label="Slot" className={lists.span3 ?? ''}>
+        {(control) => (
+          <Input
+            {...control}
+            value={slot.name}
+            maxLength={80}
+            placeholder="coat"
+            onChange={(event) => {
+              const name = event.target.value;
+              change('the name of a slot', (it) => void (it.name = name), 'name');
+            }}
+          />
+        )}
+      </Field>
+      <Field label="Its places" className={lists.span5 ?? ''}>
+        {(control) => (
+          <Select
+            {...control}
+            mode="multiple"
+            style={{ width: '100%' }}
+            optionFilterProp="label"
+            popupMatchSelectWidth={false}
+            value={slot.places.map(({ kind, id }) => `${kind}:${id}`)}
+            placeholder="choose"
+            options={placesOf(document, wool)}
+            onChange={(keys: string[]) =>
+              change('the places of a slot', (it) => {
+                it.places = keys.map((key) => ({
+                  kind: key.startsWith('join:') ? 'join' : 'use',
+                  id: key.slice(key.indexOf(':') + 1),
+                }));
+              })
+            }
+          />
+        )}
+      </Field>
+      <Choice
+        className={lists.span4 ?? ''}
+        label="Has to be"
+        value={slot.rule ? `${slot.rule.is} ${slot.rule.thanSlotId}` : null}
+        words={rules}
+        none="anything"
+        onChoose={(key) =>
+          change('the rule of a slot', (it) => {
+            const [is, thanSlotId] = key?.split(' ') ?? [];
+            it.rule =
+              thanSlotId !== undefined && (is === 'darker' || is === 'lighter') ? { is, thanSlotId } : null;
+          })
+        }
+      />
+      <div className={lists.span12}>
+        <Button
+          size="small"
+          type="text"
+          onClick={() =>
+            edit('deleting a slot', (it) => {
+              it.slots = it.slots.filter(({ id }) => id !== slot.id);
+              for (const other of it.slots) if (other.rule?.thanSlotId === slot.id) other.rule = null;
+              for (const way of it.colourways)
+                way.fills = way.fills.filter(({ slotId }) => slotId !== slot.id);
+            })
+          }
+        >
+          Take the slot away
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+function ColourwayFields({ colourwayId }: { colourwayId: string }) {
+  const { draft, fibres } = useTable();
+  const { document, edit } = draft;
+  const colourway = document.colourways.find(({ id }) => id === colourwayId);
+  if (!colourway) return null;
+  return (
+    <div className={styles.value} role="group" aria-label={colourway.name || 'a colourway'}>
+      <div className={lists.grid}>
+        <Field label="Colourway" className={lists.span4 ?? ''}>
+          {(control) => (
+            <Input
+              {...control}
+              value={colourway.name}
+              maxLength={80}
+              placeholder="winter"
+              onChange={(event) => {
+                const name = event.target.value;
+                edit(
+                  'the name of a colourway',
+                  (it) => {
+                    const own = it.colourways.find(({ id }) => id === colourwayId);
+                    if (own) own.name = name;
+                  },
+                  `${colourwayId}.name`,
+                );
+              }}
+            />
+          )}
+        </Field>
+        {document.slots.map((slot) => (
+          <Field key={slot.id} label={slot.name || 'a slot'} className={lists.span4 ?? ''}>
+            {(control) => (
+              <FibreSelect
+                control={control}
+                fibres={fibres}
+                value={colourway.fills.find(({ slotId }) => slotId === slot.id)?.fibreId ?? null}
+                placeholder="as written"
+                noneLabel={`as written: ${fibres.find(({ id }) => id === writtenFibre(slot, document))?.name ?? 'none'}`}
+                onChoose={(fibreId) =>
+                  edit('a fibre of a colourway', (it) => {
+                    const own = it.colourways.find(({ id }) => id === colourwayId);
+                    if (!own) return;
+                    own.fills = own.fills.filter(({ slotId }) => slotId !== slot.id);
+                    if (fibreId !== null) own.fills.push({ slotId: slot.id, fibreId });
+                  })
+                }
+              />
+            )}
+          </Field>
+        ))}
+      </div>
+      <Button
+        size="small"
+        type="text"
+        onClick={() =>
+          edit(
+            'deleting a colourway',
+            (it) => void (it.colourways = it.colourways.filter(({ id }) => id !== colourwayId)),
+          )
+        }
+      >
+        Take the colourway away
+      </Button>
+    </div>
+  );
+}

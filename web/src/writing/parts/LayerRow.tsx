@@ -1,0 +1,263 @@
+import { percentOf, showSizeMm } from '@lanakit/core/base';
+import type { PartEstimate, UseEstimate } from '@lanakit/core/engine';
+import { type Part, type Pattern, type Use, withoutUse, type WoolUse } from '@lanakit/core/pattern';
+import { capital, SOURCE_WORDS, unknownWords } from '@lanakit/core/words';
+import { DownOutlined, RightOutlined } from '@ant-design/icons';
+import { Button, Checkbox, Input } from 'antd';
+import { become } from '../../draft/become.ts';
+import { Field } from '../../ui/fields/Field.tsx';
+import { FibreSelect } from '../../ui/fields/FibreSelect.tsx';
+import { HowItCame } from '../../ui/look/HowItCame.tsx';
+import { cameOfUse } from '../../words/howItCame.ts';
+import { showUseGrams } from '../../words/show.ts';
+import { AlsoSaid } from './AlsoSaid.tsx';
+import { AmountFields } from './AmountFields.tsx';
+import { HandsLine } from './HandsLine.tsx';
+import styles from './Layers.module.css';
+import lists from '../../ui/Lists.module.css';
+import { useEditPart, useProblemAt, useTable, type EditItem } from '../table/tableContext.ts';
+import { UseFields } from './UseFields.tsx';
+
+interface LayerRowProps {
+  use: Use;
+  /** `coat 2` */
+  name: string;
+  part: Part;
+  /** JSON pointer of the use. */
+  pointer: string;
+  estimate: PartEstimate;
+  isOpen: boolean;
+  onToggle: () => void;
+}
+
+/** One layer: its fibre at once, everything else when it is opened. */
+export function LayerRow({ use, name, part, pointer, estimate, isOpen, onToggle }: LayerRowProps) {
+  const { fibres } = useTable();
+  const problemAt = useProblemAt();
+  const editUse = useEditUse(part.id, use.id);
+  const own = estimate.uses.find(({ useId }) => useId === use.id);
+  return (
+    <div className={isOpen ? styles.openLayer : ''}>
+      <div className={styles.layer}>
+        <button
+          type="button"
+          data-row-head
+          className={styles.role}
+          aria-expanded={isOpen}
+          aria-label={`${capital(name)}: more`}
+          onClick={onToggle}
+        >
+          {isOpen ? <DownOutlined /> : <RightOutlined />} {name}
+        </button>
+        <div className={styles.fibre}>
+          {use.role !== 'insert' && (
+            <Field
+              label={`${capital(name)} fibre`}
+              isLabelHidden
+              problem={problemAt(`${pointer}/fibreId`)}
+              unknown={use.fibreId === null ? 'Unknown until you choose one' : null}
+            >
+              {(control) => (
+                <FibreSelect
+                  control={control}
+                  fibres={fibres}
+                  value={use.fibreId}
+                  placeholder="Choose a fibre"
+                  onChoose={(fibreId) =>
+                    editUse(
+                      `the ${name} fibre`,
+                      (it) => void (it.role !== 'insert' && (it.fibreId = fibreId)),
+                    )
+                  }
+                />
+              )}
+            </Field>
+          )}
+          {use.role === 'insert' && <InsertName use={use} />}
+        </div>
+        <LayerAmount own={own} use={use} name={name} part={part} estimate={estimate} />
+      </div>
+      {isOpen && <LayerEditor use={use} pointer={pointer} own={own} estimate={estimate} editUse={editUse} />}
+    </div>
+  );
+}
+
+/** Edits of one use of one part. */
+function useEditUse(partId: string, useId: string): EditItem<Use> {
+  const editPart = useEditPart(partId);
+  return (label, recipe, key) =>
+    editPart(
+      label,
+      (it) => {
+        const own = it.uses.find(({ id }) => id === useId);
+        if (own) recipe(own);
+      },
+      key && `${useId}.${key}`,
+    );
+}
+
+function InsertName({ use }: { use: Use & { role: 'insert' } }) {
+  const { wool } = useTable();
+  const finding = wool.findings.get(use.findingId ?? '');
+  if (!finding) return <span className="red">nothing chosen</span>;
+  return (
+    <span>
+      {use.count > 1 && `${use.count} × `}
+      {finding.name}
+    </span>
+  );
+}
+
+interface LayerAmountProps {
+  own: UseEstimate | undefined;
+  use: Use;
+  name: string;
+  part: Part;
+  estimate: PartEstimate;
+}
+
+/** Grams of one piece, where they come from, and how thick that lies. */
+function LayerAmount({ own, use, name, part, estimate }: LayerAmountProps) {
+  const { wool, draft } = useTable();
+  if (!own) return <span className={styles.grams} />;
+  if (own.kind === 'unknown') {
+    return (
+      <span className={`${styles.grams} red`} title={capital(unknownWords(own.reason))}>
+        unknown
+      </span>
+    );
+  }
+  const share = estimate.working.layers?.shares.find(({ useId }) => useId === use.id);
+  return (
+    <span className={styles.grams}>
+      <HowItCame
+        title={`${capital(name)} of one ${part.name}`}
+        lines={cameOfUse(part, estimate, own, wool.fibres)}
+      >
+        {showUseGrams(own)}
+      </HowItCame>
+      <span className={styles.thick}>
+        {own.isIfNeeded ? 'only if needed' : own.source !== 'calculated' ? SOURCE_WORDS[own.source] : ''}
+        {own.source === 'calculated' &&
+          share &&
+          share.thicknessMm > 0 &&
+          `${showSizeMm(share.thicknessMm, draft.document.lengthUnit)} thick`}
+      </span>
+    </span>
+  );
+}
+
+const wordsSizeHint = ({ words, wordsSizeFraction }: WoolUse): string =>
+  words === '' || wordsSizeFraction === 1
+    ? ''
+    : `written for the figure at ${Math.round(percentOf(wordsSizeFraction))} % of this size`;
+
+interface LayerEditorProps {
+  use: Use;
+  pointer: string;
+  own: UseEstimate | undefined;
+  estimate: PartEstimate;
+  editUse: EditItem<Use>;
+}
+
+function LayerEditor({ use, pointer, own, estimate, editUse }: LayerEditorProps) {
+  const problemAt = useProblemAt();
+  const { draft } = useTable();
+  const wool = use.role === 'insert' ? null : use;
+  const amountProblem = problemAt(`${pointer}/amount`);
+  return (
+    <div className={styles.details}>
+      <div className={lists.grid}>
+        <UseFields use={use} pointer={pointer} editUse={editUse} />
+        {wool && (
+          <AmountFields
+            use={wool}
+            onAmount={(amount, what) =>
+              editUse(
+                'the amount',
+                (it) => void (it.role !== 'insert' && (it.amount = amount)),
+                `amount.${what}`,
+              )
+            }
+          />
+        )}
+        {wool && (
+          <Field
+            label="In your words"
+            className={lists.span6 ?? ''}
+            problem={amountProblem}
+            hint={wordsSizeHint(wool)}
+          >
+            {(control) => (
+              <Input
+                {...control}
+                value={wool.words}
+                maxLength={200}
+                placeholder="a wisp, not a handful"
+                onChange={(event) => {
+                  const words = event.target.value;
+                  editUse(
+                    'the words',
+                    (it) => {
+                      if (it.role === 'insert') return;
+                      it.words = words;
+                      it.wordsSizeFraction = 1;
+                    },
+                    'words',
+                  );
+                }}
+              />
+            )}
+          </Field>
+        )}
+        {wool && (
+          <AlsoSaid
+            use={wool}
+            own={own}
+            onChange={(alsoSaid, what) =>
+              editUse(
+                'another statement',
+                (it) => void (it.role !== 'insert' && (it.alsoSaid = alsoSaid)),
+                `also.${what}`,
+              )
+            }
+            onCount={(amount, alsoSaid) =>
+              editUse('which statement counts', (it) => {
+                if (it.role === 'insert') return;
+                it.amount = amount;
+                it.alsoSaid = alsoSaid;
+              })
+            }
+          />
+        )}
+        {wool && wool.role !== 'core' && (
+          <Checkbox
+            className={lists.span6 ?? ''}
+            checked={wool.isIfNeeded}
+            onChange={(event) => {
+              const isIfNeeded = event.target.checked;
+              editUse('only if needed', (it) => void (it.role !== 'insert' && (it.isIfNeeded = isIfNeeded)));
+            }}
+          >
+            only if needed: packed apart
+          </Checkbox>
+        )}
+      </div>
+      {own && <HandsLine own={own} estimate={estimate} />}
+      {use.role !== 'core' && (
+        <Button
+          size="small"
+          danger
+          onClick={() =>
+            draft.edit(
+              'deleting a layer',
+              become<Pattern>((pattern) => withoutUse(pattern, use.id)),
+            )
+          }
+        >
+          Delete this layer
+        </Button>
+      )}
+    </div>
+  );
+}

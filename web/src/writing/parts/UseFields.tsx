@@ -1,0 +1,312 @@
+import { fractionOf, type Length, percentOf } from '@lanakit/core/base';
+import type { Use, UseOf } from '@lanakit/core/pattern';
+import { HAIR_FIXED, HAIR_WEIGHTS } from '@lanakit/core/shapes';
+import type { Draft } from 'immer';
+import { Choice } from '../../ui/fields/Choice.tsx';
+import { CountField } from '../../ui/fields/CountField.tsx';
+import { LengthField } from '../../ui/fields/LengthField.tsx';
+import { NumberField } from '../../ui/fields/NumberField.tsx';
+import styles from '../../ui/Lists.module.css';
+import { useProblemAt, useTable, type EditItem } from '../table/tableContext.ts';
+import { useFindingNames } from '../table/useChoices.ts';
+
+interface UseFieldsProps {
+  use: Use;
+  /** JSON pointer of the use. */
+  pointer: string;
+  editUse: EditItem<Use>;
+}
+
+const OFTEN = { min: 1, max: 500 };
+const COVER_WORDS = { all: 'all of it', share: 'a share of it', patch: 'a patch of it' };
+const THICK_WORDS = { hiding: 'so that it hides', shading: 'as a veil, in passes', said: 'so many g/m²' };
+const WEIGHT_WORDS = { light: 'light', medium: 'medium', full: 'full' };
+const FIXED_WORDS = { middle: 'folded over its middle', end: 'held by one end' };
+const SPACE_WORDS = { whole: 'all of it is inside', hollow: 'its hollow is filled' };
+const COUNTED = ['count'] as const;
+
+const isDetail = (use: Draft<Use>): use is Draft<UseOf<'patch' | 'line' | 'dot'>> =>
+  use.role === 'patch' || use.role === 'line' || use.role === 'dot';
+
+/** What one use needs said beside its fibre and amount. */
+export function UseFields({ use, pointer, editUse }: UseFieldsProps) {
+  const { draft } = useTable();
+  const problemAt = useProblemAt();
+  const findings = useFindingNames(COUNTED);
+  const size = (
+    label: string,
+    at: string,
+    value: Length | null,
+    write: (it: Draft<Use>, length: Length | null) => void,
+  ) => (
+    <div key={at} className={styles.span3}>
+      <LengthField
+        label={label}
+        value={value}
+        defaultUnit={draft.document.lengthUnit}
+        problem={problemAt(`${pointer}/${at}`)}
+        unknown={value === null ? 'Unknown until given' : null}
+        onValue={(length) => editUse(`the ${label.toLowerCase()}`, (it) => write(it, length), at)}
+      />
+    </div>
+  );
+  const own =
+    <R extends Use['role']>(role: R, write: (it: Draft<UseOf<R>>, length: Length | null) => void) =>
+    (it: Draft<Use>, length: Length | null) => {
+      if (it.role === role) write(it as Draft<UseOf<R>>, length);
+    };
+  const several = (use.role === 'patch' || use.role === 'line' || use.role === 'dot') && (
+    <CountField
+      className={styles.span3 ?? ''}
+      label="On each piece"
+      value={use.count}
+      problem={problemAt(`${pointer}/count`)}
+      unknown={use.count === null ? 'Unknown until given' : null}
+      onValue={(count) => editUse('how many', (it) => void (isDetail(it) && (it.count = count)), 'count')}
+    />
+  );
+  const howMany = use.role === 'insert' && (
+    <NumberField
+      className={styles.span3 ?? ''}
+      label="On each piece"
+      value={use.count}
+      bounds={OFTEN}
+      isWhole
+      onValue={(count) =>
+        editUse('how many', (it) => void (it.role === 'insert' && (it.count = count)), 'count')
+      }
+    />
+  );
+  switch (use.role) {
+    case 'core':
+    case 'added':
+      return null;
+    case 'insert':
+      return (
+        <>
+          <Choice
+            className={styles.span6 ?? ''}
+            label="What lies inside"
+            value={use.findingId}
+            words={findings}
+            placeholder="choose a finding"
+            unknown={use.findingId === null ? 'Unknown until you choose one' : null}
+            problem={problemAt(`${pointer}/findingId`)}
+            onChoose={(findingId) =>
+              editUse('what lies inside', (it) => void (it.role === 'insert' && (it.findingId = findingId)))
+            }
+          />
+          {howMany}
+          <Choice
+            className={styles.span6 ?? ''}
+            label="How"
+            value={use.space}
+            words={SPACE_WORDS}
+            onChoose={(space) =>
+              editUse('how it lies', (it) => void (it.role === 'insert' && space && (it.space = space)))
+            }
+          />
+        </>
+      );
+    case 'coat':
+      return <CoatFields use={use} pointer={pointer} editUse={editUse} size={size} />;
+    case 'patch':
+      return (
+        <>
+          {size(
+            'Length',
+            'length',
+            use.length,
+            own('patch', (it, length) => (it.length = length)),
+          )}
+          {size(
+            'Width',
+            'width',
+            use.width,
+            own('patch', (it, width) => (it.width = width)),
+          )}
+          {several}
+        </>
+      );
+    case 'line':
+      return (
+        <>
+          {size(
+            'Length',
+            'length',
+            use.length,
+            own('line', (it, length) => (it.length = length)),
+          )}
+          {several}
+        </>
+      );
+    case 'dot':
+      return (
+        <>
+          {size(
+            'Diameter',
+            'diameter',
+            use.diameter,
+            own('dot', (it, diameter) => (it.diameter = diameter)),
+          )}
+          {several}
+        </>
+      );
+    case 'hair':
+      return (
+        <>
+          {size(
+            'Along',
+            'line',
+            use.line,
+            own('hair', (it, line) => (it.line = line)),
+          )}
+          {size(
+            'Drop',
+            'drop',
+            use.drop,
+            own('hair', (it, drop) => (it.drop = drop)),
+          )}
+          <Choice
+            className={styles.span3 ?? ''}
+            label="How thick"
+            value={use.weight}
+            words={WEIGHT_WORDS}
+            among={HAIR_WEIGHTS}
+            onChoose={(weight) =>
+              editUse(
+                'how thick it lies',
+                (it) => void (it.role === 'hair' && weight && (it.weight = weight)),
+              )
+            }
+          />
+          <Choice
+            className={styles.span6 ?? ''}
+            label="How it is fixed"
+            value={use.fixed}
+            words={FIXED_WORDS}
+            among={HAIR_FIXED}
+            onChoose={(fixed) =>
+              editUse('how it is fixed', (it) => void (it.role === 'hair' && fixed && (it.fixed = fixed)))
+            }
+          />
+          <NumberField
+            className={styles.span3 ?? ''}
+            label="Trimmed off"
+            value={percentOf(use.trimFraction)}
+            bounds={{ min: 0, max: 90 }}
+            suffix="%"
+            onValue={(percent) =>
+              editUse(
+                'what is trimmed',
+                (it) => void (it.role === 'hair' && (it.trimFraction = fractionOf(percent))),
+                'trim',
+              )
+            }
+          />
+        </>
+      );
+  }
+}
+
+interface CoatFieldsProps extends Omit<UseFieldsProps, 'use'> {
+  use: UseOf<'coat'>;
+  size: (
+    label: string,
+    at: string,
+    value: Length | null,
+    write: (it: Draft<Use>, length: Length | null) => void,
+  ) => React.ReactNode;
+}
+
+function CoatFields({ use, editUse, size }: CoatFieldsProps) {
+  const { cover, thickness } = use;
+  const edit = (label: string, recipe: (it: Draft<UseOf<'coat'>>) => void, key?: string) =>
+    editUse(label, (it) => void (it.role === 'coat' && recipe(it)), key);
+  return (
+    <>
+      <Choice
+        className={styles.span4 ?? ''}
+        label="Covers"
+        value={cover.kind}
+        words={COVER_WORDS}
+        onChoose={(kind) =>
+          edit('what it covers', (it) => {
+            if (kind === 'all') it.cover = { kind };
+            if (kind === 'share') it.cover = { kind, fraction: 0.5 };
+            if (kind === 'patch') it.cover = { kind, length: null, width: null };
+          })
+        }
+      />
+      {cover.kind === 'share' && (
+        <NumberField
+          className={styles.span3 ?? ''}
+          label="How much of it"
+          value={percentOf(cover.fraction)}
+          bounds={{ min: 1, max: 100 }}
+          suffix="%"
+          onValue={(percent) =>
+            edit(
+              'how much it covers',
+              (it) => void (it.cover.kind === 'share' && (it.cover.fraction = fractionOf(percent))),
+              'fraction',
+            )
+          }
+        />
+      )}
+      {cover.kind === 'patch' && (
+        <>
+          {size('Length', 'cover/length', cover.length, (it, length) => {
+            if (it.role === 'coat' && it.cover.kind === 'patch') it.cover.length = length;
+          })}
+          {size('Width', 'cover/width', cover.width, (it, width) => {
+            if (it.role === 'coat' && it.cover.kind === 'patch') it.cover.width = width;
+          })}
+        </>
+      )}
+      <Choice
+        className={styles.span5 ?? ''}
+        label="How thick"
+        value={thickness.by}
+        words={THICK_WORDS}
+        onChoose={(by) =>
+          edit('how thick it lies', (it) => {
+            if (by === 'hiding') it.thickness = { by };
+            if (by === 'shading') it.thickness = { by, passes: 1 };
+            if (by === 'said') it.thickness = { by, gPerM2: 150 };
+          })
+        }
+      />
+      {thickness.by === 'shading' && (
+        <NumberField
+          className={styles.span3 ?? ''}
+          label="Passes"
+          value={thickness.passes}
+          bounds={{ min: 1, max: 20 }}
+          onValue={(passes) =>
+            edit(
+              'the passes',
+              (it) => void (it.thickness.by === 'shading' && (it.thickness.passes = passes)),
+              'passes',
+            )
+          }
+        />
+      )}
+      {thickness.by === 'said' && (
+        <NumberField
+          className={styles.span3 ?? ''}
+          label="g/m²"
+          value={thickness.gPerM2}
+          bounds={{ min: 1, max: 2000 }}
+          onValue={(gPerM2) =>
+            edit(
+              'how thick it lies',
+              (it) => void (it.thickness.by === 'said' && (it.thickness.gPerM2 = gPerM2)),
+              'areal',
+            )
+          }
+        />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,49 @@
+import { type Caution, CAUTIONS, type Step } from '@lanakit/core/pattern';
+import { CAUTION_NAMES, CAUTION_WORDS } from '@lanakit/core/words';
+import { Checkbox } from 'antd';
+import { useEditStep } from '../table/tableContext.ts';
+import { CautionMark } from '../../ui/marks.tsx';
+import styles from './Steps.module.css';
+
+/** What is said before the step: proposed from what it does, added and taken off by the author. */
+export function StepCautions({ step, cautions }: { step: Step; cautions: readonly Caution[] }) {
+  const editStep = useEditStep(step.id);
+  const set = (caution: Caution, isWanted: boolean) =>
+    editStep('a caution', (it) => {
+      const without = (list: readonly Caution[]) => list.filter((own) => own !== caution);
+      const isProposed = cautions.includes(caution) && !it.cautions.added.includes(caution);
+      it.cautions.dismissed = without(it.cautions.dismissed);
+      it.cautions.added = without(it.cautions.added);
+      if (isWanted && !isProposed) it.cautions.added.push(caution);
+      if (!isWanted && isProposed) it.cautions.dismissed.push(caution);
+    });
+  return (
+    <>
+      <div className={styles.cautions}>
+        {CAUTIONS.map((caution) => (
+          <div key={caution} className={styles.caution}>
+            <CautionMark caution={caution} />
+            <Checkbox
+              checked={cautions.includes(caution)}
+              onChange={(event) => set(caution, event.target.checked)}
+            >
+              {CAUTION_NAMES[caution]}
+              <span className="quiet small">{whence(step, caution, cautions)}</span>
+            </Checkbox>
+          </div>
+        ))}
+      </div>
+      {cautions.map((caution) => (
+        <p key={caution} className="quiet small" style={{ margin: '6px 0 0' }}>
+          <b>{CAUTION_NAMES[caution]}.</b> {CAUTION_WORDS[caution]}
+        </p>
+      ))}
+    </>
+  );
+}
+
+function whence(step: Step, caution: Caution, cautions: readonly Caution[]): string {
+  if (step.cautions.dismissed.includes(caution)) return ' · taken off by you';
+  if (step.cautions.added.includes(caution)) return ' · added by you';
+  return cautions.includes(caution) ? ' · from what it does' : '';
+}

@@ -1,0 +1,136 @@
+import { type Caution, CAUTIONS, type Step } from '@lanakit/core/pattern';
+import { Button, Segmented } from 'antd';
+import { memo, useState } from 'react';
+import { ownerName } from '../../words/ownerWords.ts';
+import type { RowActions } from '../../ui/SortableRows.tsx';
+import { TableContext, useEditStep, useTable } from '../table/tableContext.ts';
+import lists from '../../ui/Lists.module.css';
+import { StepCautions } from './StepCautions.tsx';
+import { StepChecks } from './StepChecks.tsx';
+import { StepDoing } from './StepDoing.tsx';
+import { StepOrder } from './StepOrder.tsx';
+import { StepPictures } from './StepPictures.tsx';
+import { StepReaders } from './StepReaders.tsx';
+import { StepText } from './StepText.tsx';
+import styles from './Steps.module.css';
+import { useStill } from './useStill.ts';
+
+type Tab = 'doing' | 'checks' | 'cautions' | 'pictures' | 'order' | 'readers';
+
+interface StepEditorProps {
+  step: Step;
+  index: number;
+  cautions: readonly Caution[];
+  onTechnique: (techniqueId: string) => void;
+  actions: RowActions;
+}
+
+export function StepEditor({ step, index, cautions, onTechnique, actions }: StepEditorProps) {
+  const still = useStill(useTable(), step);
+  return (
+    <div className={lists.editor}>
+      <StepText step={step} onAddAfter={() => actions.onAddAfter(step.id)} onTechnique={onTechnique} />
+      <TableContext value={still.view}>
+        <BesideWords step={still.step} index={index} cautions={cautions.join(' ')} />
+      </TableContext>
+      <div className={lists.rowActions}>
+        <Button size="small" onClick={() => actions.onDuplicate(step.id)}>
+          Duplicate
+        </Button>
+        <Button size="small" onClick={() => actions.onAddAfter(step.id)}>
+          Add a step after
+        </Button>
+        <Button size="small" danger onClick={() => actions.onDelete(step.id)}>
+          Delete
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+interface BesideWordsProps {
+  step: Step;
+  index: number;
+  /** With a space between, so that the same ones are the same. */
+  cautions: string;
+}
+
+/** Everything about a step but its words. */
+const BesideWords = memo(function BesideWords({ step, index, cautions: joined }: BesideWordsProps) {
+  const [tab, setTab] = useState<Tab>('doing');
+  const cautions = CAUTIONS.filter((caution) => joined.split(' ').includes(caution));
+  const counted = (word: string, count: number) => (count > 0 ? `${word} ${count}` : word);
+  const hasMore = step.repeat !== null || step.readers.kit !== '' || step.readers.pattern !== '';
+  return (
+    <>
+      <ActsOn step={step} />
+      <Segmented<Tab>
+        className={styles.tabs ?? ''}
+        size="small"
+        aria-label="More of this step"
+        value={tab}
+        onChange={setTab}
+        options={[
+          { value: 'doing', label: 'how' },
+          { value: 'checks', label: counted('checks', step.checks.length) },
+          { value: 'cautions', label: counted('cautions', cautions.length) },
+          { value: 'pictures', label: counted('pictures', step.pictures.length) },
+          { value: 'order', label: 'order' },
+          { value: 'readers', label: hasMore ? 'repeats, readers ·' : 'repeats, readers' },
+        ]}
+      />
+      {tab === 'doing' && <StepDoing step={step} index={index} />}
+      {tab === 'checks' && <StepChecks step={step} />}
+      {tab === 'cautions' && <StepCautions step={step} cautions={cautions} />}
+      {tab === 'pictures' && <StepPictures step={step} />}
+      {tab === 'order' && <StepOrder step={step} />}
+      {tab === 'readers' && <StepReaders step={step} />}
+    </>
+  );
+});
+
+/** The parts a step is about, and of joining steps the joins. */
+function ActsOn({ step }: { step: Step }) {
+  const { draft } = useTable();
+  const { parts, joins } = draft.document;
+  const editStep = useEditStep(step.id);
+  const toggle = (list: 'partIds' | 'joinIds', thing: string, id: string) =>
+    editStep(`the ${thing} of a step`, (it) => {
+      it[list] = it[list].includes(id) ? it[list].filter((own) => own !== id) : [...it[list], id];
+    });
+  const within = joins.filter(
+    ({ id, partId, ontoId }) =>
+      step.joinIds.includes(id) || (step.partIds.includes(partId) && step.partIds.includes(ontoId)),
+  );
+  return (
+    <div role="group" aria-label="Acts on" style={{ marginTop: 8 }}>
+      <div className="quiet small">Acts on</div>
+      <div className={lists.chips}>
+        {parts.length === 0 && <span className="quiet">No parts yet</span>}
+        {parts.map((part, at) => (
+          <button
+            key={part.id}
+            type="button"
+            className={lists.chip}
+            aria-pressed={step.partIds.includes(part.id)}
+            onClick={() => toggle('partIds', 'parts', part.id)}
+          >
+            <span className={lists.number}>{at + 1}</span>
+            {part.name}
+          </button>
+        ))}
+        {within.map((join) => (
+          <button
+            key={join.id}
+            type="button"
+            className={lists.chip}
+            aria-pressed={step.joinIds.includes(join.id)}
+            onClick={() => toggle('joinIds', 'joins', join.id)}
+          >
+            join: {ownerName({ kind: 'join', id: join.id }, draft.document)}
+          </button>
+        ))}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,117 @@
+import { OWN_RIGHTS, type Step } from '@lanakit/core/pattern';
+import { Button, Input, Select, Upload } from 'antd';
+import { nanoid } from 'nanoid';
+import { useState } from 'react';
+import { ApiProblem, sendFile } from '../../api/client.ts';
+import lists from '../../ui/Lists.module.css';
+import { useTable } from '../table/tableContext.ts';
+import styles from './Steps.module.css';
+
+interface Kept {
+  readonly id: string;
+}
+
+/** Pictures of one step, brought in by choosing or dropping them. */
+export function StepPictures({ step }: { step: Step }) {
+  const { draft } = useTable();
+  const { edit, document } = draft;
+  const [problem, setProblem] = useState<string | null>(null);
+  const [isBusy, setBusy] = useState(false);
+
+  const bringIn = async (file: File) => {
+    setProblem(null);
+    setBusy(true);
+    try {
+      const { id } = await sendFile<Kept>('/pictures', file);
+      edit('adding a picture', (it) => {
+        const name = file.name.replace(/\.[^.]*$/, '').slice(0, 120);
+        if (!it.pictures.some((picture) => picture.id === id)) {
+          it.pictures.push({ id, name, alt: '', rights: structuredClone(OWN_RIGHTS) });
+        }
+        it.steps
+          .find((own) => own.id === step.id)
+          ?.pictures.push({ id: nanoid(10), pictureId: id, caption: '' });
+      });
+    } catch (error) {
+      setProblem(error instanceof ApiProblem ? error.problem.title : String(error));
+    } finally {
+      setBusy(false);
+    }
+  };
+  const change = (label: string, id: string, caption: string | null) =>
+    edit(
+      label,
+      (it) => {
+        const own = it.steps.find((one) => one.id === step.id);
+        if (!own) return;
+        if (caption === null) own.pictures = own.pictures.filter((picture) => picture.id !== id);
+        const picture = own.pictures.find((one) => one.id === id);
+        if (picture && caption !== null) picture.caption = caption;
+      },
+      caption === null ? undefined : `${id}.caption`,
+    );
+  const others = document.pictures.filter(
+    ({ id }) => !step.pictures.some(({ pictureId }) => pictureId === id),
+  );
+  return (
+    <>
+      <div className={styles.pictures}>
+        {step.pictures.map(({ id, pictureId, caption }) => (
+          <div key={id} className={styles.picture}>
+            <img src={`/api/pictures/${pictureId}?size=small`} alt={caption || 'picture of this step'} />
+            <Input
+              size="small"
+              aria-label="Caption"
+              value={caption}
+              maxLength={200}
+              placeholder="caption"
+              onChange={(event) => change('a caption', id, event.target.value)}
+            />
+            <Button size="small" type="text" onClick={() => change('taking a picture off', id, null)}>
+              Take it off
+            </Button>
+          </div>
+        ))}
+      </div>
+      <div className={lists.rowActions} style={{ justifyContent: 'flex-start' }}>
+        <Upload
+          accept="image/jpeg,image/png,image/webp,image/svg+xml"
+          showUploadList={false}
+          beforeUpload={(file) => {
+            void bringIn(file);
+            return false;
+          }}
+        >
+          <Button size="small" loading={isBusy}>
+            Bring in a picture
+          </Button>
+        </Upload>
+        {others.length > 0 && (
+          <Select<string>
+            size="small"
+            aria-label="Use a picture again"
+            value={null}
+            placeholder="use one again…"
+            popupMatchSelectWidth={false}
+            options={others.map(({ id, name }) => ({ value: id, label: name }))}
+            onChange={(pictureId) =>
+              edit('using a picture again', (it) => {
+                it.steps
+                  .find(({ id }) => id === step.id)
+                  ?.pictures.push({ id: nanoid(10), pictureId, caption: '' });
+              })
+            }
+          />
+        )}
+        <span className="quiet small">
+          JPEG, PNG, WebP or SVG, up to 15 MB; where it was taken is removed
+        </span>
+      </div>
+      {problem && (
+        <p className="red" role="alert">
+          {problem}
+        </p>
+      )}
+    </>
+  );
+}
