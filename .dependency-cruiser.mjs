@@ -14,7 +14,7 @@ const WEB = [
 /** The work table stands on its store; the lists beside one another know only that. */
 const TABLE = ['table', 'needles', 'parts', 'joins', 'materials', 'steps', 'options', 'about', 'ledger'];
 
-const SERVER = ['db', 'services', 'http', 'papers', 'routes', 'demo'];
+const SERVER = ['db', 'papers', 'services', 'http', 'routes'];
 
 const upward = (base, rooms) =>
   rooms.slice(0, -1).map((room, at) => ({
@@ -99,6 +99,26 @@ export default {
       severity: 'error',
       from: { path: '^server/' },
       to: { path: '^(web|e2e)/' },
+    },
+    {
+      name: 'only-the-start-knows-the-demo',
+      comment: 'The demo is loaded through the services; nothing of the studio leans on it.',
+      severity: 'error',
+      from: { path: '^(core|server)/src/', pathNot: '^server/src/main\\.ts$' },
+      to: { path: '^demo/' },
+    },
+    {
+      name: 'demo-goes-through-the-services',
+      severity: 'error',
+      from: { path: '^demo/src/' },
+      to: { path: '^server/', pathNot: '^server/src/services/index\\.ts$' },
+    },
+    {
+      name: 'services-know-no-http',
+      comment: 'A service returns a value or a refusal; what that is over HTTP is said in http/.',
+      severity: 'error',
+      from: { path: '^(server/src/(db|services|papers)|demo/src)/' },
+      to: { path: '^node_modules/(express|helmet|compression)/' },
     },
     {
       name: 'web-knows-the-server-by-http',

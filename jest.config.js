@@ -25,7 +25,7 @@ export default {
   testTimeout: 60_000,
   // Both cores: left to itself Jest keeps one of two for nothing.
   maxWorkers: '100%',
-  projects: ['core', 'server', 'web'].map((name) => ({
+  projects: ['core', 'server', 'demo', 'web'].map((name) => ({
     ...common,
     displayName: name,
     testMatch: [`<rootDir>/${name}/test/**/*.test.ts`],

@@ -15,5 +15,5 @@ export default defineConfig({
     },
   },
   // Ajv's CommonJS hides its named exports from Node's loader; bundled, they are there.
-  ssr: { noExternal: ['@lanakit/core', 'ajv'] },
+  ssr: { noExternal: ['@lanakit/core', '@lanakit/demo', 'ajv'] },
 });

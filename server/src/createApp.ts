@@ -7,9 +7,9 @@ import { onlyOwnName, onlyOwnPages } from './http/guards.ts';
 import { mountRoutes } from './http/mount.ts';
 import { openApiDocument } from './http/openapi.ts';
 import { HttpProblem } from './http/problems.ts';
-import type { Route } from './http/route.ts';
+import { ok } from './http/replies.ts';
+import { route, type Route } from './http/route.ts';
 import { benchRoutes } from './routes/bench.ts';
-import type { RouteDeps } from './routes/deps.ts';
 import { importRoutes } from './routes/imports.ts';
 import { itemRoutes } from './routes/items.ts';
 import { paperRoutes } from './routes/papers.ts';
@@ -20,8 +20,9 @@ import { runRoutes } from './routes/runs.ts';
 import { stockRoutes } from './routes/stock.ts';
 import { techniqueRoutes } from './routes/techniques.ts';
 import { trayRoutes } from './routes/trays.ts';
+import { createServices, type PaperDeps, type Services } from './services/index.ts';
 
-export interface AppDeps extends RouteDeps {
+export interface AppDeps extends PaperDeps {
   readonly log: Logger;
   /** The address the server is bound to. */
   readonly host: string;
@@ -38,7 +39,7 @@ export function createApp(deps: AppDeps): Express {
   app.use(onlyOwnName(deps.host), onlyOwnPages);
   // What is small goes faster as it is: on loopback, and even on a studio's own network.
   app.use(compression({ threshold: '16kb', filter: isWorthPacking }));
-  mountRoutes(app, allRoutes(deps));
+  mountRoutes(app, allRoutes(createServices(deps)));
   app.use('/api', () => {
     throw new HttpProblem('not_found');
   });
@@ -56,33 +57,33 @@ function isWorthPacking(request: Request, response: Response): boolean {
 const LOOPBACK_ADDRESSES = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);
 
 /** Every operation, the one that describes them included. */
-export function allRoutes(deps: RouteDeps): Route[] {
+export function allRoutes(services: Services): Route[] {
   const routes: Route[] = [
-    ...itemRoutes(deps),
-    ...stockRoutes(deps),
-    ...importRoutes(deps),
-    ...patternRoutes(deps),
-    ...patternFileRoutes(deps),
-    ...pictureRoutes(deps),
-    ...techniqueRoutes(deps),
-    ...runRoutes(deps),
-    ...paperRoutes(deps),
-    ...trayRoutes(deps),
-    ...benchRoutes(deps),
-    {
+    ...itemRoutes(services),
+    ...stockRoutes(services.stock),
+    ...importRoutes(services.imports),
+    ...patternRoutes(services.patterns),
+    ...patternFileRoutes(services.patternFiles),
+    ...pictureRoutes(services.pictures),
+    ...techniqueRoutes(services.techniques),
+    ...runRoutes(services.runs),
+    ...paperRoutes(services.papers),
+    ...trayRoutes(services.trays),
+    ...benchRoutes(services.bench),
+    route({
       method: 'get',
       path: '/health',
       summary: 'Is it up',
       answers: [200],
-      handle: () => ({ status: 200, body: { up: true } }),
-    },
-    {
+      handle: () => ok({ up: true }),
+    }),
+    route({
       method: 'get',
       path: '/openapi.json',
       summary: 'This document',
       answers: [200],
-      handle: () => ({ status: 200, body: openApiDocument(routes) }),
-    },
+      handle: () => ok(openApiDocument(routes)),
+    }),
   ];
   return routes;
 }

@@ -7,7 +7,8 @@ import { readConfig } from './config.ts';
 import { createApp } from './createApp.ts';
 import { createStore, openDatabase } from './db/index.ts';
 import { setInWorker } from './papers/inWorker.ts';
-import { loadDemo } from './demo/loadDemo.ts';
+import { loadDemo } from '@lanakit/demo';
+import { createServices } from './services/index.ts';
 import { startRefusalWords, type StartRefusal } from './startRefusalWords.ts';
 
 /** Built, this file lies in dist/server and the interface beside it; from source there may be none yet. */
@@ -39,7 +40,8 @@ function start(): void {
     newId: () => nanoid(12),
     setPdf: setInWorker(pdfWorker()),
   };
-  if (opened.isNew && config.isDemo) opened.db.transaction(() => loadDemo(deps))();
+  if (opened.isNew && config.isDemo)
+    store.together(() => loadDemo((at) => createServices({ ...deps, now: () => at }), new Date()));
   store.pictures.sweep(new Date(Date.now() - UNUSED_PICTURES_MS).toISOString());
   const app = createApp({
     ...deps,

@@ -5,8 +5,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createStore, migrate, openDatabase, viewOf } from '../src/db/index.ts';
 import { MIGRATIONS } from '../src/db/migrations/index.ts';
-import { ITEM_SPECS } from '../src/routes/itemSpecs.ts';
-import { loadDemo } from '../src/demo/loadDemo.ts';
+import { ITEM_KINDS } from '../src/services/itemKinds.ts';
+import { loadDemo } from '@lanakit/demo';
+import { createServices } from '../src/services/index.ts';
+import { setPdf } from '../src/papers/setPdf.ts';
 import { estimatePattern, WOOL_ROLES, woolOnShelf } from '@lanakit/core/engine';
 import {
   BLANK_STEP,
@@ -310,7 +312,8 @@ test('the demo studio is whole: everything stored is possible, and every screen 
   if (!opened.ok) throw new Error('not opened');
   let ids = 0;
   const store = createStore(opened.db);
-  loadDemo({ store, now: () => NOW, newId: () => `d${++ids}` });
+  const newId = () => `d${++ids}`;
+  loadDemo((at) => createServices({ store, now: () => at, newId, setPdf }), NOW);
   const view = viewOf(store.shelf);
   expect({
     fibres: view.fibres.length,
@@ -319,9 +322,8 @@ test('the demo studio is whole: everything stored is possible, and every screen 
     needles: view.needles.length,
     suppliers: view.suppliers.length,
   }).toEqual({ fibres: 28, blends: 3, findings: 25, needles: 10, suppliers: 3 });
-  for (const spec of Object.values(ITEM_SPECS)) {
-    for (const item of spec.all(store) as { id: string }[])
-      expect(spec.check(item, item.id, store)).toEqual([]);
+  for (const spec of Object.values(ITEM_KINDS)) {
+    for (const item of spec.all(store)) expect(spec.check(item, item.id, store)).toEqual([]);
   }
   const shelf = {
     fibres: woolOnShelf(view.fibres, view.blends),

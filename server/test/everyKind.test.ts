@@ -11,7 +11,7 @@ import {
   type Movement,
 } from '@lanakit/core/shelf';
 import request from 'supertest';
-import { ITEM_SPECS } from '../src/routes/itemSpecs.ts';
+import { ITEM_KINDS } from '../src/services/itemKinds.ts';
 import { add, addFibre, openStudio, type Studio } from './support/studio.ts';
 
 let studio: Studio;
@@ -51,7 +51,7 @@ const KINDS = () => {
   } as const;
 };
 
-describe.each(Object.values(ITEM_SPECS))('$kind', (spec) => {
+describe.each(Object.values(ITEM_KINDS))('$kind', (spec) => {
   const path = `/api${spec.path}`;
   const counted = spec.stock === 'none' ? {} : { countedNow: null };
   const own = () => KINDS()[spec.kind];

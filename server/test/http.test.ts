@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import request from 'supertest';
 import { allRoutes } from '../src/createApp.ts';
 import { HTTP_PROBLEMS } from '../src/http/problems.ts';
-import { ballPattern, openStudio, type Studio } from './support/studio.ts';
+import { ballPattern, NOW, openStudio, type Studio } from './support/studio.ts';
 
 let studio: Studio;
 beforeAll(() => {
@@ -65,7 +65,7 @@ test('the OpenAPI document and the routes list the same operations', async () =>
   const documented = Object.entries(document.paths).flatMap(([path, item]) =>
     Object.keys(item).map((method) => `${method} ${path}`),
   );
-  const routed = allRoutes(studio.deps).map(
+  const routed = allRoutes(studio.servicesAt(NOW)).map(
     ({ method, path }) => `${method} /api${path.replace(/:(\w+)/g, '{$1}')}`,
   );
   expect(documented.sort()).toEqual(routed.sort());

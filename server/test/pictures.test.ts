@@ -3,7 +3,7 @@ import { OWN_RIGHTS } from '@lanakit/core/pattern';
 import fc from 'fast-check';
 import sharp from 'sharp';
 import request from 'supertest';
-import { sanitizeDrawing } from '../src/pictures.ts';
+import { sanitizeDrawing } from '../src/services/readPicture.ts';
 import { bytesOf as bytesFrom, photo, told, upload as uploadTo } from './support/files.ts';
 import { addPattern, ballPattern, openStudio, type Studio } from './support/studio.ts';
 

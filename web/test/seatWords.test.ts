@@ -3,14 +3,14 @@ import { blankSeat, type RunInput, type Seat, tellingFibres } from '@lanakit/cor
 import { bird, classOf, coastWool, kitsOf, duo, sourceOf } from '../../core/test/support/coast.ts';
 import { bagTitle, extraWords, whoseWords } from '../src/runs/groupWords.ts';
 import { seatFindings } from '../src/runs/seatFindings.ts';
-import type { InForce } from '../src/runs/useRunPlan.ts';
+import type { ShownRun } from '../src/runs/useRunPlan.ts';
 import { portionCame } from '../src/words/portionCame.ts';
 
 /** A run in force as a page has it. */
-function inForce(input: RunInput, wool = coastWool): InForce {
+function inForce(input: RunInput, wool = coastWool): ShownRun {
   const { toPack, plan, packs } = sourceOf(input);
   const { groups, estimates } = toPack;
-  const revision = { id: 'bird-1', patternId: 'p', number: 3, document: bird, publishedAt: '', note: '' } as unknown as InForce['revision'];
+  const revision = { id: 'bird-1', patternId: 'p', number: 3, document: bird, publishedAt: '', note: '' } as unknown as ShownRun['revision'];
   return {
     input, plan, toPack, groups, estimates, packs, wool,
     telling: tellingFibres(estimates),

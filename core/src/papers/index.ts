@@ -16,3 +16,4 @@ export {
 export { ranges } from './shown.ts';
 export { swatchSvg } from './swatchSvg.ts';
 export { bagLine, fittedLabels, labelRoom, type FittedLabel } from './fitLabels.ts';
+export { paperSource, type PaperFacts } from './paperSource.ts';

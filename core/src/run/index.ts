@@ -180,3 +180,14 @@ export {
   type LabelSheet,
   type PageSize,
 } from './document/labelSheet.ts';
+export {
+  differenceFrom,
+  packedRun,
+  planOfToday,
+  planWrittenDown,
+  runInForce,
+  stockIn,
+  type PackedRun,
+  type RunInForce,
+  type RunSources,
+} from './inForce/runInForce.ts';

@@ -131,3 +131,4 @@ export {
   spareRuleWords,
   tooLargeWords,
 } from './cutWords.ts';
+export { nameOfShort } from './shortWords.ts';

@@ -1,5 +1,17 @@
-import type { ReadyPicture } from '../pictures.ts';
 import type { Db } from './openDatabase.ts';
+
+/** A picture made fit to keep: upright, nothing in it but the picture, in two sizes. */
+export interface ReadyPicture {
+  readonly sha256: string;
+  readonly mime: PictureMime;
+  readonly width: number;
+  readonly height: number;
+  readonly large: Buffer;
+  readonly small: Buffer;
+}
+
+export const PICTURE_MIMES = ['image/jpeg', 'image/png', 'image/webp', 'image/svg+xml'] as const;
+export type PictureMime = (typeof PICTURE_MIMES)[number];
 
 interface PictureRow {
   id: string;

@@ -18,7 +18,7 @@ interface RunRow {
 }
 
 /** Something that left the shelf when a run was packed. */
-export interface RunTaking {
+export interface RunWithdrawal {
   readonly itemId: string;
   readonly lotId: string | null;
   readonly amountMilli: number;
@@ -59,12 +59,12 @@ export function runQueries(db: Db) {
     SELECT mark, is_done AS isDone, mass_mg AS massMg FROM run_tick t
     WHERE run_id = ? AND id = (SELECT max(id) FROM run_tick WHERE run_id = t.run_id AND mark = t.mark)
     ORDER BY mark`);
-  const insertTaking = db.prepare(`
+  const insertWithdrawal = db.prepare(`
     INSERT INTO run_taking (run_id, item_id, lot_id, amount_milli) VALUES (@runId, @itemId, @lotId, @amountMilli)`);
-  const selectTakings = db.prepare<[string], RunTaking>(
+  const selectWithdrawals = db.prepare<[string], RunWithdrawal>(
     'SELECT item_id AS itemId, lot_id AS lotId, amount_milli AS amountMilli FROM run_taking WHERE run_id = ? ORDER BY id',
   );
-  const dropTakings = db.prepare('DELETE FROM run_taking WHERE run_id = ?');
+  const dropWithdrawals = db.prepare('DELETE FROM run_taking WHERE run_id = ?');
 
   const linkRevisions = (id: string, input: RunInput): void => {
     dropRevisions.run(id);
@@ -108,12 +108,12 @@ export function runQueries(db: Db) {
       selectTicks
         .all(runId)
         .map(({ mark, isDone, massMg }) => ({ mark, isDone: isDone === 1, massG: fromMilli(massMg) })),
-    take: (runId: string, taking: RunTaking): void => {
-      insertTaking.run({ ...taking, runId });
+    withdraw: (runId: string, withdrawal: RunWithdrawal): void => {
+      insertWithdrawal.run({ ...withdrawal, runId });
     },
-    takings: (runId: string): RunTaking[] => selectTakings.all(runId),
-    forgetTakings: (runId: string): void => {
-      dropTakings.run(runId);
+    withdrawals: (runId: string): RunWithdrawal[] => selectWithdrawals.all(runId),
+    forgetWithdrawals: (runId: string): void => {
+      dropWithdrawals.run(runId);
     },
     ...softDelete(db, 'run'),
   };

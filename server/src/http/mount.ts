@@ -1,6 +1,7 @@
 import express, { type Express, type Request, type RequestHandler, type Response } from 'express';
-import { bodyCheck } from './bodyCheck.ts';
-import { contentProblem, HttpProblem } from './problems.ts';
+import { formCheck } from '../services/formCheck.ts';
+import { isRefusal } from '../services/refusal.ts';
+import { contentProblem, HttpProblem, problemOfRefusal } from './problems.ts';
 import type { Reply, Route } from './route.ts';
 
 /** Room for the largest pattern there can be, several times over. */
@@ -22,18 +23,20 @@ export function mountRoutes(app: Express, routes: readonly Route[]): void {
 }
 
 function handlerOf(route: Route): RequestHandler {
-  const check = route.body ? bodyCheck(route.body) : null;
+  const check = route.body ? formCheck(route.body) : null;
   return async (request, response) => {
     if (check) assertJson(request);
     const problems = check?.(request.body) ?? [];
     if (problems.length > 0) throw contentProblem('body_invalid', problems);
-    const reply = await route.handle({
+    const outcome = await route.handle({
       params: request.params as Record<string, string>,
       query: readQuery(request, route.query ?? []),
       body: request.body as unknown,
       bytes: Buffer.isBuffer(request.body) ? request.body : NO_BYTES,
       version: route.ifMatch ? readVersion(request) : 0,
     });
+    if (isRefusal(outcome)) throw problemOfRefusal(outcome);
+    const reply = outcome;
     if (reply.version !== undefined) response.set('ETag', `"${reply.version}"`);
     if (reply.location !== undefined) response.set('Location', reply.location);
     // A browser may keep an answer, but asks each time whether it still holds.

@@ -1,5 +1,6 @@
 import type { Problem } from '@lanakit/core/problems';
 import { problemWords } from '@lanakit/core/words';
+import type { Refusal, RefusalCode } from '../services/refusal.ts';
 
 /** Every refusal the server can give: its status and what to do about it. Codes are stable; words may improve. */
 export const HTTP_PROBLEMS = {
@@ -75,7 +76,12 @@ export const HTTP_PROBLEMS = {
     title: 'This request came from another site or under another name. Nothing was changed.',
   },
   internal: { status: 500, title: 'Something went wrong in Lanakit. Nothing was half-written; try again.' },
-} as const;
+} as const satisfies Record<RefusalCode, HttpWords> & Record<string, HttpWords>;
+
+interface HttpWords {
+  readonly status: number;
+  readonly title: string;
+}
 
 export type HttpProblemCode = keyof typeof HTTP_PROBLEMS;
 
@@ -96,6 +102,13 @@ export function contentProblem(code: HttpProblemCode, problems: readonly Problem
   return new HttpProblem(code, {
     errors: problems.map((problem) => ({ ...problem, message: problemWords(problem) })),
   });
+}
+
+/** A service's refusal as HTTP says it: what is wrong in words, everything else as it is. */
+export function problemOfRefusal({ reason }: Refusal): HttpProblem {
+  const { code, ...facts } = reason;
+  if (!('problems' in facts) || facts.problems === undefined) return new HttpProblem(code, facts);
+  return contentProblem(code, facts.problems);
 }
 
 /** The body of `application/problem+json` (RFC 9457). */

@@ -1,11 +1,19 @@
-import type { TSchema } from '@sinclair/typebox';
+import type { Static, TSchema } from '@sinclair/typebox';
+import type { Outcome } from '../services/refusal.ts';
+
+/** The `:name` parts of a path. */
+type PathParams<P extends string> = P extends `${string}:${infer Name}/${infer Rest}`
+  ? Readonly<Record<Name, string>> & PathParams<`/${Rest}`>
+  : P extends `${string}:${infer Name}`
+    ? Readonly<Record<Name, string>>
+    : unknown;
 
 /** What a handler is given: everything already checked. */
-export interface RouteInput {
-  readonly params: Readonly<Record<string, string>>;
-  readonly query: Readonly<Record<string, string | undefined>>;
+export interface RouteInput<Params, Body, Query extends string> {
+  readonly params: Params;
+  readonly query: Readonly<Partial<Record<Query, string | undefined>>>;
   /** Has passed the route's `body` schema; undefined where the route has none. */
-  readonly body: unknown;
+  readonly body: Body;
   /** What was uploaded; empty where the route takes no file. */
   readonly bytes: Buffer;
   /** The version in If-Match; only on routes that say `ifMatch`. */
@@ -18,31 +26,56 @@ export interface Reply {
   /** Sent as the ETag. */
   readonly version?: number;
   readonly location?: string;
-  /** A file instead of a body. */
-  readonly file?: {
-    readonly bytes: Buffer;
-    readonly mime: string;
-    /** Offered under this name, and not shown. */
-    readonly name?: string;
-    /** Never another under the same address. */
-    readonly isForever?: true;
-  };
+  readonly file?: FileReply;
 }
 
-/** One operation. The application and the OpenAPI document are both made from these. */
-export interface Route {
+/** A file instead of a body. */
+export interface FileReply {
+  readonly bytes: Buffer;
+  readonly mime: string;
+  /** Offered under this name, and not shown. */
+  readonly name?: string;
+  /** Never another under the same address. */
+  readonly isForever?: true;
+}
+
+/** What the application and the OpenAPI document are made from. */
+interface RouteFacts<Path extends string, Query extends string> {
   readonly method: 'get' | 'post' | 'put' | 'delete';
   /** With `:name` parameters, below `/api`. */
-  readonly path: string;
+  readonly path: Path;
   readonly summary: string;
-  readonly body?: TSchema;
   /** Where the usual 1 MB is not enough. */
   readonly largestBody?: '32mb';
-  readonly query?: readonly string[];
+  readonly query?: readonly Query[];
   /** Takes a file as it is instead of JSON: at most so much of it. */
   readonly upload?: '16mb' | '64mb';
   /** Must say which version it changes. */
   readonly ifMatch?: true;
   readonly answers: readonly number[];
-  readonly handle: (input: RouteInput) => Reply | Promise<Reply>;
+}
+
+/** One operation, whatever its body. */
+export interface Route extends RouteFacts<string, string> {
+  readonly body?: TSchema;
+  readonly handle: (
+    input: RouteInput<Readonly<Record<string, string>>, unknown, string>,
+  ) => Outcome<Reply> | Promise<Outcome<Reply>>;
+}
+
+/** A route whose handler is typed by its path, its query and its body's schema. */
+export function route<
+  Path extends string,
+  Query extends string = never,
+  Body extends TSchema | undefined = undefined,
+>(
+  own: RouteFacts<Path, Query> & {
+    readonly body?: Body;
+    readonly handle: (
+      input: RouteInput<PathParams<Path>, Body extends TSchema ? Static<Body> : undefined, Query>,
+    ) => Outcome<Reply> | Promise<Outcome<Reply>>;
+  },
+): Route {
+  // Body, path and query have passed the schema, the path and the list they are typed by before the handler is called.
+  return own as unknown as Route;
 }

@@ -1,168 +1,111 @@
-import { checkRange } from '@lanakit/core/base';
-import type { Problem } from '@lanakit/core/problems';
-import { AMOUNT_BOUNDS, blankLot, CountedNow } from '@lanakit/core/shelf';
+import { CountedNow } from '@lanakit/core/shelf';
 import { Type, type TObject } from '@sinclair/typebox';
-import { contentProblem, HttpProblem } from '../http/problems.ts';
-import type { Reply, Route } from '../http/route.ts';
-import type { RouteDeps } from './deps.ts';
-import { ITEM_SPECS, type ItemSpec, writeOf } from './itemSpecs.ts';
-
-/** Everything on the shelf, kind by kind, by the same few operations. */
-export function itemRoutes(deps: RouteDeps): Route[] {
-  return Object.values(ITEM_SPECS).flatMap((spec) => routesOf(spec, deps));
-}
-
-/** What a first count is called when nobody has named it. */
-const FIRST_LOT = 'first lot';
+import { gone, listed, made, versioned } from '../http/replies.ts';
+import { route, type Route } from '../http/route.ts';
+import { ITEM_KINDS, type ItemKindRules } from '../services/itemKinds.ts';
+import type { ItemService } from '../services/itemService.ts';
+import type { Services } from '../services/index.ts';
 
 const MOST_AT_ONCE = 5000;
+const strict = { additionalProperties: false } as const;
 
-function routesOf(spec: ItemSpec, { store, now, newId }: RouteDeps): Route[] {
-  const { items, stock } = store;
-  const at = () => now().toISOString();
-  const found = (id: string): { readonly version: number } => {
-    const item = spec.find(store, id);
-    if (!item) throw new HttpProblem('not_found');
-    return item;
-  };
-  const answer = (status: number, id: string): Reply => {
-    const item = found(id);
-    return { status, body: item, version: item.version };
-  };
-  const conflict = (id: string, yours: unknown) =>
-    new HttpProblem('version_conflict', { id, yours, theirs: found(id) });
-  const assertPossible = (input: unknown, id: string | null, pointer = '') => {
-    const problems = spec
-      .check(input, id, store)
-      .map((problem): Problem => ({ ...problem, pointer: pointer + problem.pointer }));
-    if (problems.length > 0) throw contentProblem('content_invalid', problems);
-  };
-  const putCount = (id: string, countedNow: number | null) => {
-    if (countedNow === null) return;
-    const lotId = spec.stock === 'lots' ? newId() : null;
-    if (lotId !== null) stock.insertLot(lotId, id, blankLot(FIRST_LOT), at());
-    stock.enterCount({ itemId: id, lotId, amount: countedNow }, at());
-  };
+/** Everything on the shelf, kind by kind, by the same few operations. */
+export const itemRoutes = ({ items }: Pick<Services, 'items'>): Route[] =>
+  Object.values(ITEM_KINDS).flatMap((kind) => routesOf(kind, items[kind.kind]));
 
+const routesOf = (kind: ItemKindRules, items: ItemService): Route[] => [
+  route({
+    method: 'get',
+    path: kind.path,
+    summary: `Every one on the shelf, archived too, by name (${kind.one})`,
+    answers: [200],
+    handle: () => listed(items.all()),
+  }),
+  route({
+    method: 'post',
+    path: kind.path,
+    summary: `Put ${kind.one} on the shelf`,
+    body: withCount(kind),
+    answers: [201],
+    handle: ({ body }) => {
+      const { countedNow = null, ...input } = body as { countedNow?: number | null };
+      return made(items.put(input, countedNow), kind.path);
+    },
+  }),
+  route({
+    method: 'put',
+    path: kind.path,
+    summary: `Change several at once, all or none (${kind.one})`,
+    body: severalOf(kind),
+    answers: [200],
+    handle: ({ body }) => listed(items.saveAll(body.items)),
+  }),
+  ...routesOfOne(kind, items),
+];
+
+const routesOfOne = (kind: ItemKindRules, items: ItemService): Route[] => {
+  const path = `${kind.path}/:id` as const;
   return [
-    {
+    route({
       method: 'get',
-      path: spec.path,
-      summary: `Every one on the shelf, archived too, by name (${spec.one})`,
+      path,
+      summary: `One of them (${kind.one})`,
       answers: [200],
-      handle: () => ({ status: 200, body: { items: spec.all(store) } }),
-    },
-    {
-      method: 'post',
-      path: spec.path,
-      summary: `Put ${spec.one} on the shelf`,
-      body: withCount(spec),
-      answers: [201],
-      handle: ({ body }) => {
-        const { countedNow = null, ...input } = body as { countedNow?: number | null };
-        assertPossible(input, null);
-        const counted = countedNow === null ? [] : checkRange(countedNow, AMOUNT_BOUNDS, '/countedNow');
-        if (counted.length > 0) throw contentProblem('content_invalid', counted);
-        const id = newId();
-        store.together(() => {
-          items.insert(id, writeOf(spec, input), at());
-          putCount(id, countedNow);
-        });
-        return { ...answer(201, id), location: `/api${spec.path}/${id}` };
-      },
-    },
-    {
+      handle: ({ params: { id } }) => versioned(items.find(id)),
+    }),
+    route({
       method: 'put',
-      path: spec.path,
-      summary: `Change several at once, all or none (${spec.one})`,
-      body: Type.Object(
-        {
-          items: Type.Array(
-            Type.Object(
-              {
-                id: Type.String({ minLength: 1, maxLength: 40 }),
-                version: Type.Integer(),
-                input: spec.schema,
-              },
-              { additionalProperties: false },
-            ),
-            { minItems: 1, maxItems: MOST_AT_ONCE },
-          ),
-        },
-        { additionalProperties: false },
-      ),
-      answers: [200],
-      handle: ({ body }) => {
-        const { items: changes } = body as { items: { id: string; version: number; input: unknown }[] };
-        store.together(() => {
-          changes.forEach(({ id, version, input }, index) => {
-            found(id);
-            assertPossible(input, id, `/items/${index}/input`);
-            if (!items.update(id, version, writeOf(spec, input), at())) throw conflict(id, input);
-          });
-        });
-        return { status: 200, body: { items: changes.map(({ id }) => found(id)) } };
-      },
-    },
-    {
-      method: 'get',
-      path: `${spec.path}/:id`,
-      summary: `One of them (${spec.one})`,
-      answers: [200],
-      handle: ({ params: { id = '' } }) => answer(200, id),
-    },
-    {
-      method: 'put',
-      path: `${spec.path}/:id`,
-      summary: `Change ${spec.one}`,
-      body: spec.schema,
+      path,
+      summary: `Change ${kind.one}`,
+      body: kind.schema,
       ifMatch: true,
       answers: [200],
-      handle: ({ params: { id = '' }, body, version }) => {
-        found(id);
-        assertPossible(body, id);
-        if (!items.update(id, version, writeOf(spec, body), at())) throw conflict(id, body);
-        return answer(200, id);
-      },
-    },
-    {
+      handle: ({ params: { id }, body, version }) => versioned(items.save({ id, version, input: body })),
+    }),
+    route({
       method: 'get',
-      path: `${spec.path}/:id/uses`,
-      summary: `Where ${spec.one} is used`,
+      path: `${path}/uses`,
+      summary: `Where ${kind.one} is used`,
       answers: [200],
-      handle: ({ params: { id = '' } }) => {
-        found(id);
-        return { status: 200, body: { items: spec.uses(store, id) } };
-      },
-    },
-    {
+      handle: ({ params: { id } }) => listed(items.usesOf(id)),
+    }),
+    route({
       method: 'delete',
-      path: `${spec.path}/:id`,
-      summary: `Take ${spec.one} that nothing uses off the shelf`,
+      path,
+      summary: `Take ${kind.one} that nothing uses off the shelf`,
       ifMatch: true,
       answers: [204],
-      handle: ({ params: { id = '' }, version }) => {
-        found(id);
-        const uses = spec.uses(store, id);
-        if (uses.length > 0) throw new HttpProblem('in_use', { uses });
-        if (!items.remove(id, version, at())) throw conflict(id, null);
-        return { status: 204 };
-      },
-    },
-    {
+      handle: ({ params: { id }, version }) => gone(items.remove(id, version)),
+    }),
+    route({
       method: 'post',
-      path: `${spec.path}/:id/restore`,
-      summary: `Undo deleting ${spec.one}`,
+      path: `${path}/restore`,
+      summary: `Undo deleting ${kind.one}`,
       answers: [200],
-      handle: ({ params: { id = '' } }) => {
-        if (!items.restore(id)) throw new HttpProblem('not_found');
-        return answer(200, id);
-      },
-    },
+      handle: ({ params: { id } }) => versioned(items.restore(id)),
+    }),
   ];
-}
+};
 
-const withCount = (spec: ItemSpec): TObject =>
-  spec.stock === 'none'
-    ? spec.schema
-    : Type.Object({ ...spec.schema.properties, ...CountedNow.properties }, { additionalProperties: false });
+const withCount = (kind: ItemKindRules): TObject =>
+  kind.stock === 'none'
+    ? kind.schema
+    : Type.Object({ ...kind.schema.properties, ...CountedNow.properties }, strict);
+
+const severalOf = (kind: ItemKindRules) =>
+  Type.Object(
+    {
+      items: Type.Array(
+        Type.Object(
+          {
+            id: Type.String({ minLength: 1, maxLength: 40 }),
+            version: Type.Integer(),
+            input: kind.schema,
+          },
+          strict,
+        ),
+        { minItems: 1, maxItems: MOST_AT_ONCE },
+      ),
+    },
+    strict,
+  );

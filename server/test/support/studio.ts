@@ -11,14 +11,16 @@ import request from 'supertest';
 import { createApp } from '../../src/createApp.ts';
 import { createStore, openDatabase, type Db } from '../../src/db/index.ts';
 import { setPdf } from '../../src/papers/setPdf.ts';
-import type { RouteDeps } from '../../src/routes/deps.ts';
+import { createServices, type PaperDeps, type Services } from '../../src/services/index.ts';
 
 /** A whole studio on a real file in a directory of its own, at a fixed day, with ids that count. */
 export interface Studio {
   readonly app: Express;
   readonly db: Db;
   readonly dir: string;
-  readonly deps: RouteDeps;
+  readonly deps: PaperDeps;
+  /** As they were at a moment. */
+  readonly servicesAt: (at: Date) => Services;
   close(): void;
 }
 
@@ -28,7 +30,7 @@ export function openStudio(dir = mkdtempSync(join(tmpdir(), 'lanakit-test-'))): 
   const opened = openDatabase(dir);
   if (!opened.ok) throw new Error(opened.refusal.code);
   let ids = 0;
-  const deps: RouteDeps = {
+  const deps: PaperDeps = {
     store: createStore(opened.db),
     now: () => NOW,
     newId: () => `id${++ids}`,
@@ -40,6 +42,7 @@ export function openStudio(dir = mkdtempSync(join(tmpdir(), 'lanakit-test-'))): 
     db: opened.db,
     dir,
     deps,
+    servicesAt: (at) => createServices({ ...deps, now: () => at }),
     close: () => {
       opened.db.close();
       rmSync(dir, { recursive: true, force: true });

@@ -10,7 +10,7 @@ import { counted, showMinutes, showMoney } from '../words/show.ts';
 import fields from './RunFields.module.css';
 import styles from './PortionsTable.module.css';
 import type { RunDraft } from './useRunDraft.ts';
-import type { InForce } from './useRunPlan.ts';
+import type { ShownRun } from './useRunPlan.ts';
 import { useRunKit } from './useRunKit.ts';
 
 const NONE: readonly never[] = [];
@@ -20,7 +20,7 @@ const money = ({ minor, unknownCount }: Cost): string =>
 
 interface CostSheetProps {
   runId: string;
-  runPlan: InForce;
+  runPlan: ShownRun;
   draft: RunDraft;
 }
 

@@ -6,11 +6,11 @@ import type { ReactNode } from 'react';
 import { showLikely, showWeighed } from '../words/show.ts';
 import { bagTitle } from './groupWords.ts';
 import styles from './PortionsTable.module.css';
-import type { InForce } from './useRunPlan.ts';
+import type { ShownRun } from './useRunPlan.ts';
 
 interface FibreWhyProps {
   fibreId: string;
-  runPlan: InForce;
+  runPlan: ShownRun;
   children: ReactNode;
 }
 

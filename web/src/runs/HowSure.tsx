@@ -6,7 +6,7 @@ import { useMemo } from 'react';
 import { counted, showMoney, showWeighed } from '../words/show.ts';
 import styles from './HowSure.module.css';
 import type { RunDraft } from './useRunDraft.ts';
-import type { InForce } from './useRunPlan.ts';
+import type { ShownRun } from './useRunPlan.ts';
 import { useTries, useWays } from './useWays.ts';
 import type { Way } from './sure.worker.ts';
 
@@ -53,7 +53,7 @@ const isSame = (a: Terms, b: Terms): boolean =>
   a.wantedChance === b.wantedChance && (a.wantedChance === null || a.toBagFraction === b.toBagFraction);
 
 /** How sure it is that nobody is short, three ways for the same event, side by side in grams and money. */
-export function HowSure({ runPlan, draft }: { runPlan: InForce; draft: RunDraft }) {
+export function HowSure({ runPlan, draft }: { runPlan: ShownRun; draft: RunDraft }) {
   const { input } = draft;
   const { revisions, wool, shelf } = runPlan;
   const isKits = input.kind === 'kits';

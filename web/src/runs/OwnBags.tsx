@@ -3,10 +3,10 @@ import { nanoid } from 'nanoid';
 import { Field } from '../ui/fields/Field.tsx';
 import styles from './RunTerms.module.css';
 import type { RunDraft } from './useRunDraft.ts';
-import type { InForce } from './useRunPlan.ts';
+import type { ShownRun } from './useRunPlan.ts';
 
 /** Bags of the maker’s own making: which parts and joins go into each. */
-export function OwnBags({ runPlan: { groups }, draft }: { runPlan: InForce; draft: RunDraft }) {
+export function OwnBags({ runPlan: { groups }, draft }: { runPlan: ShownRun; draft: RunDraft }) {
   const { ownBags } = draft.input;
   const makes = new Map(groups.flatMap(({ makes: own }) => own.map((make) => [make.revisionId, make])));
   const options = [...makes.values()].flatMap(({ pattern, revisionId }) => [

@@ -6,12 +6,12 @@ import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { PREPARATION_WORDS, showGramNumber, showWeighed, showWeighedNumber } from '../words/show.ts';
 import { bagTitle } from './groupWords.ts';
 import styles from './PackGrid.module.css';
-import type { InForce } from './useRunPlan.ts';
+import type { ShownRun } from './useRunPlan.ts';
 
 const ROW_PX = 30;
 
 /** Every pack with every fibre of every bag; totals stay in sight however many there are. */
-export function PackGrid({ runPlan }: { runPlan: InForce }) {
+export function PackGrid({ runPlan }: { runPlan: ShownRun }) {
   const { plan, packs, shelf, input } = runPlan;
   const scroller = useRef<HTMLDivElement>(null);
   const columns = plan.fibres.filter(({ byGroup }) => byGroup.size > 0);

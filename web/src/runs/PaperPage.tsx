@@ -3,17 +3,17 @@ import {
   makePaper,
   type Paper,
   PAPER_NAMES,
+  paperSource,
   type PaperName,
   type PaperRow,
   type PaperSection,
 } from '@lanakit/core/papers';
 import { isOffShelf } from '@lanakit/core/run';
-import { recipesOf } from '@lanakit/core/shelf';
 import { Button, Segmented } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
-import { useBlends, useFindings, useNeedles, useTools, useRun, useWool } from '../api/resources.ts';
+import { useBlends, useNeedleEvidence, useNeedles, useTools, useRun, useWool } from '../api/resources.ts';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
 import { LabelFields, useLabelSheet } from './LabelFields.tsx';
@@ -21,8 +21,7 @@ import { PaperSwatch } from './PaperLabel.tsx';
 import styles from './Paper.module.css';
 import sheets from '../ui/Sheets.module.css';
 import { runInputOf } from './useRunDraft.ts';
-import { useRunKit } from './useRunKit.ts';
-import { type Planned, useRunPlan } from './useRunPlan.ts';
+import { designsOf, type Planned, useRunPlan } from './useRunPlan.ts';
 
 /** A paper of a run as it will lie on the table, to print from here or to take as a file. */
 export function PaperPage() {
@@ -89,41 +88,35 @@ function Laid({ run, name, runPlan }: { run: OpenedRun; name: PaperName; runPlan
   );
 }
 
-const NONE: readonly never[] = [];
-
 /** The same paper as the server sets, from what is on the screen. */
 function usePaper(
   run: OpenedRun,
   name: PaperName,
   runPlan: Planned,
 ): { readonly paper: Paper | null; readonly error: Error | undefined } {
-  const [shelfBlends, shelfFindings, shelfNeedles] = [useBlends(), useFindings(), useNeedles()];
+  const [shelfBlends, shelfNeedles] = [useBlends(), useNeedles()];
   const blends = shelfBlends.data;
-  const findings = shelfFindings.data;
   const needles = shelfNeedles.data;
-  const tools = useTools().data?.items ?? NONE;
+  const tools = useTools().data;
+  const evidence = useNeedleEvidence().data;
   const { wool: shelf, isReady } = useWool();
-  const { own } = useRunKit(run.id, runPlan.input);
   const paper = useMemo(() => {
-    if (!blends || !findings || !needles || !isReady) return null;
-    const { input, toPack, plan, packs, wool, revisions, promised } = runPlan;
-    return makePaper(name, {
-      input,
-      toPack,
-      plan,
-      packs,
-      wool: { ...wool, findings: new Map(findings.items.map((finding) => [finding.id, finding])) },
-      revisionNumbers: new Map([...revisions].map(([id, { number }]) => [id, number])),
+    if (!blends || !needles || !tools || !evidence || !isReady) return null;
+    const { revisions, promised } = runPlan;
+    const source = paperSource(runPlan, {
+      designs: designsOf(revisions),
+      shelf,
+      blends: blends.items,
       needles: needles.items,
+      tools: tools.items,
+      evidence: evidence.items,
       promised,
-      shelf: shelf.fibres,
+      revisionNumbers: new Map([...revisions].map(([id, { number }]) => [id, number])),
       isPacked: isOffShelf(run.state),
-      tools,
-      kit: input.kind === 'class' ? (own?.kit ?? null) : null,
-      recipes: recipesOf(blends.items),
     });
-  }, [name, runPlan, blends, findings, needles, tools, own, shelf, isReady, run.state]);
-  return { paper, error: shelfBlends.error ?? shelfFindings.error ?? shelfNeedles.error };
+    return makePaper(name, source);
+  }, [name, runPlan, blends, needles, tools, evidence, shelf, isReady, run.state]);
+  return { paper, error: shelfBlends.error ?? shelfNeedles.error };
 }
 
 function PaperSheet({ paper }: { paper: Paper }) {

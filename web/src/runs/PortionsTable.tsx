@@ -9,10 +9,10 @@ import { weighingWords } from '../words/weighingWords.ts';
 import { bagTitle, extraWords, whoseWords } from './groupWords.ts';
 import styles from './PortionsTable.module.css';
 import { FibreWhy } from './FibreWhy.tsx';
-import type { InForce } from './useRunPlan.ts';
+import type { ShownRun } from './useRunPlan.ts';
 
 interface PortionsTableProps {
-  runPlan: InForce;
+  runPlan: ShownRun;
   input: RunInput;
 }
 

@@ -11,10 +11,10 @@ import {
 import { groupWords } from '@lanakit/core/words';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import styles from './Room.module.css';
-import type { InForce } from './useRunPlan.ts';
+import type { ShownRun } from './useRunPlan.ts';
 
 interface RoomProps {
-  runPlan: InForce;
+  runPlan: ShownRun;
   input: RunInput;
   chosen: number | null;
   onChoose: (seat: number) => void;

@@ -32,7 +32,7 @@ import { RunTerms } from './RunTerms.tsx';
 import { SinceOpened } from './SinceOpened.tsx';
 import { useRunDraft, type RunDraft } from './useRunDraft.ts';
 import { useRunKit } from './useRunKit.ts';
-import { type InForce, type Planned, useRunPlan } from './useRunPlan.ts';
+import { type ShownRun, type Planned, useRunPlan } from './useRunPlan.ts';
 import { WhoComes } from './WhoComes.tsx';
 
 export function RunPage() {
@@ -109,7 +109,7 @@ function RunTable({ run, onMoved }: RunTableProps) {
 interface SideProps {
   run: OpenedRun;
   draft: RunDraft;
-  live: InForce | null;
+  live: ShownRun | null;
 }
 
 /** Who or which boxes, and how they are packed. */
@@ -144,7 +144,7 @@ function Side({ run, draft, live }: SideProps) {
   );
 }
 
-function RunFigure({ runPlan: { revision, wool } }: { runPlan: InForce }) {
+function RunFigure({ runPlan: { revision, wool } }: { runPlan: ShownRun }) {
   const pieces = useMemo(() => drawPattern(revision.document, wool), [revision, wool]);
   return (
     <div className={styles.figure}>

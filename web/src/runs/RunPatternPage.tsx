@@ -24,7 +24,7 @@ import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
 import { counted } from '../words/show.ts';
 import { runInputOf } from './useRunDraft.ts';
-import { designsOf, type InForce, useRunPlan } from './useRunPlan.ts';
+import { designsOf, type ShownRun, useRunPlan } from './useRunPlan.ts';
 
 interface ToRead {
   readonly make: Make;
@@ -74,7 +74,7 @@ function OfRun({ run }: { run: OpenedRun }) {
 }
 
 /** What the bags of a sheet hold, as they are weighed out. */
-function packedFor({ make, numbers }: ToRead, { plan, groups, input, toPack, wool }: InForce): Packed {
+function packedFor({ make, numbers }: ToRead, { plan, groups, input, toPack, wool }: ShownRun): Packed {
   const fibreName = (id: string) => wool.fibres.get(id)?.name ?? '';
   return {
     bagOf: new Map(

@@ -23,10 +23,10 @@ import { runProblems } from './RunFields.tsx';
 import fields from './RunFields.module.css';
 import styles from './RunTerms.module.css';
 import type { RunDraft } from './useRunDraft.ts';
-import type { InForce } from './useRunPlan.ts';
+import type { ShownRun } from './useRunPlan.ts';
 
 /** How packs are bagged, and everything that is packed over what seats or boxes take: each once, with its grams. */
-export function RunTerms({ runPlan, draft }: { runPlan: InForce; draft: RunDraft }) {
+export function RunTerms({ runPlan, draft }: { runPlan: ShownRun; draft: RunDraft }) {
   const { input } = draft;
   const isKits = input.kind === 'kits';
   return (
@@ -62,7 +62,7 @@ export function RunTerms({ runPlan, draft }: { runPlan: InForce; draft: RunDraft
 }
 
 /** Bags that held too little and went into others. */
-function Merged({ runPlan: { plan, groups, shelf } }: { runPlan: InForce }) {
+function Merged({ runPlan: { plan, groups, shelf } }: { runPlan: ShownRun }) {
   const merged = new Map(
     plan.bags.flatMap((bag) =>
       bag.merged.map(({ holds, massG }) => {
@@ -119,7 +119,7 @@ function Extras({ draft }: { draft: RunDraft }) {
 
 const RANGE_WORDS = { top: 'the most is packed', middle: 'the middle is packed' };
 
-function Allowances({ runPlan, draft }: { runPlan: InForce; draft: RunDraft }) {
+function Allowances({ runPlan, draft }: { runPlan: ShownRun; draft: RunDraft }) {
   const { input } = draft;
   const { at } = runProblems(input, true);
   const { revision, plan, toPack } = runPlan;
@@ -219,7 +219,7 @@ function Allowances({ runPlan, draft }: { runPlan: InForce; draft: RunDraft }) {
 }
 
 /** Permitted swaps that everybody gets: amounts, steps, card and labels follow. */
-function Swaps({ runPlan: { groups }, draft }: { runPlan: InForce; draft: RunDraft }) {
+function Swaps({ runPlan: { groups }, draft }: { runPlan: ShownRun; draft: RunDraft }) {
   const makes = groups.flatMap((group) => group.makes);
   const swaps = new Map(
     makes.flatMap(({ pattern }) =>

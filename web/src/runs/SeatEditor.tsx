@@ -13,11 +13,11 @@ import { SheetLink } from './RunPapers.tsx';
 import { seatFindings } from './seatFindings.ts';
 import { SeatSize } from './SeatSize.tsx';
 import type { RunDraft } from './useRunDraft.ts';
-import type { InForce } from './useRunPlan.ts';
+import type { ShownRun } from './useRunPlan.ts';
 
 interface SeatEditorProps {
   runId: string;
-  runPlan: InForce;
+  runPlan: ShownRun;
   draft: RunDraft;
   number: number;
   onClose: () => void;

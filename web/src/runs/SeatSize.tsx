@@ -2,11 +2,11 @@ import { fractionOf, percentBounds, percentOf, showLengths } from '@lanakit/core
 import { resizeDecisions } from '@lanakit/core/resize';
 import { RUN_BOUNDS, type Seat } from '@lanakit/core/run';
 import { NumberField } from '../ui/fields/NumberField.tsx';
-import type { InForce } from './useRunPlan.ts';
+import type { ShownRun } from './useRunPlan.ts';
 
 interface SeatSizeProps {
   seat: Seat;
-  runPlan: InForce;
+  runPlan: ShownRun;
   onSize: (sizeFraction: number) => void;
 }
 

@@ -2,10 +2,10 @@ import { differenceOf, isSamePlan } from '@lanakit/core/run';
 import { useMemo, useState } from 'react';
 import { counted, showChange } from '../words/show.ts';
 import styles from './Difference.module.css';
-import type { InForce } from './useRunPlan.ts';
+import type { ShownRun } from './useRunPlan.ts';
 
 /** What has changed in the run since the page was opened: grams by fibre, and how many packs are other. */
-export function SinceOpened({ live }: { live: InForce }) {
+export function SinceOpened({ live }: { live: ShownRun }) {
   const [opened] = useState(live);
   const { fibres, packs } = useMemo(() => differenceOf(opened, live), [opened, live]);
   if (isSamePlan({ fibres, packs })) return null;

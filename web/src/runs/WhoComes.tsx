@@ -8,11 +8,11 @@ import { RosterDialog } from './RosterDialog.tsx';
 import { SeatEditor } from './SeatEditor.tsx';
 import { seatFindings } from './seatFindings.ts';
 import type { RunDraft } from './useRunDraft.ts';
-import type { InForce } from './useRunPlan.ts';
+import type { ShownRun } from './useRunPlan.ts';
 
 interface WhoComesProps {
   runId: string;
-  runPlan: InForce;
+  runPlan: ShownRun;
   draft: RunDraft;
 }
 

@@ -1,14 +1,14 @@
 import { percentOf } from '@lanakit/core/base';
 import { type Bag, type PackGroup, type RunInput, type Seat, seatName } from '@lanakit/core/run';
 import { bagWords } from '@lanakit/core/words';
-import type { InForce } from './useRunPlan.ts';
+import type { ShownRun } from './useRunPlan.ts';
 
 const MOST_NAMES = 3;
 
 /** The first sort of pack that has this bag. */
 export const ownerOfBag = (
   key: string,
-  { plan, groups }: Pick<InForce, 'plan' | 'groups'>,
+  { plan, groups }: Pick<ShownRun, 'plan' | 'groups'>,
 ): PackGroup | undefined =>
   groups.find(({ key: group }) =>
     plan.groups.find((own) => own.key === group)?.plan.bags.some((own) => own.key === key),
@@ -17,7 +17,7 @@ export const ownerOfBag = (
 /** What is written on a bag of a run; empty for the figure’s own. */
 export function bagTitle(
   key: string,
-  { plan, groups, shelf }: Pick<InForce, 'plan' | 'groups' | 'shelf'>,
+  { plan, groups, shelf }: Pick<ShownRun, 'plan' | 'groups' | 'shelf'>,
 ): string {
   const bag: Bag | undefined = plan.bags.find((own) => own.key === key);
   if (!bag) return '';

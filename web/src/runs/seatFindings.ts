@@ -1,9 +1,9 @@
 import { avoidedBy, choiceOfSeat, type Seat, seatName } from '@lanakit/core/run';
 import { FIBRE_FLAG_WORDS } from '@lanakit/core/words';
-import type { InForce } from './useRunPlan.ts';
+import type { ShownRun } from './useRunPlan.ts';
 
 /** What stands in the way of this seat’s pack. */
-export function seatFindings(seat: Seat, { groups, revision, wool }: InForce): string[] {
+export function seatFindings(seat: Seat, { groups, revision, wool }: ShownRun): string[] {
   const choice = choiceOfSeat(revision.document, seat);
   const group = groups.find(({ seats }) => seats.includes(seat.seat));
   const avoided = group ? avoidedBy(seat, group.build, wool) : [];

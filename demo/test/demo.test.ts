@@ -10,16 +10,16 @@ import {
 } from '@lanakit/core/pattern';
 import { writingFindings } from '@lanakit/core/review';
 import { writingFindingWords } from '@lanakit/core/words';
-import { shelfOf } from '../src/routes/takings.ts';
-import { openStudio, type Studio } from './support/studio.ts';
-import { loadDemo } from '../src/demo/loadDemo.ts';
+import { shelfOf } from '../../server/src/services/runSources.ts';
+import { NOW, openStudio, type Studio } from '../../server/test/support/studio.ts';
+import { loadDemo } from '../src/index.ts';
 
 describe('the five figures of the demo, as published', () => {
   let studio: Studio;
   let figures: Pattern[];
   beforeAll(() => {
     studio = openStudio();
-    loadDemo(studio.deps);
+    loadDemo(studio.servicesAt, NOW);
     const newest = new Map(
       studio.deps.store.patterns.published().map((revision) => [revision.document.title, revision]),
     );

@@ -1,5 +1,3 @@
-import { createHash } from 'node:crypto';
-import type { Pile } from '@lanakit/core/needles';
 import { type Pattern, withoutPart } from '@lanakit/core/pattern';
 import {
   blankRecipe,
@@ -13,54 +11,62 @@ import {
   usualTerms,
   withBoxesCounted,
 } from '@lanakit/core/run';
-import { sanitizeDrawing } from '../pictures.ts';
-import { freezeNow } from '../runBook.ts';
-import { todayOf, type StoreDeps } from '../routes/deps.ts';
-import { kitOfRun } from '../routes/trays.ts';
+import { type Services, todayOf } from '@lanakit/server/services';
 import { DRAWINGS } from './drawings.ts';
 import { balloon, beetle, beetleBeingChanged, octopus, pear, puffin } from './patterns.ts';
 import { loadShelf } from './loadShelf.ts';
 import { DEMO_TECHNIQUES, ROLLED_LIMB_NEXT } from './techniques.ts';
+import { type Clock, done } from './studio.ts';
 import type { DemoShelf } from './write.ts';
 
-/** Fills an empty studio with the demo: shelf, five figures, three classes ahead. Call it inside a transaction. */
-export function loadDemo({ store, now, newId }: StoreDeps): void {
-  const at = now().toISOString();
-  const shelf: DemoShelf = {
-    ...loadShelf({ store, now, newId }),
-    technique: putTechniques({ store, now, newId }),
-  };
-  putDrawings({ store, now, newId });
-  // Each a minute after the one before, so that lists have an order: the pear was changed last.
+/** Fills an empty studio with the demo: shelf, five figures, runs behind and ahead. Call it inside a transaction. */
+export function loadDemo(servicesAt: Clock, now: Date): void {
+  const services = servicesAt(now);
+  const shelf: DemoShelf = { ...loadShelf(servicesAt, now), technique: putTechniques(services) };
+  for (const [id, { svg, width, height }] of Object.entries(DRAWINGS))
+    done(services.pictures.putDrawing(id, svg, { width, height }));
+  const revisions = putFigures(servicesAt, now, shelf);
+  planRuns(services, now, shelf, revisions);
+  done(services.stock.count(shelf.needlesCounted));
+}
+
+/** Revisions that runs make. */
+interface FigureRevisions {
+  readonly pear: string;
+  readonly puffin: string;
+  readonly octopus: string;
+}
+
+/** Each a minute after the one before, so that lists have an order: the pear was changed last. */
+function putFigures(servicesAt: Clock, now: Date, shelf: DemoShelf): FigureRevisions {
   let minutesOn = -10;
-  const write = (document: Pattern) => {
-    const id = newId();
+  const { patterns } = servicesAt(now);
+  const put = (published: Pattern, draft: Pattern | null = null) => {
     minutesOn += 1;
-    store.patterns.insert(id, document, new Date(now().getTime() + minutesOn * 60_000).toISOString());
-    return id;
+    const then = servicesAt(new Date(now.getTime() + minutesOn * 60_000)).patterns;
+    const { id, version } = done(then.begin(published));
+    const revision = done(patterns.publish(id, version, 'the first'));
+    if (draft) done(then.save(id, version, draft));
+    return { id, revisionId: revision.id };
   };
-  const publish = (patternId: string, document: Pattern, note = 'the first') => {
-    const id = newId();
-    store.patterns.publish(id, patternId, document, at, note);
-    return id;
-  };
+  put(balloon(shelf));
+  put(beetle(shelf), beetleBeingChanged(shelf));
+  const octopusIn = put(octopus(shelf));
+  const puffinIn = put(puffin(shelf));
+  const pearIn = put(withoutBlush(pear(shelf)), pear(shelf));
+  const { version } = done(patterns.find(pearIn.id));
+  const news = 'a blush on one cheek, for those who want it';
+  const { id: pearRevision } = done(patterns.publish(pearIn.id, version, news));
+  return { pear: pearRevision, puffin: puffinIn.revisionId, octopus: octopusIn.revisionId };
+}
 
-  publish(write(balloon(shelf)), balloon(shelf));
-  publish(write(beetleBeingChanged(shelf)), beetle(shelf));
-  const octopusRevision = publish(write(octopus(shelf)), octopus(shelf));
-  const puffinRevision = publish(write(puffin(shelf)), puffin(shelf));
-  const pearId = write(pear(shelf));
-  publish(pearId, withoutBlush(pear(shelf)));
-  const pearRevision = publish(pearId, pear(shelf), 'a blush on one cheek, for those who want it');
-
+/** One class that has been, and five runs ahead. */
+function planRuns(services: Services, now: Date, shelf: DemoShelf, made: FigureRevisions): void {
+  const { pear: pearRevision, puffin: puffinRevision, octopus: octopusRevision } = made;
   const plan = (
     run: Pick<RunInput, 'name' | 'date' | 'seats' | 'sparePacks' | 'revisionId'> & Partial<RunInput>,
-  ): string => {
-    const id = newId();
-    store.runs.insert(id, { ...RUN_DEFAULTS, ...run }, at);
-    return id;
-  };
-  const saturday = (weeks: number) => todayOf(saturdayAfter(now(), weeks));
+  ): string => done(services.runs.plan({ ...RUN_DEFAULTS, ...run })).id;
+  const saturday = (weeks: number) => todayOf(saturdayAfter(now, weeks));
   const past = plan({
     name: 'Autumn pears',
     date: saturday(-3),
@@ -69,8 +75,8 @@ export function loadDemo({ store, now, newId }: StoreDeps): void {
     revisionId: pearRevision,
     skill: 'first-timer',
   });
-  countNeedles({ store, now, newId }, past, shelf.needle(38, 'triangular'));
-  hasBeen({ store, now, newId }, past);
+  countNeedles(services, past, shelf.needle(38, 'triangular'));
+  done(services.runs.recordDone(past));
   plan({
     name: 'Saturday pears',
     date: saturday(0),
@@ -79,7 +85,7 @@ export function loadDemo({ store, now, newId }: StoreDeps): void {
     revisionId: pearRevision,
     skill: 'some',
     roster: SATURDAY_ROSTER,
-    chooseBy: todayOf(new Date(now().getTime() + 24 * 3_600_000)),
+    chooseBy: todayOf(new Date(now.getTime() + 24 * 3_600_000)),
     cost: { ...COST_DEFAULTS, hourlyWageMinor: 1800 },
   });
   plan({
@@ -177,27 +183,12 @@ const SATURDAY_ROSTER: Seat[] = (
   ] satisfies readonly (readonly [string, Told])[]
 ).map(([name, told], at) => ({ ...blankSeat(at + 1), name, ...told }));
 
-/** A class that is over: frozen as it was, its day behind it; the shelf was counted after it. */
-function hasBeen({ store, now }: StoreDeps, runId: string): void {
-  const at = now().toISOString();
-  const run = store.runs.find(runId);
-  if (!run) return;
-  const frozen = freezeNow(store, run, todayOf(now()), at);
-  store.runs.setState(runId, run.version, { state: 'done', frozen }, at);
-}
-
-/** A class that has been: its needles counted out and in, two broken, one not found yet. */
-function countNeedles({ store, now, newId }: StoreDeps, runId: string, needleId: string): void {
-  const at = now().toISOString();
-  const tap = (pile: Pile, amount: number) =>
-    store.trays.tap(newId(), runId, { needleId, pile, amount }, '', at);
-  tap('out', 14);
-  tap('in', 11);
-  tap('broken', 2);
-  tap('missing', 1);
-  const run = store.runs.find(runId);
-  const line = run && kitOfRun(store, run).lines.find(({ needle }) => needle?.id === needleId);
-  store.trays.close(runId, needleId, line?.exposureMinutes ?? 0, at);
+/** A class that has been: its needles counted out and in, two broken, one not found. */
+function countNeedles({ trays }: Services, runId: string, needleId: string): void {
+  done(trays.tap(runId, { key: 'demo-out', needleId, pile: 'out', amount: 14 }));
+  done(trays.tap(runId, { key: 'demo-in', needleId, pile: 'in', amount: 11 }));
+  done(trays.tap(runId, { key: 'demo-broken', needleId, pile: 'broken', amount: 2 }));
+  done(trays.close(runId));
 }
 
 /** The first Saturday at least two days off, then `weeks` later. */
@@ -217,31 +208,10 @@ function withoutBlush(document: Pattern): Pattern {
 }
 
 /** Techniques at their first version; the first of them has moved on since the octopus was written. */
-function putTechniques({ store, now, newId }: StoreDeps): DemoShelf['technique'] {
-  const at = now().toISOString();
+function putTechniques({ techniques }: Services): DemoShelf['technique'] {
   const ids = new Map(
-    DEMO_TECHNIQUES.map((technique) => {
-      const id = newId();
-      store.techniques.insert(id, technique, at);
-      return [technique.name, id] as const;
-    }),
+    DEMO_TECHNIQUES.map((technique) => [technique.name, done(techniques.begin(technique)).id] as const),
   );
-  store.techniques.update(ids.get(ROLLED_LIMB_NEXT.name) ?? '', 1, ROLLED_LIMB_NEXT, at);
-  return (name) => {
-    const technique = store.techniques.findVersion(ids.get(name) ?? '', 1);
-    if (!technique) throw new Error(`the demo has no technique ${name}`);
-    return technique;
-  };
-}
-
-function putDrawings({ store, now }: StoreDeps): void {
-  for (const [id, { svg, width, height }] of Object.entries(DRAWINGS)) {
-    const bytes = Buffer.from(sanitizeDrawing(svg));
-    const sha256 = createHash('sha256').update(bytes).digest('hex');
-    store.pictures.keep(
-      id,
-      { sha256, mime: 'image/svg+xml', width, height, large: bytes, small: bytes },
-      now().toISOString(),
-    );
-  }
+  done(techniques.save(ids.get(ROLLED_LIMB_NEXT.name) ?? '', 1, ROLLED_LIMB_NEXT));
+  return (name) => done(techniques.findVersion(ids.get(name) ?? '', 1));
 }

@@ -1,17 +1,10 @@
 import type { Store } from '../db/index.ts';
-import type { PdfTask } from '../papers/setPdf.ts';
 
-/** What writing into the store takes. */
-export interface StoreDeps {
+/** What the world gives the services. */
+export interface ServiceDeps {
   readonly store: Store;
   readonly now: () => Date;
   readonly newId: () => string;
-}
-
-/** What the world gives the routes. */
-export interface RouteDeps extends StoreDeps {
-  /** Sets a paper as a PDF. */
-  readonly setPdf: (task: PdfTask) => Promise<Buffer>;
 }
 
 /** The calendar day where the studio is, YYYY-MM-DD. */

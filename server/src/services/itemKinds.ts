@@ -18,8 +18,14 @@ import {
 import type { TObject } from '@sinclair/typebox';
 import type { ItemKind, Store } from '../db/index.ts';
 
-/** What the routes, imports and the demo need to know of one kind of item. */
-export interface ItemSpec {
+/** One item of the shelf, whatever its kind. */
+export interface StoredItem {
+  readonly id: string;
+  readonly version: number;
+}
+
+/** What services, imports and the demo need to know of one kind of item. */
+export interface ItemKindRules {
   readonly kind: ItemKind;
   /** Below /api. */
   readonly path: string;
@@ -33,15 +39,15 @@ export interface ItemSpec {
   readonly nameOf: (input: unknown) => string;
   /** The items it names. */
   readonly links: (input: unknown) => readonly string[];
-  readonly all: (store: Store) => readonly unknown[];
-  readonly find: (store: Store, id: string) => { readonly version: number } | null;
+  readonly all: (store: Store) => readonly StoredItem[];
+  readonly find: (store: Store, id: string) => StoredItem | null;
   readonly uses: (store: Store, id: string) => ItemUse[];
 }
 
 const named = (input: unknown): string => (input as { name: string }).name;
 const usesOf = (store: Store, id: string): ItemUse[] => store.items.uses(id);
 
-const fibre: ItemSpec = {
+const fibre: ItemKindRules = {
   kind: 'fibre',
   path: '/fibres',
   one: 'a fibre',
@@ -55,7 +61,7 @@ const fibre: ItemSpec = {
   uses: usesOf,
 };
 
-const blend: ItemSpec = {
+const blend: ItemKindRules = {
   kind: 'blend',
   path: '/blends',
   one: 'a blend',
@@ -80,7 +86,7 @@ const blend: ItemSpec = {
   uses: usesOf,
 };
 
-const finding: ItemSpec = {
+const finding: ItemKindRules = {
   kind: 'finding',
   path: '/findings',
   one: 'a finding',
@@ -94,7 +100,7 @@ const finding: ItemSpec = {
   uses: usesOf,
 };
 
-const needle: ItemSpec = {
+const needle: ItemKindRules = {
   kind: 'needle',
   path: '/needles',
   one: 'a needle',
@@ -112,7 +118,7 @@ const needle: ItemSpec = {
   },
 };
 
-const tool: ItemSpec = {
+const tool: ItemKindRules = {
   kind: 'tool',
   path: '/tools',
   one: 'a tool, holder or surface',
@@ -126,7 +132,7 @@ const tool: ItemSpec = {
   uses: usesOf,
 };
 
-const supplier: ItemSpec = {
+const supplier: ItemKindRules = {
   kind: 'supplier',
   path: '/suppliers',
   one: 'a supplier',
@@ -147,17 +153,17 @@ const supplier: ItemSpec = {
   uses: usesOf,
 };
 
-export const ITEM_SPECS = { fibre, blend, finding, needle, tool, supplier } as const satisfies Record<
+export const ITEM_KINDS = { fibre, blend, finding, needle, tool, supplier } as const satisfies Record<
   ItemKind,
-  ItemSpec
+  ItemKindRules
 >;
 
 /** An item ready to be written. */
-export const writeOf = (spec: ItemSpec, input: unknown) => ({
-  kind: spec.kind,
-  name: spec.nameOf(input),
+export const writeOf = (kind: ItemKindRules, input: unknown) => ({
+  kind: kind.kind,
+  name: kind.nameOf(input),
   input: trimmed(input as { archived: boolean }),
-  links: spec.links(input),
+  links: kind.links(input),
 });
 
 function trimmed<T extends { archived: boolean }>(input: T): T {

@@ -2,8 +2,8 @@ import { findPatternFile, PatternFile, patternFromMarkdown } from '@lanakit/core
 import { checkPattern, type Pattern } from '@lanakit/core/pattern';
 import type { Problem } from '@lanakit/core/problems';
 import { strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
-import { bodyCheck } from './http/bodyCheck.ts';
-import { contentProblem, HttpProblem } from './http/problems.ts';
+import { formCheck } from './formCheck.ts';
+import { assertSound, Refusal } from './refusal.ts';
 
 /** A file as it was read: its document, and the pictures that came with it under the ids it names them by. */
 export interface ReadFile {
@@ -11,7 +11,7 @@ export interface ReadFile {
   readonly pictures: ReadonlyMap<string, Buffer>;
 }
 
-const checkForm = bodyCheck(PatternFile);
+const checkForm = formCheck(PatternFile);
 
 const MOST_FILES = 400;
 /** A pattern with every picture it may have, unpacked. */
@@ -22,7 +22,7 @@ const isZip = (bytes: Buffer): boolean => bytes.length > 3 && bytes.readUInt32LE
 
 /**
  * Reads a pattern from JSON, ZIP or Markdown, told apart by what is in them.
- * @throws HttpProblem file_not_read, file_newer, archive_unsafe, content_invalid
+ * @throws Refusal file_not_read, file_newer, archive_unsafe, content_invalid
  */
 export function readPatternFile(bytes: Buffer, newId: () => string): ReadFile {
   if (isZip(bytes)) return readZip(bytes);
@@ -32,10 +32,10 @@ export function readPatternFile(bytes: Buffer, newId: () => string): ReadFile {
 }
 
 function readText(bytes: Buffer): string {
-  if (bytes.length > LARGEST_TEXT) throw new HttpProblem('file_not_read', { reason: 'too long' });
+  if (bytes.length > LARGEST_TEXT) throw new Refusal({ code: 'file_not_read', reason: 'too long' });
   const text = decoded(bytes);
-  if (text === null || text.includes('\0')) throw new HttpProblem('file_not_read', { reason: 'not text' });
-  if (text.trim() === '') throw new HttpProblem('file_not_read', { reason: 'no text' });
+  if (text === null || text.includes('\0')) throw new Refusal({ code: 'file_not_read', reason: 'not text' });
+  if (text.trim() === '') throw new Refusal({ code: 'file_not_read', reason: 'no text' });
   return text;
 }
 
@@ -49,7 +49,7 @@ function decoded(bytes: Buffer): string | null {
 }
 
 const wrap = (pattern: Pattern): PatternFile => {
-  if (pattern.steps.length === 0) throw new HttpProblem('file_not_read', { reason: 'no steps' });
+  if (pattern.steps.length === 0) throw new Refusal({ code: 'file_not_read', reason: 'no steps' });
   return {
     format: 'lanakit-pattern-file',
     formatVersion: 1,
@@ -63,15 +63,14 @@ function readJson(text: string): PatternFile {
   if (!found.ok) {
     const { refusal } = found;
     if (refusal.code === 'newer') {
-      throw new HttpProblem('file_newer', { version: refusal.version, newest: refusal.newest });
+      throw new Refusal({ code: 'file_newer', version: refusal.version, newest: refusal.newest });
     }
-    throw new HttpProblem('file_not_read', { reason: refusal.code });
+    throw new Refusal({ code: 'file_not_read', reason: refusal.code });
   }
   const problems: Problem[] = checkForm(found.value);
-  if (problems.length > 0) throw contentProblem('file_not_read', problems);
+  if (problems.length > 0) throw new Refusal({ code: 'file_not_read', problems });
   const file = found.value as PatternFile;
-  const wrong = checkPattern(file.pattern);
-  if (wrong.length > 0) throw contentProblem('content_invalid', wrong);
+  assertSound(checkPattern(file.pattern));
   return file;
 }
 
@@ -79,7 +78,7 @@ function readJson(text: string): PatternFile {
 const PICTURE_NAME = /^pictures\/([A-Za-z0-9_-]{1,40})\.(?:jpe?g|png|webp|svg)$/;
 
 function readZip(bytes: Buffer): ReadFile {
-  const unsafe = (reason: string) => new HttpProblem('archive_unsafe', { reason });
+  const unsafe = (reason: string) => new Refusal({ code: 'archive_unsafe', reason });
   let count = 0;
   let unpacked = 0;
   let entries: Record<string, Uint8Array>;
@@ -98,11 +97,11 @@ function readZip(bytes: Buffer): ReadFile {
       },
     });
   } catch (error) {
-    if (error instanceof HttpProblem) throw error;
-    throw new HttpProblem('file_not_read', { reason: 'the ZIP is damaged' });
+    if (error instanceof Refusal) throw error;
+    throw new Refusal({ code: 'file_not_read', reason: 'the ZIP is damaged' });
   }
   const document = entries['pattern.json'];
-  if (!document) throw new HttpProblem('file_not_read', { reason: 'no pattern.json' });
+  if (!document) throw new Refusal({ code: 'file_not_read', reason: 'no pattern.json' });
   const pictures = new Map<string, Buffer>();
   for (const [name, content] of Object.entries(entries)) {
     const id = PICTURE_NAME.exec(name)?.[1];

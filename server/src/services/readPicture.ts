@@ -1,20 +1,8 @@
 import { createHash } from 'node:crypto';
 import sanitizeHtml from 'sanitize-html';
 import sharp from 'sharp';
-import { HttpProblem } from './http/problems.ts';
-
-/** A picture made fit to keep: upright, nothing in it but the picture, in two sizes. */
-export interface ReadyPicture {
-  readonly sha256: string;
-  readonly mime: PictureMime;
-  readonly width: number;
-  readonly height: number;
-  readonly large: Buffer;
-  readonly small: Buffer;
-}
-
-export const PICTURE_MIMES = ['image/jpeg', 'image/png', 'image/webp', 'image/svg+xml'] as const;
-export type PictureMime = (typeof PICTURE_MIMES)[number];
+import type { PictureMime, ReadyPicture } from '../db/pictures.ts';
+import { Refusal } from './refusal.ts';
 
 const LARGE_PX = 1600;
 const SMALL_PX = 480;
@@ -30,7 +18,7 @@ const MIME_OF: Readonly<Record<string, PictureMime>> = {
 /**
  * Reads what was brought in by what is in it, not by its name. Pictures are turned upright and lose everything beside
  * their pixels, the place they were taken above all; drawings lose everything that could run or fetch.
- * @throws HttpProblem picture_not_read, picture_too_large, drawing_unsafe
+ * @throws Refusal picture_not_read, picture_too_large, drawing_unsafe
  */
 export async function readPicture(bytes: Buffer): Promise<ReadyPicture> {
   return looksLikeSvg(bytes) ? readDrawing(bytes) : readPhoto(bytes);
@@ -47,8 +35,8 @@ const looksLikeSvg = (bytes: Buffer): boolean =>
 async function readPhoto(bytes: Buffer): Promise<ReadyPicture> {
   const { format, width, height } = await metadataOf(bytes);
   const mime = MIME_OF[format];
-  if (!mime) throw new HttpProblem('picture_not_read');
-  if (width * height > MOST_PIXELS) throw new HttpProblem('picture_too_large', { width, height });
+  if (!mime) throw new Refusal({ code: 'picture_not_read' });
+  if (width * height > MOST_PIXELS) throw new Refusal({ code: 'picture_too_large', width, height });
   const sized = (px: number) =>
     sharp(bytes, { limitInputPixels: MOST_PIXELS })
       .autoOrient()
@@ -66,7 +54,7 @@ async function readPhoto(bytes: Buffer): Promise<ReadyPicture> {
     };
   } catch {
     // The head was a picture’s and the rest is not.
-    throw new HttpProblem('picture_not_read');
+    throw new Refusal({ code: 'picture_not_read' });
   }
 }
 
@@ -76,25 +64,35 @@ async function metadataOf(bytes: Buffer): Promise<{ format: string; width: numbe
     const { format, width, height } = await sharp(bytes, { limitInputPixels: false }).metadata();
     return { format, width, height };
   } catch {
-    throw new HttpProblem('picture_not_read');
+    throw new Refusal({ code: 'picture_not_read' });
   }
 }
 
 async function readDrawing(bytes: Buffer): Promise<ReadyPicture> {
-  const svg = sanitizeDrawing(bytes.toString('utf8'));
-  if (!/<(?:path|rect|circle|ellipse|line|polyline|polygon|text)\b/.test(svg)) {
-    throw new HttpProblem('drawing_unsafe');
-  }
-  const clean = Buffer.from(svg);
-  const { width, height } = await metadataOf(clean);
-  return {
-    sha256: hashOf(clean),
-    mime: 'image/svg+xml',
-    width: Math.max(1, width),
-    height: Math.max(1, height),
-    large: clean,
-    small: clean,
-  };
+  const svg = safeDrawing(bytes.toString('utf8'));
+  const { width, height } = await metadataOf(Buffer.from(svg));
+  return keptDrawing(svg, { width: Math.max(1, width), height: Math.max(1, height) });
+}
+
+interface PixelSize {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** A drawing of known size, made fit to keep. @throws Refusal drawing_unsafe */
+export const readyDrawing = (svg: string, size: PixelSize): ReadyPicture =>
+  keptDrawing(safeDrawing(svg), size);
+
+function safeDrawing(svg: string): string {
+  const clean = sanitizeDrawing(svg);
+  if (!/<(?:path|rect|circle|ellipse|line|polyline|polygon|text)\b/.test(clean))
+    throw new Refusal({ code: 'drawing_unsafe' });
+  return clean;
+}
+
+function keptDrawing(svg: string, size: PixelSize): ReadyPicture {
+  const bytes = Buffer.from(svg);
+  return { sha256: hashOf(bytes), mime: 'image/svg+xml', ...size, large: bytes, small: bytes };
 }
 
 const hashOf = (bytes: Buffer): string => createHash('sha256').update(bytes).digest('hex');

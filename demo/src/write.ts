@@ -28,7 +28,7 @@ import {
   type UseOf,
   type UseRole,
 } from '@lanakit/core/pattern';
-import { byGauge, type NeedleWanted, type Profile } from '@lanakit/core/shelf';
+import { byGauge, type CountInput, type NeedleWanted, type Profile } from '@lanakit/core/shelf';
 import type { Technique } from '@lanakit/core/writing';
 import type { Drawing } from './drawings.ts';
 
@@ -37,6 +37,8 @@ export interface DemoShelf {
   readonly fibre: (key: string) => string;
   readonly finding: (name: string) => string;
   readonly needle: (gauge: number, profile: Profile) => string;
+  /** How many needles there are, once they are all back. */
+  readonly needlesCounted: readonly CountInput[];
   /** The technique of that name, at its newest. */
   readonly technique: (name: string) => Technique;
 }

@@ -2,7 +2,7 @@ import type { Problem } from '@lanakit/core/problems';
 import type { TSchema } from '@sinclair/typebox';
 import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv';
 
-export type BodyCheck = (body: unknown) => Problem[];
+export type FormCheck = (value: unknown) => Problem[];
 
 // Shortening the code it makes takes Ajv longer than all the rest, and saves nothing that can be measured here.
 const ajv = new Ajv({
@@ -22,13 +22,13 @@ function compiledOf(schema: TSchema): ValidateFunction {
 }
 
 /**
- * A checker of one body schema: what is wrong with the form, each with its place. Compiled when it is first asked, and
+ * A checker of one schema: what is wrong with the form, each with its place. Compiled when it is first asked, and
  * once: all of them together would keep a start waiting for seconds.
  */
-export function bodyCheck(schema: TSchema): BodyCheck {
-  return (body) => {
+export function formCheck(schema: TSchema): FormCheck {
+  return (value) => {
     const isValid = compiledOf(schema);
-    return isValid(body) ? [] : tellApart(isValid.errors ?? []);
+    return isValid(value) ? [] : tellApart(isValid.errors ?? []);
   };
 }
 

@@ -1,0 +1,84 @@
+import type { Revision, StoredPattern } from '@lanakit/core/api';
+import {
+  checkPattern,
+  comparePatterns,
+  isWoolOnly,
+  missingForPublishing,
+  type Pattern,
+  strangeFibres,
+  strangeFindings,
+} from '@lanakit/core/pattern';
+import type { PatternCursor } from '../db/patterns.ts';
+import type { ServiceDeps } from './deps.ts';
+import { answering, assertSound, foundOr, Refusal } from './refusal.ts';
+
+export type PatternService = ReturnType<typeof patternService>;
+
+/** Patterns: drafts that are edited, revisions that are not. */
+export function patternService({ store: { patterns, items }, now, newId }: ServiceDeps) {
+  const at = () => now().toISOString();
+  const found = (id: string): StoredPattern => foundOr(patterns.find(id));
+  const conflict = (id: string, yours: unknown) =>
+    new Refusal({ code: 'version_conflict', yours, theirs: found(id) });
+  const isWool = (id: string): boolean => {
+    const kind = items.kindOf(id)?.kind;
+    return kind === 'fibre' || kind === 'blend';
+  };
+  const strange = (document: Pattern) => [
+    ...strangeFibres(document, isWool),
+    ...strangeFindings(document, (id) => items.kindOf(id)?.kind === 'finding'),
+  ];
+  return answering({
+    page: (after: PatternCursor | null, limit: number, isArchive: boolean) =>
+      patterns.page(after, limit, isArchive),
+    find: found,
+    begin(document: Pattern): StoredPattern {
+      assertSound([...checkPattern(document), ...strange(document)]);
+      const id = newId();
+      patterns.insert(id, document, at());
+      return found(id);
+    },
+    save(id: string, version: number, document: Pattern): StoredPattern {
+      found(id);
+      assertSound([...checkPattern(document), ...strange(document)]);
+      if (!patterns.update(id, version, document, at())) throw conflict(id, document);
+      return found(id);
+    },
+    remove(id: string, version: number): void {
+      found(id);
+      if (!patterns.remove(id, version, at())) throw conflict(id, null);
+    },
+    restore(id: string): StoredPattern {
+      if (!patterns.restore(id)) throw new Refusal({ code: 'not_found' });
+      return found(id);
+    },
+    setArchived(id: string, isArchived: boolean): StoredPattern {
+      found(id);
+      patterns.setArchived(id, isArchived ? at() : null);
+      return found(id);
+    },
+    /** The newest first, without their documents. */
+    revisionsOf: (id: string) =>
+      patterns.revisionsOf(found(id).id).map(({ document: _document, ...revision }) => revision),
+    /** The draft as a revision that never changes. @param note what is new in it */
+    publish(id: string, version: number, note: string): Revision {
+      const { version: stands, document, revision } = found(id);
+      if (stands !== version) throw conflict(id, null);
+      const problems = [...missingForPublishing(document), ...strange(document)];
+      if (problems.length > 0) throw new Refusal({ code: 'pattern_incomplete', problems });
+      const last = revision && patterns.findRevision(revision.id);
+      if (last && comparePatterns(document, last.document).length === 0)
+        throw new Refusal({ code: 'revision_unchanged', number: last.number });
+      const revisionId = newId();
+      patterns.publish(revisionId, id, document, at(), note);
+      return foundOr(patterns.findRevision(revisionId));
+    },
+    published: () =>
+      patterns.published().map(({ document, ...revision }) => ({
+        ...revision,
+        title: document.title,
+        isWoolOnly: isWoolOnly(document),
+      })),
+    findRevision: (id: string): Revision => foundOr(patterns.findRevision(id)),
+  });
+}

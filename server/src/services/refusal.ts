@@ -1,0 +1,88 @@
+import type { ItemUse } from '@lanakit/core/api';
+import type { Problem } from '@lanakit/core/problems';
+
+/** Why something was not done, as data: HTTP gives it a status, `problemWords` its words. */
+export type RefusalReason =
+  | { readonly code: 'not_found' }
+  | { readonly code: 'content_invalid' | 'pattern_incomplete'; readonly problems: readonly Problem[] }
+  /** What was sent, and what stands there now. */
+  | {
+      readonly code: 'version_conflict';
+      readonly yours: unknown;
+      readonly theirs: unknown;
+      readonly id?: string;
+    }
+  | { readonly code: 'revision_unchanged'; readonly number: number }
+  | { readonly code: 'in_use'; readonly uses: readonly ItemUse[] }
+  | { readonly code: 'import_built_on'; readonly name: string | undefined }
+  | { readonly code: 'import_undone' }
+  | { readonly code: 'tray_empty' }
+  | { readonly code: 'tray_closed' }
+  | { readonly code: 'file_not_read'; readonly reason?: string; readonly problems?: readonly Problem[] }
+  | { readonly code: 'file_newer'; readonly version: number; readonly newest: number }
+  | { readonly code: 'archive_unsafe'; readonly reason: string }
+  | { readonly code: 'picture_not_read' }
+  | { readonly code: 'picture_too_large'; readonly width: number; readonly height: number }
+  | { readonly code: 'drawing_unsafe' }
+  | { readonly code: 'query_invalid'; readonly field: string; readonly min?: number; readonly max?: number };
+
+export type RefusalCode = RefusalReason['code'];
+
+/**
+ * A refusal. Within a service it is thrown, so that what was begun in a transaction is undone; out of a service it is
+ * always a value (`answering`).
+ */
+export class Refusal extends Error {
+  readonly reason: RefusalReason;
+
+  constructor(reason: RefusalReason) {
+    super(reason.code);
+    this.reason = reason;
+  }
+}
+
+/** What was asked for, or why not. */
+export type Outcome<T> = T | Refusal;
+
+export const isRefusal = (value: unknown): value is Refusal => value instanceof Refusal;
+
+/** Goes on where nothing is wrong. @throws Refusal content_invalid */
+export function assertSound(problems: readonly Problem[]): void {
+  if (problems.length > 0) throw new Refusal({ code: 'content_invalid', problems });
+}
+
+/** What is there. @throws Refusal not_found */
+export function foundOr<T>(value: T | null | undefined): T {
+  if (value === null || value === undefined) throw new Refusal({ code: 'not_found' });
+  return value;
+}
+
+// Methods take what they take; only what comes back is changed.
+// eslint-disable-next-line @typescript-eslint/no-explicit-any
+type Methods = Record<string, (...given: any[]) => unknown>;
+
+type Answering<M extends Methods> = {
+  readonly [K in keyof M]: (
+    ...given: Parameters<M[K]>
+  ) => ReturnType<M[K]> extends Promise<infer T> ? Promise<Outcome<T>> : Outcome<ReturnType<M[K]>>;
+};
+
+/** A service: the same methods, with refusals as values. Everything else that is thrown stays thrown. */
+export function answering<M extends Methods>(methods: M): Answering<M> {
+  const asValue = (error: unknown): Refusal => {
+    if (isRefusal(error)) return error;
+    throw error;
+  };
+  const wrapped = Object.entries(methods).map(([name, method]) => [
+    name,
+    (...given: unknown[]): unknown => {
+      try {
+        const value = method(...given);
+        return value instanceof Promise ? value.catch(asValue) : value;
+      } catch (error) {
+        return asValue(error);
+      }
+    },
+  ]);
+  return Object.fromEntries(wrapped) as Answering<M>;
+}

@@ -1,0 +1,73 @@
+import type { NeedleKit } from '@lanakit/core/needles';
+import {
+  kitOfClass,
+  type Run,
+  type RunInput,
+  type ThingsDrawn,
+  thingsLent,
+  type ThingShort,
+  thingsPromisedBefore,
+  thingsShort,
+  thingsTaken,
+  type ToPack,
+} from '@lanakit/core/run';
+import type { Store } from '../db/index.ts';
+import { packedAlone, revisionOf, shelfOf } from './runSources.ts';
+
+/** A run with what it draws of findings, needles and tools. */
+export interface RunDrawing extends ThingsDrawn {
+  readonly run: Run;
+  readonly input: RunInput;
+  readonly toPack: ToPack;
+  /** Of a class, worked out once it is asked for. */
+  readonly kit: () => NeedleKit | null;
+}
+
+export const drawingOf = (store: Store, run: Run): RunDrawing =>
+  store.remember(`drawing of ${run.id}`, () => {
+    const { input, toPack } = packedAlone(store, run);
+    const { shelf } = store;
+    const [needles, tools] = [shelf.needles(), shelf.tools()];
+    const kit = once(() => (input.kind === 'class' ? kitOfRun(store, run) : null));
+    return {
+      id: run.id,
+      date: run.date,
+      run,
+      input,
+      toPack,
+      kit,
+      taken: thingsTaken(toPack, input, { findings: shelfOf(store).findings, needles, tools }),
+      lent: once(() => thingsLent(toPack, input, { tools, kit: kit() })),
+    };
+  });
+
+/** Worked out when it is first asked for. */
+function once<T extends object | null>(make: () => T): () => T {
+  let made: { readonly value: T } | null = null;
+  return () => (made ??= { value: make() }).value;
+}
+
+/** The needles a class needs, from the shelf as it is. */
+export const kitOfRun = (store: Store, run: Run): NeedleKit =>
+  store.remember(
+    `kit of ${run.id}`,
+    () =>
+      kitOfClass(run, {
+        designs: new Map([[run.revisionId, revisionOf(store, run).document]]),
+        wool: shelfOf(store),
+        needles: store.shelf.needles(),
+        evidence: store.trays.evidence(),
+        tools: store.shelf.tools(),
+      }).kit,
+  );
+
+/** Everything beside wool that is short for a run, or that nobody has counted, after those before it. */
+export function shortOfDrawing(store: Store, own: RunDrawing, inOrder: readonly RunDrawing[]): ThingShort[] {
+  return thingsShort(own.toPack, own.input, {
+    findings: shelfOf(store).findings,
+    needles: store.shelf.needles(),
+    tools: store.shelf.tools(),
+    kit: own.kit(),
+    promised: thingsPromisedBefore(own, inOrder),
+  });
+}

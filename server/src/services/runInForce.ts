@@ -1,0 +1,97 @@
+import { trayOf } from '@lanakit/core/needles';
+import {
+  allMarks,
+  differenceFrom,
+  freezeRun,
+  type Frozen,
+  type PackedRun,
+  packedMark,
+  planOfToday,
+  restocked,
+  type Run,
+  type RunFacts,
+  shortOfPlan,
+  stockIn,
+  type ThingPromises,
+  type ThingShort,
+  thingsShort,
+  uncountedOfPlan,
+  undecidedSeats,
+  weighedOf,
+  weighings,
+} from '@lanakit/core/run';
+import type { Store } from '../db/index.ts';
+import { promisedTo, thingsPromisedTo } from './promisedAhead.ts';
+import { kitOfRun } from './runDrawing.ts';
+import { designsOf, packedAlone, shelfOf, sourcesOf } from './runSources.ts';
+
+/** What is in force of a run, after the runs before it. */
+export interface InForceAfter {
+  readonly packed: PackedRun;
+  readonly frozen: Frozen | null;
+  /** What runs before it leave it without, of findings, needles and tools. */
+  readonly promised: ThingPromises;
+}
+
+/** While nothing is written it is the same for whoever asks. */
+export const inForceOf = (store: Store, run: Run, today: string): InForceAfter =>
+  store.remember(`in force, ${run.id}, ${today}`, () => {
+    const packed = packedAlone(store, run);
+    const stock = stockIn({ shelf: shelfOf(store), promisedG: promisedTo(store, run, today) });
+    return {
+      packed: { ...packed, plan: restocked(packed.plan, stock) },
+      frozen: store.runs.frozen(run.id),
+      promised: thingsPromisedTo(store, run, today),
+    };
+  });
+
+/** What a run comes to today, after the runs before it. */
+const planToday = (store: Store, run: Run, today: string): PackedRun =>
+  planOfToday(run, sourcesOf(store, run, promisedTo(store, run, today)));
+
+/** Writes down what a run comes to now. */
+export function freezeNow(store: Store, run: Run, today: string, at: string): Frozen {
+  const { id: _id, version: _version, state: _state, ...input } = run;
+  const { plan } = planToday(store, run, today);
+  return freezeRun(at, input, designsOf(store, run), shelfOf(store), plan);
+}
+
+/** How things stand with a run, for what it may be called next. */
+export function factsOf(store: Store, run: Run, today: string): RunFacts {
+  const inForce = inForceOf(store, run, today);
+  const { input, plan, packs, wool } = inForce.packed;
+  const ticks = new Map(store.runs.ticks(run.id).map((tick) => [tick.mark, tick]));
+  const marks = allMarks(weighings(plan, packs, wool.fibres, input.scaleStepG));
+  const tray = trayOf(store.trays.taps(run.id));
+  return {
+    undecided: undecidedOf(store, run),
+    short: shortOfPlan(plan).length + shortThings(store, run, inForce).length,
+    uncounted: uncountedOfPlan(plan).length,
+    unknown: plan.unknownCount,
+    unweighed: marks.length - weighedOf(marks, ticks).right,
+    unpacked: packs.filter(({ id }) => ticks.get(packedMark(id))?.isDone !== true).length,
+    needlesOut: tray.reduce((sum, { stillOut, missing }) => sum + stillOut + missing, 0),
+    // The shelf alone changes no pack once it is only less.
+    different: inForce.frozen ? differenceFrom(inForce.packed, planToday(store, run, today)).packs.length : 0,
+  };
+}
+
+/** Findings, packaging, needles and tools that are short for a run, or that nobody has counted. */
+const shortThings = (
+  store: Store,
+  run: Run,
+  { packed: { input, toPack }, promised }: InForceAfter,
+): ThingShort[] =>
+  thingsShort(toPack, input, {
+    findings: shelfOf(store).findings,
+    needles: store.shelf.needles(),
+    tools: store.shelf.tools(),
+    kit: input.kind === 'class' ? kitOfRun(store, run) : null,
+    promised,
+  });
+
+function undecidedOf(store: Store, run: Run): number {
+  if (run.kind === 'kits' || run.undecidedChance !== null) return 0;
+  const pattern = designsOf(store, run).get(run.revisionId);
+  return pattern ? undecidedSeats(pattern, run) : 0;
+}

@@ -1,0 +1,190 @@
+import type { NamedRun, OpenedRun, PromisedBefore, RunDesign } from '@lanakit/core/api';
+import type { Problem } from '@lanakit/core/problems';
+import {
+  checkRights,
+  checkRun,
+  checkState,
+  isFrozen,
+  revisionsOfRun,
+  type Run,
+  type RunInput,
+  type RunTick,
+  stateAfter,
+  stateBefore,
+  type StateInput,
+  type TickInput,
+  wantsOf,
+  withBoxesCounted,
+} from '@lanakit/core/run';
+import type { Store } from '../db/index.ts';
+import { todayOf, type ServiceDeps } from './deps.ts';
+import { bringBackToShelf, takeOffShelf } from './packingStock.ts';
+import { promisedTo, thingsPromisedTo } from './promisedAhead.ts';
+import { answering, assertSound, foundOr, Refusal } from './refusal.ts';
+import { factsOf, freezeNow } from './runInForce.ts';
+import { designsOf } from './runSources.ts';
+
+export type RunService = ReturnType<typeof runService>;
+
+/** Classes and batches of kits: planned, weighed, packed, and what the ones before each will have taken. */
+export function runService({ store, now, newId }: ServiceDeps) {
+  const { runs } = store;
+  const at = () => now().toISOString();
+  const today = () => todayOf(now());
+  const found = (id: string): Run => foundOr(runs.find(id));
+  const opened = (id: string): OpenedRun => openedRun(store, found(id), today());
+  const conflict = (id: string, yours: unknown) =>
+    new Refusal({ code: 'version_conflict', yours, theirs: namedRun(store, found(id)) });
+  const insert = (input: RunInput): OpenedRun => {
+    const id = newId();
+    runs.insert(id, input, at());
+    return opened(id);
+  };
+  return answering({
+    all(): { readonly today: string; readonly items: readonly NamedRun[] } {
+      const known = new Map<string, RunDesign[]>();
+      return { today: today(), items: runs.all().map((run) => namedRun(store, run, known)) };
+    },
+    find: opened,
+    plan: (input: RunInput): OpenedRun => insert(checked(store, input)),
+    save(id: string, version: number, sent: RunInput): OpenedRun {
+      found(id);
+      const input = checked(store, sent);
+      if (!runs.update(id, version, input, at())) throw conflict(id, input);
+      return opened(id);
+    },
+    /** What runs before this one will take, of fibres and of things. */
+    promisedBefore(id: string): PromisedBefore {
+      const run = found(id);
+      return {
+        items: [...promisedTo(store, run, today())].map(([fibreId, massG]) => ({ fibreId, massG })),
+        things: [...thingsPromisedTo(store, run, today())].map(([itemId, own]) => ({ itemId, ...own })),
+      };
+    },
+    /** On to the next state, where nothing is missing or it is told to go on anyway; or back to the one before. */
+    move: (id: string, version: number, to: StateInput): OpenedRun =>
+      store.together(() => {
+        const run = found(id);
+        if (run.version !== version || !moved(store, run, to, { today: today(), at: at() }))
+          throw conflict(id, to);
+        return opened(id);
+      }),
+    /** Takes the numbers as they would be now. */
+    replan: (id: string, version: number): OpenedRun =>
+      store.together(() => {
+        const run = found(id);
+        if (run.state !== 'bought' && run.state !== 'weighed') {
+          const reason = `is ${run.state}; only what is bought or weighed takes new numbers`;
+          assertSound([{ code: 'field_wrong', pointer: '', reason }]);
+        }
+        const frozen = freezeNow(store, run, today(), at());
+        if (!runs.setState(id, version, { state: run.state, frozen }, at())) throw conflict(id, null);
+        return opened(id);
+      }),
+    /** A class that was over before it was written down here: its numbers as they come to, nothing taken off the shelf. */
+    recordDone: (id: string): OpenedRun =>
+      store.together(() => {
+        const run = found(id);
+        const frozen = freezeNow(store, run, today(), at());
+        if (!runs.setState(id, run.version, { state: 'done', frozen }, at())) throw conflict(id, null);
+        return opened(id);
+      }),
+    /** The same again, planned anew. */
+    copy(id: string): OpenedRun {
+      const run = found(id);
+      const { id: _id, version: _version, state: _state, ...input } = run;
+      return insert({ ...input, name: `${input.name.slice(0, 112)}, again` });
+    },
+    ticks: (id: string): readonly RunTick[] => runs.ticks(found(id).id),
+    /** Sent twice with one key it counts once. */
+    tick: (id: string, { key, ...tick }: TickInput): readonly RunTick[] =>
+      store.together(() => {
+        runs.tick(key, found(id).id, tick, at());
+        return runs.ticks(id);
+      }),
+    remove(id: string, version: number): void {
+      found(id);
+      if (!runs.remove(id, version, at())) throw conflict(id, null);
+    },
+    restore(id: string): OpenedRun {
+      if (!runs.restore(id)) throw new Refusal({ code: 'not_found' });
+      return opened(id);
+    },
+  });
+}
+
+/** @throws Refusal content_invalid */
+function checked(store: Store, sent: RunInput): RunInput {
+  const input = withBoxesCounted(sent);
+  const problems: Problem[] = checkRun(input);
+  if (revisionsOfRun(input).some((id) => !store.patterns.findRevision(id)))
+    problems.push({ code: 'field_wrong', pointer: '/revisionId', reason: 'names no published revision' });
+  assertSound(problems);
+  assertSound(checkRights(input, designsOf(store, input)));
+  return input;
+}
+
+/** False: somebody else was first. @throws Refusal content_invalid where something stands before it */
+function moved(
+  store: Store,
+  run: Run,
+  { to, anyway }: StateInput,
+  { today, at }: { readonly today: string; readonly at: string },
+): boolean {
+  const isOn = to === stateAfter(run.state);
+  if (!isOn && to !== stateBefore(run.state)) {
+    const reason = `does not follow on “${run.state}”`;
+    assertSound([{ code: 'field_wrong', pointer: '/to', reason }]);
+  }
+  if (isOn && !anyway) assertSound(checkState(to, factsOf(store, run, today)));
+  const frozen = !isFrozen(to) ? null : (store.runs.frozen(run.id) ?? freezeNow(store, run, today, at));
+  if (isOn && to === 'packed') takeOffShelf(store, run, today, at);
+  if (!isOn && run.state === 'packed') bringBackToShelf(store, run, at);
+  return store.runs.setState(run.id, run.version, { state: to, frozen }, at);
+}
+
+function openedRun(store: Store, run: Run, today: string): OpenedRun {
+  const next = stateAfter(run.state);
+  return {
+    ...namedRun(store, run),
+    frozen: store.runs.frozen(run.id),
+    wants: next ? wantsOf(next, factsOf(store, run, today)) : [],
+  };
+}
+
+/** @param known designs that were looked up for this answer: runs share them */
+function namedRun(store: Store, run: Run, known = new Map<string, RunDesign[]>()): NamedRun {
+  const designs = revisionsOfRun(run).flatMap((revisionId) => {
+    const own = known.get(revisionId) ?? designOf(store, revisionId);
+    known.set(revisionId, own);
+    return own;
+  });
+  const [leading] = designs;
+  if (!leading) throw new Error(`run without its revision ${run.revisionId}`);
+  return {
+    ...run,
+    patternId: leading.patternId,
+    patternTitle: leading.title,
+    revisionNumber: leading.number,
+    designs,
+  };
+}
+
+function designOf({ patterns }: Store, revisionId: string): RunDesign[] {
+  const revision = patterns.findRevision(revisionId);
+  if (!revision) return [];
+  const { patternId, number, document } = revision;
+  const pattern = patterns.find(patternId);
+  const newest = pattern?.revision ?? { id: revisionId, number };
+  return [
+    {
+      revisionId,
+      patternId,
+      number,
+      title: document.title,
+      newestNumber: newest.number,
+      newestRevisionId: newest.id,
+      isWithdrawn: pattern === null || pattern.archivedAt !== null,
+    },
+  ];
+}

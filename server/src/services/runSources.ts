@@ -1,0 +1,76 @@
+import type { Revision } from '@lanakit/core/api';
+import { type Wool, woolOnShelf } from '@lanakit/core/engine';
+import {
+  type Designs,
+  inDrawingOrder,
+  isOffShelf,
+  packedRun,
+  type PackedRun,
+  planOfToday,
+  restocked,
+  revisionsOfRun,
+  type Run,
+  type RunInput,
+  type RunPortions,
+  type RunSources,
+  stockIn,
+} from '@lanakit/core/run';
+import type { Store } from '../db/index.ts';
+
+/** The shelf as the engine looks wool up. */
+export const shelfOf = ({ shelf, stock, remember }: Store): Wool =>
+  remember('shelf', () => {
+    const fibres = shelf.fibres();
+    return {
+      fibres: woolOnShelf(fibres, shelf.blends(fibres)),
+      findings: new Map(shelf.findings().map((finding) => [finding.id, finding])),
+      handMeasures: stock.handMeasures(),
+    };
+  });
+
+/** A run's leading revision; a run cannot exist without one (foreign key). */
+export function revisionOf(store: Store, run: Pick<Run, 'revisionId'>): Revision {
+  const revision = store.patterns.findRevision(run.revisionId);
+  if (!revision) throw new Error(`run without its revision ${run.revisionId}`);
+  return revision;
+}
+
+/** The patterns that runs are pinned to. */
+export const designsOf = (store: Store, ...runs: readonly RunInput[]): Designs =>
+  new Map(
+    runs.flatMap(revisionsOfRun).flatMap((id) => {
+      const revision = store.patterns.findRevision(id);
+      return revision ? [[id, revision.document] as const] : [];
+    }),
+  );
+
+/** What a run, and what was written down of it, is worked out from today. */
+export function sourcesOf(
+  store: Store,
+  run: Run,
+  promisedG: ReadonlyMap<string, number> = new Map(),
+): RunSources {
+  const frozen = store.runs.frozen(run.id);
+  return {
+    designs: designsOf(store, run, ...(frozen ? [frozen.input] : [])),
+    shelf: shelfOf(store),
+    promisedG,
+  };
+}
+
+/** What is in force of a run, with the whole shelf before it: the same while nothing is written. */
+export const packedAlone = (store: Store, run: Run): PackedRun =>
+  store.remember(`packed alone, ${run.id}`, () =>
+    packedRun(run, store.runs.frozen(run.id), sourcesOf(store, run)),
+  );
+
+/** The portions of a run against the shelf as runs before leave it. @param promisedG what those will take, by fibre */
+export const planAfter = (store: Store, run: Run, promisedG: ReadonlyMap<string, number>): RunPortions =>
+  restocked(packedAlone(store, run).plan, stockIn({ shelf: shelfOf(store), promisedG }));
+
+/** What a run would come to today, with the whole shelf before it. */
+export const planAlone = (store: Store, run: Run): PackedRun => planOfToday(run, sourcesOf(store, run));
+
+/** Runs ahead that still draw on the shelf, in the order in which they do. */
+export const drawingAhead = (store: Store, today: string): Run[] =>
+  inDrawingOrder(store.runs.ahead(today).filter(({ state }) => !isOffShelf(state)));
