@@ -30,7 +30,7 @@ export interface FindingTotal {
 
 /** Everything of findings that one make takes, in the order it is first named. */
 export function estimateFindings(
-  pattern: Pattern,
+  pattern: Pick<Pattern, 'parts' | 'findings' | 'cuts'>,
   cuts: readonly CutEstimate[],
   { findings }: Wool,
 ): FindingTotal[] {

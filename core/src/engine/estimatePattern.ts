@@ -1,13 +1,5 @@
 import { toMm } from '../base/index.ts';
-import {
-  activeMinutes,
-  type MinutesTotal,
-  type NeedleHabit,
-  needleOf,
-  type Pattern,
-  waitingMinutes,
-} from '../pattern/index.ts';
-import { distinctNeedles, type NeedleWanted, oneProfileEach } from '../shelf/index.ts';
+import type { Pattern } from '../pattern/index.ts';
 import { calculatePart } from './calculatePart.ts';
 import { calibrate, type Calibration, type CalibrationSources } from './calibration.ts';
 import { type CutEstimate, estimateCuts } from './cuts/estimateCuts.ts';
@@ -50,7 +42,13 @@ export interface SumWithUnknown {
   readonly unknownCount: number;
 }
 
-/** What one make takes. */
+/** What of a pattern its wool, findings and cuts follow from. */
+export type WoolOfPattern = Pick<
+  Pattern,
+  'parts' | 'joins' | 'joinsApart' | 'cuts' | 'findings' | 'shared' | 'weighedMakeG' | 'lengthUnit'
+>;
+
+/** What one make takes. Minutes and needles are of its steps: `stepTotals`. */
 export interface PatternEstimate {
   readonly parts: readonly PartEstimate[];
   readonly joins: readonly JoinEstimate[];
@@ -67,12 +65,6 @@ export interface PatternEstimate {
   readonly shared: readonly SharedEstimate[];
   readonly cuts: readonly CutEstimate[];
   readonly findings: readonly FindingTotal[];
-  /** Active minutes of all steps. */
-  readonly minutes: MinutesTotal;
-  /** In which nobody has to do anything. */
-  readonly waiting: MinutesTotal;
-  /** Needles of all steps, coarse to fine, each once. */
-  readonly needles: readonly NeedleWanted[];
   /** Integer minor units at the likely mass, rounded; a fibre without a price is unknown. */
   readonly costMinor: SumWithUnknown;
   /** The same at both ends of what its author states from – to; null: nothing is. */
@@ -83,13 +75,13 @@ export interface PatternEstimate {
 }
 
 /** Everything the ledger shows for one make of a pattern. Never throws. */
-export function estimatePattern(pattern: Pattern, wool: Wool): PatternEstimate {
+export function estimatePattern(pattern: WoolOfPattern, wool: Wool): PatternEstimate {
   const lnOfMake = lnOfWeighedMake(pattern, wool);
   return estimateWith(pattern, wool, workParts(pattern, wool, lnOfMake));
 }
 
 /** ln of a whole make on the scale over what it calculates to, what is stated left as it is; null: none, or not told. */
-function lnOfWeighedMake(pattern: Pattern, wool: Wool): number | null {
+function lnOfWeighedMake(pattern: WoolOfPattern, wool: Wool): number | null {
   if (pattern.weighedMakeG === null) return null;
   const { uses } = estimateWith(pattern, wool, workParts(pattern, wool, null));
   const own = inOneMake(uses);
@@ -104,7 +96,11 @@ function lnOfWeighedMake(pattern: Pattern, wool: Wool): number | null {
 const isCalculated = (use: UseEstimate): boolean =>
   use.kind === 'known' && use.source === 'calculated' && (use.term.commonSigma ?? 0) > 0;
 
-function estimateWith(pattern: Pattern, wool: Wool, workings: ReturnType<typeof workParts>): PatternEstimate {
+function estimateWith(
+  pattern: WoolOfPattern,
+  wool: Wool,
+  workings: ReturnType<typeof workParts>,
+): PatternEstimate {
   const { calibration } = workings;
   const { uses: settled, shared } = resolveAmounts(workings.parts, pattern.shared);
   const byId = new Map(workings.parts.map((working) => [working.part.id, working]));
@@ -141,9 +137,6 @@ function estimateWith(pattern: Pattern, wool: Wool, workings: ReturnType<typeof 
     shared,
     cuts,
     findings: estimateFindings(pattern, cuts, wool),
-    minutes: activeMinutes(pattern),
-    waiting: waitingMinutes(pattern),
-    needles: needlesOf(pattern),
     costMinor: costOf(fibres, wool.fibres),
     costEnds: costEndsOf(own, wool.fibres),
     calibration,
@@ -151,22 +144,8 @@ function estimateWith(pattern: Pattern, wool: Wool, workings: ReturnType<typeof 
   };
 }
 
-/** The estimate with the times and needles of other steps: nothing that is made of wool depends on them. */
-export function withSteps(
-  estimate: PatternEstimate,
-  pattern: Pick<Pattern, 'steps' | 'parts' | 'joins' | 'links'> & NeedleHabit,
-): PatternEstimate {
-  // Copied by their descriptors: what is worked out only when it is looked at stays so.
-  return Object.defineProperties({} as PatternEstimate, {
-    ...Object.getOwnPropertyDescriptors(estimate),
-    minutes: { value: activeMinutes(pattern), enumerable: true },
-    waiting: { value: waitingMinutes(pattern), enumerable: true },
-    needles: { value: needlesOf(pattern), enumerable: true },
-  });
-}
-
 /** Every part worked out on its own, with the wire through it and what it lies on. */
-function workParts(pattern: Pattern, wool: Wool, lnOfMake: number | null) {
+function workParts(pattern: WoolOfPattern, wool: Wool, lnOfMake: number | null) {
   const sized = resolveSizes(pattern.parts, wool);
   const looseEnds = new Map<string, number>();
   for (const { looseEnd } of pattern.joins) {
@@ -214,7 +193,7 @@ interface Held {
 
 const NOTHING_HELD: Readonly<Held> = { looseEnds: [], tailMm: 0, sunkMm: 0 };
 
-function heldByPart(pattern: Pattern, joins: readonly JoinEstimate[]): Map<string, Held> {
+function heldByPart(pattern: WoolOfPattern, joins: readonly JoinEstimate[]): Map<string, Held> {
   const byPart = new Map<string, Held>();
   const heldOf = (partId: string): Held => {
     const held = byPart.get(partId) ?? { looseEnds: [], tailMm: 0, sunkMm: 0 };
@@ -256,12 +235,6 @@ export function totalsByRole(uses: readonly UseEstimate[]): RoleTotal[] {
 function sumKnown(values: readonly (number | null)[]): SumWithUnknown {
   const known = values.filter((value) => value !== null);
   return { known: known.reduce((sum, value) => sum + value, 0), unknownCount: values.length - known.length };
-}
-
-function needlesOf(pattern: Pick<Pattern, 'steps'> & NeedleHabit): NeedleWanted[] {
-  return distinctNeedles(
-    oneProfileEach(pattern.steps.map((step) => needleOf(step, pattern))).flatMap((wanted) => wanted ?? []),
-  );
 }
 
 function costOf(totals: readonly FibreTotal[], fibres: FibreLookup): SumWithUnknown {

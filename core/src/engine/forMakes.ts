@@ -1,4 +1,4 @@
-import type { CountRange, MinutesTotal } from '../pattern/index.ts';
+import type { CountRange } from '../pattern/index.ts';
 import { type PatternEstimate, totalsByFibre, totalsByRole } from './estimatePattern.ts';
 import { doubtsOf } from './quantity/doubt.ts';
 import { totalMass } from './quantity/totalMass.ts';
@@ -32,8 +32,6 @@ export function forMakes(estimate: PatternEstimate, makes: number): PatternEstim
       most: finding.most * makes,
       pieces: finding.pieces.map((piece) => ({ ...piece, count: piece.count * makes })),
     })),
-    minutes: timesTotal(estimate.minutes, makes),
-    waiting: timesTotal(estimate.waiting, makes),
     costMinor: { ...estimate.costMinor, known: estimate.costMinor.known * makes },
     costEnds: estimate.costEnds && {
       lowMinor: estimate.costEnds.lowMinor * makes,
@@ -53,11 +51,4 @@ const timesCount = ({ low, likely, high }: CountRange, makes: number): CountRang
   low: low * makes,
   likely: likely * makes,
   high: high * makes,
-});
-
-const timesTotal = ({ known, low, high, unknownCount }: MinutesTotal, makes: number): MinutesTotal => ({
-  known: known * makes,
-  low: low * makes,
-  high: high * makes,
-  unknownCount,
 });

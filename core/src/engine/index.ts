@@ -23,10 +23,10 @@ export type { JoinEstimate } from './estimateJoins.ts';
 export { estimatePart } from './estimatePart.ts';
 export {
   estimatePattern,
-  withSteps,
   totalsByFibre,
   type FibreTotal,
   type PatternEstimate,
+  type WoolOfPattern,
   type RoleTotal,
   type SumWithUnknown,
 } from './estimatePattern.ts';

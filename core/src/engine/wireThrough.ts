@@ -5,7 +5,7 @@ import type { Wool } from './wool.ts';
 
 /** Volume of wire inside one piece of each part, mm³, by part id; a sleeve’s own wire is in its shape. */
 export function wireThrough(
-  { cuts }: Pattern,
+  { cuts }: Pick<Pattern, 'cuts'>,
   parts: readonly Part[],
   { findings }: Wool,
 ): Map<string, number> {

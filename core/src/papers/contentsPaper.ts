@@ -1,3 +1,4 @@
+import * as cells from './cell.ts';
 import type { Caution } from '../pattern/index.ts';
 import {
   type FibrePortion,
@@ -41,6 +42,7 @@ import {
 import { piecesOfCard } from './piecesOfCard.ts';
 import {
   amountOf,
+  amountWords,
   creditsOfGroup,
   fibreName,
   makesLine,
@@ -144,7 +146,11 @@ function findingRows(group: PackGroup, { toPack, wool, input }: PaperSource): Pa
         finding && isEasilyLost(finding) ? 'inner bag' : 'findings',
         finding?.name ?? 'a finding',
         pieces.length > 0 ? piecesLine(pieces) : amountOf(finding, amount),
-        [pieceNames(pieces), designsOf(findingId), spare > 0 ? `and ${amountOf(finding, spare)} to lose` : '']
+        [
+          pieceNames(pieces),
+          designsOf(findingId),
+          spare > 0 ? `and ${amountWords(finding, spare)} to lose` : '',
+        ]
           .filter((words) => words !== '')
           .join(', '),
       ]);
@@ -155,12 +161,12 @@ function findingRows(group: PackGroup, { toPack, wool, input }: PaperSource): Pa
 function needleRows(group: PackGroup, { needles }: PaperSource): PaperRow[] {
   if (group.recipe) {
     return needlesOfBox(group, needles).map(({ wanted, needle, count }) =>
-      row(['needles', needle ? needleName(needle) : wantedName(wanted), String(count), '']),
+      row(['needles', needle ? needleName(needle) : wantedName(wanted), cells.count(count), '']),
     );
   }
   return personalNeeds(group)
     .filter(({ wanted }) => wanted !== null)
-    .map((need) => row(['needles', needName(need), String(atSeat(need)), '']));
+    .map((need) => row(['needles', needName(need), cells.count(atSeat(need)), '']));
 }
 
 /** What is not in it and has to be at hand, every tool of it: needles too, but for those a full box gives. */

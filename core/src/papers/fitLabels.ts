@@ -1,3 +1,4 @@
+import { cellWords } from './cell.ts';
 import type { LabelSheet } from '../run/index.ts';
 import { LABEL_INNER_MM } from './labels.ts';
 import type { PaperLabel } from './paper.ts';
@@ -68,7 +69,7 @@ function columnsFor(lines: readonly Line[], sheet: LabelSheet): 1 | 2 | null {
   if (fits(lines.length)) return 1;
   const halfMm = (sheet.widthMm - 2 * LABEL_INNER_MM - 2) / 2;
   const isShort = ({ text, grams }: Line) =>
-    SWATCH_MM + (text.length + grams.length + 1) * LETTER_MM <= halfMm;
+    SWATCH_MM + (text.length + cellWords(grams).length + 1) * LETTER_MM <= halfMm;
   return fits(Math.ceil(lines.length / 2)) && lines.every(isShort) ? 2 : null;
 }
 

@@ -17,3 +17,4 @@ export { ranges } from './shown.ts';
 export { swatchSvg } from './swatchSvg.ts';
 export { bagLine, fittedLabels, labelRoom, type FittedLabel } from './fitLabels.ts';
 export { paperSource, type PaperFacts } from './paperSource.ts';
+export { cellForTable, cellWords, type Cell } from './cell.ts';

@@ -1,5 +1,6 @@
 import { writeTable } from '../tables/index.ts';
 import { counted, showDay } from '../words/index.ts';
+import { cellForTable } from './cell.ts';
 import { contentsPaper } from './contentsPaper.ts';
 import { bagLabels } from './labels.ts';
 import { packsPaper } from './packsPaper.ts';
@@ -58,7 +59,7 @@ export function paperTable({ sections, labels }: Paper): string {
           title,
           bag || 'figure',
           text,
-          numberOf(grams),
+          cellForTable(grams),
           note,
           parts,
           keepBack,
@@ -75,13 +76,11 @@ export function paperTable({ sections, labels }: Paper): string {
         title,
         ...columns.map((column) => {
           const at = own.findIndex((one) => one.title === column);
-          return at < 0 ? '' : numberOf(cells[at] ?? '');
+          const cell = cells[at];
+          return cell ? cellForTable(cell) : '';
         }),
         note,
       ]),
     ),
   );
 }
-
-/** Grams without their unit, so that a spreadsheet adds them up; anything else as it is. */
-const numberOf = (cell: string): string => /^(?:≈ )?([\d.]+) g$/.exec(cell)?.[1] ?? cell;

@@ -1,3 +1,4 @@
+import * as cells from './cell.ts';
 import {
   avoidedBy,
   findingsOfPack,
@@ -39,6 +40,7 @@ import {
 } from './paper.ts';
 import {
   amountOf,
+  amountWords,
   creditsOfGroup,
   fibreName,
   fibreTitle,
@@ -129,7 +131,7 @@ function contentRows(group: PackGroup, source: PaperSource, notesOf: NotesOfBag)
     ...(group.recipe?.form === 'refill' || group.recipe?.form === 'pattern-only' || group.sample
       ? []
       : toolRows(group, source)),
-    ...(group.recipe ? [row(['box', 'the pattern, printed', '1'], { ticks: 1 })] : []),
+    ...(group.recipe ? [row(['box', 'the pattern, printed', cells.count(1)], { ticks: 1 })] : []),
   ];
 }
 
@@ -195,7 +197,7 @@ function findingRows(group: PackGroup, { toPack, wool, input }: PaperSource): Pa
           pieces.length > 0
             ? piecesLine(pieces)
             : spare > 0
-              ? `${amountOf(finding, amount)} + ${amountOf(finding, spare)} spare`
+              ? `${amountWords(finding, amount)} + ${amountWords(finding, spare)} spare`
               : amountOf(finding, amount),
         ],
         { ticks: 1, ...(pieces.length > 0 && { note: pieceNames(pieces) }) },
@@ -208,11 +210,11 @@ function findingRows(group: PackGroup, { toPack, wool, input }: PaperSource): Pa
 function toolRows(group: PackGroup, { needles }: PaperSource): PaperRow[] {
   if (group.recipe) {
     return needlesOfBox(group, needles).map(({ wanted, needle, count }) =>
-      row(['needles', needle ? needleName(needle) : wantedName(wanted), String(count)], { ticks: 1 }),
+      row(['needles', needle ? needleName(needle) : wantedName(wanted), cells.count(count)], { ticks: 1 }),
     );
   }
   return personalNeeds(group).map((need) =>
-    row([need.wanted ? 'needles' : 'tools', needName(need), String(atSeat(need))], { ticks: 1 }),
+    row([need.wanted ? 'needles' : 'tools', needName(need), cells.count(atSeat(need))], { ticks: 1 }),
   );
 }
 

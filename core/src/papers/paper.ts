@@ -1,3 +1,4 @@
+import { type Cell, text } from './cell.ts';
 import type { FibreLookup, Wool } from '../engine/index.ts';
 import type { NeedleKit } from '../needles/index.ts';
 import type { Pack, RunInput, RunPortions, ThingPromises, ToPack } from '../run/index.ts';
@@ -29,7 +30,7 @@ export interface PaperColumn {
 }
 
 export interface PaperRow {
-  readonly cells: readonly string[];
+  readonly cells: readonly Cell[];
   readonly swatch: Swatch | null;
   /** How many boxes to tick stand before it. */
   readonly ticks: number;
@@ -56,7 +57,7 @@ export interface PaperLabel {
   readonly lines: readonly {
     readonly swatch: Swatch | null;
     readonly text: string;
-    readonly grams: string;
+    readonly grams: Cell;
     /** What its lot says. */
     readonly note: string;
     /** For which parts it is. */
@@ -113,8 +114,12 @@ export const section = (title: string, more: Partial<Omit<PaperSection, 'title'>
   ...more,
 });
 
-export const row = (cells: readonly string[], more: Partial<Omit<PaperRow, 'cells'>> = {}): PaperRow => ({
-  cells,
+/** A row of cells; a word stands for itself. */
+export const row = (
+  cells: readonly (Cell | string)[],
+  more: Partial<Omit<PaperRow, 'cells'>> = {},
+): PaperRow => ({
+  cells: cells.map((cell) => (typeof cell === 'string' ? text(cell) : cell)),
   swatch: null,
   ticks: 0,
   ...more,

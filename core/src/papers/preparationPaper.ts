@@ -1,3 +1,4 @@
+import * as cells from './cell.ts';
 import { wholeUp } from '../base/index.ts';
 import { type Minutes, minutesRange, workMinutes } from '../pattern/index.ts';
 import { shortOfPlan, takingsOfPlan, uncountedOfPlan } from '../run/index.ts';
@@ -5,7 +6,7 @@ import { planBlendLot } from '../shelf/index.ts';
 import { counted, cutSizeWords } from '../words/index.ts';
 import { packNames } from './packNames.ts';
 import { left, type Paper, type PaperSource, right, row, section, wide } from './paper.ts';
-import { fibreTitle, swatchOf, weighed } from './shown.ts';
+import { fibreTitle, swatchOf, weighedCell } from './shown.ts';
 
 /** Minutes a cut and a blend take beforehand. Ours, to be overruled by what you know. */
 export const MINUTES_A_CUT = 0.5;
@@ -48,7 +49,7 @@ function cuts({ toPack, wool }: PaperSource) {
   return section('Cut to length', {
     columns: [wide('What'), right('Size'), right('Pieces'), right('Minutes'), WHO],
     rows: [...alike.values()].map(({ name, size, pieces, title }) =>
-      row([name, size, String(pieces), String(wholeUp(pieces * MINUTES_A_CUT)), ''], {
+      row([name, size, cells.count(pieces), cells.count(wholeUp(pieces * MINUTES_A_CUT)), ''], {
         ticks: 1,
         note: title,
       }),
@@ -73,9 +74,9 @@ function blends(source: PaperSource) {
           row(
             [
               fibreTitle(source, fibreId),
-              weighed(massG, input),
-              freeG === null ? 'not counted' : weighed(freeG, input),
-              toMakeG > 0 ? String(MINUTES_A_BLEND) : '–',
+              weighedCell(massG, input),
+              freeG === null ? 'not counted' : weighedCell(freeG, input),
+              toMakeG > 0 ? cells.count(MINUTES_A_BLEND) : '–',
               '',
             ],
             { ticks: toMakeG > 0 ? 1 : 0, swatch: swatchOf(wool.fibres.get(fibreId)) },
@@ -92,9 +93,15 @@ function componentRows(source: PaperSource, fractions: ReadonlyMap<string, numbe
   const lot = planBlendLot(fractions, toMakeG, 0, input.scaleStepG);
   return lot.components.map(({ fibreId, weighedG }) => {
     const fibre = shelf.get(fibreId);
-    const onHand = fibre?.onHandG == null ? 'not counted' : weighed(fibre.onHandG, input);
+    const onHand = fibre?.onHandG == null ? 'not counted' : weighedCell(fibre.onHandG, input);
     return row(
-      [`of ${fibreTitle({ wool: { fibres: shelf } }, fibreId)}`, weighed(weighedG, input), onHand, '', ''],
+      [
+        `of ${fibreTitle({ wool: { fibres: shelf } }, fibreId)}`,
+        weighedCell(weighedG, input),
+        onHand,
+        '',
+        '',
+      ],
       {
         ticks: 1,
         swatch: swatchOf(fibre),
@@ -113,7 +120,7 @@ function samples({ toPack, packs }: PaperSource) {
         const work = done.map((step) => workMinutes(step, build));
         const minutes = work.reduce((sum, own) => sum + (own?.high ?? 0), 0);
         const unknown = work.filter((own) => own === null).length;
-        const words = unknown > 0 ? `≥ ${Math.round(minutes)}` : String(Math.round(minutes));
+        const words = unknown > 0 ? `≥ ${Math.round(minutes)}` : cells.count(Math.round(minutes));
         return [
           row([`Sample up to step ${sample.stepNumber}`, 'the class need not wait', words, ''], { ticks: 1 }),
         ];
@@ -141,7 +148,7 @@ function beforehand({ toPack, input }: PaperSource) {
             [
               `Step ${at + 1}: ${step.text.replaceAll(/[*_#>`]/g, '').slice(0, 90)}`,
               wait > 0 ? counted(Math.round(wait), 'minute') : '–',
-              work === null ? '?' : String(Math.round(work)),
+              work === null ? '?' : cells.count(Math.round(work)),
               '',
             ],
             { ticks: 1, note: pattern.title },

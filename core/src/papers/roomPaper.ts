@@ -1,3 +1,4 @@
+import * as cells from './cell.ts';
 import { choiceOfSeat, hasChoice, isElsewhere, seatName, seatsOf, toolsOfRun } from '../run/index.ts';
 import { isSameToolName } from '../shelf/index.ts';
 import {
@@ -69,9 +70,9 @@ export function roomPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'
                   [
                     tool?.name ?? `a holder of ${needles}`,
                     PROVISION_WORDS[per],
-                    String(total),
-                    tool === null ? 'not on the shelf' : (tool.onHand ?? 'not counted').toString(),
-                    short === null ? '?' : String(short || '–'),
+                    cells.count(total),
+                    tool === null ? 'not on the shelf' : onHandCell(tool.onHand),
+                    shortCell(short),
                   ],
                   { ticks: 1 },
                 ),
@@ -82,6 +83,12 @@ export function roomPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'
     ],
   };
 }
+
+/** What is on the shelf; null was never counted. */
+const onHandCell = (onHand: number | null) => (onHand === null ? 'not counted' : cells.count(onHand));
+
+/** Nobody knows, nothing, or so many. */
+const shortCell = (short: number | null) => (short === null ? '?' : short === 0 ? '–' : cells.count(short));
 
 const TOOL_COLUMNS = [wide('What'), left('For each'), right('In all'), right('On hand'), right('Short')];
 
@@ -94,13 +101,9 @@ function toolSection({ toPack, tools, input, promised }: PaperSource): PaperSect
       [
         needName(tool),
         PROVISION_WORDS[tool.per],
-        String(tool.total),
-        isElsewhere(tool)
-          ? 'not on the shelf'
-          : tool.tools.length === 0
-            ? ''
-            : (tool.onHand ?? 'not counted').toString(),
-        tool.tools.length === 0 ? '' : tool.short === null ? '?' : String(tool.short || '–'),
+        cells.count(tool.total),
+        isElsewhere(tool) ? 'not on the shelf' : tool.tools.length === 0 ? '' : onHandCell(tool.onHand),
+        tool.tools.length === 0 ? '' : shortCell(tool.short),
       ],
       { ticks: 1, ...(note !== '' && { note }) },
     );

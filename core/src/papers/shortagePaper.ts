@@ -1,3 +1,4 @@
+import * as cells from './cell.ts';
 import {
   findingsOfRun,
   isElsewhere,
@@ -12,7 +13,7 @@ import { needleName } from '../shelf/index.ts';
 import { counted, joinWords, needName, piecesLine, tooLargeWords, wantedName } from '../words/index.ts';
 import { packNames } from './packNames.ts';
 import { left, type Paper, type PaperSource, right, row, section, wide } from './paper.ts';
-import { amountOf, fibreTitle, swatchOf, weighed } from './shown.ts';
+import { amountOf, fibreTitle, swatchOf, weighedCell } from './shown.ts';
 
 /** What is wanting, and whose packs go without it. */
 export function shortagePaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {
@@ -46,9 +47,9 @@ function woolShort(source: PaperSource) {
       return row(
         [
           fibreTitle(source, fibreId),
-          weighed(wantedG, input),
-          weighed(freeG, input),
-          weighed(shortG, input),
+          weighedCell(wantedG, input),
+          weighedCell(freeG, input),
+          weighedCell(shortG, input),
           packNames(hit),
         ],
         { ticks: 1, swatch: swatchOf(wool.fibres.get(fibreId)) },
@@ -62,7 +63,7 @@ const uncounted = (source: PaperSource) =>
     columns: [wide('Fibre'), right('Wanted')],
     rows: uncountedOfPlan(source.plan).map((fibreId) => {
       const wantedG = takingsOfPlan(source.plan).get(fibreId) ?? 0;
-      return row([fibreTitle(source, fibreId), weighed(wantedG, source.input)], { ticks: 1 });
+      return row([fibreTitle(source, fibreId), weighedCell(wantedG, source.input)], { ticks: 1 });
     }),
   });
 
@@ -87,7 +88,7 @@ const findingsShort = ({ toPack, wool, input, promised }: PaperSource) =>
             onHand === null ? 'not counted' : amountOf(finding, onHand),
             before > 0 ? amountOf(finding, before) : '–',
             short === null ? '?' : amountOf(finding, short),
-            putUps === null ? '?' : String(putUps),
+            putUps === null ? '?' : cells.count(putUps),
           ],
           { ticks: 1, ...(tooLarge && { note: tooLargeWords(tooLarge) }) },
         );
@@ -119,14 +120,17 @@ const toolsShort = ({ toPack, input, tools, promised }: PaperSource) =>
         row(
           [
             needName(tool),
-            String(tool.total),
-            (tool.onHand ?? 'not counted').toString(),
-            tool.short === null ? '?' : String(tool.short),
+            cells.count(tool.total),
+            tool.onHand === null ? 'not counted' : cells.count(tool.onHand),
+            tool.short === null ? '?' : cells.count(tool.short),
           ],
           { ticks: 1, ...(tool.promised > 0 && { note: `${tool.promised} are promised to runs before` }) },
         ),
       ),
   });
+
+const needleOnHand = (needle: { readonly onHand: number | null } | null) =>
+  needle === null ? 'none' : needle.onHand === null ? 'not counted' : cells.count(needle.onHand);
 
 const needlesShort = (source: PaperSource) => {
   const { kit, toPack, needles, tools, input, promised, wool } = source;
@@ -139,9 +143,9 @@ const needlesShort = (source: PaperSource) => {
             row(
               [
                 thing.needle ? needleName(thing.needle) : wantedName(thing.wanted),
-                String(thing.count),
-                thing.needle === null ? 'none' : (thing.needle.onHand ?? 'not counted').toString(),
-                thing.short === null ? '?' : String(thing.short),
+                cells.count(thing.count),
+                needleOnHand(thing.needle),
+                thing.short === null ? '?' : cells.count(thing.short),
               ],
               { ticks: 1 },
             ),

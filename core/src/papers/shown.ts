@@ -1,17 +1,14 @@
+import { amount, type Cell, cellWords, grams } from './cell.ts';
 import { showLengths } from '../base/index.ts';
 import { creditsOf } from '../reading/index.ts';
 import type { FibrePortion, PackGroup } from '../run/index.ts';
 import { type Fibre, type Finding, unitOfFinding } from '../shelf/index.ts';
-import {
-  findingAmount,
-  groupWords,
-  ownerWords,
-  PREPARATION_WORDS,
-  ROLE_WORDS,
-  showLikely,
-  showWeighed,
-} from '../words/index.ts';
+import { groupWords, ownerWords, PREPARATION_WORDS, ROLE_WORDS, showWeighed } from '../words/index.ts';
 import type { PaperSource, Swatch } from './paper.ts';
+
+/** Grams in whole scale steps, as a cell. */
+export const weighedCell = (massG: number, { scaleStepG }: { readonly scaleStepG: number }): Cell =>
+  grams(massG, scaleStepG);
 
 /** Grams in whole scale steps: as many decimals as the step has. */
 export const weighed = (massG: number, { scaleStepG }: { readonly scaleStepG: number }): string =>
@@ -32,8 +29,12 @@ export function fibreTitle(
 }
 
 /** So much of a finding in the unit it is kept in. */
-export const amountOf = (finding: Finding | undefined, amount: number): string =>
-  findingAmount(amount, finding ? unitOfFinding(finding.measure) : 'piece');
+export const amountOf = (finding: Finding | undefined, own: number): Cell =>
+  amount(own, finding ? unitOfFinding(finding.measure) : 'piece');
+
+/** The same in words, for a sentence. */
+export const amountWords = (finding: Finding | undefined, own: number): string =>
+  cellWords(amountOf(finding, own));
 
 /** `Pear with two leaves, revision 2: Russet`; of a box each of its designs, so many times. */
 export function makesLine(group: PackGroup, { revisionNumbers }: PaperSource): string {
@@ -73,13 +74,10 @@ export function ranges(numbers: readonly number[]): string {
 }
 
 /** Grams of a portion as they stand in a list: at least so much where something of it is unknown. */
-export function portionGrams(
+export const portionGrams = (
   { packG, exactG, unknownCount }: Pick<FibrePortion, 'packG' | 'exactG' | 'unknownCount'>,
-  input: { readonly scaleStepG: number },
-): string {
-  const grams = packG === null ? showLikely(exactG) : weighed(packG, input);
-  return unknownCount > 0 ? `at least ${grams}` : grams;
-}
+  { scaleStepG }: { readonly scaleStepG: number },
+): Cell => grams(packG ?? exactG, packG === null ? null : scaleStepG, unknownCount > 0);
 
 /** What of a pack nobody knows how much it takes, named: `Ear core, Chalk: unknown`. */
 export interface UnknownLine {

@@ -2,7 +2,15 @@ import { type FibreWeighing, weighings, type WeighMark } from '../run/index.ts';
 import { bagWords, counted } from '../words/index.ts';
 import { packNames } from './packNames.ts';
 import { left, type Paper, type PaperSection, type PaperSource, right, row, section, wide } from './paper.ts';
-import { fibreName, fibreTitle, swatchOf, UNKNOWN_AMOUNT, unknownLines, weighed } from './shown.ts';
+import {
+  fibreName,
+  fibreTitle,
+  swatchOf,
+  UNKNOWN_AMOUNT,
+  unknownLines,
+  weighed,
+  weighedCell,
+} from './shown.ts';
 
 /** The list done at the scale: one fibre at a time, pale before dark; what weighs alike in one line. */
 export function weighOutPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {
@@ -68,8 +76,8 @@ function fibreSection(own: FibreWeighing, source: PaperSource): PaperSection {
         row(
           [
             name,
-            weighed(same[0]?.massG ?? 0, input),
-            weighed(same[0]?.toleranceG ?? 0, input),
+            weighedCell(same[0]?.massG ?? 0, input),
+            weighedCell(same[0]?.toleranceG ?? 0, input),
             forWhom(same),
           ],
           { ticks: same.length },

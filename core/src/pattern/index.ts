@@ -163,3 +163,4 @@ export {
   type WoolUse,
 } from './document/use.ts';
 export type { PatternProblem } from './document/problem.ts';
+export { stepTotals, totalsForMakes, type StepTotals } from './document/stepTotals.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { makePaper } from '../../src/papers/index.ts';
+import { cellWords, makePaper } from '../../src/papers/index.ts';
 import { BLANK_STEP, type Pattern, type Step } from '../../src/pattern/index.ts';
 import { blankSeat } from '../../src/run/index.ts';
 import { BLANK_TOOL, type NeedleWanted, proposeStandsFor, serves, type Tool } from '../../src/shelf/index.ts';
@@ -83,7 +83,7 @@ describe('tools of the room', () => {
     const roster = [{ ...blankSeat(2), choices: { values: {}, colourwayId: 'dusk', swapIds: [] } }];
     const source = sourceOf(classOf({ seats: 6, seatsPerTable: 4, roster }), new Map([['bird-1', own], ['pear-1', pear]]));
     const paper = makePaper('room', { ...source, tools });
-    return new Map((paper.sections.find(({ title }) => title === 'Tools')?.rows ?? []).map(({ cells }) => [cells[0], cells]));
+    return new Map((paper.sections.find(({ title }) => title === 'Tools')?.rows ?? []).map(({ cells }) => cells.map(cellWords)).map((own) => [own[0], own]));
   };
   test('each person has their own, whichever group they are in; shared ones are there once a table', () => {
     const rows = rowsOf([]);

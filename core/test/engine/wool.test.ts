@@ -11,7 +11,7 @@ import {
   topsLength,
   type UseEstimate,
 } from '../../src/engine/index.ts';
-import { BLANK_STEP } from '../../src/pattern/index.ts';
+import { stepTotals, BLANK_STEP } from '../../src/pattern/index.ts';
 import { type Shape, solidOf } from '../../src/shapes/index.ts';
 import { byGauge, colourDifference, lightness, type Packing } from '../../src/shelf/index.ts';
 import { coatOf } from '../support/layers.ts';
@@ -298,11 +298,11 @@ describe('one make', () => {
   });
   test('counts what is unknown instead of taking it for nought', () => {
     expect(estimate.total.unknownCount).toBe(1);
-    expect(estimate.minutes).toEqual({ known: 25, low: 25, high: 25, unknownCount: 1 });
+    expect(stepTotals(figure).minutes).toEqual({ known: 25, low: 25, high: 25, unknownCount: 1 });
     expect(estimate.costMinor.unknownCount).toBe(1);
   });
   test('names each needle once, coarse to fine', () => {
-    expect(estimate.needles).toEqual([byGauge(36), byGauge(38)]);
+    expect(stepTotals(figure).needles).toEqual([byGauge(36), byGauge(38)]);
   });
   test('a wholly unknown fibre is in the list, with nothing known', () => {
     const lone = pattern([part('p', { kind: 'ball', diameter: null }, { core: 'free' })]);

@@ -9,6 +9,7 @@ import {
   makePaper,
   type PaperLabel,
   type PaperSource,
+  cellWords,
 } from '../../src/papers/index.ts';
 import { LABEL_SHEET } from '../../src/run/index.ts';
 import { blankLot, type Lot, lotsPackedFrom } from '../../src/shelf/index.ts';
@@ -18,7 +19,13 @@ import { classOf, coastWool, sourceOf } from '../support/coast.ts';
 const label = (texts: readonly string[], more: Partial<PaperLabel> = {}): PaperLabel => ({
   title: 'Seat 1',
   bag: '',
-  lines: texts.map((text) => ({ swatch: null, text, grams: '1.0 g', note: '', parts: ['body'] })),
+  lines: texts.map((text) => ({
+    swatch: null,
+    text,
+    grams: { kind: 'grams', massG: 1.0, scaleStepG: 0.1, isAtLeast: false } as const,
+    note: '',
+    parts: ['body'],
+  })),
   parts: 'body, leg',
   keepBack: '',
   foot: '',
@@ -49,7 +56,7 @@ describe('what does not fit one label', () => {
         fc.integer({ min: 12, max: 90 }),
         fc.integer({ min: 25, max: 110 }),
         (made, heightMm, widthMm) => {
-          const lines = made.map(([letters, noteLetters], at) => ({ swatch: null, text: `${at}`.padEnd(letters, 'x'), grams: '12.5 g', note: 'n'.repeat(noteLetters), parts: [] }));
+          const lines = made.map(([letters, noteLetters], at) => ({ swatch: null, text: `${at}`.padEnd(letters, 'x'), grams: { kind: 'grams', massG: 12.5, scaleStepG: 0.1, isAtLeast: false } as const, note: 'n'.repeat(noteLetters), parts: [] }));
           const sheet = { ...LABEL_SHEET, heightMm, widthMm };
           const all = fittedLabels([label([], { lines })], sheet);
           expect(all.flatMap((own) => own.lines.map(({ text }) => text))).toEqual(lines.map(({ text }) => text));
@@ -100,11 +107,11 @@ describe('what a lot says stands on everything packed from it', () => {
     expect(labels.some(({ lines }) => lines.some(({ note }) => note !== ''))).toBe(true);
   });
   test('of several on a label it is said whose', () => {
-    const lines = names(2).map((text) => ({ swatch: null, text, grams: '1.0 g', note: 'lot 3: paler', parts: [] }));
+    const lines = names(2).map((text) => ({ swatch: null, text, grams: { kind: 'grams', massG: 1.0, scaleStepG: 0.1, isAtLeast: false } as const, note: 'lot 3: paler', parts: [] }));
     expect(fittedLabels([label([], { lines })], LABEL_SHEET)[0]?.notes).toEqual(['wwww0, lot 3: paler', 'wwww1, lot 3: paler']);
   });
   test('a label of a part of a bag names the parts of that', () => {
-    const lines = names(labelRoom(LABEL_SHEET) + 1, 25).map((text, at) => ({ swatch: null, text, grams: '1.0 g', note: '', parts: [`part ${at}`] }));
+    const lines = names(labelRoom(LABEL_SHEET) + 1, 25).map((text, at) => ({ swatch: null, text, grams: { kind: 'grams', massG: 1.0, scaleStepG: 0.1, isAtLeast: false } as const, note: '', parts: [`part ${at}`] }));
     expect(fittedLabels([label([], { lines })], LABEL_SHEET).at(-1)?.parts).toBe(`part ${labelRoom(LABEL_SHEET)}`);
   });
   test('two fibres of one name are told apart by how they are prepared', () => {
@@ -139,7 +146,7 @@ test.each<[string, Parameters<typeof keepBackWords>[0], string]>([
 
 test('the pack list says of a later session’s bag what its label says', () => {
   const source = sourceOf(classOf({ seats: 1, sparePacks: 0, bagging: 'session' }));
-  const notes = makePaper('packs', source).sections[0]?.rows.map(({ cells, note = '' }) => [cells[0], note] as const);
+  const notes = makePaper('packs', source).sections[0]?.rows.map(({ cells, note = '' }) => [cells.map(cellWords)[0], note] as const);
   const later = notes?.filter(([bag]) => bag?.startsWith('session 2'));
   expect(later?.length).toBeGreaterThan(0);
   for (const [, note] of later ?? []) expect(note).toContain('keep for later');

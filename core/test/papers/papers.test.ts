@@ -9,6 +9,7 @@ import {
   PAPER_NAMES,
   paperTable,
   swatchSvg,
+  cellWords,
 } from '../../src/papers/index.ts';
 import {
   blankSeat,
@@ -47,10 +48,10 @@ describe('papers', () => {
     const [card] = makePaper('contents', source).sections;
     const one = estimatePattern(bird, coastWool);
     for (const { findingId, most } of one.findings) {
-      const line = card?.rows.find(({ cells }) => cells[1] === findingId);
-      expect(line?.cells[2]).toBe(String(most * 3));
+      const line = card?.rows.map(({ cells }) => cells.map(cellWords)).find(([, what]) => what === findingId);
+      expect(line?.[2]).toBe(String(most * 3));
     }
-    const wool = (card?.rows ?? []).filter(({ swatch }) => swatch !== null).map(({ cells }) => cells[1]);
+    const wool = (card?.rows ?? []).filter(({ swatch }) => swatch !== null).map(({ cells }) => cells.map(cellWords)[1]);
     expect(new Set(wool).size).toBe(new Set(one.uses.map(({ fibreId }) => fibreId)).size);
   });
   test('who is left-handed, has another choice or a swap finds it on their own list', () => {
@@ -72,8 +73,8 @@ describe('papers', () => {
   });
   test('what is short says whose packs go without', () => {
     const { sections } = makePaper('shortage', sourceOf(classOf({ seats: 30 })));
-    const chalk = sections[0]?.rows.find(({ cells }) => cells[0]?.startsWith('chalk'));
-    expect(chalk?.cells.at(-1)).toMatch(/^seats 1\d–30, Spare 1$/);
+    const chalk = sections[0]?.rows.map(({ cells }) => cells.map(cellWords)).find(([fibre]) => fibre?.startsWith('chalk'));
+    expect(chalk?.at(-1)).toMatch(/^seats 1\d–30, Spare 1$/);
   });
   test('a swatch tells its preparation without colour', () => {
     expect(swatchSvg({ colour: '#e6e0d2', preparation: 'tops' }, 40, 10)).not.toBe(swatchSvg({ colour: '#e6e0d2', preparation: 'carded' }, 40, 10));

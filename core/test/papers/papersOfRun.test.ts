@@ -7,6 +7,7 @@ import {
   type Paper,
   type PaperName,
   type PaperSource,
+  cellWords,
 } from '../../src/papers/index.ts';
 import { BLANK_STEP, blankCut, type Cut, type Pattern } from '../../src/pattern/index.ts';
 import { blankSeat, kitOfClass, restocked, type RunInput } from '../../src/run/index.ts';
@@ -42,7 +43,7 @@ const withKit = (input: RunInput, wool: Wool = coastWool): PaperSource => ({
   kit: input.kind === 'class' ? kitOfClass(input, { designs, wool, needles, evidence: [], tools }).kit : null,
 });
 const cellsOf = (paper: Paper, title: string): readonly (readonly string[])[] =>
-  paper.sections.find((own) => own.title === title)?.rows.map(({ cells }) => cells) ?? [];
+  paper.sections.find((own) => own.title === title)?.rows.map(({ cells }) => cells.map(cellWords)) ?? [];
 const titlesOf = (name: PaperName, source: PaperSource) =>
   makePaper(name, source).sections.map(({ title }) => title);
 

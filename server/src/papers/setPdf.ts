@@ -11,6 +11,7 @@ import {
   type PaperSection,
   type Swatch,
   swatchSvg,
+  cellWords,
 } from '@lanakit/core/papers';
 import { type LabelSheet, PAGE_SIZES_MM, type PageSize } from '@lanakit/core/run';
 import { createRequire } from 'node:module';
@@ -164,7 +165,8 @@ function rowCells(
     ...(hasTicks ? [line.ticks > 0 ? tickBoxes(line.ticks) : ''] : []),
     ...(hasSwatches ? [line.swatch ? swatch(line.swatch, 24, 10) : ''] : []),
     ...columns.map(({ align }, at): TableCell => {
-      const text = line.cells[at] ?? '';
+      const cell = line.cells[at];
+      const text = cell ? cellWords(cell) : '';
       const own = {
         text,
         alignment: align,
@@ -255,7 +257,7 @@ function labelContent(label: FittedLabel, { xMm, yMm }: LabelPlace, sheet: Label
   const cells = ({ swatch: own, text, grams }: PaperLabel['lines'][number]): TableCell[] => [
     own ? swatch(own, 18, 8) : '',
     { text, fontSize: size, noWrap: true },
-    { text: grams, fontSize: size, bold: true, alignment: 'right', noWrap: true },
+    { text: cellWords(grams), fontSize: size, bold: true, alignment: 'right', noWrap: true },
   ];
   const half = Math.ceil(label.lines.length / label.columns);
   const body = label.lines.slice(0, half).map((line, at): TableCell[] => {

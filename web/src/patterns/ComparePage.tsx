@@ -1,6 +1,6 @@
 import { defaultBuild } from '@lanakit/core/build';
 import { estimatePattern } from '@lanakit/core/engine';
-import type { Pattern } from '@lanakit/core/pattern';
+import { stepTotals, type Pattern } from '@lanakit/core/pattern';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { useDraftOf, usePatterns, useRevision, useRevisions, useWool } from '../api/resources.ts';
@@ -66,7 +66,8 @@ export function ComparePage() {
                   <span className="quiet">
                     {' '}
                     · {showGrams(estimate.total.likelyG)} ({showRange(estimate.total)}) ·{' '}
-                    {showPace(pattern, estimate.minutes)} · wool {showMoney(estimate.costMinor.known)}
+                    {showPace(pattern, stepTotals(pattern).minutes)} · wool{' '}
+                    {showMoney(estimate.costMinor.known)}
                   </span>
                 </p>
               </section>

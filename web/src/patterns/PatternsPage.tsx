@@ -2,7 +2,7 @@ import type { StoredPattern } from '@lanakit/core/api';
 import { showTypedLength } from '@lanakit/core/base';
 import { defaultBuild } from '@lanakit/core/build';
 import { estimatePattern, type Wool } from '@lanakit/core/engine';
-import { blankPattern, isWoolOnly, missingForPublishing } from '@lanakit/core/pattern';
+import { stepTotals, blankPattern, isWoolOnly, missingForPublishing } from '@lanakit/core/pattern';
 import { proposeLevel } from '@lanakit/core/writing';
 import { Button, Input } from 'antd';
 import { useMemo, useState } from 'react';
@@ -102,7 +102,7 @@ function PatternLine({ pattern: { id, document, revision }, wool }: { pattern: S
           </span>
         </span>
         <span className={styles.fact}>
-          <b>{isWoolOnly(document) ? 'no steps' : showKnownMinutes(estimate.minutes)}</b>
+          <b>{isWoolOnly(document) ? 'no steps' : showKnownMinutes(stepTotals(document).minutes)}</b>
           <span className="quiet small">
             {isWoolOnly(document) ? (estimate.uses.length > 0 ? 'wool only' : 'yet') : 'at your pace'}
           </span>

@@ -1,3 +1,4 @@
+import { stepTotals } from '@lanakit/core/pattern';
 import { estimatePattern, type Wool } from '@lanakit/core/engine';
 import { piecesToMake, type Reader, readingOf } from '@lanakit/core/reading';
 import { grantsWords } from '@lanakit/core/words';
@@ -81,6 +82,7 @@ function ReadingSheet({ sheet, wool, reader, view }: ReadingSheetProps) {
   const { whole, build, what, notes = NONE, isAlone = false, packed = null } = sheet;
   const bag = reader === 'kit' ? packed : null;
   const estimate = useMemo(() => estimatePattern(build, wool), [build, wool]);
+  const totals = useMemo(() => stepTotals(build), [build]);
   const reading = useMemo(() => readingOf(build, estimate, wool, reader), [build, estimate, wool, reader]);
   const pieces = useMemo(() => piecesToMake(build, whole, estimate, wool), [build, whole, estimate, wool]);
   const drawn = useMemo(
@@ -93,8 +95,8 @@ function ReadingSheet({ sheet, wool, reader, view }: ReadingSheetProps) {
         <div>
           <h1>{build.title}</h1>
           <p>
-            {LEVEL_WORDS[reading.level]} · {showPace(build, estimate.minutes)}
-            {estimate.waiting.known > 0 && `, and ${showMinutes(estimate.waiting.known)} of waiting`}
+            {LEVEL_WORDS[reading.level]} · {showPace(build, totals.minutes)}
+            {totals.waiting.known > 0 && `, and ${showMinutes(totals.waiting.known)} of waiting`}
             {' · '}
             {what}
           </p>

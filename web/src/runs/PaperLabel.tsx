@@ -1,4 +1,4 @@
-import { bagLine, type FittedLabel, type Swatch, swatchSvg } from '@lanakit/core/papers';
+import { bagLine, cellWords, type FittedLabel, type Swatch, swatchSvg } from '@lanakit/core/papers';
 import styles from './Paper.module.css';
 
 /** As in the PDF: colour, and a hatching for printers without. */
@@ -23,7 +23,7 @@ export function Label({ label }: { label: FittedLabel }) {
           <span key={at} className={styles.labelLine}>
             {swatch && <PaperSwatch swatch={swatch} width={18} height={9} />}
             <span>{text}</span>
-            <b>{grams}</b>
+            <b>{cellWords(grams)}</b>
           </span>
         ))}
       </div>

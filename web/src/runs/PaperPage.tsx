@@ -1,5 +1,6 @@
 import type { OpenedRun } from '@lanakit/core/api';
 import {
+  cellWords,
   makePaper,
   type Paper,
   PAPER_NAMES,
@@ -189,7 +190,7 @@ function Line({ line, own }: { line: PaperRow; own: PaperSection }) {
       </td>
       {own.columns.map(({ title, align }, at) => (
         <td key={title} style={{ textAlign: align }} className={align === 'right' ? styles.number : ''}>
-          {line.cells[at]}
+          {line.cells[at] && cellWords(line.cells[at])}
           {at === noteAt && line.note && <small>{line.note}</small>}
         </td>
       ))}

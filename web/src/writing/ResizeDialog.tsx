@@ -1,6 +1,6 @@
 import type { Revision, StoredPattern } from '@lanakit/core/api';
 import { type Length, toMm } from '@lanakit/core/base';
-import { isWoolOnly } from '@lanakit/core/pattern';
+import { stepTotals, isWoolOnly } from '@lanakit/core/pattern';
 import { previewResize, RESIZE_BOUNDS, type ResizeDecision } from '@lanakit/core/resize';
 import { warningWords } from '@lanakit/core/words';
 import { Button, Modal, Segmented } from 'antd';
@@ -130,7 +130,7 @@ export function ResizeDialog({ stored, onClose }: { stored: StoredPattern; onClo
           <span className="quiet">
             {isWoolOnly(document)
               ? 'no steps yet'
-              : `${showKnownMinutes(before.minutes)} → ${showKnownMinutes(after.minutes)} at your pace`}
+              : `${showKnownMinutes(stepTotals(document).minutes)} → ${showKnownMinutes(stepTotals(preview.pattern).minutes)} at your pace`}
           </span>
         </p>
       </div>

@@ -1,12 +1,13 @@
 import type { StoredPattern } from '@lanakit/core/api';
 import { resolveBuild } from '@lanakit/core/build';
-import { estimatePattern, type PatternEstimate, withSteps, type Wool } from '@lanakit/core/engine';
+import { estimatePattern, type PatternEstimate, type Wool } from '@lanakit/core/engine';
 import {
-  blankPattern,
   checkPattern,
   type Choices,
   NO_CHOICES,
   type Pattern,
+  stepTotals,
+  type StepTotals,
   strangeFibres,
   strangeFindings,
 } from '@lanakit/core/pattern';
@@ -73,6 +74,7 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
   const [chosen, setChoices] = useState<Choices>(NO_CHOICES);
   const build = useMemo(() => resolveBuild(document, chosen), [document, chosen]);
   const estimate = useEstimate(build, wool);
+  const totals = useTotals(build);
   const whole = useMemo(
     () => (build === document ? estimate : estimatePattern(document, wool)),
     [build, document, estimate, wool],
@@ -101,6 +103,7 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
       build,
       estimate,
       whole,
+      totals,
       choices: chosen,
       setChoices,
       cautions,
@@ -109,7 +112,7 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
       shelf,
       wool,
     }),
-    [draft, build, estimate, whole, chosen, cautions, problems, fibres, shelf, wool],
+    [draft, build, estimate, whole, totals, chosen, cautions, problems, fibres, shelf, wool],
   );
   // While a hand pulls a size, the grams and the drawing keep up with it; the list follows when there is a moment.
   const [isPulling, setPulling] = useState(false);
@@ -250,18 +253,18 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
 /** The estimate of what is made; words that are typed change no grams, and do not work them out anew. */
 function useEstimate(build: Pattern, wool: Wool): PatternEstimate {
   const { parts, joins, joinsApart, cuts, findings, shared, weighedMakeG, lengthUnit } = build;
-  const { steps, links, stageNeedles, school } = build;
-  const made = useMemo(
+  return useMemo(
     () =>
-      estimatePattern(
-        { ...blankPattern('-'), parts, joins, joinsApart, cuts, findings, shared, weighedMakeG, lengthUnit },
-        wool,
-      ),
+      estimatePattern({ parts, joins, joinsApart, cuts, findings, shared, weighedMakeG, lengthUnit }, wool),
     [parts, joins, joinsApart, cuts, findings, shared, weighedMakeG, lengthUnit, wool],
   );
+}
+
+/** Minutes and needles of what is made; a size that is pulled changes none of the needles. */
+function useTotals({ steps, parts, joins, links, stageNeedles, school }: Pattern): StepTotals {
   return useMemo(
-    () => withSteps(made, { steps, parts, joins, links, stageNeedles, school }),
-    [made, steps, parts, joins, links, stageNeedles, school],
+    () => stepTotals({ steps, parts, joins, links, stageNeedles, school }),
+    [steps, parts, joins, links, stageNeedles, school],
   );
 }
 

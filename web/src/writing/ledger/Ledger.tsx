@@ -1,7 +1,7 @@
 import type { StoredPattern } from '@lanakit/core/api';
 import { resolveBuild } from '@lanakit/core/build';
 import { compareEstimates, estimatePattern, forMakes, type PatternEstimate } from '@lanakit/core/engine';
-import { isWoolOnly, missingForPublishing, type Pattern } from '@lanakit/core/pattern';
+import { isWoolOnly, totalsForMakes, missingForPublishing, type Pattern } from '@lanakit/core/pattern';
 import { CAUSE_REMEDIES, wantedName } from '@lanakit/core/words';
 import { Segmented } from 'antd';
 import { useMemo, useState } from 'react';
@@ -31,11 +31,12 @@ type LedgerBy = 'fibre' | 'role' | 'part';
 
 /** What one make takes, always in sight, and what is still to settle. */
 export function Ledger({ stored, onChoosePart, onShow, onOpenStep }: LedgerProps) {
-  const { draft, estimate, shelf, problems } = useTable();
+  const { draft, estimate, totals, shelf, problems } = useTable();
   const { document } = draft;
   const [by, setBy] = useState<LedgerBy>('fibre');
   const [makes, setMakes] = useState(1);
   const made = useMemo(() => forMakes(estimate, makes), [estimate, makes]);
+  const pace = useMemo(() => totalsForMakes(totals, makes), [totals, makes]);
   const { total } = made;
   const isEmpty = estimate.uses.length === 0;
   const open = [...problems, ...missingForPublishing(document)];
@@ -96,26 +97,26 @@ export function Ledger({ stored, onChoosePart, onShow, onOpenStep }: LedgerProps
         <dt>Needles</dt>
         <dd>
           <button type="button" className="plain-button" onClick={() => onShow('needles')}>
-            {estimate.needles.length > 0 ? estimate.needles.map(wantedName).join(' · ') : 'none named yet'}
+            {totals.needles.length > 0 ? totals.needles.map(wantedName).join(' · ') : 'none named yet'}
           </button>
         </dd>
         <dt>At your pace</dt>
         <dd>
           {isWoolOnly(document)
             ? 'no steps yet'
-            : made.minutes.low < made.minutes.high
-              ? `${showMinutes(made.minutes.low)} – ${showMinutes(made.minutes.high)}`
-              : showMinutes(made.minutes.known)}
-          {made.waiting.known > 0 && (
-            <span className={styles.more}>and {showMinutes(made.waiting.known)} waiting</span>
+            : pace.minutes.low < pace.minutes.high
+              ? `${showMinutes(pace.minutes.low)} – ${showMinutes(pace.minutes.high)}`
+              : showMinutes(pace.minutes.known)}
+          {pace.waiting.known > 0 && (
+            <span className={styles.more}>and {showMinutes(pace.waiting.known)} waiting</span>
           )}
-          {estimate.minutes.unknownCount > 0 && (
+          {totals.minutes.unknownCount > 0 && (
             <button
               type="button"
               className={`plain-button red ${styles.more}`}
               onClick={() => onShow('steps')}
             >
-              and {counted(estimate.minutes.unknownCount, 'step')} unknown
+              and {counted(totals.minutes.unknownCount, 'step')} unknown
             </button>
           )}
         </dd>

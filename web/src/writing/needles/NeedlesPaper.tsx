@@ -1,7 +1,7 @@
 import { defaultBuild } from '@lanakit/core/build';
 import { estimatePattern, type Wool } from '@lanakit/core/engine';
 import { ladderOf } from '@lanakit/core/needles';
-import type { Pattern } from '@lanakit/core/pattern';
+import { stepTotals, type Pattern } from '@lanakit/core/pattern';
 import type { Needle } from '@lanakit/core/shelf';
 import { SCHOOL_WORDS } from '@lanakit/core/words';
 import { Button } from 'antd';
@@ -59,7 +59,7 @@ function Paper({ id, document, wool, needles }: PaperProps) {
           <h1>{build.title}: needles</h1>
           <p>
             {SCHOOL_WORDS[build.school.kind]} · {counted(ladder.path.changes.length, 'change')} ·{' '}
-            {showPace(build, estimate.minutes)}
+            {showPace(build, stepTotals(build).minutes)}
           </p>
         </header>
         <section className={styles.ladder} aria-label="Ladder">

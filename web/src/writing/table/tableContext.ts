@@ -1,5 +1,5 @@
 import type { FibreLookup, PatternEstimate, Wool } from '@lanakit/core/engine';
-import type { Caution, Choices, Cut, Join, Part, Pattern, Step } from '@lanakit/core/pattern';
+import type { Caution, Choices, Cut, Join, Part, Pattern, Step, StepTotals } from '@lanakit/core/pattern';
 import type { Problem } from '@lanakit/core/problems';
 import type { Fibre } from '@lanakit/core/shelf';
 import { problemWords } from '@lanakit/core/words';
@@ -16,6 +16,8 @@ export interface TableView {
   readonly estimate: PatternEstimate;
   /** Of everything that is written, whatever the options leave out; the same where they leave out nothing. */
   readonly whole: PatternEstimate;
+  /** Minutes, waits and needles of that build. */
+  readonly totals: StepTotals;
   readonly choices: Choices;
   readonly setChoices: (choices: Choices) => void;
   readonly cautions: ReadonlyMap<string, readonly Caution[]>;
