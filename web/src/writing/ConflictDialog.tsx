@@ -11,10 +11,12 @@ import { useTable } from './table/tableContext.ts';
 
 /** The pattern was saved elsewhere while it was being written here: both are shown, and she decides. */
 export function ConflictDialog() {
-  const { draft } = useTable();
+  const keepMine = useTable((table) => table.keepMine);
+  const takeTheirs = useTable((table) => table.takeTheirs);
   const navigate = useNavigate();
   const say = useNotice();
-  const { saveState, document } = draft;
+  const saveState = useTable((table) => table.saveState);
+  const document = useTable((table) => table.document);
   if (saveState.kind !== 'conflict') return null;
   const theirs = saveState.theirs.document;
 
@@ -22,7 +24,7 @@ export function ConflictDialog() {
     try {
       const title = `${document.title.slice(0, 100)} (mine)`;
       const copy = await send<StoredPattern>('POST', '/patterns', { body: { ...document, title } });
-      draft.takeTheirs();
+      takeTheirs();
       await refresh('/patterns');
       await navigate(`/patterns/${copy.id}`);
     } catch (error) {
@@ -39,10 +41,10 @@ export function ConflictDialog() {
         <Button key="both" onClick={() => void keepBoth()}>
           Keep both: mine as a new pattern
         </Button>,
-        <Button key="theirs" onClick={draft.takeTheirs}>
+        <Button key="theirs" onClick={takeTheirs}>
           Use the saved version
         </Button>,
-        <Button key="mine" type="primary" onClick={() => void draft.keepMine()}>
+        <Button key="mine" type="primary" onClick={() => void keepMine()}>
           Keep mine
         </Button>,
       ]}

@@ -14,9 +14,11 @@ import { useProblemAt, useTable } from './table/tableContext.ts';
 
 /** What the pattern is called, how high, for whom, and which revision it has reached. */
 export function PatternHeader({ stored }: { stored: StoredPattern }) {
-  const { draft, build, estimate } = useTable();
+  const build = useTable((table) => table.build);
+  const estimate = useTable((table) => table.estimate);
   const problemAt = useProblemAt();
-  const { document, edit } = draft;
+  const document = useTable((table) => table.document);
+  const edit = useTable((table) => table.edit);
   const proposed = useMemo(() => proposeLevel(build, estimate).level, [build, estimate]);
   return (
     <header className={`sheet ${styles.header}`}>

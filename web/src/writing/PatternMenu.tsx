@@ -16,7 +16,14 @@ const RevisionsDialog = lazy(async () => ({
 
 /** What is done to a whole pattern, and not often. */
 export function PatternMenu({ stored }: { stored: StoredPattern }) {
-  const { draft } = useTable();
+  const redo = useTable((table) => table.redo);
+  const tableUndo = useTable((table) => table.undo);
+  const tableDocument = useTable((table) => table.document);
+  const redoLabel = useTable((table) => table.redoLabel);
+  const undoLabel = useTable((table) => table.undoLabel);
+  const version = useTable((table) => table.version);
+  const title = useTable((table) => table.document.title);
+  const settle = useTable((table) => table.settle);
   const navigate = useNavigate();
   const say = useNotice();
   const [isResizing, setResizing] = useState(false);
@@ -37,7 +44,7 @@ export function PatternMenu({ stored }: { stored: StoredPattern }) {
     });
   const putAway = () =>
     attempt(async () => {
-      await draft.settle();
+      await settle();
       const set = (archived: boolean) =>
         send('PUT', `/patterns/${stored.id}/archived`, { body: { archived } }).then(() =>
           refresh('/patterns', '/bench'),
@@ -45,19 +52,19 @@ export function PatternMenu({ stored }: { stored: StoredPattern }) {
       await set(true);
       await navigate('/patterns');
       say({
-        text: `“${draft.document.title}” is put away.`,
+        text: `“${title}” is put away.`,
         undo: () => void attempt(async () => void (await set(false))),
       });
     });
   const saveAs = (as: string) =>
     attempt(async () => {
-      await draft.settle();
+      await settle();
       window.location.assign(`/api/patterns/${stored.id}/file?as=${as}`);
     });
   const remove = () =>
     attempt(async () => {
-      await draft.settle();
-      await send('DELETE', `/patterns/${stored.id}`, { version: draft.version() });
+      await settle();
+      await send('DELETE', `/patterns/${stored.id}`, { version: version() });
       await navigate('/patterns');
       await refresh('/patterns', '/bench', '/revisions');
       const undo = () =>
@@ -65,11 +72,11 @@ export function PatternMenu({ stored }: { stored: StoredPattern }) {
           await send('POST', `/patterns/${stored.id}/restore`);
           await refresh('/patterns', '/bench', '/revisions');
         });
-      say({ text: `“${draft.document.title}” is deleted.`, undo: () => void undo() });
+      say({ text: `“${title}” is deleted.`, undo: () => void undo() });
     });
   const compare = () =>
     attempt(async () => {
-      await draft.settle();
+      await settle();
       const before = stored.revision ? `&b=revision:${stored.revision.id}` : '';
       await navigate(`/compare?a=draft:${stored.id}${before}`);
     });
@@ -104,8 +111,8 @@ export function PatternMenu({ stored }: { stored: StoredPattern }) {
                 { key: 'markdown', label: 'Markdown, to read' },
               ],
             },
-            { key: 'undo', label: 'Undo', extra: 'Ctrl Z', disabled: draft.undoLabel === null },
-            { key: 'redo', label: 'Redo', extra: 'Ctrl Shift Z', disabled: draft.redoLabel === null },
+            { key: 'undo', label: 'Undo', extra: 'Ctrl Z', disabled: undoLabel === null },
+            { key: 'redo', label: 'Redo', extra: 'Ctrl Shift Z', disabled: redoLabel === null },
             { type: 'divider' },
             { key: 'archive', label: 'Put it away' },
             { key: 'delete', label: 'Delete this pattern', danger: true },
@@ -113,14 +120,14 @@ export function PatternMenu({ stored }: { stored: StoredPattern }) {
           onClick: ({ key }) => {
             if (key === 'resize') setResizing(true);
             if (key === 'compare') void compare();
-            if (key === 'duplicate') void copyAs(copyOf(draft.document));
-            if (key === 'derive') void copyAs(derivedFrom(draft.document));
-            if (key === 'read') void draft.settle().then(() => navigate(`/patterns/${stored.id}/read`));
+            if (key === 'duplicate') void copyAs(copyOf(tableDocument));
+            if (key === 'derive') void copyAs(derivedFrom(tableDocument));
+            if (key === 'read') void settle().then(() => navigate(`/patterns/${stored.id}/read`));
             if (key === 'revisions') setShowing(true);
             if (key === 'zip' || key === 'json' || key === 'markdown') void saveAs(key);
             if (key === 'archive') void putAway();
-            if (key === 'undo') draft.undo();
-            if (key === 'redo') draft.redo();
+            if (key === 'undo') tableUndo();
+            if (key === 'redo') redo();
             if (key === 'delete') void remove();
           },
         }}

@@ -11,12 +11,15 @@ import { useTable } from './table/tableContext.ts';
 
 /** Makes a revision of what is saved. It says beforehand when something unknown stands in the way. */
 export function PublishButton({ stored }: { stored: StoredPattern }) {
-  const { draft, problems } = useTable();
+  const version = useTable((table) => table.version);
+  const settle = useTable((table) => table.settle);
+  const document = useTable((table) => table.document);
+  const problems = useTable((table) => table.problems);
   const say = useNotice();
   const [isBusy, setBusy] = useState(false);
   const [isAsking, setAsking] = useState(false);
   const [note, setNote] = useState('');
-  const missing = missingForPublishing(draft.document);
+  const missing = missingForPublishing(document);
   const isReady = missing.length + problems.length === 0;
 
   const ask = () => {
@@ -30,12 +33,12 @@ export function PublishButton({ stored }: { stored: StoredPattern }) {
   const publish = async () => {
     setBusy(true);
     try {
-      if (!(await draft.settle())) {
+      if (!(await settle())) {
         say({ text: 'Not published: the newest changes are not saved yet.', isProblem: true });
         return;
       }
       const revision = await send<Revision>('POST', `/patterns/${stored.id}/revisions`, {
-        version: draft.version(),
+        version: version(),
         body: { note: note.trim() },
       });
       say({
@@ -67,7 +70,7 @@ export function PublishButton({ stored }: { stored: StoredPattern }) {
         onCancel={() => setAsking(false)}
         destroyOnHidden
       >
-        {isWoolOnly(draft.document) && (
+        {isWoolOnly(document) && (
           <p>
             <b>It has no steps: it is published as wool only.</b> Packs and prices can be made of it; nobody
             can learn from it, and every list says so.

@@ -21,8 +21,13 @@ type By = 'height' | 'factor';
 
 /** Another size of the same figure: seen beside this one before anything is changed. */
 export function ResizeDialog({ stored, onClose }: { stored: StoredPattern; onClose: () => void }) {
-  const { draft, wool, shelf } = useTable();
-  const { document } = draft;
+  const version = useTable((table) => table.version);
+  const settle = useTable((table) => table.settle);
+  const undo = useTable((table) => table.undo);
+  const edit = useTable((table) => table.edit);
+  const wool = useTable((table) => table.wool);
+  const shelf = useTable((table) => table.shelf);
+  const document = useTable((table) => table.document);
   const navigate = useNavigate();
   const say = useNotice();
   const height = document.finishedHeight;
@@ -49,19 +54,19 @@ export function ResizeDialog({ stored, onClose }: { stored: StoredPattern; onClo
     }
   };
   const intoDraft = () => {
-    draft.edit('another size', (it) => void Object.assign(it, preview.pattern));
-    say({ text: 'The draft has its new size. Ctrl Z takes it back.', undo: draft.undo });
+    edit('another size', (it) => void Object.assign(it, preview.pattern));
+    say({ text: 'The draft has its new size. Ctrl Z takes it back.', undo: undo });
     onClose();
   };
   const asRevision = () =>
     attempt(async () => {
-      draft.edit('another size', (it) => void Object.assign(it, preview.pattern));
+      edit('another size', (it) => void Object.assign(it, preview.pattern));
       // The edit reaches the saver with the next paint.
       await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
-      if (!(await draft.settle()))
+      if (!(await settle()))
         throw new Error('The draft has its new size, but it is not saved yet: publish it when it is.');
       const revision = await send<Revision>('POST', `/patterns/${stored.id}/revisions`, {
-        version: draft.version(),
+        version: version(),
         body: { note: `Another size: × ${factor}` },
       });
       await refresh('/patterns', '/revisions', '/bench');
@@ -184,8 +189,8 @@ interface DecisionProps {
 }
 
 function Decision({ decision, chosenId, onSwap }: DecisionProps) {
-  const { draft, wool } = useTable();
-  const { document } = draft;
+  const wool = useTable((table) => table.wool);
+  const document = useTable((table) => table.document);
   const partName = (partId: string) => document.parts.find(({ id }) => id === partId)?.name ?? 'A part';
   switch (decision.kind) {
     case 'finding': {

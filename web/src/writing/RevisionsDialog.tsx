@@ -11,19 +11,20 @@ import { useTable } from './table/tableContext.ts';
 
 /** What was published when, and why; each may be read, compared, and gone back to. */
 export function RevisionsDialog({ stored, onClose }: { stored: StoredPattern; onClose: () => void }) {
-  const { draft } = useTable();
+  const undo = useTable((table) => table.undo);
+  const edit = useTable((table) => table.edit);
   const { data } = useRevisionsOf(stored.id);
   const say = useNotice();
   const goBack = async (revisionId: string, number: number) => {
     try {
       const { document } = await get<Revision>(`/revisions/${revisionId}`);
-      draft.edit(
+      edit(
         `going back to revision ${number}`,
         become<Pattern>(() => document),
       );
       say({
         text: `The draft is as revision ${number} again. Undo brings back what you had.`,
-        undo: draft.undo,
+        undo: undo,
       });
       onClose();
     } catch (error) {

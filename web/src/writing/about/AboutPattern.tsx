@@ -20,8 +20,8 @@ const SIDES_WORDS = {
 
 /** The pattern as a whole: for whom, in how many sittings, and whose it is. */
 export function AboutPattern({ onOpenStep }: { onOpenStep: (stepId: string) => void }) {
-  const { draft } = useTable();
-  const { document, edit } = draft;
+  const document = useTable((table) => table.document);
+  const edit = useTable((table) => table.edit);
   return (
     <div className={lists.scroll}>
       <section className={lists.section} aria-label="For whom">
@@ -88,8 +88,8 @@ export function AboutPattern({ onOpenStep }: { onOpenStep: (stepId: string) => v
 
 /** What whoever gets the pattern may do with it; only of one’s own can that be given. */
 function Grants() {
-  const { draft } = useTable();
-  const { document, edit } = draft;
+  const document = useTable((table) => table.document);
+  const edit = useTable((table) => table.edit);
   if (document.rights.origin !== 'own') return null;
   return (
     <fieldset className={lists.span12} style={{ border: 0, padding: 0, margin: '0 0 12px' }}>
@@ -111,8 +111,8 @@ function Grants() {
 
 /** A whole make on the scale: how firm its maker felts, shared out over all that is calculated. */
 function WeighedMake() {
-  const { draft } = useTable();
-  const { document, edit } = draft;
+  const document = useTable((table) => table.document);
+  const edit = useTable((table) => table.edit);
   return (
     <NumberField<number | null>
       className={lists.span6 ?? ''}
@@ -129,8 +129,10 @@ function WeighedMake() {
 
 /** The level as it follows from the pattern, and the author’s own with a reason. */
 function LevelFields() {
-  const { draft, build, estimate } = useTable();
-  const { document, edit } = draft;
+  const build = useTable((table) => table.build);
+  const estimate = useTable((table) => table.estimate);
+  const document = useTable((table) => table.document);
+  const edit = useTable((table) => table.edit);
   const proposal = useMemo(() => proposeLevel(build, estimate), [build, estimate]);
   const reasons = proposal.reasons
     .filter(({ level }) => level === proposal.level)

@@ -9,8 +9,7 @@ import { RightsFields } from '../../ui/fields/RightsFields.tsx';
 
 /** Every picture of the pattern: what it shows for those who cannot see it, and whose it is. */
 export function PicturesSection() {
-  const { draft } = useTable();
-  const { pictures } = draft.document;
+  const pictures = useTable((table) => table.document.pictures);
   if (pictures.length === 0) return null;
   return (
     <section className={lists.section} aria-label="Pictures">
@@ -26,8 +25,8 @@ export function PicturesSection() {
 }
 
 function PictureFields({ picture }: { picture: PatternPicture }) {
-  const { draft } = useTable();
-  const { document, edit } = draft;
+  const document = useTable((table) => table.document);
+  const edit = useTable((table) => table.edit);
   const [isOpen, setOpen] = useState(false);
   const uses = document.steps.filter(({ pictures }) =>
     pictures.some(({ pictureId }) => pictureId === picture.id),

@@ -14,8 +14,8 @@ const FIELDS = [
 
 /** Sittings: from which step, what lies there, where it may be left. */
 export function Sessions({ onOpenStep }: { onOpenStep: (stepId: string) => void }) {
-  const { draft } = useTable();
-  const { document, edit } = draft;
+  const document = useTable((table) => table.document);
+  const edit = useTable((table) => table.edit);
   const inOrder = [...document.sessions].sort((a, b) => placeOf(a) - placeOf(b));
   function placeOf({ firstStepId }: Session): number {
     const at = document.steps.findIndex(({ id }) => id === firstStepId);

@@ -23,7 +23,8 @@ interface JoinEditorProps {
 
 /** One join: which parts, how, its loose end, and the wool over it. */
 export function JoinEditor({ join, own, index, onDelete }: JoinEditorProps) {
-  const { draft, fibres } = useTable();
+  const lengthUnit = useTable((table) => table.document.lengthUnit);
+  const fibres = useTable((table) => table.fibres);
   const problemAt = useProblemAt();
   const editJoin = useEditJoin(join.id);
   const names = usePartNames();
@@ -74,7 +75,7 @@ export function JoinEditor({ join, own, index, onDelete }: JoinEditorProps) {
         />
         <JoinSize
           label="Across there"
-          hint={usualSize(own.acrossMm, draft.document.lengthUnit)}
+          hint={usualSize(own.acrossMm, lengthUnit)}
           value={join.across}
           at="across"
           editJoin={editJoin}
@@ -121,8 +122,8 @@ export function JoinEditor({ join, own, index, onDelete }: JoinEditorProps) {
               <LengthField
                 label="Band each side"
                 value={join.cover.band}
-                defaultUnit={draft.document.lengthUnit}
-                hint={usualSize(own.bandMm, draft.document.lengthUnit) ?? ''}
+                defaultUnit={lengthUnit}
+                hint={usualSize(own.bandMm, lengthUnit) ?? ''}
                 onValue={(band) =>
                   editJoin('the band', (it) => void (it.cover && (it.cover.band = band)), 'band')
                 }
@@ -175,14 +176,14 @@ interface JoinSizeProps {
 }
 
 function JoinSize({ label, value, at, hint, editJoin }: JoinSizeProps) {
-  const { draft } = useTable();
+  const lengthUnit = useTable((table) => table.document.lengthUnit);
   return (
     <div className={styles.span3}>
       <LengthField
         label={label}
         value={value}
         allowZero
-        defaultUnit={draft.document.lengthUnit}
+        defaultUnit={lengthUnit}
         {...(hint !== undefined && { hint })}
         onValue={(length) => editJoin(label.toLowerCase(), (it) => void (it[at] = length), at)}
       />

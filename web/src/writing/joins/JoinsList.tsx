@@ -25,8 +25,8 @@ import { useTable } from '../table/tableContext.ts';
 
 /** What is set onto what, how, and the wool that belongs to no part. */
 export function JoinsList() {
-  const { draft } = useTable();
-  const { document, edit } = draft;
+  const document = useTable((table) => table.document);
+  const edit = useTable((table) => table.edit);
   const [openId, setOpenId] = useState<string | null>(null);
   const add = () => {
     const [onto, part] = document.parts;
@@ -109,8 +109,13 @@ interface JoinRowProps {
 }
 
 function JoinRow({ index, isOpen, onToggle, onDelete }: JoinRowProps) {
-  const { draft, estimate, whole, shelf } = useTable();
-  const join = draft.document.joins[index];
+  const lengthUnit = useTable((table) => table.document.lengthUnit);
+  const document = useTable((table) => table.document);
+  const joins = useTable((table) => table.document.joins);
+  const estimate = useTable((table) => table.estimate);
+  const whole = useTable((table) => table.whole);
+  const shelf = useTable((table) => table.shelf);
+  const join = joins[index];
   const isOwn = ({ joinId }: { joinId: string }) => joinId === join?.id;
   const own = estimate.joins.find(isOwn) ?? whole.joins.find(isOwn);
   if (!join || !own) return null;
@@ -120,9 +125,9 @@ function JoinRow({ index, isOpen, onToggle, onDelete }: JoinRowProps) {
     <div className={isOpen ? styles.open : ''}>
       <button type="button" data-row-head className={styles.head} aria-expanded={isOpen} onClick={onToggle}>
         <span className={styles.main}>
-          <span className={styles.name}>{ownerName({ kind: 'join', id: join.id }, draft.document)}</span>
+          <span className={styles.name}>{ownerName({ kind: 'join', id: join.id }, document)}</span>
           {own.count && own.count.high > 1 && ` ×${own.count.likely}`}
-          <span className={styles.detail}>{joinLine(join, own, draft.document.lengthUnit)}</span>
+          <span className={styles.detail}>{joinLine(join, own, lengthUnit)}</span>
         </span>
         {fibre && <FibreSwatch fibre={fibre} width={34} height={20} />}
         <span className={styles.amount}>

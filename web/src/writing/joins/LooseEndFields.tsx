@@ -23,7 +23,7 @@ const NO_END = 'it is round: say how long if it has one';
 
 /** How long what stays loose is, at one end or both, and of what where the part's shape does not tell. */
 export function LooseEndFields({ end, own, editJoin }: LooseEndFieldsProps) {
-  const { draft } = useTable();
+  const lengthUnit = useTable((table) => table.document.lengthUnit);
   const edit = (recipe: (it: Draft<LooseEnd>) => void, key?: string) =>
     editJoin('the loose end', (it) => void (it.looseEnd && recipe(it.looseEnd)), key);
   const { amount } = end;
@@ -33,8 +33,8 @@ export function LooseEndFields({ end, own, editJoin }: LooseEndFieldsProps) {
         <LengthField
           label="So long"
           value={end.length}
-          defaultUnit={draft.document.lengthUnit}
-          hint={hintOf(own, draft.document.lengthUnit)}
+          defaultUnit={lengthUnit}
+          hint={hintOf(own, lengthUnit)}
           onValue={(length) => edit((it) => void (it.length = length), 'tail')}
         />
       </div>

@@ -3,6 +3,8 @@ import { useTable } from '../table/tableContext.ts';
 
 /** Which build is looked at: everything beside and below follows it. */
 export function ChoicesBar() {
-  const { draft, choices, setChoices } = useTable();
-  return <ChoiceFields pattern={draft.document} choices={choices} onChoose={setChoices} />;
+  const document = useTable((table) => table.document);
+  const choices = useTable((table) => table.choices);
+  const setChoices = useTable((table) => table.setChoices);
+  return <ChoiceFields pattern={document} choices={choices} onChoose={setChoices} />;
 }

@@ -31,8 +31,11 @@ type LedgerBy = 'fibre' | 'role' | 'part';
 
 /** What one make takes, always in sight, and what is still to settle. */
 export function Ledger({ stored, onChoosePart, onShow, onOpenStep }: LedgerProps) {
-  const { draft, estimate, totals, shelf, problems } = useTable();
-  const { document } = draft;
+  const estimate = useTable((table) => table.estimate);
+  const totals = useTable((table) => table.totals);
+  const shelf = useTable((table) => table.shelf);
+  const problems = useTable((table) => table.problems);
+  const document = useTable((table) => table.document);
   const [by, setBy] = useState<LedgerBy>('fibre');
   const [makes, setMakes] = useState(1);
   const made = useMemo(() => forMakes(estimate, makes), [estimate, makes]);
@@ -149,7 +152,7 @@ const MAKES_BOUNDS = { min: 1, max: 500 };
 
 /** By how much what was just typed or pulled moves one make, as it happens. */
 function JustNow() {
-  const move = useLastMove(useTable().estimate);
+  const move = useLastMove(useTable((table) => table.estimate));
   if (!move || Math.abs(move.moreG) < STILL_G) return null;
   return (
     <p className={`small ${styles.since}`}>
@@ -167,13 +170,15 @@ const STILL_G = 0.005;
 
 /** What most of the range comes from, and what would narrow it. */
 function MostDoubt() {
-  const { draft, estimate, shelf } = useTable();
+  const document = useTable((table) => table.document);
+  const estimate = useTable((table) => table.estimate);
+  const shelf = useTable((table) => table.shelf);
   const [most] = estimate.doubts;
   if (!most || most.fraction < 0.2) return null;
   const remedy = CAUSE_REMEDIES[most.cause];
   return (
     <p className={`quiet small ${styles.doubt}`}>
-      {Math.round(most.fraction * 100)} % of the doubt is {doubtName(most, shelf, draft.document)}
+      {Math.round(most.fraction * 100)} % of the doubt is {doubtName(most, shelf, document)}
       {remedy ? `: ${remedy}` : ''}.
     </p>
   );
@@ -185,7 +190,7 @@ interface FindingsProps {
 }
 
 function Findings({ estimate, onShow }: FindingsProps) {
-  const { wool } = useTable();
+  const wool = useTable((table) => table.wool);
   if (estimate.findings.length === 0) return null;
   return (
     <>
@@ -218,7 +223,8 @@ interface SinceRevisionProps {
 
 /** How far the draft has moved from what was published. */
 function SinceRevision({ stored, estimate, document }: SinceRevisionProps) {
-  const { wool, choices } = useTable();
+  const wool = useTable((table) => table.wool);
+  const choices = useTable((table) => table.choices);
   const { data: revision } = useRevision(stored.revision?.id ?? null);
   const before = useMemo(
     () => revision && estimatePattern(resolveBuild(revision.document, choices), wool),

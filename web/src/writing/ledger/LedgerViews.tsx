@@ -44,7 +44,8 @@ interface FibreLineProps extends ViewProps {
 }
 
 function FibreLine({ fibre: { fibreId, total }, estimate, mostG }: FibreLineProps) {
-  const { draft, shelf } = useTable();
+  const document = useTable((table) => table.document);
+  const shelf = useTable((table) => table.shelf);
   const fibre = shelf.get(fibreId);
   if (!fibre) return null;
   const isShort = fibre.onHandG !== null && fibre.onHandG < total.highG;
@@ -56,7 +57,7 @@ function FibreLine({ fibre: { fibreId, total }, estimate, mostG }: FibreLineProp
       </span>
       <HowItCame
         title={`${fibre.name} in one make`}
-        lines={fibreTotalCame({ fibreId, total }, draft.document, estimate)}
+        lines={fibreTotalCame({ fibreId, total }, document, estimate)}
       >
         {total.likelyG > 0 ? showLikely(total.likelyG) : 'unknown'}
       </HowItCame>
@@ -114,8 +115,7 @@ interface ByPartProps extends ViewProps {
 
 /** Each part with all its pieces; covers of joins under their own heading. */
 export function ByPart({ estimate, onChoosePart, onShow }: ByPartProps) {
-  const { draft } = useTable();
-  const { parts } = draft.document;
+  const parts = useTable((table) => table.document.parts);
   const covers = estimate.roles.find(({ role }) => role === 'join-cover');
   return (
     <ul className={styles.lines}>

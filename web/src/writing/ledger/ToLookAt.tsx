@@ -39,8 +39,11 @@ interface Line {
 
 /** What can be made as it stands and still ought to be seen; and amounts that only the shelf can tell. */
 export function ToLookAt({ onChoosePart, onShow, onOpenStep }: ToLookAtProps) {
-  const { draft, build, estimate, shelf, wool } = useTable();
-  const { document } = draft;
+  const build = useTable((table) => table.build);
+  const estimate = useTable((table) => table.estimate);
+  const shelf = useTable((table) => table.shelf);
+  const wool = useTable((table) => table.wool);
+  const document = useTable((table) => table.document);
   const engine = useMemo((): Line[] => {
     const unknown = estimate.uses.flatMap((use): Line[] =>
       use.kind === 'known' || IN_THE_DOCUMENT.has(use.reason)

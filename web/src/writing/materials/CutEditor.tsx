@@ -77,7 +77,7 @@ const NUMBERS: Readonly<
 
 /** One thing cut to size, with every allowance. */
 export function CutEditor({ cut, own, index, onDelete }: CutEditorProps) {
-  const { draft } = useTable();
+  const lengthUnit = useTable((table) => table.document.lengthUnit);
   const problemAt = useProblemAt();
   const editCut = useEditCut(cut.id);
   const findings = useFindingNames(isPanel(cut) ? FLAT : LONG);
@@ -134,7 +134,7 @@ export function CutEditor({ cut, own, index, onDelete }: CutEditorProps) {
             <LengthField
               label={label}
               value={fields[key] as Length | null}
-              defaultUnit={draft.document.lengthUnit}
+              defaultUnit={lengthUnit}
               allowZero
               problem={problemAt(`/cuts/${index}/${key}`)}
               onValue={(value) => set(label.toLowerCase(), key, value)}
@@ -159,7 +159,7 @@ export function CutEditor({ cut, own, index, onDelete }: CutEditorProps) {
           Worked out: {showNumber(own.exact.lengthMm, 1)}
           {own.exact.kind === 'piece' && ` × ${showNumber(own.exact.widthMm, 1)}`} mm. Cut at{' '}
           {cutSizeWords(own.sizes)}: what you typed as typed, what is worked out rounded up to{' '}
-          {draft.document.lengthUnit === 'in' ? '¼ in' : '5 mm'}.
+          {lengthUnit === 'in' ? '¼ in' : '5 mm'}.
         </p>
       )}
       <p className="quiet small">

@@ -19,8 +19,11 @@ import { useTable } from '../table/tableContext.ts';
 
 /** Wire, cord, whiskers, panels: each with the length it is cut to. */
 export function CutsSection() {
-  const { draft, estimate, whole, wool } = useTable();
-  const { document, edit } = draft;
+  const estimate = useTable((table) => table.estimate);
+  const whole = useTable((table) => table.whole);
+  const wool = useTable((table) => table.wool);
+  const document = useTable((table) => table.document);
+  const edit = useTable((table) => table.edit);
   const [openId, setOpenId] = useState<string | null>(null);
   const remove = (id: string) =>
     edit(

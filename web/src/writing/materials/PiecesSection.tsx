@@ -12,8 +12,8 @@ const COUNTED = ['count', 'volume'] as const;
 
 /** Eyes, bells, pin backs: so many on the figure or on one part. */
 export function PiecesSection() {
-  const { draft } = useTable();
-  const { document, edit } = draft;
+  const document = useTable((table) => table.document);
+  const edit = useTable((table) => table.edit);
   const problemAt = useProblemAt();
   const findings = useFindingNames(COUNTED);
   const parts = usePartNames();

@@ -8,8 +8,9 @@ import { useTable } from '../table/tableContext.ts';
 
 /** One weight for several layers, and what they would calculate to. */
 export function SharedWeights() {
-  const { draft, estimate } = useTable();
-  const { document, edit } = draft;
+  const estimate = useTable((table) => table.estimate);
+  const document = useTable((table) => table.document);
+  const edit = useTable((table) => table.edit);
   return (
     <section className={styles.section} aria-label="Weights that are shared">
       <header>

@@ -10,8 +10,9 @@ import { useTable } from '../table/tableContext.ts';
 
 /** Tools as they follow from the steps; the author changes, leaves out and adds, and sees where the two disagree. */
 export function ToolsSection() {
-  const { draft, build } = useTable();
-  const { document, edit } = draft;
+  const build = useTable((table) => table.build);
+  const document = useTable((table) => table.document);
+  const edit = useTable((table) => table.edit);
   const needs = useMemo(() => needsOf(build), [build]);
   const [name, setName] = useState('');
   const unused = new Set(needs.listedNotUsed.map(({ key }) => key));
@@ -90,8 +91,7 @@ export function ToolsSection() {
 }
 
 function ToolLine({ need, isUnused }: { need: Need; isUnused: boolean }) {
-  const { draft } = useTable();
-  const { edit } = draft;
+  const edit = useTable((table) => table.edit);
   const { key } = need;
   const isOwn = need.what.is === 'own';
   const say = (label: string, change: { per?: Provision; count?: number; isLeftOut?: boolean }) =>
@@ -157,7 +157,7 @@ const saidOf = (need: Need): ListedTool => ({
 
 /** What words of a step suggest: nothing is listed before the author says so. */
 function OfferLine({ need }: { need: Need }) {
-  const { edit } = useTable().draft;
+  const edit = useTable((table) => table.edit);
   const say = (label: string, isLeftOut: boolean) =>
     edit(label, (it) => void it.tools.push({ ...saidOf(need), isLeftOut }));
   return (
@@ -181,7 +181,7 @@ function OfferLine({ need }: { need: Need }) {
 
 /** Which steps call for it, by number. */
 function StepsOf({ need }: { need: Need }) {
-  const { steps } = useTable().draft.document;
+  const steps = useTable((table) => table.document.steps);
   const numbers = need.stepIds.map((id) => steps.findIndex((step) => step.id === id) + 1);
   if (numbers.length === 0) return <span className="quiet small">no step</span>;
   const shown = numbers.length > 5 ? `${numbers.slice(0, 4).join(', ')}…` : numbers.join(', ');

@@ -10,7 +10,7 @@ import { usePartNames } from '../table/useChoices.ts';
 
 /** The stretches of one wire, in the order it runs, and its turns round other wires. */
 export function WireFields({ cut }: { cut: Extract<Cut, { kind: 'wire' }> }) {
-  const { draft } = useTable();
+  const lengthUnit = useTable((table) => table.document.lengthUnit);
   const editCut = useEditCut(cut.id);
   const parts = usePartNames();
   const edit = (label: string, recipe: (it: Extract<Cut, { kind: 'wire' }>) => void, key?: string) =>
@@ -53,7 +53,7 @@ export function WireFields({ cut }: { cut: Extract<Cut, { kind: 'wire' }> }) {
             <LengthField
               label="Length"
               value={segment.length}
-              defaultUnit={draft.document.lengthUnit}
+              defaultUnit={lengthUnit}
               hint={segment.partId === null ? '' : 'empty: as long as it'}
               onValue={(length) =>
                 edit(
@@ -115,7 +115,7 @@ export function WireFields({ cut }: { cut: Extract<Cut, { kind: 'wire' }> }) {
             <LengthField
               label="Round a wire of"
               value={winding.aroundDiameter}
-              defaultUnit={draft.document.lengthUnit}
+              defaultUnit={lengthUnit}
               onValue={(size) =>
                 edit(
                   'what it is wound round',

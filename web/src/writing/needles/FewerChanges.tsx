@@ -12,8 +12,8 @@ import { useFewerChanges } from './useFewerChanges.ts';
 
 /** How often the needle changes, and in which order it would change less. */
 export function FewerChanges({ changes }: { changes: number }) {
-  const { draft } = useTable();
-  const state = useFewerChanges(draft.document);
+  const document = useTable((table) => table.document);
+  const state = useFewerChanges(document);
   const [isOpen, setOpen] = useState(false);
   switch (state.kind) {
     case 'working':
@@ -69,13 +69,14 @@ function OrderDialog({
   changes: number;
   onClose: () => void;
 }) {
-  const { draft } = useTable();
+  const edit = useTable((table) => table.edit);
+  const document = useTable((table) => table.document);
   const say = useNotice();
-  const { steps } = draft.document;
-  const then = inOrder(draft.document, ordering.order).steps;
+  const steps = useTable((table) => table.document.steps);
+  const then = inOrder(document, ordering.order).steps;
   const moved = new Set(movedItems(steps, then).map(({ id }) => id));
   const take = () => {
-    draft.edit(
+    edit(
       'putting the steps in order',
       become<Pattern>((pattern) => inOrder(pattern, ordering.order)),
     );
@@ -83,7 +84,7 @@ function OrderDialog({
     say({
       text: `The steps are in the new order: ${counted(ordering.changes, 'change')} of needle.`,
       undo: () =>
-        draft.edit(
+        edit(
           'putting the steps back',
           become<Pattern>((pattern) => inOrderOf(pattern, steps)),
         ),

@@ -14,7 +14,8 @@ interface LadderStripProps {
 
 /** The ladder under the steps, the open one marked. */
 export function LadderStrip({ openStepId, onOpenStep, onOpen }: LadderStripProps) {
-  const { draft } = useTable();
+  const document = useTable((table) => table.document);
+  const school = useTable((table) => table.document.school);
   const { ladder } = useLadder();
   const override = useOverride();
   const { length } = ladder.flags;
@@ -22,7 +23,7 @@ export function LadderStrip({ openStepId, onOpenStep, onOpen }: LadderStripProps
     <section className={`sheet ${styles.strip}`} aria-label="Needle ladder">
       <div className={styles.stripHead}>
         <h2>Needles</h2>
-        <span className="quiet small">{SCHOOL_WORDS[draft.document.school.kind]}</span>
+        <span className="quiet small">{SCHOOL_WORDS[school.kind]}</span>
         <span className="small">{counted(ladder.path.changes.length, 'change')}</span>
         {length > 0 && <span className="amber small">{counted(length, 'thing')} to look at</span>}
         <Button size="small" onClick={onOpen}>
@@ -32,7 +33,7 @@ export function LadderStrip({ openStepId, onOpenStep, onOpen }: LadderStripProps
       {ladder.rungs.length > 0 ? (
         <LadderChart
           ladder={ladder}
-          numbered={draft.document}
+          numbered={document}
           currentId={openStepId}
           onRead={NOTHING}
           onOpen={onOpenStep}

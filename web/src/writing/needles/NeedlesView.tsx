@@ -31,8 +31,7 @@ interface NeedlesViewProps {
 
 /** Which needle, when to change, and why: the school, the ladder, the card learners get, the kit, and what went wrong. */
 export function NeedlesView({ patternId, onOpenStep, onClose }: NeedlesViewProps) {
-  const { draft } = useTable();
-  const { document } = draft;
+  const document = useTable((table) => table.document);
   const { school, stageNeedles } = document;
   const { ladder, needles, build } = useLadder();
   const override = useOverride();

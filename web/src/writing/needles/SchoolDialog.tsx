@@ -22,7 +22,9 @@ interface SchoolDialogProps {
 
 /** Another school beside the one there is: both ladders, and the kit each needs. Nothing changes until it is taken. */
 export function SchoolDialog({ kind, build, ladder, needles, wish, onClose }: SchoolDialogProps) {
-  const { draft, estimate, wool } = useTable();
+  const edit = useTable((table) => table.edit);
+  const estimate = useTable((table) => table.estimate);
+  const wool = useTable((table) => table.wool);
   const [readId, setReadId] = useState<string | null>(null);
   const school: School = SCHOOL_DEFAULTS[kind];
   const other = useMemo((): Pattern => ({ ...build, school }), [build, school]);
@@ -31,7 +33,7 @@ export function SchoolDialog({ kind, build, ladder, needles, wish, onClose }: Sc
     [other, estimate, wool, needles],
   );
   const take = () => {
-    draft.edit('the needle school', (it) => void (it.school = school));
+    edit('the needle school', (it) => void (it.school = school));
     onClose();
   };
   return (
@@ -78,7 +80,7 @@ interface SideProps {
 }
 
 function Side({ title, build, ladder, wish, readId, onRead }: SideProps) {
-  const { draft } = useTable();
+  const document = useTable((table) => table.document);
   const kit = useKit(build, ladder, wish);
   const gaps = ladder.flags.filter(({ code }) => code === 'not_said').length;
   const wrong = ladder.flags.length - gaps;
@@ -93,7 +95,7 @@ function Side({ title, build, ladder, wish, readId, onRead }: SideProps) {
         </span>
       </h3>
       <div className={styles.sideBody}>
-        <LadderChart ladder={ladder} numbered={draft.document} currentId={readId} onRead={onRead} isCompact />
+        <LadderChart ladder={ladder} numbered={document} currentId={readId} onRead={onRead} isCompact />
         <KitTable kit={kit} ladder={ladder} />
       </div>
     </section>

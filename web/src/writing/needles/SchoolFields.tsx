@@ -14,8 +14,8 @@ const RUNG_LABELS: Readonly<Record<RungName, string>> = {
 
 /** The needles of the school that is chosen; of one’s own table, one for each stage. */
 export function SchoolFields({ needles }: { needles: readonly Needle[] }) {
-  const { draft } = useTable();
-  const { school } = draft.document;
+  const edit = useTable((table) => table.edit);
+  const school = useTable((table) => table.document.school);
   if (school.kind === 'own') return <OwnTable needles={needles} />;
   if (school.kind === 'by-feel')
     return <p className="quiet small">Large to build and join, medium for the surface, small for details.</p>;
@@ -29,7 +29,7 @@ export function SchoolFields({ needles }: { needles: readonly Needle[] }) {
           value={wanted}
           onChoose={(chosen) =>
             chosen &&
-            draft.edit('a needle of the school', (it) => {
+            edit('a needle of the school', (it) => {
               it.school = withRung(school, name, chosen);
             })
           }
@@ -40,11 +40,12 @@ export function SchoolFields({ needles }: { needles: readonly Needle[] }) {
 }
 
 function OwnTable({ needles }: { needles: readonly Needle[] }) {
-  const { draft } = useTable();
-  const { stageNeedles, steps } = draft.document;
+  const edit = useTable((table) => table.edit);
+  const stageNeedles = useTable((table) => table.document.stageNeedles);
+  const steps = useTable((table) => table.document.steps);
   const used = STAGES.filter((stage) => steps.some((step) => step.stage === stage));
   const choose = (stage: Stage, needle: NeedleWanted | null) =>
-    draft.edit('the needle of a stage', (it) => {
+    edit('the needle of a stage', (it) => {
       it.stageNeedles = it.stageNeedles.filter((own) => own.stage !== stage);
       if (needle) it.stageNeedles.push({ stage, needle });
     });

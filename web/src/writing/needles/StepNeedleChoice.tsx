@@ -20,8 +20,9 @@ const STRENGTH_TONE = { never: 'red', poor: 'amber', fair: '', good: 'leaf' } as
 
 /** Which needle a step is done with: the school’s, or one of the shelf, the best for it first, each with why. */
 export function StepNeedleChoice({ step, className, problem }: StepNeedleChoiceProps) {
-  const { draft, estimate, wool } = useTable();
-  const { document } = draft;
+  const estimate = useTable((table) => table.estimate);
+  const wool = useTable((table) => table.wool);
+  const document = useTable((table) => table.document);
   const editStep = useEditStep(step.id);
   const needles = useNeedles().data?.items;
   const ranked = useMemo(() => {

@@ -9,12 +9,9 @@ const NONE: readonly Needle[] = [];
 
 /** The ladder of the build that is looked at. It follows the writing when there is a moment. */
 export function useLadder(): { ladder: Ladder; needles: readonly Needle[]; build: Pattern } {
-  const {
-    build: now,
-    // Sizes of the parts are all it takes of the estimate.
-    estimate: { parts },
-    wool,
-  } = useTable();
+  const now = useTable((table) => table.build);
+  const { parts } = useTable((table) => table.estimate);
+  const wool = useTable((table) => table.wool);
   const build = useDeferredValue(now);
   const needles = useNeedles().data?.items ?? NONE;
   const ladder = useMemo(() => ladderOf(build, { parts }, wool, needles), [build, parts, wool, needles]);
@@ -23,7 +20,8 @@ export function useLadder(): { ladder: Ladder; needles: readonly Needle[]; build
 
 /** Gives a step a needle of its own; null, or what its school has, gives it back to the school. */
 export function useOverride(): (stepId: string, wanted: NeedleWanted | null) => void {
-  const { edit, document } = useTable().draft;
+  const edit = useTable((table) => table.edit);
+  const document = useTable((table) => table.document);
   return useCallback(
     (stepId, wanted) => {
       const step = document.steps.find(({ id }) => id === stepId);

@@ -8,12 +8,15 @@ import { useBuilds } from './useBuilds.ts';
 
 /** Every build that may be chosen, beside one another: grams, minutes, pieces, cost. */
 export function BuildsDialog({ onClose }: { onClose: () => void }) {
-  const { draft, wool, choices, setChoices } = useTable();
+  const document = useTable((table) => table.document);
+  const wool = useTable((table) => table.wool);
+  const choices = useTable((table) => table.choices);
+  const setChoices = useTable((table) => table.setChoices);
   // As it stood when the table was asked for: it does not begin again under the hand.
   return (
     <Modal open width={900} title="The builds beside one another" footer={null} onCancel={onClose}>
       <BuildsTable
-        pattern={draft.document}
+        pattern={document}
         wool={wool}
         onChoose={(values) => {
           setChoices({ ...choices, values });

@@ -14,8 +14,9 @@ import styles from './Options.module.css';
 
 /** Slots: named places for a fibre. Colourways: which fibre fills each of them. */
 export function Colourways() {
-  const { draft } = useTable();
-  const { slots, colourways } = draft.document;
+  const edit = useTable((table) => table.edit);
+  const slots = useTable((table) => table.document.slots);
+  const colourways = useTable((table) => table.document.colourways);
   return (
     <section className={lists.section} aria-label="Colourways">
       <header>
@@ -28,7 +29,7 @@ export function Colourways() {
       <Button
         size="small"
         onClick={() =>
-          draft.edit(
+          edit(
             'adding a slot',
             (it) => void it.slots.push({ id: nanoid(10), name: '', places: [], rule: null }),
           )
@@ -40,10 +41,7 @@ export function Colourways() {
         size="small"
         disabled={slots.length === 0}
         onClick={() =>
-          draft.edit(
-            'adding a colourway',
-            (it) => void it.colourways.push({ id: nanoid(10), name: '', fills: [] }),
-          )
+          edit('adding a colourway', (it) => void it.colourways.push({ id: nanoid(10), name: '', fills: [] }))
         }
       >
         Add a colourway
@@ -71,8 +69,9 @@ const placesOf = (pattern: Pattern, wool: Wool) => [
 ];
 
 function SlotFields({ slot }: { slot: FibreSlot }) {
-  const { draft, wool } = useTable();
-  const { document, edit } = draft;
+  const wool = useTable((table) => table.wool);
+  const document = useTable((table) => table.document);
+  const edit = useTable((table) => table.edit);
   const change = (label: string, recipe: (it: FibreSlot) => void, key?: string) =>
     edit(
       label,
@@ -165,8 +164,9 @@ function SlotFields({ slot }: { slot: FibreSlot }) {
 }
 
 function ColourwayFields({ colourwayId }: { colourwayId: string }) {
-  const { draft, fibres } = useTable();
-  const { document, edit } = draft;
+  const fibres = useTable((table) => table.fibres);
+  const document = useTable((table) => table.document);
+  const edit = useTable((table) => table.edit);
   const colourway = document.colourways.find(({ id }) => id === colourwayId);
   if (!colourway) return null;
   return (

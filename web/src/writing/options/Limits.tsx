@@ -12,8 +12,9 @@ const keyOf = ({ optionId, valueId }: ValueRef): string => `${optionId} ${valueI
 
 /** Which answers go only together, and which never. */
 export function Limits() {
-  const { draft } = useTable();
-  const { options, limits } = draft.document;
+  const edit = useTable((table) => table.edit);
+  const options = useTable((table) => table.document.options);
+  const limits = useTable((table) => table.document.limits);
   const problemAt = useProblemAt();
   const values = options.flatMap((option) =>
     option.values.map((value) => ({
@@ -24,7 +25,7 @@ export function Limits() {
   const words = Object.fromEntries(values.map(({ ref, words: name }) => [keyOf(ref), name]));
   const refOf = (key: string | null) => values.find(({ ref }) => keyOf(ref) === key)?.ref;
   const change = (id: string, label: string, recipe: (it: OptionLimit) => void, key?: string) =>
-    draft.edit(
+    edit(
       label,
       (it) => {
         const own = it.limits.find((limit) => limit.id === id);
@@ -94,7 +95,7 @@ export function Limits() {
             <Button
               size="small"
               onClick={() =>
-                draft.edit(
+                edit(
                   'deleting a limit',
                   (it) => void (it.limits = it.limits.filter(({ id }) => id !== limit.id)),
                 )
@@ -110,7 +111,7 @@ export function Limits() {
         disabled={!first || !second}
         onClick={() => {
           if (!first || !second) return;
-          draft.edit(
+          edit(
             'adding a limit',
             (it) =>
               void it.limits.push({ id: nanoid(10), kind: 'not-with', a: first, b: second, reason: '' }),

@@ -16,11 +16,11 @@ const BuildsDialog = lazy(async () => ({ default: (await import('./BuildsDialog.
 
 /** What may be chosen: one-of choices and extras, limits between them, colourways, swaps. */
 export function OptionsList() {
-  const { draft } = useTable();
-  const { options } = draft.document;
+  const edit = useTable((table) => table.edit);
+  const options = useTable((table) => table.document.options);
   const [isComparing, setComparing] = useState(false);
   const add = (kind: Option['kind']) =>
-    draft.edit('adding an option', (it) => void it.options.push(blankOption(nanoid(10), kind)));
+    edit('adding an option', (it) => void it.options.push(blankOption(nanoid(10), kind)));
   return (
     <div className={lists.scroll}>
       {options.length === 0 && (
@@ -52,9 +52,9 @@ export function OptionsList() {
 }
 
 function OptionFields({ option }: { option: Option }) {
-  const { draft } = useTable();
+  const edit = useTable((table) => table.edit);
   const change = (label: string, recipe: (it: Option) => void, key?: string) =>
-    draft.edit(
+    edit(
       label,
       (it) => {
         const own = it.options.find(({ id }) => id === option.id);
@@ -63,7 +63,7 @@ function OptionFields({ option }: { option: Option }) {
       key && `${option.id}.${key}`,
     );
   const remove = () =>
-    draft.edit('deleting an option', (it) => {
+    edit('deleting an option', (it) => {
       it.options = it.options.filter(({ id }) => id !== option.id);
       it.limits = it.limits.filter(({ a, b }) => a.optionId !== option.id && b.optionId !== option.id);
     });
@@ -156,7 +156,7 @@ function OptionFields({ option }: { option: Option }) {
             size="small"
             disabled={option.values.length <= 1}
             onClick={() =>
-              draft.edit('deleting an answer', (it) => {
+              edit('deleting an answer', (it) => {
                 const own = it.options.find(({ id }) => id === option.id);
                 const gone = own?.values.pop();
                 if (!own || !gone) return;

@@ -18,8 +18,8 @@ import styles from './Options.module.css';
 
 /** What may be taken instead, with all that it changes. */
 export function Swaps() {
-  const { draft } = useTable();
-  const { swaps } = draft.document;
+  const edit = useTable((table) => table.edit);
+  const swaps = useTable((table) => table.document.swaps);
   const places = usePlaces();
   const [first] = Object.keys(places);
   return (
@@ -36,7 +36,7 @@ export function Swaps() {
         disabled={first === undefined}
         onClick={() => {
           if (first === undefined) return;
-          draft.edit(
+          edit(
             'adding a swap',
             (it) =>
               void it.swaps.push({
@@ -64,8 +64,8 @@ function placeOf(key: string): Swap['of'] {
 
 /** Every use, cover, finding and cut that something else may stand for. */
 function usePlaces(): Record<string, string> {
-  const { draft, wool } = useTable();
-  const { document } = draft;
+  const wool = useTable((table) => table.wool);
+  const document = useTable((table) => table.document);
   return useMemo(
     () =>
       Object.fromEntries([
@@ -83,8 +83,8 @@ function usePlaces(): Record<string, string> {
 }
 
 function SwapFields({ swap, places }: { swap: Swap; places: Record<string, string> }) {
-  const { draft } = useTable();
-  const { document, edit } = draft;
+  const document = useTable((table) => table.document);
+  const edit = useTable((table) => table.edit);
   const key = `${swap.of.kind}:${swap.of.id}`;
   const kinds = takenKinds(swap.of, document);
   const change = (label: string, recipe: (it: Swap) => void, field?: string) =>
@@ -199,7 +199,8 @@ function nothingOf(kind: Taken['kind']): Taken {
 
 /** Which fibre or finding it is, and of wool for a thing how large each is. */
 function TakenFields({ swap: { to }, onChange }: SwapStepProps) {
-  const { draft, fibres } = useTable();
+  const lengthUnit = useTable((table) => table.document.lengthUnit);
+  const fibres = useTable((table) => table.fibres);
   const findings = useFindingNames();
   const set = (taken: Taken, field?: string) =>
     onChange('what is taken instead', (it) => void (it.to = taken), field);
@@ -234,7 +235,7 @@ function TakenFields({ swap: { to }, onChange }: SwapStepProps) {
             <LengthField
               label="Each across"
               value={to.diameter}
-              defaultUnit={draft.document.lengthUnit}
+              defaultUnit={lengthUnit}
               onValue={(diameter) => set({ ...to, diameter }, 'diameter')}
             />
           </div>
@@ -261,7 +262,7 @@ interface SwapStepProps {
 
 /** The step that reads otherwise. */
 function SwapStep({ swap, onChange }: SwapStepProps) {
-  const { steps } = useTable().draft.document;
+  const steps = useTable((table) => table.document.steps);
   const [changed] = swap.steps;
   return (
     <>
@@ -312,8 +313,9 @@ const isOpen = (to: Taken): boolean => (to.kind === 'finding' ? to.findingId : t
 
 /** What it changes: worked out, not said. */
 function SwapEffect({ swap }: { swap: Swap }) {
-  const { draft, wool, choices } = useTable();
-  const { document } = draft;
+  const wool = useTable((table) => table.wool);
+  const choices = useTable((table) => table.choices);
+  const document = useTable((table) => table.document);
   const words = useMemo(() => {
     if (isOpen(swap.to)) return null;
     const fibreName = fibreNamesOf(wool);

@@ -17,8 +17,9 @@ interface ThingPickerProps {
 
 /** Parts, wool, joins, findings, steps and pictures of the pattern, by name. */
 export function ThingPicker({ label, things, className, onChoose }: ThingPickerProps) {
-  const { draft, wool } = useTable();
-  const groups = useMemo(() => thingGroups(draft.document, wool), [draft.document, wool]);
+  const document = useTable((table) => table.document);
+  const wool = useTable((table) => table.wool);
+  const groups = useMemo(() => thingGroups(document, wool), [document, wool]);
   return (
     <Field label={label} className={className}>
       {(control) => (

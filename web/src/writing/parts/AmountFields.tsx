@@ -57,7 +57,7 @@ const HAND_WORDS = { wisp: 'wisp', pinch: 'pinch', tuft: 'tuft' };
 const UNTIL_WORDS = { size: 'until it has its size', cover: 'until it covers', fit: 'until it fits' };
 
 function FormFields({ use, amount, onAmount }: AmountFieldsProps & { amount: Amount }) {
-  const { document } = useTable().draft;
+  const document = useTable((table) => table.document);
   const useNames = useUseNames(use.id);
   const set = (change: Partial<Amount>, what: string) => onAmount({ ...amount, ...change } as Amount, what);
   const length = (label: string, key: string, value: Length | null, hint?: string) => (

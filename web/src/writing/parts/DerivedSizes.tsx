@@ -16,7 +16,8 @@ const COUNTED = ['count'] as const;
 
 /** Sizes that follow from what a bought thing is inside, or from another part. */
 export function DerivedSizes({ part, estimate }: { part: Part; estimate: PartEstimate }) {
-  const { draft } = useTable();
+  const parts = useTable((table) => table.document.parts);
+  const lengthUnit = useTable((table) => table.document.lengthUnit);
   const editPart = useEditPart(part.id);
   const findings = useFindingNames(COUNTED);
   // Its own sizes are among them: a length tied to its width goes along with it.
@@ -37,11 +38,11 @@ export function DerivedSizes({ part, estimate }: { part: Part; estimate: PartEst
           key={derived.size}
           derived={derived}
           sizeMm={sizeOf(estimate, derived.size)}
-          unit={draft.document.lengthUnit}
+          unit={lengthUnit}
           findings={findings}
           partNames={partNames}
           sizesOfPart={(partId) => {
-            const other = draft.document.parts.find(({ id }) => id === partId);
+            const other = parts.find(({ id }) => id === partId);
             return other ? [...sizesOf(other.shape).keys()] : [];
           }}
           onEdit={(recipe, key) =>

@@ -7,7 +7,7 @@ import { useEditPart, useTable } from '../table/tableContext.ts';
 
 /** How a flat piece is laid out, and whether it stays as thick in another size. */
 export function FlatFields({ part }: { part: Part }) {
-  const { draft } = useTable();
+  const lengthUnit = useTable((table) => table.document.lengthUnit);
   const editPart = useEditPart(part.id);
   if (!('thickness' in part.shape)) return null;
   return (
@@ -17,7 +17,7 @@ export function FlatFields({ part }: { part: Part }) {
           label="Margin folded in"
           value={part.margin}
           allowZero
-          defaultUnit={draft.document.lengthUnit}
+          defaultUnit={lengthUnit}
           hint="empty: 8 mm all round"
           onValue={(margin) => editPart('the margin', (it) => void (it.margin = margin), 'margin')}
         />

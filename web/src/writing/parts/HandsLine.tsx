@@ -6,7 +6,9 @@ import { useTable } from '../table/tableContext.ts';
 
 /** What hands do to get this much; and where it is stated, what the shape would come to. */
 export function HandsLine({ own, estimate }: { own: UseEstimate; estimate: PartEstimate }) {
-  const { draft, wool, estimate: whole } = useTable();
+  const lengthUnit = useTable((table) => table.document.lengthUnit);
+  const wool = useTable((table) => table.wool);
+  const whole = useTable((table) => table.estimate);
   if (own.kind === 'unknown') return <p className="red small">Unknown: {unknownWords(own.reason)}.</p>;
   const fibre = wool.fibres.get(own.fibreId ?? '');
   if (!fibre || own.pieceG <= 0) return null;
@@ -26,7 +28,7 @@ export function HandsLine({ own, estimate }: { own: UseEstimate; estimate: PartE
       {ways.length > 0 && (
         <ul>
           {ways.map((way) => (
-            <li key={way.kind}>{handsWords(way, draft.document.lengthUnit, fibre.preparation)}</li>
+            <li key={way.kind}>{handsWords(way, lengthUnit, fibre.preparation)}</li>
           ))}
         </ul>
       )}

@@ -32,7 +32,7 @@ interface LayerRowProps {
 
 /** One layer: its fibre at once, everything else when it is opened. */
 export function LayerRow({ use, name, part, pointer, estimate, isOpen, onToggle }: LayerRowProps) {
-  const { fibres } = useTable();
+  const fibres = useTable((table) => table.fibres);
   const problemAt = useProblemAt();
   const editUse = useEditUse(part.id, use.id);
   const own = estimate.uses.find(({ useId }) => useId === use.id);
@@ -97,7 +97,7 @@ function useEditUse(partId: string, useId: string): EditItem<Use> {
 }
 
 function InsertName({ use }: { use: Use & { role: 'insert' } }) {
-  const { wool } = useTable();
+  const wool = useTable((table) => table.wool);
   const finding = wool.findings.get(use.findingId ?? '');
   if (!finding) return <span className="red">nothing chosen</span>;
   return (
@@ -118,7 +118,8 @@ interface LayerAmountProps {
 
 /** Grams of one piece, where they come from, and how thick that lies. */
 function LayerAmount({ own, use, name, part, estimate }: LayerAmountProps) {
-  const { wool, draft } = useTable();
+  const lengthUnit = useTable((table) => table.document.lengthUnit);
+  const wool = useTable((table) => table.wool);
   if (!own) return <span className={styles.grams} />;
   if (own.kind === 'unknown') {
     return (
@@ -141,7 +142,7 @@ function LayerAmount({ own, use, name, part, estimate }: LayerAmountProps) {
         {own.source === 'calculated' &&
           share &&
           share.thicknessMm > 0 &&
-          `${showSizeMm(share.thicknessMm, draft.document.lengthUnit)} thick`}
+          `${showSizeMm(share.thicknessMm, lengthUnit)} thick`}
       </span>
     </span>
   );
@@ -162,7 +163,7 @@ interface LayerEditorProps {
 
 function LayerEditor({ use, pointer, own, estimate, editUse }: LayerEditorProps) {
   const problemAt = useProblemAt();
-  const { draft } = useTable();
+  const edit = useTable((table) => table.edit);
   const wool = use.role === 'insert' ? null : use;
   const amountProblem = problemAt(`${pointer}/amount`);
   return (
@@ -249,7 +250,7 @@ function LayerEditor({ use, pointer, own, estimate, editUse }: LayerEditorProps)
           size="small"
           danger
           onClick={() =>
-            draft.edit(
+            edit(
               'deleting a layer',
               become<Pattern>((pattern) => withoutUse(pattern, use.id)),
             )

@@ -27,7 +27,7 @@ interface LayerStackProps {
 
 /** What a part is made of, from the inside out; each layer takes its room from what lies beneath it. */
 export function LayerStack({ part, pointer, estimate }: LayerStackProps) {
-  const { draft } = useTable();
+  const edit = useTable((table) => table.edit);
   const editPart = useEditPart(part.id);
   const [openId, setOpenId] = useState<string | null>(null);
   const add = (role: UseRole) => {
@@ -97,7 +97,7 @@ export function LayerStack({ part, pointer, estimate }: LayerStackProps) {
           setOpenId(newId);
         }}
         onDelete={(id) =>
-          draft.edit(
+          edit(
             'deleting a layer',
             become<Pattern>((pattern) => withoutUse(pattern, id)),
           )

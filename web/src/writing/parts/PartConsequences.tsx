@@ -10,12 +10,15 @@ import { useTable } from '../table/tableContext.ts';
 
 /** The sizes of one piece from the table to the figure, and what to look at, right under what was typed. */
 export function PartConsequences({ part, estimate }: { part: Part; estimate: PartEstimate }) {
-  const { draft, estimate: whole, shelf } = useTable();
-  const unit = draft.document.lengthUnit;
+  const document = useTable((table) => table.document);
+  const lengthUnit = useTable((table) => table.document.lengthUnit);
+  const whole = useTable((table) => table.estimate);
+  const shelf = useTable((table) => table.shelf);
+  const unit = lengthUnit;
   const stages = useMemo(() => sizeLedger(estimate), [estimate]);
   const warnings = useMemo(
-    () => warningsOf(whole, shelf, draft.document).filter(({ partId }) => partId === part.id),
-    [whole, shelf, draft.document, part.id],
+    () => warningsOf(whole, shelf, document).filter(({ partId }) => partId === part.id),
+    [whole, shelf, document, part.id],
   );
   if (stages.length === 0 && warnings.length === 0) return null;
   return (

@@ -107,7 +107,7 @@ interface SizeFieldProps {
 
 /** One size of the shape; one that follows from something else is only shown. */
 function SizeField({ part, name, size, pointer }: SizeFieldProps) {
-  const { draft } = useTable();
+  const lengthUnit = useTable((table) => table.document.lengthUnit);
   const problemAt = useProblemAt();
   const editPart = useEditPart(part.id);
   const isDerived = part.derived.some((derived) => derived.size === name);
@@ -127,7 +127,7 @@ function SizeField({ part, name, size, pointer }: SizeFieldProps) {
       <LengthField
         label={capital(sizeWords(name))}
         value={size}
-        defaultUnit={draft.document.lengthUnit}
+        defaultUnit={lengthUnit}
         allowZero={name === 'thinEnd' || name === 'wire'}
         problem={problemAt(`${pointer}/shape/${name}`)}
         unknown={size === null ? 'Unknown until given' : null}

@@ -25,7 +25,7 @@ interface PartMoreProps {
 
 /** What is said of a part less often: how it is packed, what a sample measured, which sizes follow from others. */
 export function PartMore({ part, estimate }: PartMoreProps) {
-  const { draft } = useTable();
+  const lengthUnit = useTable((table) => table.document.lengthUnit);
   const editPart = useEditPart(part.id);
   const hidden = part.hides === '' ? null : part.hides;
   const said = [
@@ -56,7 +56,7 @@ export function PartMore({ part, estimate }: PartMoreProps) {
       <LengthField
         label={label}
         value={sample[key]}
-        defaultUnit={draft.document.lengthUnit}
+        defaultUnit={lengthUnit}
         onValue={(value) => writeSample({ [key]: value }, key)}
       />
     </div>

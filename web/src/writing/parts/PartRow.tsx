@@ -15,8 +15,11 @@ interface PartRowProps {
 }
 
 export function PartRow({ index, isOpen, onToggle, actions }: PartRowProps) {
-  const { draft, estimate, whole, shelf } = useTable();
-  const part = draft.document.parts[index];
+  const parts = useTable((table) => table.document.parts);
+  const estimate = useTable((table) => table.estimate);
+  const whole = useTable((table) => table.whole);
+  const shelf = useTable((table) => table.shelf);
+  const part = parts[index];
   const own =
     estimate.parts.find(({ partId }) => partId === part?.id) ??
     whole.parts.find(({ partId }) => partId === part?.id);

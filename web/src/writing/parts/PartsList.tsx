@@ -23,8 +23,8 @@ interface PartsListProps {
 
 /** The parts, one open at a time for writing. */
 export function PartsList({ openId, onOpen }: PartsListProps) {
-  const { draft } = useTable();
-  const { document, edit } = draft;
+  const document = useTable((table) => table.document);
+  const edit = useTable((table) => table.edit);
   const actions = usePartActions(onOpen);
   return (
     <div className={styles.scroll}>
@@ -76,9 +76,9 @@ function startingBody(): Part {
 }
 
 function usePartActions(onOpen: (partId: string | null) => void): RowActions {
-  const { draft } = useTable();
   const say = useNotice();
-  const { document, edit } = draft;
+  const document = useTable((table) => table.document);
+  const edit = useTable((table) => table.edit);
   return {
     onMove: (id, toIndex) => edit('moving a part', (it) => void (it.parts = moveItem(it.parts, id, toIndex))),
     onDuplicate: (id) => {

@@ -6,7 +6,8 @@ import { useTable } from '../table/tableContext.ts';
 
 /** What the sample taught, in one line. */
 export function SampleEvidence({ part, estimate }: { part: Part; estimate: PartEstimate }) {
-  const { estimate: whole, shelf } = useTable();
+  const whole = useTable((table) => table.estimate);
+  const shelf = useTable((table) => table.shelf);
   const core = part.uses.find(({ role }) => role === 'core');
   const fibre = core?.role === 'core' ? shelf.get(core.fibreId ?? '') : undefined;
   if (!part.sample || !fibre || !estimate.rollUp) return null;

@@ -161,7 +161,7 @@ interface CornerFieldProps extends Omit<ShapeFieldsProps, 'part'> {
 
 /** How round the corners of a straight-sided piece are. */
 function CornerField({ corner, pointer, editPart }: CornerFieldProps) {
-  const { draft } = useTable();
+  const lengthUnit = useTable((table) => table.document.lengthUnit);
   const problemAt = useProblemAt();
   return (
     <div className={styles.span3}>
@@ -169,7 +169,7 @@ function CornerField({ corner, pointer, editPart }: CornerFieldProps) {
         label="Corner radius"
         value={corner}
         allowZero
-        defaultUnit={draft.document.lengthUnit}
+        defaultUnit={lengthUnit}
         hint="empty: square"
         problem={problemAt(`${pointer}/shape/corner`)}
         onValue={(length) =>

@@ -30,7 +30,7 @@ const isDetail = (use: Draft<Use>): use is Draft<UseOf<'patch' | 'line' | 'dot'>
 
 /** What one use needs said beside its fibre and amount. */
 export function UseFields({ use, pointer, editUse }: UseFieldsProps) {
-  const { draft } = useTable();
+  const lengthUnit = useTable((table) => table.document.lengthUnit);
   const problemAt = useProblemAt();
   const findings = useFindingNames(COUNTED);
   const size = (
@@ -43,7 +43,7 @@ export function UseFields({ use, pointer, editUse }: UseFieldsProps) {
       <LengthField
         label={label}
         value={value}
-        defaultUnit={draft.document.lengthUnit}
+        defaultUnit={lengthUnit}
         problem={problemAt(`${pointer}/${at}`)}
         unknown={value === null ? 'Unknown until given' : null}
         onValue={(length) => editUse(`the ${label.toLowerCase()}`, (it) => write(it, length), at)}

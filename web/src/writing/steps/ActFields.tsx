@@ -20,7 +20,8 @@ export function ActFields({ step }: { step: Step }) {
 }
 
 function ChooseFields({ step, findingUseIds }: { step: Step; findingUseIds: string[] }) {
-  const { draft, wool } = useTable();
+  const findings = useTable((table) => table.document.findings);
+  const wool = useTable((table) => table.wool);
   const editStep = useEditStep(step.id);
   return (
     <Field
@@ -35,7 +36,7 @@ function ChooseFields({ step, findingUseIds }: { step: Step; findingUseIds: stri
           style={{ width: '100%' }}
           value={findingUseIds}
           placeholder="two sizes of eyes"
-          options={draft.document.findings.map(({ id, findingId }) => ({
+          options={findings.map(({ id, findingId }) => ({
             value: id,
             label: wool.findings.get(findingId ?? '')?.name ?? 'not chosen yet',
           }))}
@@ -104,7 +105,7 @@ interface StandInProps {
 }
 
 function StandInFields({ step, standsFor, untilStepId }: StandInProps) {
-  const { steps } = useTable().draft.document;
+  const steps = useTable((table) => table.document.steps);
   const editStep = useEditStep(step.id);
   return (
     <>

@@ -29,8 +29,9 @@ const SHOWN = 60;
 
 /** A plain text becomes steps: what was recognised is marked, and each mark may be taken off before it goes in. */
 export function PasteSteps({ onClose }: { onClose: () => void }) {
-  const { draft, wool } = useTable();
-  const { document, edit } = draft;
+  const wool = useTable((table) => table.wool);
+  const document = useTable((table) => table.document);
+  const edit = useTable((table) => table.edit);
   const names = useKnownNames();
   const [text, setText] = useState('');
   const [refused, setRefused] = useState<ReadonlySet<string>>(new Set());

@@ -34,7 +34,7 @@ export function StepChecks({ step }: { step: Step }) {
 }
 
 function CheckFields({ check, step }: { check: Check; step: Step }) {
-  const { steps } = useTable().draft.document;
+  const steps = useTable((table) => table.document.steps);
   const editStep = useEditStep(step.id);
   const change = (label: string, recipe: (it: Check) => void, key?: string) =>
     editStep(

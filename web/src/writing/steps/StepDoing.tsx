@@ -46,7 +46,8 @@ function repeatedWords(step: Step, pattern: Pattern): string {
 
 /** How it is done: act, needle, stroke, time. */
 export function StepDoing({ step, index }: { step: Step; index: number }) {
-  const { draft } = useTable();
+  const steps = useTable((table) => table.document.steps);
+  const document = useTable((table) => table.document);
   const problemAt = useProblemAt();
   const editStep = useEditStep(step.id);
   const pointer = `/steps/${index}`;
@@ -109,7 +110,7 @@ export function StepDoing({ step, index }: { step: Step; index: number }) {
           label="Those minutes are"
           value={step.areMinutesEach ? 'each' : 'together'}
           words={MINUTES_ARE_WORDS}
-          hint={repeatedWords(step, draft.document)}
+          hint={repeatedWords(step, document)}
           onChoose={(are) =>
             editStep('what the minutes are of', (it) => void (it.areMinutesEach = are !== 'together'))
           }
@@ -120,9 +121,7 @@ export function StepDoing({ step, index }: { step: Step; index: number }) {
         label="Then it waits"
         value={step.waiting}
         problem={problemAt(`${pointer}/waiting`)}
-        unknown={
-          isWaitedFor(step, draft.document) && step.waiting === null ? 'It sets or dries: how long?' : null
-        }
+        unknown={isWaitedFor(step, document) && step.waiting === null ? 'It sets or dries: how long?' : null}
         hint="drying, setting; nobody works"
         onValue={(waiting) => editStep('the waiting', (it) => void (it.waiting = waiting), 'waiting')}
       />
@@ -158,9 +157,7 @@ export function StepDoing({ step, index }: { step: Step; index: number }) {
         none="as the kind says"
         onChoose={(leaves) => editStep('what it leaves', (it) => void (it.leaves = leaves))}
       />
-      {draft.document.steps.some(({ act, id }) => act.kind === 'decide' && id !== step.id) && (
-        <Recalls step={step} />
-      )}
+      {steps.some(({ act, id }) => act.kind === 'decide' && id !== step.id) && <Recalls step={step} />}
     </div>
   );
 }
@@ -181,7 +178,7 @@ function blankAct(kind: ActKind): Act {
 
 /** An early choice that matters here. */
 function Recalls({ step }: { step: Step }) {
-  const { steps } = useTable().draft.document;
+  const steps = useTable((table) => table.document.steps);
   const editStep = useEditStep(step.id);
   const words = Object.fromEntries(
     steps.flatMap(({ id, act }, at) =>

@@ -26,12 +26,12 @@ interface StepEditorProps {
 }
 
 export function StepEditor({ step, index, cautions, onTechnique, actions }: StepEditorProps) {
-  const still = useStill(useTable(), step);
+  const still = useStill(step.id);
   return (
     <div className={lists.editor}>
       <StepText step={step} onAddAfter={() => actions.onAddAfter(step.id)} onTechnique={onTechnique} />
-      <TableContext value={still.view}>
-        <BesideWords step={still.step} index={index} cautions={cautions.join(' ')} />
+      <TableContext value={still}>
+        <BesideWords stepId={step.id} index={index} cautions={cautions.join(' ')} />
       </TableContext>
       <div className={lists.rowActions}>
         <Button size="small" onClick={() => actions.onDuplicate(step.id)}>
@@ -49,14 +49,23 @@ export function StepEditor({ step, index, cautions, onTechnique, actions }: Step
 }
 
 interface BesideWordsProps {
-  step: Step;
+  stepId: string;
   index: number;
   /** With a space between, so that the same ones are the same. */
   cautions: string;
 }
 
 /** Everything about a step but its words. */
-const BesideWords = memo(function BesideWords({ step, index, cautions: joined }: BesideWordsProps) {
+const BesideWords = memo(function BesideWords({ stepId, ...rest }: BesideWordsProps) {
+  const step = useTable((table) => table.document.steps.find(({ id }) => id === stepId));
+  return step ? <StepTabs step={step} {...rest} /> : null;
+});
+
+interface StepTabsProps extends Omit<BesideWordsProps, 'stepId'> {
+  step: Step;
+}
+
+function StepTabs({ step, index, cautions: joined }: StepTabsProps) {
   const [tab, setTab] = useState<Tab>('doing');
   const cautions = CAUTIONS.filter((caution) => joined.split(' ').includes(caution));
   const counted = (word: string, count: number) => (count > 0 ? `${word} ${count}` : word);
@@ -87,12 +96,13 @@ const BesideWords = memo(function BesideWords({ step, index, cautions: joined }:
       {tab === 'readers' && <StepReaders step={step} />}
     </>
   );
-});
+}
 
 /** The parts a step is about, and of joining steps the joins. */
 function ActsOn({ step }: { step: Step }) {
-  const { draft } = useTable();
-  const { parts, joins } = draft.document;
+  const document = useTable((table) => table.document);
+  const parts = useTable((table) => table.document.parts);
+  const joins = useTable((table) => table.document.joins);
   const editStep = useEditStep(step.id);
   const toggle = (list: 'partIds' | 'joinIds', thing: string, id: string) =>
     editStep(`the ${thing} of a step`, (it) => {
@@ -127,7 +137,7 @@ function ActsOn({ step }: { step: Step }) {
             aria-pressed={step.joinIds.includes(join.id)}
             onClick={() => toggle('joinIds', 'joins', join.id)}
           >
-            join: {ownerName({ kind: 'join', id: join.id }, draft.document)}
+            join: {ownerName({ kind: 'join', id: join.id }, document)}
           </button>
         ))}
       </div>

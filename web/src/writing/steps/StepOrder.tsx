@@ -12,8 +12,8 @@ import styles from './Steps.module.css';
 
 /** What has to come before this step and after it, and why; and links of the author’s own. */
 export function StepOrder({ step }: { step: Step }) {
-  const { draft } = useTable();
-  const { document, edit } = draft;
+  const document = useTable((table) => table.document);
+  const edit = useTable((table) => table.edit);
   const links = useMemo(
     () => orderLinks(document).filter(({ beforeId, afterId }) => beforeId === step.id || afterId === step.id),
     [document, step.id],
@@ -54,8 +54,8 @@ export function StepOrder({ step }: { step: Step }) {
 
 /** A link of the author’s own. One that would close a circle is not drawn, and says so. */
 function NewLink({ step }: { step: Step }) {
-  const { draft } = useTable();
-  const { document, edit } = draft;
+  const document = useTable((table) => table.document);
+  const edit = useTable((table) => table.edit);
   const [otherId, setOtherId] = useState<string | null>(null);
   const [strength, setStrength] = useState<LinkStrength>('must');
   const [reason, setReason] = useState('');

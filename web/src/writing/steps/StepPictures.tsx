@@ -13,8 +13,8 @@ interface Kept {
 
 /** Pictures of one step, brought in by choosing or dropping them. */
 export function StepPictures({ step }: { step: Step }) {
-  const { draft } = useTable();
-  const { edit, document } = draft;
+  const edit = useTable((table) => table.edit);
+  const document = useTable((table) => table.document);
   const [problem, setProblem] = useState<string | null>(null);
   const [isBusy, setBusy] = useState(false);
 

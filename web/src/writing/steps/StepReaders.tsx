@@ -13,9 +13,9 @@ const READER_FIELDS = [
 
 /** Written once and done several times; and what differs for who reads it. */
 export function StepReaders({ step }: { step: Step }) {
-  const { draft } = useTable();
+  const document = useTable((table) => table.document);
   const editStep = useEditStep(step.id);
-  const ticks = ticksOf(step, draft.document);
+  const ticks = ticksOf(step, document);
   return (
     <div className={lists.grid}>
       <div className={lists.span8} style={{ alignSelf: 'end' }}>

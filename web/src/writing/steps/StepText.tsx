@@ -27,15 +27,16 @@ interface StepTextProps {
 
 /** What to do, in the author’s words: `/` puts in what the pattern knows, and what the words say is offered beside it. */
 export function StepText({ step, onAddAfter, onTechnique }: StepTextProps) {
-  const { draft, wool } = useTable();
+  const document = useTable((table) => table.document);
+  const wool = useTable((table) => table.wool);
   const box = useRef<HTMLDivElement>(null);
   const choices = useSlashChoices();
   const techniques = useTechniques().data?.items ?? [];
   const [isLinking, setLinking] = useState(false);
-  const { edit } = draft;
+  const edit = useTable((table) => table.edit);
 
   const write = (text: string) => {
-    const read = readSlash(text, draft.document, (id) => wool.findings.get(id)?.name);
+    const read = readSlash(text, document, (id) => wool.findings.get(id)?.name);
     if (read?.kind === 'technique') {
       setText(read.text);
       onTechnique(read.techniqueId);
@@ -133,8 +134,9 @@ export function StepText({ step, onAddAfter, onTechnique }: StepTextProps) {
 
 /** What the words say and the step does not yet: each is taken with one press. */
 function Offers({ step }: { step: Step }) {
-  const { draft, wool } = useTable();
-  const { document, edit } = draft;
+  const wool = useTable((table) => table.wool);
+  const document = useTable((table) => table.document);
+  const edit = useTable((table) => table.edit);
   const names = useKnownNames();
   const offers = useMemo(
     () => recognise(step.text, names).filter((found) => !isSaid(step, found, document)),
@@ -182,8 +184,10 @@ function taken(pattern: Pattern, stepId: string, found: readonly Recognised[]): 
 
 /** What the pattern and the shelf have names for. */
 export function useKnownNames(): KnownNames {
-  const { draft, fibres, wool } = useTable();
-  const { parts, findings } = draft.document;
+  const fibres = useTable((table) => table.fibres);
+  const wool = useTable((table) => table.wool);
+  const parts = useTable((table) => table.document.parts);
+  const findings = useTable((table) => table.document.findings);
   return useMemo(
     () => ({
       parts,

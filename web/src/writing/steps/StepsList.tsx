@@ -29,16 +29,17 @@ interface StepsListProps {
 
 /** The steps in order, under their sessions and stages, one open at a time for writing. */
 export function StepsList({ openId, onOpen }: StepsListProps) {
-  const { draft, build, cautions } = useTable();
-  const { steps } = draft.document;
+  const sessions = useTable((table) => table.document.sessions);
+  const document = useTable((table) => table.document);
+  const parts = useTable((table) => table.document.parts);
+  const build = useTable((table) => table.build);
+  const cautions = useTable((table) => table.cautions);
+  const steps = useTable((table) => table.document.steps);
   const [isPasting, setPasting] = useState(false);
   const actions = useStepActions(onOpen);
   const inBuild = useMemo(() => new Set(build.steps.map(({ id }) => id)), [build.steps]);
   const toggle = useToggle(openId, onOpen);
-  const numberOf = useMemo(
-    () => new Map(draft.document.parts.map(({ id }, at) => [id, at + 1])),
-    [draft.document.parts],
-  );
+  const numberOf = useMemo(() => new Map(parts.map(({ id }, at) => [id, at + 1])), [parts]);
   return (
     <div className={lists.scroll}>
       <div className={styles.bar}>
@@ -68,11 +69,11 @@ export function StepsList({ openId, onOpen }: StepsListProps) {
                   step,
                   steps[index - 1]?.stage,
                   inBuild.has(step.id),
-                  needleName(needleOf(step, draft.document)),
-                  isWaitedFor(step, draft.document),
+                  needleName(needleOf(step, document)),
+                  isWaitedFor(step, document),
                   (cautions.get(step.id) ?? NONE).join(),
-                  draft.document.parts,
-                  draft.document.sessions,
+                  parts,
+                  sessions,
                 ],
         }))}
         renderBefore={(_id, index) => <Headings step={steps[index]} before={steps[index - 1]} />}
@@ -91,9 +92,9 @@ export function StepsList({ openId, onOpen }: StepsListProps) {
                 number={index + 1}
                 isOpen={isOpen}
                 isInBuild={inBuild.has(id)}
-                needle={needleOf(step, draft.document)}
-                times={ticksOf(step, draft.document).length}
-                isWaitedFor={isWaitedFor(step, draft.document)}
+                needle={needleOf(step, document)}
+                times={ticksOf(step, document).length}
+                isWaitedFor={isWaitedFor(step, document)}
                 cautions={own}
                 partNumbers={step.partIds.map((partId) => numberOf.get(partId) ?? '').join(' ')}
                 onToggle={toggle}
@@ -138,9 +139,9 @@ function useToggle(openId: string | null, onOpen: (stepId: string | null) => voi
 
 /** The session that begins here, and the stage. */
 function Headings({ step, before }: { step: Step | undefined; before: Step | undefined }) {
-  const { draft } = useTable();
+  const sessions = useTable((table) => table.document.sessions);
   if (!step) return null;
-  const session = draft.document.sessions.find(({ firstStepId }) => firstStepId === step.id);
+  const session = sessions.find(({ firstStepId }) => firstStepId === step.id);
   return (
     <>
       {session && (
@@ -158,7 +159,7 @@ function Headings({ step, before }: { step: Step | undefined; before: Step | und
 
 /** Puts a technique at the end of the steps. */
 function UseTechnique() {
-  const { draft } = useTable();
+  const edit = useTable((table) => table.edit);
   const techniques = useTechniques().data?.items ?? [];
   const [isChoosing, setChoosing] = useState(false);
   if (techniques.length === 0) return null;
@@ -175,7 +176,7 @@ function UseTechnique() {
             title={technique.about}
             onClick={() => {
               const use = newUse(technique, nanoid(10), []);
-              draft.edit(
+              edit(
                 `using ${technique.name}`,
                 become<Pattern>((pattern) => insertTechnique(pattern, technique, use, null)),
               );

@@ -10,11 +10,11 @@ import styles from './Steps.module.css';
 
 /** Techniques used here of which there is a newer version: each is shown, and taken or left, by itself. */
 export function TechniqueNews() {
-  const { draft } = useTable();
+  const tableTechniques = useTable((table) => table.document.techniques);
   const techniques = useTechniques().data?.items ?? [];
   return (
     <>
-      {draft.document.techniques.map((use) => {
+      {tableTechniques.map((use) => {
         const newest = techniques.find(({ id }) => id === use.techniqueId);
         return newest && newest.version > use.version ? (
           <OneNews key={use.id} use={use} newest={newest} />
@@ -25,8 +25,8 @@ export function TechniqueNews() {
 }
 
 function OneNews({ use, newest }: { use: TechniqueUse; newest: Technique }) {
-  const { draft } = useTable();
-  const { document, edit } = draft;
+  const document = useTable((table) => table.document);
+  const edit = useTable((table) => table.edit);
   const [isOpen, setOpen] = useState(false);
   const { data: was } = useTechniqueVersion(use.techniqueId, use.version);
   const changes = techniqueChanges(document, use, newest, was ?? null);

@@ -37,8 +37,8 @@ export function slashChoices(
 const NONE: readonly never[] = [];
 
 export function useSlashChoices(): SlashChoice[] {
-  const { draft, wool } = useTable();
-  const { document } = draft;
+  const wool = useTable((table) => table.wool);
+  const document = useTable((table) => table.document);
   const techniques = useTechniques().data?.items ?? NONE;
   return useMemo(
     () => slashChoices(document, (id) => wool.findings.get(id)?.name, techniques),

@@ -22,10 +22,10 @@ export interface StepActions extends RowActions {
 }
 
 export function useStepActions(onOpen: (stepId: string | null) => void): StepActions {
-  const { draft } = useTable();
   const say = useNotice();
   const techniques = useTechniques().data?.items;
-  const { document, edit } = draft;
+  const document = useTable((table) => table.document);
+  const edit = useTable((table) => table.edit);
   const put = (id: string, index: number) =>
     edit('moving a step', (it) => void (it.steps = moveItem(it.steps, id, index)));
   return {

@@ -5,7 +5,7 @@ import { useTable } from './tableContext.ts';
 
 /** Parts by id, as they are called. @param exceptId one that may not be chosen */
 export function usePartNames(exceptId: string | null = null): Record<string, string> {
-  const { parts } = useTable().draft.document;
+  const parts = useTable((table) => table.document.parts);
   return useMemo(
     () =>
       Object.fromEntries(
@@ -19,7 +19,7 @@ export function usePartNames(exceptId: string | null = null): Record<string, str
 
 /** Findings of the shelf by id. @param by only those measured so */
 export function useFindingNames(by: readonly MeasuredBy[] = MEASURED_BY): Record<string, string> {
-  const { findings } = useTable().wool;
+  const findings = useTable((table) => table.wool.findings);
   return useMemo(
     () =>
       Object.fromEntries(
@@ -33,7 +33,7 @@ export function useFindingNames(by: readonly MeasuredBy[] = MEASURED_BY): Record
 
 /** Uses of wool over the whole pattern by id, for an amount that is a part of another. */
 export function useUseNames(exceptId: string): Record<string, string> {
-  const { parts } = useTable().draft.document;
+  const parts = useTable((table) => table.document.parts);
   return useMemo(
     () =>
       Object.fromEntries(

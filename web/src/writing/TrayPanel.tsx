@@ -1,0 +1,114 @@
+import { type View, VIEWS, withSize } from '@lanakit/core/shapes';
+import { sizeWords } from '@lanakit/core/words';
+import { Checkbox, Select } from 'antd';
+import { useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { type Piece, piecesOf } from '../figure/pieces.ts';
+import { PieceTray } from '../figure/PieceTray.tsx';
+import type { PullSize } from '../figure/SizeHandles.tsx';
+import { LifeLines } from './steps/LifeLines.tsx';
+import { useTable } from './table/tableContext.ts';
+import styles from './WorkTable.module.css';
+
+const VIEW_WORDS: Readonly<Record<View, string>> = { front: 'front', side: 'side', top: 'above' };
+
+/** Opened, the words and the grams are there first. */
+const NOT_YET: readonly Piece[] = [];
+
+interface TrayPanelProps {
+  chosenId: string | null;
+  onChoose: (partId: string | null) => void;
+  /** A hand has taken hold of a size, or let go. */
+  onHold: (isHeld: boolean) => void;
+  isWithSteps: boolean;
+  onOpenStep: (stepId: string) => void;
+}
+
+/** The pieces to scale, from one side, whole or cut open. */
+export function TrayPanel({ chosenId, onChoose, onHold, isWithSteps, onOpenStep }: TrayPanelProps) {
+  const [isCutAway, setCutAway] = useState(false);
+  const [showJoins, setShowJoins] = useState(true);
+  const [side, setSide] = useState<View>('front');
+  const unit = useTable((table) => table.document.lengthUnit);
+  const joins = useTable((table) => table.build.joins);
+  const isEmpty = useTable((table) => table.document.parts.length === 0);
+  const pieces = useDrawnPieces(side);
+  const pullSize = usePullSize();
+  return (
+    <section className={`sheet ${styles.tray}`} aria-label="Pieces">
+      <div className={styles.trayHeading}>
+        <h2>Pieces</h2>
+        <span className={styles.switches}>
+          <Select<View>
+            aria-label="Seen from"
+            size="small"
+            value={side}
+            popupMatchSelectWidth={false}
+            options={VIEWS.map((view) => ({ value: view, label: VIEW_WORDS[view] }))}
+            onChange={setSide}
+          />
+          <Checkbox checked={isCutAway} onChange={(event) => setCutAway(event.target.checked)}>
+            Cut open
+          </Checkbox>
+          <Checkbox checked={showJoins} onChange={(event) => setShowJoins(event.target.checked)}>
+            Joins
+          </Checkbox>
+        </span>
+      </div>
+      <p className={`quiet small ${styles.legend}`}>
+        sizes and outlines are finished; dashed: rolled or laid out · {unit === 'mm' ? 'cm' : 'inches'}
+      </p>
+      {pieces.length > 0 ? (
+        <PieceTray
+          pieces={pieces}
+          joins={joins}
+          isCutAway={isCutAway}
+          showJoins={showJoins}
+          onPull={pullSize}
+          onHold={onHold}
+          unit={unit}
+          chosenId={chosenId}
+          onChoose={onChoose}
+        />
+      ) : (
+        isEmpty && (
+          <p className={`quiet ${styles.empty}`}>Parts are drawn here as you write them, all to one scale.</p>
+        )
+      )}
+      {isWithSteps && <LaterLifeLines onOpen={onOpenStep} />}
+    </section>
+  );
+}
+
+/** Of parts alone: words that are typed draw nothing anew. The grams come first; the drawing follows when there is a moment. */
+function useDrawnPieces(side: View): readonly Piece[] {
+  const parts = useTable((table) => table.build.parts);
+  const estimates = useTable((table) => table.estimate.parts);
+  const all = useTable((table) => table.document.parts);
+  const shelf = useTable((table) => table.shelf);
+  const pieces = useMemo(
+    () => piecesOf({ parts }, { parts: estimates }, shelf, side, { parts: all }),
+    [parts, estimates, shelf, side, all],
+  );
+  return useDeferredValue(pieces, NOT_YET);
+}
+
+function usePullSize(): PullSize {
+  const edit = useTable((table) => table.edit);
+  return useCallback<PullSize>(
+    (partId, name, size) =>
+      edit(
+        `the ${sizeWords(name)}`,
+        (it) => {
+          const part = it.parts.find(({ id }) => id === partId);
+          if (part) part.shape = withSize(part.shape, name, size);
+        },
+        `${partId}.${name}`,
+      ),
+    [edit],
+  );
+}
+
+function LaterLifeLines({ onOpen }: { onOpen: (stepId: string) => void }) {
+  const document = useDeferredValue(useTable((table) => table.document));
+  return <LifeLines document={document} onOpen={onOpen} />;
+}
