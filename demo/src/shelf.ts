@@ -13,7 +13,7 @@ export interface DemoFibre {
 }
 
 /** A lot with what came, what went into a sample, and what is left; the rest was packed. */
-export interface DemoLot {
+interface DemoLot {
   readonly input: LotInput;
   readonly receivedG: number;
   readonly sampleG: number;

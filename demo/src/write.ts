@@ -252,7 +252,7 @@ export function step(
   };
 }
 
-export const joinId = (partName: string, ontoName: string): string =>
+const joinId = (partName: string, ontoName: string): string =>
   `${idOf(partName)}-${idOf(ontoName)}`.slice(0, 40);
 
 export const thing = (kind: ThingKind, id: string): ThingRef => ({ kind, id });

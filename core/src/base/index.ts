@@ -1,3 +1,4 @@
+export { isEqual } from './equal.ts';
 export { checkName, checkRange, checkWhole, type Bounds } from './bounds.ts';
 export type { At, BaseProblem } from './problem.ts';
 export { discriminated, Id, strict } from './discriminated.ts';
@@ -6,10 +7,10 @@ export { normalCdf, normalQuantile } from './normal.ts';
 export { oneOf, orUnknown } from './oneOf.ts';
 export { wholeDown, wholeUp } from './rounding.ts';
 export { isCalendarDate } from './calendarDate.ts';
-export { Length, MAX_LENGTH_MM, MM_PER_INCH, toMm, type LengthUnit } from './length.ts';
-export { parseLengthRange, showTypedRange, type LengthRange, type ParsedRange } from './lengthRange.ts';
+export { Length, MM_PER_INCH, toMm, type LengthUnit } from './length.ts';
+export { parseLengthRange, showTypedRange, type LengthRange } from './lengthRange.ts';
 export { nudgeLength } from './nudgeLength.ts';
-export { boundLength, parseLength, type LengthRefusal, type ParsedLength } from './parseLength.ts';
+export { boundLength, parseLength, type LengthRefusal } from './parseLength.ts';
 export { fractionOf, majorOf, minorOf, percentBounds, percentOf, repriced } from './shares.ts';
 export {
   showInches,

@@ -22,7 +22,7 @@ export const valuesOf = (pattern: Pattern, choices: Choices): Values => ({
 });
 
 /** What is left out under these values: everything an option names, but not under the value chosen. */
-export function leftOut(pattern: Pattern, values: Values): ThingRef[] {
+function leftOut(pattern: Pattern, values: Values): ThingRef[] {
   return pattern.options.flatMap((option) => {
     const chosen = option.values.find(({ id }) => id === values[option.id]);
     return option.values

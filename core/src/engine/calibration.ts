@@ -27,7 +27,7 @@ export interface Evidence {
 }
 
 /** A number in force, how much it may be off for everything it is used for, and how many samples it rests on. */
-export interface Calibrated {
+interface Calibrated {
   readonly value: number;
   /** How much of the maker's own error is in it, σ of ln: the same for all fibres. */
   readonly commonSigma: number;

@@ -1,7 +1,7 @@
 import { colourDifference, type Fibre, fibreNumber, lightness } from '../shelf/index.ts';
 
 /** Below this a coat has holes, whatever the colours, g/m². */
-export const LEAST_COAT_G_PER_M2 = 80;
+const LEAST_COAT_G_PER_M2 = 80;
 
 /** The colour difference at which an eye at arm's length no longer sees the core. */
 const COVERED_DELTA_E = 3;

@@ -1,9 +1,9 @@
 /** A drawn line's wool, g/m. Lanakit's own default. */
-export const LINE_G_PER_M = 0.05;
+const LINE_G_PER_M = 0.05;
 /** Lines sink and their ends are snipped. */
-export const LINE_OVERCUT = 1.15;
+const LINE_OVERCUT = 1.15;
 /** Dots shrink and sink, so they start with more, in volume. */
-export const DOT_OVERSIZE = 1.4;
+const DOT_OVERSIZE = 1.4;
 
 export const lineMassG = (lengthMm: number): number => (lengthMm / 1000) * LINE_OVERCUT * LINE_G_PER_M;
 

@@ -4,9 +4,9 @@ import type { HairFixed, HairWeight } from '../shapes/index.ts';
 export const HAIR_G_PER_M2: Readonly<Record<HairWeight, number>> = { light: 40, medium: 80, full: 140 };
 
 /** What the parting takes of a strip folded over its middle. */
-export const PARTING_MM = 10;
+const PARTING_MM = 10;
 /** What is felted in of a strip that is held by one end. */
-export const ROOT_MM = 15;
+const ROOT_MM = 15;
 
 export interface HairTerms {
   /** The line it is fixed along. */

@@ -13,7 +13,7 @@ export interface LayerRequest {
 }
 
 /** One layer as it came out. */
-export interface LayerShare {
+interface LayerShare {
   readonly useId: string;
   readonly massG: number;
   readonly volumeCm3: number;
@@ -110,7 +110,7 @@ const thicknessOf = (volumeMm3: number, coveredMm2: number): number =>
   coveredMm2 > 0 ? volumeMm3 / coveredMm2 : 0;
 
 /** The parallel solid inside `solid` that has this volume; itself where that is all of it, null for nothing. */
-export function solidLeaving(solid: Solid, volumeMm3: number): Solid | null {
+function solidLeaving(solid: Solid, volumeMm3: number): Solid | null {
   if (volumeMm3 <= 0) return null;
   if (volumeMm3 >= solid.volumeMm3) return solid;
   return solid.inset(offsetThatLeaves(solid, volumeMm3));
@@ -123,7 +123,7 @@ const MOST_STEPS = 60;
  * The inward offset after which `volumeMm3` is left, mm. The volume falls steadily with depth, so a false position
  * between too shallow and too deep closes in on it (Illinois: an end that stays twice has its error halved).
  */
-export function offsetThatLeaves(solid: Solid, volumeMm3: number): number {
+function offsetThatLeaves(solid: Solid, volumeMm3: number): number {
   const leftAt = solid.insetVolumeMm3 ?? ((depthMm: number) => solid.inset(depthMm)?.volumeMm3 ?? 0);
   const excessAt = (depthMm: number) => leftAt(depthMm) - volumeMm3;
   let [shallow, deep] = [0, Math.min(...solid.sizesMm.filter((size) => size > 0)) / 2];

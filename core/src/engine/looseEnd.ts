@@ -1,7 +1,7 @@
 import { baseMm, type Solid } from '../shapes/index.ts';
 
 /** A tail shorter than this does not hold, a longer one is in the way, mm. */
-export const TAIL_BOUNDS_MM = { least: 10, most: 30 } as const;
+const TAIL_BOUNDS_MM = { least: 10, most: 30 } as const;
 
 /** Where its author has not said how long, a loose end takes no more of its part than this. */
 export const MOST_TAIL_FRACTION = 0.15;

@@ -47,7 +47,7 @@ export function rollUpSize(core: Solid, coreG: number, packed: Packed): RollUp {
 const ROLL_ALONG = 0.15;
 
 /** The solid of `q` times the volume, as it grows: round ones alike on every axis, rolls mostly across. */
-export function grownBy(core: Solid, q: number): Solid {
+function grownBy(core: Solid, q: number): Solid {
   if (core.rolled) return core.rolled(q);
   if (core.family !== 'roll') return core.scaled(q ** (1 / 3), q ** (1 / 3));
   const along = q ** ROLL_ALONG;

@@ -70,7 +70,7 @@ export interface KnownUse extends UseBase {
   readonly isUntil: boolean;
 }
 
-export interface UnknownUse extends UseBase {
+interface UnknownUse extends UseBase {
   readonly kind: 'unknown';
   readonly reason: UnknownReason;
 }

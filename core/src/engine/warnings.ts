@@ -9,7 +9,7 @@ import type { PartEstimate } from './partEstimate.ts';
 import type { FibreLookup } from './wool.ts';
 
 /** Below this nobody felts a part of its own, mm. */
-export const LEAST_PART_MM = 3;
+const LEAST_PART_MM = 3;
 
 /** Something that can be made so, but ought to be looked at. Data only; worded at the edge. */
 export type EngineWarning = { readonly partId: string } & (

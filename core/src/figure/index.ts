@@ -1,3 +1,3 @@
 export { decorationsOf, type Decoration } from './decorations.ts';
-export { layoutTray, type PlacedPiece, type Tray, type TrayPiece, type TraySpace } from './layoutTray.ts';
+export { layoutTray, type PlacedPiece, type Tray, type TraySpace } from './layoutTray.ts';
 export { rulerTicks, type Tick } from './rulerTicks.ts';

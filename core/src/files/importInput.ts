@@ -5,7 +5,7 @@ import { CountInput } from '../shelf/index.ts';
 const strict = { additionalProperties: false } as const;
 
 /** Kinds of things an import may make or change. */
-export const IMPORTED_KINDS = ['fibre', 'finding', 'needle', 'supplier'] as const;
+const IMPORTED_KINDS = ['fibre', 'finding', 'needle', 'supplier'] as const;
 export type ImportedKind = (typeof IMPORTED_KINDS)[number];
 
 /** What an import does, all of it or nothing. `input` is checked by the schema of its kind. */

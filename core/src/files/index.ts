@@ -1,7 +1,6 @@
 export { exportList } from './exportList.ts';
 export { ImportInput, type ImportRecord } from './importInput.ts';
 export { LIST_COLUMNS } from './lists.ts';
-export { planImport } from './planImport.ts';
 export type { PlannedRow, ShelfView } from './plannedRow.ts';
 export {
   LARGEST_FILE_BYTES,
@@ -18,9 +17,6 @@ export {
   patternFile,
   PatternFile,
   proposeMapping,
-  type Carried,
-  type FileRefusal,
-  type FoundFile,
   type Mapping,
   type PlainShelf,
 } from './patternFile.ts';

@@ -115,7 +115,7 @@ export function patternFile(pattern: Pattern, { fibres, findings, needles }: Pla
 /** Newest formats this reads. */
 export const NEWEST = { pattern: 7, file: 1 } as const;
 
-export type FileRefusal =
+type FileRefusal =
   | { readonly code: 'not_json' }
   | { readonly code: 'not_a_pattern' }
   | { readonly code: 'newer'; readonly version: number; readonly newest: number };

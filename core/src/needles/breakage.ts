@@ -8,7 +8,7 @@ export type Skill = (typeof SKILLS)[number];
 export const SKILL_FACTOR: Readonly<Record<Skill, number>> = { practised: 1, some: 1.5, 'first-timer': 2.5 };
 
 /** What makes a needle break sooner, times as often each. Ours, uncalibrated. */
-export const RISKS = ['deep', 'wire', 'glass', 'thin', 'steering'] as const;
+const RISKS = ['deep', 'wire', 'glass', 'thin', 'steering'] as const;
 export type Risk = (typeof RISKS)[number];
 export const RISK_FACTOR: Readonly<Record<Risk, number>> = {
   deep: 1.5,

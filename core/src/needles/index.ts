@@ -2,26 +2,14 @@ export {
   breakageRate,
   defaultRate,
   RISK_FACTOR,
-  riskFactor,
-  RISKS,
   risksOf,
   SKILL_FACTOR,
   SKILLS,
   type BreakageEvidence,
-  type BreakageRate,
-  type Risk,
   type Skill,
 } from './breakage.ts';
 export { needleCard, type CardLine } from './card.ts';
-export {
-  FAULT_RULES,
-  faultOf,
-  suspectsOf,
-  SYMPTOMS,
-  type FaultId,
-  type Suspect,
-  type Symptom,
-} from './faults.ts';
+export { FAULT_RULES, faultOf, suspectsOf, SYMPTOMS, type Suspect, type Symptom } from './faults.ts';
 export {
   changesIn,
   fewestChanges,
@@ -31,33 +19,25 @@ export {
   type Ordering,
   type OrderingTask,
 } from './fewerChanges.ts';
-export { peakOf, type Filling } from './fillings.ts';
-export { needleCounts, type NeedleCount } from './needleCounts.ts';
-export { betterFor, ladderOf, rungPlace, type Ladder, type LadderFlag, type Rung } from './flags.ts';
+export { peakOf } from './fillings.ts';
+export { needleCounts } from './needleCounts.ts';
+export { ladderOf, rungPlace, type Ladder, type LadderFlag, type Rung } from './flags.ts';
 export { layOut, type LaidStretch } from './layout.ts';
-export { compareStrength, judgeNeedle, ruleOf, type Verdict } from './judge.ts';
+export { judgeNeedle, ruleOf, type Verdict } from './judge.ts';
 export {
   KIT_DEFAULTS,
   kitAgainst,
   needleKit,
   type KitMakers,
-  type HolderNeed,
   type KitLine,
   type KitSetting,
   type NeedleKit,
 } from './kit.ts';
-export { factsOfNeedle, factsOfWanted, type NeedleFacts } from './needleFacts.ts';
-export { handedOut, ownedFor, rankedFor, wantedOf, type Owned } from './owned.ts';
-export {
-  CHANGE_CUES,
-  needlePath,
-  type Change,
-  type ChangeCue,
-  type NeedlePath,
-  type Stretch,
-} from './path.ts';
-export { NEEDLE_RULES, STRENGTHS, type NeedleRule, type NeedleRuleId, type Strength } from './rules.ts';
-export { atMost, fewestSpares, type Spares } from './spares.ts';
+export { factsOfNeedle, type NeedleFacts } from './needleFacts.ts';
+export { handedOut, ownedFor, rankedFor, wantedOf } from './owned.ts';
+export { needlePath, type Change, type ChangeCue, type Stretch } from './path.ts';
+export { NEEDLE_RULES, type NeedleRuleId, type Strength } from './rules.ts';
+export { atMost, fewestSpares } from './spares.ts';
 export { factsOfSteps, type StepFacts } from './stepFacts.ts';
 export {
   checkTap,
@@ -71,6 +51,6 @@ export {
   type Tap,
   type TrayLine,
 } from './tray.ts';
-export { PILES, TAPPED, type Pile, type Tapped } from './piles.ts';
+export { TAPPED, type Pile, type Tapped } from './piles.ts';
 export type { TrayProblem } from './problem.ts';
-export { derivedNeeds, needsOf, type Need, type NeedsList } from './needs.ts';
+export { derivedNeeds, needsOf, type Need } from './needs.ts';

@@ -74,7 +74,7 @@ export interface KitLine {
   readonly fullestHolder: number;
 }
 
-export interface HolderNeed {
+interface HolderNeed {
   readonly needles: number;
   /** The smallest of the shelf that takes so many; null where there is none. */
   readonly tool: Tool | null;

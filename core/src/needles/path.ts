@@ -11,8 +11,7 @@ import {
 import { finenessOf, type NeedleWanted, oneProfileEach, wantedKey } from '../shelf/index.ts';
 
 /** What tells a maker to take the next needle: never a time. */
-export const CHANGE_CUES = ['resists', 'fits', 'closed', 'holds', 'smooth', 'drawn', 'next-piece'] as const;
-export type ChangeCue = (typeof CHANGE_CUES)[number];
+export type ChangeCue = 'resists' | 'fits' | 'closed' | 'holds' | 'smooth' | 'drawn' | 'next-piece';
 
 /** One step on its rung. */
 export interface Stretch {

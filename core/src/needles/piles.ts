@@ -1,7 +1,5 @@
 /** Where needles of a class are. What went out is all the others together, and what is still out. */
-export const PILES = ['out', 'in', 'broken', 'sold', 'missing', 'given-up'] as const;
-
-export type Pile = (typeof PILES)[number];
+export type Pile = 'out' | 'in' | 'broken' | 'sold' | 'missing' | 'given-up';
 
 /** Piles a hand counts into; the others come about when the count is closed, and after. */
 export const TAPPED = ['out', 'in', 'broken', 'sold'] as const satisfies readonly Pile[];

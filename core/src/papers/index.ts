@@ -5,7 +5,6 @@ export { packNames } from './packNames.ts';
 export {
   PAPER_NAMES,
   type Paper,
-  type PaperColumn,
   type PaperLabel,
   type PaperName,
   type PaperRow,
@@ -16,5 +15,5 @@ export {
 export { ranges } from './shown.ts';
 export { swatchSvg } from './swatchSvg.ts';
 export { bagLine, fittedLabels, labelRoom, type FittedLabel } from './fitLabels.ts';
-export { paperSource, type PaperFacts } from './paperSource.ts';
+export { paperSource } from './paperSource.ts';
 export { cellForTable, cellWords, type Cell } from './cell.ts';

@@ -5,11 +5,10 @@ export {
   valuesNeverAllowed,
   type Values,
 } from './document/allowedBuilds.ts';
-export { AMOUNT_FORMS, Amount, blankAmount, UNTIL, type AmountForm, type Until } from './document/amount.ts';
+export { AMOUNT_FORMS, Amount, blankAmount, UNTIL, type AmountForm } from './document/amount.ts';
 export { duplicateItem, duplicatePart, moveItem, withoutPart, withoutUse } from './edit/arrange.ts';
 export {
   BLANK_STEP,
-  BLANK_WRITING,
   blankCheck,
   blankJoin,
   blankLooseEnd,
@@ -19,13 +18,12 @@ export {
   blankStep,
 } from './document/blank.ts';
 export { withoutThing, withThingBack, type Removable } from './edit/bringBack.ts';
-export { checkPart, checkPattern, fixedCount, mmOrNull } from './check/checkPattern.ts';
+export { checkPart, checkPattern, mmOrNull } from './check/checkPattern.ts';
 export { PATTERN_BOUNDS } from './check/patternBounds.ts';
 export { comparePatterns, type Difference } from './versions/compare.ts';
 export { Count, countRange, type CountRange } from './document/count.ts';
 export { blankCut, blankSegment, Cut, CUT_KINDS, type CutKind, type Segment } from './document/cut.ts';
 export {
-  fibreReferences,
   fibresUsed,
   findingReferences,
   itemsUsed,
@@ -43,10 +41,8 @@ export {
 export { forgetStrays } from './edit/forgetStrays.ts';
 export { isNeedleMissing, needleOf, needleOfSchool, type NeedleHabit } from './document/needleOf.ts';
 export {
-  NEEDLE_TASKS,
   needlesOfSchool,
   needleTask,
-  proposedNeedle,
   rungsOfSchool,
   School,
   SCHOOL_DEFAULTS,
@@ -56,23 +52,17 @@ export {
   type RungName,
   type SchoolKind,
 } from './document/school.ts';
-export { linkCircle, type Precedence } from './check/linkCircle.ts';
+export { linkCircle } from './check/linkCircle.ts';
 export {
   activeMinutes,
   isWaitedFor,
   repeatsOf,
   waitingMinutes,
   workMinutes,
-  type MinutesTotal,
 } from './document/stepMinutes.ts';
-export { isSameThing, knownIds, type KnownIds } from './document/things.ts';
+export { isSameThing } from './document/things.ts';
 export { Join, JOIN_METHODS, type JoinMethod } from './document/join.ts';
-export {
-  isIncomplete,
-  isWoolOnly,
-  missingForPublishing,
-  missingInPart,
-} from './check/missingForPublishing.ts';
+export { isIncomplete, isWoolOnly, missingForPublishing } from './check/missingForPublishing.ts';
 export {
   DerivedSize,
   FindingUse,
@@ -83,24 +73,20 @@ export {
   SharedWeight,
   ListedTool,
   PatternPicture,
-  SIDES_SEEN,
   TechniqueUse,
   type Level,
 } from './document/pattern.ts';
-export { parseMinutes, showTypedMinutes, type ParsedMinutes } from './document/parseMinutes.ts';
+export { parseMinutes, showTypedMinutes } from './document/parseMinutes.ts';
 export { stepOfCut, stepOfFinding, stepOfInsert } from './document/stepOfThing.ts';
-export { openSwaps, takenKinds } from './check/taken.ts';
-export { Minutes, minutesRange, timesMinutes, type MinutesRange } from './document/minutes.ts';
+export { takenKinds } from './check/taken.ts';
+export { Minutes, minutesRange } from './document/minutes.ts';
 export {
-  Colourway,
   FibreSlot,
   NO_CHOICES,
   Option,
   OptionLimit,
-  OptionValue,
   Swap,
   type Taken,
-  THING_KINDS,
   ThingRef,
   type Choices,
   type ThingKind,
@@ -109,7 +95,6 @@ export {
 export {
   ORIGINS,
   OWN_RIGHTS,
-  Permission,
   PERMISSION_STATES,
   permissionState,
   PERMITTED,
@@ -130,9 +115,6 @@ export {
   PLAIN_ACTS,
   Session,
   Step,
-  STEP_PLACES,
-  StepLink,
-  StepNeedle,
   STROKES,
   type ActKind,
   type Caution,
@@ -147,20 +129,7 @@ export {
   upgradePattern,
   upgradeNeedle,
   type PatternOfAnyFormat,
-  type PatternOfFirst,
-  type PatternOfSecond,
-  type PatternOfThird,
 } from './versions/upgrade.ts';
-export {
-  blankUse,
-  isWool,
-  Use,
-  USE_ROLES,
-  type Cover,
-  type Thickness,
-  type UseOf,
-  type UseRole,
-  type WoolUse,
-} from './document/use.ts';
+export { blankUse, isWool, Use, USE_ROLES, type UseOf, type UseRole, type WoolUse } from './document/use.ts';
 export type { PatternProblem } from './document/problem.ts';
 export { stepTotals, totalsForMakes, type StepTotals } from './document/stepTotals.ts';

@@ -2,7 +2,7 @@ import { countRange, type CountRange } from '../pattern/index.ts';
 import type { Piece, PieceLayer, ToCut } from './pieces.ts';
 
 /** Wool that is torn or cut to a size, a layer of one piece: a strip of batt, a square of sheet, a length of tops. */
-export interface WoolToCut {
+interface WoolToCut {
   readonly piece: Piece;
   readonly layer: PieceLayer;
   /** Of all its pieces; null: nobody has said. */

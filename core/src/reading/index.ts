@@ -6,18 +6,16 @@ export {
   type PieceLayer,
   type ToCut,
 } from './pieces.ts';
-export { beforeYouCut, type BeforeYouCut, type WoolToCut } from './beforeYouCut.ts';
+export { beforeYouCut, type BeforeYouCut } from './beforeYouCut.ts';
 export { thingsStill, type ThingStill } from './thingsStill.ts';
 export { bagOfPattern, stillInBag, WISP_G, type InBag, type StillInBag } from './stillInBag.ts';
-export { woolOfSteps, type KeptBack, type StepWool } from './woolOfSteps.ts';
+export { woolOfSteps, type StepWool } from './woolOfSteps.ts';
 export {
   creditsOf,
-  READERS,
   readingOf,
   ticksOf,
   type Reader,
   type Reading,
   type ReadingSession,
-  type ReadingStage,
   type ReadingStep,
 } from './reading.ts';

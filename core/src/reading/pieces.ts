@@ -39,7 +39,7 @@ export interface PieceJoin {
 }
 
 /** What one join leaves loose at a piece. */
-export interface PieceEnds {
+interface PieceEnds {
   /** Null while unknown, or none. */
   readonly eachMm: number | null;
   readonly count: number;

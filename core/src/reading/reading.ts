@@ -15,8 +15,7 @@ import { cautionsOf, proposeLevel } from '../writing/index.ts';
 import { type StepWool, woolOfSteps } from './woolOfSteps.ts';
 
 /** For whom it is read: those who hold the kit, or those who weigh for themselves. */
-export const READERS = ['kit', 'pattern'] as const;
-export type Reader = (typeof READERS)[number];
+export type Reader = 'kit' | 'pattern';
 
 export interface ReadingStep {
   readonly step: Step;
@@ -37,7 +36,7 @@ export interface ReadingStep {
   readonly returns: ReadonlyMap<string, number>;
 }
 
-export interface ReadingStage {
+interface ReadingStage {
   readonly stage: Stage;
   readonly steps: readonly ReadingStep[];
 }

@@ -3,7 +3,7 @@ import type { Pattern } from '../pattern/index.ts';
 import { stepOfWool } from '../writing/index.ts';
 
 /** Wool of one colour that must not be used up in this step. */
-export interface KeptBack {
+interface KeptBack {
   readonly fibreId: string;
   /** Likely, in one make; with something unknown only at least. */
   readonly massG: number;

@@ -2,7 +2,7 @@ import type { PartEstimate, PatternEstimate } from '../engine/index.ts';
 import type { Part, Pattern } from '../pattern/index.ts';
 
 /** One line of two builds side by side; null where one of them has no such thing. */
-export interface BuildLine<T> {
+interface BuildLine<T> {
   readonly key: string;
   readonly a: T | null;
   readonly b: T | null;

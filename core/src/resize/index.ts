@@ -1,9 +1,3 @@
-export {
-  compareBuilds,
-  type Build,
-  type BuildComparison,
-  type BuildLine,
-  type BuildPart,
-} from './compareBuilds.ts';
-export { previewResize, resizeDecisions, type ResizeDecision, type ResizePreview } from './decisions.ts';
+export { compareBuilds, type Build, type BuildPart } from './compareBuilds.ts';
+export { previewResize, resizeDecisions, type ResizeDecision } from './decisions.ts';
 export { RESIZE_BOUNDS, resizePattern } from './resizePattern.ts';

@@ -1,5 +1,5 @@
 export { planInOrder, shortOverall, type DrawnRun } from './states/planInOrder.ts';
-export { inDrawingOrder, promisedBefore, type Takings } from './states/promisedBefore.ts';
+export { inDrawingOrder, promisedBefore } from './states/promisedBefore.ts';
 export { costOfTakings } from './cost/costOfTakings.ts';
 export {
   bagOf,
@@ -10,48 +10,30 @@ export {
   usualChance,
   type Sureness,
 } from './packs/sureness.ts';
-export { classNeeds, type RunNeeds } from './packs/classNeeds.ts';
+export { classNeeds } from './packs/classNeeds.ts';
 export { BOX_FORMS, BoxDesign, BoxRecipe, blankRecipe, type BoxForm } from './document/boxRecipe.ts';
-export { avoidedBy, type Avoided } from './who/avoided.ts';
-export { choiceOfSeat, hasChoice, undecidedSeats, type SeatChoice } from './who/choiceOfSeat.ts';
-export { packGroups, type Designs, type Make, type PackGroup, type Roster } from './packs/packGroups.ts';
+export { avoidedBy } from './who/avoided.ts';
+export { choiceOfSeat, hasChoice, undecidedSeats } from './who/choiceOfSeat.ts';
+export { packGroups, type Designs, type Make, type PackGroup } from './packs/packGroups.ts';
 export { needsOfGroup, personalNeeds, type GroupNeed } from './things/needsOfGroup.ts';
-export { isElsewhere, tablesOf, toolsOfRun, type RoomTerms, type RoomTool } from './things/toolsOfRun.ts';
+export { isElsewhere, toolsOfRun, type RoomTool } from './things/toolsOfRun.ts';
 export { lotsOfPacks, type LotsOfBag } from './keep/lotsOfPacks.ts';
-export { toPackOf, type PackEstimate, type PackRun, type ToPack } from './packs/toPack.ts';
-export { stageSamples, type StageSample } from './packs/stageSamples.ts';
-export {
-  allowances,
-  commonGrams,
-  gramsByBag,
-  variantsOf,
-  type Variant,
-  type VariantGrams,
-} from './packs/undecided.ts';
-export { readRoster, type ReadRoster, type RosterLine } from './who/readRoster.ts';
-export {
-  blankSeat,
-  isBlankSeat,
-  Seat,
-  SeatChoices,
-  seatName,
-  seatsOf,
-  withoutSeat,
-  withSeat,
-} from './document/seat.ts';
+export { toPackOf, type ToPack } from './packs/toPack.ts';
+export { stageSamples } from './packs/stageSamples.ts';
+export { allowances, commonGrams, type VariantGrams } from './packs/undecided.ts';
+export { readRoster } from './who/readRoster.ts';
+export { blankSeat, Seat, seatName, seatsOf, withoutSeat, withSeat } from './document/seat.ts';
 export { tellingFibres } from './who/tellingFibres.ts';
 export {
   BAGGINGS,
   checkRun,
   COST_DEFAULTS,
   CostTerms,
-  OwnBag,
   revisionsOfRun,
   withRevision,
   RUN_BOUNDS,
   RUN_DEFAULTS,
   runOfToday,
-  RUN_KINDS,
   RUN_STATES,
   RunInput,
   sparesOf,
@@ -59,46 +41,17 @@ export {
   TO_BAG_FRACTION,
   packsOver,
   usualTerms,
-  WANTED_CHANCE,
-  WANTED_CHANCE_OF_BOX,
   withBoxesCounted,
   type Bagging,
   type Run,
   type RunKind,
   type RunState,
 } from './document/run.ts';
-export {
-  needlesOfBox,
-  needlesOfBoxes,
-  needlesOffered,
-  type BoxNeedles,
-  type NeedlesInBox,
-} from './things/boxNeedles.ts';
+export { needlesOfBox, needlesOfBoxes, needlesOffered } from './things/boxNeedles.ts';
 export { packsOf, type Pack } from './packs/packList.ts';
-export {
-  checkRights,
-  neededPermission,
-  rightsOfRun,
-  type RightsSubject,
-  type RunRights,
-} from './states/rightsOfRun.ts';
-export {
-  allMarks,
-  changesOfFibre,
-  TOLERANCE_FRACTION,
-  weighings,
-  weighOrder,
-  type FibreWeighing,
-  type WeighMark,
-} from './keep/weighOut.ts';
-export {
-  sharesOfFibre,
-  whoIsHit,
-  whyOfFibre,
-  type FibreShare,
-  type FibreWhy,
-  type HitPack,
-} from './keep/whoIsHit.ts';
+export { checkRights, rightsOfRun, type RightsSubject } from './states/rightsOfRun.ts';
+export { allMarks, changesOfFibre, weighings, type FibreWeighing, type WeighMark } from './keep/weighOut.ts';
+export { sharesOfFibre, whoIsHit, whyOfFibre } from './keep/whoIsHit.ts';
 export {
   findingsOfPack,
   findingsOfRun,
@@ -106,19 +59,8 @@ export {
   findingsTaken,
   sparesInPacks,
   spareRuleOf,
-  type FindingTaken,
-  type SpareTerms,
-  type FindingInPack,
-  type RunFinding,
 } from './things/findingsOfRun.ts';
-export {
-  costOfRun,
-  paidForMinor,
-  type Cost,
-  type CostSources,
-  type PackCost,
-  type RunCost,
-} from './cost/costOfRun.ts';
+export { costOfRun, paidForMinor, type Cost, type CostSources } from './cost/costOfRun.ts';
 export {
   differenceOf,
   freezeRun,
@@ -127,8 +69,6 @@ export {
   thawWool,
   type Frozen,
   type PackChange,
-  type PlannedPacks,
-  type PortionChange,
   type RunDifference,
 } from './keep/frozen.ts';
 export {
@@ -142,30 +82,20 @@ export {
 } from './states/states.ts';
 export { RUN_WANTS, type RunWants } from './document/wants.ts';
 export { kitOfClass, type ClassKit, type ClassKitSources } from './things/kitOfClass.ts';
-export { patternOfPack, type PackPattern } from './packs/patternOfPack.ts';
-export { bagOfWool, type BagOfGroup } from './packs/bagOfWool.ts';
+export { patternOfPack } from './packs/patternOfPack.ts';
+export { bagOfWool } from './packs/bagOfWool.ts';
 export { woolInPacks, type PackedWool } from './packs/woolInPacks.ts';
-export { patternsOfRun, type RunPattern } from './packs/patternsOfRun.ts';
+export { patternsOfRun } from './packs/patternsOfRun.ts';
 export { leftHandedSteps, mirrored, swappedSteps, type OtherStep } from './who/leftHanded.ts';
-export {
-  packedMark,
-  StateInput,
-  TickInput,
-  tickState,
-  weighedOf,
-  type RunTick,
-  type TickState,
-} from './keep/tick.ts';
-export { lotChanges, type LotChange } from './keep/lotChanges.ts';
-export { thingsShort, type ThingShort, type ThingSources } from './things/thingsShort.ts';
+export { packedMark, StateInput, TickInput, tickState, weighedOf, type RunTick } from './keep/tick.ts';
+export { lotChanges } from './keep/lotChanges.ts';
+export { thingsShort, type ThingShort } from './things/thingsShort.ts';
 export { thingsLent, thingsPromisedBefore, thingsTaken, type ThingsDrawn } from './things/thingsDrawn.ts';
-export { keyOfShort, shortOverRuns, type ShortOfRun, type ShortOverRuns } from './things/shortOverRuns.ts';
+export { shortOverRuns, type ShortOfRun } from './things/shortOverRuns.ts';
 export {
   addPromises,
   NO_PROMISES,
   promiseOf,
-  stockOfFinding,
-  type FindingStock,
   type ThingPromise,
   type ThingPromises,
   type TooLarge,
@@ -185,9 +115,7 @@ export {
   packedRun,
   planOfToday,
   planWrittenDown,
-  runInForce,
   stockIn,
   type PackedRun,
-  type RunInForce,
   type RunSources,
-} from './inForce/runInForce.ts';
+} from './inForce/packedRun.ts';

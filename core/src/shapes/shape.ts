@@ -128,7 +128,7 @@ export type SizeName = (typeof SHAPE_SIZES)[ShapeKind][number];
 export const SHAPE_KINDS = Object.keys(SHAPE_SIZES) as ShapeKind[];
 
 /** Widest two fifths up from the blunt end, as most bodies are. */
-export const DEFAULT_WIDEST_AT_FRACTION = 0.4;
+const DEFAULT_WIDEST_AT_FRACTION = 0.4;
 
 /** The sizes of a shape by name; null where not given. */
 export function sizesOf(shape: Shape): ReadonlyMap<SizeName, Length | null> {

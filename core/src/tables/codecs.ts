@@ -6,7 +6,7 @@ export interface CsvStyle {
   readonly decimal: '.' | ',';
 }
 
-export type CellReading =
+type CellReading =
   { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly wanted: string };
 
 /** How one kind of value stands in a cell. An empty cell reads as what `empty` says. */

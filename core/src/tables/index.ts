@@ -14,7 +14,6 @@ export {
   text,
   yesNo,
   yesNoOrUnknown,
-  type Codec,
   type CsvStyle,
 } from './codecs.ts';
 export { column, headerKey, neededColumn, readRow, writeRow, type Cells, type Column } from './columns.ts';
@@ -27,8 +26,6 @@ export {
   guessDecimal,
   guessDelimiter,
   readTable,
-  safeCell,
   writeTable,
   type Delimiter,
-  type Table,
 } from './readTable.ts';

@@ -55,7 +55,7 @@ function plainCell(cell: string): string {
 }
 
 /** A cell no spreadsheet will run: a formula stands behind an apostrophe. */
-export const safeCell = (cell: string): string => (FORMULA_START.test(cell) ? `'${cell}` : cell);
+const safeCell = (cell: string): string => (FORMULA_START.test(cell) ? `'${cell}` : cell);
 
 /** A list in UTF-8 with its mark, so that spreadsheets read it rightly. */
 export function writeTable(header: readonly string[], rows: readonly (readonly string[])[]): string {

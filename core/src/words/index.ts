@@ -18,19 +18,17 @@ export {
 } from './amounts.ts';
 export { keepsWords, keptWords, stillWords } from './bagWords.ts';
 export { fibreNamesOf } from './fibreNames.ts';
-export { handsWords, measureByHand, showHandLength } from './handsWords.ts';
+export { handsWords, showHandLength } from './handsWords.ts';
 export {
   cutLines,
   cutSizesIn,
   finishedWords,
   pieceLines,
-  toCutWords,
-  type CutLine,
   type PieceLine,
   type WoolLine,
   FINISHED,
 } from './pieceWords.ts';
-export { lengthWords, placeWords, statedWords } from './statedWords.ts';
+export { statedWords } from './statedWords.ts';
 export { csvRefusalWords } from './csvRefusalWords.ts';
 export { problemWords } from './problemWords.ts';
 export { refusalWords } from './refusalWords.ts';

@@ -257,7 +257,7 @@ const findingsWords = ({ findings }: Piece, wool: Wool): string =>
     .join(', ');
 
 /** A cut by its name and its size: `leg wire 31 cm`, `2 × whisker 12 cm`. */
-export function toCutWords({ cut, estimate }: ToCut, units: UnitsShown): string {
+function toCutWords({ cut, estimate }: ToCut, units: UnitsShown): string {
   const name = cut.name || CUT_WORDS[cut.kind];
   return `${countedName(cut.count, name)} ${estimate.cut ? cutSizesIn(estimate.sizes, units) : 'size unknown'}`;
 }

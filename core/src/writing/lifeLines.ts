@@ -1,7 +1,7 @@
 import { PART_STATES, type PartState, type Pattern } from '../pattern/index.ts';
 import { workOnParts } from './partWork.ts';
 
-export interface LifeMark {
+interface LifeMark {
   readonly stepId: string;
   /** Place among the steps, from 0. */
   readonly at: number;

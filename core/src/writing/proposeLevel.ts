@@ -2,11 +2,10 @@ import type { PatternEstimate } from '../engine/index.ts';
 import { activeMinutes, countRange, type Level, LEVELS, type Pattern } from '../pattern/index.ts';
 import { acrossMm } from '../shapes/index.ts';
 
-export const LEVEL_MEASURES = ['smallest', 'pieces', 'joins', 'minutes'] as const;
-export type LevelMeasure = (typeof LEVEL_MEASURES)[number];
+export type LevelMeasure = 'smallest' | 'pieces' | 'joins' | 'minutes';
 
 /** One thing that speaks for a level. */
-export interface LevelReason {
+interface LevelReason {
   readonly measure: LevelMeasure;
   /** mm, pieces, joins, or minutes. */
   readonly value: number;

@@ -3,7 +3,7 @@ import type { Amount, Part } from '../../src/pattern/index.ts';
 import { BLANK_FINDING, blankMeasure, type Finding, type FindingMeasure } from '../../src/shelf/index.ts';
 import { fibre, part, shapes, shelf, use } from './make.ts';
 
-export const finding = (id: string, measure: Partial<FindingMeasure>): Finding => ({
+const finding = (id: string, measure: Partial<FindingMeasure>): Finding => ({
   ...BLANK_FINDING,
   id,
   version: 1,
@@ -13,7 +13,7 @@ export const finding = (id: string, measure: Partial<FindingMeasure>): Finding =
   measure: { ...blankMeasure('count'), ...measure } as FindingMeasure,
 });
 
-export const SHELF = shelf(
+const SHELF = shelf(
   fibre('core', { colour: '#e6e0d2', preparation: 'core-batt', arealGPerM2: 340 }),
   fibre('coat', { colour: '#777777', linearGPerM: 14, stapleMm: 60 }),
   fibre('dark', { colour: '#1d1c1e' }),

@@ -10,7 +10,7 @@ import { stockQueries } from './stock.ts';
 import { techniqueQueries } from './techniques.ts';
 import { trayQueries } from './trays.ts';
 
-export { openDatabase, type Db, type OpenRefusal, type OpenResult } from './openDatabase.ts';
+export { openDatabase, type Db, type OpenRefusal } from './openDatabase.ts';
 export { migrate } from './migrate.ts';
 export { type ItemKind } from './items.ts';
 export { viewOf } from './shelf.ts';

@@ -2,8 +2,7 @@ import type { ItemUse } from '@lanakit/core/api';
 import type { Db } from './openDatabase.ts';
 import { softDelete } from './softDelete.ts';
 
-export const ITEM_KINDS = ['fibre', 'blend', 'finding', 'needle', 'tool', 'supplier'] as const;
-export type ItemKind = (typeof ITEM_KINDS)[number];
+export type ItemKind = 'fibre' | 'blend' | 'finding' | 'needle' | 'tool' | 'supplier';
 
 /** What every item has; its kind's own properties stand beside. */
 export interface StoredItem {

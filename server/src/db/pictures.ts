@@ -10,8 +10,7 @@ export interface ReadyPicture {
   readonly small: Buffer;
 }
 
-export const PICTURE_MIMES = ['image/jpeg', 'image/png', 'image/webp', 'image/svg+xml'] as const;
-export type PictureMime = (typeof PICTURE_MIMES)[number];
+export type PictureMime = 'image/jpeg' | 'image/png' | 'image/webp' | 'image/svg+xml';
 
 interface PictureRow {
   id: string;

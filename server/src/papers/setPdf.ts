@@ -56,7 +56,7 @@ const INK = '#1d2733';
 const QUIET = '#55616d';
 const LINE = '#8a9299';
 
-export const pointsOf = (mm: number): number => (mm * 72) / 25.4;
+const pointsOf = (mm: number): number => (mm * 72) / 25.4;
 
 /** A paper as a PDF, its fonts in it. */
 export async function setPdf(task: PdfTask): Promise<Buffer> {

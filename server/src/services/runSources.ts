@@ -6,7 +6,6 @@ import {
   isOffShelf,
   packedRun,
   type PackedRun,
-  planOfToday,
   restocked,
   revisionsOfRun,
   type Run,
@@ -67,9 +66,6 @@ export const packedAlone = (store: Store, run: Run): PackedRun =>
 /** The portions of a run against the shelf as runs before leave it. @param promisedG what those will take, by fibre */
 export const planAfter = (store: Store, run: Run, promisedG: ReadonlyMap<string, number>): RunPortions =>
   restocked(packedAlone(store, run).plan, stockIn({ shelf: shelfOf(store), promisedG }));
-
-/** What a run would come to today, with the whole shelf before it. */
-export const planAlone = (store: Store, run: Run): PackedRun => planOfToday(run, sourcesOf(store, run));
 
 /** Runs ahead that still draw on the shelf, in the order in which they do. */
 export const drawingAhead = (store: Store, today: string): Run[] =>

@@ -1,7 +1,7 @@
 import type { Problem } from '@lanakit/core/problems';
 
 /** One wrong place in what was sent, with the server's words for it. */
-export type ServerError = Problem & { readonly message: string };
+type ServerError = Problem & { readonly message: string };
 
 /** The body of `application/problem+json`. */
 export interface ProblemBody {

@@ -20,7 +20,7 @@ export interface Savable<T> {
 }
 
 /** Where writing goes on: from the server's document, or from a copy that was kept and never sent. */
-export interface Opening<T> {
+interface Opening<T> {
   readonly document: T;
   readonly state: SaveState<T>;
 }

@@ -39,7 +39,7 @@ export interface DrawnDecoration {
 }
 
 /** One layer of a piece cut open, from the outside in. */
-export interface DrawnLayer {
+interface DrawnLayer {
   readonly fibre: Fibre | null;
   readonly outline: Outline;
 }

@@ -1,3 +1,4 @@
+import { isEqual } from '@lanakit/core/base';
 import type { NamedRun } from '@lanakit/core/api';
 import { checkRun, RunInput, runOfToday, withBoxesCounted } from '@lanakit/core/run';
 import { useCallback, useState } from 'react';
@@ -18,7 +19,7 @@ const versioned = (run: NamedRun): Versioned<RunInput> => ({
 const savableRun = (id: string): Savable<RunInput> => ({
   path: `/runs/${id}`,
   check: checkRun,
-  isSame: (a, b) => JSON.stringify(runInputOf(a)) === JSON.stringify(runInputOf(b)),
+  isSame: (a, b) => isEqual(runInputOf(a), runInputOf(b)),
   // A copy kept by a Lanakit that knew less of runs.
   readKept: runOfToday,
   readStored: (stored) => versioned(stored as NamedRun),

@@ -3,8 +3,8 @@ import { memo, useId } from 'react';
 import { FibrePattern } from '../ui/look/FibrePattern.tsx';
 import type { Entry } from './entries.ts';
 
-export const PICTURE_WIDTH = 150;
-export const PICTURE_HEIGHT = 58;
+const PICTURE_WIDTH = 150;
+const PICTURE_HEIGHT = 58;
 
 /** Enough to see the colour of what is nearly gone. */
 const LEAST_LEVEL_PX = 7;

@@ -90,7 +90,7 @@ function useWoolEntries() {
 }
 
 /** The colour and share of every fibre in a blend; none while it cannot be. */
-export function strandsOf(blend: Blend, blends: readonly Blend[], fibres: ReadonlyMap<string, Fibre>) {
+function strandsOf(blend: Blend, blends: readonly Blend[], fibres: ReadonlyMap<string, Fibre>) {
   const expanded = expandBlend(blend.parts, (id) => blends.find((other) => other.id === id)?.parts, [
     blend.id,
   ]);

@@ -64,11 +64,4 @@ export function showDaysOff(date: string, today: string): string {
 
 export { PREPARATION_WORDS } from '@lanakit/core/words';
 
-export {
-  FIRMNESS_WORDS,
-  LEVEL_WORDS,
-  minutesWords,
-  PACKING_WORDS,
-  SHAPE_WORDS,
-  STAGE_WORDS,
-} from '@lanakit/core/words';
+export { FIRMNESS_WORDS, LEVEL_WORDS, PACKING_WORDS, SHAPE_WORDS, STAGE_WORDS } from '@lanakit/core/words';

@@ -2,11 +2,11 @@ import { type Length, toMm } from '../../base/index.ts';
 import { type Cut, mmOrNull, type Segment } from '../../pattern/index.ts';
 
 /** Twisting two wires takes up so much more of them. */
-export const TWIST_TAKE_UP = 1.08;
+const TWIST_TAKE_UP = 1.08;
 /** What an end curled back flat takes, mm. */
-export const CURL_MM = 8;
+const CURL_MM = 8;
 /** A strip rolled up is compressed by so much: the limb comes out thinner than its layers add up to. */
-export const ROLL_COMPRESSION = 1.15;
+const ROLL_COMPRESSION = 1.15;
 
 type CutOf<K extends Cut['kind']> = Extract<Cut, { kind: K }>;
 

@@ -1,6 +1,5 @@
 import { boundLength, toMm } from '../../base/index.ts';
 import { checkShape } from '../../shapes/index.ts';
-import { type Count, countRange } from '../document/count.ts';
 import { lengthsIn } from '../document/lengthsIn.ts';
 import type { Part, Pattern } from '../document/pattern.ts';
 import type { PatternProblem } from '../document/problem.ts';
@@ -139,12 +138,6 @@ function doubledIds(items: readonly { id: string }[], pointer: string): PatternP
     return isTwice ? [{ code: 'id_twice', pointer: `${pointer}/${index}/id`, id }] : [];
   });
 }
-
-/** The number a count is fixed to; null where it is a range or unknown. */
-export const fixedCount = (count: Count): number | null => {
-  const range = countRange(count);
-  return range && range.low === range.high ? range.low : null;
-};
 
 /** Millimetres of a size that may be unknown. */
 export const mmOrNull = (length: Parameters<typeof toMm>[0] | null): number | null =>

@@ -58,7 +58,7 @@ function isEndUnknown({ looseEnd }: Join, parts: readonly Part[]): boolean {
 }
 
 /** What is unknown of one part. @param pointer JSON pointer of the part */
-export function missingInPart(part: Part, pointer: string): PatternProblem[] {
+function missingInPart(part: Part, pointer: string): PatternProblem[] {
   const { shape } = part;
   const derived = new Set(part.derived.map(({ size }) => size));
   const missing = [...sizesOf(shape)]

@@ -9,7 +9,6 @@ const Ways = Type.Integer({ minimum: 1, maximum: 64, description: 'split lengthw
 
 /** Where wool goes on until something is so, nobody says how much: it is calculated, and marked as that. */
 export const UNTIL = ['size', 'cover', 'fit'] as const;
-export type Until = (typeof UNTIL)[number];
 
 /**
  * An amount of one piece as its author states it. A null inside is not said yet: the amount is then unknown, never

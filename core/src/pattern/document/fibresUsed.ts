@@ -2,7 +2,7 @@ import type { Pattern } from './pattern.ts';
 import type { PatternProblem } from './problem.ts';
 import { isWool } from './use.ts';
 
-export interface FibreReference {
+interface FibreReference {
   readonly pointer: string;
   readonly fibreId: string;
 }
@@ -13,7 +13,7 @@ export interface FindingReference {
 }
 
 /** Every place a pattern names a fibre or a blend. */
-export function fibreReferences(pattern: Pattern): FibreReference[] {
+function fibreReferences(pattern: Pattern): FibreReference[] {
   const inParts = pattern.parts.flatMap((part, at) =>
     part.uses.map((use, index) => ({
       pointer: `/parts/${at}/uses/${index}/fibreId`,

@@ -8,7 +8,7 @@ export const JOIN_METHODS = ['needled', 'sewn', 'glued', 'wired', 'wrapped'] as 
 export type JoinMethod = (typeof JOIN_METHODS)[number];
 
 /** The wool of one loose end, where its part's section does not tell it. */
-export const LooseEndAmount = discriminated('by', [
+const LooseEndAmount = discriminated('by', [
   Type.Object(
     { by: Type.Literal('grams'), massG: orUnknown(Type.Number({ exclusiveMinimum: 0, maximum: 1000 })) },
     strict,
@@ -22,7 +22,7 @@ export const LooseEndAmount = discriminated('by', [
     strict,
   ),
 ]);
-export type LooseEndAmount = Static<typeof LooseEndAmount>;
+type LooseEndAmount = Static<typeof LooseEndAmount>;
 
 /** One part set onto another. Wool of a join belongs to no part, so it is kept here. */
 export const Join = Type.Object(

@@ -18,7 +18,3 @@ export const minutesRange = (minutes: Minutes): MinutesRange =>
   typeof minutes === 'number'
     ? { low: minutes, likely: minutes, high: minutes }
     : { low: minutes.low, likely: (minutes.low + minutes.high) / 2, high: minutes.high };
-
-/** Times as long, both ends. */
-export const timesMinutes = (minutes: Minutes, k: number): Minutes =>
-  typeof minutes === 'number' ? minutes * k : { low: minutes.low * k, high: minutes.high * k };

@@ -5,18 +5,18 @@ const Name = Type.String({ maxLength: 80 });
 const Words = Type.String({ maxLength: 300 });
 
 /** What an option may switch. A picture is one on a step. */
-export const THING_KINDS = ['part', 'use', 'join', 'cut', 'finding', 'step', 'picture'] as const;
+const THING_KINDS = ['part', 'use', 'join', 'cut', 'finding', 'step', 'picture'] as const;
 export type ThingKind = (typeof THING_KINDS)[number];
 
 export const ThingRef = Type.Object({ kind: oneOf(THING_KINDS), id: Id }, strict);
 export type ThingRef = Static<typeof ThingRef>;
 
 /** One answer to an option. What it names is made only where one of the values that name it is chosen. */
-export const OptionValue = Type.Object(
+const OptionValue = Type.Object(
   { id: Id, name: Name, things: Type.Array(ThingRef, { maxItems: 200 }) },
   strict,
 );
-export type OptionValue = Static<typeof OptionValue>;
+type OptionValue = Static<typeof OptionValue>;
 
 /** One of several, or an extra: yes or no (two values, `yes` and `no`). */
 export const Option = Type.Object(

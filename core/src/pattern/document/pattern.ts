@@ -164,7 +164,7 @@ export const TechniqueUse = Type.Object(
 export type TechniqueUse = Static<typeof TechniqueUse>;
 
 /** Whose left and right it is; null: nobody has said. */
-export const SIDES_SEEN = ['figure', 'viewer'] as const;
+const SIDES_SEEN = ['figure', 'viewer'] as const;
 
 /** A pattern as it is stored: one document per revision. */
 export const Pattern = Type.Object(

@@ -5,7 +5,7 @@ import type { ThingKind } from './option.ts';
 import type { UseRole } from './use.ts';
 
 /** What is wrong with a pattern beside its sizes. */
-export type PatternOwnProblem = At &
+type PatternOwnProblem = At &
   (
     | { readonly code: 'part_not_found'; readonly partId: string }
     | { readonly code: 'id_twice'; readonly id: string }

@@ -11,7 +11,7 @@ export type Permitted = (typeof PERMITTED)[number];
 export const PERMISSION_STATES = ['granted', 'asked', 'refused', 'not-asked'] as const;
 export type PermissionState = (typeof PERMISSION_STATES)[number];
 
-export const Permission = Type.Object(
+const Permission = Type.Object(
   {
     what: oneOf(PERMITTED),
     state: oneOf(PERMISSION_STATES),
@@ -21,7 +21,7 @@ export const Permission = Type.Object(
   },
   strict,
 );
-export type Permission = Static<typeof Permission>;
+type Permission = Static<typeof Permission>;
 
 /** Where a design, a picture, an outline or a technique comes from, what is allowed, and what has to be said. */
 export const Rights = Type.Object(

@@ -35,7 +35,7 @@ export const SCHOOL_DEFAULTS: Readonly<Record<SchoolKind, School>> = {
 };
 
 /** What a needle is to do, as the schools tell it apart. */
-export const NEEDLE_TASKS = ['build', 'surface', 'detail'] as const;
+const NEEDLE_TASKS = ['build', 'surface', 'detail'] as const;
 export type NeedleTask = (typeof NEEDLE_TASKS)[number];
 
 const TASK_OF_STAGE: Readonly<Record<Stage, NeedleTask>> = {

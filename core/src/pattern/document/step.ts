@@ -47,7 +47,7 @@ export const Act = discriminated('kind', [
 ]);
 export type Act = Static<typeof Act>;
 
-export const STEP_PLACES = ['in-hand', 'on-surface', 'on-template', 'in-place'] as const;
+const STEP_PLACES = ['in-hand', 'on-surface', 'on-template', 'in-place'] as const;
 export type StepPlace = (typeof STEP_PLACES)[number];
 
 export const STROKES = [
@@ -102,13 +102,13 @@ export const Check = Type.Object(
 export type Check = Static<typeof Check>;
 
 /** The needle of a step: its stage's, one of its own, or none at all. */
-export const StepNeedle = discriminated('by', [
+const StepNeedle = discriminated('by', [
   Type.Object({ by: Type.Literal('stage') }, strict),
   WantedByGauge,
   WantedByFeel,
   Type.Object({ by: Type.Literal('none') }, strict),
 ]);
-export type StepNeedle = Static<typeof StepNeedle>;
+type StepNeedle = Static<typeof StepNeedle>;
 
 const Words = (maxLength: number) => Type.String({ maxLength });
 

@@ -35,7 +35,7 @@ const Cover = discriminated('kind', [
   ),
   Type.Object({ kind: Type.Literal('patch'), length: Size, width: Size }, strict),
 ]);
-export type Cover = Static<typeof Cover>;
+type Cover = Static<typeof Cover>;
 
 /** How thick a coat lies. */
 const Thickness = discriminated('by', [
@@ -48,7 +48,7 @@ const Thickness = discriminated('by', [
     strict,
   ),
 ]);
-export type Thickness = Static<typeof Thickness>;
+type Thickness = Static<typeof Thickness>;
 
 /** One layer or other use of wool (or thing) on a part, from the inside out. */
 export const Use = discriminated('role', [

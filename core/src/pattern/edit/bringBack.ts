@@ -1,3 +1,4 @@
+import { isEqual } from '../../base/index.ts';
 import type { Pattern } from '../document/pattern.ts';
 import { knownIds } from '../document/things.ts';
 import { withoutPart, withoutUse } from './arrange.ts';
@@ -60,8 +61,8 @@ function keyOf(item: unknown): string | null {
  * as it was then; where something was, that stays, and only what the taking out took comes back.
  */
 function reinstated(now: unknown, bare: unknown, then: unknown): unknown {
-  if (isSame(bare, then)) return now;
-  if (isSame(now, bare)) return then;
+  if (isEqual(bare, then)) return now;
+  if (isEqual(now, bare)) return then;
   if (Array.isArray(now) && Array.isArray(bare) && Array.isArray(then)) return listBack(now, bare, then);
   if (!isObject(now) || !isObject(bare) || !isObject(then)) return now;
   return Object.fromEntries(
@@ -94,4 +95,3 @@ function listBack(now: readonly unknown[], bare: readonly unknown[], then: reado
 }
 
 /** Both are plain data. */
-const isSame = (a: unknown, b: unknown): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);

@@ -1,3 +1,4 @@
+import { isEqual } from '../../base/index.ts';
 import type { Join } from '../document/join.ts';
 import type { Pattern } from '../document/pattern.ts';
 
@@ -36,7 +37,7 @@ const HEADING_FIELDS = [
 ] as const;
 
 function compareHeading(mine: Pattern, theirs: Pattern): Difference[] {
-  return HEADING_FIELDS.filter((field) => !same(mine[field], theirs[field])).map((field) => ({
+  return HEADING_FIELDS.filter((field) => !isEqual(mine[field], theirs[field])).map((field) => ({
     kind: 'heading',
     name: field,
     change: 'changed',
@@ -54,7 +55,7 @@ function compareItems<T extends { id: string }>(
   for (const item of mine) {
     const other = theirsById.get(item.id);
     if (!other) differences.push({ kind, name: nameOf(item), change: 'only-mine' });
-    else if (!same(item, other)) differences.push({ kind, name: nameOf(item), change: 'changed' });
+    else if (!isEqual(item, other)) differences.push({ kind, name: nameOf(item), change: 'changed' });
   }
   for (const item of theirs) {
     if (!mineIds.has(item.id)) differences.push({ kind, name: nameOf(item), change: 'only-theirs' });
@@ -62,18 +63,7 @@ function compareItems<T extends { id: string }>(
   const orderOf = (items: readonly T[], others: ReadonlySet<string>) =>
     items.map(({ id }) => id).filter((id) => others.has(id));
   const theirIds = new Set(theirsById.keys());
-  if (!same(orderOf(mine, theirIds), orderOf(theirs, mineIds)))
+  if (!isEqual(orderOf(mine, theirIds), orderOf(theirs, mineIds)))
     differences.push({ kind, name: '', change: 'order' });
   return differences;
-}
-
-/** By value; the order of keys means nothing. */
-const same = (a: unknown, b: unknown): boolean => canonical(a) === canonical(b);
-
-function canonical(value: unknown): string {
-  return JSON.stringify(value, (_key, inner: unknown) =>
-    inner !== null && typeof inner === 'object' && !Array.isArray(inner)
-      ? Object.fromEntries(Object.entries(inner).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : inner,
-  );
 }

@@ -1,3 +1,4 @@
+import { isEqual } from '../../base/index.ts';
 import type { Pattern } from '../document/pattern.ts';
 
 /** One value that differs between two things of the same kind. */
@@ -138,7 +139,7 @@ const isLeaf = (value: unknown): boolean =>
 /** Every value that differs, with the way to it. */
 export function fieldChanges(before: unknown, after: unknown, path: readonly string[]): FieldChange[] {
   if (isLeaf(before) || isLeaf(after)) {
-    return JSON.stringify(before) === JSON.stringify(after) ? [] : [{ path, before, after }];
+    return isEqual(before, after) ? [] : [{ path, before, after }];
   }
   const [a, b] = [entriesOf(before), entriesOf(after)];
   return [...new Set([...a.keys(), ...b.keys()])].flatMap((key) =>

@@ -51,19 +51,19 @@ type TechniqueUseOfFifth = Omit<TechniqueUse, 'rights'> & { readonly credit: str
 type SwapOfSixth = Omit<Swap, 'to'> & { readonly toItemId: string | null };
 
 /** A document of the sixth: wool was swapped for wool, and a thing for a thing. */
-export type PatternOfSixth = Omit<Pattern, 'formatVersion' | 'swaps'> & {
+type PatternOfSixth = Omit<Pattern, 'formatVersion' | 'swaps'> & {
   readonly formatVersion: 6;
   readonly swaps: readonly SwapOfSixth[];
 };
 
 /** A document of the fifth: one unit on paper, of a technique its credit alone. */
-export type PatternOfFifth = Omit<PatternOfSixth, 'formatVersion' | 'showsBothUnits' | 'techniques'> & {
+type PatternOfFifth = Omit<PatternOfSixth, 'formatVersion' | 'showsBothUnits' | 'techniques'> & {
   readonly formatVersion: 5;
   readonly techniques: readonly TechniqueUseOfFifth[];
 };
 
 /** A document of the fourth: a number for every amount, minutes of all repeats together. */
-export type PatternOfFourth = Omit<
+type PatternOfFourth = Omit<
   PatternOfFifth,
   'formatVersion' | 'parts' | 'joins' | 'steps' | 'shared' | 'grants' | 'weighedMakeG'
 > & {
@@ -79,7 +79,7 @@ type StepOfThird = Omit<StepOfFourth, 'needle'> & { readonly needle: NeedleOfThi
 type NeedleOfThird = { readonly by: 'stage' | 'none' } | { readonly by: 'gauge'; readonly gauge: number };
 
 /** A document of the third: everything about the writing, a gauge for each stage. */
-export type PatternOfThird = Omit<PatternOfFourth, 'formatVersion' | 'school' | 'stageNeedles' | 'steps'> & {
+type PatternOfThird = Omit<PatternOfFourth, 'formatVersion' | 'school' | 'stageNeedles' | 'steps'> & {
   readonly formatVersion: 3;
   readonly steps: readonly StepOfThird[];
   readonly stageNeedles: readonly { readonly stage: Stage; readonly gauge: number }[];
@@ -103,13 +103,13 @@ type Heading = Pick<Pattern, 'format' | 'title' | 'finishedHeight' | 'lengthUnit
 };
 
 /** A document of the first format. */
-export type PatternOfFirst = Heading & {
+type PatternOfFirst = Heading & {
   readonly formatVersion: 1;
   readonly parts: readonly PartOfFirst[];
 };
 
 /** A document of the second: layers, joins, cut lengths; steps that are a text and a needle. */
-export type PatternOfSecond = Heading &
+type PatternOfSecond = Heading &
   Pick<PatternOfFourth, 'joins' | 'joinsApart' | 'cuts' | 'findings' | 'shared'> & {
     readonly formatVersion: 2;
     readonly parts: readonly PartOfSecond[];

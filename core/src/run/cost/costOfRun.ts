@@ -31,7 +31,7 @@ const sumOf = <T>(items: readonly T[], costOf: (item: T) => Cost): Cost =>
   items.reduce((sum, item) => add(sum, costOf(item)), NOTHING);
 
 /** What one pack of a group costs. */
-export interface PackCost {
+interface PackCost {
   readonly groupKey: string;
   readonly packs: number;
   /** At what was paid for the lots it comes from. */

@@ -16,7 +16,7 @@ import type { RunProblem } from './problem.ts';
 import { blankSeat, Seat } from './seat.ts';
 import { Type, type Static } from '@sinclair/typebox';
 
-export const RUN_KINDS = ['class', 'kits'] as const;
+const RUN_KINDS = ['class', 'kits'] as const;
 export type RunKind = (typeof RUN_KINDS)[number];
 
 /** How the wool of a pack is parted into bags. */

@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { Id, oneOf, orUnknown, strict } from '../../base/index.ts';
+import { isEqual, Id, oneOf, orUnknown, strict } from '../../base/index.ts';
 import { SKILLS } from '../../needles/index.ts';
 import { FIBRE_FLAGS } from '../../shelf/index.ts';
 
@@ -46,8 +46,7 @@ export const blankSeat = (seat: number): Seat => ({
 });
 
 /** Whether anything is said of it. */
-export const isBlankSeat = (own: Seat): boolean =>
-  JSON.stringify(own) === JSON.stringify(blankSeat(own.seat));
+const isBlankSeat = (own: Seat): boolean => isEqual(own, blankSeat(own.seat));
 
 /** Every seat of a class, said of or not. */
 export const seatsOf = ({

@@ -81,7 +81,7 @@ export interface PlannedPacks {
 }
 
 /** One fibre in one bag of one pack, then and now; 0: not in it. */
-export interface PortionChange {
+interface PortionChange {
   readonly fibreId: string;
   readonly bag: string;
   readonly wasG: number;

@@ -24,7 +24,7 @@ export interface WeighMark {
 }
 
 /** A portion this much off, as a share of it, is still right. Ours. */
-export const TOLERANCE_FRACTION = 0.05;
+const TOLERANCE_FRACTION = 0.05;
 
 const toleranceOf = (massG: number, scaleStepG: number): number =>
   Math.max(1, wholeDown((massG * TOLERANCE_FRACTION) / scaleStepG)) * scaleStepG;
@@ -44,7 +44,7 @@ export interface FibreWeighing {
 }
 
 /** Fibres as they come to the scale: each once, pale before dark, so that the scale is wiped least. */
-export function weighOrder(plan: Pick<RunPortions, 'fibres'>, fibres: FibreLookup): string[] {
+function weighOrder(plan: Pick<RunPortions, 'fibres'>, fibres: FibreLookup): string[] {
   const ids = [...new Set(plan.fibres.map(({ fibreId }) => fibreId))];
   const light = (id: string) => lightness(fibres.get(id)?.colour ?? '#808080');
   return ids.sort((a, b) => light(b) - light(a) || (a < b ? -1 : 1));

@@ -18,7 +18,7 @@ import { type Designs, type Make, makeKey, type PackGroup, packGroups, type Rost
 import { commonGrams, gramsByBag, type VariantGrams, variantsOf } from './undecided.ts';
 
 /** What one pack takes, all its makes together. */
-export interface PackEstimate {
+interface PackEstimate {
   /** Of each make, all its copies. */
   readonly makes: readonly PatternEstimate[];
   readonly uses: readonly UseEstimate[];

@@ -59,7 +59,7 @@ export interface FibrePortion {
 }
 
 /** A use of wool that is packed as nobody knows how much: it stands in every list by its name. */
-export interface UnknownPortion {
+interface UnknownPortion {
   readonly owner: UseEstimate['owner'];
   readonly useId: string;
   readonly makeAt: number;

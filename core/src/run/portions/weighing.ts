@@ -2,7 +2,7 @@ import { wholeUp } from '../../base/index.ts';
 import { bestGroups, type Parting } from './parting.ts';
 
 /** The relative error a weighed portion may have. */
-export const WANTED_ERROR_FRACTION = 0.1;
+const WANTED_ERROR_FRACTION = 0.1;
 
 /** What a hand measure is off by (σ of ln grams, uncalibrated): a weighing that is no better is not worth it. */
 export const HAND_ERROR_FRACTION = 0.35;
@@ -24,7 +24,7 @@ export type Weighing =
       readonly packs: number;
     };
 
-export interface WeighingGroup {
+interface WeighingGroup {
   /** How many packs share one weighing. */
   readonly packs: number;
   readonly steps: number;

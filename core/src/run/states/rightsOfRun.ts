@@ -10,7 +10,7 @@ import { revisionsOfRun, type RunInput } from '../document/run.ts';
 import type { Designs } from '../packs/packGroups.ts';
 
 /** What a run needs to be allowed: to teach the design, or to sell it as a kit. */
-export const neededPermission = ({ kind }: Pick<RunInput, 'kind'>): Permitted =>
+const neededPermission = ({ kind }: Pick<RunInput, 'kind'>): Permitted =>
   kind === 'class' ? 'teach' : 'sell-kits';
 
 /** What of a pattern somebody may have a right in. */

@@ -27,7 +27,7 @@ export interface RoomTool {
 /** Terms of a class that tell how many of each tool there are. */
 export type RoomTerms = Pick<RunInput, 'kind' | 'seats' | 'seatsPerTable'>;
 
-export const tablesOf = ({ seats, seatsPerTable }: Pick<RunInput, 'seats' | 'seatsPerTable'>): number =>
+const tablesOf = ({ seats, seatsPerTable }: Pick<RunInput, 'seats' | 'seatsPerTable'>): number =>
   Math.ceil(seats / Math.max(1, seatsPerTable));
 
 /**

@@ -1,3 +1,4 @@
+import { byCodePoint } from '../../base/index.ts';
 import { valuesOf } from '../../build/index.ts';
 import { brokenLimit, type Choices, type OptionLimit, type Pattern } from '../../pattern/index.ts';
 import type { RunInput } from '../document/run.ts';
@@ -52,7 +53,7 @@ export const undecidedSeats = (pattern: Pattern, run: Pick<RunInput, 'seats' | '
  */
 export const choicesKey = (pattern: Pattern, choices: Choices): string =>
   JSON.stringify([
-    Object.entries(valuesOf(pattern, choices)).sort(([a], [b]) => a.localeCompare(b, 'en')),
+    Object.entries(valuesOf(pattern, choices)).sort(([a], [b]) => byCodePoint(a, b)),
     choices.colourwayId,
     [...choices.swapIds].sort(),
   ]);

@@ -5,7 +5,7 @@ import { RUN_BOUNDS } from '../document/run.ts';
 import { blankSeat, type Seat, type SeatChoices } from '../document/seat.ts';
 
 /** One line of a roster as it was understood. */
-export interface RosterLine {
+interface RosterLine {
   /** From 1, in the text. */
   readonly line: number;
   readonly seat: Seat;

@@ -1,4 +1,4 @@
-import { type Contours, type Face, measureFace } from '../solid/plate.ts';
+import type { Contours } from '../solid/plate.ts';
 import type { PointMm } from '../solid/solid.ts';
 import { FLATTEN_MM, flattenPath } from './flattenPath.ts';
 
@@ -41,7 +41,3 @@ function boxOf(runs: readonly (readonly PointMm[])[]) {
   }
   return { left, top, width: right - left, height: bottom - top };
 }
-
-/** Area, edge and box of a stored outline at its real size. */
-export const outlineFace = (path: string, heightMm: number): Face =>
-  measureFace(outlineContours(path, heightMm));

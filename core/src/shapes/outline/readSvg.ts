@@ -9,7 +9,7 @@ export interface SvgOutline {
   readonly scale: SvgScale | null;
 }
 
-export type SvgScale =
+type SvgScale =
   | { readonly kind: 'scale'; readonly mmPerUnit: number }
   /** Width and height disagree about how large one unit is. */
   | { readonly kind: 'contradiction'; readonly acrossMm: number; readonly downMm: number };

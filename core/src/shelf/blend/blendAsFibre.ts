@@ -10,7 +10,7 @@ import { mixColours } from './mix.ts';
  * A blend as the engine sees it: coloured as fibre mixes, as short as its shortest fibre, in all else the mean by
  * mass. Null while it is circular or a part of it is no longer there.
  */
-export function blendAsFibre(
+function blendAsFibre(
   blend: StoredBlend,
   blends: ReadonlyMap<string, StoredBlend>,
   fibres: ReadonlyMap<string, Fibre>,

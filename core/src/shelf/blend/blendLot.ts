@@ -21,7 +21,7 @@ export interface BlendLotPlan {
 }
 
 /** No fibre of a lot may be further off its share of the recipe. */
-export const RECIPE_WITHIN = 0.02;
+const RECIPE_WITHIN = 0.02;
 
 /**
  * Grams of each fibre for a lot of which `massG` is to be used now and a share of the whole is held back for later:

@@ -1,7 +1,7 @@
 import { BANDS, colourOf, reflectanceOf, type Spectrum } from './spectrum.ts';
 
 /** Stearns and Noechel’s constant for carded wool; an average of RGB would be M → ∞ without the eye’s own curve. */
-export const STEARNS_NOECHEL_M = 0.15;
+const STEARNS_NOECHEL_M = 0.15;
 
 /** The function of reflectance that mixes by mass fraction. Falling, so that dark fibre outweighs pale. */
 export const toMixing = (reflectance: number): number =>
@@ -23,7 +23,7 @@ export interface Component {
  * f(R) = (1 − R)/(M(R − 0.01) + 0.01). Source: Stearns & Noechel, “Spectrophotometric prediction of color of wool
  * blends”, Am. Dyestuff Rep. 33 (1944); M = 0.15.
  */
-export function mixSpectra(components: readonly Component[]): Spectrum {
+function mixSpectra(components: readonly Component[]): Spectrum {
   const mixing = new Float64Array(BANDS);
   for (const { colour, fraction } of components) {
     reflectanceOf(colour).forEach((value, i) => (mixing[i] = (mixing[i] ?? 0) + fraction * toMixing(value)));

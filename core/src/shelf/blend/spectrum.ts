@@ -131,7 +131,7 @@ function lagrangian(unknowns: Float64Array, rgb: readonly number[]) {
 }
 
 /** The linear sRGB of a reflectance under D65. */
-export function linearRgbOf(spectrum: Spectrum): [number, number, number] {
+function linearRgbOf(spectrum: Spectrum): [number, number, number] {
   const [r, g, b] = RGB_OF_BANDS.map((row) =>
     row.reduce((sum, value, i) => sum + value * at(spectrum, i), 0),
   );

@@ -1,5 +1,5 @@
 export { checkFibre, checkLot, FIBRE_BOUNDS } from './checkFibre.ts';
-export { checkColour, checkNumbers, sameName } from '../checks/checkFields.ts';
+export { sameName } from '../checks/checkFields.ts';
 export { colourDifference, hueChroma, isColour, lightness } from '../colour/colour.ts';
 export {
   BLANK_FIBRE,
@@ -10,8 +10,8 @@ export {
   type FibreFlag,
   type Preparation,
 } from './fibre.ts';
-export { FINENESSES, type FibreNumberName, type Fineness } from './fibreNumbers.ts';
-export { feltsAlone, fibreNumber, numbersOf, PREPARATION_DEFAULTS, type InForce } from './fibreNumber.ts';
+export { type FibreNumberName, type Fineness } from './fibreNumbers.ts';
+export { feltsAlone, fibreNumber, numbersOf, PREPARATION_DEFAULTS } from './fibreNumber.ts';
 export {
   FINISHED_DENSITY_G_PER_CM3,
   FIRMNESSES,
@@ -22,14 +22,7 @@ export {
 } from './firmness.ts';
 export { blankLot, LotInput, NO_OVERRIDES, type Lot, type LotOverrides } from './lot.ts';
 export { lotInUse, ofLot } from './lotInUse.ts';
-export {
-  CONTRADICTION_FRACTION,
-  contradiction,
-  measure,
-  sheetMassG,
-  type Measured,
-  type WeighedPieces,
-} from './measured.ts';
-export { lotsPackedFrom, takeFromLots, type LotTaking } from './takeFromLots.ts';
+export { contradiction, measure, sheetMassG, type Measured } from './measured.ts';
+export { lotsPackedFrom, takeFromLots } from './takeFromLots.ts';
 export { tooSmallFor } from './tooSmallFor.ts';
 export { cutFraction, weighedPieces, type Measuring, type TypedWeighing } from './weighedPieces.ts';

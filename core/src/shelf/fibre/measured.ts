@@ -53,7 +53,7 @@ function strayOf(weighings: readonly WeighedPieces[], value: number): number {
 }
 
 /** Over this the weight and the length of one lot contradict each other. */
-export const CONTRADICTION_FRACTION = 0.15;
+const CONTRADICTION_FRACTION = 0.15;
 
 /**
  * By how much a measurement is off what is on record, as a fraction of the record (0.2: a fifth more); null while

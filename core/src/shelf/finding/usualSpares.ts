@@ -2,9 +2,9 @@ import type { FindingMeasure } from './finding.ts';
 import type { SpareRule } from './spareRule.ts';
 
 /** A class keeps a pair of each eye for every table, and a tenth of beads and bells. Ours. */
-export const SPARE_EYES_A_TABLE = 2;
+const SPARE_EYES_A_TABLE = 2;
 
-export const SPARE_SMALL_FRACTION = 0.1;
+const SPARE_SMALL_FRACTION = 0.1;
 
 /** The rule where nobody has said one: a posted box has nobody beside it to keep spares. */
 export function usualSpares({ measure }: { readonly measure: FindingMeasure }, isClass: boolean): SpareRule {

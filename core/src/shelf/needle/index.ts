@@ -24,5 +24,4 @@ export {
   WantedByGauge,
   wantedKey,
   wantedOfKey,
-  type Feel,
 } from './wanted.ts';

@@ -1,5 +1,5 @@
 export { wantingOf } from './wanting.ts';
-export { drawerOf, type Drawer } from './drawer.ts';
+export { drawerOf } from './drawer.ts';
 export {
   AMOUNT_BOUNDS,
   CountedNow,

@@ -6,7 +6,6 @@ export {
   PROVISIONS,
   TOOL_BOUNDS,
   TOOL_KEYS,
-  TOOL_SORTS,
   ToolInput,
   type Provision,
   type Tool,

@@ -3,7 +3,7 @@ import { checkNumbers } from '../checks/checkFields.ts';
 import type { ShelfProblem } from '../checks/problem.ts';
 import { Type, type Static } from '@sinclair/typebox';
 
-export const TOOL_SORTS = ['holder', 'surface', 'tool'] as const;
+const TOOL_SORTS = ['holder', 'surface', 'tool'] as const;
 export type ToolSort = (typeof TOOL_SORTS)[number];
 
 /** For whom one is needed. */

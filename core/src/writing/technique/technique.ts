@@ -4,7 +4,7 @@ import type { TechniqueProblem } from './problem.ts';
 import { Type, type Static } from '@sinclair/typebox';
 
 /** Something that is filled in where the technique is used: `{length}` in its texts. */
-export const TechniqueParameter = Type.Object(
+const TechniqueParameter = Type.Object(
   {
     key: Type.String({ pattern: '^[a-z][a-z0-9-]{0,29}$' }),
     name: Type.String({ maxLength: 60 }),
@@ -12,7 +12,7 @@ export const TechniqueParameter = Type.Object(
   },
   strict,
 );
-export type TechniqueParameter = Static<typeof TechniqueParameter>;
+type TechniqueParameter = Static<typeof TechniqueParameter>;
 
 /** A step of a technique: as in a pattern, but not yet of any part. */
 export const TechniqueStep = Type.Pick(

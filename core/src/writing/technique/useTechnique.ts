@@ -8,7 +8,7 @@ const valuesOf = (technique: Technique, use: TechniqueUse): Map<string, string> 
   ]);
 
 /** The steps of a technique as this use of it writes them. Ids come from the use, so that a newer version finds them. */
-export function stepsOfTechnique(technique: Technique, use: TechniqueUse): Step[] {
+function stepsOfTechnique(technique: Technique, use: TechniqueUse): Step[] {
   const values = valuesOf(technique, use);
   return technique.steps.map((step, index) => ({
     ...BLANK_STEP,

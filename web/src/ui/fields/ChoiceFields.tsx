@@ -1,3 +1,4 @@
+import { isEqual } from '@lanakit/core/base';
 import { valuesOf } from '@lanakit/core/build';
 import { brokenLimit, type Choices, NO_CHOICES, type Pattern } from '@lanakit/core/pattern';
 import { Button, Select } from 'antd';
@@ -16,7 +17,7 @@ export const ChoiceFields = memo(function ChoiceFields({ pattern, choices, onCho
   if (options.length === 0 && colourways.length === 0 && swaps.length === 0) return null;
   const values = valuesOf(pattern, choices);
   const broken = brokenLimit(values, limits);
-  const isPlain = JSON.stringify(choices) === JSON.stringify(NO_CHOICES);
+  const isPlain = isEqual(choices, NO_CHOICES);
   return (
     <div className={styles.choices} role="group" aria-label="The build that is looked at">
       {options.map((option) => (

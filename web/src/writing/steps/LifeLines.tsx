@@ -1,3 +1,4 @@
+import { isEqual } from '@lanakit/core/base';
 import type { PartState, Pattern } from '@lanakit/core/pattern';
 import { STATE_WORDS } from '@lanakit/core/words';
 import { type LifeLine, lifeLines } from '@lanakit/core/writing';
@@ -89,7 +90,5 @@ const Track = memo(
     );
   },
   (before, after) =>
-    before.steps === after.steps &&
-    before.onOpen === after.onOpen &&
-    JSON.stringify(before.line) === JSON.stringify(after.line),
+    before.steps === after.steps && before.onOpen === after.onOpen && isEqual(before.line, after.line),
 );

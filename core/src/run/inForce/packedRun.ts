@@ -28,14 +28,6 @@ export interface RunSources {
   readonly promisedG: ReadonlyMap<string, number>;
 }
 
-/** A run as it is packed, beside what it would be now. */
-export interface RunInForce extends PackedRun {
-  /** As its terms and the shelf are now; the same while it is only planned. */
-  readonly live: PackedRun;
-  /** What would be other now; null while it is only planned. */
-  readonly difference: RunDifference | null;
-}
-
 /** What is there of a fibre, and what runs before will take. Grams; null was never counted. */
 export const stockIn =
   ({ shelf, promisedG }: Pick<RunSources, 'shelf' | 'promisedG'>) =>
@@ -70,11 +62,3 @@ export const differenceFrom = (was: PackedRun, live: PackedRun): RunDifference =
   differenceOf(plannedPacks(was), plannedPacks(live));
 
 const plannedPacks = ({ plan, toPack, input }: PackedRun) => ({ plan, groups: toPack.groups, input });
-
-/** What is in force of a run, what it would be now, and what that makes other. */
-export function runInForce(input: RunInput, frozen: Frozen | null, sources: RunSources): RunInForce {
-  const live = planOfToday(input, sources);
-  if (!frozen) return { ...live, live, difference: null };
-  const was = planWrittenDown(frozen, sources);
-  return { ...was, live, difference: differenceFrom(was, live) };
-}
