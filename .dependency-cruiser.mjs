@@ -84,7 +84,7 @@ export default {
       severity: 'error',
       from: { path: '^core/src/' },
       to: {
-        path: ['^(server|web|e2e|bench|demo)/', '^node_modules/(react|antd|express|better-sqlite3|swr)'],
+        path: ['^(server|web|e2e|bench|demo)/', '(^|/)node_modules/(@types/)?(react|antd|express|better-sqlite3|swr)'],
         dependencyTypesNot: ['undetermined'],
       },
     },
@@ -118,7 +118,7 @@ export default {
       comment: 'A service returns a value or a refusal; what that is over HTTP is said in http/.',
       severity: 'error',
       from: { path: '^(server/src/(db|services|papers)|demo/src)/' },
-      to: { path: '^node_modules/(express|helmet|compression)/' },
+      to: { path: '(^|/)node_modules/(@types/)?(express|helmet|compression)/' },
     },
     {
       name: 'web-knows-the-server-by-http',
@@ -155,6 +155,11 @@ export default {
       conditionNames: ['import', 'types', 'default'],
       extensions: ['.ts', '.tsx', '.mjs', '.js', '.css'],
     },
-    reporterOptions: { dot: { collapsePattern: '^(core|web|server)/src/[^/]+|^(demo|bench|e2e)' } },
+    reporterOptions: {
+      archi: {
+        collapsePattern: '^(core|web|server)/src/[^/]+|^demo',
+        filters: { includeOnly: { path: '^(core|web|server|demo)/' } },
+      },
+    },
   },
 };

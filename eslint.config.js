@@ -46,6 +46,25 @@ const coreOnly = {
   ],
 };
 
+/** No function longer than a screen; comments and blank lines are free. */
+const shortFunctions = (max) => ({
+  'max-lines-per-function': ['error', { max, skipBlankLines: true, skipComments: true }],
+});
+
+/** The honest exceptions, each with its reason. */
+const LONG_FUNCTIONS = [
+  // One sentence a problem, in one exhaustive switch.
+  'core/src/words/problemWords.ts',
+  // The demo’s figures are data: parts and steps one after another.
+  'demo/src/figures/*.ts',
+  'demo/src/loadDemo.ts',
+  // A table of short queries or methods over what they share: each of them is under thirty lines.
+  'server/src/db/*.ts',
+  'server/src/services/*Service.ts',
+  // One entry an operation, a line of work each.
+  'server/src/routes/patterns.ts',
+];
+
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/out/**', '**/node_modules/**', '**/*.js', '**/*.mjs'] },
   js.configs.recommended,
@@ -68,6 +87,8 @@ export default tseslint.config(
       ],
     },
   },
+  { files: ['core/src/**/*.ts', 'server/src/**/*.ts', 'demo/src/**/*.ts'], rules: shortFunctions(60) },
+  { files: LONG_FUNCTIONS, rules: { 'max-lines-per-function': 'off' } },
   { files: ['core/src/**/*.ts'], rules: coreOnly },
   { files: ['server/**/*.ts'], rules: refuse('web|e2e', 'server never imports the interface.') },
   {

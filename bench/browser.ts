@@ -1,3 +1,4 @@
+import { gzipSync } from 'node:zlib';
 import { chromium, type Browser, type Page } from '@playwright/test';
 import { figureOf } from './core.ts';
 import { rowOf, type Row } from './measure.ts';
@@ -43,12 +44,14 @@ async function firstLoads(browser: Browser, url: string): Promise<Row[]> {
   ]; // prettier-ignore
 }
 
-const scriptBytes = (page: Page): Promise<number> =>
-  page.evaluate(() =>
-    (performance.getEntriesByType('resource') as PerformanceResourceTiming[])
-      .filter(({ name }) => name.endsWith('.js'))
-      .reduce((sum, { encodedBodySize }) => sum + encodedBodySize, 0),
+/** Bytes of the scripts a page has asked for, packed as they go over a network; within one machine they go as they are. */
+async function scriptBytes(page: Page): Promise<number> {
+  const urls = await page.evaluate(() =>
+    performance.getEntriesByType('resource').flatMap(({ name }) => (name.endsWith('.js') ? [name] : [])),
   );
+  const scripts = await Promise.all(urls.map(async (url) => (await fetch(url)).arrayBuffer()));
+  return scripts.reduce((sum, script) => sum + gzipSync(new Uint8Array(script)).length, 0);
+}
 
 /** From a key in a size's field until the ledger's new grams are painted. */
 async function edits(browser: Browser, url: string): Promise<Row> {

@@ -1,5 +1,5 @@
 // What both commands need first: the locked packages, and a build that is no older than the source.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -11,6 +11,7 @@ const INSTALL_STAMP = join(ROOT, 'node_modules', '.lanakit-installed');
 const BUILD_STAMP = join(ROOT, 'dist', '.lanakit-built');
 const SOURCES = [
   'core/src',
+  'demo/src',
   'server/src',
   'server/vite.config.ts',
   'web/src',
@@ -37,24 +38,63 @@ export function stop(words) {
 
 const has = (command) => spawnSync('sh', ['-c', `command -v ${command}`]).status === 0;
 
-/** Installs the locked packages unless these very ones are installed. */
-export function install() {
+/** With a compiler cache at hand, compiling SQLite a second time takes two seconds. */
+const compilers = () => (has('ccache') ? { CC: 'ccache gcc', CXX: 'ccache g++' } : {});
+
+const lockHash = () => hashOf([join(ROOT, 'package-lock.json')], true);
+const isInstalled = () => existsSync(INSTALL_STAMP) && readFileSync(INSTALL_STAMP, 'utf8') === lockHash();
+
+function assertNode() {
   const [major, minor] = process.versions.node.split('.').map(Number);
   if (major !== 20 || minor < 19) {
     stop(`Lanakit runs on Node 20.19 or newer within 20; this is Node ${process.versions.node}.`);
   }
-  const wanted = hashOf([join(ROOT, 'package-lock.json')], true);
-  if (existsSync(INSTALL_STAMP) && readFileSync(INSTALL_STAMP, 'utf8') === wanted) return;
+}
+
+/** Installs the locked packages unless these very ones are installed. */
+export function install() {
+  assertNode();
+  if (isInstalled()) return;
   console.log('Installing packages (the first time this compiles SQLite, about two minutes)…');
-  // With a compiler cache at hand, compiling SQLite a second time takes two seconds.
-  const cached = has('ccache') ? { CC: 'ccache gcc', CXX: 'ccache g++' } : {};
-  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], cached);
-  writeFileSync(INSTALL_STAMP, wanted);
+  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], compilers());
+  writeFileSync(INSTALL_STAMP, lockHash());
+}
+
+/**
+ * The same, but what has to be compiled is compiled on one core while the caller goes on with the other.
+ * @returns `compiled`, a promise of it: until then nothing may open a database
+ */
+export async function installAndCompile() {
+  assertNode();
+  if (isInstalled()) return { compiled: Promise.resolve(), isCompiling: false };
+  console.log('Installing packages; SQLite is compiled beside the first checks…');
+  run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund', '--loglevel=error']);
+  const compiled = runBeside('npm', ['rebuild', '--loglevel=error'], compilers()).then(({ status, said }) => {
+    if (status !== 0) stop(`Compiling failed:\n${said}`);
+    writeFileSync(INSTALL_STAMP, lockHash());
+  });
+  return { compiled, isCompiling: true };
+}
+
+/** Runs a command in the project beside others: how it ended, and all it said. */
+export function runBeside(command, args, env = {}) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: ROOT, env: { ...process.env, ...env } });
+    let said = '';
+    child.stdout.on('data', (chunk) => (said += String(chunk)));
+    child.stderr.on('data', (chunk) => (said += String(chunk)));
+    child.on('error', (error) => resolve({ status: 1, said: `${said}${error.message}` }));
+    child.on('close', (status) => resolve({ status, said }));
+  });
 }
 
 /** Builds interface and server unless the build is of these very sources. */
 export function build() {
-  const wanted = hashOf([...SOURCES.map((path) => join(ROOT, path)), INSTALL_STAMP], false);
+  const sources = hashOf(
+    SOURCES.map((path) => join(ROOT, path)),
+    false,
+  );
+  const wanted = `${sources} ${lockHash()}`;
   if (existsSync(BUILD_STAMP) && readFileSync(BUILD_STAMP, 'utf8') === wanted) return;
   console.log('Building…');
   run('npx', ['vite', 'build', '--config', 'web/vite.config.ts', '--logLevel', 'warn']);

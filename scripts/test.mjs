@@ -2,18 +2,43 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { build, install, ROOT, run, stop, tryRun } from './prepare.mjs';
+import { build, installAndCompile, ROOT, run, runBeside, stop, tryRun } from './prepare.mjs';
 
 const OUT = join(ROOT, 'out');
 const ESM = '--experimental-vm-modules --disable-warning=ExperimentalWarning';
 const counts = { passed: 0, failed: 0 };
 
 /** A check that either passes or fails as one. */
-function check(name, command, args) {
-  console.log(`\n${name}…`);
-  const { status } = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit' });
+async function check({ name, command, args }) {
+  const began = Date.now();
+  const { status, said } = await runBeside(command, args);
+  const seconds = Math.round((Date.now() - began) / 1000);
+  console.log(
+    `${name}: ${status === 0 ? 'passed' : 'FAILED'} (${seconds} s)${status === 0 ? '' : `\n${said}`}`,
+  );
   if (status === 0) counts.passed += 1;
   else counts.failed += 1;
+}
+
+const CHECKS = [
+  {
+    name: 'Lint',
+    command: 'npx',
+    args: ['eslint', '--cache', '--cache-location', 'node_modules/.cache/eslint', '.'],
+  },
+  { name: 'Types', command: 'npm', args: ['run', '--silent', 'typecheck'] },
+  { name: 'Rooms', command: 'npm', args: ['run', '--silent', 'rooms'] },
+  { name: 'Nothing unused', command: 'npm', args: ['run', '--silent', 'unused'] },
+  { name: 'Format', command: 'npx', args: ['prettier', '--check', '--log-level', 'warn', '.'] },
+];
+
+/** So many at once, in this order. */
+async function checkAll(checks, atOnce) {
+  const waiting = [...checks];
+  const next = async () => {
+    for (let own = waiting.shift(); own; own = waiting.shift()) await check(own);
+  };
+  await Promise.all(Array.from({ length: atOnce }, next));
 }
 
 /** A runner that leaves its counts in a file. */
@@ -50,12 +75,13 @@ function bringChromium() {
   attempt('apt-get', ['install', '-y', '-qq', ...soon, '--no-install-recommends', ...packages], quiet);
 }
 
-install();
+const { compiled, isCompiling } = await installAndCompile();
 bringChromium();
 mkdirSync(OUT, { recursive: true });
-check('Types', 'npx', ['tsc', '-p', 'tsconfig.json']);
-check('Lint', 'npx', ['eslint', '--cache', '--cache-location', 'node_modules/.cache/eslint', '.']);
-check('Format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
+// None of these opens a database: they need not wait for what is being compiled.
+await checkAll(CHECKS, isCompiling ? 1 : 2);
+build();
+await compiled;
 const jestReport = join(OUT, 'jest.json');
 runner(
   'Core, server and state',
@@ -67,7 +93,6 @@ runner(
     failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
   }),
 );
-build();
 const e2eReport = join(OUT, 'playwright.json');
 runner(
   'Journeys in the browser',

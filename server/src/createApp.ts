@@ -48,10 +48,10 @@ export function createApp(deps: AppDeps): Express {
   return app;
 }
 
-/** A whole shelf in JSON takes longer to pack than to pass within one machine. */
+/** Within one machine packing takes longer than passing. */
 function isWorthPacking(request: Request, response: Response): boolean {
   const isNear = LOOPBACK_ADDRESSES.has(request.socket.remoteAddress ?? '');
-  return !(isNear && request.path.startsWith('/api')) && compression.filter(request, response);
+  return !isNear && compression.filter(request, response);
 }
 
 const LOOPBACK_ADDRESSES = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);

@@ -1,5 +1,15 @@
 import * as cells from './cell.ts';
-import { choiceOfSeat, hasChoice, isElsewhere, seatName, seatsOf, toolsOfRun } from '../run/index.ts';
+import type { Skill } from '../needles/index.ts';
+import type { Pattern } from '../pattern/index.ts';
+import {
+  choiceOfSeat,
+  hasChoice,
+  isElsewhere,
+  type Seat,
+  seatName,
+  seatsOf,
+  toolsOfRun,
+} from '../run/index.ts';
 import { isSameToolName } from '../shelf/index.ts';
 import {
   choiceWords,
@@ -10,78 +20,80 @@ import {
   sizedWords,
   SKILL_WORDS,
 } from '../words/index.ts';
-import { left, type Paper, type PaperSection, type PaperSource, right, row, section, wide } from './paper.ts';
+import {
+  left,
+  type Paper,
+  type PaperRow,
+  type PaperSection,
+  type PaperSource,
+  right,
+  row,
+  section,
+  wide,
+} from './paper.ts';
 
 /** Who sits where and makes what, table by table; boxes have no room. */
 export function roomPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {
-  const { input, toPack, kit } = source;
+  const { input, toPack } = source;
   const title = 'The room';
   const pattern = toPack.groups[0]?.makes[0]?.pattern;
   if (input.kind === 'kits' || !pattern) return { title, sections: [] };
+  return {
+    title,
+    sections: [...tableSections(source, pattern), ...toolSection(source), ...holderSection(source)],
+  };
+}
+
+function tableSections({ input }: PaperSource, pattern: Pattern): PaperSection[] {
   const seats = seatsOf(input);
   const size = Math.max(1, input.seatsPerTable);
   const tables = Array.from({ length: Math.ceil(seats.length / size) }, (_, at) =>
     seats.slice(at * size, (at + 1) * size),
   );
+  return tables.map((table, at) =>
+    section(`Table ${at + 1}`, {
+      aside: counted(table.length, 'seat'),
+      columns: [left('Who'), wide('Makes'), left('Skill'), left('To think of')],
+      rows: table.map((seat) => seatRow(seat, pattern, input.skill)),
+    }),
+  );
+}
+
+function seatRow(seat: Seat, pattern: Pattern, usualSkill: Skill): PaperRow {
+  const mind = [
+    sizedWords(seat.sizeFraction),
+    seat.isLeftHanded ? 'left-handed' : '',
+    seat.avoids.length > 0 ? `no ${seat.avoids.map((flag) => FIBRE_FLAG_WORDS[flag]).join(', ')}` : '',
+    seat.note,
+  ].filter((word) => word !== '');
+  const who = seat.name.trim() === '' ? seatName(seat) : `${seat.seat} ${seatName(seat)}`;
+  const skill = SKILL_WORDS[seat.skill ?? usualSkill];
+  return row([who, makesWords(seat, pattern), skill, mind.join('; ')], { ticks: 1 });
+}
+
+function makesWords(seat: Seat, pattern: Pattern): string {
+  const choice = choiceOfSeat(pattern, seat);
+  if (choice.kind === 'chosen') return choiceWords(pattern, choice.choices) || 'as written';
+  return hasChoice(pattern) ? 'not chosen yet' : 'as written';
+}
+
+/** Holders that a table or the room shares. */
+function holderSection({ kit }: PaperSource): PaperSection[] {
   const shared = (kit?.holders ?? []).filter(({ per }) => per !== 'person');
-  return {
-    title,
-    sections: [
-      ...tables.map((own, at) =>
-        section(`Table ${at + 1}`, {
-          aside: counted(own.length, 'seat'),
-          columns: [left('Who'), wide('Makes'), left('Skill'), left('To think of')],
-          rows: own.map((seat) => {
-            const choice = choiceOfSeat(pattern, seat);
-            const makes =
-              choice.kind === 'chosen'
-                ? choiceWords(pattern, choice.choices) || 'as written'
-                : hasChoice(pattern)
-                  ? 'not chosen yet'
-                  : 'as written';
-            const mind = [
-              sizedWords(seat.sizeFraction),
-              seat.isLeftHanded ? 'left-handed' : '',
-              seat.avoids.length > 0
-                ? `no ${seat.avoids.map((flag) => FIBRE_FLAG_WORDS[flag]).join(', ')}`
-                : '',
-              seat.note,
-            ].filter((word) => word !== '');
-            const skill = SKILL_WORDS[seat.skill ?? input.skill];
-            return row(
-              [
-                seat.name.trim() === '' ? seatName(seat) : `${seat.seat} ${seatName(seat)}`,
-                makes,
-                skill,
-                mind.join('; '),
-              ],
-              { ticks: 1 },
-            );
-          }),
-        }),
-      ),
-      ...toolSection(source),
-      ...(shared.length > 0
-        ? [
-            section('Holders', {
-              columns: TOOL_COLUMNS,
-              rows: shared.map(({ needles, tool, per, total, short }) =>
-                row(
-                  [
-                    tool?.name ?? `a holder of ${needles}`,
-                    PROVISION_WORDS[per],
-                    cells.count(total),
-                    tool === null ? 'not on the shelf' : onHandCell(tool.onHand),
-                    shortCell(short),
-                  ],
-                  { ticks: 1 },
-                ),
-              ),
-            }),
-          ]
-        : []),
-    ],
-  };
+  if (shared.length === 0) return [];
+  const rows = shared.map(({ needles, tool, per, total, short }) =>
+    row(
+      [
+        tool?.name ?? `a holder of ${needles}`,
+        PROVISION_WORDS[per],
+        cells.count(total),
+        tool === null ? 'not on the shelf' : onHandCell(tool.onHand),
+        shortCell(short),
+      ],
+      { ticks: 1 },
+    ),
+  );
+  return [section('Holders', { columns: TOOL_COLUMNS, rows })];
 }
 
 /** What is on the shelf; null was never counted. */

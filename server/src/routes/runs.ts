@@ -1,6 +1,7 @@
-import { RunInput, StateInput, TickInput } from '@lanakit/core/run';
+import { type Run, RunInput, StateInput, TickInput } from '@lanakit/core/run';
 import { gone, listed, made, ok, versioned } from '../http/replies.ts';
 import { route, type Route } from '../http/route.ts';
+import { isRefusal, type Outcome } from '../services/refusal.ts';
 import type { RunService } from '../services/runService.ts';
 
 /** Classes and batches of kits: planned, weighed, packed, and what the ones before each will have taken. */
@@ -18,7 +19,7 @@ export const runRoutes = (runs: RunService): Route[] => [
     summary: 'Plan a class or a batch of kits',
     body: RunInput,
     answers: [201],
-    handle: ({ body }) => made(runs.plan(body), '/runs'),
+    handle: ({ body }) => madeRun(runs, runs.plan(body)),
   }),
   route({
     method: 'get',
@@ -84,7 +85,7 @@ const runStateRoutes = (runs: RunService): Route[] => [
     path: '/runs/:id/copy',
     summary: 'The same again, planned anew',
     answers: [201],
-    handle: ({ params: { id } }) => made(runs.copy(id), '/runs'),
+    handle: ({ params: { id } }) => madeRun(runs, runs.copy(id)),
   }),
   route({
     method: 'get',
@@ -102,3 +103,7 @@ const runStateRoutes = (runs: RunService): Route[] => [
     handle: ({ params: { id }, body }) => listed(runs.tick(id, body)),
   }),
 ];
+
+/** A new run, opened. */
+const madeRun = (runs: RunService, planned: Outcome<Run>) =>
+  made(isRefusal(planned) ? planned : runs.find(planned.id), '/runs');

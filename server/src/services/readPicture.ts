@@ -1,6 +1,5 @@
 import { createHash } from 'node:crypto';
 import sanitizeHtml from 'sanitize-html';
-import sharp from 'sharp';
 import type { PictureMime, ReadyPicture } from '../db/pictures.ts';
 import { Refusal } from './refusal.ts';
 
@@ -37,6 +36,7 @@ async function readPhoto(bytes: Buffer): Promise<ReadyPicture> {
   const mime = MIME_OF[format];
   if (!mime) throw new Refusal({ code: 'picture_not_read' });
   if (width * height > MOST_PIXELS) throw new Refusal({ code: 'picture_too_large', width, height });
+  const sharp = await loadSharp();
   const sized = (px: number) =>
     sharp(bytes, { limitInputPixels: MOST_PIXELS })
       .autoOrient()
@@ -61,6 +61,7 @@ async function readPhoto(bytes: Buffer): Promise<ReadyPicture> {
 async function metadataOf(bytes: Buffer): Promise<{ format: string; width: number; height: number }> {
   try {
     // No limit here: the size is read from the head, so that it can be told why it is refused.
+    const sharp = await loadSharp();
     const { format, width, height } = await sharp(bytes, { limitInputPixels: false }).metadata();
     return { format, width, height };
   } catch {
@@ -94,6 +95,9 @@ function keptDrawing(svg: string, size: PixelSize): ReadyPicture {
   const bytes = Buffer.from(svg);
   return { sha256: hashOf(bytes), mime: 'image/svg+xml', ...size, large: bytes, small: bytes };
 }
+
+/** Brought when the first picture comes: loading it takes longer than a good part of a start. */
+const loadSharp = async () => (await import('sharp')).default;
 
 const hashOf = (bytes: Buffer): string => createHash('sha256').update(bytes).digest('hex');
 

@@ -35,10 +35,10 @@ export function runService({ store, now, newId }: ServiceDeps) {
   const opened = (id: string): OpenedRun => openedRun(store, found(id), today());
   const conflict = (id: string, yours: unknown) =>
     new Refusal({ code: 'version_conflict', yours, theirs: namedRun(store, found(id)) });
-  const insert = (input: RunInput): OpenedRun => {
+  const insert = (input: RunInput): Run => {
     const id = newId();
     runs.insert(id, input, at());
-    return opened(id);
+    return found(id);
   };
   return answering({
     all(): { readonly today: string; readonly items: readonly NamedRun[] } {
@@ -46,7 +46,8 @@ export function runService({ store, now, newId }: ServiceDeps) {
       return { today: today(), items: runs.all().map((run) => namedRun(store, run, known)) };
     },
     find: opened,
-    plan: (input: RunInput): OpenedRun => insert(checked(store, input)),
+    /** What stands before its next state is asked with `find`: it takes all the reckoning there is. */
+    plan: (input: RunInput): Run => insert(checked(store, input)),
     save(id: string, version: number, sent: RunInput): OpenedRun {
       found(id);
       const input = checked(store, sent);
@@ -82,15 +83,15 @@ export function runService({ store, now, newId }: ServiceDeps) {
         return opened(id);
       }),
     /** A class that was over before it was written down here: its numbers as they come to, nothing taken off the shelf. */
-    recordDone: (id: string): OpenedRun =>
+    recordDone: (id: string): Run =>
       store.together(() => {
         const run = found(id);
         const frozen = freezeNow(store, run, today(), at());
         if (!runs.setState(id, run.version, { state: 'done', frozen }, at())) throw conflict(id, null);
-        return opened(id);
+        return found(id);
       }),
     /** The same again, planned anew. */
-    copy(id: string): OpenedRun {
+    copy(id: string): Run {
       const run = found(id);
       const { id: _id, version: _version, state: _state, ...input } = run;
       return insert({ ...input, name: `${input.name.slice(0, 112)}, again` });
