@@ -84,7 +84,10 @@ export default {
       severity: 'error',
       from: { path: '^core/src/' },
       to: {
-        path: ['^(server|web|e2e|bench|demo)/', '(^|/)node_modules/(@types/)?(react|antd|express|better-sqlite3|swr)'],
+        path: [
+          '^(server|web|e2e|bench|demo)/',
+          '(^|/)node_modules/(@types/)?(react|antd|express|better-sqlite3|swr)',
+        ],
         dependencyTypesNot: ['undetermined'],
       },
     },

@@ -1,7 +1,7 @@
 import { summariseBuilds } from '@lanakit/core/build';
 import { onlyFibres } from '@lanakit/core/engine';
 import { BLANK_STEP, checkPattern, type Option, type Pattern, patternChanges } from '@lanakit/core/pattern';
-import { writingFindings } from '@lanakit/core/review';
+import { remarksOf } from '@lanakit/core/review';
 import { byGauge } from '@lanakit/core/shelf';
 import { cautionsOf, lifeLines, placeStep, readSteps, recognise } from '@lanakit/core/writing';
 import { benchFibres, figureOf } from './core.ts';
@@ -60,7 +60,7 @@ export async function benchWriting(): Promise<Row[]> {
     await time('may a step go there', size, () => placeStep(pattern, 's150', 10), 20),
     await time('life of every part', size, () => lifeLines(pattern), 50),
     await time('cautions of every step', size, () => cautionsOf(pattern, shelf), 50),
-    await time('what a reader stumbles over', size, () => writingFindings(pattern, shelf), 20),
+    await time('what a reader stumbles over', size, () => remarksOf(pattern, shelf), 20),
     await time('may it be stored', size, () => checkPattern(pattern), 50),
     await time('a pasted text read', '100 000 signs', () => readSteps(long).steps.map(({ text }) => recognise(text, names)), 5),
   ]; // prettier-ignore

@@ -8,8 +8,8 @@ import {
   type Pattern,
   upgradePattern,
 } from '@lanakit/core/pattern';
-import { writingFindings } from '@lanakit/core/review';
-import { writingFindingWords } from '@lanakit/core/words';
+import { remarksOf } from '@lanakit/core/review';
+import { remarkWords } from '@lanakit/core/words';
 import { shelfOf } from '../../server/src/services/runSources.ts';
 import { NOW, openStudio, type Studio } from '../../server/test/support/studio.ts';
 import { loadDemo } from '../src/index.ts';
@@ -61,8 +61,8 @@ describe('the five figures of the demo, as published', () => {
   test('leave nothing for a reader to stumble over', () => {
     const wool = shelfOf(studio.deps.store);
     const found = figures.flatMap((figure) =>
-      writingFindings(figure, wool).map(
-        (finding) => `${figure.title}: ${JSON.stringify(finding)} ${writingFindingWords(finding, figure)}`,
+      remarksOf(figure, wool).map(
+        (finding) => `${figure.title}: ${JSON.stringify(finding)} ${remarkWords(finding, figure)}`,
       ),
     );
     expect(found).toEqual([]);

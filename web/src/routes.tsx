@@ -1,13 +1,13 @@
 import { createBrowserRouter } from 'react-router';
 import { NotFound } from './shell/NotFound.tsx';
 import { Shell } from './shell/Shell.tsx';
-import { Stumble } from './shell/Stumble.tsx';
+import { PageError } from './shell/PageError.tsx';
 
 /** Every place has its own chunk. */
 export const router = createBrowserRouter([
   {
     Component: Shell,
-    ErrorBoundary: Stumble,
+    ErrorBoundary: PageError,
     HydrateFallback: () => null,
     children: [
       { index: true, lazy: async () => ({ Component: (await import('./bench/BenchPage.tsx')).BenchPage }) },

@@ -1,7 +1,7 @@
 import * as cells from './cell.ts';
 import { wholeUp } from '../base/index.ts';
 import { type Minutes, minutesRange, workMinutes } from '../pattern/index.ts';
-import { shortOfPlan, takingsOfPlan, uncountedOfPlan } from '../run/index.ts';
+import { shortOfPlan, withdrawalsOfPlan, uncountedOfPlan } from '../run/index.ts';
 import { planBlendLot } from '../shelf/index.ts';
 import { counted, cutSizeWords } from '../words/index.ts';
 import { packNames } from './packNames.ts';
@@ -64,7 +64,7 @@ function blends(source: PaperSource) {
   const uncounted = new Set(uncountedOfPlan(plan));
   return section('Blend', {
     columns: [wide('Blend'), right('Grams'), right('Free'), right('Minutes'), WHO],
-    rows: [...takingsOfPlan(plan)]
+    rows: [...withdrawalsOfPlan(plan)]
       .filter(([fibreId]) => recipes.has(fibreId))
       .flatMap(([fibreId, massG]) => {
         const toMakeG = uncounted.has(fibreId) ? massG : (short.get(fibreId) ?? 0);

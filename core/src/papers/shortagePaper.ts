@@ -3,7 +3,7 @@ import {
   findingsOfRun,
   isElsewhere,
   shortOfPlan,
-  takingsOfPlan,
+  withdrawalsOfPlan,
   thingsShort,
   toolsOfRun,
   uncountedOfPlan,
@@ -37,11 +37,11 @@ export function shortagePaper(source: PaperSource): Pick<Paper, 'title' | 'secti
 
 function woolShort(source: PaperSource) {
   const { plan, packs, wool, input } = source;
-  const takings = takingsOfPlan(plan);
+  const withdrawals = withdrawalsOfPlan(plan);
   return section('Wool', {
     columns: [wide('Fibre'), right('Wanted'), right('Free'), right('Short'), left('Goes without')],
     rows: shortOfPlan(plan).map(({ fibreId, shortG }) => {
-      const wantedG = takings.get(fibreId) ?? 0;
+      const wantedG = withdrawals.get(fibreId) ?? 0;
       const freeG = wantedG - shortG;
       const hit = whoIsHit(plan, packs, fibreId, freeG).map(({ pack }) => pack);
       return row(
@@ -62,7 +62,7 @@ const uncounted = (source: PaperSource) =>
   section('Never counted', {
     columns: [wide('Fibre'), right('Wanted')],
     rows: uncountedOfPlan(source.plan).map((fibreId) => {
-      const wantedG = takingsOfPlan(source.plan).get(fibreId) ?? 0;
+      const wantedG = withdrawalsOfPlan(source.plan).get(fibreId) ?? 0;
       return row([fibreTitle(source, fibreId), weighedCell(wantedG, source.input)], { ticks: 1 });
     }),
   });

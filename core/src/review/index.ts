@@ -1,1 +1,1 @@
-export { writingFindings, type WritingFinding } from './remarks.ts';
+export { remarksOf, type Remark } from './remarks.ts';

@@ -12,7 +12,7 @@ import { brokenLinks, isLaidOn, type OrderLink, orderLinks, workOnParts } from '
 import { heightFault, type HeightFault } from './heightOfParts.ts';
 
 /** What a reader of the pattern would stumble over. None of these stops a draft; each has its place. */
-export type WritingFinding =
+export type Remark =
   | { readonly code: 'part_never_made'; readonly partId: string }
   | { readonly code: 'part_never_joined'; readonly partId: string }
   | { readonly code: 'join_never_made'; readonly joinId: string }
@@ -34,28 +34,28 @@ export type WritingFinding =
 const SIDES = /\b(?:left|right)(?![\s-]*(?:over|angle|through|away|size))(?:-hand)?\b/i;
 
 /** Everything to look at in the writing, in the order of the pattern. */
-export function writingFindings(pattern: Pattern, wool: Wool): WritingFinding[] {
+export function remarksOf(pattern: Pattern, wool: Wool): Remark[] {
   if (pattern.steps.length === 0) return [...aboutHeight(pattern), ...aboutRights(pattern)];
   const needs = needsOf(pattern);
   return [
     ...aboutHeight(pattern),
     ...aboutParts(pattern),
     ...aboutSteps(pattern),
-    ...brokenLinks(pattern.steps, orderLinks(pattern)).map((link): WritingFinding => ({
+    ...brokenLinks(pattern.steps, orderLinks(pattern)).map((link): Remark => ({
       code: 'order_broken',
       link,
     })),
-    ...valuesNeverAllowed(pattern).map((value): WritingFinding => ({
+    ...valuesNeverAllowed(pattern).map((value): Remark => ({
       code: 'value_never_allowed',
       ...value,
     })),
-    ...darkerThan(pattern, wool).map((rule): WritingFinding => ({ code: 'slot_rule_broken', rule })),
-    ...needs.usedNotListed.map(({ key, what }): WritingFinding => ({
+    ...darkerThan(pattern, wool).map((rule): Remark => ({ code: 'slot_rule_broken', rule })),
+    ...needs.usedNotListed.map(({ key, what }): Remark => ({
       code: 'tool_not_listed',
       needKey: key,
       what,
     })),
-    ...needs.listedNotUsed.map(({ key, what }): WritingFinding => ({
+    ...needs.listedNotUsed.map(({ key, what }): Remark => ({
       code: 'tool_not_used',
       needKey: key,
       what,
@@ -64,15 +64,15 @@ export function writingFindings(pattern: Pattern, wool: Wool): WritingFinding[] 
   ];
 }
 
-function aboutHeight(pattern: Pattern): WritingFinding[] {
+function aboutHeight(pattern: Pattern): Remark[] {
   const fault = heightFault(pattern);
   return fault ? [fault] : [];
 }
 
-function aboutParts(pattern: Pattern): WritingFinding[] {
+function aboutParts(pattern: Pattern): Remark[] {
   const work = workOnParts(pattern);
   const joined = new Set(pattern.steps.flatMap(({ joinIds }) => joinIds));
-  const parts = pattern.parts.flatMap((part): WritingFinding[] => {
+  const parts = pattern.parts.flatMap((part): Remark[] => {
     const own = work.get(part.id) ?? [];
     if (own.length === 0) return [{ code: 'part_never_made', partId: part.id }];
     const isAlone = pattern.parts.length === 1 || isLaidOn(part);
@@ -80,7 +80,7 @@ function aboutParts(pattern: Pattern): WritingFinding[] {
     const isFastened = own.some(({ state, isHost }) => isHost || state === 'joined' || state === 'tacked');
     return isAlone || isJoined || isFastened ? [] : [{ code: 'part_never_joined', partId: part.id }];
   });
-  const joins = pattern.joins.flatMap(({ id, partId, ontoId }): WritingFinding[] => {
+  const joins = pattern.joins.flatMap(({ id, partId, ontoId }): Remark[] => {
     const isMade =
       joined.has(id) ||
       pattern.steps.some(
@@ -91,8 +91,8 @@ function aboutParts(pattern: Pattern): WritingFinding[] {
   return [...parts, ...joins];
 }
 
-function aboutSteps(pattern: Pattern): WritingFinding[] {
-  return pattern.steps.flatMap((step): WritingFinding[] => {
+function aboutSteps(pattern: Pattern): Remark[] {
+  return pattern.steps.flatMap((step): Remark[] => {
     const stepId = step.id;
     const finding = (
       isSo: boolean,
@@ -103,7 +103,7 @@ function aboutSteps(pattern: Pattern): WritingFinding[] {
         | 'waiting_not_said'
         | 'check_without_remedy'
         | 'sides_not_said',
-    ): WritingFinding[] => (isSo ? [{ code, stepId }] : []);
+    ): Remark[] => (isSo ? [{ code, stepId }] : []);
     const isWait = step.act.kind === 'wait';
     return [
       ...finding(step.text.trim() === '', 'step_empty'),
@@ -119,7 +119,7 @@ function aboutSteps(pattern: Pattern): WritingFinding[] {
   });
 }
 
-function aboutRights({ rights }: Pattern): WritingFinding[] {
+function aboutRights({ rights }: Pattern): Remark[] {
   if (rights.origin === 'own') return [];
   return [
     ...(rights.origin === 'derived' && permissionState(rights, 'adapt') !== 'granted'

@@ -1,6 +1,6 @@
 export { planInOrder, shortOverall, type DrawnRun } from './states/planInOrder.ts';
 export { inDrawingOrder, promisedBefore } from './states/promisedBefore.ts';
-export { costOfTakings } from './cost/costOfTakings.ts';
+export { costOfWithdrawals } from './cost/costOfWithdrawals.ts';
 export {
   bagOf,
   extrasOfRun,

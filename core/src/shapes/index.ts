@@ -1,14 +1,12 @@
 export { carlsonRG } from './solid/carlson.ts';
 export { checkShape } from './checkShape.ts';
+export { HAIR_FIXED, HAIR_WEIGHTS, type HairFixed, type HairWeight } from './definitions/fringe.ts';
 export {
-  HAIR_FIXED,
-  HAIR_WEIGHTS,
-  type HairFixed,
-  type HairWeight,
   reshape,
   Shape,
   SHAPE_KINDS,
   SHAPE_SIZES,
+  SIZE_HANDLES,
   sizesOf,
   withSize,
   type ShapeKind,
@@ -19,5 +17,4 @@ export { bodyOfWool, solidOf } from './solidOf.ts';
 export { VIEWS, viewOutline, type View } from './solid/views.ts';
 export { measureFace } from './solid/plate.ts';
 export { outlineContours } from './outline/outlineContours.ts';
-export { SIZE_HANDLES } from './handles.ts';
 export type { ShapeProblem } from './problem.ts';

@@ -1,134 +1,37 @@
-import { Type, type Static } from '@sinclair/typebox';
-import { Length, oneOf, orUnknown } from '../base/index.ts';
+import { type Static, Type } from '@sinclair/typebox';
+import type { Length } from '../base/index.ts';
+import type { SizeHandles } from './definitions/define.ts';
+import { SHAPE_DEFINITIONS } from './definitions/registry.ts';
 
-/** A size not given yet is null: unknown, never zero. */
-const Size = orUnknown(Length);
-
-/** How thick hair lies along its line. */
-export const HAIR_WEIGHTS = ['light', 'medium', 'full'] as const;
-export type HairWeight = (typeof HAIR_WEIGHTS)[number];
-/** Laid across and folded over its middle, or held by one end. */
-export const HAIR_FIXED = ['middle', 'end'] as const;
-export type HairFixed = (typeof HAIR_FIXED)[number];
-
-const strict = { additionalProperties: false } as const;
+type Definitions = typeof SHAPE_DEFINITIONS;
+export type ShapeKind = keyof Definitions;
 
 /** A part's finished shape, sizes as typed. */
-const AnyShape = Type.Union([
-  Type.Object({ kind: Type.Literal('ball'), diameter: Size }, strict),
-  Type.Object({ kind: Type.Literal('ellipsoid'), length: Size, width: Size, height: Size }, strict),
-  Type.Object(
-    {
-      kind: Type.Literal('egg'),
-      length: Size,
-      diameter: Size,
-      widestAtFraction: Type.Number({
-        minimum: 0.1,
-        maximum: 0.9,
-        description: 'of the length, from the blunt end',
-      }),
-    },
-    strict,
-  ),
-  Type.Object({ kind: Type.Literal('limb'), length: Size, diameter: Size }, strict),
-  Type.Object({ kind: Type.Literal('taper'), length: Size, thickEnd: Size, thinEnd: Size }, strict),
-  Type.Object({ kind: Type.Literal('flat-ellipse'), length: Size, width: Size, thickness: Size }, strict),
-  Type.Object(
-    {
-      kind: Type.Literal('plate'),
-      length: Size,
-      width: Size,
-      thickness: Size,
-      /** Radius of its corners; null: square. */
-      corner: orUnknown(Length),
-    },
-    strict,
-  ),
-  Type.Object({ kind: Type.Literal('drop'), length: Size, diameter: Size }, strict),
-  Type.Object({ kind: Type.Literal('dome'), diameter: Size, rise: Size }, strict),
-  Type.Object({ kind: Type.Literal('cone'), rise: Size, diameter: Size }, strict),
-  Type.Object({ kind: Type.Literal('ring'), outer: Size, rope: Size }, strict),
-  Type.Object({ kind: Type.Literal('box'), length: Size, width: Size, height: Size }, strict),
-  Type.Object({ kind: Type.Literal('coil'), length: Size, thickEnd: Size, thinEnd: Size }, strict),
-  Type.Object({ kind: Type.Literal('sleeve'), length: Size, diameter: Size, wire: Size }, strict),
-  Type.Object(
-    {
-      kind: Type.Literal('flat-outline'),
-      path: Type.String({ maxLength: 200_000, description: 'SVG path data, closed, any unit, even-odd' }),
-      /** Real height of the whole outline. */
-      length: Size,
-      thickness: Size,
-    },
-    strict,
-  ),
-  Type.Object(
-    {
-      kind: Type.Literal('patch'),
-      length: Size,
-      width: Size,
-      onPartId: orUnknown(Type.String({ maxLength: 40, description: 'what it is laid on' })),
-    },
-    strict,
-  ),
-  Type.Object(
-    {
-      kind: Type.Literal('fringe'),
-      line: Size,
-      drop: Size,
-      weight: oneOf(HAIR_WEIGHTS),
-      fixed: oneOf(HAIR_FIXED),
-      trimFraction: Type.Number({ minimum: 0, maximum: 0.9, description: 'cut off after it is fixed' }),
-    },
-    strict,
-  ),
-  Type.Object({ kind: Type.Literal('by-count') }, strict),
-  Type.Object(
-    {
-      kind: Type.Literal('by-grams'),
-      massG: orUnknown(Type.Number({ exclusiveMinimum: 0, maximum: 10_000 })),
-    },
-    strict,
-  ),
-]);
-export type Shape = Static<typeof AnyShape>;
+export type Shape = { [K in ShapeKind]: Static<Definitions[K]['schema']> }[ShapeKind];
 
-/** The same with its discriminator said, so that a checker names the one wrong size and not every other shape. */
+/** Its discriminator is said, so that a checker names the one wrong size and not every other shape. */
 export const Shape = Type.Unsafe<Shape>({
   type: 'object',
   discriminator: { propertyName: 'kind' },
   required: ['kind'],
-  oneOf: AnyShape.anyOf,
+  oneOf: Object.values(SHAPE_DEFINITIONS).map(({ schema }) => schema),
 });
-export type ShapeKind = Shape['kind'];
+
+export type SizeName = Definitions[ShapeKind]['sizes'][number];
+export const SHAPE_KINDS = Object.keys(SHAPE_DEFINITIONS) as ShapeKind[];
+
+/** One thing of every definition, by kind. */
+const ofEach = <T>(pick: (definition: Definitions[ShapeKind]) => T): Readonly<Record<ShapeKind, T>> =>
+  Object.fromEntries(SHAPE_KINDS.map((kind) => [kind, pick(SHAPE_DEFINITIONS[kind])])) as Record<
+    ShapeKind,
+    T
+  >;
 
 /** The sizes of each shape, in the order a maker reads them. */
-export const SHAPE_SIZES = {
-  ball: ['diameter'],
-  ellipsoid: ['length', 'width', 'height'],
-  egg: ['length', 'diameter'],
-  limb: ['length', 'diameter'],
-  taper: ['length', 'thickEnd', 'thinEnd'],
-  'flat-ellipse': ['length', 'width', 'thickness'],
-  plate: ['length', 'width', 'thickness'],
-  drop: ['length', 'diameter'],
-  dome: ['diameter', 'rise'],
-  cone: ['rise', 'diameter'],
-  ring: ['outer', 'rope'],
-  box: ['length', 'width', 'height'],
-  coil: ['length', 'thickEnd', 'thinEnd'],
-  sleeve: ['length', 'diameter', 'wire'],
-  'flat-outline': ['length', 'thickness'],
-  patch: ['length', 'width'],
-  fringe: ['line', 'drop'],
-  'by-count': [],
-  'by-grams': [],
-} as const satisfies Record<ShapeKind, readonly string[]>;
+export const SHAPE_SIZES = ofEach((definition): readonly SizeName[] => definition.sizes);
 
-export type SizeName = (typeof SHAPE_SIZES)[ShapeKind][number];
-export const SHAPE_KINDS = Object.keys(SHAPE_SIZES) as ShapeKind[];
-
-/** Widest two fifths up from the blunt end, as most bodies are. */
-const DEFAULT_WIDEST_AT_FRACTION = 0.4;
+/** What is changed when a drawn piece is pulled wider or longer. */
+export const SIZE_HANDLES = ofEach((definition): SizeHandles<SizeName> => definition.handles);
 
 /** The sizes of a shape by name; null where not given. */
 export function sizesOf(shape: Shape): ReadonlyMap<SizeName, Length | null> {
@@ -142,18 +45,8 @@ export function reshape(shape: Shape, kind: ShapeKind): Shape {
   const sizes = Object.fromEntries(
     SHAPE_SIZES[kind].map((name) => [name, kept.get(name) ?? likeSize(kept, name)]),
   );
-  return { kind, ...sizes, ...BESIDE_SIZES[kind] } as Shape;
+  return { kind, ...sizes, ...SHAPE_DEFINITIONS[kind].blank } as Shape;
 }
-
-/** What a shape has beside its sizes, as it begins. */
-const BESIDE_SIZES: Readonly<Partial<Record<ShapeKind, Readonly<Record<string, unknown>>>>> = {
-  egg: { widestAtFraction: DEFAULT_WIDEST_AT_FRACTION },
-  'flat-outline': { path: '' },
-  plate: { corner: null },
-  patch: { onPartId: null },
-  fringe: { weight: 'medium', fixed: 'middle', trimFraction: 0.15 },
-  'by-grams': { massG: null },
-};
 
 /** The size that plays the same role under another name: a diameter is a width, and the thick end of a taper. */
 const ALIKE: Readonly<Partial<Record<SizeName, readonly SizeName[]>>> = {

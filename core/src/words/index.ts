@@ -85,7 +85,7 @@ export {
   STATE_WORDS,
   STRENGTH_WORDS,
   STROKE_WORDS,
-  writingFindingWords,
+  remarkWords,
 } from './writingWords.ts';
 export { choiceWords } from './choiceWords.ts';
 export { minutesWords } from './minutesWords.ts';

@@ -13,7 +13,7 @@ import type {
   StepPlace,
   Stroke,
 } from '../pattern/index.ts';
-import type { WritingFinding } from '../review/index.ts';
+import type { Remark } from '../review/index.ts';
 import type { ToolKey } from '../shelf/index.ts';
 import type { LevelMeasure, OrderLink, OrderReason } from '../writing/index.ts';
 import { joinWords } from './cutWords.ts';
@@ -192,7 +192,7 @@ export const MEASURE_WORDS: Readonly<Record<LevelMeasure, string>> = {
 };
 
 /** What a reader would stumble over, and the mend. */
-export function writingFindingWords(finding: WritingFinding, pattern: Pattern): string {
+export function remarkWords(finding: Remark, pattern: Pattern): string {
   const slot = (id: string) => pattern.slots.find((one) => one.id === id)?.name ?? 'a slot';
   switch (finding.code) {
     case 'part_never_made':

@@ -20,7 +20,7 @@ import {
   PAGE_SIZES_MM,
   paidForMinor,
   type RunInput,
-  takingsOfPlan,
+  withdrawalsOfPlan,
 } from '../../src/run/index.ts';
 import { bird, classOf, coastWool, duo, kitsOf, sourceOf } from '../support/coast.ts';
 import { fibre } from '../support/make.ts';
@@ -132,7 +132,7 @@ describe('what a run costs', () => {
   };
   test('wool of all packs together costs what the shelf gives up, what is lost in weighing with it', () => {
     const { plan, cost } = costOf(classOf({ weighingLossFraction: 0.05 }));
-    const grams = [...takingsOfPlan(plan).values()].reduce((sum, massG) => sum + massG, 0);
+    const grams = [...withdrawalsOfPlan(plan).values()].reduce((sum, massG) => sum + massG, 0);
     const wool = cost.packs.reduce((sum, { fibres, packs }) => sum + fibres.minor * packs, 0);
     expect(wool).toBeCloseTo(grams * 5, 6);
   });

@@ -23,7 +23,7 @@ import {
   type ThingRef,
   valuesNeverAllowed,
 } from '../../src/pattern/index.ts';
-import { writingFindings } from '../../src/review/index.ts';
+import { remarksOf } from '../../src/review/index.ts';
 import { fibre, mm, part, pattern, shapes, shelf } from '../support/make.ts';
 import { joined, step } from '../support/writing.ts';
 
@@ -210,7 +210,7 @@ describe('limits', () => {
       limit('needs', ['a', 'yes'], ['b', 'yes']),
       limit('not-with', ['a', 'yes'], ['b', 'yes']),
     ];
-    const found = writingFindings({ ...figure, options: three, limits }, WOOL);
+    const found = remarksOf({ ...figure, options: three, limits }, WOOL);
     expect(found).toContainEqual({ code: 'value_never_allowed', optionId: 'a', valueId: 'yes' });
   });
 });

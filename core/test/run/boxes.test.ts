@@ -21,7 +21,7 @@ import {
   sharesOfFibre,
   SMALLEST_BAG_G,
   stageSamples,
-  takingsOfPlan,
+  withdrawalsOfPlan,
   tickState,
   toPackOf,
   weighings,
@@ -105,7 +105,7 @@ describe('every grouping adds up', () => {
           const bagged = sum((toPack.bagged.get(key) ?? []).map(({ use }) => (use.kind === 'known' ? use.packG : 0)));
           expect(sum(own.fibres.map(({ exactG, extraFraction }) => exactG / (1 + extraFraction)))).toBeCloseTo(bagged, 9);
         }
-        const shares = [...takingsOfPlan(plan).keys()].flatMap((id) => sharesOfFibre(plan, id));
+        const shares = [...withdrawalsOfPlan(plan).keys()].flatMap((id) => sharesOfFibre(plan, id));
         const exact = sum(plan.groups.map(({ packs: count, plan: own }) => count * sum(own.fibres.map(({ exactG }) => exactG))));
         expect(sum(shares.map(({ allG }) => allG)) / exact).toBeCloseTo(1, 9);
         // At the scale it is the same grams again, mark by mark, and no mark twice.

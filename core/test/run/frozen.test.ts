@@ -117,11 +117,11 @@ describe('states', () => {
     expect(RUN_STATES.map(stateBefore)).toEqual([null, 'planned', 'bought', 'weighed', 'packed']);
   });
   test('what has been bought for is held before what is only planned, and what is packed is gone', () => {
-    const takings = new Map([['wool', 5]]);
+    const withdrawals = new Map([['wool', 5]]);
     const runs = [
-      { id: 'soon', date: '2026-12-01', state: 'planned' as const, takings },
-      { id: 'packed', date: '2026-12-02', state: 'packed' as const, takings },
-      { id: 'held', date: '2026-12-20', state: 'bought' as const, takings },
+      { id: 'soon', date: '2026-12-01', state: 'planned' as const, withdrawals },
+      { id: 'packed', date: '2026-12-02', state: 'packed' as const, withdrawals },
+      { id: 'held', date: '2026-12-20', state: 'bought' as const, withdrawals },
     ];
     expect(inDrawingOrder(runs).map(({ id }) => id)).toEqual(['held', 'soon', 'packed']);
     expect(promisedBefore('soon', runs, '2026-11-25').get('wool')).toBe(5);

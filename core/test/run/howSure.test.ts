@@ -6,7 +6,7 @@ import {
   blankSeat,
   chanceEachAlone,
   classNeeds,
-  costOfTakings,
+  costOfWithdrawals,
   extrasForChance,
   extrasOfRun,
   NEED_SIGMA,
@@ -143,7 +143,7 @@ describe('how sure a class is', () => {
     expect(toPack(null).groups).toHaveLength(1);
   });
   test('its cost, with what has no price counted apart', () => {
-    expect(costOfTakings(new Map([['core', 150], ['coat', 20]]), wool.fibres)).toEqual({ known: 390, unknownCount: 1 });
+    expect(costOfWithdrawals(new Map([['core', 150], ['coat', 20]]), wool.fibres)).toEqual({ known: 390, unknownCount: 1 });
   });
 }); // prettier-ignore
 

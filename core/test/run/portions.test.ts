@@ -15,7 +15,7 @@ import {
   planPortions,
   seededRandom,
   shortOfPlan,
-  takingsOfPlan,
+  withdrawalsOfPlan,
   uncountedOfPlan,
   weighPortions,
 } from '../../src/run/index.ts';
@@ -208,9 +208,9 @@ describe('bags of a pack', () => {
     const plan = planOf(false, 100);
     const [figureBag, , apart] = plan.fibres;
     expect(apart?.freeG).toBeCloseTo(100 - (figureBag?.classG ?? 0), 6);
-    const takings = takingsOfPlan(plan);
-    expect(takings.get('core')).toBeCloseTo((figureBag?.classG ?? 0) + (apart?.classG ?? 0), 9);
-    expect([...takings.values()].reduce((a, b) => a + b, 0)).toBeCloseTo(plan.classG, 6);
+    const withdrawals = withdrawalsOfPlan(plan);
+    expect(withdrawals.get('core')).toBeCloseTo((figureBag?.classG ?? 0) + (apart?.classG ?? 0), 9);
+    expect([...withdrawals.values()].reduce((a, b) => a + b, 0)).toBeCloseTo(plan.classG, 6);
   });
   test('short of one fibre is one line, and what was never counted another', () => {
     expect(shortOfPlan(planOf(true, 10)).map(({ fibreId }) => fibreId)).toEqual(['core']);

@@ -15,7 +15,7 @@ import {
   type Seat,
   seatsOf,
   shortOfPlan,
-  takingsOfPlan,
+  withdrawalsOfPlan,
   tellingFibres,
   usualBags,
   withoutSeat,
@@ -150,7 +150,7 @@ describe('portions of packs that are not all alike', () => {
             expect(inSteps(packG)).toBe(sum(lines.map(({ weighedG }) => inSteps(weighedG ?? 0))));
           }
         }
-        expect(sum([...takingsOfPlan(plan).values()])).toBeCloseTo(plan.classG, 6);
+        expect(sum([...withdrawalsOfPlan(plan).values()])).toBeCloseTo(plan.classG, 6);
       }),
       { numRuns: 60 },
     );

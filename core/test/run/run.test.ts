@@ -54,7 +54,7 @@ describe('what runs before a run take', () => {
   const takes = (id: string, date: string, massG: number) => ({
     id,
     date,
-    takings: new Map([['wool', massG]]),
+    withdrawals: new Map([['wool', massG]]),
   });
   const runs = [
     takes('late', '2026-12-20', 7),
@@ -104,15 +104,15 @@ describe('runs planned one after another', () => {
             }),
           );
         const drawn = planInOrder(runs, (one, promised) => planOf(one, promised.get('core') ?? 0));
-        const withTakings = runs.map((one) => ({
+        const withWithdrawals = runs.map((one) => ({
           ...one,
-          takings: new Map([['core', planOf(one, 0).classG]]),
+          withdrawals: new Map([['core', planOf(one, 0).classG]]),
         }));
         for (const { run: one, plan } of drawn) {
-          const promised = promisedBefore(one.id, withTakings, '2026-12-01').get('core') ?? 0;
+          const promised = promisedBefore(one.id, withWithdrawals, '2026-12-01').get('core') ?? 0;
           expect(plan.fibres[0]?.stock.promisedG).toBeCloseTo(promised, 6);
         }
-        const needed = withTakings.reduce((sum, { takings }) => sum + (takings.get('core') ?? 0), 0);
+        const needed = withWithdrawals.reduce((sum, { withdrawals }) => sum + (withdrawals.get('core') ?? 0), 0);
         expect(shortOverall(drawn).get('core') ?? 0).toBeCloseTo(Math.max(0, needed - onHandG), 6);
       }),
     );

@@ -1,9 +1,9 @@
 import type { Pattern } from '../../src/pattern/index.ts';
-import type { WritingFinding } from '../../src/review/index.ts';
+import type { Remark } from '../../src/review/index.ts';
 import { part, pattern, shapes } from './make.ts';
 import { joined, step } from './writing.ts';
 
-type Code = WritingFinding['code'];
+type Code = Remark['code'];
 
 /** A figure for what may be wrong with it: two parts, a join, two steps, an option, two slots, a colourway. */
 export const faulty: Pattern = pattern([part('Body', shapes.ball(60)), part('Leg', shapes.limb(40, 12))], {
@@ -38,7 +38,7 @@ const rule = {
 } as const;
 
 /** One of each; a code that is missing here does not compile. */
-export const EVERY_FINDING: { readonly [C in Code]: Extract<WritingFinding, { code: C }> } = {
+export const EVERY_FINDING: { readonly [C in Code]: Extract<Remark, { code: C }> } = {
   height_under_part: { code: 'height_under_part', partId: 'Leg', leastMm: 60 },
   height_over_parts: { code: 'height_over_parts', mostMm: 120 },
   part_never_made: { code: 'part_never_made', partId: 'Leg' },

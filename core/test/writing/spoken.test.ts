@@ -18,7 +18,7 @@ import {
   RUN_STATE_WORDS,
   showDay,
   wantsWords,
-  writingFindingWords,
+  remarkWords,
 } from '../../src/words/index.ts';
 import { ORDER_REASONS, type OrderLink } from '../../src/writing/index.ts';
 import { bird, classOf, coastDesigns, duo, kitsOf, stillDesigns } from '../support/coast.ts';
@@ -28,10 +28,10 @@ const SENTENCE = /^(?!.*(?:undefined|NaN|null))[A-Z≥“0-9a-z].*[.!?)]$/s;
 
 describe('what is to be looked at in the writing', () => {
   test.each(Object.values(EVERY_FINDING))('$code: a sentence, with what to do', (finding) => {
-    expect(writingFindingWords(finding, faulty)).toMatch(SENTENCE);
+    expect(remarkWords(finding, faulty)).toMatch(SENTENCE);
   });
   test('no two read alike', () => {
-    const all = Object.values(EVERY_FINDING).map((finding) => writingFindingWords(finding, faulty));
+    const all = Object.values(EVERY_FINDING).map((finding) => remarkWords(finding, faulty));
     expect(new Set(all).size).toBe(all.length);
   });
   test.each([
@@ -41,12 +41,12 @@ describe('what is to be looked at in the writing', () => {
     ['a tool of the author’s', EVERY_FINDING.tool_not_used, 'Listed, and no step speaks of it: a bowl.'],
     ['an answer and its question', EVERY_FINDING.value_never_allowed, '“tall” of a hat can never be chosen: its limits forbid it in every build.'],
   ])('names %s', (_name, finding, words) => {
-    expect(writingFindingWords(finding, faulty)).toBe(words);
+    expect(remarkWords(finding, faulty)).toBe(words);
   });
   test('a rule broken as it is written, and a slot that went meanwhile', () => {
     const { rule } = EVERY_FINDING.slot_rule_broken;
     const written = { ...EVERY_FINDING.slot_rule_broken, rule: { ...rule, colourwayId: null, thanSlotId: 'gone' } };
-    expect(writingFindingWords(written, faulty)).toBe('shade is not darker than a slot in the pattern as written. Choose another fibre.');
+    expect(remarkWords(written, faulty)).toBe('shade is not darker than a slot in the pattern as written. Choose another fibre.');
   });
   const link = (reason: (typeof ORDER_REASONS)[number], partId: string | null): OrderLink => ({
     by: 'derived', beforeId: 'first', afterId: 'second', strength: 'must', reason, partId,

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { derivedNeeds, needsOf } from '../../src/needles/index.ts';
 import { blankJoin, type Pattern, type PLAIN_ACTS, type Step } from '../../src/pattern/index.ts';
-import { writingFindings } from '../../src/review/index.ts';
+import { remarksOf } from '../../src/review/index.ts';
 import { cautionsOf } from '../../src/writing/index.ts';
 import { fibre, part, pattern, shapes, shelf } from '../support/make.ts';
 import { legged, step } from '../support/writing.ts';
@@ -182,7 +182,7 @@ describe('tools', () => {
 });
 
 describe('what a reader stumbles over', () => {
-  const codes = (own: Pattern) => writingFindings(own, WOOL).map(({ code }) => code);
+  const codes = (own: Pattern) => remarksOf(own, WOOL).map(({ code }) => code);
   const whole = [step('m', 'make', ['body']), step('l', 'make', ['leg']), step('j', 'join', ['leg', 'body'])];
   const rows: [name: string, own: Pattern, code: string][] = [
     ['a part nobody makes', legged([whole[0] ?? step('', 'make')]), 'part_never_made'],

@@ -1,4 +1,4 @@
-import { type Run, takingsOfPlan, thingsTaken } from '@lanakit/core/run';
+import { type Run, withdrawalsOfPlan, thingsTaken } from '@lanakit/core/run';
 import { takeFromLots, toMilli } from '@lanakit/core/shelf';
 import type { Store } from '../db/index.ts';
 import type { RunWithdrawal } from '../db/runs.ts';
@@ -29,7 +29,7 @@ function withdrawalsOf(store: Store, run: Run, today: string): RunWithdrawal[] {
   const onHandOf = new Map(
     [...findings.values(), ...needles, ...tools].map(({ id, onHand }) => [id, onHand] as const),
   );
-  const ofWool = [...takingsOfPlan(plan)].flatMap(([fibreId, massG]) =>
+  const ofWool = [...withdrawalsOfPlan(plan)].flatMap(([fibreId, massG]) =>
     ofLots(fibreId, fibres.get(fibreId)?.lots ?? [], massG),
   );
   const ofThings = [...thingsTaken(toPack, input, { findings, needles, tools })].flatMap(

@@ -6,7 +6,7 @@ import {
   promisedBefore,
   type Run,
   shortOverRuns,
-  takingsOfPlan,
+  withdrawalsOfPlan,
   type ThingPromises,
   thingsPromisedBefore,
 } from '@lanakit/core/run';
@@ -16,10 +16,10 @@ import { drawingAhead, packedAlone } from './runSources.ts';
 
 /** Grams that runs before this one will take, by fibre. */
 export function promisedTo(store: Store, run: Run, today: string): Map<string, number> {
-  const withTakings = store.runs
+  const withWithdrawals = store.runs
     .ahead(today)
-    .map((one) => ({ ...one, takings: takingsOfPlan(packedAlone(store, one).plan) }));
-  return promisedBefore(run.id, withTakings, today);
+    .map((one) => ({ ...one, withdrawals: withdrawalsOfPlan(packedAlone(store, one).plan) }));
+  return promisedBefore(run.id, withWithdrawals, today);
 }
 
 /** Findings, needles and tools that runs before this one leave it without. */
@@ -47,7 +47,7 @@ export function promisedAhead(store: Store, today: string): Promised[] {
     ]);
   const drawings = drawingAhead(store, today).map((run) => drawingOf(store, run));
   for (const { run, taken } of drawings) {
-    for (const [fibreId, massG] of takingsOfPlan(packedAlone(store, run).plan)) add(run, fibreId, massG);
+    for (const [fibreId, massG] of withdrawalsOfPlan(packedAlone(store, run).plan)) add(run, fibreId, massG);
     for (const [itemId, { amount }] of taken) add(run, itemId, amount);
   }
   const short = shortOverRuns(

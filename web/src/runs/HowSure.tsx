@@ -7,7 +7,7 @@ import { counted, showMoney, showWeighed } from '../words/show.ts';
 import styles from './HowSure.module.css';
 import type { RunDraft } from './useRunDraft.ts';
 import type { ShownRun } from './useRunPlan.ts';
-import { useTries, useWays } from './useWays.ts';
+import { useTries, useWaysToBeSure } from './useWaysToBeSure.ts';
 import type { Way } from './sure.worker.ts';
 
 /** Fibres that are named as the least sure. */
@@ -62,7 +62,7 @@ export function HowSure({ runPlan, draft }: { runPlan: ShownRun; draft: RunDraft
     () => new Map([...revisions].map(([id, { document }]) => [id, document])),
     [revisions],
   );
-  const found = useWays(
+  const found = useWaysToBeSure(
     ways.map(({ terms }) => ({ ...input, ...terms })),
     designs,
     wool,

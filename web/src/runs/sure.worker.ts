@@ -2,7 +2,7 @@ import type { Wool } from '@lanakit/core/engine';
 import {
   bagOf,
   classNeeds,
-  costOfTakings,
+  costOfWithdrawals,
   type Designs,
   groupsToTry,
   portionsOfRun,
@@ -12,7 +12,7 @@ import {
   simulateRun,
   type Sureness,
   sureness,
-  takingsOfPlan,
+  withdrawalsOfPlan,
   toPackOf,
 } from '@lanakit/core/run';
 import { expose } from 'comlink';
@@ -39,7 +39,7 @@ const api = {
     return {
       classG: plan.classG,
       bagG: [...bagOf(plan).values()].reduce((sum, massG) => sum + massG, 0),
-      costMinor: costOfTakings(takingsOfPlan(plan), wool.fibres).known,
+      costMinor: costOfWithdrawals(withdrawalsOfPlan(plan), wool.fibres).known,
       sure: sureness(toPack, plan, run),
     };
   },

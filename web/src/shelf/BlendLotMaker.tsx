@@ -34,13 +34,13 @@ export function BlendLotMaker({ blend, fractions, fibres }: BlendLotMakerProps) 
   const plan = planBlendLot(fractions, massG, heldBack, scaleStepG);
   const lines = plan.components.map((component) => {
     const fibre = fibres.get(component.fibreId);
-    return { ...component, fibre, takings: fibre ? takeFromLots(fibre.lots, component.weighedG) : null };
+    return { ...component, fibre, withdrawals: fibre ? takeFromLots(fibre.lots, component.weighedG) : null };
   });
-  const isShort = lines.some(({ takings }) => takings === null);
+  const isShort = lines.some(({ withdrawals }) => withdrawals === null);
   const nameProblem = problems.find(({ pointer }) => pointer === '/name');
   const make = async () => {
-    const from = lines.flatMap(({ fibreId, takings }) =>
-      (takings ?? []).map((taking) => ({ itemId: fibreId, ...taking })),
+    const from = lines.flatMap(({ fibreId, withdrawals }) =>
+      (withdrawals ?? []).map((taking) => ({ itemId: fibreId, ...taking })),
     );
     try {
       await send('POST', `/blends/${blend.id}/lots`, {
@@ -84,19 +84,19 @@ export function BlendLotMaker({ blend, fractions, fibres }: BlendLotMakerProps) 
         />
       </div>
       <ul className={styles.list} aria-label="To weigh">
-        {lines.map(({ fibreId, fibre, weighedG, takings }) => (
+        {lines.map(({ fibreId, fibre, weighedG, withdrawals }) => (
           <li key={fibreId} className={styles.found}>
             {fibre && <FibreSwatch fibre={fibre} width={54} height={24} />}
             <span>
               {fibre?.name}
-              {takings !== null && takings.length > 1 && (
-                <span className="quiet small"> from {takings.length} lots, the oldest first</span>
+              {withdrawals !== null && withdrawals.length > 1 && (
+                <span className="quiet small"> from {withdrawals.length} lots, the oldest first</span>
               )}
             </span>
             <b className="num" style={{ fontSize: 17 }}>
               {showWeighed(weighedG, scaleStepG)}
             </b>
-            {takings === null && (
+            {withdrawals === null && (
               <span className={`red small ${styles.foundParts}`}>
                 {fibre?.onHandG == null
                   ? 'never counted'

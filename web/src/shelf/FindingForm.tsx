@@ -15,7 +15,7 @@ import { FINDING_CAUTIONS, FINDING_FLAG_WORDS, MEASURED_BY_WORDS, UNIT_WORDS } f
 import { SpareRuleFields } from '../ui/fields/SpareRuleFields.tsx';
 import { NumberField } from '../ui/fields/NumberField.tsx';
 import { showGrams } from '../words/show.ts';
-import { CountField } from './CountField.tsx';
+import { CountedNowField } from './CountedNowField.tsx';
 import { ChoiceField, ColourField, FlagsField, MoneyField, NamesField, TextField } from './fields.tsx';
 import { ItemFrame } from './ItemFrame.tsx';
 import { LedgerSection } from './LedgerSection.tsx';
@@ -46,7 +46,7 @@ export function FindingPanel({
     <>
       <h2>{finding?.name ?? 'A finding'}</h2>
       {finding && (
-        <CountField
+        <CountedNowField
           itemId={finding.id}
           lotId={null}
           unit={unitOfFinding(finding.measure)}

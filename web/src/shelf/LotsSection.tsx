@@ -23,7 +23,7 @@ import { firstUnread } from '../ui/fields/firstUnread.ts';
 import { NumberField } from '../ui/fields/NumberField.tsx';
 import { useNotice } from '../shell/Notice.tsx';
 import { showGrams } from '../words/show.ts';
-import { CountField } from './CountField.tsx';
+import { CountedNowField } from './CountedNowField.tsx';
 import { ColourField, MoneyField, TextField } from './fields.tsx';
 import { NUMBER_WORDS } from './numberWords.ts';
 import { WeighHelper } from './WeighHelper.tsx';
@@ -87,7 +87,7 @@ export function LotsSection({ itemId, lots, preparation, fibre }: LotsSectionPro
           {lot.note !== '' && <p className="quiet small">“{lot.note}”</p>}
           {openId === lot.id && (
             <>
-              <CountField
+              <CountedNowField
                 itemId={itemId}
                 lotId={lot.id}
                 unit="g"

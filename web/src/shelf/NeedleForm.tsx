@@ -9,7 +9,7 @@ import {
 } from '@lanakit/core/shelf';
 import { PROFILE_WORDS } from '@lanakit/core/words';
 import { NumberField } from '../ui/fields/NumberField.tsx';
-import { CountField } from './CountField.tsx';
+import { CountedNowField } from './CountedNowField.tsx';
 import { ChoiceField, ColourField, MoneyField, TextField } from './fields.tsx';
 import { ItemFrame } from './ItemFrame.tsx';
 import { LedgerSection } from './LedgerSection.tsx';
@@ -35,7 +35,7 @@ export function NeedlePanel({ needle, onSaved }: { needle: Needle | null; onSave
   return (
     <>
       <h2>{needle ? needleName(needle) : 'A needle'}</h2>
-      {needle && <CountField itemId={needle.id} lotId={null} unit="piece" onHand={needle.onHand} />}
+      {needle && <CountedNowField itemId={needle.id} lotId={null} unit="piece" onHand={needle.onHand} />}
       <div style={{ height: 12 }} />
       <ItemFrame form={form}>
         <div className={styles.two}>

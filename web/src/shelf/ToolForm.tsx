@@ -12,7 +12,7 @@ import {
 import { PROVISION_WORDS, TOOL_SORT_WORDS, TOOL_WORDS } from '@lanakit/core/words';
 import { Checkbox } from 'antd';
 import { NumberField } from '../ui/fields/NumberField.tsx';
-import { CountField } from './CountField.tsx';
+import { CountedNowField } from './CountedNowField.tsx';
 import { ChoiceField, MoneyField, TextField } from './fields.tsx';
 import { ItemFrame } from './ItemFrame.tsx';
 import { LedgerSection } from './LedgerSection.tsx';
@@ -48,7 +48,7 @@ export function ToolPanel({ tool, onSaved }: { tool: Tool | null; onSaved: (id: 
   return (
     <>
       <h2>{tool?.name ?? 'A tool, holder or surface'}</h2>
-      {tool && <CountField itemId={tool.id} lotId={null} unit="piece" onHand={tool.onHand} />}
+      {tool && <CountedNowField itemId={tool.id} lotId={null} unit="piece" onHand={tool.onHand} />}
       <div style={{ height: 12 }} />
       <ItemFrame form={form}>
         <TextField

@@ -7,7 +7,7 @@ import type { PackGroup } from '../packs/packGroups.ts';
 import type { ToPack } from '../packs/toPack.ts';
 import type { BaggedUse } from '../portions/bag.ts';
 import type { PackedGroup, RunPortions } from '../portions/planGroups.ts';
-import { takingsOfPlan } from '../portions/planPortions.ts';
+import { withdrawalsOfPlan } from '../portions/planPortions.ts';
 import { needlesOfBox } from '../things/boxNeedles.ts';
 import { findingsOfPack, findingsTaken, type SpareTerms } from '../things/findingsOfRun.ts';
 
@@ -91,8 +91,8 @@ export function paidForMinor(
 ): Cost {
   const held = lots.filter((lot) => (lot.onHandG ?? 0) > 0);
   const onLots = held.reduce((sum, { onHandG }) => sum + (onHandG ?? 0), 0);
-  const takings = takeFromLots(held, Math.min(massG, onLots)) ?? [];
-  const parts = takings.map(({ lotId, massG: ownG }) => ({
+  const withdrawals = takeFromLots(held, Math.min(massG, onLots)) ?? [];
+  const parts = withdrawals.map(({ lotId, massG: ownG }) => ({
     massG: ownG,
     price: held.find(({ id }) => id === lotId)?.pricePer100gMinor ?? todayPer100gMinor,
   }));
@@ -231,7 +231,7 @@ interface Prices {
 
 /** What a gram that goes into a pack costs, with what weighing loses of it. */
 function pricesPerGram(plan: RunPortions, { wool, todayPer100gMinor }: CostSources): Prices {
-  const taken = takingsOfPlan(plan);
+  const taken = withdrawalsOfPlan(plan);
   const packed = new Map<string, number>();
   for (const { fibreId, classG } of plan.fibres) packed.set(fibreId, (packed.get(fibreId) ?? 0) + classG);
   const paid = new Map<string, number | null>();

@@ -1,7 +1,7 @@
 import type { UseEstimate, WoolRole } from '../../engine/index.ts';
 import type { Pack } from '../packs/packList.ts';
 import type { RunPortions } from '../portions/planGroups.ts';
-import { takingsOfPlan } from '../portions/planPortions.ts';
+import { withdrawalsOfPlan } from '../portions/planPortions.ts';
 
 /** What of a fibre goes where: one part or join in one sort of pack. */
 export interface FibreShare {
@@ -97,7 +97,7 @@ export function whyOfFibre(
 ): FibreWhy {
   const shares = sharesOfFibre(plan, fibreId);
   const sum = (own: readonly FibreShare[]) => own.reduce((total, { allG }) => total + allG, 0);
-  const takenG = takingsOfPlan(plan).get(fibreId) ?? 0;
+  const takenG = withdrawalsOfPlan(plan).get(fibreId) ?? 0;
   const shortG = plan.fibres
     .filter((row) => row.fibreId === fibreId)
     .reduce((total, row) => total + (row.shortG ?? 0), 0);

@@ -3,7 +3,7 @@ export { isIfNeededBag, SMALLEST_BAG_G, UNDECIDED_BAG, usualBags, type Bag, type
 export {
   planPortions,
   shortOfPlan,
-  takingsOfPlan,
+  withdrawalsOfPlan,
   uncountedOfPlan,
   type FibrePortion,
   type FibreStock,

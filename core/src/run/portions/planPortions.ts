@@ -219,12 +219,12 @@ interface Plan<Key extends 'classG' | 'shortG'> {
 }
 
 /** Grams of each fibre a plan takes off the shelf, over all its bags, with what weighing loses. */
-export function takingsOfPlan({ fibres }: Plan<'classG'>): Map<string, number> {
-  const takings = new Map<string, number>();
+export function withdrawalsOfPlan({ fibres }: Plan<'classG'>): Map<string, number> {
+  const withdrawals = new Map<string, number>();
   for (const { fibreId, classG, lossG = 0 } of fibres) {
-    takings.set(fibreId, (takings.get(fibreId) ?? 0) + classG + lossG);
+    withdrawals.set(fibreId, (withdrawals.get(fibreId) ?? 0) + classG + lossG);
   }
-  return takings;
+  return withdrawals;
 }
 
 /** Grams short of each fibre, over all its bags. */

@@ -1,6 +1,6 @@
 import type { RunState } from '../document/run.ts';
 import type { RunPortions } from '../portions/planGroups.ts';
-import { takingsOfPlan } from '../portions/planPortions.ts';
+import { withdrawalsOfPlan } from '../portions/planPortions.ts';
 import { inDrawingOrder } from './promisedBefore.ts';
 import { isOffShelf } from './states.ts';
 
@@ -24,7 +24,7 @@ export function planInOrder<R extends { readonly date: string; readonly state?: 
     const plan = planOf(run, promisedG);
     // What is packed has left the shelf already: it wants nothing of it, and takes nothing from the next.
     if (isOffShelf(run.state ?? 'planned')) return { run, plan: withoutShortage(plan) };
-    for (const [fibreId, massG] of takingsOfPlan(plan)) {
+    for (const [fibreId, massG] of withdrawalsOfPlan(plan)) {
       promisedG.set(fibreId, (promisedG.get(fibreId) ?? 0) + massG);
     }
     return { run, plan };

@@ -2,7 +2,7 @@ import type { Run, RunState } from '../document/run.ts';
 import { isOffShelf } from './states.ts';
 
 /** What a run takes of each fibre, grams by fibre id. */
-export type Takings = ReadonlyMap<string, number>;
+export type Withdrawals = ReadonlyMap<string, number>;
 
 /** A run so far as the shelf is concerned. */
 type Drawing = Pick<Run, 'date'> & { readonly state?: RunState };
@@ -27,7 +27,7 @@ export function inDrawingOrder<T extends Drawing>(runs: readonly T[]): T[] {
  */
 export function promisedBefore(
   runId: string,
-  runs: readonly (Drawing & { readonly id: string; readonly takings: Takings })[],
+  runs: readonly (Drawing & { readonly id: string; readonly withdrawals: Withdrawals })[],
   today: string,
 ): Map<string, number> {
   const ahead = inDrawingOrder(
@@ -35,8 +35,8 @@ export function promisedBefore(
   );
   const own = ahead.findIndex((run) => run.id === runId);
   const promised = new Map<string, number>();
-  for (const { takings } of ahead.slice(0, Math.max(0, own))) {
-    for (const [fibreId, massG] of takings) promised.set(fibreId, (promised.get(fibreId) ?? 0) + massG);
+  for (const { withdrawals } of ahead.slice(0, Math.max(0, own))) {
+    for (const [fibreId, massG] of withdrawals) promised.set(fibreId, (promised.get(fibreId) ?? 0) + massG);
   }
   return promised;
 }

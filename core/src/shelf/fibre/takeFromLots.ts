@@ -1,7 +1,7 @@
 import type { Lot } from './lot.ts';
 
 /** What to take from which lot. */
-export interface LotTaking {
+export interface LotWithdrawal {
   readonly lotId: string;
   readonly massG: number;
 }
@@ -10,15 +10,15 @@ export interface LotTaking {
 export function takeFromLots(
   lots: readonly { readonly id: string; readonly onHandG: number | null }[],
   massG: number,
-): LotTaking[] | null {
-  const takings: LotTaking[] = [];
+): LotWithdrawal[] | null {
+  const withdrawals: LotWithdrawal[] = [];
   let leftG = massG;
   for (const { id, onHandG } of lots) {
     const takenG = Math.min(leftG, Math.max(0, onHandG ?? 0));
-    if (takenG > 1e-9) takings.push({ lotId: id, massG: Math.round(takenG * 1e6) / 1e6 });
+    if (takenG > 1e-9) withdrawals.push({ lotId: id, massG: Math.round(takenG * 1e6) / 1e6 });
     leftG -= takenG;
   }
-  return leftG > 1e-6 ? null : takings;
+  return leftG > 1e-6 ? null : withdrawals;
 }
 
 /**

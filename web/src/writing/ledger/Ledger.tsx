@@ -16,7 +16,7 @@ import styles from './Ledger.module.css';
 import { ByFibre, ByPart, ByRole } from './LedgerViews.tsx';
 import { useTable } from '../table/tableContext.ts';
 import { ToLookAt } from './ToLookAt.tsx';
-import { ToSettle } from './ToSettle.tsx';
+import { Blockers } from './Blockers.tsx';
 import { useLastMove } from '../table/useLastMove.ts';
 import type { Writing } from '../table/writing.ts';
 
@@ -138,7 +138,7 @@ export function Ledger({ stored, onChoosePart, onShow, onOpenStep }: LedgerProps
         </dd>
       </dl>
       {open.length > 0 && (
-        <ToSettle problems={open} document={document} onChoosePart={onChoosePart} onShow={onShow} />
+        <Blockers problems={open} document={document} onChoosePart={onChoosePart} onShow={onShow} />
       )}
       <ToLookAt onChoosePart={onChoosePart} onShow={onShow} onOpenStep={onOpenStep} />
       <p className={`quiet small ${styles.caution}`}>

@@ -1,8 +1,8 @@
 import { type UnknownReason, warningsOf } from '@lanakit/core/engine';
-import { writingFindings } from '@lanakit/core/review';
-import { ROLE_WORDS, unknownWords, warningWords, writingFindingWords } from '@lanakit/core/words';
+import { remarksOf } from '@lanakit/core/review';
+import { ROLE_WORDS, unknownWords, warningWords, remarkWords } from '@lanakit/core/words';
 import { useDeferredValue, useMemo } from 'react';
-import { buildFindings, findingPlace, goTo } from './findingPlaces.ts';
+import { buildFindings, remarkPlace, goTo } from './remarkPlaces.ts';
 import { ownerName } from '../../words/ownerWords.ts';
 import { counted } from '../../words/show.ts';
 import styles from './Ledger.module.css';
@@ -69,10 +69,10 @@ export function ToLookAt({ onChoosePart, onShow, onOpenStep }: ToLookAtProps) {
   }, [estimate, document, shelf, onChoosePart, onShow]);
   const later = useDeferredValue(document);
   const writing = useMemo((): Line[] => {
-    const shown = writingFindings(later, wool).map((finding, index): Line => ({
+    const shown = remarksOf(later, wool).map((finding, index): Line => ({
       key: `writing ${index}`,
-      name: findingPlace(finding, later),
-      words: writingFindingWords(finding, later),
+      name: remarkPlace(finding, later),
+      words: remarkWords(finding, later),
       isUnknown: false,
       go: () => goTo(finding, { onChoosePart, onShow, onOpenStep }),
     }));

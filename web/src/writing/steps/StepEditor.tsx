@@ -13,7 +13,7 @@ import { StepPictures } from './StepPictures.tsx';
 import { StepReaders } from './StepReaders.tsx';
 import { StepText } from './StepText.tsx';
 import styles from './Steps.module.css';
-import { useStill } from './useStill.ts';
+import { useBesideWords } from './useBesideWords.ts';
 
 type Tab = 'doing' | 'checks' | 'cautions' | 'pictures' | 'order' | 'readers';
 
@@ -26,7 +26,7 @@ interface StepEditorProps {
 }
 
 export function StepEditor({ step, index, cautions, onTechnique, actions }: StepEditorProps) {
-  const still = useStill(step.id);
+  const still = useBesideWords(step.id);
   return (
     <div className={lists.editor}>
       <StepText step={step} onAddAfter={() => actions.onAddAfter(step.id)} onTechnique={onTechnique} />

@@ -1,14 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
 import { resolveBuild } from '@lanakit/core/build';
 import { NO_CHOICES } from '@lanakit/core/pattern';
-import type { WritingFinding } from '@lanakit/core/review';
-import { EVERY_FINDING, faulty } from '../../core/test/support/findings.ts';
-import { buildFindings, findingPlace, goTo } from '../src/writing/ledger/findingPlaces.ts';
+import type { Remark } from '@lanakit/core/review';
+import { EVERY_FINDING, faulty } from '../../../core/test/support/findings.ts';
+import { buildFindings, remarkPlace, goTo } from '../../src/writing/ledger/remarkPlaces.ts';
 
-const all: WritingFinding[] = Object.values(EVERY_FINDING);
+const all: Remark[] = Object.values(EVERY_FINDING);
 
 /** Where somebody is led to who asks for it. */
-function ledTo(finding: WritingFinding): string {
+function ledTo(finding: Remark): string {
   const went: string[] = [];
   goTo(finding, {
     onChoosePart: (id) => void went.push(`part ${id}`),
@@ -20,7 +20,7 @@ function ledTo(finding: WritingFinding): string {
 
 describe('what is to be looked at', () => {
   test.each(all)('$code is about something, and leads to one place', (finding) => {
-    expect(findingPlace(finding, faulty)).toMatch(/^[A-Z]/);
+    expect(remarkPlace(finding, faulty)).toMatch(/^[A-Z]/);
     expect(ledTo(finding)).not.toBe('');
     expect(ledTo(finding)).not.toContain(',');
   });
@@ -33,7 +33,7 @@ describe('what is to be looked at', () => {
     ['tool_not_used', 'Tools', 'materials'],
     ['credit_missing', 'About', 'about'],
   ] as const)('%s: %s', (code, place, way) => {
-    expect(findingPlace(EVERY_FINDING[code], faulty)).toBe(place);
+    expect(remarkPlace(EVERY_FINDING[code], faulty)).toBe(place);
     expect(ledTo(EVERY_FINDING[code])).toBe(way);
   });
 });

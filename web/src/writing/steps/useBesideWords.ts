@@ -8,7 +8,7 @@ import { mirrorOf, type TableState, type TableStore } from '../table/tableStore.
  * draw a dozen other fields anew. Edits made through it are made on the newest document all the same.
  * @param stepId of the step; mount it anew for another
  */
-export function useStill(stepId: string): TableStore {
+export function useBesideWords(stepId: string): TableStore {
   const of = useTableStore();
   const [mirror] = useState(() => mirrorOf(of, (shown, now) => !onlyWordsDiffer(shown, now, stepId)));
   useEffect(() => mirror.watch(), [mirror]);

@@ -6,7 +6,7 @@ import { counted } from '../../words/show.ts';
 import styles from './Ledger.module.css';
 import type { Writing } from '../table/writing.ts';
 
-interface ToSettleProps {
+interface BlockersProps {
   problems: readonly Problem[];
   document: Pattern;
   onChoosePart: (partId: string) => void;
@@ -24,7 +24,7 @@ const LIST_OF: Readonly<Record<string, Writing>> = {
 };
 
 /** What stands in the way of publishing; each leads to its place. */
-export function ToSettle({ problems, document, onChoosePart, onShow }: ToSettleProps) {
+export function Blockers({ problems, document, onChoosePart, onShow }: BlockersProps) {
   return (
     <section className={styles.settle} aria-label="To settle">
       <h3 className="red">To settle: {counted(problems.length, 'thing')}</h3>

@@ -18,7 +18,7 @@ interface CountFieldProps {
 }
 
 /** What was found when somebody counted; the ledger gets the difference. */
-export function CountField({ itemId, lotId, unit, onHand, label = 'Count' }: CountFieldProps) {
+export function CountedNowField({ itemId, lotId, unit, onHand, label = 'Count' }: CountFieldProps) {
   const [amount, setAmount] = useState<number | null>(null);
   const say = useNotice();
   const enter = async () => {

@@ -1,11 +1,11 @@
 import { nowShows, unmetNeeds } from '@lanakit/core/build';
 import type { Pattern } from '@lanakit/core/pattern';
-import type { WritingFinding } from '@lanakit/core/review';
+import type { Remark } from '@lanakit/core/review';
 import { ownerName } from '../../words/ownerWords.ts';
 import type { Writing } from '../table/writing.ts';
 
 /** What a finding is about, as a person calls it. */
-export function findingPlace(finding: WritingFinding, pattern: Pattern): string {
+export function remarkPlace(finding: Remark, pattern: Pattern): string {
   if ('stepId' in finding) return `Step ${pattern.steps.findIndex(({ id }) => id === finding.stepId) + 1}`;
   if ('partId' in finding) return ownerName({ kind: 'part', id: finding.partId }, pattern);
   if ('joinId' in finding) return ownerName({ kind: 'join', id: finding.joinId }, pattern);
@@ -32,7 +32,7 @@ interface Ways {
 }
 
 /** To where it is mended. */
-export function goTo(finding: WritingFinding, { onChoosePart, onShow, onOpenStep }: Ways): void {
+export function goTo(finding: Remark, { onChoosePart, onShow, onOpenStep }: Ways): void {
   if ('stepId' in finding) onOpenStep(finding.stepId);
   else if ('partId' in finding) onChoosePart(finding.partId);
   else if ('joinId' in finding) onShow('joins');

@@ -1,7 +1,7 @@
 import { useRouteError } from 'react-router';
 
 /** What is shown when a page fails: what happened, what was kept, what to do. */
-export function Stumble() {
+export function PageError() {
   const error = useRouteError();
   return (
     <main className="sheet" style={{ margin: 18, padding: 32, maxWidth: 640 }}>
