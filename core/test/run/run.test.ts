@@ -112,7 +112,10 @@ describe('runs planned one after another', () => {
           const promised = promisedBefore(one.id, withWithdrawals, '2026-12-01').get('core') ?? 0;
           expect(plan.fibres[0]?.stock.promisedG).toBeCloseTo(promised, 6);
         }
-        const needed = withWithdrawals.reduce((sum, { withdrawals }) => sum + (withdrawals.get('core') ?? 0), 0);
+        const needed = withWithdrawals.reduce(
+          (sum, { withdrawals }) => sum + (withdrawals.get('core') ?? 0),
+          0,
+        );
         expect(shortOverall(drawn).get('core') ?? 0).toBeCloseTo(Math.max(0, needed - onHandG), 6);
       }),
     );

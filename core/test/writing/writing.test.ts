@@ -293,8 +293,9 @@ describe('what changed between two versions', () => {
       'shape, diameter: 60 mm → 62 mm',
     );
   });
+  // By JSON: what Jest's structuredClone makes is of another realm, with a list that is no list of this one.
   test('is nothing between a pattern and itself', () =>
-    expect(patternChanges(before, structuredClone(before))).toEqual([]));
+    expect(patternChanges(before, JSON.parse(JSON.stringify(before)) as Pattern)).toEqual([]));
   test('moves as few as can be', () => {
     const ids = fc.shuffledSubarray(['1', '2', '3', '4', '5', '6'], { minLength: 6 });
     fc.assert(

@@ -1,5 +1,6 @@
 import type { ItemUse } from '@lanakit/core/api';
 import type { Db } from './openDatabase.ts';
+import { whole } from './whole.ts';
 import { softDelete } from './softDelete.ts';
 
 export type ItemKind = 'fibre' | 'blend' | 'finding' | 'needle' | 'tool' | 'supplier';
@@ -83,12 +84,12 @@ export function itemQueries(db: Db) {
     },
     /** Of any kind. */
     kindOf: (id: string): { kind: ItemKind; name: string } | null => selectAny.get(id) ?? null,
-    insert: db.transaction((id: string, write: ItemWrite, at: string) => {
+    insert: whole(db, (id: string, write: ItemWrite, at: string) => {
       insertRow.run({ ...columnsOf(write), id, at });
       noteLinks(id, write.links);
     }),
     /** False when the version is no longer the stored one; nothing is written then. */
-    update: db.transaction((id: string, version: number, write: ItemWrite, at: string): boolean => {
+    update: whole(db, (id: string, version: number, write: ItemWrite, at: string): boolean => {
       const isWritten = updateRow.run({ ...columnsOf(write), id, version, at }).changes === 1;
       if (isWritten) noteLinks(id, write.links);
       return isWritten;

@@ -1,6 +1,7 @@
 import type { Revision, StoredPattern } from '@lanakit/core/api';
 import { itemsUsed, type Pattern } from '@lanakit/core/pattern';
 import type { Db } from './openDatabase.ts';
+import { whole } from './whole.ts';
 import { softDelete } from './softDelete.ts';
 
 interface PatternRow {
@@ -85,12 +86,12 @@ export function patternQueries(db: Db) {
       const row = selectOne.get(id);
       return row ? patternOf(row) : null;
     },
-    insert: db.transaction((id: string, document: Pattern, at: string) => {
+    insert: whole(db, (id: string, document: Pattern, at: string) => {
       insertRow.run({ id, document: JSON.stringify(document), at });
       noteItems(id, document);
     }),
     /** False when the version is no longer the stored one; nothing is written then. */
-    update: db.transaction((id: string, version: number, document: Pattern, at: string): boolean => {
+    update: whole(db, (id: string, version: number, document: Pattern, at: string): boolean => {
       const isWritten = updateRow.run({ id, version, document: JSON.stringify(document), at }).changes === 1;
       if (isWritten) noteItems(id, document);
       return isWritten;
@@ -98,7 +99,7 @@ export function patternQueries(db: Db) {
     ...softDelete(db, 'pattern'),
     /** @param at null brings it back */
     setArchived: (id: string, at: string | null) => archive.run({ id, at }),
-    publish: db.transaction((id: string, patternId: string, document: Pattern, at: string, note?: string) => {
+    publish: whole(db, (id: string, patternId: string, document: Pattern, at: string, note?: string) => {
       insertRevision.run({ id, patternId, document: JSON.stringify(document), at, note: note ?? '' });
       for (const itemId of itemsUsed(document)) insertRevisionItem.run(id, itemId);
     }),

@@ -12,12 +12,12 @@ export interface ReadyPicture {
 
 export type PictureMime = 'image/jpeg' | 'image/png' | 'image/webp' | 'image/svg+xml';
 
-interface PictureRow {
+type PictureRow = {
   id: string;
   mime: string;
   width: number;
   height: number;
-}
+};
 
 /** Pictures, each kept once, whatever it is called and however often it is brought in. */
 export function pictureQueries(db: Db) {

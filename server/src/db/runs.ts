@@ -8,6 +8,7 @@ import {
 } from '@lanakit/core/run';
 import { fromMilli } from '@lanakit/core/shelf';
 import type { Db } from './openDatabase.ts';
+import { whole } from './whole.ts';
 import { softDelete } from './softDelete.ts';
 
 interface RunRow {
@@ -83,11 +84,11 @@ export function runQueries(db: Db) {
       const frozen = selectFrozen.get(id)?.frozen ?? null;
       return frozen === null ? null : (JSON.parse(frozen) as Frozen);
     },
-    insert: db.transaction((id: string, input: RunInput, at: string): void => {
+    insert: whole(db, (id: string, input: RunInput, at: string): void => {
       insertRow.run({ ...rowOf(input), id, at });
       linkRevisions(id, input);
     }),
-    update: db.transaction((id: string, version: number, input: RunInput, at: string): boolean => {
+    update: whole(db, (id: string, version: number, input: RunInput, at: string): boolean => {
       if (updateRow.run({ ...rowOf(input), id, version, at }).changes !== 1) return false;
       linkRevisions(id, input);
       return true;

@@ -1,5 +1,6 @@
 import type { Technique, TechniqueInput } from '@lanakit/core/writing';
 import type { Db } from './openDatabase.ts';
+import { whole } from './whole.ts';
 
 interface TechniqueRow {
   id: string;
@@ -33,12 +34,12 @@ export function techniqueQueries(db: Db) {
     all: (): Technique[] => all.all().flatMap((row) => read(row) ?? []),
     find: (id: string): Technique | null => read(one.get(id)),
     findVersion: (id: string, number: number): Technique | null => read(version.get(id, number)),
-    insert: db.transaction((id: string, technique: TechniqueInput, at: string) => {
+    insert: whole(db, (id: string, technique: TechniqueInput, at: string) => {
       insert.run({ id, at });
       insertVersion.run({ id, version: 1, document: JSON.stringify(technique), at });
     }),
     /** False when the version is no longer the newest; nothing is written then. */
-    update: db.transaction((id: string, from: number, technique: TechniqueInput, at: string): boolean => {
+    update: whole(db, (id: string, from: number, technique: TechniqueInput, at: string): boolean => {
       if (bump.run({ id, version: from }).changes === 0) return false;
       insertVersion.run({ id, version: from + 1, document: JSON.stringify(technique), at });
       return true;

@@ -1,4 +1,5 @@
 import type { ItemKind } from '../db/index.ts';
+import type { ServiceDeps } from './deps.ts';
 import { benchService } from './benchService.ts';
 import { importService } from './importService.ts';
 import { ITEM_KINDS } from './itemKinds.ts';
@@ -16,13 +17,21 @@ export { todayOf, type ServiceDeps } from './deps.ts';
 export type { PaperDeps } from './paperService.ts';
 export { isRefusal, type Outcome, Refusal } from './refusal.ts';
 
+/** One for each kind of thing on the shelf. */
+const itemServices = (deps: ServiceDeps): Readonly<Record<ItemKind, ItemService>> => ({
+  fibre: itemService(ITEM_KINDS.fibre, deps),
+  blend: itemService(ITEM_KINDS.blend, deps),
+  finding: itemService(ITEM_KINDS.finding, deps),
+  needle: itemService(ITEM_KINDS.needle, deps),
+  tool: itemService(ITEM_KINDS.tool, deps),
+  supplier: itemService(ITEM_KINDS.supplier, deps),
+});
+
 export type Services = ReturnType<typeof createServices>;
 
 /** Everything a studio can do, whoever asks: HTTP, the demo, a test. */
 export const createServices = (deps: PaperDeps) => ({
-  items: Object.fromEntries(
-    Object.values(ITEM_KINDS).map((kind) => [kind.kind, itemService(kind, deps)]),
-  ) as Readonly<Record<ItemKind, ItemService>>,
+  items: itemServices(deps),
   stock: stockService(deps),
   imports: importService(deps),
   patterns: patternService(deps),

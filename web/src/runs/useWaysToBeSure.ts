@@ -12,7 +12,11 @@ const begin = (): { api: Remote<SureApi>; worker: Worker } => {
 const PAUSE_MS = 350;
 
 /** What each way of making sure takes, worked out away from the page; null until it is there. */
-export function useWaysToBeSure(runs: readonly RunInput[], designs: Designs, wool: Wool): readonly Way[] | null {
+export function useWaysToBeSure(
+  runs: readonly RunInput[],
+  designs: Designs,
+  wool: Wool,
+): readonly Way[] | null {
   const [ways, setWays] = useState<readonly Way[] | null>(null);
   const asked = useDeferredValue(JSON.stringify(runs));
   useEffect(() => {

@@ -1,7 +1,10 @@
 import type { FibreLookup, SumWithUnknown } from '../../engine/index.ts';
 
 /** What grams of fibres cost at today’s prices, integer minor units; fibres without a price are unknown. */
-export function costOfWithdrawals(withdrawals: ReadonlyMap<string, number>, fibres: FibreLookup): SumWithUnknown {
+export function costOfWithdrawals(
+  withdrawals: ReadonlyMap<string, number>,
+  fibres: FibreLookup,
+): SumWithUnknown {
   let known = 0;
   let unknownCount = 0;
   for (const [fibreId, massG] of withdrawals) {
