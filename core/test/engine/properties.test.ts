@@ -9,7 +9,6 @@ import {
   SHAPE_KINDS,
   SHAPE_SIZES,
   type ShapeKind,
-  type SizeName,
   type Solid,
   solidOf,
   withSize,
@@ -71,9 +70,7 @@ describe.each(BODIES)('%s', (kind) => {
     fc.assert(fc.property(ANY[kind], (shape) => expect(checkShape(shape, '')).toEqual([])));
   });
   // A longer rope of one outer size is no more ring; every other size adds volume where it is let grow.
-  const growing = (SHAPE_SIZES[kind]).filter(
-    (name) => name !== 'rope' && name !== 'wire',
-  );
+  const growing = SHAPE_SIZES[kind].filter((name) => name !== 'rope' && name !== 'wire');
   test.each(growing)('a part of it weighs more the larger its %s', (name) => {
     fc.assert(
       fc.property(ANY[kind], (shape) => {
@@ -88,7 +85,7 @@ describe.each(BODIES)('%s', (kind) => {
   test('twice the size: eight times the volume, four times the surface, twice as far to the centroid', () => {
     fc.assert(
       fc.property(ANY[kind], (shape) => {
-        const doubled = (SHAPE_SIZES[kind]).reduce<Shape>((bigger, name) => {
+        const doubled = SHAPE_SIZES[kind].reduce<Shape>((bigger, name) => {
           const own = (shape as unknown as Record<string, { value: number }>)[name]?.value ?? 0;
           return withSize(bigger, name, mm(own * 2));
         }, shape);
