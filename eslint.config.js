@@ -88,6 +88,7 @@ export default tseslint.config(
     },
   },
   { files: ['core/src/**/*.ts', 'server/src/**/*.ts', 'demo/src/**/*.ts'], rules: shortFunctions(60) },
+  { files: ['web/src/**/*.{ts,tsx}'], rules: shortFunctions(120) },
   { files: LONG_FUNCTIONS, rules: { 'max-lines-per-function': 'off' } },
   { files: ['core/src/**/*.ts'], rules: coreOnly },
   { files: ['server/**/*.ts'], rules: refuse('web|e2e', 'server never imports the interface.') },

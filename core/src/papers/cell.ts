@@ -49,5 +49,7 @@ export function cellWords(cell: Cell): string {
 export function cellForTable(cell: Cell): string {
   if (cell.kind !== 'grams' || cell.isAtLeast) return cellWords(cell);
   const { massG, scaleStepG } = cell;
-  return scaleStepG === null ? showGramNumber(massG) : showWeighedNumber(massG, scaleStepG);
+  const number = scaleStepG === null ? showGramNumber(massG) : showWeighedNumber(massG, scaleStepG);
+  // “<0.01” is no number to a spreadsheet either.
+  return number.startsWith('<') ? cellWords(cell) : number;
 }

@@ -60,7 +60,7 @@ export {
   sparesInPacks,
   spareRuleOf,
 } from './things/findingsOfRun.ts';
-export { costOfRun, paidForMinor, type Cost, type CostSources } from './cost/costOfRun.ts';
+export { costOfRun, paidForMinor, type Cost, type CostSources, type RunCost } from './cost/costOfRun.ts';
 export {
   differenceOf,
   freezeRun,

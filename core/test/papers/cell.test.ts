@@ -16,7 +16,7 @@ describe('a number on paper', () => {
     ['under a gram', grams(0.256, null), '≈ 0.26 g', '0.26'],
     // A spreadsheet must not add up less than is wanted without saying so.
     ['at least so much', grams(3.24, 0.1, true), 'at least 3.2 g', 'at least 3.2 g'],
-    ['hardly any', grams(0.001, null), '<0.01 g', '<0.01'],
+    ['hardly any', grams(0.001, null), '<0.01 g', '<0.01 g'],
     ['counted', { kind: 'count', count: 12 }, '12', '12'],
     ['of a cord', { kind: 'amount', amount: 1.25, unit: 'm' }, '1.25 m', '1.25 m'],
     ['of beads', { kind: 'amount', amount: 24, unit: 'piece' }, '24', '24'],

@@ -1,4 +1,4 @@
-import { NO_CHOICES } from '@lanakit/core/pattern';
+import { NO_CHOICES, type Pattern } from '@lanakit/core/pattern';
 import {
   blankRecipe,
   BOX_FORMS,
@@ -157,62 +157,19 @@ function BoxFields(props: BoxFieldsProps) {
         onChoose={(form) => onChange({ form: form ?? 'full' })}
       />
       {problemAt('designs') && <p className="red small">{problemAt('designs')}</p>}
-      {own.map((design, at) => {
-        const pattern = designs.get(design.revisionId);
-        return (
-          <div key={at} className={styles.design}>
-            <div className={styles.designHead}>
-              <NumberField
-                label={`Copies of design ${at + 1}`}
-                isLabelHidden
-                value={design.copies}
-                bounds={{ min: 1, max: 24 }}
-                isWhole
-                suffix="×"
-                onValue={(copies) => setDesign(at, { copies })}
-              />
-              <Field label={`Design ${at + 1}`} isLabelHidden>
-                {(control) => (
-                  <Select<string>
-                    {...control}
-                    style={{ width: '100%' }}
-                    popupMatchSelectWidth={320}
-                    value={design.revisionId}
-                    options={revisions.map((revision) => ({
-                      value: revision.id,
-                      label: revisionName(revision),
-                    }))}
-                    onChange={(revisionId) =>
-                      setDesign(at, { revisionId, choices: { ...NO_CHOICES, values: {}, swapIds: [] } })
-                    }
-                  />
-                )}
-              </Field>
-              <Button
-                size="small"
-                type="text"
-                aria-label={`Take design ${at + 1} out`}
-                disabled={own.length < 2}
-                onClick={() => onChange({ designs: own.filter((_, index) => index !== at) })}
-              >
-                ×
-              </Button>
-            </div>
-            {pattern && (
-              <>
-                <ChoiceFields
-                  pattern={pattern}
-                  choices={design.choices}
-                  onChoose={({ values, colourwayId, swapIds }) =>
-                    setDesign(at, { choices: { values: { ...values }, colourwayId, swapIds: [...swapIds] } })
-                  }
-                />
-                {patternLink(own.slice(0, at).filter(({ revisionId }) => designs.has(revisionId)).length)}
-              </>
-            )}
-          </div>
-        );
-      })}
+      {own.map((design, at) => (
+        <DesignFields
+          key={at}
+          design={design}
+          at={at}
+          revisions={revisions}
+          pattern={designs.get(design.revisionId)}
+          canLeave={own.length > 1}
+          link={patternLink(own.slice(0, at).filter(({ revisionId }) => designs.has(revisionId)).length)}
+          onChange={(more) => setDesign(at, more)}
+          onLeave={() => onChange({ designs: own.filter((_, index) => index !== at) })}
+        />
+      ))}
       <div className={styles.buttons}>
         <Button
           size="small"
@@ -240,6 +197,77 @@ function BoxFields(props: BoxFieldsProps) {
       <GivenNeedles recipe={recipe} needles={needles} onChange={onChange} />
       <Packaging recipe={recipe} onChange={onChange} />
     </section>
+  );
+}
+
+interface DesignFieldsProps {
+  design: BoxRecipe['designs'][number];
+  /** Its place among the designs of the box, from 0. */
+  at: number;
+  revisions: readonly RevisionName[];
+  pattern: Pattern | undefined;
+  canLeave: boolean;
+  /** To its pattern. */
+  link: ReactNode;
+  onChange: (more: Partial<BoxRecipe['designs'][number]>) => void;
+  onLeave: () => void;
+}
+
+/** One design of a box: how often, which, and what is chosen of it. */
+function DesignFields(props: DesignFieldsProps) {
+  const { design, at, revisions, pattern, canLeave, link, onChange, onLeave } = props;
+  return (
+    <div className={styles.design}>
+      <div className={styles.designHead}>
+        <NumberField
+          label={`Copies of design ${at + 1}`}
+          isLabelHidden
+          value={design.copies}
+          bounds={{ min: 1, max: 24 }}
+          isWhole
+          suffix="×"
+          onValue={(copies) => onChange({ copies })}
+        />
+        <Field label={`Design ${at + 1}`} isLabelHidden>
+          {(control) => (
+            <Select<string>
+              {...control}
+              className={styles.select ?? ''}
+              popupMatchSelectWidth={320}
+              value={design.revisionId}
+              options={revisions.map((revision) => ({
+                value: revision.id,
+                label: revisionName(revision),
+              }))}
+              onChange={(revisionId) =>
+                onChange({ revisionId, choices: { ...NO_CHOICES, values: {}, swapIds: [] } })
+              }
+            />
+          )}
+        </Field>
+        <Button
+          size="small"
+          type="text"
+          aria-label={`Take design ${at + 1} out`}
+          disabled={!canLeave}
+          onClick={onLeave}
+        >
+          ×
+        </Button>
+      </div>
+      {pattern && (
+        <>
+          <ChoiceFields
+            pattern={pattern}
+            choices={design.choices}
+            onChoose={({ values, colourwayId, swapIds }) =>
+              onChange({ choices: { values: { ...values }, colourwayId, swapIds: [...swapIds] } })
+            }
+          />
+          {link}
+        </>
+      )}
+    </div>
   );
 }
 

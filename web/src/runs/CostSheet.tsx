@@ -1,5 +1,5 @@
 import { fractionOf, majorOf, minorOf, percentBounds, percentOf } from '@lanakit/core/base';
-import { type Cost, costOfRun, type CostTerms, RUN_BOUNDS } from '@lanakit/core/run';
+import { type Cost, costOfRun, type CostTerms, RUN_BOUNDS, type RunCost } from '@lanakit/core/run';
 import { needleName } from '@lanakit/core/shelf';
 import { groupWords } from '@lanakit/core/words';
 import { useMemo } from 'react';
@@ -32,11 +32,26 @@ const ends = (least: Cost | null, most: Cost): string =>
 
 /** What a seat or box costs, what it has to be sold for, and from how many on that pays. */
 export function CostSheet({ runId, runPlan, draft }: CostSheetProps) {
+  const { cost, error } = useCost(runId, runPlan, draft);
+  if (!cost) return <Loading error={error} />;
+  const isKits = draft.input.kind === 'kits';
+  return (
+    <>
+      <CostTable cost={cost} groups={runPlan.groups} isKits={isKits} />
+      <div className={`${fields.fields} ${styles.terms}`}>
+        <TermsFields draft={draft} isKits={isKits} />
+        <Price cost={cost} wool={runPlan.wool} terms={draft.input.cost} isKits={isKits} />
+      </div>
+    </>
+  );
+}
+
+/** What a run comes to at the prices of the shelf; null until all of them are there. */
+function useCost(runId: string, runPlan: ShownRun, { input }: RunDraft) {
   const { data: fibres, error } = useFibres();
   const needles = useNeedles().data?.items ?? NONE;
-  const { own } = useRunKit(runId, draft.input);
-  const { input } = draft;
-  const { toPack, plan, wool, groups } = runPlan;
+  const { own } = useRunKit(runId, input);
+  const { toPack, plan, wool } = runPlan;
   const isKits = input.kind === 'kits';
   const cost = useMemo(() => {
     if (!fibres) return null;
@@ -51,131 +66,175 @@ export function CostSheet({ runId, runPlan, draft }: CostSheetProps) {
       spareTerms: runPlan.input,
     });
   }, [fibres, toPack, plan, input.cost, runPlan.input, wool, own, isKits, needles]);
-  if (!cost) return <Loading error={error} />;
-  const needleOf = (id: string) => {
-    const needle = needles.find((one) => one.id === id);
-    return needle ? `${needleName(needle)} needles` : 'a thing';
-  };
-  const set = (more: Partial<CostTerms>) => draft.change({ cost: { ...input.cost, ...more } });
-  const one = isKits ? 'box' : 'seat';
+  return { cost, error };
+}
+
+interface CostTableProps {
+  cost: RunCost;
+  groups: ShownRun['groups'];
+  isKits: boolean;
+}
+
+/** Pack by pack, and what is there once for the run. */
+function CostTable({ cost, groups, isKits }: CostTableProps) {
+  const span = isKits ? 6 : 5;
+  return (
+    <table className={styles.table}>
+      <thead>
+        <tr>
+          <th scope="col" colSpan={2}>
+            One pack of
+          </th>
+          <th scope="col">Wool, as paid</th>
+          <th scope="col">today</th>
+          <th scope="col">Findings</th>
+          {isKits && <th scope="col">Packaging</th>}
+          <th scope="col">{isKits ? 'Needles' : 'Needles broken'}</th>
+          <th scope="col">Your time</th>
+          <th scope="col">Together</th>
+        </tr>
+      </thead>
+      <tbody>
+        {cost.packs.map((pack) => (
+          <PackRow
+            key={pack.groupKey}
+            pack={pack}
+            group={groups.find(({ key }) => key === pack.groupKey)}
+            isKits={isKits}
+          />
+        ))}
+      </tbody>
+      <tfoot>
+        <tr>
+          <td colSpan={2}>Once for the run: time, what is spare or shown or lies out</td>
+          <td colSpan={span}>{money(cost.fixed)}</td>
+          <td />
+        </tr>
+        <tr>
+          <td colSpan={2}>All of it for {soldWords(cost.sold, isKits)}</td>
+          <td colSpan={span}>
+            {ends(cost.wholeLeast, cost.whole)}{' '}
+            <span className="quiet">at today’s wool prices {money(cost.wholeToday)}</span>
+          </td>
+          <td />
+        </tr>
+      </tfoot>
+    </table>
+  );
+}
+
+interface PackRowProps {
+  pack: RunCost['packs'][number];
+  group: ShownRun['groups'][number] | undefined;
+  isKits: boolean;
+}
+
+const PackRow = ({ pack, group, isKits }: PackRowProps) => (
+  <tr>
+    <td />
+    <th scope="row">
+      {group && groupWords(group)} <span className="quiet">× {pack.packs}</span>
+    </th>
+    <td>{ends(pack.fibresLeast, pack.fibres)}</td>
+    <td className="quiet">{money(pack.fibresToday)}</td>
+    <td>{money(pack.findings)}</td>
+    {isKits && <td>{money(pack.packaging)}</td>}
+    <td>{money(pack.needles)}</td>
+    <td>
+      {showMinutes(pack.minutes)}
+      {pack.timeMinor !== null && `, ${showMoney(pack.timeMinor)}`}
+    </td>
+    <td>
+      <b>{ends(pack.wholeLeast, pack.whole)}</b>
+    </td>
+  </tr>
+);
+
+const soldWords = (count: number, isKits: boolean): string =>
+  isKits ? counted(count, 'box', 'boxes') : counted(count, 'seat');
+
+/** What an hour is worth, how long things take, and what is to be left over. */
+function TermsFields({ draft, isKits }: { draft: RunDraft; isKits: boolean }) {
+  const terms = draft.input.cost;
+  const set = (more: Partial<CostTerms>) => draft.change({ cost: { ...terms, ...more } });
   return (
     <>
-      <table className={styles.table}>
-        <thead>
-          <tr>
-            <th scope="col" colSpan={2}>
-              One pack of
-            </th>
-            <th scope="col">Wool, as paid</th>
-            <th scope="col">today</th>
-            <th scope="col">Findings</th>
-            {isKits && <th scope="col">Packaging</th>}
-            <th scope="col">{isKits ? 'Needles' : 'Needles broken'}</th>
-            <th scope="col">Your time</th>
-            <th scope="col">Together</th>
-          </tr>
-        </thead>
-        <tbody>
-          {cost.packs.map((pack) => {
-            const group = groups.find(({ key }) => key === pack.groupKey);
-            return (
-              <tr key={pack.groupKey}>
-                <td />
-                <th scope="row">
-                  {group && groupWords(group)} <span className="quiet">× {pack.packs}</span>
-                </th>
-                <td>{ends(pack.fibresLeast, pack.fibres)}</td>
-                <td className="quiet">{money(pack.fibresToday)}</td>
-                <td>{money(pack.findings)}</td>
-                {isKits && <td>{money(pack.packaging)}</td>}
-                <td>{money(pack.needles)}</td>
-                <td>
-                  {showMinutes(pack.minutes)}
-                  {pack.timeMinor !== null && `, ${showMoney(pack.timeMinor)}`}
-                </td>
-                <td>
-                  <b>{ends(pack.wholeLeast, pack.whole)}</b>
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-        <tfoot>
-          <tr>
-            <td colSpan={2}>Once for the run: time, what is spare or shown or lies out</td>
-            <td colSpan={isKits ? 6 : 5}>{money(cost.fixed)}</td>
-            <td />
-          </tr>
-          <tr>
-            <td colSpan={2}>All of it for {counted(cost.sold, one, isKits ? 'boxes' : 'seats')}</td>
-            <td colSpan={isKits ? 6 : 5}>
-              {ends(cost.wholeLeast, cost.whole)}{' '}
-              <span className="quiet">at today’s wool prices {money(cost.wholeToday)}</span>
-            </td>
-            <td />
-          </tr>
-        </tfoot>
-      </table>
-      <div className={`${fields.fields} ${styles.terms}`}>
-        <NumberField
-          label="Your hour"
-          value={input.cost.hourlyWageMinor === null ? null : majorOf(input.cost.hourlyWageMinor)}
-          bounds={{ min: 0, max: 1000 }}
-          allowEmpty
-          decimals={2}
-          placeholder="not reckoned"
-          onValue={(wage) => set({ hourlyWageMinor: wage === null ? null : minorOf(wage) })}
-        />
-        <NumberField
-          label="Left over of the price"
-          value={percentOf(input.cost.marginFraction)}
-          bounds={percentBounds(RUN_BOUNDS.marginFraction)}
-          suffix="%"
-          onValue={(percent) => set({ marginFraction: fractionOf(percent) })}
-        />
-        <NumberField
-          label="To weigh a portion"
-          value={input.cost.secondsPerPortion}
-          bounds={RUN_BOUNDS.secondsPerPortion}
-          suffix="s"
-          onValue={(secondsPerPortion) => set({ secondsPerPortion })}
-        />
-        <NumberField
-          label={`To pack a ${isKits ? 'box' : 'pack'}`}
-          value={input.cost.minutesPerPack}
-          bounds={RUN_BOUNDS.minutesPerPack}
-          suffix="min"
-          onValue={(minutesPerPack) => set({ minutesPerPack })}
-        />
-        <NumberField
-          label="Once for the run"
-          value={input.cost.fixedMinutes}
-          bounds={RUN_BOUNDS.fixedMinutes}
-          suffix="min"
-          onValue={(fixedMinutes) => set({ fixedMinutes })}
-        />
-        <p className={styles.price}>
-          {cost.priceMinor === null ? (
-            <span className="red">
-              No price can be given: nothing is known of what{' '}
-              {cost.unpriced
-                .map((id) => wool.fibres.get(id)?.name ?? wool.findings.get(id)?.name ?? needleOf(id))
-                .join(', ')}{' '}
-              cost. Enter it on the shelf.
-            </span>
-          ) : (
-            <>
-              A {one} at <b>{showMoney(cost.priceMinor)}</b> leaves {percentOf(input.cost.marginFraction)} %
-              {cost.paysFrom !== null &&
-                ` and pays for itself from ${counted(cost.paysFrom, one, isKits ? 'boxes' : 'seats')} on`}
-              .
-            </>
-          )}
-          {input.cost.hourlyWageMinor === null && (
-            <span className="amber"> Your own time is not in it: say what an hour is worth.</span>
-          )}
-        </p>
-      </div>
+      <NumberField
+        label="Your hour"
+        value={terms.hourlyWageMinor === null ? null : majorOf(terms.hourlyWageMinor)}
+        bounds={{ min: 0, max: 1000 }}
+        allowEmpty
+        decimals={2}
+        placeholder="not reckoned"
+        onValue={(wage) => set({ hourlyWageMinor: wage === null ? null : minorOf(wage) })}
+      />
+      <NumberField
+        label="Left over of the price"
+        value={percentOf(terms.marginFraction)}
+        bounds={percentBounds(RUN_BOUNDS.marginFraction)}
+        suffix="%"
+        onValue={(percent) => set({ marginFraction: fractionOf(percent) })}
+      />
+      <NumberField
+        label="To weigh a portion"
+        value={terms.secondsPerPortion}
+        bounds={RUN_BOUNDS.secondsPerPortion}
+        suffix="s"
+        onValue={(secondsPerPortion) => set({ secondsPerPortion })}
+      />
+      <NumberField
+        label={`To pack a ${isKits ? 'box' : 'pack'}`}
+        value={terms.minutesPerPack}
+        bounds={RUN_BOUNDS.minutesPerPack}
+        suffix="min"
+        onValue={(minutesPerPack) => set({ minutesPerPack })}
+      />
+      <NumberField
+        label="Once for the run"
+        value={terms.fixedMinutes}
+        bounds={RUN_BOUNDS.fixedMinutes}
+        suffix="min"
+        onValue={(fixedMinutes) => set({ fixedMinutes })}
+      />
     </>
+  );
+}
+
+interface PriceProps {
+  cost: RunCost;
+  wool: ShownRun['wool'];
+  terms: CostTerms;
+  isKits: boolean;
+}
+
+/** What one has to be sold for, or what nobody knows the price of. */
+function Price({ cost, wool, terms, isKits }: PriceProps) {
+  const needles = useNeedles().data?.items ?? NONE;
+  const nameOf = (id: string): string => {
+    const needle = needles.find((own) => own.id === id);
+    return (
+      wool.fibres.get(id)?.name ??
+      wool.findings.get(id)?.name ??
+      (needle ? `${needleName(needle)} needles` : 'a thing')
+    );
+  };
+  return (
+    <p className={styles.price}>
+      {cost.priceMinor === null ? (
+        <span className="red">
+          No price can be given: nothing is known of what {cost.unpriced.map(nameOf).join(', ')} cost. Enter
+          it on the shelf.
+        </span>
+      ) : (
+        <>
+          A {isKits ? 'box' : 'seat'} at <b>{showMoney(cost.priceMinor)}</b> leaves{' '}
+          {percentOf(terms.marginFraction)} %
+          {cost.paysFrom !== null && ` and pays for itself from ${soldWords(cost.paysFrom, isKits)} on`}.
+        </>
+      )}
+      {terms.hourlyWageMinor === null && (
+        <span className="amber"> Your own time is not in it: say what an hour is worth.</span>
+      )}
+    </p>
   );
 }

@@ -39,46 +39,45 @@ export function SortField({ form: { input, set } }: { form: ItemForm<FindingInpu
   );
 }
 
+type Range = { readonly min: number; readonly max: number };
+
+/** The two kinds of field a measure is made of: what may be unknown, and what a pack holds. */
+function measureFields({ problemAt }: ItemForm<FindingInput>, change: (part: object) => void) {
+  const rest = (label: string, field: string, suffix: string, bounds: Range) => ({
+    label,
+    suffix,
+    bounds,
+    problem: problemAt(`/measure/${field}`),
+    onValue: (next: number | null) => change({ [field]: next }),
+  });
+  return {
+    size: (
+      label: string,
+      field: string,
+      suffix: string,
+      value: number | null,
+      bounds: Range,
+      hint?: string,
+    ) => (
+      <NumberField
+        {...rest(label, field, suffix, bounds)}
+        value={value}
+        allowEmpty
+        {...(hint !== undefined && { hint })}
+      />
+    ),
+    pack: (label: string, field: string, suffix: string, value: number, bounds: Range) => (
+      <NumberField {...rest(label, field, suffix, bounds)} value={value} />
+    ),
+  };
+}
+
 /** The sizes and weights that belong to how it is measured. */
 export function MeasureFields({ form }: { form: ItemForm<FindingInput> }) {
   const { input, set, problemAt } = form;
   const { measure } = input;
   const change = (part: object) => set({ measure: { ...measure, ...part } });
-  const size = (
-    label: string,
-    field: string,
-    suffix: string,
-    value: number | null,
-    bounds: { min: number; max: number },
-    hint?: string,
-  ) => (
-    <NumberField
-      label={label}
-      value={value}
-      bounds={bounds}
-      allowEmpty
-      suffix={suffix}
-      {...(hint !== undefined && { hint })}
-      problem={problemAt(`/measure/${field}`)}
-      onValue={(next) => change({ [field]: next })}
-    />
-  );
-  const pack = (
-    label: string,
-    field: string,
-    suffix: string,
-    value: number,
-    bounds: { min: number; max: number },
-  ) => (
-    <NumberField
-      label={label}
-      value={value}
-      bounds={bounds}
-      suffix={suffix}
-      problem={problemAt(`/measure/${field}`)}
-      onValue={(next) => change({ [field]: next })}
-    />
-  );
+  const { size, pack } = measureFields(form, change);
   switch (measure.by) {
     case 'count':
       return (

@@ -118,7 +118,8 @@ interface LotFormProps extends Pick<LotsSectionProps, 'fibre'> {
   onDone: () => void;
 }
 
-function LotForm({ itemId, lot, others, preparation, fibre, onDone }: LotFormProps) {
+/** A lot as it is being written, and what is wrong with it. */
+function useLotForm({ itemId, lot, others, onDone }: LotFormProps) {
   const [input, setInput] = useState<LotInput>(() => (lot ? lotInputOf(lot) : blankLot('')));
   const [receivedG, setReceivedG] = useState<number | null>(null);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
@@ -148,6 +149,23 @@ function LotForm({ itemId, lot, others, preparation, fibre, onDone }: LotFormPro
       else say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
     }
   };
+  return {
+    input,
+    set,
+    override,
+    receivedG,
+    receive: (massG: number | null) => {
+      setReceivedG(massG);
+      setProblems([]);
+    },
+    problemAt,
+    save,
+  };
+}
+
+function LotForm(props: LotFormProps) {
+  const { lot, preparation, fibre, onDone } = props;
+  const { input, set, override, receivedG, receive, problemAt, save } = useLotForm(props);
   const isOwnColour = input.overrides.colour !== null;
   return (
     <form
@@ -178,10 +196,7 @@ function LotForm({ itemId, lot, others, preparation, fibre, onDone }: LotFormPro
             allowEmpty
             suffix="g"
             problem={problemAt('/receivedG')}
-            onValue={(massG) => {
-              setReceivedG(massG);
-              setProblems([]);
-            }}
+            onValue={receive}
           />
         )}
         <TextField

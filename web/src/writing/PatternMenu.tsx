@@ -14,20 +14,14 @@ const RevisionsDialog = lazy(async () => ({
   default: (await import('./RevisionsDialog.tsx')).RevisionsDialog,
 }));
 
-/** What is done to a whole pattern, and not often. */
-export function PatternMenu({ stored }: { stored: StoredPattern }) {
-  const redo = useTable((table) => table.redo);
-  const tableUndo = useTable((table) => table.undo);
-  const tableDocument = useTable((table) => table.document);
-  const redoLabel = useTable((table) => table.redoLabel);
-  const undoLabel = useTable((table) => table.undoLabel);
+/** What can be done to a whole pattern. */
+function usePatternActions(stored: StoredPattern) {
+  const document = useTable((table) => table.document);
   const version = useTable((table) => table.version);
   const title = useTable((table) => table.document.title);
   const settle = useTable((table) => table.settle);
   const navigate = useNavigate();
   const say = useNotice();
-  const [isResizing, setResizing] = useState(false);
-  const [isShowing, setShowing] = useState(false);
 
   const attempt = async (work: () => Promise<void>) => {
     try {
@@ -80,6 +74,29 @@ export function PatternMenu({ stored }: { stored: StoredPattern }) {
       const before = stored.revision ? `&b=revision:${stored.revision.id}` : '';
       await navigate(`/compare?a=draft:${stored.id}${before}`);
     });
+  return {
+    duplicate: () => copyAs(copyOf(document)),
+    derive: () => copyAs(derivedFrom(document)),
+    read: async () => {
+      await settle();
+      await navigate(`/patterns/${stored.id}/read`);
+    },
+    saveAs,
+    putAway,
+    remove,
+    compare,
+  };
+}
+
+/** What is done to a whole pattern, and not often. */
+export function PatternMenu({ stored }: { stored: StoredPattern }) {
+  const undo = useTable((table) => table.undo);
+  const redo = useTable((table) => table.redo);
+  const undoLabel = useTable((table) => table.undoLabel);
+  const redoLabel = useTable((table) => table.redoLabel);
+  const actions = usePatternActions(stored);
+  const [isResizing, setResizing] = useState(false);
+  const [isShowing, setShowing] = useState(false);
   return (
     <>
       {isResizing && (
@@ -119,16 +136,16 @@ export function PatternMenu({ stored }: { stored: StoredPattern }) {
           ],
           onClick: ({ key }) => {
             if (key === 'resize') setResizing(true);
-            if (key === 'compare') void compare();
-            if (key === 'duplicate') void copyAs(copyOf(tableDocument));
-            if (key === 'derive') void copyAs(derivedFrom(tableDocument));
-            if (key === 'read') void settle().then(() => navigate(`/patterns/${stored.id}/read`));
+            if (key === 'compare') void actions.compare();
+            if (key === 'duplicate') void actions.duplicate();
+            if (key === 'derive') void actions.derive();
+            if (key === 'read') void actions.read();
             if (key === 'revisions') setShowing(true);
-            if (key === 'zip' || key === 'json' || key === 'markdown') void saveAs(key);
-            if (key === 'archive') void putAway();
-            if (key === 'undo') tableUndo();
+            if (key === 'zip' || key === 'json' || key === 'markdown') void actions.saveAs(key);
+            if (key === 'archive') void actions.putAway();
+            if (key === 'undo') undo();
             if (key === 'redo') redo();
-            if (key === 'delete') void remove();
+            if (key === 'delete') void actions.remove();
           },
         }}
       >

@@ -19,67 +19,24 @@ import { useTable } from './table/tableContext.ts';
 
 type By = 'height' | 'factor';
 
+interface ResizeDialogProps {
+  stored: StoredPattern;
+  onClose: () => void;
+}
+
+type Preview = ReturnType<typeof previewResize>;
+
 /** Another size of the same figure: seen beside this one before anything is changed. */
-export function ResizeDialog({ stored, onClose }: { stored: StoredPattern; onClose: () => void }) {
-  const version = useTable((table) => table.version);
-  const settle = useTable((table) => table.settle);
-  const undo = useTable((table) => table.undo);
-  const edit = useTable((table) => table.edit);
+export function ResizeDialog({ stored, onClose }: ResizeDialogProps) {
   const wool = useTable((table) => table.wool);
-  const shelf = useTable((table) => table.shelf);
   const document = useTable((table) => table.document);
-  const navigate = useNavigate();
-  const say = useNotice();
-  const height = document.finishedHeight;
-  const [by, setBy] = useState<By>(height ? 'height' : 'factor');
   const [factor, setFactor] = useState(1);
   const [swaps, setSwaps] = useState<ReadonlyMap<string, string>>(new Map());
   const preview = useMemo(
     () => previewResize(document, factor, wool, swaps),
     [document, factor, wool, swaps],
   );
-  const target: Length | null = height && {
-    value: Number((height.value * factor).toPrecision(6)),
-    unit: height.unit,
-  };
-  const { before, after } = preview;
-
-  const attempt = async (work: () => Promise<string>) => {
-    try {
-      const told = await work();
-      say({ text: told });
-      onClose();
-    } catch (error) {
-      say({ text: error instanceof ApiProblem ? error.problem.title : String(error), isProblem: true });
-    }
-  };
-  const intoDraft = () => {
-    edit('another size', (it) => void Object.assign(it, preview.pattern));
-    say({ text: 'The draft has its new size. Ctrl Z takes it back.', undo: undo });
-    onClose();
-  };
-  const asRevision = () =>
-    attempt(async () => {
-      edit('another size', (it) => void Object.assign(it, preview.pattern));
-      // The edit reaches the saver with the next paint.
-      await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
-      if (!(await settle()))
-        throw new Error('The draft has its new size, but it is not saved yet: publish it when it is.');
-      const revision = await send<Revision>('POST', `/patterns/${stored.id}/revisions`, {
-        version: version(),
-        body: { note: `Another size: × ${factor}` },
-      });
-      await refresh('/patterns', '/revisions', '/bench');
-      return `Revision ${revision.number} has the new size.`;
-    });
-  const asNew = () =>
-    attempt(async () => {
-      const title = `${document.title.slice(0, 100)}, × ${factor}`;
-      const made = await send<StoredPattern>('POST', '/patterns', { body: { ...preview.pattern, title } });
-      await refresh('/patterns');
-      await navigate(`/patterns/${made.id}`);
-      return `“${title}” is a pattern of its own.`;
-    });
+  const take = useTakeSize(stored, preview, factor, onClose);
   const isSame = factor === 1 && swaps.size === 0;
   return (
     <Modal
@@ -90,91 +47,179 @@ export function ResizeDialog({ stored, onClose }: { stored: StoredPattern; onClo
       footer={
         <>
           <Button onClick={onClose}>Leave it</Button>
-          <Button disabled={isSame} onClick={intoDraft}>
+          <Button disabled={isSame} onClick={take.intoDraft}>
             Into the draft
           </Button>
-          <Button disabled={isSame} onClick={() => void asNew()}>
+          <Button disabled={isSame} onClick={() => void take.asNew()}>
             As a new pattern
           </Button>
-          <Button type="primary" disabled={isSame} onClick={() => void asRevision()}>
+          <Button type="primary" disabled={isSame} onClick={() => void take.asRevision()}>
             As revision {(stored.revision?.number ?? 0) + 1}
           </Button>
         </>
       }
     >
       <div className={styles.size}>
-        {height && (
-          <Segmented<By>
-            aria-label="Resize by"
-            value={by}
-            onChange={setBy}
-            options={[
-              { value: 'height', label: 'to a height' },
-              { value: 'factor', label: 'by a factor' },
-            ]}
-          />
-        )}
-        {by === 'height' && height ? (
-          <LengthField
-            label="New height"
-            value={target}
-            defaultUnit={document.lengthUnit}
-            onValue={(length) => {
-              const next = length ? toMm(length) / toMm(height) : 1;
-              if (next >= RESIZE_BOUNDS.min && next <= RESIZE_BOUNDS.max)
-                setFactor(Number(next.toPrecision(6)));
-            }}
-          />
-        ) : (
-          <NumberField label="Times" value={factor} bounds={RESIZE_BOUNDS} onValue={setFactor} />
-        )}
-        <p className={styles.sum}>
-          <b>
-            {showGrams(before.total.likelyG)} → {showGrams(after.total.likelyG)}
-          </b>
-          <span className="quiet">
-            {isWoolOnly(document)
-              ? 'no steps yet'
-              : `${showKnownMinutes(stepTotals(document).minutes)} → ${showKnownMinutes(stepTotals(preview.pattern).minutes)} at your pace`}
-          </span>
-        </p>
+        <HowLarge factor={factor} onFactor={setFactor} />
+        <SumOfBoth preview={preview} />
       </div>
       <div className={styles.preview} role="region" aria-label="Before and after" tabIndex={0}>
         <BuildTable
-          a={{ pattern: document, estimate: before }}
-          b={{ pattern: preview.pattern, estimate: after }}
+          a={{ pattern: document, estimate: preview.before }}
+          b={{ pattern: preview.pattern, estimate: preview.after }}
           names={['now', 'then']}
         />
       </div>
-      {preview.decisions.length > 0 && (
-        <section aria-label="To decide" className={styles.decide}>
-          <h3>To decide: what does not grow by itself</h3>
-          <ul>
-            {preview.decisions.map((decision) => (
-              <li key={keyOf(decision)}>
-                <Decision
-                  decision={decision}
-                  chosenId={decision.kind === 'finding' ? (swaps.get(decision.findingId) ?? null) : null}
-                  onSwap={(from, to) => {
-                    const next = new Map(swaps);
-                    if (to === null) next.delete(from);
-                    else next.set(from, to);
-                    setSwaps(next);
-                  }}
-                />
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
-      {preview.warnings.map((warning) => (
-        <p key={warning.code + warning.partId} className="amber">
-          <b>{document.parts.find(({ id }) => id === warning.partId)?.name}:</b>{' '}
-          {warningWords(warning, (id) => shelf.get(id)?.name ?? 'this fibre')}
-        </p>
-      ))}
+      <ToDecide decisions={preview.decisions} swaps={swaps} onSwaps={setSwaps} />
+      <Warnings warnings={preview.warnings} />
     </Modal>
   );
+}
+
+/** The ways to take the other size: into the draft, as a revision, as a pattern of its own. */
+function useTakeSize(stored: StoredPattern, { pattern }: Preview, factor: number, onClose: () => void) {
+  const version = useTable((table) => table.version);
+  const settle = useTable((table) => table.settle);
+  const undo = useTable((table) => table.undo);
+  const edit = useTable((table) => table.edit);
+  const ownTitle = useTable((table) => table.document.title);
+  const navigate = useNavigate();
+  const say = useNotice();
+  const resize = () => edit('another size', (it) => void Object.assign(it, pattern));
+  const attempt = async (work: () => Promise<string>) => {
+    try {
+      say({ text: await work() });
+      onClose();
+    } catch (error) {
+      say({ text: error instanceof ApiProblem ? error.problem.title : String(error), isProblem: true });
+    }
+  };
+  return {
+    intoDraft: () => {
+      resize();
+      say({ text: 'The draft has its new size. Ctrl Z takes it back.', undo });
+      onClose();
+    },
+    asRevision: () =>
+      attempt(async () => {
+        resize();
+        if (!(await settle()))
+          throw new Error('The draft has its new size, but it is not saved yet: publish it when it is.');
+        const revision = await send<Revision>('POST', `/patterns/${stored.id}/revisions`, {
+          version: version(),
+          body: { note: `Another size: × ${factor}` },
+        });
+        await refresh('/patterns', '/revisions', '/bench');
+        return `Revision ${revision.number} has the new size.`;
+      }),
+    asNew: () =>
+      attempt(async () => {
+        const title = `${ownTitle.slice(0, 100)}, × ${factor}`;
+        const made = await send<StoredPattern>('POST', '/patterns', { body: { ...pattern, title } });
+        await refresh('/patterns');
+        await navigate(`/patterns/${made.id}`);
+        return `“${title}” is a pattern of its own.`;
+      }),
+  };
+}
+
+/** To a height, where the pattern has one, or by a factor. */
+function HowLarge({ factor, onFactor }: { factor: number; onFactor: (factor: number) => void }) {
+  const height = useTable((table) => table.document.finishedHeight);
+  const lengthUnit = useTable((table) => table.document.lengthUnit);
+  const [by, setBy] = useState<By>(height ? 'height' : 'factor');
+  const target: Length | null = height && {
+    value: Number((height.value * factor).toPrecision(6)),
+    unit: height.unit,
+  };
+  return (
+    <>
+      {height && (
+        <Segmented<By>
+          aria-label="Resize by"
+          value={by}
+          onChange={setBy}
+          options={[
+            { value: 'height', label: 'to a height' },
+            { value: 'factor', label: 'by a factor' },
+          ]}
+        />
+      )}
+      {by === 'height' && height ? (
+        <LengthField
+          label="New height"
+          value={target}
+          defaultUnit={lengthUnit}
+          onValue={(length) => {
+            const next = length ? toMm(length) / toMm(height) : 1;
+            if (next >= RESIZE_BOUNDS.min && next <= RESIZE_BOUNDS.max) onFactor(Number(next.toPrecision(6)));
+          }}
+        />
+      ) : (
+        <NumberField label="Times" value={factor} bounds={RESIZE_BOUNDS} onValue={onFactor} />
+      )}
+    </>
+  );
+}
+
+function SumOfBoth({ preview: { before, after, pattern } }: { preview: Preview }) {
+  const document = useTable((table) => table.document);
+  const minutesOf = (own: typeof document) => showKnownMinutes(stepTotals(own).minutes);
+  return (
+    <p className={styles.sum}>
+      <b>
+        {showGrams(before.total.likelyG)} → {showGrams(after.total.likelyG)}
+      </b>
+      <span className="quiet">
+        {isWoolOnly(document)
+          ? 'no steps yet'
+          : `${minutesOf(document)} → ${minutesOf(pattern)} at your pace`}
+      </span>
+    </p>
+  );
+}
+
+interface ToDecideProps {
+  decisions: readonly ResizeDecision[];
+  swaps: ReadonlyMap<string, string>;
+  onSwaps: (swaps: ReadonlyMap<string, string>) => void;
+}
+
+function ToDecide({ decisions, swaps, onSwaps }: ToDecideProps) {
+  if (decisions.length === 0) return null;
+  const swap = (from: string, to: string | null) => {
+    const next = new Map(swaps);
+    if (to === null) next.delete(from);
+    else next.set(from, to);
+    onSwaps(next);
+  };
+  return (
+    <section aria-label="To decide" className={styles.decide}>
+      <h3>To decide: what does not grow by itself</h3>
+      <ul>
+        {decisions.map((decision) => (
+          <li key={keyOf(decision)}>
+            <Decision
+              decision={decision}
+              chosenId={decision.kind === 'finding' ? (swaps.get(decision.findingId) ?? null) : null}
+              onSwap={swap}
+            />
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Warnings({ warnings }: Pick<Preview, 'warnings'>) {
+  const parts = useTable((table) => table.document.parts);
+  const shelf = useTable((table) => table.shelf);
+  return warnings.map((warning) => (
+    <p key={warning.code + warning.partId} className="amber">
+      <b>{parts.find(({ id }) => id === warning.partId)?.name}:</b>{' '}
+      {warningWords(warning, (id) => shelf.get(id)?.name ?? 'this fibre')}
+    </p>
+  ));
 }
 
 const keyOf = (decision: ResizeDecision): string =>

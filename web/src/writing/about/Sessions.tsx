@@ -21,15 +21,6 @@ export function Sessions({ onOpenStep }: { onOpenStep: (stepId: string) => void 
     const at = document.steps.findIndex(({ id }) => id === firstStepId);
     return at < 0 ? Number.MAX_SAFE_INTEGER : at;
   }
-  const change = (id: string, label: string, recipe: (it: Session) => void, key?: string) =>
-    edit(
-      label,
-      (it) => {
-        const own = it.sessions.find((session) => session.id === id);
-        if (own) recipe(own);
-      },
-      key && `${id}.${key}`,
-    );
   return (
     <section className={lists.section} aria-label="Sessions">
       <header>
@@ -37,82 +28,7 @@ export function Sessions({ onOpenStep }: { onOpenStep: (stepId: string) => void 
         <span className="quiet small">none: it is made in one sitting</span>
       </header>
       {inOrder.map((session) => (
-        <div
-          key={session.id}
-          className={lists.grid}
-          style={{ marginBottom: 12 }}
-          role="group"
-          aria-label={session.name || 'a session'}
-        >
-          <Field label="Name" className={lists.span5 ?? ''}>
-            {(control) => (
-              <Input
-                {...control}
-                value={session.name}
-                maxLength={80}
-                placeholder="Saturday"
-                onChange={(event) => {
-                  const name = event.target.value;
-                  change(session.id, 'the name of a session', (it) => void (it.name = name), 'name');
-                }}
-              />
-            )}
-          </Field>
-          <Choice
-            className={lists.span5 ?? ''}
-            label="Begins with"
-            value={session.firstStepId}
-            words={Object.fromEntries(
-              document.steps.map(({ id, text }, at) => [id, `step ${at + 1} ${text.slice(0, 40)}`]),
-            )}
-            placeholder="which step"
-            unknown={session.firstStepId === null ? 'Say which step begins it' : null}
-            onChoose={(id) =>
-              change(session.id, 'where a session begins', (it) => void (it.firstStepId = id))
-            }
-          />
-          <div className={lists.span2} style={{ alignSelf: 'end' }}>
-            <Button
-              size="small"
-              onClick={() =>
-                edit(
-                  'deleting a session',
-                  (it) => void (it.sessions = it.sessions.filter(({ id }) => id !== session.id)),
-                )
-              }
-            >
-              Delete
-            </Button>
-          </div>
-          {FIELDS.map(([key, label, example]) => (
-            <Field key={key} label={label} className={lists.span4 ?? ''}>
-              {(control) => (
-                <Input.TextArea
-                  {...control}
-                  value={session[key]}
-                  maxLength={300}
-                  autoSize={{ minRows: 1, maxRows: 4 }}
-                  placeholder={example}
-                  onChange={(event) => {
-                    const text = event.target.value;
-                    change(session.id, 'a session', (it) => void (it[key] = text), key);
-                  }}
-                />
-              )}
-            </Field>
-          ))}
-          {session.firstStepId !== null && (
-            <div className={lists.span12}>
-              <Button
-                size="small"
-                type="text"
-                onClick={() => session.firstStepId && onOpenStep(session.firstStepId)}
-              >
-                Open its first step
-              </Button>
-            </div>
-          )}
-        </div>
+        <SessionFields key={session.id} session={session} onOpenStep={onOpenStep} />
       ))}
       <Button
         size="small"
@@ -132,5 +48,95 @@ export function Sessions({ onOpenStep }: { onOpenStep: (stepId: string) => void 
         Add a session
       </Button>
     </section>
+  );
+}
+
+interface SessionFieldsProps {
+  session: Session;
+  onOpenStep: (stepId: string) => void;
+}
+
+/** One sitting. */
+function SessionFields({ session, onOpenStep }: SessionFieldsProps) {
+  const steps = useTable((table) => table.document.steps);
+  const edit = useTable((table) => table.edit);
+  const change = (label: string, recipe: (it: Session) => void, key?: string) =>
+    edit(
+      label,
+      (it) => {
+        const own = it.sessions.find((candidate) => candidate.id === session.id);
+        if (own) recipe(own);
+      },
+      key && `${session.id}.${key}`,
+    );
+  return (
+    <div className={`${lists.grid} ${lists.rowOfGrid}`} role="group" aria-label={session.name || 'a session'}>
+      <Field label="Name" className={lists.span5 ?? ''}>
+        {(control) => (
+          <Input
+            {...control}
+            value={session.name}
+            maxLength={80}
+            placeholder="Saturday"
+            onChange={(event) => {
+              const name = event.target.value;
+              change('the name of a session', (it) => void (it.name = name), 'name');
+            }}
+          />
+        )}
+      </Field>
+      <Choice
+        className={lists.span5 ?? ''}
+        label="Begins with"
+        value={session.firstStepId}
+        words={Object.fromEntries(
+          steps.map(({ id, text }, at) => [id, `step ${at + 1} ${text.slice(0, 40)}`]),
+        )}
+        placeholder="which step"
+        unknown={session.firstStepId === null ? 'Say which step begins it' : null}
+        onChoose={(id) => change('where a session begins', (it) => void (it.firstStepId = id))}
+      />
+      <div className={lists.span2} style={{ alignSelf: 'end' }}>
+        <Button
+          size="small"
+          onClick={() =>
+            edit(
+              'deleting a session',
+              (it) => void (it.sessions = it.sessions.filter(({ id }) => id !== session.id)),
+            )
+          }
+        >
+          Delete
+        </Button>
+      </div>
+      {FIELDS.map(([key, label, example]) => (
+        <Field key={key} label={label} className={lists.span4 ?? ''}>
+          {(control) => (
+            <Input.TextArea
+              {...control}
+              value={session[key]}
+              maxLength={300}
+              autoSize={{ minRows: 1, maxRows: 4 }}
+              placeholder={example}
+              onChange={(event) => {
+                const text = event.target.value;
+                change('a session', (it) => void (it[key] = text), key);
+              }}
+            />
+          )}
+        </Field>
+      ))}
+      {session.firstStepId !== null && (
+        <div className={lists.span12}>
+          <Button
+            size="small"
+            type="text"
+            onClick={() => session.firstStepId && onOpenStep(session.firstStepId)}
+          >
+            Open its first step
+          </Button>
+        </div>
+      )}
+    </div>
   );
 }

@@ -24,7 +24,6 @@ interface JoinEditorProps {
 /** One join: which parts, how, its loose end, and the wool over it. */
 export function JoinEditor({ join, own, index, onDelete }: JoinEditorProps) {
   const lengthUnit = useTable((table) => table.document.lengthUnit);
-  const fibres = useTable((table) => table.fibres);
   const problemAt = useProblemAt();
   const editJoin = useEditJoin(join.id);
   const names = usePartNames();
@@ -95,65 +94,7 @@ export function JoinEditor({ join, own, index, onDelete }: JoinEditorProps) {
           }
         />
         {join.looseEnd && <LooseEndFields end={join.looseEnd} own={own} editJoin={editJoin} />}
-        <Field
-          label="Covered with"
-          className={styles.span6 ?? ''}
-          problem={problemAt(`${pointer}/cover/fibreId`)}
-          unknown={join.cover?.fibreId === null ? 'Unknown until you choose one' : null}
-        >
-          {(control) => (
-            <FibreSelect
-              control={control}
-              fibres={fibres}
-              value={join.cover?.fibreId ?? null}
-              placeholder="Not covered"
-              noneLabel="Not covered"
-              onChoose={(fibreId) =>
-                editJoin('the cover', (it) => {
-                  it.cover = fibreId === null ? null : { ...(it.cover ?? BARE_COVER), fibreId };
-                })
-              }
-            />
-          )}
-        </Field>
-        {join.cover && (
-          <>
-            <div className={styles.span3}>
-              <LengthField
-                label="Band each side"
-                value={join.cover.band}
-                defaultUnit={lengthUnit}
-                hint={usualSize(own.bandMm, lengthUnit) ?? ''}
-                onValue={(band) =>
-                  editJoin('the band', (it) => void (it.cover && (it.cover.band = band)), 'band')
-                }
-              />
-            </div>
-            <Field label="In your words" className={styles.span6 ?? ''}>
-              {(control) => (
-                <Input
-                  {...control}
-                  value={join.cover?.words}
-                  maxLength={200}
-                  onChange={(event) => {
-                    const words = event.target.value;
-                    editJoin('the words', (it) => void (it.cover && (it.cover.words = words)), 'words');
-                  }}
-                />
-              )}
-            </Field>
-            <Checkbox
-              className={styles.span6 ?? ''}
-              checked={join.cover.isIfNeeded}
-              onChange={(event) => {
-                const isIfNeeded = event.target.checked;
-                editJoin('only if needed', (it) => void (it.cover && (it.cover.isIfNeeded = isIfNeeded)));
-              }}
-            >
-              only if needed: packed apart
-            </Checkbox>
-          </>
-        )}
+        <CoverFields join={join} own={own} pointer={pointer} editJoin={editJoin} />
       </div>
       <div className={styles.rowActions}>
         <span />
@@ -166,6 +107,83 @@ export function JoinEditor({ join, own, index, onDelete }: JoinEditorProps) {
 }
 
 const BARE_COVER = { fibreId: null, band: null, words: '', wordsSizeFraction: 1, isIfNeeded: false };
+
+interface CoverFieldsProps {
+  join: Join;
+  own: JoinEstimate;
+  pointer: string;
+  editJoin: EditItem<Join>;
+}
+
+/** The wool over a join: which, how wide, in the author’s words, and whether only if needed. */
+function CoverFields({ join, own, pointer, editJoin }: CoverFieldsProps) {
+  const lengthUnit = useTable((table) => table.document.lengthUnit);
+  const fibres = useTable((table) => table.fibres);
+  const problemAt = useProblemAt();
+  return (
+    <>
+      <Field
+        label="Covered with"
+        className={styles.span6 ?? ''}
+        problem={problemAt(`${pointer}/cover/fibreId`)}
+        unknown={join.cover?.fibreId === null ? 'Unknown until you choose one' : null}
+      >
+        {(control) => (
+          <FibreSelect
+            control={control}
+            fibres={fibres}
+            value={join.cover?.fibreId ?? null}
+            placeholder="Not covered"
+            noneLabel="Not covered"
+            onChoose={(fibreId) =>
+              editJoin('the cover', (it) => {
+                it.cover = fibreId === null ? null : { ...(it.cover ?? BARE_COVER), fibreId };
+              })
+            }
+          />
+        )}
+      </Field>
+      {join.cover && (
+        <>
+          <div className={styles.span3}>
+            <LengthField
+              label="Band each side"
+              value={join.cover.band}
+              defaultUnit={lengthUnit}
+              hint={usualSize(own.bandMm, lengthUnit) ?? ''}
+              onValue={(band) =>
+                editJoin('the band', (it) => void (it.cover && (it.cover.band = band)), 'band')
+              }
+            />
+          </div>
+          <Field label="In your words" className={styles.span6 ?? ''}>
+            {(control) => (
+              <Input
+                {...control}
+                value={join.cover?.words}
+                maxLength={200}
+                onChange={(event) => {
+                  const words = event.target.value;
+                  editJoin('the words', (it) => void (it.cover && (it.cover.words = words)), 'words');
+                }}
+              />
+            )}
+          </Field>
+          <Checkbox
+            className={styles.span6 ?? ''}
+            checked={join.cover.isIfNeeded}
+            onChange={(event) => {
+              const isIfNeeded = event.target.checked;
+              editJoin('only if needed', (it) => void (it.cover && (it.cover.isIfNeeded = isIfNeeded)));
+            }}
+          >
+            only if needed: packed apart
+          </Checkbox>
+        </>
+      )}
+    </>
+  );
+}
 
 interface JoinSizeProps {
   label: string;

@@ -8,142 +8,21 @@ import styles from '../../ui/Lists.module.css';
 import { useEditCut, useTable } from '../table/tableContext.ts';
 import { usePartNames } from '../table/useChoices.ts';
 
+type Wire = Extract<Cut, { kind: 'wire' }>;
+type EditWire = (label: string, recipe: (it: Wire) => void, key?: string) => void;
+
 /** The stretches of one wire, in the order it runs, and its turns round other wires. */
-export function WireFields({ cut }: { cut: Extract<Cut, { kind: 'wire' }> }) {
-  const lengthUnit = useTable((table) => table.document.lengthUnit);
+export function WireFields({ cut }: { cut: Wire }) {
   const editCut = useEditCut(cut.id);
-  const parts = usePartNames();
-  const edit = (label: string, recipe: (it: Extract<Cut, { kind: 'wire' }>) => void, key?: string) =>
+  const edit: EditWire = (label, recipe, key) =>
     editCut(label, (it) => void (it.kind === 'wire' && recipe(it)), key);
   return (
     <div className={styles.span12}>
       {cut.segments.map((segment, at) => (
-        <div key={at} className={styles.grid} style={{ marginBottom: 6 }}>
-          <Field label="Stretch" className={styles.span3 ?? ''}>
-            {(control) => (
-              <Input
-                {...control}
-                value={segment.name}
-                maxLength={60}
-                onChange={(event) => {
-                  const name = event.target.value;
-                  edit(
-                    'a stretch',
-                    (it) => void (it.segments[at] && (it.segments[at].name = name)),
-                    `s${at}.name`,
-                  );
-                }}
-              />
-            )}
-          </Field>
-          <Choice
-            className={styles.span3 ?? ''}
-            label="Through"
-            value={segment.partId}
-            words={parts}
-            none="no part"
-            onChoose={(partId) =>
-              edit(
-                'what it runs through',
-                (it) => void (it.segments[at] && (it.segments[at].partId = partId)),
-              )
-            }
-          />
-          <div className={styles.span3}>
-            <LengthField
-              label="Length"
-              value={segment.length}
-              defaultUnit={lengthUnit}
-              hint={segment.partId === null ? '' : 'empty: as long as it'}
-              onValue={(length) =>
-                edit(
-                  'a stretch',
-                  (it) => void (it.segments[at] && (it.segments[at].length = length)),
-                  `s${at}.length`,
-                )
-              }
-            />
-          </div>
-          <NumberField
-            className={styles.span3 ?? ''}
-            label="Strands"
-            value={segment.strands}
-            bounds={{ min: 1, max: 8 }}
-            isWhole
-            onValue={(strands) =>
-              edit(
-                'the strands',
-                (it) => void (it.segments[at] && (it.segments[at].strands = strands)),
-                `s${at}.strands`,
-              )
-            }
-          />
-          <Checkbox
-            className={styles.span6 ?? ''}
-            checked={segment.isTwisted}
-            disabled={segment.strands < 2}
-            onChange={(event) => {
-              const isTwisted = event.target.checked;
-              edit('the twist', (it) => void (it.segments[at] && (it.segments[at].isTwisted = isTwisted)));
-            }}
-          >
-            twisted together (8 % more)
-          </Checkbox>
-          <div className={styles.span6}>
-            <Button size="small" onClick={() => edit('a stretch', (it) => void it.segments.splice(at, 1))}>
-              Leave this stretch out
-            </Button>
-          </div>
-        </div>
+        <Stretch key={at} segment={segment} at={at} edit={edit} />
       ))}
       {cut.windings.map((winding, at) => (
-        <div key={`w${at}`} className={styles.grid} style={{ marginBottom: 6 }}>
-          <NumberField
-            className={styles.span3 ?? ''}
-            label="Turns"
-            value={winding.turns}
-            bounds={{ min: 0, max: 500 }}
-            onValue={(turns) =>
-              edit(
-                'the turns',
-                (it) => void (it.windings[at] && (it.windings[at].turns = turns)),
-                `w${at}.turns`,
-              )
-            }
-          />
-          <div className={styles.span4}>
-            <LengthField
-              label="Round a wire of"
-              value={winding.aroundDiameter}
-              defaultUnit={lengthUnit}
-              onValue={(size) =>
-                edit(
-                  'what it is wound round',
-                  (it) => void (it.windings[at] && (it.windings[at].aroundDiameter = size)),
-                  `w${at}.around`,
-                )
-              }
-            />
-          </div>
-          <NumberField
-            className={styles.span3 ?? ''}
-            label="So often"
-            value={winding.count}
-            bounds={{ min: 0, max: 500 }}
-            onValue={(count) =>
-              edit(
-                'the turns',
-                (it) => void (it.windings[at] && (it.windings[at].count = count)),
-                `w${at}.count`,
-              )
-            }
-          />
-          <div className={styles.span12}>
-            <Button size="small" onClick={() => edit('the turns', (it) => void it.windings.splice(at, 1))}>
-              Leave these turns out
-            </Button>
-          </div>
-        </div>
+        <Winding key={`w${at}`} winding={winding} at={at} edit={edit} />
       ))}
       <div className={styles.rowActions}>
         <Button size="small" onClick={() => edit('a stretch', (it) => void it.segments.push(blankSegment()))}>
@@ -158,6 +37,146 @@ export function WireFields({ cut }: { cut: Extract<Cut, { kind: 'wire' }> }) {
           Add turns round a wire
         </Button>
         <span />
+      </div>
+    </div>
+  );
+}
+
+interface StretchProps {
+  segment: Wire['segments'][number];
+  at: number;
+  edit: EditWire;
+}
+
+/** Where a wire runs, how long, and how often beside itself. */
+function Stretch({ segment, at, edit }: StretchProps) {
+  const lengthUnit = useTable((table) => table.document.lengthUnit);
+  const parts = usePartNames();
+  return (
+    <div className={`${styles.grid} ${styles.rowOfGrid}`}>
+      <Field label="Stretch" className={styles.span3 ?? ''}>
+        {(control) => (
+          <Input
+            {...control}
+            value={segment.name}
+            maxLength={60}
+            onChange={(event) => {
+              const name = event.target.value;
+              edit(
+                'a stretch',
+                (it) => void (it.segments[at] && (it.segments[at].name = name)),
+                `s${at}.name`,
+              );
+            }}
+          />
+        )}
+      </Field>
+      <Choice
+        className={styles.span3 ?? ''}
+        label="Through"
+        value={segment.partId}
+        words={parts}
+        none="no part"
+        onChoose={(partId) =>
+          edit('what it runs through', (it) => void (it.segments[at] && (it.segments[at].partId = partId)))
+        }
+      />
+      <div className={styles.span3}>
+        <LengthField
+          label="Length"
+          value={segment.length}
+          defaultUnit={lengthUnit}
+          hint={segment.partId === null ? '' : 'empty: as long as it'}
+          onValue={(length) =>
+            edit(
+              'a stretch',
+              (it) => void (it.segments[at] && (it.segments[at].length = length)),
+              `s${at}.length`,
+            )
+          }
+        />
+      </div>
+      <NumberField
+        className={styles.span3 ?? ''}
+        label="Strands"
+        value={segment.strands}
+        bounds={{ min: 1, max: 8 }}
+        isWhole
+        onValue={(strands) =>
+          edit(
+            'the strands',
+            (it) => void (it.segments[at] && (it.segments[at].strands = strands)),
+            `s${at}.strands`,
+          )
+        }
+      />
+      <Checkbox
+        className={styles.span6 ?? ''}
+        checked={segment.isTwisted}
+        disabled={segment.strands < 2}
+        onChange={(event) => {
+          const isTwisted = event.target.checked;
+          edit('the twist', (it) => void (it.segments[at] && (it.segments[at].isTwisted = isTwisted)));
+        }}
+      >
+        twisted together (8 % more)
+      </Checkbox>
+      <div className={styles.span6}>
+        <Button size="small" onClick={() => edit('a stretch', (it) => void it.segments.splice(at, 1))}>
+          Leave this stretch out
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+interface WindingProps {
+  winding: Wire['windings'][number];
+  at: number;
+  edit: EditWire;
+}
+
+/** Turns round another wire. */
+function Winding({ winding, at, edit }: WindingProps) {
+  const lengthUnit = useTable((table) => table.document.lengthUnit);
+  return (
+    <div className={`${styles.grid} ${styles.rowOfGrid}`}>
+      <NumberField
+        className={styles.span3 ?? ''}
+        label="Turns"
+        value={winding.turns}
+        bounds={{ min: 0, max: 500 }}
+        onValue={(turns) =>
+          edit('the turns', (it) => void (it.windings[at] && (it.windings[at].turns = turns)), `w${at}.turns`)
+        }
+      />
+      <div className={styles.span4}>
+        <LengthField
+          label="Round a wire of"
+          value={winding.aroundDiameter}
+          defaultUnit={lengthUnit}
+          onValue={(size) =>
+            edit(
+              'what it is wound round',
+              (it) => void (it.windings[at] && (it.windings[at].aroundDiameter = size)),
+              `w${at}.around`,
+            )
+          }
+        />
+      </div>
+      <NumberField
+        className={styles.span3 ?? ''}
+        label="So often"
+        value={winding.count}
+        bounds={{ min: 0, max: 500 }}
+        onValue={(count) =>
+          edit('the turns', (it) => void (it.windings[at] && (it.windings[at].count = count)), `w${at}.count`)
+        }
+      />
+      <div className={styles.span12}>
+        <Button size="small" onClick={() => edit('the turns', (it) => void it.windings.splice(at, 1))}>
+          Leave these turns out
+        </Button>
       </div>
     </div>
   );

@@ -51,9 +51,11 @@ export function OptionsList() {
   );
 }
 
+type ChangeOption = (label: string, recipe: (it: Option) => void, key?: string) => void;
+
 function OptionFields({ option }: { option: Option }) {
   const edit = useTable((table) => table.edit);
-  const change = (label: string, recipe: (it: Option) => void, key?: string) =>
+  const change: ChangeOption = (label, recipe, key) =>
     edit(
       label,
       (it) => {
@@ -138,37 +140,40 @@ function OptionFields({ option }: { option: Option }) {
           />
         </div>
       ))}
-      {option.kind === 'one-of' && (
-        <div className={lists.rowActions}>
-          <Button
-            size="small"
-            disabled={option.values.length >= 12}
-            onClick={() =>
-              change(
-                'adding an answer',
-                (it) => void it.values.push({ id: nanoid(10), name: '', things: [] }),
-              )
-            }
-          >
-            Add an answer
-          </Button>
-          <Button
-            size="small"
-            disabled={option.values.length <= 1}
-            onClick={() =>
-              edit('deleting an answer', (it) => {
-                const own = it.options.find(({ id }) => id === option.id);
-                const gone = own?.values.pop();
-                if (!own || !gone) return;
-                if (own.defaultValueId === gone.id) own.defaultValueId = own.values[0]?.id ?? null;
-                it.limits = it.limits.filter(({ a, b }) => a.valueId !== gone.id && b.valueId !== gone.id);
-              })
-            }
-          >
-            Take the last one off
-          </Button>
-        </div>
-      )}
+      {option.kind === 'one-of' && <AnswerButtons option={option} change={change} />}
     </section>
+  );
+}
+
+/** More answers, or fewer. */
+function AnswerButtons({ option, change }: { option: Option; change: ChangeOption }) {
+  const edit = useTable((table) => table.edit);
+  return (
+    <div className={lists.rowActions}>
+      <Button
+        size="small"
+        disabled={option.values.length >= 12}
+        onClick={() =>
+          change('adding an answer', (it) => void it.values.push({ id: nanoid(10), name: '', things: [] }))
+        }
+      >
+        Add an answer
+      </Button>
+      <Button
+        size="small"
+        disabled={option.values.length <= 1}
+        onClick={() =>
+          edit('deleting an answer', (it) => {
+            const own = it.options.find(({ id }) => id === option.id);
+            const gone = own?.values.pop();
+            if (!own || !gone) return;
+            if (own.defaultValueId === gone.id) own.defaultValueId = own.values[0]?.id ?? null;
+            it.limits = it.limits.filter(({ a, b }) => a.valueId !== gone.id && b.valueId !== gone.id);
+          })
+        }
+      >
+        Take the last one off
+      </Button>
+    </div>
   );
 }

@@ -1,4 +1,4 @@
-import type { Length } from '@lanakit/core/base';
+import type { Length, LengthUnit } from '@lanakit/core/base';
 import {
   type Amount,
   AMOUNT_FORMS,
@@ -56,44 +56,54 @@ const WAYS = { min: 1, max: 64 };
 const HAND_WORDS = { wisp: 'wisp', pinch: 'pinch', tuft: 'tuft' };
 const UNTIL_WORDS = { size: 'until it has its size', cover: 'until it covers', fit: 'until it fits' };
 
-function FormFields({ use, amount, onAmount }: AmountFieldsProps & { amount: Amount }) {
-  const document = useTable((table) => table.document);
-  const useNames = useUseNames(use.id);
-  const set = (change: Partial<Amount>, what: string) => onAmount({ ...amount, ...change } as Amount, what);
-  const length = (label: string, key: string, value: Length | null, hint?: string) => (
-    <div className={styles.span3}>
-      <LengthField
+type SetAmount = (change: Partial<Amount>, what: string) => void;
+
+/** The few kinds of field that amounts are made of. */
+function amountFields(defaultUnit: LengthUnit, set: SetAmount) {
+  return {
+    length: (label: string, key: string, value: Length | null, hint?: string) => (
+      <div className={styles.span3}>
+        <LengthField
+          label={label}
+          value={value}
+          defaultUnit={defaultUnit}
+          {...(hint !== undefined && { hint })}
+          onValue={(size) => set({ [key]: size }, key)}
+        />
+      </div>
+    ),
+    range: (label: string, key: 'length' | 'width', low: Length | null, high: Length | null) => (
+      <div className={styles.span3}>
+        <LengthRangeField
+          label={label}
+          low={low}
+          high={high}
+          defaultUnit={defaultUnit}
+          onValue={(from, to) =>
+            set({ [key]: from, [key === 'length' ? 'highLength' : 'highWidth']: to }, key)
+          }
+        />
+      </div>
+    ),
+    number: (label: string, key: string, value: number | null, bounds: typeof SOME, suffix = '') => (
+      <NumberField<number | null>
+        className={styles.span3 ?? ''}
         label={label}
         value={value}
-        defaultUnit={document.lengthUnit}
-        {...(hint !== undefined && { hint })}
-        onValue={(size) => set({ [key]: size }, key)}
+        bounds={bounds}
+        isWhole={bounds === WAYS}
+        allowEmpty={bounds !== WAYS}
+        suffix={suffix}
+        onValue={(next) => set({ [key]: next }, key)}
       />
-    </div>
-  );
-  const range = (label: string, key: 'length' | 'width', low: Length | null, high: Length | null) => (
-    <div className={styles.span3}>
-      <LengthRangeField
-        label={label}
-        low={low}
-        high={high}
-        defaultUnit={document.lengthUnit}
-        onValue={(from, to) => set({ [key]: from, [key === 'length' ? 'highLength' : 'highWidth']: to }, key)}
-      />
-    </div>
-  );
-  const number = (label: string, key: string, value: number | null, bounds: typeof SOME, suffix = '') => (
-    <NumberField<number | null>
-      className={styles.span3 ?? ''}
-      label={label}
-      value={value}
-      bounds={bounds}
-      isWhole={bounds === WAYS}
-      allowEmpty={bounds !== WAYS}
-      suffix={suffix}
-      onValue={(next) => set({ [key]: next }, key)}
-    />
-  );
+    ),
+  };
+}
+
+function FormFields({ use, amount, onAmount }: AmountFieldsProps & { amount: Amount }) {
+  const lengthUnit = useTable((table) => table.document.lengthUnit);
+  const set: SetAmount = (change, what) => onAmount({ ...amount, ...change } as Amount, what);
+  const { length, range, number } = amountFields(lengthUnit, set);
   switch (amount.form) {
     case 'grams':
       return (
@@ -154,39 +164,14 @@ function FormFields({ use, amount, onAmount }: AmountFieldsProps & { amount: Amo
       );
     case 'shared':
     case 'rest':
-      return (
-        <Choice
-          className={styles.span6 ?? ''}
-          label="Which weight"
-          value={amount.sharedId}
-          placeholder="add one under Materials"
-          words={Object.fromEntries(document.shared.map(({ id, name }) => [id, name || 'unnamed weight']))}
-          onChoose={(sharedId) => set({ sharedId }, 'sharedId')}
-        />
-      );
     case 'relative':
-      return (
-        <>
-          {number('So much', 'fraction', amount.fraction, SOME)}
-          <Choice
-            className={styles.span6 ?? ''}
-            label="Of"
-            value={amount.ofUseId}
-            words={useNames}
-            placeholder="choose"
-            onChoose={(ofUseId) => set({ ofUseId }, 'ofUseId')}
-          />
-        </>
-      );
     case 'trimmings':
       return (
-        <Choice
-          className={styles.span6 ?? ''}
-          label="Cut off"
-          value={amount.ofUseId}
-          words={useNames}
-          placeholder="choose the hair"
-          onChoose={(ofUseId) => set({ ofUseId }, 'ofUseId')}
+        <AmountOfAnother
+          useId={use.id}
+          amount={amount}
+          set={set}
+          fraction={(value) => number('So much', 'fraction', value, SOME)}
         />
       );
     case 'at-most':
@@ -216,6 +201,59 @@ function FormFields({ use, amount, onAmount }: AmountFieldsProps & { amount: Amo
           words={UNTIL_WORDS}
           among={UNTIL}
           onChoose={(what) => what && set({ what }, 'what')}
+        />
+      );
+  }
+}
+
+interface AmountOfAnotherProps {
+  useId: string;
+  amount: Extract<Amount, { form: 'shared' | 'rest' | 'relative' | 'trimmings' }>;
+  set: SetAmount;
+  /** The field of how much of it. */
+  fraction: (value: number | null) => React.ReactNode;
+}
+
+/** Amounts that follow from a weight that several share, or from another use of wool. */
+function AmountOfAnother({ useId, amount, set, fraction }: AmountOfAnotherProps) {
+  const shared = useTable((table) => table.document.shared);
+  const useNames = useUseNames(useId);
+  switch (amount.form) {
+    case 'shared':
+    case 'rest':
+      return (
+        <Choice
+          className={styles.span6 ?? ''}
+          label="Which weight"
+          value={amount.sharedId}
+          placeholder="add one under Materials"
+          words={Object.fromEntries(shared.map(({ id, name }) => [id, name || 'unnamed weight']))}
+          onChoose={(sharedId) => set({ sharedId }, 'sharedId')}
+        />
+      );
+    case 'relative':
+      return (
+        <>
+          {fraction(amount.fraction)}
+          <Choice
+            className={styles.span6 ?? ''}
+            label="Of"
+            value={amount.ofUseId}
+            words={useNames}
+            placeholder="choose"
+            onChoose={(ofUseId) => set({ ofUseId }, 'ofUseId')}
+          />
+        </>
+      );
+    case 'trimmings':
+      return (
+        <Choice
+          className={styles.span6 ?? ''}
+          label="Cut off"
+          value={amount.ofUseId}
+          words={useNames}
+          placeholder="choose the hair"
+          onChoose={(ofUseId) => set({ ofUseId }, 'ofUseId')}
         />
       );
   }

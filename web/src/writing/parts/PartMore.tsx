@@ -90,51 +90,8 @@ export function PartMore({ part, estimate }: PartMoreProps) {
             />
           )}
         </Field>
-        {[...sizesOf(part.shape).keys()].map((name) => (
-          <Choice<'exact' | 'free'>
-            key={name}
-            className={styles.span3 ?? ''}
-            label={`${sizeWords(name)} is meant`}
-            value={part.exactness.find((own) => own.size === name)?.is ?? null}
-            words={EXACTNESS_WORDS}
-            none="about: a guide"
-            onChoose={(is) =>
-              editPart('how exact a size is', (it) => {
-                it.exactness = it.exactness.filter((own) => own.size !== name);
-                if (is !== null) it.exactness.push({ size: name, is });
-              })
-            }
-          />
-        ))}
-        {part.shape.kind === 'flat-outline' && (
-          <div className={styles.span12}>
-            <Button
-              size="small"
-              onClick={() =>
-                editPart(
-                  'whose an outline is',
-                  (it) => void (it.outlineRights = it.outlineRights ? null : structuredClone(OWN_RIGHTS)),
-                )
-              }
-            >
-              {part.outlineRights ? 'The outline is as the pattern is' : 'The outline is somebody else’s…'}
-            </Button>
-            {part.outlineRights && (
-              <RightsFields
-                rights={part.outlineRights}
-                onChange={(label, recipe, key) =>
-                  editPart(
-                    label,
-                    (it) => {
-                      if (it.outlineRights) recipe(it.outlineRights);
-                    },
-                    key && `outline.${key}`,
-                  )
-                }
-              />
-            )}
-          </div>
-        )}
+        <ExactnessFields part={part} />
+        {part.shape.kind === 'flat-outline' && <OutlineRights part={part} />}
         {size('Sample, rolled', 'rolled')}
         {size('felted', 'felted')}
         <NumberField<number | null>
@@ -161,5 +118,64 @@ export function PartMore({ part, estimate }: PartMoreProps) {
       </div>
       <DerivedSizes part={part} estimate={estimate} />
     </details>
+  );
+}
+
+/** How exact each size is meant. */
+function ExactnessFields({ part }: { part: Part }) {
+  const editPart = useEditPart(part.id);
+  return (
+    <>
+      {[...sizesOf(part.shape).keys()].map((name) => (
+        <Choice<'exact' | 'free'>
+          key={name}
+          className={styles.span3 ?? ''}
+          label={`${sizeWords(name)} is meant`}
+          value={part.exactness.find((own) => own.size === name)?.is ?? null}
+          words={EXACTNESS_WORDS}
+          none="about: a guide"
+          onChoose={(is) =>
+            editPart('how exact a size is', (it) => {
+              it.exactness = it.exactness.filter((own) => own.size !== name);
+              if (is !== null) it.exactness.push({ size: name, is });
+            })
+          }
+        />
+      ))}
+    </>
+  );
+}
+
+/** Whose an outline is, where it is not the pattern’s. */
+function OutlineRights({ part }: { part: Part }) {
+  const editPart = useEditPart(part.id);
+  return (
+    <div className={styles.span12}>
+      <Button
+        size="small"
+        onClick={() =>
+          editPart(
+            'whose an outline is',
+            (it) => void (it.outlineRights = it.outlineRights ? null : structuredClone(OWN_RIGHTS)),
+          )
+        }
+      >
+        {part.outlineRights ? 'The outline is as the pattern is' : 'The outline is somebody else’s…'}
+      </Button>
+      {part.outlineRights && (
+        <RightsFields
+          rights={part.outlineRights}
+          onChange={(label, recipe, key) =>
+            editPart(
+              label,
+              (it) => {
+                if (it.outlineRights) recipe(it.outlineRights);
+              },
+              key && `outline.${key}`,
+            )
+          }
+        />
+      )}
+    </div>
   );
 }

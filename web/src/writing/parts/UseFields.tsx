@@ -32,7 +32,6 @@ const isDetail = (use: Draft<Use>): use is Draft<UseOf<'patch' | 'line' | 'dot'>
 export function UseFields({ use, pointer, editUse }: UseFieldsProps) {
   const lengthUnit = useTable((table) => table.document.lengthUnit);
   const problemAt = useProblemAt();
-  const findings = useFindingNames(COUNTED);
   const size = (
     label: string,
     at: string,
@@ -65,49 +64,12 @@ export function UseFields({ use, pointer, editUse }: UseFieldsProps) {
       onValue={(count) => editUse('how many', (it) => void (isDetail(it) && (it.count = count)), 'count')}
     />
   );
-  const howMany = use.role === 'insert' && (
-    <NumberField
-      className={styles.span3 ?? ''}
-      label="On each piece"
-      value={use.count}
-      bounds={OFTEN}
-      isWhole
-      onValue={(count) =>
-        editUse('how many', (it) => void (it.role === 'insert' && (it.count = count)), 'count')
-      }
-    />
-  );
   switch (use.role) {
     case 'core':
     case 'added':
       return null;
     case 'insert':
-      return (
-        <>
-          <Choice
-            className={styles.span6 ?? ''}
-            label="What lies inside"
-            value={use.findingId}
-            words={findings}
-            placeholder="choose a finding"
-            unknown={use.findingId === null ? 'Unknown until you choose one' : null}
-            problem={problemAt(`${pointer}/findingId`)}
-            onChoose={(findingId) =>
-              editUse('what lies inside', (it) => void (it.role === 'insert' && (it.findingId = findingId)))
-            }
-          />
-          {howMany}
-          <Choice
-            className={styles.span6 ?? ''}
-            label="How"
-            value={use.space}
-            words={SPACE_WORDS}
-            onChoose={(space) =>
-              editUse('how it lies', (it) => void (it.role === 'insert' && space && (it.space = space)))
-            }
-          />
-        </>
-      );
+      return <InsertFields use={use} pointer={pointer} editUse={editUse} />;
     case 'coat':
       return <CoatFields use={use} pointer={pointer} editUse={editUse} size={size} />;
     case 'patch':
@@ -153,70 +115,27 @@ export function UseFields({ use, pointer, editUse }: UseFieldsProps) {
         </>
       );
     case 'hair':
-      return (
-        <>
-          {size(
-            'Along',
-            'line',
-            use.line,
-            own('hair', (it, line) => (it.line = line)),
-          )}
-          {size(
-            'Drop',
-            'drop',
-            use.drop,
-            own('hair', (it, drop) => (it.drop = drop)),
-          )}
-          <Choice
-            className={styles.span3 ?? ''}
-            label="How thick"
-            value={use.weight}
-            words={WEIGHT_WORDS}
-            among={HAIR_WEIGHTS}
-            onChoose={(weight) =>
-              editUse(
-                'how thick it lies',
-                (it) => void (it.role === 'hair' && weight && (it.weight = weight)),
-              )
-            }
-          />
-          <Choice
-            className={styles.span6 ?? ''}
-            label="How it is fixed"
-            value={use.fixed}
-            words={FIXED_WORDS}
-            among={HAIR_FIXED}
-            onChoose={(fixed) =>
-              editUse('how it is fixed', (it) => void (it.role === 'hair' && fixed && (it.fixed = fixed)))
-            }
-          />
-          <NumberField
-            className={styles.span3 ?? ''}
-            label="Trimmed off"
-            value={percentOf(use.trimFraction)}
-            bounds={{ min: 0, max: 90 }}
-            suffix="%"
-            onValue={(percent) =>
-              editUse(
-                'what is trimmed',
-                (it) => void (it.role === 'hair' && (it.trimFraction = fractionOf(percent))),
-                'trim',
-              )
-            }
-          />
-        </>
-      );
+      return <HairFields use={use} editUse={editUse} size={size} own={own} />;
   }
 }
 
+/** A size of a use in its field. */
+type SizeOfUse = (
+  label: string,
+  at: string,
+  value: Length | null,
+  write: (it: Draft<Use>, length: Length | null) => void,
+) => React.ReactNode;
+
+/** Writes a size where the use is still of that role. */
+type OwnSize = <R extends Use['role']>(
+  role: R,
+  write: (it: Draft<UseOf<R>>, length: Length | null) => void,
+) => (it: Draft<Use>, length: Length | null) => void;
+
 interface CoatFieldsProps extends Omit<UseFieldsProps, 'use'> {
   use: UseOf<'coat'>;
-  size: (
-    label: string,
-    at: string,
-    value: Length | null,
-    write: (it: Draft<Use>, length: Length | null) => void,
-  ) => React.ReactNode;
+  size: SizeOfUse;
 }
 
 function CoatFields({ use, editUse, size }: CoatFieldsProps) {
@@ -307,6 +226,111 @@ function CoatFields({ use, editUse, size }: CoatFieldsProps) {
           }
         />
       )}
+    </>
+  );
+}
+
+interface InsertFieldsProps extends Omit<UseFieldsProps, 'use'> {
+  use: UseOf<'insert'>;
+}
+
+/** A finding that lies inside the wool. */
+function InsertFields({ use, pointer, editUse }: InsertFieldsProps) {
+  const problemAt = useProblemAt();
+  const findings = useFindingNames(COUNTED);
+  return (
+    <>
+      <Choice
+        className={styles.span6 ?? ''}
+        label="What lies inside"
+        value={use.findingId}
+        words={findings}
+        placeholder="choose a finding"
+        unknown={use.findingId === null ? 'Unknown until you choose one' : null}
+        problem={problemAt(`${pointer}/findingId`)}
+        onChoose={(findingId) =>
+          editUse('what lies inside', (it) => void (it.role === 'insert' && (it.findingId = findingId)))
+        }
+      />
+      <NumberField
+        className={styles.span3 ?? ''}
+        label="On each piece"
+        value={use.count}
+        bounds={OFTEN}
+        isWhole
+        onValue={(count) =>
+          editUse('how many', (it) => void (it.role === 'insert' && (it.count = count)), 'count')
+        }
+      />
+      <Choice
+        className={styles.span6 ?? ''}
+        label="How"
+        value={use.space}
+        words={SPACE_WORDS}
+        onChoose={(space) =>
+          editUse('how it lies', (it) => void (it.role === 'insert' && space && (it.space = space)))
+        }
+      />
+    </>
+  );
+}
+
+interface HairFieldsProps extends Omit<UseFieldsProps, 'use' | 'pointer'> {
+  use: UseOf<'hair'>;
+  size: SizeOfUse;
+  own: OwnSize;
+}
+
+/** Hair along a line: how long, how thick, how fixed and trimmed. */
+function HairFields({ use, editUse, size, own }: HairFieldsProps) {
+  return (
+    <>
+      {size(
+        'Along',
+        'line',
+        use.line,
+        own('hair', (it, line) => (it.line = line)),
+      )}
+      {size(
+        'Drop',
+        'drop',
+        use.drop,
+        own('hair', (it, drop) => (it.drop = drop)),
+      )}
+      <Choice
+        className={styles.span3 ?? ''}
+        label="How thick"
+        value={use.weight}
+        words={WEIGHT_WORDS}
+        among={HAIR_WEIGHTS}
+        onChoose={(weight) =>
+          editUse('how thick it lies', (it) => void (it.role === 'hair' && weight && (it.weight = weight)))
+        }
+      />
+      <Choice
+        className={styles.span6 ?? ''}
+        label="How it is fixed"
+        value={use.fixed}
+        words={FIXED_WORDS}
+        among={HAIR_FIXED}
+        onChoose={(fixed) =>
+          editUse('how it is fixed', (it) => void (it.role === 'hair' && fixed && (it.fixed = fixed)))
+        }
+      />
+      <NumberField
+        className={styles.span3 ?? ''}
+        label="Trimmed off"
+        value={percentOf(use.trimFraction)}
+        bounds={{ min: 0, max: 90 }}
+        suffix="%"
+        onValue={(percent) =>
+          editUse(
+            'what is trimmed',
+            (it) => void (it.role === 'hair' && (it.trimFraction = fractionOf(percent))),
+            'trim',
+          )
+        }
+      />
     </>
   );
 }
