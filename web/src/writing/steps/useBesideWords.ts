@@ -16,7 +16,7 @@ export function useBesideWords(stepId: string): TableStore {
 }
 
 /** What is shown beside a step’s words would be drawn just the same. */
-function onlyWordsDiffer(was: TableState, is: TableState, stepId: string): boolean {
+export function onlyWordsDiffer(was: TableState, is: TableState, stepId: string): boolean {
   const isSameView =
     was.wool === is.wool && was.choices === is.choices && was.problems.length === is.problems.length;
   return (
