@@ -66,14 +66,14 @@ export function install() {
  */
 export async function installAndCompile() {
   assertNode();
-  if (isInstalled()) return { compiled: Promise.resolve(), isCompiling: false };
+  if (isInstalled()) return { compiled: Promise.resolve() };
   console.log('Installing packages; SQLite is compiled beside the first checks…');
   run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund', '--loglevel=error']);
   const compiled = runBeside('npm', ['rebuild', '--loglevel=error'], compilers()).then(({ status, said }) => {
     if (status !== 0) stop(`Compiling failed:\n${said}`);
     writeFileSync(INSTALL_STAMP, lockHash());
   });
-  return { compiled, isCompiling: true };
+  return { compiled };
 }
 
 /** Runs a command in the project beside others: how it ended, and all it said. */

@@ -75,11 +75,11 @@ function bringChromium() {
   attempt('apt-get', ['install', '-y', '-qq', ...soon, '--no-install-recommends', ...packages], quiet);
 }
 
-const { compiled, isCompiling } = await installAndCompile();
+const { compiled } = await installAndCompile();
 bringChromium();
 mkdirSync(OUT, { recursive: true });
 // None of these opens a database: they need not wait for what is being compiled.
-await checkAll(CHECKS, isCompiling ? 1 : 2);
+await checkAll(CHECKS, 2);
 build();
 await compiled;
 const jestReport = join(OUT, 'jest.json');

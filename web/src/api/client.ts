@@ -28,6 +28,10 @@ export class Unreachable extends Error {
   }
 }
 
+/** What went wrong, for a person: the server’s own words, or what happened on the way to it. */
+export const errorWords = (error: unknown): string =>
+  error instanceof Error ? error.message : String(error);
+
 interface SendOptions {
   readonly body?: unknown;
   readonly version?: number;

@@ -3,7 +3,7 @@ import type { Mapping, PatternFile } from '@lanakit/core/files';
 import { Button, Select, Upload } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { ApiProblem, send, sendFile } from '../api/client.ts';
+import { ApiProblem, errorWords, send, sendFile } from '../api/client.ts';
 import { refresh, useFindings, useNeedles, useShelf } from '../api/resources.ts';
 import { counted } from '../words/show.ts';
 import styles from './BringIn.module.css';
@@ -44,7 +44,7 @@ export function BringInPage() {
                 .slice(0, 8)
                 .map(({ pointer, message }) => `${pointer}: ${message}`),
             }
-          : { title: error instanceof Error ? error.message : String(error), lines: [] },
+          : { title: errorWords(error), lines: [] },
       );
     } finally {
       setBusy(false);

@@ -7,7 +7,7 @@ import { proposeLevel } from '@lanakit/core/writing';
 import { Button, Input } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { ApiProblem, send } from '../api/client.ts';
+import { errorWords, send } from '../api/client.ts';
 import { refresh, usePatterns, useWool } from '../api/resources.ts';
 import { Field } from '../ui/fields/Field.tsx';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
@@ -134,7 +134,7 @@ function BeginPattern({ isAsked }: { isAsked: boolean }) {
       await refresh('/patterns');
       await navigate(`/patterns/${made.id}`);
     } catch (error) {
-      setProblem(error instanceof ApiProblem ? error.problem.title : String(error));
+      setProblem(errorWords(error));
     }
   };
   return (

@@ -2,7 +2,7 @@ import type { OpenedRun } from '@lanakit/core/api';
 import type { PackChange } from '@lanakit/core/run';
 import { packWords } from '@lanakit/core/words';
 import { Button } from 'antd';
-import { send } from '../api/client.ts';
+import { errorWords, send } from '../api/client.ts';
 import { refresh } from '../api/resources.ts';
 import { useNotice } from '../shell/Notice.tsx';
 import { counted, showChange, showDay, showWeighed } from '../words/show.ts';
@@ -41,7 +41,7 @@ export function Difference({ run, runPlan, draft, onMoved }: DifferenceProps) {
       await refresh('/runs', '/bench', '/promised');
       say({ text: 'The new numbers are taken. What is ticked and weighs other now is marked.' });
     } catch (error) {
-      say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
+      say({ text: errorWords(error), isProblem: true });
     }
   };
   const nameOf = (fibreId: string) => shelf.get(fibreId)?.name ?? live.shelf.get(fibreId)?.name ?? 'a fibre';

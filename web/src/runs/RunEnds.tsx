@@ -1,7 +1,7 @@
 import type { OpenedRun } from '@lanakit/core/api';
 import { Button } from 'antd';
 import { useNavigate } from 'react-router';
-import { send } from '../api/client.ts';
+import { errorWords, send } from '../api/client.ts';
 import { refresh } from '../api/resources.ts';
 import { useNotice } from '../shell/Notice.tsx';
 import type { RunDraft } from './useRunDraft.ts';
@@ -18,7 +18,7 @@ export function CopyRun({ run, draft }: { run: OpenedRun; draft: RunDraft }) {
       await navigate(`/runs/${id}`);
       say({ text: `This is the same again, planned anew. Give it its day.` });
     } catch (error) {
-      say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
+      say({ text: errorWords(error), isProblem: true });
     }
   };
   return (
@@ -44,7 +44,7 @@ export function DeleteRun({ run, draft }: { run: OpenedRun; draft: RunDraft }) {
       };
       say({ text: `“${draft.input.name}” is deleted.`, undo: () => void undo() });
     } catch (error) {
-      say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
+      say({ text: errorWords(error), isProblem: true });
     }
   };
   return (

@@ -13,7 +13,7 @@ import { Button, Segmented } from 'antd';
 import { nanoid } from 'nanoid';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { send } from '../api/client.ts';
+import { errorWords, send } from '../api/client.ts';
 import { refresh, useRevisions, useRevisionsById, useRuns, type RevisionName } from '../api/resources.ts';
 import { firstUnread } from '../ui/fields/firstUnread.ts';
 import { Loading } from '../shell/Loading.tsx';
@@ -131,7 +131,7 @@ function PlanClass({ revisions }: { revisions: readonly RevisionName[] }) {
       await refresh('/runs', '/bench');
       await navigate(`/runs/${run.id}`);
     } catch (error) {
-      say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
+      say({ text: errorWords(error), isProblem: true });
     }
   };
   return (

@@ -3,7 +3,7 @@ import { type RunState, stateAfter, stateBefore } from '@lanakit/core/run';
 import { RUN_STATE_WORDS } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { ApiProblem, send } from '../api/client.ts';
+import { ApiProblem, errorWords, send } from '../api/client.ts';
 import { refresh, refreshShelf } from '../api/resources.ts';
 import { useNotice } from '../shell/Notice.tsx';
 import styles from './RunPage.module.css';
@@ -43,7 +43,7 @@ export function StateButtons({ run, draft, onMoved }: StateButtonsProps) {
     } catch (error) {
       if (error instanceof ApiProblem && error.problem.code === 'content_invalid' && !anyway) {
         setMissing((error.problem.errors ?? []).map(({ message }) => message));
-      } else say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
+      } else say({ text: errorWords(error), isProblem: true });
     }
   };
   return (

@@ -2,7 +2,7 @@ import type { RunTicks } from '@lanakit/core/api';
 import type { RunTick } from '@lanakit/core/run';
 import { nanoid } from 'nanoid';
 import { mutate } from 'swr';
-import { ApiProblem, send } from '../api/client.ts';
+import { ApiProblem, errorWords, send } from '../api/client.ts';
 import { useNotice } from '../shell/Notice.tsx';
 
 /** Ticks something off: shown at once, sent with a key of its own so that one sent twice counts once. */
@@ -19,7 +19,7 @@ export function useTickActions(runId: string): (tick: RunTick) => Promise<void> 
         error instanceof ApiProblem
           ? {}
           : { action: { label: 'Try again', run: () => void sendTick(key, tick) } };
-      say({ text: error instanceof Error ? error.message : String(error), isProblem: true, ...again });
+      say({ text: errorWords(error), isProblem: true, ...again });
     }
   };
   return async (tick) => {

@@ -2,7 +2,7 @@ import type { NeedleTray } from '@lanakit/core/api';
 import type { ResolveInput, Tapped } from '@lanakit/core/needles';
 import { nanoid } from 'nanoid';
 import { mutate } from 'swr';
-import { ApiProblem, send } from '../api/client.ts';
+import { ApiProblem, errorWords, send } from '../api/client.ts';
 import { refresh } from '../api/resources.ts';
 import { useNotice } from '../shell/Notice.tsx';
 
@@ -54,5 +54,5 @@ export function useTrayActions(runId: string) {
 
 const wordsOf = (error: unknown): string => {
   if (error instanceof ApiProblem) return error.problem.errors?.[0]?.message ?? error.problem.title;
-  return error instanceof Error ? error.message : String(error);
+  return errorWords(error);
 };

@@ -5,7 +5,7 @@ import { type Blend, BLEND_LOT_BOUNDS, type Fibre, planBlendLot, takeFromLots } 
 import { problemWords } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { ApiProblem, send } from '../api/client.ts';
+import { ApiProblem, errorWords, send } from '../api/client.ts';
 import { refreshShelf } from '../api/resources.ts';
 import { NumberField } from '../ui/fields/NumberField.tsx';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
@@ -52,7 +52,7 @@ export function BlendLotMaker({ blend, fractions, fibres }: BlendLotMakerProps) 
       setName('');
     } catch (error) {
       if (error instanceof ApiProblem && error.problem.errors) setProblems(error.problem.errors);
-      else say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
+      else say({ text: errorWords(error), isProblem: true });
     }
   };
   return (

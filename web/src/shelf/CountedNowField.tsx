@@ -2,7 +2,7 @@ import { AMOUNT_BOUNDS, type StockUnit } from '@lanakit/core/shelf';
 import { UNIT_WORDS } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { send } from '../api/client.ts';
+import { errorWords, send } from '../api/client.ts';
 import { refreshShelf } from '../api/resources.ts';
 import { NumberField } from '../ui/fields/NumberField.tsx';
 import { useNotice } from '../shell/Notice.tsx';
@@ -39,7 +39,7 @@ export function CountedNowField({ itemId, lotId, unit, onHand, label = 'Count' }
         ...(onHand !== null && { undo: () => void undo() }),
       });
     } catch (error) {
-      say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
+      say({ text: errorWords(error), isProblem: true });
     }
   };
   return (

@@ -2,7 +2,7 @@ import { showNumber } from '@lanakit/core/base';
 import { HAND_MEASURES, type HandMeasureName } from '@lanakit/core/shelf';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { send } from '../api/client.ts';
+import { errorWords, send } from '../api/client.ts';
 import { refresh, useHandMeasures } from '../api/resources.ts';
 import { useNotice } from '../shell/Notice.tsx';
 import { showDay } from '../words/show.ts';
@@ -20,7 +20,7 @@ export function HandMeasures() {
       await refresh('/hand-measures');
       setWeighing(null);
     } catch (error) {
-      say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
+      say({ text: errorWords(error), isProblem: true });
     }
   };
   return (

@@ -1,3 +1,4 @@
+import { errorWords } from '../api/client.ts';
 import { LIST_COLUMNS, type ListPreview, type ListSettings } from '@lanakit/core/files';
 import {
   type Delimiter,
@@ -202,9 +203,7 @@ function EarlierImports() {
   const undo = (id: string) =>
     void takeBack(id)
       .then(() => say({ text: 'Taken back: the shelf is as it was before.' }))
-      .catch((error: unknown) =>
-        say({ text: error instanceof Error ? error.message : String(error), isProblem: true }),
-      );
+      .catch((error: unknown) => say({ text: errorWords(error), isProblem: true }));
   return (
     <aside className={`sheet ${styles.earlier}`} aria-label="Read in before">
       <h2>Read in before</h2>

@@ -8,7 +8,7 @@ import {
 import { REASON_WORDS, UNIT_WORDS } from '@lanakit/core/words';
 import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
-import { send } from '../api/client.ts';
+import { errorWords, send } from '../api/client.ts';
 import { refreshShelf, useMovements } from '../api/resources.ts';
 import { Field } from '../ui/fields/Field.tsx';
 import { NumberField } from '../ui/fields/NumberField.tsx';
@@ -97,7 +97,7 @@ function EnterMovement({ itemId, unit, lots, onDone }: LedgerSectionProps & { on
       await refreshShelf();
       onDone();
     } catch (error) {
-      say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
+      say({ text: errorWords(error), isProblem: true });
     }
   };
   return (

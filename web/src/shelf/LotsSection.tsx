@@ -16,7 +16,7 @@ import {
 import { problemWords } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { ApiProblem, send } from '../api/client.ts';
+import { ApiProblem, errorWords, send } from '../api/client.ts';
 import { refreshShelf } from '../api/resources.ts';
 import { DayField } from '../ui/fields/DayField.tsx';
 import { firstUnread } from '../ui/fields/firstUnread.ts';
@@ -146,7 +146,7 @@ function useLotForm({ itemId, lot, others, onDone }: LotFormProps) {
       onDone();
     } catch (error) {
       if (error instanceof ApiProblem && error.problem.errors) setProblems(error.problem.errors);
-      else say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
+      else say({ text: errorWords(error), isProblem: true });
     }
   };
   return {

@@ -9,7 +9,7 @@ import { UNIT_WORDS } from '@lanakit/core/words';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { Button, Input } from 'antd';
 import { type KeyboardEvent, useMemo, useRef, useState } from 'react';
-import { send } from '../api/client.ts';
+import { errorWords, send } from '../api/client.ts';
 import { refreshShelf } from '../api/resources.ts';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { useNotice } from '../shell/Notice.tsx';
@@ -66,7 +66,7 @@ export function Stocktake({ groups }: { groups: readonly Group[] }) {
         ...(before.length === counts.length && { undo: () => void undo() }),
       });
     } catch (error) {
-      say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
+      say({ text: errorWords(error), isProblem: true });
     }
   };
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>, index: number) => {

@@ -2,7 +2,7 @@ import { type PlannedRow, type ShelfView, toImport } from '@lanakit/core/files';
 import type { ListKind } from '@lanakit/core/tables';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { ApiProblem, send } from '../api/client.ts';
+import { ApiProblem, errorWords, send } from '../api/client.ts';
 import { refresh, refreshShelf } from '../api/resources.ts';
 import { useNotice } from '../shell/Notice.tsx';
 import { counted } from '../words/show.ts';
@@ -23,7 +23,7 @@ export function useBringIn(kind: ListKind) {
   const say = useNotice();
   const fail = (error: unknown) => {
     const first = error instanceof ApiProblem ? error.problem.errors?.[0]?.message : undefined;
-    const message = error instanceof Error ? error.message : String(error);
+    const message = errorWords(error);
     say({ text: first === undefined ? message : `${message} ${first}`, isProblem: true });
   };
   const run = async (fileName: string, rows: readonly PlannedRow[], shelf: ShelfView) => {

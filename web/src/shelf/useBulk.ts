@@ -1,6 +1,6 @@
 import { repriced } from '@lanakit/core/base';
 import type { Lot, LotInput } from '@lanakit/core/shelf';
-import { send } from '../api/client.ts';
+import { errorWords, send } from '../api/client.ts';
 import { refreshShelf } from '../api/resources.ts';
 import { useNotice } from '../shell/Notice.tsx';
 import { counted } from '../words/show.ts';
@@ -38,12 +38,11 @@ export function useBulk(entries: readonly Entry[], onDone: () => void) {
         await sendAll(changes, 'before', 1);
         await refreshShelf();
       };
-      const fail = (error: unknown) =>
-        say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
+      const fail = (error: unknown) => say({ text: errorWords(error), isProblem: true });
       say({ text: words, undo: () => void undo().catch(fail) });
     } catch (error) {
       await refreshShelf();
-      say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
+      say({ text: errorWords(error), isProblem: true });
     }
   };
   const things = counted(entries.length, 'thing');

@@ -1,7 +1,7 @@
 import type { Problem } from '@lanakit/core/problems';
 import { problemWords } from '@lanakit/core/words';
 import { useState, type FormEvent } from 'react';
-import { ApiProblem, send } from '../api/client.ts';
+import { ApiProblem, errorWords, send } from '../api/client.ts';
 import { refreshShelf } from '../api/resources.ts';
 import { firstUnread } from '../ui/fields/firstUnread.ts';
 import { useNotice } from '../shell/Notice.tsx';
@@ -68,7 +68,7 @@ export function useItemForm<T extends { readonly archived: boolean }>(
     if (error instanceof ApiProblem && error.problem.code === 'version_conflict') {
       setTheirs(error.problem['theirs'] as Stored<T>);
     } else if (error instanceof ApiProblem && error.problem.errors) setProblems(error.problem.errors);
-    else say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
+    else say({ text: errorWords(error), isProblem: true });
   };
   const sendInput = (wanted: T, atVersion: number) =>
     stored

@@ -1,3 +1,4 @@
+import { errorWords } from '../api/client.ts';
 import {
   LARGEST_FILE_BYTES,
   type ListSettings,
@@ -38,8 +39,7 @@ export function usePreview(file: File | null, kind: ListKind, settings: ListSett
     const told = (preview: Preview) => isCurrent && setAnswer({ question, preview });
     ask(worker, question, (fraction) => void told({ kind: 'reading', fraction })).then(
       told,
-      (error: unknown) =>
-        told({ kind: 'failed', message: error instanceof Error ? error.message : String(error) }),
+      (error: unknown) => told({ kind: 'failed', message: errorWords(error) }),
     );
     return () => {
       isCurrent = false;

@@ -1,3 +1,4 @@
+import { errorWords } from '../api/client.ts';
 import { useRouteError } from 'react-router';
 
 /** What is shown when a page fails: what happened, what was kept, what to do. */
@@ -11,7 +12,7 @@ export function PageError() {
         go <a href="/">back to the bench</a>.
       </p>
       <p className="quiet small" style={{ marginTop: 8 }}>
-        {error instanceof Error ? error.message : String(error)}
+        {errorWords(error)}
       </p>
     </main>
   );

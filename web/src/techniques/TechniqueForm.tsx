@@ -12,7 +12,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import useSWR from 'swr';
 import { RightsFields } from '../ui/fields/RightsFields.tsx';
-import { ApiProblem, get, send } from '../api/client.ts';
+import { ApiProblem, errorWords, get, send } from '../api/client.ts';
 import { refresh } from '../api/resources.ts';
 import { Field } from '../ui/fields/Field.tsx';
 import lists from '../ui/Lists.module.css';
@@ -59,7 +59,7 @@ export function TechniqueForm({ stored, input: start }: TechniqueFormProps) {
       await navigate(`/techniques/${saved.id}`);
     } catch (error) {
       if (error instanceof ApiProblem && error.problem.errors) setProblems(error.problem.errors);
-      else say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
+      else say({ text: errorWords(error), isProblem: true });
     }
   };
   const putAway = async () => {
@@ -70,7 +70,7 @@ export function TechniqueForm({ stored, input: start }: TechniqueFormProps) {
       say({ text: `${stored.name} is put away; patterns that use it keep its steps.` });
       await navigate('/techniques');
     } catch (error) {
-      say({ text: error instanceof Error ? error.message : String(error), isProblem: true });
+      say({ text: errorWords(error), isProblem: true });
     }
   };
   return (

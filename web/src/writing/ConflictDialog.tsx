@@ -2,7 +2,7 @@ import type { StoredPattern } from '@lanakit/core/api';
 import { comparePatterns, type Difference, type Pattern } from '@lanakit/core/pattern';
 import { Button, Modal } from 'antd';
 import { useNavigate } from 'react-router';
-import { ApiProblem, send } from '../api/client.ts';
+import { errorWords, send } from '../api/client.ts';
 import { refresh } from '../api/resources.ts';
 import { useNotice } from '../shell/Notice.tsx';
 import { counted } from '../words/show.ts';
@@ -28,7 +28,7 @@ export function ConflictDialog() {
       await refresh('/patterns');
       await navigate(`/patterns/${copy.id}`);
     } catch (error) {
-      say({ text: error instanceof ApiProblem ? error.problem.title : String(error), isProblem: true });
+      say({ text: errorWords(error), isProblem: true });
     }
   };
   return (

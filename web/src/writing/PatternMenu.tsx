@@ -3,7 +3,7 @@ import { copyOf, derivedFrom, type Pattern } from '@lanakit/core/pattern';
 import { Button, Dropdown } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { ApiProblem, send } from '../api/client.ts';
+import { errorWords, send } from '../api/client.ts';
 import { refresh } from '../api/resources.ts';
 import { useNotice } from '../shell/Notice.tsx';
 import { useTable } from './table/tableContext.ts';
@@ -27,7 +27,7 @@ function usePatternActions(stored: StoredPattern) {
     try {
       await work();
     } catch (error) {
-      say({ text: error instanceof ApiProblem ? error.problem.title : String(error), isProblem: true });
+      say({ text: errorWords(error), isProblem: true });
     }
   };
   const copyAs = (document: Pattern) =>

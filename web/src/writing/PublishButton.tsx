@@ -2,7 +2,7 @@ import type { Revision, StoredPattern } from '@lanakit/core/api';
 import { isWoolOnly, missingForPublishing } from '@lanakit/core/pattern';
 import { Button, Input, Modal } from 'antd';
 import { useState } from 'react';
-import { ApiProblem, send } from '../api/client.ts';
+import { errorWords, send } from '../api/client.ts';
 import { refresh } from '../api/resources.ts';
 import { Field } from '../ui/fields/Field.tsx';
 import { useNotice } from '../shell/Notice.tsx';
@@ -50,7 +50,7 @@ export function PublishButton({ stored }: { stored: StoredPattern }) {
       setBusy(false);
       await refresh('/patterns', '/revisions', '/bench');
     } catch (error) {
-      say({ text: error instanceof ApiProblem ? error.problem.title : String(error), isProblem: true });
+      say({ text: errorWords(error), isProblem: true });
     } finally {
       setBusy(false);
     }

@@ -6,7 +6,7 @@ import { warningWords } from '@lanakit/core/words';
 import { Button, Modal, Segmented } from 'antd';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { ApiProblem, send } from '../api/client.ts';
+import { errorWords, send } from '../api/client.ts';
 import { refresh } from '../api/resources.ts';
 import { Choice } from '../ui/fields/Choice.tsx';
 import { LengthField } from '../ui/fields/LengthField.tsx';
@@ -91,7 +91,7 @@ function useTakeSize(stored: StoredPattern, { pattern }: Preview, factor: number
       say({ text: await work() });
       onClose();
     } catch (error) {
-      say({ text: error instanceof ApiProblem ? error.problem.title : String(error), isProblem: true });
+      say({ text: errorWords(error), isProblem: true });
     }
   };
   return {

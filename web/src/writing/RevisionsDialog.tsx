@@ -2,7 +2,7 @@ import type { Revision, StoredPattern } from '@lanakit/core/api';
 import type { Pattern } from '@lanakit/core/pattern';
 import { Button, Modal } from 'antd';
 import { Link } from 'react-router';
-import { ApiProblem, get } from '../api/client.ts';
+import { errorWords, get } from '../api/client.ts';
 import { useRevisionsOf } from '../api/resources.ts';
 import { become } from '../draft/become.ts';
 import { useNotice } from '../shell/Notice.tsx';
@@ -28,7 +28,7 @@ export function RevisionsDialog({ stored, onClose }: { stored: StoredPattern; on
       });
       onClose();
     } catch (error) {
-      say({ text: error instanceof ApiProblem ? error.problem.title : String(error), isProblem: true });
+      say({ text: errorWords(error), isProblem: true });
     }
   };
   return (

@@ -2,7 +2,7 @@ import { OWN_RIGHTS, type Step } from '@lanakit/core/pattern';
 import { Button, Input, Select, Upload } from 'antd';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
-import { ApiProblem, sendFile } from '../../api/client.ts';
+import { errorWords, sendFile } from '../../api/client.ts';
 import lists from '../../ui/Lists.module.css';
 import { useTable } from '../table/tableContext.ts';
 import styles from './Steps.module.css';
@@ -33,7 +33,7 @@ export function StepPictures({ step }: { step: Step }) {
           ?.pictures.push({ id: nanoid(10), pictureId: id, caption: '' });
       });
     } catch (error) {
-      setProblem(error instanceof ApiProblem ? error.problem.title : String(error));
+      setProblem(errorWords(error));
     } finally {
       setBusy(false);
     }
