@@ -1,8 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { oneOf } from '../base/index.ts';
+import { oneOf, strict } from '../base/index.ts';
 import { CountInput } from '../shelf/index.ts';
-
-const strict = { additionalProperties: false } as const;
 
 /** Kinds of things an import may make or change. */
 const IMPORTED_KINDS = ['fibre', 'finding', 'needle', 'supplier'] as const;

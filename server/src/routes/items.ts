@@ -1,3 +1,4 @@
+import { strict } from '@lanakit/core/base';
 import { CountedNow } from '@lanakit/core/shelf';
 import { Type, type TObject } from '@sinclair/typebox';
 import { gone, listed, made, versioned } from '../http/replies.ts';
@@ -7,8 +8,6 @@ import type { ItemService } from '../services/itemService.ts';
 import type { Services } from '../services/index.ts';
 
 const MOST_AT_ONCE = 5000;
-const strict = { additionalProperties: false } as const;
-
 /** Everything on the shelf, kind by kind, by the same few operations. */
 export const itemRoutes = ({ items }: Pick<Services, 'items'>): Route[] =>
   Object.values(ITEM_KINDS).flatMap((kind) => routesOf(kind, items[kind.kind]));

@@ -1,3 +1,4 @@
+import { strict } from '@lanakit/core/base';
 import { PatternFile } from '@lanakit/core/files';
 import { Type } from '@sinclair/typebox';
 import { filed, ok, reply } from '../http/replies.ts';
@@ -6,8 +7,6 @@ import { FILE_FORMS, type PatternFileService } from '../services/patternFileServ
 import { Refusal } from '../services/refusal.ts';
 
 const Id = Type.String({ minLength: 1, maxLength: 40 });
-const strict = { additionalProperties: false } as const;
-
 /** What becomes of each carried thing: an id of this shelf, or null to put it there. */
 const BroughtIn = Type.Object(
   {

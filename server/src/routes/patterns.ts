@@ -1,3 +1,4 @@
+import { strict } from '@lanakit/core/base';
 import type { StoredPattern } from '@lanakit/core/api';
 import { Pattern } from '@lanakit/core/pattern';
 import { Type } from '@sinclair/typebox';
@@ -9,8 +10,6 @@ import { isRefusal, type Outcome, Refusal } from '../services/refusal.ts';
 
 const DEFAULT_PAGE = 50;
 const LARGEST_PAGE = 200;
-const strict = { additionalProperties: false } as const;
-
 /** Patterns: drafts that are edited, revisions that are not. */
 export const patternRoutes = (patterns: PatternService): Route[] => [
   route({

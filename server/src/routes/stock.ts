@@ -1,3 +1,4 @@
+import { strict } from '@lanakit/core/base';
 import { BlendLotMade, CountInput, HandMeasureInput, LotInput, MovementInput } from '@lanakit/core/shelf';
 import { Type } from '@sinclair/typebox';
 import { gone, listed, reply, versioned } from '../http/replies.ts';
@@ -5,8 +6,6 @@ import { route, type Route } from '../http/route.ts';
 import type { StockService } from '../services/stockService.ts';
 
 const Id = Type.String({ minLength: 1, maxLength: 40 });
-const strict = { additionalProperties: false } as const;
-
 /** Lots, the ledger, blended lots, what hands take, and what runs ahead will take. */
 export const stockRoutes = (stock: StockService): Route[] => [
   ...ledgerRoutes(stock),

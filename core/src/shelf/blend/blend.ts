@@ -1,9 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { oneOf } from '../../base/index.ts';
+import { oneOf, strict } from '../../base/index.ts';
 import { type Fibre, PREPARATIONS } from '../fibre/fibre.ts';
 import type { Lot } from '../fibre/lot.ts';
-
-const strict = { additionalProperties: false } as const;
 
 /** So many parts of a fibre or of another blend. */
 export const BlendPart = Type.Object(

@@ -1,4 +1,4 @@
-import { oneOf, orUnknown } from '../../base/index.ts';
+import { oneOf, orUnknown, strict } from '../../base/index.ts';
 import { FibreNumbers, FINENESSES } from './fibreNumbers.ts';
 import type { Lot } from './lot.ts';
 import { Type, type Static } from '@sinclair/typebox';
@@ -29,8 +29,6 @@ export const FIBRE_FLAGS = [
   'scented',
 ] as const;
 export type FibreFlag = (typeof FIBRE_FLAGS)[number];
-
-const strict = { additionalProperties: false } as const;
 
 /** What the maker says of a fibre on the shelf. Unknown is null. */
 export const FibreInput = Type.Object(

@@ -1,8 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { oneOf, orUnknown } from '../../base/index.ts';
+import { oneOf, orUnknown, strict } from '../../base/index.ts';
 import { SpareRule } from './spareRule.ts';
 
-const strict = { additionalProperties: false } as const;
 const Size = orUnknown(Type.Number({ description: 'mm' }));
 
 export const COUNTED_SORTS = ['eye', 'bead', 'bell', 'pin-back', 'magnet', 'found', 'other'] as const;

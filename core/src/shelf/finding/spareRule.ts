@@ -1,7 +1,6 @@
-import { discriminated } from '../../base/index.ts';
+import { discriminated, strict } from '../../base/index.ts';
 import { Type, type Static } from '@sinclair/typebox';
 
-const strict = { additionalProperties: false } as const;
 const Some = Type.Integer({ minimum: 1, maximum: 500 });
 
 /** How many are kept over what is used, because small things roll away. */

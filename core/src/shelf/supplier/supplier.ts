@@ -1,9 +1,7 @@
-import { type Bounds, checkName, checkRange, orUnknown } from '../../base/index.ts';
+import { type Bounds, checkName, checkRange, orUnknown, strict } from '../../base/index.ts';
 import { checkNumbers } from '../checks/checkFields.ts';
 import type { ShelfProblem } from '../checks/problem.ts';
 import { Type, type Static } from '@sinclair/typebox';
-
-const strict = { additionalProperties: false } as const;
 
 /** One pack size of one thing at one price. */
 export const Offer = Type.Object(

@@ -70,7 +70,11 @@ function SessionFields({ session, onOpenStep }: SessionFieldsProps) {
       key && `${session.id}.${key}`,
     );
   return (
-    <div className={`${lists.grid} ${lists.rowOfGrid}`} role="group" aria-label={session.name || 'a session'}>
+    <div
+      className={`${lists.grid} ${lists.groupOfGrid}`}
+      role="group"
+      aria-label={session.name || 'a session'}
+    >
       <Field label="Name" className={lists.span5 ?? ''}>
         {(control) => (
           <Input
