@@ -63,9 +63,9 @@ test('parts are put in order by dragging, by Alt and an arrow, and by the handle
 
   await page.getByRole('button', { name: 'Move part 2, Body' }).focus();
   await page.keyboard.press('Space');
-  await expect(page.locator('[id^="DndLiveRegion"]').first()).toContainText('place 2');
+  await expect(page.locator('[id^="DndLiveRegion"]').first()).toContainText('is over place 2');
   await page.keyboard.press('ArrowDown');
-  await expect(page.locator('[id^="DndLiveRegion"]').first()).toContainText('place 3');
+  await expect(page.locator('[id^="DndLiveRegion"]').first()).toContainText('is over place 3');
   await page.keyboard.press('Space');
   await expect.poll(() => names(page)).toEqual(['Blush', 'Leaf', 'Body', 'Stalk']);
 

@@ -53,8 +53,8 @@ class World implements SaverWorld<string> {
   }
   async answer(result: PutResult<string>) {
     this.#answers.shift()?.(result);
-    await Promise.resolve();
-    await Promise.resolve();
+    // Lets everything that waited for the answer have its turn.
+    for (let i = 0; i < 8; i++) await Promise.resolve();
   }
 }
 
@@ -172,4 +172,62 @@ test('with no room in the browser it says so, and still sends', async () => {
   expect(world.sent).toHaveLength(2);
   await world.answer({ kind: 'saved', version: 2 });
   expect(world.last).toBe('saved');
+});
+
+describe('what is made of the stored work waits for it', () => {
+  /** Whether it is settled, once it is known. */
+  const settling = () => {
+    const seen: { settled: boolean | null } = { settled: null };
+    void saver.settle().then((settled) => (seen.settled = settled));
+    return seen;
+  };
+
+  test('with nothing to send it is settled', async () => {
+    expect(await saver.settle()).toBe(true);
+    expect(world.sent).toEqual([]);
+  });
+  test('what waits for the clock is sent at once', async () => {
+    saver.changed('pear');
+    const seen = settling();
+    await world.answer({ kind: 'saved', version: 2 });
+    expect(seen.settled).toBe(true);
+  });
+  test('what is on its way is waited for', async () => {
+    saver.changed('pear');
+    world.tick();
+    const seen = settling();
+    expect([world.sent.length, seen.settled]).toEqual([1, null]);
+    await world.answer({ kind: 'saved', version: 2 });
+    expect([world.sent.length, seen.settled]).toEqual([1, true]);
+  });
+  test('what was typed while it was on its way follows without the clock', async () => {
+    saver.changed('pe');
+    world.tick();
+    saver.changed('pear');
+    const seen = settling();
+    await world.answer({ kind: 'saved', version: 2 });
+    expect(world.sent[1]).toEqual({ version: 2, document: 'pear' });
+    expect(seen.settled).toBeNull();
+    await world.answer({ kind: 'saved', version: 3 });
+    expect([saver.version, seen.settled]).toEqual([3, true]);
+  });
+  test.each([
+    ['the server does not answer', { kind: 'unreachable' } as const],
+    ['it was changed elsewhere', { kind: 'conflict', theirs: { version: 7, document: 'plum' } } as const],
+    ['it is refused', { kind: 'refused', message: 'no', problems: [] } as const],
+  ])('not settled: %s', async (_name, result) => {
+    saver.changed('pear');
+    world.tick();
+    const seen = settling();
+    await world.answer(result);
+    if (result.kind === 'unreachable') await world.answer(result);
+    expect(seen.settled).toBe(false);
+    expect(world.kept?.document).toBe('pear');
+  });
+  test('two who wait do not send it twice', async () => {
+    saver.changed('pear');
+    const [one, other] = [settling(), settling()];
+    await world.answer({ kind: 'saved', version: 2 });
+    expect([one.settled, other.settled, world.sent.length]).toEqual([true, true, 1]);
+  });
 });

@@ -49,7 +49,8 @@ export class DraftSaver<T> {
   readonly #world: SaverWorld<T>;
   #version: number;
   #wanted: T | null = null;
-  #isSending = false;
+  /** What is on its way to the server; one at a time. */
+  #sending: Promise<void> | null = null;
   #cancelTimer: () => void = () => undefined;
   #state: SaveState<T> = { kind: 'saved', atMs: null };
 
@@ -64,7 +65,7 @@ export class DraftSaver<T> {
 
   /** Nothing the server has not acknowledged. */
   get isSettled(): boolean {
-    return this.#wanted === null && !this.#isSending;
+    return this.#wanted === null && this.#sending === null;
   }
 
   /** The author changed something. */
@@ -86,17 +87,27 @@ export class DraftSaver<T> {
     this.#sendAfter(SAVE_AFTER_MS);
   }
 
-  /** Sends at once what is waiting; resolves when there is nothing more to send or it cannot be sent now. */
+  /** Sends at once what is waiting, unless something is on its way. */
   async flush(isLeaving = false): Promise<void> {
     this.#cancelTimer();
     const document = this.#wanted;
     const isHeld = this.#state.kind === 'conflict' || this.#state.kind === 'refused';
-    if (document === null || this.#isSending || isHeld) return;
-    this.#isSending = true;
+    if (document === null || this.#sending !== null || isHeld) return;
     this.#become({ kind: 'saving' });
-    const result = await this.#world.put(this.#version, document, isLeaving);
-    this.#isSending = false;
-    this.#take(result, document);
+    this.#sending = this.#send(document, isLeaving);
+    await this.#sending;
+  }
+
+  /**
+   * Everything done so far is with the server, what was on its way and what was typed meanwhile; false when it cannot be
+   * sent now. Whoever makes something of what is stored (a sheet, a revision, a file) waits for this.
+   */
+  async settle(): Promise<boolean> {
+    do {
+      if (this.#sending) await this.#sending;
+      await this.flush();
+    } while (this.#state.kind === 'unsaved' || this.#state.kind === 'saving');
+    return this.isSettled;
   }
 
   /** After a conflict: what is here replaces what is stored. */
@@ -126,6 +137,16 @@ export class DraftSaver<T> {
   /** Stops the clock; what is unsent stays kept. */
   dispose(): void {
     this.#cancelTimer();
+  }
+
+  async #send(document: T, isLeaving: boolean): Promise<void> {
+    let result: PutResult<T>;
+    try {
+      result = await this.#world.put(this.#version, document, isLeaving);
+    } finally {
+      this.#sending = null;
+    }
+    this.#take(result, document);
   }
 
   #take(result: PutResult<T>, sent: T): void {

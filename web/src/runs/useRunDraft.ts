@@ -53,10 +53,7 @@ export function useRunDraft(run: NamedRun): RunDraft {
     saveState,
     change,
     version: () => saver.current?.version ?? run.version,
-    settle: async () => {
-      await saver.current?.flush();
-      return saver.current?.isSettled ?? false;
-    },
+    settle: async () => (await saver.current?.settle()) ?? false,
     keepMine: () => void saver.current?.keepMine(),
     takeTheirs: () => {
       if (saveState.kind !== 'conflict') return;

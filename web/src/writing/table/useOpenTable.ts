@@ -24,10 +24,7 @@ export function useOpenTable(stored: StoredPattern, fibres: readonly Fibre[], wo
       {
         changed: (document) => saver.current?.changed(document),
         version: () => saver.current?.version ?? stored.version,
-        settle: async () => {
-          await saver.current?.flush();
-          return saver.current?.isSettled ?? false;
-        },
+        settle: async () => (await saver.current?.settle()) ?? false,
         keepMine: async () => saver.current?.keepMine(),
         takeTheirs: () => saver.current?.takeTheirs(),
       },
