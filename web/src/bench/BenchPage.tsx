@@ -4,7 +4,7 @@ import { isOffShelf, packsOver } from '@lanakit/core/run';
 import { findingAmount, joinWords, problemWords, RUN_STATE_WORDS } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { useBench, useWool } from '../api/resources.ts';
+import { useBench, useWool } from '../api/queries.ts';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { drawPattern } from '../figure/pieces.ts';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';

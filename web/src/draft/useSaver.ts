@@ -1,7 +1,7 @@
 import type { Problem } from '@lanakit/core/problems';
 import { useEffect, useRef, useState, type RefObject } from 'react';
 import { ApiProblem, send, Unreachable } from '../api/client.ts';
-import { refresh } from '../api/resources.ts';
+import { refresh } from '../api/refresh.ts';
 import { DraftSaver, type PutResult, type SaveState, type Versioned } from './DraftSaver.ts';
 import { copyKeeper, dropCopy, takeUpCopy } from './localCopies.ts';
 

@@ -1,19 +1,13 @@
-import type { StoredPattern } from '@lanakit/core/api';
-import type { Mapping, PatternFile } from '@lanakit/core/files';
+import type { Mapping } from '@lanakit/core/files';
 import { Button, Select, Upload } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { ApiProblem, errorWords, send, sendFile } from '../api/client.ts';
-import { refresh, useFindings, useNeedles, useShelf } from '../api/resources.ts';
+import { ApiProblem, errorWords } from '../api/client.ts';
+import { useFindings, useNeedles, useShelf } from '../api/queries.ts';
 import { counted } from '../words/show.ts';
 import styles from './BringIn.module.css';
-
-/** What the server read in a file. */
-interface ReadFile {
-  readonly file: PatternFile;
-  readonly mapping: readonly Mapping[];
-  readonly lostPictures: number;
-}
+import { perform } from '../api/mutations/mutation.ts';
+import { readPatternFile, takePatternFile, type ReadPatternFile } from '../api/mutations/patterns.ts';
 
 const MATCH_WORDS = {
   same: 'the same here',
@@ -25,7 +19,7 @@ const ADD = ' ';
 /** A pattern out of a file: what is in it, and what becomes of each thing it relies on. */
 export function BringInPage() {
   const navigate = useNavigate();
-  const [read, setRead] = useState<ReadFile | null>(null);
+  const [read, setRead] = useState<ReadPatternFile | null>(null);
   const [chosen, setChosen] = useState<ReadonlyMap<string, string | null>>(new Map());
   const [problem, setProblem] = useState<{ title: string; lines: readonly string[] } | null>(null);
   const [isBusy, setBusy] = useState(false);
@@ -52,7 +46,7 @@ export function BringInPage() {
   };
   const open = (file: File) =>
     attempt(async () => {
-      const found = await sendFile<ReadFile>('/pattern-files', file);
+      const found = await perform(readPatternFile(file));
       setRead(found);
       setChosen(new Map(found.mapping.map(({ id, itemId }) => [id, itemId])));
     });
@@ -60,10 +54,7 @@ export function BringInPage() {
     attempt(async () => {
       if (!read) return;
       const mapping = read.mapping.map(({ kind, id }) => ({ kind, id, itemId: chosen.get(id) ?? null }));
-      const made = await send<StoredPattern>('POST', '/pattern-files/taken', {
-        body: { file: read.file, mapping },
-      });
-      await refresh('/patterns', '/fibres', '/findings', '/needles', '/bench');
+      const made = await perform(takePatternFile(read.file, mapping));
       await navigate(`/patterns/${made.id}`);
     });
   return (

@@ -1,6 +1,6 @@
 import { type Build, type BuildPart, compareBuilds } from '@lanakit/core/resize';
 import { useMemo } from 'react';
-import { useWool } from '../api/resources.ts';
+import { useWool } from '../api/queries.ts';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { sizesOfPart } from '../words/partWords.ts';
 import { findingAmount, showGrams, timesWords } from '../words/show.ts';

@@ -3,7 +3,7 @@ import { estimatePattern } from '@lanakit/core/engine';
 import { stepTotals, type Pattern } from '@lanakit/core/pattern';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
-import { useDraftOf, usePatterns, useRevision, useRevisions, useWool } from '../api/resources.ts';
+import { useDraftOf, usePatterns, useRevision, useRevisions, useWool } from '../api/queries.ts';
 import { Choice } from '../ui/fields/Choice.tsx';
 import { drawPattern } from '../figure/pieces.ts';
 import { FigureStrip } from '../figure/FigureStrip.tsx';

@@ -7,14 +7,16 @@ import { proposeLevel } from '@lanakit/core/writing';
 import { Button, Input } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { errorWords, send } from '../api/client.ts';
-import { refresh, usePatterns, useWool } from '../api/resources.ts';
+import { errorWords } from '../api/client.ts';
+import { usePatterns, useWool } from '../api/queries.ts';
 import { Field } from '../ui/fields/Field.tsx';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { piecesOf } from '../figure/pieces.ts';
 import { Loading } from '../shell/Loading.tsx';
 import { counted, LEVEL_WORDS, showGrams, showKnownMinutes, showRange } from '../words/show.ts';
 import styles from './PatternsPage.module.css';
+import { perform } from '../api/mutations/mutation.ts';
+import { createPattern } from '../api/mutations/patterns.ts';
 
 /** Every figure, to know by its pieces. */
 export function PatternsPage() {
@@ -130,8 +132,7 @@ function BeginPattern({ isAsked }: { isAsked: boolean }) {
       return;
     }
     try {
-      const made = await send<StoredPattern>('POST', '/patterns', { body: blankPattern(title.trim()) });
-      await refresh('/patterns');
+      const made = await perform(createPattern(blankPattern(title.trim())));
       await navigate(`/patterns/${made.id}`);
     } catch (error) {
       setProblem(errorWords(error));

@@ -4,7 +4,7 @@ import { type Choices, NO_CHOICES, type Pattern } from '@lanakit/core/pattern';
 import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
-import { useDraftOf, useRevision, useWool } from '../api/resources.ts';
+import { useDraftOf, useRevision, useWool } from '../api/queries.ts';
 import { ChoiceFields } from '../ui/fields/ChoiceFields.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';

@@ -16,7 +16,7 @@ import { Button, Checkbox, Input, Select } from 'antd';
 import { nanoid } from 'nanoid';
 import type { ReactNode } from 'react';
 import { revisionName } from '../words/show.ts';
-import { type RevisionName, useFindings } from '../api/resources.ts';
+import { type RevisionName, useFindings } from '../api/queries.ts';
 import { Choice } from '../ui/fields/Choice.tsx';
 import { Field } from '../ui/fields/Field.tsx';
 import { NumberField } from '../ui/fields/NumberField.tsx';

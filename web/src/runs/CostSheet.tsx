@@ -3,7 +3,7 @@ import { type Cost, costOfRun, type CostTerms, RUN_BOUNDS, type RunCost } from '
 import { needleName } from '@lanakit/core/shelf';
 import { groupWords } from '@lanakit/core/words';
 import { useMemo } from 'react';
-import { useFibres, useNeedles } from '../api/resources.ts';
+import { useFibres, useNeedles } from '../api/queries.ts';
 import { NumberField } from '../ui/fields/NumberField.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { counted, showMinutes, showMoney } from '../words/show.ts';

@@ -2,14 +2,14 @@ import type { OpenedRun } from '@lanakit/core/api';
 import type { PackChange } from '@lanakit/core/run';
 import { packWords } from '@lanakit/core/words';
 import { Button } from 'antd';
-import { errorWords, send } from '../api/client.ts';
-import { refresh } from '../api/resources.ts';
-import { useNotice } from '../shell/Notice.tsx';
 import { counted, showChange, showDay, showWeighed } from '../words/show.ts';
 import styles from './Difference.module.css';
 import { bagTitle } from './groupWords.ts';
-import type { RunDraft } from './useRunDraft.ts';
+import { NOT_SAVED_YET, type RunDraft } from './useRunDraft.ts';
 import type { Planned } from './useRunPlan.ts';
+import { perform } from '../api/mutations/mutation.ts';
+import { replanRun } from '../api/mutations/runs.ts';
+import { useAttempt } from '../shell/useAttempt.ts';
 
 interface DifferenceProps {
   run: OpenedRun;
@@ -25,25 +25,17 @@ const KIND_WORDS: Readonly<Record<PackChange['kind'], string>> = { new: 'new', g
 
 /** What would be other now than it was planned, pack by pack; nothing changes until it is told to. */
 export function Difference({ run, runPlan, draft, onMoved }: DifferenceProps) {
-  const say = useNotice();
+  const attempt = useAttempt();
   const { difference, frozen, live, shelf } = { ...runPlan, frozen: run.frozen };
   if (!difference || !frozen || difference.fibres.length + difference.packs.length === 0) return null;
   const { scaleStepG } = runPlan.input;
   const canTake = run.state === 'bought' || run.state === 'weighed';
-  const take = async () => {
-    if (!(await draft.settle())) {
-      say({ text: 'The newest changes are not saved yet; this waits for them.', isProblem: true });
-      return;
-    }
-    try {
-      await send('POST', `/runs/${run.id}/replan`, { version: draft.version() });
-      await onMoved();
-      await refresh('/runs', '/bench', '/promised');
-      say({ text: 'The new numbers are taken. What is ticked and weighs other now is marked.' });
-    } catch (error) {
-      say({ text: errorWords(error), isProblem: true });
-    }
-  };
+  const take = () =>
+    attempt(async () => {
+      if (!(await draft.settle())) return NOT_SAVED_YET;
+      await perform(replanRun(run.id, draft.version()), () => void onMoved());
+      return { text: 'The new numbers are taken. What is ticked and weighs other now is marked.' };
+    });
   const nameOf = (fibreId: string) => shelf.get(fibreId)?.name ?? live.shelf.get(fibreId)?.name ?? 'a fibre';
   const titleOf = (bag: string) => bagTitle(bag, live) || bagTitle(bag, runPlan);
   return (

@@ -2,7 +2,7 @@ import { findingsOfRun, needlesOfBoxes } from '@lanakit/core/run';
 import { needleName, unitOfFinding } from '@lanakit/core/shelf';
 import { piecesLine, tooLargeWords, wantedName } from '@lanakit/core/words';
 import { useMemo } from 'react';
-import { useFindings, useNeedles } from '../api/resources.ts';
+import { useFindings, useNeedles } from '../api/queries.ts';
 import { findingAmount } from '../words/show.ts';
 import styles from './PortionsTable.module.css';
 import { SpareField } from './SpareField.tsx';

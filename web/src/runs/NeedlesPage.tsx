@@ -6,7 +6,7 @@ import { SKILL_WORDS } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { Link, useParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
-import { useRun } from '../api/resources.ts';
+import { useRun } from '../api/queries.ts';
 import { SaveMark } from '../draft/SaveMark.tsx';
 import { Choice } from '../ui/fields/Choice.tsx';
 import { NumberField } from '../ui/fields/NumberField.tsx';

@@ -14,7 +14,7 @@ import { Button, Segmented } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
-import { useBlends, useNeedleEvidence, useNeedles, useTools, useRun, useWool } from '../api/resources.ts';
+import { useBlends, useNeedleEvidence, useNeedles, useTools, useRun, useWool } from '../api/queries.ts';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
 import { LabelFields, useLabelSheet } from './LabelFields.tsx';

@@ -2,7 +2,7 @@ import { fractionOf, percentBounds, percentOf } from '@lanakit/core/base';
 import { checkRun, RUN_BOUNDS, type RunInput } from '@lanakit/core/run';
 import { problemWords } from '@lanakit/core/words';
 import { Input, Select } from 'antd';
-import type { RevisionName } from '../api/resources.ts';
+import type { RevisionName } from '../api/queries.ts';
 import { revisionName } from '../words/show.ts';
 import { DayField } from '../ui/fields/DayField.tsx';
 import { Field } from '../ui/fields/Field.tsx';

@@ -4,7 +4,7 @@ import { Segmented } from 'antd';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
-import { useRevisions, useRun } from '../api/resources.ts';
+import { useRevisions, useRun } from '../api/queries.ts';
 import { SaveMark } from '../draft/SaveMark.tsx';
 import { drawPattern } from '../figure/pieces.ts';
 import { FigureStrip } from '../figure/FigureStrip.tsx';

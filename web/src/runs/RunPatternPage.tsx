@@ -17,7 +17,7 @@ import { bagWords, choiceWords, sizedWords } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
-import { useRun } from '../api/resources.ts';
+import { useRun } from '../api/queries.ts';
 import { Reading } from '../reading/Reading.tsx';
 import type { Packed, Sheet } from '../reading/sheet.ts';
 import { Loading } from '../shell/Loading.tsx';

@@ -19,7 +19,7 @@ import {
 import { joinWords, needName } from '@lanakit/core/words';
 import { type ReactNode, useMemo } from 'react';
 import { Link } from 'react-router';
-import { useFindings, useNeedles, useTicks, useTools, useTray } from '../api/resources.ts';
+import { useFindings, useNeedles, useTicks, useTools, useTray } from '../api/queries.ts';
 import { counted, showDay, showLikely, showWeighed } from '../words/show.ts';
 import styles from './RunPage.module.css';
 import type { RunDraft } from './useRunDraft.ts';

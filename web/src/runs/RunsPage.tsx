@@ -13,15 +13,16 @@ import { Button, Segmented } from 'antd';
 import { nanoid } from 'nanoid';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { errorWords, send } from '../api/client.ts';
-import { refresh, useRevisions, useRevisionsById, useRuns, type RevisionName } from '../api/resources.ts';
+import { useRevisions, useRevisionsById, useRuns, type RevisionName } from '../api/queries.ts';
 import { firstUnread } from '../ui/fields/firstUnread.ts';
 import { Loading } from '../shell/Loading.tsx';
-import { useNotice } from '../shell/Notice.tsx';
 import { counted, showDay, showDaysOff } from '../words/show.ts';
 import { RightsNote } from './RightsNote.tsx';
 import { RunFields, runProblems } from './RunFields.tsx';
 import styles from './RunsPage.module.css';
+import { perform } from '../api/mutations/mutation.ts';
+import { planRun } from '../api/mutations/runs.ts';
+import { useAttempt } from '../shell/useAttempt.ts';
 
 /** Classes ahead and behind, and planning the next. */
 export function RunsPage() {
@@ -99,7 +100,7 @@ const sizeWords = ({ kind, seats }: NamedRun): string =>
 
 function PlanClass({ revisions }: { revisions: readonly RevisionName[] }) {
   const navigate = useNavigate();
-  const say = useNotice();
+  const attempt = useAttempt();
   const [params] = useSearchParams();
   const [input, setInput] = useState<RunInput>({
     ...RUN_DEFAULTS,
@@ -126,13 +127,11 @@ function PlanClass({ revisions }: { revisions: readonly RevisionName[] }) {
   }
   const plan = async () => {
     if (problemAt.hasAny || isRightsOpen) return;
-    try {
-      const run = await send<NamedRun>('POST', '/runs', { body: withBoxesCounted(input) });
-      await refresh('/runs', '/bench');
+    await attempt(async () => {
+      const run = await perform(planRun(withBoxesCounted(input)));
       await navigate(`/runs/${run.id}`);
-    } catch (error) {
-      say({ text: errorWords(error), isProblem: true });
-    }
+      return undefined;
+    });
   };
   return (
     <form

@@ -3,11 +3,11 @@ import { type RunState, stateAfter, stateBefore } from '@lanakit/core/run';
 import { RUN_STATE_WORDS } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { ApiProblem, errorWords, send } from '../api/client.ts';
-import { refresh, refreshShelf } from '../api/resources.ts';
-import { useNotice } from '../shell/Notice.tsx';
 import styles from './RunPage.module.css';
-import type { RunDraft } from './useRunDraft.ts';
+import { NOT_SAVED_YET, type RunDraft } from './useRunDraft.ts';
+import { perform } from '../api/mutations/mutation.ts';
+import { moveRun } from '../api/mutations/runs.ts';
+import { useAttempt } from '../shell/useAttempt.ts';
 
 const NEXT_WORDS: Readonly<Record<RunState, string>> = {
   planned: 'Plan again',
@@ -25,27 +25,26 @@ interface StateButtonsProps {
 
 /** On to the next state, with what is missing for it; and back. */
 export function StateButtons({ run, draft, onMoved }: StateButtonsProps) {
-  const say = useNotice();
+  const attempt = useAttempt();
   const [missing, setMissing] = useState<readonly string[] | null>(null);
   const next = stateAfter(run.state);
   const before = stateBefore(run.state);
-  const go = async (to: RunState, anyway: boolean) => {
-    if (!(await draft.settle())) {
-      say({ text: 'The newest changes are not saved yet; this waits for them.', isProblem: true });
-      return;
-    }
-    try {
-      await send('POST', `/runs/${run.id}/state`, { body: { to, anyway }, version: draft.version() });
-      setMissing(null);
-      await onMoved();
-      await Promise.all([refresh('/runs'), refreshShelf()]);
-      say({ text: `${run.name} is ${RUN_STATE_WORDS[to]}.` });
-    } catch (error) {
-      if (error instanceof ApiProblem && error.problem.code === 'content_invalid' && !anyway) {
-        setMissing((error.problem.errors ?? []).map(({ message }) => message));
-      } else say({ text: errorWords(error), isProblem: true });
-    }
-  };
+  const go = (to: RunState, anyway: boolean) =>
+    attempt(
+      async () => {
+        if (!(await draft.settle())) return NOT_SAVED_YET;
+        await perform(moveRun(run.id, draft.version(), to, anyway), () => {
+          setMissing(null);
+          void onMoved();
+        });
+        return { text: `${run.name} is ${RUN_STATE_WORDS[to]}.` };
+      },
+      ({ problem }) => {
+        if (problem.code !== 'content_invalid' || anyway) return false;
+        setMissing((problem.errors ?? []).map(({ message }) => message));
+        return true;
+      },
+    );
   return (
     <>
       {before && (

@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
-import { useNeedles, useRun, useTray } from '../api/resources.ts';
+import { useNeedles, useRun, useTray } from '../api/queries.ts';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
 import { showDay } from '../words/show.ts';

@@ -17,7 +17,7 @@ import { Segmented } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
-import { useRun, useTicks } from '../api/resources.ts';
+import { useRun, useTicks } from '../api/queries.ts';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';

@@ -8,7 +8,7 @@ import {
   useRevision,
   useTools,
   useWool,
-} from '../api/resources.ts';
+} from '../api/queries.ts';
 
 const NONE: readonly never[] = [];
 

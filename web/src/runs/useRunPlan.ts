@@ -19,7 +19,7 @@ import {
   type ToPack,
 } from '@lanakit/core/run';
 import { useMemo } from 'react';
-import { usePromised, useRevisionsById, useWool } from '../api/resources.ts';
+import { usePromised, useRevisionsById, useWool } from '../api/queries.ts';
 
 /** A run as it is packed, or would be, with what it is shown with. */
 export interface ShownRun extends PackedRun {

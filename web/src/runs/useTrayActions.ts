@@ -2,17 +2,18 @@ import type { NeedleTray } from '@lanakit/core/api';
 import type { ResolveInput, Tapped } from '@lanakit/core/needles';
 import { nanoid } from 'nanoid';
 import { mutate } from 'swr';
-import { ApiProblem, errorWords, send } from '../api/client.ts';
-import { refresh } from '../api/resources.ts';
+import { ApiProblem, errorWords } from '../api/client.ts';
 import { useNotice } from '../shell/Notice.tsx';
+import { perform, type Mutation } from '../api/mutations/mutation.ts';
+import { closeTray, reopenTray, resolveNeedle, tapTray } from '../api/mutations/runs.ts';
 
 /** What may be done at the tray. Every tap has a key of its own, so that one sent twice counts once. */
 export function useTrayActions(runId: string) {
   const say = useNotice();
   const path = `/runs/${runId}/tray`;
-  const post = async (to: string, body?: object): Promise<void> => {
-    const tray = await send<NeedleTray>('POST', `${path}/${to}`, body ? { body } : {});
-    await mutate(path, tray, { revalidate: false });
+  /** The tray is shown as the server answers, before anything else is asked for again. */
+  const move = async (mutation: Mutation<NeedleTray>): Promise<void> => {
+    await perform(mutation, (tray) => void mutate(path, tray, { revalidate: false }));
   };
   /** Says what stands in its way; what did not reach Lanakit may be tried again, and counts once. */
   const attempt = async (work: () => Promise<void>): Promise<void> => {
@@ -26,24 +27,15 @@ export function useTrayActions(runId: string) {
   };
   return {
     tap: (needleId: string, pile: Tapped, amount: number): Promise<void> => {
-      const body = { key: nanoid(16), needleId, pile, amount };
-      return attempt(() => post('taps', body));
+      const tap = tapTray(runId, { key: nanoid(16), needleId, pile, amount });
+      return attempt(() => move(tap));
     },
-    close: (): Promise<void> =>
-      attempt(async () => {
-        await post('close');
-        await refresh('/bench', '/needle', '/stock');
-      }),
-    reopen: (): Promise<void> =>
-      attempt(async () => {
-        await post('reopen');
-        await refresh('/bench', '/needle', '/stock');
-      }),
+    close: (): Promise<void> => attempt(() => move(closeTray(runId))),
+    reopen: (): Promise<void> => attempt(() => move(reopenTray(runId))),
     /** Words of what stands in its way; null when it is done. */
     resolve: async (input: Omit<ResolveInput, 'key'>): Promise<string | null> => {
       try {
-        await post('resolve', { ...input, key: nanoid(16) });
-        await refresh('/bench', '/needle', '/stock');
+        await move(resolveNeedle(runId, { ...input, key: nanoid(16) }));
         return null;
       } catch (error) {
         return wordsOf(error);

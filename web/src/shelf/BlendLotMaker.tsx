@@ -5,14 +5,15 @@ import { type Blend, BLEND_LOT_BOUNDS, type Fibre, planBlendLot, takeFromLots } 
 import { problemWords } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { ApiProblem, errorWords, send } from '../api/client.ts';
-import { refreshShelf } from '../api/resources.ts';
 import { NumberField } from '../ui/fields/NumberField.tsx';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
-import { useNotice } from '../shell/Notice.tsx';
 import { showGrams, showWeighed } from '../words/show.ts';
 import { TextField } from './fields.tsx';
 import styles from './Panel.module.css';
+import { perform } from '../api/mutations/mutation.ts';
+import { makeBlendLot } from '../api/mutations/shelf.ts';
+import { useAttempt } from '../shell/useAttempt.ts';
+import { problemsBeside } from '../ui/fields/problemsBeside.ts';
 
 const DEFAULT_LOT_G = 50;
 const DEFAULT_HELD_BACK = 0.1;
@@ -30,7 +31,7 @@ export function BlendLotMaker({ blend, fractions, fibres }: BlendLotMakerProps) 
   const [scaleStepG, setScaleStepG] = useState<number>(RUN_DEFAULTS.scaleStepG);
   const [name, setName] = useState('');
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const say = useNotice();
+  const attempt = useAttempt();
   const plan = planBlendLot(fractions, massG, heldBack, scaleStepG);
   const lines = plan.components.map((component) => {
     const fibre = fibres.get(component.fibreId);
@@ -42,18 +43,14 @@ export function BlendLotMaker({ blend, fractions, fibres }: BlendLotMakerProps) 
     const from = lines.flatMap(({ fibreId, withdrawals }) =>
       (withdrawals ?? []).map((taking) => ({ itemId: fibreId, ...taking })),
     );
-    try {
-      await send('POST', `/blends/${blend.id}/lots`, {
-        body: { name: name.trim() || `lot ${blend.lots.length + 1}`, note: '', place: '', from },
+    const lot = { name: name.trim() || `lot ${blend.lots.length + 1}`, note: '', place: '', from };
+    await attempt(async () => {
+      await perform(makeBlendLot(blend.id, lot), () => {
+        setProblems([]);
+        setName('');
       });
-      await refreshShelf();
-      setProblems([]);
-      say({ text: `${showWeighed(plan.totalG, scaleStepG)} of ${blend.name} is in the drawer.` });
-      setName('');
-    } catch (error) {
-      if (error instanceof ApiProblem && error.problem.errors) setProblems(error.problem.errors);
-      else say({ text: errorWords(error), isProblem: true });
-    }
+      return { text: `${showWeighed(plan.totalG, scaleStepG)} of ${blend.name} is in the drawer.` };
+    }, problemsBeside(setProblems));
   };
   return (
     <section className={styles.form} aria-label="Make a lot">

@@ -2,12 +2,12 @@ import { AMOUNT_BOUNDS, type StockUnit } from '@lanakit/core/shelf';
 import { UNIT_WORDS } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { errorWords, send } from '../api/client.ts';
-import { refreshShelf } from '../api/resources.ts';
 import { NumberField } from '../ui/fields/NumberField.tsx';
-import { useNotice } from '../shell/Notice.tsx';
 import { showAmount } from '../words/shelfWords.ts';
 import styles from './Panel.module.css';
+import { perform } from '../api/mutations/mutation.ts';
+import { enterCounts } from '../api/mutations/shelf.ts';
+import { useAttempt } from '../shell/useAttempt.ts';
 
 interface CountFieldProps {
   itemId: string;
@@ -20,27 +20,17 @@ interface CountFieldProps {
 /** What was found when somebody counted; the ledger gets the difference. */
 export function CountedNowField({ itemId, lotId, unit, onHand, label = 'Count' }: CountFieldProps) {
   const [amount, setAmount] = useState<number | null>(null);
-  const say = useNotice();
+  const attempt = useAttempt();
   const enter = async () => {
     if (amount === null) return;
-    const countOf = (found: number) =>
-      send('POST', '/stock/counts', { body: { counts: [{ itemId, lotId, amount: found }] } });
-    try {
-      await countOf(amount);
-      await refreshShelf();
-      setAmount(null);
-      const undo = async () => {
-        if (onHand === null) return;
-        await countOf(onHand);
-        await refreshShelf();
-      };
-      say({
+    const countOf = (found: number) => enterCounts([{ itemId, lotId, amount: found }]);
+    await attempt(async () => {
+      await perform(countOf(amount), () => setAmount(null));
+      return {
         text: `Counted: ${showAmount(amount, unit)}.`,
-        ...(onHand !== null && { undo: () => void undo() }),
-      });
-    } catch (error) {
-      say({ text: errorWords(error), isProblem: true });
-    }
+        ...(onHand !== null && { undo: () => perform(countOf(onHand)) }),
+      };
+    });
   };
   return (
     <form

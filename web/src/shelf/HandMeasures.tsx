@@ -1,28 +1,25 @@
 import { showNumber } from '@lanakit/core/base';
-import { HAND_MEASURES, type HandMeasureName } from '@lanakit/core/shelf';
+import { HAND_MEASURES, type HandMeasureInput, type HandMeasureName } from '@lanakit/core/shelf';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { errorWords, send } from '../api/client.ts';
-import { refresh, useHandMeasures } from '../api/resources.ts';
-import { useNotice } from '../shell/Notice.tsx';
+import { useHandMeasures } from '../api/queries.ts';
 import { showDay } from '../words/show.ts';
 import { MeasureHelper } from './MeasureHelper.tsx';
 import styles from './Panel.module.css';
+import { perform } from '../api/mutations/mutation.ts';
+import { keepHandMeasure } from '../api/mutations/shelf.ts';
+import { useAttempt } from '../shell/useAttempt.ts';
 
 /** What this maker's wisp, pinch and tuft weigh. */
 export function HandMeasures() {
   const { data } = useHandMeasures();
   const [weighing, setWeighing] = useState<HandMeasureName | null>(null);
-  const say = useNotice();
-  const keep = async (name: HandMeasureName, massG: number, lowG: number, highG: number) => {
-    try {
-      await send('PUT', '/hand-measures', { body: { name, massG, lowG, highG } });
-      await refresh('/hand-measures');
-      setWeighing(null);
-    } catch (error) {
-      say({ text: errorWords(error), isProblem: true });
-    }
-  };
+  const attempt = useAttempt();
+  const keep = (measure: HandMeasureInput) =>
+    attempt(async () => {
+      await perform(keepHandMeasure(measure), () => setWeighing(null));
+      return undefined;
+    });
   return (
     <section className={styles.section} aria-label="Your hand">
       <h3>Your hand</h3>
@@ -52,7 +49,7 @@ export function HandMeasures() {
                 <MeasureHelper
                   measuring="hand"
                   onRecord={own?.massG ?? null}
-                  onUse={({ value, low, high }) => void keep(name, value, low, high)}
+                  onUse={({ value, low, high }) => void keep({ name, massG: value, lowG: low, highG: high })}
                 />
               )}
             </li>

@@ -1,4 +1,3 @@
-import { errorWords } from '../api/client.ts';
 import { LIST_COLUMNS, type ListPreview, type ListSettings } from '@lanakit/core/files';
 import {
   type Delimiter,
@@ -12,13 +11,15 @@ import { csvRefusalWords } from '@lanakit/core/words';
 import { Button, Progress, Select, Upload } from 'antd';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { useImports } from '../api/resources.ts';
+import { useImports } from '../api/queries.ts';
 import { Field } from '../ui/fields/Field.tsx';
-import { useNotice } from '../shell/Notice.tsx';
 import styles from './ImportPage.module.css';
 import { usePreview } from './usePreview.ts';
 import { ImportRows } from './ImportRows.tsx';
-import { SHELF_OF, takeBack } from './useBringIn.ts';
+import { perform } from '../api/mutations/mutation.ts';
+import { takeBackList } from '../api/mutations/shelf.ts';
+import { useAttempt } from '../shell/useAttempt.ts';
+import { SHELF_OF } from './useBringIn.ts';
 
 const KIND_WORDS: Readonly<Record<ListKind, string>> = {
   fibres: 'fibres',
@@ -199,11 +200,12 @@ function Settings({ preview, onChange }: SettingsProps) {
 /** What was read in before, each to be taken back while nothing has been built on it. */
 function EarlierImports() {
   const { data } = useImports();
-  const say = useNotice();
+  const attempt = useAttempt();
   const undo = (id: string) =>
-    void takeBack(id)
-      .then(() => say({ text: 'Taken back: the shelf is as it was before.' }))
-      .catch((error: unknown) => say({ text: errorWords(error), isProblem: true }));
+    void attempt(async () => {
+      await perform(takeBackList(id));
+      return { text: 'Taken back: the shelf is as it was before.' };
+    });
   return (
     <aside className={`sheet ${styles.earlier}`} aria-label="Read in before">
       <h2>Read in before</h2>

@@ -8,14 +8,15 @@ import {
 import { REASON_WORDS, UNIT_WORDS } from '@lanakit/core/words';
 import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
-import { errorWords, send } from '../api/client.ts';
-import { refreshShelf, useMovements } from '../api/resources.ts';
+import { useMovements } from '../api/queries.ts';
 import { Field } from '../ui/fields/Field.tsx';
 import { NumberField } from '../ui/fields/NumberField.tsx';
-import { useNotice } from '../shell/Notice.tsx';
 import { showDay } from '../words/show.ts';
 import { showSigned } from '../words/shelfWords.ts';
 import styles from './Panel.module.css';
+import { perform } from '../api/mutations/mutation.ts';
+import { enterMovement } from '../api/mutations/shelf.ts';
+import { useAttempt } from '../shell/useAttempt.ts';
 
 interface LedgerSectionProps {
   itemId: string;
@@ -87,18 +88,15 @@ function EnterMovement({ itemId, unit, lots, onDone }: LedgerSectionProps & { on
   const [chosenLot, setLotId] = useState<string | null>(null);
   const [amount, setAmount] = useState<number | null>(null);
   const [note, setNote] = useState('');
-  const say = useNotice();
+  const attempt = useAttempt();
   const lotId =
     lots === null ? null : (lots.find(({ id }) => id === chosenLot)?.id ?? lots.at(-1)?.id ?? null);
   const enter = async () => {
     if (amount === null) return;
-    try {
-      await send('POST', '/stock/movements', { body: { itemId, lotId, reason, amount, note } });
-      await refreshShelf();
-      onDone();
-    } catch (error) {
-      say({ text: errorWords(error), isProblem: true });
-    }
+    await attempt(async () => {
+      await perform(enterMovement({ itemId, lotId, reason, amount, note }), onDone);
+      return undefined;
+    });
   };
   return (
     <form

@@ -16,18 +16,19 @@ import {
 import { problemWords } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { ApiProblem, errorWords, send } from '../api/client.ts';
-import { refreshShelf } from '../api/resources.ts';
 import { DayField } from '../ui/fields/DayField.tsx';
 import { firstUnread } from '../ui/fields/firstUnread.ts';
 import { NumberField } from '../ui/fields/NumberField.tsx';
-import { useNotice } from '../shell/Notice.tsx';
 import { showGrams } from '../words/show.ts';
 import { CountedNowField } from './CountedNowField.tsx';
 import { ColourField, MoneyField, TextField } from './fields.tsx';
 import { NUMBER_WORDS } from './numberWords.ts';
 import { WeighHelper } from './WeighHelper.tsx';
 import styles from './Panel.module.css';
+import { perform } from '../api/mutations/mutation.ts';
+import { receiveLot, saveLot } from '../api/mutations/shelf.ts';
+import { useAttempt } from '../shell/useAttempt.ts';
+import { problemsBeside } from '../ui/fields/problemsBeside.ts';
 
 interface LotsSectionProps {
   itemId: string;
@@ -123,7 +124,7 @@ function useLotForm({ itemId, lot, others, onDone }: LotFormProps) {
   const [input, setInput] = useState<LotInput>(() => (lot ? lotInputOf(lot) : blankLot('')));
   const [receivedG, setReceivedG] = useState<number | null>(null);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const say = useNotice();
+  const attempt = useAttempt();
   const set = (change: Partial<LotInput>) => {
     setInput((before) => ({ ...before, ...change }));
     setProblems([]);
@@ -138,16 +139,10 @@ function useLotForm({ itemId, lot, others, onDone }: LotFormProps) {
     const found = checkLot(input, otherNames);
     setProblems(found);
     if (found.length > 0) return;
-    try {
-      if (lot) await send('PUT', `/lots/${lot.id}`, { body: input, version: lot.version });
-      else await send('POST', `/lots/of/${itemId}`, { body: { ...input, receivedG } });
-      await refreshShelf();
-      say({ text: `${input.name} is saved.` });
-      onDone();
-    } catch (error) {
-      if (error instanceof ApiProblem && error.problem.errors) setProblems(error.problem.errors);
-      else say({ text: errorWords(error), isProblem: true });
-    }
+    await attempt(async () => {
+      await perform(lot ? saveLot(lot.id, lot.version, input) : receiveLot(itemId, input, receivedG), onDone);
+      return { text: `${input.name} is saved.` };
+    }, problemsBeside(setProblems));
   };
   return {
     input,

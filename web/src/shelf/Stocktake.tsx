@@ -9,14 +9,14 @@ import { UNIT_WORDS } from '@lanakit/core/words';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { Button, Input } from 'antd';
 import { type KeyboardEvent, useMemo, useRef, useState } from 'react';
-import { errorWords, send } from '../api/client.ts';
-import { refreshShelf } from '../api/resources.ts';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
-import { useNotice } from '../shell/Notice.tsx';
 import { counted } from '../words/show.ts';
 import { showAmount, showSigned } from '../words/shelfWords.ts';
 import type { Entry, Group } from './entries.ts';
 import styles from './Stocktake.module.css';
+import { perform } from '../api/mutations/mutation.ts';
+import { enterCounts } from '../api/mutations/shelf.ts';
+import { useAttempt } from '../shell/useAttempt.ts';
 
 /** One thing to be counted: a lot, or what is kept without lots. */
 interface Line {
@@ -43,7 +43,7 @@ export function Stocktake({ groups }: { groups: readonly Group[] }) {
     estimateSize: () => ROW_HEIGHT,
     overscan: 6,
   });
-  const say = useNotice();
+  const attempt = useAttempt();
   const counts = lines.flatMap((line): CountInput[] => {
     const amount = readCount(typed.get(line.key));
     return typeof amount === 'number' ? [{ itemId: line.itemId, lotId: line.lotId, amount }] : [];
@@ -53,21 +53,13 @@ export function Stocktake({ groups }: { groups: readonly Group[] }) {
     const before = lines
       .filter((line) => typeof readCount(typed.get(line.key)) === 'number' && line.onHand !== null)
       .map(({ itemId, lotId, onHand }): CountInput => ({ itemId, lotId, amount: onHand ?? 0 }));
-    try {
-      await send('POST', '/stock/counts', { body: { counts } });
-      await refreshShelf();
-      setTyped(new Map());
-      const undo = async () => {
-        await send('POST', '/stock/counts', { body: { counts: before } });
-        await refreshShelf();
-      };
-      say({
+    await attempt(async () => {
+      await perform(enterCounts(counts), () => setTyped((now) => typedSince(typed, now)));
+      return {
         text: `${counted(counts.length, 'count')} entered; the ledger has the differences.`,
-        ...(before.length === counts.length && { undo: () => void undo() }),
-      });
-    } catch (error) {
-      say({ text: errorWords(error), isProblem: true });
-    }
+        ...(before.length === counts.length && { undo: () => perform(enterCounts(before)) }),
+      };
+    });
   };
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>, index: number) => {
     const step = event.key === 'Enter' || event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
@@ -170,6 +162,12 @@ function linesOf(entry: Entry): Line[] {
     },
   ];
 }
+
+/** What was typed while the counts before it were on their way. */
+const typedSince = (
+  sent: ReadonlyMap<string, string>,
+  now: ReadonlyMap<string, string>,
+): ReadonlyMap<string, string> => new Map([...now].filter(([key, text]) => sent.get(key) !== text));
 
 /** A number, nothing typed, or something that is none. */
 function readCount(text: string | undefined): number | null | 'unread' {

@@ -3,7 +3,7 @@ import { PREPARATION_WORDS } from '@lanakit/core/words';
 import { Progress, Switch } from 'antd';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useFibres } from '../api/resources.ts';
+import { useFibres } from '../api/queries.ts';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { ColourField } from './fields.tsx';
 import styles from './Panel.module.css';

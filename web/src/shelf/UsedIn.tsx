@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { ItemUse } from '@lanakit/core/api';
-import { useUses } from '../api/resources.ts';
+import { useUses } from '../api/queries.ts';
 import styles from './Panel.module.css';
 
 /** Everything a thing is used in, one click away. */

@@ -2,10 +2,11 @@ import { type PlannedRow, type ShelfView, toImport } from '@lanakit/core/files';
 import type { ListKind } from '@lanakit/core/tables';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { ApiProblem, errorWords, send } from '../api/client.ts';
-import { refresh, refreshShelf } from '../api/resources.ts';
+import { ApiProblem, errorWords } from '../api/client.ts';
 import { useNotice } from '../shell/Notice.tsx';
 import { counted } from '../words/show.ts';
+import { perform } from '../api/mutations/mutation.ts';
+import { bringInList, takeBackList } from '../api/mutations/shelf.ts';
 
 /** Where what was read in is seen. */
 export const SHELF_OF: Readonly<Record<ListKind, string>> = {
@@ -29,13 +30,10 @@ export function useBringIn(kind: ListKind) {
   const run = async (fileName: string, rows: readonly PlannedRow[], shelf: ShelfView) => {
     setBusy(true);
     try {
-      const { id } = await send<{ id: string }>('POST', '/imports', {
-        body: toImport(fileName.slice(0, 200), rows, shelf),
-      });
-      await Promise.all([refreshShelf(), refresh('/imports')]);
+      const { id } = await perform(bringInList(toImport(fileName.slice(0, 200), rows, shelf)));
       say({
         text: `${counted(rows.length, 'row')} read in from ${fileName}.`,
-        undo: () => void takeBack(id).catch(fail),
+        undo: () => void perform(takeBackList(id)).catch(fail),
       });
       void navigate(SHELF_OF[kind]);
     } catch (error) {
@@ -45,10 +43,4 @@ export function useBringIn(kind: ListKind) {
     }
   };
   return { isBusy, run };
-}
-
-/** Takes an import back, whole. */
-export async function takeBack(id: string): Promise<void> {
-  await send('POST', `/imports/${id}/undo`);
-  await Promise.all([refreshShelf(), refresh('/imports')]);
 }

@@ -1,13 +1,13 @@
 import { repriced } from '@lanakit/core/base';
 import type { Lot, LotInput } from '@lanakit/core/shelf';
-import { errorWords, send } from '../api/client.ts';
-import { refreshShelf } from '../api/resources.ts';
-import { useNotice } from '../shell/Notice.tsx';
 import { counted } from '../words/show.ts';
 import type { Entry, Item } from './entries.ts';
 import { inputOf, type Stored } from './inputOf.ts';
+import { performAll, type Mutation } from '../api/mutations/mutation.ts';
+import { saveItems, saveLots } from '../api/mutations/shelf.ts';
+import { useAttempt } from '../shell/useAttempt.ts';
 
-const PATHS: Readonly<Record<Item['kind'], string>> = {
+const PATHS: Readonly<Record<Item['kind'], `/${string}`>> = {
   fibre: '/fibres',
   blend: '/blends',
   finding: '/findings',
@@ -19,7 +19,7 @@ const PATHS: Readonly<Record<Item['kind'], string>> = {
 /** One thing as it was and as it is to be. */
 interface Change {
   /** A collection that takes several at once; `lots` has its own form. */
-  readonly path: string;
+  readonly path: `/${string}`;
   readonly id: string;
   readonly version: number;
   readonly before: object;
@@ -28,23 +28,12 @@ interface Change {
 
 /** What can be done to several things at once. Each can be taken back from the notice. */
 export function useBulk(entries: readonly Entry[], onDone: () => void) {
-  const say = useNotice();
-  const apply = async (changes: readonly Change[], words: string) => {
-    try {
-      await sendAll(changes, 'after', 0);
-      await refreshShelf();
-      onDone();
-      const undo = async () => {
-        await sendAll(changes, 'before', 1);
-        await refreshShelf();
-      };
-      const fail = (error: unknown) => say({ text: errorWords(error), isProblem: true });
-      say({ text: words, undo: () => void undo().catch(fail) });
-    } catch (error) {
-      await refreshShelf();
-      say({ text: errorWords(error), isProblem: true });
-    }
-  };
+  const attempt = useAttempt();
+  const apply = (changes: readonly Change[], words: string) =>
+    attempt(async () => {
+      await performAll(savings(changes, 'after', 0), onDone);
+      return { text: words, undo: () => performAll(savings(changes, 'before', 1)) };
+    });
   const things = counted(entries.length, 'thing');
   return {
     archive: (archived: boolean) =>
@@ -97,15 +86,15 @@ function repriceOf(entry: Entry, percent: number): Change[] {
   ];
 }
 
-async function sendAll(
+/** One write for each collection. @param versionsOn how many versions have been saved since the changes were made */
+const savings = (
   changes: readonly Change[],
   side: 'before' | 'after',
   versionsOn: number,
-): Promise<void> {
-  for (const path of new Set(changes.map((change) => change.path))) {
-    const own = changes
+): readonly Mutation<unknown>[] =>
+  [...new Set(changes.map(({ path }) => path))].map((path) => {
+    const items = changes
       .filter((change) => change.path === path)
-      .map((change) => ({ id: change.id, version: change.version + versionsOn, input: change[side] }));
-    await send('PUT', path, { body: path === '/lots' ? { lots: own } : { items: own } });
-  }
-}
+      .map(({ id, version, [side]: input }) => ({ id, version: version + versionsOn, input }));
+    return path === '/lots' ? saveLots(items) : saveItems(path, items);
+  });

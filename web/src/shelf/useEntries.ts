@@ -9,7 +9,7 @@ import {
   usePromisedAhead,
   useSuppliers,
   useTools,
-} from '../api/resources.ts';
+} from '../api/queries.ts';
 import {
   blendEntry,
   type Entry,

@@ -1,16 +1,19 @@
 import type { Problem } from '@lanakit/core/problems';
 import { problemWords } from '@lanakit/core/words';
 import { useState, type FormEvent } from 'react';
-import { ApiProblem, errorWords, send } from '../api/client.ts';
-import { refreshShelf } from '../api/resources.ts';
+import { isEqual } from '@lanakit/core/base';
+import type { ApiProblem } from '../api/client.ts';
 import { firstUnread } from '../ui/fields/firstUnread.ts';
-import { useNotice } from '../shell/Notice.tsx';
 import { inputOf, type Stored } from './inputOf.ts';
+import { perform, type Mutation } from '../api/mutations/mutation.ts';
+import { addItem, deleteItem, restoreItem, saveItem } from '../api/mutations/shelf.ts';
+import { useAttempt } from '../shell/useAttempt.ts';
+import { problemsBeside } from '../ui/fields/problemsBeside.ts';
 
 /** What a form must know of its kind of thing. */
 export interface FormSpec<T> {
   /** Below /api. */
-  readonly path: string;
+  readonly path: `/${string}`;
   readonly blank: T;
   readonly check: (input: T) => readonly Problem[];
   readonly nameOf: (input: T) => string;
@@ -35,11 +38,6 @@ export interface ItemForm<T> {
   readonly useTheirs: () => void;
 }
 
-/** By value, the order of keys apart. */
-const isSame = (a: object, b: object): boolean => sorted(a) === sorted(b);
-const sorted = (thing: object): string =>
-  JSON.stringify(Object.entries(thing).sort(([a], [b]) => (a < b ? -1 : 1)));
-
 /**
  * A thing on the shelf, seen and changed. It is saved when she says so; until then the shelf keeps what it had. What
  * cannot be is said beside its field, and nothing is sent.
@@ -56,69 +54,61 @@ export function useItemForm<T extends { readonly archived: boolean }>(
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [theirs, setTheirs] = useState<Stored<T> | null>(null);
   const [countedNow, setCountedNow] = useState<number | null>(null);
-  const say = useNotice();
+  const attempt = useAttempt();
   // Changed elsewhere (several at once, an import) while nothing was typed here: go on from what is stored now.
-  if (stored && base && stored.version > version && isSame(input, inputOf<T>(base))) {
+  if (stored && base && stored.version > version && isEqual(input, inputOf<T>(base))) {
     setBase(stored);
     setVersion(stored.version);
     setInput(inputOf<T>(stored));
   }
 
-  const fail = (error: unknown) => {
-    if (error instanceof ApiProblem && error.problem.code === 'version_conflict') {
-      setTheirs(error.problem['theirs'] as Stored<T>);
-    } else if (error instanceof ApiProblem && error.problem.errors) setProblems(error.problem.errors);
-    else say({ text: errorWords(error), isProblem: true });
+  const beside = (refusal: ApiProblem): boolean => {
+    if (refusal.problem.code !== 'version_conflict') return problemsBeside(setProblems)(refusal);
+    setTheirs(refusal.problem['theirs'] as Stored<T>);
+    return true;
   };
-  const sendInput = (wanted: T, atVersion: number) =>
+  const saving = (wanted: T, atVersion: number): Mutation<Stored<T>> =>
     stored
-      ? send<Stored<T>>('PUT', `${spec.path}/${stored.id}`, { body: wanted, version: atVersion })
-      : send<Stored<T>>('POST', spec.path, { body: hasStock ? { ...wanted, countedNow } : wanted });
+      ? saveItem(spec.path, stored.id, atVersion, wanted)
+      : addItem(spec.path, hasStock ? { ...wanted, countedNow } : wanted);
 
   const save = async (wanted: T, atVersion: number) => {
     const found = spec.check(wanted);
     setProblems(found);
     if (found.length > 0) return;
     const before = stored && inputOf<T>(stored);
-    try {
-      const saved = await sendInput(wanted, atVersion);
+    const goOnFrom = (saved: Stored<T>) => {
       setVersion(saved.version);
-      setInput(stored ? inputOf<T>(saved) : spec.blank);
       if (stored) setBase(saved);
       setTheirs(null);
-      await refreshShelf();
-      const name = spec.nameOf(wanted);
-      if (stored && before) {
-        const undo = async () => {
-          const back = await send<Stored<T>>('PUT', `${spec.path}/${stored.id}`, {
-            body: before,
-            version: saved.version,
-          });
-          setVersion(back.version);
-          setBase(back);
-          setInput(inputOf<T>(back));
-          await refreshShelf();
-        };
-        say({ text: `${name} is saved.`, undo: () => void undo().catch(fail) });
-      } else say({ text: `${name} is on the shelf.` });
+    };
+    const next = (saved: Stored<T>) => (stored ? inputOf<T>(saved) : spec.blank);
+    await attempt(async () => {
+      const saved = await perform(saving(wanted, atVersion), (answer) => {
+        goOnFrom(answer);
+        // What was typed while it was on its way stays.
+        setInput((now) => (now === input ? next(answer) : now));
+      });
       onSaved(saved.id);
-    } catch (error) {
-      fail(error);
-    }
+      const name = spec.nameOf(wanted);
+      if (!stored || !before) return { text: `${name} is on the shelf.` };
+      const undo = () =>
+        perform(saveItem(spec.path, stored.id, saved.version, before), (answer) => {
+          goOnFrom(answer);
+          setInput(next(answer));
+        });
+      return { text: `${name} is saved.`, undo };
+    }, beside);
   };
   const remove = async () => {
     if (!stored) return;
-    try {
-      await send('DELETE', `${spec.path}/${stored.id}`, { version });
-      await refreshShelf();
-      const undo = async () => {
-        await send('POST', `${spec.path}/${stored.id}/restore`);
-        await refreshShelf();
+    await attempt(async () => {
+      await perform(deleteItem(spec.path, stored.id, version));
+      return {
+        text: `${spec.nameOf(input)} is off the shelf.`,
+        undo: () => perform(restoreItem(spec.path, stored.id)),
       };
-      say({ text: `${spec.nameOf(input)} is off the shelf.`, undo: () => void undo().catch(fail) });
-    } catch (error) {
-      fail(error);
-    }
+    }, beside);
   };
 
   return {

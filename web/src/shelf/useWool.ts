@@ -1,6 +1,6 @@
 import { type BlendInput, expandBlend } from '@lanakit/core/shelf';
 import { useMemo } from 'react';
-import { useBlends, useFibres } from '../api/resources.ts';
+import { useBlends, useFibres } from '../api/queries.ts';
 
 /** Fibres and blends by id, and a blend taken apart. */
 export function useWool() {

@@ -1,7 +1,7 @@
 import { Input, Modal } from 'antd';
 import { useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { usePatterns, useRuns, useShelf } from '../api/resources.ts';
+import { usePatterns, useRuns, useShelf } from '../api/queries.ts';
 import { PREPARATION_WORDS, showDay } from '../words/show.ts';
 import styles from './Palette.module.css';
 

@@ -12,13 +12,15 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import useSWR from 'swr';
 import { RightsFields } from '../ui/fields/RightsFields.tsx';
-import { ApiProblem, errorWords, get, send } from '../api/client.ts';
-import { refresh } from '../api/resources.ts';
+import { get } from '../api/client.ts';
 import { Field } from '../ui/fields/Field.tsx';
 import lists from '../ui/Lists.module.css';
-import { useNotice } from '../shell/Notice.tsx';
 import styles from './Techniques.module.css';
 import { TechniqueStepFields } from './TechniqueStepFields.tsx';
+import { perform } from '../api/mutations/mutation.ts';
+import { createTechnique, deleteTechnique, saveTechnique } from '../api/mutations/patterns.ts';
+import { useAttempt } from '../shell/useAttempt.ts';
+import { problemsBeside } from '../ui/fields/problemsBeside.ts';
 
 interface TechniqueFormProps {
   stored: Technique | null;
@@ -36,7 +38,7 @@ const inputOf = ({ name, about, parameters, steps, rights }: TechniqueInput): Te
 /** One technique: what it is called, what is filled in, its steps. Saved when she says so, as a version of its own. */
 export function TechniqueForm({ stored, input: start }: TechniqueFormProps) {
   const navigate = useNavigate();
-  const say = useNotice();
+  const attempt = useAttempt();
   const [input, setInput] = useState(() => inputOf(start));
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const change = (recipe: (it: Draft<TechniqueInput>) => void) => setInput(produce(recipe));
@@ -48,30 +50,22 @@ export function TechniqueForm({ stored, input: start }: TechniqueFormProps) {
     const found = checkTechnique(input);
     setProblems(found);
     if (found.length > 0) return;
-    try {
-      const saved = stored
-        ? await send<Technique>('PUT', `/techniques/${stored.id}`, { body: input, version: stored.version })
-        : await send<Technique>('POST', '/techniques', { body: input });
-      await refresh('/techniques');
-      say({
-        text: `${saved.name} is saved as version ${saved.version}. Patterns that use it are offered it one by one.`,
-      });
+    await attempt(async () => {
+      const saved = await perform(
+        stored ? saveTechnique(stored.id, stored.version, input) : createTechnique(input),
+      );
       await navigate(`/techniques/${saved.id}`);
-    } catch (error) {
-      if (error instanceof ApiProblem && error.problem.errors) setProblems(error.problem.errors);
-      else say({ text: errorWords(error), isProblem: true });
-    }
+      return {
+        text: `${saved.name} is saved as version ${saved.version}. Patterns that use it are offered it one by one.`,
+      };
+    }, problemsBeside(setProblems));
   };
   const putAway = async () => {
     if (!stored) return;
-    try {
-      await send('DELETE', `/techniques/${stored.id}`);
-      await refresh('/techniques');
-      say({ text: `${stored.name} is put away; patterns that use it keep its steps.` });
-      await navigate('/techniques');
-    } catch (error) {
-      say({ text: errorWords(error), isProblem: true });
-    }
+    await attempt(async () => {
+      await perform(deleteTechnique(stored.id), () => void navigate('/techniques'));
+      return { text: `${stored.name} is put away; patterns that use it keep its steps.` };
+    });
   };
   return (
     <form

@@ -2,7 +2,7 @@ import { OWN_RIGHTS } from '@lanakit/core/pattern';
 import { blankTechniqueStep, type TechniqueInput } from '@lanakit/core/writing';
 import { Button } from 'antd';
 import { Link, useNavigate, useParams } from 'react-router';
-import { useTechniques } from '../api/resources.ts';
+import { useTechniques } from '../api/queries.ts';
 import { Loading } from '../shell/Loading.tsx';
 import { counted } from '../words/show.ts';
 import { TechniqueForm } from './TechniqueForm.tsx';

@@ -1,36 +1,31 @@
-import type { StoredPattern } from '@lanakit/core/api';
 import { comparePatterns, type Difference, type Pattern } from '@lanakit/core/pattern';
 import { Button, Modal } from 'antd';
 import { useNavigate } from 'react-router';
-import { errorWords, send } from '../api/client.ts';
-import { refresh } from '../api/resources.ts';
-import { useNotice } from '../shell/Notice.tsx';
 import { counted } from '../words/show.ts';
 import styles from './ConflictDialog.module.css';
 import { useTable } from './table/tableContext.ts';
+import { perform } from '../api/mutations/mutation.ts';
+import { createPattern } from '../api/mutations/patterns.ts';
+import { useAttempt } from '../shell/useAttempt.ts';
 
 /** The pattern was saved elsewhere while it was being written here: both are shown, and she decides. */
 export function ConflictDialog() {
   const keepMine = useTable((table) => table.keepMine);
   const takeTheirs = useTable((table) => table.takeTheirs);
   const navigate = useNavigate();
-  const say = useNotice();
+  const attempt = useAttempt();
   const saveState = useTable((table) => table.saveState);
   const document = useTable((table) => table.document);
   if (saveState.kind !== 'conflict') return null;
   const theirs = saveState.theirs.document;
 
-  const keepBoth = async () => {
-    try {
+  const keepBoth = () =>
+    attempt(async () => {
       const title = `${document.title.slice(0, 100)} (mine)`;
-      const copy = await send<StoredPattern>('POST', '/patterns', { body: { ...document, title } });
-      takeTheirs();
-      await refresh('/patterns');
+      const copy = await perform(createPattern({ ...document, title }), takeTheirs);
       await navigate(`/patterns/${copy.id}`);
-    } catch (error) {
-      say({ text: errorWords(error), isProblem: true });
-    }
-  };
+      return undefined;
+    });
   return (
     <Modal
       open

@@ -3,10 +3,10 @@ import { copyOf, derivedFrom, type Pattern } from '@lanakit/core/pattern';
 import { Button, Dropdown } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { errorWords, send } from '../api/client.ts';
-import { refresh } from '../api/resources.ts';
-import { useNotice } from '../shell/Notice.tsx';
 import { useTable } from './table/tableContext.ts';
+import { perform } from '../api/mutations/mutation.ts';
+import { archivePattern, createPattern, deletePattern, restorePattern } from '../api/mutations/patterns.ts';
+import { useAttempt } from '../shell/useAttempt.ts';
 
 const ResizeDialog = lazy(async () => ({ default: (await import('./ResizeDialog.tsx')).ResizeDialog }));
 
@@ -21,58 +21,41 @@ function usePatternActions(stored: StoredPattern) {
   const title = useTable((table) => table.document.title);
   const settle = useTable((table) => table.settle);
   const navigate = useNavigate();
-  const say = useNotice();
+  const attempt = useAttempt();
 
-  const attempt = async (work: () => Promise<void>) => {
-    try {
-      await work();
-    } catch (error) {
-      say({ text: errorWords(error), isProblem: true });
-    }
-  };
   const copyAs = (document: Pattern) =>
     attempt(async () => {
-      const copy = await send<StoredPattern>('POST', '/patterns', { body: document });
-      await refresh('/patterns');
+      const copy = await perform(createPattern(document));
       await navigate(`/patterns/${copy.id}`);
+      return undefined;
     });
   const putAway = () =>
     attempt(async () => {
       await settle();
-      const set = (archived: boolean) =>
-        send('PUT', `/patterns/${stored.id}/archived`, { body: { archived } }).then(() =>
-          refresh('/patterns', '/bench'),
-        );
-      await set(true);
-      await navigate('/patterns');
-      say({
+      await perform(archivePattern(stored.id, true), () => void navigate('/patterns'));
+      return {
         text: `“${title}” is put away.`,
-        undo: () => void attempt(async () => void (await set(false))),
-      });
+        undo: () => perform(archivePattern(stored.id, false)),
+      };
     });
   const saveAs = (as: string) =>
     attempt(async () => {
       await settle();
       window.location.assign(`/api/patterns/${stored.id}/file?as=${as}`);
+      return undefined;
     });
   const remove = () =>
     attempt(async () => {
       await settle();
-      await send('DELETE', `/patterns/${stored.id}`, { version: version() });
-      await navigate('/patterns');
-      await refresh('/patterns', '/bench', '/revisions');
-      const undo = () =>
-        attempt(async () => {
-          await send('POST', `/patterns/${stored.id}/restore`);
-          await refresh('/patterns', '/bench', '/revisions');
-        });
-      say({ text: `“${title}” is deleted.`, undo: () => void undo() });
+      await perform(deletePattern(stored.id, version()), () => void navigate('/patterns'));
+      return { text: `“${title}” is deleted.`, undo: () => perform(restorePattern(stored.id)) };
     });
   const compare = () =>
     attempt(async () => {
       await settle();
       const before = stored.revision ? `&b=revision:${stored.revision.id}` : '';
       await navigate(`/compare?a=draft:${stored.id}${before}`);
+      return undefined;
     });
   return {
     duplicate: () => copyAs(copyOf(document)),

@@ -1,6 +1,6 @@
 import { useParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
-import { usePattern, useWool } from '../api/resources.ts';
+import { usePattern, useWool } from '../api/queries.ts';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
 import { WorkTable } from './WorkTable.tsx';

@@ -1,13 +1,14 @@
-import type { Revision, StoredPattern } from '@lanakit/core/api';
+import type { StoredPattern } from '@lanakit/core/api';
 import { isWoolOnly, missingForPublishing } from '@lanakit/core/pattern';
 import { Button, Input, Modal } from 'antd';
 import { useState } from 'react';
-import { errorWords, send } from '../api/client.ts';
-import { refresh } from '../api/resources.ts';
 import { Field } from '../ui/fields/Field.tsx';
 import { useNotice } from '../shell/Notice.tsx';
 import { counted } from '../words/show.ts';
 import { useTable } from './table/tableContext.ts';
+import { perform } from '../api/mutations/mutation.ts';
+import { publishRevision } from '../api/mutations/patterns.ts';
+import { useAttempt } from '../shell/useAttempt.ts';
 
 /** Makes a revision of what is saved. It says beforehand when something unknown stands in the way. */
 export function PublishButton({ stored }: { stored: StoredPattern }) {
@@ -16,6 +17,7 @@ export function PublishButton({ stored }: { stored: StoredPattern }) {
   const document = useTable((table) => table.document);
   const problems = useTable((table) => table.problems);
   const say = useNotice();
+  const attempt = useAttempt();
   const [isBusy, setBusy] = useState(false);
   const [isAsking, setAsking] = useState(false);
   const [note, setNote] = useState('');
@@ -32,28 +34,21 @@ export function PublishButton({ stored }: { stored: StoredPattern }) {
   };
   const publish = async () => {
     setBusy(true);
-    try {
-      if (!(await settle())) {
-        say({ text: 'Not published: the newest changes are not saved yet.', isProblem: true });
-        return;
-      }
-      const revision = await send<Revision>('POST', `/patterns/${stored.id}/revisions`, {
-        version: version(),
-        body: { note: note.trim() },
+    await attempt(async () => {
+      if (!(await settle()))
+        return { text: 'Not published: the newest changes are not saved yet.', isProblem: true };
+      await perform(publishRevision(stored.id, version(), note.trim()), (revision) => {
+        say({
+          text: `Revision ${revision.number} is published. It never changes; classes are planned from it.`,
+        });
+        setAsking(false);
+        setNote('');
+        // It is published: what is read anew after it must not swallow a press meanwhile.
+        setBusy(false);
       });
-      say({
-        text: `Revision ${revision.number} is published. It never changes; classes are planned from it.`,
-      });
-      setAsking(false);
-      setNote('');
-      // It is published: what is read anew after it must not swallow a press meanwhile.
-      setBusy(false);
-      await refresh('/patterns', '/revisions', '/bench');
-    } catch (error) {
-      say({ text: errorWords(error), isProblem: true });
-    } finally {
-      setBusy(false);
-    }
+      return undefined;
+    });
+    setBusy(false);
   };
   const number = (stored.revision?.number ?? 0) + 1;
   return (

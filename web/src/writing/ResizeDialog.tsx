@@ -1,4 +1,4 @@
-import type { Revision, StoredPattern } from '@lanakit/core/api';
+import type { StoredPattern } from '@lanakit/core/api';
 import { type Length, toMm } from '@lanakit/core/base';
 import { stepTotals, isWoolOnly } from '@lanakit/core/pattern';
 import { previewResize, RESIZE_BOUNDS, type ResizeDecision } from '@lanakit/core/resize';
@@ -6,8 +6,6 @@ import { warningWords } from '@lanakit/core/words';
 import { Button, Modal, Segmented } from 'antd';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { errorWords, send } from '../api/client.ts';
-import { refresh } from '../api/resources.ts';
 import { Choice } from '../ui/fields/Choice.tsx';
 import { LengthField } from '../ui/fields/LengthField.tsx';
 import { NumberField } from '../ui/fields/NumberField.tsx';
@@ -16,6 +14,9 @@ import { showGrams, showKnownMinutes } from '../words/show.ts';
 import { BuildTable } from '../patterns/BuildTable.tsx';
 import styles from './ResizeDialog.module.css';
 import { useTable } from './table/tableContext.ts';
+import { perform } from '../api/mutations/mutation.ts';
+import { createPattern, publishRevision } from '../api/mutations/patterns.ts';
+import { useAttempt } from '../shell/useAttempt.ts';
 
 type By = 'height' | 'factor';
 
@@ -76,6 +77,11 @@ export function ResizeDialog({ stored, onClose }: ResizeDialogProps) {
   );
 }
 
+const SIZE_NOT_SAVED = {
+  text: 'The draft has its new size, but it is not saved yet: publish it when it is.',
+  isProblem: true,
+} as const;
+
 /** The ways to take the other size: into the draft, as a revision, as a pattern of its own. */
 function useTakeSize(stored: StoredPattern, { pattern }: Preview, factor: number, onClose: () => void) {
   const version = useTable((table) => table.version);
@@ -85,15 +91,8 @@ function useTakeSize(stored: StoredPattern, { pattern }: Preview, factor: number
   const ownTitle = useTable((table) => table.document.title);
   const navigate = useNavigate();
   const say = useNotice();
+  const attempt = useAttempt();
   const resize = () => edit('another size', (it) => void Object.assign(it, pattern));
-  const attempt = async (work: () => Promise<string>) => {
-    try {
-      say({ text: await work() });
-      onClose();
-    } catch (error) {
-      say({ text: errorWords(error), isProblem: true });
-    }
-  };
   return {
     intoDraft: () => {
       resize();
@@ -103,22 +102,17 @@ function useTakeSize(stored: StoredPattern, { pattern }: Preview, factor: number
     asRevision: () =>
       attempt(async () => {
         resize();
-        if (!(await settle()))
-          throw new Error('The draft has its new size, but it is not saved yet: publish it when it is.');
-        const revision = await send<Revision>('POST', `/patterns/${stored.id}/revisions`, {
-          version: version(),
-          body: { note: `Another size: × ${factor}` },
-        });
-        await refresh('/patterns', '/revisions', '/bench');
-        return `Revision ${revision.number} has the new size.`;
+        if (!(await settle())) return SIZE_NOT_SAVED;
+        const note = `Another size: × ${factor}`;
+        const revision = await perform(publishRevision(stored.id, version(), note), onClose);
+        return { text: `Revision ${revision.number} has the new size.` };
       }),
     asNew: () =>
       attempt(async () => {
         const title = `${ownTitle.slice(0, 100)}, × ${factor}`;
-        const made = await send<StoredPattern>('POST', '/patterns', { body: { ...pattern, title } });
-        await refresh('/patterns');
+        const made = await perform(createPattern({ ...pattern, title }), onClose);
         await navigate(`/patterns/${made.id}`);
-        return `“${title}” is a pattern of its own.`;
+        return { text: `“${title}” is a pattern of its own.` };
       }),
   };
 }

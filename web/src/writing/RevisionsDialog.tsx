@@ -3,7 +3,7 @@ import type { Pattern } from '@lanakit/core/pattern';
 import { Button, Modal } from 'antd';
 import { Link } from 'react-router';
 import { errorWords, get } from '../api/client.ts';
-import { useRevisionsOf } from '../api/resources.ts';
+import { useRevisionsOf } from '../api/queries.ts';
 import { become } from '../draft/become.ts';
 import { useNotice } from '../shell/Notice.tsx';
 import styles from '../ui/Lists.module.css';

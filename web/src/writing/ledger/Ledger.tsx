@@ -7,7 +7,7 @@ import { Segmented } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { ChoicesBar } from './ChoicesBar.tsx';
-import { useRevision } from '../../api/resources.ts';
+import { useRevision } from '../../api/queries.ts';
 import { NumberField } from '../../ui/fields/NumberField.tsx';
 import { HowItCame } from '../../ui/look/HowItCame.tsx';
 import { doubtName, makeTotalCame } from '../../words/howItCame.ts';

@@ -8,7 +8,7 @@ import { Button } from 'antd';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ApiProblem } from '../../api/client.ts';
-import { useDraftOf, useNeedles, useRevision, useWool } from '../../api/resources.ts';
+import { useDraftOf, useNeedles, useRevision, useWool } from '../../api/queries.ts';
 import sheets from '../../ui/Sheets.module.css';
 import { Loading } from '../../shell/Loading.tsx';
 import { NotFound } from '../../shell/NotFound.tsx';

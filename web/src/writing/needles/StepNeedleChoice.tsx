@@ -4,7 +4,7 @@ import { needleName, wantedKey, wantedOfKey } from '@lanakit/core/shelf';
 import { reasonsOf, STRENGTH_OF_NEEDLE, wantedName } from '@lanakit/core/words';
 import { Select } from 'antd';
 import { type ReactNode, useMemo } from 'react';
-import { useNeedles } from '../../api/resources.ts';
+import { useNeedles } from '../../api/queries.ts';
 import { Field } from '../../ui/fields/Field.tsx';
 import { useEditStep, useTable } from '../table/tableContext.ts';
 import { wantedGroups } from './WantedSelect.tsx';

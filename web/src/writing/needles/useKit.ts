@@ -1,7 +1,7 @@
 import { KIT_DEFAULTS, type Ladder, type NeedleKit, needleKit, type Skill } from '@lanakit/core/needles';
 import type { Pattern } from '@lanakit/core/pattern';
 import { useMemo } from 'react';
-import { useNeedleEvidence, useTools } from '../../api/resources.ts';
+import { useNeedleEvidence, useTools } from '../../api/queries.ts';
 
 const NONE: readonly never[] = [];
 

@@ -2,7 +2,7 @@ import { type Ladder, ladderOf } from '@lanakit/core/needles';
 import { needleOfSchool, type Pattern } from '@lanakit/core/pattern';
 import { type Needle, type NeedleWanted, wantedKey } from '@lanakit/core/shelf';
 import { useCallback, useDeferredValue, useMemo } from 'react';
-import { useNeedles } from '../../api/resources.ts';
+import { useNeedles } from '../../api/queries.ts';
 import { useTable } from '../table/tableContext.ts';
 
 const NONE: readonly Needle[] = [];

@@ -2,14 +2,12 @@ import { OWN_RIGHTS, type Step } from '@lanakit/core/pattern';
 import { Button, Input, Select, Upload } from 'antd';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
-import { errorWords, sendFile } from '../../api/client.ts';
+import { errorWords } from '../../api/client.ts';
 import lists from '../../ui/Lists.module.css';
 import { useTable } from '../table/tableContext.ts';
 import styles from './Steps.module.css';
-
-interface Kept {
-  readonly id: string;
-}
+import { perform } from '../../api/mutations/mutation.ts';
+import { keepPicture } from '../../api/mutations/patterns.ts';
 
 /** Pictures of one step, brought in by choosing or dropping them. */
 export function StepPictures({ step }: { step: Step }) {
@@ -22,7 +20,7 @@ export function StepPictures({ step }: { step: Step }) {
     setProblem(null);
     setBusy(true);
     try {
-      const { id } = await sendFile<Kept>('/pictures', file);
+      const { id } = await perform(keepPicture(file));
       edit('adding a picture', (it) => {
         const name = file.name.replace(/\.[^.]*$/, '').slice(0, 120);
         if (!it.pictures.some((picture) => picture.id === id)) {

@@ -10,7 +10,7 @@ import {
 import { Button, Mentions, Space } from 'antd';
 import { nanoid } from 'nanoid';
 import { useMemo, useRef, useState } from 'react';
-import { useTechniques } from '../../api/resources.ts';
+import { useTechniques } from '../../api/queries.ts';
 import { become } from '../../draft/become.ts';
 import { Field } from '../../ui/fields/Field.tsx';
 import { useTable } from '../table/tableContext.ts';

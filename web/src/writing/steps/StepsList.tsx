@@ -6,7 +6,7 @@ import { insertTechnique, newUse } from '@lanakit/core/writing';
 import { Button } from 'antd';
 import { nanoid } from 'nanoid';
 import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { useTechniques } from '../../api/resources.ts';
+import { useTechniques } from '../../api/queries.ts';
 import { become } from '../../draft/become.ts';
 import lists from '../../ui/Lists.module.css';
 import { SortableRows } from '../../ui/SortableRows.tsx';

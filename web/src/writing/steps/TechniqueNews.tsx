@@ -2,7 +2,7 @@ import type { Pattern, TechniqueUse } from '@lanakit/core/pattern';
 import { takeNewest, type Technique, techniqueChanges } from '@lanakit/core/writing';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { useTechniques, useTechniqueVersion } from '../../api/resources.ts';
+import { useTechniques, useTechniqueVersion } from '../../api/queries.ts';
 import { become } from '../../draft/become.ts';
 import { useTable } from '../table/tableContext.ts';
 import { plainText } from '../../draft/markdownEdits.ts';

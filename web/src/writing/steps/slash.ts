@@ -3,7 +3,7 @@ import { byGauge, distinctNeedles, wantedKey, wantedOfKey } from '@lanakit/core/
 import { wantedName } from '@lanakit/core/words';
 import type { Technique } from '@lanakit/core/writing';
 import { useMemo } from 'react';
-import { useTechniques } from '../../api/resources.ts';
+import { useTechniques } from '../../api/queries.ts';
 import { useTable } from '../table/tableContext.ts';
 
 export interface SlashChoice {

@@ -9,7 +9,7 @@ import {
 import { linkWords } from '@lanakit/core/words';
 import { insertTechnique, newUse, placeStep } from '@lanakit/core/writing';
 import { nanoid } from 'nanoid';
-import { useTechniques } from '../../api/resources.ts';
+import { useTechniques } from '../../api/queries.ts';
 import { become } from '../../draft/become.ts';
 import type { RowActions } from '../../ui/SortableRows.tsx';
 import { useTable } from '../table/tableContext.ts';

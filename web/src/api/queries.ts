@@ -24,7 +24,7 @@ import type {
   Tool,
 } from '@lanakit/core/shelf';
 import type { Technique } from '@lanakit/core/writing';
-import useSWR, { mutate, type SWRResponse } from 'swr';
+import useSWR, { type SWRResponse } from 'swr';
 import { useMemo, useState } from 'react';
 import { nanoid } from 'nanoid';
 import { get } from './client.ts';
@@ -180,26 +180,6 @@ export const usePromised = (id: string): Resource<PromisedBefore> =>
   useSWR(`/runs/${id}/promised`, get<PromisedBefore>);
 
 export const useBench = (): Resource<Bench> => useSWR('/bench', get<Bench>);
-
-/** What anything on the shelf shows, after something on it changed. */
-export const refreshShelf = (): Promise<unknown> =>
-  refresh(
-    '/fibres',
-    '/blends',
-    '/findings',
-    '/needles',
-    '/tools',
-    '/suppliers',
-    '/stock',
-    '/promised',
-    '/bench',
-    '/runs/',
-  );
-
-/** Asks again for everything under these paths: one write moves numbers in many places. */
-export function refresh(...prefixes: string[]): Promise<unknown> {
-  return mutate((key) => typeof key === 'string' && prefixes.some((prefix) => key.startsWith(prefix)));
-}
 
 export const useTechniques = (): Resource<Items<Technique>> => useSWR('/techniques', get<Items<Technique>>);
 
