@@ -4,7 +4,7 @@ import { expect, type Page } from '@playwright/test';
 /** Nothing serious or critical by axe on what is shown now: by every rule, or by the ones named. */
 export async function expectNothingSerious(page: Page, rules?: readonly string[]): Promise<void> {
   // Only what is wrong is asked for: naming every place that is right takes most of the time.
-  const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] });
+  const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] }).setLegacyMode();
   const { violations } = await (rules ? axe.withRules([...rules]) : axe).analyze();
   const serious = violations
     .filter(({ impact }) => impact === 'serious' || impact === 'critical')
