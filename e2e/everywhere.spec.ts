@@ -98,7 +98,7 @@ async function expectInside(page: Page): Promise<void> {
   const { right, left } = await page.evaluate(() => ({
     right: document.documentElement.scrollWidth,
     left: Math.min(
-      ...[...document.querySelectorAll('main *')].map((own) => own.getBoundingClientRect().left),
+      ...[...document.querySelectorAll('main *')].map((element) => element.getBoundingClientRect().left),
     ),
   }));
   expect(right).toBeLessThanOrEqual(1024);

@@ -298,11 +298,11 @@ test('several at once: moved, made dearer, archived, and each taken back', async
 
 test('two people on one fibre: the second to save sees both and decides', async ({ page, demo, context }) => {
   const other = await context.newPage();
-  for (const one of [page, other]) {
-    await one.goto(`${demo.url}/shelf`);
-    await find(one, 'harbour');
-    await drawer(one, 'Harbour').click();
-    await tab(one, 'Properties').click();
+  for (const browserPage of [page, other]) {
+    await browserPage.goto(`${demo.url}/shelf`);
+    await find(browserPage, 'harbour');
+    await drawer(browserPage, 'Harbour').click();
+    await tab(browserPage, 'Properties').click();
   }
   await page.getByLabel('Breed or kind').fill('mine');
   await panel(page).getByRole('button', { name: 'Save' }).click();

@@ -21,11 +21,7 @@ async function check({ name, command, args }) {
 }
 
 const CHECKS = [
-  {
-    name: 'Lint',
-    command: 'npx',
-    args: ['eslint', '--cache', '--cache-location', 'node_modules/.cache/eslint', '.'],
-  },
+  { name: 'Lint', command: 'npx', args: ['oxlint'] },
   { name: 'Types', command: 'npm', args: ['run', '--silent', 'typecheck'] },
   { name: 'Rooms', command: 'npm', args: ['run', '--silent', 'rooms'] },
   { name: 'Nothing unused', command: 'npm', args: ['run', '--silent', 'unused'] },
@@ -36,7 +32,7 @@ const CHECKS = [
 async function checkAll(checks, atOnce) {
   const waiting = [...checks];
   const next = async () => {
-    for (let own = waiting.shift(); own; own = waiting.shift()) await check(own);
+    for (let first = waiting.shift(); first; first = waiting.shift()) await check(first);
   };
   await Promise.all(Array.from({ length: atOnce }, next));
 }

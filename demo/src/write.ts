@@ -141,13 +141,13 @@ interface PartMore extends Partial<
 export function part(name: string, shape: Shape, core: string | null, more: PartMore = {}): Part {
   const { coat, amount, words, uses = [], ...rest } = more;
   const id = idOf(name);
-  const own: Use = { ...use('core', core), amount: amount ?? null, words: words ?? '' };
-  const all = [own, ...(coat === undefined ? [] : [use('coat', coat)]), ...uses];
+  const ownUse: Use = { ...use('core', core), amount: amount ?? null, words: words ?? '' };
+  const all = [ownUse, ...(coat === undefined ? [] : [use('coat', coat)]), ...uses];
   return {
     ...blankPart(id, name),
     shape,
     ...rest,
-    uses: all.map((one, index) => ({ ...one, id: `${id}-${index + 1}` })),
+    uses: all.map((layer, index) => ({ ...layer, id: `${id}-${index + 1}` })),
   };
 }
 

@@ -83,13 +83,13 @@ describe('the five figures of the demo, as published', () => {
     const wool = shelfOf(studio.deps.store);
     for (const figure of figures) {
       for (const { values, likelyG, minutes, pieces } of summariseBuilds(figure, wool) ?? []) {
-        const own = sumsOf(resolveBuild(figure, { ...NO_CHOICES, values }), wool);
-        expect(likelyG).toBeCloseTo(own.likelyG, 9);
+        const chosenSums = sumsOf(resolveBuild(figure, { ...NO_CHOICES, values }), wool);
+        expect(likelyG).toBeCloseTo(chosenSums.likelyG, 9);
         expect([figure.title, values, minutes, pieces]).toEqual([
           figure.title,
           values,
-          own.minutes,
-          own.pieces,
+          chosenSums.minutes,
+          chosenSums.pieces,
         ]);
       }
     }

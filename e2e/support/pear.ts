@@ -55,14 +55,14 @@ function lab(hex: string): Lab {
 
 const DEG = Math.PI / 180;
 
-function ciede2000(one: Lab, two: Lab): number {
-  const meanC = (Math.hypot(one.a, one.b) + Math.hypot(two.a, two.b)) / 2;
+function ciede2000(first: Lab, two: Lab): number {
+  const meanC = (Math.hypot(first.a, first.b) + Math.hypot(two.a, two.b)) / 2;
   const G = 0.5 * (1 - Math.sqrt(meanC ** 7 / (meanC ** 7 + 25 ** 7)));
-  const [C1, h1] = polar(one.a * (1 + G), one.b);
+  const [C1, h1] = polar(first.a * (1 + G), first.b);
   const [C2, h2] = polar(two.a * (1 + G), two.b);
   const turn = h2 - h1 > 180 ? h2 - h1 - 360 : h2 - h1 < -180 ? h2 - h1 + 360 : h2 - h1;
   const dH = 2 * Math.sqrt(C1 * C2) * Math.sin((turn / 2) * DEG);
-  const [L, C] = [(one.L + two.L) / 2, (C1 + C2) / 2];
+  const [L, C] = [(first.L + two.L) / 2, (C1 + C2) / 2];
   const h = Math.abs(h1 - h2) > 180 ? (h1 + h2 + 360) / 2 : (h1 + h2) / 2;
   const cos = (k: number, off: number) => Math.cos((k * h + off) * DEG);
   const T = 1 - 0.17 * cos(1, -30) + 0.24 * cos(2, 0) + 0.32 * cos(3, 6) - 0.2 * cos(4, -63);
@@ -70,7 +70,7 @@ function ciede2000(one: Lab, two: Lab): number {
   const [SC, SH] = [1 + 0.045 * C, 1 + 0.015 * C * T];
   const RT =
     -Math.sin(2 * 30 * Math.exp(-(((h - 275) / 25) ** 2)) * DEG) * 2 * Math.sqrt(C ** 7 / (C ** 7 + 25 ** 7));
-  const [l, c, t] = [(two.L - one.L) / SL, (C2 - C1) / SC, dH / SH];
+  const [l, c, t] = [(two.L - first.L) / SL, (C2 - C1) / SC, dH / SH];
   return Math.sqrt(l * l + c * c + t * t + RT * c * t);
 }
 

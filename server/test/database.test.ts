@@ -138,7 +138,7 @@ describe('migrations', () => {
       steps: [{ ...step, needle: byGauge(36) }],
       stageNeedles: [{ stage: 'core', needle: byGauge(38) }],
     });
-    expect(store.techniques.find('t')?.steps.map((own) => own.needle)).toEqual([
+    expect(store.techniques.find('t')?.steps.map((ownStep) => ownStep.needle)).toEqual([
       byGauge(36),
       { by: 'stage' },
     ]);

@@ -34,18 +34,18 @@ const ball = (document: Pattern) => document.parts[0] ?? blankPart('p', 'p');
 
 describe('what a pattern of layers, joins and cuts may not be', () => {
   const rows: [name: string, document: Pattern, status: number, code: string, pointer: string][] = [
-    ['a role there is not', changed((it) => void Object.assign(ball(it).uses[0] ?? {}, { role: 'glitter' })), 400, 'field_wrong', '/parts/0/uses/0'],
-    ['another role’s field', changed((it) => void Object.assign(ball(it).uses[0] ?? {}, { diameter: null })), 400, 'field_not_known', '/parts/0/uses/0/diameter'],
-    ['a form of amount there is not', changed((it) => void Object.assign(ball(it).uses[0] ?? {}, { amount: { form: 'sackful' } })), 400, 'field_wrong', '/parts/0/uses/0/amount'],
-    ['two cores', changed((it) => void ball(it).uses.push(blankUse('x', 'core'))), 422, 'core_twice', '/parts/0/uses'],
-    ['an id of a use twice', changed((it) => void ball(it).uses.push(blankUse('p1-core', 'coat'))), 422, 'id_twice', '/parts/0/uses/1/id'],
-    ['a count that runs backwards', changed((it) => void (ball(it).count = { low: 9, high: 4 })), 422, 'count_reversed', '/parts/0/count'],
-    ['a part set onto itself', changed((it) => void it.joins.push(blankJoin('j', 'p1', 'p1'))), 422, 'join_to_itself', '/joins/0/ontoId'],
-    ['a finding off the shelf', changed((it) => void it.findings.push({ id: 'f', findingId: 'gone', partId: null, count: 1 })), 422, 'finding_not_found', '/findings/0/findingId'],
-    ['wire off the shelf', changed((it) => void it.cuts.push({ ...blankCut('c', 'wire'), findingId: 'gone' })), 422, 'finding_not_found', '/cuts/0/findingId'],
-    ['a share of a weight that is not there', changed((it) => void ball(it).uses.push({ ...blankUse('x', 'coat'), amount: { form: 'shared', sharedId: 'gone' } } as Pattern['parts'][number]['uses'][number])), 422, 'shared_not_found', '/parts/0/uses/1/amount/sharedId'],
+    ['a role there is not', changed((draft) => void Object.assign(ball(draft).uses[0] ?? {}, { role: 'glitter' })), 400, 'field_wrong', '/parts/0/uses/0'],
+    ['another role’s field', changed((draft) => void Object.assign(ball(draft).uses[0] ?? {}, { diameter: null })), 400, 'field_not_known', '/parts/0/uses/0/diameter'],
+    ['a form of amount there is not', changed((draft) => void Object.assign(ball(draft).uses[0] ?? {}, { amount: { form: 'sackful' } })), 400, 'field_wrong', '/parts/0/uses/0/amount'],
+    ['two cores', changed((draft) => void ball(draft).uses.push(blankUse('x', 'core'))), 422, 'core_twice', '/parts/0/uses'],
+    ['an id of a use twice', changed((draft) => void ball(draft).uses.push(blankUse('p1-core', 'coat'))), 422, 'id_twice', '/parts/0/uses/1/id'],
+    ['a count that runs backwards', changed((draft) => void (ball(draft).count = { low: 9, high: 4 })), 422, 'count_reversed', '/parts/0/count'],
+    ['a part set onto itself', changed((draft) => void draft.joins.push(blankJoin('j', 'p1', 'p1'))), 422, 'join_to_itself', '/joins/0/ontoId'],
+    ['a finding off the shelf', changed((draft) => void draft.findings.push({ id: 'f', findingId: 'gone', partId: null, count: 1 })), 422, 'finding_not_found', '/findings/0/findingId'],
+    ['wire off the shelf', changed((draft) => void draft.cuts.push({ ...blankCut('c', 'wire'), findingId: 'gone' })), 422, 'finding_not_found', '/cuts/0/findingId'],
+    ['a share of a weight that is not there', changed((draft) => void ball(draft).uses.push({ ...blankUse('x', 'coat'), amount: { form: 'shared', sharedId: 'gone' } } as Pattern['parts'][number]['uses'][number])), 422, 'shared_not_found', '/parts/0/uses/1/amount/sharedId'],
     ['a document of the first format', { ...ballPattern(null), formatVersion: 1 } as unknown as Pattern, 400, 'field_wrong', '/formatVersion'],
-    ['an outline that crosses itself', changed((it) => void (ball(it).shape = { kind: 'flat-outline', path: 'M0 0L9 9L9 0L0 9Z', length: null, thickness: null })), 422, 'outline_unsound', '/parts/0/shape/path'],
+    ['an outline that crosses itself', changed((draft) => void (ball(draft).shape = { kind: 'flat-outline', path: 'M0 0L9 9L9 0L0 9Z', length: null, thickness: null })), 422, 'outline_unsound', '/parts/0/shape/path'],
   ]; // prettier-ignore
   test.each(rows)('%s', async (_name, document, status, code, pointer) => {
     const answer = await post('/patterns', document).expect(status);
@@ -60,7 +60,7 @@ describe('a finding that a pattern names', () => {
     const { id } = await eye();
     await addPattern(
       studio,
-      changed((it) => void it.findings.push({ id: 'f', findingId: id, partId: 'p1', count: 2 })),
+      changed((draft) => void draft.findings.push({ id: 'f', findingId: id, partId: 'p1', count: 2 })),
     );
     const refused = await request(studio.app)
       .delete(`/api/findings/${id}`)
@@ -72,7 +72,7 @@ describe('a finding that a pattern names', () => {
     const { id } = await eye();
     const pattern = await addPattern(
       studio,
-      changed((it) => void it.findings.push({ id: 'f', findingId: id, partId: null, count: 2 })),
+      changed((draft) => void draft.findings.push({ id: 'f', findingId: id, partId: null, count: 2 })),
     );
     await request(studio.app)
       .put(`/api/patterns/${pattern.id}`)

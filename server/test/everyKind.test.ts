@@ -54,8 +54,8 @@ const KINDS = () => {
 describe.each(Object.values(ITEM_KINDS))('$kind', (spec) => {
   const path = `/api${spec.path}`;
   const counted = spec.stock === 'none' ? {} : { countedNow: null };
-  const own = () => KINDS()[spec.kind];
-  const make = () => add<Stored>(studio, spec.path, { ...own().input, ...counted });
+  const kindOf = () => KINDS()[spec.kind];
+  const make = () => add<Stored>(studio, spec.path, { ...kindOf().input, ...counted });
 
   test('is put there, found, listed, changed with its version, deleted and brought back', async () => {
     const made = await make();
@@ -65,7 +65,7 @@ describe.each(Object.values(ITEM_KINDS))('$kind', (spec) => {
     const changed = await request(studio.app)
       .put(`${path}/${made.id}`)
       .set('If-Match', '"1"')
-      .send({ ...own().input, note: 'by the window', archived: true })
+      .send({ ...kindOf().input, note: 'by the window', archived: true })
       .expect(200);
     expect(changed.body).toMatchObject({ version: 2, note: 'by the window', archived: true });
     await request(studio.app).delete(`${path}/${made.id}`).set('If-Match', '"2"').expect(204);
@@ -76,7 +76,7 @@ describe.each(Object.values(ITEM_KINDS))('$kind', (spec) => {
   });
 
   test('is refused beside its field when it cannot be, new or changed, alone or among others', async () => {
-    const { input, bad, pointer } = own();
+    const { input, bad, pointer } = kindOf();
     const wrong = { ...input, ...bad };
     const made = await make();
     const pointers = (answer: { body: unknown }) =>
@@ -110,7 +110,7 @@ describe.each(Object.values(ITEM_KINDS))('$kind', (spec) => {
 
   test('a field it has not, a version that is gone, a version not said', async () => {
     const made = await make();
-    const { input } = own();
+    const { input } = kindOf();
     await request(studio.app)
       .post(path)
       .send({ ...input, ...counted, smell: 'sheep' })
@@ -129,7 +129,7 @@ describe.each(Object.values(ITEM_KINDS))('$kind', (spec) => {
   test('counted with what is there of it, if it is kept in stock at all', async () => {
     const answer = await request(studio.app)
       .post(path)
-      .send({ ...own().input, countedNow: 7.5 });
+      .send({ ...kindOf().input, countedNow: 7.5 });
     if (spec.stock === 'none') expect(answer.status).toBe(400);
     else {
       const { id } = answer.body as Stored;

@@ -73,6 +73,6 @@ test('the OpenAPI document and the routes list the same operations', async () =>
 
 test('every problem code is in the handbook, and no other', () => {
   const handbook = readFileSync(new URL('../../docs/problems.md', import.meta.url), 'utf8');
-  const documented = [...handbook.matchAll(/^\| `(\w+)` +\|/gm)].map((match) => match[1]);
+  const documented = [...handbook.matchAll(/^\| `(\w+)` +\|/gm)].map((match) => match[1] ?? '');
   expect(documented.sort()).toEqual(Object.keys(HTTP_PROBLEMS).sort());
 });

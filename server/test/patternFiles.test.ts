@@ -46,7 +46,7 @@ describe('pattern files', () => {
   test('a ZIP brings everything back, its pictures too', async () => {
     const fibre = await addFibre(studio);
     const picture = told(await upload('/pictures', await photo().png().toBuffer())).id;
-    const own: Pattern = {
+    const ownPattern: Pattern = {
       ...ballPattern(fibre.id),
       pictures: [{ id: picture, name: 'a ball', alt: '', rights: OWN_RIGHTS }],
       steps: [
@@ -58,7 +58,7 @@ describe('pattern files', () => {
         },
       ],
     };
-    const stored = await addPattern(studio, own);
+    const stored = await addPattern(studio, ownPattern);
     const zip = await fileOf(stored.id, 'zip');
     expect(Object.keys(unzipSync(zip)).sort()).toEqual([
       'pattern.json',
@@ -66,7 +66,7 @@ describe('pattern files', () => {
       `pictures/${picture}.png`,
     ]);
     const again = await takeIn(await readFile(zip));
-    expect(again.document).toEqual(own);
+    expect(again.document).toEqual(ownPattern);
     expect(again.id).not.toBe(stored.id);
   });
   test('the same pattern makes the same archive', async () => {
@@ -127,7 +127,7 @@ describe('pattern files', () => {
     });
     await fc.assert(
       fc.asyncProperty(generated, async (drawn) => {
-        const own: Pattern = {
+        const ownPattern: Pattern = {
           ...blankPattern(drawn.title),
           parts: [
             {
@@ -166,9 +166,9 @@ describe('pattern files', () => {
             : [],
           rights: { ...OWN_RIGHTS, credit: drawn.note },
         };
-        const { id } = await addPattern(studio, own);
+        const { id } = await addPattern(studio, ownPattern);
         for (const as of ['json', 'zip'])
-          expect((await takeIn(await readFile(await fileOf(id, as)))).document).toEqual(own);
+          expect((await takeIn(await readFile(await fileOf(id, as)))).document).toEqual(ownPattern);
       }),
       { numRuns: 12 },
     );
@@ -202,7 +202,7 @@ describe('pattern files', () => {
     expect(newer.body).toMatchObject({ code: 'file_newer', version: 9, newest: 7 });
   });
   test('Markdown goes out and comes in with its title, its stages and its steps', async () => {
-    const own: Pattern = {
+    const ownPattern: Pattern = {
       ...blankPattern('Pear & *two* leaves'),
       parts: [blankPart('p', 'Ball')],
       steps: [
@@ -227,7 +227,7 @@ describe('pattern files', () => {
         },
       ],
     };
-    const { id } = await addPattern(studio, own);
+    const { id } = await addPattern(studio, ownPattern);
     const markdown = (await fileOf(id, 'markdown')).toString();
     expect(markdown).toContain('# Pear & \\*two\\* leaves');
     expect(markdown).toContain('1. Roll it **tight**.');

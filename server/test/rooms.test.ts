@@ -64,7 +64,7 @@ describe('the rules of the house, each broken on purpose', () => {
   };
 
   test.each(ROWS.map(([name, , rules], at) => ({ name, rules, at })))('$name', ({ rules, at }) => {
-    const own = violations.filter(({ from }) => new RegExp(`Of${at}(\\D|$)`).test(from));
-    expect([...new Set(own.map(({ rule }) => rule.name))]).toEqual(rules);
+    const ofRule = violations.filter(({ from }) => new RegExp(`Of${at}(\\D|$)`).test(from));
+    expect([...new Set(ofRule.map(({ rule }) => rule.name))]).toEqual(rules);
   });
 });

@@ -121,7 +121,7 @@ describe('who comes', () => {
       slots: [{ id: 's', name: 'skin', places: [{ kind: 'use' as const, id: use?.id ?? '' }], rule: null }],
       colourways: [{ id: 'rust', name: 'rust', fills: [{ slotId: 's', fibreId: rust }] }],
     };
-    const own = await publish(studio, await addPattern(studio, coloured));
+    const published = await publish(studio, await addPattern(studio, coloured));
     const roster = [
       seat(2, {
         name: 'Mara',
@@ -131,14 +131,14 @@ describe('who comes', () => {
     ];
     const answer = await request(studio.app)
       .post('/api/runs')
-      .send(runInput(own, { seats: 3, sparePacks: 0, roster }))
+      .send(runInput(published, { seats: 3, sparePacks: 0, roster }))
       .expect(201);
     const run = answer.body as Run;
     expect(run.roster).toEqual(roster);
     const bench = (await request(studio.app).get('/api/bench').expect(200)).body as Bench;
     expect(bench.runs[0]?.packs).toBe(3);
     expect(bench.runs[0]?.classG).toBeCloseTo(3 * PACK_G, 6);
-    expect(bench.short.map((one) => one.fibreId)).toEqual([rust]);
+    expect(bench.short.map((given) => given.fibreId)).toEqual([rust]);
     expect(bench.short[0]?.shortG).toBeCloseTo(PACK_G - 5, 6);
   });
   test.each([

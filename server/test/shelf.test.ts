@@ -50,7 +50,7 @@ const eye = () => add<Finding>(studio, '/findings', { ...BLANK_FINDING, name: 'B
 const blendOf = (...parts: [string, number][]) => ({
   ...BLANK_BLEND,
   name: 'Tide',
-  parts: parts.map(([itemId, own]) => ({ itemId, parts: own })),
+  parts: parts.map(([itemId, part]) => ({ itemId, parts: part })),
 });
 
 describe('fibres', () => {
@@ -357,16 +357,16 @@ describe('blends', () => {
 
 describe('several at once', () => {
   test('all are changed or none', async () => {
-    const [one, two] = [await addFibre(studio, { name: 'One' }), await addFibre(studio, { name: 'Two' })];
+    const [first, two] = [await addFibre(studio, { name: 'One' }), await addFibre(studio, { name: 'Two' })];
     const several = (items: object[]) => request(studio.app).put('/api/fibres').send({ items });
     const archived = (fibre: Fibre, version = 1) => ({
       id: fibre.id,
       version,
       input: fibreInput({ name: fibre.name, archived: true }),
     });
-    await several([archived(one), archived(two, 7)]).expect(409);
+    await several([archived(first), archived(two, 7)]).expect(409);
     expect((await getItems<Fibre>('/fibres')).map((fibre) => fibre.archived)).toEqual([false, false]);
-    await several([archived(one), archived(two)]).expect(200);
+    await several([archived(first), archived(two)]).expect(200);
     expect((await getItems<Fibre>('/fibres')).map((fibre) => fibre.archived)).toEqual([true, true]);
   });
 });

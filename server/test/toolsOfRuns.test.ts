@@ -68,7 +68,7 @@ test('what is lent is short on the bench and on the shelf for the day that wants
   });
   const bench = await body<Bench>('/api/bench');
   const shorts = [bench.shortThings, ...bench.runs.map((run) => run.things)];
-  expect(shorts.map((own) => own.find(({ itemId }) => itemId === thimbles.id)?.short)).toEqual([1, 1, 1]);
+  expect(shorts.map((short) => short.find(({ itemId }) => itemId === thimbles.id)?.short)).toEqual([1, 1, 1]);
   const [run] = bench.runs;
   for (const state of ['bought', 'weighed', 'packed']) await move(run?.run.id ?? '', state);
   expect(await onHand(thimbles.id)).toBe(3);

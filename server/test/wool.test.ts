@@ -37,7 +37,7 @@ const blendOf = (...parts: [string, number][]) =>
   add<Blend>(studio, '/blends', {
     ...BLANK_BLEND,
     name: 'Tide',
-    parts: parts.map(([itemId, own]) => ({ itemId, parts: own })),
+    parts: parts.map(([itemId, part]) => ({ itemId, parts: part })),
     countedNow: null,
   });
 
@@ -133,7 +133,7 @@ describe('measured properties reach the wool', () => {
     const coatUse = estimate.parts[0]?.uses[1];
     const plain = estimatePattern(
       { ...ball, parts },
-      onlyFibres(new Map([...shelf].map(([id, one]) => [id, { ...one, hidingGPerM2: null }]))),
+      onlyFibres(new Map([...shelf].map(([id, fibre]) => [id, { ...fibre, hidingGPerM2: null }]))),
     );
     const plainUse = plain.parts[0]?.uses[1];
     if (coatUse?.kind !== 'known' || plainUse?.kind !== 'known') throw new Error('both are known');

@@ -226,8 +226,8 @@ describe('what is made of the stored work waits for it', () => {
   });
   test('two who wait do not send it twice', async () => {
     saver.changed('pear');
-    const [one, other] = [settling(), settling()];
+    const [first, other] = [settling(), settling()];
     await world.answer({ kind: 'saved', version: 2 });
-    expect([one.settled, other.settled, world.sent.length]).toEqual([true, true, 1]);
+    expect([first.settled, other.settled, world.sent.length]).toEqual([true, true, 1]);
   });
 });

@@ -51,20 +51,22 @@ describe('the strokes of a preparation', () => {
     const { strokes, pale, dark } = fibreStrokes(preparation);
     expect(fibreStrokes(preparation).strokes).toEqual(strokes);
     const starts = (path: string) => path.split('M').length - 1;
-    expect(starts(pale) + starts(dark)).toBe(strokes.reduce((sum, own) => sum + starts(own), 0));
+    expect(starts(pale) + starts(dark)).toBe(strokes.reduce((sum, stroke) => sum + starts(stroke), 0));
     expect(strokes.join('')).not.toMatch(/NaN|Infinity/);
   });
   test('two preparations never look alike', () => {
-    expect(new Set(PREPARATIONS.map((own) => fibreStrokes(own).pale)).size).toBe(PREPARATIONS.length);
+    expect(new Set(PREPARATIONS.map((preparation) => fibreStrokes(preparation).pale)).size).toBe(
+      PREPARATIONS.length,
+    );
   });
   test('a piece’s place in the tile is in it, and its own', () => {
     fc.assert(
       fc.property(fc.string(), (seed) => {
         const [x, y] = tileShiftPx(seed);
-        for (const own of [x, y]) {
-          expect(Number.isInteger(own)).toBe(true);
-          expect(own).toBeGreaterThanOrEqual(0);
-          expect(own).toBeLessThan(TILE_PX);
+        for (const coordinate of [x, y]) {
+          expect(Number.isInteger(coordinate)).toBe(true);
+          expect(coordinate).toBeGreaterThanOrEqual(0);
+          expect(coordinate).toBeLessThan(TILE_PX);
         }
         expect(tileShiftPx(seed)).toEqual([x, y]);
       }),

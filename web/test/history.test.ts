@@ -10,7 +10,7 @@ interface Sheet {
 const start = (): History<Sheet> => beginHistory<Sheet>({ title: 'a', rows: [1, 2, 3] });
 
 const type = (history: History<Sheet>, title: string, atMs: number, key = 'title') =>
-  applyEdit(history, { label: 'the title', key, atMs, recipe: (it) => void (it.title = title) });
+  applyEdit(history, { label: 'the title', key, atMs, recipe: (draft) => void (draft.title = title) });
 
 test('letters typed closely are one edit; a pause begins another', () => {
   let history = type(type(start(), 'ab', 0), 'abc', 400);
@@ -56,10 +56,10 @@ test('undoing everything gives the beginning back, redoing everything the end', 
           label: kind,
           key: kind,
           atMs: i * 700,
-          recipe: (it) => {
-            if (kind === 'push') it.rows.push(value);
-            if (kind === 'drop') it.rows.splice(value, 1);
-            if (kind === 'title') it.title = String(value);
+          recipe: (draft) => {
+            if (kind === 'push') draft.rows.push(value);
+            if (kind === 'drop') draft.rows.splice(value, 1);
+            if (kind === 'title') draft.title = String(value);
           },
         });
       });

@@ -24,10 +24,10 @@ const coated = (diameterMm: number, count = 1): Pattern =>
 function told(figure: Pattern) {
   const estimate = estimatePattern(figure, wool);
   const [first] = figure.parts;
-  const [own] = estimate.parts;
-  if (!first || !own) throw new Error('a figure of one part');
-  return estimate.uses.flatMap((one) =>
-    one.kind === 'known' ? [{ use: one, lines: cameOfUse(first, own, one, wool.fibres) }] : [],
+  const [partEstimate] = estimate.parts;
+  if (!first || !partEstimate) throw new Error('a figure of one part');
+  return estimate.uses.flatMap((use) =>
+    use.kind === 'known' ? [{ use: use, lines: cameOfUse(first, partEstimate, use, wool.fibres) }] : [],
   );
 }
 const lineOf = (lines: readonly CameLine[], what: string | RegExp): CameLine => {
@@ -40,7 +40,7 @@ const numberOf = (lines: readonly CameLine[], what: string | RegExp): number => 
   return Number(number);
 };
 const ofRole = (figure: Pattern, role: KnownUse['role']) => {
-  const found = told(figure).find((own) => own.use.role === role);
+  const found = told(figure).find((candidate) => candidate.use.role === role);
   if (!found) throw new Error(`no ${role}`);
   return found.lines;
 };
@@ -122,9 +122,9 @@ describe('with what is assumed on the way', () => {
     const withBall = { ...wool, findings: new Map([['ball', ball]]) };
     const [first] = figure.parts;
     const estimate = estimatePattern(figure, withBall);
-    const [own, core] = [estimate.parts[0], estimate.uses[0]];
-    if (!first || !own || core?.kind !== 'known') throw new Error('a core that is known');
-    const lines = cameOfUse(first, own, core, wool.fibres);
+    const [partEstimate, core] = [estimate.parts[0], estimate.uses[0]];
+    if (!first || !partEstimate || core?.kind !== 'known') throw new Error('a core that is known');
+    const lines = cameOfUse(first, partEstimate, core, wool.fibres);
     expect(isAbout(numberOf(lines, 'Less what lies inside'), (Math.PI / 6) * 8)).toBe(true);
     const left = numberOf(lines, 'Finished volume') - numberOf(lines, 'Less what lies inside');
     expect(isAbout(numberOf(lines, 'Left for the core'), left)).toBe(true);
@@ -143,9 +143,9 @@ describe('with what is assumed on the way', () => {
   });
   test('a roll says how much felting takes, and a flat piece how deep it is laid', () => {
     const lines = (figure: Pattern) => {
-      const [own] = estimatePattern(figure, wool).parts;
+      const [partEstimate] = estimatePattern(figure, wool).parts;
       const [first] = figure.parts;
-      return first && own ? cameOfRollUp(first, own) : [];
+      return first && partEstimate ? cameOfRollUp(first, partEstimate) : [];
     };
     expect(lines(coated(60)).at(-1)).toMatchObject({ what: 'Felting takes', isResult: true });
     const flat = pattern([part('Leaf', shapes.flat(60, 30, 4), { core: 'chalk' })]);

@@ -3,17 +3,17 @@ import { copyKeeper, dropCopy, keepCopy, takeUpCopy } from '../src/draft/localCo
 
 /** Storage as a browser has it: its keys are its own properties. */
 function storage(): Storage {
-  const own = {} as Record<string, string>;
+  const stored = {} as Record<string, string>;
   const methods = {
-    getItem: (key: string) => own[key] ?? null,
-    setItem: (key: string, value: string) => void (own[key] = value),
-    removeItem: (key: string) => void delete own[key],
+    getItem: (key: string) => stored[key] ?? null,
+    setItem: (key: string, value: string) => void (stored[key] = value),
+    removeItem: (key: string) => void delete stored[key],
     clear: () => undefined,
-    key: (index: number) => Object.keys(own)[index] ?? null,
+    key: (index: number) => Object.keys(stored)[index] ?? null,
   };
   for (const [name, value] of Object.entries(methods))
-    Object.defineProperty(own, name, { value, writable: true });
-  return own as unknown as Storage;
+    Object.defineProperty(stored, name, { value, writable: true });
+  return stored as unknown as Storage;
 }
 
 const SUBJECT = 'patterns/p1';

@@ -49,10 +49,10 @@ describe('a list', () => {
   test('twice is as before, where it stood by itself', () => {
     const lines = fc.array(fc.stringMatching(/^[a-z]{1,8}$/), { minLength: 1, maxLength: 5 });
     fc.assert(
-      fc.property(lines, (own) => {
-        const text = own.join('\n');
+      fc.property(lines, (ownLine) => {
+        const text = ownLine.join('\n');
         const list = bulleted({ text, from: 0, to: text.length });
-        expect(list.split('\n')).toEqual(own.map((line) => `- ${line}`));
+        expect(list.split('\n')).toEqual(ownLine.map((line) => `- ${line}`));
         expect(bulleted({ text: list, from: 0, to: list.length })).toBe(text);
       }),
     );

@@ -29,7 +29,10 @@ afterEach(() => {
   globalThis.fetch = realFetch;
 });
 
-const json = (body: unknown, status = 200) => () => Response.json(body, { status });
+const json =
+  (body: unknown, status = 200) =>
+  () =>
+    Response.json(body, { status });
 const touching = (path: string): Mutation<{ id: string }> => ({ method: 'POST', path, touches: ['/bench'] });
 
 test('the version goes as If-Match, the body as JSON, below /api', async () => {

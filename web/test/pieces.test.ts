@@ -14,8 +14,8 @@ const figure = (diameterMm = 60): Pattern =>
     part('Unknown', { kind: 'ball', diameter: null }),
     part('Leaf', shapes.flat(50, 20, 4)),
   ]);
-const draw = (own: Pattern, view: (typeof VIEWS)[number] = 'front') =>
-  piecesOf(own, estimatePattern(own, wool), wool.fibres, view);
+const draw = (pattern: Pattern, view: (typeof VIEWS)[number] = 'front') =>
+  piecesOf(pattern, estimatePattern(pattern, wool), wool.fibres, view);
 
 /** By the shoelace: what an outline encloses, mm². */
 const areaOf = ({ points }: Outline): number =>
@@ -85,7 +85,7 @@ describe('pieces as they are drawn', () => {
     expect(unknown?.layers()).toEqual([]);
   });
   test('in the wool that shows', () => {
-    expect(draw(figure()).map(({ fibre: own }) => own?.id)).toEqual(['coat', 'core', 'core', 'core']);
+    expect(draw(figure()).map(({ fibre }) => fibre?.id)).toEqual(['coat', 'core', 'core', 'core']);
   });
   test('an edit of one draws no other anew', () => {
     const before = figure();

@@ -68,8 +68,8 @@ describe('a bag of a run', () => {
 });
 
 describe('what stands in the way of a seat’s pack', () => {
-  const told = (own: Seat, wool = coastWool) =>
-    seatFindings(own, inForce(classOf({ seats: 3, roster: [own] }), wool));
+  const told = (ownSeat: Seat, wool = coastWool) =>
+    seatFindings(ownSeat, inForce(classOf({ seats: 3, roster: [ownSeat] }), wool));
   test('nothing, as a rule', () => {
     expect(told(seat(1, { choices: dusk }))).toEqual([]);
     expect(told(seat(1))).toEqual([]);

@@ -35,10 +35,10 @@ const choices = slashChoices(pattern, nameOf, techniques);
 const read = (text: string) => readSlash(text, pattern, nameOf);
 const needleLabels = distinctNeedles(needles).map((wanted) => `needle ${wantedName(wanted)}`);
 /** What a choice makes of a step. */
-const changed = (text: string, own: Step = step('now')): Step => {
+const changed = (text: string, ownStep: Step = step('now')): Step => {
   const found = read(text);
   if (found?.kind !== 'step') throw new Error(`no step is read from ${text}`);
-  return { ...own, ...found.change(own, 'new-id') };
+  return { ...ownStep, ...found.change(ownStep, 'new-id') };
 };
 
 describe('what / offers', () => {

@@ -25,7 +25,7 @@ export function parseLengthRange(text: string, defaultUnit: LengthUnit): ParsedR
   if (ends.length > 2 || trimmed.startsWith('-')) {
     return { ok: false, refusal: { code: 'length_not_read', text } };
   }
-  if (second === undefined) return one(first, defaultUnit);
+  if (second === undefined) return parseExactLength(first, defaultUnit);
   const high = parseLength(second, defaultUnit);
   if (!high.ok) return high;
   const low = parseLength(/[a-z"″”'′’]/i.test(first) ? first : first + unitIn(second), defaultUnit);
@@ -35,7 +35,7 @@ export function parseLengthRange(text: string, defaultUnit: LengthUnit): ParsedR
   return { ok: true, range: { low: low.length, high: isOne ? null : high.length } };
 }
 
-function one(text: string, defaultUnit: LengthUnit): ParsedRange {
+function parseExactLength(text: string, defaultUnit: LengthUnit): ParsedRange {
   const parsed = parseLength(text, defaultUnit);
   return parsed.ok ? { ok: true, range: { low: parsed.length, high: null } } : parsed;
 }

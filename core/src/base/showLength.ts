@@ -61,8 +61,8 @@ export const showSizesMm = (sizesMm: readonly number[], unit: LengthUnit): strin
 
 /** In the pattern’s unit, and where both are wanted in the other one behind it: `82 × 60 mm (3¼ × 2⅜ in)`. */
 export function showSizesIn(sizesMm: readonly number[], { lengthUnit, showsBothUnits }: UnitsShown): string {
-  const own = showSizesMm(sizesMm, lengthUnit);
-  return showsBothUnits ? `${own} (${showSizesMm(sizesMm, lengthUnit === 'mm' ? 'in' : 'mm')})` : own;
+  const words = showSizesMm(sizesMm, lengthUnit);
+  return showsBothUnits ? `${words} (${showSizesMm(sizesMm, lengthUnit === 'mm' ? 'in' : 'mm')})` : words;
 }
 
 /** What a pattern says of the units its sizes are to be read in. */

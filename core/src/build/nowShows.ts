@@ -16,16 +16,17 @@ export function nowShows(pattern: Pattern, build: Pattern): NowShows[] {
   const left = new Map(build.parts.map((part) => [part.id, part]));
   const joins = new Map(build.joins.map((join) => [join.id, join]));
   const fromParts = pattern.parts.flatMap((part): NowShows[] => {
-    const own = left.get(part.id);
-    if (!own) return part.hides.trim() === '' ? [] : [{ what: 'said', partId: part.id, words: part.hides }];
+    const leftPart = left.get(part.id);
+    if (!leftPart)
+      return part.hides.trim() === '' ? [] : [{ what: 'said', partId: part.id, words: part.hides }];
     const coats = (uses: typeof part.uses) => uses.filter(({ role }) => role === 'coat').length;
-    if (coats(part.uses) === 0 || coats(own.uses) > 0) return [];
-    const core = own.uses.find(({ role }) => role === 'core');
+    if (coats(part.uses) === 0 || coats(leftPart.uses) > 0) return [];
+    const core = leftPart.uses.find(({ role }) => role === 'core');
     return [{ what: 'beneath', partId: part.id, fibreId: core && isWool(core) ? core.fibreId : null }];
   });
   const fromJoins = pattern.joins.flatMap((join): NowShows[] => {
-    const own = joins.get(join.id);
-    if (own) return join.cover && !own.cover ? [{ what: 'join', joinId: join.id }] : [];
+    const ownJoin = joins.get(join.id);
+    if (ownJoin) return join.cover && !ownJoin.cover ? [{ what: 'join', joinId: join.id }] : [];
     const isSunk = join.sink !== null && join.sink.value > 0;
     return isSunk && !left.has(join.partId) && left.has(join.ontoId)
       ? [{ what: 'place', partId: join.partId, onPartId: join.ontoId }]

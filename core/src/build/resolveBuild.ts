@@ -27,7 +27,7 @@ function leftOut(pattern: Pattern, values: Values): ThingRef[] {
     const chosen = option.values.find(({ id }) => id === values[option.id]);
     return option.values
       .flatMap(({ things }) => things)
-      .filter((thing) => chosen?.things.some((own) => isSameThing(own, thing)) !== true);
+      .filter((thing) => chosen?.things.some((candidate) => isSameThing(candidate, thing)) !== true);
   });
 }
 

@@ -43,12 +43,12 @@ export function darkerThan(pattern: Pattern, wool: Wool): DarkRule[] {
     return pattern.slots.flatMap((slot): DarkRule[] => {
       if (!slot.rule) return [];
       const { is, thanSlotId } = slot.rule;
-      const [own, than] = [lightnessIn(slot.id), lightnessIn(thanSlotId)];
-      if (own === null || than === null) return [];
-      const isKept = is === 'darker' ? own <= than - APART : own >= than + APART;
+      const [lightness, than] = [lightnessIn(slot.id), lightnessIn(thanSlotId)];
+      if (lightness === null || than === null) return [];
+      const isKept = is === 'darker' ? lightness <= than - APART : lightness >= than + APART;
       return isKept
         ? []
-        : [{ slotId: slot.id, thanSlotId, is, colourwayId, lightness: own, thanLightness: than }];
+        : [{ slotId: slot.id, thanSlotId, is, colourwayId, lightness: lightness, thanLightness: than }];
     });
   });
 }

@@ -32,7 +32,9 @@ export function swapEffect(pattern: Pattern, choices: Choices, swapId: string, w
     findings: changes(piecesOf(before), piecesOf(now), 1e-9).map(([findingId, more]) => ({
       findingId,
       more,
-      unit: [...now.findings, ...before.findings].find((own) => own.findingId === findingId)?.unit ?? 'piece',
+      unit:
+        [...now.findings, ...before.findings].find((finding) => finding.findingId === findingId)?.unit ??
+        'piece',
     })),
     minutes: sumsNow.minutes - sumsBefore.minutes,
     costMinor: sumsNow.costMinor - sumsBefore.costMinor,

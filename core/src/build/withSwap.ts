@@ -34,7 +34,7 @@ export function withSwap(pattern: Pattern, swapId: string): Pattern {
 
 function isThere({ kind, id }: Swap['of'], { parts, joins, findings, cuts }: Pattern): boolean {
   const lists = { use: parts.flatMap(({ uses }) => uses), join: joins, finding: findings, cut: cuts };
-  return lists[kind].some((own) => own.id === id);
+  return lists[kind].some((thing) => thing.id === id);
 }
 
 function withTaken(pattern: Pattern, swap: Swap): Pattern {
@@ -98,12 +98,12 @@ function withThingForWool(pattern: Pattern, use: WoolUse, factor: number, findin
     id: `${use.id.slice(0, 33)}-thing`,
     findingId,
     partId: part.id,
-    count: countOf(onOne, part.count, (own, pieces) => wholes(own * pieces, factor)),
+    count: countOf(onOne, part.count, (count, pieces) => wholes(count * pieces, factor)),
   };
   return forgetStrays({
     ...pattern,
-    parts: pattern.parts.map((own) =>
-      own === part ? { ...own, uses: own.uses.filter(({ id }) => id !== use.id) } : own,
+    parts: pattern.parts.map((ownPart) =>
+      ownPart === part ? { ...ownPart, uses: ownPart.uses.filter(({ id }) => id !== use.id) } : ownPart,
     ),
     findings: [...pattern.findings, thing],
   });
@@ -123,8 +123,8 @@ function withWoolForThing(
   );
   return forgetStrays({
     ...pattern,
-    parts: pattern.parts.map((own) =>
-      own === part ? { ...own, uses: [...own.uses, dotsOf(thing.id, to, onOne)] } : own,
+    parts: pattern.parts.map((ownPart) =>
+      ownPart === part ? { ...ownPart, uses: [...ownPart.uses, dotsOf(thing.id, to, onOne)] } : ownPart,
     ),
     findings: pattern.findings.filter(({ id }) => id !== thing.id),
   });
@@ -155,7 +155,7 @@ function countOf(a: Count, b: Count, join: (a: number, b: number) => number): Co
 }
 
 const mapCount = (count: Count, change: (count: number) => number): Count =>
-  countOf(count, 1, (own) => change(own));
+  countOf(count, 1, (before) => change(before));
 
 /** Whole things, and at least one. */
 const wholes = (count: number, factor: number): number => Math.max(1, Math.round(count * factor));
@@ -182,14 +182,14 @@ function withFelting(taken: Pattern, before: Pattern, { of, to }: Swap): Pattern
     step !== undefined &&
     step.joinIds.length === 0 &&
     (step.act.kind === 'sew' || step.act.kind === 'glue') &&
-    !taken.findings.some((own) => stepOfFinding(taken, own) === at);
+    !taken.findings.some((finding) => stepOfFinding(taken, finding) === at);
   if (!isEmptied) return taken;
   return {
     ...taken,
-    steps: taken.steps.map((own) =>
-      own.id === step.id
-        ? { ...own, act: { kind: 'felt' }, waiting: own.act.kind === 'glue' ? null : own.waiting }
-        : own,
+    steps: taken.steps.map((ownStep) =>
+      ownStep.id === step.id
+        ? { ...ownStep, act: { kind: 'felt' }, waiting: ownStep.act.kind === 'glue' ? null : ownStep.waiting }
+        : ownStep,
     ),
   };
 }
@@ -212,8 +212,8 @@ function stepOfSwap(
   { of, steps: changed }: Swap,
   { parts, findings, joins, steps }: Pattern,
 ): string | undefined {
-  const own = changed.find(({ stepId }) => steps.some(({ id }) => id === stepId));
-  if (own) return own.stepId;
+  const changedStep = changed.find(({ stepId }) => steps.some(({ id }) => id === stepId));
+  if (changedStep) return changedStep.stepId;
   const partId =
     of.kind === 'use'
       ? parts.find(({ uses }) => uses.some(({ id }) => id === of.id))?.id

@@ -62,13 +62,13 @@ function mergedSizes(wanted: readonly LengthWanted[]): Size[] {
 
 /** What is left to cut once remnants are used up, each filled longest first. */
 function withoutRemnants(sizes: readonly Size[], remnantsMm: readonly number[]): Size[] {
-  const left = sizes.map((own) => ({ ...own }));
+  const left = sizes.map((size) => ({ ...size }));
   for (const mm of [...remnantsMm].sort((a, b) => b - a)) {
     let room = Math.floor(mm * SCALE + 1e-6);
-    for (const own of left) {
-      const fits = Math.min(own.count, Math.floor(room / own.size));
-      own.count -= fits;
-      room -= fits * own.size;
+    for (const space of left) {
+      const fits = Math.min(space.count, Math.floor(room / space.size));
+      space.count -= fits;
+      room -= fits * space.size;
     }
   }
   return left.filter(({ count }) => count > 0);

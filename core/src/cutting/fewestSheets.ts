@@ -49,9 +49,9 @@ export function fewestSheets(wanted: readonly PieceWanted[], sheet: Sheet): Fewe
     return { kind: 'fewest', count, isProven: true, atLeast: count };
   }
   const count = largestFirst(sizes, sheet);
-  const areaMm2 = sizes.reduce((sum, own) => sum + own.lengthMm * own.widthMm * own.count, 0);
+  const areaMm2 = sizes.reduce((sum, size) => sum + size.lengthMm * size.widthMm * size.count, 0);
   const byArea = wholeUp(areaMm2 / (sheet.lengthMm * sheet.widthMm));
-  const bySize = Math.max(...sizes.map((own) => Math.ceil(own.count / mostOnOneSheet(own, sheet))));
+  const bySize = Math.max(...sizes.map((size) => Math.ceil(size.count / mostOnOneSheet(size, sheet))));
   const atLeast = Math.max(byArea, bySize);
   return { kind: 'fewest', count, isProven: count === atLeast, atLeast };
 }
@@ -147,8 +147,8 @@ function restsAfter(rest: Rest, { l, w }: Piece): Rest[] {
     { l: rest.l, w: rest.w - w },
     { l: rest.l - l, w },
   ];
-  const largest = (two: readonly Rest[]) => Math.max(...two.map((own) => own.l * own.w));
+  const largest = (two: readonly Rest[]) => Math.max(...two.map((ownRest) => ownRest.l * ownRest.w));
   return (largest(along) >= largest(across) ? along : across).filter(
-    (own) => own.l > EPSILON && own.w > EPSILON,
+    (candidate) => candidate.l > EPSILON && candidate.w > EPSILON,
   );
 }

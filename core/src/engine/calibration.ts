@@ -98,13 +98,13 @@ export function calibrate(
       learnGrowth(
         finished(fibre, firmness).value / packed(packing),
         evidence
-          .filter((own) => own.fibreId === fibre?.id && own.firmness === firmness)
+          .filter((candidate) => candidate.fibreId === fibre?.id && candidate.firmness === firmness)
           .flatMap(({ growth }) => (growth?.packing === packing ? [growth.q] : [])),
       ),
     loft: (fibre) => fibreNumber(fibre, 'loftGPerCm3'),
     hiding: (fibre) => ({ value: hidingConstant(fibre), sigma: SIGMA.coatShared, samples: 0 }),
     hand: (name) => {
-      const measure = handMeasures.find((own) => own.name === name);
+      const measure = handMeasures.find((handMeasure) => handMeasure.name === name);
       if (!measure) return null;
       const sigma = Math.log(measure.highG / measure.lowG) / (2 * Z90);
       return { value: measure.massG, sigma: sigma > 0 ? sigma : SIGMA.handUnmeasured, samples: 1 };

@@ -43,12 +43,12 @@ export function estimateFindings(
     pieces: readonly CutPiece[] = [],
   ) => {
     if (findingId === null) return;
-    const own = totals.get(findingId) ?? { likely: 0, most: 0, unknownCount: 0, pieces: [] };
+    const total = totals.get(findingId) ?? { likely: 0, most: 0, unknownCount: 0, pieces: [] };
     totals.set(findingId, {
-      likely: own.likely + (likely ?? 0),
-      most: own.most + (most ?? 0),
-      unknownCount: own.unknownCount + (likely === null ? 1 : 0),
-      pieces: [...own.pieces, ...pieces],
+      likely: total.likely + (likely ?? 0),
+      most: total.most + (most ?? 0),
+      unknownCount: total.unknownCount + (likely === null ? 1 : 0),
+      pieces: [...total.pieces, ...pieces],
     });
   };
   for (const part of pattern.parts) {

@@ -132,11 +132,11 @@ interface LooseEnd {
 
 function looseEndOf(join: Join, count: CountRange | null, around: JoinSurroundings): LooseEnd | null {
   if (!join.looseEnd) return null;
-  const own = around.parts.get(join.looseEnd.partId);
-  const tailMm = own ? tailOf(join.looseEnd, own) : null;
+  const part = around.parts.get(join.looseEnd.partId);
+  const tailMm = part ? tailOf(join.looseEnd, part) : null;
   // Round all over, and its maker has not said that it has one.
   if (tailMm === 'none') return null;
-  if (own && holdsItsEnds(own, around.settled)) return { tailMm, use: null, isIncluded: true };
+  if (part && holdsItsEnds(part, around.settled)) return { tailMm, use: null, isIncluded: true };
   return { tailMm, use: endUse(join, join.looseEnd, count, tailMm, around), isIncluded: false };
 }
 
@@ -195,8 +195,8 @@ function endUse(
   tailMm: number | null,
   { parts }: JoinSurroundings,
 ): UseEstimate {
-  const own = parts.get(partId);
-  const core = own?.uses.find(({ use }) => use.role === 'core');
+  const part = parts.get(partId);
+  const core = part?.uses.find(({ use }) => use.role === 'core');
   const base: Owner = {
     owner: { kind: 'part', id: partId },
     useId: `${join.id}-end`,
@@ -208,7 +208,7 @@ function endUse(
   if (!core || typeof core.fibre !== 'object') {
     return unknownUse(base, core && typeof core.fibre === 'string' ? core.fibre : 'fibre_missing');
   }
-  const endG = massOfEnd(amount, tailMm, core.fibre, own, mmOrNull(join.across));
+  const endG = massOfEnd(amount, tailMm, core.fibre, part, mmOrNull(join.across));
   if (typeof endG === 'string') return unknownUse(base, endG);
   if (!count) return unknownUse(base, 'count_missing');
   return knownUse(base, { fibreId: core.fibre.id, count, pieceG: endG * ends, cause: 'density' });
@@ -219,19 +219,24 @@ function massOfEnd(
   amount: JoinEnd['amount'],
   tailMm: number | null,
   fibre: Fibre,
-  own: PartWorking | undefined,
+  partWorking: PartWorking | undefined,
   acrossMm: number | null,
 ): number | UnknownReason {
   if (amount?.by === 'grams') return amount.massG ?? 'loose_end_unknown';
-  if (tailMm === null || !own) return own && isShapeless(own) ? 'loose_end_unknown' : 'sizes_missing';
+  if (tailMm === null || !partWorking)
+    return partWorking && isShapeless(partWorking) ? 'loose_end_unknown' : 'sizes_missing';
   if (amount) {
     return fibre.linearGPerM === null
       ? 'linear_unknown'
       : ((tailMm / 1000) * fibre.linearGPerM) / amount.ways;
   }
-  if (isShapeless(own)) return 'loose_end_unknown';
-  if (!own.solid || !own.rollUp) return 'sizes_missing';
-  return looseEndMassG(endSectionMm2(own.solid, own.rollUp, acrossMm), tailMm, own.rollUp.packedGPerCm3);
+  if (isShapeless(partWorking)) return 'loose_end_unknown';
+  if (!partWorking.solid || !partWorking.rollUp) return 'sizes_missing';
+  return looseEndMassG(
+    endSectionMm2(partWorking.solid, partWorking.rollUp, acrossMm),
+    tailMm,
+    partWorking.rollUp.packedGPerCm3,
+  );
 }
 
 function coverOf(

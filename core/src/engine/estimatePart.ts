@@ -15,7 +15,7 @@ const NOTHING_ELSE: Omit<WoolOfPattern, 'parts'> = {
 
 /** The wool of one part alone. Never throws: what cannot be worked out is unknown, with its reason. */
 export function estimatePart(part: Part, wool: Wool): PartEstimate {
-  const [own] = estimatePattern({ ...NOTHING_ELSE, parts: [part] }, wool).parts;
-  if (!own) throw new Error('a pattern of one part has one');
-  return own;
+  const [partEstimate] = estimatePattern({ ...NOTHING_ELSE, parts: [part] }, wool).parts;
+  if (!partEstimate) throw new Error('a pattern of one part has one');
+  return partEstimate;
 }

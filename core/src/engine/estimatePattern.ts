@@ -84,9 +84,9 @@ export function estimatePattern(pattern: WoolOfPattern, wool: Wool): PatternEsti
 function lnOfWeighedMake(pattern: WoolOfPattern, wool: Wool): number | null {
   if (pattern.weighedMakeG === null) return null;
   const { uses } = estimateWith(pattern, wool, workParts(pattern, wool, null));
-  const own = inOneMake(uses);
-  if (own.some(({ kind }) => kind === 'unknown')) return null;
-  const sum = (isIn: (use: UseEstimate) => boolean) => totalOfUses(own.filter(isIn)).likelyG;
+  const usesOfOne = inOneMake(uses);
+  if (usesOfOne.some(({ kind }) => kind === 'unknown')) return null;
+  const sum = (isIn: (use: UseEstimate) => boolean) => totalOfUses(usesOfOne.filter(isIn)).likelyG;
   const calculatedG = sum(isCalculated);
   const leftG = pattern.weighedMakeG - sum((use) => !isCalculated(use));
   return calculatedG > 0 && leftG > 0 ? Math.log(leftG / calculatedG) : null;
@@ -115,8 +115,8 @@ function estimateWith(
   const uses: UseEstimate[] = [];
   for (const part of parts) for (const use of part.uses) uses.push(use);
   for (const { cover } of joins) if (cover) uses.push(cover);
-  const own = inOneMake(uses);
-  const fibres = totalsByFibre(own);
+  const usesOfOne = inOneMake(uses);
+  const fibres = totalsByFibre(usesOfOne);
   const cuts = estimateCuts(pattern, workings.solids, wool.findings);
   // Worked out when they are looked at: a run reads neither.
   let roles: readonly RoleTotal[] | null = null;
@@ -127,18 +127,18 @@ function estimateWith(
     uses,
     fibres,
     get roles() {
-      return (roles ??= totalsByRole(own));
+      return (roles ??= totalsByRole(usesOfOne));
     },
-    total: totalOfUses(own),
-    ifNeeded: own === uses ? [] : totalsByFibre(uses.filter((use) => use.isIfNeeded)),
+    total: totalOfUses(usesOfOne),
+    ifNeeded: usesOfOne === uses ? [] : totalsByFibre(uses.filter((use) => use.isIfNeeded)),
     get doubts() {
-      return (doubts ??= doubtsOf(termsOf(own)));
+      return (doubts ??= doubtsOf(termsOf(usesOfOne)));
     },
     shared,
     cuts,
     findings: estimateFindings(pattern, cuts, wool),
     costMinor: costOf(fibres, wool.fibres),
-    costEnds: costEndsOf(own, wool.fibres),
+    costEnds: costEndsOf(usesOfOne, wool.fibres),
     calibration,
     joinsApart: pattern.joinsApart,
   };
@@ -158,10 +158,10 @@ function workParts(pattern: WoolOfPattern, wool: Wool, lnOfMake: number | null) 
   );
   const showing = new Map(pattern.parts.map((part) => [part.id, part]));
   const workAll = (calibration: Calibration) =>
-    sized.map((own) => {
-      const { shape, id } = own.part;
+    sized.map((sizedPart) => {
+      const { shape, id } = sizedPart.part;
       const under = shape.kind === 'patch' ? showing.get(shape.onPartId ?? '') : undefined;
-      return calculatePart(own, {
+      return calculatePart(sizedPart, {
         wool,
         calibration,
         wireMm3: wire.get(id) ?? 0,
@@ -201,12 +201,12 @@ function heldByPart(pattern: WoolOfPattern, joins: readonly JoinEstimate[]): Map
     return held;
   };
   pattern.joins.forEach((join, index) => {
-    const own = joins[index];
+    const joinEstimate = joins[index];
     if (join.sink) heldOf(join.partId).sunkMm += toMm(join.sink);
-    if (!join.looseEnd || !own) return;
+    if (!join.looseEnd || !joinEstimate) return;
     const held = heldOf(join.looseEnd.partId);
-    if (own.looseEnd) held.looseEnds.push(own.looseEnd);
-    held.tailMm += (own.tailMm ?? 0) * join.looseEnd.ends;
+    if (joinEstimate.looseEnd) held.looseEnds.push(joinEstimate.looseEnd);
+    held.tailMm += (joinEstimate.tailMm ?? 0) * join.looseEnd.ends;
   });
   return byPart;
 }
@@ -215,20 +215,20 @@ export function totalsByFibre(uses: readonly UseEstimate[]): FibreTotal[] {
   const usesByFibre = new Map<string, UseEstimate[]>();
   for (const use of uses) {
     if (use.fibreId === null) continue;
-    const own = usesByFibre.get(use.fibreId);
-    if (own) own.push(use);
+    const fibreUses = usesByFibre.get(use.fibreId);
+    if (fibreUses) fibreUses.push(use);
     else usesByFibre.set(use.fibreId, [use]);
   }
   return [...usesByFibre]
-    .map(([fibreId, own]) => ({ fibreId, total: totalOfUses(own) }))
+    .map(([fibreId, fibreUses]) => ({ fibreId, total: totalOfUses(fibreUses) }))
     .filter(({ total }) => total.likelyG > 0 || total.unknownCount > 0)
     .sort((a, b) => b.total.likelyG - a.total.likelyG);
 }
 
 export function totalsByRole(uses: readonly UseEstimate[]): RoleTotal[] {
   return WOOL_ROLES.flatMap((role) => {
-    const own = uses.filter((use) => use.role === role);
-    return own.length > 0 ? [{ role, total: totalOfUses(own) }] : [];
+    const ownUses = uses.filter((use) => use.role === role);
+    return ownUses.length > 0 ? [{ role, total: totalOfUses(ownUses) }] : [];
   });
 }
 

@@ -13,7 +13,7 @@ export function forMakes(estimate: PatternEstimate, makes: number): PatternEstim
   if (makes === 1) return estimate;
   const times = (use: UseEstimate) => timesUse(use, makes);
   const uses = estimate.uses.map(times);
-  const own = inOneMake(uses);
+  const usesOfOne = inOneMake(uses);
   return {
     ...estimate,
     uses,
@@ -21,11 +21,11 @@ export function forMakes(estimate: PatternEstimate, makes: number): PatternEstim
       const partUses = part.uses.map(times);
       return { ...part, uses: partUses, total: totalOfUses(inOneMake(partUses)) };
     }),
-    fibres: totalsByFibre(own),
-    roles: totalsByRole(own),
-    total: totalOfUses(own),
+    fibres: totalsByFibre(usesOfOne),
+    roles: totalsByRole(usesOfOne),
+    total: totalOfUses(usesOfOne),
     ifNeeded: totalsByFibre(uses.filter((use) => use.isIfNeeded)),
-    doubts: doubtsOf(termsOf(own)),
+    doubts: doubtsOf(termsOf(usesOfOne)),
     findings: estimate.findings.map((finding) => ({
       ...finding,
       likely: finding.likely * makes,

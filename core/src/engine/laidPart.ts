@@ -24,7 +24,7 @@ export function laidPart(part: Part, uses: readonly WoolUse[], around: PartSurro
     const under = beneath[part.uses.indexOf(use)] ?? [];
     return prepare(part, use, under.length > 0 ? under : around.beneath, around, null);
   });
-  const workings = prepared.map((own) => finishLaid(part, own, around));
+  const workings = prepared.map((ownPrepared) => finishLaid(part, ownPrepared, around));
   const volumeMm3 = workings.reduce((sum, working, index) => {
     const massG = working.stated?.kind === 'known' ? working.stated.massG : knownMass(working.calculated);
     return sum + (massG / (prepared[index]?.gPerCm3 ?? 1)) * 1000;
@@ -35,21 +35,21 @@ export function laidPart(part: Part, uses: readonly WoolUse[], around: PartSurro
 
 const knownMass = (calculated: Calculated): number => (calculated.kind === 'known' ? calculated.massG : 0);
 
-function finishLaid(part: Part, own: Prepared, around: PartSurroundings): UseWorking {
+function finishLaid(part: Part, prepared: Prepared, around: PartSurroundings): UseWorking {
   const { shape } = part;
-  if (own.use.role !== 'core') return finish(own, massOn(own, faceMm2(part) ?? 0));
+  if (prepared.use.role !== 'core') return finish(prepared, massOn(prepared, faceMm2(part) ?? 0));
   if (shape.kind === 'by-count') {
-    return { ...finish(own, null), calculated: { kind: 'unknown', reason: 'amount_missing' } };
+    return { ...finish(prepared, null), calculated: { kind: 'unknown', reason: 'amount_missing' } };
   }
-  if (typeof own.fibre !== 'object') return finish(own, null);
+  if (typeof prepared.fibre !== 'object') return finish(prepared, null);
   if (shape.kind === 'patch') {
-    const coat = coatOver(around.beneath, own.fibre, around.calibration.hiding(own.fibre).value);
+    const coat = coatOver(around.beneath, prepared.fibre, around.calibration.hiding(prepared.fibre).value);
     const face = faceMm2(part);
-    const working = finish({ ...own, coat }, face === null ? null : (coat.arealGPerM2 * face) / 1e6);
+    const working = finish({ ...prepared, coat }, face === null ? null : (coat.arealGPerM2 * face) / 1e6);
     return laidAs(working, 'hiding', SIGMA.coatShared);
   }
   const hair = shape.kind === 'fringe' ? fringeHair(shape) : null;
-  return laidAs(finish({ ...own, hair }, hair?.massG ?? null), 'hair', SIGMA.hairShared);
+  return laidAs(finish({ ...prepared, hair }, hair?.massG ?? null), 'hair', SIGMA.hairShared);
 }
 
 /** The main wool of what is laid is in doubt as a coat or hair is, not as a core. */

@@ -38,21 +38,23 @@ export function layeredPart(
   const coreDensity = around.calibration.finished(knownFibre(core?.fibre ?? 'fibre_missing'), part.firmness);
   const inserts = insertsMm3(part, around.wool);
   const looseMm2 = around.looseEnds * endMm2(solid);
-  const requests = prepared.filter(({ use }) => takesRoom(use)).map((own) => requestOf(own, looseMm2));
+  const requests = prepared
+    .filter(({ use }) => takesRoom(use))
+    .map((ownPrepared) => requestOf(ownPrepared, looseMm2));
   const layers = shareVolume(solid, coreDensity.value, (inserts ?? 0) + around.wireMm3, requests);
   const shareOf = new Map(layers.shares.map((share) => [share.useId, share]));
-  const workings = prepared.map((own) => {
-    if (own.use.role === 'core') {
-      const working = finish(own, layers.coreG);
+  const workings = prepared.map((ownPrepared) => {
+    if (ownPrepared.use.role === 'core') {
+      const working = finish(ownPrepared, layers.coreG);
       const gap = inserts === null ? 'insert_unknown' : layerGap(prepared);
       return gap ? { ...working, calculated: { kind: 'unknown', reason: gap } as const } : working;
     }
     // A stated layer still has what it would calculate to, to be compared with.
-    const share = shareOf.get(own.use.id);
+    const share = shareOf.get(ownPrepared.use.id);
     const surfaceMm2 = solid.areaMm2 - looseMm2;
-    const isShared = share !== undefined && own.stated?.kind !== 'known';
-    const massG = massOn(own, surfaceMm2);
-    return finish(own, isShared && massG !== null ? share.massG : massG);
+    const isShared = share !== undefined && ownPrepared.stated?.kind !== 'known';
+    const massG = massOn(ownPrepared, surfaceMm2);
+    return finish(ownPrepared, isShared && massG !== null ? share.massG : massG);
   });
   return { part, uses: workings, solid, layers, rollUp: rollUpOf(part, layers, core, around) };
 }
@@ -62,9 +64,14 @@ export function layeredPart(
  * matter to it.
  */
 function layerGap(prepared: readonly Prepared[]): UnknownReason | null {
-  for (const own of prepared) {
-    if (!takesRoom(own.use) || own.use.role === 'added' || own.stated?.kind === 'known') continue;
-    const layer = calculatedOf(own, massOn(own, 0));
+  for (const ownPrepared of prepared) {
+    if (
+      !takesRoom(ownPrepared.use) ||
+      ownPrepared.use.role === 'added' ||
+      ownPrepared.stated?.kind === 'known'
+    )
+      continue;
+    const layer = calculatedOf(ownPrepared, massOn(ownPrepared, 0));
     if (layer.kind === 'unknown') return layer.reason;
   }
   return null;
@@ -74,16 +81,16 @@ function layerGap(prepared: readonly Prepared[]): UnknownReason | null {
 const endMm2 = (solid: Solid): number =>
   solid.family === 'roll' && solid.build === 'turned' ? (Math.PI / 4) * solid.widthMm ** 2 : 0;
 
-function requestOf(own: Prepared, looseMm2: number): LayerRequest {
-  const { use, stated } = own;
+function requestOf(prepared: Prepared, looseMm2: number): LayerRequest {
+  const { use, stated } = prepared;
   const needsSurface = use.role === 'coat' && use.cover.kind !== 'patch';
   const surface = (mm2: number) => Math.max(0, mm2 - looseMm2);
   return {
     useId: use.id,
-    gPerCm3: own.gPerCm3,
+    gPerCm3: prepared.gPerCm3,
     needsSurface,
     coveredMm2: (mm2) => coveredMm2(use, surface(mm2)) ?? 0,
-    wantedG: (mm2) => (stated?.kind === 'known' ? stated.massG : (massOn(own, surface(mm2)) ?? 0)),
+    wantedG: (mm2) => (stated?.kind === 'known' ? stated.massG : (massOn(prepared, surface(mm2)) ?? 0)),
   };
 }
 

@@ -24,15 +24,15 @@ export function linearWarnings({
   const first = new Map<string, GPerMRange>();
   return parts.flatMap((part) =>
     part.uses.filter(isWool).flatMap((use): (LinearWarning & { readonly partId: string })[] => {
-      const own = gPerMOf(use);
-      if (!own || use.fibreId === null) return [];
+      const gPerM = gPerMOf(use);
+      if (!gPerM || use.fibreId === null) return [];
       const before = first.get(use.fibreId);
       if (!before) {
-        first.set(use.fibreId, own);
+        first.set(use.fibreId, gPerM);
         return [];
       }
       const isOff = contradict(
-        { low: own.lowGPerM, high: own.highGPerM },
+        { low: gPerM.lowGPerM, high: gPerM.highGPerM },
         { low: before.lowGPerM, high: before.highGPerM },
       );
       return isOff
@@ -42,7 +42,7 @@ export function linearWarnings({
               partId: part.id,
               useId: use.id,
               fibreId: use.fibreId,
-              first: own,
+              first: gPerM,
               other: before,
             },
           ]
@@ -53,8 +53,8 @@ export function linearWarnings({
 
 function gPerMOf({ amount, alsoSaid }: WoolUse): GPerMRange | null {
   const said = [...(amount ? [amount] : []), ...alsoSaid];
-  const grams = said.find((one) => one.form === 'grams');
-  const tops = said.find((one) => one.form === 'tops');
+  const grams = said.find((candidate) => candidate.form === 'grams');
+  const tops = said.find((candidate) => candidate.form === 'tops');
   if (grams?.form !== 'grams' || tops?.form !== 'tops' || grams.massG === null || !tops.length) return null;
   const [shortM, longM] = [tops.length, tops.highLength ?? tops.length].map((size) => toMm(size) / 1000);
   const [lowG, highG] = [grams.massG, Math.max(grams.massG, grams.highG ?? 0)];

@@ -57,15 +57,15 @@ export function partEstimate(
   { calibration, fibres, tailMm, sunkMm }: PartEstimateContext,
 ): PartEstimate {
   const { part, rollUp } = working;
-  const own: UseEstimate[] = [];
+  const estimates: UseEstimate[] = [];
   for (const { use } of working.uses) {
     const estimate = settled.get(use.id);
-    if (estimate) own.push(estimate);
+    if (estimate) estimates.push(estimate);
   }
-  const uses = looseEnds.length === 0 ? own : [...own, ...looseEnds];
+  const uses = looseEnds.length === 0 ? estimates : [...estimates, ...looseEnds];
   const count = countRange(part.count);
   const total = totalOfUses(inOneMake(uses));
-  const solid = working.solid ?? laidBody(working, own, calibration, fibres);
+  const solid = working.solid ?? laidBody(working, estimates, calibration, fibres);
   return {
     partId: part.id,
     count,

@@ -34,11 +34,11 @@ export function makerAndFibres(
 ): (key: string) => Learnt {
   const groups = new Map<string, { weight: number; sum: number; samples: number }>();
   for (const { key, ln, sigma } of observations) {
-    const own = groups.get(key) ?? { weight: 0, sum: 0, samples: 0 };
-    own.weight += 1 / sigma ** 2;
-    own.sum += ln / sigma ** 2;
-    own.samples += 1;
-    groups.set(key, own);
+    const group = groups.get(key) ?? { weight: 0, sum: 0, samples: 0 };
+    group.weight += 1 / sigma ** 2;
+    group.sum += ln / sigma ** 2;
+    group.samples += 1;
+    groups.set(key, group);
   }
   let precision = 1 / SIGMA.common ** 2 + (lnOfMake === null ? 0 : WEIGHED_MAKE_PRECISION);
   let sum = lnOfMake === null ? 0 : lnOfMake * WEIGHED_MAKE_PRECISION;

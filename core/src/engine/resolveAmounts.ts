@@ -77,7 +77,9 @@ export function resolveAmounts(
     for (const working of uses) placed.set(working.use.id, { working, partId: part.id, count });
   }
   const settle = settler(placed, weights);
-  const uses = new Map([...placed].map(([id, own]) => [id, estimateOf(own, settle(id, []))] as const));
+  const uses = new Map(
+    [...placed].map(([id, ownPlaced]) => [id, estimateOf(ownPlaced, settle(id, []))] as const),
+  );
   const shared = weights.map(({ id, massG }) => ({
     sharedId: id,
     massG,
@@ -108,16 +110,16 @@ function settler(placed: ReadonlyMap<string, Placed>, weights: readonly SharedWe
   const settle = (id: string, way: readonly string[]): Settling => {
     const before = known.get(id);
     if (before) return before;
-    const own = placed.get(id);
-    if (!own) return unknown('other_unknown');
+    const ownPlaced = placed.get(id);
+    if (!ownPlaced) return unknown('other_unknown');
     if (way.includes(id)) return unknown('other_circular');
-    const settled = settleOne(own, id, way);
+    const settled = settleOne(ownPlaced, id, way);
     known.set(id, settled);
     return settled;
   };
-  const settleOne = (own: Placed, id: string, way: readonly string[]): Settling => {
-    const { calculated, stated, use, fibre } = own.working;
-    if (stated === null) return byShape(own.working);
+  const settleOne = (ownPlaced: Placed, id: string, way: readonly string[]): Settling => {
+    const { calculated, stated, use, fibre } = ownPlaced.working;
+    if (stated === null) return byShape(ownPlaced.working);
     if (stated.kind === 'unknown') return unknown(stated.reason);
     if (stated.kind === 'known') {
       // Each piece that is weighed or taken by hand strays by itself; what is only said may be off for all of them.
@@ -136,7 +138,7 @@ function settler(placed: ReadonlyMap<string, Placed>, weights: readonly SharedWe
       case 'at-most':
         return calculated.kind === 'known' && amount.massG !== null && calculated.massG > amount.massG
           ? said(amount.massG)
-          : byShape(own.working);
+          : byShape(ownPlaced.working);
       case 'relative': {
         const other = settle(amount.ofUseId ?? '', [...way, id]);
         if (other.kind === 'unknown')
@@ -149,11 +151,11 @@ function settler(placed: ReadonlyMap<string, Placed>, weights: readonly SharedWe
         });
       }
       case 'shared':
-        return fromShared(own, amount.sharedId ?? '', placed, weights);
+        return fromShared(ownPlaced, amount.sharedId ?? '', placed, weights);
       case 'rest':
-        return restOf(own, amount.sharedId ?? '', placed, weights);
+        return restOf(ownPlaced, amount.sharedId ?? '', placed, weights);
       default: {
-        const settled = byShape(own.working);
+        const settled = byShape(ownPlaced.working);
         return settled.kind === 'known' ? { ...settled, isUntil: true } : settled;
       }
     }
@@ -191,7 +193,7 @@ interface Weight {
 }
 
 function weightOf(weights: readonly SharedWeight[], id: string): Weight | null {
-  const weight = weights.find((own) => own.id === id);
+  const weight = weights.find((candidate) => candidate.id === id);
   if (!weight || weight.massG === null) return null;
   const highG = weight.highG !== null && weight.highG > weight.massG ? weight.highG : null;
   return { id, isWeighed: weight.isWeighed, massG: likelyOfWeight(weight.massG, highG), highG };
@@ -215,7 +217,7 @@ function ofWeight(massG: number, { id, isWeighed, massG: likelyG, highG }: Weigh
 }
 
 function fromShared(
-  own: Placed,
+  ownPlaced: Placed,
   id: string,
   placed: ReadonlyMap<string, Placed>,
   weights: readonly SharedWeight[],
@@ -223,7 +225,7 @@ function fromShared(
   const weight = weightOf(weights, id);
   const sharers = sharersOf(placed, id);
   const calculatedG = calculatedOf(sharers);
-  const { calculated } = own.working;
+  const { calculated } = ownPlaced.working;
   if (!weight?.massG || !calculatedG || calculated.kind === 'unknown') return unknown('shared_unknown');
   // Somebody takes what is left: then the others take what they calculate to.
   const hasRest = sharers.some(({ working }) => working.use.amount?.form === 'rest');
@@ -231,7 +233,7 @@ function fromShared(
 }
 
 function restOf(
-  own: Placed,
+  ownPlaced: Placed,
   id: string,
   placed: ReadonlyMap<string, Placed>,
   weights: readonly SharedWeight[],
@@ -241,7 +243,8 @@ function restOf(
   const takenG = calculatedOf(sharers);
   const takers = sharers.filter(({ working }) => working.use.amount?.form === 'rest');
   const pieces = takers.reduce((sum, { count }) => sum + (count?.likely ?? 0), 0);
-  if (!weight?.massG || takenG === null || !own.count || !(pieces > 0)) return unknown('shared_unknown');
+  if (!weight?.massG || takenG === null || !ownPlaced.count || !(pieces > 0))
+    return unknown('shared_unknown');
   const leftG = weight.massG - takenG;
   return leftG > 0 ? ofWeight(leftG / pieces, weight) : unknown('shared_overdrawn');
 }

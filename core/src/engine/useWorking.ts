@@ -150,8 +150,8 @@ export function ellipseMm2(
 }
 
 /** Grams of a use that lies on a surface so large; null while one of its sizes is unknown. */
-export function massOn(own: Prepared, surfaceMm2: number): number | null {
-  const { use, coat, hair, often } = own;
+export function massOn(prepared: Prepared, surfaceMm2: number): number | null {
+  const { use, coat, hair, often } = prepared;
   switch (use.role) {
     case 'coat':
     case 'patch': {
@@ -164,7 +164,7 @@ export function massOn(own: Prepared, surfaceMm2: number): number | null {
     }
     case 'dot': {
       const diameterMm = mmOrNull(use.diameter);
-      return diameterMm === null || !often ? null : dotMassG(diameterMm, own.gPerCm3) * often.likely;
+      return diameterMm === null || !often ? null : dotMassG(diameterMm, prepared.gPerCm3) * often.likely;
     }
     case 'hair':
       return hair?.massG ?? null;
@@ -197,25 +197,25 @@ function sigmasOf({ use, densitySigma, densityCommonSigma }: Prepared) {
 }
 
 /** What the use comes to, or why that cannot be said. */
-export function calculatedOf(own: Prepared, massG: number | null): Calculated {
-  const { use, fibre } = own;
+export function calculatedOf(prepared: Prepared, massG: number | null): Calculated {
+  const { use, fibre } = prepared;
   if (typeof fibre !== 'object') return { kind: 'unknown', reason: fibre };
   if (use.role === 'added') return { kind: 'unknown', reason: 'amount_missing' };
-  if (own.gPerCm3 > DENSEST_FELT_G_PER_CM3) return { kind: 'unknown', reason: 'density_impossible' };
+  if (prepared.gPerCm3 > DENSEST_FELT_G_PER_CM3) return { kind: 'unknown', reason: 'density_impossible' };
   if (massG === null)
-    return { kind: 'unknown', reason: isCounted(use) && !own.often ? 'count_missing' : 'sizes_missing' };
-  return { kind: 'known', massG, cause: CAUSE[use.role], ...sigmasOf(own) };
+    return { kind: 'unknown', reason: isCounted(use) && !prepared.often ? 'count_missing' : 'sizes_missing' };
+  return { kind: 'known', massG, cause: CAUSE[use.role], ...sigmasOf(prepared) };
 }
 
 const isCounted = ({ role }: WoolUse): boolean => role === 'patch' || role === 'line' || role === 'dot';
 
-export const finish = (own: Prepared, massG: number | null): UseWorking => ({
-  use: own.use,
-  fibre: own.fibre,
-  stated: own.stated,
-  alsoStated: own.alsoStated,
-  often: own.often,
-  coat: own.coat,
-  hair: own.hair,
-  calculated: calculatedOf(own, massG),
+export const finish = (prepared: Prepared, massG: number | null): UseWorking => ({
+  use: prepared.use,
+  fibre: prepared.fibre,
+  stated: prepared.stated,
+  alsoStated: prepared.alsoStated,
+  often: prepared.often,
+  coat: prepared.coat,
+  hair: prepared.hair,
+  calculated: calculatedOf(prepared, massG),
 });

@@ -150,8 +150,10 @@ function trimmingWarnings(part: PartEstimate, { parts }: PatternEstimate): Engin
   return part.working.uses.flatMap(({ use, calculated }): EngineWarning[] => {
     if (use.amount?.form !== 'trimmings' || calculated.kind === 'unknown' || !part.count) return [];
     const { ofUseId } = use.amount;
-    const source = parts.find((other) => other.working.uses.some((own) => own.use.id === ofUseId));
-    const hair = source?.working.uses.find((own) => own.use.id === ofUseId)?.hair;
+    const source = parts.find((other) =>
+      other.working.uses.some((candidate) => candidate.use.id === ofUseId),
+    );
+    const hair = source?.working.uses.find((candidate) => candidate.use.id === ofUseId)?.hair;
     const thereG = (hair?.trimmingsG ?? 0) * (source?.count?.likely ?? 0);
     const wantedG = calculated.massG * part.count.likely;
     return hair && wantedG > thereG

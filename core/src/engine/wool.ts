@@ -18,7 +18,7 @@ export const onlyFibres = (fibres: FibreLookup): Wool => ({ fibres, findings: ne
  * A blend stands beside fibres as one.
  */
 export function woolOnShelf(fibres: readonly Fibre[], blends: readonly Blend[]): Map<string, Fibre> {
-  const own = fibres.map((fibre) => [fibre.id, ofLot(fibre, lotInUse(fibre))] as const);
+  const ofLots = fibres.map((fibre) => [fibre.id, ofLot(fibre, lotInUse(fibre))] as const);
   const blended = blends.flatMap(({ asFibre }) => (asFibre ? [[asFibre.id, asFibre] as const] : []));
-  return new Map([...own, ...blended]);
+  return new Map([...ofLots, ...blended]);
 }

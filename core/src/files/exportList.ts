@@ -49,8 +49,8 @@ function priceRows(shelf: ShelfView): object[] {
 
 /** One row for each lot, or for each thing kept without; what was never counted is left out. */
 function countRows(shelf: ShelfView): object[] {
-  const lots = [...shelf.fibres, ...shelf.blends].flatMap(({ name, preparation, lots: own }) =>
-    own.map((lot) => ({ item: name, preparation, lot: lot.name, amount: lot.onHandG, unit: UNIT_WORDS.g })),
+  const lots = [...shelf.fibres, ...shelf.blends].flatMap(({ name, preparation, lots: fibre }) =>
+    fibre.map((lot) => ({ item: name, preparation, lot: lot.name, amount: lot.onHandG, unit: UNIT_WORDS.g })),
   );
   const pieces = [
     ...shelf.findings.map(({ name, onHand, measure }) => ({

@@ -103,7 +103,7 @@ export function patternFile(pattern: Pattern, { fibres, findings, needles }: Pla
           }),
         })),
       needles: needles
-        .filter((needle) => wanted.some((one) => isOfSort(needle, one)))
+        .filter((needle) => wanted.some((candidate) => isOfSort(needle, candidate)))
         .map((needle) => ({
           id: needle.id,
           is: bare(needle, keysOf(NeedleInput), { priceMinor: null, place: '', note: '', archived: false }),
@@ -212,12 +212,12 @@ const sameName = (a: string, b: string): boolean => a.trim().toLowerCase() === b
 /** For each carried fibre, finding and needle: the same here by id or name and kind, else the nearest, else put on the shelf. */
 export function proposeMapping(file: PatternFile, shelf: PlainShelf): Mapping[] {
   const fibres = file.shelf.fibres.map(({ id, is }): Mapping => {
-    const own = shelf.fibres.filter(({ archived }) => !archived);
+    const ownFibres = shelf.fibres.filter(({ archived }) => !archived);
     const same =
-      own.find((fibre) => fibre.id === id && sameName(fibre.name, is.name)) ??
-      own.find((fibre) => sameName(fibre.name, is.name) && fibre.preparation === is.preparation);
+      ownFibres.find((fibre) => fibre.id === id && sameName(fibre.name, is.name)) ??
+      ownFibres.find((fibre) => sameName(fibre.name, is.name) && fibre.preparation === is.preparation);
     if (same) return { kind: 'fibre', id, name: is.name, match: 'same', itemId: same.id };
-    const nearest = own
+    const nearest = ownFibres
       .filter(({ preparation }) => preparation === is.preparation)
       .map((fibre) => ({ fibre, deltaE: colourDifference(fibre.colour, is.colour) }))
       .sort((a, b) => a.deltaE - b.deltaE)[0];
@@ -226,16 +226,18 @@ export function proposeMapping(file: PatternFile, shelf: PlainShelf): Mapping[] 
       : { kind: 'fibre', id, name: is.name, match: 'none', itemId: null };
   });
   const findings = file.shelf.findings.map(({ id, is }): Mapping => {
-    const own = shelf.findings.filter(({ archived, measure }) => !archived && measure.by === is.measure.by);
-    const same = own.find((finding) => sameName(finding.name, is.name));
+    const ownFindings = shelf.findings.filter(
+      ({ archived, measure }) => !archived && measure.by === is.measure.by,
+    );
+    const same = ownFindings.find((finding) => sameName(finding.name, is.name));
     return same
       ? { kind: 'finding', id, name: is.name, match: 'same', itemId: same.id }
       : { kind: 'finding', id, name: is.name, match: 'none', itemId: null };
   });
   const needles = file.shelf.needles.map(({ id, is }): Mapping => {
-    const own = shelf.needles.filter(({ archived, gauge }) => !archived && gauge === is.gauge);
-    const same = own.find(({ profile }) => profile === is.profile);
-    const itemId = (same ?? own[0])?.id ?? null;
+    const ownNeedles = shelf.needles.filter(({ archived, gauge }) => !archived && gauge === is.gauge);
+    const same = ownNeedles.find(({ profile }) => profile === is.profile);
+    const itemId = (same ?? ownNeedles[0])?.id ?? null;
     return {
       kind: 'needle',
       id,

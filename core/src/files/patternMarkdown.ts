@@ -120,7 +120,7 @@ function stepLines(
     ...(step.waiting === null ? [] : [`then wait ${minutesWords(step.waiting)}`]),
   ];
   const indent = ' '.repeat(`${number}. `.length);
-  const text = [step.text, extra].filter((one) => one.trim() !== '').join(' ');
+  const text = [step.text, extra].filter((candidate) => candidate.trim() !== '').join(' ');
   return [
     ...cautions.map((caution) => `> **${CAUTION_NAMES[caution]}.** ${CAUTION_WORDS[caution]}`),
     ...(cautions.length > 0 ? [''] : []),

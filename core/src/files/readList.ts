@@ -82,12 +82,12 @@ const refused = (refusal: CsvRefusal): ReadListResult => ({ ok: false, refusal }
 function missingColumns(kind: ListKind, header: readonly string[]): string[] {
   const there = new Set(header.map(headerKey));
   return LIST_COLUMNS[kind]
-    .filter((one) => one.isNeeded && !there.has(headerKey(one.header)))
-    .map((one) => one.header);
+    .filter((listColumn) => listColumn.isNeeded && !there.has(headerKey(listColumn.header)))
+    .map((listColumn) => listColumn.header);
 }
 
 function unreadColumns(kind: ListKind, header: readonly string[]): string[] {
-  const known = new Set(LIST_COLUMNS[kind].map((one) => headerKey(one.header)));
+  const known = new Set(LIST_COLUMNS[kind].map((listColumn) => headerKey(listColumn.header)));
   return header.filter((cell) => cell !== '' && !known.has(headerKey(cell)));
 }
 
@@ -134,10 +134,10 @@ function suppliersOf(
     const stored = shelf.suppliers.find((supplier) => sameName(supplier.name, name));
     const isReplaced = (old: Offer) =>
       fresh.some((offer) => offer.itemId === old.itemId && offer.packAmount === old.packAmount);
-    const { id: _id, version: _version, ...own } = stored ?? { ...BLANK_SUPPLIER, id: '', version: 0, name };
+    const { id: _id, version: _version, ...rest } = stored ?? { ...BLANK_SUPPLIER, id: '', version: 0, name };
     const input: SupplierInput = {
-      ...own,
-      offers: [...own.offers.filter((old) => !isReplaced(old)), ...fresh],
+      ...rest,
+      offers: [...rest.offers.filter((old) => !isReplaced(old)), ...fresh],
     };
     return { stored, input };
   });

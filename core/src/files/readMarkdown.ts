@@ -35,14 +35,14 @@ export function patternFromMarkdown(text: string, newId: () => string): Pattern 
     parts: sectionOf(lines, MARKDOWN.pieces).flatMap((line) => readPieceLine(line, newId) ?? []),
     cuts: sectionOf(lines, MARKDOWN.cuts).flatMap((line) => readCutLine(line, newId) ?? []),
     steps: steps.map((step, at): Step => {
-      const own = {
+      const markdown = {
         ...BLANK_STEP,
         id: ids[at] ?? newId(),
         text: step.text,
         stage: step.stage ?? 'core',
       } as const;
       const more = said.get(at + 1);
-      return more ? withSaid(own, more, ids, newId) : own;
+      return more ? withSaid(markdown, more, ids, newId) : markdown;
     }),
   };
 }
@@ -69,9 +69,9 @@ function takeOut(lines: readonly string[]): { body: string[]; said: ReadonlyMap<
   let step = 0;
   for (const line of lines) {
     if (STEP_LINE.test(line)) step += 1;
-    const own = line.trim();
-    if (step > 0 && OWN_MARKS.some((mark) => own.startsWith(mark)))
-      said.set(step, withLine(said.get(step) ?? NOTHING_SAID, own));
+    const trimmed = line.trim();
+    if (step > 0 && OWN_MARKS.some((mark) => trimmed.startsWith(mark)))
+      said.set(step, withLine(said.get(step) ?? NOTHING_SAID, trimmed));
     else body.push(line);
   }
   return { body, said };

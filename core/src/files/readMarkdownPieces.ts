@@ -10,7 +10,7 @@ const PIECE = /^- \*\*\d+ (.*)\*\*(?: ×(\S+))?: (.+); (\S+)$/;
 /** A piece as our own Markdown tells it: name, number, shape, each size with how exactly it is meant. Null: none of ours. */
 export function readPieceLine(line: string, newId: () => string): Part | null {
   const [, name, times, said = '', firmness] = PIECE.exec(line) ?? [];
-  const known = FIRMNESSES.find((one) => one === firmness);
+  const known = FIRMNESSES.find((candidate) => candidate === firmness);
   const kind = kindOf(said);
   if (name === undefined || !known || !kind) return null;
   const blank = blankPart(newId(), unescaped(name).slice(0, 80));
@@ -77,9 +77,12 @@ export function readCutLine(line: string, newId: () => string): Cut | null {
     const parsed = parseLength(size, 'mm');
     return parsed.ok ? parsed.length : null;
   });
-  const own = { name: unescaped(name).slice(0, 80), count: Math.min(500, Math.max(1, Number(times ?? 1))) };
+  const heading = {
+    name: unescaped(name).slice(0, 80),
+    count: Math.min(500, Math.max(1, Number(times ?? 1))),
+  };
   const [length = null, width = null] = sizes;
   return sizes.length > 1
-    ? ({ ...blankCut(newId(), 'panel'), ...own, length, width } as Cut)
-    : ({ ...blankCut(newId(), 'length'), ...own, length } as Cut);
+    ? ({ ...blankCut(newId(), 'panel'), ...heading, length, width } as Cut)
+    : ({ ...blankCut(newId(), 'length'), ...heading, length } as Cut);
 }

@@ -65,13 +65,18 @@ const DEFAULT_WEIGHT = 2;
 
 /** The rate for a gauge: our default, drawn to what was counted (a gamma’s mean). */
 export function breakageRate(gauge: number | null, evidence: readonly BreakageEvidence[]): BreakageRate {
-  const own = evidence.filter((one) => one.gauge === gauge && one.exposureMinutes > 0);
-  const broken = own.reduce((sum, one) => sum + one.broken, 0);
-  const exposureMinutes = own.reduce((sum, one) => sum + one.exposureMinutes, 0);
+  const breakageEvidences = evidence.filter(
+    (breakageEvidence) => breakageEvidence.gauge === gauge && breakageEvidence.exposureMinutes > 0,
+  );
+  const broken = breakageEvidences.reduce((sum, breakageEvidence) => sum + breakageEvidence.broken, 0);
+  const exposureMinutes = breakageEvidences.reduce(
+    (sum, breakageEvidence) => sum + breakageEvidence.exposureMinutes,
+    0,
+  );
   const usual = defaultRate(gauge);
   return {
     perMinute: (DEFAULT_WEIGHT + broken) / (DEFAULT_WEIGHT / usual + exposureMinutes),
-    source: own.length > 0 ? 'counted' : 'default',
+    source: breakageEvidences.length > 0 ? 'counted' : 'default',
     broken,
     exposureMinutes,
   };

@@ -23,10 +23,10 @@ export function needleCard(ladder: Ladder): CardLine[] {
   const groups: { stage: Stage; wanted: NeedleWanted; steps: Step[] }[] = [];
   for (const { step, wanted } of ladder.path.stretches) {
     if (!wanted) continue;
-    const own = groups.find(
+    const ownGroup = groups.find(
       (group) => group.stage === step.stage && wantedKey(group.wanted) === wantedKey(wanted),
     );
-    if (own) own.steps.push(step);
+    if (ownGroup) ownGroup.steps.push(step);
     else groups.push({ stage: step.stage, wanted, steps: [step] });
   }
   return groups.map(({ stage, wanted, steps }) => ({

@@ -25,7 +25,7 @@ export interface FaultRule {
   readonly symptom: Symptom;
   readonly cause: string;
   readonly remedy: string;
-  readonly holds: (step: StepFacts, needle: Judged, own: Step) => boolean;
+  readonly holds: (step: StepFacts, needle: Judged, ownStep: Step) => boolean;
 }
 
 interface Judged extends NeedleFacts {
@@ -128,7 +128,7 @@ export function suspectsOf(symptom: Symptom, ladder: Ladder): Suspect[] {
 }
 
 const faultById = new Map<FaultId, { cause: string; remedy: string }>(
-  FAULT_RULES.map((one) => [one.id, one]),
+  FAULT_RULES.map((faultRule) => [faultRule.id, faultRule]),
 );
 
 export function faultOf(id: FaultId): { cause: string; remedy: string } {

@@ -120,8 +120,8 @@ function goThrough(
 function needsOf({ needles, before }: OrderingTask): Bits[] {
   const needs = needles.map(() => noBits(needles.length));
   for (const [earlier, later] of before) {
-    const own = needs[later];
-    if (own) setBit(own, earlier);
+    const need = needs[later];
+    if (need) setBit(need, earlier);
   }
   return needs;
 }
@@ -134,16 +134,16 @@ function tailsOf({ needles, before }: OrderingTask): number[] {
   // The needle that each step’s longest chain begins with; a step without one hands on the next.
   const firsts: (string | null)[] = needles.map(() => null);
   for (let at = needles.length - 1; at >= 0; at--) {
-    const own = needles[at] ?? null;
+    const needleKey = needles[at] ?? null;
     let [tail, first]: [number, string | null] = [0, null];
     for (const later of after[at] ?? []) {
       const [rest, needle] = [tails[later] ?? 0, firsts[later] ?? null];
-      const changes = own !== null && needle !== null && needle !== own ? rest + 1 : rest;
+      const changes = needleKey !== null && needle !== null && needle !== needleKey ? rest + 1 : rest;
       if (changes > tail || first === null)
         [tail, first] = [Math.max(changes, tail), changes >= tail ? needle : first];
     }
     tails[at] = tail;
-    firsts[at] = own ?? first;
+    firsts[at] = needleKey ?? first;
   }
   return tails;
 }
@@ -152,10 +152,10 @@ function tailsOf({ needles, before }: OrderingTask): number[] {
 function restOf({ done, needle }: State, { needles, tails }: Search): number {
   let rest = 0;
   const left = new Set<string>();
-  needles.forEach((own, at) => {
-    if (hasBit(done, at) || own === null) return;
-    left.add(own);
-    rest = Math.max(rest, (tails[at] ?? 0) + (own === needle ? 0 : 1));
+  needles.forEach((needleKey, at) => {
+    if (hasBit(done, at) || needleKey === null) return;
+    left.add(needleKey);
+    rest = Math.max(rest, (tails[at] ?? 0) + (needleKey === needle ? 0 : 1));
   });
   // What is left in other needles takes at least a change for each.
   left.delete(needle ?? '');
@@ -165,17 +165,17 @@ function restOf({ done, needle }: State, { needles, tails }: Search): number {
 /** Needles that something may be done with now. */
 function offered({ done, needle }: State, { needles, needed }: Search): Set<string> {
   const found = new Set<string>();
-  needles.forEach((own, at) => {
+  needles.forEach((needleKey, at) => {
     const needs = needed[at];
     if (
-      own !== null &&
-      own !== needle &&
-      !found.has(own) &&
+      needleKey !== null &&
+      needleKey !== needle &&
+      !found.has(needleKey) &&
       !hasBit(done, at) &&
       needs &&
       hasAll(done, needs)
     ) {
-      found.add(own);
+      found.add(needleKey);
     }
   });
   return found;
@@ -188,9 +188,9 @@ function goOn(state: State, { needles, needed }: Search): State {
   for (let grew = true; grew;) {
     grew = false;
     for (let at = 0; at < needles.length; at++) {
-      const own = needles[at] ?? null;
+      const needle = needles[at] ?? null;
       const needs = needed[at];
-      if ((own !== null && own !== state.needle) || hasBit(done, at) || !needs || !hasAll(done, needs))
+      if ((needle !== null && needle !== state.needle) || hasBit(done, at) || !needs || !hasAll(done, needs))
         continue;
       setBit(done, at);
       block.push(at);

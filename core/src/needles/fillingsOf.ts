@@ -9,9 +9,9 @@ export function fillingsOf({ stretches }: Pick<NeedlePath, 'stretches'>, tools: 
     if (!wanted) continue;
     const size = step.holder ?? 1;
     const key = wantedKey(wanted);
-    const own = fillings.get(`${key} ${size}`);
+    const filling = fillings.get(`${key} ${size}`);
     const per = size === 1 ? 'person' : (holderFor(size, tools)?.provision ?? 'table');
-    fillings.set(`${key} ${size}`, { key, size, per, first: own?.first ?? at, last: at });
+    fillings.set(`${key} ${size}`, { key, size, per, first: filling?.first ?? at, last: at });
   }
   return [...fillings.values()];
 }

@@ -66,9 +66,9 @@ export function ladderOf(
   const rungByKey = new Map(rungs.map((rung) => [rung.key, rung]));
   const verdicts = new Map<string, Verdict>();
   for (const { step, wanted } of path.stretches) {
-    const own = facts.get(step.id);
+    const fact = facts.get(step.id);
     const rung = wanted && rungByKey.get(wantedKey(wanted));
-    if (rung && own) verdicts.set(step.id, judgeNeedle(own, factsOfRung(rung)));
+    if (rung && fact) verdicts.set(step.id, judgeNeedle(fact, factsOfRung(rung)));
   }
   return { path, facts, verdicts, rungs, flags: flagsOf(build, { path, facts, verdicts, needles }) };
 }
@@ -85,7 +85,9 @@ function rungsOf(
   const all = path.stretches.flatMap(({ step, wanted }) => (wanted ? [{ wanted, stepId: step.id }] : []));
   return distinctNeedles(all.map(({ wanted }) => wanted)).map((wanted) => {
     const key = wantedKey(wanted);
-    const stepIds = all.filter((one) => wantedKey(one.wanted) === key).map(({ stepId }) => stepId);
+    const stepIds = all
+      .filter((candidate) => wantedKey(candidate.wanted) === key)
+      .map(({ stepId }) => stepId);
     const steps = stepIds.flatMap((id) => facts.get(id) ?? []);
     return { wanted, key, stepIds, owned: ownedFor(wanted, steps, needles) };
   });
@@ -103,18 +105,18 @@ function flagsOf(build: Pattern, { path, facts, verdicts, needles }: Parts): Lad
   const roughening = new Map(path.changes.map((change) => [change.beforeStepId, change]));
   return path.stretches.flatMap(({ step, wanted }): LadderFlag[] => {
     if (!wanted) return isNeedleMissing(step, build) ? [{ code: 'not_said', stepId: step.id }] : [];
-    const [own, verdict] = [facts.get(step.id), verdicts.get(step.id)];
+    const [stepFacts, verdict] = [facts.get(step.id), verdicts.get(step.id)];
     const partIds = roughening.get(step.id)?.roughensPartIds ?? [];
     const smoothed = partIds.length > 0 ? finestBefore(path, step.id, partIds) : null;
     return [
-      ...(own && verdict && compareStrength(verdict.strength, 'fair') < 0
+      ...(stepFacts && verdict && compareStrength(verdict.strength, 'fair') < 0
         ? [
             {
               code: 'unfit',
               stepId: step.id,
               wanted,
               verdict,
-              better: betterFor(own, verdict, sorts),
+              better: betterFor(stepFacts, verdict, sorts),
             } as const,
           ]
         : []),

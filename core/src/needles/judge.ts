@@ -15,7 +15,10 @@ export interface Verdict {
 const byId = new Map<
   NeedleRuleId,
   { readonly reason: string; readonly mend: string; readonly strength: Strength }
->([...NEEDLE_RULES.map((one) => [one.id, one] as const), [COARSENESS_UNKNOWN.id, COARSENESS_UNKNOWN]]);
+>([
+  ...NEEDLE_RULES.map((needleRule) => [needleRule.id, needleRule] as const),
+  [COARSENESS_UNKNOWN.id, COARSENESS_UNKNOWN],
+]);
 
 /** A rule by its id: its reason, its mend, its strength. */
 export function ruleOf(id: NeedleRuleId): { reason: string; mend: string; strength: Strength } {
@@ -30,7 +33,7 @@ export function judgeNeedle(step: StepFacts, needle: NeedleFacts): Verdict {
   if (gauge === null) return { strength: 'fair', because: [COARSENESS_UNKNOWN.id], also: [] };
   const known = { ...needle, gauge };
   const held = NEEDLE_RULES.filter(({ holds }) => holds(step, known));
-  const strength = STRENGTHS.find((one) => held.some((rule) => rule.strength === one)) ?? 'fair';
+  const strength = STRENGTHS.find((candidate) => held.some((rule) => rule.strength === candidate)) ?? 'fair';
   return {
     strength,
     because: held.filter((rule) => rule.strength === strength).map(({ id }) => id),

@@ -109,10 +109,10 @@ export function needleKit(makers: readonly KitMakers[], setting: KitSetting): Ne
   const people = makers.reduce((sum, { skills }) => sum + skills.length, 0);
   const tables = people === 0 ? 0 : Math.ceil(people / Math.max(1, setting.seatsPerTable));
   const shared: Shared = { table: tables, room: people === 0 ? 0 : 1 };
-  const rooms = makers.map((own): Room => ({
-    ...own,
+  const rooms = makers.map((room): Room => ({
+    ...room,
     setting,
-    fillings: fillingsOf(own.ladder.path, setting.tools),
+    fillings: fillingsOf(room.ladder.path, setting.tools),
   }));
   const bare = togetherByNeedle(rooms, shared);
   const spares = fewestSpares(
@@ -167,13 +167,13 @@ function togetherByNeedle(rooms: readonly Room[], shared: Shared): BareLine[] {
       lines.set(key, [...(lines.get(key) ?? []), bareLine(key, rungs, room)]);
     }
   }
-  const all = [...lines.values()].flatMap((own) => {
-    const [first] = own;
+  const all = [...lines.values()].flatMap((sameNeedle) => {
+    const [first] = sameNeedle;
     if (!first) return [];
     const most = (key: 'perPerson' | 'perTable' | 'perRoom' | 'fullestHolder') =>
-      Math.max(...own.map((line) => line[key]));
+      Math.max(...sameNeedle.map((line) => line[key]));
     const sum = (key: 'usedBy' | 'inUse' | 'exposureMinutes' | 'meanBroken') =>
-      own.reduce((total, line) => total + line[key], 0);
+      sameNeedle.reduce((total, line) => total + line[key], 0);
     const [perTable, perRoom] = [most('perTable'), most('perRoom')];
     return {
       ...first,
@@ -184,7 +184,7 @@ function togetherByNeedle(rooms: readonly Room[], shared: Shared): BareLine[] {
       inUse: sum('inUse') + perTable * shared.table + perRoom * shared.room,
       exposureMinutes: sum('exposureMinutes'),
       meanBroken: sum('meanBroken'),
-      stepIds: [...new Set(own.flatMap(({ stepIds }) => stepIds))],
+      stepIds: [...new Set(sameNeedle.flatMap(({ stepIds }) => stepIds))],
       fullestHolder: most('fullestHolder'),
     };
   });
@@ -213,13 +213,13 @@ function bareLine(key: string, rungs: readonly Rung[], room: Room): BareLine {
   const [rung] = rungs;
   if (!rung) throw new Error('a line of the kit is of at least one sort');
   const { owned, wanted } = rung;
-  const keys = new Set(rungs.map((one) => one.key));
-  const own = room.fillings.filter((filling) => keys.has(filling.key));
-  const per = (provision: Provision) => peakOf(own.filter((filling) => filling.per === provision));
+  const keys = new Set(rungs.map((eachRung) => eachRung.key));
+  const ownFillings = room.fillings.filter((filling) => keys.has(filling.key));
+  const per = (provision: Provision) => peakOf(ownFillings.filter((filling) => filling.per === provision));
   const [perPerson, perTable, perRoom] = [per('person'), per('table'), per('room')];
   const { skills, setting } = room;
   const gauge = finenessOf(wanted);
-  const stepIds = rungs.flatMap((one) => one.stepIds);
+  const stepIds = rungs.flatMap((eachRung) => eachRung.stepIds);
   const exposureMinutes = exposureOf(stepIds, room) * handsOf(skills);
   const rate = breakageRate(gauge, setting.evidence);
   return {
@@ -237,7 +237,7 @@ function bareLine(key: string, rungs: readonly Rung[], room: Room): BareLine {
     meanBroken: exposureMinutes * rate.perMinute,
     onHand: owned.kind === 'owned' ? owned.needle.onHand : 0,
     stepIds,
-    fullestHolder: Math.max(1, ...own.map(({ size }) => size)),
+    fullestHolder: Math.max(1, ...ownFillings.map(({ size }) => size)),
   };
 }
 
@@ -274,9 +274,11 @@ function holdersOf(rooms: readonly Room[], tools: readonly Tool[], shared: Share
         fillings.filter(({ size }) => size === needles).map((filling) => ({ ...filling, size: 1 })),
       ),
     }));
-    const count = Math.max(0, ...atOnce.map((own) => own.count));
+    const count = Math.max(0, ...atOnce.map((filling) => filling.count));
     const total =
-      per === 'person' ? atOnce.reduce((sum, own) => sum + own.count * own.people, 0) : count * shared[per];
+      per === 'person'
+        ? atOnce.reduce((sum, filling) => sum + filling.count * filling.people, 0)
+        : count * shared[per];
     const onHand = tool ? tool.onHand : 0;
     return { needles, tool, per, count, total, short: wantingOf(total, onHand) };
   });

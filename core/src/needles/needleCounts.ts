@@ -27,15 +27,15 @@ export function needleCounts(
   const byKey = new Map<string, { wanted: NeedleWanted; stepIds: string[] }>();
   for (const { wanted, step } of path.stretches) {
     if (!wanted) continue;
-    const own = byKey.get(wantedKey(wanted)) ?? { wanted, stepIds: [] };
-    own.stepIds.push(step.id);
-    byKey.set(wantedKey(wanted), own);
+    const counted = byKey.get(wantedKey(wanted)) ?? { wanted, stepIds: [] };
+    counted.stepIds.push(step.id);
+    byKey.set(wantedKey(wanted), counted);
   }
   return [...byKey]
     .map(([key, { wanted, stepIds }]) => {
-      const own = fillings.filter((filling) => filling.key === key);
-      const ofPerson = own.filter(({ per }) => per === 'person');
-      return { wanted, count: peakOf(own), perPerson: peakOf(ofPerson), stepIds };
+      const ownFillings = fillings.filter((filling) => filling.key === key);
+      const ofPerson = ownFillings.filter(({ per }) => per === 'person');
+      return { wanted, count: peakOf(ownFillings), perPerson: peakOf(ofPerson), stepIds };
     })
     .sort((a, b) => byFineness(a.wanted, b.wanted));
 }

@@ -231,8 +231,8 @@ const asSaid = (need: Need, said: ListedTool | undefined): Need =>
 /** Kept on the list by its author: for the steps whose words suggest it. */
 function keptNeed(tool: ListedTool, pattern: Pattern): Need {
   const offer = OFFERS.find((rule) => rule.tool === tool.needKey);
-  const [own] = offer ? needOf(offer, pattern) : [];
-  return own ? asSaid(own, tool) : addedNeed(tool, pattern);
+  const [need] = offer ? needOf(offer, pattern) : [];
+  return need ? asSaid(need, tool) : addedNeed(tool, pattern);
 }
 
 /** A step that names the tool uses it. */

@@ -62,9 +62,9 @@ function bestOf(
 
 /** Rules against the needle that do not speak against the wanted one. */
 function lostBy(wanted: NeedleWanted, needle: Needle, steps: readonly StepFacts[]): NeedleRuleId[] {
-  const [own, ideal] = [factsOfNeedle(needle), factsOfWanted(wanted)];
+  const [needleFacts, ideal] = [factsOfNeedle(needle), factsOfWanted(wanted)];
   const lost = steps.flatMap((step) => {
-    const [is, was] = [judgeNeedle(step, own), judgeNeedle(step, ideal)];
+    const [is, was] = [judgeNeedle(step, needleFacts), judgeNeedle(step, ideal)];
     return compareStrength(is.strength, was.strength) < 0
       ? is.because.filter((id) => !was.because.includes(id) && !was.also.includes(id))
       : [];

@@ -101,11 +101,11 @@ const SMOOTHING: ReadonlySet<NeedleTask> = new Set(['surface', 'detail']);
 
 /** Of the pieces a step works: those that were smoothed finer before, and that nothing finer comes to afterwards. */
 function roughened(after: InHand, all: readonly InHand[]): string[] {
-  const own = finenessOf(after.wanted);
+  const fineness = finenessOf(after.wanted);
   return after.step.partIds.filter((partId) => {
     const finer = all.filter(
       ({ step, wanted }) =>
-        step.partIds.includes(partId) && finenessOf(wanted) > own && SMOOTHING.has(needleTask(step)),
+        step.partIds.includes(partId) && finenessOf(wanted) > fineness && SMOOTHING.has(needleTask(step)),
     );
     return finer.some(({ at }) => at < after.at) && !finer.some(({ at }) => at > after.at);
   });

@@ -120,7 +120,10 @@ function firmnessBefore(
   work: ReturnType<typeof workOnParts>,
 ): Firmness | null {
   const isFelted = (part: Part) =>
-    work.get(part.id)?.some((own) => own.at < at && own.state !== null && FELTED.has(own.state)) === true;
+    work
+      .get(part.id)
+      ?.some((partWork) => partWork.at < at && partWork.state !== null && FELTED.has(partWork.state)) ===
+    true;
   return parts.length > 0 && parts.every(isFelted) ? leastFirm(parts) : null;
 }
 

@@ -46,11 +46,11 @@ export interface TrayLine extends Readonly<Record<Exclude<Pile, 'given-up'>, num
 export function trayOf(taps: readonly Tap[]): TrayLine[] {
   const sums = new Map<string, Map<Pile, number>>();
   for (const { needleId, pile, amount } of taps) {
-    const own = sums.get(needleId) ?? new Map<Pile, number>();
-    sums.set(needleId, own.set(pile, (own.get(pile) ?? 0) + amount));
+    const sum = sums.get(needleId) ?? new Map<Pile, number>();
+    sums.set(needleId, sum.set(pile, (sum.get(pile) ?? 0) + amount));
   }
-  return [...sums].map(([needleId, own]) => {
-    const sum = (pile: Pile) => own.get(pile) ?? 0;
+  return [...sums].map(([needleId, ownSum]) => {
+    const sum = (pile: Pile) => ownSum.get(pile) ?? 0;
     return {
       needleId,
       out: sum('out'),

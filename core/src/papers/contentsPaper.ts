@@ -84,13 +84,13 @@ function contentsCard(group: PackGroup, source: PaperSource, lotNotes: LotNotes)
 function woolRows(group: PackGroup, source: PaperSource, lotNotes: LotNotes): PaperRow[] {
   const packIds = packIdsOf(group, source);
   const { plan, wool, input } = source;
-  const own = plan.groups.find(({ key }) => key === group.key)?.plan;
-  const bags = new Map(own?.bags.map((bag) => [bag.key, bag]));
+  const portionPlan = plan.groups.find(({ key }) => key === group.key)?.plan;
+  const bags = new Map(portionPlan?.bags.map((bag) => [bag.key, bag]));
   const bagName = (key: string) => {
     const bag = bags.get(key);
     return (bag && bagWords(bag, group, (id) => fibreName(source, id))) || 'figure';
   };
-  const known = (own?.fibres ?? []).map((portion) => {
+  const known = (portionPlan?.fibres ?? []).map((portion) => {
     const fibre = wool.fibres.get(portion.fibreId);
     const isOnlyIfNeeded = isIfNeededBag(portion.bag);
     return row(
@@ -135,7 +135,7 @@ function findingRows(group: PackGroup, { toPack, wool, input }: PaperSource): Pa
       ? ''
       : joinWords(
           group.makes.flatMap(({ pattern }, at) =>
-            makes[at]?.findings.some((own) => own.findingId === findingId) ? [pattern.title] : [],
+            makes[at]?.findings.some((finding) => finding.findingId === findingId) ? [pattern.title] : [],
           ),
         );
   return findingsOfPack(group, toPack, wool.findings, input)
@@ -173,7 +173,8 @@ function needleRows(group: PackGroup, { needles }: PaperSource): PaperRow[] {
 function atHandLine(group: PackGroup, { needles }: PaperSource): string {
   const given = needlesOfBox(group, needles).map(({ wanted }) => wanted);
   const needs = needsOfGroup(group).filter(
-    ({ wanted }) => wanted === null || (group.recipe !== null && !given.some((own) => serves(own, wanted))),
+    ({ wanted }) =>
+      wanted === null || (group.recipe !== null && !given.some((candidate) => serves(candidate, wanted))),
   );
   return needs.length === 0
     ? ''
@@ -186,5 +187,5 @@ function cautionLine({ makes }: PackGroup, { wool }: PaperSource): string {
   );
   return cautions.size === 0
     ? ''
-    : `Take care: ${[...cautions].map((own) => CAUTION_NAMES[own].toLowerCase()).join(', ')}.`;
+    : `Take care: ${[...cautions].map((caution) => CAUTION_NAMES[caution].toLowerCase()).join(', ')}.`;
 }

@@ -46,9 +46,9 @@ export function bagLabels(source: PaperSource): PaperLabel[] {
   return source.packs.flatMap((pack) => {
     const group = groups.get(pack.groupKey);
     if (!group) return [];
-    const own = byGroup.get(group.key) ?? bagsOfGroup(group, source);
-    byGroup.set(group.key, own);
-    return own.map(({ bag, bagKey, ...label }) => ({
+    const bagLabels = byGroup.get(group.key) ?? bagsOfGroup(group, source);
+    byGroup.set(group.key, bagLabels);
+    return bagLabels.map(({ bag, bagKey, ...label }) => ({
       ...label,
       bag,
       title: titleOf(pack),
@@ -67,14 +67,14 @@ type BagLabel = Omit<PaperLabel, 'title' | 'lines'> & {
 };
 
 function titleOf(pack: Pack): string {
-  const own = [sizedWords(pack.seat?.sizeFraction ?? 1), pack.seat?.isLeftHanded ? 'left-handed' : '']
+  const marks = [sizedWords(pack.seat?.sizeFraction ?? 1), pack.seat?.isLeftHanded ? 'left-handed' : '']
     .filter((word) => word !== '')
     .join(', ');
-  return own === '' ? packWords(pack) : `${packWords(pack)} (${own})`;
+  return marks === '' ? packWords(pack) : `${packWords(pack)} (${marks})`;
 }
 
 function bagsOfGroup(group: PackGroup, source: PaperSource): BagLabel[] {
-  const own = source.plan.groups.find(({ key }) => key === group.key)?.plan;
+  const plan = source.plan.groups.find(({ key }) => key === group.key)?.plan;
   const foot = [
     source.input.name,
     showDay(source.input.date, { year: true }),
@@ -82,10 +82,10 @@ function bagsOfGroup(group: PackGroup, source: PaperSource): BagLabel[] {
   ]
     .filter((word) => word !== '')
     .join(' · ');
-  return (own?.bags ?? []).map((bag) => ({
+  return (plan?.bags ?? []).map((bag) => ({
     bagKey: bag.key,
     bag: bagWords(bag, group, (id) => fibreName(source, id)),
-    ...bagLines(bag, own?.fibres ?? [], group, source),
+    ...bagLines(bag, plan?.fibres ?? [], group, source),
     keepBack: keepBackWords(bag),
     foot,
   }));

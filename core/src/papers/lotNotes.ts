@@ -16,9 +16,11 @@ export function lotNotesOf({ plan, packs, wool, input }: PaperSource): LotNotes 
     return [...lots]
       .filter(({ note }) => note.trim() !== '')
       .map((lot) => {
-        const own = packIds.filter((id) => lotsOf(id, bag, fibreId).includes(lot));
+        const fromLot = packIds.filter((id) => lotsOf(id, bag, fibreId).includes(lot));
         const which =
-          own.length < packIds.length ? `${packNames(own.flatMap((id) => packOf.get(id) ?? []))}: ` : '';
+          fromLot.length < packIds.length
+            ? `${packNames(fromLot.flatMap((id) => packOf.get(id) ?? []))}: `
+            : '';
         return `${which}lot ${lot.name}: ${lot.note.trim()}`;
       });
   };

@@ -68,14 +68,14 @@ export function paperTable({ sections, labels }: Paper): string {
       ),
     );
   }
-  const columns = [...new Set(sections.flatMap((own) => own.columns.map(({ title }) => title)))];
+  const columns = [...new Set(sections.flatMap((section) => section.columns.map(({ title }) => title)))];
   return writeTable(
     ['Section', ...columns, 'Note'],
-    sections.flatMap(({ title, columns: own, rows }) =>
+    sections.flatMap(({ title, columns: section, rows }) =>
       rows.map(({ cells, note = '' }) => [
         title,
         ...columns.map((column) => {
-          const at = own.findIndex((one) => one.title === column);
+          const at = section.findIndex((paperColumn) => paperColumn.title === column);
           const cell = cells[at];
           return cell ? cellForTable(cell) : '';
         }),

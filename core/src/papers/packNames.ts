@@ -7,9 +7,10 @@ export function packNames(packs: readonly Pack[]): string {
   const numbered = packs.filter(({ kind, name }) => kind === 'box' || (kind === 'seat' && name === ''));
   const kinds = new Set(numbered.map(({ kind }) => kind));
   const numbers = [...kinds].map((kind) => {
-    const own = numbered.filter((pack) => pack.kind === kind).map(({ number }) => number);
-    const word = kind === 'box' ? (own.length === 1 ? 'box' : 'boxes') : own.length === 1 ? 'seat' : 'seats';
-    return `${word} ${ranges(own)}`;
+    const ofKind = numbered.filter((pack) => pack.kind === kind).map(({ number }) => number);
+    const word =
+      kind === 'box' ? (ofKind.length === 1 ? 'box' : 'boxes') : ofKind.length === 1 ? 'seat' : 'seats';
+    return `${word} ${ranges(ofKind)}`;
   });
   const named = packs.filter((pack) => !numbered.includes(pack)).map(packWords);
   return [...numbers, ...named].join(', ');

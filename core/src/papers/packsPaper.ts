@@ -140,9 +140,9 @@ type NotesOfBag = (bag: string, fibreId: string) => string[];
 
 function woolRows(group: PackGroup, source: PaperSource, notesOf: NotesOfBag): PaperRow[] {
   const { plan, wool, input } = source;
-  const own = plan.groups.find(({ key }) => key === group.key)?.plan;
-  const bags = new Map(own?.bags.map((bag) => [bag.key, bag]));
-  const known = (own?.fibres ?? []).map((portion) => {
+  const portionPlan = plan.groups.find(({ key }) => key === group.key)?.plan;
+  const bags = new Map(portionPlan?.bags.map((bag) => [bag.key, bag]));
+  const known = (portionPlan?.fibres ?? []).map((portion) => {
     const bag = bags.get(portion.bag);
     const parts = [
       ...new Set(
@@ -155,7 +155,7 @@ function woolRows(group: PackGroup, source: PaperSource, notesOf: NotesOfBag): P
     const notes = [parts.join(', ')];
     // “Only if needed” is the name of its bag already.
     if (bag && bag.holds.kind !== 'if-needed') notes.push(keepBackWords(bag).toLowerCase());
-    const isFirstOfBag = own?.fibres.find(({ bag: key }) => key === portion.bag) === portion;
+    const isFirstOfBag = portionPlan?.fibres.find(({ bag: key }) => key === portion.bag) === portion;
     if (isFirstOfBag && bag) notes.push(...mergedWords(bag, group, (id) => fibreName(source, id)));
     notes.push(...notesOf(portion.bag, portion.fibreId));
     return row(

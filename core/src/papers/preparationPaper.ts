@@ -36,12 +36,12 @@ function cuts({ toPack, wool }: PaperSource) {
   for (const group of toPack.groups) {
     if (group.sample || group.recipe?.form === 'pattern-only') continue;
     for (const [at, make] of group.makes.entries()) {
-      for (const own of toPack.estimates.get(group.key)?.makes[at]?.cuts ?? []) {
-        const cut = make.build.cuts.find(({ id }) => id === own.cutId)?.name ?? '';
-        const finding = wool.findings.get(own.findingId ?? '');
-        const [name, size] = [`${cut}${finding ? `: ${finding.name}` : ''}`, cutSizeWords(own.sizes)];
-        const key = [make.revisionId, own.cutId, name, size].join('|');
-        const pieces = (alike.get(key)?.pieces ?? 0) + own.count * make.copies * group.packs;
+      for (const cutEstimate of toPack.estimates.get(group.key)?.makes[at]?.cuts ?? []) {
+        const cut = make.build.cuts.find(({ id }) => id === cutEstimate.cutId)?.name ?? '';
+        const finding = wool.findings.get(cutEstimate.findingId ?? '');
+        const [name, size] = [`${cut}${finding ? `: ${finding.name}` : ''}`, cutSizeWords(cutEstimate.sizes)];
+        const key = [make.revisionId, cutEstimate.cutId, name, size].join('|');
+        const pieces = (alike.get(key)?.pieces ?? 0) + cutEstimate.count * make.copies * group.packs;
         alike.set(key, { name, size, pieces, title: make.pattern.title });
       }
     }
@@ -68,7 +68,7 @@ function blends(source: PaperSource) {
       .filter(([fibreId]) => recipes.has(fibreId))
       .flatMap(([fibreId, massG]) => {
         const toMakeG = uncounted.has(fibreId) ? massG : (short.get(fibreId) ?? 0);
-        const stock = plan.fibres.find((own) => own.fibreId === fibreId)?.stock;
+        const stock = plan.fibres.find((fibre) => fibre.fibreId === fibreId)?.stock;
         const freeG = stock?.onHandG == null ? null : Math.max(0, stock.onHandG - stock.promisedG);
         return [
           row(
@@ -118,16 +118,16 @@ function samples({ toPack, packs }: PaperSource) {
       if (sample) {
         const done = build.steps.slice(0, sample.stepNumber);
         const work = done.map((step) => workMinutes(step, build));
-        const minutes = work.reduce((sum, own) => sum + (own?.high ?? 0), 0);
-        const unknown = work.filter((own) => own === null).length;
+        const minutes = work.reduce((sum, minutesRange) => sum + (minutesRange?.high ?? 0), 0);
+        const unknown = work.filter((minutesRange) => minutesRange === null).length;
         const words = unknown > 0 ? `≥ ${Math.round(minutes)}` : cells.count(Math.round(minutes));
         return [
           row([`Sample up to step ${sample.stepNumber}`, 'the class need not wait', words, ''], { ticks: 1 }),
         ];
       }
       if (demonstrations === 0) return [];
-      const own = packs.filter(({ groupKey, kind }) => groupKey === key && kind === 'demonstration');
-      return [row([packNames(own), 'to show each step on', '–', ''], { ticks: 1 })];
+      const ownPacks = packs.filter(({ groupKey, kind }) => groupKey === key && kind === 'demonstration');
+      return [row([packNames(ownPacks), 'to show each step on', '–', ''], { ticks: 1 })];
     }),
   });
 }

@@ -115,7 +115,7 @@ const toolsShort = ({ toPack, input, tools, promised }: PaperSource) =>
   section('Tools', {
     columns: [wide('What'), right('Wanted'), right('On hand'), right('Short')],
     rows: toolsOfRun(toPack, input, tools, promised)
-      .filter(({ tools: own, short }) => own.length > 0 && short !== 0)
+      .filter(({ tools: ownTools, short }) => ownTools.length > 0 && short !== 0)
       .map((tool) =>
         row(
           [

@@ -29,12 +29,12 @@ export function fibreTitle(
 }
 
 /** So much of a finding in the unit it is kept in. */
-export const amountOf = (finding: Finding | undefined, own: number): Cell =>
-  amount(own, finding ? unitOfFinding(finding.measure) : 'piece');
+export const amountOf = (finding: Finding | undefined, count: number): Cell =>
+  amount(count, finding ? unitOfFinding(finding.measure) : 'piece');
 
 /** The same in words, for a sentence. */
-export const amountWords = (finding: Finding | undefined, own: number): string =>
-  cellWords(amountOf(finding, own));
+export const amountWords = (finding: Finding | undefined, count: number): string =>
+  cellWords(amountOf(finding, count));
 
 /** `Pear with two leaves, revision 2: Russet`; of a box each of its designs, so many times. */
 export function makesLine(group: PackGroup, { revisionNumbers }: PaperSource): string {

@@ -19,7 +19,7 @@ export function weighOutPaper(source: PaperSource): Pick<Paper, 'title' | 'secti
   return {
     title: 'Weigh-out',
     sections: [
-      ...all.map((own) => fibreSection(own, source)),
+      ...all.map((fibreWeighing) => fibreSection(fibreWeighing, source)),
       ...unknownSection(source),
       section('All fibres together', {
         aside:
@@ -53,23 +53,27 @@ function unknownSection(source: PaperSource): PaperSection[] {
       ];
 }
 
-function fibreSection(own: FibreWeighing, source: PaperSource): PaperSection {
+function fibreSection(fibreWeighing: FibreWeighing, source: PaperSource): PaperSection {
   const { input, wool, plan, toPack } = source;
-  const isUnknown = plan.fibres.some((row_) => row_.fibreId === own.fibreId && row_.unknownCount > 0);
-  const lots = own.lotChange.map(
+  const isUnknown = plan.fibres.some(
+    (row_) => row_.fibreId === fibreWeighing.fibreId && row_.unknownCount > 0,
+  );
+  const lots = fibreWeighing.lotChange.map(
     ({ from, lotName }) => `From ${forWhom([from])} on, lot ${lotName}: one pack, one lot.`,
   );
-  const notes = (wool.fibres.get(own.fibreId)?.lots ?? [])
-    .filter(({ name, note }) => own.lotNames.includes(name) && note !== '')
+  const notes = (wool.fibres.get(fibreWeighing.fibreId)?.lots ?? [])
+    .filter(({ name, note }) => fibreWeighing.lotNames.includes(name) && note !== '')
     .map(({ name, note }) => `Lot ${name}: ${note}`);
-  return section(fibreTitle(source, own.fibreId), {
-    aside: `${isUnknown ? 'at least ' : ''}${weighed(own.classG, input)} in all`,
-    swatch: swatchOf(wool.fibres.get(own.fibreId)),
+  return section(fibreTitle(source, fibreWeighing.fibreId), {
+    aside: `${isUnknown ? 'at least ' : ''}${weighed(fibreWeighing.classG, input)} in all`,
+    swatch: swatchOf(wool.fibres.get(fibreWeighing.fibreId)),
     notes: [...lots, ...notes],
     columns: [left('Bag'), right('Weigh'), right('±'), wide('For')],
-    rows: own.bags.flatMap(({ bag, marks }) => {
+    rows: fibreWeighing.bags.flatMap(({ bag, marks }) => {
       const group = toPack.groups.find(({ key }) =>
-        plan.groups.find((one) => one.key === key)?.plan.bags.some((one) => one.key === bag.key),
+        plan.groups
+          .find((packedGroup) => packedGroup.key === key)
+          ?.plan.bags.some((candidate) => candidate.key === bag.key),
       );
       const name = bagWords(bag, group ?? { makes: [] }, (id) => fibreName(source, id)) || 'figure';
       return alike(marks).map((same) =>

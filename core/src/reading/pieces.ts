@@ -79,8 +79,8 @@ export const piecesToMake = (
   wool: Wool,
 ): Piece[] =>
   build.parts.flatMap((part) => {
-    const own = estimate.parts.find(({ partId }) => partId === part.id);
-    return own ? [pieceOf(part, own, { build, whole, estimate, wool })] : [];
+    const partEstimate = estimate.parts.find(({ partId }) => partId === part.id);
+    return partEstimate ? [pieceOf(part, partEstimate, { build, whole, estimate, wool })] : [];
   });
 
 interface Context {
@@ -90,19 +90,19 @@ interface Context {
   readonly wool: Wool;
 }
 
-function pieceOf(part: Part, own: PartEstimate, context: Context): Piece {
+function pieceOf(part: Part, partEstimate: PartEstimate, context: Context): Piece {
   const { build, whole, estimate } = context;
   const uses = new Map<string, Use>(part.uses.map((use) => [use.id, use]));
   const joins = build.joins.filter(({ partId }) => partId === part.id);
   const begins = build.steps.findIndex(({ partIds }) => partIds.includes(part.id));
   return {
     part,
-    sized: own.working.part,
+    sized: partEstimate.working.part,
     number: whole.parts.findIndex(({ id }) => id === part.id) + 1,
-    layers: own.uses.map((use) => layerOf(use, uses.get(use.useId), own.rollUp, context)),
+    layers: partEstimate.uses.map((use) => layerOf(use, uses.get(use.useId), partEstimate.rollUp, context)),
     inserts: part.uses.filter((use): use is UseOf<'insert'> => use.role === 'insert'),
-    stages: own.solid ? sizeLedger(own) : [],
-    estimate: own,
+    stages: partEstimate.solid ? sizeLedger(partEstimate) : [],
+    estimate: partEstimate,
     ends: build.joins.flatMap(({ id, looseEnd }): PieceEnds[] => {
       if (looseEnd?.partId !== part.id) return [];
       const tailMm = estimate.joins.find(({ joinId }) => joinId === id)?.tailMm ?? null;
@@ -116,20 +116,20 @@ function pieceOf(part: Part, own: PartEstimate, context: Context): Piece {
 }
 
 function joinOf(join: Join, context: Context): PieceJoin {
-  const own = context.estimate.joins.find(({ joinId }) => joinId === join.id);
+  const joinEstimate = context.estimate.joins.find(({ joinId }) => joinId === join.id);
   return {
     join,
-    acrossMm: own?.acrossMm ?? null,
-    cover: own?.cover ? layerOf(own.cover, undefined, null, context) : null,
-    bandMm: own?.bandMm ?? null,
+    acrossMm: joinEstimate?.acrossMm ?? null,
+    cover: joinEstimate?.cover ? layerOf(joinEstimate.cover, undefined, null, context) : null,
+    bandMm: joinEstimate?.bandMm ?? null,
   };
 }
 
 /** One piece alone strays by more than its share of all of them. */
 function ofOnePiece({ pieceG, term }: KnownUse): MassRangeG {
-  const one = massOfTerm({ ...term, count: 1, countSigma: 0 });
-  const scale = one.likelyG > 0 ? pieceG / one.likelyG : 0;
-  return { lowG: one.lowG * scale, likelyG: pieceG, highG: one.highG * scale };
+  const massRangeG = massOfTerm({ ...term, count: 1, countSigma: 0 });
+  const scale = massRangeG.likelyG > 0 ? pieceG / massRangeG.likelyG : 0;
+  return { lowG: massRangeG.lowG * scale, likelyG: pieceG, highG: massRangeG.highG * scale };
 }
 
 const runsThrough = (cut: Cut, partId: string): boolean =>
@@ -186,8 +186,8 @@ export interface ToCut {
 /** What is cut before anything is felted: wires, cords and panels. */
 export const cutsToMake = (build: Pattern, estimate: PatternEstimate): ToCut[] =>
   build.cuts.flatMap((cut) => {
-    const own = estimate.cuts.find(({ cutId }) => cutId === cut.id);
+    const cutEstimate = estimate.cuts.find(({ cutId }) => cutId === cut.id);
     const through = cut.kind === 'wire' ? cut.segments.flatMap(({ partId }) => partId ?? []) : [];
     const at = build.steps.findIndex(({ partIds }) => partIds.some((id) => through.includes(id)));
-    return own ? [{ cut, estimate: own, atStep: at < 0 ? null : at + 1 }] : [];
+    return cutEstimate ? [{ cut, estimate: cutEstimate, atStep: at < 0 ? null : at + 1 }] : [];
   });

@@ -80,7 +80,7 @@ export function readingOf(build: Pattern, estimate: PatternEstimate, wool: Wool,
       wool: woolAt.get(index + 1) ?? null,
       returns: new Map(
         step.checks.flatMap(({ id, returnToStepId }) => {
-          const at = build.steps.findIndex((one) => one.id === returnToStepId);
+          const at = build.steps.findIndex((candidate) => candidate.id === returnToStepId);
           return at < 0 ? [] : [[id, at + 1] as const];
         }),
       ),
@@ -115,26 +115,26 @@ function sessionsOf({ sessions }: Pattern, steps: readonly ReadingStep[]): Readi
     sessions.flatMap((session) => (session.firstStepId ? [[session.firstStepId, session] as const] : [])),
   );
   const parts: { session: Session | null; steps: ReadingStep[] }[] = [];
-  for (const own of steps) {
-    const session = starts.get(own.step.id);
+  for (const step of steps) {
+    const session = starts.get(step.step.id);
     const last = parts.at(-1);
-    if (session || !last) parts.push({ session: session ?? null, steps: [own] });
-    else last.steps.push(own);
+    if (session || !last) parts.push({ session: session ?? null, steps: [step] });
+    else last.steps.push(step);
   }
-  return parts.map(({ session, steps: own }) => ({
+  return parts.map(({ session, steps: part }) => ({
     session,
-    lastStep: own.at(-1)?.number ?? 0,
-    stages: byStage(own),
+    lastStep: part.at(-1)?.number ?? 0,
+    stages: byStage(part),
   }));
 }
 
 /** Steps that follow one another in one stage, under its heading. */
 function byStage(steps: readonly ReadingStep[]): ReadingStage[] {
   const stages: { stage: Stage; steps: ReadingStep[] }[] = [];
-  for (const own of steps) {
+  for (const step of steps) {
     const last = stages.at(-1);
-    if (last?.stage === own.step.stage) last.steps.push(own);
-    else stages.push({ stage: own.step.stage, steps: [own] });
+    if (last?.stage === step.step.stage) last.steps.push(step);
+    else stages.push({ stage: step.step.stage, steps: [step] });
   }
   return stages;
 }

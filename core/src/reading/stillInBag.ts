@@ -40,12 +40,12 @@ export function stillInBag(
     const at = stepOfWool(build, use);
     return at === null ? isLast : at + 1 <= afterStep;
   });
-  return inBag.flatMap((own): StillInBag[] => {
-    const ofIt = used.filter(({ fibreId }) => fibreId === own.fibreId);
+  return inBag.flatMap((ownInBag): StillInBag[] => {
+    const ofIt = used.filter(({ fibreId }) => fibreId === ownInBag.fibreId);
     const tookG = copies * ofIt.reduce((sum, use) => sum + (use.kind === 'known' ? use.all.likelyG : 0), 0);
-    const isUnknown = own.unknownCount > 0 || ofIt.some(({ kind }) => kind === 'unknown');
-    const [leastG, mostG] = [Math.max(0, own.leastG - tookG), Math.max(0, own.mostG - tookG)];
-    return mostG < WISP_G && !isUnknown ? [] : [{ ...own, leastG, mostG, isUnknown }];
+    const isUnknown = ownInBag.unknownCount > 0 || ofIt.some(({ kind }) => kind === 'unknown');
+    const [leastG, mostG] = [Math.max(0, ownInBag.leastG - tookG), Math.max(0, ownInBag.mostG - tookG)];
+    return mostG < WISP_G && !isUnknown ? [] : [{ ...ownInBag, leastG, mostG, isUnknown }];
   });
 }
 

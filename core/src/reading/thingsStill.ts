@@ -98,10 +98,10 @@ function takenBy(build: Pattern, cuts: PatternEstimate['cuts']): Taken[] {
     amount: countRange(use.count),
   }));
   const cutOff = cuts.flatMap(({ cutId, findingId, name, cut, sizes, count, stockAmount }): Taken[] => {
-    const own = build.cuts.find(({ id }) => id === cutId);
-    if (!own) return [];
+    const ownCut = build.cuts.find(({ id }) => id === cutId);
+    if (!ownCut) return [];
     const amount = stockAmount === null ? null : exactly(stockAmount);
-    const step = stepOfCut(build, own);
+    const step = stepOfCut(build, ownCut);
     return [{ findingId, step, amount, ...(cut && { piece: { cutId, name, cut, sizes, count } }) }];
   });
   return [...inside, ...setOn, ...cutOff];

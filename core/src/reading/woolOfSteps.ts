@@ -42,11 +42,11 @@ export function woolOfSteps(build: Pattern, uses: readonly UseEstimate[]): Reado
   for (const { use, number } of taken) at(number).takes.push(use);
   const shared = sharedUses(build);
   for (const fibreId of new Set(taken.flatMap(({ use }) => use.fibreId ?? []))) {
-    const own = taken.filter(({ use }) => use.fibreId === fibreId);
-    const numbers = [...new Set(own.map(({ number }) => number))].sort((a, b) => a - b);
+    const ofFibre = taken.filter(({ use }) => use.fibreId === fibreId);
+    const numbers = [...new Set(ofFibre.map(({ number }) => number))].sort((a, b) => a - b);
     numbers.slice(0, -1).forEach((number, index) => {
-      const here = own.filter((one) => one.number === number);
-      const later = own.filter((one) => one.number > number);
+      const here = ofFibre.filter((candidate) => candidate.number === number);
+      const later = ofFibre.filter((candidate) => candidate.number > number);
       const forStep = numbers[index + 1] ?? number;
       if (!isHeldBack(here, later, shared)) return;
       at(number).keeps.push({ fibreId, ...sumOf(later), forStep });

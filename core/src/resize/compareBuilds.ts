@@ -43,21 +43,24 @@ export function compareBuilds(a: Build, b: Build): BuildComparison {
 
 const partsOf = ({ pattern, estimate }: Build): BuildPart[] =>
   pattern.parts.flatMap((part, index) => {
-    const own = estimate.parts[index];
-    return own ? [{ part, estimate: own }] : [];
+    const partEstimate = estimate.parts[index];
+    return partEstimate ? [{ part, estimate: partEstimate }] : [];
   });
 
 function pairParts(as: readonly BuildPart[], bs: readonly BuildPart[]): BuildLine<BuildPart>[] {
   const left = new Set(bs);
-  const take = (own: BuildPart): BuildPart | null => {
+  const take = (buildPart: BuildPart): BuildPart | null => {
     const found =
-      [...left].find(({ part }) => part.id === own.part.id) ??
-      [...left].find(({ part }) => part.name === own.part.name);
+      [...left].find(({ part }) => part.id === buildPart.part.id) ??
+      [...left].find(({ part }) => part.name === buildPart.part.name);
     if (found) left.delete(found);
     return found ?? null;
   };
-  const paired = as.map((own) => ({ key: `a ${own.part.id}`, a: own, b: take(own) }));
-  return [...paired, ...[...left].map((own) => ({ key: `b ${own.part.id}`, a: null, b: own }))];
+  const paired = as.map((buildPart) => ({ key: `a ${buildPart.part.id}`, a: buildPart, b: take(buildPart) }));
+  return [
+    ...paired,
+    ...[...left].map((buildPart) => ({ key: `b ${buildPart.part.id}`, a: null, b: buildPart })),
+  ];
 }
 
 type Amounts = readonly (readonly [id: string, amount: number])[];

@@ -67,8 +67,8 @@ const otherForms = (before: Pattern, after: Pattern): ResizeDecision[] =>
   before.parts.flatMap((part, at) =>
     part.uses.flatMap((use, index): ResizeDecision[] => {
       const then = after.parts[at]?.uses[index];
-      const [was, is] = [use, then].map((one) =>
-        one && isWool(one) && one.amount?.form === 'tops' ? one.amount : null,
+      const [was, is] = [use, then].map((sizedUse) =>
+        sizedUse && isWool(sizedUse) && sizedUse.amount?.form === 'tops' ? sizedUse.amount : null,
       );
       return was && is && is.ways !== was.ways
         ? [{ kind: 'split', partId: part.id, useId: use.id, ways: is.ways }]
@@ -114,9 +114,9 @@ export function resizeDecisions(
 const HAND_FORMS = new Set(['hand', 'tufts', 'locks']);
 
 function sizeDecision(finding: Finding, k: number, findings: Wool['findings']): ResizeDecision[] {
-  const own = lengthOf(finding);
-  if (own === null || finding.measure.by !== 'count') return [];
-  const wantedMm = own * k;
+  const lengthMm = lengthOf(finding);
+  if (lengthMm === null || finding.measure.by !== 'count') return [];
+  const wantedMm = lengthMm * k;
   const { sort } = finding.measure;
   const off = (sizeMm: number) => Math.abs(Math.log(sizeMm / wantedMm));
   const insteadIds = [...findings.values()]
@@ -129,7 +129,7 @@ function sizeDecision(finding: Finding, k: number, findings: Wool['findings']): 
     )
     .flatMap((other) => {
       const sizeMm = lengthOf(other);
-      return sizeMm !== null && off(sizeMm) < off(own) ? [{ id: other.id, off: off(sizeMm) }] : [];
+      return sizeMm !== null && off(sizeMm) < off(lengthMm) ? [{ id: other.id, off: off(sizeMm) }] : [];
     })
     .sort((a, b) => a.off - b.off)
     .map(({ id }) => id);

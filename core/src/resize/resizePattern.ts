@@ -73,7 +73,7 @@ export function resizePattern(
     })),
     cuts: pattern.cuts.map((cut) => resizeCut(cut, k)),
     findings: pattern.findings.map((use) => ({ ...use, findingId: swap(use.findingId) })),
-    swaps: pattern.swaps.map((own) => ({ ...own, to: resizeTaken(own.to, k) })),
+    swaps: pattern.swaps.map((ownSwap) => ({ ...ownSwap, to: resizeTaken(ownSwap.to, k) })),
     shared: pattern.shared.map((shared) => ({
       ...shared,
       massG: grown(shared.massG, k ** sharedPower(pattern, shared.id)),
@@ -160,7 +160,7 @@ function resizeUse(use: Use, k: number, holdsThickness: boolean, { swap, stapleM
   if (use.role === 'insert') return { ...use, findingId: swap(use.findingId) };
   const power = holdsThickness ? Math.min(2, POWER[use.role]) : POWER[use.role];
   const other = (amount: Amount) => resizeAmount(amount, k ** power, k, stapleMmOf(use.fibreId));
-  const own = scaled(
+  const resized = scaled(
     {
       ...use,
       amount: use.amount && other(use.amount),
@@ -169,7 +169,7 @@ function resizeUse(use: Use, k: number, holdsThickness: boolean, { swap, stapleM
     },
     k,
   );
-  return own.role === 'coat' ? { ...own, cover: scaled(own.cover, k) } : own;
+  return resized.role === 'coat' ? { ...resized, cover: scaled(resized.cover, k) } : resized;
 }
 
 /** Wool taken for a thing grows as dots do; bought things stay as they are. */

@@ -73,11 +73,13 @@ function aboutParts(pattern: Pattern): Remark[] {
   const work = workOnParts(pattern);
   const joined = new Set(pattern.steps.flatMap(({ joinIds }) => joinIds));
   const parts = pattern.parts.flatMap((part): Remark[] => {
-    const own = work.get(part.id) ?? [];
-    if (own.length === 0) return [{ code: 'part_never_made', partId: part.id }];
+    const partWorks = work.get(part.id) ?? [];
+    if (partWorks.length === 0) return [{ code: 'part_never_made', partId: part.id }];
     const isAlone = pattern.parts.length === 1 || isLaidOn(part);
     const isJoined = pattern.joins.some(({ partId, ontoId }) => partId === part.id || ontoId === part.id);
-    const isFastened = own.some(({ state, isHost }) => isHost || state === 'joined' || state === 'tacked');
+    const isFastened = partWorks.some(
+      ({ state, isHost }) => isHost || state === 'joined' || state === 'tacked',
+    );
     return isAlone || isJoined || isFastened ? [] : [{ code: 'part_never_joined', partId: part.id }];
   });
   const joins = pattern.joins.flatMap(({ id, partId, ontoId }): Remark[] => {

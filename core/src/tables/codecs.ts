@@ -34,8 +34,8 @@ export const list: Codec = {
     good(
       cell
         .split(';')
-        .map((one) => one.trim())
-        .filter((one) => one !== ''),
+        .map((word) => word.trim())
+        .filter((word) => word !== ''),
     ),
   write: (value) => (value as readonly string[]).join('; '),
 };
@@ -97,7 +97,9 @@ export function oneOfWords<T extends string>(words: Readonly<Record<T, string>>)
   return {
     read: (cell) => {
       const key = find(cell);
-      return key === undefined ? wanted(`one of: ${keys.map((one) => words[one]).join(', ')}`) : good(key);
+      return key === undefined
+        ? wanted(`one of: ${keys.map((wordKey) => words[wordKey]).join(', ')}`)
+        : good(key);
     },
     write: (value) => words[value as T],
   };
@@ -112,10 +114,10 @@ export function orUnknownCell(codec: Codec): Codec {
 
 /** Several of a few, between semicolons. */
 export function manyOfWords<T extends string>(words: Readonly<Record<T, string>>): Codec {
-  const one = oneOfWords(words);
+  const codec = oneOfWords(words);
   return {
     read: (cell, style) => {
-      const readings = (cell === '' ? [] : cell.split(';')).map((part) => one.read(part.trim(), style));
+      const readings = (cell === '' ? [] : cell.split(';')).map((part) => codec.read(part.trim(), style));
       const bad = readings.find((reading) => !reading.ok);
       return bad ?? good(readings.map((reading) => (reading.ok ? reading.value : null)));
     },

@@ -61,8 +61,8 @@ export const showWeighed = (massG: number, scaleStepG: number): string =>
 export const showWeighedNumber = (massG: number, scaleStepG: number): string =>
   massG.toFixed((String(scaleStepG).split('.')[1] ?? '').length);
 
-export const counted = (count: number, one: string, many = `${one}s`): string =>
-  `${count} ${count === 1 ? one : many}`;
+export const counted = (count: number, singular: string, many = `${singular}s`): string =>
+  `${count} ${count === 1 ? singular : many}`;
 
 /** An amount of a finding in the unit it is kept in. */
 export function findingAmount(amount: number, unit: StockUnit): string {

@@ -56,9 +56,11 @@ export function fieldWords(
   { path, before, after }: FieldChange,
   nameOf: (id: string) => string | null,
 ): string {
-  const key = path.filter((one) => nameOf(one) === null && !/^\d+$/.test(one) && !LOOKS_LIKE_ID.test(one));
+  const key = path.filter(
+    (word) => nameOf(word) === null && !/^\d+$/.test(word) && !LOOKS_LIKE_ID.test(word),
+  );
   const words = key
-    .map((one) => KEY_WORDS[one] ?? one.replaceAll(/([A-Z])/g, ' $1').toLowerCase())
+    .map((word) => KEY_WORDS[word] ?? word.replaceAll(/([A-Z])/g, ' $1').toLowerCase())
     .join(', ');
   const owner = path.map(nameOf).find((name) => name !== null);
   const label = [owner, words].filter((word) => word !== undefined && word !== null && word !== '').join(' ');
@@ -75,7 +77,7 @@ function valueWords(value: unknown, nameOf: (id: string) => string | null): stri
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'number') return String(value);
   if (Array.isArray(value))
-    return value.length === 0 ? 'none' : value.map((one) => valueWords(one, nameOf)).join(', ');
+    return value.length === 0 ? 'none' : value.map((element) => valueWords(element, nameOf)).join(', ');
   if (typeof value === 'object' && 'unit' in value && 'value' in value) {
     return showTypedLength(value as Parameters<typeof showTypedLength>[0]);
   }

@@ -54,7 +54,7 @@ const work = (label: string, text: string): PieceLine[] =>
 /** All there is to know to make one piece, in the order hands come to it. */
 export function pieceLines(piece: Piece, build: Pattern, wool: Wool): PieceLine[] {
   const { stages, estimate, part } = piece;
-  const stage = (name: StageSize['stage']) => stages.find((own) => own.stage === name);
+  const stage = (name: StageSize['stage']) => stages.find((stageSize) => stageSize.stage === name);
   const lines = (layers: readonly PieceLayer[]) => layers.map((layer) => woolLine(layer, build, wool));
   return [
     ...work('Inside', insertsWords(piece, wool)),
@@ -223,7 +223,7 @@ export function finishedWords(sized: Part, part: Part, say: (size: Length) => st
   const sizes = [...sizesOf(shape)].map(([name, size]) => {
     if (size === null) return `${sizeWords(name)} unknown`;
     const words = say(size);
-    switch (part.exactness.find((own) => own.size === name)?.is) {
+    switch (part.exactness.find((candidate) => candidate.size === name)?.is) {
       case 'exact':
         return `${sizeWords(name)} exactly ${words}`;
       case 'free':
@@ -264,10 +264,10 @@ function toCutWords({ cut, estimate }: ToCut, units: UnitsShown): string {
 
 /** As cut sizes are typed or rounded up; where both units are wanted in the other one too. */
 export function cutSizesIn(sizes: ToCut['estimate']['sizes'], units: UnitsShown): string {
-  const own = cutSizeWords(sizes);
-  if (!units.showsBothUnits || sizes.length === 0) return own;
+  const words = cutSizeWords(sizes);
+  if (!units.showsBothUnits || sizes.length === 0) return words;
   const isInches = sizes.some(({ unit }) => unit === 'in');
   const mm = sizes.map(({ value, unit }) => (unit === 'in' ? toMm({ value, unit }) : value));
   const other = showSizesIn(mm, { lengthUnit: isInches ? 'mm' : 'in', showsBothUnits: false });
-  return `${own} (${other})`;
+  return `${words} (${other})`;
 }

@@ -68,7 +68,7 @@ export function wantsWords(wants: RunWants, count: number): string {
 export function ownerWords({ kind, id }: UseEstimate['owner'], { parts, joins }: Pattern): string {
   const nameOf = (partId: string) => parts.find((part) => part.id === partId)?.name ?? '';
   if (kind === 'part') return nameOf(id);
-  const join = joins.find((own) => own.id === id);
+  const join = joins.find((candidate) => candidate.id === id);
   return join ? `${nameOf(join.partId)} to ${nameOf(join.ontoId)}` : '';
 }
 
@@ -81,12 +81,12 @@ export function bagWords(
   const make = makeAt === null ? undefined : group.makes[makeAt];
   const wordsOf = (held: BagHolds) => holdsWords(held, make?.build ?? group.makes[0]?.build, fibreName);
   const itself = wordsOf(holds);
-  const own =
+  const words =
     merged.length === 0
       ? itself
       : joinWords([...new Set([itself || 'figure', ...merged.map((bag) => wordsOf(bag.holds))])]);
   const title = make && group.makes.length > 1 ? make.pattern.title : '';
-  return [title, own].filter((word) => word !== '').join(', ');
+  return [title, words].filter((word) => word !== '').join(', ');
 }
 
 /** What was too little for a bag of its own and is in this one: `with detail (0.2 g), too little for a bag of its own`. */

@@ -193,7 +193,7 @@ export const MEASURE_WORDS: Readonly<Record<LevelMeasure, string>> = {
 
 /** What a reader would stumble over, and the mend. */
 export function remarkWords(finding: Remark, pattern: Pattern): string {
-  const slot = (id: string) => pattern.slots.find((one) => one.id === id)?.name ?? 'a slot';
+  const slot = (id: string) => pattern.slots.find((candidate) => candidate.id === id)?.name ?? 'a slot';
   switch (finding.code) {
     case 'part_never_made':
       return 'No step makes it. Add one, or say which step does.';

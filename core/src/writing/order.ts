@@ -73,15 +73,17 @@ const isMaking = ({ act }: Step): boolean => act.kind === 'make';
 
 /** The first step that makes a part comes before it is joined, covered or compared with its like. */
 function linksOfPart(part: Part, work: readonly PartWork[], { steps }: Pattern): OrderLink[] {
-  const own = work.flatMap(({ at, isHost, act }) => {
+  const places = work.flatMap(({ at, isHost, act }) => {
     const step = steps[at];
     return step ? [{ step, isHost, act }] : [];
   });
-  const makes = own.filter(({ step }) => isMaking(step) && step.stage !== 'finish').map(({ step }) => step);
+  const makes = places
+    .filter(({ step }) => isMaking(step) && step.stage !== 'finish')
+    .map(({ step }) => step);
   const first = makes[0];
-  const joins = own.filter(({ act, isHost }) => act === 'join' && !isHost);
-  const covers = own.filter(({ act, step }) => act === 'wrap' && step.stage === 'coat');
-  const sorts = own.filter(({ act }) => act === 'check' && part.count !== 1);
+  const joins = places.filter(({ act, isHost }) => act === 'join' && !isHost);
+  const covers = places.filter(({ act, step }) => act === 'wrap' && step.stage === 'coat');
+  const sorts = places.filter(({ act }) => act === 'check' && part.count !== 1);
   return [
     ...joins.flatMap(({ step }) => derived(first, step, 'made-before-joined', part.id)),
     ...covers.flatMap(({ step }) => derived(first, step, 'made-before-covered', part.id)),

@@ -22,9 +22,9 @@ const STATE_OF_ACT: Readonly<Partial<Record<ActKind, PartState>>> = {
 
 /** Which parts a step joins on: of the joins it names, or of any that lie wholly within its parts. */
 export function joinedBy(step: Step, { joins }: Pick<Pattern, 'joins'>): Set<string> {
-  const own =
+  const doing =
     step.joinIds.length > 0 ? joins.filter(({ id }) => step.joinIds.includes(id)) : within(step, joins);
-  return new Set(own.map(({ partId }) => partId));
+  return new Set(doing.map(({ partId }) => partId));
 }
 
 const within = ({ partIds }: Step, joins: Pattern['joins']): Pattern['joins'] =>

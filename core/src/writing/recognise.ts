@@ -107,7 +107,9 @@ function times(text: string): Recognised[] {
     const isWaiting = WAITS.test(text.slice(0, match.index));
     return { is: isWaiting ? 'waiting' : 'minutes', minutes, text: match[0] };
   });
-  return (['minutes', 'waiting'] as const).flatMap((is) => found.find((one) => one.is === is) ?? []);
+  return (['minutes', 'waiting'] as const).flatMap(
+    (is) => found.find((recognised) => recognised.is === is) ?? [],
+  );
 }
 
 type Table<T extends string> = readonly (readonly [value: T, pattern: RegExp])[];
@@ -196,12 +198,14 @@ function amounts(text: string, fibres: KnownNames['fibres']): Recognised[] {
     found.push({ is: 'amount', amount, fibreId: ofFibre(end), text: whole(match.index, end) });
   }
   for (const match of text.matchAll(HAND)) {
-    const measure = HAND_MEASURES.find((one) => one === match[2]?.toLowerCase());
+    const measure = HAND_MEASURES.find((handMeasure) => handMeasure === match[2]?.toLowerCase());
     if (!measure) continue;
     const amount: Amount = { form: 'hand', measure, count: numberOf(match[1] ?? 'a') };
     found.push({ is: 'amount', amount, fibreId: ofFibre(match.index + match[0].length), text: match[0] });
   }
-  return found.filter((one) => one.is !== 'amount' || AMOUNT_FORMS.includes(one.amount.form));
+  return found.filter(
+    (recognised) => recognised.is !== 'amount' || AMOUNT_FORMS.includes(recognised.amount.form),
+  );
 }
 
 /** The step with one recognised thing taken over. Amounts belong to a part’s wool, not to the step. */

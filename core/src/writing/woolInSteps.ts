@@ -32,7 +32,7 @@ type Acts = Pick<Pattern, 'parts' | 'joins' | 'steps'>;
 function actsOn(step: Step, { kind, id }: UseEstimate['owner'], { joins }: Acts): boolean {
   if (kind === 'part') return step.partIds.includes(id);
   if (step.joinIds.includes(id)) return true;
-  const join = joins.find((own) => own.id === id);
+  const join = joins.find((candidate) => candidate.id === id);
   return (
     join !== undefined &&
     step.joinIds.length === 0 &&
@@ -45,8 +45,8 @@ function actsOn(step: Step, { kind, id }: UseEstimate['owner'], { joins }: Acts)
 /** Where wool is first taken up: a step of its stage on its part, else any on it. @returns its place, from 0; null: none */
 export function stepOfWool(pattern: Acts, place: WoolPlace): number | null {
   const stage = stageOfWool(pattern, place);
-  const own = pattern.steps.filter((step) => actsOn(step, place.owner, pattern));
-  const step = own.find((one) => one.stage === stage) ?? own[0];
+  const ownSteps = pattern.steps.filter((step) => actsOn(step, place.owner, pattern));
+  const step = ownSteps.find((candidate) => candidate.stage === stage) ?? ownSteps[0];
   return step ? pattern.steps.indexOf(step) : null;
 }
 

@@ -34,7 +34,7 @@ describe('sticks and reels', () => {
           return;
         }
         rooms.forEach((room, index) => {
-          if (room >= size) place(at + 1, rooms.map((own, i) => (i === index ? own - size : own)));
+          if (room >= size) place(at + 1, rooms.map((space, i) => (i === index ? space - size : space)));
         });
         place(at + 1, [...rooms, capacity - size]);
       };

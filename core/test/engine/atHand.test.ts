@@ -77,13 +77,13 @@ describe('what has to be at hand', () => {
 
 describe('tools of the room', () => {
   const steps = [cutting('c', 'Cut it with scissors')];
-  const own = { ...withSteps(bird, steps), tools: [{ id: 't', needKey: null, name: 'bone folder', per: 'person' as const, count: 2, isLeftOut: false }] };
+  const given = { ...withSteps(bird, steps), tools: [{ id: 't', needKey: null, name: 'bone folder', per: 'person' as const, count: 2, isLeftOut: false }] };
   const tool = (name: string, onHand: number | null): Tool => ({ ...BLANK_TOOL, id: name, version: 1, name, onHand, peak: onHand ?? 0, standsFor: proposeStandsFor({ name, sort: 'tool' }) });
   const rowsOf = (tools: Tool[]) => {
     const roster = [{ ...blankSeat(2), choices: { values: {}, colourwayId: 'dusk', swapIds: [] } }];
-    const source = sourceOf(classOf({ seats: 6, seatsPerTable: 4, roster }), new Map([['bird-1', own], ['pear-1', pear]]));
+    const source = sourceOf(classOf({ seats: 6, seatsPerTable: 4, roster }), new Map([['bird-1', given], ['pear-1', pear]]));
     const paper = makePaper('room', { ...source, tools });
-    return new Map((paper.sections.find(({ title }) => title === 'Tools')?.rows ?? []).map(({ cells }) => cells.map(cellWords)).map((own) => [own[0], own]));
+    return new Map((paper.sections.find(({ title }) => title === 'Tools')?.rows ?? []).map(({ cells }) => cells.map(cellWords)).map((cells) => [cells[0], cells]));
   };
   test('each person has their own, whichever group they are in; shared ones are there once a table', () => {
     const rows = rowsOf([]);

@@ -22,7 +22,7 @@ const marksOf = (input = classOf({ seats: 4 })) => {
 
 describe('what is weighed', () => {
   const marks = marksOf();
-  const ticked = (own: readonly RunTick[]) => new Map(own.map((tick) => [tick.mark, tick]));
+  const ticked = (runTicks: readonly RunTick[]) => new Map(runTicks.map((tick) => [tick.mark, tick]));
   test('each is open, right, or for another amount: what is right is never more than was ticked for just so much', () => {
     const some = fc.array(fc.constantFrom('open', 'right', 'other', 'taken back'), { minLength: marks.length, maxLength: marks.length });
     fc.assert(
@@ -31,7 +31,7 @@ describe('what is weighed', () => {
           if (states[at] === 'open') return [];
           return [{ mark, isDone: states[at] !== 'taken back', massG: states[at] === 'other' ? massG + 1 : massG }];
         });
-        const count = (state: string) => states.filter((own) => own === state).length;
+        const count = (state: string) => states.filter((candidate) => candidate === state).length;
         expect(weighedOf(marks, ticked(ticks))).toEqual({ right: count('right'), other: count('other') });
       }),
     );

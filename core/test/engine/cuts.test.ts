@@ -59,10 +59,10 @@ const cut = <K extends Cut['kind']>(kind: K, more: Partial<Extract<Cut, { kind: 
   ...blankCut('c', kind),
   ...more,
 });
-const estimateOf = (one: Cut, parts = [part('leg', shapes.limb(50, 12), { count: 2 })]) => {
-  const [own] = estimatePattern(pattern(parts, { cuts: [one] }), WOOL).cuts;
-  if (!own) throw new Error('one cut');
-  return own;
+const estimateOf = (measured: Cut, parts = [part('leg', shapes.limb(50, 12), { count: 2 })]) => {
+  const [cutEstimate] = estimatePattern(pattern(parts, { cuts: [measured] }), WOOL).cuts;
+  if (!cutEstimate) throw new Error('one cut');
+  return cutEstimate;
 };
 const segment = (lengthMm: number | null, more = {}) => ({
   name: '',
@@ -128,14 +128,14 @@ describe('cut lengths', () => {
     ['a winding', cut('binding', { girth: mm(40), turns: 5, seam: null, handling: mm(150) }), 350],
     ['a seam', cut('binding', { girth: null, turns: 0, seam: mm(60), handling: mm(150) }), 210],
     ['a whisker', cut('whisker', { span: mm(52), margin: mm(20) }), 72],
-  ])('%s', (_name, one, lengthMm) => {
-    const { exact, cut: rounded } = estimateOf(one);
+  ])('%s', (_name, measured, lengthMm) => {
+    const { exact, cut: rounded } = estimateOf(measured);
     expect(exact?.lengthMm).toBeCloseTo(lengthMm, 9);
     expect(rounded?.lengthMm).toBe(Math.ceil(lengthMm / CUT_STEP.mm - 1e-9) * CUT_STEP.mm);
   });
   test('a covering stem is the length of its helix, measured along it step by step', () => {
     const [overMm, pitchMm, aroundMm] = [60, 6, 2.4];
-    const one = cut('covering', {
+    const covering = cut('covering', {
       over: mm(overMm),
       pitch: mm(pitchMm),
       aroundDiameter: mm(aroundMm),
@@ -150,11 +150,11 @@ describe('cut lengths', () => {
       const [a, b] = [at((2 * Math.PI * turns * (i - 1)) / 20_000), at((2 * Math.PI * turns * i) / 20_000)];
       walked += Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
     }
-    expect(estimateOf(one).exact?.lengthMm).toBeCloseTo(walked + 16, 3);
+    expect(estimateOf(covering).exact?.lengthMm).toBeCloseTo(walked + 16, 3);
   });
   test('a strip rolled to a limb: rolled up turn by turn it reaches the diameter, pressed by 1.15', () => {
-    const one = cut('rolled-strip', { length: mm(70), diameter: mm(12), sheetThickness: mm(1.2) });
-    const { exact } = estimateOf(one);
+    const strip = cut('rolled-strip', { length: mm(70), diameter: mm(12), sheetThickness: mm(1.2) });
+    const { exact } = estimateOf(strip);
     if (exact?.kind !== 'piece') throw new Error('a piece');
     // Wind the strip on itself in small steps: each adds its own pressed section to the disc.
     let area = 0;
@@ -172,11 +172,11 @@ describe('cut lengths', () => {
   });
   test.each(CUT_KINDS)('%s: unknown while a size is missing, never nought', (kind) => {
     const sizes = { segments: [segment(null)], endCurls: 0, seam: null, turns: 1 };
-    const own = estimateOf({
+    const estimate = estimateOf({
       ...blankCut('c', kind),
       ...(kind === 'wire' || kind === 'binding' ? sizes : {}),
     });
-    expect(own).toMatchObject({ exact: null, cut: null, stockAmount: null, massG: null });
+    expect(estimate).toMatchObject({ exact: null, cut: null, stockAmount: null, massG: null });
   });
   test('turns need to know how thick the wire is', () => {
     expect(
@@ -299,7 +299,7 @@ describe('another size', () => {
     const coated = pattern([part('p', shapes.ball(40), { coat: 'coat' })]);
     const { before, after } = previewResize(coated, 2, WOOL);
     const role = (estimate: typeof before) =>
-      estimate.roles.find(({ role: own }) => own === 'coat')?.total.likelyG ?? NaN;
+      estimate.roles.find(({ role: woolRole }) => woolRole === 'coat')?.total.likelyG ?? NaN;
     expect(role(after) / role(before)).toBeCloseTo(4, 9);
     expect(after.total.likelyG / before.total.likelyG).toBeCloseTo(8, 9);
   });
@@ -327,9 +327,9 @@ test('two builds side by side: parts by id, else by name, and what only one has'
     pattern([part('x', shapes.ball(25)), part('z', shapes.ball(9))]),
   ];
   const renamed = { ...b, parts: [...b.parts, { ...part('w', shapes.ball(30)), name: 'y' }] };
-  const build = (one: typeof a) => ({ pattern: one, estimate: estimatePattern(one, WOOL) });
+  const build = (figured: typeof a) => ({ pattern: figured, estimate: estimatePattern(figured, WOOL) });
   const { parts, fibres } = compareBuilds(build(a), build(renamed));
-  expect(parts.map(({ a: one, b: two }) => [one?.part.id, two?.part.id])).toEqual([
+  expect(parts.map(({ a: part, b: two }) => [part?.part.id, two?.part.id])).toEqual([
     ['x', 'x'],
     ['y', 'w'],
     [undefined, 'z'],

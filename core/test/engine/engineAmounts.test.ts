@@ -83,10 +83,10 @@ describe('amounts as they are stated', () => {
       'fibre_not_found',
     ],
   ])('unknown, never a number: %s', (_name, amount, fibreId, reason) => {
-    const [own] = usesOf(stated(amount, fibreId));
-    expect(own).toMatchObject({ kind: 'unknown', reason });
+    const [given] = usesOf(stated(amount, fibreId));
+    expect(given).toMatchObject({ kind: 'unknown', reason });
     expect(estimatePart(stated(amount, fibreId), WOOL).total).toMatchObject({ likelyG: 0, unknownCount: 1 });
-    if (own?.kind === 'unknown') expect(unknownWords(own.reason)).toMatch(/^[a-z]/);
+    if (given?.kind === 'unknown') expect(unknownWords(given.reason)).toMatch(/^[a-z]/);
   });
 
   const sharing = (massG: number | null, third: Amount | null = null): Pattern =>
@@ -144,18 +144,18 @@ describe('amounts as they are stated', () => {
     ['far over it', 34, true],
     ['far under it', 9, true],
   ])('stated is compared: %s', (_name, massG, isOff) => {
-    const own = known(usesOf(stated({ form: 'grams', massG, highG: null, isWeighed: true }))[0]);
-    expect(own.comparison?.calculatedG).toBeCloseTo((Math.PI / 6) * 216 * 0.15, 6);
-    expect(own.comparison?.isOff).toBe(isOff);
+    const ownKnown = known(usesOf(stated({ form: 'grams', massG, highG: null, isWeighed: true }))[0]);
+    expect(ownKnown.comparison?.calculatedG).toBeCloseTo((Math.PI / 6) * 216 * 0.15, 6);
+    expect(ownKnown.comparison?.isOff).toBe(isOff);
   });
   test('a stated coat takes its own room, and the core what is left', () => {
-    const own = part('p', shapes.ball(60), {
+    const ownPart = part('p', shapes.ball(60), {
       uses: [
         use('core', 'c', 'core'),
         use('coat', 'a', 'coat', { amount: { form: 'grams', massG: 5, highG: null, isWeighed: true } }),
       ],
     });
-    expect(gramsOf(own, 0) + 5).toBeCloseTo((Math.PI / 6) * 216 * 0.15, 9);
+    expect(gramsOf(ownPart, 0) + 5).toBeCloseTo((Math.PI / 6) * 216 * 0.15, 9);
   });
   test('only if needed is in no total, and takes no room', () => {
     const more = use('coat', 'a', 'coat', { isIfNeeded: true });
@@ -172,12 +172,12 @@ describe('amounts as they are stated', () => {
 
 describe('counts', () => {
   test('a range costs its middle, packs its high end, and widens what it is off', () => {
-    const own = part('p', shapes.ball(20), { count: { low: 24, high: 32 } });
-    const one = known(usesOf(own)[0]);
-    expect(one.all.likelyG).toBeCloseTo(28 * one.pieceG, 9);
-    expect(one.packG).toBeCloseTo(32 * one.pieceG, 9);
-    const sure = known(usesOf({ ...own, count: 28 })[0]);
-    expect(one.all.highG).toBeGreaterThan(sure.all.highG);
+    const ownPart = part('p', shapes.ball(20), { count: { low: 24, high: 32 } });
+    const knownUse = known(usesOf(ownPart)[0]);
+    expect(knownUse.all.likelyG).toBeCloseTo(28 * knownUse.pieceG, 9);
+    expect(knownUse.packG).toBeCloseTo(32 * knownUse.pieceG, 9);
+    const sure = known(usesOf({ ...ownPart, count: 28 })[0]);
+    expect(knownUse.all.highG).toBeGreaterThan(sure.all.highG);
   });
   test('nobody has said how many: unknown', () => {
     expect(usesOf(part('p', shapes.ball(20), { count: null }))[0]).toMatchObject({
@@ -246,10 +246,10 @@ describe('unknown by its shape', () => {
       }),
       'sizes_missing',
     ],
-  ])('%s', (_name, own, reason) => {
-    const [first] = usesOf(own);
+  ])('%s', (_name, given, reason) => {
+    const [first] = usesOf(given);
     expect(first).toMatchObject({ kind: 'unknown', reason });
-    const { total } = estimatePattern(pattern([own]), WOOL);
+    const { total } = estimatePattern(pattern([given]), WOOL);
     expect(total.unknownCount).toBeGreaterThan(0);
     expect(Object.values(total).every(Number.isFinite)).toBe(true);
   });

@@ -25,9 +25,11 @@ describe('what is worth looking at', () => {
     ],
     ['a tenth of a millimetre', part('p', shapes.ball(0.1)), 'part_tiny'],
     ['a coarse fibre on a small part', part('p', shapes.ball(6)), 'fibre_coarse'],
-  ] as const)('%s: a number, and a word about it', (_name, own, code) => {
-    const estimate = estimatePattern(pattern([own]), WOOL);
-    const warning = warningsOf(estimate, WOOL.fibres, pattern([own])).find((one) => one.code === code);
+  ] as const)('%s: a number, and a word about it', (_name, given, code) => {
+    const estimate = estimatePattern(pattern([given]), WOOL);
+    const warning = warningsOf(estimate, WOOL.fibres, pattern([given])).find(
+      (engineWarning) => engineWarning.code === code,
+    );
     if (!warning) throw new Error(`no ${code}`);
     expect(warningWords(warning, () => 'Chalk')).toMatch(/^[A-Z0-9].*\.$/);
     expect(Number.isFinite(estimate.total.likelyG)).toBe(true);
@@ -59,8 +61,8 @@ describe('samples teach', () => {
   test('sizes before and after move the roll-up, not the grams; other fibres learn nothing', () => {
     const sample = { rolled: mm(70), felted: mm(60), massG: null, sizeFraction: 1 };
     const [plain, taught] = [part('p', shapes.ball(60)), part('p', shapes.ball(60), { sample })];
-    const width = (own: Part) => {
-      const { rollUp } = estimatePart(own, WOOL);
+    const width = (part: Part) => {
+      const { rollUp } = estimatePart(part, WOOL);
       return rollUp?.kind === 'rolled' ? rollUp.solid.widthMm : NaN;
     };
     expect(width(taught)).toBeLessThan(width(plain));
@@ -107,10 +109,10 @@ describe('properties of a whole figure', () => {
     fc.assert(
       fc.property(rows, (made) => {
         const parts = figureOf(made);
-        const split = parts.flatMap((own) =>
+        const split = parts.flatMap((part) =>
           Array.from(
-            { length: own.count as number },
-            (_, i) => ({ ...duplicatePart([own], own.id, `${own.id}x${i}`)[1], count: 1 }) as Part,
+            { length: part.count as number },
+            (_, i) => ({ ...duplicatePart([part], part.id, `${part.id}x${i}`)[1], count: 1 }) as Part,
           ),
         );
         const [once, often] = [estimatePattern(pattern(parts), WOOL), estimatePattern(pattern(split), WOOL)];
@@ -153,11 +155,11 @@ describe('properties of a whole figure', () => {
   test('so many makes take so many times as much, and are no surer of a fibre than one is', () => {
     fc.assert(
       fc.property(rows, fc.integer({ min: 2, max: 40 }), (made, makes) => {
-        const one = estimatePattern(pattern(figureOf(made)), WOOL);
-        const many = forMakes(one, makes);
-        expect(many.total.likelyG).toBeCloseTo(one.total.likelyG * makes, 6);
-        const spread = ({ total }: typeof one) => total.highG / total.likelyG;
-        expect(spread(many)).toBeLessThanOrEqual(spread(one) + 1e-9);
+        const patternEstimate = estimatePattern(pattern(figureOf(made)), WOOL);
+        const many = forMakes(patternEstimate, makes);
+        expect(many.total.likelyG).toBeCloseTo(patternEstimate.total.likelyG * makes, 6);
+        const spread = ({ total }: typeof patternEstimate) => total.highG / total.likelyG;
+        expect(spread(many)).toBeLessThanOrEqual(spread(patternEstimate) + 1e-9);
       }),
       { numRuns: 40 },
     );
@@ -171,31 +173,32 @@ test('the largest doubt is found by simulation too', () => {
   ]);
   const estimate = estimatePattern(figure, WOOL);
   const normal = gaussian(11);
-  const terms = estimate.uses.map((own) => known(own).term);
+  const terms = estimate.uses.map((use) => known(use).term);
   // Each cause is drawn alone, the others held still: its variance is its share.
   const varianceOf = (shared: string | null) => {
     const draws = Array.from({ length: 20_000 }, () => {
       const error = normal();
       return terms.reduce((sum, term) => {
         const common = term.group === shared ? error * term.sharedSigma * term.pieceG * term.count : 0;
-        const own =
+        const value =
           shared === null
             ? Array.from({ length: term.count }, () => normal() * term.ownSigma * term.pieceG).reduce(
                 (x, y) => x + y,
                 0,
               )
             : 0;
-        return sum + common + own;
+        return sum + common + value;
       }, 0);
     });
     const mean = draws.reduce((x, y) => x + y, 0) / draws.length;
     return draws.reduce((sum, draw) => sum + (draw - mean) ** 2, 0) / draws.length;
   };
   const [core, tops, pieces] = [varianceOf('core'), varianceOf('tops'), varianceOf(null)];
-  const common = terms.reduce((sum, own) => sum + (own.commonSigma ?? 0) * own.pieceG * own.count, 0) ** 2;
+  const common =
+    terms.reduce((sum, term) => sum + (term.commonSigma ?? 0) * term.pieceG * term.count, 0) ** 2;
   const all = core + tops + pieces + common;
   const fraction = (group: string, cause: string) =>
-    estimate.doubts.find((own) => own.group === group && own.cause === cause)?.fraction ?? 0;
+    estimate.doubts.find((term) => term.group === group && term.cause === cause)?.fraction ?? 0;
   expect(fraction('core', 'density')).toBeCloseTo(core / all, 1);
   expect(fraction('tops', 'density')).toBeCloseTo(tops / all, 1);
   expect(fraction('core', 'piece') + fraction('tops', 'piece')).toBeCloseTo(pieces / all, 1);

@@ -43,7 +43,7 @@ describe('roles', () => {
     expect(withBead('whole', 'gone')[0]).toMatchObject({ kind: 'unknown', reason: 'insert_unknown' });
   });
   test('a line, a dot and a patch by their own formulas', () => {
-    const own = part('p', shapes.ball(60), {
+    const ownPart = part('p', shapes.ball(60), {
       uses: [
         use('core', 'c', 'core'),
         use('line', 'l', 'dark', { length: mm(34), count: 2 }),
@@ -51,10 +51,10 @@ describe('roles', () => {
         use('patch', 'a', 'coat', { length: mm(30), width: mm(20), count: 1 }),
       ],
     });
-    expect(gramsOf(own, 1)).toBeCloseTo(2 * 0.034 * 1.15 * 0.05, 12);
-    expect(gramsOf(own, 2)).toBeCloseTo((3 * (Math.PI / 6) * 64 * 1.4 * 0.15) / 1000, 12);
-    const coat = estimatePart(own, WOOL).working.uses[3]?.coat;
-    expect(gramsOf(own, 3)).toBeCloseTo(((coat?.arealGPerM2 ?? 0) * (Math.PI / 4) * 30 * 20) / 1e6, 12);
+    expect(gramsOf(ownPart, 1)).toBeCloseTo(2 * 0.034 * 1.15 * 0.05, 12);
+    expect(gramsOf(ownPart, 2)).toBeCloseTo((3 * (Math.PI / 6) * 64 * 1.4 * 0.15) / 1000, 12);
+    const coat = estimatePart(ownPart, WOOL).working.uses[3]?.coat;
+    expect(gramsOf(ownPart, 3)).toBeCloseTo(((coat?.arealGPerM2 ?? 0) * (Math.PI / 4) * 30 * 20) / 1e6, 12);
   });
   test('a second coat over a patch is laid against what is beneath it, not against the core', () => {
     const twice = (first: string) =>
@@ -91,12 +91,12 @@ describe('roles', () => {
     expect(hair.trimmingsG).toBeCloseTo(hair.massG * 0.15, 9);
   });
   test('hair longer than its staple is said', () => {
-    const own = part('p', shapes.ball(60), {
+    const ownPart = part('p', shapes.ball(60), {
       uses: [use('core', 'c', 'core'), use('hair', 'h', 'tops', { line: mm(20), drop: mm(60) })],
     });
-    expect(warningsOf(estimatePattern(pattern([own]), WOOL), WOOL.fibres, pattern([own]))).toMatchObject([
-      { code: 'hair_beyond_staple', stapleMm: 75 },
-    ]);
+    expect(
+      warningsOf(estimatePattern(pattern([ownPart]), WOOL), WOOL.fibres, pattern([ownPart])),
+    ).toMatchObject([{ code: 'hair_beyond_staple', stapleMm: 75 }]);
   });
   test('trimmings take none, and are said to be short where they are', () => {
     const hairy = part('hairy', shapes.fringe(60, 14), { core: 'tops' });
@@ -130,8 +130,8 @@ describe('the order of layers', () => {
         }),
         WOOL,
       );
-    const [one, two] = [layered('dark', 'coat'), layered('coat', 'dark')];
-    for (const { working, pieceG } of [one, two]) {
+    const [partEstimate, two] = [layered('dark', 'coat'), layered('coat', 'dark')];
+    for (const { working, pieceG } of [partEstimate, two]) {
       const { layers } = working;
       const volume =
         (layers?.coreVolumeCm3 ?? 0) +
@@ -139,10 +139,10 @@ describe('the order of layers', () => {
       expect(volume).toBeCloseTo((Math.PI / 6) * 64, 9);
       expect(pieceG).toBeCloseTo((Math.PI / 6) * 64 * 0.15, 9);
     }
-    expect(known(one.uses[1]).pieceG).not.toBeCloseTo(known(two.uses[2]).pieceG, 3);
+    expect(known(partEstimate.uses[1]).pieceG).not.toBeCloseTo(known(two.uses[2]).pieceG, 3);
   });
   test('the size ledger grows from felted to finished, and says the finished size at the end', () => {
-    const own = estimatePart(
+    const partEstimate = estimatePart(
       part('p', shapes.egg(82, 60), {
         uses: [
           use('core', 'c', 'core'),
@@ -152,7 +152,7 @@ describe('the order of layers', () => {
       }),
       WOOL,
     );
-    const stages = sizeLedger(own);
+    const stages = sizeLedger(partEstimate);
     expect(stages.map(({ stage }) => stage)).toEqual(['rolled', 'felted', 'coated', 'detailed']);
     const lengths = stages.slice(1).map(({ sizesMm }) => sizesMm[0] ?? 0);
     expect(lengths).toEqual([...lengths].sort((a, b) => a - b));

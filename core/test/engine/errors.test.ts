@@ -59,9 +59,9 @@ describe('the spread of a total', () => {
         [...new Set(terms.map(({ group }) => group))].map((group) => [group, 0.12 * normal()]),
       );
       return terms.reduce((sum, { group, pieceG, count }) => {
-        let own = 0;
-        for (let piece = 0; piece < count; piece++) own += 0.1 * normal() * pieceG;
-        return sum + (common + (shared.get(group) ?? 0)) * pieceG * count + own;
+        let pieceErrors = 0;
+        for (let piece = 0; piece < count; piece++) pieceErrors += 0.1 * normal() * pieceG;
+        return sum + (common + (shared.get(group) ?? 0)) * pieceG * count + pieceErrors;
       }, 0);
     });
     const drawnSigmaG = Math.sqrt(draws.reduce((sum, draw) => sum + draw ** 2, 0) / draws.length);
@@ -80,9 +80,9 @@ const figure = (parts: Part[], more: Partial<Pattern> = {}): Pattern => ({
   parts,
   ...more,
 });
-const known = (own: UseEstimate | undefined) => {
-  if (own?.kind !== 'known') throw new Error('known');
-  return own;
+const known = (given: UseEstimate | undefined) => {
+  if (given?.kind !== 'known') throw new Error('known');
+  return given;
 };
 const sampleOf = (massG: number, sizeFraction = 1) => ({ rolled: null, felted: null, massG, sizeFraction });
 
@@ -116,14 +116,14 @@ describe('what samples teach', () => {
     expect(factor).toBeGreaterThan(1.1);
     expect(factor).toBeLessThan(1.2);
     expect(
-      estimatePattern(figure([coated(coreG + coatG)]), WOOL).parts[0]?.uses.map((own) => known(own).pieceG),
+      estimatePattern(figure([coated(coreG + coatG)]), WOOL).parts[0]?.uses.map((use) => known(use).pieceG),
     ).toEqual([expect.closeTo(coreG, 9), expect.closeTo(coatG, 9)]);
   });
   test('a weighed sample stays what was weighed in another size, and teaches by its shape', () => {
     const half = part('p', shapes.ball(60), { core: 'core', sample: sampleOf(1.12 * 0.15 * BALL_CM3, 0.5) });
     const same = part('p', shapes.ball(30), { core: 'core', sample: sampleOf(1.12 * 0.15 * BALL_CM3) });
-    const factor = (own: Part) =>
-      (estimatePattern(figure([own]), WOOL).parts[0]?.pieceG ?? 0) / (own === half ? 8 : 1);
+    const factor = (part: Part) =>
+      (estimatePattern(figure([part]), WOOL).parts[0]?.pieceG ?? 0) / (part === half ? 8 : 1);
     expect(factor(half)).toBeCloseTo(factor(same), 9);
   });
   test('the weight of a whole make is shared out over what is calculated, and takes the common error to 0.05', () => {
@@ -178,15 +178,15 @@ describe('ranges are the author’s', () => {
     ],
   ])('%s: kept from – to, packed at the top', (_name, amount, lowG, highG) => {
     const wool = onlyFibres(new Map([['core', fibre('core', { linearGPerM: 20, loftGPerCm3: 0.06 })]]));
-    const own = known(estimatePattern(stated(amount, [], { count: 3 }), wool).parts[0]?.uses[0]);
-    expect(own.range?.lowG).toBeCloseTo(lowG, 9);
-    expect(own.range?.highG).toBeCloseTo(highG, 9);
-    expect(own.packG).toBeCloseTo(3 * highG, 9);
-    expect(own.packMiddleG).toBeCloseTo(3 * Math.sqrt(lowG * highG), 9);
+    const ownKnown = known(estimatePattern(stated(amount, [], { count: 3 }), wool).parts[0]?.uses[0]);
+    expect(ownKnown.range?.lowG).toBeCloseTo(lowG, 9);
+    expect(ownKnown.range?.highG).toBeCloseTo(highG, 9);
+    expect(ownKnown.packG).toBeCloseTo(3 * highG, 9);
+    expect(ownKnown.packMiddleG).toBeCloseTo(3 * Math.sqrt(lowG * highG), 9);
   });
   test('a weight that several share may be a range: each packs its share of the top', () => {
     const shared: Amount = { form: 'shared', sharedId: 's' };
-    const own = estimatePattern(
+    const patternEstimate = estimatePattern(
       figure(
         [1, 2].map((n) =>
           part(`p${n}`, shapes.ball(30), { uses: [use('core', `c${n}`, 'core', { amount: shared })] }),
@@ -195,8 +195,8 @@ describe('ranges are the author’s', () => {
       ),
       WOOL,
     );
-    expect(own.total.likelyG).toBeCloseTo(12, 9);
-    expect(own.uses.reduce((sum, one) => sum + known(one).packG, 0)).toBeCloseTo(18, 9);
+    expect(patternEstimate.total.likelyG).toBeCloseTo(12, 9);
+    expect(patternEstimate.uses.reduce((sum, use) => sum + known(use).packG, 0)).toBeCloseTo(18, 9);
   });
   test.each([
     ['5–6 g over 30 cm of 20 g/m: alike', grams(5, 6), tops(300), false],
@@ -230,13 +230,13 @@ describe('ranges are the author’s', () => {
       highLength: null,
       highWidth: null,
     };
-    const own = known(
+    const ownKnown = known(
       estimatePattern(
         figure([part('p', shapes.ball(60), { uses: [use('core', 'c', 'batt', { amount: strip })] })]),
         WOOL,
       ).parts[0]?.uses[0],
     );
-    expect(own).toMatchObject({ source: 'estimated', term: { cause: 'unmeasured', allSigma: 0.3 } });
+    expect(ownKnown).toMatchObject({ source: 'estimated', term: { cause: 'unmeasured', allSigma: 0.3 } });
   });
   test('locks are counted and graded', () => {
     const locks: Amount = {
@@ -259,10 +259,10 @@ describe('ranges are the author’s', () => {
         ]),
         WOOL,
       ).parts[0]?.uses[1];
-    const one = known(dotted(1));
+    const knownOne = known(dotted(1));
     const some = known(dotted({ low: 8, high: 12 }));
-    expect(some.pieceG).toBeCloseTo(10 * one.pieceG, 12);
-    expect(some.packG).toBeCloseTo(12 * one.pieceG, 12);
+    expect(some.pieceG).toBeCloseTo(10 * knownOne.pieceG, 12);
+    expect(some.packG).toBeCloseTo(12 * knownOne.pieceG, 12);
     expect(dotted(null)).toMatchObject({ kind: 'unknown', reason: 'count_missing' });
   });
 });
@@ -272,12 +272,12 @@ describe('a plate', () => {
     ['square corners', 65, 18, 2, null, 65 * 18 * 2],
     ['half-round ends: a stadium', 65, 18, 2, 9, (47 * 18 + Math.PI * 81) * 2],
   ])('%s: its volume by its parts', (_name, length, width, thickness, corner, mm3) => {
-    const own = estimatePattern(
+    const patternEstimate = estimatePattern(
       figure([part('p', shapes.plate(length, width, thickness, corner), { core: 'core' })]),
       WOOL,
     );
-    expect(own.parts[0]?.solid?.volumeMm3).toBeCloseTo(mm3, 6);
-    const { outline, faceMm2 = 0 } = own.parts[0]?.solid ?? { outline: () => [] };
+    expect(patternEstimate.parts[0]?.solid?.volumeMm3).toBeCloseTo(mm3, 6);
+    const { outline, faceMm2 = 0 } = patternEstimate.parts[0]?.solid ?? { outline: () => [] };
     const points = outline();
     const shoelace = points.reduce((sum, [x, y], at) => {
       const [x0, y0] = points.at(at - 1) ?? [0, 0];
@@ -291,8 +291,10 @@ describe('a plate', () => {
     ['a taper of 2 mm', shapes.taper(40, 6, 2), false],
     ['a ball of 2 mm', shapes.ball(2), true],
   ])('%s', (_name, shape, isTiny) => {
-    const own = figure([part('p', shape, { core: 'core' })]);
-    const codes = warningsOf(estimatePattern(own, WOOL), WOOL.fibres, own).map(({ code }) => code);
+    const ownFigure = figure([part('p', shape, { core: 'core' })]);
+    const codes = warningsOf(estimatePattern(ownFigure, WOOL), WOOL.fibres, ownFigure).map(
+      ({ code }) => code,
+    );
     expect(codes.includes('part_tiny')).toBe(isTiny);
   });
   test('1 in is as long as 25.4 mm is wide', () => {
@@ -304,8 +306,8 @@ describe('a plate', () => {
           length: { value: inches, unit: 'in' },
           diameter: mm(Number((inches * 25.4).toPrecision(12))),
         } as const;
-        const own = estimatePattern(figure([part('p', shape, { core: 'core' })]), WOOL);
-        expect(own.total.unknownCount).toBe(0);
+        const patternEstimate = estimatePattern(figure([part('p', shape, { core: 'core' })]), WOOL);
+        expect(patternEstimate.total.unknownCount).toBe(0);
       }),
     );
   });

@@ -16,16 +16,16 @@ import { fibre, mm, part, shapes, use } from '../support/make.ts';
 const WOOL = onlyFibres(new Map([['core', fibre('core', { linearGPerM: 20 })]]));
 
 const figure = (
-  own: Part,
+  ownPart: Part,
   end: Partial<NonNullable<Join['looseEnd']>> | null,
   more: Partial<Join> = {},
 ): Pattern => ({
   ...blankPattern('Seal'),
-  parts: [part('body', shapes.ball(80), { core: 'core' }), own],
+  parts: [part('body', shapes.ball(80), { core: 'core' }), ownPart],
   joins: [
     {
-      ...blankJoin('j', own.id, 'body'),
-      looseEnd: end && { partId: own.id, length: null, ends: 1, amount: null, ...end },
+      ...blankJoin('j', ownPart.id, 'body'),
+      looseEnd: end && { partId: ownPart.id, length: null, ends: 1, amount: null, ...end },
       ...more,
     },
   ],
@@ -89,8 +89,8 @@ describe('loose ends', () => {
     expect(estimatePattern(figure(legs, {}), WOOL).parts[1]?.total.likelyG).toBeCloseTo(6, 9);
   });
   test('2 in between two ends of half an inch is rolled from what gives 3 in', () => {
-    const own = cored({ kind: 'limb', length: { value: 2, unit: 'in' }, diameter: mm(10) });
-    const estimate = estimatePattern(figure(own, { ends: 2, length: { value: 0.5, unit: 'in' } }), WOOL)
+    const ownCored = cored({ kind: 'limb', length: { value: 2, unit: 'in' }, diameter: mm(10) });
+    const estimate = estimatePattern(figure(ownCored, { ends: 2, length: { value: 0.5, unit: 'in' } }), WOOL)
       .parts[1];
     if (!estimate) throw new Error('a part');
     const felted = sizeLedger(estimate).find(({ stage }) => stage === 'felted');
@@ -137,9 +137,9 @@ describe('where a piece is joined', () => {
     ['a drop off its length', shapes.drop(60, 30), [57, 30]],
     ['a limb off its length', shapes.limb(60, 14), [57, 14]],
   ])('%s', (_name, shape, sizesMm) => {
-    const own = joinOf(shape, { sink: mm(3) }).parts[1];
-    if (!own) throw new Error('a part');
-    expect(sizeLedger(own).at(-1)).toMatchObject({ stage: 'joined', sizesMm });
+    const part = joinOf(shape, { sink: mm(3) }).parts[1];
+    if (!part) throw new Error('a part');
+    expect(sizeLedger(part).at(-1)).toMatchObject({ stage: 'joined', sizesMm });
   });
 });
 

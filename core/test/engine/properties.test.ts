@@ -74,11 +74,11 @@ describe.each(BODIES)('%s', (kind) => {
   test.each(growing)('a part of it weighs more the larger its %s', (name) => {
     fc.assert(
       fc.property(ANY[kind], (shape) => {
-        const own = solidOf(shape);
+        const solidResult = solidOf(shape);
         const before = (shape as unknown as Record<string, { value: number }>)[name]?.value ?? 0;
         const larger = withSize(shape, name, mm(before * STRETCH));
-        if (own.kind !== 'solid' || checkShape(larger, '').length > 0) return;
-        expect(solid(larger).volumeMm3).toBeGreaterThan(own.solid.volumeMm3);
+        if (solidResult.kind !== 'solid' || checkShape(larger, '').length > 0) return;
+        expect(solid(larger).volumeMm3).toBeGreaterThan(solidResult.solid.volumeMm3);
       }),
     );
   });
@@ -86,8 +86,8 @@ describe.each(BODIES)('%s', (kind) => {
     fc.assert(
       fc.property(ANY[kind], (shape) => {
         const doubled = SHAPE_SIZES[kind].reduce<Shape>((bigger, name) => {
-          const own = (shape as unknown as Record<string, { value: number }>)[name]?.value ?? 0;
-          return withSize(bigger, name, mm(own * 2));
+          const sizeMm = (shape as unknown as Record<string, { value: number }>)[name]?.value ?? 0;
+          return withSize(bigger, name, mm(sizeMm * 2));
         }, shape);
         const corner = shape.kind === 'plate' && shape.corner ? mm(shape.corner.value * 2) : null;
         const rounded = doubled.kind === 'plate' ? { ...doubled, corner } : doubled;

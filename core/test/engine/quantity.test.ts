@@ -26,8 +26,8 @@ test('the spread agrees with simulated errors, shared ones made once a fibre', (
     const shared = new Map(['a', 'b'].map((group) => [group, normal()]));
     return terms.reduce((sum, term) => {
       const sharedError = (shared.get(term.group) ?? 0) * term.sharedSigma * term.pieceG * term.count;
-      const own = Array.from({ length: term.count }, () => normal() * term.ownSigma * term.pieceG);
-      return sum + term.pieceG * term.count + sharedError + own.reduce((a, b) => a + b, 0);
+      const drawnEach = Array.from({ length: term.count }, () => normal() * term.ownSigma * term.pieceG);
+      return sum + term.pieceG * term.count + sharedError + drawnEach.reduce((a, b) => a + b, 0);
     }, 0);
   });
   const mean = draws.reduce((a, b) => a + b, 0) / draws.length;
@@ -55,7 +55,9 @@ test('columns add up, the range holds the likely, and one fibre in two lines is 
       );
       expect(total.lowG).toBeLessThan(total.likelyG);
       expect(total.highG).toBeGreaterThan(total.likelyG);
-      const split = terms.flatMap((one) => Array.from({ length: one.count }, () => ({ ...one, count: 1 })));
+      const split = terms.flatMap((errorTerm) =>
+        Array.from({ length: errorTerm.count }, () => ({ ...errorTerm, count: 1 })),
+      );
       expect(totalMass(split).highG).toBeCloseTo(total.highG, 6);
     }),
   );

@@ -50,7 +50,7 @@ describe('what is hardly there', () => {
           { scaleStepG: 0.1, extraFraction: 0.1 },
           () => ({ onHandG: 5, promisedG: 0 }),
         );
-        const all = plan.groups.flatMap(({ plan: own }) => own.fibres);
+        const all = plan.groups.flatMap(({ plan: group }) => group.fibres);
         for (const { weighing } of all) {
           if (weighing.kind === 'together') expect(Number.isFinite(weighing.errorFraction)).toBe(true);
         }

@@ -66,8 +66,8 @@ describe('a coat by contrast', () => {
         colour,
         colour,
         fc.constantFrom('carded', 'tops', 'batt', 'core-batt'),
-        (core, own, preparation) => {
-          const coat = coatByContrast(core, { colour: own, preparation, hidingGPerM2: null });
+        (core, text, preparation) => {
+          const coat = coatByContrast(core, { colour: text, preparation, hidingGPerM2: null });
           const left = coat.deltaE * Math.exp(-coat.arealGPerM2 / coat.hidingGPerM2);
           if (coat.isLeastCoat) expect(left).toBeLessThanOrEqual(3 + 1e-9);
           else expect(left).toBeCloseTo(3, 9);
@@ -87,8 +87,8 @@ describe('a coat by contrast', () => {
     ['tops, middling', '#777777', 'tops', 90],
     ['pale hides less', '#f6f4ee', 'carded', 92],
     ['dark hides more', '#1d1c1e', 'tops', 76.5],
-  ] as const)('hiding constant: %s', (_name, own, preparation, expected) => {
-    expect(hidingConstant({ colour: own, preparation, hidingGPerM2: null })).toBeCloseTo(expected, 9);
+  ] as const)('hiding constant: %s', (_name, given, preparation, expected) => {
+    expect(hidingConstant({ colour: given, preparation, hidingGPerM2: null })).toBeCloseTo(expected, 9);
   });
   test('a measured hiding constant holds as it is, pale or dark', () => {
     const pale = { colour: '#f6f4ee', preparation: 'carded', hidingGPerM2: 71 } as const;
@@ -123,9 +123,9 @@ describe('layers share the finished volume', () => {
     );
   });
   test('a core fibre that felts denser weighs more in the same volume, and the coat is untouched', () => {
-    const own = part('ball', shapes.ball(60), { coat: 'coat' });
+    const ownPart = part('ball', shapes.ball(60), { coat: 'coat' });
     const [plain, dense] = [1, 1.2].map((densityFactor) =>
-      estimatePart(own, shelf(fibre('core', { colour: '#e6e0d2', densityFactor }), fibre('coat'))),
+      estimatePart(ownPart, shelf(fibre('core', { colour: '#e6e0d2', densityFactor }), fibre('coat'))),
     );
     const massOf = (estimate: typeof plain, index: number) => known(estimate?.uses[index]).pieceG;
     expect(massOf(dense, 0)).toBeCloseTo(1.2 * massOf(plain, 0), 9);
@@ -338,8 +338,8 @@ describe('since the last revision', () => {
     expect(move.moreG).toBeCloseTo(ballsG(now) - ballsG(before), 9);
   });
   test('a part’s own total is its uses for all its pieces', () => {
-    const own = estimatePart(part('p', shapes.egg(60, 40), { count: 3, coat: 'coat' }), fibres);
-    expect(own.total.likelyG).toBeCloseTo(3 * own.pieceG, 9);
-    expect(own.total.unknownCount).toBe(0);
+    const partEstimate = estimatePart(part('p', shapes.egg(60, 40), { count: 3, coat: 'coat' }), fibres);
+    expect(partEstimate.total.likelyG).toBeCloseTo(3 * partEstimate.pieceG, 9);
+    expect(partEstimate.total.unknownCount).toBe(0);
   });
 });

@@ -99,10 +99,10 @@ describe('a ruler', () => {
 
 describe('what is drawn on a piece', () => {
   const draw = (uses: Use[], insertsCm3 = 0) => {
-    const own = part('p', shapes.ball(60), { uses });
-    const result = solidOf(own.shape);
+    const ownPart = part('p', shapes.ball(60), { uses });
+    const result = solidOf(ownPart.shape);
     if (result.kind !== 'solid') throw new Error('a ball');
-    return decorationsOf(own, result.solid, insertsCm3);
+    return decorationsOf(ownPart, result.solid, insertsCm3);
   };
   test('a patch at its true size, a line across or, where it is too long for that, down', () => {
     expect(draw([use('patch', 'a', 'f', { length: mm(30), width: mm(20) })])).toMatchObject([

@@ -35,10 +35,10 @@ describe('no property is lost on the way to a list', () => {
     expect([...paths('fibres')].sort()).toEqual(Object.keys(FibreInput.properties).sort());
   });
   test('every property of a needle', () => {
-    const own = Object.keys(NeedleInput.properties).flatMap((name) =>
+    const given = Object.keys(NeedleInput.properties).flatMap((name) =>
       name === 'mark' ? ['mark.word', 'mark.colour'] : [name],
     );
-    expect([...paths('needles')].sort()).toEqual(own.sort());
+    expect([...paths('needles')].sort()).toEqual(given.sort());
   });
   test('every property of a finding, however it is measured', () => {
     const measured = MEASURED_BY.flatMap((by) =>
@@ -48,8 +48,8 @@ describe('no property is lost on the way to a list', () => {
           : [`measure.${name}`],
       ),
     );
-    const own = Object.keys(FindingInput.properties).filter((name) => name !== 'measure');
-    expect([...paths('findings')].sort()).toEqual([...new Set([...own, ...measured])].sort());
+    const given = Object.keys(FindingInput.properties).filter((name) => name !== 'measure');
+    expect([...paths('findings')].sort()).toEqual([...new Set([...given, ...measured])].sort());
   });
   test('no two columns of a list answer to one heading', () => {
     for (const columns of Object.values(LIST_COLUMNS)) {
@@ -159,7 +159,7 @@ describe('written and read again, nothing changes: anything that can be on the s
       note: fc.oneof(fc.constant(''), word),
       archived: fc.boolean(),
     })
-    .filter((one) => checkNeedle(one).length === 0);
+    .filter((candidate) => checkNeedle(candidate).length === 0);
 
   test('findings', () => {
     const shelves = fc.uniqueArray(finding, {
@@ -192,7 +192,7 @@ describe('written and read again, nothing changes: anything that can be on the s
     const shelves = fc.uniqueArray(needle, {
       minLength: 1,
       maxLength: 6,
-      selector: (one) => needleName(one).toLowerCase(),
+      selector: (given) => needleName(given).toLowerCase(),
     });
     fc.assert(
       fc.property(shelves, (inputs) => {

@@ -19,8 +19,8 @@ const newIds = () => {
   let at = 0;
   return () => `id-${(at += 1)}`;
 };
-const outAndIn = (own: Pattern): Pattern =>
-  patternFromMarkdown(patternMarkdown(own, estimatePattern(own, wool), wool, 'pattern'), newIds());
+const outAndIn = (pattern: Pattern): Pattern =>
+  patternFromMarkdown(patternMarkdown(pattern, estimatePattern(pattern, wool), wool, 'pattern'), newIds());
 const step = (id: string, more: Partial<Step> = {}): Step => ({
   ...BLANK_STEP,
   id,
@@ -39,13 +39,13 @@ const carried = ({ name, count, firmness, shape, exactness }: Part) => ({
 
 describe('Markdown out and in', () => {
   test('a check with its how, where it sends back to, a decision, what recalls it, a cue', () => {
-    const own = pattern([part('body', shapes.ball(40))], {
+    const ownPattern = pattern([part('body', shapes.ball(40))], {
       steps: [
         step('a', { partIds: ['body'], act: { kind: 'decide', question: 'Which way does the *wrap* run?', answers: ['left', 'right'] } }),
         step('b', { cue: 'it springs back', recallsStepId: 'a', checks: [{ id: 'c', look: 'the seam', how: 'against the light', pass: 'nothing shows', remedy: 'more wool', returnToStepId: 'a' }, { id: 'd', look: 'the weight', how: '', pass: '', remedy: 'start anew', returnToStepId: null }] }),
       ],
     });
-    const [first, second] = outAndIn(own).steps;
+    const [first, second] = outAndIn(ownPattern).steps;
     expect(first?.act).toEqual({ kind: 'decide', question: 'Which way does the *wrap* run?', answers: ['left', 'right'] });
     expect(second).toMatchObject({ text: 'Do b.', cue: 'it springs back', recallsStepId: first?.id });
     expect(second?.checks).toMatchObject([
@@ -55,10 +55,10 @@ describe('Markdown out and in', () => {
   });
   test('cuts by their length or their sides, as they were typed', () => {
     const length = (name: string, count: number, value: number, unit: 'mm' | 'in' = 'mm') => ({ ...blankCut(name, 'length'), name, count, length: { value, unit } }) as Pattern['cuts'][number];
-    const own = pattern([], {
+    const ownPattern = pattern([], {
       cuts: [length('leg wire', 2, 273.5), length('cord', 1, 6.375, 'in'), { ...blankCut('p', 'panel'), name: 'wall', count: 3, length: { value: 3, unit: 'in' }, width: mm(65) } as Pattern['cuts'][number], { ...blankCut('w', 'whisker'), name: 'whisker', count: 6, span: mm(80) } as Pattern['cuts'][number]],
     });
-    expect(outAndIn(own).cuts.map((cut) => [cut.kind, cut.name, cut.count, 'length' in cut && cut.length, 'width' in cut && cut.width])).toEqual([
+    expect(outAndIn(ownPattern).cuts.map((cut) => [cut.kind, cut.name, cut.count, 'length' in cut && cut.length, 'width' in cut && cut.width])).toEqual([
       ['length', 'leg wire', 2, mm(273.5), false],
       ['length', 'cord', 1, { value: 6.375, unit: 'in' }, false],
       ['panel', 'wall', 3, { value: 3, unit: 'in' }, mm(65)],
@@ -87,19 +87,19 @@ describe('Markdown out and in', () => {
         return { ...part('p', shape), ...more, exactness: isSaid ? [{ size: first, is }] : [] };
       });
     fc.assert(
-      fc.property(pieces, fc.boolean(), (own, showsBothUnits) => {
-        const again = outAndIn(pattern([own], { showsBothUnits }));
-        expect(again.parts.map(carried)).toEqual([carried(own)]);
+      fc.property(pieces, fc.boolean(), (piece, showsBothUnits) => {
+        const again = outAndIn(pattern([piece], { showsBothUnits }));
+        expect(again.parts.map(carried)).toEqual([carried(piece)]);
       }),
       { numRuns: 150 },
     );
   });
   test('a list within a step stays in it, and no line of ours becomes a step', () => {
-    const own = pattern([part('body', shapes.ball(40), { coat: 'slate' })], {
+    const ownPattern = pattern([part('body', shapes.ball(40), { coat: 'slate' })], {
       title: 'A & *b*',
       steps: [step('a', { text: 'Take both:\n- the left\n- the right', partIds: ['body'], repeat: { times: 2, notes: ['left', 'right'] } }), step('b', { partIds: ['body'], stage: 'coat' })],
     });
-    const again = outAndIn(own);
+    const again = outAndIn(ownPattern);
     expect(again.title).toBe('A & *b*');
     expect(again.steps.map(({ text, stage }) => [text, stage])).toEqual([['Take both:\n- the left\n- the right', 'core'], ['Do b.', 'coat']]);
     expect(checkPattern(again)).toEqual([]);
@@ -112,7 +112,7 @@ describe('Markdown out and in', () => {
     ['a mark of ours before any step is words like others', '**Check:** nothing\n\n1. Roll\n', ['**Check:** nothing', 'Roll'], 0],
   ])('of other texts: %s', (_name, text, texts, parts) => {
     const read = patternFromMarkdown(text, newIds());
-    expect(read.steps.map((one) => one.text)).toEqual(texts);
+    expect(read.steps.map((readStep) => readStep.text)).toEqual(texts);
     expect(read.parts).toHaveLength(parts);
   });
 }); // prettier-ignore

@@ -25,7 +25,7 @@ const eye = (id: string, more: Partial<Finding> = {}): Finding => ({
 });
 const figure: Pattern = {
   ...bird,
-  steps: bird.steps.map((own) => ({ ...own, needle: byGauge(38) })),
+  steps: bird.steps.map((step) => ({ ...step, needle: byGauge(38) })),
 }; // prettier-ignore
 const shelf: PlainShelf = {
   fibres: ['chalk', 'slate', 'amber', 'ink', 'plum', 'unused'].map((id) =>
@@ -109,7 +109,7 @@ describe('onto another shelf', () => {
   const carried = patternFile(figure, shelf);
   const proposed = (more: Partial<PlainShelf>) => {
     const mapping = proposeMapping(carried, { fibres: [], findings: [], needles: [], ...more });
-    return (id: string) => mapping.filter((own) => own.id === id).map(({ match, itemId }) => [match, itemId])[0];
+    return (id: string) => mapping.filter((candidate) => candidate.id === id).map(({ match, itemId }) => [match, itemId])[0];
   };
   const here = (id: string, name: string, more: Partial<Fibre> = {}) => fibre(id, { name, ...more });
   test.each<[string, Fibre[], (string | null)[]]>([

@@ -34,8 +34,8 @@ import { joined, legged, step } from '../support/writing.ts';
 
 const wool = shelf(fibre('core'), fibre('coat', { fineness: 'fine' }));
 
-const ladder = (build: Pattern, needles: readonly Needle[] = [], own: Wool = wool): Ladder =>
-  ladderOf(build, estimatePattern(build, own), own, needles);
+const ladder = (build: Pattern, needles: readonly Needle[] = [], ownWool: Wool = wool): Ladder =>
+  ladderOf(build, estimatePattern(build, ownWool), ownWool, needles);
 
 const byStage = { needle: { by: 'stage' } } as const;
 
@@ -59,16 +59,16 @@ describe('what a school proposes', () => {
       school: SCHOOL_DEFAULTS[kind],
       stageNeedles: [{ stage: 'core', needle: byGauge(32) } as const],
     };
-    const proposed = steps.map((own) => {
-      const wanted = needleOf(own, habit);
+    const proposed = steps.map((step) => {
+      const wanted = needleOf(step, habit);
       return wanted && wantedKey(wanted);
     });
     expect(proposed).toEqual(keys);
   });
   test('what the author says of a step stays, whatever the school', () => {
-    const own = step('s', 'felt', [], { needle: byGauge(36, 'crown') });
+    const ownStep = step('s', 'felt', [], { needle: byGauge(36, 'crown') });
     for (const kind of SCHOOLS) {
-      expect(needleOf(own, { school: SCHOOL_DEFAULTS[kind], stageNeedles: [] })).toEqual(
+      expect(needleOf(ownStep, { school: SCHOOL_DEFAULTS[kind], stageNeedles: [] })).toEqual(
         byGauge(36, 'crown'),
       );
     }
@@ -101,8 +101,8 @@ describe('needles of the shelf', () => {
     ['another profile', needle('a', { gauge: 38 }), byGauge(38, 'star'), false],
     ['a size word', needle('a', { gauge: null, sizeWord: 'Large, from the old tin' }), { by: 'feel', feel: 'large' }, true],
     ['a gauge is no size word', needle('a', { gauge: 36 }), { by: 'feel', feel: 'large' }, false],
-  ] as const)('%s', (_name, own, wanted, isSo) => {
-    expect(isOfSort(own, wanted)).toBe(isSo);
+  ] as const)('%s', (_name, needle, wanted, isSo) => {
+    expect(isOfSort(needle, wanted)).toBe(isSo);
   });
   test('a word that only contains a size is none', () => {
     expect(feelOf({ sizeWord: 'smallish' })).toBeNull();
@@ -121,7 +121,7 @@ describe('needles of the shelf', () => {
   });
   test('are ranked for a step, each with why', () => {
     const ranked = rankedFor(surface, [needle('a', { gauge: 36 }), needle('b', { gauge: 40 }), needle('c', { gauge: null, sizeWord: 'odd' })]);
-    expect(ranked.map((one) => [one.needle.id, one.verdict.strength])).toEqual([['b', 'good'], ['c', 'fair'], ['a', 'poor']]);
+    expect(ranked.map((given) => [given.needle.id, given.verdict.strength])).toEqual([['b', 'good'], ['c', 'fair'], ['a', 'poor']]);
   });
 }); // prettier-ignore
 
@@ -132,23 +132,23 @@ describe('what a step asks of a needle', () => {
     step('on', 'join', ['leg', 'body'], { stage: 'join', joinIds: ['leg-body'], depth: 'through' }),
     step('coat', 'wrap', ['body'], { stage: 'coat', depth: 'light' }),
   ]);
-  const own = factsOfSteps(build, estimatePattern(build, wool), wool);
+  const facts = factsOfSteps(build, estimatePattern(build, wool), wool);
   test.each([
     ['core', { firmnessBefore: null, acrossMm: 60, reachNeededMm: 15, isVisible: false }],
     ['leg', { acrossMm: 12, reachNeededMm: 12, isVisible: true }],
     ['on', { firmnessBefore: 'firm', acrossMm: 12, reachNeededMm: 12, isVisible: false }],
     ['coat', { firmnessBefore: 'firm', reachNeededMm: 3, isVisible: true, task: 'surface' }],
   ] as const)('%s', (id, expected) => {
-    expect(own.get(id)).toMatchObject(expected);
+    expect(facts.get(id)).toMatchObject(expected);
   });
   test('the finest and coarsest wool it works in', () => {
-    expect([...(own.get('coat')?.fineness ?? [])]).toEqual(['fine']);
+    expect([...(facts.get('coat')?.fineness ?? [])]).toEqual(['fine']);
   });
   test.each([
     ['a sheet by its word', step('s', 'felt', ['body'], { text: 'Felt it on the backing sheet.' }), { sheet: true }],
     ['nothing', step('s', 'felt', ['body']), { sheet: false, wire: false, glass: false }],
-  ] as const)('behind: %s', (_name, one, behind) => {
-    const lone = legged([one]);
+  ] as const)('behind: %s', (_name, given, behind) => {
+    const lone = legged([given]);
     expect(factsOfSteps(lone, estimatePattern(lone, wool), wool).get('s')?.behind).toMatchObject(behind);
   });
   test('a dot is as small as it is', () => {
@@ -195,7 +195,7 @@ describe('the path of needles', () => {
   });
   test('an unfit needle is flagged with the reason, the mend and a better one', () => {
     const marking = { ...build, steps: [...build.steps.slice(0, 2), step('finish', 'felt', ['body'], { needle: byGauge(36), stage: 'finish' })] };
-    const flag = ladder(marking).flags.find((one) => one.code === 'unfit');
+    const flag = ladder(marking).flags.find((ladderFlag) => ladderFlag.code === 'unfit');
     expect(flag).toMatchObject({ stepId: 'finish', better: byGauge(40) });
     if (flag?.code !== 'unfit') throw new Error('no flag');
     expect(verdictWords('36', flag.verdict)).toBe('36 is poor here: leaves marks on a visible, firm surface; leaves holes in fine wool');
@@ -245,7 +245,7 @@ function fewestByTrying({ needles, before }: OrderingTask): number {
       if (before.some(([earlier, later]) => later === at && left.includes(earlier))) continue;
       go(
         [...done, at],
-        left.filter((one) => one !== at),
+        left.filter((value) => value !== at),
       );
     }
   };

@@ -92,7 +92,7 @@ describe('spares by chance', () => {
     const random = uniform(7);
     const classes = 20_000;
     let short = 0;
-    for (let one = 0; one < classes; one++) {
+    for (let value = 0; value < classes; value++) {
       const isShort = sorts.some(({ minutes, perMinute }, index) => {
         let broken = 0;
         // The minutes to the next breakage, each as likely to be the one as any other.
@@ -144,7 +144,7 @@ describe('the kit of a room', () => {
     step('wait', 'wait', ['body'], { needle: { by: 'none' }, minutes: null }),
   ]);
   const kit = kitOf(build);
-  const line = (key: string, own = kit) => own.lines.find((one) => one.needle?.id === key);
+  const line = (key: string, needleKit = kit) => needleKit.lines.find((candidate) => candidate.needle?.id === key);
   test('one of each a person, and spares by minutes, risk and skill', () => {
     const exposure = 11 * 30 * RISK_FACTOR.deep * SKILL_FACTOR.some;
     expect(line('oak')).toMatchObject({ perPerson: 1, inUse: 11, exposureMinutes: exposure, meanBroken: exposure * defaultRate(38) });
@@ -166,7 +166,7 @@ describe('the kit of a room', () => {
   });
   test('no needles owned: what is needed is told, and none is made up', () => {
     const bare = kitOf(build, hands(11), []);
-    expect(bare.lines.map(({ needle: own, inUse }) => [own, inUse])).toEqual([[null, 11], [null, 11]]);
+    expect(bare.lines.map(({ needle, inUse }) => [needle, inUse])).toEqual([[null, 11], [null, 11]]);
     expect(bare.buyCostMinor.unknownCount).toBe(2);
   });
   test('a step of unknown minutes makes it at least so many', () => {
@@ -176,12 +176,12 @@ describe('the kit of a room', () => {
   });
   test('first-timers want more spares than practised hands', () => {
     const spares = (skill: 'practised' | 'first-timer') =>
-      kitOf(build, hands(11, skill)).lines.reduce((sum, own) => sum + own.spares, 0);
+      kitOf(build, hands(11, skill)).lines.reduce((sum, ownLine) => sum + ownLine.spares, 0);
     expect(spares('first-timer')).toBeGreaterThan(spares('practised'));
   });
   test('needles of one mark, or of none, look alike', () => {
-    const same = NEEDLES.map((own) => ({ ...own, mark: { word: 'Sea', colour: '#3f8288' } }));
-    expect(kitOf(build, hands(11), same).alike.map((own) => own.map(({ id }) => id))).toEqual([['oak', 'sea']]);
+    const same = NEEDLES.map((needle) => ({ ...needle, mark: { word: 'Sea', colour: '#3f8288' } }));
+    expect(kitOf(build, hands(11), same).alike.map((needles) => needles.map(({ id }) => id))).toEqual([['oak', 'sea']]);
     expect(kit.alike).toEqual([]);
   });
   test('two sorts that one needle serves are one line', () => {
@@ -208,9 +208,9 @@ describe('holders', () => {
     expect(line).toMatchObject({ perPerson: 1, perTable: 3, inUse: 11 + 3 * 3, fullestHolder: 3 });
   });
   test('where each has one, the needles of a holder that is done with serve again', () => {
-    const own = [holder(3, { provision: 'person' })];
-    expect(kitWith(build({ needle: byGauge(38) }), own).lines[0]?.perPerson).toBe(3);
-    expect(kitWith(build(many), own).lines[0]?.perPerson).toBe(4);
+    const given = [holder(3, { provision: 'person' })];
+    expect(kitWith(build({ needle: byGauge(38) }), given).lines[0]?.perPerson).toBe(3);
+    expect(kitWith(build(many), given).lines[0]?.perPerson).toBe(4);
   });
   test('a holder that takes more needles than are owned is told with both numbers', () => {
     const few = [needle('oak', { gauge: 38, onHand: 2 })];
@@ -226,7 +226,7 @@ describe('holders', () => {
       fc.property(fc.array(filling, { maxLength: 6 }), (all) => {
         const fillings = all.map(({ size, first, more }) => ({ key: 'k', per: 'person' as const, size, first, last: first + more }));
         const atEach = Array.from({ length: 16 }, (_, at) =>
-          fillings.reduce((sum, one) => sum + (one.first <= at && at <= one.last ? one.size : 0), 0));
+          fillings.reduce((sum, eachFilling) => sum + (eachFilling.first <= at && at <= eachFilling.last ? eachFilling.size : 0), 0));
         expect(peakOf(fillings)).toBe(Math.max(...atEach));
       }),
     );
@@ -283,7 +283,7 @@ describe('a room that makes several builds', () => {
   });
   test('coarse before fine, whoever uses them', () => {
     const kit = room([[plain, hands(8)], [fine, hands(3)]]);
-    expect(kit.lines.map(({ needle: own, usedBy, perPerson }) => [own?.id, usedBy, perPerson])).toEqual([['oak', 11, 1], ['sea', 8, 1], ['fir', 3, 1]]);
+    expect(kit.lines.map(({ needle: line, usedBy, perPerson }) => [line?.id, usedBy, perPerson])).toEqual([['oak', 11, 1], ['sea', 8, 1], ['fir', 3, 1]]);
   });
 }); // prettier-ignore
 

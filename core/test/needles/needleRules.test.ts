@@ -105,7 +105,7 @@ describe('a verdict', () => {
   });
 });
 
-type FaultCase = readonly [step: Partial<StepFacts>, gauge: number, own?: Parameters<typeof step>[3]];
+type FaultCase = readonly [step: Partial<StepFacts>, gauge: number, more?: Parameters<typeof step>[3]];
 
 /** For each cause a step that gives it, and one that does not. */
 const FAULTS: Readonly<Record<(typeof FAULT_RULES)[number]['id'], readonly [is: FaultCase, not: FaultCase]>> = {
@@ -137,7 +137,7 @@ const FAULTS: Readonly<Record<(typeof FAULT_RULES)[number]['id'], readonly [is: 
 
 describe('every cause of a fault', () => {
   test.each(FAULT_RULES.map((rule) => [rule.id, rule] as const))('%s is one, and is not', (id, rule) => {
-    const isSo = ([more, gauge, own]: FaultCase) => {
+    const isSo = ([more, gauge, given]: FaultCase) => {
       const about = facts(more);
       // A needle of 20 mm: only reach is short of what a step may ask.
       const needle = needleFacts(gauge, { reachMm: 20 });
@@ -145,7 +145,7 @@ describe('every cause of a fault', () => {
       return rule.holds(
         about,
         { ...needle, gauge, rules: new Set([...because, ...also]) },
-        step('s', 'felt', [], own),
+        step('s', 'felt', [], given),
       );
     };
     const [is, not] = FAULTS[id];

@@ -37,9 +37,9 @@ const names = (count: number, letters = 5) =>
 describe('what does not fit one label', () => {
   const room = labelRoom(LABEL_SHEET);
   test('stands in two columns while that will do', () => {
-    const [own, ...others] = fittedLabels([label(names(room * 2))], LABEL_SHEET);
+    const [fittedLabel, ...others] = fittedLabels([label(names(room * 2))], LABEL_SHEET);
     expect(others).toEqual([]);
-    expect(own).toMatchObject({ columns: 2, place: '' });
+    expect(fittedLabel).toMatchObject({ columns: 2, place: '' });
   });
   test('then goes on the next one, and each says which it is', () => {
     const all = fittedLabels([label(names(room * 4 + 1))], LABEL_SHEET);
@@ -59,12 +59,12 @@ describe('what does not fit one label', () => {
           const lines = made.map(([letters, noteLetters], at) => ({ swatch: null, text: `${at}`.padEnd(letters, 'x'), grams: { kind: 'grams', massG: 12.5, scaleStepG: 0.1, isAtLeast: false } as const, note: 'n'.repeat(noteLetters), parts: [] }));
           const sheet = { ...LABEL_SHEET, heightMm, widthMm };
           const all = fittedLabels([label([], { lines })], sheet);
-          expect(all.flatMap((own) => own.lines.map(({ text }) => text))).toEqual(lines.map(({ text }) => text));
+          expect(all.flatMap((fittedLabel) => fittedLabel.lines.map(({ text }) => text))).toEqual(lines.map(({ text }) => text));
           // A line is 10.4 points high, one of a note 8.2; 41 are title, bag, parts and foot. One line there always is.
           const room = Math.max(10.4, ((heightMm - 5) * 72) / 25.4 - 41);
-          for (const { lines: own, columns, notes } of all) {
+          for (const { lines: ownLines, columns, notes } of all) {
             const noteLines = notes.reduce((sum, note) => sum + Math.ceil(note.length / Math.floor((widthMm - 5) / 1.2)), 0);
-            expect(Math.ceil(own.length / columns) * 10.4 + noteLines * 8.2).toBeLessThanOrEqual(room + 1e-6);
+            expect(Math.ceil(ownLines.length / columns) * 10.4 + noteLines * 8.2).toBeLessThanOrEqual(room + 1e-6);
           }
         },
       ),
@@ -83,7 +83,7 @@ const lot = (name: string, onHandG: number | null, note = ''): Lot => ({
 const withLots = (lots: Lot[]): Wool => {
   const chalk = coastWool.fibres.get('chalk');
   if (!chalk) throw new Error('the coast has chalk');
-  const onHandG = lots.reduce((sum, own) => sum + (own.onHandG ?? 0), 0);
+  const onHandG = lots.reduce((sum, ownLot) => sum + (ownLot.onHandG ?? 0), 0);
   return { ...coastWool, fibres: new Map([...coastWool.fibres, ['chalk', { ...chalk, lots, onHandG }]]) };
 }; // prettier-ignore
 const sourceWith = (lots: Lot[]): PaperSource => ({
@@ -100,9 +100,9 @@ describe('what a lot says stands on everything packed from it', () => {
   });
   test('labels, of the bags that hold it', () => {
     const labels = bagLabels(sourceWith([lot('12', 900, WARNING)]));
-    for (const own of labels) {
-      const hasChalk = own.lines.some(({ text }) => text === 'chalk');
-      expect(own.lines.map(({ note }) => note).join('')).toBe(hasChalk ? `lot 12: ${WARNING}` : '');
+    for (const paperLabel of labels) {
+      const hasChalk = paperLabel.lines.some(({ text }) => text === 'chalk');
+      expect(paperLabel.lines.map(({ note }) => note).join('')).toBe(hasChalk ? `lot 12: ${WARNING}` : '');
     }
     expect(labels.some(({ lines }) => lines.some(({ note }) => note !== ''))).toBe(true);
   });

@@ -39,20 +39,20 @@ describe('papers', () => {
       const paper = makePaper(name, sourceOf(input));
       expect(paper.title).not.toBe('');
       expect(JSON.stringify(paper)).not.toMatch(/undefined|NaN|no longer on the shelf/);
-      for (const own of paper.sections)
-        for (const line of own.rows) expect(line.cells).toHaveLength(own.columns.length);
+      for (const section of paper.sections)
+        for (const line of section.rows) expect(line.cells).toHaveLength(section.columns.length);
     }
   });
   test('the contents card counts what the pattern counts: findings of every make, nothing more, spares beside', () => {
     const source = sourceOf(kitsOf([duo({ designs: [{ revisionId: 'bird-1', copies: 3, choices: { values: {}, colourwayId: null, swapIds: [] } }] })]));
     const [card] = makePaper('contents', source).sections;
-    const one = estimatePattern(bird, coastWool);
-    for (const { findingId, most } of one.findings) {
+    const patternEstimate = estimatePattern(bird, coastWool);
+    for (const { findingId, most } of patternEstimate.findings) {
       const line = card?.rows.map(({ cells }) => cells.map(cellWords)).find(([, what]) => what === findingId);
       expect(line?.[2]).toBe(String(most * 3));
     }
     const wool = (card?.rows ?? []).filter(({ swatch }) => swatch !== null).map(({ cells }) => cells.map(cellWords)[1]);
-    expect(new Set(wool).size).toBe(new Set(one.uses.map(({ fibreId }) => fibreId)).size);
+    expect(new Set(wool).size).toBe(new Set(patternEstimate.uses.map(({ fibreId }) => fibreId)).size);
   });
   test('who is left-handed, has another choice or a swap finds it on their own list', () => {
     const { sections } = makePaper('packs', sourceOf(wholeClass));
@@ -104,7 +104,7 @@ describe('labels', () => {
           const page = PAGE_SIZES_MM[sheet.page];
           const isOff = places.some(({ xMm, yMm }) => xMm + sheet.widthMm > page.widthMm + 1e-9 || yMm + sheet.heightMm > page.heightMm + 1e-9);
           if (problems.length === 0) expect(isOff).toBe(false);
-          const keys = places.map(({ sheet: own, xMm, yMm }) => `${own} ${xMm} ${yMm}`);
+          const keys = places.map(({ sheet: place, xMm, yMm }) => `${place} ${xMm} ${yMm}`);
           expect(new Set(keys).size).toBe(count);
           if (sheet.used < sheet.rows * sheet.columns) expect(places[0]?.sheet).toBe(0);
         },

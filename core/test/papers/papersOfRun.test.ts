@@ -43,7 +43,8 @@ const withKit = (input: RunInput, wool: Wool = coastWool): PaperSource => ({
   kit: input.kind === 'class' ? kitOfClass(input, { designs, wool, needles, evidence: [], tools }).kit : null,
 });
 const cellsOf = (paper: Paper, title: string): readonly (readonly string[])[] =>
-  paper.sections.find((own) => own.title === title)?.rows.map(({ cells }) => cells.map(cellWords)) ?? [];
+  paper.sections.find((section) => section.title === title)?.rows.map(({ cells }) => cells.map(cellWords)) ??
+  [];
 const titlesOf = (name: PaperName, source: PaperSource) =>
   makePaper(name, source).sections.map(({ title }) => title);
 
@@ -79,7 +80,7 @@ describe('what is prepared beforehand', () => {
       const plan = restocked(source.plan, (id) => ({ onHandG: id === 'plum' ? onHandG : 300, promisedG: id === 'plum' ? promisedG : 0 }));
       return cellsOf(makePaper('preparation', { ...source, plan }), 'Blend');
     };
-    const minutes = (...stock: Parameters<typeof cells>) => cells(...stock).map((own) => own[3]);
+    const minutes = (...stock: Parameters<typeof cells>) => cells(...stock).map((cell) => cell[3]);
     // And of each of its fibres what a lot of it takes.
     const all = [String(MINUTES_A_BLEND), '', '', ''];
     expect(minutes(0)).toEqual(all);
@@ -88,7 +89,7 @@ describe('what is prepared beforehand', () => {
     // What runs before take of it is not there to be packed.
     expect(minutes(500, 500)).toEqual(all);
     const wantedG = Number.parseFloat(cells(500)[0]?.[1] ?? '');
-    const madeG = (own: readonly (readonly string[])[]) => own.slice(1).reduce((sum, row) => sum + Number.parseFloat(row[1] ?? ''), 0);
+    const madeG = (given: readonly (readonly string[])[]) => given.slice(1).reduce((sum, row) => sum + Number.parseFloat(row[1] ?? ''), 0);
     // Half of it, in a lot that keeps its recipe: never less, and not all of it.
     const half = madeG(cells(500, 500 - wantedG / 2));
     expect(half).toBeGreaterThanOrEqual(wantedG / 2 - 0.01);
@@ -139,7 +140,7 @@ describe('what is short', () => {
     expect(cellsOf(makePaper('shortage', withKit(dusk)), 'Never counted').map(([name]) => name)).toEqual(['plum, carded sliver']);
   });
   test('enough of everything says so', () => {
-    const many = needles.map((own) => ({ ...own, onHand: 900 }));
+    const many = needles.map((needle) => ({ ...needle, onHand: 900 }));
     const input = classOf({ seats: 2, sparePacks: 0 });
     const { kit } = kitOfClass(input, { designs, wool: coastWool, needles: many, evidence: [], tools });
     expect(titlesOf('shortage', { ...withKit(input), needles: many, kit })).toEqual(['Nothing is short']);
@@ -207,10 +208,10 @@ describe('a run that was bought, or packed', () => {
 
 describe('that nothing is short is said of what can be told', () => {
   /** A class of two of a ball, whose second layer nobody may know the amount of. */
-  const wordsOf = (isKnown: boolean, own: Partial<Pattern> = {}): string | undefined => {
+  const wordsOf = (isKnown: boolean, ownPattern: Partial<Pattern> = {}): string | undefined => {
     const added = use('added', 'more', 'ink', isKnown ? { amount: { form: 'grams', massG: 1, highG: null, isWeighed: false } } : {}); // prettier-ignore
     const ball = part('ball', shapes.ball(40), { core: 'chalk' });
-    const figure = pattern([{ ...ball, uses: [...ball.uses, added] }], own);
+    const figure = pattern([{ ...ball, uses: [...ball.uses, added] }], ownPattern);
     const input = classOf({ seats: 2, sparePacks: 0, findingSpares: [] });
     return makePaper('shortage', sourceOf(input, new Map([['bird-1', figure]]))).sections[0]?.notes[0];
   };
@@ -222,5 +223,5 @@ describe('that nothing is short is said of what can be told', () => {
     ['a tool that the shelf does not keep', true, { tools: listed }, 'The shelf has enough of all it keeps. Not kept on it: loom.'],
     ['an amount nobody knows', false, {}, 'The shelf has enough of all that is known; 1 amount unknown.'],
     ['both', false, { tools: listed }, 'The shelf has enough of all that is known; 1 amount unknown. Not kept on it: loom.'],
-  ])('%s', (_name, isKnown, own, words) => expect(wordsOf(isKnown, own)).toBe(words)); // prettier-ignore
+  ])('%s', (_name, isKnown, given, words) => expect(wordsOf(isKnown, given)).toBe(words)); // prettier-ignore
 });

@@ -99,7 +99,7 @@ describe('taken out and brought back', () => {
       ...bare,
       title: 'Otherwise',
       joinsApart: true,
-      steps: [...bare.steps.map((own) => ({ ...own, text: `${own.text}, slowly` })), step('new', 'felt', [])],
+      steps: [...bare.steps.map((step) => ({ ...step, text: `${step.text}, slowly` })), step('new', 'felt', [])],
       sessions: bare.sessions.map((session) => ({ ...session, homework: 'rest' })),
       links: [...bare.links, { id: 'l3', beforeId: bare.steps[0]?.id ?? '', afterId: 'new', strength: 'must', reason: '' }],
     };
@@ -107,9 +107,9 @@ describe('taken out and brought back', () => {
     expect(checkPattern(back)).toEqual([]);
     expect(back).toMatchObject({ title: 'Otherwise', joinsApart: true });
     const isOther = (id: string) => thing.kind !== 'step' || id !== thing.id;
-    for (const own of back.steps) {
-      if (own.id === 'new') continue;
-      expect(own.text).toBe(isOther(own.id) ? `${own.id}, slowly` : own.id);
+    for (const step of back.steps) {
+      if (step.id === 'new') continue;
+      expect(step.text).toBe(isOther(step.id) ? `${step.id}, slowly` : step.id);
     }
     expect(idsOf(back.steps)).toEqual([...idsOf(figure.steps), 'new']);
     expect(idsOf(back.links)).toEqual(expect.arrayContaining([...idsOf(figure.links), 'l3']));

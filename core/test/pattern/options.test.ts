@@ -95,40 +95,40 @@ describe('resolving a build', () => {
         { id: 'y', name: '', things: [thing('part', 'hat')] },
       ] },
     ]; // prettier-ignore
-    const own = { ...figure, options };
-    const withX = resolveBuild(own, choose({ o: 'x' }));
+    const given = { ...figure, options };
+    const withX = resolveBuild(given, choose({ o: 'x' }));
     expect(withX.parts.map(({ id }) => id)).toEqual(['body', 'feather']);
     expect(withX.parts[0]?.uses).toHaveLength(2);
-    expect(resolveBuild(own, choose({ o: 'y' })).parts[0]?.uses).toHaveLength(1);
+    expect(resolveBuild(given, choose({ o: 'y' })).parts[0]?.uses).toHaveLength(1);
   });
   test('a colourway fills every place of its slots, and only those', () => {
-    const own: Pattern = {
+    const ownPattern: Pattern = {
       ...figure,
       slots: [{ id: 's', name: '', places: [{ kind: 'use', id: 'body-coat' }, { kind: 'use', id: 'hat-core' }], rule: null }],
       colourways: [{ id: 'c', name: '', fills: [{ slotId: 's', fibreId: 'dark' }] }],
     }; // prettier-ignore
     const fibres = (pattern: Pattern) =>
       pattern.parts.flatMap(({ uses }) => uses.map((use) => use.role !== 'insert' && use.fibreId));
-    expect(fibres(resolveBuild(own, { ...NO_CHOICES, colourwayId: 'c' }))).toEqual([
+    expect(fibres(resolveBuild(ownPattern, { ...NO_CHOICES, colourwayId: 'c' }))).toEqual([
       'core',
       'dark',
       'dark',
       'core',
     ]);
-    expect(fibres(own)).toEqual(['core', 'coat', 'core', 'core']);
+    expect(fibres(ownPattern)).toEqual(['core', 'coat', 'core', 'core']);
   });
   test('a swap changes its fibre, its stated grams, its minutes and its words', () => {
     const coat = { form: 'grams', massG: 2, highG: null, isWeighed: false } as const;
     const body = part('body', shapes.ball(60), { coat: 'coat' });
-    const own: Pattern = {
+    const pattern: Pattern = {
       ...figure,
       parts: [{ ...body, uses: body.uses.map((use) => (use.role === 'coat' ? { ...use, amount: coat } : use)) }, ...figure.parts.slice(1)],
       swaps: [{ id: 'w', of: { kind: 'use', id: 'body-coat' }, to: { kind: 'fibre', fibreId: 'pale' }, amountFactor: 1.5, moreMinutes: -2, steps: [{ stepId: 'b', text: 'otherwise' }], look: '' }],
     }; // prettier-ignore
-    const build = resolveBuild(own, { ...NO_CHOICES, swapIds: ['w'] });
+    const build = resolveBuild(pattern, { ...NO_CHOICES, swapIds: ['w'] });
     expect(build.parts[0]?.uses[1]).toMatchObject({ fibreId: 'pale', amount: { massG: 3 } });
     expect(build.steps[0]).toMatchObject({ text: 'otherwise', minutes: 3 });
-    expect(build.steps[1]).toEqual(own.steps[1]);
+    expect(build.steps[1]).toEqual(pattern.steps[1]);
   });
 });
 
@@ -143,14 +143,14 @@ describe('what a build leaves hanging', () => {
     expect(unmetNeeds(held, resolveBuild(held, choose({ hat: 'no' })))).toEqual([]);
   });
   test('what shows is said: the place, the author’s words, the core beneath a coat', () => {
-    const own = { ...figure, options: [...figure.options, extra('coat', thing('use', 'body-coat'))] };
-    const shows = nowShows(own, resolveBuild(own, choose({ hat: 'no', feather: 'no', coat: 'no' })));
+    const given = { ...figure, options: [...figure.options, extra('coat', thing('use', 'body-coat'))] };
+    const shows = nowShows(given, resolveBuild(given, choose({ hat: 'no', feather: 'no', coat: 'no' })));
     expect(shows).toEqual([
       { what: 'beneath', partId: 'body', fibreId: 'core' },
       { what: 'said', partId: 'hat', words: 'the seam on the crown' },
       { what: 'place', partId: 'hat', onPartId: 'body' },
     ]);
-    expect(nowShows(own, own)).toEqual([]);
+    expect(nowShows(given, given)).toEqual([]);
   });
   test('a cover left out shows the join', () => {
     const bare = { ...figure, joins: figure.joins.map((join) => ({ ...join, cover: null })) };
@@ -175,8 +175,8 @@ describe('limits', () => {
     ['needs, where it is not asked', limit('needs', ['a', 'yes'], ['b', 'yes']), { a: 'no', b: 'no' }, false],
     ['not with', limit('not-with', ['a', 'yes'], ['b', 'yes']), { a: 'yes', b: 'yes' }, true],
     ['not with, apart', limit('not-with', ['a', 'yes'], ['b', 'yes']), { a: 'yes', b: 'no' }, false],
-  ] as const)('%s', (_name, own, values, isBroken) =>
-    expect(brokenLimit(values, [own]) !== null).toBe(isBroken),
+  ] as const)('%s', (_name, given, values, isBroken) =>
+    expect(brokenLimit(values, [given]) !== null).toBe(isBroken),
   );
   test('every allowed set of values, and no other, as brute force has it', () => {
     const value = fc.constantFrom('yes', 'no');
@@ -198,8 +198,8 @@ describe('limits', () => {
         expect(never).toEqual(
           three.flatMap((option) =>
             option.values
-              .filter((one) => !right.some((values) => values[option.id as 'a'] === one.id))
-              .map((one) => ({ optionId: option.id, valueId: one.id })),
+              .filter((candidate) => !right.some((values) => values[option.id as 'a'] === candidate.id))
+              .map((given) => ({ optionId: option.id, valueId: given.id })),
           ),
         );
       }),
@@ -253,10 +253,10 @@ describe('every build summed up', () => {
     const builds = summariseBuilds(many, WOOL) ?? [];
     expect(builds).toHaveLength([...allowedValues(many)].length);
     for (const { values, ...sums } of builds) {
-      const own = sumsOf(resolveBuild(many, choose(values)), WOOL);
+      const ownSums = sumsOf(resolveBuild(many, choose(values)), WOOL);
       for (const key of ['likelyG', 'minutes', 'pieces', 'unknownCount'] as const)
-        expect(sums[key]).toBeCloseTo(own[key], 9);
-      expect(Math.abs(sums.costMinor - own.costMinor)).toBeLessThanOrEqual(3);
+        expect(sums[key]).toBeCloseTo(ownSums[key], 9);
+      expect(Math.abs(sums.costMinor - ownSums.costMinor)).toBeLessThanOrEqual(3);
     }
   });
   test('options that have nothing to do with one another are worked out apart', () => {

@@ -73,8 +73,8 @@ describe('the needle of a step', () => {
     ['a stage without one', step('a', 'felt', [], { needle: { by: 'stage' }, stage: 'coat' }), null, true],
     ['glue asks for none', step('a', 'glue', [], { needle: { by: 'stage' }, stage: 'coat' }), null, false],
     ['none said', step('a', 'felt', [], { needle: { by: 'none' } }), null, false],
-  ] as const)('%s', (_name, own, needle, isMissing) => {
-    expect(needleOf(own, stages)).toEqual(needle);
-    expect(isNeedleMissing(own, stages)).toBe(isMissing);
+  ] as const)('%s', (_name, given, needle, isMissing) => {
+    expect(needleOf(given, stages)).toEqual(needle);
+    expect(isNeedleMissing(given, stages)).toBe(isMissing);
   });
 });

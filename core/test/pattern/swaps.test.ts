@@ -93,8 +93,8 @@ describe('wool for a thing', () => {
       fc.property(fc.integer({ min: 1, max: 6 }), fc.integer({ min: 1, max: 12 }), fc.double({ min: 0.01, max: 2, noNaN: true }), (heads, count, eachG) => {
         const build = taken(dog([swap({ kind: 'finding', id: 'eyes' }, dots({ eachG, diameter: null }))], { heads, count }));
         const estimate = estimatePattern(build, wool);
-        const own = estimate.uses.find(({ useId }) => useId === 'eyes-dots');
-        expect(own?.kind === 'known' && own.all.likelyG).toBeCloseTo(eachG * count, 6);
+        const use = estimate.uses.find(({ useId }) => useId === 'eyes-dots');
+        expect(use?.kind === 'known' && use.all.likelyG).toBeCloseTo(eachG * count, 6);
       }),
     ); // prettier-ignore
   });
@@ -125,11 +125,12 @@ describe('what was done to the thing', () => {
       'glue',
       30,
     ],
-  ])('%s', (_name, own, act, waiting) => {
-    expect(taken(own).steps[0]).toMatchObject({ act: { kind: act }, waiting });
+  ])('%s', (_name, given, act, waiting) => {
+    expect(taken(given).steps[0]).toMatchObject({ act: { kind: act }, waiting });
   });
   test('drops of glue are counted for what is set there, and none where nothing is', () => {
-    const drops = (own: Pattern) => needsOf(own).listed.find(({ key }) => key === 'glue-drops')?.count ?? 0;
+    const drops = (pattern: Pattern) =>
+      needsOf(pattern).listed.find(({ key }) => key === 'glue-drops')?.count ?? 0;
     expect([drops(set('glue')), drops(taken(set('glue')))]).toEqual([2, 0]);
     expect(drops(set('glue', { findings: [] }))).toBe(1);
   });
@@ -157,8 +158,8 @@ describe('what a swap cannot do changes nothing', () => {
     ['dots for wool', { kind: 'use', id: 'spots' }, dots()],
     ['what is not there', { kind: 'finding', id: 'gone' }, dots()],
   ])('%s', (_name, of, to) => {
-    const own = { ...figure, swaps: [swap(of, to)] };
-    expect(taken(own)).toEqual(resolveBuild(own, NO_CHOICES));
+    const given = { ...figure, swaps: [swap(of, to)] };
+    expect(taken(given)).toEqual(resolveBuild(given, NO_CHOICES));
   });
   test('what has the same id in another list stays as it is', () => {
     const named = {
@@ -170,13 +171,13 @@ describe('what a swap cannot do changes nothing', () => {
     expect(taken(named).findings[0]?.findingId).toBe('bead');
   });
   test('what an option leaves out is not swapped, nor its minutes and words', () => {
-    const own: Pattern = {
+    const pattern: Pattern = {
       ...figure,
       options: [{ id: 'o', name: 'eyes', kind: 'extra', defaultValueId: 'no', values: [{ id: 'yes', name: 'yes', things: [{ kind: 'finding', id: 'eyes' }] }, { id: 'no', name: 'no', things: [] }] }],
       swaps: [swap({ kind: 'finding', id: 'eyes' }, dots(), { steps: [{ stepId: 'set', text: 'felt the eyes' }] })],
     }; // prettier-ignore
-    expect(taken(own)).toEqual(resolveBuild(own, NO_CHOICES));
-    expect(taken({ ...own, options: [] }).steps[0]?.text).toBe('felt the eyes');
+    expect(taken(pattern)).toEqual(resolveBuild(pattern, NO_CHOICES));
+    expect(taken({ ...pattern, options: [] }).steps[0]?.text).toBe('felt the eyes');
   });
 });
 
@@ -189,17 +190,17 @@ describe('what may be taken where', () => {
     ['a cut', { kind: 'cut', id: 'c' }, ['finding']],
   ])('%s', (_name, of, expected) => expect(takenKinds(of, figure)).toEqual(expected));
   test('published with nothing to take it would be empty: it is said where', () => {
-    const own = (to: Taken) => missingForPublishing(dog([swap({ kind: 'finding', id: 'eyes' }, to)])).filter(({ pointer }) => pointer.startsWith('/swaps'));
-    expect(own(dots())).toEqual([]);
-    expect(own(dots({ fibreId: null }))).toEqual([{ code: 'swap_open', pointer: '/swaps/0/to' }]);
-    expect(own({ kind: 'fibre', fibreId: 'dark' })).toEqual([{ code: 'swap_open', pointer: '/swaps/0/to' }]);
-    expect(own(dots({ diameter: null }))).toEqual([{ code: 'sizes_missing', pointer: '/swaps/0/to', missing: ['diameter'] }]);
+    const missing = (to: Taken) => missingForPublishing(dog([swap({ kind: 'finding', id: 'eyes' }, to)])).filter(({ pointer }) => pointer.startsWith('/swaps'));
+    expect(missing(dots())).toEqual([]);
+    expect(missing(dots({ fibreId: null }))).toEqual([{ code: 'swap_open', pointer: '/swaps/0/to' }]);
+    expect(missing({ kind: 'fibre', fibreId: 'dark' })).toEqual([{ code: 'swap_open', pointer: '/swaps/0/to' }]);
+    expect(missing(dots({ diameter: null }))).toEqual([{ code: 'sizes_missing', pointer: '/swaps/0/to', missing: ['diameter'] }]);
   }); // prettier-ignore
 });
 
 test('in another size the dots grow as dots do', () => {
-  const own = resizePattern(dog([swap({ kind: 'finding', id: 'eyes' }, dots({ eachG: 0.1 }))]), 2);
-  expect(own.swaps[0]?.to).toMatchObject({ diameter: { value: 12, unit: 'mm' }, eachG: 0.8 });
+  const resized = resizePattern(dog([swap({ kind: 'finding', id: 'eyes' }, dots({ eachG: 0.1 }))]), 2);
+  expect(resized.swaps[0]?.to).toMatchObject({ diameter: { value: 12, unit: 'mm' }, eachG: 0.8 });
 });
 
 test('swaps of the sixth format are told apart by what they are of', () => {

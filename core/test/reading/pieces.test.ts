@@ -66,12 +66,12 @@ const stag: Pattern = pattern(
   },
 ); // prettier-ignore
 
-const piecesOf = (own: Pattern, shelf_ = wool) =>
-  piecesToMake(own, own, estimatePattern(own, shelf_), shelf_);
-const linesOf = (own: Pattern, id: string, shelf_ = wool) => {
-  const piece = piecesOf(own, shelf_).find((one) => one.part.id === id);
+const piecesOf = (pattern: Pattern, shelf_ = wool) =>
+  piecesToMake(pattern, pattern, estimatePattern(pattern, shelf_), shelf_);
+const linesOf = (pattern: Pattern, id: string, shelf_ = wool) => {
+  const piece = piecesOf(pattern, shelf_).find((candidate) => candidate.part.id === id);
   if (!piece) throw new Error('a piece of the pattern');
-  return pieceLines(piece, own, shelf_).map((line) => (line.kind === 'wool' ? `${line.label}: ${line.fibre} ${line.grams}` : `${line.label}: ${line.text}`));
+  return pieceLines(piece, pattern, shelf_).map((line) => (line.kind === 'wool' ? `${line.label}: ${line.fibre} ${line.grams}` : `${line.label}: ${line.text}`));
 }; // prettier-ignore
 
 describe('a piece', () => {
@@ -88,8 +88,8 @@ describe('a piece', () => {
   });
   test('that two joins hold leaves an end loose for each', () => {
     const end = (id: string, ontoId: string, value: number) => ({ ...blankJoin(id, 'leg', ontoId), looseEnd: { ...blankLooseEnd('leg'), length: mm(value) } });
-    const own = { ...stag, joins: [end('top', 'body', 10), end('foot', 'ear', 14)] };
-    expect(linesOf(own, 'leg')).toContain('Leave loose: 10 mm at one end, 14 mm at one end');
+    const given = { ...stag, joins: [end('top', 'body', 10), end('foot', 'ear', 14)] };
+    expect(linesOf(given, 'leg')).toContain('Leave loose: 10 mm at one end, 14 mm at one end');
   });
   test('knows the step that begins it; one that no step names says nothing', () => {
     expect(piecesOf(stag).map(({ beginsAt }) => beginsAt)).toEqual([1, 2, 3]);
@@ -102,7 +102,7 @@ describe('a piece', () => {
   });
   test('its likely grams times its number are those of the whole pattern', () => {
     const estimate = estimatePattern(stag, wool);
-    const all = piecesOf(stag).flatMap(({ layers, part: own }) => layers.map(({ pieceG }) => (pieceG?.likelyG ?? NaN) * Number(own.count)));
+    const all = piecesOf(stag).flatMap(({ layers, part: piece }) => layers.map(({ pieceG }) => (pieceG?.likelyG ?? NaN) * Number(piece.count)));
     const covers = estimate.joins.reduce((sum, { cover }) => sum + (cover?.kind === 'known' ? cover.all.likelyG : 0), 0);
     expect(all.reduce((sum, massG) => sum + massG, covers)).toBeCloseTo(estimate.total.likelyG, 9);
   });
@@ -112,8 +112,8 @@ describe('a piece', () => {
     ['stated strays a little', grams(10), '≈ 10.0 g (8.8–11.4)'],
     ['unknown is told with its reason', { form: 'tops', length: null, highLength: null, ways: 1 }, 'amount unknown'],
   ])('%s', (_name, amount, words) => {
-    const own = pattern([part('body', shapes.ball(60), { uses: [use('core', 'c', 'slate', { amount })] })]);
-    expect(linesOf(own, 'body')[0]).toContain(words);
+    const ownPattern = pattern([part('body', shapes.ball(60), { uses: [use('core', 'c', 'slate', { amount })] })]);
+    expect(linesOf(ownPattern, 'body')[0]).toContain(words);
   });
   test('in both units, and in inches with small fractions', () => {
     const both = { ...stag, showsBothUnits: true };
@@ -148,18 +148,18 @@ describe('what hands do', () => {
   });
   test('a measure that is far off is not offered: it is weighed', () => {
     // 0.77 of a staple’s grams: taking the staple is a third too much.
-    const own = (massG: number) =>
+    const withGrams = (massG: number) =>
       pattern([
         part('body', shapes.ball(30), { uses: [use('core', 'c', 'slate', { amount: grams(massG) })] }),
       ]);
-    expect(piecesOf(own(1.6))[0]?.layers[0]?.hands?.kind).toBe('length');
-    expect(piecesOf(own(1.2))[0]?.layers[0]?.hands).toBeNull();
+    expect(piecesOf(withGrams(1.6))[0]?.layers[0]?.hands?.kind).toBe('length');
+    expect(piecesOf(withGrams(1.2))[0]?.layers[0]?.hands).toBeNull();
   });
 });
 
 test('of two fibres with one name each says how it is prepared', () => {
-  const own = shelf(fibre('a', { name: 'Chalk', preparation: 'tops' }), fibre('b', { name: 'chalk ', preparation: 'batt' }), fibre('c', { name: 'Moss' }));
-  expect(['a', 'b', 'c', 'gone'].map(fibreNamesOf(own))).toEqual(['Chalk tops', 'chalk  batt', 'Moss', 'not chosen yet']);
+  const ownShelf = shelf(fibre('a', { name: 'Chalk', preparation: 'tops' }), fibre('b', { name: 'chalk ', preparation: 'batt' }), fibre('c', { name: 'Moss' }));
+  expect(['a', 'b', 'c', 'gone'].map(fibreNamesOf(ownShelf))).toEqual(['Chalk tops', 'chalk  batt', 'Moss', 'not chosen yet']);
 }); // prettier-ignore
 
 describe('before you cut', () => {
@@ -174,13 +174,13 @@ describe('before you cut', () => {
     for (const { size } of lines.slice(1)) expect(size).toMatch(/cm/);
   });
   test('what is only if needed is not cut, nor what is a share of a weight', () => {
-    const own = pattern([part('body', shapes.ball(60), { uses: [use('core', 'c', 'core', { amount: { form: 'shared', sharedId: 'w' } }), use('coat', 'd', 'core', { isIfNeeded: true })] })], { shared: [{ id: 'w', name: '', massG: 20, highG: null, isWeighed: true }] });
-    expect(beforeYouCut(piecesOf(own), []).wool).toEqual([]);
+    const ownPattern = pattern([part('body', shapes.ball(60), { uses: [use('core', 'c', 'core', { amount: { form: 'shared', sharedId: 'w' } }), use('coat', 'd', 'core', { isIfNeeded: true })] })], { shared: [{ id: 'w', name: '', massG: 20, highG: null, isWeighed: true }] });
+    expect(beforeYouCut(piecesOf(ownPattern), []).wool).toEqual([]);
   });
 }); // prettier-ignore
 
 describe('wool at its steps', () => {
-  const at = (own: Pattern) => woolOfSteps(own, estimatePattern(own, wool).uses);
+  const at = (pattern: Pattern) => woolOfSteps(pattern, estimatePattern(pattern, wool).uses);
   const name = (id: string) => wool.fibres.get(id)?.name ?? id;
   const twice = (first: number, later: number, amount: (massG: number) => Amount = grams) =>
     pattern([part('a', shapes.ball(50), { uses: [use('core', 'a-core', 'moss', { amount: amount(first) })] }), part('b', shapes.ball(20), { uses: [use('core', 'b-core', 'moss', { amount: amount(later) })] })], {
@@ -196,16 +196,16 @@ describe('wool at its steps', () => {
     ['as much again is not', twice(5, 5), 0],
     ['nor more than before', twice(1, 9), 0],
     ['of one weight it always is', twice(5, 5, () => ({ form: 'shared', sharedId: 'w' })), 1],
-  ])('%s', (_name, own, keeps) => {
-    expect(at(own).get(1)?.keeps).toHaveLength(keeps);
-    expect(at(own).get(3)?.kept).toHaveLength(keeps);
+  ])('%s', (_name, given, keeps) => {
+    expect(at(given).get(1)?.keeps).toHaveLength(keeps);
+    expect(at(given).get(3)?.kept).toHaveLength(keeps);
   });
   test('in words, at the step that keeps it and at the one that uses it', () => {
-    const own = at(twice(9, 1));
+    const woolAt = at(twice(9, 1));
     const NOTHING = { takes: [], keeps: [], kept: [] };
-    expect(keepsWords(own.get(1) ?? NOTHING, name)).toEqual(['Keep about 1.0 g Moss back for step 3.']);
-    expect(keptWords(own.get(3) ?? NOTHING, name)).toEqual(['Moss: what you kept back in step 1.']);
-    expect(own.get(2)).toBeUndefined();
+    expect(keepsWords(woolAt.get(1) ?? NOTHING, name)).toEqual(['Keep about 1.0 g Moss back for step 3.']);
+    expect(keptWords(woolAt.get(3) ?? NOTHING, name)).toEqual(['Moss: what you kept back in step 1.']);
+    expect(woolAt.get(2)).toBeUndefined();
     expect(keepsWords(at(twice(1, 0.01)).get(1) ?? NOTHING, name)).toEqual(['Keep a wisp of Moss back for step 3.']);
   });
 }); // prettier-ignore
@@ -223,7 +223,7 @@ describe('what should still be in the bag', () => {
   test('of a pack it is what was packed over the likely; of two makes twice is taken', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.1, max: 5, noNaN: true }), fc.integer({ min: 1, max: 4 }), (overG, copies) => {
-        const packed = bag.map((own) => ({ ...own, leastG: own.leastG * copies + overG, mostG: own.mostG * copies + overG }));
+        const packed = bag.map((inBag) => ({ ...inBag, leastG: inBag.leastG * copies + overG, mostG: inBag.mostG * copies + overG }));
         for (const { leastG, mostG } of stillInBag(packed, stag, estimate.uses, { afterStep: 5, copies })) {
           expect(leastG).toBeCloseTo(overG, 9);
           expect(mostG).toBeCloseTo(overG, 9);
@@ -232,15 +232,15 @@ describe('what should still be in the bag', () => {
     );
   });
   test('what is unknown lies there by name, before any step takes it up and after', () => {
-    const own = pattern([part('body', shapes.ball(40)), part('tag', shapes.byGrams(1), { shape: { kind: 'by-grams', massG: null }, core: 'moss' })], { steps: [step('a', { partIds: ['body'] }), step('b', { partIds: ['tag'] })] });
-    const own_ = estimatePattern(own, wool);
+    const ownPattern = pattern([part('body', shapes.ball(40)), part('tag', shapes.byGrams(1), { shape: { kind: 'by-grams', massG: null }, core: 'moss' })], { steps: [step('a', { partIds: ['body'] }), step('b', { partIds: ['tag'] })] });
+    const own_ = estimatePattern(ownPattern, wool);
     for (const afterStep of [1, 2])
-      expect(stillInBag(bagOfPattern(own_), own, own_.uses, { afterStep }).filter(({ isUnknown }) => isUnknown).map(({ fibreId }) => fibreId)).toEqual(['moss']);
+      expect(stillInBag(bagOfPattern(own_), ownPattern, own_.uses, { afterStep }).filter(({ isUnknown }) => isUnknown).map(({ fibreId }) => fibreId)).toEqual(['moss']);
   });
   test('what is only if needed stays; what is unknown is told as that', () => {
-    const own = pattern([part('body', shapes.ball(40), { uses: [use('core', 'c', 'core'), use('added', 'more', 'core', { amount: grams(2), isIfNeeded: true }), use('added', 'x', 'slate')] })], { steps: [step('all', { partIds: ['body'] })] });
-    const own_ = estimatePattern(own, wool);
-    const still = stillInBag(bagOfPattern(own_), own, own_.uses, { afterStep: 1 });
+    const ownPattern = pattern([part('body', shapes.ball(40), { uses: [use('core', 'c', 'core'), use('added', 'more', 'core', { amount: grams(2), isIfNeeded: true }), use('added', 'x', 'slate')] })], { steps: [step('all', { partIds: ['body'] })] });
+    const own_ = estimatePattern(ownPattern, wool);
+    const still = stillInBag(bagOfPattern(own_), ownPattern, own_.uses, { afterStep: 1 });
     expect(still).toMatchObject([{ fibreId: 'core', mostG: expect.closeTo(2, 9), ifNeededG: 2, isUnknown: false }, { fibreId: 'slate', isUnknown: true }]);
     expect(stillWords(still, [], { fibreName: (id) => id, findingName: (id) => id })).toBe('about 2.0 g core (only if needed) and some slate, how much is not known');
   });

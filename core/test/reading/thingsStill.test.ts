@@ -26,7 +26,7 @@ const thing = (id: string, by: 'count' | 'length'): Finding => ({
 });
 const wool: Wool = {
   ...shelf(fibre('core')),
-  findings: new Map([thing('eye', 'count'), thing('bell', 'count'), thing('wire', 'length')].map((own) => [own.id, own])),
+  findings: new Map([thing('eye', 'count'), thing('bell', 'count'), thing('wire', 'length')].map((finding) => [finding.id, finding])),
 }; // prettier-ignore
 
 /** A mouse on a wire: legs first, then a head with its eyes chosen and sewn on, a bell inside the body. */
@@ -47,8 +47,8 @@ const mouse = (eyes: Count = 2): Pattern => {
     ],
   });
 }; // prettier-ignore
-const still = (own: Pattern, afterStep: number, more: Partial<Parameters<typeof thingsStill>[3]> = {}) =>
-  thingsStill(own, estimatePattern(own, wool), wool, { afterStep, ...more }).map(({ findingId, amount }) => [findingId, amount?.likely ?? null]); // prettier-ignore
+const still = (pattern: Pattern, afterStep: number, more: Partial<Parameters<typeof thingsStill>[3]> = {}) =>
+  thingsStill(pattern, estimatePattern(pattern, wool), wool, { afterStep, ...more }).map(({ findingId, amount }) => [findingId, amount?.likely ?? null]); // prettier-ignore
 
 describe('what of things is still in the bag', () => {
   test.each<[number, (readonly [string, number])[]]>([
@@ -68,8 +68,8 @@ describe('what of things is still in the bag', () => {
   });
   test('how many nobody has said is told as that', () => {
     expect(still(mouse(null), 2)).toEqual([['eye', null]]);
-    const own = mouse({ low: 2, high: 4 });
-    const things = thingsStill(own, estimatePattern(own, wool), wool, { afterStep: 2 });
+    const ownMouse = mouse({ low: 2, high: 4 });
+    const things = thingsStill(ownMouse, estimatePattern(ownMouse, wool), wool, { afterStep: 2 });
     const names = { fibreName: (id: string) => id, findingName: (id: string) => id };
     expect(stillWords([], things, names)).toBe('2–4 × eye');
     const unsaid = mouse(null);

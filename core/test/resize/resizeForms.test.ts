@@ -20,9 +20,9 @@ const stated = (role: 'core' | 'patch' | 'line', amount: Amount, more: Partial<P
   pattern([part('p', shapes.limb(60, 20), { uses: [use(role, 'u', 'core', { amount })] })], more);
 
 const gramsOf = (figure: Pattern): number => {
-  const [own] = estimatePattern(figure, WOOL).uses;
-  if (own?.kind !== 'known') throw new Error('a use that is stated is known');
-  return own.pieceG;
+  const [given] = estimatePattern(figure, WOOL).uses;
+  if (given?.kind !== 'known') throw new Error('a use that is stated is known');
+  return given.pieceG;
 };
 
 describe('stated wool of a figure k times as large', () => {
@@ -73,7 +73,7 @@ describe('stated wool of a figure k times as large', () => {
   });
   test('the author’s words say for which size they were written', () => {
     const figure = stated('core', grams);
-    const words = (own: Pattern) => own.parts[0]?.uses[0];
+    const words = (pattern: Pattern) => pattern.parts[0]?.uses[0];
     expect(words(resizePattern(figure, 2))).toMatchObject({ wordsSizeFraction: 0.5 });
     expect(words(resizePattern(resizePattern(figure, 2), 0.5))).toMatchObject({ wordsSizeFraction: 1 });
   });
@@ -110,8 +110,8 @@ describe('stated wool of a figure k times as large', () => {
 /** Every length of a thing, by its name. */
 const lengthsOf = (value: object): Record<string, number> =>
   Object.fromEntries(
-    Object.entries(value).flatMap(([key, own]: [string, unknown]) =>
-      typeof own === 'object' && own !== null && 'unit' in own ? [[key, (own as Length).value]] : [],
+    Object.entries(value).flatMap(([key, given]: [string, unknown]) =>
+      typeof given === 'object' && given !== null && 'unit' in given ? [[key, (given as Length).value]] : [],
     ),
   );
 
@@ -119,9 +119,9 @@ const lengthsOf = (value: object): Record<string, number> =>
 const said = (kind: Cut['kind'], more: Partial<Cut> = {}): Cut => {
   const blank = { ...blankCut('c', kind), ...more } as Cut;
   return Object.fromEntries(
-    Object.entries(blank).map(([key, own]: [string, unknown]) => [
+    Object.entries(blank).map(([key, given]: [string, unknown]) => [
       key,
-      own === null && key !== 'findingId' ? mm(10) : own,
+      given === null && key !== 'findingId' ? mm(10) : given,
     ]),
   ) as Cut;
 };

@@ -50,7 +50,7 @@ const planOf = (run: RunInput, designs: Designs = coastDesigns) => {
   return { toPack, plan: portionsOfRun(toPack, run, stockOf), packs: packsOf(toPack.groups, run.roster) };
 };
 const inSteps = (massG: number) => Math.round(massG / 0.1);
-const sum = (all: readonly number[]) => all.reduce((total, one) => total + one, 0);
+const sum = (all: readonly number[]) => all.reduce((total, value) => total + value, 0);
 
 const chosen = (colourwayId: string | null) => ({ values: {}, colourwayId, swapIds: [] });
 const runs = fc
@@ -93,9 +93,9 @@ describe('every grouping adds up', () => {
           expect(row.lossG).toBeCloseTo(row.classG * run.weighingLossFraction, 6);
         }
         const lying = sum(plan.fibres.filter(({ byGroup }) => byGroup.size === 0).map(({ classG }) => inSteps(classG)));
-        expect(inSteps(plan.classG)).toBe(sum(plan.groups.map(({ plan: own }) => inSteps(own.classG))) + lying);
-        for (const { key, packs: count, plan: own } of plan.groups) {
-          for (const portion of own.fibres) {
+        expect(inSteps(plan.classG)).toBe(sum(plan.groups.map(({ plan: group }) => inSteps(group.classG))) + lying);
+        for (const { key, packs: count, plan: group } of plan.groups) {
+          for (const portion of group.fibres) {
             expect(sum(portion.lines.map(({ exactG }) => exactG))).toBeCloseTo(portion.exactG, 9);
             if (portion.packG === null) continue;
             expect(inSteps(portion.classG)).toBe(inSteps(portion.packG) * count);
@@ -103,10 +103,10 @@ describe('every grouping adds up', () => {
           }
           // However it is bagged, a pack takes the same of everything.
           const bagged = sum((toPack.bagged.get(key) ?? []).map(({ use }) => (use.kind === 'known' ? use.packG : 0)));
-          expect(sum(own.fibres.map(({ exactG, extraFraction }) => exactG / (1 + extraFraction)))).toBeCloseTo(bagged, 9);
+          expect(sum(group.fibres.map(({ exactG, extraFraction }) => exactG / (1 + extraFraction)))).toBeCloseTo(bagged, 9);
         }
         const shares = [...withdrawalsOfPlan(plan).keys()].flatMap((id) => sharesOfFibre(plan, id));
-        const exact = sum(plan.groups.map(({ packs: count, plan: own }) => count * sum(own.fibres.map(({ exactG }) => exactG))));
+        const exact = sum(plan.groups.map(({ packs: count, plan: group }) => count * sum(group.fibres.map(({ exactG }) => exactG))));
         expect(sum(shares.map(({ allG }) => allG)) / exact).toBeCloseTo(1, 9);
         // At the scale it is the same grams again, mark by mark, and no mark twice.
         const marks = allMarks(weighings(plan, packs, coastWool.fibres, 0.1));
@@ -118,7 +118,7 @@ describe('every grouping adds up', () => {
   }); // prettier-ignore
   test('a bag that would be too small to handle goes in with another, and is named there', () => {
     const { plan } = planOf(classOf({ bagging: 'part' }));
-    const merged = plan.bags.flatMap(({ merged: own }) => own);
+    const merged = plan.bags.flatMap(({ merged: bag }) => bag);
     expect(merged).toEqual([{ holds: { kind: 'part', owner: { kind: 'part', id: 'spot' } }, massG: expect.any(Number) }]);
     for (const { massG } of merged) expect(massG).toBeLessThan(SMALLEST_BAG_G);
   });
@@ -133,7 +133,7 @@ describe('bags', () => {
     ['by colour', { bagging: 'colour' }, ['colour chalk', 'colour slate', 'colour amber', 'joins later', 'if-needed later']],
     ['own', { bagging: 'own', ownBags: [{ id: 'a', name: 'legs', places: [{ revisionId: 'bird-1', id: 'leg' }] }] }, ['figure', 'own a', 'joins later', 'if-needed later']],
   ] as const)('%s', (_name, more, keys) => {
-    expect(bagsOf({ ...more, ownBags: 'ownBags' in more ? more.ownBags.map((own) => ({ ...own, places: [...own.places] })) : [] })).toEqual(keys);
+    expect(bagsOf({ ...more, ownBags: 'ownBags' in more ? more.ownBags.map((ownBag) => ({ ...ownBag, places: [...ownBag.places] })) : [] })).toEqual(keys);
   });
   test('in a box of several designs a shared colour is weighed once, or for each design', () => {
     const chalk = (isBaggedByDesign: boolean) => {
@@ -168,10 +168,10 @@ describe('kits', () => {
     expect(group && findingsOfPack(group, toPack, coastWool.findings, kitsOf([duo()])).length > 0).toBe(hasFindings);
   });
   test('two of a design take twice its wool; counts of findings are the pattern’s, spares beside them', () => {
-    const one = planOf(kitsOf([duo({ designs: [{ revisionId: 'pear-1', copies: 1, choices: chosen(null) }] })])).plan;
+    const runPortions = planOf(kitsOf([duo({ designs: [{ revisionId: 'pear-1', copies: 1, choices: chosen(null) }] })])).plan;
     const two = planOf(kitsOf([duo({ designs: [{ revisionId: 'pear-1', copies: 2, choices: chosen(null) }] })])).plan;
-    const exact = (plan: typeof one) => sum(plan.groups[0]?.plan.fibres.map(({ exactG }) => exactG) ?? []);
-    expect(exact(two)).toBeCloseTo(2 * exact(one), 9);
+    const exact = (plan: typeof runPortions) => sum(plan.groups[0]?.plan.fibres.map(({ exactG }) => exactG) ?? []);
+    expect(exact(two)).toBeCloseTo(2 * exact(runPortions), 9);
     const { toPack } = planOf(kitsOf([duo()]));
     const rows = findingsOfRun(toPack, coastWool.findings, kitsOf([duo()]), NO_PROMISES);
     // Six boxes, none of them with spares: two eyes; twelve beads (the high end); one card box.
@@ -202,11 +202,11 @@ describe('needles in boxes', () => {
   const shelfNeedles = [needle(36, 10), needle(38, null)];
   const groupsOf = (run: RunInput) => toPackOf(designs, run, coastWool);
   test('of each sort as many as the design that wants most, for all boxes; what is short, and what nobody counted', () => {
-    expect(needlesOfBoxes(groupsOf(kitsOf([duo()])), shelfNeedles, NO_PROMISES).map(({ needle: own, total, short }) => [own?.id, total, short])).toEqual([
+    expect(needlesOfBoxes(groupsOf(kitsOf([duo()])), shelfNeedles, NO_PROMISES).map(({ needle: needlesOfBox, total, short }) => [needlesOfBox?.id, total, short])).toEqual([
       ['n36', 18, 8],
       ['n38', 6, null],
     ]);
-    expect(needlesOfBoxes(groupsOf(kitsOf([duo()])), [], NO_PROMISES).map(({ needle: own, short }) => [own, short])).toEqual([[null, null], [null, null]]);
+    expect(needlesOfBoxes(groupsOf(kitsOf([duo()])), [], NO_PROMISES).map(({ needle: needlesOfBox, short }) => [needlesOfBox, short])).toEqual([[null, null], [null, null]]);
   });
   test.each([
     ['a refill gives none away', kitsOf([duo({ form: 'refill' })])],

@@ -7,11 +7,11 @@ import { part, pattern, shapes, use } from '../support/make.ts';
 
 /** Two paws of chalk, each stated; 5.00 a hundred grams. */
 const paws = (massG: number, highG: number | null, count: Count = 2): Pattern => {
-  const own = part('paw', shapes.byGrams(9), { core: 'chalk' });
+  const ownPart = part('paw', shapes.byGrams(9), { core: 'chalk' });
   const amount = { form: 'grams' as const, massG, highG, isWeighed: false };
-  return pattern([{ ...own, count, shape: shapes.ball(60), uses: [use('core', 'paw-core', 'chalk', { amount })] as Part['uses'] }]); // prettier-ignore
+  return pattern([{ ...ownPart, count, shape: shapes.ball(60), uses: [use('core', 'paw-core', 'chalk', { amount })] as Part['uses'] }]); // prettier-ignore
 };
-const endsOf = (own: Pattern) => estimatePattern(own, coastWool).costEnds;
+const endsOf = (pattern: Pattern) => estimatePattern(pattern, coastWool).costEnds;
 
 describe('what one make costs', () => {
   test.each<[string, Pattern, ReturnType<typeof endsOf>]>([
@@ -20,12 +20,12 @@ describe('what one make costs', () => {
     ['15–20 g, two or three', paws(15, 20, { low: 2, high: 3 }), { lowMinor: 150, highMinor: 300 }],
     ['15 g, two or three', paws(15, null, { low: 2, high: 3 }), { lowMinor: 150, highMinor: 225 }],
     ['a range too small to cost', paws(1, 1.01), null],
-  ])('%s', (_name, own, expected) => expect(endsOf(own)).toEqual(expected));
+  ])('%s', (_name, given, expected) => expect(endsOf(given)).toEqual(expected));
   test('a fibre of which something is unknown is in neither end, as it is not in the cost', () => {
-    const own = paws(15, 20);
-    const [paw] = own.parts;
+    const ownPaws = paws(15, 20);
+    const [paw] = ownPaws.parts;
     if (!paw) throw new Error('a paw');
-    const open = { ...own, parts: [{ ...paw, uses: [...paw.uses, use('added', 'more', 'chalk')] }] };
+    const open = { ...ownPaws, parts: [{ ...paw, uses: [...paw.uses, use('added', 'more', 'chalk')] }] };
     const { costEnds, costMinor } = estimatePattern(open, coastWool);
     expect([costEnds, costMinor]).toEqual([null, { known: 0, unknownCount: 1 }]);
   });
@@ -35,10 +35,10 @@ describe('what one make costs', () => {
 });
 
 describe('what a run costs', () => {
-  const wool = new Map([...coastWool.fibres].map(([id, own]) => [id, { ...own, onHandG: 5000 }]));
-  const costed = (own: Pattern, more: Partial<RunInput> = {}) => {
+  const wool = new Map([...coastWool.fibres].map(([id, fibre]) => [id, { ...fibre, onHandG: 5000 }]));
+  const costed = (pattern: Pattern, more: Partial<RunInput> = {}) => {
     const input = classOf({ seats: 4, sparePacks: 0, extraFraction: 0, wantedChance: null, ...more });
-    const { toPack, plan } = sourceOf(input, new Map([['bird-1', own]]));
+    const { toPack, plan } = sourceOf(input, new Map([['bird-1', pattern]]));
     const todayPer100gMinor = new Map([...wool.keys()].map((id) => [id, 500]));
     const sources = { wool, findings: coastWool.findings, todayPer100gMinor, kit: null, needles: [], spareTerms: input }; // prettier-ignore
     return costOfRun(toPack, plan, { ...COST_DEFAULTS, hourlyWageMinor: null }, sources);

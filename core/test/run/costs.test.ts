@@ -28,15 +28,15 @@ const needles = [
 ];
 const stabbed = {
   ...bird,
-  steps: bird.steps.map((own, at) => ({ ...own, minutes: 20, needle: byGauge(at < 3 ? 38 : 40) })),
+  steps: bird.steps.map((step, at) => ({ ...step, minutes: 20, needle: byGauge(at < 3 ? 38 : 40) })),
 };
 const designs = new Map([...coastDesigns, ['bird-1', stabbed] as const]);
 const TODAY = new Map([...coastWool.fibres.keys()].map((id) => [id, 600] as const));
 
 /** A run’s costs, with fibres at 5.00 for 100 g when they were paid and 6.00 today. */
-function costed(input: RunInput, terms: Partial<CostTerms> = {}, more: Partial<CostSources> = {}, own = designs) {
-  const { toPack, plan } = sourceOf(input, own);
-  const { kit } = kitOfClass(input, { designs: own, wool: coastWool, needles, evidence: [], tools: [] });
+function costed(input: RunInput, terms: Partial<CostTerms> = {}, more: Partial<CostSources> = {}, given = designs) {
+  const { toPack, plan } = sourceOf(input, given);
+  const { kit } = kitOfClass(input, { designs: given, wool: coastWool, needles, evidence: [], tools: [] });
   const cost = costOfRun(toPack, plan, { ...COST_DEFAULTS, ...terms }, {
     wool: coastWool.fibres,
     findings: coastWool.findings,
@@ -120,7 +120,7 @@ describe('what boxes cost', () => {
     expect(Math.abs((refill?.fibres.minor ?? NaN) - (full?.fibres.minor ?? NaN))).toBeLessThan(1);
     expect([paper?.fibres.minor, paper?.findings.minor]).toEqual([0, 0]);
     // Ten boxes of card are 6.00.
-    for (const own of [full, refill, paper]) expect(own?.packaging.minor).toBe(60);
+    for (const packCost of [full, refill, paper]) expect(packCost?.packaging.minor).toBe(60);
   });
 }); // prettier-ignore
 
@@ -165,13 +165,13 @@ describe('a price', () => {
   });
   test('leaves the margin over, and one less does not; it pays from the number that is told, and not from one less', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 40 }), terms, (seats, own) => {
-        const { cost } = costed(classOf({ seats, sparePacks: 0 }), own, { kit: null });
+      fc.property(fc.integer({ min: 1, max: 40 }), terms, (seats, given) => {
+        const { cost } = costed(classOf({ seats, sparePacks: 0 }), given, { kit: null });
         const { priceMinor, sold, whole, fixed, paysFrom } = cost;
         if (priceMinor === null) throw new Error('every price is known');
         const left = (price: number) => 1 - whole.minor / sold / price;
-        expect(left(priceMinor)).toBeGreaterThanOrEqual(own.marginFraction - 1e-9);
-        expect(left(priceMinor - 1)).toBeLessThan(own.marginFraction + 1e-9);
+        expect(left(priceMinor)).toBeGreaterThanOrEqual(given.marginFraction - 1e-9);
+        expect(left(priceMinor - 1)).toBeLessThan(given.marginFraction + 1e-9);
         const each = (whole.minor - fixed.minor) / sold;
         const over = (number: number) => number * (priceMinor - each) - fixed.minor;
         if (paysFrom === null) return expect(priceMinor).toBeLessThanOrEqual(each);

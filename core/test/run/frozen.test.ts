@@ -109,7 +109,7 @@ describe('states', () => {
     ['done', { needlesOut: 1, unpacked: 4 }, ['needles']],
     ['planned', { undecided: 2, needlesOut: 1 }, []],
   ] as const)('before it is %s, what is missing for that and nothing else', (to, facts, wants) => {
-    expect(wantsOf(to, { ...fine, ...facts }).map((own) => own.wants)).toEqual(wants);
+    expect(wantsOf(to, { ...fine, ...facts }).map((want) => want.wants)).toEqual(wants);
     expect(checkState(to, fine)).toEqual([]);
   });
   test('one after another, and back', () => {
@@ -204,8 +204,8 @@ describe('steps that read otherwise', () => {
     ['a breath of colour', 'wrap', 'A thin breath of coral on one cheek', 'detail', false],
     ['felted in one direction', 'felt', 'Felt it, always upwards', 'coat', false],
   ])('the left hand: %s', (_name, act, text, stage, isOther) => {
-    const own = step('s', act, [], { text, stage, stroke: 'one-direction' });
-    expect(leftHandedSteps({ steps: [own] })).toHaveLength(isOther ? 1 : 0);
+    const ownStep = step('s', act, [], { text, stage, stroke: 'one-direction' });
+    expect(leftHandedSteps({ steps: [ownStep] })).toHaveLength(isOther ? 1 : 0);
   });
   test('what is taken instead changes its steps, its findings and its wool', () => {
     const { groups } = planned(classOf({ swapIds: ['felt-eyes', 'grey', 'unknown'] }));

@@ -39,9 +39,9 @@ test('the normal distribution function, against its own integral', () => {
 describe('the chance that nobody is short, each with their own pack', () => {
   test('of one seat and one fibre, it is one log-normal of all errors, past what wool gives', () => {
     for (const sharedSigma of [0, 0.1, 0.25]) {
-      const one = classOf([[0.1, sharedSigma]], [{ count: 1, sigma: 0.18, extra: 0.3 }]);
+      const classNeeds = classOf([[0.1, sharedSigma]], [{ count: 1, sigma: 0.18, extra: 0.3 }]);
       const z = Math.log(1.3 * 1.1) / Math.hypot(0.18, 0.1, sharedSigma);
-      expect(chanceEachAlone(one)).toBeCloseTo(normalCdf(z), 2);
+      expect(chanceEachAlone(classNeeds)).toBeCloseTo(normalCdf(z), 2);
     }
   });
   test('without an error of the estimate, seats go by themselves', () => {
@@ -68,8 +68,8 @@ describe('the chance that nobody is short, each with their own pack', () => {
     const double = (min: number, max: number) => fc.double({ min, max, noNaN: true });
     fc.assert(
       fc.property(double(0, 1), double(0, 0.5), fc.integer({ min: 1, max: 40 }), (extra, more, count) => {
-        const chance = (own: { extra: number; count: number }) =>
-          chanceEachAlone(classOf([[0.15, 0.12], [0, 0.2]], [{ sigma: 0.12, ...own }]));
+        const chance = (given: { extra: number; count: number }) =>
+          chanceEachAlone(classOf([[0.15, 0.12], [0, 0.2]], [{ sigma: 0.12, ...given }]));
         expect(chance({ extra: extra + more, count })).toBeGreaterThanOrEqual(chance({ extra, count }) - 1e-12);
         expect(chance({ extra, count: count + 1 })).toBeLessThanOrEqual(chance({ extra, count }) + 1e-12);
       }),
@@ -96,7 +96,7 @@ describe('how much more every pack needs', () => {
       const extra = extrasForChance(needs, chance);
       if (extra === null) throw new Error('not to be had');
       expect(chanceEachAlone(packedWith(needs, extra))).toBeGreaterThanOrEqual(chance);
-      const less = packedWith(needs, (own, sigma) => (1 + extra(own, sigma)) * Math.exp(-0.005 * Math.hypot(sigma, own.commonSigma, own.sharedSigma)) - 1);
+      const less = packedWith(needs, (need, sigma) => (1 + extra(need, sigma)) * Math.exp(-0.005 * Math.hypot(sigma, need.commonSigma, need.sharedSigma)) - 1);
       expect(chanceEachAlone(less)).toBeLessThan(chance);
       const [first] = needs.fibres;
       if (first) expect(extra(first, 0.18)).toBeGreaterThan(extra(first, 0.12));
@@ -130,14 +130,14 @@ describe('how sure a class is', () => {
   test('each fibre is surer than all together, least sure first', () => {
     const { fibres, chance: all } = sureOf(0.95);
     for (const { chance } of fibres) expect(chance).toBeGreaterThanOrEqual(all - 1e-9);
-    expect(fibres.map(({ chance }) => chance)).toEqual([...fibres.map(({ chance }) => chance)].sort((a, b) => a - b));
+    expect(fibres.map(({ chance }) => chance)).toEqual(fibres.map(({ chance }) => chance).sort((a, b) => a - b));
   });
   test('those who stray more are packed apart, and get more; the extra of each portion is told with it', () => {
     const { groups } = toPack(0.95);
     expect(groups.map(({ skill, packs }) => [skill, packs])).toEqual([['some', 11], ['first-timer', 1]]);
     const extras = extrasOfRun(toPack(0.95), { ...terms, wantedChance: 0.95 }, 0.95);
     const plan = planOf(0.95);
-    const core = groups.map(({ key }) => plan.groups.find((own) => own.key === key)?.plan.fibres.find(({ fibreId }) => fibreId === 'core'));
+    const core = groups.map(({ key }) => plan.groups.find((group) => group.key === key)?.plan.fibres.find(({ fibreId }) => fibreId === 'core'));
     expect(core.map((portion) => portion?.extraFraction)).toEqual([extras.get('core')?.('some'), extras.get('core')?.('first-timer')]);
     expect(core[1]?.exactG).toBeGreaterThan(core[0]?.exactG ?? Infinity);
     expect(toPack(null).groups).toHaveLength(1);
@@ -152,7 +152,7 @@ describe('what a class needs', () => {
   const wool = shelf(fibre('core'), fibre('coat'), fibre('odd'));
   const roster = [{ ...blankSeat(2), skill: 'first-timer' as const }];
   const groups = packGroups(new Map([['r', build]]), { ...RUN_DEFAULTS, revisionId: 'r', seats: 3, roster, recipes: [], swapIds: [] });
-  const estimates = new Map(groups.map(({ key, build: own }) => [key, estimatePattern(own, wool)]));
+  const estimates = new Map(groups.map(({ key, build: group }) => [key, estimatePattern(group, wool)]));
   const toPack = groups.map(({ key, packs }) => ({ key, packs, uses: usualBags(estimates.get(key) ?? estimatePattern(build, wool)) }));
   const plan = planGroups(toPack, { scaleStepG: 0.1, extraFraction: 0.1 }, () => ({ onHandG: null, promisedG: 0 }));
   const { needs, unknown } = classNeeds(groups, estimates, plan, { skill: 'some', roster, toleranceFraction: 0.1 });

@@ -87,8 +87,8 @@ describe('all patterns of a run', () => {
     const input = classOf({ seats: 6, roster: [seat(2, { isLeftHanded: true, sizeFraction: 0.8 }), seat(5, { choices: { values: {}, colourwayId: 'dusk', swapIds: [] } })] });
     const all = patternsOfRun(coastDesigns, input);
     for (let number = 1; number <= 6; number++) {
-      const own = all.filter(({ numbers }) => numbers.includes(number));
-      expect(own.map(({ build }) => build)).toEqual([patternOfPack(coastDesigns, input, number)?.build]);
+      const runPatterns = all.filter(({ numbers }) => numbers.includes(number));
+      expect(runPatterns.map(({ build }) => build)).toEqual([patternOfPack(coastDesigns, input, number)?.build]);
     }
   });
 }); // prettier-ignore

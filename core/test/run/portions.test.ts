@@ -290,9 +290,9 @@ describe('a class', () => {
   test('the same packs in any split between seats and spares take the same wool', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 200 }), fc.integer({ min: 0, max: 50 }), (seats, sparePacks) => {
-        const one = planPortions(estimate, { ...terms, seats, sparePacks }, plenty);
+        const portionPlan = planPortions(estimate, { ...terms, seats, sparePacks }, plenty);
         const other = planPortions(estimate, { ...terms, seats: seats + sparePacks, sparePacks: 0 }, plenty);
-        expect(one.classG).toBe(other.classG);
+        expect(portionPlan.classG).toBe(other.classG);
       }),
     );
   });

@@ -50,7 +50,7 @@ const area = (sheetLengthMm: number, sheetWidthMm: number): FindingMeasure =>
 
 const woolOf = (...findings: Finding[]): Wool => ({
   fibres: new Map([['core', fibre('core')]]),
-  findings: new Map(findings.map((own) => [own.id, own])),
+  findings: new Map(findings.map((ownFinding) => [ownFinding.id, ownFinding])),
   handMeasures: [],
 });
 
@@ -76,11 +76,11 @@ const run = (seats: number, more: Partial<RunInput> = {}): RunInput => ({
 const NO_SPARES = { findingSpares: [{ findingId: 'eye', rule: { by: 'none' as const } }] };
 
 const findingsOf = (
-  own: Pattern,
+  pattern: Pattern,
   input: RunInput,
   wool: Wool,
   before: ReadonlyMap<string, ThingPromise> = NO_PROMISES,
-) => findingsOfRun(toPackOf(new Map([['dog', own]]), input, wool), wool.findings, input, before);
+) => findingsOfRun(toPackOf(new Map([['dog', pattern]]), input, wool), wool.findings, input, before);
 
 describe('findings are promised once', () => {
   test('48 eyes and two classes of 24 pairs each: the second is short of all of them', () => {
@@ -157,8 +157,8 @@ describe('a cut keeps the size its author typed', () => {
 
 describe('spares are a rule', () => {
   const wool = woolOf(finding('eye', count('eye'), 500));
-  const spares = (input: RunInput, own: Partial<Finding> = {}) => {
-    const shelf = woolOf(finding('eye', count('eye'), 500, own));
+  const spares = (input: RunInput, ownFinding: Partial<Finding> = {}) => {
+    const shelf = woolOf(finding('eye', count('eye'), 500, ownFinding));
     return findingsTaken(toPackOf(new Map([['dog', dog()]]), input, shelf), shelf.findings, input).map(({ total, spare, spareBag }) => [total, spare, spareBag])[0];
   };
   test('a class of twelve keeps a pair for every table, in the spare bag: 24 and 6, not 48', () => {

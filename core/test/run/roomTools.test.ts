@@ -22,8 +22,8 @@ import { step } from '../support/writing.ts';
 
 const wool = shelf(fibre('core'));
 const tool = (id: string, onHand: number | null, more: Partial<Tool> = {}): Tool => {
-  const own = { ...BLANK_TOOL, id, version: 1, name: id, onHand, peak: onHand ?? 0, ...more };
-  return { ...own, standsFor: more.standsFor === undefined ? proposeStandsFor(own) : more.standsFor };
+  const given = { ...BLANK_TOOL, id, version: 1, name: id, onHand, peak: onHand ?? 0, ...more };
+  return { ...given, standsFor: more.standsFor === undefined ? proposeStandsFor(given) : more.standsFor };
 };
 const run = (more: Partial<RunInput> = {}): RunInput => ({
   ...RUN_DEFAULTS,
@@ -42,9 +42,9 @@ const badge = (more: Partial<Pattern> = {}): Pattern =>
     tools: [{ id: 'own', needKey: null, name: 'Thimble', per: 'person', count: 1, isLeftOut: false }],
     ...more,
   });
-const packed = (input: RunInput, own = badge()) => toPackOf(new Map([['r', own]]), input, wool);
+const packed = (input: RunInput, given = badge()) => toPackOf(new Map([['r', given]]), input, wool);
 const totals = (input: RunInput, tools: readonly Tool[] = [], promised = NO_PROMISES) =>
-  new Map(toolsOfRun(packed(input), input, tools, promised).map((own) => [own.key, own]));
+  new Map(toolsOfRun(packed(input), input, tools, promised).map((roomTool) => [roomTool.key, roomTool]));
 
 describe('tools of a class', () => {
   test.each<[string, Partial<RunInput>, string, number]>([
@@ -88,7 +88,7 @@ describe('held against the shelf', () => {
     ['cutters before pliers', { name: 'Wire cutter pliers', sort: 'tool' }, 'wire-cutters'],
     ['nothing known', { name: 'Loom', sort: 'tool' }, null],
     ['part of a word is none', { name: 'Ironstone', sort: 'tool' }, null],
-  ])('what a name tells: %s', (_name, own, expected) => expect(proposeStandsFor(own)).toBe(expected));
+  ])('what a name tells: %s', (_name, given, expected) => expect(proposeStandsFor(given)).toBe(expected));
 });
 
 /** A run as it draws, with everything worked out. */
@@ -100,12 +100,12 @@ const drawn = (id: string, input: RunInput, tools: readonly Tool[]): ThingsDrawn
   lent: () => thingsLent(packed(input), input, { tools, kit: null }),
 });
 const shortsOf = (runs: ReturnType<typeof drawn>[], tools: readonly Tool[]): ShortOfRun[] =>
-  runs.map((own) => ({
-    date: own.date,
-    things: thingsShort(packed(own.input), own.input, { findings: wool.findings, needles: [], tools, kit: null, promised: thingsPromisedBefore(own, runs) }),
+  runs.map((ownRun) => ({
+    date: ownRun.date,
+    things: thingsShort(packed(ownRun.input), ownRun.input, { findings: wool.findings, needles: [], tools, kit: null, promised: thingsPromisedBefore(ownRun, runs) }),
   })); // prettier-ignore
 const toolShort = (shorts: readonly ThingShort[], key: string): number | null =>
-  shorts.find((own) => own.kind === 'tool' && own.tool.key === key)?.short ?? 0;
+  shorts.find((short) => short.kind === 'tool' && short.tool.key === key)?.short ?? 0;
 
 describe('promised once', () => {
   const tools = [tool('Glue drops', 30, { isConsumed: true }), tool('Small scissors', 4)];
@@ -127,12 +127,12 @@ describe('promised once', () => {
         fc.integer({ min: 0, max: 60 }),
         fc.integer({ min: 0, max: 8 }),
         (classes, drops, scissors) => {
-          const own = [tool('Glue drops', drops, { isConsumed: true }), tool('Small scissors', scissors)];
-          const runs = classes.map(({ seats, day }, at) => drawn(`r${at}`, run({ seats, date: `2026-12-0${day}` }), own));
-          const over = shortOverRuns(shortsOf(runs, own));
+          const given = [tool('Glue drops', drops, { isConsumed: true }), tool('Small scissors', scissors)];
+          const runs = classes.map(({ seats, day }, at) => drawn(`r${at}`, run({ seats, date: `2026-12-0${day}` }), given));
+          const over = shortOverRuns(shortsOf(runs, given));
           // Judged by laying everything out: all drops at once, scissors day by day.
           const wantedDrops = classes.reduce((sum, { seats }) => sum + 2 * seats, 0);
-          const byDay = [1, 2, 3].map((day) => classes.filter((one) => one.day === day).reduce((sum, { seats }) => sum + Math.ceil(seats / 4), 0));
+          const byDay = [1, 2, 3].map((day) => classes.filter((candidate) => candidate.day === day).reduce((sum, { seats }) => sum + Math.ceil(seats / 4), 0));
           expect(over.get('Glue drops')?.short ?? 0).toBe(Math.max(0, wantedDrops - drops));
           expect(over.get('Small scissors')?.short ?? 0).toBe(Math.max(0, Math.max(...byDay) - scissors));
         },

@@ -104,7 +104,7 @@ describe('packs that are alike', () => {
     ]);
   });
   test('each is told by the wool that the others have not', () => {
-    const estimates = new Map(groups.map(({ key, build: own }) => [key, estimatePattern(own, wool)]));
+    const estimates = new Map(groups.map(({ key, build: group }) => [key, estimatePattern(group, wool)]));
     expect([...tellingFibres(estimates).values()]).toEqual(['coat', 'rust']);
   });
   test('wool somebody may not touch is found in their own build, and in no other', () => {
@@ -126,7 +126,7 @@ const choicesDrawn = fc.constantFrom<Seat['choices']>(
 describe('portions of packs that are not all alike', () => {
   const planOf = (roster: Seat[], seats: number, sparePacks: number) => {
     const groups = packGroups(designs, { ...PLAIN, seats, sparePacks, roster });
-    const toPack = groups.map(({ key, packs, build: own }) => ({ key, packs, uses: usualBags(estimatePattern(own, wool)) }));
+    const toPack = groups.map(({ key, packs, build: group }) => ({ key, packs, uses: usualBags(estimatePattern(group, wool)) }));
     return planGroups(toPack, TERMS, (id) => ({ onHandG: wool.fibres.get(id)?.onHandG ?? null, promisedG: 3 }));
   };
   test('every total is the sum of its parts, in whole steps', () => {
@@ -136,15 +136,15 @@ describe('portions of packs that are not all alike', () => {
         const plan = planOf(roster, roster.length, spares);
         expect(plan.packs).toBe(roster.length + spares);
         const inSteps = (massG: number) => Math.round(massG / TERMS.scaleStepG);
-        const sum = (all: readonly number[]) => all.reduce((total, one) => total + one, 0);
-        expect(inSteps(plan.classG)).toBe(sum(plan.groups.map(({ plan: own }) => inSteps(own.classG))));
+        const sum = (all: readonly number[]) => all.reduce((total, value) => total + value, 0);
+        expect(inSteps(plan.classG)).toBe(sum(plan.groups.map(({ plan: group }) => inSteps(group.classG))));
         for (const { byGroup, classG, freeG, shortG } of plan.fibres) {
           expect(inSteps(classG)).toBe(sum([...byGroup.values()].map(inSteps)));
           if (freeG !== null) expect(shortG).toBeCloseTo(Math.max(0, classG - freeG), 6);
           else expect(shortG).toBeNull();
         }
-        for (const { packs, plan: own } of plan.groups) {
-          for (const { packG, classG, lines } of own.fibres) {
+        for (const { packs, plan: group } of plan.groups) {
+          for (const { packG, classG, lines } of group.fibres) {
             if (packG === null) continue;
             expect(inSteps(classG)).toBe(inSteps(packG) * packs);
             expect(inSteps(packG)).toBe(sum(lines.map(({ weighedG }) => inSteps(weighedG ?? 0))));
@@ -156,10 +156,10 @@ describe('portions of packs that are not all alike', () => {
     );
   });
   test('all alike, they are the plan of one build', () => {
-    const one = planPortions(estimatePattern(packGroups(designs, { ...PLAIN, seats: 5, sparePacks: 1, roster: [] })[0]?.build ?? build, wool), { ...TERMS, seats: 5, sparePacks: 1 }, (id) => ({ onHandG: wool.fibres.get(id)?.onHandG ?? null, promisedG: 3 }));
+    const portionPlan = planPortions(estimatePattern(packGroups(designs, { ...PLAIN, seats: 5, sparePacks: 1, roster: [] })[0]?.build ?? build, wool), { ...TERMS, seats: 5, sparePacks: 1 }, (id) => ({ onHandG: wool.fibres.get(id)?.onHandG ?? null, promisedG: 3 }));
     const plan = planOf([], 5, 1);
-    expect(plan.classG).toBe(one.classG);
-    expect(shortOfPlan(plan)).toEqual(shortOfPlan(one));
+    expect(plan.classG).toBe(portionPlan.classG);
+    expect(shortOfPlan(plan)).toEqual(shortOfPlan(portionPlan));
   });
 }); // prettier-ignore
 
@@ -167,7 +167,7 @@ describe('the roster', () => {
   test('a seat of which nothing is left to say goes; those after one taken out move up', () => {
     const roster = [seat(2, { name: 'Mara' }), seat(5, { name: 'Jun', isLeftHanded: true })];
     expect(withSeat(roster, seat(2))).toEqual([roster[1]]);
-    expect(withSeat(roster, seat(3, { note: 'late' })).map((own) => own.seat)).toEqual([2, 3, 5]);
+    expect(withSeat(roster, seat(3, { note: 'late' })).map((given) => given.seat)).toEqual([2, 3, 5]);
     expect(withoutSeat(roster, 2)).toEqual([{ ...roster[1], seat: 4 }]);
     expect(seatsOf({ seats: 3, roster }).map(({ name }) => name)).toEqual(['', 'Mara', '']);
   });
@@ -194,7 +194,7 @@ describe('the roster', () => {
   });
   test('two equal names are told, and empty lines are nobody', () => {
     const read = readRoster('Mara\n\n mara \nJun\n', build);
-    expect(read.lines.map(({ seat: own }) => own.seat)).toEqual([1, 2, 3]);
+    expect(read.lines.map(({ seat: line }) => line.seat)).toEqual([1, 2, 3]);
     expect(read.twice).toEqual(['mara']);
   });
 }); // prettier-ignore

@@ -94,22 +94,22 @@ describe('runs planned one after another', () => {
           date: `2026-12-${day}`,
           seats,
         }));
-        const planOf = (one: RunInput, promisedG: number) =>
+        const planOf = (runInput: RunInput, promisedG: number) =>
           planGroups(
-            [{ key: 'usual', packs: one.seats + one.sparePacks, uses: usualBags(estimate) }],
-            one,
+            [{ key: 'usual', packs: runInput.seats + runInput.sparePacks, uses: usualBags(estimate) }],
+            runInput,
             () => ({
               onHandG,
               promisedG,
             }),
           );
-        const drawn = planInOrder(runs, (one, promised) => planOf(one, promised.get('core') ?? 0));
-        const withWithdrawals = runs.map((one) => ({
-          ...one,
-          withdrawals: new Map([['core', planOf(one, 0).classG]]),
+        const drawn = planInOrder(runs, (eachRun, promised) => planOf(eachRun, promised.get('core') ?? 0));
+        const withWithdrawals = runs.map((planned) => ({
+          ...planned,
+          withdrawals: new Map([['core', planOf(planned, 0).classG]]),
         }));
-        for (const { run: one, plan } of drawn) {
-          const promised = promisedBefore(one.id, withWithdrawals, '2026-12-01').get('core') ?? 0;
+        for (const { run: eachRun, plan } of drawn) {
+          const promised = promisedBefore(eachRun.id, withWithdrawals, '2026-12-01').get('core') ?? 0;
           expect(plan.fibres[0]?.stock.promisedG).toBeCloseTo(promised, 6);
         }
         const needed = withWithdrawals.reduce(

@@ -129,8 +129,10 @@ describe('a seat that makes it in another size', () => {
     if (eye?.measure.by !== 'count') throw new Error('eyes are counted');
     const measure = { ...eye.measure, outerMm: { ...eye.measure.outerMm, length: 6 } };
     const findings = new Map([...coastWool.findings, ['eye', { ...eye, measure }] as const]);
-    const told = resizeDecisions(bird, k, { findings }).map((own) =>
-      own.kind === 'finding' ? [own.findingId, Number(own.wantedMm.toFixed(6))] : [own.kind],
+    const told = resizeDecisions(bird, k, { findings }).map((resizeDecision) =>
+      resizeDecision.kind === 'finding'
+        ? [resizeDecision.findingId, Number(resizeDecision.wantedMm.toFixed(6))]
+        : [resizeDecision.kind],
     );
     expect(told).toEqual(expected);
   });

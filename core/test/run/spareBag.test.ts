@@ -63,7 +63,7 @@ describe('packs and a bag for all', () => {
   test('a bag takes less than packing each for the same chance', () => {
     const bare = classOf(many(4, 0.15, 0.12), [{ count: 11, sigma: 0.12, extra: 0 }]);
     const inAll = ({ makers }: ClassNeeds) =>
-      makers.reduce((sum, { count, takes }) => sum + count * takes.reduce((own, { packedG }) => own + packedG, 0), 0);
+      makers.reduce((sum, { count, takes }) => sum + count * takes.reduce((value, { packedG }) => value + packedG, 0), 0);
     const alone = extrasForChance(bare, 0.95);
     if (!alone) throw new Error('not to be had');
     const needs = comingTo(bare, 0.25);
@@ -105,7 +105,7 @@ describe('colours for those who have not chosen', () => {
     const each = chance ** (1 / 4);
     const ways: { share: number; chosen: number[] }[] = [{ share: 1, chosen: [] }];
     for (let chooser = 0; chooser < undecided; chooser++)
-      ways.splice(0, ways.length, ...ways.flatMap(({ share, chosen }) => variants.map((own, at) => ({ share: share * own.share, chosen: [...chosen, at] }))));
+      ways.splice(0, ways.length, ...ways.flatMap(({ share, chosen }) => variants.map((variant, at) => ({ share: share * variant.share, chosen: [...chosen, at] }))));
     const takes = (fibreId: string, chosen: readonly number[]) =>
       chosen.reduce((sum, at) => sum + (variants[at]?.grams.get(`figure|${fibreId}`) ?? 0) - (fibreId === 'core' ? 16 : 0), 0);
     expect([...found.keys()].sort()).toEqual(['blush', 'core', 'green', 'rust']);

@@ -36,7 +36,7 @@ describe('the sheet says what is in the bag', () => {
     expect(sheet?.wool.map(({ fibreId }) => fibreId).sort()).toEqual(scale.map(({ fibreId }) => fibreId).sort());
     for (const { fibreId, leastG, mostG } of sheet?.wool ?? []) {
       const forThird = scale
-        .filter((own) => own.fibreId === fibreId)
+        .filter((fibreWeighing) => fibreWeighing.fibreId === fibreId)
         .flatMap(({ bags }) => bags.flatMap(({ marks }) => marks))
         .filter(({ packs }) => packs.some(({ kind, number }) => kind === 'seat' && number === 3))
         .reduce((sum, { massG, parts }) => sum + massG / parts, 0);
@@ -62,7 +62,7 @@ describe('the sheet says what is in the bag', () => {
     for (const { fibreId, mostG } of sheets.flatMap(({ wool }) => wool))
       told.set(fibreId, (told.get(fibreId) ?? 0) + mostG);
     for (const [fibreId, massG] of told) {
-      const held = (plan.groups[0]?.plan.fibres ?? []).filter((own) => own.fibreId === fibreId);
+      const held = (plan.groups[0]?.plan.fibres ?? []).filter((fibre) => fibre.fibreId === fibreId);
       expect(massG).toBeCloseTo(held.reduce((sum, { packG, exactG }) => sum + (packG ?? exactG), 0), 9);
     }
   });
@@ -79,6 +79,6 @@ test.each([
   [{ leastG: 9, mostG: 9, unknownCount: 2 }, 1, 'at least 9 g'],
   [{ leastG: 0.004, mostG: 0.004, unknownCount: 0 }, 0.1, 'under 0.1 g'],
   [{ leastG: 0, mostG: 0, unknownCount: 1 }, 0.1, 'amount unknown'],
-])('%j on a scale of %d g: %s', (own, scaleStepG, words) => {
-  expect(packedWoolWords({ fibreId: 'x', ifNeededG: 0, ...own }, scaleStepG)).toBe(words);
+])('%j on a scale of %d g: %s', (given, scaleStepG, words) => {
+  expect(packedWoolWords({ fibreId: 'x', ifNeededG: 0, ...given }, scaleStepG)).toBe(words);
 });

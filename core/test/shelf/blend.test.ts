@@ -28,10 +28,10 @@ const woolColour = fc
   .map((channels) => `#${channels.map((c) => c.toString(16).padStart(2, '0')).join('')}`);
 
 const parts = (...pairs: [string, number][]): BlendPart[] =>
-  pairs.map(([itemId, own]) => ({ itemId, parts: own }));
+  pairs.map(([itemId, pair]) => ({ itemId, parts: pair }));
 const lookup = (blends: Record<string, BlendPart[]>) => (id: string) => blends[id];
-const fractionsOf = (own: BlendPart[], blends: Record<string, BlendPart[]> = {}) => {
-  const expanded = expandBlend(own, lookup(blends));
+const fractionsOf = (given: BlendPart[], blends: Record<string, BlendPart[]> = {}) => {
+  const expanded = expandBlend(given, lookup(blends));
   if (!expanded.ok) throw new Error('not a blend');
   return expanded.fractions;
 };
@@ -108,8 +108,8 @@ describe('what a blend may not be', () => {
     ['b', 'Kelp'],
     ['tide', 'Tide'],
   ]);
-  const codes = (own: BlendPart[], id: string | null = null, blends: Record<string, BlendPart[]> = {}) =>
-    checkBlend({ ...BLANK_BLEND, name: 'Tide', parts: own }, id, lookup(blends), (itemId) =>
+  const codes = (given: BlendPart[], id: string | null = null, blends: Record<string, BlendPart[]> = {}) =>
+    checkBlend({ ...BLANK_BLEND, name: 'Tide', parts: given }, id, lookup(blends), (itemId) =>
       names.get(itemId),
     ).map(({ code, pointer }) => `${code} ${pointer}`);
   test.each([
@@ -118,7 +118,7 @@ describe('what a blend may not be', () => {
     ['parts of nought', parts(['a', 0], ['b', 1]), ['number_out_of_range /parts/0/parts']],
     ['the same fibre twice', parts(['a', 1], ['a', 2]), ['part_twice /parts/1/itemId']],
     ['a fibre that is gone', parts(['gone', 1]), ['fibre_not_found /parts/0/itemId']],
-  ])('%s', (_name, own, expected) => expect(codes(own)).toEqual(expected));
+  ])('%s', (_name, given, expected) => expect(codes(given)).toEqual(expected));
   test('a circle says its names', () => {
     const problems = checkBlend(
       { ...BLANK_BLEND, name: 'Tide', parts: parts(['b', 1]) },
@@ -204,9 +204,9 @@ describe('colour of a blend', () => {
   test('does not depend on the order', () => {
     fc.assert(
       fc.property(woolColour, woolColour, fc.double({ min: 0.05, max: 0.95, noNaN: true }), (a, b, x) => {
-        const one = { colour: a, fraction: x };
+        const given = { colour: a, fraction: x };
         const two = { colour: b, fraction: 1 - x };
-        expect(mixColours([one, two])).toBe(mixColours([two, one]));
+        expect(mixColours([given, two])).toBe(mixColours([two, given]));
       }),
     );
   });
@@ -306,12 +306,12 @@ describe('a lot of a blend', () => {
         fc.array(fc.integer({ min: 1, max: 20 }), { minLength: 2, maxLength: 6 }),
         fc.integer({ min: 1, max: 400 }),
         (weights, tenths) => {
-          const sum = weights.reduce((all, one) => all + one, 0);
+          const sum = weights.reduce((all, weight) => all + weight, 0);
           const shares = weights.map((weight) => weight / sum);
           const off = (lotG: number) => {
             const steps = shares.map((share) => Math.ceil((lotG * share) / 0.1 - 1e-9));
-            const all = steps.reduce((total, one) => total + one, 0);
-            return Math.max(...steps.map((one, at) => Math.abs(one / all - (shares[at] ?? 0))));
+            const all = steps.reduce((total, step) => total + step, 0);
+            return Math.max(...steps.map((step, at) => Math.abs(step / all - (shares[at] ?? 0))));
           };
           const plan = planBlendLot(
             new Map(shares.map((share, at) => [`f${at}`, share])),
@@ -335,7 +335,7 @@ describe('a lot of a blend', () => {
         fc.double({ min: 0, max: 0.5, noNaN: true }),
         fc.constantFrom(0.01, 0.1, 0.5, 1, 5),
         (weights, massG, held, step) => {
-          const sum = weights.reduce((all, one) => all + one, 0);
+          const sum = weights.reduce((all, weight) => all + weight, 0);
           const plan = planBlendLot(new Map(weights.map((w, i) => [`f${i}`, w / sum])), massG, held, step);
           for (const { exactG, weighedG } of plan.components) {
             expect(weighedG).toBeGreaterThanOrEqual(exactG - 1e-6);
@@ -394,12 +394,15 @@ describe('nearest by colour', () => {
   function bruteForce(wanted: string, candidates: readonly Candidate[]): number {
     let best = Infinity;
     const n = candidates.length;
-    const mix = (indices: number[], own: number[]) =>
+    const mix = (indices: number[], given: number[]) =>
       mixColours(
-        indices.map((index, k) => ({ colour: candidates[index]?.colour ?? '', fraction: (own[k] ?? 0) / 8 })),
+        indices.map((index, k) => ({
+          colour: candidates[index]?.colour ?? '',
+          fraction: (given[k] ?? 0) / 8,
+        })),
       );
-    const look = (indices: number[], own: number[]) => {
-      best = Math.min(best, colourDifference(wanted, mix(indices, own)));
+    const look = (indices: number[], given: number[]) => {
+      best = Math.min(best, colourDifference(wanted, mix(indices, given)));
     };
     for (let i = 0; i < n; i++)
       for (let j = i + 1; j < n; j++) {

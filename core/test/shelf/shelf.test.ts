@@ -78,12 +78,12 @@ describe('lots', () => {
   });
   test('what a lot says goes before its fibre; what it does not say is the fibre’s', () => {
     const moss = fibre('moss', { stapleMm: 60, colour: '#6b7d36' });
-    const own = lot('a', 5, { overrides: { ...NO_OVERRIDES, colour: '#758238' }, pricePer100gMinor: 610 });
-    expect(ofLot(moss, own)).toMatchObject({ colour: '#758238', stapleMm: 60, pricePer100gMinor: 610 });
+    const ownLot = lot('a', 5, { overrides: { ...NO_OVERRIDES, colour: '#758238' }, pricePer100gMinor: 610 });
+    expect(ofLot(moss, ownLot)).toMatchObject({ colour: '#758238', stapleMm: 60, pricePer100gMinor: 610 });
   });
   test('the oldest lot with anything left is in use, and the engine works from it', () => {
-    const own = lot('b', 12, { overrides: { ...NO_OVERRIDES, linearGPerM: 30 } });
-    const moss = fibre('moss', { linearGPerM: 20, lots: [lot('a', 0), own, lot('c', 40)] });
+    const ownLot = lot('b', 12, { overrides: { ...NO_OVERRIDES, linearGPerM: 30 } });
+    const moss = fibre('moss', { linearGPerM: 20, lots: [lot('a', 0), ownLot, lot('c', 40)] });
     expect(lotInUse(moss)?.id).toBe('b');
     expect(woolOnShelf([moss], []).get('moss')?.linearGPerM).toBe(30);
     expect(lotInUse(fibre('bare', { lots: [lot('a', null)] }))).toBeNull();
@@ -249,21 +249,21 @@ describe('the ledger', () => {
     fc.assert(
       fc.property(fc.array(event, { maxLength: 30 }), (events) => {
         const movements: number[] = [];
-        const sum = () => movements.reduce((all, one) => all + one, 0);
+        const sum = () => movements.reduce((all, movement) => all + movement, 0);
         let exactMilli = 0;
-        for (const one of events) {
-          if (one.kind === 'count') {
+        for (const ledgerEvent of events) {
+          if (ledgerEvent.kind === 'count') {
             const difference = countDifferenceMilli(
               movements.length === 0 ? null : fromMilli(sum()),
-              one.amount,
+              ledgerEvent.amount,
             );
             if (difference !== null) movements.push(difference);
-            exactMilli = Math.round(one.amount * 1000);
+            exactMilli = Math.round(ledgerEvent.amount * 1000);
           } else {
-            movements.push(movementMilli(one));
+            movements.push(movementMilli(ledgerEvent));
             exactMilli +=
-              (one.reason === 'received' || one.reason === 'returned' ? 1 : -1) *
-              Math.round(one.amount * 1000);
+              (ledgerEvent.reason === 'received' || ledgerEvent.reason === 'returned' ? 1 : -1) *
+              Math.round(ledgerEvent.amount * 1000);
           }
           expect(sum()).toBe(exactMilli);
         }

@@ -39,9 +39,9 @@ export function drawnShare(
 ): { enough: number; came: number } {
   const draw = gaussian(seed);
   let [enough, came, takes] = [0, 0, 0];
-  for (let one = 0; one < classes; one++) {
+  for (let drawn = 0; drawn < classes; drawn++) {
     const common = draw();
-    const off = fibres.map((own) => own.commonSigma * common + own.sharedSigma * draw());
+    const off = fibres.map((fibre) => fibre.commonSigma * common + fibre.sharedSigma * draw());
     const missing = fibres.map(() => 0);
     for (const maker of makers) {
       const [handSigma, restSigma] = [maker.sigma * sqrt(0.75), maker.sigma * sqrt(0.25)];

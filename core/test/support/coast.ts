@@ -91,7 +91,7 @@ export const coastWool: Wool = {
   ),
   findings: new Map(
     [thing('eye', 'eye', 30, 100), thing('bead', 'bead', 500, 50), thing('card-box', 'other', 20, 600)].map(
-      (own) => [own.id, own],
+      (finding) => [finding.id, finding],
     ),
   ),
 };

@@ -31,11 +31,11 @@ export const WOOL: Wool = {
   handMeasures: [{ name: 'pinch', massG: 0.1, lowG: 0.08, highG: 0.125, weighedAt: '2026-01-01' }],
 };
 
-export const known = (one: UseEstimate | undefined): KnownUse => {
-  if (one?.kind !== 'known') throw new Error(`expected a known amount, got ${JSON.stringify(one)}`);
-  return one;
+export const known = (estimate: UseEstimate | undefined): KnownUse => {
+  if (estimate?.kind !== 'known') throw new Error(`expected a known amount, got ${JSON.stringify(estimate)}`);
+  return estimate;
 };
-export const usesOf = (own: Part, wool: Wool = WOOL) => estimatePart(own, wool).uses;
-export const gramsOf = (own: Part, at: number, wool: Wool = WOOL) => known(usesOf(own, wool)[at]).pieceG;
+export const usesOf = (part: Part, wool: Wool = WOOL) => estimatePart(part, wool).uses;
+export const gramsOf = (part: Part, at: number, wool: Wool = WOOL) => known(usesOf(part, wool)[at]).pieceG;
 export const stated = (amount: Amount, fibreId = 'core') =>
   part('p', shapes.ball(60), { uses: [use('core', 'c', fibreId, { amount })] });

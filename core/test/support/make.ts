@@ -79,7 +79,8 @@ export const pattern = (parts: Part[], more: Partial<Pattern> = {}): Pattern => 
 });
 
 /** Fibres by id. */
-export const wools = (...fibres: Fibre[]): Map<string, Fibre> => new Map(fibres.map((one) => [one.id, one]));
+export const wools = (...fibres: Fibre[]): Map<string, Fibre> =>
+  new Map(fibres.map((fibre) => [fibre.id, fibre]));
 
 /** The shelf as the engine looks wool up. */
 export const shelf = (...fibres: Fibre[]): Wool => onlyFibres(wools(...fibres));

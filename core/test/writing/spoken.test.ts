@@ -58,9 +58,9 @@ describe('what is to be looked at in the writing', () => {
     expect(bare).not.toContain(reason);
   });
   test('why, if the author said so', () => {
-    const own = { by: 'author', beforeId: 'first', afterId: 'second', strength: 'easier' } as const;
-    expect(linkWords({ ...own, words: 'it dries flat' }, faulty)).toBe('step 1 before step 2: it dries flat');
-    expect(linkWords({ ...own, words: ' ' }, faulty)).toBe('step 1 before step 2: the author said so');
+    const given = { by: 'author', beforeId: 'first', afterId: 'second', strength: 'easier' } as const;
+    expect(linkWords({ ...given, words: 'it dries flat' }, faulty)).toBe('step 1 before step 2: it dries flat');
+    expect(linkWords({ ...given, words: ' ' }, faulty)).toBe('step 1 before step 2: the author said so');
   });
   test('every tool has a name a shop would know, and every caution its warning', () => {
     const names = TOOL_KEYS.map((tool) => needName({ what: { is: 'tool', tool } }));
@@ -74,9 +74,9 @@ describe('what is to be looked at in the writing', () => {
 
 describe('runs in words', () => {
   test.each(RUN_WANTS)('what %s are missing: for one and for many', (wants) => {
-    const [one, many] = [wantsWords(wants, 1), wantsWords(wants, 3)];
-    expect(one).toMatch(SENTENCE);
-    expect(one).toMatch(/^1 [a-z]+ /);
+    const [oneWanted, many] = [wantsWords(wants, 1), wantsWords(wants, 3)];
+    expect(oneWanted).toMatch(SENTENCE);
+    expect(oneWanted).toMatch(/^1 [a-z]+ /);
     expect(many).toMatch(/^3 [a-z]+s /);
   });
   test('states, bags and boxes each have a word of their own', () => {
@@ -131,7 +131,7 @@ describe('runs in words', () => {
     const roster = [
       { seat: 1, choices: { values: {}, colourwayId: 'dusk', swapIds: ['grey'] } },
       { seat: 2, choices: { ...NO_CHOICES, values: {}, swapIds: [] } },
-    ].map((own) => ({ name: '', skill: null, sizeFraction: 1, isLeftHanded: false, avoids: [], note: '', ...own }));
+    ].map((given) => ({ name: '', skill: null, sizeFraction: 1, isLeftHanded: false, avoids: [], note: '', ...given }));
     const of = (more = {}, designs = coastDesigns) => packGroups(designs, classOf({ seats: 2, sparePacks: 0, roster, ...more })).map(groupWords);
     expect(of()).toEqual(['Dusk, plum for slate', 'as written']);
     expect(of({ wantedChance: 0.95, skill: 'practised' })).toEqual(['Dusk, plum for slate, practised', 'as written, practised']);

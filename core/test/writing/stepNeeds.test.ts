@@ -27,7 +27,7 @@ describe('cautions', () => {
     ],
     findings: [{ id: 'eyes', findingId: 'eye', partId: 'body', count: 2 }],
   });
-  const rows: [name: string, own: Step, cautions: string[]][] = [
+  const rows: [name: string, given: Step, cautions: string[]][] = [
     ['stabbing', step('s', 'felt', ['body']), ['needle']],
     ['a wait', step('s', 'wait', ['body']), []],
     ['cutting', step('s', 'cut', ['body'], { needle: { by: 'none' } }), ['blade', 'irreversible']],
@@ -40,21 +40,21 @@ describe('cautions', () => {
     ['taken off by the author', step('s', 'felt', ['body'], { cautions: { added: [], dismissed: ['needle'] } }), []],
     ['added by the author', step('s', 'wait', ['body'], { cautions: { added: ['hot'], dismissed: [] } }), ['hot']],
   ]; // prettier-ignore
-  test.each(rows)('%s', (_name, own, cautions) => {
-    expect(cautionsOf({ ...wired, steps: [own] }, wool).get('s')).toEqual(cautions);
+  test.each(rows)('%s', (_name, given, cautions) => {
+    expect(cautionsOf({ ...wired, steps: [given] }, wool).get('s')).toEqual(cautions);
   });
   test('the needle is told of once a sitting, an allergy once', () => {
-    const own = pattern([part('body', shapes.ball(40), { core: 'fleece' })], {
+    const ownPattern = pattern([part('body', shapes.ball(40), { core: 'fleece' })], {
       steps: ['a', 'b', 'c'].map((id) => step(id, 'felt', ['body'])),
       sessions: [{ id: 'x', name: '', firstStepId: 'c', startState: '', safeStop: '', homework: '' }],
     });
-    expect([...cautionsOf(own, WOOL).values()]).toEqual([['needle', 'allergy'], [], ['needle']]);
+    expect([...cautionsOf(ownPattern, WOOL).values()]).toEqual([['needle', 'allergy'], [], ['needle']]);
   });
 });
 
 describe('tools', () => {
-  const keys = (own: Pattern) =>
-    derivedNeeds(own).map(({ key, count }) => (count > 1 ? `${key} ×${count}` : key));
+  const keys = (pattern: Pattern) =>
+    derivedNeeds(pattern).map(({ key, count }) => (count > 1 ? `${key} ×${count}` : key));
   test('follow from what is done', () => {
     const steps = [
       step('a', 'felt', ['body'], { place: 'on-surface', holder: 3 }),
@@ -105,7 +105,7 @@ describe('tools', () => {
     expect(ironed([{ ...tool, isLeftOut: true }]).offered).toEqual([]);
     expect(ironed([{ ...tool, isLeftOut: true }]).usedNotListed).toEqual([]);
   });
-  test.each<[name: string, own: Pattern, expected: string[]]>([
+  test.each<[name: string, given: Pattern, expected: string[]]>([
     [
       'drops of glue: one for each piece that is set on',
       legged([step('g', 'glue', ['leg'], { needle: { by: 'none' } })]),
@@ -146,8 +146,8 @@ describe('tools', () => {
       },
       ['scissors'],
     ],
-  ])('follow from findings, joins and sizes: %s', (_name, own, expected) => {
-    expect(keys(own)).toEqual(expected);
+  ])('follow from findings, joins and sizes: %s', (_name, given, expected) => {
+    expect(keys(given)).toEqual(expected);
   });
   test('scissors are no barbed needle, and what sticks to the mat is not glue', () => {
     const of = (text: string, act: (typeof PLAIN_ACTS)[number]) =>
@@ -159,7 +159,7 @@ describe('tools', () => {
   });
   test('the author’s word stands, and both ways of disagreeing are seen', () => {
     const tool = { name: '', per: 'room', count: 2, isLeftOut: false } as const;
-    const own = legged(
+    const ownLegged = legged(
       [step('c', 'cut', ['leg'], { needle: { by: 'none' }, text: 'Cut it with the curved blade' })],
       {
         tools: [
@@ -170,7 +170,7 @@ describe('tools', () => {
         ],
       },
     );
-    const needs = needsOf(own);
+    const needs = needsOf(ownLegged);
     expect(needs.listed.map(({ key, per, count }) => [key, per, count])).toEqual([
       ['own-2', 'room', 2],
       ['own-3', 'room', 2],
@@ -182,9 +182,9 @@ describe('tools', () => {
 });
 
 describe('what a reader stumbles over', () => {
-  const codes = (own: Pattern) => remarksOf(own, WOOL).map(({ code }) => code);
+  const codes = (pattern: Pattern) => remarksOf(pattern, WOOL).map(({ code }) => code);
   const whole = [step('m', 'make', ['body']), step('l', 'make', ['leg']), step('j', 'join', ['leg', 'body'])];
-  const rows: [name: string, own: Pattern, code: string][] = [
+  const rows: [name: string, given: Pattern, code: string][] = [
     ['a part nobody makes', legged([whole[0] ?? step('', 'make')]), 'part_never_made'],
     ['a part nothing fastens', legged(whole.slice(0, 2), { joins: [] }), 'part_never_joined'],
     ['a join nobody makes', legged(whole.slice(0, 2)), 'join_never_made'],
@@ -205,13 +205,13 @@ describe('what a reader stumbles over', () => {
     ['within a twentieth', 58, [60], []],
     ['not said', null, [60], []],
   ])('the stated height: %s', (_name, heightMm, sizes, expected) => {
-    const own = {
+    const given = {
       ...pattern(sizes.map((mm_, at) => part(`p${at}`, shapes.ball(mm_)))),
       finishedHeight: heightMm === null ? null : { value: heightMm, unit: 'mm' as const },
     };
-    expect(codes(own).filter((code) => code.startsWith('height'))).toEqual(expected);
+    expect(codes(given).filter((code) => code.startsWith('height'))).toEqual(expected);
   });
-  test.each(rows)('%s', (_name, own, code) => expect(codes(own)).toContain(code));
+  test.each(rows)('%s', (_name, given, code) => expect(codes(given)).toContain(code));
   test('and nothing where all is said', () => {
     expect(codes(legged(whole))).toEqual([]);
     expect(

@@ -49,8 +49,8 @@ describe('the life of a part', () => {
     expect(body).toMatchObject({ madeAt: 0, joinedAt: null, coveredAt: 6, finishedAt: 7 });
   });
   test('takes the author’s word over the act’s', () => {
-    const [own] = lifeLines(legged([step('roll', 'make', ['body'], { leaves: 'half-firm' })]));
-    expect(own?.marks[0]?.state).toBe('half-firm');
+    const [lifeLine] = lifeLines(legged([step('roll', 'make', ['body'], { leaves: 'half-firm' })]));
+    expect(lifeLine?.marks[0]?.state).toBe('half-firm');
   });
   test('of a part that nothing acts on is empty', () => {
     expect(lifeLines(legged([]))[0]).toMatchObject({ marks: [], madeAt: null, finishedAt: null });
@@ -100,8 +100,12 @@ describe('order', () => {
     const links = [
       { id: 'l', beforeId: 'a', afterId: 'b', strength: 'easier', reason: 'warm hands' },
     ] as const;
-    const own = legged([step('a', 'check'), step('b', 'check')], { links: [...links] });
-    expect(placeStep(own, 'b', 0)).toMatchObject({ ok: true, index: 0, harder: [{ words: 'warm hands' }] });
+    const ownLegged = legged([step('a', 'check'), step('b', 'check')], { links: [...links] });
+    expect(placeStep(ownLegged, 'b', 0)).toMatchObject({
+      ok: true,
+      index: 0,
+      harder: [{ words: 'warm hands' }],
+    });
   });
   test('the nearest place is the nearest that brute force finds', () => {
     const ids = ['a', 'b', 'c', 'd', 'e', 'f'];
@@ -117,11 +121,11 @@ describe('order', () => {
             strength: 'must' as const,
             reason: '',
           }));
-        const own = { ...blankPattern('x'), steps: ids.map((id) => step(id, 'check')), links };
+        const given = { ...blankPattern('x'), steps: ids.map((id) => step(id, 'check')), links };
         const stepId = ids[from] ?? '';
         const fits = (index: number) =>
-          brokenLinks(moveItem(own.steps, stepId, index), orderLinks(own)).length === 0;
-        const placing = placeStep(own, stepId, to);
+          brokenLinks(moveItem(given.steps, stepId, index), orderLinks(given)).length === 0;
+        const placing = placeStep(given, stepId, to);
         if (fits(to)) expect(placing).toMatchObject({ ok: true, index: to });
         else {
           const between = ids
@@ -169,12 +173,12 @@ describe('order', () => {
       strength: 'must' as const,
       reason: '',
     });
-    const own = {
+    const given = {
       ...blankPattern('x'),
       steps: [step('a', 'check'), step('b', 'check')],
       links: [link('1', 'a', 'b'), link('2', 'b', 'a')],
     };
-    expect(checkPattern(own)).toContainEqual({
+    expect(checkPattern(given)).toContainEqual({
       code: 'order_circular',
       pointer: '/links',
       numbers: [1, 2, 1],
@@ -194,11 +198,11 @@ test('the level is the highest that anything asks for, with its reasons', () => 
 });
 
 test('a repeat is ticked once a piece, or as often as is said', () => {
-  const own = legged([]);
+  const ownLegged = legged([]);
   const once = step('a', 'make', ['leg'], { repeat: { times: null, notes: ['left'] } });
-  expect(ticksOf(once, own)).toEqual(['left', '']);
-  expect(ticksOf({ ...once, repeat: { times: 3, notes: [] } }, own)).toHaveLength(3);
-  expect(ticksOf({ ...once, repeat: null }, own)).toEqual([]);
+  expect(ticksOf(once, ownLegged)).toEqual(['left', '']);
+  expect(ticksOf({ ...once, repeat: { times: 3, notes: [] } }, ownLegged)).toHaveLength(3);
+  expect(ticksOf({ ...once, repeat: null }, ownLegged)).toEqual([]);
 });
 
 const LEG: Removable = { kind: 'part', id: 'leg' };
@@ -254,10 +258,10 @@ describe('taking something out', () => {
 });
 
 test('joins of a step are those it names, else those within its parts', () => {
-  const own = legged([step('j', 'join', ['leg', 'body'])], {
+  const ownLegged = legged([step('j', 'join', ['leg', 'body'])], {
     joins: [joined('leg', 'body'), joined('body', 'leg')],
   });
-  expect(lifeLines(own).map(({ joinedAt }) => joinedAt)).toEqual([0, 0]);
-  const named = { ...own, steps: own.steps.map((one) => ({ ...one, joinIds: ['leg-body'] })) };
+  expect(lifeLines(ownLegged).map(({ joinedAt }) => joinedAt)).toEqual([0, 0]);
+  const named = { ...ownLegged, steps: ownLegged.steps.map((step) => ({ ...step, joinIds: ['leg-body'] })) };
   expect(lifeLines(named).map(({ joinedAt }) => joinedAt)).toEqual([null, 0]);
 });

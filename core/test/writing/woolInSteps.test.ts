@@ -24,8 +24,8 @@ describe('the stage wool belongs to', () => {
     ['hair on a patch', 'patch', 'hair', 'hair'],
     ['its loose end', 'limb', 'loose-end', 'core'],
   ])('%s', (_name, kind, role, stage) => {
-    const own = { ...part('p', shapes.ball(30)), shape: reshape(shapes.ball(30), kind) };
-    expect(stageOfWool({ parts: [own] }, onPart('p', role))).toBe(stage);
+    const given = { ...part('p', shapes.ball(30)), shape: reshape(shapes.ball(30), kind) };
+    expect(stageOfWool({ parts: [given] }, onPart('p', role))).toBe(stage);
   });
 });
 
@@ -47,8 +47,8 @@ describe('the step that takes wool up', () => {
     ['a part that no step names', two, onPart('c', 'core'), null],
     ['a join, where the step only felts on', { ...two, steps: [step('felt', { partIds: ['a', 'b'], act: { kind: 'felt' } })] }, cover, null],
     ['a join that a step names', { ...two, steps: [step('x', { joinIds: ['j'], act: { kind: 'wrap' } })] }, cover, 0],
-  ])('%s', (_name, own, place, at) => {
-    expect(stepOfWool(own, place)).toBe(at);
+  ])('%s', (_name, given, place, at) => {
+    expect(stepOfWool(given, place)).toBe(at);
   });
 }); // prettier-ignore
 
@@ -70,7 +70,7 @@ describe('a half-made sample is wanted', () => {
     ['a step that names no part is about the whole', made([wait, step('look')]), ['dry']],
     ['the author says that it must come after', made([wait, on('x', 'b')], { links: [{ id: 'l', beforeId: 'dry', afterId: 'x', strength: 'must', reason: '' }] }), ['dry']],
     ['easier after is not must', made([wait, on('x', 'b')], { links: [{ id: 'l', beforeId: 'dry', afterId: 'x', strength: 'easier', reason: '' }] }), []],
-  ])('%s', (_name, own, stepIds) => {
-    expect(stageSamples(own).map(({ stepId }) => stepId)).toEqual(stepIds);
+  ])('%s', (_name, given, stepIds) => {
+    expect(stageSamples(given).map(({ stepId }) => stepId)).toEqual(stepIds);
   });
 }); // prettier-ignore

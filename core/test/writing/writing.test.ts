@@ -48,7 +48,9 @@ const NAMES = {
   ],
 };
 const found = <K extends Recognised['is']>(text: string, is: K) =>
-  recognise(text, NAMES).filter((one): one is Extract<Recognised, { is: K }> => one.is === is);
+  recognise(text, NAMES).filter(
+    (recognised): recognised is Extract<Recognised, { is: K }> => recognised.is === is,
+  );
 
 describe('what is read in a step’s words', () => {
   test.each([
@@ -119,29 +121,29 @@ describe('what is read in a step’s words', () => {
   test('a finding is about the part it is put on; one that is on none is about nothing', () => {
     const [bead, ...rest] = found('Sew the Bead eye 4 mm and the bell on', 'finding');
     expect([bead, rest]).toMatchObject([{ findingUseId: 'bead', partId: 'bump' }, []]);
-    const own = step('s', 'sew');
-    expect(bead && withRecognised(own, bead).partIds).toEqual(['bump']);
-    expect(bead && isSaid({ ...own, partIds: ['bump'] }, bead, legged([]))).toBe(true);
+    const ownStep = step('s', 'sew');
+    expect(bead && withRecognised(ownStep, bead).partIds).toEqual(['bump']);
+    expect(bead && isSaid({ ...ownStep, partIds: ['bump'] }, bead, legged([]))).toBe(true);
   });
   test('never throws, and only ever quotes what is there', () => {
     fc.assert(
       fc.property(fc.string({ unit: 'grapheme', maxLength: 200 }), (text) => {
-        for (const one of recognise(text, NAMES)) expect(text).toContain(one.text);
+        for (const recognised of recognise(text, NAMES)) expect(text).toContain(recognised.text);
       }),
     );
   });
 });
 
 describe('taking over what was read', () => {
-  const own = legged([
+  const ownLegged = legged([
     step('s', 'make', [], {
       needle: { by: 'stage' },
       minutes: null,
       text: 'Glue the leg with a 38 needle, 4 min, straight down, shallow',
     }),
   ]);
-  const names = { parts: own.parts, fibres: [], findings: [] };
-  const [bare] = own.steps;
+  const names = { parts: ownLegged.parts, fibres: [], findings: [] };
+  const [bare] = ownLegged.steps;
   if (!bare) throw new Error('a step is there');
   test('sets each thing once, and then it is said', () => {
     const read = recognise(bare.text, names);
@@ -154,7 +156,7 @@ describe('taking over what was read', () => {
       stroke: 'straight-down',
       depth: 'light',
     });
-    expect(read.filter((one) => !isSaid(taken, one, own))).toEqual([]);
+    expect(read.filter((recognised) => !isSaid(taken, recognised, ownLegged))).toEqual([]);
     expect(read.reduce(withRecognised, taken)).toEqual(taken);
   });
   const amount = {
@@ -169,10 +171,10 @@ describe('taking over what was read', () => {
     ['nowhere without a part', null, [], null],
   ])('an amount goes %s', (_name, fibreId, partIds, place) => {
     const at = { ...bare, partIds };
-    expect(placeOfAmount(at, { ...amount, fibreId }, own)).toEqual(place);
-    const after = takeAmount(own, at, { ...amount, fibreId }, 'new');
+    expect(placeOfAmount(at, { ...amount, fibreId }, ownLegged)).toEqual(place);
+    const after = takeAmount(ownLegged, at, { ...amount, fibreId }, 'new');
     const uses = after.parts
-      .flatMap((one) => one.uses)
+      .flatMap((part) => part.uses)
       .filter((use) => use.role !== 'insert' && use.words === '5 g');
     expect(uses).toHaveLength(place === null ? 0 : 1);
   });
@@ -186,7 +188,7 @@ describe('a text becomes steps', () => {
     ['paragraphs', 'Roll it tight.\nThen more.\n\nFelt it.', ['Roll it tight. Then more.', 'Felt it.']],
     ['nothing', ' \n\n ', []],
     ['windows’ line ends', '1. Roll.\r\n2. Felt.\r\n', ['Roll.', 'Felt.']],
-  ])('by %s', (_name, text, texts) => expect(readSteps(text).steps.map((one) => one.text)).toEqual(texts));
+  ])('by %s', (_name, text, texts) => expect(readSteps(text).steps.map((step) => step.text)).toEqual(texts));
   test('headings sort what is under them, and materials are put aside', () => {
     const read = readSteps(
       'Materials:\n- 20 g chalk\n- eyes\n\nCore\n1. Roll.\n\n## Face\n2. Eyes.\n3. Beak.',
@@ -240,7 +242,7 @@ describe('techniques', () => {
   test('a newer version is told step by step, own edits marked', () => {
     const edited = {
       ...written,
-      steps: written.steps.map((one) => (one.id === 'u-2' ? { ...one, text: 'Felt more' } : one)),
+      steps: written.steps.map((step) => (step.id === 'u-2' ? { ...step, text: 'Felt more' } : step)),
     };
     expect(techniqueChanges(edited, use, limb(['Lay {length}', 'Felt firm', 'Trim'], 2), first)).toEqual([
       { kind: 'changed', index: 1, before: 'Felt more', after: 'Felt firm', isOwnEdit: true },
@@ -300,11 +302,11 @@ describe('what changed between two versions', () => {
     const ids = fc.shuffledSubarray(['1', '2', '3', '4', '5', '6'], { minLength: 6 });
     fc.assert(
       fc.property(ids, (order) => {
-        const [one, two] = [['1', '2', '3', '4', '5', '6'], order].map((list) =>
+        const [first, two] = [['1', '2', '3', '4', '5', '6'], order].map((list) =>
           legged(list.map((id) => step(id, 'make'))),
         );
-        if (!one || !two) return;
-        const moved = patternChanges(one, two).filter(({ change }) => change === 'moved').length;
+        if (!first || !two) return;
+        const moved = patternChanges(first, two).filter(({ change }) => change === 'moved').length;
         // Judge: the longest rising run over all subsets.
         let longest = 0;
         for (let set = 0; set < 64; set++) {
@@ -356,9 +358,12 @@ describe('rights', () => {
     ]);
   });
   test('copies keep origin and credit; what derives from another’s says so', () => {
-    const own = pattern([], { title: 'Seal', rights: { ...theirs, permissions: [...theirs.permissions] } });
-    expect(copyOf(own).rights).toBe(own.rights);
-    expect(derivedFrom(own).rights).toMatchObject({
+    const ownPattern = pattern([], {
+      title: 'Seal',
+      rights: { ...theirs, permissions: [...theirs.permissions] },
+    });
+    expect(copyOf(ownPattern).rights).toBe(ownPattern.rights);
+    expect(derivedFrom(ownPattern).rights).toMatchObject({
       origin: 'derived',
       from: 'Seal, the harbour class',
       credit: theirs.credit,

@@ -37,7 +37,9 @@ export function octopus(shelf: DemoShelf): Pattern {
   const written = insertTechnique(withoutArms(shelf), limb, arms, 'head-on');
   return {
     ...written,
-    steps: written.steps.map((one) => (one.technique ? { ...one, repeat: { times: null, notes: [] } } : one)),
+    steps: written.steps.map((step) =>
+      step.technique ? { ...step, repeat: { times: null, notes: [] } } : step,
+    ),
   };
 }
 

@@ -102,9 +102,9 @@ export function stockQueries(db: Db) {
     lots: (): Map<string, Lot[]> => {
       const byItem = new Map<string, Lot[]>();
       for (const row of selectLots.all()) {
-        const own = byItem.get(row.item_id) ?? [];
-        own.push(lotOf(row));
-        byItem.set(row.item_id, own);
+        const lots = byItem.get(row.item_id) ?? [];
+        lots.push(lotOf(row));
+        byItem.set(row.item_id, lots);
       }
       return byItem;
     },

@@ -20,7 +20,7 @@ export function techniqueQueries(db: Db) {
   const all = db.prepare<[], TechniqueRow>(
     `${SELECT} AND v.version = t.version WHERE t.archived_at IS NULL ORDER BY json_extract(v.document, '$.name')`,
   );
-  const one = db.prepare<[string], TechniqueRow>(`${SELECT} AND v.version = t.version WHERE t.id = ?`);
+  const statement = db.prepare<[string], TechniqueRow>(`${SELECT} AND v.version = t.version WHERE t.id = ?`);
   const version = db.prepare<[string, number], TechniqueRow>(`${SELECT} WHERE t.id = ? AND v.version = ?`);
   const archive = db.prepare(`UPDATE technique SET archived_at = @at WHERE id = @id AND archived_at IS NULL`);
   const uses = db.prepare<[string], { pattern_id: string; title: string; use_id: string; version: number }>(`
@@ -32,7 +32,7 @@ export function techniqueQueries(db: Db) {
     row ? { ...(JSON.parse(row.document) as TechniqueInput), id: row.id, version: row.version } : null;
   return {
     all: (): Technique[] => all.all().flatMap((row) => read(row) ?? []),
-    find: (id: string): Technique | null => read(one.get(id)),
+    find: (id: string): Technique | null => read(statement.get(id)),
     findVersion: (id: string, number: number): Technique | null => read(version.get(id, number)),
     insert: whole(db, (id: string, technique: TechniqueInput, at: string) => {
       insert.run({ id, at });

@@ -69,7 +69,7 @@ export function route<
   Query extends string = never,
   Body extends TSchema | undefined = undefined,
 >(
-  own: RouteFacts<Path, Query> & {
+  definition: RouteFacts<Path, Query> & {
     readonly body?: Body;
     readonly handle: (
       input: RouteInput<PathParams<Path>, Body extends TSchema ? Static<Body> : undefined, Query>,
@@ -77,5 +77,5 @@ export function route<
   },
 ): Route {
   // Body, path and query have passed the schema, the path and the list they are typed by before the handler is called.
-  return own as unknown as Route;
+  return definition as unknown as Route;
 }

@@ -11,17 +11,17 @@ export const setInWorker =
   (worker: URL) =>
   (task: PdfTask): Promise<Buffer> =>
     new Promise((resolve, reject) => {
-      const own = new Worker(worker, { resourceLimits: LIMITS });
+      const thread = new Worker(worker, { resourceLimits: LIMITS });
       const end = (finish: () => void) => {
         finish();
-        void own.terminate();
+        void thread.terminate();
       };
-      own.once('message', (answer: Answer) =>
+      thread.once('message', (answer: Answer) =>
         end(() => {
           if ('bytes' in answer) resolve(Buffer.from(answer.bytes));
           else reject(new Error(answer.problem));
         }),
       );
-      own.once('error', (error) => end(() => reject(error)));
-      own.postMessage(task);
+      thread.once('error', (error) => end(() => reject(error)));
+      thread.postMessage(task);
     });

@@ -94,28 +94,28 @@ function listPages(paper: Paper): Pick<TDocumentDefinitions, 'content' | 'pageMa
   };
 }
 
-function sectionContent(own: PaperSection): Content {
+function sectionContent(paperSection: PaperSection): Content {
   const heading: Content = {
     columns: [
-      ...(own.swatch ? [{ ...swatch(own.swatch, 34, 14), width: 42 }] : []),
-      { text: own.title, bold: true, fontSize: 12, width: '*' },
-      { text: own.aside, bold: true, alignment: 'right', width: 'auto' },
+      ...(paperSection.swatch ? [{ ...swatch(paperSection.swatch, 34, 14), width: 42 }] : []),
+      { text: paperSection.title, bold: true, fontSize: 12, width: '*' },
+      { text: paperSection.aside, bold: true, alignment: 'right', width: 'auto' },
     ],
     margin: [0, 12, 0, 2],
   };
-  const notes = own.notes.map((line): Content => ({ text: line, color: QUIET, fontSize: 9 }));
+  const notes = paperSection.notes.map((line): Content => ({ text: line, color: QUIET, fontSize: 9 }));
   const head: Content = { stack: [heading, ...notes], headlineLevel: 1 };
-  if (own.rows.length === 0) return { stack: [heading, ...notes], unbreakable: true };
-  const isShort = own.rows.length <= SHORT_ROWS;
-  return { stack: [head, table(own)], unbreakable: isShort };
+  if (paperSection.rows.length === 0) return { stack: [heading, ...notes], unbreakable: true };
+  const isShort = paperSection.rows.length <= SHORT_ROWS;
+  return { stack: [head, table(paperSection)], unbreakable: isShort };
 }
 
 /** A table of so few rows is never broken over two pages. */
 const SHORT_ROWS = 14;
 
-function table(own: PaperSection): Content {
-  const hasTicks = own.rows.some(({ ticks }) => ticks > 0);
-  const hasSwatches = own.rows.some(({ swatch: one }) => one !== null);
+function table(paperSection: PaperSection): Content {
+  const hasTicks = paperSection.rows.some(({ ticks }) => ticks > 0);
+  const hasSwatches = paperSection.rows.some(({ swatch: row }) => row !== null);
   const lead = (hasTicks ? 1 : 0) + (hasSwatches ? 1 : 0);
   return {
     margin: [0, 3, 0, 0],
@@ -134,19 +134,19 @@ function table(own: PaperSection): Content {
       widths: [
         ...(hasTicks ? ['auto'] : []),
         ...(hasSwatches ? [28] : []),
-        ...own.columns.map(({ isWide }) => (isWide ? '*' : 'auto')),
+        ...paperSection.columns.map(({ isWide }) => (isWide ? '*' : 'auto')),
       ],
       body: [
         [
           ...Array.from({ length: lead }, (): TableCell => ''),
-          ...own.columns.map(({ title, align }): TableCell => ({
+          ...paperSection.columns.map(({ title, align }): TableCell => ({
             text: title,
             alignment: align,
             fontSize: 8,
             color: QUIET,
           })),
         ],
-        ...own.rows.map((line) => rowCells(line, own, { hasTicks, hasSwatches })),
+        ...paperSection.rows.map((line) => rowCells(line, paperSection, { hasTicks, hasSwatches })),
       ],
     },
   };
@@ -167,15 +167,15 @@ function rowCells(
     ...columns.map(({ align }, at): TableCell => {
       const cell = line.cells[at];
       const text = cell ? cellWords(cell) : '';
-      const own = {
+      const document = {
         text,
         alignment: align,
         bold: align === 'right',
         noWrap: align === 'right' || at === 0,
       };
       return at === firstWide && line.note
-        ? { stack: [own, { text: line.note, fontSize: 8, color: QUIET }] }
-        : own;
+        ? { stack: [document, { text: line.note, fontSize: 8, color: QUIET }] }
+        : document;
     }),
   ];
 }
@@ -183,8 +183,8 @@ function rowCells(
 /** The picture of a swatch by name: each is in the file once, however often it is shown. */
 const swatchName = ({ colour, preparation }: Swatch): string => `${preparation} ${colour}`;
 
-const swatch = (own: Swatch, width: number, height: number) => ({
-  image: swatchName(own),
+const swatch = (ownSwatch: Swatch, width: number, height: number) => ({
+  image: swatchName(ownSwatch),
   width,
   height,
 });
@@ -196,13 +196,15 @@ const SWATCH_DPI = 360;
 /** Every swatch of a paper as a picture. */
 async function swatchImages({ sections, labels }: Paper): Promise<Record<string, string>> {
   const all = [
-    ...sections.flatMap((own) => [own.swatch, ...own.rows.map((line) => line.swatch)]),
+    ...sections.flatMap((section) => [section.swatch, ...section.rows.map((line) => line.swatch)]),
     ...labels.flatMap(({ lines }) => lines.map((line) => line.swatch)),
   ];
-  const distinct = new Map(all.flatMap((own) => (own ? [[swatchName(own), own] as const] : [])));
+  const distinct = new Map(
+    all.flatMap((ownSwatch) => (ownSwatch ? [[swatchName(ownSwatch), ownSwatch] as const] : [])),
+  );
   const images = await Promise.all(
-    [...distinct].map(async ([name, own]) => {
-      const svg = Buffer.from(swatchSvg(own, ...SWATCH_PT));
+    [...distinct].map(async ([name, ownSwatch]) => {
+      const svg = Buffer.from(swatchSvg(ownSwatch, ...SWATCH_PT));
       const png = await sharp(svg, { density: SWATCH_DPI }).png().toBuffer();
       return [name, `data:image/png;base64,${png.toString('base64')}`] as const;
     }),
@@ -239,12 +241,12 @@ function labelPages({
   const places = labelPlaces(sheet, fitted.length);
   const sheets = Math.max(1, (places.at(-1)?.sheet ?? 0) + 1);
   const content = Array.from({ length: sheets }, (_, number): Content[] => {
-    const own = fitted.flatMap((label, at) =>
+    const contents = fitted.flatMap((label, at) =>
       places[at]?.sheet === number ? labelContent(label, places[at], sheet) : [],
     );
     const marks = hasCropMarks ? [cropMarks(sheet)] : [];
     const turn: Content[] = number > 0 ? [{ text: '', pageBreak: 'before' }] : [];
-    return [...turn, ...marks, ...own];
+    return [...turn, ...marks, ...contents];
   }).flat();
   return { pageMargins: [0, 0, 0, 0], content };
 }
@@ -254,8 +256,8 @@ function labelContent(label: FittedLabel, { xMm, yMm }: LabelPlace, sheet: Label
   const at = { x: pointsOf(xMm + LABEL_INNER_MM), y: pointsOf(yMm + LABEL_INNER_MM) };
   const isLow = sheet.heightMm < 30;
   const size = isLow ? 7 : 8;
-  const cells = ({ swatch: own, text, grams }: PaperLabel['lines'][number]): TableCell[] => [
-    own ? swatch(own, 18, 8) : '',
+  const cells = ({ swatch: ownSwatch, text, grams }: PaperLabel['lines'][number]): TableCell[] => [
+    ownSwatch ? swatch(ownSwatch, 18, 8) : '',
     { text, fontSize: size, noWrap: true },
     { text: cellWords(grams), fontSize: size, bold: true, alignment: 'right', noWrap: true },
   ];

@@ -16,14 +16,14 @@ const routesOf = (kind: ItemKindRules, items: ItemService): Route[] => [
   route({
     method: 'get',
     path: kind.path,
-    summary: `Every one on the shelf, archived too, by name (${kind.one})`,
+    summary: `Every one on the shelf, archived too, by name (${kind.singular})`,
     answers: [200],
     handle: () => listed(items.all()),
   }),
   route({
     method: 'post',
     path: kind.path,
-    summary: `Put ${kind.one} on the shelf`,
+    summary: `Put ${kind.singular} on the shelf`,
     body: withCount(kind),
     answers: [201],
     handle: ({ body }) => {
@@ -34,7 +34,7 @@ const routesOf = (kind: ItemKindRules, items: ItemService): Route[] => [
   route({
     method: 'put',
     path: kind.path,
-    summary: `Change several at once, all or none (${kind.one})`,
+    summary: `Change several at once, all or none (${kind.singular})`,
     body: severalOf(kind),
     answers: [200],
     handle: ({ body }) => listed(items.saveAll(body.items)),
@@ -48,14 +48,14 @@ const routesOfOne = (kind: ItemKindRules, items: ItemService): Route[] => {
     route({
       method: 'get',
       path,
-      summary: `One of them (${kind.one})`,
+      summary: `One of them (${kind.singular})`,
       answers: [200],
       handle: ({ params: { id } }) => versioned(items.find(id)),
     }),
     route({
       method: 'put',
       path,
-      summary: `Change ${kind.one}`,
+      summary: `Change ${kind.singular}`,
       body: kind.schema,
       ifMatch: true,
       answers: [200],
@@ -64,14 +64,14 @@ const routesOfOne = (kind: ItemKindRules, items: ItemService): Route[] => {
     route({
       method: 'get',
       path: `${path}/uses`,
-      summary: `Where ${kind.one} is used`,
+      summary: `Where ${kind.singular} is used`,
       answers: [200],
       handle: ({ params: { id } }) => listed(items.usesOf(id)),
     }),
     route({
       method: 'delete',
       path,
-      summary: `Take ${kind.one} that nothing uses off the shelf`,
+      summary: `Take ${kind.singular} that nothing uses off the shelf`,
       ifMatch: true,
       answers: [204],
       handle: ({ params: { id }, version }) => gone(items.remove(id, version)),
@@ -79,7 +79,7 @@ const routesOfOne = (kind: ItemKindRules, items: ItemService): Route[] => {
     route({
       method: 'post',
       path: `${path}/restore`,
-      summary: `Undo deleting ${kind.one}`,
+      summary: `Undo deleting ${kind.singular}`,
       answers: [200],
       handle: ({ params: { id } }) => versioned(items.restore(id)),
     }),

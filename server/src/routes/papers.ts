@@ -54,7 +54,7 @@ export const paperRoutes = (papers: PaperService): Route[] => [
   }),
 ];
 
-const named = (name: string): PaperName | undefined => PAPER_NAMES.find((one) => one === name);
+const named = (name: string): PaperName | undefined => PAPER_NAMES.find((paperName) => paperName === name);
 
 function readSheet(query: Readonly<Partial<Record<SheetField | 'page', string | undefined>>>): LabelSheet {
   const page: PageSize = query.page === 'letter' ? 'letter' : 'a4';

@@ -38,7 +38,7 @@ export const patternFileRoutes = (files: PatternFileService): Route[] => [
     query: ['as'],
     answers: [200],
     handle: ({ params: { id }, query }) => {
-      const form = FILE_FORMS.find((one) => one === (query.as ?? 'json'));
+      const form = FILE_FORMS.find((fileForm) => fileForm === (query.as ?? 'json'));
       return form ? filed(files.write(id, form)) : new Refusal({ code: 'query_invalid', field: 'as' });
     },
   }),

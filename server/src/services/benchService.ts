@@ -36,11 +36,11 @@ export const benchService = ({ store, now }: ServiceDeps) =>
         store,
         drawn.map(({ run }) => run),
       );
-      const shortOf = new Map(shorts.map((own) => [own.id, own]));
+      const shortOf = new Map(shorts.map((short) => [short.id, short]));
       const { findings } = shelfOf(store);
       return {
         today,
-        runs: drawn.map((one) => benchRun(store, one, shortOf.get(one.run.id))),
+        runs: drawn.map((drawnRun) => benchRun(store, drawnRun, shortOf.get(drawnRun.run.id))),
         short: [...shortOverall(drawn)].map(([fibreId, shortG]) => ({ fibreId, shortG })),
         shortThings: [...shortOverRuns(shorts).values()].map(({ thing, short, putUps }): NamedShort => ({
           ...nameOfShort(thing, findings),
@@ -62,11 +62,13 @@ interface ShortRun extends ShortOfRun {
 function shortInOrder(store: Store, runs: readonly Run[]): ShortRun[] {
   // What is packed has left the shelf already.
   const drawings = runs.filter(({ state }) => !isOffShelf(state)).map((run) => drawingOf(store, run));
-  return drawings.map((own) => ({
-    id: own.id,
-    date: own.date,
-    things: shortOfDrawing(store, own, drawings),
-    isToolElsewhere: toolsOfRun(own.toPack, own.input, store.shelf.tools(), NO_PROMISES).some(isElsewhere),
+  return drawings.map((drawing) => ({
+    id: drawing.id,
+    date: drawing.date,
+    things: shortOfDrawing(store, drawing, drawings),
+    isToolElsewhere: toolsOfRun(drawing.toPack, drawing.input, store.shelf.tools(), NO_PROMISES).some(
+      isElsewhere,
+    ),
   }));
 }
 

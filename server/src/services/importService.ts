@@ -16,7 +16,8 @@ const MOST_PROBLEMS = 100;
 export function importService({ store, now, newId }: ServiceDeps) {
   const { items, stock, imports } = store;
   const at = () => now().toISOString();
-  const recent = (id: string): ImportRecord => foundOr(imports.recent(SHOWN).find((one) => one.id === id));
+  const recent = (id: string): ImportRecord =>
+    foundOr(imports.recent(SHOWN).find((importRecord) => importRecord.id === id));
 
   const problemsOf = (kind: ItemKindRules, input: unknown, id: string | null, pointer: string): Problem[] => {
     const form = formCheck(kind.schema)(input);
@@ -24,11 +25,11 @@ export function importService({ store, now, newId }: ServiceDeps) {
     return problems.map((problem) => ({ ...problem, pointer: `${pointer}/input${problem.pointer}` }));
   };
   const problemsOfList = ({ creates, updates, counts }: ImportInput): Problem[] => [
-    ...creates.flatMap((one, index) =>
-      problemsOf(ITEM_KINDS[one.kind], one.input, null, `/creates/${index}`),
+    ...creates.flatMap((create, index) =>
+      problemsOf(ITEM_KINDS[create.kind], create.input, null, `/creates/${index}`),
     ),
-    ...updates.flatMap((one, index) =>
-      problemsOf(ITEM_KINDS[one.kind], one.input, one.id, `/updates/${index}`),
+    ...updates.flatMap((update, index) =>
+      problemsOf(ITEM_KINDS[update.kind], update.input, update.id, `/updates/${index}`),
     ),
     ...counts.flatMap(({ amount, itemId }, index) => [
       ...checkRange(amount, AMOUNT_BOUNDS, `/counts/${index}/amount`),
@@ -40,15 +41,15 @@ export function importService({ store, now, newId }: ServiceDeps) {
 
   const bringIn = (importId: string, input: ImportInput): void => {
     imports.insert(importId, input.fileName, at());
-    for (const { kind, input: own } of input.creates) {
+    for (const { kind, input: create } of input.creates) {
       const itemId = newId();
-      items.insert(itemId, writeOf(ITEM_KINDS[kind], own), at());
+      items.insert(itemId, writeOf(ITEM_KINDS[kind], create), at());
       imports.noteChange(importId, { itemId, before: null, versionAfter: 1 });
     }
-    for (const { kind, id, version, input: own } of input.updates) {
+    for (const { kind, id, version, input: update } of input.updates) {
       const before = items.find<object>(kind, id);
-      if (!before || !items.update(id, version, writeOf(ITEM_KINDS[kind], own), at()))
-        throw new Refusal({ code: 'version_conflict', id, yours: own, theirs: before });
+      if (!before || !items.update(id, version, writeOf(ITEM_KINDS[kind], update), at()))
+        throw new Refusal({ code: 'version_conflict', id, yours: update, theirs: before });
       const { id: _id, version: _version, ...properties } = before;
       const change = { itemId: id, before: JSON.stringify(properties), versionAfter: version + 1 };
       imports.noteChange(importId, change);
@@ -88,7 +89,7 @@ export function importService({ store, now, newId }: ServiceDeps) {
         if (!imports.markUndone(id, at())) throw new Refusal({ code: 'import_undone' });
         takeBack(id);
       });
-      return imports.recent(SHOWN).find((one) => one.id === id) ?? null;
+      return imports.recent(SHOWN).find((importRecord) => importRecord.id === id) ?? null;
     },
   });
 }

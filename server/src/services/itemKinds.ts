@@ -30,7 +30,7 @@ export interface ItemKindRules {
   /** Below /api. */
   readonly path: string;
   /** As a person says it: “a fibre”. */
-  readonly one: string;
+  readonly singular: string;
   readonly schema: TObject;
   /** Stock is kept in lots, for each item, or not at all. */
   readonly stock: 'lots' | 'pieces' | 'none';
@@ -50,7 +50,7 @@ const usesOf = (store: Store, id: string): ItemUse[] => store.items.uses(id);
 const fibre: ItemKindRules = {
   kind: 'fibre',
   path: '/fibres',
-  one: 'a fibre',
+  singular: 'a fibre',
   schema: FibreInput,
   stock: 'lots',
   check: (input) => checkFibre(input as FibreInput),
@@ -64,11 +64,11 @@ const fibre: ItemKindRules = {
 const blend: ItemKindRules = {
   kind: 'blend',
   path: '/blends',
-  one: 'a blend',
+  singular: 'a blend',
   schema: BlendInput,
   stock: 'lots',
   check: (input, id, store) => {
-    const blends = new Map(store.items.all<BlendInput>('blend').map((own) => [own.id, own]));
+    const blends = new Map(store.items.all<BlendInput>('blend').map((stored) => [stored.id, stored]));
     return checkBlend(
       input as BlendInput,
       id,
@@ -89,7 +89,7 @@ const blend: ItemKindRules = {
 const finding: ItemKindRules = {
   kind: 'finding',
   path: '/findings',
-  one: 'a finding',
+  singular: 'a finding',
   schema: FindingInput,
   stock: 'pieces',
   check: (input) => checkFinding(input as FindingInput),
@@ -103,7 +103,7 @@ const finding: ItemKindRules = {
 const needle: ItemKindRules = {
   kind: 'needle',
   path: '/needles',
-  one: 'a needle',
+  singular: 'a needle',
   schema: NeedleInput,
   stock: 'pieces',
   check: (input) => checkNeedle(input as NeedleInput),
@@ -121,7 +121,7 @@ const needle: ItemKindRules = {
 const tool: ItemKindRules = {
   kind: 'tool',
   path: '/tools',
-  one: 'a tool, holder or surface',
+  singular: 'a tool, holder or surface',
   schema: ToolInput,
   stock: 'pieces',
   check: (input) => checkTool(input as ToolInput),
@@ -135,7 +135,7 @@ const tool: ItemKindRules = {
 const supplier: ItemKindRules = {
   kind: 'supplier',
   path: '/suppliers',
-  one: 'a supplier',
+  singular: 'a supplier',
   schema: SupplierInput,
   stock: 'none',
   check: (input, _id, store) => [

@@ -68,12 +68,12 @@ export function patternFileService({ store, now, newId }: ServiceDeps) {
       finding: [carried.findings, checkFinding] as const,
       needle: [carried.needles, checkNeedle] as const,
     }[kind];
-    const thing = list.find((one) => one.id === id);
+    const thing = list.find((candidate) => candidate.id === id);
     if (!thing) throw new Refusal({ code: 'file_not_read', reason: `nothing carried is called ${id}` });
     assertSound((check as (input: unknown) => ReturnType<typeof checkFibre>)(thing.is));
-    const own = newId();
-    store.items.insert(own, writeOf(ITEM_KINDS[kind], thing.is), at());
-    return own;
+    const itemId = newId();
+    store.items.insert(itemId, writeOf(ITEM_KINDS[kind], thing.is), at());
+    return itemId;
   };
   return answering({
     write(id: string, form: FileForm): OutFile {
@@ -95,10 +95,12 @@ export function patternFileService({ store, now, newId }: ServiceDeps) {
       const read = findPatternFile(JSON.stringify(file.pattern));
       if (!read.ok) throw new Refusal({ code: 'file_not_read', reason: read.refusal.code });
       const id = store.together(() => {
-        const newIds = new Map(mapping.map((one) => [one.id, one.itemId ?? putOn(one, file)]));
+        const newIds = new Map(
+          mapping.map((carriedTo) => [carriedTo.id, carriedTo.itemId ?? putOn(carriedTo, file)]),
+        );
         const pattern = mapShelf(file.pattern, (theirs) => {
-          const own = newIds.get(theirs) ?? theirs;
-          return store.items.kindOf(own) === null ? null : own;
+          const itemId = newIds.get(theirs) ?? theirs;
+          return store.items.kindOf(itemId) === null ? null : itemId;
         });
         assertSound(checkPattern(pattern));
         const patternId = newId();

@@ -18,7 +18,7 @@ import { drawingAhead, packedAlone } from './runSources.ts';
 export function promisedTo(store: Store, run: Run, today: string): Map<string, number> {
   const withWithdrawals = store.runs
     .ahead(today)
-    .map((one) => ({ ...one, withdrawals: withdrawalsOfPlan(packedAlone(store, one).plan) }));
+    .map((ahead) => ({ ...ahead, withdrawals: withdrawalsOfPlan(packedAlone(store, ahead).plan) }));
   return promisedBefore(run.id, withWithdrawals, today);
 }
 
@@ -33,7 +33,7 @@ export function thingsPromisedTo(store: Store, run: Run, today: string): ThingPr
   );
   return thingsPromisedBefore(
     run,
-    before.map((own) => drawingOf(store, own)),
+    before.map((ownRun) => drawingOf(store, ownRun)),
   );
 }
 
@@ -51,7 +51,7 @@ export function promisedAhead(store: Store, today: string): Promised[] {
     for (const [itemId, { amount }] of taken) add(run, itemId, amount);
   }
   const short = shortOverRuns(
-    drawings.map((own) => ({ date: own.date, things: shortOfDrawing(store, own, drawings) })),
+    drawings.map((drawing) => ({ date: drawing.date, things: shortOfDrawing(store, drawing, drawings) })),
   );
   return [...new Set([...byItem.keys(), ...short.keys()])].map((itemId) => {
     const runs = byItem.get(itemId) ?? [];

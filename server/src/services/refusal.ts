@@ -58,7 +58,7 @@ export function foundOr<T>(value: T | null | undefined): T {
 }
 
 // Methods take what they take; only what comes back is changed.
-// eslint-disable-next-line @typescript-eslint/no-explicit-any
+// oxlint-disable-next-line typescript/no-explicit-any
 type Methods = Record<string, (...given: any[]) => unknown>;
 
 type Answering<M extends Methods> = {

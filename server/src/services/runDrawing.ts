@@ -62,12 +62,16 @@ export const kitOfRun = (store: Store, run: Run): NeedleKit =>
   );
 
 /** Everything beside wool that is short for a run, or that nobody has counted, after those before it. */
-export function shortOfDrawing(store: Store, own: RunDrawing, inOrder: readonly RunDrawing[]): ThingShort[] {
-  return thingsShort(own.toPack, own.input, {
+export function shortOfDrawing(
+  store: Store,
+  runDrawing: RunDrawing,
+  inOrder: readonly RunDrawing[],
+): ThingShort[] {
+  return thingsShort(runDrawing.toPack, runDrawing.input, {
     findings: shelfOf(store).findings,
     needles: store.shelf.needles(),
     tools: store.shelf.tools(),
-    kit: own.kit(),
-    promised: thingsPromisedBefore(own, inOrder),
+    kit: runDrawing.kit(),
+    promised: thingsPromisedBefore(runDrawing, inOrder),
   });
 }

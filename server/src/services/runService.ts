@@ -59,7 +59,10 @@ export function runService({ store, now, newId }: ServiceDeps) {
       const run = found(id);
       return {
         items: [...promisedTo(store, run, today())].map(([fibreId, massG]) => ({ fibreId, massG })),
-        things: [...thingsPromisedTo(store, run, today())].map(([itemId, own]) => ({ itemId, ...own })),
+        things: [...thingsPromisedTo(store, run, today())].map(([itemId, promise]) => ({
+          itemId,
+          ...promise,
+        })),
       };
     },
     /** On to the next state, where nothing is missing or it is told to go on anyway; or back to the one before. */
@@ -156,9 +159,9 @@ function openedRun(store: Store, run: Run, today: string): OpenedRun {
 /** @param known designs that were looked up for this answer: runs share them */
 function namedRun(store: Store, run: Run, known = new Map<string, RunDesign[]>()): NamedRun {
   const designs = revisionsOfRun(run).flatMap((revisionId) => {
-    const own = known.get(revisionId) ?? designOf(store, revisionId);
-    known.set(revisionId, own);
-    return own;
+    const runDesigns = known.get(revisionId) ?? designOf(store, revisionId);
+    known.set(revisionId, runDesigns);
+    return runDesigns;
   });
   const [leading] = designs;
   if (!leading) throw new Error(`run without its revision ${run.revisionId}`);

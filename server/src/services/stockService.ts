@@ -127,9 +127,9 @@ export function stockService({ store, now, newId }: ServiceDeps) {
       const input: LotInput = { ...blankLot(name), note, place };
       assertSound([
         ...checkLot(input, otherNames(blendId, null)),
-        ...from.flatMap((one, index) => misplaced(one, `/from/${index}`)),
+        ...from.flatMap((withdrawal, index) => misplaced(withdrawal, `/from/${index}`)),
       ]);
-      assertSound(from.flatMap((one, index) => shortOf(one, `/from/${index}/massG`)));
+      assertSound(from.flatMap((withdrawal, index) => shortOf(withdrawal, `/from/${index}/massG`)));
       const lotId = newId();
       store.together(() => {
         stock.insertLot(lotId, blendId, input, at());

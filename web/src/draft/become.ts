@@ -6,10 +6,10 @@ import { original, type Draft } from 'immer';
  */
 export const become =
   <T extends object>(change: (document: T) => T) =>
-  (it: Draft<T>): void => {
-    const before = original<T>(it) ?? (it as T);
+  (draft: Draft<T>): void => {
+    const before = original<T>(draft) ?? (draft as T);
     const after = change(before);
     for (const key of Object.keys(after) as (keyof T)[]) {
-      if (after[key] !== before[key]) (it as T)[key] = after[key];
+      if (after[key] !== before[key]) (draft as T)[key] = after[key];
     }
   };

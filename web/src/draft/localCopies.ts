@@ -80,8 +80,8 @@ export function dropCopy(subject: string): void {
 
 /** The copy to go on from when a document is opened: this tab's own, or one a closed tab left behind. */
 export function takeUpCopy<T>(subject: string): Versioned<T> | null {
-  const own = read<T>(keyOf(subject));
-  if (own) return own;
+  const storedCopy = read<T>(keyOf(subject));
+  if (storedCopy) return storedCopy;
   for (const key of Object.keys(localStorage)) {
     if (!key.startsWith(`${PREFIX}${subject}.`)) continue;
     const left = read<T>(key);

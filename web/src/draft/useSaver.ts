@@ -79,7 +79,7 @@ export function useSaver<T>(stored: Versioned<T>, savable: Savable<T>): SaverHan
       made.dispose();
     };
     // Mounted anew for another document; a newer `stored` of the same one must not restart its saver.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [savable.path]);
 
   return { opening, saveState, saver };

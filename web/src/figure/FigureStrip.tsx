@@ -25,10 +25,10 @@ export function FigureStrip({ pieces, width, height }: FigureStripProps) {
       {tray.pieces.map((placed) => {
         const piece = pieces.find(({ part }) => part.id === placed.id);
         if (!piece) return null;
-        const own = piece.finished
+        const label = piece.finished
           ? { widthMm: piece.finished.widthMm, heightMm: piece.finished.heightMm }
           : {};
-        const drawn = { ...piece, ...own };
+        const drawn = { ...piece, ...label };
         const left = placed.centreX - (drawn.widthMm * tray.scale) / 2;
         const top = placed.top + (height - tray.height) / 2;
         return (

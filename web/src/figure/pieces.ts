@@ -67,11 +67,11 @@ export function piecesOf(
   whole: Pick<Pattern, 'parts'> = pattern,
 ): Piece[] {
   return pattern.parts.flatMap((part, index) => {
-    const own = estimate.parts[index];
-    if (!own) return [];
+    const partEstimate = estimate.parts[index];
+    if (!partEstimate) return [];
     // Left out or not, a piece keeps the number it has in the whole pattern.
     const number = whole.parts.findIndex(({ id }) => id === part.id) + 1;
-    const piece = pieceOf(part, number, own, fibres, view);
+    const piece = pieceOf(part, number, partEstimate, fibres, view);
     const before = drawn.get(part);
     if (before && looksAlike(before, piece)) return [before];
     drawn.set(part, piece);

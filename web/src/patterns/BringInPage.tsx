@@ -102,12 +102,12 @@ export function BringInPage() {
             <>
               <h3>What it relies on, and what you have</h3>
               <ul className={styles.mapping}>
-                {read.mapping.map((own) => (
+                {read.mapping.map((line) => (
                   <MappingLine
-                    key={`${own.kind} ${own.id}`}
-                    own={own}
-                    itemId={chosen.get(own.id) ?? null}
-                    onChoose={(itemId) => setChosen(new Map(chosen).set(own.id, itemId))}
+                    key={`${line.kind} ${line.id}`}
+                    line={line}
+                    itemId={chosen.get(line.id) ?? null}
+                    onChoose={(itemId) => setChosen(new Map(chosen).set(line.id, itemId))}
                   />
                 ))}
               </ul>
@@ -123,19 +123,19 @@ export function BringInPage() {
 }
 
 interface MappingLineProps {
-  own: Mapping;
+  line: Mapping;
   itemId: string | null;
   onChoose: (itemId: string | null) => void;
 }
 
-function MappingLine({ own, itemId, onChoose }: MappingLineProps) {
+function MappingLine({ line, itemId, onChoose }: MappingLineProps) {
   const { fibres } = useShelf();
   const findings = useFindings().data?.items ?? [];
   const needles = useNeedles().data?.items ?? [];
   const choices =
-    own.kind === 'fibre'
+    line.kind === 'fibre'
       ? fibres.map(({ id, name }) => ({ value: id, label: name }))
-      : own.kind === 'finding'
+      : line.kind === 'finding'
         ? findings.map(({ id, name }) => ({ value: id, label: name }))
         : needles.map(({ id, gauge, sizeWord, mark }) => ({
             value: id,
@@ -144,11 +144,11 @@ function MappingLine({ own, itemId, onChoose }: MappingLineProps) {
   return (
     <li>
       <span>
-        <b>{own.name}</b> <span className="quiet small">{own.kind}</span>
+        <b>{line.name}</b> <span className="quiet small">{line.kind}</span>
       </span>
-      <span className={own.match === 'none' ? 'amber small' : 'quiet small'}>{MATCH_WORDS[own.match]}</span>
+      <span className={line.match === 'none' ? 'amber small' : 'quiet small'}>{MATCH_WORDS[line.match]}</span>
       <Select<string>
-        aria-label={`For ${own.name}`}
+        aria-label={`For ${line.name}`}
         value={itemId ?? ADD}
         showSearch={{ optionFilterProp: 'label' }}
         options={[{ value: ADD, label: 'put it on my shelf' }, ...choices]}

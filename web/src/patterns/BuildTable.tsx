@@ -17,8 +17,8 @@ export function BuildTable({ a, b, names }: BuildTableProps) {
   const { wool } = useWool();
   const { parts, fibres, findings } = useMemo(() => compareBuilds(a, b), [a, b]);
   const unitOf = (findingId: string) =>
-    [...a.estimate.findings, ...b.estimate.findings].find((own) => own.findingId === findingId)?.unit ??
-    'piece';
+    [...a.estimate.findings, ...b.estimate.findings].find((finding) => finding.findingId === findingId)
+      ?.unit ?? 'piece';
   const amount = (findingId: string, value: number | null) =>
     value === null ? '–' : findingAmount(value, unitOf(findingId));
   return (
@@ -34,24 +34,24 @@ export function BuildTable({ a, b, names }: BuildTableProps) {
         </tr>
       </thead>
       <tbody>
-        {parts.map(({ key, a: one, b: two }) => (
+        {parts.map(({ key, a: part, b: two }) => (
           <tr key={key}>
             <th scope="row">
-              {(one ?? two)?.part.name}
-              {timesWords((two ?? one)?.part.count ?? 1)}
+              {(part ?? two)?.part.name}
+              {timesWords((two ?? part)?.part.count ?? 1)}
             </th>
-            <td>{one ? sizesOfPart(one.part) : '–'}</td>
-            <td className={sizesDiffer(one, two) ? styles.differs : ''}>
+            <td>{part ? sizesOfPart(part.part) : '–'}</td>
+            <td className={sizesDiffer(part, two) ? styles.differs : ''}>
               {two ? sizesOfPart(two.part) : '–'}
             </td>
-            <td>{grams(one)}</td>
+            <td>{grams(part)}</td>
             <td>{grams(two)}</td>
-            <Move from={one?.estimate.total.likelyG ?? 0} to={two?.estimate.total.likelyG ?? 0} />
+            <Move from={part?.estimate.total.likelyG ?? 0} to={two?.estimate.total.likelyG ?? 0} />
           </tr>
         ))}
       </tbody>
       <tbody>
-        {fibres.map(({ key, a: one, b: two }) => {
+        {fibres.map(({ key, a: before, b: two }) => {
           const fibre = wool.fibres.get(key);
           return (
             <tr key={key}>
@@ -59,9 +59,9 @@ export function BuildTable({ a, b, names }: BuildTableProps) {
                 {fibre && <FibreSwatch fibre={fibre} width={34} height={16} />}{' '}
                 {fibre?.name ?? 'a fibre no longer on the shelf'}
               </th>
-              <td>{one === null ? '–' : showGrams(one)}</td>
+              <td>{before === null ? '–' : showGrams(before)}</td>
               <td>{two === null ? '–' : showGrams(two)}</td>
-              <Move from={one ?? 0} to={two ?? 0} />
+              <Move from={before ?? 0} to={two ?? 0} />
             </tr>
           );
         })}
@@ -76,13 +76,13 @@ export function BuildTable({ a, b, names }: BuildTableProps) {
       </tbody>
       {findings.length > 0 && (
         <tbody>
-          {findings.map(({ key, a: one, b: two }) => (
+          {findings.map(({ key, a: finding, b: two }) => (
             <tr key={key}>
               <th scope="row" colSpan={3}>
                 {wool.findings.get(key)?.name ?? 'a finding no longer on the shelf'}
               </th>
-              <td>{amount(key, one)}</td>
-              <td className={one === two ? '' : styles.differs}>{amount(key, two)}</td>
+              <td>{amount(key, finding)}</td>
+              <td className={finding === two ? '' : styles.differs}>{amount(key, two)}</td>
               <td />
             </tr>
           ))}
@@ -92,12 +92,12 @@ export function BuildTable({ a, b, names }: BuildTableProps) {
   );
 }
 
-const grams = (own: BuildPart | null): string =>
-  own === null
+const grams = (buildPart: BuildPart | null): string =>
+  buildPart === null
     ? '–'
-    : own.estimate.total.unknownCount > 0
+    : buildPart.estimate.total.unknownCount > 0
       ? 'unknown'
-      : showGrams(own.estimate.total.likelyG);
+      : showGrams(buildPart.estimate.total.likelyG);
 
 const sizesDiffer = (a: BuildPart | null, b: BuildPart | null): boolean =>
   a !== null && b !== null && sizesOfPart(a.part) !== sizesOfPart(b.part);

@@ -19,20 +19,20 @@ export function ComparePage() {
   const wool = useWool();
   const choices = useBuildNames();
   const [a, b] = [params.get('a'), params.get('b')];
-  const [one, two] = [useBuild(a), useBuild(b)];
+  const [first, two] = [useBuild(a), useBuild(b)];
   const choose = (side: 'a' | 'b', key: string | null) => {
     const next = new URLSearchParams(params);
     if (key) next.set(side, key);
     setParams(next, { replace: true });
   };
   const builds = useMemo(() => {
-    if (!one || !two || !wool.isReady) return null;
+    if (!first || !two || !wool.isReady) return null;
     const build = (whole: Pattern) => {
       const pattern = defaultBuild(whole);
       return { pattern, estimate: estimatePattern(pattern, wool.wool) };
     };
-    return [build(one), build(two)] as const;
-  }, [one, two, wool.isReady, wool.wool]);
+    return [build(first), build(two)] as const;
+  }, [first, two, wool.isReady, wool.wool]);
   if (!wool.isReady) return <Loading error={wool.error} />;
   return (
     <main className={styles.page}>
@@ -76,7 +76,7 @@ export function ComparePage() {
           <section className={`sheet ${styles.lines}`} aria-label="Differences">
             <BuildTable a={builds[0]} b={builds[1]} names={sideNames(choices[a ?? ''], choices[b ?? ''])} />
           </section>
-          {one && two && <Changes before={one} after={two} wool={wool.wool} />}
+          {first && two && <Changes before={first} after={two} wool={wool.wool} />}
         </>
       ) : (
         <p className={`sheet ${styles.empty}`}>

@@ -63,11 +63,11 @@ function Line({ line, wool }: { line: PieceLine; wool: Wool }) {
 }
 
 function WoolWords({ line: { fibreId, fibre, grams, how, words }, wool }: { line: WoolLine; wool: Wool }) {
-  const own = wool.fibres.get(fibreId ?? '');
+  const ownFibre = wool.fibres.get(fibreId ?? '');
   return (
     <>
       <span className={styles.wool}>
-        {own && <FibreSwatch fibre={own} width={26} height={12} />} {fibre} <b>{grams}</b>
+        {ownFibre && <FibreSwatch fibre={ownFibre} width={26} height={12} />} {fibre} <b>{grams}</b>
       </span>
       {how !== '' && <span className={styles.how}>{unbroken(how)}</span>}
       {words !== '' && <span className={styles.how}>{words}</span>}

@@ -43,7 +43,7 @@ interface ReadPatternProps {
 function ReadPattern({ id, document, wool, what }: ReadPatternProps) {
   const [choices, setChoices] = useState<Choices>(NO_CHOICES);
   const build = useMemo(() => resolveBuild(document, choices), [document, choices]);
-  const colourway = document.colourways.find((one) => one.id === choices.colourwayId)?.name;
+  const colourway = document.colourways.find((candidate) => candidate.id === choices.colourwayId)?.name;
   return (
     <Reading
       sheets={[

@@ -93,8 +93,8 @@ function Sitting({ sitting: { session, stages }, build, wool, bagOf, still }: Si
       {stages.map(({ stage, steps }) => (
         <section key={steps[0]?.step.id ?? stage}>
           <h3 className={styles.stage}>{STAGE_WORDS[stage]}</h3>
-          {steps.map((own) => (
-            <ReadStep key={own.step.id} own={own} build={build} wool={wool} bagOf={bagOf} />
+          {steps.map((step) => (
+            <ReadStep key={step.step.id} readingStep={step} build={build} wool={wool} bagOf={bagOf} />
           ))}
         </section>
       ))}
@@ -118,11 +118,11 @@ function Sitting({ sitting: { session, stages }, build, wool, bagOf, still }: Si
 }
 
 interface ReadStepProps extends Pick<SittingProps, 'build' | 'wool' | 'bagOf'> {
-  own: ReadingStep;
+  readingStep: ReadingStep;
 }
 
-function ReadStep({ own, build, wool, bagOf }: ReadStepProps) {
-  const { step, number, extra, cautions, ticks, recalls, returns } = own;
+function ReadStep({ readingStep, build, wool, bagOf }: ReadStepProps) {
+  const { step, number, extra, cautions, ticks, recalls, returns } = readingStep;
   return (
     <div className={styles.step}>
       {cautions.map((caution) => (
@@ -137,8 +137,10 @@ function ReadStep({ own, build, wool, bagOf }: ReadStepProps) {
         <span className={styles.number}>{number}</span>
         <div className={styles.words}>
           <Text markdown={[step.text, extra].filter((text) => text !== '').join(' ')} />
-          {own.wool && <StepWoolLines of={own.wool} build={build} wool={wool} bagOf={bagOf} />}
-          <ActWords own={own} build={build} />
+          {readingStep.wool && (
+            <StepWoolLines of={readingStep.wool} build={build} wool={wool} bagOf={bagOf} />
+          )}
+          <ActWords readingStep={readingStep} build={build} />
           {recalls && (
             <p className={styles.small}>
               As you decided in step {recalls.number}: {recalls.question}.
@@ -169,7 +171,7 @@ function ReadStep({ own, build, wool, bagOf }: ReadStepProps) {
             );
           })}
         </div>
-        <Marks own={own} />
+        <Marks readingStep={readingStep} />
       </div>
       {step.pictures.length > 0 && (
         <div className={styles.pictures}>
@@ -189,7 +191,7 @@ function ReadStep({ own, build, wool, bagOf }: ReadStepProps) {
 }
 
 /** What acts with more to them than a word say to the reader. */
-function ActWords({ own: { step }, build }: { own: ReadingStep; build: Pattern }) {
+function ActWords({ readingStep: { step }, build }: { readingStep: ReadingStep; build: Pattern }) {
   const { act } = step;
   switch (act.kind) {
     case 'choose':
@@ -223,7 +225,7 @@ function ActWords({ own: { step }, build }: { own: ReadingStep; build: Pattern }
 }
 
 /** Needle, stroke, depth and time beside the words, each with its name. */
-function Marks({ own: { step, needle, isNeedleNew } }: { own: ReadingStep }) {
+function Marks({ readingStep: { step, needle, isNeedleNew } }: { readingStep: ReadingStep }) {
   return (
     <div className={styles.marks}>
       {needle !== null && (

@@ -52,7 +52,7 @@ export function YouNeed({ build, estimate, wool, tools, reader, isAlone, packed 
             </li>
           ))}
           {build.cuts.map((cut) => {
-            const own = estimate.cuts.find(({ cutId }) => cutId === cut.id);
+            const cutEstimate = estimate.cuts.find(({ cutId }) => cutId === cut.id);
             return (
               <li key={cut.id}>
                 <span>
@@ -60,7 +60,7 @@ export function YouNeed({ build, estimate, wool, tools, reader, isAlone, packed 
                   {cut.findingId && `, ${wool.findings.get(cut.findingId)?.name ?? ''}`}
                 </span>
                 <b>
-                  {own?.cut ? cutSizesIn(own.sizes, build) : 'not said'}
+                  {cutEstimate?.cut ? cutSizesIn(cutEstimate.sizes, build) : 'not said'}
                   {timesWords(cut.count)}
                 </b>
               </li>
@@ -105,10 +105,11 @@ const takenLines = ({ fibres }: PatternEstimate): WoolLine[] =>
   fibres.map(({ fibreId, total }) => ({ fibreId, amount: amountWords(total), more: '' }));
 
 const packedLines = ({ wool, scaleStepG }: Packed): WoolLine[] =>
-  wool.map((own) => ({
-    fibreId: own.fibreId,
-    amount: packedWoolWords(own, scaleStepG),
-    more: own.ifNeededG > 0 ? `${showWeighed(own.ifNeededG, scaleStepG)} of it only if needed` : '',
+  wool.map((packedWool) => ({
+    fibreId: packedWool.fibreId,
+    amount: packedWoolWords(packedWool, scaleStepG),
+    more:
+      packedWool.ifNeededG > 0 ? `${showWeighed(packedWool.ifNeededG, scaleStepG)} of it only if needed` : '',
   }));
 
 const amountWords = ({ likelyG, unknownCount }: TotalMass): string => {

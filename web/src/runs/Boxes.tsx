@@ -39,11 +39,13 @@ export function Boxes({ runId, draft, revisions, designs }: BoxesProps) {
   const { recipes } = draft.input;
   const problems = checkRun(draft.input);
   const problemAt = (pointer: string) => {
-    const problem = problems.find((own) => own.pointer === pointer);
+    const problem = problems.find((runProblem) => runProblem.pointer === pointer);
     return problem ? problemWords(problem) : null;
   };
   const set = (at: number, more: Partial<BoxRecipe>) =>
-    draft.change({ recipes: recipes.map((own, index) => (index === at ? { ...own, ...more } : own)) });
+    draft.change({
+      recipes: recipes.map((recipe, index) => (index === at ? { ...recipe, ...more } : recipe)),
+    });
   const remove = (at: number) => {
     draft.change({ recipes: recipes.filter((_, index) => index !== at) });
     say({
@@ -73,7 +75,7 @@ export function Boxes({ runId, draft, revisions, designs }: BoxesProps) {
           revisions={revisions}
           designs={designs}
           problemAt={(field) => problemAt(`/recipes/${at}/${field}`)}
-          needles={groups.filter((own) => own.recipe?.id === recipe.id).flatMap(needlesOffered)}
+          needles={groups.filter((group) => group.recipe?.id === recipe.id).flatMap(needlesOffered)}
           canRemove={recipes.length > 1}
           patternLink={(place) =>
             recipe.boxes > 0 && (
@@ -116,9 +118,11 @@ interface BoxFieldsProps {
 function BoxFields(props: BoxFieldsProps) {
   const { recipe, revisions, designs, problemAt, needles, canRemove, patternLink, onChange, onRemove } =
     props;
-  const { designs: own } = recipe;
+  const { designs: ownDesigns } = recipe;
   const setDesign = (at: number, more: Partial<BoxRecipe['designs'][number]>) =>
-    onChange({ designs: own.map((design, index) => (index === at ? { ...design, ...more } : design)) });
+    onChange({
+      designs: ownDesigns.map((design, index) => (index === at ? { ...design, ...more } : design)),
+    });
   return (
     <section className={styles.box} aria-label={recipe.name}>
       <Field label="Box" problem={problemAt('name')}>
@@ -157,30 +161,33 @@ function BoxFields(props: BoxFieldsProps) {
         onChoose={(form) => onChange({ form: form ?? 'full' })}
       />
       {problemAt('designs') && <p className="red small">{problemAt('designs')}</p>}
-      {own.map((design, at) => (
+      {ownDesigns.map((design, at) => (
         <DesignFields
           key={at}
           design={design}
           at={at}
           revisions={revisions}
           pattern={designs.get(design.revisionId)}
-          canLeave={own.length > 1}
-          link={patternLink(own.slice(0, at).filter(({ revisionId }) => designs.has(revisionId)).length)}
+          canLeave={ownDesigns.length > 1}
+          link={patternLink(
+            ownDesigns.slice(0, at).filter(({ revisionId }) => designs.has(revisionId)).length,
+          )}
           onChange={(more) => setDesign(at, more)}
-          onLeave={() => onChange({ designs: own.filter((_, index) => index !== at) })}
+          onLeave={() => onChange({ designs: ownDesigns.filter((_, index) => index !== at) })}
         />
       ))}
       <div className={styles.buttons}>
         <Button
           size="small"
-          disabled={own.length >= 12 || revisions.length === 0}
+          disabled={ownDesigns.length >= 12 || revisions.length === 0}
           onClick={() => {
             const next =
-              revisions.find(({ id }) => own.every(({ revisionId }) => revisionId !== id)) ?? revisions[0];
+              revisions.find(({ id }) => ownDesigns.every(({ revisionId }) => revisionId !== id)) ??
+              revisions[0];
             if (next)
               onChange({
                 designs: [
-                  ...own,
+                  ...ownDesigns,
                   { revisionId: next.id, copies: 1, choices: { ...NO_CHOICES, values: {}, swapIds: [] } },
                 ],
               });
@@ -291,7 +298,7 @@ function GivenNeedles({
             onChange={(event) =>
               onChange({
                 needlesLeftOut: event.target.checked
-                  ? recipe.needlesLeftOut.filter((own) => own !== key)
+                  ? recipe.needlesLeftOut.filter((leftOut) => leftOut !== key)
                   : [...recipe.needlesLeftOut, key],
               })
             }
@@ -326,7 +333,10 @@ function Packaging({ recipe, onChange }: Pick<BoxFieldsProps, 'recipe' | 'onChan
             onChange({
               packaging: ids.map(
                 (findingId) =>
-                  recipe.packaging.find((own) => own.findingId === findingId) ?? { findingId, count: 1 },
+                  recipe.packaging.find((candidate) => candidate.findingId === findingId) ?? {
+                    findingId,
+                    count: 1,
+                  },
               ),
             })
           }

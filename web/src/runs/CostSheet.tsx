@@ -50,7 +50,7 @@ export function CostSheet({ runId, runPlan, draft }: CostSheetProps) {
 function useCost(runId: string, runPlan: ShownRun, { input }: RunDraft) {
   const { data: fibres, error } = useFibres();
   const needles = useNeedles().data?.items ?? NONE;
-  const { own } = useRunKit(runId, input);
+  const { kitOfRun: classKit } = useRunKit(runId, input);
   const { toPack, plan, wool } = runPlan;
   const isKits = input.kind === 'kits';
   const cost = useMemo(() => {
@@ -61,11 +61,11 @@ function useCost(runId: string, runPlan: ShownRun, { input }: RunDraft) {
       wool: wool.fibres,
       findings: wool.findings,
       todayPer100gMinor: today,
-      kit: isKits ? null : (own?.kit ?? null),
+      kit: isKits ? null : (classKit?.kit ?? null),
       needles,
       spareTerms: runPlan.input,
     });
-  }, [fibres, toPack, plan, input.cost, runPlan.input, wool, own, isKits, needles]);
+  }, [fibres, toPack, plan, input.cost, runPlan.input, wool, classKit, isKits, needles]);
   return { cost, error };
 }
 
@@ -211,7 +211,7 @@ interface PriceProps {
 function Price({ cost, wool, terms, isKits }: PriceProps) {
   const needles = useNeedles().data?.items ?? NONE;
   const nameOf = (id: string): string => {
-    const needle = needles.find((own) => own.id === id);
+    const needle = needles.find((candidate) => candidate.id === id);
     return (
       wool.fibres.get(id)?.name ??
       wool.findings.get(id)?.name ??

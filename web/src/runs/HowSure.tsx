@@ -82,11 +82,11 @@ export function HowSure({ runPlan, draft }: { runPlan: ShownRun; draft: RunDraft
         </span>
       </h3>
       {ways.map((way, index) => {
-        const own = found?.[index];
+        const ownWay = found?.[index];
         return (
           <WayRow
             key={way.name}
-            {...{ way, own, widest }}
+            {...{ way, foundWay: ownWay, widest }}
             isInUse={index === at}
             wanted={usualChance(input)}
             scaleStepG={input.scaleStepG}
@@ -117,7 +117,7 @@ export function HowSure({ runPlan, draft }: { runPlan: ShownRun; draft: RunDraft
 
 interface WayRowProps {
   way: NamedWay;
-  own: Way | undefined;
+  foundWay: Way | undefined;
   widest: number;
   isInUse: boolean;
   wanted: number;
@@ -125,8 +125,8 @@ interface WayRowProps {
   onUse: () => void;
 }
 
-function WayRow({ way, own, widest, isInUse, wanted, scaleStepG, onUse }: WayRowProps) {
-  const inPacksG = own ? own.classG - own.bagG : 0;
+function WayRow({ way, foundWay: ownWay, widest, isInUse, wanted, scaleStepG, onUse }: WayRowProps) {
+  const inPacksG = ownWay ? ownWay.classG - ownWay.bagG : 0;
   return (
     <div className={`${styles.way} ${isInUse ? styles.inUse : ''}`}>
       <span>{way.name}</span>
@@ -135,26 +135,26 @@ function WayRow({ way, own, widest, isInUse, wanted, scaleStepG, onUse }: WayRow
           className={`${styles.bar} ${isInUse ? '' : styles.other}`}
           style={{ width: `${(inPacksG / widest) * 100}%` }}
         />
-        {own && own.bagG > 0 && (
+        {ownWay && ownWay.bagG > 0 && (
           <span
             className={`${styles.bar} ${styles.bag}`}
-            style={{ width: `${(own.bagG / widest) * 100}%` }}
+            style={{ width: `${(ownWay.bagG / widest) * 100}%` }}
           />
         )}
       </span>
-      <b className={own && own.sure.chance < wanted - 0.005 ? 'amber' : 'leaf'}>
-        {own
+      <b className={ownWay && ownWay.sure.chance < wanted - 0.005 ? 'amber' : 'leaf'}>
+        {ownWay
           ? way.terms.wantedChance === null
-            ? goodForWords(own.sure.oneChance)
-            : chanceWords(own.sure.chance)
+            ? goodForWords(ownWay.sure.oneChance)
+            : chanceWords(ownWay.sure.chance)
           : '…'}
       </b>
-      <b>{own ? showWeighed(own.classG, scaleStepG) : '…'}</b>
-      <span className="num">{own ? showMoney(own.costMinor) : ''}</span>
+      <b>{ownWay ? showWeighed(ownWay.classG, scaleStepG) : '…'}</b>
+      <span className="num">{ownWay ? showMoney(ownWay.costMinor) : ''}</span>
       {isInUse ? (
         <span className="quiet small">in use</span>
       ) : (
-        <Button size="small" aria-label={`Use: ${way.name}`} disabled={!own} onClick={onUse}>
+        <Button size="small" aria-label={`Use: ${way.name}`} disabled={!ownWay} onClick={onUse}>
           Use it
         </Button>
       )}

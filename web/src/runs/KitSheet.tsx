@@ -122,8 +122,8 @@ export function KitSheet({ kit, builds, input }: ClassKit & { input: RunInput })
 /** Its rung where it is used; builds come with that of most seats first. */
 function placeOf({ wanted }: KitLine, builds: ClassKit['builds']): number {
   const key = wantedKey(wanted);
-  const own = builds.find(({ ladder }) => ladder.rungs.some((rung) => rung.key === key));
-  return own ? rungPlace(own.ladder, wanted) : 0;
+  const build = builds.find(({ ladder }) => ladder.rungs.some((rung) => rung.key === key));
+  return build ? rungPlace(build.ladder, wanted) : 0;
 }
 
 /** As it is numbered where it is made. */

@@ -77,7 +77,7 @@ interface LabelFieldsProps {
 export function LabelFields({ state, paper, base }: LabelFieldsProps) {
   const { sheet, problems, query, change } = state;
   const problemAt = (pointer: string) => {
-    const problem = problems.find((own) => own.pointer === pointer);
+    const problem = problems.find((candidate) => candidate.pointer === pointer);
     return problem ? problemWords(problem) : null;
   };
   const perSheet = sheet.rows * sheet.columns;

@@ -88,8 +88,8 @@ function focusBeside(group: HTMLElement | null, by: number): void {
 
 /** How a weighing that several packs share is parted. */
 function partingOfMark({ fibreId, bag }: WeighMark, { plan }: Planned) {
-  for (const { plan: own } of plan.groups) {
-    const portion = own.fibres.find((one) => one.fibreId === fibreId && one.bag === bag);
+  for (const { plan: group } of plan.groups) {
+    const portion = group.fibres.find((fibre) => fibre.fibreId === fibreId && fibre.bag === bag);
     if (portion?.weighing.kind !== 'together') continue;
     const { groups, isByHand } = portion.weighing;
     const ways = [

@@ -36,9 +36,9 @@ export function NeedlesPage() {
 function NeedlesOfRun({ run }: { run: NamedRun }) {
   const draft = useRunDraft(run);
   const { input } = draft;
-  const { own, error } = useRunKit(run.id, input);
+  const { kitOfRun: classKit, error } = useRunKit(run.id, input);
   const { at } = runProblems(input, true);
-  if (!own) return <Loading error={error} />;
+  if (!classKit) return <Loading error={error} />;
   return (
     <main className={sheets.desk}>
       <InTopBar>
@@ -80,13 +80,13 @@ function NeedlesOfRun({ run }: { run: NamedRun }) {
         <header className={sheets.paperHead}>
           <h1>Needles</h1>
           <p>
-            <b>{input.name}</b>, {showDay(input.date)}: {counted(own.kit.people, 'seat')} at{' '}
-            {counted(own.kit.tables, 'table')}
+            <b>{input.name}</b>, {showDay(input.date)}: {counted(classKit.kit.people, 'seat')} at{' '}
+            {counted(classKit.kit.tables, 'table')}
             <br />
-            {own.builds[0]?.build.title}; {SKILL_WORDS[input.skill]}
+            {classKit.builds[0]?.build.title}; {SKILL_WORDS[input.skill]}
           </p>
         </header>
-        <KitSheet {...own} input={input} />
+        <KitSheet {...classKit} input={input} />
         <footer className={sheets.paperFoot}>
           Barbed needles are sharp and break: look at the work, pad beneath it. Count them out, and count them
           back in. A needle in skin, or a tip left in: medical help.

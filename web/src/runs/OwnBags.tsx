@@ -8,7 +8,7 @@ import type { ShownRun } from './useRunPlan.ts';
 /** Bags of the maker’s own making: which parts and joins go into each. */
 export function OwnBags({ runPlan: { groups }, draft }: { runPlan: ShownRun; draft: RunDraft }) {
   const { ownBags } = draft.input;
-  const makes = new Map(groups.flatMap(({ makes: own }) => own.map((make) => [make.revisionId, make])));
+  const makes = new Map(groups.flatMap(({ makes: group }) => group.map((make) => [make.revisionId, make])));
   const options = [...makes.values()].flatMap(({ pattern, revisionId }) => [
     ...pattern.parts.map(({ id, name }) => ({
       value: `${revisionId} ${id}`,
@@ -20,7 +20,9 @@ export function OwnBags({ runPlan: { groups }, draft }: { runPlan: ShownRun; dra
     })),
   ]);
   const set = (at: number, more: Partial<(typeof ownBags)[number]>) =>
-    draft.change({ ownBags: ownBags.map((own, index) => (index === at ? { ...own, ...more } : own)) });
+    draft.change({
+      ownBags: ownBags.map((ownBag, index) => (index === at ? { ...ownBag, ...more } : ownBag)),
+    });
   return (
     <>
       {ownBags.map((bag, at) => (

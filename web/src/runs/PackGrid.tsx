@@ -18,10 +18,10 @@ export function PackGrid({ runPlan }: { runPlan: ShownRun }) {
   const gramsOf = useMemo(
     () =>
       new Map(
-        plan.groups.map(({ key, plan: own }) => [
+        plan.groups.map(({ key, plan: group }) => [
           key,
           new Map(
-            own.fibres.map(({ bag, fibreId, packG, exactG }) => [
+            group.fibres.map(({ bag, fibreId, packG, exactG }) => [
               `${bag}|${fibreId}`,
               packG === null ? `≈ ${showGramNumber(exactG)}` : showWeighedNumber(packG, input.scaleStepG),
             ]),
@@ -38,7 +38,7 @@ export function PackGrid({ runPlan }: { runPlan: ShownRun }) {
     overscan: 12,
   });
   const template = { gridTemplateColumns: `190px repeat(${columns.length}, 116px) 104px` };
-  const packG = new Map(plan.groups.map(({ key, plan: own }) => [key, own.packG]));
+  const packG = new Map(plan.groups.map(({ key, plan: group }) => [key, group.packG]));
   return (
     <div
       ref={scroller}

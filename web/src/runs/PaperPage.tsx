@@ -28,10 +28,10 @@ import { designsOf, type Planned, useRunPlan } from './useRunPlan.ts';
 export function PaperPage() {
   const { id = '', name = '' } = useParams();
   const { data, error } = useRun(id);
-  const own = PAPER_NAMES.find((one) => one === name);
-  if (!own || (error instanceof ApiProblem && error.problem.status === 404)) return <NotFound />;
+  const paperName = PAPER_NAMES.find((candidate) => candidate === name);
+  if (!paperName || (error instanceof ApiProblem && error.problem.status === 404)) return <NotFound />;
   if (!data) return <Loading error={error} />;
-  return <OnPaper key={own} run={data} name={own} />;
+  return <OnPaper key={paperName} run={data} name={paperName} />;
 }
 
 function OnPaper({ run, name }: { run: OpenedRun; name: PaperName }) {
@@ -129,32 +129,33 @@ function PaperSheet({ paper }: { paper: Paper }) {
           <p key={line}>{line}</p>
         ))}
       </header>
-      {paper.sections.map((own, at) => (
-        <Section key={at} own={own} />
+      {paper.sections.map((section, at) => (
+        <Section key={at} paperSection={section} />
       ))}
       <footer className={sheets.paperFoot}>{paper.foot}</footer>
     </article>
   );
 }
 
-function Section({ own }: { own: PaperSection }) {
+function Section({ paperSection }: { paperSection: PaperSection }) {
   return (
     <section className={styles.section}>
       <h2>
-        {own.swatch && <PaperSwatch swatch={own.swatch} width={44} height={16} />} {own.title}
-        <span>{own.aside}</span>
+        {paperSection.swatch && <PaperSwatch swatch={paperSection.swatch} width={44} height={16} />}{' '}
+        {paperSection.title}
+        <span>{paperSection.aside}</span>
       </h2>
-      {own.notes.map((line) => (
+      {paperSection.notes.map((line) => (
         <p key={line} className={styles.note}>
           {line}
         </p>
       ))}
-      {own.rows.length > 0 && (
+      {paperSection.rows.length > 0 && (
         <table>
           <thead>
             <tr>
               <th aria-label="to tick" />
-              {own.columns.map(({ title, align }) => (
+              {paperSection.columns.map(({ title, align }) => (
                 <th key={title} scope="col" style={{ textAlign: align }}>
                   {title}
                 </th>
@@ -162,8 +163,8 @@ function Section({ own }: { own: PaperSection }) {
             </tr>
           </thead>
           <tbody>
-            {own.rows.map((line, at) => (
-              <Line key={at} line={line} own={own} />
+            {paperSection.rows.map((line, at) => (
+              <Line key={at} line={line} paperSection={paperSection} />
             ))}
           </tbody>
         </table>
@@ -175,10 +176,10 @@ function Section({ own }: { own: PaperSection }) {
 /** Boxes that are drawn for one line; more are ticked in one. */
 const MOST_BOXES = 60;
 
-function Line({ line, own }: { line: PaperRow; own: PaperSection }) {
+function Line({ line, paperSection }: { line: PaperRow; paperSection: PaperSection }) {
   const noteAt = Math.max(
     0,
-    own.columns.findIndex(({ isWide }) => isWide),
+    paperSection.columns.findIndex(({ isWide }) => isWide),
   );
   return (
     <tr>
@@ -188,7 +189,7 @@ function Line({ line, own }: { line: PaperRow; own: PaperSection }) {
           <span key={at} className={sheets.box} />
         ))}
       </td>
-      {own.columns.map(({ title, align }, at) => (
+      {paperSection.columns.map(({ title, align }, at) => (
         <td key={title} style={{ textAlign: align }} className={align === 'right' ? styles.number : ''}>
           {line.cells[at] && cellWords(line.cells[at])}
           {at === noteAt && line.note && <small>{line.note}</small>}

@@ -61,7 +61,7 @@ export function PortionsTable({ runPlan, input }: PortionsTableProps) {
           </tr>
         </thead>
         {plan.fibres.map((fibre) => (
-          <FibreRows key={fibre.bag + fibre.fibreId} own={fibre} runPlan={runPlan} input={input} />
+          <FibreRows key={fibre.bag + fibre.fibreId} runFibre={fibre} runPlan={runPlan} input={input} />
         ))}
         <tfoot>
           {!isOne && (
@@ -86,14 +86,15 @@ export function PortionsTable({ runPlan, input }: PortionsTableProps) {
   );
 }
 
-function FibreRows({ own, runPlan, input }: { own: RunFibre } & PortionsTableProps) {
+function FibreRows({ runFibre, runPlan, input }: { runFibre: RunFibre } & PortionsTableProps) {
   const { shelf, plan } = runPlan;
-  const fibre = shelf.get(own.fibreId);
+  const fibre = shelf.get(runFibre.fibreId);
   const weigh = (massG: number) => showWeighed(massG, input.scaleStepG);
   const cells = plan.groups.map(({ key, packs, plan: { fibres } }) => ({
     key,
     packs,
-    portion: fibres.find((portion) => portion.fibreId === own.fibreId && portion.bag === own.bag) ?? null,
+    portion:
+      fibres.find((portion) => portion.fibreId === runFibre.fibreId && portion.bag === runFibre.bag) ?? null,
   }));
   const opening = (portion: FibrePortion, packs: number, words: string) => (
     <HowItCame
@@ -104,7 +105,7 @@ function FibreRows({ own, runPlan, input }: { own: RunFibre } & PortionsTablePro
     </HowItCame>
   );
   const total = (massG: number) => (
-    <FibreWhy fibreId={own.fibreId} runPlan={runPlan}>
+    <FibreWhy fibreId={runFibre.fibreId} runPlan={runPlan}>
       {weigh(massG)}
     </FibreWhy>
   );
@@ -115,7 +116,9 @@ function FibreRows({ own, runPlan, input }: { own: RunFibre } & PortionsTablePro
         <th scope="row">
           {fibre?.name ?? 'A fibre no longer on the shelf'}{' '}
           <span className="quiet">{fibre && PREPARATION_WORDS[fibre.preparation]}</span>
-          {bagTitle(own.bag, runPlan) && <span className="amber"> · {bagTitle(own.bag, runPlan)}</span>}
+          {bagTitle(runFibre.bag, runPlan) && (
+            <span className="amber"> · {bagTitle(runFibre.bag, runPlan)}</span>
+          )}
         </th>
         {cells.map(({ key, packs, portion }) => (
           <td key={key}>
@@ -129,26 +132,26 @@ function FibreRows({ own, runPlan, input }: { own: RunFibre } & PortionsTablePro
           </td>
         ))}
         <td>
-          {total(own.classG)}
-          {own.lossG > 0 && (
-            <span className={styles.promised}>+ {showGrams(own.lossG)} lost in weighing</span>
+          {total(runFibre.classG)}
+          {runFibre.lossG > 0 && (
+            <span className={styles.promised}>+ {showGrams(runFibre.lossG)} lost in weighing</span>
           )}
         </td>
         <td>
-          {own.freeG === null ? (
+          {runFibre.freeG === null ? (
             <span className="red">not counted</span>
           ) : (
             <>
-              {showGrams(own.freeG)}
-              {own.stock.promisedG > 0 && (
+              {showGrams(runFibre.freeG)}
+              {runFibre.stock.promisedG > 0 && (
                 <span className={styles.promised}>
-                  {showGrams(own.stock.promisedG)} to what is packed before
+                  {showGrams(runFibre.stock.promisedG)} to what is packed before
                 </span>
               )}
             </>
           )}
         </td>
-        <td className="red">{(own.shortG ?? 0) > 0 && total(own.shortG ?? 0)}</td>
+        <td className="red">{(runFibre.shortG ?? 0) > 0 && total(runFibre.shortG ?? 0)}</td>
       </tr>
       <LineRows cells={cells} runPlan={runPlan} input={input} />
       {[...togetherWords(cells, input)].map(([words, packs]) => (
@@ -200,11 +203,11 @@ function LineRows({ cells, runPlan: { groups }, input }: LineRowsProps) {
     for (const line of portion?.lines ?? []) if (group) lines.set(lineKey(line, group), { line, group });
   }
   const designs = new Set(groups.flatMap(({ makes }) => makes.map(({ revisionId }) => revisionId)));
-  const grams = (own: readonly PortionLine[]) => {
-    if (own.length === 0) return '';
-    const weighedG = own.reduce((sum, line) => sum + (line.weighedG ?? 0), 0);
+  const grams = (portionLines: readonly PortionLine[]) => {
+    if (portionLines.length === 0) return '';
+    const weighedG = portionLines.reduce((sum, line) => sum + (line.weighedG ?? 0), 0);
     return weighedG === 0
-      ? showLikely(own.reduce((sum, line) => sum + line.exactG, 0))
+      ? showLikely(portionLines.reduce((sum, line) => sum + line.exactG, 0))
       : showWeighed(weighedG, input.scaleStepG);
   };
   return [...lines].map(([id, { line, group }]) => {
@@ -217,9 +220,14 @@ function LineRows({ cells, runPlan: { groups }, input }: LineRowsProps) {
           {make && ownerLine(line.owner, make.pattern)} <span className="quiet">{ROLE_WORDS[line.role]}</span>
         </td>
         {cells.map(({ key, portion }) => {
-          const own = groupOf.get(key);
+          const packGroup = groupOf.get(key);
           return (
-            <td key={key}>{grams(portion?.lines.filter((one) => own && lineKey(one, own) === id) ?? [])}</td>
+            <td key={key}>
+              {grams(
+                portion?.lines.filter((portionLine) => packGroup && lineKey(portionLine, packGroup) === id) ??
+                  [],
+              )}
+            </td>
           );
         })}
         <td colSpan={3} />

@@ -29,11 +29,11 @@ export function Room({ runPlan, input, chosen, onChoose }: RoomProps) {
   );
   return (
     <div className={styles.room}>
-      {tables.map((own, at) => (
+      {tables.map((table, at) => (
         <div key={at} className={styles.table} role="group" aria-label={`Table ${at + 1}`}>
-          <Side seats={own.filter((_, index) => index % 2 === 0)} {...{ runPlan, chosen, onChoose }} />
+          <Side seats={table.filter((_, index) => index % 2 === 0)} {...{ runPlan, chosen, onChoose }} />
           <span className={styles.board}>{at + 1}</span>
-          <Side seats={own.filter((_, index) => index % 2 === 1)} {...{ runPlan, chosen, onChoose }} />
+          <Side seats={table.filter((_, index) => index % 2 === 1)} {...{ runPlan, chosen, onChoose }} />
         </div>
       ))}
     </div>

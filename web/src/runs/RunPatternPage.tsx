@@ -58,10 +58,10 @@ function OfRun({ run }: { run: OpenedRun }) {
   const designs = designsOf(revisions);
   const found = pack === null ? allOf(designs, input) : oneOf(designs, input, Number(pack), design);
   if (found.length === 0) return <NotFound />;
-  const sheets = found.map((own, at) => ({
-    ...sheetOf(own, at, revisions.get(own.make.revisionId)?.number),
+  const sheets = found.map((sheet, at) => ({
+    ...sheetOf(sheet, at, revisions.get(sheet.make.revisionId)?.number),
     isAlone: input.kind === 'kits',
-    packed: packedFor(own, runPlan),
+    packed: packedFor(sheet, runPlan),
   }));
   return (
     <Reading
@@ -88,14 +88,14 @@ function packedFor({ make, numbers }: ToRead, { plan, groups, input, toPack, woo
     scaleStepG: input.scaleStepG,
     copies: make.copies,
     hasSpareBag: plan.bags.some(({ holds }) => holds.kind === 'spare-bag'),
-    hasLaidOut: groups.some(({ isOpen, seats }) => isOpen && seats.some((own) => numbers.includes(own))),
+    hasLaidOut: groups.some(({ isOpen, seats }) => isOpen && seats.some((seat) => numbers.includes(seat))),
   };
 }
 
 const allOf = (designs: Designs, input: RunInput): ToRead[] =>
-  patternsOfRun(designs, input).map(({ copies, ...own }) => ({
-    ...own,
-    whose: `${counted(copies, 'copy', 'copies')}: ${forWhom(input, own.numbers, copies)}`,
+  patternsOfRun(designs, input).map(({ copies, ...rest }) => ({
+    ...rest,
+    whose: `${counted(copies, 'copy', 'copies')}: ${forWhom(input, rest.numbers, copies)}`,
   }));
 
 function oneOf(designs: Designs, input: RunInput, number: number, design: number): ToRead[] {

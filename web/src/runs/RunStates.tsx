@@ -137,11 +137,11 @@ function Stock({
     () => new Map(shelfFindings.map((finding) => [finding.id, finding])),
     [shelfFindings],
   );
-  const { own } = useRunKit(runId, input);
+  const { kitOfRun: classKit } = useRunKit(runId, input);
   if (isOff) return <span className="leaf">off the shelf</span>;
   const short = shortOfPlan(plan);
   const uncounted = uncountedOfPlan(plan);
-  const kit = input.kind === 'class' ? (own?.kit ?? null) : null;
+  const kit = input.kind === 'class' ? (classKit?.kit ?? null) : null;
   const things = thingsShort(toPack, input, { findings, needles, tools, kit, promised }).length;
   const away = [...new Set(plan.fibres.map(({ fibreId }) => fibreId))].filter(
     (id) => wool.fibres.get(id)?.archived,

@@ -125,7 +125,7 @@ function Allowances({ runPlan, draft }: { runPlan: ShownRun; draft: RunDraft }) 
   const { revision, plan, toPack } = runPlan;
   const isKits = input.kind === 'kits';
   const standstills = isKits ? [] : stageSamples(revision.document);
-  const lossG = plan.fibres.reduce((sum, own) => sum + own.lossG, 0);
+  const lossG = plan.fibres.reduce((sum, fibre) => sum + fibre.lossG, 0);
   const laidOut = plan.fibres.filter(({ bag }) => bag === UNDECIDED_BAG.key);
   return (
     <>
@@ -239,7 +239,7 @@ function Swaps({ runPlan: { groups }, draft }: { runPlan: ShownRun; draft: RunDr
               draft.change({
                 swapIds: event.target.checked
                   ? [...draft.input.swapIds, id]
-                  : draft.input.swapIds.filter((own) => own !== id),
+                  : draft.input.swapIds.filter((chosenId) => chosenId !== id),
               })
             }
           >

@@ -18,8 +18,10 @@ export function SeatSize({ seat, runPlan, onSize }: SeatSizeProps) {
   const make = groups.find(({ seats }) => seats.includes(seat.seat))?.makes[0];
   const height = (make?.build ?? revision.document).finishedHeight;
   const staying = make
-    ? resizeDecisions(make.pattern, seat.sizeFraction, wool).flatMap((own) =>
-        own.kind === 'finding' || own.kind === 'wire' ? [wool.findings.get(own.findingId)?.name ?? ''] : [],
+    ? resizeDecisions(make.pattern, seat.sizeFraction, wool).flatMap((resizeDecision) =>
+        resizeDecision.kind === 'finding' || resizeDecision.kind === 'wire'
+          ? [wool.findings.get(resizeDecision.findingId)?.name ?? '']
+          : [],
       )
     : [];
   const hint = [

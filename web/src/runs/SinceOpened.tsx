@@ -11,7 +11,7 @@ export function SinceOpened({ live }: { live: ShownRun }) {
   if (isSamePlan({ fibres, packs })) return null;
   const { scaleStepG } = live.input;
   const nameOf = (id: string) => (live.shelf.get(id) ?? opened.shelf.get(id))?.name ?? 'a fibre';
-  const many = (kind: 'new' | 'gone' | 'other') => packs.filter((own) => own.kind === kind).length;
+  const many = (kind: 'new' | 'gone' | 'other') => packs.filter((pack) => pack.kind === kind).length;
   const words = [
     ...(many('new') > 0 ? [`${counted(many('new'), 'pack')} more`] : []),
     ...(many('gone') > 0 ? [`${counted(many('gone'), 'pack')} fewer`] : []),

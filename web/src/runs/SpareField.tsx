@@ -16,11 +16,11 @@ interface SpareFieldProps {
 export function SpareField({ finding, spare, draft }: SpareFieldProps) {
   const rule = spareRuleOf(finding, draft.input);
   const isOwn = draft.input.findingSpares.some(({ findingId }) => findingId === finding.id);
-  const set = (own: SpareRule | null) =>
+  const set = (chosen: SpareRule | null) =>
     draft.change({
       findingSpares: [
         ...draft.input.findingSpares.filter(({ findingId }) => findingId !== finding.id),
-        ...(own ? [{ findingId: finding.id, rule: own }] : []),
+        ...(chosen ? [{ findingId: finding.id, rule: chosen }] : []),
       ],
     });
   return (

@@ -51,12 +51,12 @@ interface Place {
 }
 
 function TrayTable({ run, tray, needles }: TrayTableProps) {
-  const { own } = useRunKit(run.id, runInputOf(run));
+  const { kitOfRun: classKit } = useRunKit(run.id, runInputOf(run));
   const [mode, setMode] = useState<Tapped>(tray.lines.some(({ out }) => out > 0) ? 'in' : 'out');
   const { tap, close, reopen, resolve } = useTrayActions(run.id);
   const isClosed = tray.closedAt !== null;
   const wanted = new Map(
-    own?.kit.lines.flatMap(({ needle, total }) => (needle ? [[needle.id, total] as const] : [])) ?? [],
+    classKit?.kit.lines.flatMap(({ needle, total }) => (needle ? [[needle.id, total] as const] : [])) ?? [],
   );
   const places = placesOf(tray, needles, wanted);
   const stillOut = tray.lines.reduce((sum, line) => sum + line.stillOut, 0);
@@ -178,7 +178,7 @@ function placesOf(
 ): Place[] {
   const ids = [...new Set([...wanted.keys(), ...tray.lines.map(({ needleId }) => needleId)])];
   return ids.flatMap((id) => {
-    const needle = needles.find((one) => one.id === id);
+    const needle = needles.find((candidate) => candidate.id === id);
     const line = tray.lines.find(({ needleId }) => needleId === id) ?? emptyLine(id);
     return needle ? [{ needle, line, wanted: wanted.get(id) ?? null }] : [];
   });

@@ -53,7 +53,7 @@ function Scale({ run, runPlan }: { run: OpenedRun; runPlan: Planned }) {
   const way: Way = params.get('by') === 'pack' ? 'pack' : 'fibre';
   const { data } = useTicks(run.id);
   const tick = useTickActions(run.id);
-  const ticks = useMemo(() => new Map(data?.items.map((own) => [own.mark, own])), [data]);
+  const ticks = useMemo(() => new Map(data?.items.map((runTick) => [runTick.mark, runTick])), [data]);
   const { plan, packs, shelf, input } = runPlan;
   const all = useMemo(
     () => weighings(plan, packs, shelf, input.scaleStepG),
@@ -105,11 +105,11 @@ function ByFibre({ all, ...shared }: AtScale & { all: readonly FibreWeighing[] }
     bags.some(({ marks }) => doneOf(marks, ticks) < marks.length),
   );
   const [chosen, setChosen] = useState<string | null>(null);
-  const own = all.find(({ fibreId }) => fibreId === chosen) ?? all[Math.max(0, firstOpen)];
-  if (!own) return null;
-  const at = all.indexOf(own);
-  const fibre = runPlan.shelf.get(own.fibreId);
-  const lots = lotsPackedFrom(fibre?.lots ?? [], own.classG);
+  const fibreWeighing = all.find(({ fibreId }) => fibreId === chosen) ?? all[Math.max(0, firstOpen)];
+  if (!fibreWeighing) return null;
+  const at = all.indexOf(fibreWeighing);
+  const fibre = runPlan.shelf.get(fibreWeighing.fibreId);
+  const lots = lotsPackedFrom(fibre?.lots ?? [], fibreWeighing.classG);
   return (
     <div className={styles.columns}>
       <ol className={`sheet ${styles.list}`} aria-label="Fibres, pale before dark">
@@ -120,7 +120,7 @@ function ByFibre({ all, ...shared }: AtScale & { all: readonly FibreWeighing[] }
             <li key={fibreId}>
               <button
                 type="button"
-                aria-current={fibreId === own.fibreId ? 'true' : undefined}
+                aria-current={fibreId === fibreWeighing.fibreId ? 'true' : undefined}
                 onClick={() => setChosen(fibreId)}
               >
                 {name && <FibreSwatch fibre={name} width={46} height={24} />}
@@ -139,11 +139,11 @@ function ByFibre({ all, ...shared }: AtScale & { all: readonly FibreWeighing[] }
           <h1>
             {fibre?.name} <small>{fibre && PREPARATION_WORDS[fibre.preparation]}</small>
           </h1>
-          <b className={styles.sum}>{showWeighed(own.classG, runPlan.input.scaleStepG)}</b>
+          <b className={styles.sum}>{showWeighed(fibreWeighing.classG, runPlan.input.scaleStepG)}</b>
         </header>
         {(lots.length > 1 || lots.some(({ note }) => note !== '')) && (
           <p className={styles.lots}>
-            {own.lotChange.map(({ from, lotName }) => (
+            {fibreWeighing.lotChange.map(({ from, lotName }) => (
               <b key={from.mark}>
                 From {markName(from)} on, lot {lotName}.{' '}
               </b>
@@ -157,7 +157,7 @@ function ByFibre({ all, ...shared }: AtScale & { all: readonly FibreWeighing[] }
             ))}
           </p>
         )}
-        {own.bags.map(({ bag, marks }) => (
+        {fibreWeighing.bags.map(({ bag, marks }) => (
           <MarkGroup
             key={bag.key}
             title={bagTitle(bag.key, runPlan)}
@@ -200,10 +200,10 @@ function ByPack({ all, ...shared }: AtScale & { all: readonly FibreWeighing[] })
   }, [all]);
   const isPacked = (pack: Pack) => ticks.get(packedMark(pack.id))?.isDone === true;
   const [chosen, setChosen] = useState<string | null>(null);
-  const own = packs.find(({ id }) => id === chosen) ?? packs.find((pack) => !isPacked(pack)) ?? packs[0];
-  if (!own) return null;
-  const marks = marksOf.get(own.id) ?? [];
-  const group = groups.find(({ key }) => key === own.groupKey);
+  const ownPack = packs.find(({ id }) => id === chosen) ?? packs.find((pack) => !isPacked(pack)) ?? packs[0];
+  if (!ownPack) return null;
+  const marks = marksOf.get(ownPack.id) ?? [];
+  const group = groups.find(({ key }) => key === ownPack.groupKey);
   const byBag = new Map<string, WeighMark[]>();
   for (const mark of marks) byBag.set(mark.bag, [...(byBag.get(mark.bag) ?? []), mark]);
   return (
@@ -213,7 +213,7 @@ function ByPack({ all, ...shared }: AtScale & { all: readonly FibreWeighing[] })
           <li key={pack.id}>
             <button
               type="button"
-              aria-current={pack.id === own.id ? 'true' : undefined}
+              aria-current={pack.id === ownPack.id ? 'true' : undefined}
               onClick={() => setChosen(pack.id)}
             >
               <span>{packWords(pack)}</span>
@@ -226,15 +226,15 @@ function ByPack({ all, ...shared }: AtScale & { all: readonly FibreWeighing[] })
           </li>
         ))}
       </ol>
-      <section className={`sheet ${styles.scale}`} aria-label={packWords(own)}>
+      <section className={`sheet ${styles.scale}`} aria-label={packWords(ownPack)}>
         <header>
           <h1>
-            {packWords(own)} <small>{group && groupWords(group)}</small>
+            {packWords(ownPack)} <small>{group && groupWords(group)}</small>
           </h1>
         </header>
-        {own.seat && (own.seat.note !== '' || own.seat.isLeftHanded) && (
+        {ownPack.seat && (ownPack.seat.note !== '' || ownPack.seat.isLeftHanded) && (
           <p className={styles.lots}>
-            {[own.seat.isLeftHanded ? 'left-handed' : '', own.seat.note]
+            {[ownPack.seat.isLeftHanded ? 'left-handed' : '', ownPack.seat.note]
               .filter((word) => word !== '')
               .join('; ')}
           </p>
@@ -253,10 +253,10 @@ function ByPack({ all, ...shared }: AtScale & { all: readonly FibreWeighing[] })
         <button
           type="button"
           className={styles.packed}
-          aria-pressed={isPacked(own)}
-          onClick={() => void onTick({ mark: packedMark(own.id), isDone: !isPacked(own), massG: 0 })}
+          aria-pressed={isPacked(ownPack)}
+          onClick={() => void onTick({ mark: packedMark(ownPack.id), isDone: !isPacked(ownPack), massG: 0 })}
         >
-          {isPacked(own) ? 'Packed ✓' : 'Everything is in: packed'}
+          {isPacked(ownPack) ? 'Packed ✓' : 'Everything is in: packed'}
         </button>
       </section>
     </div>

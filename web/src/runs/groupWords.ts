@@ -11,7 +11,7 @@ export const ownerOfBag = (
   { plan, groups }: Pick<ShownRun, 'plan' | 'groups'>,
 ): PackGroup | undefined =>
   groups.find(({ key: group }) =>
-    plan.groups.find((own) => own.key === group)?.plan.bags.some((own) => own.key === key),
+    plan.groups.find((packedGroup) => packedGroup.key === group)?.plan.bags.some((bag) => bag.key === key),
   );
 
 /** What is written on a bag of a run; empty for the figure’s own. */
@@ -19,7 +19,7 @@ export function bagTitle(
   key: string,
   { plan, groups, shelf }: Pick<ShownRun, 'plan' | 'groups' | 'shelf'>,
 ): string {
-  const bag: Bag | undefined = plan.bags.find((own) => own.key === key);
+  const bag: Bag | undefined = plan.bags.find((candidate) => candidate.key === key);
   if (!bag) return '';
   const owner = ownerOfBag(key, { plan, groups });
   return bagWords(bag, owner ?? { makes: [] }, (id) => shelf.get(id)?.name ?? 'a fibre');
@@ -32,7 +32,9 @@ export function whoseWords(
 ): string {
   if (recipe)
     return `boxes ${seats[0] ?? ''} to ${seats.at(-1) ?? ''}${spares > 0 ? `; ${spares} spare` : ''}`;
-  const names = seats.map((seat) => seatName(roster.find((own) => own.seat === seat) ?? { seat, name: '' }));
+  const names = seats.map((seat) =>
+    seatName(roster.find((candidate) => candidate.seat === seat) ?? { seat, name: '' }),
+  );
   const shown = names.length > MOST_NAMES + 1 ? names.slice(0, MOST_NAMES) : names;
   const more = names.length - shown.length;
   const people = [shown.join(', '), more > 0 ? `and ${more} more` : '']

@@ -17,7 +17,7 @@ export function useRunKit(
   runId: string,
   input: RunInput,
 ): {
-  readonly own: ClassKit | null;
+  readonly kitOfRun: ClassKit | null;
   readonly error: Error | undefined;
 } {
   const revision = useRevision(input.revisionId);
@@ -28,12 +28,12 @@ export function useRunKit(
   const promised = usePromised(runId).data?.things;
   const document = revision.data?.document;
   const items = needles.data?.items;
-  const own = useMemo(() => {
+  const kitOfRun = useMemo(() => {
     if (!document || !items || !isReady || !promised) return null;
     const designs = new Map([[input.revisionId, document]]);
     const made = kitOfClass(input, { designs, wool, needles: items, evidence, tools });
     const amounts = new Map(promised.map(({ itemId, amount }) => [itemId, amount]));
     return { ...made, kit: kitAgainst(made.kit, (itemId) => amounts.get(itemId) ?? 0) };
   }, [document, items, isReady, wool, input, evidence, tools, promised]);
-  return { own, error: revision.error ?? error ?? needles.error };
+  return { kitOfRun: kitOfRun, error: revision.error ?? error ?? needles.error };
 }

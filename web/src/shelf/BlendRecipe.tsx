@@ -124,7 +124,7 @@ function Parts({ form, wool, ownId }: PartsProps) {
   );
   const total = input.parts.reduce((sum, { parts }) => sum + parts, 0);
   const change = (index: number, part: Partial<BlendInput['parts'][number]>) =>
-    set({ parts: input.parts.map((own, i) => (i === index ? { ...own, ...part } : own)) });
+    set({ parts: input.parts.map((ownPart, i) => (i === index ? { ...ownPart, ...part } : ownPart)) });
   return (
     <div role="group" aria-label="What goes into it">
       <div className={styles.parts}>
@@ -149,7 +149,7 @@ function Parts({ form, wool, ownId }: PartsProps) {
       <div className={styles.inline}>
         <FibreSelect
           control={{ id: 'blend-add', 'aria-label': 'Add a fibre' }}
-          fibres={choices.filter(({ id }) => !input.parts.some((own) => own.itemId === id))}
+          fibres={choices.filter(({ id }) => !input.parts.some((part) => part.itemId === id))}
           value={null}
           placeholder="Add a fibre or blend"
           onChoose={(itemId) => itemId !== null && set({ parts: [...input.parts, { itemId, parts: 1 }] })}
@@ -193,7 +193,7 @@ function PartFields({ index, itemId, parts, share, problem, choices, onChange, o
         isLabelHidden
         value={parts}
         bounds={PARTS_BOUNDS}
-        onValue={(own) => onChange({ parts: own })}
+        onValue={(typedParts) => onChange({ parts: typedParts })}
       />
       <span className={`num ${styles.share}`}>{showNumber(share * 100, 1)} %</span>
       <button type="button" className={styles.cross} aria-label={`Take ${name} out`} onClick={onRemove}>

@@ -102,13 +102,15 @@ function Thing({ entry }: { entry: Entry }) {
   const { item } = entry;
   switch (item.kind) {
     case 'finding':
-      return <FindingGlyph measure={item.it.measure} colour={entry.colour} />;
+      return <FindingGlyph measure={item.thing.measure} colour={entry.colour} />;
     case 'needle':
-      return <NeedleGlyph needle={item.it} />;
+      return <NeedleGlyph needle={item.thing} />;
     case 'tool':
-      return <Rack count={Math.min(12, Math.round(entry.onHand ?? 0))} isRound={item.it.sort === 'holder'} />;
+      return (
+        <Rack count={Math.min(12, Math.round(entry.onHand ?? 0))} isRound={item.thing.sort === 'holder'} />
+      );
     case 'supplier':
-      return <Rack count={Math.min(12, Math.ceil(item.it.offers.length / 5))} isRound={false} />;
+      return <Rack count={Math.min(12, Math.ceil(item.thing.offers.length / 5))} isRound={false} />;
     case 'fibre':
     case 'blend':
       return null;

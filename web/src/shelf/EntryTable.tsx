@@ -80,7 +80,7 @@ const COLUMNS: Readonly<Record<Section, readonly TableColumn[]>> = {
       sortBy: null,
       width: '66px',
       isRight: true,
-      cell: ({ item }) => (item.kind === 'fibre' ? (item.it.linearGPerM ?? '') : ''),
+      cell: ({ item }) => (item.kind === 'fibre' ? (item.thing.linearGPerM ?? '') : ''),
     },
     { ...PRICE, name: 'per 100 g' },
     PROMISED,

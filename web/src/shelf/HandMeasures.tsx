@@ -28,27 +28,27 @@ export function HandMeasures() {
       </p>
       <ul className={styles.list}>
         {HAND_MEASURES.map((name) => {
-          const own = data?.items.find((one) => one.name === name);
+          const handMeasure = data?.items.find((measure) => measure.name === name);
           return (
             <li key={name}>
               <div className={styles.lotLine}>
                 <span>
                   {name}{' '}
                   <span className="quiet small">
-                    {own
-                      ? `${showNumber(own.lowG, 3)}–${showNumber(own.highG, 3)} g, ${showDay(own.weighedAt.slice(0, 10))}`
+                    {handMeasure
+                      ? `${showNumber(handMeasure.lowG, 3)}–${showNumber(handMeasure.highG, 3)} g, ${showDay(handMeasure.weighedAt.slice(0, 10))}`
                       : 'not weighed'}
                   </span>
                 </span>
-                {own && <b className="num">{showNumber(own.massG, 3)} g</b>}
+                {handMeasure && <b className="num">{showNumber(handMeasure.massG, 3)} g</b>}
                 <Button size="small" onClick={() => setWeighing(weighing === name ? null : name)}>
-                  {own ? 'Weigh again' : 'Weigh it'}
+                  {handMeasure ? 'Weigh again' : 'Weigh it'}
                 </Button>
               </div>
               {weighing === name && (
                 <MeasureHelper
                   measuring="hand"
-                  onRecord={own?.massG ?? null}
+                  onRecord={handMeasure?.massG ?? null}
                   onUse={({ value, low, high }) => void keep({ name, massG: value, lowG: low, highG: high })}
                 />
               )}

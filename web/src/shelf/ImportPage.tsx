@@ -33,7 +33,7 @@ const GUESS: ListSettings = { encoding: null, delimiter: null, decimal: null };
 /** A list read in: every row as it will be read, then all of what is ticked or nothing. */
 export function ImportPage() {
   const [params, setParams] = useSearchParams();
-  const kind = LIST_KINDS.find((one) => one === params.get('kind')) ?? 'fibres';
+  const kind = LIST_KINDS.find((listKind) => listKind === params.get('kind')) ?? 'fibres';
   const [file, setFile] = useState<File | null>(null);
   const [settings, setSettings] = useState<ListSettings>(GUESS);
   const preview = usePreview(file, kind, settings);
@@ -53,7 +53,7 @@ export function ImportPage() {
                 {...control}
                 value={kind}
                 style={{ width: 180 }}
-                options={LIST_KINDS.map((one) => ({ value: one, label: KIND_WORDS[one] }))}
+                options={LIST_KINDS.map((listKind) => ({ value: listKind, label: KIND_WORDS[listKind] }))}
                 onChange={(next) => setParams({ kind: next }, { replace: true })}
               />
             )}
@@ -118,7 +118,7 @@ function WhatIsRead({ kind }: { kind: ListKind }) {
       <p>
         The first line names the columns. Needed:{' '}
         {columns
-          .filter((one) => one.isNeeded)
+          .filter((column) => column.isNeeded)
           .map(({ header }) => `“${header}”`)
           .join(', ')}
         .
@@ -126,7 +126,7 @@ function WhatIsRead({ kind }: { kind: ListKind }) {
       <p className="quiet">
         Read too where they are there:{' '}
         {columns
-          .filter((one) => !one.isNeeded)
+          .filter((column) => !column.isNeeded)
           .map(({ header }) => header)
           .join(', ')}
         . A column that is not there leaves the shelf as it is.
@@ -211,17 +211,17 @@ function EarlierImports() {
       <h2>Read in before</h2>
       {(data?.items.length ?? 0) === 0 && <p className="quiet">Nothing yet.</p>}
       <ul>
-        {data?.items.map((one) => (
-          <li key={one.id}>
-            <b>{one.fileName}</b>
+        {data?.items.map((importRecord) => (
+          <li key={importRecord.id}>
+            <b>{importRecord.fileName}</b>
             <br />
             <span className="quiet small">
-              {one.at.slice(0, 16).replace('T', ' ')} · {one.created} new, {one.updated} changed,{' '}
-              {one.counted} counted
+              {importRecord.at.slice(0, 16).replace('T', ' ')} · {importRecord.created} new,{' '}
+              {importRecord.updated} changed, {importRecord.counted} counted
             </span>
             <br />
-            {one.undoneAt === null ? (
-              <Button size="small" onClick={() => undo(one.id)}>
+            {importRecord.undoneAt === null ? (
+              <Button size="small" onClick={() => undo(importRecord.id)}>
                 Take it back
               </Button>
             ) : (

@@ -17,7 +17,7 @@ interface ShelfHeaderProps {
 
 export function ShelfHeader({ section, count, shown, onAdd }: ShelfHeaderProps) {
   const navigate = useNavigate();
-  const [one, many] = COUNTED_AS[section];
+  const [singular, many] = COUNTED_AS[section];
   const [[first, firstWords], ...others] = ADDABLE[section] as [
     [Exclude<Adding, null>, string],
     ...[Exclude<Adding, null>, string][],
@@ -27,7 +27,7 @@ export function ShelfHeader({ section, count, shown, onAdd }: ShelfHeaderProps) 
       <div className={styles.title}>
         <h1>Shelf</h1>
         <p className="quiet small">
-          {counted(count, one, many)}
+          {counted(count, singular, many)}
           {shown === 'archived' && ', archived'}
         </p>
       </div>

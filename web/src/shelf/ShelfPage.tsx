@@ -15,7 +15,8 @@ import { ShelfBar } from './ShelfBar.tsx';
 import { ShelfHeader } from './ShelfHeader.tsx';
 import { keepView, keptView, type View } from './shelfView.ts';
 
-const sectionOf = (text: string | undefined): Section => SECTIONS.find((one) => one === text) ?? 'wool';
+const sectionOf = (text: string | undefined): Section =>
+  SECTIONS.find((section) => section === text) ?? 'wool';
 const ADDING_WORDS: readonly string[] = Object.values(ADDABLE).flatMap((all) => all.map(([kind]) => kind));
 
 /** Everything the studio has, one thing open beside the list. */

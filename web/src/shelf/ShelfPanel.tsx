@@ -64,19 +64,24 @@ function OpenThing({
   const stay = () => undefined;
   switch (entry?.item.kind) {
     case 'fibre':
-      return <FibrePanel key={entry.id} fibre={entry.item.it} promised={promised.get(entry.id)} />;
+      return <FibrePanel key={entry.id} fibre={entry.item.thing} promised={promised.get(entry.id)} />;
     case 'blend':
       return (
-        <BlendPanel key={entry.id} blend={entry.item.it} promised={promised.get(entry.id)} onSaved={stay} />
+        <BlendPanel
+          key={entry.id}
+          blend={entry.item.thing}
+          promised={promised.get(entry.id)}
+          onSaved={stay}
+        />
       );
     case 'finding':
-      return <FindingPanel key={entry.id} finding={entry.item.it} onSaved={stay} />;
+      return <FindingPanel key={entry.id} finding={entry.item.thing} onSaved={stay} />;
     case 'needle':
-      return <NeedlePanel key={entry.id} needle={entry.item.it} onSaved={stay} />;
+      return <NeedlePanel key={entry.id} needle={entry.item.thing} onSaved={stay} />;
     case 'tool':
-      return <ToolPanel key={entry.id} tool={entry.item.it} onSaved={stay} />;
+      return <ToolPanel key={entry.id} tool={entry.item.thing} onSaved={stay} />;
     case 'supplier':
-      return <SupplierPanel key={entry.id} supplier={entry.item.it} onSaved={stay} />;
+      return <SupplierPanel key={entry.id} supplier={entry.item.thing} onSaved={stay} />;
     case undefined:
       return <Nothing section={section} entries={entries} onAdd={onAdd} onSaved={onSaved} />;
   }

@@ -138,7 +138,7 @@ function linesOf(entry: Entry): Line[] {
   const { item, unit } = entry;
   if (unit === null) return [];
   if (item.kind === 'fibre' || item.kind === 'blend') {
-    return item.it.lots.map((lot) => ({
+    return item.thing.lots.map((lot) => ({
       key: lot.id,
       entry,
       itemId: entry.id,

@@ -57,7 +57,7 @@ export function Substitutes({ colour, except = null }: SubstitutesProps) {
 
 function Found({ wanted, candidates }: { wanted: string; candidates: readonly Fibre[] }) {
   const nearness = useNearest(wanted, candidates);
-  const byId = useMemo(() => new Map(candidates.map((one) => [one.id, one])), [candidates]);
+  const byId = useMemo(() => new Map(candidates.map((candidate) => [candidate.id, candidate])), [candidates]);
   if (candidates.length === 0) return <p className="quiet">There is nothing on the shelf to compare.</p>;
   if (nearness.kind === 'failed')
     return <p className="red">The search stopped. Open this again to start it anew.</p>;
@@ -68,14 +68,14 @@ function Found({ wanted, candidates }: { wanted: string; candidates: readonly Fi
   return (
     <>
       <h4 className="quiet small">One fibre</h4>
-      {singles.slice(0, 4).map((one) => (
-        <FoundLine key={keyOf(one)} one={one} byId={byId} />
+      {singles.slice(0, 4).map((single) => (
+        <FoundLine key={keyOf(single)} nearColour={single} byId={byId} />
       ))}
       <h4 className="quiet small" style={{ marginTop: 12 }}>
         Blended, in eighths
       </h4>
-      {blends.slice(0, 5).map((one) => (
-        <FoundLine key={keyOf(one)} one={one} byId={byId} />
+      {blends.slice(0, 5).map((blend) => (
+        <FoundLine key={keyOf(blend)} nearColour={blend} byId={byId} />
       ))}
       <p className="quiet small" style={{ marginTop: 8 }}>
         ΔE is CIEDE2000; under 2 few eyes tell them apart.{' '}
@@ -87,30 +87,31 @@ function Found({ wanted, candidates }: { wanted: string; candidates: readonly Fi
   );
 }
 
-const keyOf = (one: NearColour): string => one.parts.map(({ id, parts }) => `${id}${parts}`).join();
+const keyOf = (nearColour: NearColour): string =>
+  nearColour.parts.map(({ id, parts }) => `${id}${parts}`).join();
 
-function FoundLine({ one, byId }: { one: NearColour; byId: ReadonlyMap<string, Fibre> }) {
+function FoundLine({ nearColour, byId }: { nearColour: NearColour; byId: ReadonlyMap<string, Fibre> }) {
   const navigate = useNavigate();
-  const [only] = one.parts;
-  const isBlend = one.parts.length > 1;
+  const [only] = nearColour.parts;
+  const isBlend = nearColour.parts.length > 1;
   const fibre = byId.get(only?.id ?? '');
-  const strands = one.parts.map(({ id, fraction }) => ({
+  const strands = nearColour.parts.map(({ id, fraction }) => ({
     colour: byId.get(id)?.colour ?? '#888888',
     fraction,
   }));
   const open = () =>
     void navigate(
       isBlend
-        ? `/shelf?blend=${one.parts.map(({ id, parts }) => `${id}:${parts}`).join(',')}`
+        ? `/shelf?blend=${nearColour.parts.map(({ id, parts }) => `${id}:${parts}`).join(',')}`
         : `/shelf?open=${only?.id}`,
     );
   return (
     <div className={styles.found}>
       <FibreSwatch
         fibre={{
-          name: keyOf(one),
+          name: keyOf(nearColour),
           preparation: isBlend ? 'carded' : (fibre?.preparation ?? 'carded'),
-          colour: one.colour,
+          colour: nearColour.colour,
           ...(isBlend && { strands }),
         }}
         width={64}
@@ -118,14 +119,14 @@ function FoundLine({ one, byId }: { one: NearColour; byId: ReadonlyMap<string, F
       />
       <span>
         {isBlend ? (
-          one.parts.map(({ id, parts }) => `${parts} ${byId.get(id)?.name ?? ''}`).join(' : ')
+          nearColour.parts.map(({ id, parts }) => `${parts} ${byId.get(id)?.name ?? ''}`).join(' : ')
         ) : (
           <>
             {fibre?.name} <span className="quiet">{fibre && PREPARATION_WORDS[fibre.preparation]}</span>
           </>
         )}
       </span>
-      <span className="num">ΔE {one.deltaE.toFixed(1)}</span>
+      <span className="num">ΔE {nearColour.deltaE.toFixed(1)}</span>
       <button type="button" className={`plain-button ${styles.act}`} onClick={open}>
         {isBlend ? 'keep it' : 'open'}
       </button>

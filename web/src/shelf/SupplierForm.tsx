@@ -214,7 +214,7 @@ function AddOffer({ goods, onAdd }: { goods: ReadonlyMap<string, Entry>; onAdd: 
         showSearch={{ optionFilterProp: 'label' }}
         options={[...goods.values()]
           .filter(({ isArchived }) => !isArchived)
-          .map((one) => ({ value: one.id, label: `${one.name} ${one.sub}` }))}
+          .map((good) => ({ value: good.id, label: `${good.name} ${good.sub}` }))}
         onChange={setItemId}
       />
       <div className={styles.inline}>

@@ -43,10 +43,10 @@ function places(uses: readonly ItemUse[]): UsePlace[] {
       others.push({ to: `${shelf}?open=${use.itemId}`, name: use.name, where });
     }
   }
-  const own = [...patterns].map(([id, { name, where }]) => ({
+  const inPatterns = [...patterns].map(([id, { name, where }]) => ({
     to: `/patterns/${id}`,
     name,
     where: where.join(', '),
   }));
-  return [...own, ...others];
+  return [...inPatterns, ...others];
 }

@@ -15,7 +15,9 @@ interface WeighHelperProps {
 /** Grams per metre or square metre found with a scale, where it has one of them. */
 export function WeighHelper({ names, onRecord, onUse }: WeighHelperProps) {
   const [isOpen, setOpen] = useState(false);
-  const name = names.find((one): one is Weighed => one === 'linearGPerM' || one === 'arealGPerM2');
+  const name = names.find(
+    (candidate): candidate is Weighed => candidate === 'linearGPerM' || candidate === 'arealGPerM2',
+  );
   if (name === undefined) return null;
   const isLength = name === 'linearGPerM';
   if (!isOpen) {

@@ -25,12 +25,12 @@ import type { Woolly } from '../ui/look/fibreTile.ts';
 import { counted } from '../words/show.ts';
 
 export type Item =
-  | { readonly kind: 'fibre'; readonly it: Fibre }
-  | { readonly kind: 'blend'; readonly it: Blend }
-  | { readonly kind: 'finding'; readonly it: Finding }
-  | { readonly kind: 'needle'; readonly it: Needle }
-  | { readonly kind: 'tool'; readonly it: Tool }
-  | { readonly kind: 'supplier'; readonly it: Supplier };
+  | { readonly kind: 'fibre'; readonly thing: Fibre }
+  | { readonly kind: 'blend'; readonly thing: Blend }
+  | { readonly kind: 'finding'; readonly thing: Finding }
+  | { readonly kind: 'needle'; readonly thing: Needle }
+  | { readonly kind: 'tool'; readonly thing: Tool }
+  | { readonly kind: 'supplier'; readonly thing: Supplier };
 
 /** One thing on the shelf as a list shows it, finds it and sorts it. */
 export interface Entry {
@@ -67,7 +67,7 @@ export function fibreEntry(fibre: Fibre, promisedG: number): Entry {
   const place = placesOf(fibre.lots);
   return {
     id: fibre.id,
-    item: { kind: 'fibre', it: fibre },
+    item: { kind: 'fibre', thing: fibre },
     name: fibre.name,
     sub,
     words: wordsOf(
@@ -100,7 +100,7 @@ export function blendEntry(blend: Blend, promisedG: number, strands: Woolly['str
   const colour = blend.asFibre?.colour ?? null;
   return {
     id: blend.id,
-    item: { kind: 'blend', it: blend },
+    item: { kind: 'blend', thing: blend },
     name: blend.name,
     sub: `blend of ${blend.parts.length}`,
     words: wordsOf(
@@ -132,7 +132,7 @@ export function findingEntry(finding: Finding, promised: Promised | undefined): 
   const { measure } = finding;
   return {
     id: finding.id,
-    item: { kind: 'finding', it: finding },
+    item: { kind: 'finding', thing: finding },
     name: finding.name,
     sub: SORT_WORDS[measure.sort],
     words: wordsOf(
@@ -161,7 +161,7 @@ export function needleEntry(needle: Needle, promised: Promised | undefined): Ent
   const name = needleName(needle);
   return {
     id: needle.id,
-    item: { kind: 'needle', it: needle },
+    item: { kind: 'needle', thing: needle },
     name,
     sub: needle.reachMm === null ? 'reach unknown' : `reach ${needle.reachMm} mm`,
     words: wordsOf(name, 'needle', needle.place, needle.note),
@@ -183,7 +183,7 @@ export function toolEntry(tool: Tool, promised: Promised | undefined): Entry {
   const takes = tool.needles === null ? '' : `${counted(tool.needles, 'needle')}, `;
   return {
     id: tool.id,
-    item: { kind: 'tool', it: tool },
+    item: { kind: 'tool', thing: tool },
     name: tool.name,
     sub: `${takes}${PROVISION_WORDS[tool.provision]}`,
     words: wordsOf(tool.name, TOOL_SORT_WORDS[tool.sort], tool.place, tool.note),
@@ -205,7 +205,7 @@ export function supplierEntry(supplier: Supplier): Entry {
   const days = supplier.leadDays === null ? '' : `, ${counted(supplier.leadDays, 'day')} to come`;
   return {
     id: supplier.id,
-    item: { kind: 'supplier', it: supplier },
+    item: { kind: 'supplier', thing: supplier },
     name: supplier.name,
     sub: `${counted(supplier.offers.length, 'pack')}${days}`,
     words: wordsOf(supplier.name, 'supplier', supplier.note),
@@ -331,9 +331,11 @@ export function groupsOf(entries: readonly Entry[], by: GroupBy): Group[] {
     by === 'sort' ? entry.sort : by === 'place' ? entry.place || 'no place yet' : familyOf(entry.colour);
   const groups = new Map<string, Entry[]>();
   for (const entry of entries) {
-    const own = groups.get(nameOf(entry)) ?? [];
-    own.push(entry);
-    groups.set(nameOf(entry), own);
+    const group = groups.get(nameOf(entry)) ?? [];
+    group.push(entry);
+    groups.set(nameOf(entry), group);
   }
-  return [...groups].map(([name, own]) => ({ name, entries: own })).sort((a, b) => inWords(a.name, b.name));
+  return [...groups]
+    .map(([name, group]) => ({ name, entries: group }))
+    .sort((a, b) => inWords(a.name, b.name));
 }

@@ -7,7 +7,7 @@ export const SECTION_WORDS: Readonly<Record<Section, string>> = {
   tools: 'Needles & tools',
   suppliers: 'Suppliers',
 };
-export const COUNTED_AS: Readonly<Record<Section, readonly [one: string, many: string]>> = {
+export const COUNTED_AS: Readonly<Record<Section, readonly [singular: string, plural: string]>> = {
   wool: ['fibre or blend', 'fibres and blends'],
   findings: ['finding', 'findings'],
   tools: ['needle or tool', 'needles and tools'],

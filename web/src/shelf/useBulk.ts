@@ -60,7 +60,7 @@ export function useBulk(entries: readonly Entry[], onDone: () => void) {
 const hasPrice = ({ item, priceMinor }: Entry): boolean => item.kind !== 'blend' && priceMinor !== null;
 
 function changeOf({ item, id }: Entry, change: object): Change {
-  const stored = item.it as Stored<object>;
+  const stored = item.thing as Stored<object>;
   const before = inputOf<object>(stored);
   return { path: PATHS[item.kind], id, version: stored.version, before, after: { ...before, ...change } };
 }
@@ -70,7 +70,7 @@ function moveOf(entry: Entry, place: string): Change[] {
   const { item } = entry;
   if (item.kind === 'supplier') return [];
   if (item.kind !== 'fibre' && item.kind !== 'blend') return [changeOf(entry, { place })];
-  return item.it.lots.map((lot) => {
+  return item.thing.lots.map((lot) => {
     const before = lotInputOf(lot);
     return { path: '/lots', id: lot.id, version: lot.version, before, after: { ...before, place } };
   });

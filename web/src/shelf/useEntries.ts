@@ -68,7 +68,7 @@ function useWoolEntries() {
   const blends = useBlends();
   const promised = usePromisedAhead();
   const promisedById = useMemo(
-    () => new Map((promised.data?.items ?? []).map((one) => [one.itemId, one])),
+    () => new Map((promised.data?.items ?? []).map((item) => [item.itemId, item])),
     [promised.data],
   );
   const entries = useMemo(() => {

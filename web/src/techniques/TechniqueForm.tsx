@@ -41,9 +41,9 @@ export function TechniqueForm({ stored, input: start }: TechniqueFormProps) {
   const attempt = useAttempt();
   const [input, setInput] = useState(() => inputOf(start));
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const change = (recipe: (it: Draft<TechniqueInput>) => void) => setInput(produce(recipe));
+  const change = (recipe: (draft: Draft<TechniqueInput>) => void) => setInput(produce(recipe));
   const problemAt = (pointer: string) => {
-    const problem = problems.find((one) => one.pointer === pointer);
+    const problem = problems.find((candidate) => candidate.pointer === pointer);
     return problem ? problemWords(problem) : null;
   };
   const save = async () => {
@@ -84,7 +84,7 @@ export function TechniqueForm({ stored, input: start }: TechniqueFormProps) {
               placeholder="Rolled limb"
               onChange={(event) => {
                 const name = event.target.value;
-                change((it) => void (it.name = name));
+                change((draft) => void (draft.name = name));
               }}
             />
           )}
@@ -97,7 +97,7 @@ export function TechniqueForm({ stored, input: start }: TechniqueFormProps) {
               maxLength={400}
               onChange={(event) => {
                 const about = event.target.value;
-                change((it) => void (it.about = about));
+                change((draft) => void (draft.about = about));
               }}
             />
           )}
@@ -110,15 +110,26 @@ export function TechniqueForm({ stored, input: start }: TechniqueFormProps) {
           step={step}
           index={index}
           problem={problemAt(`/steps/${index}/text`) ?? problemAt(`/steps/${index}/act`)}
-          change={(recipe) => change((it) => void (it.steps[index] && recipe(it.steps[index])))}
-          onDelete={input.steps.length > 1 ? () => change((it) => void it.steps.splice(index, 1)) : null}
+          change={(recipe) =>
+            change((draft) => {
+              if (draft.steps[index]) recipe(draft.steps[index]);
+            })
+          }
+          onDelete={
+            input.steps.length > 1 ? () => change((draft) => void draft.steps.splice(index, 1)) : null
+          }
         />
       ))}
       <div className={styles.add}>
-        <Button onClick={() => change((it) => void it.steps.push(blankTechniqueStep()))}>Add a step</Button>
+        <Button onClick={() => change((draft) => void draft.steps.push(blankTechniqueStep()))}>
+          Add a step
+        </Button>
       </div>
       <h3>Whose it is</h3>
-      <RightsFields rights={input.rights} onChange={(_label, recipe) => change((it) => recipe(it.rights))} />
+      <RightsFields
+        rights={input.rights}
+        onChange={(_label, recipe) => change((draft) => recipe(draft.rights))}
+      />
       {stored && <Uses technique={stored} />}
       <div className={lists.rowActions}>
         <Button type="primary" htmlType="submit">
@@ -132,7 +143,7 @@ export function TechniqueForm({ stored, input: start }: TechniqueFormProps) {
 
 interface ParametersProps {
   input: TechniqueInput;
-  change: (recipe: (it: Draft<TechniqueInput>) => void) => void;
+  change: (recipe: (draft: Draft<TechniqueInput>) => void) => void;
 }
 
 const PARAMETER_FIELDS = [
@@ -158,9 +169,9 @@ function Parameters({ input, change }: ParametersProps) {
                   onChange={(event) => {
                     const typed = event.target.value;
                     const value = key === 'key' ? typed.toLowerCase().replaceAll(/[^a-z0-9-]/g, '') : typed;
-                    change((it) => {
-                      const own = it.parameters[index];
-                      if (own) own[key] = value;
+                    change((draft) => {
+                      const ownParameter = draft.parameters[index];
+                      if (ownParameter) ownParameter[key] = value;
                     });
                   }}
                 />
@@ -168,7 +179,7 @@ function Parameters({ input, change }: ParametersProps) {
             </Field>
           ))}
           <div className={lists.span3} style={{ alignSelf: 'end' }}>
-            <Button size="small" onClick={() => change((it) => void it.parameters.splice(index, 1))}>
+            <Button size="small" onClick={() => change((draft) => void draft.parameters.splice(index, 1))}>
               Take it off
             </Button>
           </div>
@@ -178,8 +189,12 @@ function Parameters({ input, change }: ParametersProps) {
         size="small"
         onClick={() =>
           change(
-            (it) =>
-              void it.parameters.push({ key: `value-${it.parameters.length + 1}`, name: '', standard: '' }),
+            (draft) =>
+              void draft.parameters.push({
+                key: `value-${draft.parameters.length + 1}`,
+                name: '',
+                standard: '',
+              }),
           )
         }
       >

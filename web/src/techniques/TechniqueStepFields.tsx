@@ -24,7 +24,7 @@ interface TechniqueStepFieldsProps {
   step: TechniqueStep;
   index: number;
   problem: string | null;
-  change: (recipe: (it: Draft<TechniqueStep>) => void) => void;
+  change: (recipe: (draft: Draft<TechniqueStep>) => void) => void;
   /** Null where it is the only one. */
   onDelete: (() => void) | null;
 }
@@ -42,7 +42,7 @@ export function TechniqueStepFields({ step, index, problem, change, onDelete }: 
             autoSize={{ minRows: 1, maxRows: 6 }}
             onChange={(event) => {
               const text = event.target.value;
-              change((it) => void (it.text = text));
+              change((draft) => void (draft.text = text));
             }}
           />
         )}
@@ -55,7 +55,7 @@ export function TechniqueStepFields({ step, index, problem, change, onDelete }: 
         among={PLAIN_ACTS}
         onChoose={(kind) => {
           const plain = PLAIN_ACTS.find((act) => act === kind);
-          if (plain) change((it) => void (it.act = { kind: plain }));
+          if (plain) change((draft) => void (draft.act = { kind: plain }));
         }}
       />
       <Choice<Stage>
@@ -64,7 +64,7 @@ export function TechniqueStepFields({ step, index, problem, change, onDelete }: 
         value={step.stage}
         words={STAGE_WORDS}
         among={STAGES}
-        onChoose={(stage) => stage && change((it) => void (it.stage = stage))}
+        onChoose={(stage) => stage && change((draft) => void (draft.stage = stage))}
       />
       <Choice<Stroke>
         className={narrow}
@@ -72,7 +72,7 @@ export function TechniqueStepFields({ step, index, problem, change, onDelete }: 
         value={step.stroke}
         words={STROKE_WORDS}
         none="not said"
-        onChoose={(stroke) => change((it) => void (it.stroke = stroke))}
+        onChoose={(stroke) => change((draft) => void (draft.stroke = stroke))}
       />
       <Choice<Depth>
         className={narrow}
@@ -80,7 +80,7 @@ export function TechniqueStepFields({ step, index, problem, change, onDelete }: 
         value={step.depth}
         words={DEPTH_WORDS}
         none="not said"
-        onChoose={(depth) => change((it) => void (it.depth = depth))}
+        onChoose={(depth) => change((draft) => void (draft.depth = depth))}
       />
       <NumberField
         className={narrow}
@@ -91,14 +91,14 @@ export function TechniqueStepFields({ step, index, problem, change, onDelete }: 
         allowEmpty
         hint="empty: the stage’s"
         onValue={(gauge) =>
-          change((it) => void (it.needle = gauge === null ? { by: 'stage' } : byGauge(gauge)))
+          change((draft) => void (draft.needle = gauge === null ? { by: 'stage' } : byGauge(gauge)))
         }
       />
       <MinutesField
         className={narrow}
         label="Minutes"
         value={step.minutes}
-        onValue={(minutes) => change((it) => void (it.minutes = minutes))}
+        onValue={(minutes) => change((draft) => void (draft.minutes = minutes))}
       />
       <Field label="Change or stop when" className={lists.span9 ?? ''}>
         {(control) => (
@@ -108,7 +108,7 @@ export function TechniqueStepFields({ step, index, problem, change, onDelete }: 
             maxLength={200}
             onChange={(event) => {
               const cue = event.target.value;
-              change((it) => void (it.cue = cue));
+              change((draft) => void (draft.cue = cue));
             }}
           />
         )}

@@ -81,7 +81,7 @@ export function SortableRows({ noun, rows, openId, renderRow, renderBefore, ...a
     if (!(event.target as HTMLElement).matches(HEAD)) return;
     // Rows may hold rows: a key is for the innermost.
     event.stopPropagation();
-    const index = rows.findIndex((own) => own.id === id);
+    const index = rows.findIndex((candidate) => candidate.id === id);
     const row = rows[index];
     const action = row && rowKeyAction(event);
     if (!action) return;
@@ -171,7 +171,7 @@ const GRIP = <HolderOutlined />;
 const isSameRow = (before: RowProps, after: RowProps): boolean =>
   after.of !== undefined &&
   before.of?.length === after.of.length &&
-  after.of.every((one, at) => one === before.of?.[at]) &&
+  after.of.every((candidate, at) => candidate === before.of?.[at]) &&
   before.label === after.label &&
   before.index === after.index;
 

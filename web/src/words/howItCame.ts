@@ -32,7 +32,7 @@ export interface CameLine {
 
 /** From the sizes to the grams of one piece, step by step, with what is assumed on the way. */
 export function cameOfUse(part: Part, estimate: PartEstimate, use: KnownUse, shelf: FibreLookup): CameLine[] {
-  const working = estimate.working.uses.find((own) => own.use.id === use.useId);
+  const working = estimate.working.uses.find((candidate) => candidate.use.id === use.useId);
   const fibre = shelf.get(use.fibreId ?? '');
   const result: CameLine = {
     what: `${fibre?.name ?? 'fibre'}, one piece`,

@@ -33,7 +33,7 @@ export function PatternHeader({ stored }: { stored: StoredPattern }) {
             placeholder="Name the figure"
             onChange={(event) => {
               const title = event.target.value;
-              edit('the title', (it) => void (it.title = title), 'title');
+              edit('the title', (draft) => void (draft.title = title), 'title');
             }}
           />
         )}
@@ -44,7 +44,7 @@ export function PatternHeader({ stored }: { stored: StoredPattern }) {
           value={document.finishedHeight}
           defaultUnit={document.lengthUnit}
           problem={problemAt('/finishedHeight')}
-          onValue={(value) => edit('the height', (it) => void (it.finishedHeight = value), 'height')}
+          onValue={(value) => edit('the height', (draft) => void (draft.finishedHeight = value), 'height')}
         />
       </div>
       <Field label={document.level === null ? 'Level, as proposed' : 'Level'} className={styles.level ?? ''}>
@@ -61,7 +61,7 @@ export function PatternHeader({ stored }: { stored: StoredPattern }) {
               data.value === 'proposed' ? `as proposed: ${LEVEL_WORDS[proposed]}` : data.label
             }
             onChange={(level) =>
-              edit('the level', (it) => void (it.level = level === 'proposed' ? null : level))
+              edit('the level', (draft) => void (draft.level = level === 'proposed' ? null : level))
             }
           />
         )}
@@ -75,7 +75,7 @@ export function PatternHeader({ stored }: { stored: StoredPattern }) {
             { value: 'mm', label: 'mm' },
             { value: 'in', label: 'inches' },
           ]}
-          onChange={(unit) => edit('the unit', (it) => void (it.lengthUnit = unit))}
+          onChange={(unit) => edit('the unit', (draft) => void (draft.lengthUnit = unit))}
         />
       </div>
       <div className={styles.actions}>

@@ -92,7 +92,7 @@ function useTakeSize(stored: StoredPattern, { pattern }: Preview, factor: number
   const navigate = useNavigate();
   const say = useNotice();
   const attempt = useAttempt();
-  const resize = () => edit('another size', (it) => void Object.assign(it, pattern));
+  const resize = () => edit('another size', (draft) => void Object.assign(draft, pattern));
   return {
     intoDraft: () => {
       resize();
@@ -158,7 +158,7 @@ function HowLarge({ factor, onFactor }: { factor: number; onFactor: (factor: num
 
 function SumOfBoth({ preview: { before, after, pattern } }: { preview: Preview }) {
   const document = useTable((table) => table.document);
-  const minutesOf = (own: typeof document) => showKnownMinutes(stepTotals(own).minutes);
+  const minutesOf = (figure: typeof document) => showKnownMinutes(stepTotals(figure).minutes);
   return (
     <p className={styles.sum}>
       <b>

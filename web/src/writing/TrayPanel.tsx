@@ -98,8 +98,8 @@ function usePullSize(): PullSize {
     (partId, name, size) =>
       edit(
         `the ${sizeWords(name)}`,
-        (it) => {
-          const part = it.parts.find(({ id }) => id === partId);
+        (draft) => {
+          const part = draft.parts.find(({ id }) => id === partId);
           if (part) part.shape = withSize(part.shape, name, size);
         },
         `${partId}.${name}`,

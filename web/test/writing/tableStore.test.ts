@@ -26,7 +26,7 @@ const fibre = (id: string, colour: string): Fibre => ({
   peakG: 100,
 });
 const FIBRES = [fibre('chalk', '#e6e0d2'), fibre('slate', '#3c4450')];
-const WOOL: Wool = onlyFibres(new Map(FIBRES.map((own) => [own.id, own])));
+const WOOL: Wool = onlyFibres(new Map(FIBRES.map((ownFibre) => [ownFibre.id, ownFibre])));
 
 /** Two parts, three steps, and an option that leaves the second part out. */
 const START: Pattern = {
@@ -86,12 +86,12 @@ function open(saveState: SaveState<Pattern> = { kind: 'saved', atMs: null }): {
 }
 
 const setSize = (store: TableStore, value: number, part = 0) =>
-  store.getState().edit('a size', (it) => {
-    const own = it.parts[part];
-    if (own) own.shape = { kind: 'ball', diameter: { value, unit: 'mm' } };
+  store.getState().edit('a size', (draft) => {
+    const ownPart = draft.parts[part];
+    if (ownPart) ownPart.shape = { kind: 'ball', diameter: { value, unit: 'mm' } };
   });
 const setWords = (store: TableStore, words: string, step = 0) =>
-  store.getState().edit('the words', (it) => void (it.steps[step] && (it.steps[step].text = words)));
+  store.getState().edit('the words', (draft) => void (draft.steps[step] && (draft.steps[step].text = words)));
 
 describe('the work table', () => {
   let store: TableStore;
@@ -115,7 +115,7 @@ describe('the work table', () => {
   test('an edit that changes nothing tells nobody, and is not sent', () => {
     let told = 0;
     store.subscribe(() => (told += 1));
-    store.getState().edit('nothing', (it) => void (it.title = START.title));
+    store.getState().edit('nothing', (draft) => void (draft.title = START.title));
     store.getState().undo();
     expect([told, kept.sent.length]).toEqual([0, 0]);
   });
@@ -146,8 +146,8 @@ describe('the work table', () => {
   test('what is on the shelf is looked up anew, and what was chosen stays', () => {
     store.getState().setChoices(WITHOUT);
     const before = store.getState();
-    const dear = FIBRES.map((own) => ({ ...own, pricePer100gMinor: 900 }));
-    store.getState().setShelf(dear, onlyFibres(new Map(dear.map((own) => [own.id, own]))));
+    const dear = FIBRES.map((ownFibre) => ({ ...ownFibre, pricePer100gMinor: 900 }));
+    store.getState().setShelf(dear, onlyFibres(new Map(dear.map((given) => [given.id, given]))));
     expect(store.getState().estimate.costMinor.known).toBeGreaterThan(before.estimate.costMinor.known);
     expect(store.getState().choices).toBe(before.choices);
   });
@@ -176,22 +176,23 @@ describe('the work table', () => {
   test('after any edits it shows what one would see who came to it new, and what was sent last', () => {
     fc.assert(
       fc.property(edits, (all) => {
-        const own = open();
-        const { getState } = own.store;
+        const ownOpen = open();
+        const { getState } = ownOpen.store;
         for (const { kind, value, at } of all) {
-          if (kind === 'size') setSize(own.store, value, at);
-          if (kind === 'words') setWords(own.store, `step ${value}`, at);
+          if (kind === 'size') setSize(ownOpen.store, value, at);
+          if (kind === 'words') setWords(ownOpen.store, `step ${value}`, at);
           if (kind === 'undo') getState().undo();
           if (kind === 'redo') getState().redo();
           if (kind === 'with') getState().setChoices(NO_CHOICES);
           if (kind === 'without') getState().setChoices(WITHOUT);
-          if (kind === 'join') getState().edit('apart', (it) => void (it.joinsApart = !it.joinsApart));
+          if (kind === 'join')
+            getState().edit('apart', (draft) => void (draft.joinsApart = !draft.joinsApart));
         }
         const { document, choices, fibres, wool } = getState();
         const anew = tableView({ document, choices, fibres, wool }, null);
         for (const key of ['build', 'estimate', 'whole', 'totals', 'cautions', 'problems'] as const)
           expect(plain(getState()[key])).toBe(plain(anew[key]));
-        expect(own.kept.sent.at(-1) ?? START).toEqual(document);
+        expect(ownOpen.kept.sent.at(-1) ?? START).toEqual(document);
       }),
       { numRuns: 60 },
     );
@@ -225,7 +226,9 @@ describe('a list that lags behind', () => {
     const mirror = mirrorOf(store, (shown, now) => !onlyWordsDiffer(shown, now, 'felt'));
     mirror.watch();
     setWords(store, 'felt it round');
-    mirror.store.getState().edit('minutes', (it) => void (it.steps[0] && (it.steps[0].minutes = 25)));
+    mirror.store
+      .getState()
+      .edit('minutes', (draft) => void (draft.steps[0] && (draft.steps[0].minutes = 25)));
     expect(store.getState().document.steps[0]).toMatchObject({ text: 'felt it round', minutes: 25 });
   });
   test('held by a hand it waits, catches up when told, and follows again when let go', () => {

@@ -8,8 +8,8 @@ import { checkCount } from './checkCount.ts';
 /** Why the joins may not be stored: parts that are gone, a part on itself, straight or the long way round. */
 export function checkJoins({ joins, parts }: Pick<Pattern, 'joins' | 'parts'>): PatternProblem[] {
   const names = new Map(parts.map(({ id, name }) => [id, name]));
-  const own = joins.flatMap((join, index) => checkJoin(join, names, `/joins/${index}`));
-  return own.length > 0 ? own : circle(joins, names);
+  const patternProblems = joins.flatMap((join, index) => checkJoin(join, names, `/joins/${index}`));
+  return patternProblems.length > 0 ? patternProblems : circle(joins, names);
 }
 
 function checkJoin(join: Join, names: ReadonlyMap<string, string>, pointer: string): PatternProblem[] {

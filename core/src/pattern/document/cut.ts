@@ -113,15 +113,15 @@ const mm = (value: number): Length => ({ value, unit: 'mm' });
 
 /** Something of this kind with our own allowances and no sizes yet. */
 export function blankCut(id: string, kind: CutKind): Cut {
-  const own = { id, name: '', findingId: null, count: 1 };
+  const base = { id, name: '', findingId: null, count: 1 };
   switch (kind) {
     case 'wire':
-      return { ...own, kind, segments: [blankSegment()], windings: [], endCurls: 2, curlLength: null };
+      return { ...base, kind, segments: [blankSegment()], windings: [], endCurls: 2, curlLength: null };
     case 'covering':
-      return { ...own, kind, over: null, pitch: null, aroundDiameter: null, folds: 2, foldLength: mm(8) };
+      return { ...base, kind, over: null, pitch: null, aroundDiameter: null, folds: 2, foldLength: mm(8) };
     case 'cord':
       return {
-        ...own,
+        ...base,
         kind,
         drop: null,
         fold: mm(0),
@@ -131,17 +131,17 @@ export function blankCut(id: string, kind: CutKind): Cut {
         isScaled: false,
       };
     case 'binding':
-      return { ...own, kind, girth: null, turns: 0, seam: null, handling: mm(150) };
+      return { ...base, kind, girth: null, turns: 0, seam: null, handling: mm(150) };
     case 'whisker':
-      return { ...own, kind, span: null, margin: mm(20) };
+      return { ...base, kind, span: null, margin: mm(20) };
     case 'rolled-strip':
-      return { ...own, kind, length: null, diameter: null, sheetThickness: null };
+      return { ...base, kind, length: null, diameter: null, sheetThickness: null };
     case 'length':
-      return { ...own, kind, length: null };
+      return { ...base, kind, length: null };
     case 'panel':
-      return { ...own, kind, length: null, width: null };
+      return { ...base, kind, length: null, width: null };
     case 'tube-panel':
-      return { ...own, kind, height: null, diameter: null, overlap: mm(6) };
+      return { ...base, kind, height: null, diameter: null, overlap: mm(6) };
   }
 }
 

@@ -31,11 +31,11 @@ function minutesOf(number: string | undefined, unit: string | undefined, rest: s
 /** As it is typed back: `20`, `15–25`, `1 h 30`. */
 export function showTypedMinutes(minutes: Minutes | null): string {
   if (minutes === null) return '';
-  const one = (value: number): string => {
+  const words = (value: number): string => {
     if (value < 120 || !Number.isInteger(value)) return String(value);
     if (value % 1440 === 0) return `${value / 1440} d`;
     return value % 60 === 0 ? `${value / 60} h` : `${Math.floor(value / 60)} h ${value % 60}`;
   };
   // “1–2 h” would be read as hours at both ends: a range is in minutes.
-  return typeof minutes === 'number' ? one(minutes) : `${minutes.low}–${minutes.high}`;
+  return typeof minutes === 'number' ? words(minutes) : `${minutes.low}–${minutes.high}`;
 }

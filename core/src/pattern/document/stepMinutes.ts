@@ -39,8 +39,13 @@ export function repeatsOf(
   const counts = parts.filter(({ id }) => step.partIds.includes(id)).map(({ count }) => countRange(count));
   if (counts.length === 0) return ONCE;
   return counts.reduce<CountRange | null>(
-    (sum, own) =>
-      sum && own && { low: sum.low + own.low, likely: sum.likely + own.likely, high: sum.high + own.high },
+    (sum, minutes) =>
+      sum &&
+      minutes && {
+        low: sum.low + minutes.low,
+        likely: sum.likely + minutes.likely,
+        high: sum.high + minutes.high,
+      },
     { low: 0, likely: 0, high: 0 },
   );
 }
@@ -48,14 +53,14 @@ export function repeatsOf(
 /** All of a step’s work, every repeat; null where nobody has said. Nobody works while something only waits. */
 export function workMinutes(step: Step, { parts }: Pick<Pattern, 'parts'>): MinutesRange | null {
   if (step.minutes === null) return step.act.kind === 'wait' ? NO_TIME : null;
-  const one = minutesRange(step.minutes);
-  if (!step.areMinutesEach) return one;
+  const onceMinutes = minutesRange(step.minutes);
+  if (!step.areMinutesEach) return onceMinutes;
   const repeats = repeatsOf(step, parts);
   return (
     repeats && {
-      low: one.low * repeats.low,
-      likely: one.likely * repeats.likely,
-      high: one.high * repeats.high,
+      low: onceMinutes.low * repeats.low,
+      likely: onceMinutes.likely * repeats.likely,
+      high: onceMinutes.high * repeats.high,
     }
   );
 }

@@ -26,10 +26,10 @@ export function stepOfFinding(
   const fixed = firstOf(pattern, (step, at) => at >= (chosen ?? 0) && isFixing(step) && isOnIt(step));
   if (fixed !== null) return fixed;
   if (chosen !== null) return chosen;
-  const own = pattern.steps.flatMap((step, at) =>
+  const places = pattern.steps.flatMap((step, at) =>
     (partId === null ? isFixing(step) : isOnIt(step)) ? [at] : [],
   );
-  return own.at(-1) ?? null;
+  return places.at(-1) ?? null;
 }
 
 /** Where what is cut leaves the bag: a wire where the first part it runs through is begun, else with the skeleton. */

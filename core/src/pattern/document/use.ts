@@ -105,23 +105,39 @@ export const isWool = (use: Use): use is WoolUse => use.role !== 'insert';
 
 /** A use of this role with nothing said yet. */
 export function blankUse(id: string, role: UseRole, fibreId: string | null = null): Use {
-  const own = { id, fibreId, amount: null, alsoSaid: [], words: '', wordsSizeFraction: 1, isIfNeeded: false };
+  const common = {
+    id,
+    fibreId,
+    amount: null,
+    alsoSaid: [],
+    words: '',
+    wordsSizeFraction: 1,
+    isIfNeeded: false,
+  };
   switch (role) {
     case 'core':
-      return { ...own, role };
+      return { ...common, role };
     case 'insert':
       return { id, role, findingId: null, count: 1, space: 'whole' };
     case 'coat':
-      return { ...own, role, cover: { kind: 'all' }, thickness: { by: 'hiding' } };
+      return { ...common, role, cover: { kind: 'all' }, thickness: { by: 'hiding' } };
     case 'patch':
-      return { ...own, role, length: null, width: null, count: 1 };
+      return { ...common, role, length: null, width: null, count: 1 };
     case 'line':
-      return { ...own, role, length: null, count: 1 };
+      return { ...common, role, length: null, count: 1 };
     case 'dot':
-      return { ...own, role, diameter: null, count: 1 };
+      return { ...common, role, diameter: null, count: 1 };
     case 'hair':
-      return { ...own, role, line: null, drop: null, weight: 'medium', fixed: 'middle', trimFraction: 0.15 };
+      return {
+        ...common,
+        role,
+        line: null,
+        drop: null,
+        weight: 'medium',
+        fixed: 'middle',
+        trimFraction: 0.15,
+      };
     case 'added':
-      return { ...own, role };
+      return { ...common, role };
   }
 }

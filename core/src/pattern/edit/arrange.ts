@@ -28,10 +28,14 @@ function copyOf(part: Part, newId: string): Part {
   const copy = structuredClone({ ...part, id: newId });
   const newIds = new Map(part.uses.map(({ id }, index) => [id, `${newId.slice(0, 36)}-${index + 1}`]));
   const uses = copy.uses.map((use) => {
-    const own = { ...use, id: newIds.get(use.id) ?? use.id };
-    if (own.role === 'insert' || !own.amount || !('ofUseId' in own.amount)) return own;
-    const { ofUseId } = own.amount;
-    return { ...own, amount: { ...own.amount, ofUseId: ofUseId && (newIds.get(ofUseId) ?? ofUseId) } };
+    const copiedUse = { ...use, id: newIds.get(use.id) ?? use.id };
+    if (copiedUse.role === 'insert' || !copiedUse.amount || !('ofUseId' in copiedUse.amount))
+      return copiedUse;
+    const { ofUseId } = copiedUse.amount;
+    return {
+      ...copiedUse,
+      amount: { ...copiedUse.amount, ofUseId: ofUseId && (newIds.get(ofUseId) ?? ofUseId) },
+    };
   });
   return { ...copy, uses };
 }
@@ -46,7 +50,10 @@ export function withoutPart(pattern: Pattern, id: string): Pattern {
     joins: pattern.joins.filter((join) => join.partId !== id && join.ontoId !== id),
     cuts: pattern.cuts.map((cut) =>
       cut.kind === 'wire'
-        ? { ...cut, segments: cut.segments.map((one) => ({ ...one, partId: orNull(one.partId) })) }
+        ? {
+            ...cut,
+            segments: cut.segments.map((segment) => ({ ...segment, partId: orNull(segment.partId) })),
+          }
         : cut,
     ),
     findings: pattern.findings.map((finding) => ({ ...finding, partId: orNull(finding.partId) })),

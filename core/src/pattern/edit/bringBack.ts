@@ -27,7 +27,7 @@ export function withoutThing(pattern: Pattern, { kind, id }: Removable): Pattern
  * far as what mentioned it is still there. What was written meanwhile stays.
  */
 export function withThingBack(pattern: Pattern, before: Pattern, thing: Removable): Pattern {
-  const isIn = (own: Pattern) => knownIds(own)[thing.kind].has(thing.id);
+  const isIn = (ownPattern: Pattern) => knownIds(ownPattern)[thing.kind].has(thing.id);
   if (!isIn(before) || isIn(pattern)) return pattern;
   const back = reinstated(pattern, withoutThing(before, thing), before) as Pattern;
   return withoutWhatWent(back, before);
@@ -73,8 +73,8 @@ function reinstated(now: unknown, bare: unknown, then: unknown): unknown {
 /** In the order it has now; what comes back goes after what it came after. */
 function listBack(now: readonly unknown[], bare: readonly unknown[], then: readonly unknown[]): unknown[] {
   const byKey = (items: readonly unknown[]) => new Map(items.map((item) => [keyOf(item), item]));
-  const [own, left, old] = [byKey(now), byKey(bare), byKey(then)];
-  if ([own, left, old].some((items) => items.has(null))) {
+  const [current, left, old] = [byKey(now), byKey(bare), byKey(then)];
+  if ([current, left, old].some((items) => items.has(null))) {
     const isAlike = now.length === bare.length && now.length === then.length;
     return isAlike ? now.map((item, at) => reinstated(item, bare[at], then[at])) : [...now];
   }
@@ -85,7 +85,7 @@ function listBack(now: readonly unknown[], bare: readonly unknown[], then: reado
   const keys = now.map(keyOf);
   then.forEach((item, at) => {
     const key = keyOf(item);
-    if (own.has(key) || left.has(key)) return;
+    if (current.has(key) || left.has(key)) return;
     const before = then.slice(0, at).findLast((other) => keys.includes(keyOf(other)));
     const place = before === undefined ? 0 : keys.indexOf(keyOf(before)) + 1;
     list.splice(place, 0, item);

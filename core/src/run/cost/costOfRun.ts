@@ -127,7 +127,7 @@ function packCost(
   { paid, today }: Prices,
   sources: CostSources,
 ): PackCost {
-  const group = toPack.groups.find((one) => one.key === key);
+  const group = toPack.groups.find((packGroup) => packGroup.key === key);
   const ofFibres = (prices: Prices['paid'], share: (fibreId: string) => number = () => 1): Cost =>
     sumOf(portions, ({ fibreId, classG }) =>
       priced(prices.get(fibreId) ?? null, (classG / count) * share(fibreId)),
@@ -168,10 +168,10 @@ function leastShares(bagged: readonly BaggedUse[]): Map<string, number> {
   const sums = new Map<string, { leastG: number; packG: number }>();
   for (const { use } of bagged) {
     if (use.kind === 'unknown' || use.fibreId === null) continue;
-    const own = sums.get(use.fibreId) ?? { leastG: 0, packG: 0 };
-    own.leastG += Math.min(use.packG, statedEnds(use).lowG);
-    own.packG += use.packG;
-    sums.set(use.fibreId, own);
+    const sum = sums.get(use.fibreId) ?? { leastG: 0, packG: 0 };
+    sum.leastG += Math.min(use.packG, statedEnds(use).lowG);
+    sum.packG += use.packG;
+    sums.set(use.fibreId, sum);
   }
   return new Map(
     [...sums].flatMap(([fibreId, { leastG, packG }]) =>

@@ -197,8 +197,11 @@ export const runOfToday = (kept: Partial<RunInput>): RunInput =>
   ({
     ...RUN_DEFAULTS,
     ...kept,
-    recipes: (kept.recipes ?? []).map((own) => ({ ...own, needlesLeftOut: own.needlesLeftOut ?? [] })),
-    roster: (kept.roster ?? []).map((own) => ({ ...blankSeat(own.seat), ...own })),
+    recipes: (kept.recipes ?? []).map((recipe) => ({
+      ...recipe,
+      needlesLeftOut: recipe.needlesLeftOut ?? [],
+    })),
+    roster: (kept.roster ?? []).map((seat) => ({ ...blankSeat(seat.seat), ...seat })),
   }) as RunInput;
 
 /** Spare packs of a class, however they are said. */
@@ -236,7 +239,7 @@ export function withBoxesCounted<R extends RunInput>(run: R): R {
 export const revisionsOfRun = ({ kind, revisionId, recipes }: RunInput): string[] => [
   ...new Set([
     revisionId,
-    ...(kind === 'kits' ? recipes.flatMap(({ designs }) => designs.map((own) => own.revisionId)) : []),
+    ...(kind === 'kits' ? recipes.flatMap(({ designs }) => designs.map((design) => design.revisionId)) : []),
   ]),
 ];
 
@@ -248,7 +251,7 @@ export function withRevision<R extends RunInput>(run: R, from: string, to: strin
     revisionId: moved(run.revisionId),
     recipes: run.recipes.map((recipe) => ({
       ...recipe,
-      designs: recipe.designs.map((own) => ({ ...own, revisionId: moved(own.revisionId) })),
+      designs: recipe.designs.map((design) => ({ ...design, revisionId: moved(design.revisionId) })),
     })),
   };
 }
@@ -315,16 +318,18 @@ function checkRoster({ roster, seats }: RunInput): RunProblem[] {
 
 function checkBoxes({ recipes, roster }: RunInput): RunProblem[] {
   if (recipes.length === 0) return [{ code: 'boxes_missing', pointer: '/recipes' }];
-  const boxes = recipes.reduce((sum, own) => sum + own.boxes, 0);
+  const boxes = recipes.reduce((sum, recipe) => sum + recipe.boxes, 0);
   const { max } = RUN_BOUNDS.boxes;
   return [
     // Nobody sits at a box.
     ...(roster.length > 0 ? [{ code: 'boxes_have_no_seats', pointer: '/roster' } as const] : []),
-    ...recipes.flatMap((own, at): RunProblem[] => [
-      ...(own.name.trim() === '' ? [{ code: 'title_empty', pointer: `/recipes/${at}/name` } as const] : []),
-      ...checkWhole(own.boxes, RUN_BOUNDS.boxes, `/recipes/${at}/boxes`),
-      ...checkWhole(own.spares, RUN_BOUNDS.sparePacks, `/recipes/${at}/spares`),
-      ...(own.designs.length === 0
+    ...recipes.flatMap((recipe, at): RunProblem[] => [
+      ...(recipe.name.trim() === ''
+        ? [{ code: 'title_empty', pointer: `/recipes/${at}/name` } as const]
+        : []),
+      ...checkWhole(recipe.boxes, RUN_BOUNDS.boxes, `/recipes/${at}/boxes`),
+      ...checkWhole(recipe.spares, RUN_BOUNDS.sparePacks, `/recipes/${at}/spares`),
+      ...(recipe.designs.length === 0
         ? [{ code: 'box_empty', pointer: `/recipes/${at}/designs` } as const]
         : []),
     ]),

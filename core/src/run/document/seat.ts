@@ -46,7 +46,7 @@ export const blankSeat = (seat: number): Seat => ({
 });
 
 /** Whether anything is said of it. */
-const isBlankSeat = (own: Seat): boolean => isEqual(own, blankSeat(own.seat));
+const isBlankSeat = (seat: Seat): boolean => isEqual(seat, blankSeat(seat.seat));
 
 /** Every seat of a class, said of or not. */
 export const seatsOf = ({
@@ -56,7 +56,7 @@ export const seatsOf = ({
   readonly seats: number;
   readonly roster: readonly Seat[];
 }): Seat[] => {
-  const said = new Map(roster.map((own) => [own.seat, own]));
+  const said = new Map(roster.map((kept) => [kept.seat, kept]));
   return Array.from(
     { length: Math.max(0, Math.floor(seats)) },
     (_, at) => said.get(at + 1) ?? blankSeat(at + 1),
@@ -64,15 +64,15 @@ export const seatsOf = ({
 };
 
 /** The roster with one seat said otherwise; a seat of which nothing is left to say goes. */
-export const withSeat = (roster: readonly Seat[], own: Seat): Seat[] =>
-  [...roster.filter(({ seat }) => seat !== own.seat), ...(isBlankSeat(own) ? [] : [own])].sort(
+export const withSeat = (roster: readonly Seat[], ownSeat: Seat): Seat[] =>
+  [...roster.filter(({ seat }) => seat !== ownSeat.seat), ...(isBlankSeat(ownSeat) ? [] : [ownSeat])].sort(
     (a, b) => a.seat - b.seat,
   );
 
 /** The roster without a seat: those after it move up, and keep all that was said of them. */
 export const withoutSeat = (roster: readonly Seat[], seat: number): Seat[] =>
-  roster.flatMap((own) =>
-    own.seat === seat ? [] : [own.seat > seat ? { ...own, seat: own.seat - 1 } : own],
+  roster.flatMap((kept) =>
+    kept.seat === seat ? [] : [kept.seat > seat ? { ...kept, seat: kept.seat - 1 } : kept],
   );
 
 export const seatName = ({ seat, name }: Pick<Seat, 'seat' | 'name'>): string =>

@@ -127,9 +127,9 @@ interface PackPortions {
 
 function packPortions({ plan, groups, input }: PlannedPacks): Map<string, PackPortions> {
   const gramsOf = new Map(
-    plan.groups.map(({ key, plan: own }) => [
+    plan.groups.map(({ key, plan: group }) => [
       key,
-      new Map(own.fibres.map(({ bag, fibreId, packG, exactG }) => [`${bag}|${fibreId}`, packG ?? exactG])),
+      new Map(group.fibres.map(({ bag, fibreId, packG, exactG }) => [`${bag}|${fibreId}`, packG ?? exactG])),
     ]),
   );
   return new Map(
@@ -159,16 +159,16 @@ function changedFibres(was: RunPortions, now: RunPortions) {
   const sums = new Map<string, { wasG: number; nowG: number }>();
   const gather = (plan: RunPortions, key: 'wasG' | 'nowG') => {
     for (const { fibreId, classG } of plan.fibres) {
-      const own = sums.get(fibreId) ?? { wasG: 0, nowG: 0 };
-      own[key] += classG;
-      sums.set(fibreId, own);
+      const sum = sums.get(fibreId) ?? { wasG: 0, nowG: 0 };
+      sum[key] += classG;
+      sums.set(fibreId, sum);
     }
   };
   gather(was, 'wasG');
   gather(now, 'nowG');
   return [...sums]
     .filter(([, { wasG, nowG }]) => Math.abs(nowG - wasG) >= SAME_G)
-    .map(([fibreId, own]) => ({ fibreId, ...own }));
+    .map(([fibreId, sum]) => ({ fibreId, ...sum }));
 }
 
 export const isSamePlan = ({ fibres, packs }: RunDifference): boolean =>

@@ -54,7 +54,7 @@ function weighOrder(plan: Pick<RunPortions, 'fibres'>, fibres: FibreLookup): str
 export function changesOfFibre(plan: RunPortions): { readonly byFibre: number; readonly byPack: number } {
   const kinds = new Set(plan.fibres.map(({ fibreId }) => fibreId)).size;
   const byPack = plan.groups.reduce(
-    (sum, { packs, plan: own }) => sum + packs * new Set(own.fibres.map(({ fibreId }) => fibreId)).size,
+    (sum, { packs, plan: group }) => sum + packs * new Set(group.fibres.map(({ fibreId }) => fibreId)).size,
     0,
   );
   return { byFibre: Math.max(0, kinds - 1), byPack: Math.max(0, byPack - 1) };
@@ -70,8 +70,8 @@ export function weighings(
   const bagOf = new Map(plan.bags.map((bag) => [bag.key, bag]));
   const packsOfGroup = new Map<string, Pack[]>();
   for (const pack of packs) {
-    const own = packsOfGroup.get(pack.groupKey);
-    if (own) own.push(pack);
+    const ownPacks = packsOfGroup.get(pack.groupKey);
+    if (ownPacks) ownPacks.push(pack);
     else packsOfGroup.set(pack.groupKey, [pack]);
   }
   return weighOrder(plan, fibres).map((fibreId) => {
@@ -134,10 +134,10 @@ function marksOf(
     ];
   }
   const portions = groups.flatMap(({ key, plan }) => {
-    const portion = plan.fibres.find((own) => own.fibreId === row.fibreId && own.bag === row.bag);
+    const portion = plan.fibres.find((fibre) => fibre.fibreId === row.fibreId && fibre.bag === row.bag);
     return portion ? [{ portion, packs: packsOfGroup.get(key) ?? [] }] : [];
   });
-  const singles = portions.flatMap(({ portion, packs: own }) => singleMarks(portion, own, base, scaleStepG));
+  const singles = portions.flatMap(({ portion, packs }) => singleMarks(portion, packs, base, scaleStepG));
   return [...singles.sort(inOrderOfPacks), ...togetherMarks(portions, base, scaleStepG)];
 }
 
@@ -184,21 +184,21 @@ function togetherMarks(
   for (const { portion, packs } of portions) {
     if (portion.weighing.kind !== 'together') continue;
     const key = sameMass(portion.exactG);
-    const own = lots.get(key) ?? { weighing: portion.weighing, packs: [] as Pack[] };
-    own.packs.push(...packs);
-    lots.set(key, own);
+    const lot = lots.get(key) ?? { weighing: portion.weighing, packs: [] as Pack[] };
+    lot.packs.push(...packs);
+    lots.set(key, lot);
   }
   return [...lots.values()].flatMap(({ weighing, packs }, lot) => {
     let at = 0;
     return weighing.groups.map((group, index): WeighMark => {
-      const own = packs.slice(at, (at += group.packs));
+      const ownPacks = packs.slice(at, (at += group.packs));
       const massG = Math.round(group.steps * scaleStepG * 1e6) / 1e6;
       return {
         ...base,
         mark: `together ${lot + 1}.${index + 1}|${base.bag}|${base.fibreId}`,
         massG,
         toleranceG: toleranceOf(massG, scaleStepG),
-        packs: own,
+        packs: ownPacks,
         parts: group.packs,
       };
     });

@@ -96,7 +96,8 @@ export function whyOfFibre(
   most: number,
 ): FibreWhy {
   const shares = sharesOfFibre(plan, fibreId);
-  const sum = (own: readonly FibreShare[]) => own.reduce((total, { allG }) => total + allG, 0);
+  const sum = (fibreShares: readonly FibreShare[]) =>
+    fibreShares.reduce((total, { allG }) => total + allG, 0);
   const takenG = withdrawalsOfPlan(plan).get(fibreId) ?? 0;
   const shortG = plan.fibres
     .filter((row) => row.fibreId === fibreId)

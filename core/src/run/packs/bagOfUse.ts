@@ -69,8 +69,8 @@ function sortOfBag(
       const at = ownBags.findIndex(({ places }) =>
         places.some(({ revisionId, id }) => revisionId === make.revisionId && id === use.owner.id),
       );
-      const own = ownBags[at];
-      return own ? bag(`own ${own.id}`, { kind: 'own', name: own.name }, 1 + at) : FIGURE_BAG;
+      const ownBag = ownBags[at];
+      return ownBag ? bag(`own ${ownBag.id}`, { kind: 'own', name: ownBag.name }, 1 + at) : FIGURE_BAG;
     }
   }
 }

@@ -20,10 +20,10 @@ export function bagOfWool(
 ): ReadonlyMap<string, BagOfGroup> {
   const group = groupOfMake(groups, make, numbers);
   if (!group) return new Map();
-  const makeAt = group.makes.findIndex((own) => makeKey(own) === makeKey(make));
+  const makeAt = group.makes.findIndex((candidate) => makeKey(candidate) === makeKey(make));
   const uses = bagged.get(group.key) ?? [];
   if (new Set(uses.map(({ bag }) => bag.key)).size < 2) return new Map();
   return new Map(
-    uses.filter((own) => own.makeAt === makeAt).map(({ use, bag }) => [use.useId, { bag, group }]),
+    uses.filter((use) => use.makeAt === makeAt).map(({ use, bag }) => [use.useId, { bag, group }]),
   );
 }

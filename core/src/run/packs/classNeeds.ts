@@ -54,10 +54,10 @@ export function classNeeds(
   const known = ids.filter((id) => !unknown.has(id));
   const makers = seated.flatMap(({ key, seats }): MakerKind[] => {
     const takes = takesOf(key, known, estimates.get(key), plan);
-    return [...countedSkills(seats, skillOf, skill)].map(([own, count]) => ({
+    return [...countedSkills(seats, skillOf, skill)].map(([countedSkill, count]) => ({
       groupKey: key,
       count,
-      sigma: NEED_SIGMA[own],
+      sigma: NEED_SIGMA[countedSkill],
       takes,
     }));
   });
@@ -71,9 +71,9 @@ function takesOf(
   estimate: Estimated | undefined,
   plan: Pick<RunPortions, 'groups'> | null,
 ): Take[] {
-  const portions = plan?.groups.find((own) => own.key === groupKey)?.plan.fibres ?? [];
+  const portions = plan?.groups.find((group) => group.key === groupKey)?.plan.fibres ?? [];
   return fibreIds.flatMap((fibreId, at): Take[] => {
-    const likelyG = estimate?.fibres.find((own) => own.fibreId === fibreId)?.total.likelyG ?? 0;
+    const likelyG = estimate?.fibres.find((fibre) => fibre.fibreId === fibreId)?.total.likelyG ?? 0;
     if (likelyG <= 0) return [];
     const packedG = portions
       .filter((portion) => portion.fibreId === fibreId && !isIfNeededBag(portion.bag))
@@ -90,9 +90,9 @@ function neededFibre(
 ): NeededFibre {
   const each = groups.map(({ key }) => sigmasOf(termsOfFibre(fibreId, estimates.get(key)?.uses ?? [])));
   return each.reduce<NeededFibre>(
-    (most, own) =>
-      Math.hypot(own.commonSigma, own.sharedSigma) > Math.hypot(most.commonSigma, most.sharedSigma)
-        ? { fibreId, ...own }
+    (most, group) =>
+      Math.hypot(group.commonSigma, group.sharedSigma) > Math.hypot(most.commonSigma, most.sharedSigma)
+        ? { fibreId, ...group }
         : most,
     { fibreId, commonSigma: 0, sharedSigma: 0 },
   );

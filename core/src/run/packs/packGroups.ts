@@ -109,13 +109,13 @@ function seatGroups(designs: Designs, run: Roster): PackGroup[] {
   const groups = new Map<string, Gathered>();
   const groupOf = (chosen: Choices, skill: Skill, { sizeFraction = 1, isOpen = false } = {}) => {
     const choices = withSwaps(pattern, chosen, run.swapIds);
-    const own = run.wantedChance === null ? null : skill;
+    const groupSkill = run.wantedChance === null ? null : skill;
     const size = sizeFraction === 1 ? '' : ` ${sizeFraction} `;
-    const key = `${isOpen ? 'open' : ''}${choicesKey(pattern, choices)}${size}${own ?? ''}`;
+    const key = `${isOpen ? 'open' : ''}${choicesKey(pattern, choices)}${size}${groupSkill ?? ''}`;
     const group = groups.get(key) ?? {
       choices,
       sizeFraction,
-      skill: own,
+      skill: groupSkill,
       isOpen,
       seats: [],
       undecided: [],
@@ -130,28 +130,28 @@ function seatGroups(designs: Designs, run: Roster): PackGroup[] {
     const isChosen = choice.kind === 'chosen';
     const { sizeFraction } = seat;
     const isOpen = !isChosen && hasChoice(pattern) && run.undecidedChance !== null && sizeFraction === 1;
-    const own = groupOf(isChosen ? choice.choices : NO_CHOICES, seat.skill ?? run.skill, {
+    const group = groupOf(isChosen ? choice.choices : NO_CHOICES, seat.skill ?? run.skill, {
       sizeFraction,
       isOpen,
     });
-    own.seats.push(seat.seat);
-    if (!isChosen) own.undecided.push(seat.seat);
+    group.seats.push(seat.seat);
+    if (!isChosen) group.undecided.push(seat.seat);
   }
   const spares = sparesOf(run);
   if (spares > 0) groupOf(NO_CHOICES, run.skill).spares = spares;
   if (run.demonstrations > 0) groupOf(NO_CHOICES, run.skill).demonstrations = run.demonstrations;
   const packs = [...groups]
-    .map(([key, { choices, sizeFraction, ...own }]): PackGroup => {
+    .map(([key, { choices, sizeFraction, ...group }]): PackGroup => {
       const make = makeOf([run.revisionId, pattern], choices, { sizeFraction });
       return {
-        ...own,
+        ...group,
         key,
         choices,
         build: make.build,
         makes: [make],
         recipe: null,
         sample: null,
-        packs: own.seats.length + own.spares + own.demonstrations,
+        packs: group.seats.length + group.spares + group.demonstrations,
       };
     })
     .sort((a, b) => b.packs - a.packs || firstSeat(a) - firstSeat(b));
@@ -189,8 +189,8 @@ function boxGroups(designs: Designs, run: Roster): PackGroup[] {
       const pattern = designs.get(revisionId);
       if (!pattern) return [];
       const choice = choiceOfSeat(pattern, { choices: chosen });
-      const own = choice.kind === 'chosen' ? choice.choices : NO_CHOICES;
-      return [makeOf([revisionId, pattern], withSwaps(pattern, own, run.swapIds), { copies })];
+      const choices = choice.kind === 'chosen' ? choice.choices : NO_CHOICES;
+      return [makeOf([revisionId, pattern], withSwaps(pattern, choices, run.swapIds), { copies })];
     });
     const seats = Array.from({ length: Math.max(0, Math.floor(recipe.boxes)) }, () => (number += 1));
     return {
@@ -235,7 +235,7 @@ export function groupOfMake(
   return groups.find(
     ({ sample, makes, seats }) =>
       !sample &&
-      makes.some((own) => makeKey(own) === key) &&
+      makes.some((candidate) => makeKey(candidate) === key) &&
       (numbers.length === 0 || seats.some((seat) => numbers.includes(seat))),
   );
 }

@@ -23,7 +23,7 @@ export function patternsOfRun(designs: Designs, run: RunInput): RunPattern[] {
     const others = numbers.filter((number) => !isLeft(number));
     const distinct = new Map(makes.map((make) => [makeKey(make), make]));
     for (const [key, make] of distinct) {
-      const add = (isLeftHanded: boolean, own: readonly number[], copies: number) => {
+      const add = (isLeftHanded: boolean, packNumbers: readonly number[], copies: number) => {
         if (copies === 0) return;
         const at = `${key} ${String(isLeftHanded)}`;
         const before = sheets.get(at);
@@ -31,7 +31,7 @@ export function patternsOfRun(designs: Designs, run: RunInput): RunPattern[] {
           make,
           build: before?.build ?? forHand(make.build, isLeftHanded),
           isLeftHanded,
-          numbers: [...(before?.numbers ?? []), ...own].sort((a, b) => a - b),
+          numbers: [...(before?.numbers ?? []), ...packNumbers].sort((a, b) => a - b),
           copies: (before?.copies ?? 0) + copies,
         });
       };

@@ -133,7 +133,7 @@ export interface Sureness {
 export function sureness(toPack: ToPack, plan: RunPortions, run: Terms): Sureness {
   if (run.kind === 'kits') {
     const boxes = toPack.groups.map((group) => surenessOf([asOneBox(group)], toPack, plan, run));
-    return boxes.reduce((least, one) => (one.chance < least.chance ? one : least), boxes[0] ?? NOTHING);
+    return boxes.reduce((least, box) => (box.chance < least.chance ? box : least), boxes[0] ?? NOTHING);
   }
   return surenessOf(toPack.groups, toPack, plan, run);
 }
@@ -162,8 +162,8 @@ function surenessOf(
   const inBag = bagOf(plan);
   const bagsG = needs.fibres.map(({ fibreId }) => inBag.get(fibreId) ?? 0);
   const isAnyBag = bagsG.some((massG) => massG > 0);
-  const chanceOf = (own: ClassNeeds, bags: readonly number[]) =>
-    isAnyBag ? chanceWithBags(own, bags) : chanceEachAlone(own);
+  const chanceOf = (classNeeds: ClassNeeds, bags: readonly number[]) =>
+    isAnyBag ? chanceWithBags(classNeeds, bags) : chanceEachAlone(classNeeds);
   const fibres = needs.fibres.map(({ fibreId }, at) => ({
     fibreId,
     chance: chanceOf(onlyFibre(needs, at), [bagsG[at] ?? 0]),

@@ -54,7 +54,7 @@ export function toPackOf(designs: Designs, run: PackRun, wool: Wool): ToPack {
   const common = commonGrams(variants);
   const made = groups.map((group) => {
     const makes = group.recipe?.form === 'pattern-only' ? [] : group.makes.map(estimateOf);
-    const all = withoutTinyBags(makes.flatMap((own, at) => baggedUses(own, { group, at }, run)));
+    const all = withoutTinyBags(makes.flatMap((make, at) => baggedUses(make, { group, at }, run)));
     const bagged = group.isOpen ? onlyCommon(all, common) : all;
     return { key: group.key, estimate: packEstimate(makes, bagged, group.isOpen), bagged };
   });
@@ -69,9 +69,9 @@ export function toPackOf(designs: Designs, run: PackRun, wool: Wool): ToPack {
 /** What each of the things that may still be chosen takes, by bag and fibre. */
 function variantGrams(designs: Designs, run: PackRun, wool: Wool): VariantGrams[] {
   return variantsOf(designs, run).map(({ choices, share }) => {
-    const one = { ...run, seats: 1, spareFraction: null, sparePacks: 0, demonstrations: 0 };
+    const single = { ...run, seats: 1, spareFraction: null, sparePacks: 0, demonstrations: 0 };
     const alone: PackRun = {
-      ...one,
+      ...single,
       hasStageSamples: false,
       undecidedChance: null,
       roster: [{ ...blankSeat(1), choices: { ...choices, swapIds: [...choices.swapIds] } }],
@@ -84,12 +84,12 @@ function variantGrams(designs: Designs, run: PackRun, wool: Wool): VariantGrams[
 /** The usual uses, made smaller to what all variants have of each fibre in each bag. */
 function onlyCommon(uses: readonly BaggedUse[], common: ReadonlyMap<string, number>): BaggedUse[] {
   const usual = gramsByBag(uses);
-  return uses.flatMap((own) => {
-    const { use, bag } = own;
-    if (use.kind === 'unknown' || use.isIfNeeded) return [own];
+  return uses.flatMap((baggedUse) => {
+    const { use, bag } = baggedUse;
+    if (use.kind === 'unknown' || use.isIfNeeded) return [baggedUse];
     const key = `${bag.key}|${use.fibreId}`;
     const factor = (common.get(key) ?? 0) / (usual.get(key) ?? 1);
-    return factor > 0 ? [{ ...own, use: factor === 1 ? use : timesMass(use, factor) }] : [];
+    return factor > 0 ? [{ ...baggedUse, use: factor === 1 ? use : timesMass(use, factor) }] : [];
   });
 }
 
@@ -126,9 +126,9 @@ function baggedUses(
   if (!make) return [];
   const { uses, joinsApart } = estimate;
   const whole = group.sample ? woolUpTo(make.build, group.sample.stepId, uses) : uses;
-  const own = run.rangesAt === 'middle' ? whole.map(atMiddle) : whole;
+  const atRange = run.rangesAt === 'middle' ? whole.map(atMiddle) : whole;
   const place = { ...make, at, of: group.makes.length, joinsApart };
-  return own.map((use) => ({ use, makeAt: at, bag: bagOfUse(use, place, run) }));
+  return atRange.map((use) => ({ use, makeAt: at, bag: bagOfUse(use, place, run) }));
 }
 
 /** Packed at the middle of what its author states from – to. */
@@ -137,19 +137,19 @@ const atMiddle = (use: UseEstimate): UseEstimate =>
 
 function mergedFindings(makes: readonly PatternEstimate[]): FindingTotal[] {
   const totals = new Map<string, FindingTotal>();
-  for (const own of makes.flatMap(({ findings }) => findings)) {
-    const before = totals.get(own.findingId);
+  for (const findingTotal of makes.flatMap(({ findings }) => findings)) {
+    const before = totals.get(findingTotal.findingId);
     totals.set(
-      own.findingId,
+      findingTotal.findingId,
       before
         ? {
             ...before,
-            likely: before.likely + own.likely,
-            most: before.most + own.most,
-            unknownCount: before.unknownCount + own.unknownCount,
-            pieces: [...before.pieces, ...own.pieces],
+            likely: before.likely + findingTotal.likely,
+            most: before.most + findingTotal.most,
+            unknownCount: before.unknownCount + findingTotal.unknownCount,
+            pieces: [...before.pieces, ...findingTotal.pieces],
           }
-        : own,
+        : findingTotal,
     );
   }
   return [...totals.values()];

@@ -20,8 +20,8 @@ export function variantsOf(designs: Designs, run: Roster): Variant[] {
   const counts = new Map<string, { choices: Choices; count: number }>();
   const add = (choices: Choices, count: number) => {
     const key = choicesKey(pattern, choices);
-    const own = counts.get(key) ?? { choices, count: 1 };
-    counts.set(key, { ...own, count: own.count + count });
+    const ownCount = counts.get(key) ?? { choices, count: 1 };
+    counts.set(key, { ...ownCount, count: ownCount.count + count });
   };
   add(NO_CHOICES, 0);
   for (const { id } of pattern.colourways) add({ ...NO_CHOICES, colourwayId: id }, 0);
@@ -94,8 +94,8 @@ function byFibre(
   const more = new Map<string, number>();
   for (const [key, massG] of grams) {
     const fibreId = key.slice(key.lastIndexOf('|') + 1);
-    const own = massG - (common.get(key) ?? 0);
-    if (own > 1e-9) more.set(fibreId, (more.get(fibreId) ?? 0) + own);
+    const moreG = massG - (common.get(key) ?? 0);
+    if (moreG > 1e-9) more.set(fibreId, (more.get(fibreId) ?? 0) + moreG);
   }
   return more;
 }

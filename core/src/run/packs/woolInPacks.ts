@@ -32,15 +32,15 @@ export function woolInPacks(
   const key = makeKey(make);
   const wanted = new Set(numbers);
   const packs = groups
-    .filter(({ sample, seats }) => !sample && (wanted.size === 0 || seats.some((own) => wanted.has(own))))
+    .filter(({ sample, seats }) => !sample && (wanted.size === 0 || seats.some((seat) => wanted.has(seat))))
     .flatMap(({ key: groupKey, makes }) => {
-      const at = makes.findIndex((own) => makeKey(own) === key);
-      const own = plan.groups.find((candidate) => candidate.key === groupKey)?.plan;
-      return at < 0 || !own ? [] : [woolOfMake(own, at)];
+      const at = makes.findIndex((candidate) => makeKey(candidate) === key);
+      const portionPlan = plan.groups.find((candidate) => candidate.key === groupKey)?.plan;
+      return at < 0 || !portionPlan ? [] : [woolOfMake(portionPlan, at)];
     });
-  const fibreIds = [...new Set(packs.flatMap((own) => [...own.keys()]))];
+  const fibreIds = [...new Set(packs.flatMap((pack) => [...pack.keys()]))];
   return fibreIds.map((fibreId) => {
-    const inEach = packs.map((own) => own.get(fibreId) ?? NONE);
+    const inEach = packs.map((pack) => pack.get(fibreId) ?? NONE);
     return {
       fibreId,
       leastG: Math.min(...inEach.map(({ massG }) => massG)),

@@ -108,8 +108,8 @@ export function withoutTinyBags(uses: readonly BaggedUse[]): BaggedUse[] {
       },
     ]),
   );
-  return uses.map((own) => ({
-    ...own,
-    bag: withMerged.get(goesTo.get(own.bag.key) ?? own.bag.key) ?? own.bag,
+  return uses.map((use) => ({
+    ...use,
+    bag: withMerged.get(goesTo.get(use.bag.key) ?? use.bag.key) ?? use.bag,
   }));
 }

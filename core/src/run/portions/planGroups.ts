@@ -124,33 +124,33 @@ function weighedAlong(groups: readonly PackedGroup[], scaleStepG: number): Packe
   groups.forEach(({ packs, plan }, at) => {
     for (const portion of plan.fibres) {
       if (portion.exactG >= leastG) continue;
-      const own = alike.get(keyOf(portion)) ?? [];
-      own.push({ at, packs });
-      alike.set(keyOf(portion), own);
+      const together = alike.get(keyOf(portion)) ?? [];
+      together.push({ at, packs });
+      alike.set(keyOf(portion), together);
     }
   });
-  const inOneGo = [...alike].filter(([, own]) => own.length > 1);
+  const inOneGo = [...alike].filter(([, together]) => together.length > 1);
   if (inOneGo.length === 0) return [...groups];
   const weighings = new Map(
-    inOneGo.map(([key, own]) => {
-      const packs = own.reduce((sum, one) => sum + one.packs, 0);
+    inOneGo.map(([key, together]) => {
+      const packs = together.reduce((sum, part) => sum + part.packs, 0);
       const weighing = weighPortions(Number(key.split(' ').at(-1)), packs, scaleStepG);
       const shares = apportion(
         weighing.classSteps,
-        own.map((one) => one.packs),
+        together.map((part) => part.packs),
       );
-      return [key, { weighing, stepsAt: new Map(own.map(({ at }, index) => [at, shares[index] ?? 0])) }];
+      return [key, { weighing, stepsAt: new Map(together.map(({ at }, index) => [at, shares[index] ?? 0])) }];
     }),
   );
   return groups.map((group, at) => {
     const fibres = group.plan.fibres.map((portion): FibrePortion => {
-      const own = weighings.get(keyOf(portion));
-      if (own?.weighing.kind !== 'together') return portion;
-      const classSteps = own.stepsAt.get(at) ?? 0;
+      const weighing = weighings.get(keyOf(portion));
+      if (weighing?.weighing.kind !== 'together') return portion;
+      const classSteps = weighing.stepsAt.get(at) ?? 0;
       const classG = roundToMicrogram(classSteps * scaleStepG);
       return {
         ...portion,
-        weighing: { ...own.weighing, classSteps },
+        weighing: { ...weighing.weighing, classSteps },
         packG: null,
         classG,
         lines: portion.lines.map((line) => ({ ...line, weighedG: null })),
@@ -190,33 +190,33 @@ function runFibres(
   const byBag = new Map<string, Gathered>();
   const rowOf = (bag: string, fibreId: string): Gathered => {
     const key = `${bag} ${fibreId}`;
-    const own = byBag.get(key) ?? { fibreId, bag, unknownCount: 0, byGroup: new Map(), sharedG: 0 };
-    byBag.set(key, own);
-    return own;
+    const sums = byBag.get(key) ?? { fibreId, bag, unknownCount: 0, byGroup: new Map(), sharedG: 0 };
+    byBag.set(key, sums);
+    return sums;
   };
   for (const { key, plan } of groups) {
     for (const { fibreId, bag, classG, unknownCount } of plan.fibres) {
-      const own = rowOf(bag, fibreId);
-      own.byGroup.set(key, classG);
-      own.unknownCount = Math.max(own.unknownCount, unknownCount);
+      const row = rowOf(bag, fibreId);
+      row.byGroup.set(key, classG);
+      row.unknownCount = Math.max(row.unknownCount, unknownCount);
     }
   }
   for (const { bag, fibreId, massG } of lots) if (massG > 0) rowOf(bag.key, fibreId).sharedG += massG;
   const orderOf = new Map(bags.map(({ key, order }) => [key, order]));
   const takenG = new Map<string, number>();
   return [...byBag.values()]
-    .map(({ sharedG, ...own }) => ({
-      ...own,
-      classG: roundToMicrogram([...own.byGroup.values()].reduce((sum, massG) => sum + massG, sharedG)),
+    .map(({ sharedG, ...rest }) => ({
+      ...rest,
+      classG: roundToMicrogram([...rest.byGroup.values()].reduce((sum, massG) => sum + massG, sharedG)),
     }))
     .sort((a, b) => (orderOf.get(a.bag) ?? 0) - (orderOf.get(b.bag) ?? 0) || b.classG - a.classG)
-    .map((own): RunFibre => {
-      const shelf = stockOf(own.fibreId);
-      const before = takenG.get(own.fibreId) ?? 0;
-      const lossG = roundToMicrogram(own.classG * weighingLossFraction);
-      takenG.set(own.fibreId, before + own.classG + lossG);
+    .map((sums): RunFibre => {
+      const shelf = stockOf(sums.fibreId);
+      const before = takenG.get(sums.fibreId) ?? 0;
+      const lossG = roundToMicrogram(sums.classG * weighingLossFraction);
+      takenG.set(sums.fibreId, before + sums.classG + lossG);
       const stock = { ...shelf, promisedG: shelf.promisedG + before };
-      return { ...own, lossG, stock, ...freeAndShort(stock, own.classG + lossG) };
+      return { ...sums, lossG, stock, ...freeAndShort(stock, sums.classG + lossG) };
     });
 }
 

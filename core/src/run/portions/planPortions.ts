@@ -116,12 +116,12 @@ export function portionsInBags(
   const takenG = new Map<string, number>();
   const bags = new Map<string, Bag>();
   for (const { use, bag } of uses) if (use.kind === 'unknown') bags.set(bag.key, bag);
-  const fibres = gathered(uses).map((own) => {
-    bags.set(own.bag.key, own.bag);
-    const stock = stockOf(own.fibreId);
-    const before = takenG.get(own.fibreId) ?? 0;
-    const portion = portionOf(own, terms, packs, { ...stock, promisedG: stock.promisedG + before });
-    takenG.set(own.fibreId, before + portion.classG);
+  const fibres = gathered(uses).map((bagged) => {
+    bags.set(bagged.bag.key, bagged.bag);
+    const stock = stockOf(bagged.fibreId);
+    const before = takenG.get(bagged.fibreId) ?? 0;
+    const portion = portionOf(bagged, terms, packs, { ...stock, promisedG: stock.promisedG + before });
+    takenG.set(bagged.fibreId, before + portion.classG);
     return portion;
   });
   return {
@@ -148,12 +148,12 @@ function gathered(uses: readonly BaggedUse[]): Bagged[] {
   for (const { use, bag, makeAt } of uses) {
     if (use.fibreId === null) continue;
     const key = `${bag.key} ${use.fibreId}`;
-    const own = groups.get(key) ?? { fibreId: use.fibreId, bag, uses: [], unknownCount: 0, likelyG: 0 };
-    groups.set(key, own);
-    if (use.kind === 'unknown') own.unknownCount += 1;
+    const group = groups.get(key) ?? { fibreId: use.fibreId, bag, uses: [], unknownCount: 0, likelyG: 0 };
+    groups.set(key, group);
+    if (use.kind === 'unknown') group.unknownCount += 1;
     else {
-      own.likelyG += use.all.likelyG;
-      if (use.pieceG > 0) own.uses.push({ use, makeAt });
+      group.likelyG += use.all.likelyG;
+      if (use.pieceG > 0) group.uses.push({ use, makeAt });
     }
   }
   return [...groups.values()]
@@ -161,19 +161,19 @@ function gathered(uses: readonly BaggedUse[]): Bagged[] {
     .sort((a, b) => a.bag.order - b.bag.order || b.likelyG - a.likelyG);
 }
 
-function portionOf(own: Bagged, terms: PackingTerms, packs: number, stock: FibreStock): FibrePortion {
-  const extraFraction = terms.extraOf?.(own.fibreId) ?? terms.extraFraction;
-  const exactG = own.uses.reduce((sum, { use }) => sum + use.packG, 0) * (1 + extraFraction);
+function portionOf(bagged: Bagged, terms: PackingTerms, packs: number, stock: FibreStock): FibrePortion {
+  const extraFraction = terms.extraOf?.(bagged.fibreId) ?? terms.extraFraction;
+  const exactG = bagged.uses.reduce((sum, { use }) => sum + use.packG, 0) * (1 + extraFraction);
   const weighing = weighPortions(exactG, packs, terms.scaleStepG);
   const grams = (steps: number) => roundToMicrogram(steps * terms.scaleStepG);
   const classG = grams(weighing.classSteps);
   const freeG =
     stock.onHandG === null ? null : Math.max(0, roundToMicrogram(stock.onHandG - stock.promisedG));
   return {
-    fibreId: own.fibreId,
-    bag: own.bag.key,
-    lines: portionLines(own.uses, terms, extraFraction, weighing),
-    likelyG: own.likelyG,
+    fibreId: bagged.fibreId,
+    bag: bagged.bag.key,
+    lines: portionLines(bagged.uses, terms, extraFraction, weighing),
+    likelyG: bagged.likelyG,
     extraFraction,
     exactG,
     weighing,
@@ -182,7 +182,7 @@ function portionOf(own: Bagged, terms: PackingTerms, packs: number, stock: Fibre
     stock,
     freeG,
     shortG: freeG === null ? null : Math.max(0, roundToMicrogram(classG - freeG)),
-    unknownCount: own.unknownCount,
+    unknownCount: bagged.unknownCount,
   };
 }
 

@@ -89,30 +89,30 @@ interface Table extends Omit<Conditional, 'enough'> {
 }
 
 /** Cells fine enough that the bag for this chance fills most of them. */
-function tableOf(one: OneFibre, chance: number): Table {
-  let mostG = one.needs.reduce(
-    (sum, need) => sum + mostBeyondG(need, estimateSigma(one.fibre)) * need.count,
+function tableOf(fibre: OneFibre, chance: number): Table {
+  let mostG = fibre.needs.reduce(
+    (sum, need) => sum + mostBeyondG(need, estimateSigma(fibre.fibre)) * need.count,
     0,
   );
-  let table = tableWith(one, Math.max(mostG, 1e-6) / CELLS);
+  let table = tableWith(fibre, Math.max(mostG, 1e-6) / CELLS);
   for (let look = 0; look < LOOKS; look++) {
     const at = Math.ceil(quantileOf(table, chance) / table.cellG);
     if (at > CELLS / 2 && at < CELLS) break;
     if (at === 0) break;
     mostG = at >= CELLS ? mostG * 1.5 : Math.max(at, 4) * 1.4 * table.cellG;
-    table = tableWith(one, mostG / CELLS);
+    table = tableWith(fibre, mostG / CELLS);
   }
   return table;
 }
 
-function tableWith(one: OneFibre, cellG: number): Table {
-  const nodes = errorNodes(one);
+function tableWith(fibre: OneFibre, cellG: number): Table {
+  const nodes = errorNodes(fibre);
   return {
-    fibre: one.fibre,
+    fibre: fibre.fibre,
     cellG,
     offBy: nodes.map(({ offBy }) => offBy),
     weights: nodes.map(({ weight }) => weight),
-    rows: nodes.map(({ offBy }) => beyondSoFar(one, offBy, cellG, CELLS + 1)),
+    rows: nodes.map(({ offBy }) => beyondSoFar(fibre, offBy, cellG, CELLS + 1)),
   };
 }
 
@@ -154,13 +154,13 @@ function columnOf({ fibre, offBy, rows, cellG }: Table, bagG: number): Condition
   return { fibre, offBy, enough };
 }
 
-function conditionalOf(one: OneFibre, bagG: number): Conditional {
-  const offBy = errorNodes(one).map((node) => node.offBy);
+function conditionalOf(fibre: OneFibre, bagG: number): Conditional {
+  const offBy = errorNodes(fibre).map((node) => node.offBy);
   if (bagG > 0) {
-    const enough = offBy.map((error) => beyondSoFar(one, error, bagG / CELLS, CELLS + 1)[CELLS] ?? 0);
-    return { fibre: one.fibre, offBy, enough };
+    const enough = offBy.map((error) => beyondSoFar(fibre, error, bagG / CELLS, CELLS + 1)[CELLS] ?? 0);
+    return { fibre: fibre.fibre, offBy, enough };
   }
-  return { fibre: one.fibre, offBy, enough: offBy.map((error) => allHaveEnough(one, error)) };
+  return { fibre: fibre.fibre, offBy, enough: offBy.map((error) => allHaveEnough(fibre, error)) };
 }
 
 function allHaveEnough({ needs }: OneFibre, offBy: number): number {
@@ -175,7 +175,7 @@ function joint(fibres: readonly Conditional[]): number {
   let [sum, weights] = [0, 0];
   for (let z = -WIDEST; z <= WIDEST + 1e-9; z += COMMON_STEP) {
     const weight = Math.exp((-z * z) / 2);
-    sum += weight * fibres.reduce((product, own) => product * enoughGiven(own, z), 1);
+    sum += weight * fibres.reduce((product, fibre) => product * enoughGiven(fibre, z), 1);
     weights += weight;
   }
   return Math.min(1, sum / weights);
@@ -245,34 +245,34 @@ function leftOf(limitG: number, { likelyG, sigma }: Need, offBy: number): number
  * mean is kept however coarse they are: a pack's small excess is not lost by rounding, and two hundred of them add up.
  */
 function beyondCells(need: Need, offBy: number, cellG: number, cells: number): Float64Array {
-  const one = new Float64Array(cells);
+  const table = new Float64Array(cells);
   const { packedG } = need;
   let [before, integral] = [0, leftOf(packedG, need, offBy)];
   for (let k = 0; k < cells; k++) {
     const next = leftOf(packedG + (k + 1) * cellG, need, offBy);
     const within = Math.min(1, (next - integral) / cellG);
-    one[k] = Math.max(0, within - before);
+    table[k] = Math.max(0, within - before);
     before = within;
     integral = next;
   }
-  return one;
+  return table;
 }
 
 /** The sum of two, as far as there are cells. */
 function convolve(a: Float64Array, b: Float64Array): Float64Array {
   const sum = new Float64Array(a.length);
   for (let i = 0; i < a.length; i++) {
-    const own = a[i] as number;
-    if (own < 1e-15) continue;
-    for (let j = 0; i + j < sum.length; j++) sum[i + j] = (sum[i + j] as number) + own * (b[j] as number);
+    const chance = a[i] as number;
+    if (chance < 1e-15) continue;
+    for (let j = 0; i + j < sum.length; j++) sum[i + j] = (sum[i + j] as number) + chance * (b[j] as number);
   }
   return sum;
 }
 
 /** The sum of so many alike. */
-function power(one: Float64Array, count: number): Float64Array {
+function power(base: Float64Array, count: number): Float64Array {
   let result: Float64Array | null = null;
-  let square = one;
+  let square = base;
   for (let left = count; left > 0; left = Math.floor(left / 2)) {
     if (left % 2 === 1) result = result ? convolve(result, square) : square;
     if (left > 1) square = convolve(square, square);

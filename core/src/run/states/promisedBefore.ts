@@ -33,9 +33,9 @@ export function promisedBefore(
   const ahead = inDrawingOrder(
     runs.filter((run) => run.id === runId || (run.date >= today && !isOffShelf(run.state ?? 'planned'))),
   );
-  const own = ahead.findIndex((run) => run.id === runId);
+  const place = ahead.findIndex((run) => run.id === runId);
   const promised = new Map<string, number>();
-  for (const { withdrawals } of ahead.slice(0, Math.max(0, own))) {
+  for (const { withdrawals } of ahead.slice(0, Math.max(0, place))) {
     for (const [fibreId, massG] of withdrawals) promised.set(fibreId, (promised.get(fibreId) ?? 0) + massG);
   }
   return promised;

@@ -45,7 +45,7 @@ export const wantsOf = (to: RunState, facts: RunFacts): { wants: RunWants; count
 
 /** Why a run may not be called so yet. */
 export const checkState = (to: RunState, facts: RunFacts): RunProblem[] =>
-  wantsOf(to, facts).map((own) => ({ code: 'state_wants', pointer: '/to', ...own }));
+  wantsOf(to, facts).map((want) => ({ code: 'state_wants', pointer: '/to', ...want }));
 
 export const stateAfter = (state: RunState): RunState | null =>
   RUN_STATES[RUN_STATES.indexOf(state) + 1] ?? null;

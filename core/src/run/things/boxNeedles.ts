@@ -26,7 +26,7 @@ export interface NeedlesInBox {
 export function needlesOfBox(group: PackGroup, needles: readonly Needle[]): NeedlesInBox[] {
   return needlesOffered(group)
     .filter(({ wanted }) => group.recipe?.needlesLeftOut.includes(wantedKey(wanted)) === false)
-    .map((own) => ({ ...own, needle: mostOf(own.wanted, needles) }));
+    .map((needlesInBox) => ({ ...needlesInBox, needle: mostOf(needlesInBox.wanted, needles) }));
 }
 
 /** The same before its maker leaves any out; nothing where the box is no box of everything. */
@@ -48,13 +48,13 @@ export function needlesOffered({
 function onePerNeedle(
   all: readonly { readonly wanted: NeedleWanted; readonly count: number }[],
 ): { wanted: NeedleWanted; count: number }[] {
-  const wanted = oneProfileEach(all.map((own) => own.wanted));
+  const wanted = oneProfileEach(all.map((need) => need.wanted));
   const byKey = new Map<string, { wanted: NeedleWanted; count: number }>();
   all.forEach(({ count }, at) => {
-    const own = wanted[at];
-    if (!own) return;
-    const before = byKey.get(wantedKey(own));
-    byKey.set(wantedKey(own), { wanted: own, count: Math.max(count, before?.count ?? 0) });
+    const chosen = wanted[at];
+    if (!chosen) return;
+    const before = byKey.get(wantedKey(chosen));
+    byKey.set(wantedKey(chosen), { wanted: chosen, count: Math.max(count, before?.count ?? 0) });
   });
   return [...byKey.values()].sort((a, b) => byFineness(a.wanted, b.wanted));
 }
@@ -84,13 +84,16 @@ export function needlesOfBoxes(
 ): BoxNeedles[] {
   const totals = new Map<string, NeedlesInBox & { total: number }>();
   for (const group of groups) {
-    for (const own of needlesOfBox(group, needles)) {
-      const before = totals.get(wantedKey(own.wanted))?.total ?? 0;
-      totals.set(wantedKey(own.wanted), { ...own, total: before + own.count * group.packs });
+    for (const needlesInBox of needlesOfBox(group, needles)) {
+      const before = totals.get(wantedKey(needlesInBox.wanted))?.total ?? 0;
+      totals.set(wantedKey(needlesInBox.wanted), {
+        ...needlesInBox,
+        total: before + needlesInBox.count * group.packs,
+      });
     }
   }
-  return [...totals.values()].map((own) => {
-    const before = promiseOf(promised, own.needle?.id ?? '').amount;
-    return { ...own, short: wantingOf(own.total, own.needle?.onHand ?? null, before) };
+  return [...totals.values()].map((need) => {
+    const before = promiseOf(promised, need.needle?.id ?? '').amount;
+    return { ...need, short: wantingOf(need.total, need.needle?.onHand ?? null, before) };
   });
 }

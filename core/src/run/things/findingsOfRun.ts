@@ -95,8 +95,10 @@ export function sparesInPacks(
   terms: SpareTerms,
 ): Map<string, number> {
   const group = groupOfMake(groups, make, numbers);
-  const own = group ? findingsOfPack(group, { estimates }, findings, terms) : [];
-  return new Map(own.flatMap(({ findingId, spare }) => (spare > 0 ? [[findingId, spare] as const] : [])));
+  const findingInPacks = group ? findingsOfPack(group, { estimates }, findings, terms) : [];
+  return new Map(
+    findingInPacks.flatMap(({ findingId, spare }) => (spare > 0 ? [[findingId, spare] as const] : [])),
+  );
 }
 
 /** Everything of findings a run takes, whatever is on the shelf. */
@@ -113,26 +115,26 @@ export function findingsTaken(
 ): FindingTaken[] {
   const totals = new Map<string, FindingTaken & { used: number }>();
   for (const group of groups) {
-    for (const { amount, spare, ...own } of findingsOfPack(group, { estimates }, findings, terms)) {
-      const key = `${own.findingId} ${own.isPackaging}`;
+    for (const { amount, spare, ...rest } of findingsOfPack(group, { estimates }, findings, terms)) {
+      const key = `${rest.findingId} ${rest.isPackaging}`;
       const before = totals.get(key);
-      const pieces = own.pieces.map((piece) => ({ ...piece, count: piece.count * group.packs }));
+      const pieces = rest.pieces.map((piece) => ({ ...piece, count: piece.count * group.packs }));
       totals.set(key, {
-        ...own,
+        ...rest,
         used: (before?.used ?? 0) + amount * group.packs,
         spare: (before?.spare ?? 0) + spare * group.packs,
         spareBag: 0,
         total: (before?.total ?? 0) + (amount + spare) * group.packs,
-        unknownCount: Math.max(before?.unknownCount ?? 0, own.unknownCount),
+        unknownCount: Math.max(before?.unknownCount ?? 0, rest.unknownCount),
         pieces: [...(before?.pieces ?? []), ...pieces],
       });
     }
   }
-  return [...totals.values()].map(({ used, ...own }) => {
-    const finding = findings.get(own.findingId);
+  return [...totals.values()].map(({ used, ...total }) => {
+    const finding = findings.get(total.findingId);
     const spareBag =
-      finding && !own.isPackaging && used > 0 ? inSpareBag(spareRuleOf(finding, terms), used, terms) : 0;
-    return { ...own, spareBag, spare: own.spare + spareBag, total: own.total + spareBag };
+      finding && !total.isPackaging && used > 0 ? inSpareBag(spareRuleOf(finding, terms), used, terms) : 0;
+    return { ...total, spareBag, spare: total.spare + spareBag, total: total.total + spareBag };
   });
 }
 
@@ -163,15 +165,15 @@ export function findingsOfRun(
 ): RunFinding[] {
   // Packaging and what is made may be the same thing: the second finds what the first has left.
   const taken = new Map(promised);
-  return findingsTaken(toPack, findings, terms).map((own) => {
-    const finding = findings.get(own.findingId);
-    const before = promiseOf(taken, own.findingId);
-    const stock = stockOfFinding(finding, own, before);
-    taken.set(own.findingId, {
-      amount: before.amount + own.total,
-      pieces: [...before.pieces, ...own.pieces],
+  return findingsTaken(toPack, findings, terms).map((findingTaken) => {
+    const finding = findings.get(findingTaken.findingId);
+    const before = promiseOf(taken, findingTaken.findingId);
+    const stock = stockOfFinding(finding, findingTaken, before);
+    taken.set(findingTaken.findingId, {
+      amount: before.amount + findingTaken.total,
+      pieces: [...before.pieces, ...findingTaken.pieces],
     });
-    return { ...own, ...stock, costMinor: finding ? costOf(finding, own.total) : null };
+    return { ...findingTaken, ...stock, costMinor: finding ? costOf(finding, findingTaken.total) : null };
   });
 }
 

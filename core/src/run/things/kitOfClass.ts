@@ -33,12 +33,12 @@ export function kitOfClass(
 ): ClassKit {
   const seats = seatsOf(run);
   const makers = new Map<string, KitMakers>();
-  for (const { makes, seats: own } of packGroups(designs, run)) {
+  for (const { makes, seats: packGroup } of packGroups(designs, run)) {
     const [make] = makes;
-    if (!make || own.length === 0) continue;
+    if (!make || packGroup.length === 0) continue;
     const key = makeKey(make);
     const before = makers.get(key);
-    const skills = own.map((seat) => seats[seat - 1]?.skill ?? run.skill);
+    const skills = packGroup.map((seat) => seats[seat - 1]?.skill ?? run.skill);
     const ladder = () => ladderOf(make.build, estimatePattern(make.build, wool), wool, needles);
     makers.set(key, {
       build: make.build,

@@ -23,7 +23,8 @@ export function needsOfGroup({ makes }: Pick<PackGroup, 'makes'>): GroupNeed[] {
     for (const need of needsOf(build).listed) {
       const before = needs.get(need.key);
       const count = need.isUsedUp ? need.count * copies : need.count;
-      const together = (own: number, more: number) => (need.isUsedUp ? own + more : Math.max(own, more));
+      const together = (value: number, more: number) =>
+        need.isUsedUp ? value + more : Math.max(value, more);
       needs.set(need.key, {
         key: need.key,
         what: need.what,

@@ -41,11 +41,17 @@ function keyOfShort(thing: ThingShort): string {
  */
 export function shortOverRuns(runs: readonly ShortOfRun[]): Map<string, ShortOverRuns> {
   const over = new Map<string, ShortOverRuns>();
-  const merge = (key: string, own: ShortOverRuns, how: typeof sum) => {
+  const merge = (key: string, shortOverRuns: ShortOverRuns, how: typeof sum) => {
     const before = over.get(key);
     over.set(
       key,
-      before ? { ...own, short: how(before.short, own.short), putUps: how(before.putUps, own.putUps) } : own,
+      before
+        ? {
+            ...shortOverRuns,
+            short: how(before.short, shortOverRuns.short),
+            putUps: how(before.putUps, shortOverRuns.putUps),
+          }
+        : shortOverRuns,
     );
   };
   const byDay = new Map<string, Map<string, ShortOverRuns>>();
@@ -54,21 +60,24 @@ export function shortOverRuns(runs: readonly ShortOfRun[]): Map<string, ShortOve
     byDay.set(date, day);
     for (const thing of things) {
       const key = keyOfShort(thing);
-      const own = { thing, short: thing.short, putUps: thing.kind === 'finding' ? thing.putUps : null };
-      if (!thing.isLent) merge(key, own, sum);
+      const line = { thing, short: thing.short, putUps: thing.kind === 'finding' ? thing.putUps : null };
+      if (!thing.isLent) merge(key, line, sum);
       else {
         const before = day.get(key);
-        day.set(key, before ? { ...own, short: sum(before.short, own.short) } : own);
+        day.set(key, before ? { ...line, short: sum(before.short, line.short) } : line);
       }
     }
   }
   const lent = new Map<string, ShortOverRuns>();
   for (const day of byDay.values()) {
-    for (const [key, own] of day) {
+    for (const [key, shortOverRuns] of day) {
       const before = lent.get(key);
-      lent.set(key, before ? { ...own, short: most(before.short, own.short) } : own);
+      lent.set(
+        key,
+        before ? { ...shortOverRuns, short: most(before.short, shortOverRuns.short) } : shortOverRuns,
+      );
     }
   }
-  for (const [key, own] of lent) merge(key, own, sum);
+  for (const [key, shortOverRuns] of lent) merge(key, shortOverRuns, sum);
   return over;
 }

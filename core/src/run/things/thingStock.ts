@@ -20,9 +20,12 @@ export const promiseOf = (promises: ThingPromises, itemId: string): ThingPromise
 
 /** Both together. */
 export function addPromises(all: Map<string, ThingPromise>, more: ThingPromises): void {
-  for (const [itemId, own] of more) {
+  for (const [itemId, addition] of more) {
     const before = promiseOf(all, itemId);
-    all.set(itemId, { amount: before.amount + own.amount, pieces: [...before.pieces, ...own.pieces] });
+    all.set(itemId, {
+      amount: before.amount + addition.amount,
+      pieces: [...before.pieces, ...addition.pieces],
+    });
   }
 }
 

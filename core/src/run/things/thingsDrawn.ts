@@ -13,7 +13,8 @@ export function thingsTaken(
   { findings, needles, tools }: Pick<ThingSources, 'findings' | 'needles' | 'tools'>,
 ): ThingPromises {
   const taken = new Map<string, ThingPromise>();
-  const add = (itemId: string, own: ThingPromise) => addPromises(taken, new Map([[itemId, own]]));
+  const add = (itemId: string, thingPromise: ThingPromise) =>
+    addPromises(taken, new Map([[itemId, thingPromise]]));
   for (const { findingId, total, pieces } of findingsTaken(toPack, findings, terms)) {
     add(findingId, { amount: total, pieces });
   }

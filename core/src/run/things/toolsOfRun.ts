@@ -54,10 +54,10 @@ export function toolsOfRun(
       wanted.set(keyOf(key, what), { key, what, per, total });
     }
   }
-  return [...wanted.values()].map((own) => ({
-    ...own,
-    isKept: !(own.what.is === 'tool' && NEVER_KEPT.has(own.what.tool)),
-    ...stockOfTool(own, shelf, promised),
+  return [...wanted.values()].map((roomTool) => ({
+    ...roomTool,
+    isKept: !(roomTool.what.is === 'tool' && NEVER_KEPT.has(roomTool.what.tool)),
+    ...stockOfTool(roomTool, shelf, promised),
   }));
 }
 

@@ -46,7 +46,7 @@ export function readRoster(text: string, pattern: Pattern, firstSeat = 1): ReadR
     const [name = '', ...rest] = cells.map((cell) => cell.trim());
     let seat: Seat = { ...blankSeat(firstSeat + index), name: name.slice(0, 60) };
     const unread: string[] = [];
-    for (const cell of rest.filter((one) => one !== '')) {
+    for (const cell of rest.filter((candidate) => candidate !== '')) {
       const read = readCell(cell, seat, pattern);
       if (read) seat = read;
       else unread.push(cell);

@@ -17,12 +17,12 @@ export function tellingFibres(estimates: ReadonlyMap<string, Told>): Map<string,
   const isCoatOfAll = (fibreId: string) => groups.every(({ coats }) => coats.has(fibreId));
   return new Map(
     groups.map(({ key, ids, coats }) => {
-      const own =
+      const fibreId =
         ids.find((id) => coats.has(id) && !isCoatOfAll(id)) ??
         ids.find((id) => !isShared(id)) ??
         ids.find((id) => coats.has(id)) ??
         ids[0];
-      return [key, own ?? null];
+      return [key, fibreId ?? null];
     }),
   );
 }

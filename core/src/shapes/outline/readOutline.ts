@@ -40,7 +40,7 @@ export function readOutline(text: string): OutlineResult {
   if (!svg) return refuse({ code: 'outline_not_read' });
   const runs = svg.paths.map((path) => flattenFinely(path));
   if (runs.includes(null)) return refuse({ code: 'outline_not_read' });
-  const all = runs.flatMap((own) => own ?? []);
+  const all = runs.flatMap((run) => run ?? []);
   if (all.length === 0) return refuse({ code: 'outline_empty' });
   const open = all.find(({ isClosed }) => !isClosed);
   if (open)

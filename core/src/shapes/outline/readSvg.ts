@@ -64,8 +64,9 @@ const HIDDEN = new Set(['defs', 'clipPath', 'mask', 'symbol', 'marker', 'pattern
 function pathsIn(node: XmlNode, outer: string): string[] {
   if (HIDDEN.has(node.name)) return [];
   const transform = `${outer} ${node.attributes['transform'] ?? ''}`.trim();
-  const own = pathOf(node);
-  const placed = own === null ? [] : [transform === '' ? own : svgpath(own).transform(transform).toString()];
+  const path = pathOf(node);
+  const placed =
+    path === null ? [] : [transform === '' ? path : svgpath(path).transform(transform).toString()];
   return [...placed, ...node.children.flatMap((child) => pathsIn(child, transform))];
 }
 

@@ -21,8 +21,8 @@ export function checkBlend(
   blends: BlendLookup,
   nameOf: (itemId: string) => string | undefined,
 ): ShelfProblem[] {
-  const parts = blend.parts.flatMap(({ itemId, parts: own }, index): ShelfProblem[] => [
-    ...checkRange(own, PARTS_BOUNDS, `/parts/${index}/parts`),
+  const parts = blend.parts.flatMap(({ itemId, parts: part }, index): ShelfProblem[] => [
+    ...checkRange(part, PARTS_BOUNDS, `/parts/${index}/parts`),
     ...(nameOf(itemId) === undefined
       ? [{ code: 'fibre_not_found', pointer: `/parts/${index}/itemId`, fibreId: itemId } as const]
       : []),
@@ -30,9 +30,9 @@ export function checkBlend(
       ? [{ code: 'part_twice', pointer: `/parts/${index}/itemId` } as const]
       : []),
   ]);
-  const own = id ?? '';
-  const expanded = expandBlend(blend.parts, (itemId) => (itemId === own ? blend.parts : blends(itemId)), [
-    own,
+  const blendId = id ?? '';
+  const expanded = expandBlend(blend.parts, (itemId) => (itemId === blendId ? blend.parts : blends(itemId)), [
+    blendId,
   ]);
   return [
     ...checkName(blend.name),
@@ -43,7 +43,9 @@ export function checkBlend(
           {
             code: 'blend_circular',
             pointer: '/parts',
-            names: expanded.circle.map((itemId) => (itemId === own ? blend.name : (nameOf(itemId) ?? '?'))),
+            names: expanded.circle.map((itemId) =>
+              itemId === blendId ? blend.name : (nameOf(itemId) ?? '?'),
+            ),
           } as const,
         ]
       : []),

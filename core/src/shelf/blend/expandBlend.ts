@@ -35,10 +35,10 @@ function expand(
   const fractions = new Map<string, number>();
   const add = (fibreId: string, fraction: number) =>
     fractions.set(fibreId, (fractions.get(fibreId) ?? 0) + fraction);
-  for (const { itemId, parts: own } of parts) {
+  for (const { itemId, parts: part } of parts) {
     const inner = blends(itemId);
     if (inner === undefined) {
-      add(itemId, own / total);
+      add(itemId, part / total);
       continue;
     }
     if (within.includes(itemId)) {
@@ -47,7 +47,7 @@ function expand(
     const expanded = known.get(itemId) ?? expand(inner, blends, [...within, itemId], known);
     known.set(itemId, expanded);
     if (!expanded.ok) return expanded;
-    for (const [fibreId, fraction] of expanded.fractions) add(fibreId, (fraction * own) / total);
+    for (const [fibreId, fraction] of expanded.fractions) add(fibreId, (fraction * part) / total);
   }
   return { ok: true, fractions };
 }
@@ -58,8 +58,8 @@ export function recipesOf(
 ): ReadonlyMap<string, ReadonlyMap<string, number>> {
   const parts = new Map(blends.map((blend) => [blend.id, blend.parts]));
   return new Map(
-    blends.flatMap(({ id, parts: own }) => {
-      const expanded = expandBlend(own, (itemId) => parts.get(itemId));
+    blends.flatMap(({ id, parts: blendParts }) => {
+      const expanded = expandBlend(blendParts, (itemId) => parts.get(itemId));
       return expanded.ok ? [[id, expanded.fractions] as const] : [];
     }),
   );

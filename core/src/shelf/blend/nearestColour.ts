@@ -91,7 +91,10 @@ function withoutIdle(found: readonly NearColour[]): NearColour[] {
     few.parts.length < many.parts.length &&
     few.parts.every(({ id }) => many.parts.some((part) => part.id === id));
   return found.filter(
-    (one) => !found.some((other) => holds(one, other) && other.deltaE < one.deltaE + WORTH_A_FIBRE_DELTA_E),
+    (nearColour) =>
+      !found.some(
+        (other) => holds(nearColour, other) && other.deltaE < nearColour.deltaE + WORTH_A_FIBRE_DELTA_E,
+      ),
   );
 }
 
@@ -108,8 +111,8 @@ function bestRatio(
   const ratios = indices.length === 2 ? PAIR_RATIOS : TRIO_RATIOS;
   let best: Ratio = { indices, parts: [], roughDeltaE: Infinity };
   for (const parts of ratios) {
-    const own = roughDeltaE(indices, parts);
-    if (own < best.roughDeltaE) best = { indices, parts, roughDeltaE: own };
+    const roughDifference = roughDeltaE(indices, parts);
+    if (roughDifference < best.roughDeltaE) best = { indices, parts, roughDeltaE: roughDifference };
   }
   return best;
 }

@@ -31,8 +31,8 @@ export function solveLinear(matrix: Float64Array, right: Float64Array): boolean 
 function pivotRow(matrix: Float64Array, n: number, column: number): number {
   let [best, size] = [-1, 1e-300];
   for (let row = column; row < n; row++) {
-    const own = Math.abs(matrix[row * n + column] as number);
-    if (own > size) [best, size] = [row, own];
+    const magnitude = Math.abs(matrix[row * n + column] as number);
+    if (magnitude > size) [best, size] = [row, magnitude];
   }
   return best;
 }

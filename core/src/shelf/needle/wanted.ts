@@ -41,7 +41,7 @@ export function wantedOfKey(key: string): NeedleWanted | null {
   const feel = FEELS.find((word) => word === key);
   if (feel) return { by: 'feel', feel };
   const [gauge, word] = key.split('-');
-  const profile = PROFILES.find((one) => one === word) ?? null;
+  const profile = PROFILES.find((candidate) => candidate === word) ?? null;
   return /^\d+(?:\.\d+)?$/.test(gauge ?? '') ? byGauge(Number(gauge), profile) : null;
 }
 

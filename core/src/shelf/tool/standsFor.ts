@@ -26,6 +26,6 @@ const TELLING: readonly (readonly [ToolKey, readonly string[]])[] = [
 export function proposeStandsFor({ name, sort }: { readonly name: string; readonly sort: ToolSort }) {
   if (sort === 'surface') return 'surface' satisfies ToolKey;
   if (sort === 'holder') return 'holder' satisfies ToolKey;
-  const own = wordsOfName(name);
-  return TELLING.find(([, words]) => words.every((word) => own.includes(word)))?.[0] ?? null;
+  const nameWords = wordsOfName(name);
+  return TELLING.find(([, words]) => words.every((word) => nameWords.includes(word)))?.[0] ?? null;
 }

@@ -4,6 +4,6 @@ export const wordsOfName = (name: string): string[] =>
 
 /** Whether two names mean the same tool: the same words in whatever order. */
 export const isSameToolName = (a: string, b: string): boolean => {
-  const [own, other] = [wordsOfName(a).sort(), wordsOfName(b).sort()];
-  return own.length > 0 && own.length === other.length && own.every((word, at) => word === other[at]);
+  const [words, other] = [wordsOfName(a).sort(), wordsOfName(b).sort()];
+  return words.length > 0 && words.length === other.length && words.every((word, at) => word === other[at]);
 };

@@ -75,16 +75,16 @@ export function techniqueChanges(
   newest: Technique,
   was: Technique | null,
 ): TechniqueChange[] {
-  const own = new Map(
+  const byName = new Map(
     pattern.steps.flatMap((step) =>
       step.technique?.useId === use.id ? [[step.technique.index, step] as const] : [],
     ),
   );
   const written = was ? stepsOfTechnique(was, use) : [];
   const coming = stepsOfTechnique(newest, use);
-  const last = Math.max(coming.length, ...[...own.keys()].map((index) => index + 1));
+  const last = Math.max(coming.length, ...[...byName.keys()].map((index) => index + 1));
   return Array.from({ length: last }, (_, index): TechniqueChange[] => {
-    const [before, after] = [own.get(index), coming[index]];
+    const [before, after] = [byName.get(index), coming[index]];
     if (!before && !after) return [];
     if (before && after && isSameStep(before, after)) return [];
     const first = written[index];
@@ -127,19 +127,19 @@ export function takeNewest(pattern: Pattern, useId: string, newest: Technique): 
     const index = indexOf(step);
     if (index === null) return [step];
     const next = coming[index];
-    return next ? [{ ...next, ...own(step) }] : [];
+    return next ? [{ ...next, ...keptOf(step) }] : [];
   });
   const there = new Set(kept.map(indexOf));
   const lastAt = kept.findLastIndex((step) => indexOf(step) !== null);
   const added = coming.filter((_, index) => !there.has(index));
   return {
     ...pattern,
-    techniques: pattern.techniques.map((one) => (one.id === useId ? use : one)),
+    techniques: pattern.techniques.map((technique) => (technique.id === useId ? use : technique)),
     steps: [...kept.slice(0, lastAt + 1), ...added, ...kept.slice(lastAt + 1)],
   };
 }
 
-const own = ({ id, joinIds, pictures, readers, repeat, recallsStepId, partIds }: Step) => ({
+const keptOf = ({ id, joinIds, pictures, readers, repeat, recallsStepId, partIds }: Step) => ({
   id,
   joinIds,
   pictures,

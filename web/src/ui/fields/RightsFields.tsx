@@ -16,7 +16,7 @@ import lists from '../Lists.module.css';
 
 interface RightsFieldsProps {
   rights: Rights;
-  onChange: (label: string, recipe: (it: Rights) => void, key?: string) => void;
+  onChange: (label: string, recipe: (draft: Rights) => void, key?: string) => void;
 }
 
 /** Where it comes from, what was allowed when and how, and what has to be printed. */
@@ -29,7 +29,7 @@ export function RightsFields({ rights, onChange }: RightsFieldsProps) {
         value={rights.origin}
         words={ORIGIN_WORDS}
         among={ORIGINS}
-        onChoose={(origin) => origin && onChange('the origin', (it) => void (it.origin = origin))}
+        onChoose={(origin) => origin && onChange('the origin', (draft) => void (draft.origin = origin))}
       />
       {rights.origin !== 'own' && (
         <Field label="From whom or what" className={lists.span8 ?? ''}>
@@ -40,7 +40,7 @@ export function RightsFields({ rights, onChange }: RightsFieldsProps) {
               maxLength={200}
               onChange={(event) => {
                 const from = event.target.value;
-                onChange('whom it is from', (it) => void (it.from = from), 'from');
+                onChange('whom it is from', (draft) => void (draft.from = from), 'from');
               }}
             />
           )}
@@ -58,7 +58,7 @@ export function RightsFields({ rights, onChange }: RightsFieldsProps) {
             maxLength={300}
             onChange={(event) => {
               const credit = event.target.value;
-              onChange('the credit', (it) => void (it.credit = credit), 'credit');
+              onChange('the credit', (draft) => void (draft.credit = credit), 'credit');
             }}
           />
         )}
@@ -76,16 +76,16 @@ function PermissionFields({
   rights,
   onChange,
 }: RightsFieldsProps & { what: (typeof PERMITTED)[number] }) {
-  const own = rights.permissions.find((permission) => permission.what === what);
-  const change = (label: string, recipe: (it: Rights['permissions'][number]) => void, key?: string) =>
+  const ownPermission = rights.permissions.find((permission) => permission.what === what);
+  const change = (label: string, recipe: (draft: Rights['permissions'][number]) => void, key?: string) =>
     onChange(
       label,
-      (it) => {
-        let permission = it.permissions.find((one) => one.what === what);
+      (draft) => {
+        let permission = draft.permissions.find((candidate) => candidate.what === what);
         if (!permission) {
           permission = { what, state: 'not-asked', date: null, conditions: '' };
-          it.permissions.push(permission);
-          permission = it.permissions.at(-1);
+          draft.permissions.push(permission);
+          permission = draft.permissions.at(-1);
         }
         if (permission) recipe(permission);
       },
@@ -99,25 +99,29 @@ function PermissionFields({
         aria-label={`May I ${PERMITTED_WORDS[what]}`}
         value={permissionState(rights, what)}
         options={PERMISSION_STATES.map((state) => ({ value: state, label: PERMISSION_STATE_WORDS[state] }))}
-        onChange={(state) => change('a permission', (it) => void (it.state = state))}
+        onChange={(state) => change('a permission', (draft) => void (draft.state = state))}
       />
       <DayField
         className={lists.span3 ?? ''}
         label={`When: ${PERMITTED_WORDS[what]}`}
         isLabelHidden
-        day={own?.date ?? null}
+        day={ownPermission?.date ?? null}
         allowEmpty
-        onDay={(date) => change('the day of a permission', (it) => void (it.date = date))}
+        onDay={(date) => change('the day of a permission', (draft) => void (draft.date = date))}
       />
       <Input
         className={lists.span3 ?? ''}
         aria-label={`On what condition: ${PERMITTED_WORDS[what]}`}
-        value={own?.conditions ?? ''}
+        value={ownPermission?.conditions ?? ''}
         maxLength={300}
         placeholder="on condition…"
         onChange={(event) => {
           const conditions = event.target.value;
-          change('the condition of a permission', (it) => void (it.conditions = conditions), 'conditions');
+          change(
+            'the condition of a permission',
+            (draft) => void (draft.conditions = conditions),
+            'conditions',
+          );
         }}
       />
     </>

@@ -36,19 +36,19 @@ export function AboutPattern({ onOpenStep }: { onOpenStep: (stepId: string) => v
             value={document.sidesSeen}
             words={SIDES_WORDS}
             none="not said"
-            onChoose={(seen) => edit('whose left and right', (it) => void (it.sidesSeen = seen))}
+            onChoose={(seen) => edit('whose left and right', (draft) => void (draft.sidesSeen = seen))}
           />
-          <Choice<'one' | 'both'>
+          <Choice<'unit' | 'both'>
             className={lists.span6 ?? ''}
             label="Sizes on paper"
-            value={document.showsBothUnits ? 'both' : 'one'}
+            value={document.showsBothUnits ? 'both' : 'unit'}
             words={{
-              one: document.lengthUnit === 'mm' ? 'in millimetres' : 'in inches',
+              unit: document.lengthUnit === 'mm' ? 'in millimetres' : 'in inches',
               both:
                 document.lengthUnit === 'mm' ? 'millimetres, inches beside' : 'inches, millimetres beside',
             }}
             onChoose={(shown) =>
-              edit('the units on paper', (it) => void (it.showsBothUnits = shown === 'both'))
+              edit('the units on paper', (draft) => void (draft.showsBothUnits = shown === 'both'))
             }
           />
           <WeighedMake />
@@ -62,7 +62,7 @@ export function AboutPattern({ onOpenStep }: { onOpenStep: (stepId: string) => v
                 placeholder="a felted ball or two; nothing else"
                 onChange={(event) => {
                   const text = event.target.value;
-                  edit('what comes before', (it) => void (it.prerequisites = text), 'prerequisites');
+                  edit('what comes before', (draft) => void (draft.prerequisites = text), 'prerequisites');
                 }}
               />
             )}
@@ -78,7 +78,9 @@ export function AboutPattern({ onOpenStep }: { onOpenStep: (stepId: string) => v
         <Grants />
         <RightsFields
           rights={document.rights}
-          onChange={(label, recipe, key) => edit(label, (it) => recipe(it.rights), key && `rights.${key}`)}
+          onChange={(label, recipe, key) =>
+            edit(label, (draft) => recipe(draft.rights), key && `rights.${key}`)
+          }
         />
       </section>
       <PicturesSection />
@@ -100,7 +102,7 @@ function Grants() {
         onChange={(grants) =>
           edit(
             'what its buyer may do',
-            (it) => void (it.grants = PERMITTED.filter((one) => grants.includes(one))),
+            (draft) => void (draft.grants = PERMITTED.filter((candidate) => grants.includes(candidate))),
           )
         }
       />
@@ -122,7 +124,9 @@ function WeighedMake() {
       suffix="g"
       allowEmpty
       hint="its wool alone, as the options stand by default: every calculated weight follows it"
-      onValue={(massG) => edit('what a make weighed', (it) => void (it.weighedMakeG = massG), 'weighedMake')}
+      onValue={(massG) =>
+        edit('what a make weighed', (draft) => void (draft.weighedMakeG = massG), 'weighedMake')
+      }
     />
   );
 }
@@ -151,7 +155,7 @@ function LevelFields() {
         among={LEVELS}
         none={`as proposed: ${LEVEL_WORDS[proposal.level]}`}
         hint={`${LEVEL_WORDS[proposal.level]}: ${reasons}`}
-        onChoose={(level) => edit('the level', (it) => void (it.level = level))}
+        onChoose={(level) => edit('the level', (draft) => void (draft.level = level))}
       />
       {document.level !== null && document.level !== proposal.level && (
         <Field
@@ -167,7 +171,7 @@ function LevelFields() {
               placeholder="the small legs come made in the kit"
               onChange={(event) => {
                 const reason = event.target.value;
-                edit('the reason of the level', (it) => void (it.levelReason = reason), 'levelReason');
+                edit('the reason of the level', (draft) => void (draft.levelReason = reason), 'levelReason');
               }}
             />
           )}

@@ -31,12 +31,12 @@ function PictureFields({ picture }: { picture: PatternPicture }) {
   const uses = document.steps.filter(({ pictures }) =>
     pictures.some(({ pictureId }) => pictureId === picture.id),
   ).length;
-  const change = (label: string, recipe: (it: PatternPicture) => void, key?: string) =>
+  const change = (label: string, recipe: (draft: PatternPicture) => void, key?: string) =>
     edit(
       label,
-      (it) => {
-        const own = it.pictures.find(({ id }) => id === picture.id);
-        if (own) recipe(own);
+      (draft) => {
+        const ownPicture = draft.pictures.find(({ id }) => id === picture.id);
+        if (ownPicture) recipe(ownPicture);
       },
       key && `${picture.id}.${key}`,
     );
@@ -61,7 +61,7 @@ function PictureFields({ picture }: { picture: PatternPicture }) {
             placeholder="the wire folded double, both ends curled back"
             onChange={(event) => {
               const alt = event.target.value;
-              change('what is said of a picture', (it) => void (it.alt = alt), 'alt');
+              change('what is said of a picture', (draft) => void (draft.alt = alt), 'alt');
             }}
           />
         )}
@@ -74,9 +74,9 @@ function PictureFields({ picture }: { picture: PatternPicture }) {
           size="small"
           type="text"
           onClick={() =>
-            edit('deleting a picture', (it) => {
-              it.pictures = it.pictures.filter(({ id }) => id !== picture.id);
-              for (const step of it.steps)
+            edit('deleting a picture', (draft) => {
+              draft.pictures = draft.pictures.filter(({ id }) => id !== picture.id);
+              for (const step of draft.steps)
                 step.pictures = step.pictures.filter(({ pictureId }) => pictureId !== picture.id);
             })
           }
@@ -88,7 +88,7 @@ function PictureFields({ picture }: { picture: PatternPicture }) {
         <div className={lists.span12}>
           <RightsFields
             rights={picture.rights}
-            onChange={(label, recipe, key) => change(label, (it) => recipe(it.rights), key)}
+            onChange={(label, recipe, key) => change(label, (draft) => recipe(draft.rights), key)}
           />
         </div>
       )}

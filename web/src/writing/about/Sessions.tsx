@@ -33,11 +33,11 @@ export function Sessions({ onOpenStep }: { onOpenStep: (stepId: string) => void 
       <Button
         size="small"
         onClick={() =>
-          edit('adding a session', (it) => {
-            it.sessions.push({
+          edit('adding a session', (draft) => {
+            draft.sessions.push({
               id: nanoid(10),
-              name: `Session ${it.sessions.length + 1}`,
-              firstStepId: it.sessions.length === 0 ? (it.steps[0]?.id ?? null) : null,
+              name: `Session ${draft.sessions.length + 1}`,
+              firstStepId: draft.sessions.length === 0 ? (draft.steps[0]?.id ?? null) : null,
               startState: '',
               safeStop: '',
               homework: '',
@@ -60,12 +60,12 @@ interface SessionFieldsProps {
 function SessionFields({ session, onOpenStep }: SessionFieldsProps) {
   const steps = useTable((table) => table.document.steps);
   const edit = useTable((table) => table.edit);
-  const change = (label: string, recipe: (it: Session) => void, key?: string) =>
+  const change = (label: string, recipe: (draft: Session) => void, key?: string) =>
     edit(
       label,
-      (it) => {
-        const own = it.sessions.find((candidate) => candidate.id === session.id);
-        if (own) recipe(own);
+      (draft) => {
+        const ownSession = draft.sessions.find((candidate) => candidate.id === session.id);
+        if (ownSession) recipe(ownSession);
       },
       key && `${session.id}.${key}`,
     );
@@ -84,7 +84,7 @@ function SessionFields({ session, onOpenStep }: SessionFieldsProps) {
             placeholder="Saturday"
             onChange={(event) => {
               const name = event.target.value;
-              change('the name of a session', (it) => void (it.name = name), 'name');
+              change('the name of a session', (draft) => void (draft.name = name), 'name');
             }}
           />
         )}
@@ -98,7 +98,7 @@ function SessionFields({ session, onOpenStep }: SessionFieldsProps) {
         )}
         placeholder="which step"
         unknown={session.firstStepId === null ? 'Say which step begins it' : null}
-        onChoose={(id) => change('where a session begins', (it) => void (it.firstStepId = id))}
+        onChoose={(id) => change('where a session begins', (draft) => void (draft.firstStepId = id))}
       />
       <div className={lists.span2} style={{ alignSelf: 'end' }}>
         <Button
@@ -106,7 +106,7 @@ function SessionFields({ session, onOpenStep }: SessionFieldsProps) {
           onClick={() =>
             edit(
               'deleting a session',
-              (it) => void (it.sessions = it.sessions.filter(({ id }) => id !== session.id)),
+              (draft) => void (draft.sessions = draft.sessions.filter(({ id }) => id !== session.id)),
             )
           }
         >
@@ -124,7 +124,7 @@ function SessionFields({ session, onOpenStep }: SessionFieldsProps) {
               placeholder={example}
               onChange={(event) => {
                 const text = event.target.value;
-                change('a session', (it) => void (it[key] = text), key);
+                change('a session', (draft) => void (draft[key] = text), key);
               }}
             />
           )}

@@ -16,13 +16,13 @@ import { usualSize } from '../table/usualSize.ts';
 
 interface JoinEditorProps {
   join: Join;
-  own: JoinEstimate;
+  joinEstimate: JoinEstimate;
   index: number;
   onDelete: () => void;
 }
 
 /** One join: which parts, how, its loose end, and the wool over it. */
-export function JoinEditor({ join, own, index, onDelete }: JoinEditorProps) {
+export function JoinEditor({ join, joinEstimate, index, onDelete }: JoinEditorProps) {
   const lengthUnit = useTable((table) => table.document.lengthUnit);
   const problemAt = useProblemAt();
   const editJoin = useEditJoin(join.id);
@@ -42,9 +42,9 @@ export function JoinEditor({ join, own, index, onDelete }: JoinEditorProps) {
           problem={problemAt(`${pointer}/partId`)}
           onChoose={(partId) =>
             partId &&
-            editJoin('what is set on', (it) => {
-              if (it.looseEnd?.partId === it.partId) it.looseEnd.partId = partId;
-              it.partId = partId;
+            editJoin('what is set on', (draft) => {
+              if (draft.looseEnd?.partId === draft.partId) draft.looseEnd.partId = partId;
+              draft.partId = partId;
             })
           }
         />
@@ -54,7 +54,9 @@ export function JoinEditor({ join, own, index, onDelete }: JoinEditorProps) {
           value={join.ontoId}
           words={names}
           problem={problemAt(`${pointer}/ontoId`)}
-          onChoose={(ontoId) => ontoId && editJoin('what it is set onto', (it) => void (it.ontoId = ontoId))}
+          onChoose={(ontoId) =>
+            ontoId && editJoin('what it is set onto', (draft) => void (draft.ontoId = ontoId))
+          }
         />
         <Choice<JoinMethod>
           className={styles.span3 ?? ''}
@@ -62,7 +64,9 @@ export function JoinEditor({ join, own, index, onDelete }: JoinEditorProps) {
           value={join.method}
           words={JOIN_METHOD_WORDS}
           among={JOIN_METHODS}
-          onChoose={(method) => method && editJoin('how it is joined', (it) => void (it.method = method))}
+          onChoose={(method) =>
+            method && editJoin('how it is joined', (draft) => void (draft.method = method))
+          }
         />
         <CountField
           className={styles.span3 ?? ''}
@@ -70,11 +74,11 @@ export function JoinEditor({ join, own, index, onDelete }: JoinEditorProps) {
           value={join.count}
           placeholder="one for each"
           problem={problemAt(`${pointer}/count`)}
-          onValue={(count) => editJoin('how many joins', (it) => void (it.count = count), 'count')}
+          onValue={(count) => editJoin('how many joins', (draft) => void (draft.count = count), 'count')}
         />
         <JoinSize
           label="Across there"
-          hint={usualSize(own.acrossMm, lengthUnit)}
+          hint={usualSize(joinEstimate.acrossMm, lengthUnit)}
           value={join.across}
           at="across"
           editJoin={editJoin}
@@ -88,13 +92,16 @@ export function JoinEditor({ join, own, index, onDelete }: JoinEditorProps) {
           none="neither"
           problem={problemAt(`${pointer}/looseEnd`)}
           onChoose={(partId) =>
-            editJoin('the loose end', (it) => {
-              it.looseEnd = partId === null ? null : { ...(it.looseEnd ?? blankLooseEnd(partId)), partId };
+            editJoin('the loose end', (draft) => {
+              draft.looseEnd =
+                partId === null ? null : { ...(draft.looseEnd ?? blankLooseEnd(partId)), partId };
             })
           }
         />
-        {join.looseEnd && <LooseEndFields end={join.looseEnd} own={own} editJoin={editJoin} />}
-        <CoverFields join={join} own={own} pointer={pointer} editJoin={editJoin} />
+        {join.looseEnd && (
+          <LooseEndFields end={join.looseEnd} joinEstimate={joinEstimate} editJoin={editJoin} />
+        )}
+        <CoverFields join={join} joinEstimate={joinEstimate} pointer={pointer} editJoin={editJoin} />
       </div>
       <div className={styles.rowActions}>
         <span />
@@ -110,13 +117,13 @@ const BARE_COVER = { fibreId: null, band: null, words: '', wordsSizeFraction: 1,
 
 interface CoverFieldsProps {
   join: Join;
-  own: JoinEstimate;
+  joinEstimate: JoinEstimate;
   pointer: string;
   editJoin: EditItem<Join>;
 }
 
 /** The wool over a join: which, how wide, in the author’s words, and whether only if needed. */
-function CoverFields({ join, own, pointer, editJoin }: CoverFieldsProps) {
+function CoverFields({ join, joinEstimate, pointer, editJoin }: CoverFieldsProps) {
   const lengthUnit = useTable((table) => table.document.lengthUnit);
   const fibres = useTable((table) => table.fibres);
   const problemAt = useProblemAt();
@@ -136,8 +143,8 @@ function CoverFields({ join, own, pointer, editJoin }: CoverFieldsProps) {
             placeholder="Not covered"
             noneLabel="Not covered"
             onChoose={(fibreId) =>
-              editJoin('the cover', (it) => {
-                it.cover = fibreId === null ? null : { ...(it.cover ?? BARE_COVER), fibreId };
+              editJoin('the cover', (draft) => {
+                draft.cover = fibreId === null ? null : { ...(draft.cover ?? BARE_COVER), fibreId };
               })
             }
           />
@@ -150,9 +157,9 @@ function CoverFields({ join, own, pointer, editJoin }: CoverFieldsProps) {
               label="Band each side"
               value={join.cover.band}
               defaultUnit={lengthUnit}
-              hint={usualSize(own.bandMm, lengthUnit) ?? ''}
+              hint={usualSize(joinEstimate.bandMm, lengthUnit) ?? ''}
               onValue={(band) =>
-                editJoin('the band', (it) => void (it.cover && (it.cover.band = band)), 'band')
+                editJoin('the band', (draft) => void (draft.cover && (draft.cover.band = band)), 'band')
               }
             />
           </div>
@@ -164,7 +171,11 @@ function CoverFields({ join, own, pointer, editJoin }: CoverFieldsProps) {
                 maxLength={200}
                 onChange={(event) => {
                   const words = event.target.value;
-                  editJoin('the words', (it) => void (it.cover && (it.cover.words = words)), 'words');
+                  editJoin(
+                    'the words',
+                    (draft) => void (draft.cover && (draft.cover.words = words)),
+                    'words',
+                  );
                 }}
               />
             )}
@@ -174,7 +185,10 @@ function CoverFields({ join, own, pointer, editJoin }: CoverFieldsProps) {
             checked={join.cover.isIfNeeded}
             onChange={(event) => {
               const isIfNeeded = event.target.checked;
-              editJoin('only if needed', (it) => void (it.cover && (it.cover.isIfNeeded = isIfNeeded)));
+              editJoin(
+                'only if needed',
+                (draft) => void (draft.cover && (draft.cover.isIfNeeded = isIfNeeded)),
+              );
             }}
           >
             only if needed: packed apart
@@ -203,7 +217,7 @@ function JoinSize({ label, value, at, hint, editJoin }: JoinSizeProps) {
         allowZero
         defaultUnit={lengthUnit}
         {...(hint !== undefined && { hint })}
-        onValue={(length) => editJoin(label.toLowerCase(), (it) => void (it[at] = length), at)}
+        onValue={(length) => editJoin(label.toLowerCase(), (draft) => void (draft[at] = length), at)}
       />
     </div>
   );

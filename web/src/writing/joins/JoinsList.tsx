@@ -32,7 +32,7 @@ export function JoinsList() {
     const [onto, part] = document.parts;
     if (!onto || !part) return;
     const id = nanoid(10);
-    edit('adding a join', (it) => void it.joins.push(blankJoin(id, part.id, onto.id)));
+    edit('adding a join', (draft) => void draft.joins.push(blankJoin(id, part.id, onto.id)));
     setOpenId(id);
   };
   const say = useNotice();
@@ -73,7 +73,7 @@ export function JoinsList() {
           />
         )}
         onMove={(id, toIndex) =>
-          edit('moving a join', (it) => void (it.joins = moveItem(it.joins, id, toIndex)))
+          edit('moving a join', (draft) => void (draft.joins = moveItem(draft.joins, id, toIndex)))
         }
         onDuplicate={() => undefined}
         onDelete={remove}
@@ -90,7 +90,7 @@ export function JoinsList() {
             checked={document.joinsApart}
             onChange={(event) => {
               const isApart = event.target.checked;
-              edit('the bag of joins', (it) => void (it.joinsApart = isApart));
+              edit('the bag of joins', (draft) => void (draft.joinsApart = isApart));
             }}
           >
             covers in a bag of their own, or they are used up on the body
@@ -117,17 +117,17 @@ function JoinRow({ index, isOpen, onToggle, onDelete }: JoinRowProps) {
   const shelf = useTable((table) => table.shelf);
   const join = joins[index];
   const isOwn = ({ joinId }: { joinId: string }) => joinId === join?.id;
-  const own = estimate.joins.find(isOwn) ?? whole.joins.find(isOwn);
-  if (!join || !own) return null;
-  const cover = own.cover;
+  const joinEstimate = estimate.joins.find(isOwn) ?? whole.joins.find(isOwn);
+  if (!join || !joinEstimate) return null;
+  const cover = joinEstimate.cover;
   const fibre = shelf.get(cover?.fibreId ?? '');
   return (
     <div className={isOpen ? styles.open : ''}>
       <button type="button" data-row-head className={styles.head} aria-expanded={isOpen} onClick={onToggle}>
         <span className={styles.main}>
           <span className={styles.name}>{ownerName({ kind: 'join', id: join.id }, document)}</span>
-          {own.count && own.count.high > 1 && ` ×${own.count.likely}`}
-          <span className={styles.detail}>{joinLine(join, own, lengthUnit)}</span>
+          {joinEstimate.count && joinEstimate.count.high > 1 && ` ×${joinEstimate.count.likely}`}
+          <span className={styles.detail}>{joinLine(join, joinEstimate, lengthUnit)}</span>
         </span>
         {fibre && <FibreSwatch fibre={fibre} width={34} height={20} />}
         <span className={styles.amount}>
@@ -136,7 +136,7 @@ function JoinRow({ index, isOpen, onToggle, onDelete }: JoinRowProps) {
           {cover?.kind === 'known' && cover.count.high > 1 && <span>{showGrams(cover.pieceG)} each</span>}
         </span>
       </button>
-      {isOpen && <JoinEditor join={join} own={own} index={index} onDelete={onDelete} />}
+      {isOpen && <JoinEditor join={join} joinEstimate={joinEstimate} index={index} onDelete={onDelete} />}
     </div>
   );
 }

@@ -13,7 +13,7 @@ type LooseEnd = NonNullable<Join['looseEnd']>;
 
 interface LooseEndFieldsProps {
   end: LooseEnd;
-  own: JoinEstimate;
+  joinEstimate: JoinEstimate;
   editJoin: EditItem<Join>;
 }
 
@@ -22,10 +22,10 @@ const AMOUNT_WORDS = { grams: 'so many grams', sliver: 'a sliver of tops' };
 const NO_END = 'it is round: say how long if it has one';
 
 /** How long what stays loose is, at one end or both, and of what where the part's shape does not tell. */
-export function LooseEndFields({ end, own, editJoin }: LooseEndFieldsProps) {
+export function LooseEndFields({ end, joinEstimate, editJoin }: LooseEndFieldsProps) {
   const lengthUnit = useTable((table) => table.document.lengthUnit);
-  const edit = (recipe: (it: Draft<LooseEnd>) => void, key?: string) =>
-    editJoin('the loose end', (it) => void (it.looseEnd && recipe(it.looseEnd)), key);
+  const edit = (recipe: (draft: Draft<LooseEnd>) => void, key?: string) =>
+    editJoin('the loose end', (draft) => void (draft.looseEnd && recipe(draft.looseEnd)), key);
   const { amount } = end;
   return (
     <>
@@ -34,8 +34,8 @@ export function LooseEndFields({ end, own, editJoin }: LooseEndFieldsProps) {
           label="So long"
           value={end.length}
           defaultUnit={lengthUnit}
-          hint={hintOf(own, lengthUnit)}
-          onValue={(length) => edit((it) => void (it.length = length), 'tail')}
+          hint={hintOf(joinEstimate, lengthUnit)}
+          onValue={(length) => edit((draft) => void (draft.length = length), 'tail')}
         />
       </div>
       <Choice
@@ -43,7 +43,7 @@ export function LooseEndFields({ end, own, editJoin }: LooseEndFieldsProps) {
         label="At"
         value={String(end.ends) as '1' | '2'}
         words={ENDS_WORDS}
-        onChoose={(ends) => edit((it) => void (it.ends = Number(ends ?? '1')))}
+        onChoose={(ends) => edit((draft) => void (draft.ends = Number(ends ?? '1')))}
       />
       <Choice
         className={styles.span3 ?? ''}
@@ -52,8 +52,8 @@ export function LooseEndFields({ end, own, editJoin }: LooseEndFieldsProps) {
         none="of the rolled part"
         words={AMOUNT_WORDS}
         onChoose={(by) =>
-          edit((it) => {
-            it.amount = by === null ? null : by === 'grams' ? { by, massG: null } : { by, ways: 1 };
+          edit((draft) => {
+            draft.amount = by === null ? null : by === 'grams' ? { by, massG: null } : { by, ways: 1 };
           })
         }
       />
@@ -67,7 +67,7 @@ export function LooseEndFields({ end, own, editJoin }: LooseEndFieldsProps) {
           allowEmpty
           unknown={amount.massG === null ? 'Unknown until given' : null}
           onValue={(massG) =>
-            edit((it) => void (it.amount?.by === 'grams' && (it.amount.massG = massG)), 'endG')
+            edit((draft) => void (draft.amount?.by === 'grams' && (draft.amount.massG = massG)), 'endG')
           }
         />
       )}
@@ -79,7 +79,7 @@ export function LooseEndFields({ end, own, editJoin }: LooseEndFieldsProps) {
           bounds={{ min: 1, max: 64 }}
           isWhole
           onValue={(ways) =>
-            edit((it) => void (it.amount?.by === 'sliver' && (it.amount.ways = ways)), 'endWays')
+            edit((draft) => void (draft.amount?.by === 'sliver' && (draft.amount.ways = ways)), 'endWays')
           }
         />
       )}

@@ -15,7 +15,7 @@ import { WireFields } from './WireFields.tsx';
 
 interface CutEditorProps {
   cut: Cut;
-  own: CutEstimate;
+  cutEstimate: CutEstimate;
   index: number;
   onDelete: () => void;
 }
@@ -76,14 +76,14 @@ const NUMBERS: Readonly<
 };
 
 /** One thing cut to size, with every allowance. */
-export function CutEditor({ cut, own, index, onDelete }: CutEditorProps) {
+export function CutEditor({ cut, cutEstimate, index, onDelete }: CutEditorProps) {
   const lengthUnit = useTable((table) => table.document.lengthUnit);
   const problemAt = useProblemAt();
   const editCut = useEditCut(cut.id);
   const findings = useFindingNames(isPanel(cut) ? FLAT : LONG);
   const fields = cut as unknown as Readonly<Record<string, Length | number | null>>;
   const set = (label: string, key: string, value: Length | number | null) =>
-    editCut(label, (it) => void Object.assign(it, { [key]: value }), key);
+    editCut(label, (draft) => void Object.assign(draft, { [key]: value }), key);
   return (
     <div className={styles.editor}>
       <div className={styles.grid}>
@@ -95,7 +95,7 @@ export function CutEditor({ cut, own, index, onDelete }: CutEditorProps) {
               maxLength={80}
               onChange={(event) => {
                 const name = event.target.value;
-                editCut('the name', (it) => void (it.name = name), 'name');
+                editCut('the name', (draft) => void (draft.name = name), 'name');
               }}
             />
           )}
@@ -107,7 +107,9 @@ export function CutEditor({ cut, own, index, onDelete }: CutEditorProps) {
           words={findings}
           none="nothing on the shelf yet"
           problem={problemAt(`/cuts/${index}/findingId`)}
-          onChoose={(findingId) => editCut('what it is cut from', (it) => void (it.findingId = findingId))}
+          onChoose={(findingId) =>
+            editCut('what it is cut from', (draft) => void (draft.findingId = findingId))
+          }
         />
         <NumberField
           className={styles.span3 ?? ''}
@@ -115,7 +117,7 @@ export function CutEditor({ cut, own, index, onDelete }: CutEditorProps) {
           value={cut.count}
           bounds={{ min: 1, max: 500 }}
           isWhole
-          onValue={(count) => editCut('how many', (it) => void (it.count = count), 'count')}
+          onValue={(count) => editCut('how many', (draft) => void (draft.count = count), 'count')}
         />
         {cut.kind === 'wire' && <WireFields cut={cut} />}
         {(NUMBERS[cut.kind] ?? []).map(([key, label, max]) => (
@@ -147,18 +149,18 @@ export function CutEditor({ cut, own, index, onDelete }: CutEditorProps) {
             checked={cut.isScaled}
             onChange={(event) => {
               const isScaled = event.target.checked;
-              editCut('how it grows', (it) => void (it.kind === 'cord' && (it.isScaled = isScaled)));
+              editCut('how it grows', (draft) => void (draft.kind === 'cord' && (draft.isScaled = isScaled)));
             }}
           >
             grows with the figure
           </Checkbox>
         )}
       </div>
-      {own.exact && (
+      {cutEstimate.exact && (
         <p className="quiet small">
-          Worked out: {showNumber(own.exact.lengthMm, 1)}
-          {own.exact.kind === 'piece' && ` × ${showNumber(own.exact.widthMm, 1)}`} mm. Cut at{' '}
-          {cutSizeWords(own.sizes)}: what you typed as typed, what is worked out rounded up to{' '}
+          Worked out: {showNumber(cutEstimate.exact.lengthMm, 1)}
+          {cutEstimate.exact.kind === 'piece' && ` × ${showNumber(cutEstimate.exact.widthMm, 1)}`} mm. Cut at{' '}
+          {cutSizeWords(cutEstimate.sizes)}: what you typed as typed, what is worked out rounded up to{' '}
           {lengthUnit === 'in' ? '¼ in' : '5 mm'}.
         </p>
       )}

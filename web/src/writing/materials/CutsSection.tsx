@@ -34,7 +34,7 @@ export function CutsSection() {
     );
   const add = (kind: CutKind) => {
     const id = nanoid(10);
-    edit('adding a cut', (it) => void it.cuts.push({ ...blankCut(id, kind), name: CUT_WORDS[kind] }));
+    edit('adding a cut', (draft) => void draft.cuts.push({ ...blankCut(id, kind), name: CUT_WORDS[kind] }));
     setOpenId(id);
   };
   return (
@@ -46,8 +46,8 @@ export function CutsSection() {
         renderRow={(id, index) => {
           const cut = document.cuts[index];
           const isOwn = ({ cutId }: { cutId: string }) => cutId === id;
-          const own = estimate.cuts.find(isOwn) ?? whole.cuts.find(isOwn);
-          if (!cut || !own) return null;
+          const cutEstimate = estimate.cuts.find(isOwn) ?? whole.cuts.find(isOwn);
+          if (!cut || !cutEstimate) return null;
           const finding = wool.findings.get(cut.findingId ?? '');
           const isOpen = id === openId;
           return (
@@ -67,16 +67,18 @@ export function CutsSection() {
                   </span>
                 </span>
                 <span className={styles.amount}>
-                  {own.cut ? cutSizeWords(own.sizes) : <span className="red">unknown</span>}
-                  {own.massG !== null && <span>{showGrams(own.massG)} in all</span>}
+                  {cutEstimate.cut ? cutSizeWords(cutEstimate.sizes) : <span className="red">unknown</span>}
+                  {cutEstimate.massG !== null && <span>{showGrams(cutEstimate.massG)} in all</span>}
                 </span>
               </button>
-              {isOpen && <CutEditor cut={cut} own={own} index={index} onDelete={() => remove(id)} />}
+              {isOpen && (
+                <CutEditor cut={cut} cutEstimate={cutEstimate} index={index} onDelete={() => remove(id)} />
+              )}
             </div>
           );
         }}
         onMove={(id, toIndex) =>
-          edit('moving a cut', (it) => void (it.cuts = moveItem(it.cuts, id, toIndex)))
+          edit('moving a cut', (draft) => void (draft.cuts = moveItem(draft.cuts, id, toIndex)))
         }
         onDuplicate={() => undefined}
         onDelete={remove}

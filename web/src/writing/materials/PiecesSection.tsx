@@ -36,7 +36,7 @@ export function PiecesSection() {
             onChoose={(findingId) =>
               edit(
                 'a finding',
-                (it) => void (it.findings[index] && (it.findings[index].findingId = findingId)),
+                (draft) => void (draft.findings[index] && (draft.findings[index].findingId = findingId)),
               )
             }
           />
@@ -49,7 +49,7 @@ export function PiecesSection() {
             onValue={(count) =>
               edit(
                 'how many findings',
-                (it) => void (it.findings[index] && (it.findings[index].count = count)),
+                (draft) => void (draft.findings[index] && (draft.findings[index].count = count)),
                 `${use.id}.count`,
               )
             }
@@ -61,7 +61,10 @@ export function PiecesSection() {
             words={parts}
             none="the whole figure"
             onChoose={(partId) =>
-              edit('what it is on', (it) => void (it.findings[index] && (it.findings[index].partId = partId)))
+              edit(
+                'what it is on',
+                (draft) => void (draft.findings[index] && (draft.findings[index].partId = partId)),
+              )
             }
           />
           <div className={styles.span12}>
@@ -90,7 +93,7 @@ export function PiecesSection() {
           const id = nanoid(10);
           edit(
             'adding a finding',
-            (it) => void it.findings.push({ id, findingId: null, partId: null, count: 1 }),
+            (draft) => void draft.findings.push({ id, findingId: null, partId: null, count: 1 }),
           );
         }}
       >

@@ -18,7 +18,7 @@ export function SharedWeights() {
         <span className="quiet small">one weight for several layers; choose it there as their amount</span>
       </header>
       {document.shared.map((shared, index) => {
-        const own = estimate.shared[index];
+        const sharedEstimate = estimate.shared[index];
         return (
           <div key={shared.id} className={styles.grid} style={{ marginBottom: 8 }}>
             <Field label="Of what" className={styles.span6 ?? ''}>
@@ -31,7 +31,7 @@ export function SharedWeights() {
                     const name = event.target.value;
                     edit(
                       'a shared weight',
-                      (it) => void (it.shared[index] && (it.shared[index].name = name)),
+                      (draft) => void (draft.shared[index] && (draft.shared[index].name = name)),
                       `${shared.id}.name`,
                     );
                   }}
@@ -49,7 +49,7 @@ export function SharedWeights() {
               onValue={(massG) =>
                 edit(
                   'a shared weight',
-                  (it) => void (it.shared[index] && (it.shared[index].massG = massG)),
+                  (draft) => void (draft.shared[index] && (draft.shared[index].massG = massG)),
                   `${shared.id}.massG`,
                 )
               }
@@ -64,7 +64,7 @@ export function SharedWeights() {
               onValue={(highG) =>
                 edit(
                   'a shared weight',
-                  (it) => void (it.shared[index] && (it.shared[index].highG = highG)),
+                  (draft) => void (draft.shared[index] && (draft.shared[index].highG = highG)),
                   `${shared.id}.highG`,
                 )
               }
@@ -75,7 +75,7 @@ export function SharedWeights() {
                 onClick={() =>
                   edit(
                     'deleting a shared weight',
-                    (it) => void (it.shared = it.shared.filter(({ id }) => id !== shared.id)),
+                    (draft) => void (draft.shared = draft.shared.filter(({ id }) => id !== shared.id)),
                   )
                 }
               >
@@ -83,9 +83,9 @@ export function SharedWeights() {
               </Button>
             </div>
             <p className={`quiet small ${styles.span12}`}>
-              {own?.calculatedG == null
+              {sharedEstimate?.calculatedG == null
                 ? 'What shares it is not all known.'
-                : `By their shapes they take ${showGrams(own.calculatedG)}${own.massG === null ? '' : `: ${remainder(own.massG - own.calculatedG)}`}.`}
+                : `By their shapes they take ${showGrams(sharedEstimate.calculatedG)}${sharedEstimate.massG === null ? '' : `: ${remainder(sharedEstimate.massG - sharedEstimate.calculatedG)}`}.`}
             </p>
           </div>
         );
@@ -96,8 +96,8 @@ export function SharedWeights() {
           const id = nanoid(10);
           edit(
             'adding a shared weight',
-            (it) =>
-              void it.shared.push({ id, name: 'one weight', massG: null, highG: null, isWeighed: true }),
+            (draft) =>
+              void draft.shared.push({ id, name: 'one weight', massG: null, highG: null, isWeighed: true }),
           );
         }}
       >

@@ -18,8 +18,8 @@ export function ToolsSection() {
   const unused = new Set(needs.listedNotUsed.map(({ key }) => key));
   const add = () => {
     if (name.trim() === '') return;
-    edit('adding a tool', (it) => {
-      it.tools.push({
+    edit('adding a tool', (draft) => {
+      draft.tools.push({
         id: nanoid(10),
         needKey: null,
         name: name.trim(),
@@ -50,7 +50,7 @@ export function ToolsSection() {
               onClick={() =>
                 edit(
                   'listing a tool',
-                  (it) => void (it.tools = it.tools.filter(({ needKey }) => needKey !== need.key)),
+                  (draft) => void (draft.tools = draft.tools.filter(({ needKey }) => needKey !== need.key)),
                 )
               }
             >
@@ -95,11 +95,11 @@ function ToolLine({ need, isUnused }: { need: Need; isUnused: boolean }) {
   const { key } = need;
   const isOwn = need.what.is === 'own';
   const say = (label: string, change: { per?: Provision; count?: number; isLeftOut?: boolean }) =>
-    edit(label, (it) => {
-      const own = it.tools.find((tool) => (isOwn ? `own-${tool.id}` === key : tool.needKey === key));
-      if (own) Object.assign(own, change);
+    edit(label, (draft) => {
+      const ownTool = draft.tools.find((tool) => (isOwn ? `own-${tool.id}` === key : tool.needKey === key));
+      if (ownTool) Object.assign(ownTool, change);
       else {
-        it.tools.push({ ...saidOf(need), ...change });
+        draft.tools.push({ ...saidOf(need), ...change });
       }
     });
   return (
@@ -134,7 +134,7 @@ function ToolLine({ need, isUnused }: { need: Need; isUnused: boolean }) {
           isOwn
             ? edit(
                 'taking a tool off',
-                (it) => void (it.tools = it.tools.filter(({ id }) => `own-${id}` !== key)),
+                (draft) => void (draft.tools = draft.tools.filter(({ id }) => `own-${id}` !== key)),
               )
             : say('leaving a tool out', { isLeftOut: true })
         }
@@ -159,7 +159,7 @@ const saidOf = (need: Need): ListedTool => ({
 function OfferLine({ need }: { need: Need }) {
   const edit = useTable((table) => table.edit);
   const say = (label: string, isLeftOut: boolean) =>
-    edit(label, (it) => void it.tools.push({ ...saidOf(need), isLeftOut }));
+    edit(label, (draft) => void draft.tools.push({ ...saidOf(need), isLeftOut }));
   return (
     <li>
       <span className="quiet">{needName(need)}? its words suggest it</span>

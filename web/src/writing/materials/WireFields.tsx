@@ -9,13 +9,13 @@ import { useEditCut, useTable } from '../table/tableContext.ts';
 import { usePartNames } from '../table/useChoices.ts';
 
 type Wire = Extract<Cut, { kind: 'wire' }>;
-type EditWire = (label: string, recipe: (it: Wire) => void, key?: string) => void;
+type EditWire = (label: string, recipe: (draft: Wire) => void, key?: string) => void;
 
 /** The stretches of one wire, in the order it runs, and its turns round other wires. */
 export function WireFields({ cut }: { cut: Wire }) {
   const editCut = useEditCut(cut.id);
   const edit: EditWire = (label, recipe, key) =>
-    editCut(label, (it) => void (it.kind === 'wire' && recipe(it)), key);
+    editCut(label, (draft) => void (draft.kind === 'wire' && recipe(draft)), key);
   return (
     <div className={styles.span12}>
       {cut.segments.map((segment, at) => (
@@ -25,13 +25,19 @@ export function WireFields({ cut }: { cut: Wire }) {
         <Winding key={`w${at}`} winding={winding} at={at} edit={edit} />
       ))}
       <div className={styles.rowActions}>
-        <Button size="small" onClick={() => edit('a stretch', (it) => void it.segments.push(blankSegment()))}>
+        <Button
+          size="small"
+          onClick={() => edit('a stretch', (draft) => void draft.segments.push(blankSegment()))}
+        >
           Add a stretch
         </Button>
         <Button
           size="small"
           onClick={() =>
-            edit('the turns', (it) => void it.windings.push({ turns: 3, aroundDiameter: null, count: 1 }))
+            edit(
+              'the turns',
+              (draft) => void draft.windings.push({ turns: 3, aroundDiameter: null, count: 1 }),
+            )
           }
         >
           Add turns round a wire
@@ -64,7 +70,7 @@ function Stretch({ segment, at, edit }: StretchProps) {
               const name = event.target.value;
               edit(
                 'a stretch',
-                (it) => void (it.segments[at] && (it.segments[at].name = name)),
+                (draft) => void (draft.segments[at] && (draft.segments[at].name = name)),
                 `s${at}.name`,
               );
             }}
@@ -78,7 +84,10 @@ function Stretch({ segment, at, edit }: StretchProps) {
         words={parts}
         none="no part"
         onChoose={(partId) =>
-          edit('what it runs through', (it) => void (it.segments[at] && (it.segments[at].partId = partId)))
+          edit(
+            'what it runs through',
+            (draft) => void (draft.segments[at] && (draft.segments[at].partId = partId)),
+          )
         }
       />
       <div className={styles.span3}>
@@ -90,7 +99,7 @@ function Stretch({ segment, at, edit }: StretchProps) {
           onValue={(length) =>
             edit(
               'a stretch',
-              (it) => void (it.segments[at] && (it.segments[at].length = length)),
+              (draft) => void (draft.segments[at] && (draft.segments[at].length = length)),
               `s${at}.length`,
             )
           }
@@ -105,7 +114,7 @@ function Stretch({ segment, at, edit }: StretchProps) {
         onValue={(strands) =>
           edit(
             'the strands',
-            (it) => void (it.segments[at] && (it.segments[at].strands = strands)),
+            (draft) => void (draft.segments[at] && (draft.segments[at].strands = strands)),
             `s${at}.strands`,
           )
         }
@@ -116,13 +125,16 @@ function Stretch({ segment, at, edit }: StretchProps) {
         disabled={segment.strands < 2}
         onChange={(event) => {
           const isTwisted = event.target.checked;
-          edit('the twist', (it) => void (it.segments[at] && (it.segments[at].isTwisted = isTwisted)));
+          edit(
+            'the twist',
+            (draft) => void (draft.segments[at] && (draft.segments[at].isTwisted = isTwisted)),
+          );
         }}
       >
         twisted together (8 % more)
       </Checkbox>
       <div className={styles.span6}>
-        <Button size="small" onClick={() => edit('a stretch', (it) => void it.segments.splice(at, 1))}>
+        <Button size="small" onClick={() => edit('a stretch', (draft) => void draft.segments.splice(at, 1))}>
           Leave this stretch out
         </Button>
       </div>
@@ -147,7 +159,11 @@ function Winding({ winding, at, edit }: WindingProps) {
         value={winding.turns}
         bounds={{ min: 0, max: 500 }}
         onValue={(turns) =>
-          edit('the turns', (it) => void (it.windings[at] && (it.windings[at].turns = turns)), `w${at}.turns`)
+          edit(
+            'the turns',
+            (draft) => void (draft.windings[at] && (draft.windings[at].turns = turns)),
+            `w${at}.turns`,
+          )
         }
       />
       <div className={styles.span4}>
@@ -158,7 +174,7 @@ function Winding({ winding, at, edit }: WindingProps) {
           onValue={(size) =>
             edit(
               'what it is wound round',
-              (it) => void (it.windings[at] && (it.windings[at].aroundDiameter = size)),
+              (draft) => void (draft.windings[at] && (draft.windings[at].aroundDiameter = size)),
               `w${at}.around`,
             )
           }
@@ -170,11 +186,15 @@ function Winding({ winding, at, edit }: WindingProps) {
         value={winding.count}
         bounds={{ min: 0, max: 500 }}
         onValue={(count) =>
-          edit('the turns', (it) => void (it.windings[at] && (it.windings[at].count = count)), `w${at}.count`)
+          edit(
+            'the turns',
+            (draft) => void (draft.windings[at] && (draft.windings[at].count = count)),
+            `w${at}.count`,
+          )
         }
       />
       <div className={styles.span12}>
-        <Button size="small" onClick={() => edit('the turns', (it) => void it.windings.splice(at, 1))}>
+        <Button size="small" onClick={() => edit('the turns', (draft) => void draft.windings.splice(at, 1))}>
           Leave these turns out
         </Button>
       </div>

@@ -29,15 +29,15 @@ export function FaultFinder({ ladder, numbered, onRead, onOverride }: FaultFinde
     <section className={styles.finder} aria-label="What went wrong">
       <h3>What went wrong?</h3>
       <div className={styles.symptoms}>
-        {SYMPTOMS.map((one) => (
+        {SYMPTOMS.map((offered) => (
           <Button
-            key={one}
+            key={offered}
             size="small"
-            aria-pressed={one === symptom}
-            type={one === symptom ? 'primary' : 'default'}
-            onClick={() => setSymptom(one === symptom ? null : one)}
+            aria-pressed={offered === symptom}
+            type={offered === symptom ? 'primary' : 'default'}
+            onClick={() => setSymptom(offered === symptom ? null : offered)}
           >
-            {SYMPTOM_WORDS[one]}
+            {SYMPTOM_WORDS[offered]}
           </Button>
         ))}
       </div>
@@ -48,7 +48,7 @@ export function FaultFinder({ ladder, numbered, onRead, onOverride }: FaultFinde
       )}
       {causes.map(({ fault, suspects }) => {
         const { cause, remedy } = faultOf(fault);
-        const better = suspects.find((one) => one.better !== null);
+        const better = suspects.find((suspect) => suspect.better !== null);
         return (
           <div key={fault} className={styles.cause}>
             <b>{capital(cause)}</b>{' '}
@@ -88,5 +88,5 @@ export function FaultFinder({ ladder, numbered, onRead, onOverride }: FaultFinde
 function byFault(suspects: readonly Suspect[]): { fault: Suspect['fault']; suspects: Suspect[] }[] {
   const groups = new Map<Suspect['fault'], Suspect[]>();
   for (const suspect of suspects) groups.set(suspect.fault, [...(groups.get(suspect.fault) ?? []), suspect]);
-  return [...groups].map(([fault, own]) => ({ fault, suspects: own }));
+  return [...groups].map(([fault, group]) => ({ fault, suspects: group }));
 }

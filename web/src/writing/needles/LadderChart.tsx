@@ -65,8 +65,8 @@ export function LadderChart({
   const onKeyDown = (event: KeyboardEvent) => {
     const stepId = (event.target as HTMLElement).dataset['step'];
     const at = inHand.findIndex(({ stretch }) => stretch.step.id === stepId);
-    const own = inHand[at]?.stretch;
-    if (stepId === undefined || !own?.wanted) return;
+    const ownStretch = inHand[at]?.stretch;
+    if (stepId === undefined || !ownStretch?.wanted) return;
     const along: Readonly<Record<string, number>> = {
       ArrowLeft: at - 1,
       ArrowRight: at + 1,
@@ -75,7 +75,7 @@ export function LadderChart({
     };
     const next = event.altKey ? undefined : inHand[along[event.key] ?? -1];
     const step = { ArrowUp: -1, ArrowDown: 1 }[event.key];
-    const row = rows[(rowOf.get(wantedKey(own.wanted)) ?? 0) + (step ?? 0)];
+    const row = rows[(rowOf.get(wantedKey(ownStretch.wanted)) ?? 0) + (step ?? 0)];
     if (next) focus(next.stretch.step.id);
     else if (event.altKey && step !== undefined && row && onOverride) onOverride(stepId, row);
     else if ((event.key === 'Delete' || event.key === 'Backspace') && onOverride) onOverride(stepId, null);
@@ -118,19 +118,19 @@ export function LadderChart({
               <RungLine key={wantedKey(wanted)} id={wantedKey(wanted)} isFixed={!onOverride}>
                 {inHand
                   .filter(({ stretch }) => stretch.wanted && wantedKey(stretch.wanted) === wantedKey(wanted))
-                  .map((own) => {
-                    const { step } = own.stretch;
+                  .map((laidStretch) => {
+                    const { step } = laidStretch.stretch;
                     const row = rowOf.get(wantedKey(wanted)) ?? 0;
                     const change = ladder.path.changes.find(({ beforeStepId }) => beforeStepId === step.id);
                     return (
                       <LadderStretch
                         key={step.id}
-                        laid={own}
+                        laid={laidStretch}
                         needle={neededOf(ladder, wanted)}
                         place={row}
                         rise={change ? (rowOf.get(wantedKey(change.from)) ?? row) - row : 0}
-                        idle={idleBefore(own, inHand)}
-                        name={stretchName(own.stretch, ladder, numberIn(numbered, step.id))}
+                        idle={idleBefore(laidStretch, inHand)}
+                        name={stretchName(laidStretch.stretch, ladder, numberIn(numbered, step.id))}
                         isFlagged={flagged.has(step.id)}
                         isCurrent={step.id === currentId}
                         isReachable={step.id === reachable}
@@ -151,9 +151,9 @@ export function LadderChart({
 }
 
 /** From the end of the needle step before it to its beginning. */
-function idleBefore(own: LaidStretch, inHand: readonly LaidStretch[]): number {
-  const before = inHand[inHand.indexOf(own) - 1];
-  const idle = before ? own.start - before.start - before.length : 0;
+function idleBefore(laidStretch: LaidStretch, inHand: readonly LaidStretch[]): number {
+  const before = inHand[inHand.indexOf(laidStretch) - 1];
+  const idle = before ? laidStretch.start - before.start - before.length : 0;
   return idle > 1e-9 ? idle : 0;
 }
 

@@ -116,7 +116,7 @@ export function NeedlesView({ patternId, onOpenStep, onClose }: NeedlesViewProps
                 value={skill}
                 words={SKILL_WORDS}
                 among={SKILLS}
-                onChoose={(one) => one && setSkill(one)}
+                onChoose={(chosen) => chosen && setSkill(chosen)}
               />
             </div>
             {people === 0 && <p className="quiet">Nobody comes, so nothing is needed.</p>}

@@ -33,7 +33,7 @@ export function SchoolDialog({ kind, build, ladder, needles, wish, onClose }: Sc
     [other, estimate, wool, needles],
   );
   const take = () => {
-    edit('the needle school', (it) => void (it.school = school));
+    edit('the needle school', (draft) => void (draft.school = school));
     onClose();
   };
   return (

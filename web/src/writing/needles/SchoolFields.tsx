@@ -29,8 +29,8 @@ export function SchoolFields({ needles }: { needles: readonly Needle[] }) {
           value={wanted}
           onChoose={(chosen) =>
             chosen &&
-            edit('a needle of the school', (it) => {
-              it.school = withRung(school, name, chosen);
+            edit('a needle of the school', (draft) => {
+              draft.school = withRung(school, name, chosen);
             })
           }
         />
@@ -45,9 +45,9 @@ function OwnTable({ needles }: { needles: readonly Needle[] }) {
   const steps = useTable((table) => table.document.steps);
   const used = STAGES.filter((stage) => steps.some((step) => step.stage === stage));
   const choose = (stage: Stage, needle: NeedleWanted | null) =>
-    edit('the needle of a stage', (it) => {
-      it.stageNeedles = it.stageNeedles.filter((own) => own.stage !== stage);
-      if (needle) it.stageNeedles.push({ stage, needle });
+    edit('the needle of a stage', (draft) => {
+      draft.stageNeedles = draft.stageNeedles.filter((stageNeedle) => stageNeedle.stage !== stage);
+      if (needle) draft.stageNeedles.push({ stage, needle });
     });
   return (
     <div className={styles.rungFields}>
@@ -57,7 +57,7 @@ function OwnTable({ needles }: { needles: readonly Needle[] }) {
           label={STAGE_WORDS[stage]}
           needles={needles}
           none="none said"
-          value={stageNeedles.find((own) => own.stage === stage)?.needle ?? null}
+          value={stageNeedles.find((stageNeedle) => stageNeedle.stage === stage)?.needle ?? null}
           onChoose={(wanted) => choose(stage, wanted)}
         />
       ))}

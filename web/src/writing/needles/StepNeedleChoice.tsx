@@ -68,12 +68,12 @@ export function StepNeedleChoice({ step, className, problem }: StepNeedleChoiceP
             ...others,
           ]}
           optionRender={({ value: key, label }) => {
-            const verdict = owned.find((one) => one.value === key)?.verdict;
+            const verdict = owned.find((candidate) => candidate.value === key)?.verdict;
             return verdict ? <Ranked name={label} verdict={verdict} /> : label;
           }}
           onChange={(chosen: string) =>
-            editStep('the needle', (it) => {
-              it.needle =
+            editStep('the needle', (draft) => {
+              draft.needle =
                 chosen === 'stage' || chosen === 'none'
                   ? { by: chosen }
                   : (wantedOfKey(chosen) ?? { by: 'stage' });

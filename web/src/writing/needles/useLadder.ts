@@ -27,9 +27,9 @@ export function useOverride(): (stepId: string, wanted: NeedleWanted | null) => 
       const step = document.steps.find(({ id }) => id === stepId);
       const usual = step && needleOfSchool(step, document);
       const isUsual = wanted && usual ? wantedKey(wanted) === wantedKey(usual) : wanted === null;
-      edit('the needle of a step', (it) => {
-        const own = it.steps.find(({ id }) => id === stepId);
-        if (own) own.needle = isUsual || !wanted ? { by: 'stage' } : wanted;
+      edit('the needle of a step', (draft) => {
+        const ownStep = draft.steps.find(({ id }) => id === stepId);
+        if (ownStep) ownStep.needle = isUsual || !wanted ? { by: 'stage' } : wanted;
       });
     },
     [edit, document],

@@ -31,7 +31,7 @@ export function Colourways() {
         onClick={() =>
           edit(
             'adding a slot',
-            (it) => void it.slots.push({ id: nanoid(10), name: '', places: [], rule: null }),
+            (draft) => void draft.slots.push({ id: nanoid(10), name: '', places: [], rule: null }),
           )
         }
       >
@@ -41,7 +41,10 @@ export function Colourways() {
         size="small"
         disabled={slots.length === 0}
         onClick={() =>
-          edit('adding a colourway', (it) => void it.colourways.push({ id: nanoid(10), name: '', fills: [] }))
+          edit(
+            'adding a colourway',
+            (draft) => void draft.colourways.push({ id: nanoid(10), name: '', fills: [] }),
+          )
         }
       >
         Add a colourway
@@ -72,12 +75,12 @@ function SlotFields({ slot }: { slot: FibreSlot }) {
   const wool = useTable((table) => table.wool);
   const document = useTable((table) => table.document);
   const edit = useTable((table) => table.edit);
-  const change = (label: string, recipe: (it: FibreSlot) => void, key?: string) =>
+  const change = (label: string, recipe: (draft: FibreSlot) => void, key?: string) =>
     edit(
       label,
-      (it) => {
-        const own = it.slots.find(({ id }) => id === slot.id);
-        if (own) recipe(own);
+      (draft) => {
+        const ownSlot = draft.slots.find(({ id }) => id === slot.id);
+        if (ownSlot) recipe(ownSlot);
       },
       key && `${slot.id}.${key}`,
     );
@@ -102,7 +105,7 @@ function SlotFields({ slot }: { slot: FibreSlot }) {
             placeholder="coat"
             onChange={(event) => {
               const name = event.target.value;
-              change('the name of a slot', (it) => void (it.name = name), 'name');
+              change('the name of a slot', (draft) => void (draft.name = name), 'name');
             }}
           />
         )}
@@ -119,8 +122,8 @@ function SlotFields({ slot }: { slot: FibreSlot }) {
             placeholder="choose"
             options={placesOf(document, wool)}
             onChange={(keys: string[]) =>
-              change('the places of a slot', (it) => {
-                it.places = keys.map((key) => ({
+              change('the places of a slot', (draft) => {
+                draft.places = keys.map((key) => ({
                   kind: key.startsWith('join:') ? 'join' : 'use',
                   id: key.slice(key.indexOf(':') + 1),
                 }));
@@ -136,9 +139,9 @@ function SlotFields({ slot }: { slot: FibreSlot }) {
         words={rules}
         none="anything"
         onChoose={(key) =>
-          change('the rule of a slot', (it) => {
+          change('the rule of a slot', (draft) => {
             const [is, thanSlotId] = key?.split(' ') ?? [];
-            it.rule =
+            draft.rule =
               thanSlotId !== undefined && (is === 'darker' || is === 'lighter') ? { is, thanSlotId } : null;
           })
         }
@@ -148,10 +151,10 @@ function SlotFields({ slot }: { slot: FibreSlot }) {
           size="small"
           type="text"
           onClick={() =>
-            edit('deleting a slot', (it) => {
-              it.slots = it.slots.filter(({ id }) => id !== slot.id);
-              for (const other of it.slots) if (other.rule?.thanSlotId === slot.id) other.rule = null;
-              for (const way of it.colourways)
+            edit('deleting a slot', (draft) => {
+              draft.slots = draft.slots.filter(({ id }) => id !== slot.id);
+              for (const other of draft.slots) if (other.rule?.thanSlotId === slot.id) other.rule = null;
+              for (const way of draft.colourways)
                 way.fills = way.fills.filter(({ slotId }) => slotId !== slot.id);
             })
           }
@@ -183,9 +186,9 @@ function ColourwayFields({ colourwayId }: { colourwayId: string }) {
                 const name = event.target.value;
                 edit(
                   'the name of a colourway',
-                  (it) => {
-                    const own = it.colourways.find(({ id }) => id === colourwayId);
-                    if (own) own.name = name;
+                  (draft) => {
+                    const ownColourway = draft.colourways.find(({ id }) => id === colourwayId);
+                    if (ownColourway) ownColourway.name = name;
                   },
                   `${colourwayId}.name`,
                 );
@@ -203,11 +206,11 @@ function ColourwayFields({ colourwayId }: { colourwayId: string }) {
                 placeholder="as written"
                 noneLabel={`as written: ${fibres.find(({ id }) => id === writtenFibre(slot, document))?.name ?? 'none'}`}
                 onChoose={(fibreId) =>
-                  edit('a fibre of a colourway', (it) => {
-                    const own = it.colourways.find(({ id }) => id === colourwayId);
-                    if (!own) return;
-                    own.fills = own.fills.filter(({ slotId }) => slotId !== slot.id);
-                    if (fibreId !== null) own.fills.push({ slotId: slot.id, fibreId });
+                  edit('a fibre of a colourway', (draft) => {
+                    const ownColourway = draft.colourways.find(({ id }) => id === colourwayId);
+                    if (!ownColourway) return;
+                    ownColourway.fills = ownColourway.fills.filter(({ slotId }) => slotId !== slot.id);
+                    if (fibreId !== null) ownColourway.fills.push({ slotId: slot.id, fibreId });
                   })
                 }
               />
@@ -221,7 +224,7 @@ function ColourwayFields({ colourwayId }: { colourwayId: string }) {
         onClick={() =>
           edit(
             'deleting a colourway',
-            (it) => void (it.colourways = it.colourways.filter(({ id }) => id !== colourwayId)),
+            (draft) => void (draft.colourways = draft.colourways.filter(({ id }) => id !== colourwayId)),
           )
         }
       >

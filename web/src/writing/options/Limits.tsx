@@ -24,12 +24,12 @@ export function Limits() {
   );
   const words = Object.fromEntries(values.map(({ ref, words: name }) => [keyOf(ref), name]));
   const refOf = (key: string | null) => values.find(({ ref }) => keyOf(ref) === key)?.ref;
-  const change = (id: string, label: string, recipe: (it: OptionLimit) => void, key?: string) =>
+  const change = (id: string, label: string, recipe: (draft: OptionLimit) => void, key?: string) =>
     edit(
       label,
-      (it) => {
-        const own = it.limits.find((limit) => limit.id === id);
-        if (own) recipe(own);
+      (draft) => {
+        const ownLimit = draft.limits.find((limit) => limit.id === id);
+        if (ownLimit) recipe(ownLimit);
       },
       key && `${id}.${key}`,
     );
@@ -58,7 +58,7 @@ export function Limits() {
             words={words}
             onChoose={(key) => {
               const ref = refOf(key);
-              if (ref) change(limit.id, 'a limit', (it) => void (it.a = ref));
+              if (ref) change(limit.id, 'a limit', (draft) => void (draft.a = ref));
             }}
           />
           <Choice<OptionLimit['kind']>
@@ -66,7 +66,7 @@ export function Limits() {
             label="How"
             value={limit.kind}
             words={KIND_WORDS}
-            onChoose={(kind) => kind && change(limit.id, 'a limit', (it) => void (it.kind = kind))}
+            onChoose={(kind) => kind && change(limit.id, 'a limit', (draft) => void (draft.kind = kind))}
           />
           <Choice
             className={lists.span4 ?? ''}
@@ -75,7 +75,7 @@ export function Limits() {
             words={words}
             onChoose={(key) => {
               const ref = refOf(key);
-              if (ref) change(limit.id, 'a limit', (it) => void (it.b = ref));
+              if (ref) change(limit.id, 'a limit', (draft) => void (draft.b = ref));
             }}
           />
           <Field label="Because" className={lists.span8 ?? ''}>
@@ -86,7 +86,12 @@ export function Limits() {
                 maxLength={300}
                 onChange={(event) => {
                   const reason = event.target.value;
-                  change(limit.id, 'the reason of a limit', (it) => void (it.reason = reason), 'reason');
+                  change(
+                    limit.id,
+                    'the reason of a limit',
+                    (draft) => void (draft.reason = reason),
+                    'reason',
+                  );
                 }}
               />
             )}
@@ -97,7 +102,7 @@ export function Limits() {
               onClick={() =>
                 edit(
                   'deleting a limit',
-                  (it) => void (it.limits = it.limits.filter(({ id }) => id !== limit.id)),
+                  (draft) => void (draft.limits = draft.limits.filter(({ id }) => id !== limit.id)),
                 )
               }
             >
@@ -113,8 +118,8 @@ export function Limits() {
           if (!first || !second) return;
           edit(
             'adding a limit',
-            (it) =>
-              void it.limits.push({ id: nanoid(10), kind: 'not-with', a: first, b: second, reason: '' }),
+            (draft) =>
+              void draft.limits.push({ id: nanoid(10), kind: 'not-with', a: first, b: second, reason: '' }),
           );
         }}
       >

@@ -20,7 +20,7 @@ export function OptionsList() {
   const options = useTable((table) => table.document.options);
   const [isComparing, setComparing] = useState(false);
   const add = (kind: Option['kind']) =>
-    edit('adding an option', (it) => void it.options.push(blankOption(nanoid(10), kind)));
+    edit('adding an option', (draft) => void draft.options.push(blankOption(nanoid(10), kind)));
   return (
     <div className={lists.scroll}>
       {options.length === 0 && (
@@ -51,23 +51,23 @@ export function OptionsList() {
   );
 }
 
-type ChangeOption = (label: string, recipe: (it: Option) => void, key?: string) => void;
+type ChangeOption = (label: string, recipe: (draft: Option) => void, key?: string) => void;
 
 function OptionFields({ option }: { option: Option }) {
   const edit = useTable((table) => table.edit);
   const change: ChangeOption = (label, recipe, key) =>
     edit(
       label,
-      (it) => {
-        const own = it.options.find(({ id }) => id === option.id);
-        if (own) recipe(own);
+      (draft) => {
+        const ownOption = draft.options.find(({ id }) => id === option.id);
+        if (ownOption) recipe(ownOption);
       },
       key && `${option.id}.${key}`,
     );
   const remove = () =>
-    edit('deleting an option', (it) => {
-      it.options = it.options.filter(({ id }) => id !== option.id);
-      it.limits = it.limits.filter(({ a, b }) => a.optionId !== option.id && b.optionId !== option.id);
+    edit('deleting an option', (draft) => {
+      draft.options = draft.options.filter(({ id }) => id !== option.id);
+      draft.limits = draft.limits.filter(({ a, b }) => a.optionId !== option.id && b.optionId !== option.id);
     });
   return (
     <section className={styles.option} aria-label={option.name || 'an option'}>
@@ -85,7 +85,7 @@ function OptionFields({ option }: { option: Option }) {
               placeholder={option.kind === 'extra' ? 'with a ribbon' : 'eyes'}
               onChange={(event) => {
                 const name = event.target.value;
-                change('the name of an option', (it) => void (it.name = name), 'name');
+                change('the name of an option', (draft) => void (draft.name = name), 'name');
               }}
             />
           )}
@@ -95,7 +95,7 @@ function OptionFields({ option }: { option: Option }) {
           label="Unless chosen otherwise"
           value={option.defaultValueId}
           words={Object.fromEntries(option.values.map(({ id, name }) => [id, name || 'unnamed']))}
-          onChoose={(id) => change('the usual answer', (it) => void (it.defaultValueId = id))}
+          onChoose={(id) => change('the usual answer', (draft) => void (draft.defaultValueId = id))}
         />
         <div className={lists.span2} style={{ alignSelf: 'end', textAlign: 'right' }}>
           <Button size="small" danger onClick={remove}>
@@ -117,9 +117,9 @@ function OptionFields({ option }: { option: Option }) {
                   const name = event.target.value;
                   change(
                     'an answer',
-                    (it) => {
-                      const own = it.values.find(({ id }) => id === value.id);
-                      if (own) own.name = name;
+                    (draft) => {
+                      const answer = draft.values.find(({ id }) => id === value.id);
+                      if (answer) answer.name = name;
                     },
                     `${value.id}.name`,
                   );
@@ -132,9 +132,9 @@ function OptionFields({ option }: { option: Option }) {
             label={option.kind === 'extra' ? `Only with “${value.name}”` : 'Only with this answer'}
             things={value.things}
             onChoose={(things) =>
-              change('what an answer switches', (it) => {
-                const own = it.values.find(({ id }) => id === value.id);
-                if (own) own.things = things;
+              change('what an answer switches', (draft) => {
+                const answer = draft.values.find(({ id }) => id === value.id);
+                if (answer) answer.things = things;
               })
             }
           />
@@ -154,7 +154,10 @@ function AnswerButtons({ option, change }: { option: Option; change: ChangeOptio
         size="small"
         disabled={option.values.length >= 12}
         onClick={() =>
-          change('adding an answer', (it) => void it.values.push({ id: nanoid(10), name: '', things: [] }))
+          change(
+            'adding an answer',
+            (draft) => void draft.values.push({ id: nanoid(10), name: '', things: [] }),
+          )
         }
       >
         Add an answer
@@ -163,12 +166,13 @@ function AnswerButtons({ option, change }: { option: Option; change: ChangeOptio
         size="small"
         disabled={option.values.length <= 1}
         onClick={() =>
-          edit('deleting an answer', (it) => {
-            const own = it.options.find(({ id }) => id === option.id);
-            const gone = own?.values.pop();
-            if (!own || !gone) return;
-            if (own.defaultValueId === gone.id) own.defaultValueId = own.values[0]?.id ?? null;
-            it.limits = it.limits.filter(({ a, b }) => a.valueId !== gone.id && b.valueId !== gone.id);
+          edit('deleting an answer', (draft) => {
+            const ownOption = draft.options.find(({ id }) => id === option.id);
+            const gone = ownOption?.values.pop();
+            if (!ownOption || !gone) return;
+            if (ownOption.defaultValueId === gone.id)
+              ownOption.defaultValueId = ownOption.values[0]?.id ?? null;
+            draft.limits = draft.limits.filter(({ a, b }) => a.valueId !== gone.id && b.valueId !== gone.id);
           })
         }
       >

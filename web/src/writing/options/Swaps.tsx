@@ -38,11 +38,11 @@ export function Swaps() {
           if (first === undefined) return;
           edit(
             'adding a swap',
-            (it) =>
-              void it.swaps.push({
+            (draft) =>
+              void draft.swaps.push({
                 id: nanoid(10),
                 of: placeOf(first),
-                to: nothingOf(takenKinds(placeOf(first), it)[0] ?? 'finding'),
+                to: nothingOf(takenKinds(placeOf(first), draft)[0] ?? 'finding'),
                 amountFactor: 1,
                 moreMinutes: 0,
                 steps: [],
@@ -87,12 +87,12 @@ function SwapFields({ swap, places }: { swap: Swap; places: Record<string, strin
   const edit = useTable((table) => table.edit);
   const key = `${swap.of.kind}:${swap.of.id}`;
   const kinds = takenKinds(swap.of, document);
-  const change = (label: string, recipe: (it: Swap) => void, field?: string) =>
+  const change = (label: string, recipe: (draft: Swap) => void, field?: string) =>
     edit(
       label,
-      (it) => {
-        const own = it.swaps.find(({ id }) => id === swap.id);
-        if (own) recipe(own);
+      (draft) => {
+        const ownSwap = draft.swaps.find(({ id }) => id === swap.id);
+        if (ownSwap) recipe(ownSwap);
       },
       field && `${swap.id}.${field}`,
     );
@@ -110,9 +110,9 @@ function SwapFields({ swap, places }: { swap: Swap; places: Record<string, strin
         words={places}
         onChoose={(chosen) =>
           chosen !== null &&
-          change('what is swapped', (it) => {
-            it.of = placeOf(chosen);
-            it.to = nothingOf(takenKinds(it.of, document)[0] ?? 'finding');
+          change('what is swapped', (draft) => {
+            draft.of = placeOf(chosen);
+            draft.to = nothingOf(takenKinds(draft.of, document)[0] ?? 'finding');
           })
         }
       />
@@ -123,7 +123,7 @@ function SwapFields({ swap, places }: { swap: Swap; places: Record<string, strin
         words={Object.fromEntries(kinds.map((kind) => [kind, TAKEN_WORDS[kind]]))}
         placeholder="choose"
         onChoose={(kind) =>
-          kind !== null && change('what is taken instead', (it) => void (it.to = nothingOf(kind)))
+          kind !== null && change('what is taken instead', (draft) => void (draft.to = nothingOf(kind)))
         }
       />
       <TakenFields swap={swap} onChange={change} />
@@ -136,7 +136,7 @@ function SwapFields({ swap, places }: { swap: Swap; places: Record<string, strin
             placeholder="glass eyes: they catch the light"
             onChange={(event) => {
               const look = event.target.value;
-              change('how a swap looks', (it) => void (it.look = look), 'look');
+              change('how a swap looks', (draft) => void (draft.look = look), 'look');
             }}
           />
         )}
@@ -149,7 +149,7 @@ function SwapFields({ swap, places }: { swap: Swap; places: Record<string, strin
         suffix="×"
         hint="of stated grams and of pieces"
         onValue={(factor) =>
-          change('the amount of a swap', (it) => void (it.amountFactor = factor), 'factor')
+          change('the amount of a swap', (draft) => void (draft.amountFactor = factor), 'factor')
         }
       />
       <NumberField
@@ -159,7 +159,7 @@ function SwapFields({ swap, places }: { swap: Swap; places: Record<string, strin
         bounds={{ min: -240, max: 240 }}
         hint="fewer: below nought"
         onValue={(minutes) =>
-          change('the minutes of a swap', (it) => void (it.moreMinutes = minutes), 'minutes')
+          change('the minutes of a swap', (draft) => void (draft.moreMinutes = minutes), 'minutes')
         }
       />
       <SwapStep swap={swap} onChange={change} />
@@ -169,7 +169,10 @@ function SwapFields({ swap, places }: { swap: Swap; places: Record<string, strin
           size="small"
           type="text"
           onClick={() =>
-            edit('deleting a swap', (it) => void (it.swaps = it.swaps.filter(({ id }) => id !== swap.id)))
+            edit(
+              'deleting a swap',
+              (draft) => void (draft.swaps = draft.swaps.filter(({ id }) => id !== swap.id)),
+            )
           }
         >
           Take the swap away
@@ -203,7 +206,7 @@ function TakenFields({ swap: { to }, onChange }: SwapStepProps) {
   const fibres = useTable((table) => table.fibres);
   const findings = useFindingNames();
   const set = (taken: Taken, field?: string) =>
-    onChange('what is taken instead', (it) => void (it.to = taken), field);
+    onChange('what is taken instead', (draft) => void (draft.to = taken), field);
   if (to.kind === 'finding') {
     return (
       <Choice
@@ -257,7 +260,7 @@ function TakenFields({ swap: { to }, onChange }: SwapStepProps) {
 
 interface SwapStepProps {
   swap: Swap;
-  onChange: (label: string, recipe: (it: Swap) => void, field?: string) => void;
+  onChange: (label: string, recipe: (draft: Swap) => void, field?: string) => void;
 }
 
 /** The step that reads otherwise. */
@@ -275,9 +278,9 @@ function SwapStep({ swap, onChange }: SwapStepProps) {
         )}
         none="none"
         onChoose={(stepId) =>
-          onChange('the step of a swap', (it) => {
+          onChange('the step of a swap', (draft) => {
             const text = steps.find(({ id }) => id === stepId)?.text ?? '';
-            it.steps = stepId === null ? [] : [{ stepId, text }];
+            draft.steps = stepId === null ? [] : [{ stepId, text }];
           })
         }
       />
@@ -293,9 +296,9 @@ function SwapStep({ swap, onChange }: SwapStepProps) {
                 const text = event.target.value;
                 onChange(
                   'the words of a swap',
-                  (it) => {
-                    const own = it.steps[0];
-                    if (own) own.text = text;
+                  (draft) => {
+                    const step = draft.steps[0];
+                    if (step) step.text = text;
                   },
                   'step',
                 );
@@ -332,7 +335,7 @@ function SwapEffect({ swap }: { swap: Swap }) {
             : `${findingAmount(amount, unit)} ${name}`;
         }),
       ),
-      Math.abs(minutes) < 0.5 ? null : signed(minutes, (own) => `${Math.round(own)} min`),
+      Math.abs(minutes) < 0.5 ? null : signed(minutes, (minute) => `${Math.round(minute)} min`),
       Math.abs(costMinor) < 0.5 ? null : signed(costMinor, (minor) => `${showMoney(minor)} of cost`),
       unknown <= 0 ? null : `${counted(unknown, 'amount')} more unknown`,
     ].filter((word) => word !== null);

@@ -7,7 +7,7 @@ import styles from '../../ui/Lists.module.css';
 
 interface AlsoSaidProps {
   use: WoolUse;
-  own: UseEstimate | undefined;
+  estimate: UseEstimate | undefined;
   onChange: (alsoSaid: Amount[], what: string) => void;
   /** Another statement counts from now on. */
   onCount: (amount: Amount, alsoSaid: Amount[]) => void;
@@ -16,14 +16,14 @@ interface AlsoSaidProps {
 const MOST = 4;
 
 /** Other statements of the same amount: grams beside a length, held against the one that counts. */
-export function AlsoSaid({ use, own, onChange, onCount }: AlsoSaidProps) {
+export function AlsoSaid({ use, estimate, onChange, onCount }: AlsoSaidProps) {
   const { amount, alsoSaid } = use;
   if (amount === null) return null;
-  const others = own?.kind === 'known' ? own.otherStatements : [];
+  const others = estimate?.kind === 'known' ? estimate.otherStatements : [];
   return (
     <>
       {alsoSaid.map((other, at) => {
-        const held = others.find((own) => own.at === at);
+        const held = others.find((otherStatement) => otherStatement.at === at);
         const without = alsoSaid.filter((_, index) => index !== at);
         return (
           <div key={at} className={styles.span12}>

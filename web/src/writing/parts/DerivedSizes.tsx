@@ -26,10 +26,10 @@ export function DerivedSizes({ part, estimate }: { part: Part; estimate: PartEst
     (name) => !part.derived.some(({ size }) => size === name),
   );
   const add = (size: SizeName) =>
-    editPart('a size that follows', (it) => {
+    editPart('a size that follows', (draft) => {
       const clearance: Length = { value: 2, unit: 'mm' };
-      it.derived.push({ from: 'finding', size, findingId: null, clearance });
-      it.shape = withSize(part.shape, size, null);
+      draft.derived.push({ from: 'finding', size, findingId: null, clearance });
+      draft.shape = withSize(part.shape, size, null);
     });
   return (
     <>
@@ -48,14 +48,14 @@ export function DerivedSizes({ part, estimate }: { part: Part; estimate: PartEst
           onEdit={(recipe, key) =>
             editPart(
               'a size that follows',
-              (it) => {
-                const own = it.derived[index];
-                if (own) it.derived[index] = recipe(own);
+              (draft) => {
+                const size = draft.derived[index];
+                if (size) draft.derived[index] = recipe(size);
               },
               key,
             )
           }
-          onDelete={() => editPart('a size that follows', (it) => void it.derived.splice(index, 1))}
+          onDelete={() => editPart('a size that follows', (draft) => void draft.derived.splice(index, 1))}
         />
       ))}
       {free.length > 0 && (
@@ -84,7 +84,7 @@ interface DerivedRowProps {
   findings: Record<string, string>;
   partNames: Record<string, string>;
   sizesOfPart: (partId: string) => SizeName[];
-  onEdit: (recipe: (own: Draft<DerivedSize>) => DerivedSize, key?: string) => void;
+  onEdit: (recipe: (derivedSize: Draft<DerivedSize>) => DerivedSize, key?: string) => void;
   onDelete: () => void;
 }
 
@@ -124,7 +124,7 @@ function DerivedRow({
             value={derived.findingId}
             words={findings}
             placeholder="choose a finding"
-            onChoose={(findingId) => onEdit((own) => ({ ...(own as typeof derived), findingId }))}
+            onChoose={(findingId) => onEdit((draft) => ({ ...(draft as typeof derived), findingId }))}
           />
           <div className={styles.span3}>
             <LengthField
@@ -134,7 +134,7 @@ function DerivedRow({
               allowZero
               onValue={(clearance) =>
                 onEdit(
-                  (own) => ({ ...(own as typeof derived), clearance: clearance ?? { value: 0, unit } }),
+                  (draft) => ({ ...(draft as typeof derived), clearance: clearance ?? { value: 0, unit } }),
                   'clearance',
                 )
               }
@@ -150,8 +150,8 @@ function DerivedRow({
             words={partNames}
             placeholder="choose a part"
             onChoose={(partId) =>
-              onEdit((own) => ({
-                ...(own as typeof derived),
+              onEdit((draft) => ({
+                ...(draft as typeof derived),
                 partId,
                 ofSize: sizesOfPart(partId ?? '')[0] ?? 'length',
               }))
@@ -165,7 +165,7 @@ function DerivedRow({
               sizesOfPart(derived.partId ?? '').map((name) => [name, sizeWords(name)]),
             )}
             onChoose={(ofSize) =>
-              onEdit((own) => ({ ...(own as typeof derived), ofSize: ofSize ?? derived.ofSize }))
+              onEdit((draft) => ({ ...(draft as typeof derived), ofSize: ofSize ?? derived.ofSize }))
             }
           />
           <NumberField
@@ -173,7 +173,7 @@ function DerivedRow({
             label="Times"
             value={derived.ratio}
             bounds={{ min: 0.01, max: 20 }}
-            onValue={(ratio) => onEdit((own) => ({ ...(own as typeof derived), ratio }), 'ratio')}
+            onValue={(ratio) => onEdit((draft) => ({ ...(draft as typeof derived), ratio }), 'ratio')}
           />
         </>
       )}

@@ -19,7 +19,7 @@ export function FlatFields({ part }: { part: Part }) {
           allowZero
           defaultUnit={lengthUnit}
           hint="empty: 8 mm all round"
-          onValue={(margin) => editPart('the margin', (it) => void (it.margin = margin), 'margin')}
+          onValue={(margin) => editPart('the margin', (draft) => void (draft.margin = margin), 'margin')}
         />
       </div>
       <NumberField<number | null>
@@ -30,14 +30,14 @@ export function FlatFields({ part }: { part: Part }) {
         isWhole
         allowEmpty
         hint="laid crosswise"
-        onValue={(layers) => editPart('the layers', (it) => void (it.thinLayers = layers), 'layers')}
+        onValue={(layers) => editPart('the layers', (draft) => void (draft.thinLayers = layers), 'layers')}
       />
       <Checkbox
         className={styles.span6 ?? ''}
         checked={part.holdsThickness}
         onChange={(event) => {
           const holds = event.target.checked;
-          editPart('whether it stays as thick', (it) => void (it.holdsThickness = holds));
+          editPart('whether it stays as thick', (draft) => void (draft.holdsThickness = holds));
         }}
       >
         as thick in every size

@@ -35,7 +35,7 @@ export function LayerRow({ use, name, part, pointer, estimate, isOpen, onToggle 
   const fibres = useTable((table) => table.fibres);
   const problemAt = useProblemAt();
   const editUse = useEditUse(part.id, use.id);
-  const own = estimate.uses.find(({ useId }) => useId === use.id);
+  const ownUse = estimate.uses.find(({ useId }) => useId === use.id);
   return (
     <div className={isOpen ? styles.openLayer : ''}>
       <div className={styles.layer}>
@@ -66,7 +66,7 @@ export function LayerRow({ use, name, part, pointer, estimate, isOpen, onToggle 
                   onChoose={(fibreId) =>
                     editUse(
                       `the ${name} fibre`,
-                      (it) => void (it.role !== 'insert' && (it.fibreId = fibreId)),
+                      (draft) => void (draft.role !== 'insert' && (draft.fibreId = fibreId)),
                     )
                   }
                 />
@@ -75,9 +75,11 @@ export function LayerRow({ use, name, part, pointer, estimate, isOpen, onToggle 
           )}
           {use.role === 'insert' && <InsertName use={use} />}
         </div>
-        <LayerAmount own={own} use={use} name={name} part={part} estimate={estimate} />
+        <LayerAmount useEstimate={ownUse} use={use} name={name} part={part} estimate={estimate} />
       </div>
-      {isOpen && <LayerEditor use={use} pointer={pointer} own={own} estimate={estimate} editUse={editUse} />}
+      {isOpen && (
+        <LayerEditor use={use} pointer={pointer} useEstimate={ownUse} estimate={estimate} editUse={editUse} />
+      )}
     </div>
   );
 }
@@ -88,9 +90,9 @@ function useEditUse(partId: string, useId: string): EditItem<Use> {
   return (label, recipe, key) =>
     editPart(
       label,
-      (it) => {
-        const own = it.uses.find(({ id }) => id === useId);
-        if (own) recipe(own);
+      (draft) => {
+        const use = draft.uses.find(({ id }) => id === useId);
+        if (use) recipe(use);
       },
       key && `${useId}.${key}`,
     );
@@ -109,7 +111,7 @@ function InsertName({ use }: { use: Use & { role: 'insert' } }) {
 }
 
 interface LayerAmountProps {
-  own: UseEstimate | undefined;
+  useEstimate: UseEstimate | undefined;
   use: Use;
   name: string;
   part: Part;
@@ -117,13 +119,13 @@ interface LayerAmountProps {
 }
 
 /** Grams of one piece, where they come from, and how thick that lies. */
-function LayerAmount({ own, use, name, part, estimate }: LayerAmountProps) {
+function LayerAmount({ useEstimate, use, name, part, estimate }: LayerAmountProps) {
   const lengthUnit = useTable((table) => table.document.lengthUnit);
   const wool = useTable((table) => table.wool);
-  if (!own) return <span className={styles.grams} />;
-  if (own.kind === 'unknown') {
+  if (!useEstimate) return <span className={styles.grams} />;
+  if (useEstimate.kind === 'unknown') {
     return (
-      <span className={`${styles.grams} red`} title={capital(unknownWords(own.reason))}>
+      <span className={`${styles.grams} red`} title={capital(unknownWords(useEstimate.reason))}>
         unknown
       </span>
     );
@@ -133,13 +135,17 @@ function LayerAmount({ own, use, name, part, estimate }: LayerAmountProps) {
     <span className={styles.grams}>
       <HowItCame
         title={`${capital(name)} of one ${part.name}`}
-        lines={cameOfUse(part, estimate, own, wool.fibres)}
+        lines={cameOfUse(part, estimate, useEstimate, wool.fibres)}
       >
-        {showUseGrams(own)}
+        {showUseGrams(useEstimate)}
       </HowItCame>
       <span className={styles.thick}>
-        {own.isIfNeeded ? 'only if needed' : own.source !== 'calculated' ? SOURCE_WORDS[own.source] : ''}
-        {own.source === 'calculated' &&
+        {useEstimate.isIfNeeded
+          ? 'only if needed'
+          : useEstimate.source !== 'calculated'
+            ? SOURCE_WORDS[useEstimate.source]
+            : ''}
+        {useEstimate.source === 'calculated' &&
           share &&
           share.thicknessMm > 0 &&
           `${showSizeMm(share.thicknessMm, lengthUnit)} thick`}
@@ -156,12 +162,12 @@ const wordsSizeHint = ({ words, wordsSizeFraction }: WoolUse): string =>
 interface LayerEditorProps {
   use: Use;
   pointer: string;
-  own: UseEstimate | undefined;
+  useEstimate: UseEstimate | undefined;
   estimate: PartEstimate;
   editUse: EditItem<Use>;
 }
 
-function LayerEditor({ use, pointer, own, estimate, editUse }: LayerEditorProps) {
+function LayerEditor({ use, pointer, useEstimate, estimate, editUse }: LayerEditorProps) {
   const problemAt = useProblemAt();
   const edit = useTable((table) => table.edit);
   const wool = use.role === 'insert' ? null : use;
@@ -176,7 +182,7 @@ function LayerEditor({ use, pointer, own, estimate, editUse }: LayerEditorProps)
             onAmount={(amount, what) =>
               editUse(
                 'the amount',
-                (it) => void (it.role !== 'insert' && (it.amount = amount)),
+                (draft) => void (draft.role !== 'insert' && (draft.amount = amount)),
                 `amount.${what}`,
               )
             }
@@ -199,10 +205,10 @@ function LayerEditor({ use, pointer, own, estimate, editUse }: LayerEditorProps)
                   const words = event.target.value;
                   editUse(
                     'the words',
-                    (it) => {
-                      if (it.role === 'insert') return;
-                      it.words = words;
-                      it.wordsSizeFraction = 1;
+                    (draft) => {
+                      if (draft.role === 'insert') return;
+                      draft.words = words;
+                      draft.wordsSizeFraction = 1;
                     },
                     'words',
                   );
@@ -214,19 +220,19 @@ function LayerEditor({ use, pointer, own, estimate, editUse }: LayerEditorProps)
         {wool && (
           <AlsoSaid
             use={wool}
-            own={own}
+            estimate={useEstimate}
             onChange={(alsoSaid, what) =>
               editUse(
                 'another statement',
-                (it) => void (it.role !== 'insert' && (it.alsoSaid = alsoSaid)),
+                (draft) => void (draft.role !== 'insert' && (draft.alsoSaid = alsoSaid)),
                 `also.${what}`,
               )
             }
             onCount={(amount, alsoSaid) =>
-              editUse('which statement counts', (it) => {
-                if (it.role === 'insert') return;
-                it.amount = amount;
-                it.alsoSaid = alsoSaid;
+              editUse('which statement counts', (draft) => {
+                if (draft.role === 'insert') return;
+                draft.amount = amount;
+                draft.alsoSaid = alsoSaid;
               })
             }
           />
@@ -237,14 +243,17 @@ function LayerEditor({ use, pointer, own, estimate, editUse }: LayerEditorProps)
             checked={wool.isIfNeeded}
             onChange={(event) => {
               const isIfNeeded = event.target.checked;
-              editUse('only if needed', (it) => void (it.role !== 'insert' && (it.isIfNeeded = isIfNeeded)));
+              editUse(
+                'only if needed',
+                (draft) => void (draft.role !== 'insert' && (draft.isIfNeeded = isIfNeeded)),
+              );
             }}
           >
             only if needed: packed apart
           </Checkbox>
         )}
       </div>
-      {own && <HandsLine own={own} estimate={estimate} />}
+      {useEstimate && <HandsLine useEstimate={useEstimate} estimate={estimate} />}
       {use.role !== 'core' && (
         <Button
           size="small"

@@ -32,10 +32,10 @@ export function LayerStack({ part, pointer, estimate }: LayerStackProps) {
   const [openId, setOpenId] = useState<string | null>(null);
   const add = (role: UseRole) => {
     const id = nanoid(10);
-    editPart(`adding a ${ROLE_WORDS[role]}`, (it) => {
+    editPart(`adding a ${ROLE_WORDS[role]}`, (draft) => {
       const use = blankUse(id, role);
-      if (role === 'core') it.uses.unshift(use);
-      else it.uses.push(use);
+      if (role === 'core') draft.uses.unshift(use);
+      else draft.uses.push(use);
     });
     // A coat needs nothing but its fibre, which is chosen in the row itself.
     if (role !== 'coat' && role !== 'core') setOpenId(id);
@@ -83,7 +83,7 @@ export function LayerStack({ part, pointer, estimate }: LayerStackProps) {
           );
         }}
         onMove={(id, toIndex) =>
-          editPart('the order of layers', (it) => void (it.uses = moveItem(it.uses, id, toIndex)))
+          editPart('the order of layers', (draft) => void (draft.uses = moveItem(draft.uses, id, toIndex)))
         }
         onDuplicate={(id) => {
           const at = part.uses.findIndex((use) => use.id === id);
@@ -92,7 +92,7 @@ export function LayerStack({ part, pointer, estimate }: LayerStackProps) {
           const newId = nanoid(10);
           editPart(
             'duplicating a layer',
-            (it) => void it.uses.splice(at + 1, 0, { ...structuredClone(use), id: newId }),
+            (draft) => void draft.uses.splice(at + 1, 0, { ...structuredClone(use), id: newId }),
           );
           setOpenId(newId);
         }}

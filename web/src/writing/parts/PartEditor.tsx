@@ -41,7 +41,7 @@ export function PartEditor({ part, index, estimate, actions }: PartEditorProps) 
               maxLength={80}
               onChange={(event) => {
                 const name = event.target.value;
-                editPart('the name', (it) => void (it.name = name), 'name');
+                editPart('the name', (draft) => void (draft.name = name), 'name');
               }}
             />
           )}
@@ -52,7 +52,9 @@ export function PartEditor({ part, index, estimate, actions }: PartEditorProps) 
               {...control}
               value={part.shape.kind}
               options={SHAPE_KINDS.map((kind) => ({ value: kind, label: SHAPE_WORDS[kind] }))}
-              onChange={(kind) => editPart('the shape', (it) => void (it.shape = reshape(part.shape, kind)))}
+              onChange={(kind) =>
+                editPart('the shape', (draft) => void (draft.shape = reshape(part.shape, kind)))
+              }
             />
           )}
         </Field>
@@ -62,7 +64,7 @@ export function PartEditor({ part, index, estimate, actions }: PartEditorProps) 
           value={part.count}
           problem={problemAt(`${pointer}/count`)}
           unknown={part.count === null ? 'Unknown until given' : null}
-          onValue={(count) => editPart('how many', (it) => void (it.count = count), 'count')}
+          onValue={(count) => editPart('how many', (draft) => void (draft.count = count), 'count')}
         />
         {[...sizesOf(part.shape)].map(([name, size]) => (
           <SizeField key={name} part={part} name={name} size={size} pointer={pointer} />
@@ -75,7 +77,7 @@ export function PartEditor({ part, index, estimate, actions }: PartEditorProps) 
               {...control}
               value={part.firmness}
               options={FIRMNESSES.map((firmness) => ({ value: firmness, label: firmness }))}
-              onChange={(firmness) => editPart('the firmness', (it) => void (it.firmness = firmness))}
+              onChange={(firmness) => editPart('the firmness', (draft) => void (draft.firmness = firmness))}
             />
           )}
         </Field>
@@ -134,7 +136,7 @@ function SizeField({ part, name, size, pointer }: SizeFieldProps) {
         onValue={(value) =>
           editPart(
             `the ${sizeWords(name)}`,
-            (it) => void (it.shape = withSize(part.shape, name, value)),
+            (draft) => void (draft.shape = withSize(part.shape, name, value)),
             name,
           )
         }
@@ -159,8 +161,8 @@ function WidestAt({ part, editPart }: { part: Part; editPart: EditItem<Part> }) 
       onValue={(percent) =>
         editPart(
           'where it is widest',
-          (it) => {
-            if (it.shape.kind === 'egg') it.shape.widestAtFraction = fractionOf(percent);
+          (draft) => {
+            if (draft.shape.kind === 'egg') draft.shape.widestAtFraction = fractionOf(percent);
           },
           'widestAt',
         )

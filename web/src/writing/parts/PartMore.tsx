@@ -38,16 +38,16 @@ export function PartMore({ part, estimate }: PartMoreProps) {
     hidden,
     ...part.derived,
     ...part.exactness,
-  ].filter((one) => one !== null).length;
+  ].filter((candidate) => candidate !== null).length;
   const sample = part.sample ?? { rolled: null, felted: null, massG: null, sizeFraction: 1 };
   const writeSample = (change: Partial<Sample>, key: string) =>
     editPart(
       'what a sample measured',
-      (it) => {
+      (draft) => {
         // Measured now, in the size it has now.
         const next = { ...sample, ...change, sizeFraction: 1 };
         const { rolled, felted, massG } = next;
-        it.sample = rolled === null && felted === null && massG === null ? null : next;
+        draft.sample = rolled === null && felted === null && massG === null ? null : next;
       },
       `sample.${key}`,
     );
@@ -74,7 +74,7 @@ export function PartMore({ part, estimate }: PartMoreProps) {
           none="as usual: tight, flat pieces loose"
           words={PACKING_WORDS}
           among={PACKINGS}
-          onChoose={(packing) => editPart('how it is packed', (it) => void (it.packing = packing))}
+          onChoose={(packing) => editPart('how it is packed', (draft) => void (draft.packing = packing))}
         />
         <Field label="Hides" hint="what shows when it is left off" className={styles.span6 ?? ''}>
           {(control) => (
@@ -85,7 +85,7 @@ export function PartMore({ part, estimate }: PartMoreProps) {
               placeholder="the seam under the neck"
               onChange={(event) => {
                 const hides = event.target.value;
-                editPart('what a part hides', (it) => void (it.hides = hides), 'hides');
+                editPart('what a part hides', (draft) => void (draft.hides = hides), 'hides');
               }}
             />
           )}
@@ -110,7 +110,7 @@ export function PartMore({ part, estimate }: PartMoreProps) {
           checked={part.endsApart}
           onChange={(event) => {
             const endsApart = event.target.checked;
-            editPart('what a stated amount holds', (it) => void (it.endsApart = endsApart));
+            editPart('what a stated amount holds', (draft) => void (draft.endsApart = endsApart));
           }}
         >
           loose ends come on top of a stated or weighed amount; otherwise they are in it
@@ -131,13 +131,13 @@ function ExactnessFields({ part }: { part: Part }) {
           key={name}
           className={styles.span3 ?? ''}
           label={`${sizeWords(name)} is meant`}
-          value={part.exactness.find((own) => own.size === name)?.is ?? null}
+          value={part.exactness.find((candidate) => candidate.size === name)?.is ?? null}
           words={EXACTNESS_WORDS}
           none="about: a guide"
           onChoose={(is) =>
-            editPart('how exact a size is', (it) => {
-              it.exactness = it.exactness.filter((own) => own.size !== name);
-              if (is !== null) it.exactness.push({ size: name, is });
+            editPart('how exact a size is', (draft) => {
+              draft.exactness = draft.exactness.filter((candidate) => candidate.size !== name);
+              if (is !== null) draft.exactness.push({ size: name, is });
             })
           }
         />
@@ -156,7 +156,7 @@ function OutlineRights({ part }: { part: Part }) {
         onClick={() =>
           editPart(
             'whose an outline is',
-            (it) => void (it.outlineRights = it.outlineRights ? null : structuredClone(OWN_RIGHTS)),
+            (draft) => void (draft.outlineRights = draft.outlineRights ? null : structuredClone(OWN_RIGHTS)),
           )
         }
       >
@@ -168,8 +168,8 @@ function OutlineRights({ part }: { part: Part }) {
           onChange={(label, recipe, key) =>
             editPart(
               label,
-              (it) => {
-                if (it.outlineRights) recipe(it.outlineRights);
+              (draft) => {
+                if (draft.outlineRights) recipe(draft.outlineRights);
               },
               key && `outline.${key}`,
             )

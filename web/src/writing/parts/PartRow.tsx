@@ -20,11 +20,11 @@ export function PartRow({ index, isOpen, onToggle, actions }: PartRowProps) {
   const whole = useTable((table) => table.whole);
   const shelf = useTable((table) => table.shelf);
   const part = parts[index];
-  const own =
+  const partEstimate =
     estimate.parts.find(({ partId }) => partId === part?.id) ??
     whole.parts.find(({ partId }) => partId === part?.id);
-  if (!part || !own) return null;
-  const isInBuild = estimate.parts.includes(own);
+  if (!part || !partEstimate) return null;
+  const isInBuild = estimate.parts.includes(partEstimate);
   return (
     <div className={isOpen ? styles.open : ''}>
       <button type="button" data-row-head className={styles.head} aria-expanded={isOpen} onClick={onToggle}>
@@ -37,13 +37,13 @@ export function PartRow({ index, isOpen, onToggle, actions }: PartRowProps) {
             {sizeLine(part)} · {part.firmness}
           </span>
         </span>
-        {fibresOf(own).map((fibreId) => {
+        {fibresOf(partEstimate).map((fibreId) => {
           const fibre = shelf.get(fibreId);
           return fibre && <FibreSwatch key={fibreId} fibre={fibre} width={34} height={20} />;
         })}
-        <PartAmount estimate={own} />
+        <PartAmount estimate={partEstimate} />
       </button>
-      {isOpen && <PartEditor part={part} index={index} estimate={own} actions={actions} />}
+      {isOpen && <PartEditor part={part} index={index} estimate={partEstimate} actions={actions} />}
     </div>
   );
 }

@@ -53,7 +53,7 @@ export function PartsList({ openId, onOpen }: PartsListProps) {
         {document.parts.length === 0 && (
           <Button
             type="text"
-            onClick={() => edit('the first part', (it) => void it.parts.push(startingBody()))}
+            onClick={() => edit('the first part', (draft) => void draft.parts.push(startingBody()))}
           >
             or begin with an egg, 60 × 45 mm
           </Button>
@@ -80,10 +80,11 @@ function usePartActions(onOpen: (partId: string | null) => void): RowActions {
   const document = useTable((table) => table.document);
   const edit = useTable((table) => table.edit);
   return {
-    onMove: (id, toIndex) => edit('moving a part', (it) => void (it.parts = moveItem(it.parts, id, toIndex))),
+    onMove: (id, toIndex) =>
+      edit('moving a part', (draft) => void (draft.parts = moveItem(draft.parts, id, toIndex))),
     onDuplicate: (id) => {
       const newId = nanoid(10);
-      edit('duplicating a part', (it) => void (it.parts = duplicatePart(document.parts, id, newId)));
+      edit('duplicating a part', (draft) => void (draft.parts = duplicatePart(document.parts, id, newId)));
       onOpen(newId);
     },
     onDelete: (id) => {
@@ -107,7 +108,7 @@ function usePartActions(onOpen: (partId: string | null) => void): RowActions {
       const at = document.parts.findIndex((part) => part.id === id) + 1;
       edit(
         'adding a part',
-        (it) => void it.parts.splice(at, 0, blankPart(newId, `Part ${document.parts.length + 1}`)),
+        (draft) => void draft.parts.splice(at, 0, blankPart(newId, `Part ${document.parts.length + 1}`)),
       );
       onOpen(newId);
     },

@@ -43,7 +43,7 @@ export function ShapeFields({ part, pointer, editPart }: ShapeFieldsProps) {
           onChoose={(onPartId) =>
             editPart(
               'what it is laid on',
-              (it) => void (it.shape.kind === 'patch' && (it.shape.onPartId = onPartId)),
+              (draft) => void (draft.shape.kind === 'patch' && (draft.shape.onPartId = onPartId)),
             )
           }
         />
@@ -61,7 +61,7 @@ export function ShapeFields({ part, pointer, editPart }: ShapeFieldsProps) {
           onValue={(massG) =>
             editPart(
               'what one weighs',
-              (it) => void (it.shape.kind === 'by-grams' && (it.shape.massG = massG)),
+              (draft) => void (draft.shape.kind === 'by-grams' && (draft.shape.massG = massG)),
               'massG',
             )
           }
@@ -79,7 +79,7 @@ export function ShapeFields({ part, pointer, editPart }: ShapeFieldsProps) {
             onChoose={(weight) =>
               editPart(
                 'how thick it lies',
-                (it) => void (it.shape.kind === 'fringe' && weight && (it.shape.weight = weight)),
+                (draft) => void (draft.shape.kind === 'fringe' && weight && (draft.shape.weight = weight)),
               )
             }
           />
@@ -92,7 +92,7 @@ export function ShapeFields({ part, pointer, editPart }: ShapeFieldsProps) {
             onChoose={(fixed) =>
               editPart(
                 'how it is fixed',
-                (it) => void (it.shape.kind === 'fringe' && fixed && (it.shape.fixed = fixed)),
+                (draft) => void (draft.shape.kind === 'fringe' && fixed && (draft.shape.fixed = fixed)),
               )
             }
           />
@@ -105,7 +105,8 @@ export function ShapeFields({ part, pointer, editPart }: ShapeFieldsProps) {
             onValue={(percent) =>
               editPart(
                 'what is trimmed',
-                (it) => void (it.shape.kind === 'fringe' && (it.shape.trimFraction = fractionOf(percent))),
+                (draft) =>
+                  void (draft.shape.kind === 'fringe' && (draft.shape.trimFraction = fractionOf(percent))),
                 'trim',
               )
             }
@@ -138,13 +139,13 @@ function OutlineField({ part, path, pointer, editPart }: ShapeFieldsProps & { pa
               onClose={() => setOpen(false)}
               onOutline={(outline) => {
                 setOpen(false);
-                editPart('the outline', (it) => {
-                  if (it.shape.kind !== 'flat-outline') return;
-                  it.shape.path = outline.path;
+                editPart('the outline', (draft) => {
+                  if (draft.shape.kind !== 'flat-outline') return;
+                  draft.shape.path = outline.path;
                   if (outline.heightMm !== null) {
-                    it.shape.length = { value: Number(outline.heightMm.toFixed(2)), unit: 'mm' };
+                    draft.shape.length = { value: Number(outline.heightMm.toFixed(2)), unit: 'mm' };
                   } else if (part.shape.kind === 'flat-outline' && part.shape.path !== '')
-                    it.shape.length = null;
+                    draft.shape.length = null;
                 });
               }}
             />
@@ -175,7 +176,7 @@ function CornerField({ corner, pointer, editPart }: CornerFieldProps) {
         onValue={(length) =>
           editPart(
             'the corners',
-            (it) => void (it.shape.kind === 'plate' && (it.shape.corner = length)),
+            (draft) => void (draft.shape.kind === 'plate' && (draft.shape.corner = length)),
             'corner',
           )
         }

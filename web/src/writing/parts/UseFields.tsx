@@ -36,7 +36,7 @@ export function UseFields({ use, pointer, editUse }: UseFieldsProps) {
     label: string,
     at: string,
     value: Length | null,
-    write: (it: Draft<Use>, length: Length | null) => void,
+    write: (draft: Draft<Use>, length: Length | null) => void,
   ) => (
     <div key={at} className={styles.span3}>
       <LengthField
@@ -45,14 +45,14 @@ export function UseFields({ use, pointer, editUse }: UseFieldsProps) {
         defaultUnit={lengthUnit}
         problem={problemAt(`${pointer}/${at}`)}
         unknown={value === null ? 'Unknown until given' : null}
-        onValue={(length) => editUse(`the ${label.toLowerCase()}`, (it) => write(it, length), at)}
+        onValue={(length) => editUse(`the ${label.toLowerCase()}`, (draft) => write(draft, length), at)}
       />
     </div>
   );
-  const own =
-    <R extends Use['role']>(role: R, write: (it: Draft<UseOf<R>>, length: Length | null) => void) =>
-    (it: Draft<Use>, length: Length | null) => {
-      if (it.role === role) write(it as Draft<UseOf<R>>, length);
+  const writerFor =
+    <R extends Use['role']>(role: R, write: (draft: Draft<UseOf<R>>, length: Length | null) => void) =>
+    (draft: Draft<Use>, length: Length | null) => {
+      if (draft.role === role) write(draft as Draft<UseOf<R>>, length);
     };
   const several = (use.role === 'patch' || use.role === 'line' || use.role === 'dot') && (
     <CountField
@@ -61,7 +61,9 @@ export function UseFields({ use, pointer, editUse }: UseFieldsProps) {
       value={use.count}
       problem={problemAt(`${pointer}/count`)}
       unknown={use.count === null ? 'Unknown until given' : null}
-      onValue={(count) => editUse('how many', (it) => void (isDetail(it) && (it.count = count)), 'count')}
+      onValue={(count) =>
+        editUse('how many', (draft) => void (isDetail(draft) && (draft.count = count)), 'count')
+      }
     />
   );
   switch (use.role) {
@@ -79,13 +81,13 @@ export function UseFields({ use, pointer, editUse }: UseFieldsProps) {
             'Length',
             'length',
             use.length,
-            own('patch', (it, length) => (it.length = length)),
+            writerFor('patch', (draft, length) => (draft.length = length)),
           )}
           {size(
             'Width',
             'width',
             use.width,
-            own('patch', (it, width) => (it.width = width)),
+            writerFor('patch', (draft, width) => (draft.width = width)),
           )}
           {several}
         </>
@@ -97,7 +99,7 @@ export function UseFields({ use, pointer, editUse }: UseFieldsProps) {
             'Length',
             'length',
             use.length,
-            own('line', (it, length) => (it.length = length)),
+            writerFor('line', (draft, length) => (draft.length = length)),
           )}
           {several}
         </>
@@ -109,13 +111,13 @@ export function UseFields({ use, pointer, editUse }: UseFieldsProps) {
             'Diameter',
             'diameter',
             use.diameter,
-            own('dot', (it, diameter) => (it.diameter = diameter)),
+            writerFor('dot', (draft, diameter) => (draft.diameter = diameter)),
           )}
           {several}
         </>
       );
     case 'hair':
-      return <HairFields use={use} editUse={editUse} size={size} own={own} />;
+      return <HairFields use={use} editUse={editUse} size={size} writerFor={writerFor} />;
   }
 }
 
@@ -124,14 +126,14 @@ type SizeOfUse = (
   label: string,
   at: string,
   value: Length | null,
-  write: (it: Draft<Use>, length: Length | null) => void,
+  write: (draft: Draft<Use>, length: Length | null) => void,
 ) => React.ReactNode;
 
 /** Writes a size where the use is still of that role. */
-type OwnSize = <R extends Use['role']>(
+type SizeWriter = <R extends Use['role']>(
   role: R,
-  write: (it: Draft<UseOf<R>>, length: Length | null) => void,
-) => (it: Draft<Use>, length: Length | null) => void;
+  write: (draft: Draft<UseOf<R>>, length: Length | null) => void,
+) => (draft: Draft<Use>, length: Length | null) => void;
 
 interface CoatFieldsProps extends Omit<UseFieldsProps, 'use'> {
   use: UseOf<'coat'>;
@@ -140,8 +142,8 @@ interface CoatFieldsProps extends Omit<UseFieldsProps, 'use'> {
 
 function CoatFields({ use, editUse, size }: CoatFieldsProps) {
   const { cover, thickness } = use;
-  const edit = (label: string, recipe: (it: Draft<UseOf<'coat'>>) => void, key?: string) =>
-    editUse(label, (it) => void (it.role === 'coat' && recipe(it)), key);
+  const edit = (label: string, recipe: (draft: Draft<UseOf<'coat'>>) => void, key?: string) =>
+    editUse(label, (draft) => void (draft.role === 'coat' && recipe(draft)), key);
   return (
     <>
       <Choice
@@ -150,10 +152,10 @@ function CoatFields({ use, editUse, size }: CoatFieldsProps) {
         value={cover.kind}
         words={COVER_WORDS}
         onChoose={(kind) =>
-          edit('what it covers', (it) => {
-            if (kind === 'all') it.cover = { kind };
-            if (kind === 'share') it.cover = { kind, fraction: 0.5 };
-            if (kind === 'patch') it.cover = { kind, length: null, width: null };
+          edit('what it covers', (draft) => {
+            if (kind === 'all') draft.cover = { kind };
+            if (kind === 'share') draft.cover = { kind, fraction: 0.5 };
+            if (kind === 'patch') draft.cover = { kind, length: null, width: null };
           })
         }
       />
@@ -167,7 +169,7 @@ function CoatFields({ use, editUse, size }: CoatFieldsProps) {
           onValue={(percent) =>
             edit(
               'how much it covers',
-              (it) => void (it.cover.kind === 'share' && (it.cover.fraction = fractionOf(percent))),
+              (draft) => void (draft.cover.kind === 'share' && (draft.cover.fraction = fractionOf(percent))),
               'fraction',
             )
           }
@@ -175,11 +177,11 @@ function CoatFields({ use, editUse, size }: CoatFieldsProps) {
       )}
       {cover.kind === 'patch' && (
         <>
-          {size('Length', 'cover/length', cover.length, (it, length) => {
-            if (it.role === 'coat' && it.cover.kind === 'patch') it.cover.length = length;
+          {size('Length', 'cover/length', cover.length, (draft, length) => {
+            if (draft.role === 'coat' && draft.cover.kind === 'patch') draft.cover.length = length;
           })}
-          {size('Width', 'cover/width', cover.width, (it, width) => {
-            if (it.role === 'coat' && it.cover.kind === 'patch') it.cover.width = width;
+          {size('Width', 'cover/width', cover.width, (draft, width) => {
+            if (draft.role === 'coat' && draft.cover.kind === 'patch') draft.cover.width = width;
           })}
         </>
       )}
@@ -189,10 +191,10 @@ function CoatFields({ use, editUse, size }: CoatFieldsProps) {
         value={thickness.by}
         words={THICK_WORDS}
         onChoose={(by) =>
-          edit('how thick it lies', (it) => {
-            if (by === 'hiding') it.thickness = { by };
-            if (by === 'shading') it.thickness = { by, passes: 1 };
-            if (by === 'said') it.thickness = { by, gPerM2: 150 };
+          edit('how thick it lies', (draft) => {
+            if (by === 'hiding') draft.thickness = { by };
+            if (by === 'shading') draft.thickness = { by, passes: 1 };
+            if (by === 'said') draft.thickness = { by, gPerM2: 150 };
           })
         }
       />
@@ -205,7 +207,7 @@ function CoatFields({ use, editUse, size }: CoatFieldsProps) {
           onValue={(passes) =>
             edit(
               'the passes',
-              (it) => void (it.thickness.by === 'shading' && (it.thickness.passes = passes)),
+              (draft) => void (draft.thickness.by === 'shading' && (draft.thickness.passes = passes)),
               'passes',
             )
           }
@@ -220,7 +222,7 @@ function CoatFields({ use, editUse, size }: CoatFieldsProps) {
           onValue={(gPerM2) =>
             edit(
               'how thick it lies',
-              (it) => void (it.thickness.by === 'said' && (it.thickness.gPerM2 = gPerM2)),
+              (draft) => void (draft.thickness.by === 'said' && (draft.thickness.gPerM2 = gPerM2)),
               'areal',
             )
           }
@@ -249,7 +251,10 @@ function InsertFields({ use, pointer, editUse }: InsertFieldsProps) {
         unknown={use.findingId === null ? 'Unknown until you choose one' : null}
         problem={problemAt(`${pointer}/findingId`)}
         onChoose={(findingId) =>
-          editUse('what lies inside', (it) => void (it.role === 'insert' && (it.findingId = findingId)))
+          editUse(
+            'what lies inside',
+            (draft) => void (draft.role === 'insert' && (draft.findingId = findingId)),
+          )
         }
       />
       <NumberField
@@ -259,7 +264,7 @@ function InsertFields({ use, pointer, editUse }: InsertFieldsProps) {
         bounds={OFTEN}
         isWhole
         onValue={(count) =>
-          editUse('how many', (it) => void (it.role === 'insert' && (it.count = count)), 'count')
+          editUse('how many', (draft) => void (draft.role === 'insert' && (draft.count = count)), 'count')
         }
       />
       <Choice
@@ -268,7 +273,7 @@ function InsertFields({ use, pointer, editUse }: InsertFieldsProps) {
         value={use.space}
         words={SPACE_WORDS}
         onChoose={(space) =>
-          editUse('how it lies', (it) => void (it.role === 'insert' && space && (it.space = space)))
+          editUse('how it lies', (draft) => void (draft.role === 'insert' && space && (draft.space = space)))
         }
       />
     </>
@@ -278,24 +283,24 @@ function InsertFields({ use, pointer, editUse }: InsertFieldsProps) {
 interface HairFieldsProps extends Omit<UseFieldsProps, 'use' | 'pointer'> {
   use: UseOf<'hair'>;
   size: SizeOfUse;
-  own: OwnSize;
+  writerFor: SizeWriter;
 }
 
 /** Hair along a line: how long, how thick, how fixed and trimmed. */
-function HairFields({ use, editUse, size, own }: HairFieldsProps) {
+function HairFields({ use, editUse, size, writerFor }: HairFieldsProps) {
   return (
     <>
       {size(
         'Along',
         'line',
         use.line,
-        own('hair', (it, line) => (it.line = line)),
+        writerFor('hair', (draft, line) => (draft.line = line)),
       )}
       {size(
         'Drop',
         'drop',
         use.drop,
-        own('hair', (it, drop) => (it.drop = drop)),
+        writerFor('hair', (draft, drop) => (draft.drop = drop)),
       )}
       <Choice
         className={styles.span3 ?? ''}
@@ -304,7 +309,10 @@ function HairFields({ use, editUse, size, own }: HairFieldsProps) {
         words={WEIGHT_WORDS}
         among={HAIR_WEIGHTS}
         onChoose={(weight) =>
-          editUse('how thick it lies', (it) => void (it.role === 'hair' && weight && (it.weight = weight)))
+          editUse(
+            'how thick it lies',
+            (draft) => void (draft.role === 'hair' && weight && (draft.weight = weight)),
+          )
         }
       />
       <Choice
@@ -314,7 +322,10 @@ function HairFields({ use, editUse, size, own }: HairFieldsProps) {
         words={FIXED_WORDS}
         among={HAIR_FIXED}
         onChoose={(fixed) =>
-          editUse('how it is fixed', (it) => void (it.role === 'hair' && fixed && (it.fixed = fixed)))
+          editUse(
+            'how it is fixed',
+            (draft) => void (draft.role === 'hair' && fixed && (draft.fixed = fixed)),
+          )
         }
       />
       <NumberField
@@ -326,7 +337,7 @@ function HairFields({ use, editUse, size, own }: HairFieldsProps) {
         onValue={(percent) =>
           editUse(
             'what is trimmed',
-            (it) => void (it.role === 'hair' && (it.trimFraction = fractionOf(percent))),
+            (draft) => void (draft.role === 'hair' && (draft.trimFraction = fractionOf(percent))),
             'trim',
           )
         }

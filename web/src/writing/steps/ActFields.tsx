@@ -41,8 +41,8 @@ function ChooseFields({ step, findingUseIds }: { step: Step; findingUseIds: stri
             label: wool.findings.get(findingId ?? '')?.name ?? 'not chosen yet',
           }))}
           onChange={(ids: string[]) =>
-            editStep('what is chosen among', (it) => {
-              if (it.act.kind === 'choose') it.act.findingUseIds = ids;
+            editStep('what is chosen among', (draft) => {
+              if (draft.act.kind === 'choose') draft.act.findingUseIds = ids;
             })
           }
         />
@@ -66,8 +66,8 @@ function DecideFields({ step, question, answers }: { step: Step; question: strin
               const text = event.target.value;
               editStep(
                 'what is decided',
-                (it) => {
-                  if (it.act.kind === 'decide') it.act.question = text;
+                (draft) => {
+                  if (draft.act.kind === 'decide') draft.act.question = text;
                 },
                 'question',
               );
@@ -85,8 +85,8 @@ function DecideFields({ step, question, answers }: { step: Step; question: strin
               const texts = event.target.value.split(', ').slice(0, 6);
               editStep(
                 'the answers',
-                (it) => {
-                  if (it.act.kind === 'decide') it.act.answers = texts.map((text) => text.slice(0, 80));
+                (draft) => {
+                  if (draft.act.kind === 'decide') draft.act.answers = texts.map((text) => text.slice(0, 80));
                 },
                 'answers',
               );
@@ -120,8 +120,8 @@ function StandInFields({ step, standsFor, untilStepId }: StandInProps) {
               const text = event.target.value;
               editStep(
                 'what it stands for',
-                (it) => {
-                  if (it.act.kind === 'stand-in') it.act.standsFor = text;
+                (draft) => {
+                  if (draft.act.kind === 'stand-in') draft.act.standsFor = text;
                 },
                 'standsFor',
               );
@@ -140,8 +140,8 @@ function StandInFields({ step, standsFor, untilStepId }: StandInProps) {
         )}
         none="not said"
         onChoose={(id) =>
-          editStep('when it is taken out', (it) => {
-            if (it.act.kind === 'stand-in') it.act.untilStepId = id;
+          editStep('when it is taken out', (draft) => {
+            if (draft.act.kind === 'stand-in') draft.act.untilStepId = id;
           })
         }
       />

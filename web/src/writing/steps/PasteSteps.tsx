@@ -45,7 +45,7 @@ export function PasteSteps({ onClose }: { onClose: () => void }) {
   const take = () => {
     const chosen = drafts.map(({ read: step, found }, at) => ({
       read: step,
-      found: found.filter((one) => !refused.has(keyOf(at, one))),
+      found: found.filter((recognised) => !refused.has(keyOf(at, recognised))),
     }));
     edit(
       `pasting ${counted(chosen.length, 'step')}`,
@@ -108,8 +108,8 @@ export function PasteSteps({ onClose }: { onClose: () => void }) {
                 <b>{at + 1}</b> {step.text.slice(0, 160)}
                 {step.text.length > 160 && '…'}
                 <div className={styles.offers}>
-                  {found.map((one) => {
-                    const key = keyOf(at, one);
+                  {found.map((recognised) => {
+                    const key = keyOf(at, recognised);
                     return (
                       <Checkbox
                         key={key}
@@ -122,7 +122,7 @@ export function PasteSteps({ onClose }: { onClose: () => void }) {
                           })
                         }
                       >
-                        {recognisedWords(one, document, wool)}
+                        {recognisedWords(recognised, document, wool)}
                       </Checkbox>
                     );
                   })}
@@ -149,7 +149,8 @@ function withSteps(pattern: Pattern, drafts: readonly Draft[]): Pattern {
       steps: [...so.steps, read.stage === null ? { ...step, stage: stageOf(step) } : step],
     };
     return found.reduce(
-      (with_, one) => (one.is === 'amount' ? takeAmount(with_, step, one, nanoid(10)) : with_),
+      (with_, recognised) =>
+        recognised.is === 'amount' ? takeAmount(with_, step, recognised, nanoid(10)) : with_,
       taken,
     );
   }, pattern);

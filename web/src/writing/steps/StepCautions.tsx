@@ -9,13 +9,13 @@ import styles from './Steps.module.css';
 export function StepCautions({ step, cautions }: { step: Step; cautions: readonly Caution[] }) {
   const editStep = useEditStep(step.id);
   const set = (caution: Caution, isWanted: boolean) =>
-    editStep('a caution', (it) => {
-      const without = (list: readonly Caution[]) => list.filter((own) => own !== caution);
-      const isProposed = cautions.includes(caution) && !it.cautions.added.includes(caution);
-      it.cautions.dismissed = without(it.cautions.dismissed);
-      it.cautions.added = without(it.cautions.added);
-      if (isWanted && !isProposed) it.cautions.added.push(caution);
-      if (!isWanted && isProposed) it.cautions.dismissed.push(caution);
+    editStep('a caution', (draft) => {
+      const without = (list: readonly Caution[]) => list.filter((candidate) => candidate !== caution);
+      const isProposed = cautions.includes(caution) && !draft.cautions.added.includes(caution);
+      draft.cautions.dismissed = without(draft.cautions.dismissed);
+      draft.cautions.added = without(draft.cautions.added);
+      if (isWanted && !isProposed) draft.cautions.added.push(caution);
+      if (!isWanted && isProposed) draft.cautions.dismissed.push(caution);
     });
   return (
     <>

@@ -25,7 +25,7 @@ export function StepChecks({ step }: { step: Step }) {
       <Button
         size="small"
         disabled={step.checks.length >= 6}
-        onClick={() => editStep('adding a check', (it) => void it.checks.push(blankCheck(nanoid(10))))}
+        onClick={() => editStep('adding a check', (draft) => void draft.checks.push(blankCheck(nanoid(10))))}
       >
         Add a check
       </Button>
@@ -36,12 +36,12 @@ export function StepChecks({ step }: { step: Step }) {
 function CheckFields({ check, step }: { check: Check; step: Step }) {
   const steps = useTable((table) => table.document.steps);
   const editStep = useEditStep(step.id);
-  const change = (label: string, recipe: (it: Check) => void, key?: string) =>
+  const change = (label: string, recipe: (draft: Check) => void, key?: string) =>
     editStep(
       label,
-      (it) => {
-        const own = it.checks.find(({ id }) => id === check.id);
-        if (own) recipe(own);
+      (draft) => {
+        const ownCheck = draft.checks.find(({ id }) => id === check.id);
+        if (ownCheck) recipe(ownCheck);
       },
       key && `${check.id}.${key}`,
     );
@@ -62,7 +62,7 @@ function CheckFields({ check, step }: { check: Check; step: Step }) {
               placeholder={example}
               onChange={(event) => {
                 const text = event.target.value;
-                change('a check', (it) => void (it[key] = text), key);
+                change('a check', (draft) => void (draft[key] = text), key);
               }}
             />
           )}
@@ -76,7 +76,7 @@ function CheckFields({ check, step }: { check: Check; step: Step }) {
           steps.map(({ id, text }, at) => [id, `step ${at + 1}: ${text.slice(0, 44)}`]),
         )}
         none="no step: mend it here"
-        onChoose={(id) => change('where a check goes back to', (it) => void (it.returnToStepId = id))}
+        onChoose={(id) => change('where a check goes back to', (draft) => void (draft.returnToStepId = id))}
       />
       <div className={lists.span4} style={{ alignSelf: 'end' }}>
         <Button
@@ -84,7 +84,7 @@ function CheckFields({ check, step }: { check: Check; step: Step }) {
           onClick={() =>
             editStep(
               'deleting a check',
-              (it) => void (it.checks = it.checks.filter(({ id }) => id !== check.id)),
+              (draft) => void (draft.checks = draft.checks.filter(({ id }) => id !== check.id)),
             )
           }
         >

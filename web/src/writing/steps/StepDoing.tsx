@@ -60,7 +60,9 @@ export function StepDoing({ step, index }: { step: Step; index: number }) {
         value={step.act.kind}
         words={ACT_WORDS}
         among={ACT_KINDS}
-        onChoose={(kind) => kind && editStep('the kind of a step', (it) => void (it.act = blankAct(kind)))}
+        onChoose={(kind) =>
+          kind && editStep('the kind of a step', (draft) => void (draft.act = blankAct(kind)))
+        }
       />
       <Choice<Stage>
         className={third}
@@ -68,7 +70,7 @@ export function StepDoing({ step, index }: { step: Step; index: number }) {
         value={step.stage}
         words={STAGE_WORDS}
         among={STAGES}
-        onChoose={(stage) => stage && editStep('the stage', (it) => void (it.stage = stage))}
+        onChoose={(stage) => stage && editStep('the stage', (draft) => void (draft.stage = stage))}
       />
       <Choice<StepPlace>
         className={third}
@@ -76,7 +78,7 @@ export function StepDoing({ step, index }: { step: Step; index: number }) {
         value={step.place}
         words={PLACE_WORDS}
         none="not said"
-        onChoose={(place) => editStep('where it is done', (it) => void (it.place = place))}
+        onChoose={(place) => editStep('where it is done', (draft) => void (draft.place = place))}
       />
       <ActFields step={step} />
       <StepNeedleChoice step={step} className={third} problem={problemAt(`${pointer}/needle/gauge`)} />
@@ -86,7 +88,7 @@ export function StepDoing({ step, index }: { step: Step; index: number }) {
         value={step.stroke}
         words={STROKE_WORDS}
         none="not said"
-        onChoose={(stroke) => editStep('the stroke', (it) => void (it.stroke = stroke))}
+        onChoose={(stroke) => editStep('the stroke', (draft) => void (draft.stroke = stroke))}
       />
       <Choice<Depth>
         className={third}
@@ -94,7 +96,7 @@ export function StepDoing({ step, index }: { step: Step; index: number }) {
         value={step.depth}
         words={DEPTH_WORDS}
         none="not said"
-        onChoose={(depth) => editStep('the depth', (it) => void (it.depth = depth))}
+        onChoose={(depth) => editStep('the depth', (draft) => void (draft.depth = depth))}
       />
       <MinutesField
         className={third}
@@ -102,7 +104,7 @@ export function StepDoing({ step, index }: { step: Step; index: number }) {
         value={step.minutes}
         problem={problemAt(`${pointer}/minutes`)}
         unknown={step.minutes === null && step.act.kind !== 'wait' ? 'Unknown until given' : null}
-        onValue={(minutes) => editStep('the minutes', (it) => void (it.minutes = minutes), 'minutes')}
+        onValue={(minutes) => editStep('the minutes', (draft) => void (draft.minutes = minutes), 'minutes')}
       />
       {step.repeat && (
         <Choice
@@ -112,7 +114,7 @@ export function StepDoing({ step, index }: { step: Step; index: number }) {
           words={MINUTES_ARE_WORDS}
           hint={repeatedWords(step, document)}
           onChoose={(are) =>
-            editStep('what the minutes are of', (it) => void (it.areMinutesEach = are !== 'together'))
+            editStep('what the minutes are of', (draft) => void (draft.areMinutesEach = are !== 'together'))
           }
         />
       )}
@@ -123,7 +125,7 @@ export function StepDoing({ step, index }: { step: Step; index: number }) {
         problem={problemAt(`${pointer}/waiting`)}
         unknown={isWaitedFor(step, document) && step.waiting === null ? 'It sets or dries: how long?' : null}
         hint="drying, setting; nobody works"
-        onValue={(waiting) => editStep('the waiting', (it) => void (it.waiting = waiting), 'waiting')}
+        onValue={(waiting) => editStep('the waiting', (draft) => void (draft.waiting = waiting), 'waiting')}
       />
       <NumberField
         className={third}
@@ -133,7 +135,7 @@ export function StepDoing({ step, index }: { step: Step; index: number }) {
         isWhole
         allowEmpty
         hint="empty: one, in the fingers"
-        onValue={(holder) => editStep('the holder', (it) => void (it.holder = holder), 'holder')}
+        onValue={(holder) => editStep('the holder', (draft) => void (draft.holder = holder), 'holder')}
       />
       <Field label="Change or stop when" className={lists.span8 ?? ''}>
         {(control) => (
@@ -144,7 +146,7 @@ export function StepDoing({ step, index }: { step: Step; index: number }) {
             placeholder="it springs back, and fits the outline"
             onChange={(event) => {
               const cue = event.target.value;
-              editStep('the cue', (it) => void (it.cue = cue), 'cue');
+              editStep('the cue', (draft) => void (draft.cue = cue), 'cue');
             }}
           />
         )}
@@ -155,7 +157,7 @@ export function StepDoing({ step, index }: { step: Step; index: number }) {
         value={step.leaves}
         words={STATE_WORDS}
         none="as the kind says"
-        onChoose={(leaves) => editStep('what it leaves', (it) => void (it.leaves = leaves))}
+        onChoose={(leaves) => editStep('what it leaves', (draft) => void (draft.leaves = leaves))}
       />
       {steps.some(({ act, id }) => act.kind === 'decide' && id !== step.id) && <Recalls step={step} />}
     </div>
@@ -192,7 +194,7 @@ function Recalls({ step }: { step: Step }) {
       value={step.recallsStepId}
       words={words}
       none="nothing"
-      onChoose={(id) => editStep('what it recalls', (it) => void (it.recallsStepId = id))}
+      onChoose={(id) => editStep('what it recalls', (draft) => void (draft.recallsStepId = id))}
     />
   );
 }

@@ -105,8 +105,10 @@ function ActsOn({ step }: { step: Step }) {
   const joins = useTable((table) => table.document.joins);
   const editStep = useEditStep(step.id);
   const toggle = (list: 'partIds' | 'joinIds', thing: string, id: string) =>
-    editStep(`the ${thing} of a step`, (it) => {
-      it[list] = it[list].includes(id) ? it[list].filter((own) => own !== id) : [...it[list], id];
+    editStep(`the ${thing} of a step`, (draft) => {
+      draft[list] = draft[list].includes(id)
+        ? draft[list].filter((joinId) => joinId !== id)
+        : [...draft[list], id];
     });
   const within = joins.filter(
     ({ id, partId, ontoId }) =>

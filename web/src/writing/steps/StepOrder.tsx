@@ -19,8 +19,8 @@ export function StepOrder({ step }: { step: Step }) {
     [document, step.id],
   );
   const remove = (link: OrderLink) =>
-    edit('taking a link away', (it) => {
-      it.links = it.links.filter(
+    edit('taking a link away', (draft) => {
+      draft.links = draft.links.filter(
         ({ beforeId, afterId }) => beforeId !== link.beforeId || afterId !== link.afterId,
       );
     });
@@ -68,11 +68,11 @@ function NewLink({ step }: { step: Step }) {
     const link = { id: nanoid(10), beforeId: otherId, afterId: step.id, strength, reason };
     const circle = linkCircle([...orderLinks(document), link]);
     if (circle) {
-      const numbers = circle.map((id) => document.steps.findIndex((own) => own.id === id) + 1);
+      const numbers = circle.map((id) => document.steps.findIndex((candidate) => candidate.id === id) + 1);
       setProblem(`That would go in a circle: step ${numbers.join(', then ')}. Nothing was linked.`);
       return;
     }
-    edit('linking two steps', (it) => void it.links.push(link));
+    edit('linking two steps', (draft) => void draft.links.push(link));
     setOtherId(null);
     setReason('');
     setProblem(null);

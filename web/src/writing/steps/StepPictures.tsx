@@ -21,13 +21,13 @@ export function StepPictures({ step }: { step: Step }) {
     setBusy(true);
     try {
       const { id } = await perform(keepPicture(file));
-      edit('adding a picture', (it) => {
+      edit('adding a picture', (draft) => {
         const name = file.name.replace(/\.[^.]*$/, '').slice(0, 120);
-        if (!it.pictures.some((picture) => picture.id === id)) {
-          it.pictures.push({ id, name, alt: '', rights: structuredClone(OWN_RIGHTS) });
+        if (!draft.pictures.some((picture) => picture.id === id)) {
+          draft.pictures.push({ id, name, alt: '', rights: structuredClone(OWN_RIGHTS) });
         }
-        it.steps
-          .find((own) => own.id === step.id)
+        draft.steps
+          .find((candidate) => candidate.id === step.id)
           ?.pictures.push({ id: nanoid(10), pictureId: id, caption: '' });
       });
     } catch (error) {
@@ -39,11 +39,11 @@ export function StepPictures({ step }: { step: Step }) {
   const change = (label: string, id: string, caption: string | null) =>
     edit(
       label,
-      (it) => {
-        const own = it.steps.find((one) => one.id === step.id);
-        if (!own) return;
-        if (caption === null) own.pictures = own.pictures.filter((picture) => picture.id !== id);
-        const picture = own.pictures.find((one) => one.id === id);
+      (draft) => {
+        const ownStep = draft.steps.find((candidate) => candidate.id === step.id);
+        if (!ownStep) return;
+        if (caption === null) ownStep.pictures = ownStep.pictures.filter((picture) => picture.id !== id);
+        const picture = ownStep.pictures.find((candidate) => candidate.id === id);
         if (picture && caption !== null) picture.caption = caption;
       },
       caption === null ? undefined : `${id}.caption`,
@@ -93,8 +93,8 @@ export function StepPictures({ step }: { step: Step }) {
             popupMatchSelectWidth={false}
             options={others.map(({ id, name }) => ({ value: id, label: name }))}
             onChange={(pictureId) =>
-              edit('using a picture again', (it) => {
-                it.steps
+              edit('using a picture again', (draft) => {
+                draft.steps
                   .find(({ id }) => id === step.id)
                   ?.pictures.push({ id: nanoid(10), pictureId, caption: '' });
               })

@@ -25,7 +25,7 @@ export function StepReaders({ step }: { step: Step }) {
             const isRepeated = event.target.checked;
             editStep(
               'repeating a step',
-              (it) => void (it.repeat = isRepeated ? { times: null, notes: [] } : null),
+              (draft) => void (draft.repeat = isRepeated ? { times: null, notes: [] } : null),
             );
           }}
         >
@@ -45,8 +45,8 @@ export function StepReaders({ step }: { step: Step }) {
             onValue={(times) =>
               editStep(
                 'how often',
-                (it) => {
-                  if (it.repeat) it.repeat.times = times;
+                (draft) => {
+                  if (draft.repeat) draft.repeat.times = times;
                 },
                 'times',
               )
@@ -64,10 +64,10 @@ export function StepReaders({ step }: { step: Step }) {
                     const text = event.target.value;
                     editStep(
                       'a note for a repeat',
-                      (it) => {
-                        if (!it.repeat) return;
-                        while (it.repeat.notes.length <= at) it.repeat.notes.push('');
-                        it.repeat.notes[at] = text;
+                      (draft) => {
+                        if (!draft.repeat) return;
+                        while (draft.repeat.notes.length <= at) draft.repeat.notes.push('');
+                        draft.repeat.notes[at] = text;
                       },
                       `note.${at}`,
                     );
@@ -90,7 +90,7 @@ export function StepReaders({ step }: { step: Step }) {
                 const text = event.target.value;
                 editStep(
                   'a sentence for some readers',
-                  (it) => void (it.readers[key] = text),
+                  (draft) => void (draft.readers[key] = text),
                   `readers.${key}`,
                 );
               }}

@@ -44,19 +44,19 @@ export function StepText({ step, onAddAfter, onTechnique }: StepTextProps) {
     }
     edit(
       'the text of a step',
-      (it) => {
-        const own = it.steps.find(({ id }) => id === step.id);
-        if (!own) return;
-        own.text = read?.text ?? text;
-        if (read?.kind === 'step') Object.assign(own, read.change(own as Step, nanoid(10)));
+      (draft) => {
+        const ownStep = draft.steps.find(({ id }) => id === step.id);
+        if (!ownStep) return;
+        ownStep.text = read?.text ?? text;
+        if (read?.kind === 'step') Object.assign(ownStep, read.change(ownStep as Step, nanoid(10)));
       },
       read ? undefined : `${step.id}.text`,
     );
   };
   const setText = (text: string) =>
-    edit('the text of a step', (it) => {
-      const own = it.steps.find(({ id }) => id === step.id);
-      if (own) own.text = text;
+    edit('the text of a step', (draft) => {
+      const ownStep = draft.steps.find(({ id }) => id === step.id);
+      if (ownStep) ownStep.text = text;
     });
   const change = (how: (selected: Selected) => string) => {
     const area = box.current?.querySelector('textarea');
@@ -176,10 +176,13 @@ function taken(pattern: Pattern, stepId: string, found: readonly Recognised[]): 
   const before = pattern.steps[at];
   if (!before) return pattern;
   const step = found.reduce(withRecognised, before);
-  return found.reduce((so, one) => (one.is === 'amount' ? takeAmount(so, step, one, nanoid(10)) : so), {
-    ...pattern,
-    steps: pattern.steps.with(at, step),
-  });
+  return found.reduce(
+    (so, recognised) => (recognised.is === 'amount' ? takeAmount(so, step, recognised, nanoid(10)) : so),
+    {
+      ...pattern,
+      steps: pattern.steps.with(at, step),
+    },
+  );
 }
 
 /** What the pattern and the shelf have names for. */

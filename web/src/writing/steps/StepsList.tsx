@@ -80,7 +80,7 @@ export function StepsList({ openId, onOpen }: StepsListProps) {
         renderRow={(id, index) => {
           const step = steps[index];
           if (!step) return null;
-          const own = cautions.get(id) ?? NONE;
+          const caution = cautions.get(id) ?? NONE;
           const isOpen = id === openId;
           return (
             <div
@@ -95,7 +95,7 @@ export function StepsList({ openId, onOpen }: StepsListProps) {
                 needle={needleOf(step, document)}
                 times={ticksOf(step, document).length}
                 isWaitedFor={isWaitedFor(step, document)}
-                cautions={own}
+                cautions={caution}
                 partNumbers={step.partIds.map((partId) => numberOf.get(partId) ?? '').join(' ')}
                 onToggle={toggle}
               />
@@ -103,7 +103,7 @@ export function StepsList({ openId, onOpen }: StepsListProps) {
                 <StepEditor
                   step={step}
                   index={index}
-                  cautions={own}
+                  cautions={caution}
                   onTechnique={(techniqueId) => actions.onTechnique(techniqueId, id)}
                   actions={actions}
                 />

@@ -19,8 +19,8 @@ export function slashChoices(
   techniques: readonly Pick<Technique, 'id' | 'name'>[],
 ): SlashChoice[] {
   const choice = (value: string, label: string): SlashChoice => ({ value, label, search: label });
-  const own = distinctNeedles(pattern.steps.flatMap((step) => needleOf(step, pattern) ?? []));
-  const needles = own.length > 0 ? own : [byGauge(36), byGauge(38), byGauge(40)];
+  const inUse = distinctNeedles(pattern.steps.flatMap((step) => needleOf(step, pattern) ?? []));
+  const needles = inUse.length > 0 ? inUse : [byGauge(36), byGauge(38), byGauge(40)];
   return [
     ...pattern.parts.map(({ id, name }, index) => choice(`part:${id}`, `part ${index + 1} ${name}`)),
     ...pattern.findings.flatMap(({ id, findingId }) => {

@@ -28,7 +28,7 @@ export function onlyWordsDiffer(was: TableState, is: TableState, stepId: string)
 }
 
 const sameBut = <T extends object>(a: T, b: T, key: keyof T): boolean =>
-  (Object.keys(b) as (keyof T)[]).every((own) => own === key || a[own] === b[own]);
+  (Object.keys(b) as (keyof T)[]).every((candidate) => candidate === key || a[candidate] === b[candidate]);
 
 /** Every other step is the same one; of this one only the words may be other. */
 const sameSteps = ({ steps: a }: Pattern, { steps: b }: Pattern, stepId: string): boolean =>

@@ -27,7 +27,7 @@ export function useStepActions(onOpen: (stepId: string | null) => void): StepAct
   const document = useTable((table) => table.document);
   const edit = useTable((table) => table.edit);
   const put = (id: string, index: number) =>
-    edit('moving a step', (it) => void (it.steps = moveItem(it.steps, id, index)));
+    edit('moving a step', (draft) => void (draft.steps = moveItem(draft.steps, id, index)));
   return {
     onMove: (id, toIndex) => {
       const placing = placeStep(document, id, toIndex);
@@ -49,9 +49,9 @@ export function useStepActions(onOpen: (stepId: string | null) => void): StepAct
     },
     onDuplicate: (id) => {
       const newId = nanoid(10);
-      edit('duplicating a step', (it) => {
-        it.steps = duplicateItem(document.steps, id, newId);
-        const copy = it.steps.find((step) => step.id === newId);
+      edit('duplicating a step', (draft) => {
+        draft.steps = duplicateItem(document.steps, id, newId);
+        const copy = draft.steps.find((step) => step.id === newId);
         if (!copy) return;
         // A copy is the author’s own: the technique it came from goes on without it.
         copy.technique = null;
@@ -97,7 +97,7 @@ export function useStepActions(onOpen: (stepId: string | null) => void): StepAct
       const before = document.steps.findIndex((step) => step.id === id);
       edit(
         'adding a step',
-        (it) => void it.steps.splice(before + 1, 0, blankStep(newId, document.steps[before])),
+        (draft) => void draft.steps.splice(before + 1, 0, blankStep(newId, document.steps[before])),
       );
       onOpen(newId);
     },

@@ -25,20 +25,20 @@ export function useProblemAt(): (pointer: string) => string | null {
   };
 }
 
-export type EditItem<T> = (label: string, recipe: (it: Draft<T>) => void, key?: string) => void;
+export type EditItem<T> = (label: string, recipe: (draft: Draft<T>) => void, key?: string) => void;
 
 /** Edits of one item of a list; `key` joins edits of one field that follow closely. */
 const onItem =
   <T extends { id: string }>(
     edit: EditDraft,
     id: string,
-    listOf: (it: Parameters<Parameters<EditDraft>[1]>[0]) => Draft<T>[],
+    listOf: (draft: Parameters<Parameters<EditDraft>[1]>[0]) => Draft<T>[],
   ): EditItem<T> =>
   (label, recipe, key) =>
     edit(
       label,
-      (it) => {
-        const item = listOf(it).find((candidate) => candidate.id === id);
+      (draft) => {
+        const item = listOf(draft).find((candidate) => candidate.id === id);
         if (item) recipe(item);
       },
       key && `${id}.${key}`,
@@ -46,7 +46,10 @@ const onItem =
 
 const useEdit = (): EditDraft => useTable((table) => table.edit);
 
-export const useEditPart = (id: string): EditItem<Part> => onItem<Part>(useEdit(), id, (it) => it.parts);
-export const useEditStep = (id: string): EditItem<Step> => onItem<Step>(useEdit(), id, (it) => it.steps);
-export const useEditJoin = (id: string): EditItem<Join> => onItem<Join>(useEdit(), id, (it) => it.joins);
-export const useEditCut = (id: string): EditItem<Cut> => onItem<Cut>(useEdit(), id, (it) => it.cuts);
+export const useEditPart = (id: string): EditItem<Part> =>
+  onItem<Part>(useEdit(), id, (draft) => draft.parts);
+export const useEditStep = (id: string): EditItem<Step> =>
+  onItem<Step>(useEdit(), id, (draft) => draft.steps);
+export const useEditJoin = (id: string): EditItem<Join> =>
+  onItem<Join>(useEdit(), id, (draft) => draft.joins);
+export const useEditCut = (id: string): EditItem<Cut> => onItem<Cut>(useEdit(), id, (draft) => draft.cuts);
