@@ -3,6 +3,7 @@ import '@fontsource-variable/bricolage-grotesque/wght.css';
 import 'antd/dist/reset.css';
 import './ui/look/tokens.css';
 import './ui/look/global.css';
+import './ui/look/utilities.css';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { Look } from './shell/Look.tsx';

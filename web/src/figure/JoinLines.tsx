@@ -28,7 +28,7 @@ export function JoinLines({ joins, pieces, tray, width, height, chosenId }: Join
     <svg
       width={width}
       height={height}
-      style={{ position: 'absolute', left: 0, top: 0, pointerEvents: 'none' }}
+      className="laid-over"
       aria-hidden
     >
       {joins.map((join) => {

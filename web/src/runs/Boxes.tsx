@@ -325,7 +325,7 @@ function Packaging({ recipe, onChange }: Pick<BoxFieldsProps, 'recipe' | 'onChan
         <Select<string[]>
           {...control}
           mode="multiple"
-          style={{ width: '100%' }}
+          className="wide"
           value={recipe.packaging.map(({ findingId }) => findingId)}
           options={findings.map(({ id, name }) => ({ value: id, label: name }))}
           optionFilterProp="label"

@@ -43,7 +43,7 @@ export function OwnBags({ runPlan: { groups }, draft }: { runPlan: ShownRun; dra
               <Select<string[]>
                 {...control}
                 mode="multiple"
-                style={{ width: '100%' }}
+                className="wide"
                 optionFilterProp="label"
                 value={bag.places.map(({ revisionId, id }) => `${revisionId} ${id}`)}
                 options={options}

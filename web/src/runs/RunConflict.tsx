@@ -22,10 +22,10 @@ export function RunConflict({ draft }: { draft: RunDraft }) {
       ]}
     >
       <p>Nothing has been overwritten.</p>
-      <p style={{ marginTop: 8 }}>
+      <p className="above-2">
         <b>Mine:</b> {inWords(draft.input)}
       </p>
-      <p style={{ marginTop: 4 }}>
+      <p className="above-1">
         <b>Saved:</b> {inWords(draft.saveState.theirs.document)}
       </p>
     </Modal>

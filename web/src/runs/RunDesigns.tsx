@@ -18,7 +18,7 @@ export function RunDesigns({ run, draft }: { run: OpenedRun; draft: RunDraft }) 
     <div className={styles.headFact}>
       <span>
         {shown.map(({ patternId, title, revisionId }, at) => (
-          <span key={revisionId} style={{ display: 'inline' }}>
+          <span key={revisionId} className="as-inline">
             {at > 0 && ', '}
             <Link to={`/patterns/${patternId}`}>{title}</Link>
           </span>

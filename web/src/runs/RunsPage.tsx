@@ -118,7 +118,7 @@ function PlanClass({ revisions }: { revisions: readonly RevisionName[] }) {
     return (
       <>
         <h2>Plan a class</h2>
-        <p className="quiet" style={{ marginTop: 8 }}>
+        <p className="quiet above-2">
           A class needs a published pattern, so that nothing changes under it.{' '}
           <Link to="/patterns">Publish one first</Link>.
         </p>

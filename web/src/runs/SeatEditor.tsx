@@ -98,7 +98,7 @@ export function SeatEditor({ runId, runPlan, draft, number, onClose }: SeatEdito
           <Select<FibreFlag[]>
             {...control}
             mode="multiple"
-            style={{ width: '100%' }}
+            className="wide"
             value={[...seat.avoids]}
             placeholder="nothing said"
             options={FIBRE_FLAGS.map((flag) => ({ value: flag, label: FIBRE_FLAG_WORDS[flag] }))}

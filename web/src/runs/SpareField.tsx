@@ -28,7 +28,7 @@ export function SpareField({ finding, spare, draft }: SpareFieldProps) {
       trigger="click"
       title={`Spares of ${finding.name}`}
       content={
-        <div style={{ width: 260, display: 'grid', gap: 8 }}>
+        <div className="control-xl in-stack">
           <SpareRuleFields rule={rule} none={null} onRule={set} />
           {isOwn && (
             <Button size="small" onClick={() => set(null)}>

@@ -90,9 +90,7 @@ export function BlendLotMaker({ blend, fractions, fibres }: BlendLotMakerProps) 
                 <span className="quiet small"> from {withdrawals.length} lots, the oldest first</span>
               )}
             </span>
-            <b className="num" style={{ fontSize: 17 }}>
-              {showWeighed(weighedG, scaleStepG)}
-            </b>
+            <b className="num larger">{showWeighed(weighedG, scaleStepG)}</b>
             {withdrawals === null && (
               <span className={`red small ${styles.foundParts}`}>
                 {fibre?.onHandG == null

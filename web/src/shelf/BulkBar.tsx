@@ -31,7 +31,7 @@ export function BulkBar({ entries, onClear }: BulkBarProps) {
             value={place}
             maxLength={60}
             placeholder="drawer 3"
-            style={{ width: 120 }}
+            className="control-m"
             onChange={(event) => setPlace(event.target.value)}
           />
           <Button htmlType="submit" disabled={place.trim() === ''}>
@@ -54,7 +54,7 @@ export function BulkBar({ entries, onClear }: BulkBarProps) {
             max={500}
             suffix="%"
             placeholder="+5"
-            style={{ width: 90 }}
+            className="control-s"
             onChange={setPercent}
           />
           <Button htmlType="submit" disabled={percent === null}>

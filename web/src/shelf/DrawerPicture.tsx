@@ -18,7 +18,7 @@ export const DrawerPicture = memo(function DrawerPicture({ entry }: { entry: Ent
       viewBox={`0 0 ${PICTURE_WIDTH} ${PICTURE_HEIGHT}`}
       preserveAspectRatio="none"
       aria-hidden
-      style={{ display: 'block' }}
+      className="as-block"
     >
       <rect width={PICTURE_WIDTH} height={PICTURE_HEIGHT} fill="var(--paper-2)" />
       {entry.wool ? <WoolLevel entry={entry} /> : <Thing entry={entry} />}

@@ -83,7 +83,7 @@ export function StockFigures({
         </dd>
       </dl>
       {promised && (
-        <ul className={styles.list} style={{ marginBottom: 12 }} aria-label="Promised to">
+        <ul className={`${styles.list} below-3`} aria-label="Promised to">
           {promised.runs.map((run) => (
             <li key={run.runId} className="small">
               <Link to={`/runs/${run.runId}`}>{run.name}</Link>{' '}

@@ -53,7 +53,7 @@ export function FindingPanel({
           onHand={finding.onHand}
         />
       )}
-      <div style={{ height: 12 }} />
+      <div className="gap-3" />
       <ItemFrame form={form}>
         <TextField
           label="Name"

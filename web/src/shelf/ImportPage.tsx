@@ -52,7 +52,7 @@ export function ImportPage() {
               <Select<ListKind>
                 {...control}
                 value={kind}
-                style={{ width: 180 }}
+                className="control-l"
                 options={LIST_KINDS.map((listKind) => ({ value: listKind, label: KIND_WORDS[listKind] }))}
                 onChange={(next) => setParams({ kind: next }, { replace: true })}
               />
@@ -161,7 +161,7 @@ function Settings({ preview, onChange }: SettingsProps) {
           <Select<Encoding>
             {...control}
             value={preview.encoding}
-            style={{ width: 170 }}
+            className="control-l"
             options={ENCODINGS.map((value) => ({ value, label: ENCODING_WORDS[value] }))}
             onChange={(encoding) => onChange({ encoding })}
           />
@@ -172,7 +172,7 @@ function Settings({ preview, onChange }: SettingsProps) {
           <Select<Delimiter>
             {...control}
             value={preview.delimiter}
-            style={{ width: 120 }}
+            className="control-m"
             options={DELIMITERS.map((value) => ({ value, label: DELIMITER_WORDS[value] }))}
             onChange={(delimiter) => onChange({ delimiter })}
           />
@@ -183,7 +183,7 @@ function Settings({ preview, onChange }: SettingsProps) {
           <Select<'.' | ','>
             {...control}
             value={preview.decimal}
-            style={{ width: 100 }}
+            className="control-s"
             options={[
               { value: '.', label: '1.5' },
               { value: ',', label: '1,5' },

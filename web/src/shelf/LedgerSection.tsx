@@ -100,9 +100,8 @@ function EnterMovement({ itemId, unit, lots, onDone }: LedgerSectionProps & { on
   };
   return (
     <form
-      className={styles.form}
+      className={`${styles.form} above-2 below-2`}
       noValidate
-      style={{ margin: '6px 0 8px' }}
       onSubmit={(event) => {
         event.preventDefault();
         void enter();

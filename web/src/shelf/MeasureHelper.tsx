@@ -86,7 +86,7 @@ export function MeasureHelper({ measuring, onRecord, onUse }: MeasureHelperProps
           suffix="g"
           onValue={setScaleStepG}
         />
-        <div style={{ alignSelf: 'end' }}>
+        <div className="to-end">
           <Button
             size="small"
             onClick={() =>

@@ -36,7 +36,7 @@ export function NeedlePanel({ needle, onSaved }: { needle: Needle | null; onSave
     <>
       <h2>{needle ? needleName(needle) : 'A needle'}</h2>
       {needle && <CountedNowField itemId={needle.id} lotId={null} unit="piece" onHand={needle.onHand} />}
-      <div style={{ height: 12 }} />
+      <div className="gap-3" />
       <ItemFrame form={form}>
         <div className={styles.two}>
           <NumberField

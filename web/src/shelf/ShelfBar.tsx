@@ -43,7 +43,7 @@ export function ShelfBar({ section, entries, looking, view, onLook, onView }: Sh
           <Select<Shown>
             aria-label="Which to show"
             value={looking.shown}
-            style={{ width: 112 }}
+            className="control-s"
             options={SHOWN_OPTIONS}
             onChange={(shown) => onLook({ shown })}
           />
@@ -51,7 +51,7 @@ export function ShelfBar({ section, entries, looking, view, onLook, onView }: Sh
             <Select<GroupBy>
               aria-label="Shelves by"
               value={looking.groupBy}
-              style={{ width: 104 }}
+              className="control-s"
               options={
                 section === 'wool' ? GROUP_OPTIONS : GROUP_OPTIONS.filter(({ value }) => value !== 'colour')
               }
@@ -62,7 +62,7 @@ export function ShelfBar({ section, entries, looking, view, onLook, onView }: Sh
             <Select<SortBy>
               aria-label="In order of"
               value={looking.sortBy}
-              style={{ width: 112 }}
+              className="control-s"
               options={SORT_OPTIONS}
               onChange={(sortBy) => onLook({ sortBy, isDescending: sortBy === 'promised' })}
             />

@@ -116,9 +116,7 @@ function Nothing({ section, entries, onAdd, onSaved }: NothingProps) {
   const [isAsking, setAsking] = useState(false);
   return (
     <>
-      <p className="quiet" style={{ marginBottom: 12 }}>
-        {NOTHING_OPEN[section]}
-      </p>
+      <p className="quiet below-3">{NOTHING_OPEN[section]}</p>
       <div className={styles.form}>
         {ADDABLE[section].map(([kind, words]) => (
           <div key={kind}>
@@ -133,7 +131,7 @@ function Nothing({ section, entries, onAdd, onSaved }: NothingProps) {
           </div>
         )}
       </div>
-      <div style={{ height: 18 }} />
+      <div className="gap-4" />
       {section === 'wool' &&
         (isAsking ? <Substitutes colour={ANY_COLOUR} /> : <NeedsYou entries={entries} onOpen={onSaved} />)}
       {section === 'tools' && <HandMeasures />}

@@ -38,7 +38,7 @@ export function Substitutes({ colour, except = null }: SubstitutesProps) {
   return (
     <section className={styles.section} aria-label="What comes closest">
       <h3>What comes closest</h3>
-      <div className={styles.two} style={{ margin: '6px 0 8px' }}>
+      <div className={`${styles.two} above-2 below-2`}>
         <ColourField label="To this colour" value={wanted} onValue={setWanted} />
         <label className="small">
           <span className="quiet">Only what is there</span>
@@ -71,13 +71,11 @@ function Found({ wanted, candidates }: { wanted: string; candidates: readonly Fi
       {singles.slice(0, 4).map((single) => (
         <FoundLine key={keyOf(single)} nearColour={single} byId={byId} />
       ))}
-      <h4 className="quiet small" style={{ marginTop: 12 }}>
-        Blended, in eighths
-      </h4>
+      <h4 className="quiet small above-3">Blended, in eighths</h4>
       {blends.slice(0, 5).map((blend) => (
         <FoundLine key={keyOf(blend)} nearColour={blend} byId={byId} />
       ))}
-      <p className="quiet small" style={{ marginTop: 8 }}>
+      <p className="quiet small above-2">
         ΔE is CIEDE2000; under 2 few eyes tell them apart.{' '}
         {judged < possible
           ? `The ${judged} likeliest of ${possible} blends were mixed in full.`

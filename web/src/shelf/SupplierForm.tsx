@@ -41,7 +41,7 @@ export function SupplierPanel({ supplier, onSaved }: SupplierPanelProps) {
   const { input, set, problemAt } = form;
   return (
     <>
-      <h2 style={{ marginBottom: 12 }}>{supplier?.name ?? 'A supplier'}</h2>
+      <h2 className="below-3">{supplier?.name ?? 'A supplier'}</h2>
       <ItemFrame form={form}>
         <TextField
           label="Name"
@@ -126,7 +126,7 @@ function Offers({ offers, goods, problemAt, onChange }: OffersProps) {
       <div className={styles.sectionHead}>
         <h3>Packs and prices</h3>
         <Input
-          style={{ width: 160 }}
+          className="control-l"
           size="small"
           value={text}
           allowClear
@@ -205,9 +205,9 @@ function AddOffer({ goods, onAdd }: { goods: ReadonlyMap<string, Entry>; onAdd: 
     setPrice(null);
   };
   return (
-    <div style={{ marginBottom: 10 }}>
+    <div className="below-3">
       <Select
-        style={{ width: '100%' }}
+        className="wide"
         aria-label="What is offered"
         value={itemId}
         placeholder="What is offered"

@@ -49,7 +49,7 @@ export function ToolPanel({ tool, onSaved }: { tool: Tool | null; onSaved: (id: 
     <>
       <h2>{tool?.name ?? 'A tool, holder or surface'}</h2>
       {tool && <CountedNowField itemId={tool.id} lotId={null} unit="piece" onHand={tool.onHand} />}
-      <div style={{ height: 12 }} />
+      <div className="gap-3" />
       <ItemFrame form={form}>
         <TextField
           label="Name"

@@ -5,15 +5,13 @@ import { useRouteError } from 'react-router';
 export function PageError() {
   const error = useRouteError();
   return (
-    <main className="sheet" style={{ margin: 18, padding: 32, maxWidth: 640 }}>
+    <main className="sheet lone-sheet narrow">
       <h1>This page stumbled</h1>
-      <p style={{ marginTop: 8 }}>
+      <p className="above-2">
         What you typed is kept in this browser and on the server. Open the page again; if it stumbles again,
         go <a href="/">back to the bench</a>.
       </p>
-      <p className="quiet small" style={{ marginTop: 8 }}>
-        {errorWords(error)}
-      </p>
+      <p className="quiet small above-2">{errorWords(error)}</p>
     </main>
   );
 }

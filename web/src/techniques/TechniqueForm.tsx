@@ -155,9 +155,9 @@ const PARAMETER_FIELDS = [
 /** What is filled in where it is used. */
 function Parameters({ input, change }: ParametersProps) {
   return (
-    <section aria-label="What is filled in" style={{ margin: '12px 0' }}>
+    <section aria-label="What is filled in" className="above-3 below-3">
       {input.parameters.map((parameter, index) => (
-        <div key={index} className={lists.grid} style={{ marginBottom: 6 }}>
+        <div key={index} className={`${lists.grid} below-2`}>
           {PARAMETER_FIELDS.map(([key, label, example]) => (
             <Field key={key} label={label} className={lists.span3 ?? ''}>
               {(control) => (
@@ -178,7 +178,7 @@ function Parameters({ input, change }: ParametersProps) {
               )}
             </Field>
           ))}
-          <div className={lists.span3} style={{ alignSelf: 'end' }}>
+          <div className={`${lists.span3} to-end`}>
             <Button size="small" onClick={() => change((draft) => void draft.parameters.splice(index, 1))}>
               Take it off
             </Button>

@@ -114,7 +114,7 @@ export function TechniqueStepFields({ step, index, problem, change, onDelete }: 
         )}
       </Field>
       {onDelete && (
-        <div className={lists.span3} style={{ alignSelf: 'end', textAlign: 'right' }}>
+        <div className={`${lists.span3} to-end to-right`}>
           <Button size="small" onClick={onDelete}>
             Take the step off
           </Button>

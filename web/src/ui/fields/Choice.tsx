@@ -36,7 +36,7 @@ export function Choice<T extends string>(props: ChoiceProps<T>) {
       {(control) => (
         <Select<string>
           {...control}
-          style={{ width: '100%' }}
+          className="wide"
           popupMatchSelectWidth={false}
           value={value ?? (none === undefined ? null : NONE)}
           placeholder={placeholder}

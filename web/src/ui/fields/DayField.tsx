@@ -45,7 +45,7 @@ export function DayField({
       {(control) => (
         <DatePicker
           {...control}
-          style={{ width: '100%' }}
+          className="wide"
           locale={enGB}
           placeholder="5 Dec"
           value={value}

@@ -14,7 +14,7 @@ interface FibreSwatchProps {
 export const FibreSwatch = memo(function FibreSwatch({ fibre, width = 66, height = 26 }: FibreSwatchProps) {
   const id = useId();
   return (
-    <svg width={width ?? '100%'} height={height} aria-hidden style={{ flex: 'none' }}>
+    <svg width={width ?? '100%'} height={height} aria-hidden className="unshrunk">
       <defs>
         <FibrePattern id={id} fibre={fibre} seed={fibre.name} />
       </defs>

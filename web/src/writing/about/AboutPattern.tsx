@@ -94,7 +94,7 @@ function Grants() {
   const edit = useTable((table) => table.edit);
   if (document.rights.origin !== 'own') return null;
   return (
-    <fieldset className={lists.span12} style={{ border: 0, padding: 0, margin: '0 0 12px' }}>
+    <fieldset className={`${lists.span12} plain-fieldset`}>
       <legend className="small">Whoever has the pattern may</legend>
       <Checkbox.Group
         value={document.grants}

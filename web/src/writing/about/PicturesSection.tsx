@@ -41,12 +41,11 @@ function PictureFields({ picture }: { picture: PatternPicture }) {
       key && `${picture.id}.${key}`,
     );
   return (
-    <div className={lists.grid} style={{ marginBottom: 10 }}>
+    <div className={`${lists.grid} below-3`}>
       <img
-        className={lists.span3 ?? ''}
+        className={`${lists.span3 ?? ''} thumbnail`}
         src={`/api/pictures/${picture.id}?size=small`}
         alt={picture.alt || picture.name}
-        style={{ width: '100%', maxHeight: 84, objectFit: 'contain' }}
       />
       <Field
         label={`${picture.name || 'A picture'}: said instead of it`}

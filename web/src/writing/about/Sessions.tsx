@@ -100,7 +100,7 @@ function SessionFields({ session, onOpenStep }: SessionFieldsProps) {
         unknown={session.firstStepId === null ? 'Say which step begins it' : null}
         onChoose={(id) => change('where a session begins', (draft) => void (draft.firstStepId = id))}
       />
-      <div className={lists.span2} style={{ alignSelf: 'end' }}>
+      <div className={`${lists.span2} to-end`}>
         <Button
           size="small"
           onClick={() =>

@@ -86,7 +86,7 @@ export function JoinsList() {
         {document.parts.length < 2 && <span className="quiet">A join needs two parts.</span>}
         {document.joins.length > 0 && (
           <Checkbox
-            style={{ alignSelf: 'center' }}
+            className="to-middle"
             checked={document.joinsApart}
             onChange={(event) => {
               const isApart = event.target.checked;

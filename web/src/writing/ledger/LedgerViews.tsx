@@ -148,7 +148,7 @@ function Amount({ total }: { total: TotalMass }) {
   // Trimmings, and nothing else.
   if (total.likelyG <= 0) return <span className="quiet">none taken</span>;
   return (
-    <span className="num" style={{ textAlign: 'right' }}>
+    <span className="num to-right">
       <b>
         {total.unknownCount > 0 && 'at least '}
         {showGrams(total.likelyG)}

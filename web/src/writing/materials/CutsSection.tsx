@@ -95,7 +95,7 @@ export function CutsSection() {
           <Button>Add a length to cut</Button>
         </Dropdown>
         {document.cuts.length === 0 && (
-          <span className="quiet" style={{ alignSelf: 'center' }}>
+          <span className="quiet to-middle">
             Wire, cord, whiskers, a panel: cut lengths with every bend and knot.
           </span>
         )}

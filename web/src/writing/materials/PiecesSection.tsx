@@ -24,7 +24,7 @@ export function PiecesSection() {
         <span className="quiet small">eyes, bells, pin backs</span>
       </header>
       {document.findings.map((use, index) => (
-        <div key={use.id} className={styles.grid} style={{ marginBottom: 8 }}>
+        <div key={use.id} className={`${styles.grid} below-2`}>
           <Choice
             className={styles.span5 ?? ''}
             label="Finding"
@@ -88,7 +88,7 @@ export function PiecesSection() {
         </div>
       ))}
       <Button
-        style={{ marginBottom: 8 }}
+        className="below-2"
         onClick={() => {
           const id = nanoid(10);
           edit(

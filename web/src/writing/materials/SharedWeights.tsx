@@ -20,7 +20,7 @@ export function SharedWeights() {
       {document.shared.map((shared, index) => {
         const sharedEstimate = estimate.shared[index];
         return (
-          <div key={shared.id} className={styles.grid} style={{ marginBottom: 8 }}>
+          <div key={shared.id} className={`${styles.grid} below-2`}>
             <Field label="Of what" className={styles.span6 ?? ''}>
               {(control) => (
                 <Input
@@ -69,7 +69,7 @@ export function SharedWeights() {
                 )
               }
             />
-            <div className={styles.span3} style={{ alignSelf: 'end' }}>
+            <div className={`${styles.span3} to-end`}>
               <Button
                 danger
                 onClick={() =>
@@ -91,7 +91,7 @@ export function SharedWeights() {
         );
       })}
       <Button
-        style={{ marginBottom: 8 }}
+        className="below-2"
         onClick={() => {
           const id = nanoid(10);
           edit(

@@ -66,11 +66,11 @@ export function ToolsSection() {
           ))}
         </ul>
       )}
-      <div style={{ display: 'flex', gap: 6 }}>
+      <div className="in-line">
         <Input
           size="small"
           aria-label="Another tool or material"
-          style={{ width: 220 }}
+          className="control-xl"
           value={name}
           maxLength={80}
           placeholder="cocktail stick"

@@ -51,7 +51,7 @@ export function StepNeedleChoice({ step, className, problem }: StepNeedleChoiceP
       {(control) => (
         <Select<string>
           {...control}
-          style={{ width: '100%' }}
+          className="wide"
           popupMatchSelectWidth={400}
           listHeight={330}
           showSearch={{ optionFilterProp: 'label' }}

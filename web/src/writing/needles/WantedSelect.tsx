@@ -28,7 +28,7 @@ export function WantedSelect({ label, value, needles, none, problem, onChoose }:
       {(control) => (
         <Select<string>
           {...control}
-          style={{ width: '100%' }}
+          className="wide"
           popupMatchSelectWidth={false}
           showSearch={{ optionFilterProp: 'label' }}
           value={key ?? (none === undefined ? null : NONE)}

@@ -95,7 +95,7 @@ function SlotFields({ slot }: { slot: FibreSlot }) {
     ),
   );
   return (
-    <div className={lists.grid} style={{ marginBottom: 8 }}>
+    <div className={`${lists.grid} below-2`}>
       <Field label="Slot" className={lists.span3 ?? ''}>
         {(control) => (
           <Input
@@ -115,7 +115,7 @@ function SlotFields({ slot }: { slot: FibreSlot }) {
           <Select
             {...control}
             mode="multiple"
-            style={{ width: '100%' }}
+            className="wide"
             optionFilterProp="label"
             popupMatchSelectWidth={false}
             value={slot.places.map(({ kind, id }) => `${kind}:${id}`)}

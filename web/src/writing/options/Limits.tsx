@@ -50,7 +50,7 @@ export function Limits() {
         </p>
       )}
       {limits.map((limit) => (
-        <div key={limit.id} className={lists.grid} style={{ marginBottom: 8 }}>
+        <div key={limit.id} className={`${lists.grid} below-2`}>
           <Choice
             className={lists.span4 ?? ''}
             label="This"
@@ -96,7 +96,7 @@ export function Limits() {
               />
             )}
           </Field>
-          <div className={lists.span4} style={{ alignSelf: 'end' }}>
+          <div className={`${lists.span4} to-end`}>
             <Button
               size="small"
               onClick={() =>

@@ -97,7 +97,7 @@ function OptionFields({ option }: { option: Option }) {
           words={Object.fromEntries(option.values.map(({ id, name }) => [id, name || 'unnamed']))}
           onChoose={(id) => change('the usual answer', (draft) => void (draft.defaultValueId = id))}
         />
-        <div className={lists.span2} style={{ alignSelf: 'end', textAlign: 'right' }}>
+        <div className={`${lists.span2} to-end to-right`}>
           <Button size="small" danger onClick={remove}>
             Delete
           </Button>

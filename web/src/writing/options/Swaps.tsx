@@ -97,12 +97,7 @@ function SwapFields({ swap, places }: { swap: Swap; places: Record<string, strin
       field && `${swap.id}.${field}`,
     );
   return (
-    <div
-      className={`${styles.value} ${lists.grid}`}
-      style={{ marginBottom: 10 }}
-      role="group"
-      aria-label={swap.look || 'a swap'}
-    >
+    <div className={`${styles.value} ${lists.grid} below-3`} role="group" aria-label={swap.look || 'a swap'}>
       <Choice
         className={lists.span4 ?? ''}
         label="Instead of"
@@ -342,7 +337,7 @@ function SwapEffect({ swap }: { swap: Swap }) {
   }, [document, choices, wool, swap]);
   if (!words) return null;
   return (
-    <p className={`leaf small ${lists.span12}`} style={{ margin: 0 }}>
+    <p className={`leaf small ${lists.span12} flush`}>
       {words.length === 0
         ? 'It changes neither wool nor things, nor minutes, nor cost.'
         : `One make: ${words.join(', ')}.`}

@@ -26,7 +26,7 @@ export function ThingPicker({ label, things, className, onChoose }: ThingPickerP
         <Select
           {...control}
           mode="multiple"
-          style={{ width: '100%' }}
+          className="wide"
           value={things.map(keyOf)}
           placeholder="nothing yet"
           optionFilterProp="label"

@@ -101,7 +101,7 @@ function DerivedRow({
   onDelete,
 }: DerivedRowProps) {
   return (
-    <div className={styles.grid} style={{ marginTop: 8 }}>
+    <div className={`${styles.grid} above-2`}>
       <Choice
         className={styles.span4 ?? ''}
         label={`The ${sizeWords(derived.size as SizeName)} follows from`}

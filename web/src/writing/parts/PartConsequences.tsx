@@ -22,7 +22,7 @@ export function PartConsequences({ part, estimate }: { part: Part; estimate: Par
   );
   if (stages.length === 0 && warnings.length === 0) return null;
   return (
-    <div className={styles.comes} style={{ flexDirection: 'column' }}>
+    <div className={`${styles.comes} stacked`}>
       {stages.length > 0 && (
         <table className={styles.sizes} aria-label="Sizes on the way">
           <tbody>
@@ -48,11 +48,7 @@ export function PartConsequences({ part, estimate }: { part: Part; estimate: Par
         </table>
       )}
       {warnings.map((warning) => (
-        <span
-          key={warning.code + ('useId' in warning ? warning.useId : '')}
-          className="amber"
-          style={{ whiteSpace: 'normal' }}
-        >
+        <span key={warning.code + ('useId' in warning ? warning.useId : '')} className="amber wrapping">
           {warningWords(warning, (id) => shelf.get(id)?.name ?? 'this fibre')}
         </span>
       ))}

@@ -33,7 +33,7 @@ function ChooseFields({ step, findingUseIds }: { step: Step; findingUseIds: stri
         <Select
           {...control}
           mode="multiple"
-          style={{ width: '100%' }}
+          className="wide"
           value={findingUseIds}
           placeholder="two sizes of eyes"
           options={findings.map(({ id, findingId }) => ({

@@ -34,7 +34,7 @@ export function StepCautions({ step, cautions }: { step: Step; cautions: readonl
         ))}
       </div>
       {cautions.map((caution) => (
-        <p key={caution} className="quiet small" style={{ margin: '6px 0 0' }}>
+        <p key={caution} className="quiet small above-2">
           <b>{CAUTION_NAMES[caution]}.</b> {CAUTION_WORDS[caution]}
         </p>
       ))}

@@ -78,7 +78,7 @@ function CheckFields({ check, step }: { check: Check; step: Step }) {
         none="no step: mend it here"
         onChoose={(id) => change('where a check goes back to', (draft) => void (draft.returnToStepId = id))}
       />
-      <div className={lists.span4} style={{ alignSelf: 'end' }}>
+      <div className={`${lists.span4} to-end`}>
         <Button
           size="small"
           onClick={() =>

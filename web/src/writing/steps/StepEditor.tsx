@@ -115,7 +115,7 @@ function ActsOn({ step }: { step: Step }) {
       step.joinIds.includes(id) || (step.partIds.includes(partId) && step.partIds.includes(ontoId)),
   );
   return (
-    <div role="group" aria-label="Acts on" style={{ marginTop: 8 }}>
+    <div role="group" aria-label="Acts on" className="above-2">
       <div className="quiet small">Acts on</div>
       <div className={lists.chips}>
         {parts.length === 0 && <span className="quiet">No parts yet</span>}

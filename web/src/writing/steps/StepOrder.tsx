@@ -78,7 +78,7 @@ function NewLink({ step }: { step: Step }) {
     setProblem(null);
   };
   return (
-    <div className={lists.grid} style={{ marginTop: 8 }}>
+    <div className={`${lists.grid} above-2`}>
       <Choice
         className={lists.span4 ?? ''}
         label="This comes after"

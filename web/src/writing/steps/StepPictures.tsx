@@ -71,7 +71,7 @@ export function StepPictures({ step }: { step: Step }) {
           </div>
         ))}
       </div>
-      <div className={lists.rowActions} style={{ justifyContent: 'flex-start' }}>
+      <div className={`${lists.rowActions} from-start`}>
         <Upload
           accept="image/jpeg,image/png,image/webp,image/svg+xml"
           showUploadList={false}

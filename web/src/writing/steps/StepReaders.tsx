@@ -18,7 +18,7 @@ export function StepReaders({ step }: { step: Step }) {
   const ticks = ticksOf(step, document);
   return (
     <div className={lists.grid}>
-      <div className={lists.span8} style={{ alignSelf: 'end' }}>
+      <div className={`${lists.span8} to-end`}>
         <Checkbox
           checked={step.repeat !== null}
           onChange={(event) => {

@@ -102,7 +102,7 @@ export function StepText({ step, onAddAfter, onTechnique }: StepTextProps) {
           />
         )}
       </Field>
-      <Space size={4} style={{ marginTop: 4 }} wrap>
+      <Space size={4} className="above-1" wrap>
         <Button size="small" aria-label="Bold" title="Bold, Ctrl B" onClick={() => change(bold)}>
           <b>B</b>
         </Button>

@@ -56,7 +56,7 @@ function OneNews({ use, newest }: { use: TechniqueUse; newest: Technique }) {
         </Button>
       </span>
       {isOpen && (
-        <ul style={{ flexBasis: '100%', margin: 0 }}>
+        <ul className="flush whole-row">
           {changes.length === 0 && <li>Nothing that is written here.</li>}
           {changes.map(({ kind, index, before, after, isOwnEdit }) => (
             <li key={index}>
