@@ -25,12 +25,7 @@ export function JoinLines({ joins, pieces, tray, width, height, chosenId }: Join
       : null;
   };
   return (
-    <svg
-      width={width}
-      height={height}
-      className="laid-over"
-      aria-hidden
-    >
+    <svg width={width} height={height} className="laid-over" aria-hidden>
       {joins.map((join) => {
         const [from, to] = [at(join.partId), at(join.ontoId)];
         if (!from || !to) return null;

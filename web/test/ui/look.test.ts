@@ -40,7 +40,9 @@ describe('one look', () => {
   test('every token that is used is there, and every one that is there is used', () => {
     const tokens = readFileSync(join(SRC, 'ui/look/tokens.css'), 'utf8');
     const defined = new Set([...tokens.matchAll(/^ {2,4}(--[\w-]+):/gm)].map(([, name]) => name));
-    const all = [...sources('.css'), ...sources('.tsx'), ...sources('.ts')].map(({ text }) => text).join('\n');
+    const all = [...sources('.css'), ...sources('.tsx'), ...sources('.ts')]
+      .map(({ text }) => text)
+      .join('\n');
     const used = new Set([...all.matchAll(/var\((--[\w-]+)[),]/g)].map(([, name]) => name));
     // --rung is set by the row that it places.
     expect([...used].filter((name) => !defined.has(name))).toEqual(['--rung']);
