@@ -1,8 +1,6 @@
 /**
  * Which changed sign, bound or constant no test notices: `npm run mutants -- engine`. A large room takes an hour, so it is no
  * part of `npm test`.
- *
- * @type {import('@stryker-mutator/api/core').PartialStrykerOptions}
  */
 export default {
   testRunner: 'jest',

@@ -1,4 +1,7 @@
-/** The normal distribution function by Hart’s rational approximation (Computer Approximations, 1968, no. 5666), to about 1e-14. */
+/**
+ * The normal distribution function by Hart’s rational approximation (Computer Approximations, 1968, no. 5666), to about
+ * 1e-14; of a tail beyond six standard deviations, to 1e-8 of the tail itself.
+ */
 export function normalCdf(z: number): number {
   const x = Math.abs(z);
   if (x > 37) return z > 0 ? 1 : 0;
