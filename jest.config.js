@@ -25,9 +25,19 @@ export default {
   testTimeout: 60_000,
   // Both cores: left to itself Jest keeps one of two for nothing.
   maxWorkers: '100%',
-  projects: ['core', 'server', 'demo', 'web'].map((name) => ({
-    ...common,
-    displayName: name,
-    testMatch: [`<rootDir>/${name}/test/**/*.test.ts`],
-  })),
+  projects: [
+    ...['core', 'server', 'demo', 'web'].map((name) => ({
+      ...common,
+      displayName: name,
+      testMatch: [`<rootDir>/${name}/test/**/*.test.ts`],
+    })),
+    {
+      ...common,
+      displayName: 'ui',
+      testMatch: ['<rootDir>/web/test/**/*.test.tsx'],
+      testEnvironment: 'jsdom',
+      moduleNameMapper: { '\\.css$': '<rootDir>/scripts/cssStub.mjs' },
+      setupFiles: [...common.setupFiles, '<rootDir>/scripts/browserStub.mjs'],
+    },
+  ],
 };

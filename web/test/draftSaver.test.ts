@@ -161,6 +161,15 @@ test('leaving sends at once what was waiting for the clock', () => {
   expect(world.sent).toEqual([{ version: 1, document: 'pear' }]);
 });
 
+test('put away while it is sending, it does not try again: whoever opens the document next does', async () => {
+  saver.changed('pear');
+  world.tick();
+  saver.dispose();
+  await world.answer({ kind: 'unreachable' });
+  expect(world.timer).toBeNull();
+  expect(world.kept?.document).toBe('pear');
+});
+
 test('with no room in the browser it says so, and still sends', async () => {
   world.hasRoom = false;
   saver.changed('a long pattern');

@@ -69,8 +69,9 @@ async function answered<T>(response: Response): Promise<T> {
   if (response.status === 204) return undefined as T;
   const body: unknown = await response.json().catch(() => null);
   if (response.ok) return body as T;
+  const unworded = `Lanakit could not do it (${response.status}). Try it again.`;
   throw new ApiProblem(
-    (body as ProblemBody | null) ?? { code: 'internal', status: response.status, title: response.statusText },
+    (body as ProblemBody | null) ?? { code: 'internal', status: response.status, title: unworded },
   );
 }
 

@@ -52,6 +52,7 @@ export class DraftSaver<T> {
   /** What is on its way to the server; one at a time. */
   #sending: Promise<void> | null = null;
   #cancelTimer: () => void = () => undefined;
+  #isDisposed = false;
   #state: SaveState<T> = { kind: 'saved', atMs: null };
 
   constructor(version: number, world: SaverWorld<T>) {
@@ -134,8 +135,9 @@ export class DraftSaver<T> {
     this.#become({ kind: 'conflict', theirs });
   }
 
-  /** Stops the clock; what is unsent stays kept. */
+  /** Stops the clock for good; what is unsent stays kept, and whoever opens the document next sends it. */
   dispose(): void {
+    this.#isDisposed = true;
     this.#cancelTimer();
   }
 
@@ -180,6 +182,7 @@ export class DraftSaver<T> {
 
   #sendAfter(ms: number): void {
     this.#cancelTimer();
+    if (this.#isDisposed) return;
     this.#cancelTimer = this.#world.schedule(() => void this.flush(), ms);
   }
 

@@ -10,14 +10,27 @@ const ANOTHER_TABS_MS = 10_000;
 
 const PREFIX = 'lanakit.draft.';
 
-/** This tab, the same over a reload: two tabs on one document must not overwrite each other's copies. */
-function tabId(): string {
-  const known = sessionStorage.getItem('lanakit.tab');
-  if (known !== null) return known;
-  const made = nanoid(8);
-  sessionStorage.setItem('lanakit.tab', made);
-  return made;
+/** Storage may be full, and a browser may forbid it altogether: then even to look at it throws. */
+function fromStorage<T>(work: () => T, without: T): T {
+  try {
+    return work();
+  } catch {
+    return without;
+  }
 }
+
+/** Of this page, where the tab cannot remember one. */
+const PAGE_ID = nanoid(8);
+
+/** This tab, the same over a reload: two tabs on one document must not overwrite each other's copies. */
+const tabId = (): string =>
+  fromStorage(() => {
+    const known = sessionStorage.getItem('lanakit.tab');
+    if (known !== null) return known;
+    const made = nanoid(8);
+    sessionStorage.setItem('lanakit.tab', made);
+    return made;
+  }, PAGE_ID);
 
 const keyOf = (subject: string): string => `${PREFIX}${subject}.${tabId()}`;
 
@@ -30,15 +43,12 @@ export function keepCopy<T>(subject: string, copy: Versioned<T>): boolean {
   return write(keyOf(subject), JSON.stringify(stored));
 }
 
-function write(key: string, text: string): boolean {
-  try {
+/** False where it is full or forbidden: what is typed still goes to the server. */
+const write = (key: string, text: string): boolean =>
+  fromStorage(() => {
     localStorage.setItem(key, text);
     return true;
-  } catch {
-    // Full, or forbidden: what is typed still goes to the server.
-    return false;
-  }
-}
+  }, false);
 
 /** How long a key may wait for its local copy: a long pattern takes some milliseconds to write out. */
 const KEEP_WITHIN_MS = 120;
@@ -74,15 +84,14 @@ export function copyKeeper<T>(subject: string) {
   };
 }
 
-export function dropCopy(subject: string): void {
-  localStorage.removeItem(keyOf(subject));
-}
+export const dropCopy = (subject: string): void =>
+  fromStorage(() => localStorage.removeItem(keyOf(subject)), undefined);
 
 /** The copy to go on from when a document is opened: this tab's own, or one a closed tab left behind. */
 export function takeUpCopy<T>(subject: string): Versioned<T> | null {
   const storedCopy = read<T>(keyOf(subject));
   if (storedCopy) return storedCopy;
-  for (const key of Object.keys(localStorage)) {
+  for (const key of fromStorage(() => Object.keys(localStorage), [])) {
     if (!key.startsWith(`${PREFIX}${subject}.`)) continue;
     const left = read<T>(key);
     if (!left || isFresh(left)) continue;
@@ -100,7 +109,7 @@ function isFresh({ keptAtMs }: StoredCopy<unknown>): boolean {
 }
 
 function read<T>(key: string): StoredCopy<T> | null {
-  const text = localStorage.getItem(key);
+  const text = fromStorage(() => localStorage.getItem(key), null);
   if (text === null) return null;
   try {
     return JSON.parse(text) as StoredCopy<T>;

@@ -175,7 +175,13 @@ const isSameRow = (before: RowProps, after: RowProps): boolean =>
   before.label === after.label &&
   before.index === after.index;
 
-const Row = memo(function Row({ id, label, index, renderBefore, renderRow, onKeyDown }: RowProps) {
+/** What stands in a row. The row itself is drawn anew with the list, which says so to every row whenever one changes. */
+const RowContent = memo(function RowContent({ id, index, renderRow }: RowProps) {
+  return renderRow(id, index);
+}, isSameRow);
+
+const Row = memo(function Row(props: RowProps) {
+  const { id, label, index, renderBefore, onKeyDown } = props;
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } =
     useSortable({ id });
   return (
@@ -198,7 +204,9 @@ const Row = memo(function Row({ id, label, index, renderBefore, renderRow, onKey
         >
           {GRIP}
         </button>
-        <div className={styles.content}>{renderRow(id, index)}</div>
+        <div className={styles.content}>
+          <RowContent {...props} />
+        </div>
       </div>
     </li>
   );

@@ -1,56 +1,13 @@
 import { checkWhole } from '@lanakit/core/base';
 import { type Count, PATTERN_BOUNDS } from '@lanakit/core/pattern';
 import { problemWords } from '@lanakit/core/words';
-import { Input } from 'antd';
-import { Field } from './Field.tsx';
-import { useTypedValue, type Reading } from './useTypedValue.ts';
-
-interface CountFieldProps {
-  label: string;
-  value: Count;
-  problem?: string | null;
-  unknown?: string | null;
-  hint?: string;
-  placeholder?: string;
-  className?: string;
-  onValue: (value: Count) => void;
-}
+import { TypedField, type TypedFieldProps } from './TypedField.tsx';
+import type { Reading } from './useTypedValue.ts';
 
 /** How many: a number, from–to where it is not settled, or nothing where nobody knows yet. */
-export function CountField({
-  label,
-  value,
-  problem,
-  unknown,
-  hint,
-  placeholder,
-  className,
-  onValue,
-}: CountFieldProps) {
-  const typed = useTypedValue(value, { show, read }, onValue);
-  return (
-    <Field
-      label={label}
-      problem={typed.problem ?? problem ?? null}
-      unknown={unknown ?? null}
-      hint={hint}
-      className={className ?? ''}
-    >
-      {(control) => (
-        <Input
-          {...control}
-          value={typed.text}
-          inputMode="numeric"
-          autoComplete="off"
-          placeholder={placeholder ?? 'such as 4 or 10–14'}
-          status={typed.problem || problem ? 'error' : ''}
-          onChange={(event) => typed.onChange(event.target.value)}
-          onBlur={typed.onBlur}
-        />
-      )}
-    </Field>
-  );
-}
+export const CountField = (props: TypedFieldProps<Count>) => (
+  <TypedField placeholder="such as 4 or 10–14" {...props} inputMode="numeric" form={{ show, read }} />
+);
 
 const show = (count: Count): string =>
   count === null ? '' : typeof count === 'number' ? String(count) : `${count.low}–${count.high}`;

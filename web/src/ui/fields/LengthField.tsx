@@ -1,60 +1,33 @@
 import { type Length, type LengthUnit, nudgeLength, parseLength, showTypedLength } from '@lanakit/core/base';
 import { refusalWords } from '@lanakit/core/words';
-import { Input } from 'antd';
 import type { KeyboardEvent } from 'react';
-import { Field } from './Field.tsx';
-import { useTypedValue, type Reading } from './useTypedValue.ts';
+import { TypedField, type TypedFieldProps } from './TypedField.tsx';
+import type { Reading } from './useTypedValue.ts';
 
-interface LengthFieldProps {
-  label: string;
-  value: Length | null;
+interface LengthFieldProps extends TypedFieldProps<Length | null> {
   /** Of a number typed without one. */
   defaultUnit: LengthUnit;
   /** Nought means a point here. */
   allowZero?: boolean;
-  /** What is wrong with this size beside others. */
-  problem?: string | null;
-  unknown?: string | null;
-  hint?: string;
-  onValue: (value: Length | null) => void;
 }
 
 /** A size in millimetres or inches, kept as typed. */
-export function LengthField({
-  label,
-  value,
-  defaultUnit,
-  allowZero,
-  problem,
-  unknown,
-  hint,
-  onValue,
-}: LengthFieldProps) {
-  const form = {
-    show: (length: Length | null) => (length ? showTypedLength(length) : ''),
-    read: (text: string) => readLength(text, defaultUnit, allowZero),
-  };
-  const typed = useTypedValue(value, form, onValue);
+export function LengthField({ defaultUnit, allowZero, ...props }: LengthFieldProps) {
   return (
-    <Field label={label} problem={typed.problem ?? problem ?? null} unknown={unknown ?? null} hint={hint}>
-      {(control) => (
-        <Input
-          {...control}
-          value={typed.text}
-          placeholder={defaultUnit}
-          status={typed.problem || problem ? 'error' : ''}
-          autoComplete="off"
-          onChange={(event) => typed.onChange(event.target.value)}
-          onBlur={typed.onBlur}
-          onKeyDown={(event) => {
-            const steps = stepsOf(event);
-            if (steps === 0 || value === null || typed.problem !== null) return;
-            event.preventDefault();
-            onValue(nudgeLength(value, steps));
-          }}
-        />
-      )}
-    </Field>
+    <TypedField
+      placeholder={defaultUnit}
+      {...props}
+      form={{
+        show: (length) => (length ? showTypedLength(length) : ''),
+        read: (text) => readLength(text, defaultUnit, allowZero),
+      }}
+      onStep={(event) => {
+        const steps = stepsOf(event);
+        if (steps === 0 || props.value === null) return;
+        event.preventDefault();
+        props.onValue(nudgeLength(props.value, steps));
+      }}
+    />
   );
 }
 

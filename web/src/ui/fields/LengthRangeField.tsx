@@ -6,9 +6,8 @@ import {
   showTypedRange,
 } from '@lanakit/core/base';
 import { refusalWords } from '@lanakit/core/words';
-import { Input } from 'antd';
-import { Field } from './Field.tsx';
-import { useTypedValue, type Reading } from './useTypedValue.ts';
+import { TypedField } from './TypedField.tsx';
+import type { Reading } from './useTypedValue.ts';
 
 interface LengthRangeFieldProps {
   label: string;
@@ -22,27 +21,17 @@ interface LengthRangeFieldProps {
 
 /** A length, or from–to, kept as typed. */
 export function LengthRangeField({ label, low, high, defaultUnit, onValue }: LengthRangeFieldProps) {
-  const form = {
-    show: (range: LengthRange | null) => (range ? showTypedRange(range) : ''),
-    read: (text: string) => read(text, defaultUnit),
-  };
-  const typed = useTypedValue(low && { low, high }, form, (range) =>
-    onValue(range?.low ?? null, range?.high ?? null),
-  );
   return (
-    <Field label={label} problem={typed.problem}>
-      {(control) => (
-        <Input
-          {...control}
-          value={typed.text}
-          placeholder={defaultUnit === 'in' ? 'such as 8–9 in' : 'such as 30–60 cm'}
-          status={typed.problem ? 'error' : ''}
-          autoComplete="off"
-          onChange={(event) => typed.onChange(event.target.value)}
-          onBlur={typed.onBlur}
-        />
-      )}
-    </Field>
+    <TypedField<LengthRange | null>
+      label={label}
+      value={low && { low, high }}
+      placeholder={defaultUnit === 'in' ? 'such as 8–9 in' : 'such as 30–60 cm'}
+      form={{
+        show: (range) => (range ? showTypedRange(range) : ''),
+        read: (text) => read(text, defaultUnit),
+      }}
+      onValue={(range) => onValue(range?.low ?? null, range?.high ?? null)}
+    />
   );
 }
 

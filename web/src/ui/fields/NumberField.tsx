@@ -1,8 +1,7 @@
 import { type Bounds, checkRange, checkWhole } from '@lanakit/core/base';
 import { problemWords } from '@lanakit/core/words';
-import { Input } from 'antd';
-import { Field } from './Field.tsx';
-import { useTypedValue, type Reading } from './useTypedValue.ts';
+import { TypedField, type TypedFieldProps } from './TypedField.tsx';
+import type { Reading } from './useTypedValue.ts';
 
 interface NumberRules {
   bounds: Bounds;
@@ -11,55 +10,31 @@ interface NumberRules {
   allowEmpty?: boolean;
 }
 
-interface NumberFieldProps<T extends number | null> extends NumberRules {
-  label: string;
-  value: T;
+interface NumberFieldProps<T extends number | null> extends NumberRules, TypedFieldProps<T> {
   suffix?: string;
-  placeholder?: string;
-  hint?: string;
-  unknown?: string | null;
-  problem?: string | null;
-  className?: string;
   /** Shown with so many, such as 5.20. */
   decimals?: number;
-  /** In a table, whose heading says it already. */
-  isLabelHidden?: boolean;
-  onValue: (value: T) => void;
 }
 
-/** A number with its bounds; what is typed and cannot be taken stays, with the reason under it. */
-export function NumberField<T extends number | null>(props: NumberFieldProps<T>) {
-  const { label, value, suffix, placeholder, hint, unknown, problem, className, isLabelHidden, onValue } =
-    props;
-  const form = {
-    show: (number: T) =>
-      number === null ? '' : props.decimals === undefined ? String(number) : number.toFixed(props.decimals),
-    read: (text: string) => readNumber(text, props) as Reading<T>,
-  };
-  const typed = useTypedValue(value, form, onValue);
+/** A number with its bounds. */
+export function NumberField<T extends number | null>({
+  bounds,
+  isWhole,
+  allowEmpty,
+  decimals,
+  ...props
+}: NumberFieldProps<T>) {
+  const rules = { bounds, isWhole: isWhole ?? false, allowEmpty: allowEmpty ?? false };
   return (
-    <Field
-      label={label}
-      problem={typed.problem ?? problem ?? null}
-      unknown={unknown ?? null}
-      hint={hint}
-      className={className ?? ''}
-      isLabelHidden={isLabelHidden ?? false}
-    >
-      {(control) => (
-        <Input
-          {...control}
-          value={typed.text}
-          inputMode="decimal"
-          autoComplete="off"
-          suffix={suffix}
-          placeholder={placeholder}
-          status={typed.problem || problem ? 'error' : ''}
-          onChange={(event) => typed.onChange(event.target.value)}
-          onBlur={typed.onBlur}
-        />
-      )}
-    </Field>
+    <TypedField<T>
+      {...props}
+      inputMode="decimal"
+      form={{
+        show: (number) =>
+          number === null ? '' : decimals === undefined ? String(number) : number.toFixed(decimals),
+        read: (text) => readNumber(text, rules) as Reading<T>,
+      }}
+    />
   );
 }
 
