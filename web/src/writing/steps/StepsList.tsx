@@ -84,8 +84,7 @@ export function StepsList({ openId, onOpen }: StepsListProps) {
           const isOpen = id === openId;
           return (
             <div
-              className={isOpen ? lists.open : styles.closed}
-              style={inBuild.has(id) ? undefined : { opacity: 0.55 }}
+              className={`${isOpen ? lists.open : styles.closed} ${inBuild.has(id) ? '' : styles.notInBuild}`}
             >
               <StepHead
                 step={step}
