@@ -55,7 +55,7 @@ export interface BuildPlan {
   readonly base: Values;
   readonly groups: readonly (readonly string[])[];
   /** How many estimates it takes. */
-  readonly work: number;
+  readonly estimateCount: number;
 }
 
 /** Options grouped by the parts, joins, weights and steps they touch. */
@@ -71,7 +71,7 @@ export function planBuilds(pattern: Pattern): BuildPlan {
   }
   const sizeOf = (optionId: string) => pattern.options.find(({ id }) => id === optionId)?.values.length ?? 1;
   const work = groups.reduce((sum, { ids }) => sum + ids.reduce((product, id) => product * sizeOf(id), 1), 1);
-  return { base: defaultValues(pattern), groups: groups.map(({ ids }) => ids), work };
+  return { base: defaultValues(pattern), groups: groups.map(({ ids }) => ids), estimateCount: work };
 }
 
 /** All that a change of this option can reach. A part that may be gone takes along what has nothing left to be on. */
@@ -165,7 +165,7 @@ export function summariseBuilds(
   wool: Wool,
   onStep: (done: number, of: number) => boolean = () => true,
 ): BuildSummary[] | null {
-  const { base, groups, work } = planBuilds(pattern);
+  const { base, groups, estimateCount: work } = planBuilds(pattern);
   const sumsWith = (values: Values) =>
     sumsOf(resolveBuild(pattern, { values, colourwayId: null, swapIds: [] }), wool);
   const atBase = sumsWith(base);

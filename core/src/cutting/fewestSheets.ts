@@ -21,13 +21,13 @@ export type FewestSheets =
   | { readonly kind: 'too-large'; readonly lengthMm: number; readonly widthMm: number };
 
 interface Piece {
-  readonly l: number;
-  readonly w: number;
+  readonly lengthMm: number;
+  readonly widthMm: number;
 }
 
 interface Rest {
-  readonly l: number;
-  readonly w: number;
+  readonly lengthMm: number;
+  readonly widthMm: number;
 }
 
 /**
@@ -111,24 +111,25 @@ function sumsUpTo(sides: readonly number[], limit: number): number[] {
 function largestFirst(sizes: readonly PieceWanted[], sheet: Sheet): number {
   const pieces = sizes
     .flatMap(({ lengthMm, widthMm, count }) =>
-      Array.from({ length: count }, (): Piece => ({ l: lengthMm, w: widthMm })),
+      Array.from({ length: count }, (): Piece => ({ lengthMm: lengthMm, widthMm: widthMm })),
     )
-    .sort((a, b) => b.l * b.w - a.l * a.w);
+    .sort((a, b) => b.lengthMm * b.widthMm - a.lengthMm * a.widthMm);
   let sheets = 0;
   const rests: Rest[] = [];
   for (const piece of pieces) {
     const ways = (rest: Rest): Piece[] =>
-      [piece, ...(sheet.mayTurn ? [{ l: piece.w, w: piece.l }] : [])].filter(
-        ({ l, w }) => l <= rest.l + EPSILON && w <= rest.w + EPSILON,
+      [piece, ...(sheet.mayTurn ? [{ lengthMm: piece.widthMm, widthMm: piece.lengthMm }] : [])].filter(
+        ({ lengthMm: l, widthMm: w }) => l <= rest.lengthMm + EPSILON && w <= rest.widthMm + EPSILON,
       );
     let at = -1;
     rests.forEach((rest, index) => {
       const best = rests[at];
-      if (ways(rest).length > 0 && (!best || rest.l * rest.w < best.l * best.w)) at = index;
+      if (ways(rest).length > 0 && (!best || rest.lengthMm * rest.widthMm < best.lengthMm * best.widthMm))
+        at = index;
     });
     if (at < 0) {
       sheets += 1;
-      rests.push({ l: sheet.lengthMm, w: sheet.widthMm });
+      rests.push({ lengthMm: sheet.lengthMm, widthMm: sheet.widthMm });
       at = rests.length - 1;
     }
     const [rest] = rests.splice(at, 1);
@@ -138,17 +139,18 @@ function largestFirst(sizes: readonly PieceWanted[], sheet: Sheet): number {
   return sheets;
 }
 
-function restsAfter(rest: Rest, { l, w }: Piece): Rest[] {
+function restsAfter(rest: Rest, { lengthMm: l, widthMm: w }: Piece): Rest[] {
   const along = [
-    { l: rest.l - l, w: rest.w },
-    { l, w: rest.w - w },
+    { lengthMm: rest.lengthMm - l, widthMm: rest.widthMm },
+    { lengthMm: l, widthMm: rest.widthMm - w },
   ];
   const across = [
-    { l: rest.l, w: rest.w - w },
-    { l: rest.l - l, w },
+    { lengthMm: rest.lengthMm, widthMm: rest.widthMm - w },
+    { lengthMm: rest.lengthMm - l, widthMm: w },
   ];
-  const largest = (two: readonly Rest[]) => Math.max(...two.map((ownRest) => ownRest.l * ownRest.w));
+  const largest = (two: readonly Rest[]) =>
+    Math.max(...two.map((ownRest) => ownRest.lengthMm * ownRest.widthMm));
   return (largest(along) >= largest(across) ? along : across).filter(
-    (candidate) => candidate.l > EPSILON && candidate.w > EPSILON,
+    ({ lengthMm, widthMm }) => lengthMm > EPSILON && widthMm > EPSILON,
   );
 }

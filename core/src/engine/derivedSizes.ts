@@ -10,7 +10,7 @@ export interface SizedPart {
   readonly fault: UnknownReason | null;
 }
 
-type Found = { readonly mm: number } | { readonly fault: UnknownReason };
+type Found = { readonly sizeMm: number } | { readonly fault: UnknownReason };
 
 const isSizeName = (part: Part, name: string): name is SizeName => sizesOf(part.shape).has(name as SizeName);
 
@@ -23,17 +23,17 @@ export function resolveSizes(parts: readonly Part[], wool: Wool): SizedPart[] {
     const derived = part.derived.find(({ size }) => size === name);
     if (derived) return follow(derived, [...way, key]);
     const size: Length | null = isSizeName(part, name) ? (sizesOf(part.shape).get(name) ?? null) : null;
-    return size ? { mm: toMm(size) } : { fault: 'derived_unknown' };
+    return size ? { sizeMm: toMm(size) } : { fault: 'derived_unknown' };
   };
   const follow = (derived: DerivedSize, way: readonly string[]): Found => {
     if (derived.from === 'part') {
       const other = byId.get(derived.partId ?? '');
       const found = other ? sizeOf(other, derived.ofSize, way) : ({ fault: 'derived_unknown' } as const);
-      return 'mm' in found ? { mm: found.mm * derived.ratio } : found;
+      return 'sizeMm' in found ? { sizeMm: found.sizeMm * derived.ratio } : found;
     }
     const measure = wool.findings.get(derived.findingId ?? '')?.measure;
     const insideMm = measure?.by === 'count' ? measure.innerMm : null;
-    return insideMm === null ? { fault: 'derived_unknown' } : { mm: insideMm - toMm(derived.clearance) };
+    return insideMm === null ? { fault: 'derived_unknown' } : { sizeMm: insideMm - toMm(derived.clearance) };
   };
   return parts.map((part) => fill(part, (name) => sizeOf(part, name, [])));
 }
@@ -44,7 +44,7 @@ function fill(part: Part, sizeOf: (name: string) => Found): SizedPart {
     if (!isSizeName(part, size)) continue;
     const found = sizeOf(size);
     if ('fault' in found) return { part, fault: found.fault };
-    shape = withSize(shape, size, { value: Number(found.mm.toPrecision(12)), unit: 'mm' });
+    shape = withSize(shape, size, { value: Number(found.sizeMm.toPrecision(12)), unit: 'mm' });
   }
   return { part: shape === part.shape ? part : { ...part, shape }, fault: null };
 }

@@ -6,16 +6,16 @@ export type Decoration =
   | {
       readonly kind: 'ellipse';
       readonly fibreId: string | null;
-      readonly x: number;
-      readonly y: number;
-      readonly rx: number;
-      readonly ry: number;
+      readonly xMm: number;
+      readonly yMm: number;
+      readonly rxMm: number;
+      readonly ryMm: number;
     }
   | {
       readonly kind: 'line';
       readonly fibreId: string | null;
-      readonly x: number;
-      readonly y: number;
+      readonly xMm: number;
+      readonly yMm: number;
       readonly lengthMm: number;
       /** Down the piece, where it is too long to lie across. */
       readonly isUpright: boolean;
@@ -25,13 +25,13 @@ export type Decoration =
   | {
       readonly kind: 'hair';
       readonly fibreId: string | null;
-      readonly x: number;
-      readonly y: number;
+      readonly xMm: number;
+      readonly yMm: number;
       readonly lineMm: number;
       readonly dropMm: number;
     }
   /** Something inside that is no wool; only seen cut away, as the ball of its volume. */
-  | { readonly kind: 'insert'; readonly x: number; readonly y: number; readonly diameterMm: number };
+  | { readonly kind: 'insert'; readonly xMm: number; readonly yMm: number; readonly diameterMm: number };
 
 /**
  * What is drawn on a piece beside its coats, in the order it is laid. Where a thing sits is the author’s business; here
@@ -52,8 +52,8 @@ function insertsOf({ uses }: Part, height: number, width: number, insertsCm3: nu
   const diameterMm = Math.cbrt((6000 * insertsCm3) / count / Math.PI);
   return Array.from({ length: count }, (_, i) => ({
     kind: 'insert',
-    x: width / 2,
-    y: height / 2 + (i - (count - 1) / 2) * diameterMm,
+    xMm: width / 2,
+    yMm: height / 2 + (i - (count - 1) / 2) * diameterMm,
     diameterMm,
   }));
 }
@@ -84,8 +84,8 @@ function decorate(use: Use, width: number, height: number): Decoration[] {
       return Array.from({ length: many }, (_, i): Decoration => ({
         kind: 'line',
         fibreId: use.fibreId,
-        x: width / 2,
-        y: height * (0.5 + 0.14 * (i - (many - 1) / 2)),
+        xMm: width / 2,
+        yMm: height * (0.5 + 0.14 * (i - (many - 1) / 2)),
         lengthMm,
         isUpright: lengthMm > width && lengthMm <= height,
       }));
@@ -93,7 +93,7 @@ function decorate(use: Use, width: number, height: number): Decoration[] {
     case 'hair': {
       const [lineMm, dropMm] = [mmOrNull(use.line), mmOrNull(use.drop)];
       if (lineMm === null || dropMm === null) return [];
-      return [{ kind: 'hair', fibreId: use.fibreId, x: width / 2, y: height * 0.9, lineMm, dropMm }];
+      return [{ kind: 'hair', fibreId: use.fibreId, xMm: width / 2, yMm: height * 0.9, lineMm, dropMm }];
     }
     case 'insert':
     case 'core':
@@ -127,11 +127,11 @@ const ellipse = (
 ): Decoration => ({
   kind: 'ellipse',
   fibreId,
-  x,
-  y,
+  xMm: x,
+  yMm: y,
   // Several go round the piece: half of them show, the outer ones from the side.
-  rx: (across / 2) * (count > 2 ? 0.6 : 1),
-  ry: along / 2,
+  rxMm: (across / 2) * (count > 2 ? 0.6 : 1),
+  ryMm: along / 2,
 });
 
 /** Places across for so many, at most as many as can be told apart. */

@@ -7,32 +7,32 @@ export interface TrayPiece {
 
 /** The tray, in screen units (px). */
 export interface TraySpace {
-  readonly width: number;
-  readonly height: number;
-  readonly gap: number;
+  readonly widthPx: number;
+  readonly heightPx: number;
+  readonly gapPx: number;
   /** Room under each piece for its number and sizes. */
-  readonly labelHeight: number;
-  readonly labelWidth: number;
+  readonly labelHeightPx: number;
+  readonly labelWidthPx: number;
   /** The scale is kept between these, px per mm; under the least the tray grows in height instead. */
-  readonly minScale: number;
-  readonly maxScale: number;
+  readonly minPxPerMm: number;
+  readonly maxPxPerMm: number;
 }
 
 export interface PlacedPiece {
   readonly id: string;
   /** Centre of the piece's box across, and its top, px. */
-  readonly centreX: number;
-  readonly top: number;
+  readonly centreXPx: number;
+  readonly topPx: number;
   /** Top of the label, px. */
-  readonly labelTop: number;
+  readonly labelTopPx: number;
 }
 
 export interface Tray {
   /** One scale for all pieces, px per mm. */
-  readonly scale: number;
+  readonly pxPerMm: number;
   readonly pieces: readonly PlacedPiece[];
   /** Height used, px; may exceed the space at the least scale. */
-  readonly height: number;
+  readonly heightPx: number;
 }
 
 const SEARCH_STEPS = 24;
@@ -42,12 +42,12 @@ const SEARCH_STEPS = 24;
  * stand on one line, labels under them.
  */
 export function layoutTray(pieces: readonly TrayPiece[], space: TraySpace): Tray {
-  let best = layRows(pieces, space, space.minScale);
-  let [low, high] = [space.minScale, space.maxScale];
+  let best = layRows(pieces, space, space.minPxPerMm);
+  let [low, high] = [space.minPxPerMm, space.maxPxPerMm];
   for (let i = 0; i < SEARCH_STEPS; i++) {
     const scale = (low + high) / 2;
     const tray = layRows(pieces, space, scale);
-    const isFitting = tray.height <= space.height && widest(pieces, scale) <= space.width;
+    const isFitting = tray.heightPx <= space.heightPx && widest(pieces, scale) <= space.widthPx;
     if (isFitting) [low, best] = [scale, tray];
     else high = scale;
   }
@@ -62,39 +62,39 @@ function layRows(pieces: readonly TrayPiece[], space: TraySpace, scale: number):
   let top = 0;
   for (const row of breakRows(pieces, space, scale)) {
     const rowHeight = Math.max(...row.map((piece) => piece.heightMm * scale));
-    const spare = space.width - row.reduce((sum, piece) => sum + cellWidth(piece, space, scale), 0);
-    const spread = Math.max(space.gap, spare / row.length);
-    let left = (spread - space.gap) / 2 > 0 ? spread / 2 : 0;
+    const spare = space.widthPx - row.reduce((sum, piece) => sum + cellWidth(piece, space, scale), 0);
+    const spread = Math.max(space.gapPx, spare / row.length);
+    let left = (spread - space.gapPx) / 2 > 0 ? spread / 2 : 0;
     for (const piece of row) {
       const cell = cellWidth(piece, space, scale);
-      const labelTop = top + rowHeight + space.gap / 3;
+      const labelTop = top + rowHeight + space.gapPx / 3;
       placed.push({
         id: piece.id,
-        centreX: left + cell / 2,
-        top: top + rowHeight - piece.heightMm * scale,
-        labelTop,
+        centreXPx: left + cell / 2,
+        topPx: top + rowHeight - piece.heightMm * scale,
+        labelTopPx: labelTop,
       });
       left += cell + spread;
     }
-    top += rowHeight + space.labelHeight + space.gap;
+    top += rowHeight + space.labelHeightPx + space.gapPx;
   }
-  return { scale, pieces: placed, height: Math.max(0, top - space.gap) };
+  return { pxPerMm: scale, pieces: placed, heightPx: Math.max(0, top - space.gapPx) };
 }
 
 const cellWidth = (piece: TrayPiece, space: TraySpace, scale: number): number =>
-  Math.max(space.labelWidth, piece.widthMm * scale);
+  Math.max(space.labelWidthPx, piece.widthMm * scale);
 
 function breakRows(pieces: readonly TrayPiece[], space: TraySpace, scale: number): TrayPiece[][] {
   const rows: TrayPiece[][] = [];
   let used = Infinity;
   for (const piece of pieces) {
     const cell = cellWidth(piece, space, scale);
-    if (used + space.gap + cell > space.width) {
+    if (used + space.gapPx + cell > space.widthPx) {
       rows.push([]);
-      used = -space.gap;
+      used = -space.gapPx;
     }
     rows.at(-1)?.push(piece);
-    used += space.gap + cell;
+    used += space.gapPx + cell;
   }
   return rows;
 }

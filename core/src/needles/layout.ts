@@ -3,8 +3,8 @@ import type { Stretch } from './path.ts';
 /** Where a step lies along the ladder, in fractions of its length. */
 export interface LaidStretch {
   readonly stretch: Stretch;
-  readonly start: number;
-  readonly length: number;
+  readonly startFraction: number;
+  readonly lengthFraction: number;
   /** As long as the middle of the others: nobody has said how long it takes. */
   readonly isGuessed: boolean;
 }
@@ -24,7 +24,8 @@ export function layOut(stretches: readonly Stretch[]): LaidStretch[] {
   let start = 0;
   return stretches.map((stretch, index) => {
     const length = (shown[index] ?? 0) / whole;
-    const laid = { stretch, start, length, isGuessed: stretch.minutes === null && stretch.wanted !== null };
+    const isGuessed = stretch.minutes === null && stretch.wanted !== null;
+    const laid = { stretch, startFraction: start, lengthFraction: length, isGuessed };
     start += length;
     return laid;
   });

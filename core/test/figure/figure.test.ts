@@ -6,13 +6,13 @@ import { solidOf } from '../../src/shapes/index.ts';
 import { mm, part, shapes, use } from '../support/make.ts';
 
 const space: TraySpace = {
-  width: 360,
-  height: 500,
-  gap: 12,
-  labelHeight: 40,
-  labelWidth: 104,
-  minScale: 0.5,
-  maxScale: 4,
+  widthPx: 360,
+  heightPx: 500,
+  gapPx: 12,
+  labelHeightPx: 40,
+  labelWidthPx: 104,
+  minPxPerMm: 0.5,
+  maxPxPerMm: 4,
 };
 
 const pieces = fc.array(
@@ -31,12 +31,12 @@ describe('the tray', () => {
         const tray = layoutTray(named, space);
         const cells = tray.pieces.map((placed, i) => {
           const box = named[i];
-          const width = Math.max(space.labelWidth, (box?.widthMm ?? 0) * tray.scale);
+          const width = Math.max(space.labelWidthPx, (box?.widthMm ?? 0) * tray.pxPerMm);
           return {
-            left: placed.centreX - width / 2,
-            right: placed.centreX + width / 2,
-            top: placed.top,
-            bottom: placed.labelTop + space.labelHeight,
+            left: placed.centreXPx - width / 2,
+            right: placed.centreXPx + width / 2,
+            top: placed.topPx,
+            bottom: placed.labelTopPx + space.labelHeightPx,
           };
         });
         cells.forEach((a, i) =>
@@ -51,11 +51,11 @@ describe('the tray', () => {
   });
   test('uses the space when there is little to lay, and grows in height when there is much', () => {
     const few = layoutTray([{ id: 'a', widthMm: 20, heightMm: 20 }], space);
-    expect(few.scale).toBeCloseTo(4, 3);
+    expect(few.pxPerMm).toBeCloseTo(4, 3);
     const many = Array.from({ length: 60 }, (_, i) => ({ id: String(i), widthMm: 90, heightMm: 90 }));
     const tray = layoutTray(many, space);
-    expect(tray.scale).toBe(0.5);
-    expect(tray.height).toBeGreaterThan(space.height);
+    expect(tray.pxPerMm).toBe(0.5);
+    expect(tray.heightPx).toBeGreaterThan(space.heightPx);
   });
   test('keeps the order it is given', () => {
     const ids = ['c', 'a', 'b'];
@@ -66,7 +66,7 @@ describe('the tray', () => {
     expect(tray.pieces.map(({ id }) => id)).toEqual(ids);
   });
   test('an empty tray is empty', () => {
-    expect(layoutTray([], space)).toMatchObject({ pieces: [], height: 0 });
+    expect(layoutTray([], space)).toMatchObject({ pieces: [], heightPx: 0 });
   });
 });
 
@@ -106,7 +106,7 @@ describe('what is drawn on a piece', () => {
   };
   test('a patch at its true size, a line across or, where it is too long for that, down', () => {
     expect(draw([use('patch', 'a', 'f', { length: mm(30), width: mm(20) })])).toMatchObject([
-      { kind: 'ellipse', x: 30, rx: 10, ry: 15 },
+      { kind: 'ellipse', xMm: 30, rxMm: 10, ryMm: 15 },
     ]);
     const [across] = draw([use('line', 'l', 'f', { length: mm(34) })]);
     expect(across).toMatchObject({ kind: 'line', lengthMm: 34, isUpright: false });
@@ -114,12 +114,12 @@ describe('what is drawn on a piece', () => {
   test('dots beside one another, as many as can be told apart', () => {
     const dots = draw([use('dot', 'd', 'f', { diameter: mm(3), count: 40 })]);
     expect(dots).toHaveLength(9);
-    expect(new Set(dots.map((dot) => 'x' in dot && dot.x)).size).toBe(9);
+    expect(new Set(dots.map((dot) => 'xMm' in dot && dot.xMm)).size).toBe(9);
   });
   test('what lies inside, as balls of its volume', () => {
     const beads = draw([use('insert', 'i', null, { count: 3 })], 3 * (Math.PI / 6) * 1.728);
     expect(beads).toHaveLength(3);
-    expect(beads[0]).toMatchObject({ kind: 'insert', x: 30 });
+    expect(beads[0]).toMatchObject({ kind: 'insert', xMm: 30 });
     for (const bead of beads) if (bead.kind === 'insert') expect(bead.diameterMm).toBeCloseTo(12, 9);
   });
   test('nothing while a size is unknown', () => {

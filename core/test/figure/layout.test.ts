@@ -20,7 +20,7 @@ describe('the ladder laid out', () => {
       fc.property(some, (stretches) => {
         const laid = layOut(stretches);
         let end = 0;
-        for (const { start, length } of laid) {
+        for (const { startFraction: start, lengthFraction: length } of laid) {
           expect(start).toBeCloseTo(end, 9);
           expect(length).toBeGreaterThanOrEqual(Math.min(0.004, 0.2 / stretches.length));
           end = start + length;
@@ -31,16 +31,16 @@ describe('the ladder laid out', () => {
   });
   test('as long as its minutes, where none is too short', () => {
     const laid = layOut([10, 30, 60].map((minutes) => stretch(minutes)));
-    expect(laid.map(({ length }) => Number(length.toFixed(6)))).toEqual([0.1, 0.3, 0.6]);
+    expect(laid.map(({ lengthFraction: length }) => Number(length.toFixed(6)))).toEqual([0.1, 0.3, 0.6]);
   });
   test('of unknown minutes: as long as the middle one, and it says so', () => {
     const laid = layOut([stretch(10), stretch(null), stretch(20), stretch(70), stretch(null, false)]);
     expect(laid.map(({ isGuessed }) => isGuessed)).toEqual([false, true, false, false, false]);
-    expect(laid[1]?.length).toBeCloseTo(laid[2]?.length ?? NaN, 9);
-    expect(laid[4]?.length).toBeLessThan(0.01);
+    expect(laid[1]?.lengthFraction).toBeCloseTo(laid[2]?.lengthFraction ?? NaN, 9);
+    expect(laid[4]?.lengthFraction).toBeLessThan(0.01);
   });
   test('nobody has said anything: all alike', () => {
-    expect(layOut([stretch(null), stretch(null)]).map(({ length }) => length)).toEqual([0.5, 0.5]);
+    expect(layOut([stretch(null), stretch(null)]).map(({ lengthFraction: length }) => length)).toEqual([0.5, 0.5]);
     expect(layOut([])).toEqual([]);
   });
 }); // prettier-ignore

@@ -260,7 +260,7 @@ describe('every build summed up', () => {
     }
   });
   test('options that have nothing to do with one another are worked out apart', () => {
-    const { groups, work } = planBuilds(many);
+    const { groups, estimateCount: work } = planBuilds(many);
     expect(groups.some((group) => group.includes('o0') && group.includes('o1'))).toBe(true);
     expect(groups.some((group) => group.includes('o2') && group.includes('o0'))).toBe(false);
     expect(work).toBeLessThan(32);

@@ -66,10 +66,10 @@ function Shape({ decoration: { what, fibre }, fill, piece, scale }: ShapeProps) 
     case 'ellipse':
       return (
         <ellipse
-          cx={what.x * scale}
-          cy={what.y * scale}
-          rx={what.rx * scale}
-          ry={what.ry * scale}
+          cx={what.xMm * scale}
+          cy={what.yMm * scale}
+          rx={what.rxMm * scale}
+          ry={what.ryMm * scale}
           fill={fill}
           stroke="var(--ink)"
           strokeWidth={0.5}
@@ -81,8 +81,8 @@ function Shape({ decoration: { what, fibre }, fill, piece, scale }: ShapeProps) 
         <path
           d={
             what.isUpright
-              ? `M${what.x * scale} ${(what.y - what.lengthMm / 2) * scale}v${what.lengthMm * scale}`
-              : `M${(what.x - what.lengthMm / 2) * scale} ${what.y * scale}h${what.lengthMm * scale}`
+              ? `M${what.xMm * scale} ${(what.yMm - what.lengthMm / 2) * scale}v${what.lengthMm * scale}`
+              : `M${(what.xMm - what.lengthMm / 2) * scale} ${what.yMm * scale}h${what.lengthMm * scale}`
           }
           stroke={fibre?.colour ?? 'var(--red)'}
           strokeWidth={Math.max(1.25, scale * 0.7)}
@@ -102,7 +102,7 @@ function Shape({ decoration: { what, fibre }, fill, piece, scale }: ShapeProps) 
       const count = Math.max(3, Math.round(what.lineMm * HAIRS_PER_MM));
       const strokes = Array.from({ length: count }, (_, i) => {
         const along = (i / (count - 1) - 0.5) * what.lineMm;
-        return `M${(what.x + along) * scale} ${what.y * scale}l${along * 0.25 * scale} ${what.dropMm * scale}`;
+        return `M${(what.xMm + along) * scale} ${what.yMm * scale}l${along * 0.25 * scale} ${what.dropMm * scale}`;
       });
       return (
         <path d={strokes.join('')} stroke={fibre?.colour ?? 'var(--red)'} strokeWidth={1.25} fill="none" />
@@ -111,8 +111,8 @@ function Shape({ decoration: { what, fibre }, fill, piece, scale }: ShapeProps) 
     case 'insert':
       return (
         <circle
-          cx={what.x * scale}
-          cy={what.y * scale}
+          cx={what.xMm * scale}
+          cy={what.yMm * scale}
           r={(what.diameterMm / 2) * scale}
           fill="var(--paper-2)"
           stroke="var(--ink)"

@@ -17,8 +17,8 @@ export function FigureStrip({ pieces, width, height }: FigureStripProps) {
       widthMm: finished?.widthMm ?? 20,
       heightMm: finished?.heightMm ?? 20,
     }));
-    const space = { width, height, gap: 6, labelHeight: 0, labelWidth: 0, minScale: 0.1, maxScale: 1.2 };
-    return layoutTray(boxes, space);
+    const unlabelled = { gapPx: 6, labelHeightPx: 0, labelWidthPx: 0, minPxPerMm: 0.1, maxPxPerMm: 1.2 };
+    return layoutTray(boxes, { widthPx: width, heightPx: height, ...unlabelled });
   }, [pieces, width, height]);
   return (
     <div style={{ position: 'relative', width, height, flex: 'none' }} aria-hidden>
@@ -29,11 +29,11 @@ export function FigureStrip({ pieces, width, height }: FigureStripProps) {
           ? { widthMm: piece.finished.widthMm, heightMm: piece.finished.heightMm }
           : {};
         const drawn = { ...piece, ...label };
-        const left = placed.centreX - (drawn.widthMm * tray.scale) / 2;
-        const top = placed.top + (height - tray.height) / 2;
+        const left = placed.centreXPx - (drawn.widthMm * tray.pxPerMm) / 2;
+        const top = placed.topPx + (height - tray.heightPx) / 2;
         return (
           <div key={placed.id} style={{ position: 'absolute', left, top, lineHeight: 0 }}>
-            <PieceDrawing piece={drawn} scale={tray.scale} showRolled={false} />
+            <PieceDrawing piece={drawn} scale={tray.pxPerMm} showRolled={false} />
           </div>
         );
       })}

@@ -21,7 +21,11 @@ export function JoinLines({ joins, pieces, tray, width, height, chosenId }: Join
     const placed: PlacedPiece | undefined = tray.pieces.find(({ id }) => id === partId);
     const piece = pieces.find(({ part }) => part.id === partId);
     return placed && piece
-      ? { x: placed.centreX, y: placed.top + (piece.heightMm * tray.scale) / 2, top: placed.top - KNOT_GAP }
+      ? {
+          x: placed.centreXPx,
+          y: placed.topPx + (piece.heightMm * tray.pxPerMm) / 2,
+          top: placed.topPx - KNOT_GAP,
+        }
       : null;
   };
   return (

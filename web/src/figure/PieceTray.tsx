@@ -38,28 +38,28 @@ export const PieceTray = memo(function PieceTray(props: PieceTrayProps) {
   const tray = useMemo(() => {
     const boxes = pieces.map(({ part, widthMm, heightMm }) => ({ id: part.id, widthMm, heightMm }));
     return layoutTray(boxes, {
-      width: Math.max(80, size.width - RULER - 2 * MARGIN),
-      height: Math.max(80, size.height - RULER - 2 * MARGIN),
-      gap: 12,
-      labelHeight: 40,
-      labelWidth: 104,
-      minScale: heldScale ?? SCALES.least,
-      maxScale: heldScale ?? SCALES.most,
+      widthPx: Math.max(80, size.width - RULER - 2 * MARGIN),
+      heightPx: Math.max(80, size.height - RULER - 2 * MARGIN),
+      gapPx: 12,
+      labelHeightPx: 40,
+      labelWidthPx: 104,
+      minPxPerMm: heldScale ?? SCALES.least,
+      maxPxPerMm: heldScale ?? SCALES.most,
     });
   }, [pieces, size.width, size.height, heldScale]);
-  const innerHeight = Math.max(size.height, tray.height + RULER + 2 * MARGIN);
+  const innerHeight = Math.max(size.height, tray.heightPx + RULER + 2 * MARGIN);
   return (
     <div ref={box} className={styles.tray}>
       {size.width > 0 && (
         <div style={{ position: 'relative', height: innerHeight }}>
           <Ruler
             length={size.width - RULER}
-            scale={tray.scale}
+            scale={tray.pxPerMm}
             unit={unit}
             offset={RULER}
             isVertical={false}
           />
-          <Ruler length={innerHeight - RULER} scale={tray.scale} unit={unit} offset={RULER} isVertical />
+          <Ruler length={innerHeight - RULER} scale={tray.pxPerMm} unit={unit} offset={RULER} isVertical />
           <div className={styles.table} style={{ left: RULER + MARGIN, top: RULER + MARGIN }}>
             {showJoins && joins.length > 0 && (
               <JoinLines
@@ -67,7 +67,7 @@ export const PieceTray = memo(function PieceTray(props: PieceTrayProps) {
                 pieces={pieces}
                 tray={tray}
                 width={size.width - RULER - 2 * MARGIN}
-                height={tray.height}
+                height={tray.heightPx}
                 chosenId={chosenId}
               />
             )}
@@ -75,35 +75,35 @@ export const PieceTray = memo(function PieceTray(props: PieceTrayProps) {
               const placed = tray.pieces.find(({ id }) => id === piece.part.id);
               if (!placed) return null;
               const isChosen = placed.id === chosenId;
-              const cell = Math.max(104, piece.widthMm * tray.scale);
-              const labelTop = placed.labelTop - placed.top;
+              const cell = Math.max(104, piece.widthMm * tray.pxPerMm);
+              const labelTop = placed.labelTopPx - placed.topPx;
               return (
                 <div
                   key={placed.id}
                   className={styles.place}
                   style={{
-                    left: placed.centreX - cell / 2,
-                    top: placed.top,
+                    left: placed.centreXPx - cell / 2,
+                    top: placed.topPx,
                     width: cell,
                     height: labelTop + 38,
                   }}
                 >
                   <PieceButton
                     piece={piece}
-                    scale={tray.scale}
+                    scale={tray.pxPerMm}
                     labelTop={labelTop}
                     isChosen={isChosen}
                     isCutAway={isCutAway}
                     onChoose={onChoose}
                   />
                   {isChosen && (
-                    <div className={styles.grips} style={{ width: piece.widthMm * tray.scale }}>
+                    <div className={styles.grips} style={{ width: piece.widthMm * tray.pxPerMm }}>
                       <SizeHandles
                         piece={piece}
-                        scale={tray.scale}
+                        scale={tray.pxPerMm}
                         onPull={onPull}
                         onHold={(isHeld) => {
-                          setHeldScale(isHeld ? tray.scale : null);
+                          setHeldScale(isHeld ? tray.pxPerMm : null);
                           onHold(isHeld);
                         }}
                       />

@@ -153,7 +153,7 @@ export function LadderChart({
 /** From the end of the needle step before it to its beginning. */
 function idleBefore(laidStretch: LaidStretch, inHand: readonly LaidStretch[]): number {
   const before = inHand[inHand.indexOf(laidStretch) - 1];
-  const idle = before ? laidStretch.start - before.start - before.length : 0;
+  const idle = before ? laidStretch.startFraction - before.startFraction - before.lengthFraction : 0;
   return idle > 1e-9 ? idle : 0;
 }
 
@@ -183,7 +183,7 @@ const NARROWEST_WORD = 0.045;
 /** Stages in the pattern’s order; a stage that comes again has its word again. */
 function Stages({ laid }: { laid: readonly LaidStretch[] }) {
   const groups: { stage: Stage; start: number; length: number }[] = [];
-  for (const { stretch, start, length } of laid) {
+  for (const { stretch, startFraction: start, lengthFraction: length } of laid) {
     const last = groups.at(-1);
     if (last?.stage === stretch.step.stage) last.length += length;
     else groups.push({ stage: stretch.step.stage, start, length });
@@ -215,7 +215,7 @@ function RungLine({ id, isFixed, children }: { id: string; isFixed: boolean; chi
 /** What is done without a needle, at the foot. */
 const Without = ({ laid }: { laid: readonly LaidStretch[] }) => (
   <div className={styles.without} aria-hidden>
-    {laid.map(({ stretch, start, length }) =>
+    {laid.map(({ stretch, startFraction: start, lengthFraction: length }) =>
       stretch.wanted === null ? (
         <span key={stretch.step.id} style={{ left: `${start * 100}%`, width: `${length * 100}%` }} />
       ) : null,

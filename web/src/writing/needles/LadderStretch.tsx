@@ -49,7 +49,7 @@ export const LadderStretch = memo(function LadderStretch(props: LadderStretchPro
           aria-hidden
           className={styles.held}
           style={{
-            left: `${(laid.start - idle) * 100}%`,
+            left: `${(laid.startFraction - idle) * 100}%`,
             width: `${idle * 100}%`,
             top: `calc(50% + ${rise} * var(--rung))`,
           }}
@@ -60,7 +60,7 @@ export const LadderStretch = memo(function LadderStretch(props: LadderStretchPro
           aria-hidden
           className={styles.riser}
           style={{
-            left: `${laid.start * 100}%`,
+            left: `${laid.startFraction * 100}%`,
             top: `calc(50% + ${Math.min(0, rise)} * var(--rung))`,
             height: `calc(${Math.abs(rise)} * var(--rung))`,
           }}
@@ -77,8 +77,8 @@ export const LadderStretch = memo(function LadderStretch(props: LadderStretchPro
         className={`${styles.stretch} ${look.className} ${laid.isGuessed ? styles.guessed : ''} ${isCurrent ? styles.current : ''}`}
         style={{
           ...look.style,
-          left: `${laid.start * 100}%`,
-          width: `calc(${laid.length * 100}% - 2px)`,
+          left: `${laid.startFraction * 100}%`,
+          width: `calc(${laid.lengthFraction * 100}% - 2px)`,
           ...(transform && { transform: `translateY(${transform.y}px)`, zIndex: 3 }),
         }}
         {...listeners}
