@@ -2,10 +2,12 @@
 import config from '../jest.config.js';
 
 const { displayName: _name, ...core } = config.projects.find(({ displayName }) => displayName === 'core');
-const room = process.env.LANAKIT_ROOM;
+const { LANAKIT_ROOM: room, LANAKIT_TESTS: tests } = process.env;
 export default {
   ...core,
   rootDir: '..',
   testTimeout: config.testTimeout,
-  ...(room && { testMatch: [`<rootDir>/core/test/${room}/**/*.test.ts`] }),
+  ...(room && {
+    testMatch: [`<rootDir>/core/test/${room}/**/${tests ? `@(${tests})` : '*'}.test.ts`],
+  }),
 };

@@ -5,6 +5,8 @@ export { discriminated, Id, strict } from './discriminated.ts';
 export { rangeAbout, Z90, type MassRangeG, type Source } from './massRange.ts';
 export { normalCdf, normalQuantile } from './normal.ts';
 export { oneOf, orUnknown } from './oneOf.ts';
+export { keepFew } from './keepFew.ts';
+export { areaOfMass, HALVING_ERROR_FRACTION, massOfArea, roundToMicrogram } from './mass.ts';
 export { wholeDown, wholeUp } from './rounding.ts';
 export { isCalendarDate } from './calendarDate.ts';
 export { Length, MM_PER_INCH, toMm, type LengthUnit } from './length.ts';

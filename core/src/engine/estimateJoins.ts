@@ -1,3 +1,4 @@
+import { massOfArea } from '../base/index.ts';
 import { countRange, type CountRange, type Join, mmOrNull, type Part } from '../pattern/index.ts';
 import { baseMm, type Solid } from '../shapes/index.ts';
 import type { Fibre } from '../shelf/index.ts';
@@ -265,6 +266,6 @@ function coverOf(
     return part ? showingOutside(part, wool) : [null];
   });
   const coat = coatOver(colours, fibre, calibration.hiding(fibre).value);
-  const pieceG = (joinCoverMm2(acrossMm, bandMm) * coat.arealGPerM2) / 1e6;
+  const pieceG = massOfArea(joinCoverMm2(acrossMm, bandMm), coat.arealGPerM2);
   return { coat, use: knownUse(base, { fibreId: fibre.id, count, pieceG, cause: 'hiding' }) };
 }

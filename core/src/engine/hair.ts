@@ -1,3 +1,4 @@
+import { massOfArea } from '../base/index.ts';
 import type { HairFixed, HairWeight } from '../shapes/index.ts';
 
 /** How thick hair lies, g/m². Lanakit's own defaults. */
@@ -33,7 +34,7 @@ export interface Hair {
  */
 export function hairMass({ lineMm, dropMm, weight, fixed, trimFraction }: HairTerms): Hair {
   const leftMm = fixed === 'middle' ? 2 * dropMm + PARTING_MM : dropMm + ROOT_MM;
-  const leftG = (lineMm * leftMm * HAIR_G_PER_M2[weight]) / 1e6;
+  const leftG = massOfArea(lineMm * leftMm, HAIR_G_PER_M2[weight]);
   const massG = leftG / (1 - trimFraction);
   return { massG, stripMm: leftMm / (1 - trimFraction), trimmingsG: massG - leftG };
 }

@@ -1,4 +1,4 @@
-import { wholeUp } from '../base/index.ts';
+import { areaOfMass, HALVING_ERROR_FRACTION, wholeUp } from '../base/index.ts';
 import { type Fibre, fibreNumber, HAND_MEASURES, type HandMeasureName } from '../shelf/index.ts';
 import type { Calibration } from './calibration.ts';
 import { topsLength, type TopsLength } from './topsLength.ts';
@@ -7,8 +7,6 @@ import { topsLength, type TopsLength } from './topsLength.ts';
 const HAND_STEP_MM = 5;
 /** The least that a kitchen scale weighs within a tenth: 0.1 g ÷ (2 × 0.1). */
 const WEIGHABLE_G = 0.5;
-/** Each halving by eye is off by a tenth. */
-const HALVING_SIGMA = 0.1;
 /** More halvings than this are guesswork. */
 const MOST_HALVINGS = 5;
 /** Nearer than this a hand measure says the same. */
@@ -74,7 +72,7 @@ function byLength(massG: number, fibre: Fibre): HandsMeasure | null {
 
 function byArea(massG: number, fibre: Fibre, rollMm: number | null): HandsMeasure | null {
   if (fibre.arealGPerM2 === null) return null;
-  const areaMm2 = (massG / fibre.arealGPerM2) * 1e6;
+  const areaMm2 = areaOfMass(massG, fibre.arealGPerM2);
   if (SHEETS.has(fibre.preparation) || rollMm === null) {
     const sideMm = upToStep(Math.sqrt(areaMm2));
     return { kind: 'square', sideMm, roundingFraction: sideMm ** 2 / areaMm2 - 1 };
@@ -111,6 +109,6 @@ function byHalving(massG: number): HandsMeasure | null {
     kind: 'halvings',
     startG: massG * 2 ** times,
     times,
-    errorFraction: HALVING_SIGMA * Math.sqrt(times),
+    errorFraction: HALVING_ERROR_FRACTION * Math.sqrt(times),
   };
 }

@@ -1,3 +1,4 @@
+import { massOfArea } from '../base/index.ts';
 import { mmOrNull, type Part, type WoolUse } from '../pattern/index.ts';
 import { bodyOfWool } from '../shapes/index.ts';
 import { coatOver } from './coat.ts';
@@ -45,7 +46,7 @@ function finishLaid(part: Part, prepared: Prepared, around: PartSurroundings): U
   if (shape.kind === 'patch') {
     const coat = coatOver(around.beneath, prepared.fibre, around.calibration.hiding(prepared.fibre).value);
     const face = faceMm2(part);
-    const working = finish({ ...prepared, coat }, face === null ? null : (coat.arealGPerM2 * face) / 1e6);
+    const working = finish({ ...prepared, coat }, face === null ? null : massOfArea(face, coat.arealGPerM2));
     return laidAs(working, 'hiding', SIGMA.coatShared);
   }
   const hair = shape.kind === 'fringe' ? fringeHair(shape) : null;

@@ -52,9 +52,9 @@ export function linearWarnings({
 }
 
 function gPerMOf({ amount, alsoSaid }: WoolUse): GPerMRange | null {
-  const said = [...(amount ? [amount] : []), ...alsoSaid];
-  const grams = said.find((candidate) => candidate.form === 'grams');
-  const tops = said.find((candidate) => candidate.form === 'tops');
+  const statements = [...(amount ? [amount] : []), ...alsoSaid];
+  const grams = statements.find((candidate) => candidate.form === 'grams');
+  const tops = statements.find((candidate) => candidate.form === 'tops');
   if (grams?.form !== 'grams' || tops?.form !== 'tops' || grams.massG === null || !tops.length) return null;
   const [shortM, longM] = [tops.length, tops.highLength ?? tops.length].map((size) => toMm(size) / 1000);
   const [lowG, highG] = [grams.massG, Math.max(grams.massG, grams.highG ?? 0)];

@@ -30,7 +30,7 @@ type Settling = Settled | { readonly kind: 'unknown'; readonly reason: UnknownRe
 
 const unknown = (reason: UnknownReason): Settling => ({ kind: 'unknown', reason });
 
-const said = (massG: number, more: Partial<Settled> = {}): Settled => ({
+const knownMass = (massG: number, more: Partial<Settled> = {}): Settled => ({
   kind: 'known',
   massG,
   source: 'stated',
@@ -124,7 +124,7 @@ function settler(placed: ReadonlyMap<string, Placed>, weights: readonly SharedWe
     if (stated.kind === 'known') {
       // Each piece that is weighed or taken by hand strays by itself; what is only said may be off for all of them.
       const strays = stated.cause === 'weighed' || stated.cause === 'hand';
-      return said(stated.massG, {
+      return knownMass(stated.massG, {
         source: stated.source,
         cause: stated.cause,
         range: stated.range,
@@ -137,7 +137,7 @@ function settler(placed: ReadonlyMap<string, Placed>, weights: readonly SharedWe
     switch (amount?.form) {
       case 'at-most':
         return calculated.kind === 'known' && amount.massG !== null && calculated.massG > amount.massG
-          ? said(amount.massG)
+          ? knownMass(amount.massG)
           : byShape(ownPlaced.working);
       case 'relative': {
         const other = settle(amount.ofUseId ?? '', [...way, id]);
@@ -145,7 +145,7 @@ function settler(placed: ReadonlyMap<string, Placed>, weights: readonly SharedWe
           return unknown(other.reason === 'other_circular' ? 'other_circular' : 'other_unknown');
         const sigma = Math.hypot(other.commonSigma, other.sharedSigma, other.ownSigma, other.allSigma);
         const fraction = amount.fraction ?? 0;
-        return said(other.massG * fraction, {
+        return knownMass(other.massG * fraction, {
           range: timesRange(other.range, fraction),
           allSigma: Math.hypot(sigma, SIGMA.stated),
         });
@@ -206,7 +206,7 @@ const likelyOfWeight = (massG: number, highG: number | null): number =>
 function ofWeight(massG: number, { id, isWeighed, massG: likelyG, highG }: Weight): Settled {
   const isExact = isWeighed && highG === null;
   const spread = highG === null ? null : highG / likelyG;
-  return said(massG, {
+  return knownMass(massG, {
     source: isExact ? 'weighed' : 'stated',
     cause: isExact ? 'weighed' : 'stated',
     group: `shared ${id}`,

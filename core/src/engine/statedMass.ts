@@ -1,4 +1,4 @@
-import { type Length, type Source, toMm, Z90 } from '../base/index.ts';
+import { type Length, massOfArea, type Source, toMm, Z90 } from '../base/index.ts';
 import { type Amount, isIncomplete } from '../pattern/index.ts';
 import { type Fibre, fibreNumber } from '../shelf/index.ts';
 import type { Calibration } from './calibration.ts';
@@ -23,7 +23,7 @@ export type Stated =
   | { readonly kind: 'follows' };
 
 const unknown = (reason: UnknownReason): Stated => ({ kind: 'unknown', reason });
-const said = (massG: number, sigma: number = SIGMA.stated): Stated => ({
+const statedAs = (massG: number, sigma: number = SIGMA.stated): Stated => ({
   kind: 'known',
   massG,
   range: null,
@@ -34,9 +34,9 @@ const said = (massG: number, sigma: number = SIGMA.stated): Stated => ({
 
 /** Read as 10th and 90th percentile; the middle is that of the logs. */
 function between(lowG: number, highG: number): Stated {
-  if (!(highG > lowG)) return said(lowG);
+  if (!(highG > lowG)) return statedAs(lowG);
   const sigma = Math.log(highG / lowG) / (2 * Z90);
-  return { ...(said(Math.sqrt(lowG * highG), sigma) as KnownStated), range: { lowG, highG } };
+  return { ...(statedAs(Math.sqrt(lowG * highG), sigma) as KnownStated), range: { lowG, highG } };
 }
 
 type KnownStated = Extract<Stated, { kind: 'known' }>;
@@ -68,7 +68,7 @@ export function statedMass(
     case 'grams':
       return weighedOrSaid(amount.massG ?? 0, amount.highG, amount.isWeighed);
     case 'equal-part':
-      return said((amount.lotG ?? 0) / (amount.parts ?? 1));
+      return statedAs((amount.lotG ?? 0) / (amount.parts ?? 1));
     case 'tops':
       return byLength(fibre, mm(amount.length) / amount.ways, mm(amount.highLength) / amount.ways);
     case 'tufts':
@@ -88,9 +88,9 @@ export function statedMass(
     case 'sheet':
       return fibre.arealGPerM2 === null
         ? unknown('areal_unknown')
-        : said((mm(amount.length) * mm(amount.width) * fibre.arealGPerM2) / 1e6);
+        : statedAs(massOfArea(mm(amount.length) * mm(amount.width), fibre.arealGPerM2));
     case 'locks':
-      return said(amount.grades.reduce((sum, { count, eachG }) => sum + (count ?? 0) * (eachG ?? 0), 0));
+      return statedAs(amount.grades.reduce((sum, { count, eachG }) => sum + (count ?? 0) * (eachG ?? 0), 0));
     case 'hand': {
       const hand = calibration.hand(amount.measure);
       if (!hand) return unknown('hand_unweighed');
@@ -114,7 +114,7 @@ function weighedOrSaid(massG: number, highG: number | null, isWeighed: boolean):
   if (highG !== null && highG > massG) return between(massG, highG);
   return isWeighed
     ? { kind: 'known', massG, range: null, source: 'weighed', cause: 'weighed', sigma: SIGMA.weighed }
-    : said(massG);
+    : statedAs(massG);
 }
 
 function byLength(fibre: Fibre, lengthMm: number, highMm = 0): Stated {

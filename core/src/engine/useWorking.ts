@@ -1,3 +1,4 @@
+import { massOfArea } from '../base/index.ts';
 import {
   type Amount,
   countRange,
@@ -156,7 +157,7 @@ export function massOn(prepared: Prepared, surfaceMm2: number): number | null {
     case 'coat':
     case 'patch': {
       const covered = coveredMm2(use, surfaceMm2);
-      return covered === null || !coat ? null : (coat.arealGPerM2 * covered) / 1e6;
+      return covered === null || !coat ? null : massOfArea(covered, coat.arealGPerM2);
     }
     case 'line': {
       const lengthMm = mmOrNull(use.length);

@@ -137,13 +137,15 @@ function stepLines(
 }
 
 function checkLine({ look, how, pass, remedy }: Check, back: number | undefined): string {
-  const said = [
+  const sentences = [
     [MARKDOWN.check, look],
     [MARKDOWN.how, how],
     [MARKDOWN.pass, pass],
     [MARKDOWN.remedy, remedy],
   ].filter(([, words]) => words?.trim() !== '');
-  const line = said.map(([mark, words = '']) => `${mark} ${escaped(words.replaceAll('\n', ' '))}`).join(' ');
+  const line = sentences
+    .map(([mark, words = '']) => `${mark} ${escaped(words.replaceAll('\n', ' '))}`)
+    .join(' ');
   return back === undefined ? line : `${line} ${backWords(back)}`;
 }
 

@@ -26,7 +26,9 @@ export function patternFromMarkdown(text: string, newId: () => string): Pattern 
   const title = /^\s*#\s+(.+)$/m.exec(text)?.[1]?.trim();
   const before = new RegExp(`^${MARKDOWN.before} (.+)$`, 'm').exec(text)?.[1] ?? '';
   const lines = text.replaceAll('\r\n', '\n').split('\n');
-  const { body, said } = takeOut(lines.filter((line) => !/^\s*#\s/.test(line) && !COMPUTED.test(line)));
+  const { body, byStep: statements } = takeOut(
+    lines.filter((line) => !/^\s*#\s/.test(line) && !COMPUTED.test(line)),
+  );
   const { steps } = readSteps(withoutLists(withoutPreface(body.map(unescaped).join('\n'))));
   const ids = steps.map(() => newId());
   return {
@@ -41,21 +43,21 @@ export function patternFromMarkdown(text: string, newId: () => string): Pattern 
         text: step.text,
         stage: step.stage ?? 'core',
       } as const;
-      const more = said.get(at + 1);
+      const more = statements.get(at + 1);
       return more ? withSaid(markdown, more, ids, newId) : markdown;
     }),
   };
 }
 
-const withSaid = (step: Step, said: Said, ids: readonly string[], newId: () => string): Step => ({
+const withSaid = (step: Step, statements: Said, ids: readonly string[], newId: () => string): Step => ({
   ...step,
-  cue: said.cue.slice(0, 200),
-  recallsStepId: said.recallsStep === null ? null : (ids[said.recallsStep - 1] ?? null),
-  act: said.decision ? { kind: 'decide', ...said.decision } : step.act,
-  checks: said.checks.map((check, at) => ({
+  cue: statements.cue.slice(0, 200),
+  recallsStepId: statements.recallsStep === null ? null : (ids[statements.recallsStep - 1] ?? null),
+  act: statements.decision ? { kind: 'decide', ...statements.decision } : step.act,
+  checks: statements.checks.map((check, at) => ({
     ...check,
     id: newId(),
-    returnToStepId: ids[(said.backTo[at] ?? 0) - 1] ?? null,
+    returnToStepId: ids[(statements.backTo[at] ?? 0) - 1] ?? null,
   })),
 });
 
@@ -63,18 +65,18 @@ const STEP_LINE = /^\d{1,3}[.)]\s/;
 const OWN_MARKS = [MARKDOWN.check, MARKDOWN.decide, MARKDOWN.cue, MARKDOWN.recall, MARKDOWN.wool];
 
 /** Lines that our own marks begin, out of the text and sorted under the step they stand below, from 1. */
-function takeOut(lines: readonly string[]): { body: string[]; said: ReadonlyMap<number, Said> } {
+function takeOut(lines: readonly string[]): { body: string[]; byStep: ReadonlyMap<number, Said> } {
   const body: string[] = [];
-  const said = new Map<number, Said>();
+  const byStep = new Map<number, Said>();
   let step = 0;
   for (const line of lines) {
     if (STEP_LINE.test(line)) step += 1;
     const trimmed = line.trim();
     if (step > 0 && OWN_MARKS.some((mark) => trimmed.startsWith(mark)))
-      said.set(step, withLine(said.get(step) ?? NOTHING_SAID, trimmed));
+      byStep.set(step, withLine(byStep.get(step) ?? NOTHING_SAID, trimmed));
     else body.push(line);
   }
-  return { body, said };
+  return { body, byStep };
 }
 
 const NOTHING_SAID: Said = { checks: [], backTo: [], decision: null, cue: '', recallsStep: null };
@@ -82,30 +84,30 @@ const NOTHING_SAID: Said = { checks: [], backTo: [], decision: null, cue: '', re
 const MOST_CHECKS = 6;
 const MOST_ANSWERS = 6;
 
-function withLine(said: Said, line: string): Said {
+function withLine(statements: Said, line: string): Said {
   const after = (mark: string) => unescaped(line.slice(mark.length).trim());
-  if (line.startsWith(MARKDOWN.cue)) return { ...said, cue: after(MARKDOWN.cue) };
+  if (line.startsWith(MARKDOWN.cue)) return { ...statements, cue: after(MARKDOWN.cue) };
   if (line.startsWith(MARKDOWN.recall))
-    return { ...said, recallsStep: Number.parseInt(after(MARKDOWN.recall), 10) || null };
+    return { ...statements, recallsStep: Number.parseInt(after(MARKDOWN.recall), 10) || null };
   if (line.startsWith(MARKDOWN.decide)) {
     const [question = '', ...answers] = after(MARKDOWN.decide).split(MARKDOWN.answer);
     return {
-      ...said,
+      ...statements,
       decision: {
         question: question.trim().slice(0, 200),
         answers: answers.slice(0, MOST_ANSWERS).map((answer) => answer.trim().slice(0, 80)),
       },
     };
   }
-  if (line.startsWith(MARKDOWN.check) && said.checks.length < MOST_CHECKS) {
+  if (line.startsWith(MARKDOWN.check) && statements.checks.length < MOST_CHECKS) {
     const back = BACK.exec(line)?.[1];
     return {
-      ...said,
-      checks: [...said.checks, readCheck(line.replace(BACK, ''))],
-      backTo: [...said.backTo, back === undefined ? null : Number(back)],
+      ...statements,
+      checks: [...statements.checks, readCheck(line.replace(BACK, ''))],
+      backTo: [...statements.backTo, back === undefined ? null : Number(back)],
     };
   }
-  return said;
+  return statements;
 }
 
 const CHECK_MARKS = [

@@ -9,12 +9,12 @@ const PIECE = /^- \*\*\d+ (.*)\*\*(?: ×(\S+))?: (.+); (\S+)$/;
 
 /** A piece as our own Markdown tells it: name, number, shape, each size with how exactly it is meant. Null: none of ours. */
 export function readPieceLine(line: string, newId: () => string): Part | null {
-  const [, name, times, said = '', firmness] = PIECE.exec(line) ?? [];
+  const [, name, times, text = '', firmness] = PIECE.exec(line) ?? [];
   const known = FIRMNESSES.find((candidate) => candidate === firmness);
-  const kind = kindOf(said);
+  const kind = kindOf(text);
   if (name === undefined || !known || !kind) return null;
   const blank = blankPart(newId(), unescaped(name).slice(0, 80));
-  const rest = said.slice(SHAPE_WORDS[kind].length).replaceAll(/ \([^)]*\)/g, '');
+  const rest = text.slice(SHAPE_WORDS[kind].length).replaceAll(/ \([^)]*\)/g, '');
   const sizes = rest.split(', ').filter((words) => words.trim() !== '');
   return {
     ...blank,
@@ -26,10 +26,10 @@ export function readPieceLine(line: string, newId: () => string): Part | null {
 }
 
 /** Longest first: “flat, own outline” is not a “flat” anything. */
-const kindOf = (said: string) =>
+const kindOf = (text: string) =>
   [...SHAPE_KINDS]
     .sort((a, b) => SHAPE_WORDS[b].length - SHAPE_WORDS[a].length)
-    .find((kind) => said === SHAPE_WORDS[kind] || said.startsWith(`${SHAPE_WORDS[kind]}, `));
+    .find((kind) => text === SHAPE_WORDS[kind] || text.startsWith(`${SHAPE_WORDS[kind]}, `));
 
 function shapeOf(kind: Shape['kind'], sizes: readonly string[]): Shape {
   const bare = reshape({ kind: 'by-count' }, kind);
@@ -71,9 +71,9 @@ const CUT = /^- (.+?)(?: ×(\d+))?: ([^,]+)(?:, from .*)?$/;
 
 /** A cut by its name, its number and its size: a length, or a panel. What it is cut from is not on this shelf. */
 export function readCutLine(line: string, newId: () => string): Cut | null {
-  const [, name, times, said = ''] = CUT.exec(line) ?? [];
+  const [, name, times, text = ''] = CUT.exec(line) ?? [];
   if (name === undefined) return null;
-  const sizes = said.split(' × ').map((size) => {
+  const sizes = text.split(' × ').map((size) => {
     const parsed = parseLength(size, 'mm');
     return parsed.ok ? parsed.length : null;
   });

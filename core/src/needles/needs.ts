@@ -199,10 +199,10 @@ const needleNeeds = (pattern: Pattern): Need[] =>
 /** The list with the author’s word in it, and where the two disagree. */
 export function needsOf(pattern: Pattern): NeedsList {
   const derived = derivedNeeds(pattern);
-  const said = new Map(
+  const listed = new Map(
     pattern.tools.flatMap((tool) => (tool.needKey === null ? [] : [[tool.needKey, tool] as const])),
   );
-  const isOut = (need: Need) => said.get(need.key)?.isLeftOut === true;
+  const isOut = (need: Need) => listed.get(need.key)?.isLeftOut === true;
   const added = pattern.tools
     .filter(({ needKey, isLeftOut }) => needKey === null && !isLeftOut)
     .map((tool) => addedNeed(tool, pattern));
@@ -215,7 +215,7 @@ export function needsOf(pattern: Pattern): NeedsList {
     .map((tool) => keptNeed(tool, pattern));
   return {
     listed: [
-      ...derived.filter((need) => !isOut(need)).map((need) => asSaid(need, said.get(need.key))),
+      ...derived.filter((need) => !isOut(need)).map((need) => asSaid(need, listed.get(need.key))),
       ...added,
       ...kept,
     ],
@@ -225,8 +225,8 @@ export function needsOf(pattern: Pattern): NeedsList {
   };
 }
 
-const asSaid = (need: Need, said: ListedTool | undefined): Need =>
-  said ? { ...need, per: said.per, count: said.count, perPerson: said.count } : need;
+const asSaid = (need: Need, listed: ListedTool | undefined): Need =>
+  listed ? { ...need, per: listed.per, count: listed.count, perPerson: listed.count } : need;
 
 /** Kept on the list by its author: for the steps whose words suggest it. */
 function keptNeed(tool: ListedTool, pattern: Pattern): Need {

@@ -11,6 +11,7 @@ export {
   type PaperSection,
   type PaperSource,
   type Swatch,
+  MOST_TICK_BOXES,
 } from './paper.ts';
 export { ranges } from './shown.ts';
 export { swatchSvg } from './swatchSvg.ts';

@@ -29,6 +29,9 @@ export interface PaperColumn {
   readonly isWide?: true;
 }
 
+/** More boxes than these are not drawn: so many of a thing are ticked in one. */
+export const MOST_TICK_BOXES = 60;
+
 export interface PaperRow {
   readonly cells: readonly Cell[];
   readonly swatch: Swatch | null;

@@ -20,7 +20,7 @@ export {
 export { withoutThing, withThingBack, type Removable } from './edit/bringBack.ts';
 export { checkPart, checkPattern, mmOrNull } from './check/checkPattern.ts';
 export { PATTERN_BOUNDS } from './check/patternBounds.ts';
-export { comparePatterns, type Difference } from './versions/compare.ts';
+export { comparePatterns, type PatternDifference as Difference } from './versions/compare.ts';
 export { Count, countRange, type CountRange } from './document/count.ts';
 export { blankCut, blankSegment, Cut, CUT_KINDS, type CutKind, type Segment } from './document/cut.ts';
 export {

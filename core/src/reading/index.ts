@@ -15,7 +15,7 @@ export {
   readingOf,
   ticksOf,
   type Reader,
-  type Reading,
+  type BuildReading as Reading,
   type ReadingSession,
   type ReadingStep,
 } from './reading.ts';

@@ -137,7 +137,7 @@ const runsThrough = (cut: Cut, partId: string): boolean =>
 
 function layerOf(
   use: UseEstimate,
-  said: Use | undefined,
+  statedUse: Use | undefined,
   rollUp: PartEstimate['rollUp'],
   { build, estimate, wool }: Context,
 ): PieceLayer {
@@ -151,7 +151,7 @@ function layerOf(
       : [];
   return {
     estimate: use,
-    use: said && said.role !== 'insert' ? said : null,
+    use: statedUse && statedUse.role !== 'insert' ? statedUse : null,
     pieceG,
     hands: hands.find(isNear) ?? null,
     atStep: at === null ? null : at + 1,

@@ -50,7 +50,7 @@ export interface ReadingSession {
 }
 
 /** A build as its reader goes through it. */
-export interface Reading {
+export interface BuildReading {
   readonly sessions: readonly ReadingSession[];
   readonly tools: readonly Need[];
   readonly level: Level;
@@ -59,7 +59,12 @@ export interface Reading {
 }
 
 /** @param build a pattern with its options resolved */
-export function readingOf(build: Pattern, estimate: PatternEstimate, wool: Wool, reader: Reader): Reading {
+export function readingOf(
+  build: Pattern,
+  estimate: PatternEstimate,
+  wool: Wool,
+  reader: Reader,
+): BuildReading {
   const cautions = cautionsOf(build, wool);
   const woolAt = woolOfSteps(build, estimate.uses);
   let before: string | null = null;

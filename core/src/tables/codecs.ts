@@ -145,8 +145,8 @@ export const sparesOrUnknown: Codec = {
     const text = cell.trim().toLowerCase();
     if (text === '') return good(null);
     if (text === 'none') return good({ by: 'none' });
-    const said = SPARES_SAID.exec(text);
-    if (said) return good({ by: said[2], count: Number(said[1]) });
+    const match = SPARES_SAID.exec(text);
+    if (match) return good({ by: match[2], count: Number(match[1]) });
     const share = /^(\d+(?:\.\d+)?)\s*%$/.exec(text);
     return share
       ? good({ by: 'share', fraction: Number(share[1]) / 100 })

@@ -33,16 +33,16 @@ export function takeAmount(pattern: Pattern, step: Step, found: RecognisedAmount
     ...pattern,
     parts: pattern.parts.map((part) => {
       if (part.id !== place.partId) return part;
-      const said = { amount: found.amount, words: found.text };
+      const stated = { amount: found.amount, words: found.text };
       if (place.useId === null) {
         return {
           ...part,
-          uses: [...part.uses, { ...blankUse(newId, 'added', found.fibreId), ...said }],
+          uses: [...part.uses, { ...blankUse(newId, 'added', found.fibreId), ...stated }],
         };
       }
       return {
         ...part,
-        uses: part.uses.map((use) => (use.id === place.useId && isWool(use) ? { ...use, ...said } : use)),
+        uses: part.uses.map((use) => (use.id === place.useId && isWool(use) ? { ...use, ...stated } : use)),
       };
     }),
   };

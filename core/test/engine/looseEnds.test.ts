@@ -105,9 +105,9 @@ describe('loose ends', () => {
     const sliver = figure(locks, { length: mm(40), amount: { by: 'sliver', ways: 4 } });
     expect(codes(sliver)).not.toContain('loose_end_unknown');
     expect(gramsOf(sliver)).toBeCloseTo(2 + (0.04 * 20) / 4, 9);
-    const said = figure(locks, { ends: 2, amount: { by: 'grams', massG: 0.2 } });
-    expect(codes(said)).not.toContain('loose_end_unknown');
-    expect(gramsOf(said)).toBeCloseTo(2.4, 9);
+    const weighed = figure(locks, { ends: 2, amount: { by: 'grams', massG: 0.2 } });
+    expect(codes(weighed)).not.toContain('loose_end_unknown');
+    expect(gramsOf(weighed)).toBeCloseTo(2.4, 9);
   });
 });
 

@@ -116,7 +116,7 @@ const lengthsOf = (value: object): Record<string, number> =>
   );
 
 /** A cut of which every length is said: 10 mm each. */
-const said = (kind: Cut['kind'], more: Partial<Cut> = {}): Cut => {
+const withSizes = (kind: Cut['kind'], more: Partial<Cut> = {}): Cut => {
   const blank = { ...blankCut('c', kind), ...more } as Cut;
   return Object.fromEntries(
     Object.entries(blank).map(([key, given]: [string, unknown]) => [
@@ -136,14 +136,14 @@ describe('what is cut for a figure twice as large', () => {
     ['rolled-strip', {}, ['length', 'diameter']],
     ['tube-panel', {}, ['height', 'diameter']],
   ])('%s %j: only what runs along the figure grows', (kind, more, grows) => {
-    const cut = said(kind, more);
+    const cut = withSizes(kind, more);
     const [resized] = resizePattern(pattern([], { cuts: [cut] }), 2).cuts;
     const wanted = Object.entries(lengthsOf(cut)).map(([key, value]) => [key, grows.includes(key) ? value * 2 : value]);
     expect(lengthsOf(resized ?? {})).toEqual(Object.fromEntries(wanted));
   });
   test('every kind keeps its counts, its name and what it is cut from', () => {
     for (const kind of CUT_KINDS) {
-      const cut = { ...said(kind), name: 'a thing', findingId: 'wire', count: 3 };
+      const cut = { ...withSizes(kind), name: 'a thing', findingId: 'wire', count: 3 };
       const [resized] = resizePattern(pattern([], { cuts: [cut] }), 0.5).cuts;
       expect(resized).toMatchObject({ kind, name: 'a thing', findingId: 'wire', count: 3 });
     }

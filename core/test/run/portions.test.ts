@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { HALVING_ERROR_FRACTION } from '../../src/base/index.ts';
 import fc from 'fast-check';
 import { estimatePattern } from '../../src/engine/index.ts';
 import { blankJoin } from '../../src/pattern/index.ts';
@@ -6,7 +7,6 @@ import {
   apportion,
   bestGroups,
   groupErrorFraction,
-  HALVING_ERROR_FRACTION,
   HAND_ERROR_FRACTION,
   type PackingTerms,
   PARTED_ERROR_FRACTION,

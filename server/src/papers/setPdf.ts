@@ -12,6 +12,7 @@ import {
   type Swatch,
   swatchSvg,
   cellWords,
+  MOST_TICK_BOXES,
 } from '@lanakit/core/papers';
 import { type LabelSheet, PAGE_SIZES_MM, type PageSize } from '@lanakit/core/run';
 import { createRequire } from 'node:module';
@@ -215,12 +216,10 @@ async function swatchImages({ sections, labels }: Paper): Promise<Record<string,
 /** So many boxes stand in one line of them. */
 const BOXES_A_LINE = 6;
 const BOX_PT = 11;
-/** More are ticked in one. */
-const MOST_BOXES = 60;
 
 /** Boxes to tick by hand, in lines. */
 const tickBoxes = (count: number): TableCell => ({
-  canvas: Array.from({ length: Math.min(count, MOST_BOXES) }, (_, at) => ({
+  canvas: Array.from({ length: Math.min(count, MOST_TICK_BOXES) }, (_, at) => ({
     type: 'rect' as const,
     x: (at % BOXES_A_LINE) * BOX_PT + 0.5,
     y: Math.floor(at / BOXES_A_LINE) * BOX_PT + 1.5,

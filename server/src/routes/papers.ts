@@ -58,11 +58,11 @@ const named = (name: string): PaperName | undefined => PAPER_NAMES.find((paperNa
 
 function readSheet(query: Readonly<Partial<Record<SheetField | 'page', string | undefined>>>): LabelSheet {
   const page: PageSize = query.page === 'letter' ? 'letter' : 'a4';
-  const said = Object.fromEntries(
+  const fields = Object.fromEntries(
     SHEET_FIELDS.flatMap((field) => {
       const text = query[field];
       return text === undefined ? [] : [[field, Number(text)] as const];
     }),
   );
-  return { ...LABEL_SHEET, ...said, page };
+  return { ...LABEL_SHEET, ...fields, page };
 }

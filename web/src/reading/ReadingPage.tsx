@@ -8,7 +8,7 @@ import { useDraftOf, useRevision, useWool } from '../api/queries.ts';
 import { ChoiceFields } from '../ui/fields/ChoiceFields.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
-import { Reading } from './Reading.tsx';
+import { ReadingSheets } from './ReadingSheets.tsx';
 
 /** The pattern as its learner sees it: the draft, or a revision (`?revision=ID`). */
 export function ReadingPage() {
@@ -45,7 +45,7 @@ function ReadPattern({ id, document, wool, what }: ReadPatternProps) {
   const build = useMemo(() => resolveBuild(document, choices), [document, choices]);
   const colourway = document.colourways.find((candidate) => candidate.id === choices.colourwayId)?.name;
   return (
-    <Reading
+    <ReadingSheets
       sheets={[
         {
           key: 'one',
@@ -59,6 +59,6 @@ function ReadPattern({ id, document, wool, what }: ReadPatternProps) {
       back={<Link to={`/patterns/${id}`}>← back to writing</Link>}
     >
       <ChoiceFields pattern={document} choices={choices} onChoose={setChoices} />
-    </Reading>
+    </ReadingSheets>
   );
 }

@@ -41,14 +41,14 @@ export interface LabelSheetState {
 
 /** The sheet of labels that lies in this maker’s printer: kept on this device. */
 export function useLabelSheet(page: PageSize): LabelSheetState {
-  const [said, setSaid] = useState<Said>(kept);
-  const sheet: LabelSheet = { ...LABEL_SHEET, ...said, page };
+  const [chosen, setSaid] = useState<Said>(kept);
+  const sheet: LabelSheet = { ...LABEL_SHEET, ...chosen, page };
   return {
     sheet,
     problems: checkLabelSheet(sheet),
     query: new URLSearchParams(Object.entries(sheet).map(([key, value]) => [key, String(value)])).toString(),
     change: (more) => {
-      const next = { ...said, ...more };
+      const next = { ...chosen, ...more };
       setSaid(next);
       // How many are used up is of one sheet, not of the next.
       const { used: _used, ...lasting } = next;

@@ -8,6 +8,7 @@ import {
   type PaperName,
   type PaperRow,
   type PaperSection,
+  MOST_TICK_BOXES,
 } from '@lanakit/core/papers';
 import { isOffShelf } from '@lanakit/core/run';
 import { Button, Segmented } from 'antd';
@@ -173,9 +174,6 @@ function Section({ paperSection }: { paperSection: PaperSection }) {
   );
 }
 
-/** Boxes that are drawn for one line; more are ticked in one. */
-const MOST_BOXES = 60;
-
 function Line({ line, paperSection }: { line: PaperRow; paperSection: PaperSection }) {
   const noteAt = Math.max(
     0,
@@ -185,7 +183,7 @@ function Line({ line, paperSection }: { line: PaperRow; paperSection: PaperSecti
     <tr>
       <td className={styles.boxes}>
         {line.swatch && <PaperSwatch swatch={line.swatch} width={30} height={12} />}
-        {Array.from({ length: Math.min(line.ticks, MOST_BOXES) }, (_, at) => (
+        {Array.from({ length: Math.min(line.ticks, MOST_TICK_BOXES) }, (_, at) => (
           <span key={at} className={sheets.box} />
         ))}
       </td>

@@ -18,7 +18,7 @@ interface PortionsTableProps {
 
 /** What one pack gets of each fibre, for which parts, packs that are alike together, and what the class takes. */
 export function PortionsTable({ runPlan, input }: PortionsTableProps) {
-  const { plan, groups, telling, shelf } = runPlan;
+  const { plan, groups, tellingFibreByGroup, shelf } = runPlan;
   const isOne = groups.length === 1;
   return (
     <>
@@ -41,7 +41,7 @@ export function PortionsTable({ runPlan, input }: PortionsTableProps) {
               Fibre and what it is for
             </th>
             {groups.map((group) => {
-              const fibre = shelf.get(telling.get(group.key) ?? '');
+              const fibre = shelf.get(tellingFibreByGroup.get(group.key) ?? '');
               return (
                 <th scope="col" key={group.key}>
                   {isOne ? (

@@ -53,10 +53,10 @@ const Side = ({ seats, ...room }: SideProps) => (
 );
 
 function SeatMark({ seat, runPlan, chosen, onChoose }: { seat: Seat } & Omit<RoomProps, 'input'>) {
-  const { groups, telling, shelf, revision } = runPlan;
+  const { groups, tellingFibreByGroup, shelf, revision } = runPlan;
   const choice = choiceOfSeat(revision.document, seat);
   const group = groups.find(({ seats }) => seats.includes(seat.seat));
-  const fibre = shelf.get(telling.get(group?.key ?? '') ?? '');
+  const fibre = shelf.get(tellingFibreByGroup.get(group?.key ?? '') ?? '');
   const isOpen = choice.kind !== 'chosen' && hasChoice(revision.document);
   const words = [seatName(seat), stateWords(choice.kind, group)].join(', ');
   return (

@@ -14,7 +14,7 @@ import { InTopBar } from '../shell/TopSlot.tsx';
 import { counted, showDay } from '../words/show.ts';
 import { Boxes } from './Boxes.tsx';
 import { CostSheet } from './CostSheet.tsx';
-import { Difference } from './Difference.tsx';
+import { OtherThanPlanned } from './OtherThanPlanned.tsx';
 import { FindingsTable } from './FindingsTable.tsx';
 import { HowSure } from './HowSure.tsx';
 import { PackGrid } from './PackGrid.tsx';
@@ -182,7 +182,7 @@ function Tabs({ run, runPlan, draft, onMoved }: TabsProps) {
         />
       </div>
       {!run.frozen && <SinceOpened live={runPlan.live} />}
-      <Difference run={run} runPlan={runPlan} draft={draft} onMoved={onMoved} />
+      <OtherThanPlanned run={run} runPlan={runPlan} draft={draft} onMoved={onMoved} />
       {tab === 'portions' && (
         <>
           <PortionsTable runPlan={runPlan} input={runPlan.input} />

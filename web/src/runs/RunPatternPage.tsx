@@ -18,7 +18,7 @@ import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
 import { useRun } from '../api/queries.ts';
-import { Reading } from '../reading/Reading.tsx';
+import { ReadingSheets } from '../reading/ReadingSheets.tsx';
 import type { Packed, Sheet } from '../reading/sheet.ts';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
@@ -64,7 +64,7 @@ function OfRun({ run }: { run: OpenedRun }) {
     packed: packedFor(sheet, runPlan),
   }));
   return (
-    <Reading
+    <ReadingSheets
       sheets={sheets}
       wool={wool}
       usualReader="kit"

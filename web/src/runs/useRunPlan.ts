@@ -26,7 +26,7 @@ export interface ShownRun extends PackedRun {
   readonly groups: ToPack['groups'];
   readonly estimates: ToPack['estimates'];
   /** The fibre each group is told by. */
-  readonly telling: ReadonlyMap<string, string | null>;
+  readonly tellingFibreByGroup: ReadonlyMap<string, string | null>;
   readonly shelf: FibreLookup;
   /** The leading one. */
   readonly revision: Revision;
@@ -111,7 +111,7 @@ function shown(packed: PackedRun, revisions: Revisions): ShownRun | null {
     ...packed,
     groups: toPack.groups,
     estimates: toPack.estimates,
-    telling: tellingFibres(toPack.estimates),
+    tellingFibreByGroup: tellingFibres(toPack.estimates),
     shelf: wool.fibres,
     revision,
     revisions,

@@ -11,7 +11,7 @@ import styles from './Panel.module.css';
 import { UsedIn } from './UsedIn.tsx';
 import { BlendRecipe } from './BlendRecipe.tsx';
 import { BlendSwatch } from './BlendSwatch.tsx';
-import { useWool } from './useWool.ts';
+import { useFibresAndBlends } from './useFibresAndBlends.ts';
 
 type Tab = 'recipe' | 'make' | 'stock';
 
@@ -27,7 +27,7 @@ interface BlendPanelProps {
 /** A blend: what goes into it, the making of a lot, and what is there. */
 export function BlendPanel({ blend, parts, promised, onSaved }: BlendPanelProps) {
   const [tab, setTab] = useState<Tab>(blend ? 'make' : 'recipe');
-  const wool = useWool();
+  const wool = useFibresAndBlends();
   const fractions = useMemo(() => (blend ? wool.fractionsOf(blend.parts, blend.id) : null), [blend, wool]);
   return (
     <>

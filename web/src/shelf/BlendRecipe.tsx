@@ -18,7 +18,7 @@ import { ItemFrame } from './ItemFrame.tsx';
 import styles from './Panel.module.css';
 import { type FormSpec, type ItemForm, useItemForm } from './useItemForm.ts';
 import { BlendSwatch } from './BlendSwatch.tsx';
-import type { Wool } from './useWool.ts';
+import type { Wool } from './useFibresAndBlends.ts';
 
 interface BlendRecipeProps {
   blend: Blend | null;

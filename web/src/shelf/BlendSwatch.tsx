@@ -1,7 +1,7 @@
 import { type BlendInput, type Fibre, mixColours } from '@lanakit/core/shelf';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import type { Strand } from '../ui/look/fibreTile.ts';
-import type { Wool } from './useWool.ts';
+import type { Wool } from './useFibresAndBlends.ts';
 
 const strandsOf = (fractions: ReadonlyMap<string, number>, fibres: ReadonlyMap<string, Fibre>): Strand[] =>
   [...fractions].map(([id, fraction]) => ({ colour: fibres.get(id)?.colour ?? '#888888', fraction }));

@@ -6,7 +6,7 @@ import { get } from '../../src/api/client.ts';
 import { useTickActions } from '../../src/runs/useTickActions.ts';
 import { useTrayActions } from '../../src/runs/useTrayActions.ts';
 import { FakeServer } from '../support/fakeServer.ts';
-import { hookInStudio, press, said, settled } from '../support/inStudio.tsx';
+import { hookInStudio, press, noticeText, settled } from '../support/inStudio.tsx';
 
 let server: FakeServer;
 let runs = 0;
@@ -84,7 +84,7 @@ describe('ticked off', () => {
     await ticks('w|2', true);
     await answered('unreachable');
     expect(shown()).toEqual([tick('w|1', true)]);
-    expect(said()).toMatch(/cannot be reached/);
+    expect(noticeText()).toMatch(/cannot be reached/);
     await press('Try again');
     const [before, again] = server.writes.map(({ body }) => body);
     expect(again).toEqual(before);
@@ -94,7 +94,7 @@ describe('ticked off', () => {
     await ticks('w|2', true);
     await answered({ status: 409, body: { code: 'run_done', status: 409, title: 'The class is over.' } });
     expect(shown()).toEqual([tick('w|1', true)]);
-    expect(said()).toBe('The class is over.');
+    expect(noticeText()).toBe('The class is over.');
     expect(document.body.textContent).not.toContain('Try again');
   });
 });
@@ -144,7 +144,7 @@ describe('at the tray', () => {
       status: 422,
       body: { code: 'content_invalid', status: 422, title: 'Not closed.', errors },
     });
-    expect(said()).toBe('A 38 triangular is missing.');
+    expect(noticeText()).toBe('A 38 triangular is missing.');
   });
   test('what became of a missing needle: done, or why not', async () => {
     const { does } = await counting();
@@ -158,6 +158,6 @@ describe('at the tray', () => {
       body: { code: 'content_invalid', status: 422, title: 'None is missing.' },
     });
     expect(refused()).toBe('None is missing.');
-    expect(said()).toBe('');
+    expect(noticeText()).toBe('');
   });
 });

@@ -13,7 +13,7 @@ function inForce(input: RunInput, wool = coastWool): ShownRun {
   const revision = { id: 'bird-1', patternId: 'p', number: 3, document: bird, publishedAt: '', note: '' } as unknown as ShownRun['revision'];
   return {
     input, plan, toPack, groups, estimates, packs, wool,
-    telling: tellingFibres(estimates),
+    tellingFibreByGroup: tellingFibres(estimates),
     shelf: wool.fibres,
     revision,
     revisions: new Map([['bird-1', revision]]),

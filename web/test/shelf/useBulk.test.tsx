@@ -5,7 +5,7 @@ import { coastWool } from '../../../core/test/support/coast.ts';
 import { fibreEntry, findingEntry, supplierEntry, type Entry } from '../../src/shelf/entries.ts';
 import { useBulk } from '../../src/shelf/useBulk.ts';
 import { conflictWith, FakeServer } from '../support/fakeServer.ts';
-import { hookInStudio, press, said, settled } from '../support/inStudio.tsx';
+import { hookInStudio, press, noticeText, settled } from '../support/inStudio.tsx';
 
 let server: FakeServer;
 beforeEach(() => {
@@ -91,7 +91,7 @@ describe('several at once', () => {
       body: { items: [{ id: 'eyes', version: 7 }] },
     });
     await answered(done);
-    expect(said()).toBe('3 things archived.');
+    expect(noticeText()).toBe('3 things archived.');
   });
   test('moved: wool lies in lots, each of which moves; a finding moves itself', async () => {
     const { does } = bulkOf([...wool, finding]);
@@ -117,7 +117,7 @@ describe('several at once', () => {
     await answered(done);
     expect(server.writes[1]?.body).toMatchObject({ items: [{ id: 'eyes', input: { priceMinor: 99 } }] });
     await answered(done);
-    expect(said()).toBe('2 prices changed by 10 %.');
+    expect(noticeText()).toBe('2 prices changed by 10 %.');
   });
   test('the choice is let go when it is done, and not when what is shown has come anew', async () => {
     const { does, onDone } = bulkOf([finding]);
@@ -141,7 +141,7 @@ describe('several at once', () => {
     const { does, onDone } = bulkOf([finding]);
     await does((bulk) => bulk.archive(true));
     await answered(conflictWith(eyes));
-    expect(said()).toBe('Changed elsewhere.');
+    expect(noticeText()).toBe('Changed elsewhere.');
     expect(onDone).not.toHaveBeenCalled();
   });
 });

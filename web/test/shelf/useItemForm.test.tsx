@@ -3,7 +3,7 @@ import { act, cleanup } from '@testing-library/react';
 import type { FormEvent } from 'react';
 import { useItemForm, type FormSpec } from '../../src/shelf/useItemForm.ts';
 import { conflictWith, FakeServer } from '../support/fakeServer.ts';
-import { hookInStudio, press, said, settled } from '../support/inStudio.tsx';
+import { hookInStudio, press, noticeText, settled } from '../support/inStudio.tsx';
 
 interface Glue {
   readonly name: string;
@@ -75,7 +75,7 @@ describe('a thing that is changed', () => {
       }),
     ]);
     await answer({ status: 200, body: stored({ place: 'box H', version: 5 }) });
-    expect(said()).toBe('Contact glue is saved.');
+    expect(noticeText()).toBe('Contact glue is saved.');
     expect(onSaved).toHaveBeenCalledWith('g');
     set({ place: 'box I' });
     send();
@@ -112,7 +112,7 @@ describe('a thing that is changed', () => {
     await answer({ status: 200, body: stored({ place: 'box H', version: 5 }) });
     await press('Undo');
     await answer({ status: 409, body: { code: 'in_use', status: 409, title: 'It is packed already.' } });
-    expect(said()).toBe('It is packed already.');
+    expect(noticeText()).toBe('It is packed already.');
   });
 
   test('what cannot be is said beside its field, and nothing is sent', () => {
@@ -140,7 +140,7 @@ describe('a thing that is changed', () => {
     const errors = [{ code: 'title_empty', pointer: '/place', message: 'Nowhere.' }];
     await answer({ status: 422, body: { code: 'content_invalid', status: 422, title: 'Not so.', errors } });
     expect(form().problemAt('/place')).not.toBeNull();
-    expect(said()).toBe('');
+    expect(noticeText()).toBe('');
     expect(form().input.place).toBe('x');
   });
 
@@ -152,7 +152,7 @@ describe('a thing that is changed', () => {
     set({ place: 'box H' });
     send();
     await answer(reply);
-    expect(said()).toBe(words);
+    expect(noticeText()).toBe(words);
     expect(form().input.place).toBe('box H');
   });
 });
@@ -170,7 +170,7 @@ describe('saved elsewhere meanwhile', () => {
     const { form } = await collide();
     expect(form().theirs).toEqual(theirs);
     expect(form().input.place).toBe('mine');
-    expect(said()).toBe('');
+    expect(noticeText()).toBe('');
   });
   test('mine is kept, over theirs', async () => {
     const { form, answer } = await collide();
@@ -220,7 +220,7 @@ describe('a new thing', () => {
       body: { name: 'Felt stiffener', countedNow: 190 },
     });
     await answer({ status: 201, body: stored({ name: 'Felt stiffener', version: 1 }) });
-    expect(said()).toBe('Felt stiffener is on the shelf.');
+    expect(noticeText()).toBe('Felt stiffener is on the shelf.');
     expect(onSaved).toHaveBeenCalledWith('g');
     expect(form().input).toEqual(spec.blank);
   });
@@ -244,7 +244,7 @@ describe('taken off the shelf', () => {
     act(() => form().remove());
     expect(server.writes[0]).toMatchObject({ method: 'DELETE', path: '/findings/g', version: 4 });
     await answer({ status: 204 });
-    expect(said()).toBe('Contact glue is off the shelf.');
+    expect(noticeText()).toBe('Contact glue is off the shelf.');
     await press('Undo');
     expect(server.writes[1]).toMatchObject({ method: 'POST', path: '/findings/g/restore' });
   });
@@ -257,6 +257,6 @@ describe('taken off the shelf', () => {
     const { form, answer } = open();
     act(() => form().remove());
     await answer({ status: 409, body: { code: 'in_use', status: 409, title: 'It is in use.' } });
-    expect(said()).toBe('It is in use.');
+    expect(noticeText()).toBe('It is in use.');
   });
 });

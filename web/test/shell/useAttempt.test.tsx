@@ -2,7 +2,7 @@ import { afterEach, describe, expect, jest, test } from '@jest/globals';
 import { act, cleanup, screen } from '@testing-library/react';
 import { ApiProblem, Unreachable } from '../../src/api/client.ts';
 import { useAttempt } from '../../src/shell/useAttempt.ts';
-import { hookInStudio, press, said, settled } from '../support/inStudio.tsx';
+import { hookInStudio, press, noticeText, settled } from '../support/inStudio.tsx';
 
 afterEach(cleanup);
 
@@ -21,12 +21,12 @@ const undoButton = () => screen.queryByRole('button', { name: 'Undo' });
 describe('something is done', () => {
   test('and said', async () => {
     await attempting()(() => Promise.resolve({ text: 'Harbour is saved.' }));
-    expect(said()).toBe('Harbour is saved.');
+    expect(noticeText()).toBe('Harbour is saved.');
     expect(undoButton()).toBeNull();
   });
   test('what has nothing to say says nothing', async () => {
     await attempting()(() => Promise.resolve(undefined));
-    expect(said()).toBe('');
+    expect(noticeText()).toBe('');
   });
   test('and can be taken back, once', async () => {
     const undo = jest.fn(() => Promise.resolve());
@@ -39,7 +39,7 @@ describe('something is done', () => {
     const attempt = attempting();
     await attempt(() => Promise.resolve({ text: 'first', undo: () => Promise.resolve() }));
     await attempt(() => Promise.resolve({ text: 'second' }));
-    expect(said()).toBe('second');
+    expect(noticeText()).toBe('second');
     expect(undoButton()).toBeNull();
   });
 });
@@ -54,31 +54,31 @@ describe('something cannot be done', () => {
     // What is thrown need not be an error.
     // oxlint-disable-next-line typescript/prefer-promise-reject-errors
     await attempting()(() => Promise.reject(error));
-    expect(said()).toBe(words);
+    expect(noticeText()).toBe(words);
   });
   test('a refusal that is shown beside its cause is not said again', async () => {
     const beside = jest.fn(() => true);
     await attempting()(() => Promise.reject(refusal('content_invalid', 'Not so.')), beside);
     expect(beside).toHaveBeenCalledTimes(1);
-    expect(said()).toBe('');
+    expect(noticeText()).toBe('');
   });
   test('one that has no place there is', async () => {
     await attempting()(
       () => Promise.reject(refusal('in_use', 'It is in use.')),
       () => false,
     );
-    expect(said()).toBe('It is in use.');
+    expect(noticeText()).toBe('It is in use.');
   });
   test('what is no refusal is not offered to a form', async () => {
     const beside = jest.fn(() => true);
     await attempting()(() => Promise.reject(new Unreachable()), beside);
     expect(beside).not.toHaveBeenCalled();
-    expect(said()).toMatch(/cannot be reached/);
+    expect(noticeText()).toMatch(/cannot be reached/);
   });
   test('an undo that fails is said', async () => {
     const undo = () => Promise.reject(refusal('version_conflict', 'It was changed since.'));
     await attempting()(() => Promise.resolve({ text: 'Moved.', undo }));
     await press('Undo');
-    expect(said()).toBe('It was changed since.');
+    expect(noticeText()).toBe('It was changed since.');
   });
 });

@@ -19,7 +19,7 @@ export const hookInStudio = <R, P>(hook: (props: P) => R, initialProps: P) =>
   renderHook(hook, { wrapper: Studio, initialProps });
 
 /** What is said at the foot of the page. */
-export const said = (): string => screen.getByRole('status').querySelector('span')?.textContent ?? '';
+export const noticeText = (): string => screen.getByRole('status').querySelector('span')?.textContent ?? '';
 
 /** Lets everything that can go on go on. */
 export const settled = (): Promise<void> =>

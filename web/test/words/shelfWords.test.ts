@@ -53,9 +53,9 @@ test.each([
   ['reasons', REASONS, REASON_WORDS],
   ['units', STOCK_UNITS, UNIT_WORDS],
 ] as const)('every one of the %s has words of its own', (_name, keys, words) => {
-  const said = keys.map((key) => (words as Readonly<Record<string, string>>)[key]);
-  expect(new Set(said).size).toBe(keys.length);
-  for (const word of said) expect(word).toMatch(/\S/);
+  const texts = keys.map((key) => (words as Readonly<Record<string, string>>)[key]);
+  expect(new Set(texts).size).toBe(keys.length);
+  for (const word of texts) expect(word).toMatch(/\S/);
 });
 
 test('every flag of a finding has its caution, a whole sentence without shouting', () => {

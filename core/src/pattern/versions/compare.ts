@@ -3,14 +3,14 @@ import type { Join } from '../document/join.ts';
 import type { Pattern } from '../document/pattern.ts';
 
 /** How one part, join or step of two versions of a pattern differs. */
-export interface Difference {
+export interface PatternDifference {
   readonly kind: 'part' | 'join' | 'material' | 'step' | 'heading';
   readonly name: string;
   readonly change: 'only-mine' | 'only-theirs' | 'changed' | 'order';
 }
 
 /** What differs between two versions of one pattern, for a person to decide between them. */
-export function comparePatterns(mine: Pattern, theirs: Pattern): Difference[] {
+export function comparePatterns(mine: Pattern, theirs: Pattern): PatternDifference[] {
   return [
     ...compareHeading(mine, theirs),
     ...compareItems('part', [mine.parts, theirs.parts], (part) => part.name),
@@ -36,7 +36,7 @@ const HEADING_FIELDS = [
   'joinsApart',
 ] as const;
 
-function compareHeading(mine: Pattern, theirs: Pattern): Difference[] {
+function compareHeading(mine: Pattern, theirs: Pattern): PatternDifference[] {
   return HEADING_FIELDS.filter((field) => !isEqual(mine[field], theirs[field])).map((field) => ({
     kind: 'heading',
     name: field,
@@ -45,13 +45,13 @@ function compareHeading(mine: Pattern, theirs: Pattern): Difference[] {
 }
 
 function compareItems<T extends { id: string }>(
-  kind: Difference['kind'],
+  kind: PatternDifference['kind'],
   [mine, theirs]: readonly [readonly T[], readonly T[]],
   nameOf: (item: T) => string,
-): Difference[] {
+): PatternDifference[] {
   const theirsById = new Map(theirs.map((item) => [item.id, item]));
   const mineIds = new Set(mine.map((item) => item.id));
-  const differences: Difference[] = [];
+  const differences: PatternDifference[] = [];
   for (const item of mine) {
     const other = theirsById.get(item.id);
     if (!other) differences.push({ kind, name: nameOf(item), change: 'only-mine' });

@@ -56,10 +56,10 @@ export const seatsOf = ({
   readonly seats: number;
   readonly roster: readonly Seat[];
 }): Seat[] => {
-  const said = new Map(roster.map((kept) => [kept.seat, kept]));
+  const bySeat = new Map(roster.map((kept) => [kept.seat, kept]));
   return Array.from(
     { length: Math.max(0, Math.floor(seats)) },
-    (_, at) => said.get(at + 1) ?? blankSeat(at + 1),
+    (_, at) => bySeat.get(at + 1) ?? blankSeat(at + 1),
   );
 };
 

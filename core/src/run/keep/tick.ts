@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { oneOf, strict } from '../../base/index.ts';
+import { oneOf, roundToMicrogram, strict } from '../../base/index.ts';
 import { RUN_STATES } from '../document/run.ts';
 import type { WeighMark } from './weighOut.ts';
 
@@ -50,7 +50,7 @@ export function tickState(
   tick: RunTick | undefined,
 ): TickState {
   if (!tick?.isDone) return { kind: 'open' };
-  const differenceG = Math.round((wanted.massG - tick.massG) * 1e6) / 1e6;
+  const differenceG = roundToMicrogram(wanted.massG - tick.massG);
   return Math.abs(differenceG) < 1e-6
     ? { kind: 'done' }
     : { kind: 'other', weighedG: tick.massG, differenceG };

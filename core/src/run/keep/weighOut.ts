@@ -1,4 +1,4 @@
-import { wholeDown } from '../../base/index.ts';
+import { roundToMicrogram, wholeDown } from '../../base/index.ts';
 import type { FibreLookup } from '../../engine/index.ts';
 import { lightness, lotsPackedFrom } from '../../shelf/index.ts';
 import type { Pack } from '../packs/packList.ts';
@@ -192,7 +192,7 @@ function togetherMarks(
     let at = 0;
     return weighing.groups.map((group, index): WeighMark => {
       const ownPacks = packs.slice(at, (at += group.packs));
-      const massG = Math.round(group.steps * scaleStepG * 1e6) / 1e6;
+      const massG = roundToMicrogram(group.steps * scaleStepG);
       return {
         ...base,
         mark: `together ${lot + 1}.${index + 1}|${base.bag}|${base.fibreId}`,

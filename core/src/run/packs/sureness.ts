@@ -2,7 +2,7 @@ import type { Skill } from '../../needles/index.ts';
 import { type RunInput, WANTED_CHANCE, WANTED_CHANCE_OF_BOX } from '../document/run.ts';
 import { SPARE_BAG, UNDECIDED_BAG } from '../portions/bag.ts';
 import { type ClassNeeds, NEED_SIGMA, onlyFibre } from '../portions/classNeeds.ts';
-import { chanceEachAlone, extrasForChance } from '../portions/eachAlone.ts';
+import { chanceEachAlone, extrasForChance, MOST_EXTRA_FRACTION } from '../portions/eachAlone.ts';
 import { type GroupToPack, planGroups, type RunPortions, type SharedLot } from '../portions/planGroups.ts';
 import type { FibreStock } from '../portions/planPortions.ts';
 import { bagsForChance, chanceWithBags, extraForComing } from '../portions/spareBag.ts';
@@ -28,9 +28,6 @@ type Terms = Pick<
   | 'weighingLossFraction'
 >;
 
-/** Where no amount is enough, five times the likely one is packed, and the chance says so. */
-const MOST_EXTRA = 4;
-
 /** One box by itself: a posted box has nobody beside it. */
 const asOneBox = (group: PackGroup): PackGroup => ({ ...group, seats: group.seats.slice(0, 1) });
 
@@ -52,7 +49,10 @@ export function extrasOfRun(
     ? extraForComing(run.toBagFraction ?? 0, run.toleranceFraction)
     : extrasForChance(needs, chance);
   return new Map(
-    needs.fibres.map((fibre) => [fibre.fibreId, (skill) => extra?.(fibre, NEED_SIGMA[skill]) ?? MOST_EXTRA]),
+    needs.fibres.map((fibre) => [
+      fibre.fibreId,
+      (skill) => extra?.(fibre, NEED_SIGMA[skill]) ?? MOST_EXTRA_FRACTION,
+    ]),
   );
 }
 

@@ -101,7 +101,7 @@ function oneEnough({ sigma, at, ln }: Margins, offBy: Float64Array): number {
 }
 
 /** More than anybody would pack: five times the likely amount. */
-const MOST_EXTRA = 4;
+export const MOST_EXTRA_FRACTION = 4;
 
 /** Packed over the likely amount, of one fibre for a maker who strays so far. Never less than is likely. */
 export type ExtraFor = (fibre: NeededFibre, sigma: number) => number;
@@ -111,7 +111,7 @@ export const extraAt =
   (z: number, toleranceFraction: number): ExtraFor =>
   (fibre, sigma) =>
     Math.min(
-      MOST_EXTRA,
+      MOST_EXTRA_FRACTION,
       Math.max(0, Math.exp(z * Math.hypot(sigma, estimateSigma(fibre))) / (1 + toleranceFraction) - 1),
     );
 

@@ -16,7 +16,6 @@ export { planGroups, restocked, type RunFibre, type RunPortions } from './planGr
 export {
   bestGroups,
   groupErrorFraction,
-  HALVING_ERROR_FRACTION,
   PARTED_ERROR_FRACTION,
   partingErrorFraction,
   partingOf,

@@ -1,6 +1,4 @@
-/** What halving by eye is off by, in each half. Ours, uncalibrated. */
-export const HALVING_ERROR_FRACTION = 0.1;
-
+import { HALVING_ERROR_FRACTION } from '../../base/index.ts';
 /** Fewer weighings are taken where every pack stays within this. */
 export const PARTED_ERROR_FRACTION = 0.2;
 

@@ -1,3 +1,4 @@
+import { roundToMicrogram } from '../../base/index.ts';
 import { apportion } from './apportion.ts';
 import type { Bag, BaggedUse } from './bag.ts';
 import {
@@ -61,8 +62,6 @@ export interface RunPortions {
   /** Uses whose amount or fibre is unknown, each once. */
   readonly unknownCount: number;
 }
-
-const roundToMicrogram = (massG: number): number => Math.round(massG * 1e6) / 1e6;
 
 /** How a run is packed. `extraOf`: over the likely amount, by fibre and group, instead of one fraction for all. */
 export interface GroupTerms extends Pick<PackingTerms, 'scaleStepG' | 'extraFraction'> {

@@ -1,3 +1,4 @@
+import { roundToMicrogram } from '../../base/index.ts';
 import type { KnownUse, PatternEstimate, UseEstimate, WoolRole } from '../../engine/index.ts';
 import { apportion } from './apportion.ts';
 import { type Bag, type BaggedUse, usualBags } from './bag.ts';
@@ -209,9 +210,6 @@ function portionLines(
     weighedG: roundToMicrogram((steps[index] ?? 0) * scaleStepG),
   }));
 }
-
-/** Undoes the binary noise of 17 × 0.1, far below any scale. */
-const roundToMicrogram = (massG: number): number => Math.round(massG * 1e6) / 1e6;
 
 /** Fibres of a plan, of which only so much is asked. */
 interface Plan<Key extends 'classG' | 'shortG'> {

@@ -1,24 +1,22 @@
+import { keepFew } from '../../base/index.ts';
 import type { Contours } from '../solid/plate.ts';
 import type { PointMm } from '../solid/solid.ts';
 import { FLATTEN_MM, flattenPath } from './flattenPath.ts';
 
 /** As many outlines as a figure has; older ones are worked out again. */
 const MOST_KEPT = 64;
-const kept = new Map<string, Contours>();
+
+const contoursAt = keepFew(MOST_KEPT, (key) => {
+  const [heightMm = '', ...path] = key.split(' ');
+  return contoursOf(path.join(' '), Number(heightMm));
+});
 
 /**
  * The contours of a stored outline at its real size, from 0, 0. An outline that is no path has none.
  * @param heightMm of the whole outline
  */
-export function outlineContours(path: string, heightMm: number): Contours {
-  const key = `${heightMm} ${path}`;
-  const known = kept.get(key);
-  if (known) return known;
-  const contours = contoursOf(path, heightMm);
-  if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value ?? '');
-  kept.set(key, contours);
-  return contours;
-}
+export const outlineContours = (path: string, heightMm: number): Contours =>
+  contoursAt(`${heightMm} ${path}`);
 
 function contoursOf(path: string, heightMm: number): Contours {
   const rough = boxOf(runsOf(path, Infinity));

@@ -1,3 +1,4 @@
+import { keepFew } from '../../base/index.ts';
 import { firstCrossing } from './crossing.ts';
 import { flattenPath } from './flattenPath.ts';
 
@@ -6,17 +7,9 @@ export type OutlineFault = 'not-read' | 'open' | 'crosses';
 
 /** Outlines looked at lately: every check of a draft asks again. */
 const MOST_KEPT = 64;
-const kept = new Map<string, OutlineFault | null>();
 
 /** What is wrong with stored path data; null when it is sound. */
-export function outlineFault(path: string): OutlineFault | null {
-  const known = kept.get(path);
-  if (known !== undefined) return known;
-  const fault = faultOf(path);
-  if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value ?? '');
-  kept.set(path, fault);
-  return fault;
-}
+export const outlineFault: (path: string) => OutlineFault | null = keepFew(MOST_KEPT, faultOf);
 
 /** Finer than any point that a stored outline has. */
 const UNIT_FRACTION = 0.01;

@@ -1,4 +1,4 @@
-import { wholeDown, wholeUp } from '../../base/index.ts';
+import { roundToMicrogram, wholeDown, wholeUp } from '../../base/index.ts';
 /** What goes into one lot of a blend. */
 export interface BlendLotPlan {
   /** What was asked for and what is held back, together, unrounded. */
@@ -45,15 +45,13 @@ export function planBlendLot(
   return { wantedG, ...lot, heldBackG: lot.lotG - massG, isRaised: lot.lotG > wantedG };
 }
 
-const rounded = (massG: number): number => Math.round(massG * 1e6) / 1e6;
-
 function lotOf(fractions: ReadonlyMap<string, number>, lotG: number, scaleStepG: number) {
   const components = [...fractions].map(([fibreId, fraction]) => {
     const exactG = lotG * fraction;
     const steps = wholeUp(exactG / scaleStepG);
-    return { fibreId, fraction, exactG, weighedG: rounded(steps * scaleStepG) };
+    return { fibreId, fraction, exactG, weighedG: roundToMicrogram(steps * scaleStepG) };
   });
-  const totalG = rounded(components.reduce((sum, { weighedG }) => sum + weighedG, 0));
+  const totalG = roundToMicrogram(components.reduce((sum, { weighedG }) => sum + weighedG, 0));
   return { lotG, components, totalG };
 }
 

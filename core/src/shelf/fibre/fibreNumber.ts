@@ -34,8 +34,8 @@ export function fibreNumber<N extends FibreNumberName>(
   fibre: Pick<Fibre, 'preparation' | N>,
   name: N,
 ): InForce<number> | null {
-  const said: number | null = fibre[name];
-  if (said !== null) return { value: said, isDefault: false };
+  const onRecord: number | null = fibre[name];
+  if (onRecord !== null) return { value: onRecord, isDefault: false };
   const usual = PREPARATION_DEFAULTS[fibre.preparation][name];
   return usual === null ? null : { value: usual, isDefault: true };
 }

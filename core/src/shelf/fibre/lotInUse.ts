@@ -8,10 +8,10 @@ export const lotInUse = (fibre: Pick<Fibre, 'lots'>): Lot | null =>
 /** The fibre with a lot's own properties in the place of its own. */
 export function ofLot(fibre: Fibre, lot: Pick<Lot, 'overrides' | 'pricePer100gMinor'> | null): Fibre {
   if (!lot) return fibre;
-  const said = Object.fromEntries(
+  const overridden = Object.fromEntries(
     Object.entries({ ...lot.overrides, pricePer100gMinor: lot.pricePer100gMinor }).filter(
       ([, value]) => value !== null,
     ),
   );
-  return { ...fibre, ...said };
+  return { ...fibre, ...overridden };
 }

@@ -1,3 +1,4 @@
+import { massOfArea } from '../../base/index.ts';
 /** So many pieces, each of so much (m or m²; 1 for a pinch), and what they weighed together. */
 export interface WeighedPieces {
   readonly pieces: number;
@@ -72,5 +73,5 @@ export function sheetMassG(sheet: {
 }): number | null {
   const { arealGPerM2, sheetLengthMm, sheetWidthMm } = sheet;
   if (arealGPerM2 === null || sheetLengthMm === null || sheetWidthMm === null) return null;
-  return (arealGPerM2 * sheetLengthMm * sheetWidthMm) / 1e6;
+  return massOfArea(sheetLengthMm * sheetWidthMm, arealGPerM2);
 }

@@ -1,3 +1,4 @@
+import { roundToMicrogram } from '../../base/index.ts';
 import type { Lot } from './lot.ts';
 
 /** What to take from which lot. */
@@ -15,7 +16,7 @@ export function takeFromLots(
   let leftG = massG;
   for (const { id, onHandG } of lots) {
     const takenG = Math.min(leftG, Math.max(0, onHandG ?? 0));
-    if (takenG > 1e-9) withdrawals.push({ lotId: id, massG: Math.round(takenG * 1e6) / 1e6 });
+    if (takenG > 1e-9) withdrawals.push({ lotId: id, massG: roundToMicrogram(takenG) });
     leftG -= takenG;
   }
   return leftG > 1e-6 ? null : withdrawals;

@@ -102,9 +102,9 @@ export function techniqueChanges(
 
 /** Alike in what a technique says; where it stands and what it is shown with is the pattern’s own. */
 function isSameStep(a: Step, b: Step): boolean {
-  const said = (step: Step) =>
+  const textOf = (step: Step) =>
     JSON.stringify(STEP_KEYS.filter((key) => key !== 'cautions').map((key) => step[key]));
-  return said(a) === said(b);
+  return textOf(a) === textOf(b);
 }
 
 /** The pattern with one use at the newest version. Steps keep their place, their pictures and their joins. */

@@ -2,7 +2,7 @@ import { checkWhole } from '@lanakit/core/base';
 import { type Count, PATTERN_BOUNDS } from '@lanakit/core/pattern';
 import { problemWords } from '@lanakit/core/words';
 import { TypedField, type TypedFieldProps } from './TypedField.tsx';
-import type { Reading } from './useTypedValue.ts';
+import type { TypedReading } from './useTypedValue.ts';
 
 /** How many: a number, from–to where it is not settled, or nothing where nobody knows yet. */
 export const CountField = (props: TypedFieldProps<Count>) => (
@@ -14,7 +14,7 @@ const show = (count: Count): string =>
 
 const FORM = /^(\d+)(?:\s*(?:-|–|to)\s*(\d+))?$/;
 
-function read(text: string): Reading<Count> {
+function read(text: string): TypedReading<Count> {
   if (text.trim() === '') return { ok: true, value: null };
   const [, low, high] = FORM.exec(text.trim()) ?? [];
   if (low === undefined) return { ok: false, message: 'Give a whole number, or two such as 10–14.' };

@@ -2,7 +2,7 @@ import { type Length, type LengthUnit, nudgeLength, parseLength, showTypedLength
 import { refusalWords } from '@lanakit/core/words';
 import type { KeyboardEvent } from 'react';
 import { TypedField, type TypedFieldProps } from './TypedField.tsx';
-import type { Reading } from './useTypedValue.ts';
+import type { TypedReading } from './useTypedValue.ts';
 
 interface LengthFieldProps extends TypedFieldProps<Length | null> {
   /** Of a number typed without one. */
@@ -37,7 +37,7 @@ function stepsOf({ key, shiftKey, altKey }: KeyboardEvent): number {
   return altKey ? 0 : step * (shiftKey ? 5 : 1);
 }
 
-function readLength(text: string, defaultUnit: LengthUnit, allowZero = false): Reading<Length | null> {
+function readLength(text: string, defaultUnit: LengthUnit, allowZero = false): TypedReading<Length | null> {
   if (text.trim() === '') return { ok: true, value: null };
   const parsed = parseLength(text, defaultUnit);
   if (parsed.ok) return { ok: true, value: parsed.length };

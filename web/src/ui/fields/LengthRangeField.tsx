@@ -7,7 +7,7 @@ import {
 } from '@lanakit/core/base';
 import { refusalWords } from '@lanakit/core/words';
 import { TypedField } from './TypedField.tsx';
-import type { Reading } from './useTypedValue.ts';
+import type { TypedReading } from './useTypedValue.ts';
 
 interface LengthRangeFieldProps {
   label: string;
@@ -35,7 +35,7 @@ export function LengthRangeField({ label, low, high, defaultUnit, onValue }: Len
   );
 }
 
-function read(text: string, defaultUnit: LengthUnit): Reading<LengthRange | null> {
+function read(text: string, defaultUnit: LengthUnit): TypedReading<LengthRange | null> {
   if (text.trim() === '') return { ok: true, value: null };
   const parsed = parseLengthRange(text, defaultUnit);
   if (parsed.ok) return { ok: true, value: parsed.range };

@@ -1,7 +1,7 @@
 import { type Bounds, checkRange, checkWhole } from '@lanakit/core/base';
 import { problemWords } from '@lanakit/core/words';
 import { TypedField, type TypedFieldProps } from './TypedField.tsx';
-import type { Reading } from './useTypedValue.ts';
+import type { TypedReading } from './useTypedValue.ts';
 
 interface NumberRules {
   bounds: Bounds;
@@ -32,13 +32,13 @@ export function NumberField<T extends number | null>({
       form={{
         show: (number) =>
           number === null ? '' : decimals === undefined ? String(number) : number.toFixed(decimals),
-        read: (text) => readNumber(text, rules) as Reading<T>,
+        read: (text) => readNumber(text, rules) as TypedReading<T>,
       }}
     />
   );
 }
 
-function readNumber(text: string, { allowEmpty, bounds, isWhole }: NumberRules): Reading<number | null> {
+function readNumber(text: string, { allowEmpty, bounds, isWhole }: NumberRules): TypedReading<number | null> {
   const trimmed = text.trim().replace(',', '.');
   if (trimmed === '' && allowEmpty) return { ok: true, value: null };
   // Number('') is 0 and Number('0x1f') is 31: only what looks like a plain number is one.

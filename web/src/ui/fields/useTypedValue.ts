@@ -1,12 +1,12 @@
 import { useState } from 'react';
 
-export type Reading<T> =
+export type TypedReading<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
 
 /** How a value is written in its field, and read from it. */
 export interface TypedForm<T> {
   readonly show: (value: T) => string;
-  readonly read: (text: string) => Reading<T>;
+  readonly read: (text: string) => TypedReading<T>;
 }
 
 interface TypedValue {

@@ -28,7 +28,7 @@ export function PartMore({ part, estimate }: PartMoreProps) {
   const lengthUnit = useTable((table) => table.document.lengthUnit);
   const editPart = useEditPart(part.id);
   const hidden = part.hides === '' ? null : part.hides;
-  const said = [
+  const givenCount = [
     part.packing,
     part.sample,
     part.margin,
@@ -64,7 +64,8 @@ export function PartMore({ part, estimate }: PartMoreProps) {
   return (
     <details className={styles.more}>
       <summary>
-        Packed, measured, derived, how exact{said > 0 && <span className="quiet"> · {said} said</span>}
+        Packed, measured, derived, how exact
+        {givenCount > 0 && <span className="quiet"> · {givenCount} said</span>}
       </summary>
       <div className={styles.grid}>
         <Choice<Packing>

@@ -3,7 +3,7 @@ import type { PackChange } from '@lanakit/core/run';
 import { packWords } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { counted, showChange, showDay, showWeighed } from '../words/show.ts';
-import styles from './Difference.module.css';
+import styles from './OtherThanPlanned.module.css';
 import { bagTitle } from './groupWords.ts';
 import { NOT_SAVED_YET, type RunDraft } from './useRunDraft.ts';
 import type { Planned } from './useRunPlan.ts';
@@ -24,7 +24,7 @@ const SHOWN = 8;
 const KIND_WORDS: Readonly<Record<PackChange['kind'], string>> = { new: 'new', gone: 'no longer', other: '' };
 
 /** What would be other now than it was planned, pack by pack; nothing changes until it is told to. */
-export function Difference({ run, runPlan, draft, onMoved }: DifferenceProps) {
+export function OtherThanPlanned({ run, runPlan, draft, onMoved }: DifferenceProps) {
   const attempt = useAttempt();
   const { difference, frozen, live, shelf } = { ...runPlan, frozen: run.frozen };
   if (!difference || !frozen || difference.fibres.length + difference.packs.length === 0) return null;

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { useBlends, useFibres } from '../api/queries.ts';
 
 /** Fibres and blends by id, and a blend taken apart. */
-export function useWool() {
+export function useFibresAndBlends() {
   const { data: fibreList } = useFibres();
   const { data: blendList } = useBlends();
   return useMemo(() => {
@@ -23,4 +23,4 @@ export function useWool() {
   }, [fibreList, blendList]);
 }
 
-export type Wool = ReturnType<typeof useWool>;
+export type Wool = ReturnType<typeof useFibresAndBlends>;

@@ -36,7 +36,7 @@ interface ReadingProps {
 }
 
 /** Builds on sheets to read and print, each from a page of its own. */
-export function Reading({ sheets, wool, usualReader, back, children }: ReadingProps) {
+export function ReadingSheets({ sheets, wool, usualReader, back, children }: ReadingProps) {
   const [reader, setReader] = useState<Reader>(usualReader);
   const [view, setView] = useState<View>('all');
   return (
