@@ -5,7 +5,8 @@ import { ROOT, stop } from './prepare.mjs';
 
 const [, , room, part, tests] = process.argv;
 if (!/^[a-z]+$/.test(room ?? '')) stop('Which room of the core? npm run mutants -- engine');
-const mutate = `core/src/${room}/${part ? `${part}{,/**}/*.ts,core/src/${room}/${part}.ts` : '**/*.ts'},!**/index.ts`;
+const at = `core/src/${room}/${part ?? ''}`.replace(/\/$/, '');
+const mutate = [`${at}/**/*.ts`, `${at}.ts`, '!**/index.ts'].join(',');
 const { status } = spawnSync('npx', ['stryker', 'run', '--mutate', mutate], {
   cwd: ROOT,
   stdio: 'inherit',
