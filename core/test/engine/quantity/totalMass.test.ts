@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { type MassTerm, totalMass } from '../../src/engine/index.ts';
-import { gaussian } from '../support/random.ts';
+import { type MassTerm, totalMass } from '../../../src/engine/index.ts';
+import { gaussian } from '../../support/random.ts';
 
 const core = (group: string, pieceG: number, count: number): MassTerm => ({
   group,
