@@ -101,8 +101,8 @@ describe('how far a sum may be off', () => {
     else expect(varianceOf({ likelyG, highG })).toBeCloseTo(varianceG2, 9);
   });
   test('what is a term’s own is each piece’s, all of its pieces’, and their number’s', () => {
-    const own = ownVariance(term({ count: 5, ownSigma: 0.1, allSigma: 0.2, countSigma: 0.3 }));
-    expect(own).toBeCloseTo(5 * 0.4 ** 2 + 4 ** 2 + 6 ** 2, 12);
+    const varianceG2 = ownVariance(term({ count: 5, ownSigma: 0.1, allSigma: 0.2, countSigma: 0.3 }));
+    expect(varianceG2).toBeCloseTo(5 * 0.4 ** 2 + 4 ** 2 + 6 ** 2, 12);
   });
 });
 

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
-import { HALVING_ERROR_FRACTION } from '../../src/base/index.ts';
+import { HALVING_ERROR_FRACTION } from '../../../src/base/index.ts';
 import fc from 'fast-check';
-import { estimatePattern } from '../../src/engine/index.ts';
-import { blankJoin } from '../../src/pattern/index.ts';
+import { estimatePattern } from '../../../src/engine/index.ts';
+import { blankJoin } from '../../../src/pattern/index.ts';
 import {
   apportion,
   bestGroups,
@@ -18,8 +18,8 @@ import {
   withdrawalsOfPlan,
   uncountedOfPlan,
   weighPortions,
-} from '../../src/run/index.ts';
-import { fibre, part, pattern, shapes, shelf, use } from '../support/make.ts';
+} from '../../../src/run/index.ts';
+import { fibre, part, pattern, shapes, shelf, use } from '../../support/make.ts';
 
 describe('sharing whole steps', () => {
   test.each([

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { normalCdf, normalQuantile } from '../../src/base/index.ts';
+import { normalCdf, normalQuantile } from '../../../src/base/index.ts';
 import {
   allowances,
   bagsForChance,
@@ -14,8 +14,8 @@ import {
   seededRandom,
   simulateRun,
   type VariantGrams,
-} from '../../src/run/index.ts';
-import { classOf, drawnShare } from '../support/classes.ts';
+} from '../../../src/run/index.ts';
+import { classOf, drawnShare } from '../../support/classes.ts';
 
 test('the quantile is what the distribution function takes back', () => {
   for (const p of [1e-200, 1e-12, 1e-6, 0.02, 0.25, 0.5, 0.9, 0.98, 0.999999, 1 - 1e-12])
