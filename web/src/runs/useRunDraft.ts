@@ -1,7 +1,7 @@
 import { isEqual } from '@lanakit/core/base';
 import type { NamedRun } from '@lanakit/core/api';
 import { checkRun, RunInput, runOfToday, withBoxesCounted } from '@lanakit/core/run';
-import { useCallback, useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import type { SaveState, Versioned } from '../draft/DraftSaver.ts';
 import { useSaver, type Savable } from '../draft/useSaver.ts';
 
@@ -46,13 +46,19 @@ export interface RunDraft {
 export function useRunDraft(run: NamedRun): RunDraft {
   const { opening, saveState, saver } = useSaver(versioned(run), savableRun(run.id));
   const [input, setInput] = useState(opening.document);
+  // Two changes in one go: the second goes on from the first, which is not drawn yet.
+  const newest = useRef(opening.document);
+  const show = useCallback((next: RunInput) => {
+    newest.current = next;
+    setInput(next);
+  }, []);
   const change = useCallback(
     (fields: Partial<RunInput>) => {
-      const next = withBoxesCounted({ ...input, ...fields });
-      setInput(next);
+      const next = withBoxesCounted({ ...newest.current, ...fields });
+      show(next);
       saver.current?.changed(next);
     },
-    [input, saver],
+    [saver, show],
   );
   return {
     input,
@@ -63,7 +69,7 @@ export function useRunDraft(run: NamedRun): RunDraft {
     keepMine: () => void saver.current?.keepMine(),
     takeTheirs: () => {
       if (saveState.kind !== 'conflict') return;
-      setInput(saveState.theirs.document);
+      show(saveState.theirs.document);
       saver.current?.takeTheirs();
     },
   };
