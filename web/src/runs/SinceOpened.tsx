@@ -1,7 +1,7 @@
 import { differenceOf, isSamePlan } from '@lanakit/core/run';
 import { useMemo, useState } from 'react';
 import { counted, showChange } from '../words/show.ts';
-import styles from './Difference.module.css';
+import styles from './OtherThanPlanned.module.css';
 import type { ShownRun } from './useRunPlan.ts';
 
 /** What has changed in the run since the page was opened: grams by fibre, and how many packs are other. */

@@ -177,8 +177,8 @@ function RungName({ wanted, rung, place }: { wanted: NeedleWanted; rung: Rung | 
   );
 }
 
-/** In less room a word says nothing; the hairline and the hint stay. */
-const NARROWEST_WORD = 0.045;
+/** What a letter takes of the width, on paper too. In less room a word says nothing; the hairline and the hint stay. */
+const LETTER_FRACTION = 0.009;
 
 /** Stages in the pattern’s order; a stage that comes again has its word again. */
 function Stages({ laid }: { laid: readonly LaidStretch[] }) {
@@ -196,7 +196,7 @@ function Stages({ laid }: { laid: readonly LaidStretch[] }) {
           title={STAGE_WORDS[stage]}
           style={{ left: `${start * 100}%`, width: `${length * 100}%` }}
         >
-          {length > NARROWEST_WORD && STAGE_WORDS[stage]}
+          {length > LETTER_FRACTION * STAGE_WORDS[stage].length && STAGE_WORDS[stage]}
         </span>
       ))}
     </div>
