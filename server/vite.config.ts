@@ -11,7 +11,11 @@ export default defineConfig({
     emptyOutDir: true,
     target: 'node20',
     rolldownOptions: {
-      input: { main: 'src/main.ts', pdfWorker: 'src/papers/pdfWorker.ts' },
+      input: {
+        main: 'src/main.ts',
+        pdfWorker: 'src/papers/pdfWorker.ts',
+        backupCommand: 'src/backupCommand.ts',
+      },
       output: { entryFileNames: '[name].js' },
     },
   },

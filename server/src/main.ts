@@ -5,7 +5,7 @@ import { fileURLToPath } from 'node:url';
 import pino from 'pino';
 import { readConfig } from './config.ts';
 import { createApp } from './createApp.ts';
-import { createStore, openDatabase } from './db/index.ts';
+import { backUpDaily, createStore, openDatabase } from './db/index.ts';
 import { setInWorker } from './papers/inWorker.ts';
 import { loadDemo } from '@lanakit/demo';
 import { createServices } from './services/index.ts';
@@ -22,6 +22,10 @@ function pdfWorker(): URL {
 
 /** A picture brought in and put on no step is kept this long: somebody may still be at it in another tab. */
 const UNUSED_PICTURES_MS = 7 * 24 * 3_600_000;
+
+/** So often it is looked whether the backup of the day is due; the first time a while after the start, which is to be quick. */
+const BACKUP_LOOK_MS = 3_600_000;
+const FIRST_LOOK_MS = 60_000;
 
 function refuse(refusal: StartRefusal): never {
   console.error(`Lanakit did not start.\n${startRefusalWords(refusal)}`);
@@ -55,6 +59,12 @@ function start(): void {
     const port = typeof address === 'object' && address ? address.port : config.port;
     console.log(`Lanakit is running at http://${config.host}:${port}\nData in ${config.dataDir}`);
   });
+  const backUp = () =>
+    void backUpDaily(opened.db, config.dataDir, new Date()).then((made) => {
+      if (made && !made.ok) console.error(`No backup was made: ${made.reason}`);
+    });
+  setTimeout(backUp, FIRST_LOOK_MS).unref();
+  setInterval(backUp, BACKUP_LOOK_MS).unref();
   const stop = () => {
     server.close(() => {
       opened.db.close();

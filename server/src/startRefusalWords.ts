@@ -21,6 +21,11 @@ export function startRefusalWords(refusal: StartRefusal): string {
         `The database ${refusal.file} cannot be read (${refusal.reason}). Nothing was changed. ` +
         'Move it aside to begin anew, or name another directory with LANAKIT_DATA=/path.'
       );
+    case 'backup_failed':
+      return (
+        `This Lanakit would bring the studio forward, but no backup of it could be made in ${refusal.folder} ` +
+        `(${refusal.reason}). Nothing was changed. Make room on the disk, or allow writing there, and start again.`
+      );
     case 'database_newer':
       return (
         `The database is of a newer Lanakit (version ${refusal.found}; this one knows ${refusal.known}). ` +

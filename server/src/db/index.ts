@@ -11,7 +11,10 @@ import { techniqueQueries } from './techniques.ts';
 import { trayQueries } from './trays.ts';
 
 export { openDatabase, type Db, type OpenRefusal } from './openDatabase.ts';
+export { backupFolder, backupsIn, makeBackup } from './backups.ts';
+export { backUpDaily } from './dailyBackup.ts';
 export { migrate } from './migrate.ts';
+export { restoreBackup, type RestoreResult } from './restore.ts';
 export { type ItemKind } from './items.ts';
 export { viewOf } from './shelf.ts';
 

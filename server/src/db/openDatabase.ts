@@ -1,19 +1,26 @@
 import Database from 'better-sqlite3';
 import { accessSync, constants, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
+import { backupFolder, makeBackupAtOnce } from './backups.ts';
 import { migrate, type NewerDatabase } from './migrate.ts';
+import { MIGRATIONS } from './migrations/index.ts';
 
 export type Db = Database.Database;
 
 export type OpenRefusal =
   | NewerDatabase
   | { readonly code: 'data_dir_unwritable'; readonly dataDir: string; readonly reason: string }
-  | { readonly code: 'database_unreadable'; readonly file: string; readonly reason: string };
+  | { readonly code: 'database_unreadable'; readonly file: string; readonly reason: string }
+  /** It would have been brought forward, and cannot be copied first. */
+  | { readonly code: 'backup_failed'; readonly folder: string; readonly reason: string };
 
 export type OpenResult = { ok: true; db: Db; isNew: boolean } | { ok: false; refusal: OpenRefusal };
 
-/** Opens (and makes, and migrates) the studio's database. Never throws: what is wrong comes back as a refusal. */
-export function openDatabase(dataDir: string): OpenResult {
+/**
+ * Opens (and makes, and migrates) the studio's database; one that is brought forward is backed up first. Never throws: what is
+ * wrong comes back as a refusal.
+ */
+export function openDatabase(dataDir: string, now = new Date()): OpenResult {
   try {
     mkdirSync(dataDir, { recursive: true });
     accessSync(dataDir, constants.W_OK | constants.R_OK);
@@ -28,6 +35,15 @@ export function openDatabase(dataDir: string): OpenResult {
     db.pragma('synchronous = FULL');
     db.pragma('foreign_keys = ON');
     db.pragma('busy_timeout = 2000');
+    const version = db.pragma('user_version', { simple: true }) as number;
+    if (version > 0 && version < MIGRATIONS.length) {
+      const folder = backupFolder(dataDir);
+      const made = makeBackupAtOnce(db, folder, now, 'before-migration');
+      if (!made.ok) {
+        db.close();
+        return { ok: false, refusal: { code: 'backup_failed', folder, reason: made.reason } };
+      }
+    }
     const migrated = migrate(db);
     if (migrated.ok) return { ok: true, db, isNew: migrated.from === 0 };
     db.close();
