@@ -18,6 +18,7 @@ import { HolderOutlined } from '@ant-design/icons';
 import {
   memo,
   useCallback,
+  useDeferredValue,
   useEffect,
   useLayoutEffect,
   useMemo,
@@ -52,6 +53,9 @@ interface SortableRowsProps extends RowActions {
 }
 
 const HEAD = '[data-row-head]';
+
+/** More than any screen shows at once. */
+const FIRST_ROWS = 16;
 
 /** Rows that are put in order by dragging their handle, by the handle's own keys, or by Alt and an arrow. */
 export function SortableRows({ noun, rows, openId, renderRow, renderBefore, ...actions }: SortableRowsProps) {
@@ -107,6 +111,11 @@ export function SortableRows({ noun, rows, openId, renderRow, renderBefore, ...a
   const handleKey = useCallback((event: KeyboardEvent, id: string) => newest.current(event, id), []);
   const ids = rows.map((row) => row.id).join(' ');
   const items = useMemo(() => (ids === '' ? [] : ids.split(' ')), [ids]);
+  // Opened, what fits a screen is there first; the rest follows when there is a moment.
+  const isWhole = useDeferredValue(true, false);
+  const shown = isWhole
+    ? rows
+    : rows.slice(0, Math.max(FIRST_ROWS, rows.findIndex(({ id }) => id === openId) + 1));
   return (
     <DndContext
       sensors={sensors}
@@ -116,7 +125,7 @@ export function SortableRows({ noun, rows, openId, renderRow, renderBefore, ...a
     >
       <SortableContext items={items} strategy={verticalListSortingStrategy}>
         <ol ref={list} className={styles.rows}>
-          {rows.map((row, index) => (
+          {shown.map((row, index) => (
             <Row
               key={row.id}
               id={row.id}

@@ -1,6 +1,6 @@
-import { memo } from 'react';
+import { memo, useDeferredValue } from 'react';
 import { tileShiftPx, TILE_PX } from './fibreStrokes.ts';
-import { blendTile, strokesTile, type Woolly } from './fibreTile.ts';
+import { blendTile, isTileThere, strokesTile, type Woolly } from './fibreTile.ts';
 
 interface FibrePatternProps {
   /** To be filled with as `url(#id)`. */
@@ -19,6 +19,8 @@ export const FibrePattern = memo(function FibrePattern({
   isUpright = false,
 }: FibrePatternProps) {
   const [shiftX, shiftY] = tileShiftPx(seed);
+  // Opened, a page has its words and colours first; the fibre is painted when there is a moment, once for all.
+  const isPainted = useDeferredValue(true, isTileThere(fibre));
   return (
     <pattern
       id={id}
@@ -27,7 +29,7 @@ export const FibrePattern = memo(function FibrePattern({
       patternUnits="userSpaceOnUse"
       patternTransform={`${isUpright ? 'rotate(90) ' : ''}translate(${shiftX} ${shiftY})`}
     >
-      {fibre.strands ? (
+      {fibre.strands && isPainted ? (
         <image
           href={blendTile(fibre.colour, fibre.preparation, fibre.strands)}
           width={TILE_PX}
@@ -36,7 +38,7 @@ export const FibrePattern = memo(function FibrePattern({
       ) : (
         <>
           <rect width={TILE_PX} height={TILE_PX} fill={fibre.colour} />
-          <image href={strokesTile(fibre.preparation)} width={TILE_PX} height={TILE_PX} />
+          {isPainted && <image href={strokesTile(fibre.preparation)} width={TILE_PX} height={TILE_PX} />}
         </>
       )}
     </pattern>

@@ -40,8 +40,17 @@ export interface Woolly extends Pick<Fibre, 'colour' | 'preparation'> {
  * milliseconds a drawer.
  */
 export function strokesTile(preparation: Fibre['preparation']): string {
-  return tileOf(preparation, (context) => paintStrokes(context, preparation, 1));
+  return tileOf(strokesKey(preparation), (context) => paintStrokes(context, preparation, 1));
 }
+
+const strokesKey = (preparation: Fibre['preparation']): string => preparation;
+
+/** Whether the tile is painted already: painting one takes longer than all else of a small page. */
+export const isTileThere = ({ colour, preparation, strands }: Woolly): boolean =>
+  tiles.has(strands ? blendKey(colour, preparation, strands) : strokesKey(preparation));
+
+const blendKey = (colour: string, preparation: Fibre['preparation'], strands: readonly Strand[]): string =>
+  colour + preparation + strands.map((strand) => strand.colour + strand.fraction.toFixed(3)).join();
 
 /** A blend’s tile: its colour, the fibres it is made of close to, and light and shade over them. */
 export function blendTile(
@@ -49,9 +58,7 @@ export function blendTile(
   preparation: Fibre['preparation'],
   strands: readonly Strand[],
 ): string {
-  const key =
-    colour + preparation + strands.map((strand) => strand.colour + strand.fraction.toFixed(3)).join();
-  return tileOf(key, (context) => {
+  return tileOf(blendKey(colour, preparation, strands), (context) => {
     context.fillStyle = colour;
     context.fillRect(0, 0, TILE_PX, TILE_PX);
     paintStrands(context, preparation, strands);
