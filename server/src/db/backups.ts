@@ -120,7 +120,8 @@ export function faultOf(file: string): string | null {
   }
 }
 
-function flush(path: string): void {
+/** On the disk, not only on its way there. */
+export function flush(path: string): void {
   const handle = openSync(path, 'r');
   fsyncSync(handle);
   closeSync(handle);

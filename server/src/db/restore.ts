@@ -1,7 +1,7 @@
 import Database from 'better-sqlite3';
 import { copyFileSync, existsSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { backupFolder, faultOf, makeBackupAtOnce } from './backups.ts';
+import { backupFolder, faultOf, flush, makeBackupAtOnce } from './backups.ts';
 
 export type RestoreResult =
   /** `keptAs`: where what was there before lies now; null where there was nothing. */
@@ -16,7 +16,13 @@ export type RestoreResult =
 export function restoreBackup(dataDir: string, backup: string, now: Date): RestoreResult {
   if (!existsSync(backup)) return { ok: false, code: 'backup_damaged', reason: 'there is no such file' };
   const incoming = join(dataDir, 'lanakit-restoring.sqlite');
-  copyFileSync(backup, incoming);
+  try {
+    copyFileSync(backup, incoming);
+    flush(incoming);
+  } catch (error) {
+    rmSync(incoming, { force: true });
+    return { ok: false, code: 'not_kept', reason: error instanceof Error ? error.message : String(error) };
+  }
   const fault = faultOf(incoming);
   if (fault !== null) {
     rmSync(incoming, { force: true });
@@ -30,6 +36,7 @@ export function restoreBackup(dataDir: string, backup: string, now: Date): Resto
   const file = join(dataDir, 'lanakit.sqlite');
   for (const log of [`${file}-wal`, `${file}-shm`]) rmSync(log, { force: true });
   renameSync(incoming, file);
+  flush(dataDir);
   return kept;
 }
 
@@ -58,7 +65,9 @@ function keepCurrent(dataDir: string, now: Date): RestoreResult {
 function asideOf(file: string, now: Date): RestoreResult {
   const aside = `${file}.damaged-${now.toISOString().replaceAll(':', '')}`;
   try {
-    copyFileSync(file, aside);
+    // Its log along with it: there may be more in that than in the file.
+    for (const end of ['', '-wal', '-shm'])
+      if (existsSync(`${file}${end}`)) copyFileSync(`${file}${end}`, `${aside}${end}`);
     return { ok: true, keptAs: aside };
   } catch (error) {
     return { ok: false, code: 'not_kept', reason: error instanceof Error ? error.message : String(error) };

@@ -203,9 +203,11 @@ describe('restored', () => {
     db.close();
     const file = join(dataDir, 'lanakit.sqlite');
     writeFileSync(file, 'hardly anything is left');
+    writeFileSync(`${file}-wal`, 'and its log');
     const restored = restoreBackup(dataDir, backup, NOW);
     if (!restored.ok) throw new Error(restored.code);
     expect(readFileSync(restored.keptAs ?? '', 'utf8')).toBe('hardly anything is left');
+    expect(readFileSync(`${restored.keptAs}-wal`, 'utf8')).toBe('and its log');
     expect(idsIn(file)).toEqual(['old']);
   });
   test('into a directory with nothing in it', async () => {

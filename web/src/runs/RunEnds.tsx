@@ -1,6 +1,7 @@
 import type { OpenedRun } from '@lanakit/core/api';
 import { Button } from 'antd';
 import { useNavigate } from 'react-router';
+import { NOT_SAVED_YET } from '../draft/notSavedYet.ts';
 import type { RunDraft } from './useRunDraft.ts';
 import { perform } from '../api/mutations/mutation.ts';
 import { copyRun, deleteRun, restoreRun } from '../api/mutations/runs.ts';
@@ -12,7 +13,7 @@ export function CopyRun({ run, draft }: { run: OpenedRun; draft: RunDraft }) {
   const attempt = useAttempt();
   const copy = () =>
     attempt(async () => {
-      await draft.settle();
+      if (!(await draft.settle())) return NOT_SAVED_YET;
       const { id } = await perform(copyRun(run.id));
       await navigate(`/runs/${id}`);
       return { text: `This is the same again, planned anew. Give it its day.` };

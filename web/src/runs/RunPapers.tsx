@@ -3,6 +3,7 @@ import { Button, Dropdown } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useNotice } from '../shell/Notice.tsx';
+import { NOT_SAVED_YET } from '../draft/notSavedYet.ts';
 import type { RunDraft } from './useRunDraft.ts';
 
 interface SheetLinkProps {
@@ -20,7 +21,7 @@ function useSheet(runId: string, draft: RunDraft): (sheet: string) => Promise<vo
   const say = useNotice();
   return async (sheet) => {
     if (await draft.settle()) await navigate(`/runs/${runId}/${sheet}`);
-    else say({ text: 'The newest changes are not saved yet; the sheet waits for them.', isProblem: true });
+    else say(NOT_SAVED_YET);
   };
 }
 

@@ -26,12 +26,6 @@ const savableRun = (id: string): Savable<RunInput> => ({
   touches: ['/runs', '/bench'],
 });
 
-/** Said where something is made of the stored run and its newest changes could not be stored. */
-export const NOT_SAVED_YET = {
-  text: 'The newest changes are not saved yet; this waits for them.',
-  isProblem: true,
-} as const;
-
 export interface RunDraft {
   readonly input: RunInput;
   readonly saveState: SaveState<RunInput>;

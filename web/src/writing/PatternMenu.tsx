@@ -3,6 +3,7 @@ import { copyOf, derivedFrom, type Pattern } from '@lanakit/core/pattern';
 import { Button, Dropdown } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { NOT_SAVED_YET } from '../draft/notSavedYet.ts';
 import { useTable } from './table/tableContext.ts';
 import { perform } from '../api/mutations/mutation.ts';
 import { archivePattern, createPattern, deletePattern, restorePattern } from '../api/mutations/patterns.ts';
@@ -40,7 +41,7 @@ function usePatternActions(stored: StoredPattern) {
     });
   const saveAs = (as: string) =>
     attempt(async () => {
-      await settle();
+      if (!(await settle())) return NOT_SAVED_YET;
       window.location.assign(`/api/patterns/${stored.id}/file?as=${as}`);
       return undefined;
     });
@@ -52,7 +53,7 @@ function usePatternActions(stored: StoredPattern) {
     });
   const compare = () =>
     attempt(async () => {
-      await settle();
+      if (!(await settle())) return NOT_SAVED_YET;
       const before = stored.revision ? `&b=revision:${stored.revision.id}` : '';
       await navigate(`/compare?a=draft:${stored.id}${before}`);
       return undefined;

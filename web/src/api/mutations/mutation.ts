@@ -37,8 +37,9 @@ export async function performAll<T>(
   const answers: T[] = [];
   try {
     for (const mutation of mutations) {
-      answers.push(await sendOne(mutation));
+      // Also of one that is refused: what is shown is not what the server has.
       for (const prefix of mutation.touches) touched.add(prefix);
+      answers.push(await sendOne(mutation));
     }
     atOnce?.(answers);
   } finally {
