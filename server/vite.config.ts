@@ -13,12 +13,12 @@ export default defineConfig({
     rolldownOptions: {
       input: {
         main: 'src/main.ts',
-        pdfWorker: 'src/papers/pdfWorker.ts',
+        taskWorker: 'src/workers/taskWorker.ts',
         backupCommand: 'src/backupCommand.ts',
       },
       output: { entryFileNames: '[name].js' },
     },
   },
   // What is native, and what is only wanted when a picture or a paper is made, stays outside.
-  ssr: { noExternal: true, external: ['better-sqlite3', 'sharp', 'pdfmake'] },
+  ssr: { noExternal: true, external: ['better-sqlite3', 'sharp', 'pdfmake', 'piscina'] },
 });

@@ -20,9 +20,9 @@ import { runRoutes } from './routes/runs.ts';
 import { stockRoutes } from './routes/stock.ts';
 import { techniqueRoutes } from './routes/techniques.ts';
 import { trayRoutes } from './routes/trays.ts';
-import { createServices, type PaperDeps, type Services } from './services/index.ts';
+import { createServices, type Services, type WorkDeps } from './services/index.ts';
 
-export interface AppDeps extends PaperDeps {
+export interface AppDeps extends WorkDeps {
   readonly log: Logger;
   /** The address the server is bound to. */
   readonly host: string;
@@ -44,6 +44,9 @@ export function createApp(deps: AppDeps): Express {
     throw new HttpProblem('not_found');
   });
   if (deps.webDir !== null) serveInterface(app, deps.webDir);
+  app.use(() => {
+    throw new HttpProblem('not_found');
+  });
   app.use(errorHandler(deps.log));
   return app;
 }
@@ -105,6 +108,10 @@ const CONTENT_SECURITY = {
 };
 
 function serveInterface(app: Express, webDir: string): void {
+  app.use((request, _response, next) => {
+    if (request.method !== 'GET' && request.method !== 'HEAD') throw new HttpProblem('method_not_allowed');
+    next();
+  });
   app.use(
     '/assets',
     express.static(`${webDir}/assets`, { immutable: true, maxAge: '1y', fallthrough: false }),

@@ -6,19 +6,14 @@ import pino from 'pino';
 import { readConfig } from './config.ts';
 import { createApp } from './createApp.ts';
 import { backUpDaily, createStore, openDatabase } from './db/index.ts';
-import { setInWorker } from './papers/inWorker.ts';
 import { loadDemo } from '@lanakit/demo';
 import { createServices } from './services/index.ts';
+import { poolRunner } from './workers/pools.ts';
+import { workshopOf } from './workers/workshop.ts';
 import { startRefusalWords, type StartRefusal } from './startRefusalWords.ts';
 
 /** Built, this file lies in dist/server and the interface beside it; from source there may be none yet. */
 const webDir = join(dirname(fileURLToPath(import.meta.url)), '../web');
-
-/** Built, the worker lies beside this file; from source it is where it was written. */
-function pdfWorker(): URL {
-  const built = new URL('./pdfWorker.js', import.meta.url);
-  return existsSync(built) ? built : new URL('./papers/pdfWorker.ts', import.meta.url);
-}
 
 /** A picture brought in and put on no step is kept this long: somebody may still be at it in another tab. */
 const UNUSED_PICTURES_MS = 7 * 24 * 3_600_000;
@@ -42,7 +37,7 @@ function start(): void {
     store,
     now: () => new Date(),
     newId: () => nanoid(12),
-    setPdf: setInWorker(pdfWorker()),
+    work: workshopOf(poolRunner()),
   };
   if (opened.isNew && config.isDemo)
     store.together(() => loadDemo((at) => createServices({ ...deps, now: () => at }), new Date()));

@@ -2,5 +2,5 @@ export { defaultBuild, resolveBuild, valuesOf } from './resolveBuild.ts';
 export { nowShows } from './nowShows.ts';
 export { unmetNeeds } from './whatNeeds.ts';
 export { darkerThan, writtenFibre, type DarkRule } from './slotRules.ts';
-export { planBuilds, summariseBuilds, sumsOf, type BuildSummary } from './summariseBuilds.ts';
+export { MOST_BUILDS, planBuilds, summariseBuilds, sumsOf, type BuildSummary } from './summariseBuilds.ts';
 export { swapEffect } from './swapEffect.ts';

@@ -156,18 +156,59 @@ function sharedEdges({ parts }: Pattern): Edge[] {
   );
 }
 
+/** More than anybody reads: of more, the first ones are listed. */
+export const MOST_BUILDS = 5000;
+
+/** The first allowed builds, in the order of the options. */
+function firstAllowed(pattern: Pattern): Values[] {
+  const first: Values[] = [];
+  for (const values of allowedValues(pattern)) {
+    first.push(values);
+    if (first.length === MOST_BUILDS) break;
+  }
+  return first;
+}
+
 /**
- * Every allowed build with what it comes to, in the order of the options. `onStep` is called after each estimate with
- * how many are done; it may stop the work by returning false, and the result is then null.
+ * Every allowed build with what it comes to, in the order of the options; of more than `MOST_BUILDS` the first. `onStep` is
+ * called after each estimate with how many are done; it may stop the work by returning false, and the result is then null.
  */
 export function summariseBuilds(
   pattern: Pattern,
   wool: Wool,
   onStep: (done: number, of: number) => boolean = () => true,
 ): BuildSummary[] | null {
-  const { base, groups, estimateCount: work } = planBuilds(pattern);
+  const listed = firstAllowed(pattern);
+  const plan = planBuilds(pattern);
   const sumsWith = (values: Values) =>
     sumsOf(resolveBuild(pattern, { values, colourwayId: null, swapIds: [] }), wool);
+  // Where options meet so much that adding takes more than it saves.
+  if (plan.estimateCount > listed.length) return eachByItself(listed, sumsWith, onStep);
+  return addedUp(pattern, { listed, plan, sumsWith, onStep });
+}
+
+function eachByItself(
+  listed: readonly Values[],
+  sumsWith: (values: Values) => Sums,
+  onStep: (done: number, of: number) => boolean,
+): BuildSummary[] | null {
+  const builds: BuildSummary[] = [];
+  for (const values of listed) {
+    builds.push({ values, ...sumsWith(values) });
+    if (!onStep(builds.length, listed.length)) return null;
+  }
+  return builds;
+}
+
+interface Adding {
+  readonly listed: readonly Values[];
+  readonly plan: BuildPlan;
+  readonly sumsWith: (values: Values) => Sums;
+  readonly onStep: (done: number, of: number) => boolean;
+}
+
+function addedUp(pattern: Pattern, { listed, plan, sumsWith, onStep }: Adding): BuildSummary[] | null {
+  const { base, groups, estimateCount: work } = plan;
   const atBase = sumsWith(base);
   let done = 1;
   if (!onStep(done, work)) return null;
@@ -180,7 +221,7 @@ export function summariseBuilds(
       if (!onStep(done, work)) return null;
     }
   }
-  return [...allowedValues(pattern)].map((values) => {
+  return listed.map((values) => {
     const sums = groups.reduce(
       (total, group) => combine(total, changes.get(keyOf(group, values)) ?? NOTHING, 1),
       atBase,

@@ -18,7 +18,7 @@ export const MARKDOWN = {
 
 /** Where a check sends back to. */
 export const backWords = (step: number): string => `(back to step ${step})`;
-export const BACK = /\s*\(back to step (\d+)\)\s*$/;
+export const BACK = /(?: |^)\(back to step (\d+)\)$/;
 
 /** Text that stands for itself in Markdown. */
 export const escaped = (text: string): string => text.replaceAll(/([\\`*_[\]<>#])/g, String.raw`\$1`);

@@ -183,8 +183,8 @@ function shelfOfToday(shelf: unknown): unknown {
   return {
     ...shelf,
     findings: shelf['findings'].map((carried: unknown) =>
-      isObject(carried) && isObject(carried['item'])
-        ? { ...carried, item: { spares: null, ...carried['item'] } }
+      isObject(carried) && isObject(carried['is'])
+        ? { ...carried, is: { spares: null, ...carried['is'] } }
         : carried,
     ),
   };

@@ -1,5 +1,5 @@
 import { BLANK_STEP, blankPattern, type Check, type Pattern, type Step } from '../pattern/index.ts';
-import { readSteps } from '../writing/index.ts';
+import { linesOf, MOST_LINES, readSteps } from '../writing/index.ts';
 import { BACK, MARKDOWN, unescaped } from './markdownMarks.ts';
 import { readCutLine, readPieceLine } from './readMarkdownPieces.ts';
 
@@ -17,23 +17,31 @@ interface Said {
   readonly recallsStep: number | null;
 }
 
+/** A text as a pattern. */
+export interface MarkdownRead {
+  readonly pattern: Pattern;
+  /** There was more of it than is read. */
+  readonly isCut: boolean;
+}
+
 /**
  * A Markdown text as a pattern: its first heading is the title, its numbered lines are steps. Of our own, what a step
  * decides and checks comes in too, and the pieces and cuts with their sizes. Amounts, needles and the parts of a step are
  * left for the author to approve (see `recognise`).
  */
-export function patternFromMarkdown(text: string, newId: () => string): Pattern {
-  const title = /^\s*#\s+(.+)$/m.exec(text)?.[1]?.trim();
-  const before = new RegExp(`^${MARKDOWN.before} (.+)$`, 'm').exec(text)?.[1] ?? '';
-  const lines = text.replaceAll('\r\n', '\n').split('\n');
+export function patternFromMarkdown(text: string, newId: () => string): MarkdownRead {
+  const lines = linesOf(text);
+  const title = lines.map(titleIn).find((found) => found !== null);
+  const before =
+    lines.find((line) => line.startsWith(`${MARKDOWN.before} `))?.slice(MARKDOWN.before.length) ?? '';
   const { body, byStep: statements } = takeOut(
     lines.filter((line) => !/^\s*#\s/.test(line) && !COMPUTED.test(line)),
   );
-  const { steps } = readSteps(withoutLists(withoutPreface(body.map(unescaped).join('\n'))));
+  const { steps, isCut } = readSteps(withoutLists(withoutPreface(body.map(unescaped).join('\n'))));
   const ids = steps.map(() => newId());
-  return {
-    ...blankPattern(unescaped(title ?? 'Brought in').slice(0, 120)),
-    prerequisites: unescaped(before).slice(0, 600),
+  const pattern = {
+    ...blankPattern(unescaped(title || 'Brought in').slice(0, 120)),
+    prerequisites: unescaped(before.trim()).slice(0, 600),
     parts: sectionOf(lines, MARKDOWN.pieces).flatMap((line) => readPieceLine(line, newId) ?? []),
     cuts: sectionOf(lines, MARKDOWN.cuts).flatMap((line) => readCutLine(line, newId) ?? []),
     steps: steps.map((step, at): Step => {
@@ -47,6 +55,13 @@ export function patternFromMarkdown(text: string, newId: () => string): Pattern 
       return more ? withSaid(markdown, more, ids, newId) : markdown;
     }),
   };
+  return { pattern, isCut: isCut || lines.length >= MOST_LINES };
+}
+
+/** The words of a heading of the first rank. */
+function titleIn(line: string): string | null {
+  const trimmed = line.trim();
+  return /^#\s/.test(trimmed) ? trimmed.slice(1).trim() : null;
 }
 
 const withSaid = (step: Step, statements: Said, ids: readonly string[], newId: () => string): Step => ({

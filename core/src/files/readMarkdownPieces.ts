@@ -9,7 +9,7 @@ const PIECE = /^- \*\*\d+ (.*)\*\*(?: ×(\S+))?: (.+); (\S+)$/;
 
 /** A piece as our own Markdown tells it: name, number, shape, each size with how exactly it is meant. Null: none of ours. */
 export function readPieceLine(line: string, newId: () => string): Part | null {
-  const [, name, times, text = '', firmness] = PIECE.exec(line) ?? [];
+  const [, name, times, text = '', firmness] = PIECE.exec(line.slice(0, LONGEST_LINE)) ?? [];
   const known = FIRMNESSES.find((candidate) => candidate === firmness);
   const kind = kindOf(text);
   if (name === undefined || !known || !kind) return null;
@@ -67,11 +67,14 @@ function countOf(times: string | undefined): Count {
   return high !== undefined && Number.isInteger(high) && high > low ? { low, high } : low;
 }
 
+/** More than our own Markdown says of a piece or a cut. */
+const LONGEST_LINE = 1000;
+
 const CUT = /^- (.+?)(?: ×(\d+))?: ([^,]+)(?:, from .*)?$/;
 
 /** A cut by its name, its number and its size: a length, or a panel. What it is cut from is not on this shelf. */
 export function readCutLine(line: string, newId: () => string): Cut | null {
-  const [, name, times, text = ''] = CUT.exec(line) ?? [];
+  const [, name, times, text = ''] = CUT.exec(line.slice(0, LONGEST_LINE)) ?? [];
   if (name === undefined) return null;
   const sizes = text.split(' × ').map((size) => {
     const parsed = parseLength(size, 'mm');

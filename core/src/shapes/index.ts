@@ -17,4 +17,5 @@ export { bodyOfWool, solidOf } from './solidOf.ts';
 export { VIEWS, viewOutline, type View } from './solid/views.ts';
 export { measureFace } from './solid/plate.ts';
 export { outlineContours } from './outline/outlineContours.ts';
+export { outlinePointCount } from './outline/outlineFault.ts';
 export type { ShapeProblem } from './problem.ts';

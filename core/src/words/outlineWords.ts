@@ -6,6 +6,10 @@ export function outlineRefusalWords(refusal: OutlineRefusal): string {
   switch (refusal.code) {
     case 'outline_not_read':
       return 'This is neither an SVG drawing nor path data. Choose the file, or paste what is in it.';
+    case 'outline_too_long':
+      return `The drawing is too long: ${showNumber(refusal.characters, 0)} characters; at most ${showNumber(refusal.most, 0)} are read. Save only the outline.`;
+    case 'outline_too_fine':
+      return `The drawing has more than ${showNumber(refusal.mostPoints, 0)} points: it is no outline, perhaps a traced photograph. Draw the outline alone.`;
     case 'outline_empty':
       return 'There is no outline in this drawing: only what is drawn as a path or a plain shape is read.';
     case 'outline_open':

@@ -7,6 +7,8 @@ import { FORM_WORDS, ROLE_WORDS } from './woolWords.ts';
 import { PERMITTED_WORDS } from './writingWords.ts';
 
 const OUTLINE_FAULTS = {
+  'too-fine':
+    'This outline has more than 2000 points. Bring it in again from its drawing: it is then simplified.',
   'not-read': 'This outline cannot be read. Bring it in again.',
   open: 'This outline is open. Close it, and bring it in again.',
   crosses: 'This outline crosses itself. Mend it, and bring it in again.',
@@ -108,6 +110,11 @@ export function problemWords(problem: Problem): string {
       );
     case 'outline_missing':
       return 'Bring an outline in: paste it, or choose an SVG file.';
+    case 'outlines_too_fine':
+      return (
+        `The outlines of this pattern have ${showNumber(problem.points, 0)} points together; ` +
+        `at most ${showNumber(problem.mostPoints, 0)} are kept. Simplify them in the drawing.`
+      );
     case 'outline_unsound':
       return OUTLINE_FAULTS[problem.fault];
     case 'loose_end_of_neither':

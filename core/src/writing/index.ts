@@ -11,7 +11,7 @@ export {
 export { joinedBy, workOnParts } from './partWork.ts';
 export { sessionOfWool, stageOfWool, stepOfWool, woolUpTo } from './woolInSteps.ts';
 export { proposeLevel, type LevelMeasure } from './proposeLevel.ts';
-export { readSteps, type ReadStep } from './readSteps.ts';
+export { linesOf, LONGEST_STEP, MOST_LINES, MOST_STEPS, readSteps, type ReadStep } from './readSteps.ts';
 export { isSaid, recognise, withRecognised, type KnownNames, type Recognised } from './recognise.ts';
 export { placeOfAmount, takeAmount } from './takeAmount.ts';
 export * from './technique/index.ts';

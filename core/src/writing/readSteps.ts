@@ -13,27 +13,41 @@ export interface ReadText {
   readonly steps: readonly ReadStep[];
   /** Lines under a heading such as “Materials” or “You need”. */
   readonly materials: readonly string[];
-  /** Steps past this many were not read. */
+  /** There was more of it than is read: lines, steps, or words in one of them. */
   readonly isCut: boolean;
 }
 
 /** As many steps as a pattern may have. */
-const MOST_STEPS = 500;
-const LONGEST_STEP = 4000;
+export const MOST_STEPS = 500;
+export const LONGEST_STEP = 4000;
 
 const MARKER = /^\s*(?:(?:step\s*)?\d{1,3}\s*[.):]|[-*•–]|\(\d{1,3}\))\s+/i;
 /** Numbered from the left edge: what is set in below it belongs to it. */
 const NUMBERED = /^\d{1,3}[.)]\s+/;
 const SET_IN = /^\s{2,}[-*•–]\s+/;
-const HEADING = /^\s*(?:#{1,6}\s+)?([\p{L}][\p{L}\s’'-]{0,40}?)\s*:?\s*$/u;
+/** Of a trimmed line. */
+const HEADING = /^(?:#{1,6}\s+)?([\p{L}][\p{L}\s’'-]{0,40}?)\s*:?$/u;
+/** A line that is longer is no heading. */
+const LONGEST_HEADING = 80;
 const MATERIALS = /^(?:materials?|you(?: will)? need|what you need|tools?|supplies)$/i;
+
+/** What is read of a text at most; a book has no more. */
+export const MOST_LINES = 20_000;
+/** A line is read so far; no step is longer. */
+const LONGEST_LINE = 8000;
+
+/** The lines of a text without what only spaces them out, however they end; a line that nobody typed is cut. */
+export const linesOf = (text: string): string[] =>
+  text
+    .split(/\r\n|\n|\r/, MOST_LINES)
+    .map((line) => (line.length > LONGEST_LINE ? line.slice(0, LONGEST_LINE) : line).trimEnd());
 
 /**
  * Plain text as steps: each numbered or bulleted line begins one, lines without a mark and lists set in below a number go on with it; text without any
  * marks is a step for each paragraph. Headings that name a stage sort what is under them.
  */
 export function readSteps(text: string): ReadText {
-  const lines = text.replaceAll('\r\n', '\n').split('\n');
+  const lines = linesOf(text);
   const isMarked = lines.some((line) => MARKER.test(line));
   const isNumbered = lines.some((line) => NUMBERED.test(line));
   const steps: { text: string; stage: Stage | null; line: number }[] = [];
@@ -66,7 +80,11 @@ export function readSteps(text: string): ReadText {
   return {
     steps: steps.slice(0, MOST_STEPS).map((step) => ({ ...step, text: step.text.slice(0, LONGEST_STEP) })),
     materials,
-    isCut: steps.length > MOST_STEPS || steps.some((step) => step.text.length > LONGEST_STEP),
+    isCut:
+      lines.length >= MOST_LINES ||
+      lines.some((line) => line.length >= LONGEST_LINE) ||
+      steps.length > MOST_STEPS ||
+      steps.some((step) => step.text.length > LONGEST_STEP),
   };
 }
 
@@ -84,9 +102,11 @@ function addTo(steps: { text: string }[], line: string): void {
 /** The words of a heading: a line with a mark of its own, or a short one alone above marked lines. */
 function headingOf(line: string, isMarked: boolean, before: string | undefined): string | null {
   if (MARKER.test(line)) return null;
-  const words = HEADING.exec(line)?.[1]?.trim() ?? null;
+  const trimmed = line.trim();
+  if (trimmed.length > LONGEST_HEADING) return null;
+  const words = HEADING.exec(trimmed)?.[1]?.trim() ?? null;
   if (words === null) return null;
-  const hasMark = /^\s*#/.test(line) || /:\s*$/.test(line);
+  const hasMark = trimmed.startsWith('#') || trimmed.endsWith(':');
   const isAlone = (before ?? '').trim() === '' && words.split(/\s+/).length <= 4;
   return hasMark || (isMarked && isAlone) ? words : null;
 }

@@ -20,7 +20,8 @@ const newIds = () => {
   return () => `id-${(at += 1)}`;
 };
 const outAndIn = (pattern: Pattern): Pattern =>
-  patternFromMarkdown(patternMarkdown(pattern, estimatePattern(pattern, wool), wool, 'pattern'), newIds());
+  patternFromMarkdown(patternMarkdown(pattern, estimatePattern(pattern, wool), wool, 'pattern'), newIds())
+    .pattern;
 const step = (id: string, more: Partial<Step> = {}): Step => ({
   ...BLANK_STEP,
   id,
@@ -111,7 +112,7 @@ describe('Markdown out and in', () => {
     ['what we wrote before 0.7', '# Bear\n\n## Core\n\n1. Roll\n   **Check** the size: it fits If not: more\n   Stop or change: it springs back\n   You decided in step 1: left\n2. Felt\n', ['Roll', 'Felt'], 0],
     ['a mark of ours before any step is words like others', '**Check:** nothing\n\n1. Roll\n', ['**Check:** nothing', 'Roll'], 0],
   ])('of other texts: %s', (_name, text, texts, parts) => {
-    const read = patternFromMarkdown(text, newIds());
+    const read = patternFromMarkdown(text, newIds()).pattern;
     expect(read.steps.map((readStep) => readStep.text)).toEqual(texts);
     expect(read.parts).toHaveLength(parts);
   });

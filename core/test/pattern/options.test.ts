@@ -4,6 +4,7 @@ import {
   darkerThan,
   defaultBuild,
   nowShows,
+  MOST_BUILDS,
   planBuilds,
   resolveBuild,
   summariseBuilds,
@@ -290,3 +291,44 @@ test.each([
 ])('%s may not be stored', (_name, more, pointer) => {
   expect(checkPattern({ ...figure, ...more })).toContainEqual(expect.objectContaining({ code: 'thing_not_found', pointer }));
 }); // prettier-ignore
+
+describe('limits are solved over the options they name', () => {
+  const oneOf = (id: string, count: number) => ({
+    id,
+    name: id,
+    kind: 'one-of' as const,
+    defaultValueId: null,
+    values: Array.from({ length: count }, (_, at) => ({ id: `v${at}`, name: '', things: [] })),
+  });
+  const free = Array.from({ length: 22 }, (_, at) => oneOf(`free${at}`, 12));
+  const never = ['v0', 'v1'].flatMap((a) =>
+    ['v0', 'v1'].map((b) => limit('not-with', ['last', a], ['least', b])),
+  );
+  const options = [...free, oneOf('last', 2), oneOf('least', 2)];
+  test('twenty-two of twelve before two that exclude each other', () => {
+    expect(valuesNeverAllowed({ options, limits: never })).toHaveLength(22 * 12 + 4);
+    expect([...allowedValues({ options, limits: never })]).toEqual([]);
+    const [first] = allowedValues({ options, limits: never.slice(1) });
+    expect(first).toMatchObject({ free0: 'v0', last: 'v0', least: 'v0' });
+    const [other] = allowedValues({ options, limits: never.slice(0, 3) });
+    expect(other).toMatchObject({ last: 'v1', least: 'v1' });
+  });
+  test('more pigeons than holes', () => {
+    // Five that must all be different, of four values each.
+    const pigeons = Array.from({ length: 5 }, (_, at) => oneOf(`p${at}`, 4));
+    const limits = pigeons.flatMap((a, at) =>
+      pigeons
+        .slice(at + 1)
+        .flatMap((b) => a.values.map(({ id }) => limit('not-with', [a.id, id], [b.id, id]))),
+    );
+    expect([...allowedValues({ options: pigeons, limits })]).toEqual([]);
+    expect([
+      ...allowedValues({ options: pigeons.slice(1), limits: limits.filter(({ a }) => a.optionId !== 'p0') }),
+    ]).toHaveLength(24);
+  });
+  test('of more builds than anybody reads the first are summed up', () => {
+    const builds = summariseBuilds({ ...figure, options: free, limits: [] }, WOOL) ?? [];
+    expect(builds).toHaveLength(MOST_BUILDS);
+    expect(new Set(builds.map(({ values }) => JSON.stringify(values))).size).toBe(MOST_BUILDS);
+  });
+});

@@ -191,3 +191,46 @@ test('area and centroid of any star agree with counting a grid of points', () =>
     { numRuns: 25 },
   );
 });
+
+describe('outlines of any size and any number of points end', () => {
+  const curves = (count: number, size: number) =>
+    `M0 0${Array.from({ length: count }, (_, at) => `C${at * size} ${9 * size} ${-9 * size} ${at * size} ${at * size} ${9 * size}`).join('')}Z`;
+  test.each([
+    ['forty huge curves', curves(40, 1e5), 'outline_crosses'],
+    ['four hundred of them', curves(400, 1e4), 'outline_crosses'],
+    ['beyond every drawing', 'M0 0L1e9 0L0 1e9Z', 'outline_not_read'],
+    ['beyond every number', `M0 0L${'9'.repeat(400)} 0L0 9Z`, 'outline_not_read'],
+    ['a traced photograph', `M0 0${'l1 0l0 1'.repeat(30_000)}Z`, 'outline_too_fine'],
+    ['a text without end', `M0 0${' '.repeat(4_000_001)}`, 'outline_too_long'],
+    ['groups in groups', svg(`${'<g>'.repeat(5000)}${'</g>'.repeat(5000)}`), 'outline_not_read'],
+    [
+      'moved in more words than there are',
+      svg(`<g transform="${'scale(1) '.repeat(1000)}"><path d="M0 0h1v1Z"/></g>`),
+      'outline_not_read',
+    ],
+  ])('%s', (_name, text, code) => expect(refusalOf(text).code).toBe(code));
+  test('a long curve is drawn coarser, never finer than its points allow', () => {
+    const petals = Array.from({ length: 900 }, (_, at) => `C${at}e3 9e6 ${at}e3 -9e6 ${at}e3 ${at}`).join('');
+    const points = outlineContours(`M0 0${petals}Z`, 9000).flat();
+    expect(points.length).toBeGreaterThan(2000);
+    expect(points.length).toBeLessThanOrEqual(20_000);
+  });
+  test('what is stored has no more points than an outline is simplified to', () => {
+    const zigzag = (count: number) =>
+      `M0 0${Array.from({ length: count }, (_, at) => `L${50 + (at % 2)} ${at}`).join('')}L0 ${count}Z`;
+    const problemsOf = (path: string) =>
+      checkShape(
+        {
+          kind: 'flat-outline',
+          length: { value: 90, unit: 'mm' },
+          thickness: { value: 4, unit: 'mm' },
+          path,
+        },
+        '/shape',
+      );
+    expect(problemsOf(zigzag(MOST_OUTLINE_POINTS - 2))).toEqual([]);
+    expect(problemsOf(zigzag(MOST_OUTLINE_POINTS))).toMatchObject([
+      { code: 'outline_unsound', fault: 'too-fine' },
+    ]);
+  });
+});

@@ -1,5 +1,5 @@
 import express, { type Express, type Request, type RequestHandler, type Response } from 'express';
-import { formCheck } from '../services/formCheck.ts';
+import { formCheck, isBeyondTelling } from '../services/formCheck.ts';
 import { isRefusal } from '../services/refusal.ts';
 import { contentProblem, HttpProblem, problemOfRefusal } from './problems.ts';
 import type { Reply, Route } from './route.ts';
@@ -26,15 +26,24 @@ function handlerOf(route: Route): RequestHandler {
   const check = route.body ? formCheck(route.body) : null;
   return async (request, response) => {
     if (check) assertJson(request);
+    if (check && !route.isLongList && isBeyondTelling(request.body)) throw new HttpProblem('body_too_large');
     const problems = check?.(request.body) ?? [];
     if (problems.length > 0) throw contentProblem('body_invalid', problems);
-    const outcome = await route.handle({
-      params: request.params as Record<string, string>,
-      query: readQuery(request, route.query ?? []),
-      body: request.body as unknown,
-      bytes: Buffer.isBuffer(request.body) ? request.body : NO_BYTES,
-      version: route.ifMatch ? readVersion(request) : 0,
+    const waiting = new AbortController();
+    response.on('close', () => {
+      if (!response.writableFinished) waiting.abort();
     });
+    const outcome = await unlessGone(waiting.signal, () =>
+      route.handle({
+        params: request.params as Record<string, string>,
+        query: readQuery(request, route.query ?? []),
+        body: request.body as unknown,
+        bytes: Buffer.isBuffer(request.body) ? request.body : NO_BYTES,
+        version: route.ifMatch ? readVersion(request) : 0,
+        signal: waiting.signal,
+      }),
+    );
+    if (outcome === null) return;
     if (isRefusal(outcome)) throw problemOfRefusal(outcome);
     const reply = outcome;
     if (reply.version !== undefined) response.set('ETag', `"${reply.version}"`);
@@ -45,6 +54,16 @@ function handlerOf(route: Route): RequestHandler {
     else if (reply.body === undefined) response.end();
     else response.json(reply.body);
   };
+}
+
+/** What comes of the work; null where it was given up because who asked has gone. */
+async function unlessGone<T>(signal: AbortSignal, work: () => T | Promise<T>): Promise<T | null> {
+  try {
+    return await work();
+  } catch (error) {
+    if (signal.aborted) return null;
+    throw error;
+  }
 }
 
 const NO_BYTES = Buffer.alloc(0);

@@ -29,11 +29,55 @@ export const HTTP_PROBLEMS = {
   },
   picture_too_large: {
     status: 413,
-    title: 'This picture is too large to open. Nothing was kept; make it smaller than 40 megapixels.',
+    title:
+      'This picture is too large to open. Nothing was kept; make it smaller than 40 megapixels, and no side longer than 16 000.',
   },
   drawing_unsafe: {
     status: 422,
     title: 'Nothing of this drawing is left once everything that could run is taken out. Nothing was kept.',
+  },
+  text_too_long: {
+    status: 422,
+    title:
+      'This text has more than 500 steps, or a step of more than 4000 characters. Nothing was changed; part it.',
+  },
+  drawing_too_large: {
+    status: 413,
+    title:
+      'This drawing has too much in it. Nothing was kept; bring one of at most 4 MB and 20 000 shapes, or a picture of it.',
+  },
+  took_too_long: {
+    status: 422,
+    title: 'This took too long to read and was given up. Nothing was kept; make it simpler, or part it.',
+  },
+  too_busy: {
+    status: 503,
+    title: 'Too much waits to be read already. Nothing was changed; try it again in a minute.',
+  },
+  key_used: {
+    status: 409,
+    title: 'This key was used for something else already. Nothing was changed; send it with a new key.',
+  },
+  disk_full: {
+    status: 507,
+    title: 'The disk is full. Nothing was changed; make room on it, then try again.',
+  },
+  disk_failed: {
+    status: 507,
+    title:
+      'The disk could not be written. Nothing was changed; see that it is there and in order, then try again.',
+  },
+  read_only: {
+    status: 507,
+    title: 'The studio’s file may not be written. Nothing was changed; allow writing it, then try again.',
+  },
+  database_busy: {
+    status: 503,
+    title: 'Another program holds the studio’s file. Nothing was changed; try again in a moment.',
+  },
+  database_damaged: {
+    status: 500,
+    title: 'A part of the studio’s file is damaged. Nothing was changed; see Backups for the last good copy.',
   },
   file_not_read: {
     status: 422,
@@ -70,6 +114,10 @@ export const HTTP_PROBLEMS = {
   if_match_not_read: { status: 400, title: 'If-Match must be a version such as "3". Nothing was changed.' },
   query_invalid: { status: 400, title: 'The address asks for something that cannot be read.' },
   not_found: { status: 404, title: 'There is nothing here. It may have been deleted.' },
+  request_not_read: { status: 400, title: 'The request cannot be read. Nothing was changed.' },
+  precondition_failed: { status: 412, title: 'What was asked for is no longer as it was. Ask for it anew.' },
+  range_not_there: { status: 416, title: 'There is no such part of it. Ask for the whole.' },
+  headers_too_large: { status: 431, title: 'The head of the request is too large. Nothing was changed.' },
   method_not_allowed: { status: 405, title: 'That cannot be done here.' },
   foreign_request: {
     status: 403,
@@ -99,10 +147,16 @@ export class HttpProblem extends Error {
 
 /** A problem with what is wrong in the body, each in words with its place. */
 export function contentProblem(code: HttpProblemCode, problems: readonly Problem[]): HttpProblem {
+  const told = problems.slice(0, MOST_PROBLEMS);
+  const more = problems.length - told.length;
   return new HttpProblem(code, {
-    errors: problems.map((problem) => ({ ...problem, message: problemWords(problem) })),
+    errors: told.map((problem) => ({ ...problem, message: problemWords(problem) })),
+    ...(more > 0 && { more }),
   });
 }
+
+/** Nobody mends more in one go; of more it is said how many. */
+const MOST_PROBLEMS = 100;
 
 /** A service's refusal as HTTP says it: what is wrong in words, everything else as it is. */
 export function problemOfRefusal({ reason }: Refusal): HttpProblem {

@@ -18,6 +18,8 @@ export interface RouteInput<Params, Body, Query extends string> {
   readonly bytes: Buffer;
   /** The version in If-Match; only on routes that say `ifMatch`. */
   readonly version: number;
+  /** Aborted where who asked has gone. */
+  readonly signal: AbortSignal;
 }
 
 export interface Reply {
@@ -46,7 +48,9 @@ interface RouteFacts<Path extends string, Query extends string> {
   readonly path: Path;
   readonly summary: string;
   /** Where the usual 1 MB is not enough. */
-  readonly largestBody?: '32mb';
+  readonly largestBody?: '8mb' | '16mb';
+  /** Its body is a list without end: of what is wrong with a long one only the first is told. */
+  readonly isLongList?: true;
   readonly query?: readonly Query[];
   /** Takes a file as it is instead of JSON: at most so much of it. */
   readonly upload?: '16mb' | '64mb';

@@ -17,7 +17,8 @@ export const importRoutes = (imports: ImportService): Route[] => [
     path: '/imports',
     summary: 'Read in a list: all of it or nothing',
     body: ImportInput,
-    largestBody: '32mb',
+    largestBody: '16mb',
+    isLongList: true,
     answers: [201],
     handle: ({ body }) =>
       reply(imports.take(body), (record) => ({

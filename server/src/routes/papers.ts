@@ -27,11 +27,11 @@ export const paperRoutes = (papers: PaperService): Route[] => [
     summary: 'A paper of a run as PDF, its fonts in it',
     query: ['page', 'marks', ...SHEET_FIELDS],
     answers: [200],
-    handle: async ({ params: { id, name }, query }) => {
+    handle: async ({ params: { id, name }, query, signal }) => {
       const paper = named(name);
       if (!paper) return new Refusal({ code: 'not_found' });
       return filed(
-        await papers.pdf(id, paper, { sheet: readSheet(query), hasCropMarks: query.marks === 'yes' }),
+        await papers.pdf(id, paper, { sheet: readSheet(query), hasCropMarks: query.marks === 'yes' }, signal),
       );
     },
   }),

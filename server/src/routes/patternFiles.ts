@@ -55,7 +55,7 @@ export const patternFileRoutes = (files: PatternFileService): Route[] => [
     path: '/pattern-files/taken',
     summary: 'Take a read pattern in: a new draft, with what the shelf lacks put on it',
     body: BroughtIn,
-    largestBody: '32mb',
+    largestBody: '8mb',
     answers: [201],
     handle: ({ body: { file, mapping } }) =>
       reply(files.takeIn(file, mapping), (pattern) => ({

@@ -1,10 +1,16 @@
 import type { Store } from '../db/index.ts';
+import type { Workshop } from './workshop.ts';
 
 /** What the world gives the services. */
 export interface ServiceDeps {
   readonly store: Store;
   readonly now: () => Date;
   readonly newId: () => string;
+}
+
+/** The same, and who does what takes long. */
+export interface WorkDeps extends ServiceDeps {
+  readonly work: Workshop;
 }
 
 /** The calendar day where the studio is, YYYY-MM-DD. */

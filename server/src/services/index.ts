@@ -1,10 +1,10 @@
 import type { ItemKind } from '../db/index.ts';
-import type { ServiceDeps } from './deps.ts';
+import type { ServiceDeps, WorkDeps } from './deps.ts';
 import { benchService } from './benchService.ts';
 import { importService } from './importService.ts';
 import { ITEM_KINDS } from './itemKinds.ts';
 import { itemService, type ItemService } from './itemService.ts';
-import { type PaperDeps, paperService } from './paperService.ts';
+import { paperService } from './paperService.ts';
 import { patternFileService } from './patternFileService.ts';
 import { patternService } from './patternService.ts';
 import { pictureService } from './pictureService.ts';
@@ -13,8 +13,7 @@ import { stockService } from './stockService.ts';
 import { techniqueService } from './techniqueService.ts';
 import { trayService } from './trayService.ts';
 
-export { todayOf, type ServiceDeps } from './deps.ts';
-export type { PaperDeps } from './paperService.ts';
+export { todayOf, type ServiceDeps, type WorkDeps } from './deps.ts';
 export { isRefusal, type Outcome, Refusal } from './refusal.ts';
 
 /** One for each kind of thing on the shelf. */
@@ -30,7 +29,7 @@ const itemServices = (deps: ServiceDeps): Readonly<Record<ItemKind, ItemService>
 export type Services = ReturnType<typeof createServices>;
 
 /** Everything a studio can do, whoever asks: HTTP, the demo, a test. */
-export const createServices = (deps: PaperDeps) => ({
+export const createServices = (deps: WorkDeps) => ({
   items: itemServices(deps),
   stock: stockService(deps),
   imports: importService(deps),

@@ -1,18 +1,11 @@
 import { makePaper, type PaperName, paperSource, type PaperSource, paperTable } from '@lanakit/core/papers';
 import { checkLabelSheet, isOffShelf, type LabelSheet, revisionsOfRun, type Run } from '@lanakit/core/run';
-import type { PdfTask } from '../papers/setPdf.ts';
-import { todayOf, type ServiceDeps } from './deps.ts';
+import { todayOf, type WorkDeps } from './deps.ts';
 import { answering, assertSound, foundOr } from './refusal.ts';
 import { inForceOf } from './runInForce.ts';
 import { designsOf, shelfOf } from './runSources.ts';
 
 export type PaperService = ReturnType<typeof paperService>;
-
-/** What setting a paper takes beside the rest. */
-export interface PaperDeps extends ServiceDeps {
-  /** Sets a paper as a PDF. */
-  readonly setPdf: (task: PdfTask) => Promise<Buffer>;
-}
 
 /** How a paper is set: on which page, or which sheet of labels. */
 export interface PaperSetting {
@@ -21,7 +14,7 @@ export interface PaperSetting {
 }
 
 /** Papers of a run as PDF and as tables, and the whole of a run as JSON. */
-export function paperService({ store, now, setPdf }: PaperDeps) {
+export function paperService({ store, now, work }: WorkDeps) {
   const found = (id: string): Run => foundOr(store.runs.find(id));
   const sourceOf = (run: Run): PaperSource => {
     const { packed, promised } = inForceOf(store, run, todayOf(now()));
@@ -39,12 +32,17 @@ export function paperService({ store, now, setPdf }: PaperDeps) {
     });
   };
   return answering({
-    async pdf(runId: string, name: PaperName, { sheet, hasCropMarks }: PaperSetting) {
-      const source = sourceOf(found(runId));
+    /** @param signal nobody waits for it any more */
+    async pdf(runId: string, name: PaperName, { sheet, hasCropMarks }: PaperSetting, signal?: AbortSignal) {
+      const { input } = sourceOf(found(runId));
       if (name === 'labels') assertSound(checkLabelSheet(sheet));
-      const paper = makePaper(name, source);
-      const bytes = await setPdf({ paper, page: sheet.page, labels: sheet, hasCropMarks });
-      return { bytes, mime: 'application/pdf', name: `${fileName(source)}-${name}.pdf` };
+      // As it is when its turn comes.
+      const make = () => makePaper(name, sourceOf(found(runId)));
+      const bytes = await work.setPdf(
+        () => ({ paper: make(), page: sheet.page, labels: sheet, hasCropMarks }),
+        signal,
+      );
+      return { bytes, mime: 'application/pdf', name: `${fileName({ input })}-${name}.pdf` };
     },
     csv(runId: string, name: PaperName) {
       const source = sourceOf(found(runId));
@@ -70,5 +68,5 @@ export function paperService({ store, now, setPdf }: PaperDeps) {
   });
 }
 
-const fileName = ({ input }: PaperSource): string =>
+const fileName = ({ input }: Pick<PaperSource, 'input'>): string =>
   `${input.name.replaceAll(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}-${input.date}`;

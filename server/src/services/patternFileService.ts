@@ -14,10 +14,9 @@ import {
 import { checkPattern, NO_CHOICES, type Pattern } from '@lanakit/core/pattern';
 import { checkFibre, checkFinding, checkNeedle } from '@lanakit/core/shelf';
 import type { Store } from '../db/index.ts';
-import type { ServiceDeps } from './deps.ts';
+import type { WorkDeps } from './deps.ts';
 import { ITEM_KINDS, writeOf } from './itemKinds.ts';
-import { fileText, readPatternFile, zipOf } from './readPatternFile.ts';
-import { readPicture } from './readPicture.ts';
+import { fileText, zipOf } from './readPatternFile.ts';
 import { answering, assertSound, foundOr, Refusal } from './refusal.ts';
 import { shelfOf } from './runSources.ts';
 
@@ -48,14 +47,14 @@ export interface ReadIn {
 }
 
 /** Patterns out of and into files. */
-export function patternFileService({ store, now, newId }: ServiceDeps) {
+export function patternFileService({ store, work, now, newId }: WorkDeps) {
   const at = () => now().toISOString();
   /** Pictures that came along, under the ids they are kept by here. */
   const keepPictures = async (pattern: Pattern, pictures: ReadonlyMap<string, Buffer>) => {
     const kept = new Map<string, string>();
     for (const { id } of pattern.pictures) {
       const content = pictures.get(id);
-      if (content) kept.set(id, store.pictures.keep(newId(), await readPicture(content), at()).id);
+      if (content) kept.set(id, store.pictures.keep(newId(), await work.readPicture(content), at()).id);
       // A JSON file carries none; on the machine it comes from they are still there.
       else if (store.pictures.bytes(id, 'small')) kept.set(id, id);
     }
@@ -82,7 +81,7 @@ export function patternFileService({ store, now, newId }: ServiceDeps) {
     },
     /** What is in a file of JSON, ZIP or Markdown, and where it would go on this shelf. */
     async read(bytes: Buffer): Promise<ReadIn> {
-      const { file, pictures } = readPatternFile(bytes, newId);
+      const { file, pictures } = await work.readPatternFile(bytes);
       const pattern = withPictures(file.pattern, await keepPictures(file.pattern, pictures));
       return {
         file: { ...file, pattern },

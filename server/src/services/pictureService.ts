@@ -1,15 +1,15 @@
-import type { ServiceDeps } from './deps.ts';
-import { readPicture, readyDrawing } from './readPicture.ts';
+import type { WorkDeps } from './deps.ts';
+import { readyDrawing } from './readPicture.ts';
 import { answering, foundOr } from './refusal.ts';
 
 export type PictureService = ReturnType<typeof pictureService>;
 
 /** Pictures of steps, in two sizes. */
-export function pictureService({ store: { pictures }, now, newId }: ServiceDeps) {
+export function pictureService({ store: { pictures }, work, now, newId }: WorkDeps) {
   return answering({
     /** Turned upright, without its metadata. @param bytes JPEG, PNG, WebP or SVG */
     async bringIn(bytes: Buffer) {
-      const picture = await readPicture(bytes);
+      const picture = await work.readPicture(bytes);
       const { id, mime, width, height } = pictures.keep(newId(), picture, now().toISOString());
       return { id, mime, width, height };
     },

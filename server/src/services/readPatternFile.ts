@@ -1,6 +1,7 @@
 import { findPatternFile, PatternFile, patternFromMarkdown } from '@lanakit/core/files';
 import { checkPattern, type Pattern } from '@lanakit/core/pattern';
 import type { Problem } from '@lanakit/core/problems';
+import { LONGEST_STEP, MOST_STEPS } from '@lanakit/core/writing';
 import { strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 import { formCheck } from './formCheck.ts';
 import { assertSound, Refusal } from './refusal.ts';
@@ -28,7 +29,9 @@ export function readPatternFile(bytes: Buffer, newId: () => string): ReadFile {
   if (isZip(bytes)) return readZip(bytes);
   const text = readText(bytes);
   if (/^\s*[{[]/.test(text)) return { file: readJson(text), pictures: new Map() };
-  return { file: wrap(patternFromMarkdown(text, newId)), pictures: new Map() };
+  const { pattern, isCut } = patternFromMarkdown(text, newId);
+  if (isCut) throw new Refusal({ code: 'text_too_long', mostSteps: MOST_STEPS, longestStep: LONGEST_STEP });
+  return { file: wrap(pattern), pictures: new Map() };
 }
 
 function readText(bytes: Buffer): string {

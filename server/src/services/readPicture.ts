@@ -14,36 +14,60 @@ const MIME_OF: Readonly<Record<string, PictureMime>> = {
   webp: 'image/webp',
 };
 
-/**
- * Reads what was brought in by what is in it, not by its name. Pictures are turned upright and lose everything beside
- * their pixels, the place they were taken above all; drawings lose everything that could run or fetch.
- * @throws Refusal picture_not_read, picture_too_large, drawing_unsafe
- */
-export async function readPicture(bytes: Buffer): Promise<ReadyPicture> {
-  return looksLikeSvg(bytes) ? readDrawing(bytes) : readPhoto(bytes);
+/** No side is longer: a strip a pixel high would take as much room as a whole picture for each row it is turned by. */
+const LONGEST_SIDE_PX = 16_000;
+/** Decoding is given up then. */
+const LIMIT_SECONDS = 20;
+
+const LARGEST_DRAWING_BYTES = 4_000_000;
+const MOST_TAGS = 20_000;
+
+/** Told by what is in it, not by its name. Looks at no more than the head, once. */
+export function looksLikeSvg(bytes: Buffer): boolean {
+  const head = bytes
+    .subarray(0, 4096)
+    .toString('utf8')
+    .replace(/^\uFEFF/, '');
+  let at = 0;
+  for (;;) {
+    while (/\s/.test(head.charAt(at))) at += 1;
+    const ending = PROLOGUE.find(([start]) => head.startsWith(start, at))?.[1];
+    if (ending === undefined) return /^<svg[\s>]/i.test(head.slice(at, at + 5));
+    const end = head.indexOf(ending, at);
+    if (end < 0) return false;
+    at = end + ending.length;
+  }
 }
 
-const looksLikeSvg = (bytes: Buffer): boolean =>
-  /^\s*(?:<\?xml[^>]*>\s*)?(?:<!--[\s\S]*?-->\s*)*(?:<!DOCTYPE[^>]*>\s*)?<svg[\s>]/i.test(
-    bytes
-      .subarray(0, 4096)
-      .toString('utf8')
-      .replace(/^\uFEFF/, ''),
-  );
+/** What may stand before a drawing, and how each ends. */
+const PROLOGUE = [
+  ['<?', '?>'],
+  ['<!--', '-->'],
+  ['<!DOCTYPE', '>'],
+  ['<!doctype', '>'],
+] as const;
 
-async function readPhoto(bytes: Buffer): Promise<ReadyPicture> {
+/**
+ * A photograph turned upright and without everything beside its pixels, the place it was taken above all.
+ * @throws Refusal picture_not_read, picture_too_large
+ */
+export async function readPhoto(bytes: Buffer): Promise<ReadyPicture> {
   const { format, width, height } = await metadataOf(bytes);
   const mime = MIME_OF[format];
   if (!mime) throw new Refusal({ code: 'picture_not_read' });
-  if (width * height > MOST_PIXELS) throw new Refusal({ code: 'picture_too_large', width, height });
+  if (width * height > MOST_PIXELS || Math.max(width, height) > LONGEST_SIDE_PX)
+    throw new Refusal({ code: 'picture_too_large', width, height });
   const sharp = await loadSharp();
-  const sized = (px: number) =>
-    sharp(bytes, { limitInputPixels: MOST_PIXELS })
+  const sized = (from: Buffer, px: number) =>
+    sharp(from, { limitInputPixels: MOST_PIXELS })
+      .timeout({ seconds: LIMIT_SECONDS })
       .autoOrient()
       .resize(px, px, { fit: 'inside', withoutEnlargement: true })
       .toBuffer({ resolveWithObject: true });
   try {
-    const [large, small] = await Promise.all([sized(LARGE_PX), sized(SMALL_PX)]);
+    const large = await sized(bytes, LARGE_PX);
+    // From the large one: the picture as it came is decoded once.
+    const small = await sized(large.data, SMALL_PX);
     return {
       sha256: hashOf(large.data),
       mime,
@@ -69,11 +93,25 @@ async function metadataOf(bytes: Buffer): Promise<{ format: string; width: numbe
   }
 }
 
-async function readDrawing(bytes: Buffer): Promise<ReadyPicture> {
+/**
+ * A drawing without everything that could run or fetch.
+ * @throws Refusal drawing_too_large, drawing_unsafe, picture_not_read
+ */
+export async function readDrawing(bytes: Buffer): Promise<ReadyPicture> {
+  if (bytes.length > LARGEST_DRAWING_BYTES || tagsIn(bytes) > MOST_TAGS)
+    throw new Refusal({ code: 'drawing_too_large', mostBytes: LARGEST_DRAWING_BYTES, mostTags: MOST_TAGS });
   const svg = safeDrawing(bytes.toString('utf8'));
   const { width, height } = await metadataOf(Buffer.from(svg));
   return keptDrawing(svg, { width: Math.max(1, width), height: Math.max(1, height) });
 }
+
+function tagsIn(bytes: Buffer): number {
+  let count = 0;
+  for (const byte of bytes) if (byte === TAG_START) count += 1;
+  return count;
+}
+
+const TAG_START = '<'.charCodeAt(0);
 
 interface PixelSize {
   readonly width: number;

@@ -19,6 +19,14 @@ export type RefusalReason =
   | { readonly code: 'tray_empty' }
   | { readonly code: 'tray_closed' }
   | { readonly code: 'file_not_read'; readonly reason?: string; readonly problems?: readonly Problem[] }
+  | { readonly code: 'text_too_long'; readonly mostSteps: number; readonly longestStep: number }
+  | { readonly code: 'drawing_too_large'; readonly mostBytes: number; readonly mostTags: number }
+  /** It was given up; nothing of it was kept. */
+  | { readonly code: 'took_too_long'; readonly limitSeconds: number }
+  /** As many wait already as may. */
+  | { readonly code: 'too_busy' }
+  /** A key that has made something else, or the same of something else. */
+  | { readonly code: 'key_used' }
   | { readonly code: 'file_newer'; readonly version: number; readonly newest: number }
   | { readonly code: 'archive_unsafe'; readonly reason: string }
   | { readonly code: 'picture_not_read' }

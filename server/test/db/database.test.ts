@@ -8,7 +8,7 @@ import { MIGRATIONS } from '../../src/db/migrations/index.ts';
 import { ITEM_KINDS } from '../../src/services/itemKinds.ts';
 import { loadDemo } from '@lanakit/demo';
 import { createServices } from '../../src/services/index.ts';
-import { setPdf } from '../../src/papers/setPdf.ts';
+import { workshopHere } from '../../src/workers/workshop.ts';
 import { estimatePattern, WOOL_ROLES, woolOnShelf } from '@lanakit/core/engine';
 import {
   BLANK_STEP,
@@ -313,7 +313,7 @@ test('the demo studio is whole: everything stored is possible, and every screen 
   let ids = 0;
   const store = createStore(opened.db);
   const newId = () => `d${++ids}`;
-  loadDemo((at) => createServices({ store, now: () => at, newId, setPdf }), NOW);
+  loadDemo((at) => createServices({ store, now: () => at, newId, work: workshopHere() }), NOW);
   const view = viewOf(store.shelf);
   expect({
     fibres: view.fibres.length,

@@ -10,15 +10,15 @@ import pino from 'pino';
 import request from 'supertest';
 import { createApp } from '../../src/createApp.ts';
 import { createStore, openDatabase, type Db } from '../../src/db/index.ts';
-import { setPdf } from '../../src/papers/setPdf.ts';
-import { createServices, type PaperDeps, type Services } from '../../src/services/index.ts';
+import { createServices, type Services, type WorkDeps } from '../../src/services/index.ts';
+import { workshopHere } from '../../src/workers/workshop.ts';
 
 /** A whole studio on a real file in a directory of its own, at a fixed day, with ids that count. */
 export interface Studio {
   readonly app: Express;
   readonly db: Db;
   readonly dir: string;
-  readonly deps: PaperDeps;
+  readonly deps: WorkDeps;
   /** As they were at a moment. */
   readonly servicesAt: (at: Date) => Services;
   close(): void;
@@ -30,11 +30,11 @@ export function openStudio(dir = mkdtempSync(join(tmpdir(), 'lanakit-test-'))): 
   const opened = openDatabase(dir);
   if (!opened.ok) throw new Error(opened.refusal.code);
   let ids = 0;
-  const deps: PaperDeps = {
+  const deps: WorkDeps = {
     store: createStore(opened.db),
     now: () => NOW,
     newId: () => `id${++ids}`,
-    setPdf,
+    work: workshopHere(),
   };
   const app = createApp({ ...deps, log: pino({ level: 'silent' }), host: '127.0.0.1', webDir: null });
   return {

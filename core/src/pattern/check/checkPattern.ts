@@ -1,5 +1,5 @@
 import { boundLength, toMm } from '../../base/index.ts';
-import { checkShape } from '../../shapes/index.ts';
+import { checkShape, outlinePointCount } from '../../shapes/index.ts';
 import { lengthsIn } from '../document/lengthsIn.ts';
 import type { Part, Pattern } from '../document/pattern.ts';
 import type { PatternProblem } from '../document/problem.ts';
@@ -14,6 +14,25 @@ import { checkSteps } from './checkSteps.ts';
  * `missingForPublishing`); it may not be impossible.
  */
 export function checkPattern(pattern: Pattern): PatternProblem[] {
+  // What is too much to be looked at is told before it is.
+  const outlines = checkOutlines(pattern);
+  return outlines.length > 0 ? outlines : checkAll(pattern);
+}
+
+/** Points of all outlines of a pattern together. */
+const MOST_POINTS_OF_OUTLINES = 30_000;
+
+function checkOutlines({ parts }: Pattern): PatternProblem[] {
+  const points = parts.reduce(
+    (sum, { shape }) => sum + (shape.kind === 'flat-outline' ? outlinePointCount(shape.path) : 0),
+    0,
+  );
+  return points > MOST_POINTS_OF_OUTLINES
+    ? [{ code: 'outlines_too_fine', pointer: '/parts', points, mostPoints: MOST_POINTS_OF_OUTLINES }]
+    : [];
+}
+
+function checkAll(pattern: Pattern): PatternProblem[] {
   const partIds = new Set(pattern.parts.map((part) => part.id));
   return [
     ...checkTitle(pattern),

@@ -1,3 +1,4 @@
+import { canBeChosen, limitGroups } from './limitGroups.ts';
 import type { OptionLimit } from './option.ts';
 import type { Pattern } from './pattern.ts';
 
@@ -27,9 +28,16 @@ export const defaultValues = ({ options }: Pick<Pattern, 'options'>): Values =>
     }),
   );
 
-/** Every allowed set of values, in the order of the options; a branch is left as soon as a limit breaks in it. */
+/**
+ * Every allowed set of values, in the order of the options. No branch is entered that holds none: the next one always comes
+ * at once, however many there are.
+ */
 export function* allowedValues({ options, limits }: OptionsOf, fixed: Values = {}): Generator<Values> {
   const open = options.filter(({ values }) => values.length > 0);
+  const groups = limitGroups({ options, limits });
+  if (!groups.every((group) => canBeChosen(group, fixed))) return;
+  const groupOf = (optionId: string) =>
+    groups.find((group) => group.options.some(({ id }) => id === optionId));
   function* extend(at: number, soFar: Values): Generator<Values> {
     const option = open[at];
     if (!option) {
@@ -39,7 +47,8 @@ export function* allowedValues({ options, limits }: OptionsOf, fixed: Values = {
     for (const { id } of option.values) {
       if (fixed[option.id] !== undefined && fixed[option.id] !== id) continue;
       const values = { ...soFar, [option.id]: id };
-      if (brokenLimit(values, limits) === null) yield* extend(at + 1, values);
+      const group = groupOf(option.id);
+      if (!group || canBeChosen(group, { ...fixed, ...values })) yield* extend(at + 1, values);
     }
   }
   yield* extend(0, {});
@@ -47,14 +56,16 @@ export function* allowedValues({ options, limits }: OptionsOf, fixed: Values = {
 
 /** Whether the limits leave anything to choose. */
 export const isAnyBuildAllowed = (pattern: OptionsOf): boolean =>
-  pattern.limits.length === 0 || allowedValues(pattern).next().done !== true;
+  limitGroups(pattern).every((group) => canBeChosen(group, {}));
 
 /** Values that are in no allowed build: an author meant something else. */
 export function valuesNeverAllowed(pattern: OptionsOf): { optionId: string; valueId: string }[] {
-  if (pattern.limits.length === 0) return [];
-  return pattern.options.flatMap(({ id: optionId, values }) =>
-    values
-      .filter(({ id }) => allowedValues(pattern, { [optionId]: id }).next().done === true)
-      .map(({ id: valueId }) => ({ optionId, valueId })),
-  );
+  const groups = limitGroups(pattern);
+  const isNoneAllowed = !groups.every((group) => canBeChosen(group, {}));
+  return pattern.options.flatMap(({ id: optionId, values }) => {
+    const group = groups.find(({ options }) => options.some(({ id }) => id === optionId));
+    return values
+      .filter(({ id }) => isNoneAllowed || (group && !canBeChosen(group, { [optionId]: id })))
+      .map(({ id: valueId }) => ({ optionId, valueId }));
+  });
 }

@@ -34,6 +34,7 @@ type PatternOwnProblem = At &
     /** The names on the way round, the first and the last the same. */
     | { readonly code: 'join_circular'; readonly names: readonly string[] }
     | { readonly code: 'outline_missing' }
+    | { readonly code: 'outlines_too_fine'; readonly points: number; readonly mostPoints: number }
     | { readonly code: 'loose_end_of_neither' }
     | { readonly code: 'no_parts' }
     | { readonly code: 'no_wool' }

@@ -2,6 +2,7 @@ import { type Choices, NO_CHOICES } from '../../pattern/index.ts';
 import { seatsOf } from '../document/seat.ts';
 import type { BaggedUse } from '../portions/bag.ts';
 import { choiceOfSeat, choicesKey } from '../who/choiceOfSeat.ts';
+import { chancesOfSum } from './chancesOfSum.ts';
 import type { Designs, Roster } from './packGroups.ts';
 
 /** What somebody who has not chosen may still choose, and how likely that is. */
@@ -100,36 +101,20 @@ function byFibre(
   return more;
 }
 
-/** Sums are kept in cells of a milligram, or coarser where there would be more cells than this; rounded up. */
-const MOST_CELLS = 20_000;
-
 /** The least sum that so many choosers stay within, with a chance. */
 function quantileOfSum(
   choices: readonly { readonly share: number; readonly massG: number }[],
   choosers: number,
   chance: number,
 ): number {
-  const mostG = Math.max(...choices.map(({ massG }) => massG)) * choosers;
-  if (!(mostG > 0)) return 0;
-  const cellG = Math.max(0.001, mostG / MOST_CELLS);
-  const cells = choices.map(({ share, massG }) => ({ share, cell: Math.ceil(massG / cellG - 1e-6) }));
-  const size = Math.max(...cells.map(({ cell }) => cell)) * choosers + 1;
-  let sums = new Float64Array(size);
-  sums[0] = 1;
-  for (let chooser = 0; chooser < choosers; chooser++) {
-    const next = new Float64Array(size);
-    for (const { share, cell } of cells) {
-      for (let at = 0; at + cell < size; at++) {
-        const probability = sums[at] ?? 0;
-        if (probability > 0) next[at + cell] = (next[at + cell] ?? 0) + probability * share;
-      }
-    }
-    sums = next;
-  }
+  const { cellG, chances } = chancesOfSum(choices, choosers);
   let reached = 0;
-  for (let at = 0; at < size; at++) {
-    reached += sums[at] ?? 0;
-    if (reached >= chance - 1e-12) return at * cellG;
+  for (let at = 0; at < chances.length; at++) {
+    reached += chances[at] ?? 0;
+    if (reached >= chance - ROUNDING) return at * cellG;
   }
-  return (size - 1) * cellG;
+  return (chances.length - 1) * cellG;
 }
+
+/** What of a sum of chances is the computer’s own rounding. */
+const ROUNDING = 1e-11;

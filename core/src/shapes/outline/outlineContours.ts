@@ -28,8 +28,19 @@ function contoursOf(path: string, heightMm: number): Contours {
   return fine.map((points) => points.map(([x, y]): PointMm => [(x - box.left) * k, (y - box.top) * k]));
 }
 
-const runsOf = (path: string, tolerance: number): PointMm[][] =>
-  (flattenPath(path, tolerance) ?? []).map(({ points }) => [...points]);
+/** Ten times what is stored: curves that would become more are drawn coarser, each time by half the points. */
+const MOST_POINTS = 20_000;
+const COARSER = 4;
+
+function runsOf(path: string, tolerance: number): PointMm[][] {
+  const flat = flattenPath(path, tolerance, { mostPoints: MOST_POINTS });
+  if (flat.ok) return flat.runs.map(({ points }) => [...points]);
+  const isAtItsCoarsest = flat.why === 'not-path' || tolerance === Infinity;
+  return isAtItsCoarsest ? [] : runsOf(path, tolerance > COARSEST ? Infinity : tolerance * COARSER);
+}
+
+/** Wider than any drawing is. */
+const COARSEST = 1e7;
 
 function boxOf(runs: readonly (readonly PointMm[])[]) {
   let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];

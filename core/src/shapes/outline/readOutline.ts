@@ -1,11 +1,16 @@
 import simplify from 'simplify-js';
 import type { PointMm } from '../solid/solid.ts';
 import { firstCrossing } from './crossing.ts';
-import { flattenPath, type Run } from './flattenPath.ts';
+import { type Flattened, flattenPath, type Run } from './flattenPath.ts';
+import { heightOfRuns, MOST_OUTLINE_POINTS } from './outlinePoints.ts';
 import { readSvg } from './readSvg.ts';
 
-/** More than this no hand cuts or felts; an outline with more is simplified. */
-export const MOST_OUTLINE_POINTS = 2000;
+export { MOST_OUTLINE_POINTS } from './outlinePoints.ts';
+
+/** What is read before it is simplified: a traced photograph has so many, and no outline. */
+const MOST_READ_POINTS = 40_000;
+/** Characters of a drawing. */
+const LONGEST_DRAWING = 4_000_000;
 
 /** Curves are kept within this part of the outline's size; a 100 mm piece is then exact to 0.02 mm. */
 const KEPT_FRACTION = 1 / 5000;
@@ -23,6 +28,8 @@ export interface ReadOutline {
 /** Why an outline was refused; places in the file's own units. */
 export type OutlineRefusal =
   | { readonly code: 'outline_not_read' }
+  | { readonly code: 'outline_too_long'; readonly characters: number; readonly most: number }
+  | { readonly code: 'outline_too_fine'; readonly mostPoints: number }
   | { readonly code: 'outline_empty' }
   | { readonly code: 'outline_open'; readonly from: PointMm; readonly to: PointMm }
   | { readonly code: 'outline_crosses'; readonly at: PointMm }
@@ -36,11 +43,20 @@ const refuse = (refusal: OutlineRefusal): OutlineResult => ({ ok: false, refusal
 
 /** Reads an outline from the text of an SVG file, or from bare path data. */
 export function readOutline(text: string): OutlineResult {
+  if (text.length > LONGEST_DRAWING)
+    return refuse({ code: 'outline_too_long', characters: text.length, most: LONGEST_DRAWING });
   const svg = readSvg(text);
   if (!svg) return refuse({ code: 'outline_not_read' });
-  const runs = svg.paths.map((path) => flattenFinely(path));
-  if (runs.includes(null)) return refuse({ code: 'outline_not_read' });
-  const all = runs.flatMap((run) => run ?? []);
+  const all: Run[] = [];
+  let left = MOST_READ_POINTS;
+  for (const path of svg.paths) {
+    const flat = flattenFinely(path, left);
+    if (!flat.ok && flat.why === 'too-many-points')
+      return refuse({ code: 'outline_too_fine', mostPoints: MOST_READ_POINTS });
+    if (!flat.ok) return refuse({ code: 'outline_not_read' });
+    all.push(...flat.runs);
+    left -= countOf(flat.runs.map(({ points }) => points));
+  }
   if (all.length === 0) return refuse({ code: 'outline_empty' });
   const open = all.find(({ isClosed }) => !isClosed);
   if (open)
@@ -58,7 +74,7 @@ function checked(runs: readonly Run[], mmPerUnit: number | null): OutlineResult 
   if (kept.some((points) => points.length < 3)) return refuse({ code: 'outline_empty' });
   const at = firstCrossing(kept);
   if (at) return refuse({ code: 'outline_crosses', at: round(at) });
-  const height = heightOf(kept);
+  const height = heightOfRuns(kept);
   return {
     ok: true,
     outline: {
@@ -71,16 +87,16 @@ function checked(runs: readonly Run[], mmPerUnit: number | null): OutlineResult 
 }
 
 /** Fine enough whatever its real size turns out to be. */
-function flattenFinely(path: string): Run[] | null {
-  const rough = flattenPath(path, Infinity);
-  if (!rough) return null;
-  const height = heightOf(rough.map(({ points }) => points));
-  return flattenPath(path, height > 0 ? height * KEPT_FRACTION : 1);
+function flattenFinely(path: string, mostPoints: number): Flattened {
+  const rough = flattenPath(path, Infinity, { mostPoints });
+  if (!rough.ok) return rough;
+  const height = heightOfRuns(rough.runs.map(({ points }) => points));
+  return flattenPath(path, height > 0 ? height * KEPT_FRACTION : 1, { mostPoints });
 }
 
 /** Points that bend less than a hair are left out, a little more each time, until few enough are left. */
 function simplified(runs: readonly Run[]): PointMm[][] {
-  const height = heightOf(runs.map(({ points }) => points));
+  const height = heightOfRuns(runs.map(({ points }) => points));
   for (let tolerance = height * KEPT_FRACTION; ; tolerance *= 1.5) {
     const kept = runs.map(({ points }) =>
       simplify(
@@ -95,12 +111,6 @@ function simplified(runs: readonly Run[]): PointMm[][] {
 
 const countOf = (runs: readonly (readonly PointMm[])[]): number =>
   runs.reduce((sum, points) => sum + points.length, 0);
-
-function heightOf(runs: readonly (readonly PointMm[])[]): number {
-  let [top, bottom] = [Infinity, -Infinity];
-  for (const [, y] of runs.flat()) [top, bottom] = [Math.min(top, y), Math.max(bottom, y)];
-  return bottom - top;
-}
 
 const DECIMALS = 4;
 const number = (value: number): string => String(Number(value.toFixed(DECIMALS)));

@@ -35,24 +35,46 @@ const parser = new XMLParser({
   ignoreAttributes: false,
   attributeNamePrefix: '',
   parseAttributeValue: false,
+  // What stands for something else could stand for far more.
+  processEntities: false,
 });
+
+/** Deeper no drawing program nests its groups, and moves none in more words. */
+const DEEPEST = 100;
+const LONGEST_TRANSFORM = 2000;
+
+class Entangled extends Error {}
 
 /** Reads the text of an SVG file, or bare path data. Null when it is neither. */
 export function readSvg(text: string): SvgOutline | null {
   const trimmed = text.trim();
   if (!trimmed.startsWith('<')) return trimmed === '' ? null : { paths: [trimmed], scale: null };
   if (XMLValidator.validate(trimmed) !== true) return null;
-  const root = nodesOf(parser.parse(trimmed) as unknown[]).find(({ name }) => name === 'svg');
-  if (!root) return null;
-  return { paths: pathsIn(root, ''), scale: scaleOf(root.attributes) };
+  try {
+    const root = nodesOf(parsed(trimmed), 0).find(({ name }) => name === 'svg');
+    return root ? { paths: pathsIn(root, ''), scale: scaleOf(root.attributes) } : null;
+  } catch (error) {
+    if (error instanceof Entangled) return null;
+    throw error;
+  }
 }
 
-function nodesOf(raw: readonly unknown[]): XmlNode[] {
+/** @throws Entangled where it is nested deeper than the parser goes */
+function parsed(text: string): unknown[] {
+  try {
+    return parser.parse(text) as unknown[];
+  } catch {
+    throw new Entangled();
+  }
+}
+
+function nodesOf(raw: readonly unknown[], depth: number): XmlNode[] {
+  if (depth > DEEPEST) throw new Entangled();
   return raw.flatMap((entry): XmlNode[] => {
     const fields = entry as Record<string, unknown>;
     const name = Object.keys(fields).find((key) => key !== ':@');
     if (name === undefined || name.startsWith('#')) return [];
-    const children = Array.isArray(fields[name]) ? nodesOf(fields[name] as unknown[]) : [];
+    const children = Array.isArray(fields[name]) ? nodesOf(fields[name] as unknown[], depth + 1) : [];
     return [{ name, attributes: (fields[':@'] ?? {}) as Record<string, string>, children }];
   });
 }
@@ -64,6 +86,7 @@ const HIDDEN = new Set(['defs', 'clipPath', 'mask', 'symbol', 'marker', 'pattern
 function pathsIn(node: XmlNode, outer: string): string[] {
   if (HIDDEN.has(node.name)) return [];
   const transform = `${outer} ${node.attributes['transform'] ?? ''}`.trim();
+  if (transform.length > LONGEST_TRANSFORM) throw new Entangled();
   const path = pathOf(node);
   const placed =
     path === null ? [] : [transform === '' ? path : svgpath(path).transform(transform).toString()];

@@ -1,4 +1,4 @@
-import type { BuildSummary } from '@lanakit/core/build';
+import { type BuildSummary, MOST_BUILDS } from '@lanakit/core/build';
 import type { Wool } from '@lanakit/core/engine';
 import { defaultValues, type Pattern } from '@lanakit/core/pattern';
 import { Modal, Progress, Table } from 'antd';
@@ -53,7 +53,10 @@ function BuildsTable({ pattern, wool, onChoose }: BuildsTableProps) {
   return (
     <>
       <p className="quiet">
-        {counted(state.builds.length, 'build')} may be chosen. A line opens that build on the work table.
+        {state.builds.length < MOST_BUILDS
+          ? `${counted(state.builds.length, 'build')} may be chosen.`
+          : `More may be chosen than anybody reads; these are the first ${MOST_BUILDS}.`}{' '}
+        A line opens that build on the work table.
       </p>
       <Table<BuildSummary>
         size="small"

@@ -1,0 +1,16 @@
+import type { ReadyPicture } from '../db/pictures.ts';
+import type { PdfTask } from '../papers/setPdf.ts';
+import type { ReadFile } from './readPatternFile.ts';
+
+/** Everything that takes long and may be given anything: away from the thread that answers, a few at a time. */
+export interface Workshop {
+  /** @throws Refusal what is wrong with the file, took_too_long, too_busy */
+  readPatternFile(bytes: Buffer): Promise<ReadFile>;
+  /** @throws Refusal what is wrong with the picture, took_too_long, too_busy */
+  readPicture(bytes: Buffer): Promise<ReadyPicture>;
+  /**
+   * @param make what is set, worked out when its turn comes: until then it takes no room
+   * @param signal nobody waits for it any more
+   */
+  setPdf(make: () => PdfTask, signal?: AbortSignal): Promise<Buffer>;
+}

@@ -1,0 +1,86 @@
+import { existsSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import type { Piscina } from 'piscina';
+import { Refusal } from '../services/refusal.ts';
+import type { Task, TaskAnswer } from './tasks.ts';
+import type { TaskRunner } from './workshop.ts';
+
+/** Readers and setters of papers wait for their own kind only. */
+type Pool = 'readers' | 'papers';
+
+const POOL_OF: Readonly<Record<Task['kind'], Pool>> = {
+  'pattern-file': 'readers',
+  drawing: 'readers',
+  pdf: 'papers',
+};
+
+/** Longer nobody’s file takes; a paper of two hundred packs takes a tenth of it. */
+const LIMIT_MS: Readonly<Record<Pool, number>> = { readers: 10_000, papers: 120_000 };
+
+const SETTINGS = {
+  readers: { maxThreads: 1, maxQueue: 20, resourceLimits: { maxOldGenerationSizeMb: 384 } },
+  // A small nursery: setting makes much that is let go at once, and would keep half as much again of it lying about.
+  papers: {
+    maxThreads: 2,
+    maxQueue: 40,
+    resourceLimits: { maxYoungGenerationSizeMb: 8, maxOldGenerationSizeMb: 512 },
+  },
+} as const;
+
+/** So long a thread that has nothing to do is kept; its memory is given back then. */
+const IDLE_MS = 10_000;
+/** Threads give way to the one that answers. */
+const NICENESS = 10;
+
+/** Does tasks in pools of threads, each with a limit of time and memory; a thread that keeps neither is ended. */
+export function poolRunner(): TaskRunner {
+  const pools = new Map<Pool, Promise<Piscina>>();
+  const poolOf = (name: Pool): Promise<Piscina> => {
+    const pool = pools.get(name) ?? openPool(name);
+    pools.set(name, pool);
+    return pool;
+  };
+  return async (task, signal) => {
+    const name = POOL_OF[task.kind];
+    const pool = await poolOf(name);
+    const isLate = AbortSignal.timeout(LIMIT_MS[name]);
+    try {
+      return (await pool.run(task, {
+        signal: signal ? AbortSignal.any([signal, isLate]) : isLate,
+      })) as TaskAnswer;
+    } catch (error) {
+      throw refusalOf(error, { isLate: isLate.aborted, limitMs: LIMIT_MS[name] });
+    }
+  };
+}
+
+/** Loaded when the first task comes: a start is to be quick. */
+async function openPool(name: Pool): Promise<Piscina> {
+  const { Piscina } = await import('piscina');
+  return new Piscina({
+    filename: workerFile(),
+    minThreads: 0,
+    idleTimeout: IDLE_MS,
+    niceIncrement: NICENESS,
+    ...SETTINGS[name],
+  });
+}
+
+/** Built, the worker lies beside the application; from source it is where it was written. */
+function workerFile(): string {
+  const built = fileURLToPath(new URL('./taskWorker.js', import.meta.url));
+  return existsSync(built) ? built : fileURLToPath(new URL('./taskWorker.ts', import.meta.url));
+}
+
+function refusalOf(
+  error: unknown,
+  { isLate, limitMs }: { readonly isLate: boolean; readonly limitMs: number },
+): unknown {
+  if (isLate) return new Refusal({ code: 'took_too_long', limitSeconds: limitMs / 1000 });
+  const { message, code } = error as { message?: string; code?: string };
+  if (message === 'Task queue is at limit') return new Refusal({ code: 'too_busy' });
+  // A thread that wanted more memory than it may have is ended.
+  if (code === 'ERR_WORKER_OUT_OF_MEMORY')
+    return new Refusal({ code: 'took_too_long', limitSeconds: limitMs / 1000 });
+  return error;
+}

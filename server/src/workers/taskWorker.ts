@@ -1,0 +1,2 @@
+/** What runs in each thread of the pools. */
+export { doTask as default } from './tasks.ts';

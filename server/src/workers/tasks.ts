@@ -1,0 +1,48 @@
+import { nanoid } from 'nanoid';
+import type { ReadyPicture } from '../db/pictures.ts';
+import type { PdfTask } from '../papers/setPdf.ts';
+import { readDrawing } from '../services/readPicture.ts';
+import { type ReadFile, readPatternFile } from '../services/readPatternFile.ts';
+import { isRefusal, type RefusalReason } from '../services/refusal.ts';
+
+/** What may be asked of a worker. */
+export type Task =
+  | { readonly kind: 'pattern-file'; readonly bytes: Uint8Array }
+  | { readonly kind: 'drawing'; readonly bytes: Uint8Array }
+  | { readonly kind: 'pdf'; readonly task: PdfTask };
+
+/** What comes of it. */
+export interface Done {
+  readonly 'pattern-file': ReadFile;
+  readonly drawing: ReadyPicture;
+  readonly pdf: Uint8Array;
+}
+
+/** A refusal is a value on its way out of a worker: what is thrown there loses what it is. */
+export type TaskAnswer =
+  | { readonly ok: true; readonly value: Done[Task['kind']] }
+  | { readonly ok: false; readonly reason: RefusalReason };
+
+/** Does a task here and now. */
+export async function doTask(task: Task): Promise<TaskAnswer> {
+  try {
+    return { ok: true, value: await done(task) };
+  } catch (error) {
+    if (isRefusal(error)) return { ok: false, reason: error.reason };
+    throw error;
+  }
+}
+
+async function done(task: Task): Promise<Done[Task['kind']]> {
+  switch (task.kind) {
+    case 'pattern-file':
+      return readPatternFile(Buffer.from(task.bytes), () => nanoid(12));
+    case 'drawing':
+      return readDrawing(Buffer.from(task.bytes));
+    case 'pdf': {
+      // What sets papers is a third of a second to load, and readers never need it.
+      const { setPdf } = await import('../papers/setPdf.ts');
+      return setPdf(task.task);
+    }
+  }
+}

@@ -1,0 +1,42 @@
+import { looksLikeSvg, readPhoto } from '../services/readPicture.ts';
+import { Refusal } from '../services/refusal.ts';
+import type { Workshop } from '../services/workshop.ts';
+import { oneAfterAnother } from './oneAfterAnother.ts';
+import { type Done, doTask, type Task, type TaskAnswer } from './tasks.ts';
+
+/** Does a task somewhere. @throws Refusal took_too_long, too_busy */
+export type TaskRunner = (task: Task, signal?: AbortSignal) => Promise<TaskAnswer>;
+
+/** Pictures that may wait while one is decoded. */
+const MOST_PICTURES_WAITING = 20;
+/** Papers that are being set, and that may wait: ten of a class, for three who print. */
+const PAPERS_AT_ONCE = 2;
+const MOST_PAPERS_WAITING = 40;
+
+export function workshopOf(run: TaskRunner): Workshop {
+  // Decoded, a picture is a hundred times as large: one at a time.
+  const pictures = oneAfterAnother(1, MOST_PICTURES_WAITING);
+  const papers = oneAfterAnother(PAPERS_AT_ONCE, MOST_PAPERS_WAITING);
+  const done = async <K extends Task['kind']>(task: Extract<Task, { kind: K }>, signal?: AbortSignal) => {
+    const answer = await run(task, signal);
+    if (!answer.ok) throw new Refusal(answer.reason);
+    return answer.value as Done[K];
+  };
+  return {
+    async readPatternFile(bytes) {
+      const { file, pictures: brought } = await done<'pattern-file'>({ kind: 'pattern-file', bytes });
+      // Bytes lose what they are called on their way between threads.
+      return { file, pictures: new Map([...brought].map(([id, content]) => [id, Buffer.from(content)])) };
+    },
+    async readPicture(bytes) {
+      if (!looksLikeSvg(bytes)) return pictures(() => readPhoto(bytes));
+      const { large, small, ...drawing } = await done<'drawing'>({ kind: 'drawing', bytes });
+      return { ...drawing, large: Buffer.from(large), small: Buffer.from(small) };
+    },
+    setPdf: (make, signal) =>
+      papers(async () => Buffer.from(await done<'pdf'>({ kind: 'pdf', task: make() }, signal)), signal),
+  };
+}
+
+/** Everything on the thread that asks: for the demo, and for tests. */
+export const workshopHere = (): Workshop => workshopOf(doTask);
