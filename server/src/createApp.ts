@@ -39,7 +39,7 @@ export function createApp(deps: AppDeps): Express {
   app.use(onlyOwnName(deps.host), onlyOwnPages);
   // What is small goes faster as it is: on loopback, and even on a studio's own network.
   app.use(compression({ threshold: '16kb', filter: isWorthPacking }));
-  mountRoutes(app, allRoutes(createServices(deps)));
+  mountRoutes(app, allRoutes(createServices(deps)), deps);
   app.use('/api', () => {
     throw new HttpProblem('not_found');
   });

@@ -5,18 +5,21 @@ import { fileURLToPath } from 'node:url';
 import pino from 'pino';
 import { readConfig } from './config.ts';
 import { createApp } from './createApp.ts';
-import { backUpDaily, createStore, openDatabase } from './db/index.ts';
+import { backUpDaily, createStore, databaseFault, holdStudio, openDatabase } from './db/index.ts';
 import { loadDemo } from '@lanakit/demo';
-import { createServices } from './services/index.ts';
+import { createServices, type WorkDeps } from './services/index.ts';
 import { poolRunner } from './workers/pools.ts';
 import { workshopOf } from './workers/workshop.ts';
-import { startRefusalWords, type StartRefusal } from './startRefusalWords.ts';
+import { startRefusalOf, startRefusalWords, type StartRefusal } from './startRefusalWords.ts';
 
 /** Built, this file lies in dist/server and the interface beside it; from source there may be none yet. */
 const webDir = join(dirname(fileURLToPath(import.meta.url)), '../web');
 
 /** A picture brought in and put on no step is kept this long: somebody may still be at it in another tab. */
 const UNUSED_PICTURES_MS = 7 * 24 * 3_600_000;
+
+/** Nobody sends a request again after so long. */
+const KEYS_KEPT_MS = 2 * 24 * 3_600_000;
 
 /** So often it is looked whether the backup of the day is due; the first time a while after the start, which is to be quick. */
 const BACKUP_LOOK_MS = 3_600_000;
@@ -27,9 +30,32 @@ function refuse(refusal: StartRefusal): never {
   process.exit(1);
 }
 
+/**
+ * The first start is begun anew until it has gone through: demo and mark are written together or not at all.
+ */
+function beginStudio(deps: WorkDeps, isDemo: boolean): void {
+  const { store, now } = deps;
+  if (store.studio.isBegun()) return;
+  store.together(() => {
+    if (isDemo) loadDemo((at) => createServices({ ...deps, now: () => at }), now());
+    store.studio.begin(isDemo ? 'demo' : 'empty', now().toISOString());
+  });
+}
+
+/** What nobody uses or asks for any more. A disk without room keeps it, and keeps nobody from the rest. */
+function tidyUp({ store }: WorkDeps): void {
+  const before = (ms: number) => new Date(Date.now() - ms).toISOString();
+  store.pictures.sweep(before(UNUSED_PICTURES_MS));
+  store.answeredKeys.sweep(before(KEYS_KEPT_MS));
+}
+
 function start(): void {
   const config = readConfig(process.env);
   if ('code' in config) refuse(config);
+  // Only who runs Lanakit may read what it writes: rosters are in it.
+  process.umask(0o077);
+  const held = holdStudio(config.dataDir);
+  if (!held.ok) refuse(held.refusal);
   const opened = openDatabase(config.dataDir);
   if (!opened.ok) refuse(opened.refusal);
   const store = createStore(opened.db);
@@ -39,9 +65,14 @@ function start(): void {
     newId: () => nanoid(12),
     work: workshopOf(poolRunner()),
   };
-  if (opened.isNew && config.isDemo)
-    store.together(() => loadDemo((at) => createServices({ ...deps, now: () => at }), new Date()));
-  store.pictures.sweep(new Date(Date.now() - UNUSED_PICTURES_MS).toISOString());
+  try {
+    beginStudio(deps, config.isDemo);
+    tidyUp(deps);
+  } catch (error) {
+    const fault = databaseFault(error);
+    if (!fault) throw error;
+    refuse(startRefusalOf(fault, config.dataDir));
+  }
   const app = createApp({
     ...deps,
     log: pino({ level: process.env['LOG_LEVEL'] ?? 'warn' }),
@@ -63,6 +94,7 @@ function start(): void {
   const stop = () => {
     server.close(() => {
       opened.db.close();
+      held.hold.release();
       process.exit(0);
     });
     server.closeAllConnections();

@@ -1,10 +1,29 @@
+import { basename, join } from 'node:path';
 import type { ConfigRefusal } from './config.ts';
-import type { OpenRefusal } from './db/index.ts';
+import {
+  backupFolder,
+  backupsIn,
+  type DatabaseFault,
+  type HoldRefusal,
+  type OpenRefusal,
+} from './db/index.ts';
 
 export type StartRefusal =
   | ConfigRefusal
   | OpenRefusal
+  | HoldRefusal
   | { readonly code: 'cannot_listen'; readonly reason: string; readonly host: string; readonly port: number };
+
+/** What SQLite, or the disk, refused while it started, as a reason not to start. */
+export const startRefusalOf = ({ code, reason }: DatabaseFault, dataDir: string): StartRefusal =>
+  code === 'database_damaged'
+    ? {
+        code: 'database_unreadable',
+        file: join(dataDir, 'lanakit.sqlite'),
+        reason,
+        lastBackup: lastBackupIn(dataDir),
+      }
+    : { code, dataDir, reason };
 
 /** Why it did not start and what to do. */
 export function startRefusalWords(refusal: StartRefusal): string {
@@ -16,10 +35,25 @@ export function startRefusalWords(refusal: StartRefusal): string {
         `The data directory ${refusal.dataDir} cannot be written (${refusal.reason}). ` +
         'Allow writing there, or name another with LANAKIT_DATA=/path.'
       );
+    case 'studio_in_use':
+      return (
+        `Another Lanakit is running on the studio in ${refusal.dataDir}. Nothing was changed. ` +
+        'Use that one, stop it, or name another directory with LANAKIT_DATA=/path.'
+      );
+    case 'disk_full':
+      return `The disk of ${refusal.dataDir} is full (${refusal.reason}). Nothing is lost. Make room on it, and start again.`;
+    case 'disk_failed':
+      return `The disk of ${refusal.dataDir} cannot be written (${refusal.reason}). See that it is there and in order, and start again.`;
+    case 'read_only':
+      return `The studio in ${refusal.dataDir} may not be written (${refusal.reason}). Allow writing lanakit.sqlite and its directory, and start again.`;
+    case 'database_busy':
+      return `Another program holds the studio in ${refusal.dataDir} (${refusal.reason}). Close it, and start again.`;
     case 'database_unreadable':
       return (
-        `The database ${refusal.file} cannot be read (${refusal.reason}). Nothing was changed. ` +
-        'Move it aside to begin anew, or name another directory with LANAKIT_DATA=/path.'
+        `The studio’s file ${refusal.file} is damaged and cannot be read (${refusal.reason}). Nothing was changed. ` +
+        (refusal.lastBackup === null
+          ? 'There is no backup of it here. Keep the file as it is, and take an expert’s advice; to work meanwhile, name another directory with LANAKIT_DATA=/path.'
+          : `Put the last good backup in its place: npm run restore -- ${refusal.lastBackup}. What is there now is kept beside it.`)
       );
     case 'backup_failed':
       return (
@@ -36,4 +70,10 @@ export function startRefusalWords(refusal: StartRefusal): string {
         ? `Port ${refusal.port} on ${refusal.host} is in use, perhaps by another Lanakit. Stop that one, or choose another with PORT=4311.`
         : `It cannot listen on ${refusal.host}:${refusal.port} (${refusal.reason}). Change LANAKIT_HOST or PORT.`;
   }
+}
+
+/** The name of the newest backup; null where there is none. */
+function lastBackupIn(dataDir: string): string | null {
+  const newest = backupsIn(backupFolder(dataDir))[0];
+  return newest ? basename(newest.file) : null;
 }

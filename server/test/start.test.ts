@@ -39,12 +39,26 @@ test.each<[string, StartRefusal, string]>([
     'LANAKIT_HOST',
   ],
   ['a newer database', { code: 'database_newer', found: 9, known: 1 }, 'newer Lanakit'],
-  ['an unreadable database', { code: 'database_unreadable', file: '/x', reason: 'r' }, 'LANAKIT_DATA'],
+  [
+    'an unreadable database',
+    { code: 'database_unreadable', file: '/x', reason: 'r', lastBackup: null },
+    'LANAKIT_DATA',
+  ],
   [
     'a directory that cannot be written',
     { code: 'data_dir_unwritable', dataDir: '/x', reason: 'r' },
     'LANAKIT_DATA',
   ],
+  [
+    'an unreadable database that was backed up',
+    { code: 'database_unreadable', file: '/x', reason: 'r', lastBackup: 'b.sqlite' },
+    'npm run restore -- b.sqlite',
+  ],
+  ['a second Lanakit on one studio', { code: 'studio_in_use', dataDir: '/x' }, 'LANAKIT_DATA'],
+  ['a full disk', { code: 'disk_full', dataDir: '/x', reason: 'r' }, 'Make room'],
+  ['a disk that is gone', { code: 'disk_failed', dataDir: '/x', reason: 'r' }, 'in order'],
+  ['a file that may not be written', { code: 'read_only', dataDir: '/x', reason: 'r' }, 'Allow writing'],
+  ['a file in other hands', { code: 'database_busy', dataDir: '/x', reason: 'r' }, 'Close it'],
   ['a port in words', { code: 'port_not_read', text: 'abc' }, '65535'],
 ])('not starting for %s names the remedy', (_name, refusal, remedy) => {
   expect(startRefusalWords(refusal)).toContain(remedy);

@@ -198,6 +198,11 @@ export function problemWords(problem: Problem): string {
         `${problem.name} has ${showNumber(problem.onHandG, 1)} g and this takes ` +
         `${showNumber(problem.wantedG, 1)} g. Make less, or count it again.`
       );
+    case 'stock_below_nothing':
+      return (
+        `By the ledger there are only ${showNumber(Math.max(0, problem.onHand), 1)} of it, and this takes ` +
+        `${showNumber(problem.taken, 1)}. Count it again, or enter it anyway: the ledger then says less than nothing.`
+      );
     case 'date_not_read':
       return problem.text === ''
         ? 'Choose a day.'

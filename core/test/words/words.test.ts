@@ -42,6 +42,7 @@ const EVERY: { readonly [Code in ProblemCode]: Extract<Problem, { code: Code }> 
   join_to_itself: { code: 'join_to_itself', pointer: '' },
   join_circular: { code: 'join_circular', pointer: '', names: ['Leg', 'Body', 'Leg'] },
   sleeve_thinner_than_wire: { code: 'sleeve_thinner_than_wire', pointer: '', wireMm: 2, diameterMm: 1.6 },
+  stock_below_nothing: { code: 'stock_below_nothing', pointer: '/amount', onHand: 12, taken: 20 },
   outlines_too_fine: { code: 'outlines_too_fine', pointer: '', points: 40_000, mostPoints: 30_000 },
   outline_missing: { code: 'outline_missing', pointer: '' },
   outline_unsound: { code: 'outline_unsound', pointer: '', fault: 'open' },

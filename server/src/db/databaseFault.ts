@@ -27,9 +27,11 @@ const FAULTS: readonly (readonly [start: string, code: DatabaseFault['code']])[]
 
 /** What kind of fault an error of SQLite or of the file system is; null for every other error. */
 export function databaseFault(error: unknown): DatabaseFault | null {
-  if (!(error instanceof Error)) return null;
-  const errorCode = (error as { code?: unknown }).code;
+  const { code: errorCode, message } = (error ?? {}) as {
+    readonly code?: unknown;
+    readonly message?: unknown;
+  };
   if (typeof errorCode !== 'string') return null;
   const found = FAULTS.find(([start]) => errorCode === start || errorCode.startsWith(`${start}_`));
-  return found ? { code: found[1], reason: error.message } : null;
+  return found ? { code: found[1], reason: typeof message === 'string' ? message : errorCode } : null;
 }

@@ -1,3 +1,4 @@
+import { answeredKeyQueries } from './answeredKeys.ts';
 import { importQueries } from './imports.ts';
 import { itemQueries } from './items.ts';
 import type { Db } from './openDatabase.ts';
@@ -7,9 +8,13 @@ import { remembered } from './remembered.ts';
 import { runQueries } from './runs.ts';
 import { shelfReader } from './shelf.ts';
 import { stockQueries } from './stock.ts';
+import { studioQueries } from './studio.ts';
 import { techniqueQueries } from './techniques.ts';
+import { transact } from './transaction.ts';
 import { trayQueries } from './trays.ts';
 
+export { databaseFault, type DatabaseFault } from './databaseFault.ts';
+export { holdStudio, type HoldRefusal } from './holdStudio.ts';
 export { openDatabase, type Db, type OpenRefusal } from './openDatabase.ts';
 export { backupFolder, backupsIn, makeBackup } from './backups.ts';
 export { backUpDaily } from './dailyBackup.ts';
@@ -32,10 +37,12 @@ export function createStore(db: Db) {
     techniques: techniqueQueries(db),
     runs: runQueries(db),
     trays: trayQueries(db),
+    studio: studioQueries(db),
+    answeredKeys: answeredKeyQueries(db),
     /** The same again while nothing is written. */
     remember: remembered(db),
     /** Runs all of it or nothing; within another, as a part of that. */
-    together: <T>(work: () => T): T => db.transaction(work)(),
+    together: <T>(work: () => T): T => transact(db, work),
   };
 }
 

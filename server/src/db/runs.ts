@@ -36,6 +36,18 @@ const rowOf = (input: RunInput) => ({
   document: JSON.stringify({ ...input, name: input.name.trim() }),
 });
 
+interface TickRow {
+  mark: string;
+  isDone: number;
+  massMg: number;
+}
+
+const tickOfRow = ({ mark, isDone, massMg }: TickRow): RunTick => ({
+  mark,
+  isDone: isDone === 1,
+  massG: fromMilli(massMg),
+});
+
 /** Every query on runs, prepared once. */
 export function runQueries(db: Db) {
   const selectAll = db.prepare<[], RunRow>(`${SELECT} ORDER BY date, created_at, id`);
@@ -55,8 +67,11 @@ export function runQueries(db: Db) {
   const insertRevision = db.prepare('INSERT INTO run_revision (run_id, revision_id) VALUES (?, ?)');
   const insertTick = db.prepare(`
     INSERT INTO run_tick (tick_key, run_id, mark, is_done, mass_mg, at)
-    VALUES (@key, @runId, @mark, @isDone, @massMg, @at) ON CONFLICT (tick_key) DO NOTHING`);
-  const selectTicks = db.prepare<[string], { mark: string; isDone: number; massMg: number }>(`
+    VALUES (@key, @runId, @mark, @isDone, @massMg, @at)`);
+  const selectTick = db.prepare<[string], TickRow & { runId: string }>(
+    'SELECT run_id AS runId, mark, is_done AS isDone, mass_mg AS massMg FROM run_tick WHERE tick_key = ?',
+  );
+  const selectTicks = db.prepare<[string], TickRow>(`
     SELECT mark, is_done AS isDone, mass_mg AS massMg FROM run_tick t
     WHERE run_id = ? AND id = (SELECT max(id) FROM run_tick WHERE run_id = t.run_id AND mark = t.mark)
     ORDER BY mark`);
@@ -100,15 +115,16 @@ export function runQueries(db: Db) {
       at: string,
     ): boolean =>
       updateState.run({ id, version, state, frozen: frozen && JSON.stringify(frozen), at }).changes === 1,
-    /** False where this very tick was written before: it counts once. */
-    tick: (key: string, runId: string, { mark, isDone, massG }: RunTick, at: string): boolean =>
-      insertTick.run({ key, runId, mark, isDone: isDone ? 1 : 0, massMg: Math.round(massG * 1000), at })
-        .changes === 1,
+    /** What this key ticked before; null: nothing yet. */
+    tickOf: (key: string): (RunTick & { readonly runId: string }) | null => {
+      const row = selectTick.get(key);
+      return row ? { ...tickOfRow(row), runId: row.runId } : null;
+    },
+    tick: (key: string, runId: string, { mark, isDone, massG }: RunTick, at: string): void => {
+      insertTick.run({ key, runId, mark, isDone: isDone ? 1 : 0, massMg: Math.round(massG * 1000), at });
+    },
     /** How every mark stands that was ever ticked. */
-    ticks: (runId: string): RunTick[] =>
-      selectTicks
-        .all(runId)
-        .map(({ mark, isDone, massMg }) => ({ mark, isDone: isDone === 1, massG: fromMilli(massMg) })),
+    ticks: (runId: string): RunTick[] => selectTicks.all(runId).map(tickOfRow),
     withdraw: (runId: string, withdrawal: RunWithdrawal): void => {
       insertWithdrawal.run({ ...withdrawal, runId });
     },

@@ -2,6 +2,12 @@ import type { MissingNeedles } from '@lanakit/core/api';
 import type { BreakageEvidence, Pile, Tap } from '@lanakit/core/needles';
 import type { Db } from './openDatabase.ts';
 
+/** One tap as it was entered. */
+export interface KnownTap extends Tap {
+  readonly runId: string;
+  readonly note: string;
+}
+
 interface TapRow {
   needleId: string;
   pile: Pile;
@@ -13,16 +19,15 @@ export function trayQueries(db: Db) {
   const selectTaps = db.prepare<[string], TapRow>(`
     SELECT needle_id AS needleId, pile, sum(amount) AS amount FROM needle_tap WHERE run_id = ?
     GROUP BY needle_id, pile ORDER BY min(id)`);
-  const countTaps = db.prepare<[string], { count: number }>(
-    'SELECT count(*) AS count FROM needle_tap WHERE run_id = ?',
-  );
   const selectClosed = db.prepare<[string], { at: string | null }>(
     'SELECT max(at) AS at FROM needle_closing WHERE run_id = ?',
   );
-  const selectKey = db.prepare<[string], { id: number }>('SELECT id FROM needle_tap WHERE tap_key = ?');
+  const selectTap = db.prepare<[string], KnownTap>(
+    'SELECT run_id AS runId, needle_id AS needleId, pile, amount, note FROM needle_tap WHERE tap_key = ?',
+  );
   const insertTap = db.prepare(`
     INSERT INTO needle_tap (tap_key, run_id, needle_id, pile, amount, note, at)
-    VALUES (@key, @runId, @needleId, @pile, @amount, @note, @at) ON CONFLICT (tap_key) DO NOTHING`);
+    VALUES (@key, @runId, @needleId, @pile, @amount, @note, @at)`);
   const insertClosing = db.prepare(`
     INSERT INTO needle_closing (run_id, needle_id, exposure_minutes, at) VALUES (@runId, @needleId, @exposureMinutes, @at)`);
   const deleteClosings = db.prepare('DELETE FROM needle_closing WHERE run_id = ?');
@@ -41,11 +46,14 @@ export function trayQueries(db: Db) {
     /** Sums of each pile, in the order in which needles were first tapped. */
     taps: (runId: string): Tap[] => selectTaps.all(runId),
     closedAt: (runId: string): string | null => selectClosed.get(runId)?.at ?? null,
-    count: (runId: string): number => countTaps.get(runId)?.count ?? 0,
-    isKnown: (key: string): boolean => selectKey.get(key) !== undefined,
-    /** False where this very tap was written before: it counts once. */
-    tap: (key: string, runId: string, tap: Tap, note: string, at: string): boolean =>
-      insertTap.run({ ...tap, key, runId, note, at }).changes === 1,
+    /** What this key tapped before; null: nothing yet. */
+    tapOf: (key: string): KnownTap | null => {
+      const row = selectTap.get(key);
+      return row ? { ...row } : null;
+    },
+    tap: (key: string, runId: string, tap: Tap, note: string, at: string): void => {
+      insertTap.run({ ...tap, key, runId, note, at });
+    },
     close: (runId: string, needleId: string, exposureMinutes: number, at: string): void => {
       insertClosing.run({ runId, needleId, exposureMinutes, at });
     },

@@ -3,17 +3,18 @@ import { formCheck, isBeyondTelling } from '../services/formCheck.ts';
 import { isRefusal } from '../services/refusal.ts';
 import { contentProblem, HttpProblem, problemOfRefusal } from './problems.ts';
 import type { Reply, Route } from './route.ts';
+import { type WriteDeps, written } from './writing.ts';
 
 /** Room for the largest pattern there can be, several times over. */
 const LARGEST_BODY = '1mb';
 
 /** Mounts every route: form checked, version read, handler called, reply sent. */
-export function mountRoutes(app: Express, routes: readonly Route[]): void {
+export function mountRoutes(app: Express, routes: readonly Route[], deps: WriteDeps): void {
   for (const route of routes) {
     const body = route.upload
       ? express.raw({ type: () => true, limit: route.upload })
       : express.json({ limit: route.largestBody ?? LARGEST_BODY, strict: false });
-    app[route.method](`/api${route.path}`, body, handlerOf(route));
+    app[route.method](`/api${route.path}`, body, handlerOf(route, deps));
   }
   for (const path of new Set(routes.map((route) => route.path))) {
     app.all(`/api${path}`, () => {
@@ -22,7 +23,7 @@ export function mountRoutes(app: Express, routes: readonly Route[]): void {
   }
 }
 
-function handlerOf(route: Route): RequestHandler {
+function handlerOf(route: Route, deps: WriteDeps): RequestHandler {
   const check = route.body ? formCheck(route.body) : null;
   return async (request, response) => {
     if (check) assertJson(request);
@@ -33,7 +34,7 @@ function handlerOf(route: Route): RequestHandler {
     response.on('close', () => {
       if (!response.writableFinished) waiting.abort();
     });
-    const outcome = await unlessGone(waiting.signal, () =>
+    const handle = () =>
       route.handle({
         params: request.params as Record<string, string>,
         query: readQuery(request, route.query ?? []),
@@ -41,7 +42,11 @@ function handlerOf(route: Route): RequestHandler {
         bytes: Buffer.isBuffer(request.body) ? request.body : NO_BYTES,
         version: route.ifMatch ? readVersion(request) : 0,
         signal: waiting.signal,
-      }),
+      });
+    // A file is read before anything is written, and not at once.
+    const isWrite = route.method !== 'get' && !route.upload;
+    const outcome = await unlessGone(waiting.signal, () =>
+      isWrite ? written(request, deps, handle) : handle(),
     );
     if (outcome === null) return;
     if (isRefusal(outcome)) throw problemOfRefusal(outcome);

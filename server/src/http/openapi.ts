@@ -1,5 +1,6 @@
 import { HTTP_PROBLEMS } from './problems.ts';
 import type { Route } from './route.ts';
+import { KEY_HEADER } from './writing.ts';
 
 const PROBLEM_SCHEMA = {
   type: 'object',
@@ -28,6 +29,15 @@ const IF_MATCH = {
   schema: { type: 'string' },
 };
 
+const KEY = {
+  name: KEY_HEADER,
+  in: 'header',
+  required: false,
+  description:
+    'A name made for this one thing: sent again with the same content it is done once, and answered as it was. Kept for two days',
+  schema: { type: 'string', minLength: 1, maxLength: 64, pattern: String.raw`^[\w.:-]+$` },
+};
+
 /** The OpenAPI 3.1 document of these routes, from the schemas that check them. */
 export function openApiDocument(routes: readonly Route[]) {
   const paths: Record<string, Record<string, unknown>> = {};
@@ -52,6 +62,7 @@ function operationOf(route: Route) {
       ...names.map((name) => ({ name, in: 'path', required: true, schema: { type: 'string' } })),
       ...(route.query ?? []).map((name) => ({ name, in: 'query', schema: { type: 'string' } })),
       ...(route.ifMatch ? [IF_MATCH] : []),
+      ...(route.method === 'post' && !route.upload ? [KEY] : []),
     ],
     ...(route.body && {
       requestBody: { required: true, content: { 'application/json': { schema: route.body } } },

@@ -1,15 +1,15 @@
-import { checkRange } from '@lanakit/core/base';
 import type { ImportInput, ImportRecord } from '@lanakit/core/files';
 import type { Problem } from '@lanakit/core/problems';
-import { AMOUNT_BOUNDS } from '@lanakit/core/shelf';
 import type { ServiceDeps } from './deps.ts';
 import { formCheck } from './formCheck.ts';
 import { ITEM_KINDS, type ItemKindRules, writeOf } from './itemKinds.ts';
+import { checkCount } from './stockPlaces.ts';
 import { answering, assertSound, foundOr, Refusal } from './refusal.ts';
 
 export type ImportService = ReturnType<typeof importService>;
 
 const SHOWN = 20;
+/** More problems nobody mends in one go, and each row is looked at until there are so many. */
 const MOST_PROBLEMS = 100;
 
 /** Lists read in, all or nothing, and taken back. */
@@ -31,12 +31,7 @@ export function importService({ store, now, newId }: ServiceDeps) {
     ...updates.flatMap((update, index) =>
       problemsOf(ITEM_KINDS[update.kind], update.input, update.id, `/updates/${index}`),
     ),
-    ...counts.flatMap(({ amount, itemId }, index) => [
-      ...checkRange(amount, AMOUNT_BOUNDS, `/counts/${index}/amount`),
-      ...(items.kindOf(itemId)
-        ? []
-        : [{ code: 'not_on_shelf', pointer: `/counts/${index}/itemId`, name: itemId } as const]),
-    ]),
+    ...counts.flatMap((count, index) => checkCount(store, count, `/counts/${index}`)),
   ];
 
   const bringIn = (importId: string, input: ImportInput): void => {
@@ -77,9 +72,11 @@ export function importService({ store, now, newId }: ServiceDeps) {
   return answering({
     recent: () => imports.recent(SHOWN),
     take(input: ImportInput): ImportRecord {
-      assertSound(problemsOfList(input).slice(0, MOST_PROBLEMS));
       const id = newId();
-      store.together(() => bringIn(id, input));
+      store.together(() => {
+        assertSound(problemsOfList(input).slice(0, MOST_PROBLEMS));
+        bringIn(id, input);
+      });
       return recent(id);
     },
     /** All of it; refused where something has been built on it since. */

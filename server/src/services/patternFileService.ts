@@ -19,6 +19,7 @@ import { ITEM_KINDS, writeOf } from './itemKinds.ts';
 import { fileText, zipOf } from './readPatternFile.ts';
 import { answering, assertSound, foundOr, Refusal } from './refusal.ts';
 import { shelfOf } from './runSources.ts';
+import { strangeReferences } from './strangeReferences.ts';
 
 export type PatternFileService = ReturnType<typeof patternFileService>;
 
@@ -101,7 +102,7 @@ export function patternFileService({ store, work, now, newId }: WorkDeps) {
           const itemId = newIds.get(theirs) ?? theirs;
           return store.items.kindOf(itemId) === null ? null : itemId;
         });
-        assertSound(checkPattern(pattern));
+        assertSound([...checkPattern(pattern), ...strangeReferences(store, pattern)]);
         const patternId = newId();
         store.patterns.insert(patternId, pattern, at());
         return patternId;

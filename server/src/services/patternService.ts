@@ -3,44 +3,38 @@ import {
   checkPattern,
   comparePatterns,
   isWoolOnly,
+  itemsUsed,
   missingForPublishing,
   type Pattern,
-  strangeFibres,
-  strangeFindings,
 } from '@lanakit/core/pattern';
 import type { PatternCursor } from '../db/patterns.ts';
 import type { ServiceDeps } from './deps.ts';
+import { strangeReferences } from './strangeReferences.ts';
 import { answering, assertSound, foundOr, Refusal } from './refusal.ts';
 
 export type PatternService = ReturnType<typeof patternService>;
 
 /** Patterns: drafts that are edited, revisions that are not. */
-export function patternService({ store: { patterns, items }, now, newId }: ServiceDeps) {
+export function patternService({ store, now, newId }: ServiceDeps) {
+  const { patterns } = store;
   const at = () => now().toISOString();
   const found = (id: string): StoredPattern => foundOr(patterns.find(id));
   const conflict = (id: string, yours: unknown) =>
     new Refusal({ code: 'version_conflict', yours, theirs: found(id) });
-  const isWool = (id: string): boolean => {
-    const kind = items.kindOf(id)?.kind;
-    return kind === 'fibre' || kind === 'blend';
-  };
-  const strange = (document: Pattern) => [
-    ...strangeFibres(document, isWool),
-    ...strangeFindings(document, (id) => items.kindOf(id)?.kind === 'finding'),
-  ];
   return answering({
     page: (after: PatternCursor | null, limit: number, isArchive: boolean) =>
       patterns.page(after, limit, isArchive),
     find: found,
     begin(document: Pattern): StoredPattern {
-      assertSound([...checkPattern(document), ...strange(document)]);
+      assertSound([...checkPattern(document), ...strangeReferences(store, document)]);
       const id = newId();
       patterns.insert(id, document, at());
       return found(id);
     },
     save(id: string, version: number, document: Pattern): StoredPattern {
-      found(id);
-      assertSound([...checkPattern(document), ...strange(document)]);
+      // What it named before it may name on: a fibre taken off the shelf meanwhile must not keep anybody from saving.
+      const before = new Set(itemsUsed(found(id).document));
+      assertSound([...checkPattern(document), ...strangeReferences(store, document, before)]);
       if (!patterns.update(id, version, document, at())) throw conflict(id, document);
       return found(id);
     },
@@ -64,7 +58,7 @@ export function patternService({ store: { patterns, items }, now, newId }: Servi
     publish(id: string, version: number, note: string): Revision {
       const { version: stands, document, revision } = found(id);
       if (stands !== version) throw conflict(id, null);
-      const problems = [...missingForPublishing(document), ...strange(document)];
+      const problems = [...missingForPublishing(document), ...strangeReferences(store, document)];
       if (problems.length > 0) throw new Refusal({ code: 'pattern_incomplete', problems });
       const last = revision && patterns.findRevision(revision.id);
       if (last && comparePatterns(document, last.document).length === 0)

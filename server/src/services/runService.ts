@@ -103,7 +103,10 @@ export function runService({ store, now, newId }: ServiceDeps) {
     /** Sent twice with one key it counts once. */
     tick: (id: string, { key, ...tick }: TickInput): readonly RunTick[] =>
       store.together(() => {
-        runs.tick(key, found(id).id, tick, at());
+        found(id);
+        const before = runs.tickOf(key);
+        if (before === null) runs.tick(key, id, tick, at());
+        else if (!isSameTick(before, { ...tick, runId: id })) throw new Refusal({ code: 'key_used' });
         return runs.ticks(id);
       }),
     remove(id: string, version: number): void {
@@ -116,6 +119,17 @@ export function runService({ store, now, newId }: ServiceDeps) {
     },
   });
 }
+
+interface TickOfRun extends RunTick {
+  readonly runId: string;
+}
+
+/** To the milligram, as it is kept. */
+const isSameTick = (a: TickOfRun, b: TickOfRun): boolean =>
+  a.runId === b.runId &&
+  a.mark === b.mark &&
+  a.isDone === b.isDone &&
+  Math.round(a.massG * 1000) === Math.round(b.massG * 1000);
 
 /** @throws Refusal content_invalid */
 function checked(store: Store, sent: RunInput): RunInput {

@@ -16,6 +16,7 @@ import {
 import { todayOf, type ServiceDeps } from './deps.ts';
 import { ITEM_KINDS, type StoredItem } from './itemKinds.ts';
 import { promisedAhead } from './promisedAhead.ts';
+import { belowNothing, checkCount, misplaced } from './stockPlaces.ts';
 import { answering, assertSound, foundOr, Refusal } from './refusal.ts';
 
 export type StockService = ReturnType<typeof stockService>;
@@ -37,22 +38,6 @@ export function stockService({ store, now, newId }: ServiceDeps) {
   const foundLot = (id: string) => foundOr(stock.findLot(id));
   const whole = (itemId: string): StoredItem =>
     foundOr(ITEM_KINDS[foundItem(itemId).kind].find(store, itemId));
-  /** A thing in lots moves by lot, any other by itself. */
-  const misplaced = (
-    { itemId, lotId }: { readonly itemId: string; readonly lotId: string | null },
-    pointer: string,
-  ): Problem[] => {
-    const item = items.kindOf(itemId);
-    if (!item) return [{ code: 'not_on_shelf', pointer: `${pointer}/itemId`, name: itemId }];
-    const keeping = ITEM_KINDS[item.kind].stock;
-    const isRight =
-      keeping === 'lots'
-        ? lotId !== null && stock.findLot(lotId)?.itemId === itemId
-        : keeping === 'pieces' && lotId === null;
-    if (isRight) return [];
-    const lots = stock.lotsOf(itemId).map(({ name }) => name);
-    return [{ code: 'lot_not_found', pointer: `${pointer}/lotId`, name: lotId ?? '', lots }];
-  };
   const shortOf = ({ itemId, lotId, massG }: BlendLotMade['from'][number], pointer: string): Problem[] => {
     const onHandG = stock.onHandHere(itemId, lotId) ?? 0;
     const name = items.kindOf(itemId)?.name ?? '';
@@ -74,20 +59,17 @@ export function stockService({ store, now, newId }: ServiceDeps) {
   return answering({
     /** A stocktake, all or none: each count is entered as the difference to what the ledger says. */
     count(counts: readonly CountInput[]): StoredItem[] {
-      assertSound(
-        counts.flatMap((count, index) => [
-          ...checkRange(count.amount, AMOUNT_BOUNDS, `/counts/${index}/amount`),
-          ...misplaced(count, `/counts/${index}`),
-        ]),
-      );
+      assertSound(counts.flatMap((count, index) => checkCount(store, count, `/counts/${index}`)));
       store.together(() => counts.forEach((count) => stock.enterCount(count, at())));
       return counts.map(({ itemId }) => whole(itemId));
     },
-    move(movement: MovementInput): StoredItem {
+    /** @param anyway although the ledger then says less than nothing is there */
+    move({ anyway = false, ...movement }: MovementInput): StoredItem {
       assertSound([
         ...checkRange(movement.amount, { min: 0.001, max: AMOUNT_BOUNDS.max }, '/amount'),
-        ...misplaced(movement, ''),
+        ...misplaced(store, movement, ''),
       ]);
+      if (!anyway) assertSound(belowNothing(store, movement));
       stock.enter({ ...movement, amountMilli: movementMilli(movement), at: at() });
       return whole(movement.itemId);
     },
@@ -127,7 +109,7 @@ export function stockService({ store, now, newId }: ServiceDeps) {
       const input: LotInput = { ...blankLot(name), note, place };
       assertSound([
         ...checkLot(input, otherNames(blendId, null)),
-        ...from.flatMap((withdrawal, index) => misplaced(withdrawal, `/from/${index}`)),
+        ...from.flatMap((withdrawal, index) => misplaced(store, withdrawal, `/from/${index}`)),
       ]);
       assertSound(from.flatMap((withdrawal, index) => shortOf(withdrawal, `/from/${index}/massG`)));
       const lotId = newId();

@@ -1,4 +1,5 @@
 import type { NeedleTray } from '@lanakit/core/api';
+import { isEqual } from '@lanakit/core/base';
 import {
   checkTap,
   emptyLine,
@@ -15,6 +16,7 @@ import {
 import type { Run } from '@lanakit/core/run';
 import { toMilli } from '@lanakit/core/shelf';
 import type { Store } from '../db/index.ts';
+import type { KnownTap } from '../db/trays.ts';
 import type { ServiceDeps } from './deps.ts';
 import { answering, assertSound, foundOr, Refusal } from './refusal.ts';
 import { kitOfRun } from './runDrawing.ts';
@@ -22,7 +24,7 @@ import { kitOfRun } from './runDrawing.ts';
 export type TrayService = ReturnType<typeof trayService>;
 
 /** Needles of a class: counted out and in by taps, closed, and what is missing resolved. */
-export function trayService({ store, now }: ServiceDeps) {
+export function trayService({ store, now, newId }: ServiceDeps) {
   const { runs, trays } = store;
   const at = () => now().toISOString();
   const found = (id: string): Run => foundOr(runs.find(id));
@@ -33,7 +35,15 @@ export function trayService({ store, now }: ServiceDeps) {
   const lineOf = (runId: string, needleId: string): TrayLine =>
     trayOf(trays.taps(runId)).find((line) => line.needleId === needleId) ?? emptyLine(needleId);
   const put = (run: Run, key: string, tap: Tap, note = '') => {
-    if (trays.tap(key, run.id, tap, note, at())) moveStock(store, run, tap, at());
+    trays.tap(key, run.id, tap, note, at());
+    moveStock(store, run, tap, at());
+  };
+  /** Whether this key did just this before. @throws Refusal key_used where it did something else */
+  const isDone = (key: string, wanted: KnownTap): boolean => {
+    const before = trays.tapOf(key);
+    if (before === null) return false;
+    if (!isEqual(before, wanted)) throw new Refusal({ code: 'key_used' });
+    return true;
   };
   const assertKnown = (needleId: string) => {
     if (store.shelf.needle(needleId)) return;
@@ -52,7 +62,7 @@ export function trayService({ store, now }: ServiceDeps) {
     /** Sent twice it counts once. */
     tap: (id: string, { key, ...tap }: TapInput): NeedleTray =>
       counting(id, (run) => {
-        if (trays.isKnown(key)) return;
+        if (isDone(key, { ...tap, runId: id, note: '' })) return;
         if (trays.closedAt(id) !== null) throw new Refusal({ code: 'tray_closed' });
         assertKnown(tap.needleId);
         assertSound(checkTap(lineOf(id, tap.needleId), tap));
@@ -64,7 +74,7 @@ export function trayService({ store, now }: ServiceDeps) {
         const { lines, closedAt } = tray(id);
         if (closedAt !== null) throw new Refusal({ code: 'tray_closed' });
         if (lines.length === 0) throw new Refusal({ code: 'tray_empty' });
-        for (const tap of tapsToClose(lines)) put(run, keyOf(store, run, tap), tap);
+        for (const tap of tapsToClose(lines)) put(run, newId(), tap);
         const exposure = exposureByNeedle(kitOfRun(store, run));
         for (const { needleId } of lines) trays.close(id, needleId, exposure.get(needleId) ?? 0, at());
       }),
@@ -74,7 +84,7 @@ export function trayService({ store, now }: ServiceDeps) {
         for (const { needleId, missing } of tray(id).lines) {
           if (missing === 0) continue;
           const tap: Tap = { needleId, pile: 'missing', amount: -missing };
-          put(run, keyOf(store, run, tap), tap);
+          put(run, newId(), tap);
         }
         trays.reopen(id);
       }),
@@ -83,18 +93,17 @@ export function trayService({ store, now }: ServiceDeps) {
       counting(id, (run) => {
         assertKnown(input.needleId);
         const keys = [0, 1].map((index) => `${input.key.slice(0, 36)}-${index}`);
-        if (trays.isKnown(keys[0] ?? '')) return;
+        const { needleId, how, amount } = input;
+        const note = input.note.trim();
+        const last = { runId: id, needleId, pile: how === 'found' ? 'in' : how, amount, note } as const;
+        if (isDone(keys[1] ?? '', last)) return;
         const taps = tapsToResolve(lineOf(id, input.needleId), input);
         if (isProblems(taps)) throw new Refusal({ code: 'content_invalid', problems: taps });
-        taps.forEach((tap, index) => put(run, keys[index] ?? '', tap, input.note.trim()));
+        taps.forEach((tap, index) => put(run, keys[index] ?? '', tap, note));
       }),
     evidence: () => trays.evidence(),
   });
 }
-
-/** A key for a tap that the server makes: as many of them as there are taps of this run tell them apart. */
-const keyOf = ({ trays }: Store, run: Run, { needleId, pile }: Tap): string =>
-  `${pile}-${trays.count(run.id)}-${run.id.slice(0, 12)}-${needleId.slice(0, 12)}`;
 
 /** Why a needle leaves the shelf, or comes back to it. Out and in again it was never gone. */
 function moveStock(store: Store, run: Run, { needleId, pile, amount }: Tap, at: string): void {

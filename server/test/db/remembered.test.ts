@@ -19,7 +19,7 @@ test('what was worked out is worked out again after a write, and only then', asy
   await addFibre(studio);
   expect([ask(), ask()]).toEqual([2, 2]);
 });
-test('inside a transaction nothing is kept: it may be undone', () => {
+test('what was worked out inside a transaction that is undone is worked out again', () => {
   const { store } = studio.deps;
   const tools = () => store.remember('tools', () => store.shelf.tools().length);
   const insert = () => studio.db.exec(`INSERT INTO item (id, kind, name, properties, created_at, updated_at) VALUES ('x', 'tool', 'Snips', '{"sort":"tool"}', '', '')`); // prettier-ignore

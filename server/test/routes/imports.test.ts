@@ -37,6 +37,30 @@ describe('imports', () => {
     expect(pointers(unknown)).toEqual(['/creates/0/input/smell']);
     expect(await getItems('/fibres')).toEqual([]);
   });
+  test('a count in a list stands where one in the form could stand, and nowhere else', async () => {
+    const [fibre, other] = [await addFibre(studio), await addFibre(studio, { name: 'Slate' })];
+    const lotId = fibre.lots[0]?.id ?? '';
+    for (const wrong of [null, 'gone', other.lots[0]?.id]) {
+      const counts = [
+        { itemId: fibre.id, lotId, amount: 30 },
+        { itemId: fibre.id, lotId: wrong, amount: 7 },
+      ];
+      const answer = await bring({ counts }).expect(422);
+      expect(pointers(answer)).toEqual(['/counts/1/lotId']);
+      const form = await request(studio.app).post('/api/stock/counts').send({ counts }).expect(422);
+      expect(form.body).toEqual(answer.body);
+    }
+    expect(await getItems<Fibre>('/fibres')).toMatchObject([{ onHandG: 100 }, { onHandG: 100 }]);
+  });
+  test('the database itself keeps a lot with what it is a lot of', async () => {
+    const [fibre, other] = [await addFibre(studio), await addFibre(studio, { name: 'Slate' })];
+    const enter = (itemId: string, lotId: string | null) => () =>
+      studio.deps.store.stock.enter({ itemId, lotId, amountMilli: 1000, reason: 'received', at: '' });
+    expect(enter(fibre.id, other.lots[0]?.id ?? '')).toThrow('another thing');
+    expect(enter(fibre.id, null)).toThrow('moves by lot');
+    expect(enter(fibre.id, 'gone')).toThrow();
+    expect(enter(fibre.id, fibre.lots[0]?.id ?? '')).not.toThrow();
+  });
   test('is taken back whole: what it made goes, what it changed is as before, what it counted is as before', async () => {
     const fibre = await addFibre(studio, { note: 'mine' });
     const done = await bring({

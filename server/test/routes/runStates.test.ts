@@ -143,6 +143,8 @@ describe('ticks', () => {
     await tick(id, 'seat 3|figure|x', true, 3, 'again');
     const { items: now } = (await request(studio.app).get(`/api/runs/${id}/ticks`)).body as { items: RunTick[] };
     expect(now.find(({ mark }) => mark === 'seat 3|figure|x')).toMatchObject({ isDone: true, massG: 3 });
+    await request(studio.app).post(`/api/runs/${id}/ticks`).send({ key: 'again', mark: 'another', isDone: true, massG: 3 }).expect(409);
+    await request(studio.app).post(`/api/runs/${id}/ticks`).send({ key: 'again', mark: 'seat 3|figure|x', isDone: true, massG: 3.1 }).expect(409);
     expect(() => studio.db.exec('DELETE FROM run_tick')).toThrow('a tick cannot be deleted');
   });
   test.each([

@@ -81,6 +81,24 @@ describe('stock is the sum of movements', () => {
     const told = (await getItems<Movement>(`/stock/movements/${fibre.id}`)).map(({ note }) => note);
     expect(told.slice(0, 3)).toEqual(['third', 'second', 'first']);
   });
+  test.each(['spoiled', 'sample', 'packed'])(
+    '%s: more than is there is asked about, and entered when it is meant',
+    async (reason) => {
+      const fibre = await addFibre(studio);
+      const movement = { itemId: fibre.id, lotId: fibre.lots[0]?.id, reason, amount: 120, note: '' };
+      const move = (body: object) => request(studio.app).post('/api/stock/movements').send(body);
+      const asked = await move(movement).expect(422);
+      expect(asked.body).toMatchObject({
+        errors: [{ code: 'stock_below_nothing', pointer: '/amount', onHand: 100, taken: 120 }],
+      });
+      expect(await getOne<Fibre>(`/fibres/${fibre.id}`)).toMatchObject({ onHandG: 100 });
+      await move({ ...movement, anyway: true }).expect(201);
+      expect(await getOne<Fibre>(`/fibres/${fibre.id}`)).toMatchObject({ onHandG: -20 });
+      await move({ ...movement, reason: 'received' }).expect(201);
+      await move({ ...movement, amount: 100 }).expect(201);
+      expect(await getOne<Fibre>(`/fibres/${fibre.id}`)).toMatchObject({ onHandG: 0 });
+    },
+  );
   test('what came and went stands in the ledger, the newest first', async () => {
     const fibre = await addFibre(studio);
     const lotId = fibre.lots[0]?.id ?? '';

@@ -93,6 +93,25 @@ test('a tap sent twice counts once, and so does what was resolved', async () => 
   expect((await tray()).lines).toMatchObject([{ in: 5, missing: 0 }]);
 });
 
+test('a key used again for another tap, or in another class, is refused, not dropped', async () => {
+  await tap('out', 5, 200, 'same');
+  await tap('out', 4, 409, 'same');
+  await tap('in', 5, 409, 'same');
+  const another = (await request(studio.app).post(`/api/runs/${run.id}/copy`).expect(201)).body as Run;
+  const elsewhere = await request(studio.app)
+    .post(`/api/runs/${another.id}/tray/taps`)
+    .send({ key: 'same', needleId, pile: 'out', amount: 5 })
+    .expect(409);
+  expect(elsewhere.body).toMatchObject({ code: 'key_used' });
+  expect((await tray()).lines).toMatchObject([{ out: 5 }]);
+  await post('close');
+  const found = { key: 'f', needleId, how: 'found', amount: 2, note: '' };
+  await post('resolve', 200, found);
+  await post('resolve', 409, { ...found, amount: 3 });
+  await post('resolve', 409, { ...found, how: 'given-up', note: 'under the floor' });
+  expect((await tray()).lines).toMatchObject([{ in: 2, missing: 3 }]);
+});
+
 test('opened again, what was missing is out, and is counted on', async () => {
   await oneMissing();
   await tap('in', 1, 409);

@@ -35,6 +35,8 @@ export const errorWords = (error: unknown): string =>
 interface SendOptions {
   readonly body?: unknown;
   readonly version?: number;
+  /** Of this one thing: sent again it is done once. */
+  readonly key?: string;
   /** Lets the request outlive the page. */
   readonly keepalive?: boolean;
 }
@@ -49,6 +51,7 @@ export async function send<T>(method: Method, path: string, options: SendOptions
     headers: {
       ...(options.body !== undefined && { 'Content-Type': 'application/json' }),
       ...(options.version !== undefined && { 'If-Match': `"${options.version}"` }),
+      ...(options.key !== undefined && { 'Idempotency-Key': options.key }),
     },
     ...(options.body !== undefined && { body: JSON.stringify(options.body) }),
   });

@@ -19,8 +19,9 @@ import {
 import { joinWords, needName } from '@lanakit/core/words';
 import { type ReactNode, useMemo } from 'react';
 import { Link } from 'react-router';
-import { useFindings, useNeedles, useTicks, useTools, useTray } from '../api/queries.ts';
+import { useFindings, useNeedles, useTools, useTray } from '../api/queries.ts';
 import { counted, showDay, showLikely, showWeighed } from '../words/show.ts';
+import { useTicksHere } from './unsentTicks.ts';
 import styles from './RunPage.module.css';
 import type { RunDraft } from './useRunDraft.ts';
 import { useRunKit } from './useRunKit.ts';
@@ -94,9 +95,9 @@ const NONE: readonly never[] = [];
 
 /** How much is ticked at the scale and on the table. */
 function useDone(runId: string, { plan, packs, shelf, input }: Planned) {
-  const { data } = useTicks(runId);
+  const { items } = useTicksHere(runId);
   return useMemo(() => {
-    const ticks = new Map(data?.items.map((tick) => [tick.mark, tick]));
+    const ticks = new Map(items?.map((tick) => [tick.mark, tick]));
     const marks = allMarks(weighings(plan, packs, shelf, input.scaleStepG));
     const { right, other } = weighedOf(marks, ticks);
     return {
@@ -106,7 +107,7 @@ function useDone(runId: string, { plan, packs, shelf, input }: Planned) {
       toPack: packs.length,
       packed: packs.filter(({ id }) => ticks.get(packedMark(id))?.isDone).length,
     };
-  }, [data, plan, packs, shelf, input.scaleStepG]);
+  }, [items, plan, packs, shelf, input.scaleStepG]);
 }
 
 /** How many have said what they make, where there is anything to say. */

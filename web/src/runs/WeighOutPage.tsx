@@ -17,15 +17,16 @@ import { Segmented } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
-import { useRun, useTicks } from '../api/queries.ts';
+import { useRun } from '../api/queries.ts';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
-import { PREPARATION_WORDS, showWeighed } from '../words/show.ts';
+import { counted, PREPARATION_WORDS, showWeighed } from '../words/show.ts';
 import { bagTitle } from './groupWords.ts';
 import { type AtScale, MarkGroup } from './MarkGroup.tsx';
 import { runInputOf } from './useRunDraft.ts';
 import { type Planned, useRunPlan } from './useRunPlan.ts';
+import { useTicksHere } from './unsentTicks.ts';
 import { useTickActions } from './useTickActions.ts';
 import styles from './WeighOut.module.css';
 
@@ -51,9 +52,9 @@ type Way = 'fibre' | 'pack';
 function Scale({ run, runPlan }: { run: OpenedRun; runPlan: Planned }) {
   const [params, setParams] = useSearchParams();
   const way: Way = params.get('by') === 'pack' ? 'pack' : 'fibre';
-  const { data } = useTicks(run.id);
+  const { items, unsent } = useTicksHere(run.id);
   const tick = useTickActions(run.id);
-  const ticks = useMemo(() => new Map(data?.items.map((runTick) => [runTick.mark, runTick])), [data]);
+  const ticks = useMemo(() => new Map(items?.map((runTick) => [runTick.mark, runTick])), [items]);
   const { plan, packs, shelf, input } = runPlan;
   const all = useMemo(
     () => weighings(plan, packs, shelf, input.scaleStepG),
@@ -83,6 +84,7 @@ function Scale({ run, runPlan }: { run: OpenedRun; runPlan: Planned }) {
         <b className={done === marks.length ? 'leaf' : ''} role="status">
           {done} of {marks.length} weighed
         </b>
+        {unsent > 0 && <span className="amber">{counted(unsent, 'tick')} not sent yet, kept here</span>}
         <Link to={`/runs/${run.id}/papers/weigh-out`}>On paper</Link>
       </header>
       {run.state === 'planned' && (

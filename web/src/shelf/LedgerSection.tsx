@@ -91,12 +91,22 @@ function EnterMovement({ itemId, unit, lots, onDone }: LedgerSectionProps & { on
   const attempt = useAttempt();
   const lotId =
     lots === null ? null : (lots.find(({ id }) => id === chosenLot)?.id ?? lots.at(-1)?.id ?? null);
-  const enter = async () => {
+  const [question, setQuestion] = useState<string | null>(null);
+  const enter = async (anyway: boolean) => {
     if (amount === null) return;
-    await attempt(async () => {
-      await perform(enterMovement({ itemId, lotId, reason, amount, note }), onDone);
-      return undefined;
-    });
+    setQuestion(null);
+    const movement = { itemId, lotId, reason, amount, note, ...(anyway && { anyway }) };
+    await attempt(
+      async () => {
+        await perform(enterMovement(movement), onDone);
+        return undefined;
+      },
+      ({ problem }) => {
+        const below = problem.errors?.find(({ code }) => code === 'stock_below_nothing');
+        if (below) setQuestion(below.message);
+        return below !== undefined;
+      },
+    );
   };
   return (
     <form
@@ -104,7 +114,7 @@ function EnterMovement({ itemId, unit, lots, onDone }: LedgerSectionProps & { on
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
-        void enter();
+        void enter(false);
       }}
     >
       <div className={styles.two}>
@@ -114,7 +124,10 @@ function EnterMovement({ itemId, unit, lots, onDone }: LedgerSectionProps & { on
               {...control}
               value={reason}
               options={ENTERED_REASONS.map((value) => ({ value, label: REASON_WORDS[value] }))}
-              onChange={setReason}
+              onChange={(value) => {
+                setReason(value);
+                setQuestion(null);
+              }}
             />
           )}
         </Field>
@@ -124,7 +137,10 @@ function EnterMovement({ itemId, unit, lots, onDone }: LedgerSectionProps & { on
           bounds={AMOUNT}
           allowEmpty
           suffix={UNIT_WORDS[unit]}
-          onValue={setAmount}
+          onValue={(value) => {
+            setAmount(value);
+            setQuestion(null);
+          }}
         />
         {lots !== null && lots.length > 1 && (
           <Field label="Of which lot">
@@ -149,6 +165,14 @@ function EnterMovement({ itemId, unit, lots, onDone }: LedgerSectionProps & { on
           )}
         </Field>
       </div>
+      {question !== null && (
+        <p className="amber" role="alert">
+          {question}{' '}
+          <Button size="small" onClick={() => void enter(true)}>
+            Enter it anyway
+          </Button>
+        </p>
+      )}
       <div>
         <Button size="small" htmlType="submit" disabled={amount === null}>
           Enter it

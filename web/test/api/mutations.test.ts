@@ -40,14 +40,41 @@ test('the version goes as If-Match, the body as JSON, below /api', async () => {
   await perform(patterns.publishRevision('p1', 7, 'softer ears'));
   expect(sent[0]?.path).toBe('/api/patterns/p1/revisions');
   expect(sent[0]?.init).toMatchObject({ method: 'POST', body: '{"note":"softer ears"}' });
-  expect(sent[0]?.init.headers).toEqual({ 'Content-Type': 'application/json', 'If-Match': '"7"' });
+  expect(sent[0]?.init.headers).toMatchObject({ 'Content-Type': 'application/json', 'If-Match': '"7"' });
 });
 
 test('what has no body and no version sends neither', async () => {
   answers = [json({ id: 'c' }, 201)];
   await perform(runs.copyRun('a'));
   expect(sent[0]?.init.body).toBeUndefined();
-  expect(sent[0]?.init.headers).toEqual({});
+  expect(Object.keys(sent[0]?.init.headers ?? {})).toEqual(['Idempotency-Key']);
+});
+
+const keysSent = () => sent.map(({ init }) => (init.headers as Record<string, string>)['Idempotency-Key']);
+
+test('what makes something goes under a key; not answered, the same goes under the same again', async () => {
+  const enter = () => perform(shelf.enterCounts([{ itemId: 'i', lotId: null, amount: 4 }]));
+  await expect(enter()).rejects.toThrow(Unreachable);
+  await expect(perform(shelf.enterCounts([{ itemId: 'i', lotId: null, amount: 5 }]))).rejects.toThrow();
+  answers = [json({}, 200), json({}), json({})];
+  await enter();
+  const [first, other, again] = keysSent();
+  expect(first).toMatch(/^[\w-]{21}$/);
+  expect(again).toBe(first);
+  expect(other).not.toBe(first);
+});
+
+test('answered, or refused, the next goes under a new one; what carries its own key needs none, nor what only changes', async () => {
+  answers = [json({}), json({ code: 'x', status: 409, title: '' }, 409), json({}), json({}), json({})];
+  const enter = () => perform(shelf.enterCounts([{ itemId: 'i', lotId: null, amount: 6 }]));
+  await enter();
+  await expect(enter()).rejects.toThrow(ApiProblem);
+  await enter();
+  await perform(runs.tickRun('r', 'k', { mark: 'm', isDone: true, massG: 1 }));
+  await perform(shelf.saveItem('/fibres', 'i', 1, {}));
+  const keys = keysSent();
+  expect(new Set(keys.slice(0, 3)).size).toBe(3);
+  expect(keys.slice(3)).toEqual([undefined, undefined]);
 });
 
 test('a file goes as it is', async () => {

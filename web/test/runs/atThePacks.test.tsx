@@ -3,6 +3,8 @@ import { act, cleanup } from '@testing-library/react';
 import type { RunTicks } from '@lanakit/core/api';
 import useSWR from 'swr';
 import { get } from '../../src/api/client.ts';
+import { Outbox } from '../../src/draft/outbox.ts';
+import { useTicksHere } from '../../src/runs/unsentTicks.ts';
 import { useTickActions } from '../../src/runs/useTickActions.ts';
 import { useTrayActions } from '../../src/runs/useTrayActions.ts';
 import { FakeServer } from '../support/fakeServer.ts';
@@ -37,7 +39,8 @@ async function weighing() {
         : undefined;
   const hook = hookInStudio(
     () => ({
-      shown: useSWR<RunTicks>(`/runs/${runId}/ticks`, get<RunTicks>).data?.items ?? null,
+      shown: useTicksHere(runId).items ?? null,
+      unsent: useTicksHere(runId).unsent,
       send: useTickActions(runId),
     }),
     undefined,
@@ -45,6 +48,8 @@ async function weighing() {
   await settled();
   return {
     shown: () => hook.result.current.shown,
+    unsent: () => hook.result.current.unsent,
+    closes: () => hook.unmount(),
     ticks: async (mark: string, isDone: boolean) => {
       act(() => void hook.result.current.send(tick(mark, isDone)));
       await settled();
@@ -75,19 +80,41 @@ describe('ticked off', () => {
     const { ticks } = await weighing();
     await ticks('w|2', true);
     await ticks('w|3', true);
+    // One after the other: the second waits for the first.
+    expect(server.writes).toHaveLength(1);
+    await answered({ status: 200, body: { items: [] } });
     const keys = server.writes.map(({ body }) => (body as { key: string }).key);
     expect(new Set(keys).size).toBe(2);
     expect(keys.every((key) => key.length === 16)).toBe(true);
   });
-  test('not reached: it is asked what is so, and tried again with the same key, so that it counts once', async () => {
-    const { shown, ticks } = await weighing();
+  test('not reached: it stays ticked here, is said to wait, and goes with the same key, so that it counts once', async () => {
+    const { shown, ticks, unsent } = await weighing();
     await ticks('w|2', true);
     await answered('unreachable');
-    expect(shown()).toEqual([tick('w|1', true)]);
-    expect(noticeText()).toMatch(/cannot be reached/);
+    expect(shown()).toEqual([tick('w|1', true), tick('w|2', true)]);
+    expect(unsent()).toBe(1);
+    expect(noticeText()).toMatch(/cannot be reached.*kept on this device/);
     await press('Try again');
     const [before, again] = server.writes.map(({ body }) => body);
     expect(again).toEqual(before);
+    await answered({ status: 200, body: { items: [tick('w|2', true)] } });
+    expect([shown(), unsent()]).toEqual([[tick('w|2', true)], 0]);
+  });
+  test('what waits outlives the page: the next one has it, and sends it in its order', async () => {
+    const first = await weighing();
+    await first.ticks('w|2', true);
+    await first.ticks('w|2', false);
+    await answered('unreachable');
+    first.closes();
+    const waiting = new Outbox<unknown>(`ticks/${runId}`).waiting.map(({ what }) => what);
+    expect(waiting).toEqual([tick('w|2', true), tick('w|2', false)]);
+    const second = await weighing();
+    expect(server.writes).toHaveLength(2);
+    expect(server.writes[1]?.body).toEqual(server.writes[0]?.body);
+    await answered({ status: 200, body: { items: [] } });
+    await answered({ status: 200, body: { items: [tick('w|2', false)] } });
+    expect([second.shown(), second.unsent()]).toEqual([[tick('w|2', false)], 0]);
+    expect(new Outbox(`ticks/${runId}`).waiting).toEqual([]);
   });
   test('refused: it is no longer shown as done, said, and not tried again', async () => {
     const { shown, ticks } = await weighing();

@@ -49,6 +49,9 @@ export const MovementInput = Type.Object(
     reason: oneOf(ENTERED_REASONS),
     amount: Type.Number({ description: 'how much, above 0; the reason says which way' }),
     note: Type.String({ maxLength: 200 }),
+    anyway: Type.Optional(
+      Type.Boolean({ description: 'although the ledger then says less than nothing is there' }),
+    ),
   },
   { additionalProperties: false },
 );

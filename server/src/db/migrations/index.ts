@@ -9,6 +9,7 @@ import { runs } from './008-runs.ts';
 import { right } from './009-right.ts';
 import { read } from './010-read.ts';
 import { taken } from './011-taken.ts';
+import { kept } from './012-kept.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
@@ -27,4 +28,5 @@ export const MIGRATIONS: readonly Migration[] = [
   right,
   read,
   taken,
+  kept,
 ];

@@ -1,4 +1,5 @@
-import { send, sendFile } from '../client.ts';
+import { nanoid } from 'nanoid';
+import { send, sendFile, Unreachable } from '../client.ts';
 import { refresh } from '../refresh.ts';
 
 declare const ANSWER: unique symbol;
@@ -13,6 +14,8 @@ export interface Mutation<T> {
   readonly file?: Blob;
   /** The version it is made from; refused when the server has another. */
   readonly version?: number;
+  /** Its body carries a key of its own by which it is done once. */
+  readonly hasOwnKey?: true;
   /** Starts of the paths that are asked for again. */
   readonly touches: readonly string[];
   readonly [ANSWER]?: T;
@@ -48,10 +51,28 @@ export async function performAll<T>(
   return answers;
 }
 
-const sendOne = <T>({ method, path, body, file, version }: Mutation<T>): Promise<T> =>
-  file
-    ? sendFile<T>(path, file)
-    : send<T>(method, path, {
-        ...(body !== undefined && { body }),
-        ...(version !== undefined && { version }),
-      });
+/** What was sent and never answered, with the key it went under. */
+const unanswered = new Map<string, string>();
+
+/**
+ * Everything that makes something goes under a key. Where no answer came, it may have been done all the same: the same sent
+ * again goes under the same key, and is done once.
+ */
+async function sendOne<T>({ method, path, body, file, version, hasOwnKey }: Mutation<T>): Promise<T> {
+  if (file) return sendFile<T>(path, file);
+  const subject = JSON.stringify([method, path, body, version]);
+  const key = method === 'POST' && !hasOwnKey ? (unanswered.get(subject) ?? nanoid(21)) : undefined;
+  if (key !== undefined) unanswered.set(subject, key);
+  try {
+    const answer = await send<T>(method, path, {
+      ...(body !== undefined && { body }),
+      ...(version !== undefined && { version }),
+      ...(key !== undefined && { key }),
+    });
+    unanswered.delete(subject);
+    return answer;
+  } catch (error) {
+    if (!(error instanceof Unreachable)) unanswered.delete(subject);
+    throw error;
+  }
+}

@@ -56,6 +56,7 @@ export const tickRun = (id: string, key: string, tick: RunTick): Mutation<RunTic
   method: 'POST',
   path: `/runs/${id}/ticks`,
   body: { key, ...tick },
+  hasOwnKey: true,
   touches: [],
 });
 
@@ -63,7 +64,13 @@ export const tickRun = (id: string, key: string, tick: RunTick): Mutation<RunTic
 export const tapTray = (
   runId: string,
   tap: { readonly key: string; readonly needleId: string; readonly pile: Tapped; readonly amount: number },
-): Mutation<NeedleTray> => ({ method: 'POST', path: `/runs/${runId}/tray/taps`, body: tap, touches: [] });
+): Mutation<NeedleTray> => ({
+  method: 'POST',
+  path: `/runs/${runId}/tray/taps`,
+  body: tap,
+  hasOwnKey: true,
+  touches: [],
+});
 
 export const closeTray = (runId: string): Mutation<NeedleTray> => ({
   method: 'POST',
@@ -82,5 +89,6 @@ export const resolveNeedle = (runId: string, input: ResolveInput): Mutation<Need
   method: 'POST',
   path: `/runs/${runId}/tray/resolve`,
   body: input,
+  hasOwnKey: true,
   touches: COUNTED_IN,
 });

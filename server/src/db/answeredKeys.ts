@@ -1,0 +1,34 @@
+import { deflateRawSync, inflateRawSync } from 'node:zlib';
+import type { Db } from './openDatabase.ts';
+
+/** What a request with a key was answered. */
+export interface KeyedAnswer {
+  readonly status: number;
+  readonly version?: number;
+  readonly location?: string;
+  readonly body?: unknown;
+}
+
+/** Every query on keys that were answered, prepared once. */
+export function answeredKeyQueries(db: Db) {
+  const select = db.prepare<[string], { fingerprint: string; answer: Buffer }>(
+    'SELECT fingerprint, answer FROM answered_key WHERE key = ?',
+  );
+  const insert = db.prepare(
+    'INSERT INTO answered_key (key, fingerprint, answer, at) VALUES (@key, @fingerprint, @answer, @at)',
+  );
+  const sweep = db.prepare('DELETE FROM answered_key WHERE at < ?');
+  return {
+    find: (key: string): { fingerprint: string; answer: KeyedAnswer } | null => {
+      const row = select.get(key);
+      if (!row) return null;
+      const answer = JSON.parse(inflateRawSync(row.answer).toString('utf8')) as KeyedAnswer;
+      return { fingerprint: row.fingerprint, answer };
+    },
+    keep: (key: string, fingerprint: string, answer: KeyedAnswer, at: string): void => {
+      insert.run({ key, fingerprint, answer: deflateRawSync(JSON.stringify(answer), { level: 1 }), at });
+    },
+    /** Nobody sends anything again after so long. */
+    sweep: (before: string): number => sweep.run(before).changes,
+  };
+}
