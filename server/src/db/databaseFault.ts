@@ -1,3 +1,5 @@
+import { DamagedDocument } from './sealed.ts';
+
 /** Why SQLite, or the disk under it, did not do it. */
 export interface DatabaseFault {
   readonly code: 'disk_full' | 'disk_failed' | 'read_only' | 'database_busy' | 'database_damaged';
@@ -27,6 +29,7 @@ const FAULTS: readonly (readonly [start: string, code: DatabaseFault['code']])[]
 
 /** What kind of fault an error of SQLite or of the file system is; null for every other error. */
 export function databaseFault(error: unknown): DatabaseFault | null {
+  if (error instanceof DamagedDocument) return { code: 'database_damaged', reason: error.message };
   const { code: errorCode, message } = (error ?? {}) as {
     readonly code?: unknown;
     readonly message?: unknown;

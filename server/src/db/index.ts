@@ -7,6 +7,7 @@ import { pictureQueries } from './pictures.ts';
 import { remembered } from './remembered.ts';
 import { runQueries } from './runs.ts';
 import { shelfReader } from './shelf.ts';
+import { soundReader } from './sound.ts';
 import { stockQueries } from './stock.ts';
 import { studioQueries } from './studio.ts';
 import { techniqueQueries } from './techniques.ts';
@@ -25,19 +26,22 @@ export { viewOf } from './shelf.ts';
 
 /** The one narrow door to the database: every table group's queries, prepared once. */
 export function createStore(db: Db) {
-  const items = itemQueries(db);
-  const stock = stockQueries(db);
+  const sound = soundReader(db);
+  const items = itemQueries(db, sound);
+  const stock = stockQueries(db, sound);
   return {
     items,
     stock,
     shelf: shelfReader(items, stock),
     imports: importQueries(db),
-    patterns: patternQueries(db),
+    patterns: patternQueries(db, sound),
     pictures: pictureQueries(db),
-    techniques: techniqueQueries(db),
-    runs: runQueries(db),
-    trays: trayQueries(db),
+    techniques: techniqueQueries(db, sound),
+    runs: runQueries(db, sound),
+    trays: trayQueries(db, sound),
     studio: studioQueries(db),
+    /** What can be read of what is damaged. */
+    sound,
     answeredKeys: answeredKeyQueries(db),
     /** The same again while nothing is written. */
     remember: remembered(db),

@@ -1,7 +1,9 @@
 import type { ItemUse } from '@lanakit/core/api';
 import type { Db } from './openDatabase.ts';
 import { whole } from './whole.ts';
+import { sealOf, unsealed } from './sealed.ts';
 import { softDelete } from './softDelete.ts';
+import type { SoundReader } from './sound.ts';
 
 export type ItemKind = 'fibre' | 'blend' | 'finding' | 'needle' | 'tool' | 'supplier';
 
@@ -25,25 +27,27 @@ interface ItemRow {
   version: number;
   kind: ItemKind;
   properties: string;
+  properties_seal: number | null;
   is_archived: 0 | 1;
 }
 
-const SELECT = `SELECT id, version, kind, properties, is_archived FROM item WHERE deleted_at IS NULL`;
+const SELECT = `SELECT id, version, kind, properties, properties_seal, is_archived FROM item WHERE deleted_at IS NULL`;
 
 /** Every query on what is on the shelf, whatever its kind; prepared once. */
-export function itemQueries(db: Db) {
+export function itemQueries(db: Db, sound: SoundReader) {
   const selectAll = db.prepare<[ItemKind], ItemRow>(
     `${SELECT} AND kind = ? ORDER BY name COLLATE NOCASE, id`,
   );
   const selectOne = db.prepare<[ItemKind, string], ItemRow>(`${SELECT} AND kind = ? AND id = ?`);
-  const selectAny = db.prepare<[string], ItemRow & { name: string }>(
-    `SELECT id, version, kind, name, properties, is_archived FROM item WHERE id = ? AND deleted_at IS NULL`,
+  const selectAny = db.prepare<[string], { kind: ItemKind; name: string }>(
+    `SELECT kind, name FROM item WHERE id = ? AND deleted_at IS NULL`,
   );
   const insertRow = db.prepare(`
-    INSERT INTO item (id, kind, name, properties, is_archived, created_at, updated_at)
-    VALUES (@id, @kind, @name, @properties, @isArchived, @at, @at)`);
+    INSERT INTO item (id, kind, name, properties, properties_seal, is_archived, created_at, updated_at)
+    VALUES (@id, @kind, @name, @properties, @seal, @isArchived, @at, @at)`);
   const updateRow = db.prepare(`
-    UPDATE item SET version = version + 1, name = @name, properties = @properties, is_archived = @isArchived,
+    UPDATE item SET version = version + 1, name = @name, properties = @properties, properties_seal = @seal,
+      is_archived = @isArchived,
       updated_at = @at
     WHERE id = @id AND kind = @kind AND version = @version AND deleted_at IS NULL`);
   const clearLinks = db.prepare(`DELETE FROM item_link WHERE item_id = ?`);
@@ -52,15 +56,15 @@ export function itemQueries(db: Db) {
     { itemId: string },
     { patternId: string; title: string; revisionNumber: number | null }
   >(`
-    SELECT p.id AS patternId, json_extract(p.document, '$.title') AS title, NULL AS revisionNumber
+    SELECT p.id AS patternId, p.title, NULL AS revisionNumber
     FROM pattern_item u JOIN pattern p ON p.id = u.pattern_id WHERE u.item_id = @itemId AND p.deleted_at IS NULL
     UNION ALL
-    SELECT r.pattern_id, json_extract(r.document, '$.title'), r.number
+    SELECT r.pattern_id, r.title, r.number
     FROM revision_item u JOIN revision r ON r.id = u.revision_id WHERE u.item_id = @itemId
     ORDER BY 2, 3`);
   const selectGaugeUses = db.prepare<{ gauge: number }, { patternId: string; title: string }>(`
-    SELECT DISTINCT p.id AS patternId, json_extract(p.document, '$.title') AS title
-    FROM pattern p, json_tree(p.document) t
+    SELECT DISTINCT p.id AS patternId, p.title
+    FROM pattern p, json_tree(CASE WHEN json_valid(p.document) THEN p.document ELSE '{}' END) t
     WHERE p.deleted_at IS NULL AND t.key = 'gauge' AND t.value = @gauge ORDER BY 2`);
   const selectLinkUses = db.prepare<[string], { itemId: string; name: string; kind: 'blend' | 'supplier' }>(`
     SELECT i.id AS itemId, i.name, i.kind FROM item_link l JOIN item i ON i.id = l.item_id
@@ -71,13 +75,19 @@ export function itemQueries(db: Db) {
     for (const namesId of links) insertLink.run(id, namesId);
   };
   const columnsOf = ({ kind, name, input }: ItemWrite) => {
-    const { archived, ...properties } = input;
-    return { kind, name: name.trim(), properties: JSON.stringify(properties), isArchived: archived ? 1 : 0 };
+    const { archived, ...rest } = input;
+    const properties = JSON.stringify(rest);
+    return { kind, name: name.trim(), properties, seal: sealOf(properties), isArchived: archived ? 1 : 0 };
   };
 
   return {
     /** @typeParam T what the kind's schema checked when it was written */
-    all: <T>(kind: ItemKind): (T & StoredItem)[] => selectAll.all(kind).map((row) => itemOf<T>(row)),
+    all: <T>(kind: ItemKind): (T & StoredItem)[] =>
+      sound.rows('item', {
+        all: () => selectAll.all(kind),
+        byId: (id) => selectOne.get(kind, id),
+        read: (row) => itemOf<T>(row),
+      }),
     find: <T>(kind: ItemKind, id: string): (T & StoredItem) | null => {
       const row = selectOne.get(kind, id);
       return row ? itemOf<T>(row) : null;
@@ -110,7 +120,7 @@ export function itemQueries(db: Db) {
 
 const itemOf = <T>(row: ItemRow): T & StoredItem =>
   ({
-    ...(JSON.parse(row.properties) as T),
+    ...unsealed<T>(row.properties, row.properties_seal),
     id: row.id,
     version: row.version,
     archived: row.is_archived === 1,

@@ -1,11 +1,15 @@
 import type { Database } from 'better-sqlite3';
 import { MIGRATIONS, type Migration } from './migrations/index.ts';
+import { sealAll } from './sealed.ts';
 
 export interface NewerDatabase {
   readonly code: 'database_newer';
   readonly found: number;
   readonly known: number;
 }
+
+/** The version from which documents are sealed. */
+const SEALED_SINCE = 12;
 
 export type MigrateResult = { ok: true; from: number } | { ok: false; refusal: NewerDatabase };
 
@@ -30,6 +34,7 @@ export function migrate(db: Database, migrations: readonly Migration[] = MIGRATI
         db.pragma(`user_version = ${from + index + 1}`);
       })();
     });
+    if (from < migrations.length && migrations.length >= SEALED_SINCE) db.transaction(() => sealAll(db))();
   } finally {
     db.pragma(`foreign_keys = ${watches === 1 ? 'ON' : 'OFF'}`);
   }

@@ -2,12 +2,15 @@ import type { Revision, StoredPattern } from '@lanakit/core/api';
 import { itemsUsed, type Pattern } from '@lanakit/core/pattern';
 import type { Db } from './openDatabase.ts';
 import { whole } from './whole.ts';
+import { sealOf, unsealed } from './sealed.ts';
 import { softDelete } from './softDelete.ts';
+import { isDamage, type SoundReader } from './sound.ts';
 
 interface PatternRow {
   id: string;
   version: number;
   document: string;
+  document_seal: number | null;
   updated_at: string;
   archived_at: string | null;
   revision_id: string | null;
@@ -21,6 +24,7 @@ interface RevisionRow {
   published_at: string;
   note: string;
   document: string;
+  document_seal: number | null;
 }
 
 /** Where a page of a list goes on: after this row in its order. */
@@ -30,14 +34,14 @@ export interface PatternCursor {
 }
 
 const SELECT = `
-  SELECT p.id, p.version, p.document, p.updated_at, p.archived_at, r.id AS revision_id, r.number AS revision_number
+  SELECT p.id, p.version, p.document, p.document_seal, p.updated_at, p.archived_at, r.id AS revision_id, r.number AS revision_number
   FROM pattern p
   LEFT JOIN revision r ON r.pattern_id = p.id
     AND r.number = (SELECT max(number) FROM revision WHERE pattern_id = p.id)
   WHERE p.deleted_at IS NULL`;
 
 /** Every query on patterns and revisions, prepared once. */
-export function patternQueries(db: Db) {
+export function patternQueries(db: Db, sound: SoundReader) {
   const selectPage = db.prepare<
     { updatedAt: string; id: string; limit: number; archived: number },
     PatternRow
@@ -48,28 +52,67 @@ export function patternQueries(db: Db) {
     `${SELECT} AND p.archived_at IS NULL ORDER BY p.updated_at DESC, p.id`,
   );
   const selectOne = db.prepare<[string], PatternRow>(`${SELECT} AND p.id = ?`);
+  // Where what was published of it cannot be read.
+  const selectBare = db.prepare<[string], PatternRow>(`
+    SELECT id, version, document, document_seal, updated_at, archived_at, NULL AS revision_id, NULL AS revision_number
+    FROM pattern WHERE id = ? AND deleted_at IS NULL`);
   const insertRow = db.prepare(
-    `INSERT INTO pattern (id, document, created_at, updated_at) VALUES (@id, @document, @at, @at)`,
+    `INSERT INTO pattern (id, title, document, document_seal, created_at, updated_at)
+     VALUES (@id, @title, @document, @seal, @at, @at)`,
   );
   const updateRow = db.prepare(`
-    UPDATE pattern SET document = @document, version = version + 1, updated_at = @at
+    UPDATE pattern SET title = @title, document = @document, document_seal = @seal, version = version + 1, updated_at = @at
     WHERE id = @id AND version = @version AND deleted_at IS NULL`);
   const clearItems = db.prepare(`DELETE FROM pattern_item WHERE pattern_id = ?`);
   const insertItem = db.prepare(`INSERT INTO pattern_item (pattern_id, item_id) VALUES (?, ?)`);
   const insertRevision = db.prepare(`
-    INSERT INTO revision (id, pattern_id, number, document, published_at, note)
+    INSERT INTO revision (id, pattern_id, number, title, document, document_seal, published_at, note)
     VALUES (@id, @patternId, (SELECT coalesce(max(number), 0) + 1 FROM revision WHERE pattern_id = @patternId),
-            @document, @at, @note)`);
+            @title, @document, @seal, @at, @note)`);
   const archive = db.prepare(`UPDATE pattern SET archived_at = @at WHERE id = @id AND deleted_at IS NULL`);
   const insertRevisionItem = db.prepare(`INSERT INTO revision_item (revision_id, item_id) VALUES (?, ?)`);
   const selectRevision = db.prepare<[string], RevisionRow>(`SELECT * FROM revision WHERE id = ?`);
+  const selectRevisionOf = db.prepare<[string, string], RevisionRow>(
+    `SELECT * FROM revision WHERE id = ? AND pattern_id = ?`,
+  );
   const selectRevisions = db.prepare<[string], RevisionRow>(
     `SELECT * FROM revision WHERE pattern_id = ? ORDER BY number DESC`,
   );
   const selectPublished = db.prepare<[], RevisionRow>(`
     SELECT r.* FROM revision r JOIN pattern p ON p.id = r.pattern_id WHERE p.deleted_at IS NULL
-    ORDER BY json_extract(r.document, '$.title'), r.number DESC`);
+    ORDER BY r.title COLLATE NOCASE, r.number DESC`);
 
+  /** A draft without its revision rather than none. */
+  const oneOrBare = (id: string): PatternRow | undefined => {
+    try {
+      return selectOne.get(id);
+    } catch (error) {
+      if (!isDamage(error)) throw error;
+      return selectBare.get(id);
+    }
+  };
+  /** Null where it is deleted, or not on that side of the archive. */
+  const soundDraft = (archived: boolean) => (id: string) => {
+    const row = oneOrBare(id);
+    return row && (row.archived_at !== null) === archived ? row : undefined;
+  };
+  /** Where a page cannot be read, everything that can be is looked through for it. */
+  const soundPage = ({ after, limit, archived }: PageAsked): StoredPattern[] => {
+    const from = after ?? { updatedAt: '~', id: '' };
+    const found = sound.rows('pattern', {
+      all: () => selectPage.all({ ...from, limit, archived: archived ? 1 : 0 }),
+      byId: soundDraft(archived),
+      read: patternOf,
+    });
+    const isAfter = ({ updatedAt, id }: StoredPattern) =>
+      updatedAt < from.updatedAt || (updatedAt === from.updatedAt && id > from.id);
+    return found
+      .filter(isAfter)
+      .sort((a, b) =>
+        a.updatedAt === b.updatedAt ? (a.id < b.id ? -1 : 1) : a.updatedAt < b.updatedAt ? 1 : -1,
+      )
+      .slice(0, limit);
+  };
   const noteItems = (id: string, document: Pattern) => {
     clearItems.run(id);
     for (const itemId of itemsUsed(document)) insertItem.run(id, itemId);
@@ -78,21 +121,20 @@ export function patternQueries(db: Db) {
   return {
     /** @param after null for the first page */
     page: (after: PatternCursor | null, limit: number, archived = false): StoredPattern[] =>
-      selectPage
-        .all({ ...(after ?? { updatedAt: '~', id: '' }), limit, archived: archived ? 1 : 0 })
-        .map(patternOf),
-    all: (): StoredPattern[] => selectAll.all().map(patternOf),
+      soundPage({ after, limit, archived }),
+    all: (): StoredPattern[] =>
+      sound.rows('pattern', { all: () => selectAll.all(), byId: soundDraft(false), read: patternOf }),
     find: (id: string): StoredPattern | null => {
       const row = selectOne.get(id);
       return row ? patternOf(row) : null;
     },
     insert: whole(db, (id: string, document: Pattern, at: string) => {
-      insertRow.run({ id, document: JSON.stringify(document), at });
+      insertRow.run({ id, ...columnsOf(document), at });
       noteItems(id, document);
     }),
     /** False when the version is no longer the stored one; nothing is written then. */
     update: whole(db, (id: string, version: number, document: Pattern, at: string): boolean => {
-      const isWritten = updateRow.run({ id, version, document: JSON.stringify(document), at }).changes === 1;
+      const isWritten = updateRow.run({ id, version, ...columnsOf(document), at }).changes === 1;
       if (isWritten) noteItems(id, document);
       return isWritten;
     }),
@@ -100,22 +142,43 @@ export function patternQueries(db: Db) {
     /** @param at null brings it back */
     setArchived: (id: string, at: string | null) => archive.run({ id, at }),
     publish: whole(db, (id: string, patternId: string, document: Pattern, at: string, note?: string) => {
-      insertRevision.run({ id, patternId, document: JSON.stringify(document), at, note: note ?? '' });
+      insertRevision.run({ id, patternId, ...columnsOf(document), at, note: note ?? '' });
       for (const itemId of itemsUsed(document)) insertRevisionItem.run(id, itemId);
     }),
     findRevision: (id: string): Revision | null => {
       const row = selectRevision.get(id);
       return row ? revisionOf(row) : null;
     },
-    revisionsOf: (patternId: string): Revision[] => selectRevisions.all(patternId).map(revisionOf),
-    published: (): Revision[] => selectPublished.all().map(revisionOf),
+    revisionsOf: (patternId: string): Revision[] =>
+      sound.rows('revision', {
+        all: () => selectRevisions.all(patternId),
+        byId: (id) => selectRevisionOf.get(id, patternId),
+        read: revisionOf,
+      }),
+    published: (): Revision[] =>
+      sound.rows('revision', {
+        all: () => selectPublished.all(),
+        byId: (id) => selectRevision.get(id),
+        read: revisionOf,
+      }),
   };
 }
+
+interface PageAsked {
+  readonly after: PatternCursor | null;
+  readonly limit: number;
+  readonly archived: boolean;
+}
+
+const columnsOf = (pattern: Pattern) => {
+  const document = JSON.stringify(pattern);
+  return { title: pattern.title, document, seal: sealOf(document) };
+};
 
 const patternOf = (row: PatternRow): StoredPattern => ({
   id: row.id,
   version: row.version,
-  document: JSON.parse(row.document) as Pattern,
+  document: unsealed<Pattern>(row.document, row.document_seal),
   updatedAt: row.updated_at,
   archivedAt: row.archived_at,
   revision:
@@ -130,5 +193,5 @@ const revisionOf = (row: RevisionRow): Revision => ({
   number: row.number,
   publishedAt: row.published_at,
   note: row.note,
-  document: JSON.parse(row.document) as Pattern,
+  document: unsealed<Pattern>(row.document, row.document_seal),
 });

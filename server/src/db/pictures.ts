@@ -23,7 +23,7 @@ type PictureRow = {
 export function pictureQueries(db: Db) {
   const insert = db.prepare(`
     INSERT INTO picture (id, sha256, mime, width, height, large, small, created_at)
-    VALUES (@id, @sha256, @mime, @width, @height, @large, @small, @at) ON CONFLICT (sha256) DO NOTHING`);
+    VALUES (@id, @sha256, @mime, @width, @height, @large, @small, @at) ON CONFLICT (sha256) DO UPDATE SET created_at = @at`);
   const bySha = db.prepare<[string], PictureRow>(
     `SELECT id, mime, width, height FROM picture WHERE sha256 = ?`,
   );
@@ -33,11 +33,15 @@ export function pictureQueries(db: Db) {
   const small = db.prepare<[string], { mime: string; bytes: Buffer }>(
     `SELECT mime, small AS bytes FROM picture WHERE id = ?`,
   );
-  // Brought in and never put on a step, or taken off again everywhere; what was brought in today may still be wanted.
+  // Brought in and never put on a step, or taken off again everywhere; what was brought in today, or again today, may
+  // still be wanted. While a document cannot be read nobody knows what it wants.
   const sweep = db.prepare(`
-    DELETE FROM picture WHERE created_at < @before AND id NOT IN (
-      SELECT json_extract(p.value, '$.id') FROM pattern, json_each(pattern.document, '$.pictures') p
-      UNION SELECT json_extract(p.value, '$.id') FROM revision, json_each(revision.document, '$.pictures') p)`);
+    DELETE FROM picture WHERE created_at < @before
+      AND NOT EXISTS (SELECT 1 FROM pattern WHERE NOT json_valid(document))
+      AND NOT EXISTS (SELECT 1 FROM revision WHERE NOT json_valid(document))
+      AND id NOT IN (
+      SELECT json_extract(p.value, '$.id') FROM pattern, json_each(CASE WHEN json_valid(pattern.document) THEN pattern.document ELSE '{}' END, '$.pictures') p
+      UNION SELECT json_extract(p.value, '$.id') FROM revision, json_each(CASE WHEN json_valid(revision.document) THEN revision.document ELSE '{}' END, '$.pictures') p)`);
   return {
     /** The picture as it is kept: under `id`, or under the id it had already. */
     keep: (id: string, picture: ReadyPicture, at: string): PictureRow => {

@@ -1,3 +1,4 @@
+import { byCodePoint } from '@lanakit/core/base';
 import {
   type Frozen,
   revisionsOfRun,
@@ -8,6 +9,8 @@ import {
 } from '@lanakit/core/run';
 import { fromMilli } from '@lanakit/core/shelf';
 import type { Db } from './openDatabase.ts';
+import { sealOf, unsealed } from './sealed.ts';
+import type { SoundReader } from './sound.ts';
 import { whole } from './whole.ts';
 import { softDelete } from './softDelete.ts';
 
@@ -16,6 +19,7 @@ interface RunRow {
   readonly version: number;
   readonly state: RunState;
   readonly document: string;
+  readonly document_seal: number | null;
 }
 
 /** Something that left the shelf when a run was packed. */
@@ -25,16 +29,18 @@ export interface RunWithdrawal {
   readonly amountMilli: number;
 }
 
-const SELECT = 'SELECT id, version, state, document FROM run WHERE deleted_at IS NULL';
+const SELECT = 'SELECT id, version, state, document, document_seal FROM run WHERE deleted_at IS NULL';
 
-const runOf = ({ document, ...row }: RunRow): Run => ({ ...(JSON.parse(document) as RunInput), ...row });
-
-const rowOf = (input: RunInput) => ({
-  kind: input.kind,
-  name: input.name.trim(),
-  date: input.date,
-  document: JSON.stringify({ ...input, name: input.name.trim() }),
+const runOf = ({ document, document_seal: seal, ...row }: RunRow): Run => ({
+  ...unsealed<RunInput>(document, seal),
+  ...row,
 });
+
+function rowOf(input: RunInput) {
+  const name = input.name.trim();
+  const document = JSON.stringify({ ...input, name });
+  return { kind: input.kind, name, date: input.date, document, seal: sealOf(document) };
+}
 
 interface TickRow {
   mark: string;
@@ -48,20 +54,29 @@ const tickOfRow = ({ mark, isDone, massMg }: TickRow): RunTick => ({
   massG: fromMilli(massMg),
 });
 
+const frozenColumnsOf = (frozen: Frozen | null) => {
+  const text = frozen && JSON.stringify(frozen);
+  return { frozen: text, seal: text === null ? null : sealOf(text) };
+};
+
 /** Every query on runs, prepared once. */
-export function runQueries(db: Db) {
+export function runQueries(db: Db, sound: SoundReader) {
   const selectAll = db.prepare<[], RunRow>(`${SELECT} ORDER BY date, created_at, id`);
   const selectAhead = db.prepare<[string], RunRow>(`${SELECT} AND date >= ? ORDER BY date, created_at, id`);
   const selectOne = db.prepare<[string], RunRow>(`${SELECT} AND id = ?`);
-  const selectFrozen = db.prepare<[string], { frozen: string | null }>('SELECT frozen FROM run WHERE id = ?');
+  const selectFrozen = db.prepare<[string], { frozen: string | null; seal: number | null }>(
+    'SELECT frozen, frozen_seal AS seal FROM run WHERE id = ?',
+  );
   const insertRow = db.prepare(`
-    INSERT INTO run (id, kind, name, date, document, created_at, updated_at)
-    VALUES (@id, @kind, @name, @date, @document, @at, @at)`);
+    INSERT INTO run (id, kind, name, date, document, document_seal, created_at, updated_at)
+    VALUES (@id, @kind, @name, @date, @document, @seal, @at, @at)`);
   const updateRow = db.prepare(`
-    UPDATE run SET version = version + 1, kind = @kind, name = @name, date = @date, document = @document, updated_at = @at
+    UPDATE run SET version = version + 1, kind = @kind, name = @name, date = @date, document = @document, document_seal = @seal,
+      updated_at = @at
     WHERE id = @id AND version = @version AND deleted_at IS NULL`);
   const updateState = db.prepare(`
-    UPDATE run SET version = version + 1, state = @state, frozen = @frozen, updated_at = @at
+    UPDATE run SET version = version + 1, state = @state, frozen = @frozen, frozen_seal = @seal,
+      updated_at = @at
     WHERE id = @id AND version = @version AND deleted_at IS NULL`);
   const dropRevisions = db.prepare('DELETE FROM run_revision WHERE run_id = ?');
   const insertRevision = db.prepare('INSERT INTO run_revision (run_id, revision_id) VALUES (?, ?)');
@@ -86,18 +101,24 @@ export function runQueries(db: Db) {
     dropRevisions.run(id);
     for (const revisionId of revisionsOfRun(input)) insertRevision.run(id, revisionId);
   };
+  /** @param from the first day that is asked for */
+  const inOrder = (all: () => RunRow[], from: string): Run[] =>
+    sound
+      .rows('run', { all, byId: (id) => selectOne.get(id), read: runOf })
+      .filter(({ date }) => date >= from)
+      .sort((a, b) => byCodePoint(a.date, b.date));
   return {
     /** By date, then by when they were made. */
-    all: (): Run[] => selectAll.all().map(runOf),
-    ahead: (today: string): Run[] => selectAhead.all(today).map(runOf),
+    all: (): Run[] => inOrder(() => selectAll.all(), ''),
+    ahead: (today: string): Run[] => inOrder(() => selectAhead.all(today), today),
     find: (id: string): Run | null => {
       const row = selectOne.get(id);
       return row ? runOf(row) : null;
     },
     /** Null while it is only planned. */
     frozen: (id: string): Frozen | null => {
-      const frozen = selectFrozen.get(id)?.frozen ?? null;
-      return frozen === null ? null : (JSON.parse(frozen) as Frozen);
+      const { frozen, seal } = selectFrozen.get(id) ?? { frozen: null, seal: null };
+      return frozen === null ? null : unsealed<Frozen>(frozen, seal);
     },
     insert: whole(db, (id: string, input: RunInput, at: string): void => {
       insertRow.run({ ...rowOf(input), id, at });
@@ -113,8 +134,7 @@ export function runQueries(db: Db) {
       version: number,
       { state, frozen }: { readonly state: RunState; readonly frozen: Frozen | null },
       at: string,
-    ): boolean =>
-      updateState.run({ id, version, state, frozen: frozen && JSON.stringify(frozen), at }).changes === 1,
+    ): boolean => updateState.run({ id, version, state, ...frozenColumnsOf(frozen), at }).changes === 1,
     /** What this key ticked before; null: nothing yet. */
     tickOf: (key: string): (RunTick & { readonly runId: string }) | null => {
       const row = selectTick.get(key);

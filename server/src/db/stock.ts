@@ -10,6 +10,8 @@ import {
   type Reason,
 } from '@lanakit/core/shelf';
 import type { Db } from './openDatabase.ts';
+import { sealOf, unsealed } from './sealed.ts';
+import type { SoundReader } from './sound.ts';
 
 /** What there is of an item in all, and the most there ever was, in its unit. */
 export interface OnHand {
@@ -32,11 +34,12 @@ interface LotRow {
   item_id: string;
   version: number;
   properties: string;
+  properties_seal: number | null;
   on_hand_milli: number | null;
 }
 
 const SELECT_LOTS = `
-  SELECT l.id, l.item_id, l.version, l.properties,
+  SELECT l.id, l.item_id, l.version, l.properties, l.properties_seal,
          (SELECT sum(m.amount_milli) FROM movement m WHERE m.lot_id = l.id) AS on_hand_milli
   FROM lot l WHERE l.deleted_at IS NULL`;
 
@@ -46,6 +49,8 @@ const SUMS = (where: string) => `
         FROM movement ${where})
   GROUP BY item_id`;
 
+const NO_SUMS: SumRow[] = [];
+
 interface SumRow {
   itemId: string;
   onHandMilli: number;
@@ -53,17 +58,18 @@ interface SumRow {
 }
 
 /** Every query on lots and the ledger, prepared once. */
-export function stockQueries(db: Db) {
+export function stockQueries(db: Db, sound: SoundReader) {
   const selectLots = db.prepare<[], LotRow>(`${SELECT_LOTS} ORDER BY l.created_at, l.rowid`);
   const selectLotsOf = db.prepare<[string], LotRow>(
     `${SELECT_LOTS} AND l.item_id = ? ORDER BY l.created_at, l.rowid`,
   );
   const selectLot = db.prepare<[string], LotRow>(`${SELECT_LOTS} AND l.id = ?`);
   const insertLotRow = db.prepare(`
-    INSERT INTO lot (id, item_id, name, properties, created_at, updated_at)
-    VALUES (@id, @itemId, @name, @properties, @at, @at)`);
+    INSERT INTO lot (id, item_id, name, properties, properties_seal, created_at, updated_at)
+    VALUES (@id, @itemId, @name, @properties, @seal, @at, @at)`);
   const updateLotRow = db.prepare(`
-    UPDATE lot SET version = version + 1, name = @name, properties = @properties, updated_at = @at
+    UPDATE lot SET version = version + 1, name = @name, properties = @properties, properties_seal = @seal,
+      updated_at = @at
     WHERE id = @id AND version = @version AND deleted_at IS NULL`);
   const markLot = db.prepare(
     `UPDATE lot SET deleted_at = @at, version = version + 1 WHERE id = @id AND version = @version AND deleted_at IS NULL`,
@@ -79,6 +85,9 @@ export function stockQueries(db: Db) {
     FROM movement WHERE item_id = @itemId ORDER BY at DESC, id DESC LIMIT @limit`);
   const sumAll = db.prepare<[], SumRow>(SUMS(''));
   const sumOne = db.prepare<[string], SumRow>(SUMS('WHERE item_id = ?'));
+  // Slower, by the ledger itself: where its index is damaged.
+  const sumAllSlowly = db.prepare<[], SumRow>(SUMS('NOT INDEXED'));
+  const sumOneSlowly = db.prepare<[string], SumRow>(SUMS('NOT INDEXED WHERE item_id = ?'));
   const sumHere = db.prepare<{ itemId: string; lotId: string | null }, { onHandMilli: number | null }>(
     `SELECT sum(amount_milli) AS onHandMilli FROM movement WHERE item_id = @itemId AND lot_id IS @lotId`,
   );
@@ -101,25 +110,29 @@ export function stockQueries(db: Db) {
     /** By item, oldest first. */
     lots: (): Map<string, Lot[]> => {
       const byItem = new Map<string, Lot[]>();
-      for (const row of selectLots.all()) {
-        const lots = byItem.get(row.item_id) ?? [];
-        lots.push(lotOf(row));
-        byItem.set(row.item_id, lots);
+      const all = sound.rows('lot', {
+        all: () => selectLots.all(),
+        byId: (id) => selectLot.get(id),
+        read: (row) => ({ itemId: row.item_id, lot: lotOf(row) }),
+      });
+      for (const { itemId, lot } of all) {
+        const lots = byItem.get(itemId) ?? [];
+        lots.push(lot);
+        byItem.set(itemId, lots);
       }
       return byItem;
     },
-    lotsOf: (itemId: string): Lot[] => selectLotsOf.all(itemId).map(lotOf),
+    lotsOf: (itemId: string): Lot[] => sound.each('lot', selectLotsOf.all(itemId), lotOf),
     findLot: (id: string): { lot: Lot; itemId: string } | null => {
       const row = selectLot.get(id);
       return row ? { lot: lotOf(row), itemId: row.item_id } : null;
     },
     insertLot: (id: string, itemId: string, input: LotInput, at: string): void => {
-      insertLotRow.run({ id, itemId, name: input.name.trim(), properties: JSON.stringify(input), at });
+      insertLotRow.run({ id, itemId, ...lotColumnsOf(input), at });
     },
     /** False when the version is no longer the stored one. */
     updateLot: (id: string, version: number, input: LotInput, at: string): boolean =>
-      updateLotRow.run({ id, version, name: input.name.trim(), properties: JSON.stringify(input), at })
-        .changes === 1,
+      updateLotRow.run({ id, version, ...lotColumnsOf(input), at }).changes === 1,
     removeLot: (id: string, version: number, at: string): boolean =>
       markLot.run({ id, version, at }).changes === 1,
     enter,
@@ -130,9 +143,16 @@ export function stockQueries(db: Db) {
       if (amountMilli !== null) enter({ ...count, amountMilli, reason: 'counted', at, importId });
     },
     /** Of every item that ever moved. */
-    onHand: (): Map<string, OnHand> => new Map(sumAll.all().map((row) => [row.itemId, sumOf(row)])),
+    onHand: (): Map<string, OnHand> => {
+      const rows = sound.firstOf('movement', [() => sumAll.all(), () => sumAllSlowly.all()], NO_SUMS);
+      return new Map(rows.map((row) => [row.itemId, sumOf(row)]));
+    },
     onHandOf: (itemId: string): OnHand => {
-      const row = sumOne.get(itemId);
+      const row = sound.firstOf(
+        'movement',
+        [() => sumOne.get(itemId), () => sumOneSlowly.get(itemId)],
+        undefined,
+      );
       return row ? sumOf(row) : { onHand: null, peak: 0 };
     },
     /** Newest first. */
@@ -140,7 +160,7 @@ export function stockQueries(db: Db) {
       selectMovements
         .all({ itemId, limit })
         .map(({ amountMilli, ...row }) => ({ ...row, amount: fromMilli(amountMilli) })),
-    handMeasures: (): HandMeasure[] => selectHands.all(),
+    handMeasures: (): HandMeasure[] => sound.firstOf('hand_measure', [() => selectHands.all()], []),
     setHandMeasure: (input: HandMeasureInput, at: string): void => {
       upsertHand.run({ ...input, at });
     },
@@ -152,8 +172,13 @@ const sumOf = ({ onHandMilli, peakMilli }: SumRow): OnHand => ({
   peak: fromMilli(Math.max(0, peakMilli)),
 });
 
+const lotColumnsOf = (input: LotInput) => {
+  const properties = JSON.stringify(input);
+  return { name: input.name.trim(), properties, seal: sealOf(properties) };
+};
+
 const lotOf = (row: LotRow): Lot => ({
-  ...(JSON.parse(row.properties) as LotInput),
+  ...unsealed<LotInput>(row.properties, row.properties_seal),
   id: row.id,
   version: row.version,
   onHandG: row.on_hand_milli === null ? null : fromMilli(row.on_hand_milli),

@@ -1,47 +1,65 @@
+import { byCodePoint } from '@lanakit/core/base';
 import type { Technique, TechniqueInput } from '@lanakit/core/writing';
 import type { Db } from './openDatabase.ts';
+import { sealOf, unsealed } from './sealed.ts';
+import type { SoundReader } from './sound.ts';
 import { whole } from './whole.ts';
 
 interface TechniqueRow {
   id: string;
   version: number;
   document: string;
+  document_seal: number | null;
 }
 
+const columnsOf = (technique: TechniqueInput) => {
+  const document = JSON.stringify(technique);
+  return { document, seal: sealOf(document) };
+};
+
 /** Techniques: a new version for every change, and the old ones for those who use them. */
-export function techniqueQueries(db: Db) {
+export function techniqueQueries(db: Db, sound: SoundReader) {
   const insert = db.prepare(`INSERT INTO technique (id, created_at) VALUES (@id, @at)`);
   const insertVersion = db.prepare(`
-    INSERT INTO technique_version (technique_id, version, document, created_at) VALUES (@id, @version, @document, @at)`);
+    INSERT INTO technique_version (technique_id, version, document, document_seal, created_at)
+    VALUES (@id, @version, @document, @seal, @at)`);
   const bump = db.prepare(
     `UPDATE technique SET version = version + 1 WHERE id = @id AND version = @version AND archived_at IS NULL`,
   );
-  const SELECT = `SELECT t.id, v.version, v.document FROM technique t JOIN technique_version v ON v.technique_id = t.id`;
-  const all = db.prepare<[], TechniqueRow>(
-    `${SELECT} AND v.version = t.version WHERE t.archived_at IS NULL ORDER BY json_extract(v.document, '$.name')`,
+  const SELECT = `SELECT t.id, v.version, v.document, v.document_seal FROM technique t JOIN technique_version v ON v.technique_id = t.id`;
+  const all = db.prepare<[], TechniqueRow>(`${SELECT} AND v.version = t.version WHERE t.archived_at IS NULL`);
+  const live = db.prepare<[string], TechniqueRow>(
+    `${SELECT} AND v.version = t.version WHERE t.archived_at IS NULL AND t.id = ?`,
   );
   const statement = db.prepare<[string], TechniqueRow>(`${SELECT} AND v.version = t.version WHERE t.id = ?`);
   const version = db.prepare<[string, number], TechniqueRow>(`${SELECT} WHERE t.id = ? AND v.version = ?`);
   const archive = db.prepare(`UPDATE technique SET archived_at = @at WHERE id = @id AND archived_at IS NULL`);
   const uses = db.prepare<[string], { pattern_id: string; title: string; use_id: string; version: number }>(`
-    SELECT p.id AS pattern_id, json_extract(p.document, '$.title') AS title,
+    SELECT p.id AS pattern_id, p.title,
            json_extract(u.value, '$.id') AS use_id, json_extract(u.value, '$.version') AS version
-    FROM pattern p, json_each(p.document, '$.techniques') u
+    FROM pattern p, json_each(CASE WHEN json_valid(p.document) THEN p.document ELSE '{}' END, '$.techniques') u
     WHERE p.deleted_at IS NULL AND json_extract(u.value, '$.techniqueId') = ? ORDER BY title`);
   const read = (row: TechniqueRow | undefined): Technique | null =>
-    row ? { ...(JSON.parse(row.document) as TechniqueInput), id: row.id, version: row.version } : null;
+    row
+      ? { ...unsealed<TechniqueInput>(row.document, row.document_seal), id: row.id, version: row.version }
+      : null;
   return {
-    all: (): Technique[] => all.all().flatMap((row) => read(row) ?? []),
+    /** By name. */
+    all: (): Technique[] =>
+      sound
+        .rows('technique', { all: () => all.all(), byId: (id) => live.get(id), read })
+        .flatMap((technique) => technique ?? [])
+        .sort((a, b) => byCodePoint(a.name, b.name)),
     find: (id: string): Technique | null => read(statement.get(id)),
     findVersion: (id: string, number: number): Technique | null => read(version.get(id, number)),
     insert: whole(db, (id: string, technique: TechniqueInput, at: string) => {
       insert.run({ id, at });
-      insertVersion.run({ id, version: 1, document: JSON.stringify(technique), at });
+      insertVersion.run({ id, version: 1, ...columnsOf(technique), at });
     }),
     /** False when the version is no longer the newest; nothing is written then. */
     update: whole(db, (id: string, from: number, technique: TechniqueInput, at: string): boolean => {
       if (bump.run({ id, version: from }).changes === 0) return false;
-      insertVersion.run({ id, version: from + 1, document: JSON.stringify(technique), at });
+      insertVersion.run({ id, version: from + 1, ...columnsOf(technique), at });
       return true;
     }),
     archive: (id: string, at: string): boolean => archive.run({ id, at }).changes === 1,

@@ -1,6 +1,7 @@
 import type { MissingNeedles } from '@lanakit/core/api';
 import type { BreakageEvidence, Pile, Tap } from '@lanakit/core/needles';
 import type { Db } from './openDatabase.ts';
+import type { SoundReader } from './sound.ts';
 
 /** One tap as it was entered. */
 export interface KnownTap extends Tap {
@@ -15,7 +16,7 @@ interface TapRow {
 }
 
 /** Needles counted out to a class and back in: every tap, and the closing of the count. */
-export function trayQueries(db: Db) {
+export function trayQueries(db: Db, sound: SoundReader) {
   const selectTaps = db.prepare<[string], TapRow>(`
     SELECT needle_id AS needleId, pile, sum(amount) AS amount FROM needle_tap WHERE run_id = ?
     GROUP BY needle_id, pile ORDER BY min(id)`);
@@ -60,8 +61,8 @@ export function trayQueries(db: Db) {
     reopen: (runId: string): void => {
       deleteClosings.run(runId);
     },
-    missing: () => selectMissing.all(),
+    missing: () => sound.firstOf('needle_tap', [() => selectMissing.all()], []),
     /** What closed counts tell of how often needles of each gauge break. */
-    evidence: (): BreakageEvidence[] => selectEvidence.all(),
+    evidence: (): BreakageEvidence[] => sound.firstOf('needle_closing', [() => selectEvidence.all()], []),
   };
 }

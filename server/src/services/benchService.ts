@@ -20,7 +20,7 @@ import type { Store } from '../db/index.ts';
 import { todayOf, type ServiceDeps } from './deps.ts';
 import { answering } from './refusal.ts';
 import { drawingOf, shortOfDrawing } from './runDrawing.ts';
-import { designsOf, planAfter, revisionOf, shelfOf } from './runSources.ts';
+import { designsOf, planAfter, revisionOf, runsAhead, shelfOf } from './runSources.ts';
 
 export type BenchService = ReturnType<typeof benchService>;
 
@@ -29,7 +29,7 @@ export const benchService = ({ store, now }: ServiceDeps) =>
   answering({
     today(): Bench {
       const today = todayOf(now());
-      const drawn = planInOrder(store.runs.ahead(today), (run, promisedG) =>
+      const drawn = planInOrder(runsAhead(store, today), (run, promisedG) =>
         planAfter(store, run, promisedG),
       );
       const shorts = shortInOrder(

@@ -12,13 +12,14 @@ import {
 } from '@lanakit/core/run';
 import type { Store } from '../db/index.ts';
 import { drawingOf, shortOfDrawing } from './runDrawing.ts';
-import { drawingAhead, packedAlone } from './runSources.ts';
+import { drawingAhead, packedAlone, runsAhead } from './runSources.ts';
 
 /** Grams that runs before this one will take, by fibre. */
 export function promisedTo(store: Store, run: Run, today: string): Map<string, number> {
-  const withWithdrawals = store.runs
-    .ahead(today)
-    .map((ahead) => ({ ...ahead, withdrawals: withdrawalsOfPlan(packedAlone(store, ahead).plan) }));
+  const withWithdrawals = runsAhead(store, today).map((ahead) => ({
+    ...ahead,
+    withdrawals: withdrawalsOfPlan(packedAlone(store, ahead).plan),
+  }));
   return promisedBefore(run.id, withWithdrawals, today);
 }
 

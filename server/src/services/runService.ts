@@ -43,7 +43,10 @@ export function runService({ store, now, newId }: ServiceDeps) {
   return answering({
     all(): { readonly today: string; readonly items: readonly NamedRun[] } {
       const known = new Map<string, RunDesign[]>();
-      return { today: today(), items: runs.all().map((run) => namedRun(store, run, known)) };
+      return {
+        today: today(),
+        items: store.sound.each('run', runs.all(), (run) => namedRun(store, run, known)),
+      };
     },
     find: opened,
     /** What stands before its next state is asked with `find`: it takes all the reckoning there is. */

@@ -67,6 +67,18 @@ export const packedAlone = (store: Store, run: Run): PackedRun =>
 export const planAfter = (store: Store, run: Run, promisedG: ReadonlyMap<string, number>): RunPortions =>
   restocked(packedAlone(store, run).plan, stockIn({ shelf: shelfOf(store), promisedG }));
 
+/** Runs whose designs can be read; those of which one is damaged are left out, and noted. */
+const readableRuns = (store: Store, runs: readonly Run[]): Run[] =>
+  store.sound.each('run', runs, (run) => {
+    designsOf(store, run);
+    store.runs.frozen(run.id);
+    return run;
+  });
+
+/** Runs ahead that can be read. */
+export const runsAhead = (store: Store, today: string): Run[] =>
+  store.remember(`runs ahead of ${today}`, () => readableRuns(store, store.runs.ahead(today)));
+
 /** Runs ahead that still draw on the shelf, in the order in which they do. */
 export const drawingAhead = (store: Store, today: string): Run[] =>
-  inDrawingOrder(store.runs.ahead(today).filter(({ state }) => !isOffShelf(state)));
+  inDrawingOrder(runsAhead(store, today).filter(({ state }) => !isOffShelf(state)));

@@ -6,7 +6,8 @@ import { chmodSync, mkdtempSync, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { databaseFault } from '../../src/db/databaseFault.ts';
-import { createStore, holdStudio, openDatabase } from '../../src/db/index.ts';
+import { createStore, holdStudio, migrate, openDatabase } from '../../src/db/index.ts';
+import { MIGRATIONS } from '../../src/db/migrations/index.ts';
 
 const dirs: string[] = [];
 const freshDir = () => {
@@ -99,13 +100,10 @@ describe('the first start', () => {
     ['one in which there never was is not', 'SELECT 1', false],
   ])('brought forward, %s', (_name, sql, isBegun) => {
     const dir = freshDir();
-    const { db } = openStore(dir);
-    db.exec(
-      'DROP TABLE studio_fact; DROP TABLE answered_key; DROP TRIGGER movement_of_its_lot; DROP TRIGGER movement_by_lot; DROP TRIGGER run_taking_of_its_lot; DROP TRIGGER lot_stays_with_its_item',
-    );
-    db.exec(sql);
-    db.pragma('user_version = 11');
-    db.close();
+    const old = new Database(join(dir, 'lanakit.sqlite'));
+    migrate(old, MIGRATIONS.slice(0, 11));
+    old.exec(sql);
+    old.close();
     const again = openStore(dir);
     expect(again.store.studio.isBegun()).toBe(isBegun);
     again.db.close();

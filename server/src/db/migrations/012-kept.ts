@@ -39,4 +39,30 @@ BEGIN SELECT RAISE(ABORT, 'this lot is of another thing'); END;
 CREATE TRIGGER lot_stays_with_its_item BEFORE UPDATE OF item_id ON lot
 WHEN NEW.item_id IS NOT OLD.item_id
 BEGIN SELECT RAISE(ABORT, 'a lot stays with what it is a lot of'); END;
+
+-- By what is in them documents are known again: what a disk changed is not taken for what somebody wrote.
+ALTER TABLE pattern ADD COLUMN document_seal INTEGER;
+ALTER TABLE revision ADD COLUMN document_seal INTEGER;
+ALTER TABLE technique_version ADD COLUMN document_seal INTEGER;
+ALTER TABLE run ADD COLUMN document_seal INTEGER;
+ALTER TABLE run ADD COLUMN frozen_seal INTEGER;
+ALTER TABLE item ADD COLUMN properties_seal INTEGER;
+ALTER TABLE lot ADD COLUMN properties_seal INTEGER;
+-- Found and sorted by, without reading the whole document.
+ALTER TABLE pattern ADD COLUMN title TEXT NOT NULL DEFAULT '';
+ALTER TABLE revision ADD COLUMN title TEXT NOT NULL DEFAULT '';
+
+-- A seal may be renewed; nothing else of what is published.
+DROP TRIGGER revision_is_unchangeable;
+DROP TRIGGER technique_version_is_unchangeable;
+UPDATE pattern SET title = coalesce(json_extract(document, '$.title'), '') WHERE json_valid(document);
+UPDATE revision SET title = coalesce(json_extract(document, '$.title'), '') WHERE json_valid(document);
+CREATE TRIGGER revision_is_unchangeable
+BEFORE UPDATE OF id, pattern_id, number, document, published_at, note, title ON revision
+BEGIN SELECT RAISE(ABORT, 'a published revision cannot be changed'); END;
+CREATE TRIGGER technique_version_is_unchangeable
+BEFORE UPDATE OF technique_id, version, document, created_at ON technique_version
+BEGIN SELECT RAISE(ABORT, 'a version of a technique cannot be changed'); END;
+CREATE INDEX pattern_by_title ON pattern (title COLLATE NOCASE, id) WHERE deleted_at IS NULL;
+CREATE INDEX revision_by_title ON revision (title COLLATE NOCASE, number DESC);
 `;
