@@ -12,6 +12,7 @@ import { route, type Route } from './http/route.ts';
 import { benchRoutes } from './routes/bench.ts';
 import { importRoutes } from './routes/imports.ts';
 import { itemRoutes } from './routes/items.ts';
+import { keepingRoutes } from './routes/keeping.ts';
 import { paperRoutes } from './routes/papers.ts';
 import { patternFileRoutes } from './routes/patternFiles.ts';
 import { patternRoutes } from './routes/patterns.ts';
@@ -23,6 +24,8 @@ import { trayRoutes } from './routes/trays.ts';
 import { createServices, type Services, type WorkDeps } from './services/index.ts';
 
 export interface AppDeps extends WorkDeps {
+  /** Where who starts it has use for them too. */
+  readonly services?: Services;
   readonly log: Logger;
   /** The address the server is bound to. */
   readonly host: string;
@@ -39,7 +42,7 @@ export function createApp(deps: AppDeps): Express {
   app.use(onlyOwnName(deps.host), onlyOwnPages);
   // What is small goes faster as it is: on loopback, and even on a studio's own network.
   app.use(compression({ threshold: '16kb', filter: isWorthPacking }));
-  mountRoutes(app, allRoutes(createServices(deps)), deps);
+  mountRoutes(app, allRoutes(deps.services ?? createServices(deps)), deps);
   app.use('/api', () => {
     throw new HttpProblem('not_found');
   });
@@ -73,6 +76,7 @@ export function allRoutes(services: Services): Route[] {
     ...paperRoutes(services.papers),
     ...trayRoutes(services.trays),
     ...benchRoutes(services.bench),
+    ...keepingRoutes(services.keeping),
     route({
       method: 'get',
       path: '/health',

@@ -5,9 +5,9 @@ import { fileURLToPath } from 'node:url';
 import pino from 'pino';
 import { readConfig } from './config.ts';
 import { createApp } from './createApp.ts';
-import { backUpDaily, createStore, databaseFault, holdStudio, openDatabase } from './db/index.ts';
+import { createStore, databaseFault, holdStudio, openDatabase } from './db/index.ts';
 import { loadDemo } from '@lanakit/demo';
-import { createServices, type WorkDeps } from './services/index.ts';
+import { createServices, isRefusal, type WorkDeps } from './services/index.ts';
 import { poolRunner } from './workers/pools.ts';
 import { workshopOf } from './workers/workshop.ts';
 import { startRefusalOf, startRefusalWords, type StartRefusal } from './startRefusalWords.ts';
@@ -64,7 +64,9 @@ function start(): void {
     now: () => new Date(),
     newId: () => nanoid(12),
     work: workshopOf(poolRunner()),
+    dataDir: config.dataDir,
   };
+  const services = createServices(deps);
   try {
     beginStudio(deps, config.isDemo);
     tidyUp(deps);
@@ -75,6 +77,7 @@ function start(): void {
   }
   const app = createApp({
     ...deps,
+    services,
     log: pino({ level: process.env['LOG_LEVEL'] ?? 'warn' }),
     host: config.host,
     webDir: existsSync(webDir) ? webDir : null,
@@ -86,9 +89,10 @@ function start(): void {
     console.log(`Lanakit is running at http://${config.host}:${port}\nData in ${config.dataDir}`);
   });
   const backUp = () =>
-    void backUpDaily(opened.db, config.dataDir, new Date()).then((made) => {
-      if (made && !made.ok) console.error(`No backup was made: ${made.reason}`);
+    void services.keeping.backUpDaily().then((made) => {
+      if (isRefusal(made)) console.error(`No backup was made: ${made.message}`);
     });
+  void services.keeping.check();
   setTimeout(backUp, FIRST_LOOK_MS).unref();
   setInterval(backUp, BACKUP_LOOK_MS).unref();
   const stop = () => {

@@ -4,6 +4,8 @@ import type { Problem } from '../problems/index.ts';
 import type { Frozen, Run, RunTick, RunWants, ThingPromise } from '../run/index.ts';
 import type { StockUnit } from '../shelf/index.ts';
 
+export type * from './keeping.ts';
+
 /** A draft and its newest revision, as the server answers it. */
 export interface StoredPattern {
   readonly id: string;

@@ -1,6 +1,14 @@
+import type { BackupReason } from '@lanakit/core/api';
+
+export type { BackupReason };
+
 /** Why a copy was made. */
-export const BACKUP_REASONS = ['daily', 'asked', 'before-migration', 'before-restore'] as const;
-export type BackupReason = (typeof BACKUP_REASONS)[number];
+export const BACKUP_REASONS: readonly BackupReason[] = [
+  'daily',
+  'asked',
+  'before-migration',
+  'before-restore',
+];
 
 export interface NamedBackup {
   readonly name: string;

@@ -31,7 +31,7 @@ export const backupFolder = (dataDir: string): string => join(dataDir, 'backups'
 
 /** The newest first; what is not ours is left out. */
 export function backupsIn(folder: string): Backup[] {
-  if (!existsSync(folder)) return [];
+  if (!existsSync(folder) || !statSync(folder).isDirectory()) return [];
   return readdirSync(folder)
     .flatMap((name) => {
       const read = readBackupName(name);
@@ -99,7 +99,7 @@ function checked(unchecked: string, folder: string, at: Date, reason: BackupReas
   const file = join(folder, backupName(at, reason));
   renameSync(unchecked, file);
   flush(folder);
-  thin(folder, at);
+  thinBackups(folder, at);
   return { ok: true, backup: { file, at: at.toISOString(), reason, sizeBytes: statSync(file).size } };
 }
 
@@ -120,6 +120,20 @@ export function faultOf(file: string): string | null {
   }
 }
 
+/** What SQLite finds wrong with the studio’s file while it is in use, looked at as quickly as may be; null: nothing. */
+export function fileFaultOf(file: string): string | null {
+  let db: Connection | null = null;
+  try {
+    db = new Database(file, { readonly: true, fileMustExist: true });
+    const found = db.pragma('quick_check(1)', { simple: true });
+    return found === 'ok' ? null : String(found);
+  } catch (error) {
+    return reasonOf(error);
+  } finally {
+    db?.close();
+  }
+}
+
 /** On the disk, not only on its way there. */
 export function flush(path: string): void {
   const handle = openSync(path, 'r');
@@ -127,7 +141,8 @@ export function flush(path: string): void {
   closeSync(handle);
 }
 
-function thin(folder: string, now: Date): void {
+/** Takes away what need not be kept any longer. */
+export function thinBackups(folder: string, now: Date): void {
   const named = backupsIn(folder).map(({ at, reason }) => ({
     at,
     reason,

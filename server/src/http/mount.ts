@@ -44,7 +44,7 @@ function handlerOf(route: Route, deps: WriteDeps): RequestHandler {
         signal: waiting.signal,
       });
     // A file is read before anything is written, and not at once.
-    const isWrite = route.method !== 'get' && !route.upload;
+    const isWrite = route.method !== 'get' && !route.upload && !route.isApart;
     const outcome = await unlessGone(waiting.signal, () =>
       isWrite ? written(request, deps, handle) : handle(),
     );

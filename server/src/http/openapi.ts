@@ -62,7 +62,7 @@ function operationOf(route: Route) {
       ...names.map((name) => ({ name, in: 'path', required: true, schema: { type: 'string' } })),
       ...(route.query ?? []).map((name) => ({ name, in: 'query', schema: { type: 'string' } })),
       ...(route.ifMatch ? [IF_MATCH] : []),
-      ...(route.method === 'post' && !route.upload ? [KEY] : []),
+      ...(route.method === 'post' && !route.upload && !route.isApart ? [KEY] : []),
     ],
     ...(route.body && {
       requestBody: { required: true, content: { 'application/json': { schema: route.body } } },

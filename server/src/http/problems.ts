@@ -79,6 +79,24 @@ export const HTTP_PROBLEMS = {
     status: 500,
     title: 'A part of the studio’s file is damaged. Nothing was changed; see Backups for the last good copy.',
   },
+  backup_damaged: {
+    status: 422,
+    title: 'This backup is damaged. Nothing was changed; take another.',
+  },
+  backup_newer: {
+    status: 422,
+    title: 'This backup is of a newer Lanakit. Nothing was changed; bring Lanakit up to date first.',
+  },
+  backup_not_made: {
+    status: 507,
+    title:
+      'No backup could be made, so nothing else was done. Make room on the disk, or allow writing there.',
+  },
+  run_has_left: {
+    status: 409,
+    title:
+      'This run is bought, weighed or packed by now. Nothing was changed; take it back to planned first.',
+  },
   file_not_read: {
     status: 422,
     title: 'There is no pattern in this file. Nothing was changed; bring a pattern in JSON, ZIP or Markdown.',

@@ -54,6 +54,8 @@ interface RouteFacts<Path extends string, Query extends string> {
   readonly query?: readonly Query[];
   /** Takes a file as it is instead of JSON: at most so much of it. */
   readonly upload?: '16mb' | '64mb';
+  /** What it writes is written elsewhere, and waited for. */
+  readonly isApart?: true;
   /** Must say which version it changes. */
   readonly ifMatch?: true;
   readonly answers: readonly number[];

@@ -8,9 +8,10 @@ export interface ServiceDeps {
   readonly newId: () => string;
 }
 
-/** The same, and who does what takes long. */
+/** The same, who does what takes long, and where everything lies. */
 export interface WorkDeps extends ServiceDeps {
   readonly work: Workshop;
+  readonly dataDir: string;
 }
 
 /** The calendar day where the studio is, YYYY-MM-DD. */

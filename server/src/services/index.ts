@@ -4,6 +4,7 @@ import { benchService } from './benchService.ts';
 import { importService } from './importService.ts';
 import { ITEM_KINDS } from './itemKinds.ts';
 import { itemService, type ItemService } from './itemService.ts';
+import { keepingService } from './keepingService.ts';
 import { paperService } from './paperService.ts';
 import { patternFileService } from './patternFileService.ts';
 import { patternService } from './patternService.ts';
@@ -41,4 +42,5 @@ export const createServices = (deps: WorkDeps) => ({
   papers: paperService(deps),
   trays: trayService(deps),
   bench: benchService(deps),
+  keeping: keepingService(deps),
 });

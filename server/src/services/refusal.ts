@@ -21,6 +21,9 @@ export type RefusalReason =
   | { readonly code: 'file_not_read'; readonly reason?: string; readonly problems?: readonly Problem[] }
   | { readonly code: 'text_too_long'; readonly mostSteps: number; readonly longestStep: number }
   | { readonly code: 'drawing_too_large'; readonly mostBytes: number; readonly mostTags: number }
+  | { readonly code: 'backup_damaged' | 'backup_not_made'; readonly reason: string }
+  | { readonly code: 'backup_newer'; readonly found: number; readonly known: number }
+  | { readonly code: 'run_has_left'; readonly state: string }
   /** It was given up; nothing of it was kept. */
   | { readonly code: 'took_too_long'; readonly limitSeconds: number }
   /** As many wait already as may. */

@@ -1,9 +1,12 @@
+import type { KeepingDone, KeepingTask } from '../db/keepingTasks.ts';
 import type { ReadyPicture } from '../db/pictures.ts';
 import type { PdfTask } from '../papers/setPdf.ts';
 import type { ReadFile } from './readPatternFile.ts';
 
 /** Everything that takes long and may be given anything: away from the thread that answers, a few at a time. */
 export interface Workshop {
+  /** Backups made, looked into and put back, one after the other. @throws Refusal took_too_long, too_busy */
+  keep(task: KeepingTask): Promise<KeepingDone>;
   /** @throws Refusal what is wrong with the file, took_too_long, too_busy */
   readPatternFile(bytes: Buffer): Promise<ReadFile>;
   /** @throws Refusal what is wrong with the picture, took_too_long, too_busy */

@@ -6,16 +6,21 @@ import type { Task, TaskAnswer } from './tasks.ts';
 import type { TaskRunner } from './workshop.ts';
 
 /** Readers and setters of papers wait for their own kind only. */
-type Pool = 'readers' | 'papers';
+type Pool = 'readers' | 'papers' | 'keeping';
 
 const POOL_OF: Readonly<Record<Task['kind'], Pool>> = {
   'pattern-file': 'readers',
   drawing: 'readers',
   pdf: 'papers',
+  keeping: 'keeping',
 };
 
 /** Longer nobody’s file takes; a paper of two hundred packs takes a tenth of it. */
-const LIMIT_MS: Readonly<Record<Pool, number>> = { readers: 10_000, papers: 120_000 };
+const LIMIT_MS: Readonly<Record<Pool, number>> = {
+  readers: 10_000,
+  papers: 120_000,
+  keeping: 600_000,
+};
 
 const SETTINGS = {
   readers: { maxThreads: 1, maxQueue: 20, resourceLimits: { maxOldGenerationSizeMb: 384 } },
@@ -25,6 +30,7 @@ const SETTINGS = {
     maxQueue: 40,
     resourceLimits: { maxYoungGenerationSizeMb: 8, maxOldGenerationSizeMb: 512 },
   },
+  keeping: { maxThreads: 1, maxQueue: 10, resourceLimits: { maxOldGenerationSizeMb: 256 } },
 } as const;
 
 /** So long a thread that has nothing to do is kept; its memory is given back then. */

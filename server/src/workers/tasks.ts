@@ -1,4 +1,5 @@
 import { nanoid } from 'nanoid';
+import { doKeepingTask, type KeepingDone, type KeepingTask } from '../db/keepingTasks.ts';
 import type { ReadyPicture } from '../db/pictures.ts';
 import type { PdfTask } from '../papers/setPdf.ts';
 import { readDrawing } from '../services/readPicture.ts';
@@ -9,13 +10,15 @@ import { isRefusal, type RefusalReason } from '../services/refusal.ts';
 export type Task =
   | { readonly kind: 'pattern-file'; readonly bytes: Uint8Array }
   | { readonly kind: 'drawing'; readonly bytes: Uint8Array }
-  | { readonly kind: 'pdf'; readonly task: PdfTask };
+  | { readonly kind: 'pdf'; readonly task: PdfTask }
+  | { readonly kind: 'keeping'; readonly task: KeepingTask };
 
 /** What comes of it. */
 export interface Done {
   readonly 'pattern-file': ReadFile;
   readonly drawing: ReadyPicture;
   readonly pdf: Uint8Array;
+  readonly keeping: KeepingDone;
 }
 
 /** A refusal is a value on its way out of a worker: what is thrown there loses what it is. */
@@ -39,6 +42,8 @@ async function done(task: Task): Promise<Done[Task['kind']]> {
       return readPatternFile(Buffer.from(task.bytes), () => nanoid(12));
     case 'drawing':
       return readDrawing(Buffer.from(task.bytes));
+    case 'keeping':
+      return doKeepingTask(task.task);
     case 'pdf': {
       // What sets papers is a third of a second to load, and readers never need it.
       const { setPdf } = await import('../papers/setPdf.ts');

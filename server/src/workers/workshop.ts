@@ -9,6 +9,8 @@ export type TaskRunner = (task: Task, signal?: AbortSignal) => Promise<TaskAnswe
 
 /** Pictures that may wait while one is decoded. */
 const MOST_PICTURES_WAITING = 20;
+/** Whoever presses again while a backup is made need not. */
+const MOST_BACKUPS_WAITING = 5;
 /** Papers that are being set, and that may wait: ten of a class, for three who print. */
 const PAPERS_AT_ONCE = 2;
 const MOST_PAPERS_WAITING = 40;
@@ -16,6 +18,7 @@ const MOST_PAPERS_WAITING = 40;
 export function workshopOf(run: TaskRunner): Workshop {
   // Decoded, a picture is a hundred times as large: one at a time.
   const pictures = oneAfterAnother(1, MOST_PICTURES_WAITING);
+  const backups = oneAfterAnother(1, MOST_BACKUPS_WAITING);
   const papers = oneAfterAnother(PAPERS_AT_ONCE, MOST_PAPERS_WAITING);
   const done = async <K extends Task['kind']>(task: Extract<Task, { kind: K }>, signal?: AbortSignal) => {
     const answer = await run(task, signal);
@@ -23,6 +26,7 @@ export function workshopOf(run: TaskRunner): Workshop {
     return answer.value as Done[K];
   };
   return {
+    keep: (task) => backups(() => done<'keeping'>({ kind: 'keeping', task })),
     async readPatternFile(bytes) {
       const { file, pictures: brought } = await done<'pattern-file'>({ kind: 'pattern-file', bytes });
       // Bytes lose what they are called on their way between threads.

@@ -313,7 +313,7 @@ test('the demo studio is whole: everything stored is possible, and every screen 
   let ids = 0;
   const store = createStore(opened.db);
   const newId = () => `d${++ids}`;
-  loadDemo((at) => createServices({ store, now: () => at, newId, work: workshopHere() }), NOW);
+  loadDemo((at) => createServices({ store, now: () => at, newId, work: workshopHere(), dataDir: '' }), NOW);
   const view = viewOf(store.shelf);
   expect({
     fibres: view.fibres.length,

@@ -19,6 +19,8 @@ export interface Studio {
   readonly db: Db;
   readonly dir: string;
   readonly deps: WorkDeps;
+  /** Those the application answers with. */
+  readonly services: Services;
   /** As they were at a moment. */
   readonly servicesAt: (at: Date) => Services;
   close(): void;
@@ -26,22 +28,34 @@ export interface Studio {
 
 export const NOW = new Date('2026-11-24T10:00:00Z');
 
-export function openStudio(dir = mkdtempSync(join(tmpdir(), 'lanakit-test-'))): Studio {
+export function openStudio(
+  dir = mkdtempSync(join(tmpdir(), 'lanakit-test-')),
+  now: () => Date = () => NOW,
+): Studio {
   const opened = openDatabase(dir);
   if (!opened.ok) throw new Error(opened.refusal.code);
   let ids = 0;
   const deps: WorkDeps = {
     store: createStore(opened.db),
-    now: () => NOW,
+    now,
     newId: () => `id${++ids}`,
     work: workshopHere(),
+    dataDir: dir,
   };
-  const app = createApp({ ...deps, log: pino({ level: 'silent' }), host: '127.0.0.1', webDir: null });
+  const services = createServices(deps);
+  const app = createApp({
+    ...deps,
+    services,
+    log: pino({ level: 'silent' }),
+    host: '127.0.0.1',
+    webDir: null,
+  });
   return {
     app,
     db: opened.db,
     dir,
     deps,
+    services,
     servicesAt: (at) => createServices({ ...deps, now: () => at }),
     close: () => {
       opened.db.close();

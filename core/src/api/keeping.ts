@@ -1,0 +1,63 @@
+/** Why a copy of the studio was made. */
+export type BackupReason = 'daily' | 'asked' | 'before-migration' | 'before-restore';
+
+/** A copy of the whole studio, found whole when it was made. */
+export interface BackupName {
+  readonly name: string;
+  /** ISO 8601, UTC. */
+  readonly at: string;
+  readonly reason: BackupReason;
+  readonly sizeBytes: number;
+}
+
+/** What has a name in a studio and can be brought back by itself. */
+export type KeptKind = 'pattern' | 'run' | 'item';
+
+/**
+ * One thing that is not the same in a backup as it is now. `lost`: made since, and would be gone; `changed`: would be again as
+ * it was; `back`: deleted since, and would be there again.
+ */
+export interface BackupDifference {
+  readonly is: 'lost' | 'changed' | 'back';
+  readonly kind: KeptKind | 'technique';
+  readonly id: string;
+  readonly name: string;
+}
+
+/** What a backup holds, and what putting all of it back would do to what is there now. */
+export interface BackupContents extends BackupName {
+  readonly counts: Readonly<Record<KeptKind | 'technique', number>>;
+  readonly differences: readonly BackupDifference[];
+  /** Lines of the ledger, and ticks, that were entered since and would be gone. */
+  readonly movementsLost: number;
+  readonly ticksLost: number;
+}
+
+/** Something that is there and cannot be read. */
+export interface DamagedThing {
+  readonly table: string;
+  readonly id: string;
+  /** Null where not even that can be read. */
+  readonly name: string | null;
+}
+
+/** How safe the studio is. */
+export interface Keeping {
+  /** Where backups are made. */
+  readonly folder: string;
+  /** The newest first. */
+  readonly backups: readonly BackupName[];
+  /** Why the last one was not made; null when it was. */
+  readonly backupFault: string | null;
+  /** A second place of the maker’s choice, and why the last copy did not get there. */
+  readonly secondPlace: { readonly path: string; readonly fault: string | null } | null;
+  /** What was found wrong with the studio’s file when it was last looked through; null: nothing, or not looked at yet. */
+  readonly fileFault: string | null;
+  /** What could not be read when it was last asked for. */
+  readonly damaged: readonly DamagedThing[];
+}
+
+/** What was put back, and where what was there before lies now. */
+export interface PutBack {
+  readonly keptAs: string;
+}
