@@ -1,3 +1,4 @@
+import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { expectNothingSerious } from './support/axe.ts';
 import { expect, test } from './support/studio.ts';
@@ -105,11 +106,17 @@ async function expectInside(page: Page): Promise<void> {
   expect(left).toBeGreaterThanOrEqual(0);
 }
 
-test('a port in use, a closed directory and a port in words stop the start with plain words', async ({
+test('a studio and a port in use, a closed directory and a port in words stop the start with plain words', async ({
   demo,
 }) => {
-  const second = demo.startAgainst({ PORT: new URL(demo.url).port });
-  expect(await second).toMatchObject({ code: 1, words: expect.stringContaining('is in use') });
+  const second = demo.startAgainst({});
+  expect(await second).toMatchObject({
+    code: 1,
+    words: expect.stringContaining('Another Lanakit is running'),
+  });
+  const elsewhere = join(demo.dataDir, 'elsewhere');
+  const third = demo.startAgainst({ PORT: new URL(demo.url).port, LANAKIT_DATA: elsewhere });
+  expect(await third).toMatchObject({ code: 1, words: expect.stringContaining('is in use') });
   expect(await demo.startAgainst({ LANAKIT_DATA: '/dev/null/lanakit' })).toMatchObject({
     code: 1,
     words: expect.stringContaining('cannot be written'),

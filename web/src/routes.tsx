@@ -71,6 +71,10 @@ export const router = createBrowserRouter([
         path: 'runs/:id/papers/:name',
         lazy: async () => ({ Component: (await import('./runs/PaperPage.tsx')).PaperPage }),
       },
+      {
+        path: 'backups',
+        lazy: async () => ({ Component: (await import('./backups/BackupsPage.tsx')).BackupsPage }),
+      },
       { path: '*', Component: NotFound },
     ],
   },

@@ -1,6 +1,8 @@
 import type {
+  BackupContents,
   Bench,
   ItemUse,
+  Keeping,
   NamedRun,
   NeedleTray,
   OpenedRun,
@@ -178,6 +180,13 @@ function useFresh<T>(path: string): Resource<T> {
 
 export const usePromised = (id: string): Resource<PromisedBefore> =>
   useSWR(`/runs/${id}/promised`, get<PromisedBefore>);
+
+/** How safe the studio is. */
+export const useKeeping = (): Resource<Keeping> => useSWR('/keeping', get<Keeping>);
+
+/** What is in a backup, against what is there now. */
+export const useBackup = (name: string): Resource<BackupContents> =>
+  useSWR(`/backups/${name}`, get<BackupContents>, { revalidateOnFocus: false });
 
 export const useBench = (): Resource<Bench> => useSWR('/bench', get<Bench>);
 

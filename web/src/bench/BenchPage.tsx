@@ -4,11 +4,12 @@ import { isOffShelf, packsOver } from '@lanakit/core/run';
 import { findingAmount, joinWords, problemWords, RUN_STATE_WORDS } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { useBench, useWool } from '../api/queries.ts';
+import { useBench, useKeeping, useWool } from '../api/queries.ts';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { drawPattern } from '../figure/pieces.ts';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { Loading } from '../shell/Loading.tsx';
+import { keepingLines } from '../words/keepingWords.ts';
 import { counted, PREPARATION_WORDS, showDay, showDaysOff, showGrams, showWeighed } from '../words/show.ts';
 import styles from './BenchPage.module.css';
 
@@ -26,6 +27,7 @@ export function BenchPage() {
         <>
           <RunsAhead bench={data} wool={shelf.wool} />
           <div className={styles.side}>
+            <NotSafe />
             <MissingNeedles bench={data} />
             <ShortList bench={data} wool={shelf.wool} />
             <Unfinished bench={data} wool={shelf.wool} />
@@ -63,7 +65,10 @@ function RunsAhead({ bench, wool }: { bench: Bench; wool: Wool }) {
     <section className={`sheet ${styles.runs}`} aria-label="Runs ahead">
       <header className={styles.heading}>
         <h1>Runs ahead</h1>
-        <span className="quiet">{showDay(bench.today)}</span>
+        <span className={styles.today}>
+          <LastBackup />
+          <span className="quiet">{showDay(bench.today)}</span>
+        </span>
       </header>
       {bench.runs.length === 0 && (
         <p className={styles.empty}>
@@ -191,6 +196,36 @@ function MissingNeedles({ bench }: { bench: Bench }) {
         ))}
       </ul>
     </section>
+  );
+}
+
+/** Something about the safety of the studio that needs the maker: damage, or no good backup. */
+function NotSafe() {
+  const { data } = useKeeping();
+  const lines = data ? keepingLines(data, new Date()).filter(({ tone }) => tone !== 'quiet') : [];
+  if (lines.length === 0) return null;
+  return (
+    <section className={`sheet ${styles.card}`} aria-label="Backups">
+      <h2>Keeping it safe</h2>
+      {lines.map(({ tone, words }) => (
+        <p key={words} className={tone}>
+          {words}
+        </p>
+      ))}
+      <Link to="/backups">Backups</Link>
+    </section>
+  );
+}
+
+/** Of a studio that is safe no more than when it was last made so. */
+function LastBackup() {
+  const { data } = useKeeping();
+  const line = data && keepingLines(data, new Date()).find(({ tone }) => tone === 'quiet');
+  if (!line) return null;
+  return (
+    <Link to="/backups" className="quiet small">
+      {line.words}
+    </Link>
   );
 }
 

@@ -103,6 +103,7 @@ function useEntries(onKeys: () => void): Entry[] {
     { key: 'patterns', name: 'Patterns', kind: 'place', run: go('/patterns') },
     { key: 'shelf', name: 'Shelf', kind: 'place', run: go('/shelf') },
     { key: 'runs', name: 'Runs', kind: 'place', run: go('/runs') },
+    { key: 'backups', name: 'Backups', kind: 'place', run: go('/backups') },
     ...(patterns ?? []).map(({ id, document }) => ({
       key: id,
       name: document.title,

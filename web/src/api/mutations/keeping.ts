@@ -1,0 +1,29 @@
+import type { BackupName, KeptKind, PutBack } from '@lanakit/core/api';
+import type { Mutation } from './mutation.ts';
+
+export const backUpNow = (): Mutation<BackupName> => ({
+  method: 'POST',
+  path: '/backups',
+  hasOwnKey: true,
+  touches: ['/keeping'],
+});
+
+/** @param path of a directory on the machine Lanakit runs on; null: none */
+export const setSecondPlace = (path: string | null): Mutation<void> => ({
+  method: 'PUT',
+  path: '/keeping/second-place',
+  body: { path },
+  touches: ['/keeping'],
+});
+
+/** @param thing null: all of it */
+export const putBack = (
+  name: string,
+  thing: { readonly kind: KeptKind; readonly id: string } | null,
+): Mutation<PutBack> => ({
+  method: 'POST',
+  path: `/backups/${name}/put-back`,
+  body: { thing },
+  hasOwnKey: true,
+  touches: ['/'],
+});
