@@ -43,6 +43,8 @@ export interface DamagedThing {
 
 /** How safe the studio is. */
 export interface Keeping {
+  /** When this was told; ISO 8601, UTC. */
+  readonly now: string;
   /** Where backups are made. */
   readonly folder: string;
   /** The newest first. */

@@ -36,7 +36,7 @@ export type KeepingTask =
     }
   | { readonly do: 'check'; readonly dataDir: string };
 
-export type KeepingFault =
+type KeepingFault =
   BackupFault | PutBackFault | { readonly code: 'backup_not_made'; readonly reason: string };
 
 export type KeepingDone =

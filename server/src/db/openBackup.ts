@@ -11,7 +11,7 @@ export type BackupFault =
   | { readonly code: 'backup_newer'; readonly found: number; readonly known: number };
 
 /** A backup in the form of today, to be looked into or copied from. */
-export interface OpenedBackup {
+interface OpenedBackup {
   /** Of a file that may be attached. */
   readonly file: string;
   readonly db: Database.Database;

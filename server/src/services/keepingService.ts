@@ -38,6 +38,7 @@ export function keepingService({ store, work, now, dataDir }: WorkDeps) {
     state(): Keeping {
       const path = secondPlace();
       return {
+        now: now().toISOString(),
         folder,
         backups: backupsIn(folder).map(nameOfBackup),
         backupFault,

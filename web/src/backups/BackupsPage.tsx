@@ -70,7 +70,7 @@ function Heading({ keeping }: { keeping: Keeping }) {
     <header className={styles.header}>
       <div>
         <h1>Backups</h1>
-        {keepingLines(keeping, new Date()).map(({ tone, words }) => (
+        {keepingLines(keeping).map(({ tone, words }) => (
           <p key={words} className={tone}>
             {words}
           </p>

@@ -202,7 +202,7 @@ function MissingNeedles({ bench }: { bench: Bench }) {
 /** Something about the safety of the studio that needs the maker: damage, or no good backup. */
 function NotSafe() {
   const { data } = useKeeping();
-  const lines = data ? keepingLines(data, new Date()).filter(({ tone }) => tone !== 'quiet') : [];
+  const lines = data ? keepingLines(data).filter(({ tone }) => tone !== 'quiet') : [];
   if (lines.length === 0) return null;
   return (
     <section className={`sheet ${styles.card}`} aria-label="Backups">
@@ -220,7 +220,7 @@ function NotSafe() {
 /** Of a studio that is safe no more than when it was last made so. */
 function LastBackup() {
   const { data } = useKeeping();
-  const line = data && keepingLines(data, new Date()).find(({ tone }) => tone === 'quiet');
+  const line = data && keepingLines(data).find(({ tone }) => tone === 'quiet');
   if (!line) return null;
   return (
     <Link to="/backups" className="quiet small">

@@ -16,7 +16,7 @@ export function showMoment(at: string): string {
 }
 
 /** `today, 07:41`; `9 days ago`. */
-export function showAgo(at: string, now: Date): string {
+function showAgo(at: string, now: string): string {
   const days = dayjs(now).startOf('day').diff(dayjs(at).startOf('day'), 'day');
   const time = dayjs(at).format('HH:mm');
   if (days <= 0) return `today, ${time}`;
@@ -26,7 +26,7 @@ export function showAgo(at: string, now: Date): string {
 export const showSize = (bytes: number): string =>
   bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
 
-const KINDS: Readonly<Record<string, readonly [one: string, many: string]>> = {
+const KINDS: Readonly<Record<string, readonly [single: string, several: string]>> = {
   pattern: ['pattern', 'patterns'],
   run: ['run', 'runs'],
   item: ['thing on the shelf', 'things on the shelf'],
@@ -53,7 +53,7 @@ const DAMAGED: Readonly<Record<string, string>> = {
   needle_closing: 'Closed counts of needles',
 };
 
-export const damagedWords = ({ table, name }: DamagedThing): string =>
+const damagedWords = ({ table, name }: DamagedThing): string =>
   `${DAMAGED[table] ?? table}${name === null || name === '' ? '' : `, “${name}”,`} cannot be read`;
 
 /** A day that is over without a backup may be one on which nothing was done; a week is not. */
@@ -62,13 +62,13 @@ const LATE_DAYS = 8;
 /** Until the first is made, soon after the first start. */
 const NONE_YET: KeepingLine = { tone: 'quiet', words: 'No backup yet; the first is made in a minute' };
 
-export interface KeepingLine {
+interface KeepingLine {
   readonly tone: 'quiet' | 'amber' | 'red';
   readonly words: string;
 }
 
 /** How safe the studio is, in a line each; the worst first. */
-export function keepingLines(keeping: Keeping, now: Date): KeepingLine[] {
+export function keepingLines(keeping: Keeping): KeepingLine[] {
   const [last] = keeping.backups;
   const damage: KeepingLine[] = [
     ...(keeping.fileFault === null
@@ -90,7 +90,7 @@ export function keepingLines(keeping: Keeping, now: Date): KeepingLine[] {
         ]),
   ];
   if (!last) return [...damage, ...faults, ...(faults.length > 0 ? [] : [NONE_YET])];
-  const isLate = dayjs(now).diff(dayjs(last.at), 'day') >= LATE_DAYS;
-  const words = `Last good backup ${showAgo(last.at, now)}${keeping.secondPlace ? '' : ', on this disk only'}`;
+  const isLate = dayjs(keeping.now).diff(dayjs(last.at), 'day') >= LATE_DAYS;
+  const words = `Last good backup ${showAgo(last.at, keeping.now)}${keeping.secondPlace ? '' : ', on this disk only'}`;
   return [...damage, ...faults, { tone: isLate ? 'amber' : 'quiet', words }];
 }
