@@ -44,8 +44,7 @@ export function createStore(db: Db) {
     /** What can be read of what is damaged. */
     sound,
     answeredKeys: answeredKeyQueries(db),
-    /** The same again while nothing is written. */
-    remember: remembered(db),
+    ...remembered(db),
     /** Runs all of it or nothing; within another, as a part of that. */
     together: <T>(work: () => T): T => transact(db, work),
   };

@@ -1,23 +1,64 @@
 import type { Db } from './openDatabase.ts';
+import { isDamage } from './sound.ts';
 import { rollbacksOf } from './transaction.ts';
 
+/** Tables that belong together; see migration 13. */
+const DOMAINS = ['things', 'ledger', 'patterns', 'runs', 'needles'] as const;
+export type Domain = (typeof DOMAINS)[number];
+
+/** Runs, and a few things of each, that are looked at again and again; of more the oldest is worked out anew. */
+const MOST_KEPT = 240;
+
+interface Kept {
+  readonly stamp: string;
+  readonly value: unknown;
+}
+
 /**
- * What was worked out from the data as they are. Everything is forgotten with the next write, whoever makes it: this
- * connection’s own changes are counted, those of another change the file’s version, and what is undone is counted too.
- * What is remembered must not be changed by who gets it.
+ * What was worked out from the data as they are, until something it rests on has changed, whoever changed it: changes are
+ * counted by the database itself, and what is undone is counted here. What is remembered must not be changed by who gets it.
  */
-export function remembered(db: Db): <T>(key: string, make: () => T) => T {
+export function remembered(db: Db) {
+  const selectCounts = db.prepare<[], { domain: Domain; changes: number }>(
+    'SELECT domain, changes FROM change_count',
+  );
   const ownChanges = db.prepare<[], number>('SELECT total_changes()').pluck();
-  let stamp = '';
-  let known = new Map<string, unknown>();
-  return <T>(key: string, make: () => T): T => {
-    const version = String(db.pragma('data_version', { simple: true }));
-    const now = `${ownChanges.get() ?? ''} ${version} ${rollbacksOf(db)}`;
-    if (now !== stamp) {
-      stamp = now;
-      known = new Map();
+  const kept = new Map<string, Kept>();
+  let counted = { at: '', counts: new Map<Domain, number | string>() };
+  /** Where the counts themselves are damaged every write counts for all. */
+  const countsAt = (at: string): Map<Domain, number | string> => {
+    try {
+      return new Map(selectCounts.all().map(({ domain, changes }) => [domain, changes]));
+    } catch (error) {
+      if (!isDamage(error)) throw error;
+      return new Map(DOMAINS.map((domain) => [domain, at]));
     }
-    if (!known.has(key)) known.set(key, make());
-    return known.get(key) as T;
+  };
+  /** Read once as long as nothing at all is written. */
+  const counts = (): ReadonlyMap<Domain, number | string> => {
+    const version = String(db.pragma('data_version', { simple: true }));
+    const at = `${ownChanges.get() ?? ''} ${version} ${rollbacksOf(db)}`;
+    if (at !== counted.at) counted = { at, counts: countsAt(at) };
+    return counted.counts;
+  };
+  const rememberAs = <T>(key: string, stamp: string, make: () => T): T => {
+    const before = kept.get(key);
+    if (before?.stamp === stamp) return before.value as T;
+    const value = make();
+    // What was asked for last is the last to go.
+    kept.delete(key);
+    if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value ?? '');
+    kept.set(key, { stamp, value });
+    return value;
+  };
+  return {
+    /** The same again as long as the stamp is. @param stamp tells all it rests on */
+    rememberAs,
+    /** The same again as long as nothing of these is written. */
+    remember: <T>(domains: readonly Domain[], key: string, make: () => T): T => {
+      const now = counts();
+      const stamp = `${domains.map((domain) => now.get(domain)).join(' ')} ${rollbacksOf(db)}`;
+      return rememberAs(`${domains.join(' ')} ${key}`, stamp, make);
+    },
   };
 }

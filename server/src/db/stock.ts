@@ -11,7 +11,7 @@ import {
 } from '@lanakit/core/shelf';
 import type { Db } from './openDatabase.ts';
 import { sealOf, unsealed } from './sealed.ts';
-import type { SoundReader } from './sound.ts';
+import { isDamage, type SoundReader } from './sound.ts';
 
 /** What there is of an item in all, and the most there ever was, in its unit. */
 export interface OnHand {
@@ -40,8 +40,8 @@ interface LotRow {
 
 const SELECT_LOTS = `
   SELECT l.id, l.item_id, l.version, l.properties, l.properties_seal,
-         (SELECT sum(m.amount_milli) FROM movement m WHERE m.lot_id = l.id) AS on_hand_milli
-  FROM lot l WHERE l.deleted_at IS NULL`;
+         h.milli AS on_hand_milli
+  FROM lot l LEFT JOIN lot_on_hand h ON h.lot_id = l.id WHERE l.deleted_at IS NULL`;
 
 const SUMS = (where: string) => `
   SELECT item_id AS itemId, sum(amount_milli) AS onHandMilli, max(running) AS peakMilli
@@ -83,9 +83,10 @@ export function stockQueries(db: Db, sound: SoundReader) {
   >(`
     SELECT id, item_id AS itemId, lot_id AS lotId, amount_milli AS amountMilli, reason, note, at
     FROM movement WHERE item_id = @itemId ORDER BY at DESC, id DESC LIMIT @limit`);
-  const sumAll = db.prepare<[], SumRow>(SUMS(''));
-  const sumOne = db.prepare<[string], SumRow>(SUMS('WHERE item_id = ?'));
-  // Slower, by the ledger itself: where its index is damaged.
+  const SELECT_SUMS = 'SELECT item_id AS itemId, milli AS onHandMilli, peak_milli AS peakMilli FROM on_hand';
+  const sumAll = db.prepare<[], SumRow>(SELECT_SUMS);
+  const sumOne = db.prepare<[string], SumRow>(`${SELECT_SUMS} WHERE item_id = ?`);
+  // Slower, by the ledger itself: where the sums are damaged.
   const sumAllSlowly = db.prepare<[], SumRow>(SUMS('NOT INDEXED'));
   const sumOneSlowly = db.prepare<[string], SumRow>(SUMS('NOT INDEXED WHERE item_id = ?'));
   const sumHere = db.prepare<{ itemId: string; lotId: string | null }, { onHandMilli: number | null }>(
@@ -98,6 +99,19 @@ export function stockQueries(db: Db, sound: SoundReader) {
     INSERT INTO hand_measure (name, mass_g, low_g, high_g, weighed_at) VALUES (@name, @massG, @lowG, @highG, @at)
     ON CONFLICT (name) DO UPDATE SET mass_g = @massG, low_g = @lowG, high_g = @highG, weighed_at = @at`);
 
+  // Added up anew where the sum of it is damaged.
+  const selectLotSlowly = db.prepare<[string], LotRow>(`
+    SELECT l.id, l.item_id, l.version, l.properties, l.properties_seal,
+      (SELECT sum(m.amount_milli) FROM movement m NOT INDEXED WHERE m.lot_id = l.id) AS on_hand_milli
+    FROM lot l WHERE l.deleted_at IS NULL AND l.id = ?`);
+  const lotRow = (id: string): LotRow | undefined => {
+    try {
+      return selectLot.get(id);
+    } catch (error) {
+      if (!isDamage(error)) throw error;
+      return selectLotSlowly.get(id);
+    }
+  };
   const enter = ({ note = '', importId = null, ...movement }: MovementWrite): void => {
     insertMovement.run({ ...movement, note, importId });
   };
@@ -112,7 +126,7 @@ export function stockQueries(db: Db, sound: SoundReader) {
       const byItem = new Map<string, Lot[]>();
       const all = sound.rows('lot', {
         all: () => selectLots.all(),
-        byId: (id) => selectLot.get(id),
+        byId: lotRow,
         read: (row) => ({ itemId: row.item_id, lot: lotOf(row) }),
       });
       for (const { itemId, lot } of all) {

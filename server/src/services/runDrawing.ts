@@ -14,6 +14,9 @@ import {
 import type { Store } from '../db/index.ts';
 import { packedAlone, revisionOf, shelfOf } from './runSources.ts';
 
+/** What a run takes beside wool follows from the shelf, from runs, and from how often needles break. */
+const DRAWN_FROM = ['things', 'ledger', 'runs', 'needles'] as const;
+
 /** A run with what it draws of findings, needles and tools. */
 export interface RunDrawing extends ThingsDrawn {
   readonly run: Run;
@@ -24,7 +27,7 @@ export interface RunDrawing extends ThingsDrawn {
 }
 
 export const drawingOf = (store: Store, run: Run): RunDrawing =>
-  store.remember(`drawing of ${run.id}`, () => {
+  store.remember(DRAWN_FROM, `drawing of ${run.id} ${run.version}`, () => {
     const { input, toPack } = packedAlone(store, run);
     const { shelf } = store;
     const [needles, tools] = [shelf.needles(), shelf.tools()];
@@ -50,7 +53,8 @@ function once<T extends object | null>(make: () => T): () => T {
 /** The needles a class needs, from the shelf as it is. */
 export const kitOfRun = (store: Store, run: Run): NeedleKit =>
   store.remember(
-    `kit of ${run.id}`,
+    DRAWN_FROM,
+    `kit of ${run.id} ${run.version}`,
     () =>
       kitOfClass(run, {
         designs: new Map([[run.revisionId, revisionOf(store, run).document]]),

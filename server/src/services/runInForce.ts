@@ -33,9 +33,12 @@ export interface InForceAfter {
   readonly promised: ThingPromises;
 }
 
-/** While nothing is written it is the same for whoever asks. */
+/** All that bears on a run: the shelf, what is published, the runs before it and their needles. */
+const IN_FORCE_BY = ['things', 'ledger', 'patterns', 'runs', 'needles'] as const;
+
+/** While nothing of that is written it is the same for whoever asks. */
 export const inForceOf = (store: Store, run: Run, today: string): InForceAfter =>
-  store.remember(`in force, ${run.id}, ${today}`, () => {
+  store.remember(IN_FORCE_BY, `in force, ${run.id} ${run.version}, ${today}`, () => {
     const packed = packedAlone(store, run);
     const stock = stockIn({ shelf: shelfOf(store), promisedG: promisedTo(store, run, today) });
     return {

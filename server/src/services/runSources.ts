@@ -14,11 +14,12 @@ import {
   type RunSources,
   stockIn,
 } from '@lanakit/core/run';
+import { createHash } from 'node:crypto';
 import type { Store } from '../db/index.ts';
 
 /** The shelf as the engine looks wool up. */
 export const shelfOf = ({ shelf, stock, remember }: Store): Wool =>
-  remember('shelf', () => {
+  remember(['things', 'ledger'], 'shelf', () => {
     const fibres = shelf.fibres();
     return {
       fibres: woolOnShelf(fibres, shelf.blends(fibres)),
@@ -57,11 +58,33 @@ export function sourcesOf(
   };
 }
 
-/** What is in force of a run, with the whole shelf before it: the same while nothing is written. */
+/** The same for the same wool, however much of it there is: what packs follow from, apart from stock. */
+const woolStamp = (store: Store): string =>
+  store.remember(['things', 'ledger'], 'stamp of the wool', () => {
+    const { fibres, findings, handMeasures } = shelfOf(store);
+    const withoutAmounts = [...fibres.values()].map(
+      ({ onHandG: _on, peakG: _peak, lots: _lots, ...is }) => is,
+    );
+    const withoutCounts = [...findings.values()].map(({ onHand: _on, peak: _peak, ...is }) => is);
+    return createHash('sha1')
+      .update(JSON.stringify([withoutAmounts, withoutCounts, handMeasures]))
+      .digest('base64');
+  });
+
+/**
+ * What is in force of a run, with the whole shelf before it. Its packs are worked out again only when the run itself or what
+ * wool is like has changed; what is free and short of them follows the shelf.
+ */
 export const packedAlone = (store: Store, run: Run): PackedRun =>
-  store.remember(`packed alone, ${run.id}`, () =>
-    packedRun(run, store.runs.frozen(run.id), sourcesOf(store, run)),
-  );
+  store.remember(['things', 'ledger', 'runs'], `packed alone, ${run.id} ${run.version}`, () => {
+    const frozen = store.runs.frozen(run.id);
+    const sources = sourcesOf(store, run);
+    const packed = store.rememberAs(`packed ${run.id}`, `${run.version} ${woolStamp(store)}`, () =>
+      packedRun(run, frozen, sources),
+    );
+    const plan = restocked(packed.plan, stockIn(sources));
+    return frozen ? { ...packed, plan } : { ...packed, plan, wool: sources.shelf };
+  });
 
 /** The portions of a run against the shelf as runs before leave it. @param promisedG what those will take, by fibre */
 export const planAfter = (store: Store, run: Run, promisedG: ReadonlyMap<string, number>): RunPortions =>
@@ -77,7 +100,9 @@ const readableRuns = (store: Store, runs: readonly Run[]): Run[] =>
 
 /** Runs ahead that can be read. */
 export const runsAhead = (store: Store, today: string): Run[] =>
-  store.remember(`runs ahead of ${today}`, () => readableRuns(store, store.runs.ahead(today)));
+  store.remember(['runs', 'patterns'], `runs ahead of ${today}`, () =>
+    readableRuns(store, store.runs.ahead(today)),
+  );
 
 /** Runs ahead that still draw on the shelf, in the order in which they do. */
 export const drawingAhead = (store: Store, today: string): Run[] =>

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
 import Database from 'better-sqlite3';
 import { join } from 'node:path';
-import { addFibre, openStudio, type Studio } from '../support/studio.ts';
+import { addFibre, addPattern, ballPattern, openStudio, type Studio } from '../support/studio.ts';
 
 let studio: Studio;
 beforeEach(() => void (studio = openStudio()));
@@ -10,18 +10,18 @@ afterEach(() => studio.close());
 /** How often it was worked out, asked once more. */
 const counter = () => {
   let made = 0;
-  return () => studio.deps.store.remember('it', () => (made += 1));
+  return () => studio.deps.store.remember(['things'], 'it', () => (made += 1));
 };
 
 test('what was worked out is worked out again after a write, and only then', async () => {
   const ask = counter();
-  expect([ask(), ask(), studio.deps.store.remember('another', () => 'x')]).toEqual([1, 1, 'x']);
+  expect([ask(), ask(), studio.deps.store.remember(['things'], 'another', () => 'x')]).toEqual([1, 1, 'x']);
   await addFibre(studio);
   expect([ask(), ask()]).toEqual([2, 2]);
 });
 test('what was worked out inside a transaction that is undone is worked out again', () => {
   const { store } = studio.deps;
-  const tools = () => store.remember('tools', () => store.shelf.tools().length);
+  const tools = () => store.remember(['things'], 'tools', () => store.shelf.tools().length);
   const insert = () => studio.db.exec(`INSERT INTO item (id, kind, name, properties, created_at, updated_at) VALUES ('x', 'tool', 'Snips', '{"sort":"tool"}', '', '')`); // prettier-ignore
   expect(tools()).toBe(0);
   expect(() => {
@@ -40,4 +40,30 @@ test('a write by another process is seen', () => {
   other.exec(`INSERT INTO item (id, kind, name, properties, created_at, updated_at) VALUES ('y', 'tool', 'Snips', '{"sort":"tool"}', '', '')`); // prettier-ignore
   other.close();
   expect(ask()).toBe(2);
+});
+
+test('what has nothing to do with it is no reason to work it out again', async () => {
+  const ask = counter();
+  ask();
+  const pattern = await addPattern(studio, ballPattern(null));
+  studio.db.exec(
+    `INSERT INTO picture (id, sha256, mime, width, height, large, small, created_at) VALUES ('p', '${'0'.repeat(64)}', 'image/png', 1, 1, x'00', x'00', '')`,
+  );
+  expect(ask()).toBe(1);
+  expect(pattern.version).toBe(1);
+  studio.db.exec(`UPDATE item SET name = 'x'`);
+  expect(ask()).toBe(1);
+  await addFibre(studio);
+  expect(ask()).toBe(2);
+});
+test('of very many things the ones asked for last are kept', () => {
+  const { store } = studio.deps;
+  let made = 0;
+  const ask = (at: number) => store.remember(['runs'], `thing ${at}`, () => (made += 1));
+  for (let at = 0; at < 300; at++) ask(at);
+  expect(made).toBe(300);
+  ask(299);
+  expect(made).toBe(300);
+  ask(0);
+  expect(made).toBe(301);
 });

@@ -1,7 +1,7 @@
 import FFT from 'fft.js';
 
 /** One thing somebody may choose: how likely, and what it takes. */
-interface Choice {
+export interface Choice {
   readonly share: number;
   readonly massG: number;
 }
@@ -37,21 +37,43 @@ export function chancesOfSum(choices: readonly Choice[], choosers: number): SumC
   return { cellG, chances: selfConvolved(ofOneChooser, choosers).subarray(0, length) };
 }
 
+/** Made once for each size: its tables take longer than a transform. */
+const transforms = new Map<number, FFT>();
+
+function transformOf(size: number): FFT {
+  const transform = transforms.get(size) ?? new FFT(size);
+  transforms.set(size, transform);
+  return transform;
+}
+
 /** A distribution added to itself so many times. @param distribution room for the whole sum, a power of two long */
 function selfConvolved(distribution: Float64Array, times: number): Float64Array {
-  const transform = new FFT(distribution.length);
+  const transform = transformOf(distribution.length);
   const spectrum = transform.createComplexArray() as number[];
   transform.realTransform(spectrum, distribution);
+  // Of what is real one half of the spectrum is the mirror of the other.
+  for (let at = 0; at <= distribution.length; at += 2) raise(spectrum, at, times);
   transform.completeSpectrum(spectrum);
-  for (let at = 0; at < spectrum.length; at += 2) {
-    const [real = 0, imaginary = 0] = [spectrum[at], spectrum[at + 1]];
-    const length = Math.hypot(real, imaginary) ** times;
-    const angle = Math.atan2(imaginary, real) * times;
-    spectrum[at] = length * Math.cos(angle);
-    spectrum[at + 1] = length * Math.sin(angle);
-  }
   const sums = transform.createComplexArray() as number[];
   transform.inverseTransform(sums, spectrum);
   // A chance is never less than none: below the rounding of the transforms it is none.
   return Float64Array.from({ length: distribution.length }, (_, at) => Math.max(0, sums[2 * at] ?? 0));
+}
+
+/** Raises the complex number at a place to a whole power, by squaring. */
+function raise(spectrum: number[], at: number, times: number): void {
+  let [real, imaginary] = [1, 0];
+  let [squaredReal, squaredImaginary] = [spectrum[at] ?? 0, spectrum[at + 1] ?? 0];
+  for (let left = times; left > 0; left >>= 1) {
+    if (left & 1) {
+      const product = real * squaredReal - imaginary * squaredImaginary;
+      imaginary = real * squaredImaginary + imaginary * squaredReal;
+      real = product;
+    }
+    const square = squaredReal * squaredReal - squaredImaginary * squaredImaginary;
+    squaredImaginary *= 2 * squaredReal;
+    squaredReal = square;
+  }
+  spectrum[at] = real;
+  spectrum[at + 1] = imaginary;
 }

@@ -2,7 +2,7 @@ import { type Choices, NO_CHOICES } from '../../pattern/index.ts';
 import { seatsOf } from '../document/seat.ts';
 import type { BaggedUse } from '../portions/bag.ts';
 import { choiceOfSeat, choicesKey } from '../who/choiceOfSeat.ts';
-import { chancesOfSum } from './chancesOfSum.ts';
+import { quantileOfSum } from './quantileOfSum.ts';
 import type { Designs, Roster } from './packGroups.ts';
 
 /** What somebody who has not chosen may still choose, and how likely that is. */
@@ -100,21 +100,3 @@ function byFibre(
   }
   return more;
 }
-
-/** The least sum that so many choosers stay within, with a chance. */
-function quantileOfSum(
-  choices: readonly { readonly share: number; readonly massG: number }[],
-  choosers: number,
-  chance: number,
-): number {
-  const { cellG, chances } = chancesOfSum(choices, choosers);
-  let reached = 0;
-  for (let at = 0; at < chances.length; at++) {
-    reached += chances[at] ?? 0;
-    if (reached >= chance - ROUNDING) return at * cellG;
-  }
-  return (chances.length - 1) * cellG;
-}
-
-/** What of a sum of chances is the computer’s own rounding. */
-const ROUNDING = 1e-11;

@@ -10,6 +10,7 @@ import { right } from './009-right.ts';
 import { read } from './010-read.ts';
 import { taken } from './011-taken.ts';
 import { kept } from './012-kept.ts';
+import { counted } from './013-counted.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
@@ -29,4 +30,5 @@ export const MIGRATIONS: readonly Migration[] = [
   read,
   taken,
   kept,
+  counted,
 ];
