@@ -38,10 +38,14 @@ async function checkAll(checks, atOnce) {
 }
 
 /** A runner that leaves its counts in a file. */
-function runner(name, args, env, file, read) {
+function runner(name, command, args, env, file, read) {
   console.log(`\n${name}…`);
   rmSync(file, { force: true });
-  const { status } = spawnSync('npx', args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } });
+  const { status } = spawnSync(command, args, {
+    cwd: ROOT,
+    stdio: 'inherit',
+    env: { ...process.env, ...env },
+  });
   // No report means that it did not get as far as running: one failure, never a silent nought.
   const { passed, failed } = existsSync(file)
     ? read(JSON.parse(readFileSync(file, 'utf8')))
@@ -81,6 +85,7 @@ await compiled;
 const jestReport = join(OUT, 'jest.json');
 runner(
   'Core, server and state',
+  'npx',
   ['jest', '--json', `--outputFile=${jestReport}`],
   { NODE_OPTIONS: ESM },
   jestReport,
@@ -92,10 +97,22 @@ runner(
 const e2eReport = join(OUT, 'playwright.json');
 runner(
   'Journeys in the browser',
+  'npx',
   ['playwright', 'test', '--config', 'e2e/playwright.config.ts', '--reporter=list,json'],
   { PLAYWRIGHT_JSON_OUTPUT_FILE: e2eReport },
   e2eReport,
   ({ stats, errors }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky + errors.length }),
+);
+
+const harnessReport = join(OUT, 'harness.json');
+run('npx', ['vite', 'build', '--config', 'harness/vite.config.ts', '--logLevel', 'warn']);
+runner(
+  'Kills, fuzz, a full disk',
+  'node',
+  ['dist/harness/main.js', 'short'],
+  {},
+  harnessReport,
+  (report) => report,
 );
 
 console.log(`\n${counts.passed} passed, ${counts.failed} failed`);

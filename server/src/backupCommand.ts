@@ -2,7 +2,14 @@ import Database from 'better-sqlite3';
 import { existsSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import { readConfig } from './config.ts';
-import { backupFolder, backupsIn, makeBackup, restoreBackup, type RestoreResult } from './db/index.ts';
+import {
+  backupFolder,
+  backupsIn,
+  holdStudio,
+  makeBackup,
+  restoreBackup,
+  type RestoreResult,
+} from './db/index.ts';
 
 /** `npm run backup` makes one and lists all; `npm run restore` lists them; with a file it puts that one in place. */
 async function main([what, file]: readonly string[]): Promise<number> {
@@ -16,7 +23,12 @@ async function main([what, file]: readonly string[]): Promise<number> {
     return 0;
   }
   const path = file.includes('/') ? file : join(backupFolder(dataDir), file);
-  const restored = restoreBackup(dataDir, path, new Date());
+  const held = holdStudio(dataDir);
+  const restored: RestoreResult = held.ok
+    ? restoreBackup(dataDir, path, new Date())
+    : held.refusal.code === 'studio_in_use'
+      ? { ok: false, code: 'in_use' }
+      : { ok: false, code: 'not_kept', reason: held.refusal.reason };
   console.log(restoredWords(restored, path));
   return restored.ok ? 0 : 1;
 }

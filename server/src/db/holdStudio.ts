@@ -1,6 +1,7 @@
 import Database from 'better-sqlite3';
-import { chmodSync, existsSync, mkdirSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
+import { backupFolder } from './backups.ts';
 import { databaseFault } from './databaseFault.ts';
 
 /** The studio is this process’s alone until it is let go, or the process ends however it ends. */
@@ -30,6 +31,7 @@ export function holdStudio(dataDir: string): HoldResult {
     lock.pragma('locking_mode = EXCLUSIVE');
     lock.exec('BEGIN EXCLUSIVE');
     const held = lock;
+    discardLeftovers(dataDir);
     return { ok: true, hold: { release: () => held.close() } };
   } catch (error) {
     lock?.close();
@@ -49,3 +51,14 @@ function keepToOwner(dataDir: string): void {
     // Of another owner, or on a disk without rights: whose it is, decides.
   }
 }
+
+/** What somebody was at when the process ended: a backup looked into, one not yet found whole. It is whoever holds the studio’s. */
+function discardLeftovers(dataDir: string): void {
+  for (const folder of [dataDir, backupFolder(dataDir)]) {
+    if (!existsSync(folder) || !statSync(folder).isDirectory()) continue;
+    for (const name of readdirSync(folder).filter((file) => LEFTOVER.test(file)))
+      rmSync(join(folder, name), { force: true });
+  }
+}
+
+const LEFTOVER = /^(?:looking|unchecked|arriving)-\d+\.sqlite(?:-wal|-shm|-journal)?$/;

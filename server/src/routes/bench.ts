@@ -9,6 +9,6 @@ export const benchRoutes = (bench: BenchService): Route[] => [
     path: '/bench',
     summary: 'Runs ahead with what is short; patterns with what is unknown',
     answers: [200],
-    handle: () => ok(bench.today()),
+    handle: async () => ok(await bench.today()),
   }),
 ];

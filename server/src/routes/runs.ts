@@ -26,7 +26,7 @@ export const runRoutes = (runs: RunService): Route[] => [
     path: '/runs/:id',
     summary: 'One run',
     answers: [200],
-    handle: ({ params: { id } }) => versioned(runs.find(id)),
+    handle: async ({ params: { id } }) => versioned(await runs.find(id)),
   }),
   route({
     method: 'put',
@@ -61,7 +61,7 @@ const runStateRoutes = (runs: RunService): Route[] => [
     path: '/runs/:id/promised',
     summary: 'What runs before this one will take, of fibres and of things',
     answers: [200],
-    handle: ({ params: { id } }) => ok(runs.promisedBefore(id)),
+    handle: async ({ params: { id } }) => ok(await runs.promisedBefore(id)),
   }),
   route({
     method: 'post',
@@ -106,4 +106,4 @@ const runStateRoutes = (runs: RunService): Route[] => [
 
 /** A new run, opened. */
 const madeRun = (runs: RunService, planned: Outcome<Run>) =>
-  made(isRefusal(planned) ? planned : runs.find(planned.id), '/runs');
+  made(isRefusal(planned) ? planned : runs.opened(planned.id), '/runs');

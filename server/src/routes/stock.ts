@@ -15,7 +15,7 @@ export const stockRoutes = (stock: StockService): Route[] => [
     path: '/promised',
     summary: 'What runs ahead will take of each fibre, and which runs',
     answers: [200],
-    handle: () => listed(stock.promisedAhead()),
+    handle: async () => listed(await stock.promisedAhead()),
   }),
   route({
     method: 'get',

@@ -20,15 +20,17 @@ import type { Store } from '../db/index.ts';
 import { todayOf, type ServiceDeps } from './deps.ts';
 import { answering } from './refusal.ts';
 import { drawingOf, shortOfDrawing } from './runDrawing.ts';
-import { designsOf, planAfter, revisionOf, runsAhead, shelfOf } from './runSources.ts';
+import { warmPlans } from './warmPlans.ts';
+import { designsOf, gearOf, planAfter, revisionOf, runsAhead, shelfOf } from './runSources.ts';
 
 export type BenchService = ReturnType<typeof benchService>;
 
 /** What needs the maker today: runs ahead with what is short, patterns with what is unknown. */
 export const benchService = ({ store, now }: ServiceDeps) =>
   answering({
-    today(): Bench {
+    async today(): Promise<Bench> {
       const today = todayOf(now());
+      await warmPlans(store, today);
       const drawn = planInOrder(runsAhead(store, today), (run, promisedG) =>
         planAfter(store, run, promisedG),
       );
@@ -66,7 +68,7 @@ function shortInOrder(store: Store, runs: readonly Run[]): ShortRun[] {
     id: drawing.id,
     date: drawing.date,
     things: shortOfDrawing(store, drawing, drawings),
-    isToolElsewhere: toolsOfRun(drawing.toPack, drawing.input, store.shelf.tools(), NO_PROMISES).some(
+    isToolElsewhere: toolsOfRun(drawing.toPack, drawing.input, gearOf(store).tools, NO_PROMISES).some(
       isElsewhere,
     ),
   }));

@@ -12,7 +12,7 @@ import {
   type ToPack,
 } from '@lanakit/core/run';
 import type { Store } from '../db/index.ts';
-import { packedAlone, revisionOf, shelfOf } from './runSources.ts';
+import { gearOf, packedAlone, revisionOf, shelfOf, woolStamp } from './runSources.ts';
 
 /** What a run takes beside wool follows from the shelf, from runs, and from how often needles break. */
 const DRAWN_FROM = ['things', 'ledger', 'runs', 'needles'] as const;
@@ -29,8 +29,7 @@ export interface RunDrawing extends ThingsDrawn {
 export const drawingOf = (store: Store, run: Run): RunDrawing =>
   store.remember(DRAWN_FROM, `drawing of ${run.id} ${run.version}`, () => {
     const { input, toPack } = packedAlone(store, run);
-    const { shelf } = store;
-    const [needles, tools] = [shelf.needles(), shelf.tools()];
+    const { needles, tools } = gearOf(store);
     const kit = once(() => (input.kind === 'class' ? kitOfRun(store, run) : null));
     return {
       id: run.id,
@@ -51,19 +50,21 @@ function once<T extends object | null>(make: () => T): () => T {
 }
 
 /** The needles a class needs, from the shelf as it is. */
-export const kitOfRun = (store: Store, run: Run): NeedleKit =>
-  store.remember(
-    DRAWN_FROM,
-    `kit of ${run.id} ${run.version}`,
+export function kitOfRun(store: Store, run: Run): NeedleKit {
+  const { needles, tools, evidence, stamp } = gearOf(store);
+  return store.rememberAs(
+    `kit of ${run.id}`,
+    `${run.version} ${stamp} ${woolStamp(store, run)}`,
     () =>
       kitOfClass(run, {
         designs: new Map([[run.revisionId, revisionOf(store, run).document]]),
         wool: shelfOf(store),
-        needles: store.shelf.needles(),
-        evidence: store.trays.evidence(),
-        tools: store.shelf.tools(),
+        needles,
+        evidence,
+        tools,
       }).kit,
   );
+}
 
 /** Everything beside wool that is short for a run, or that nobody has counted, after those before it. */
 export function shortOfDrawing(
@@ -73,8 +74,7 @@ export function shortOfDrawing(
 ): ThingShort[] {
   return thingsShort(runDrawing.toPack, runDrawing.input, {
     findings: shelfOf(store).findings,
-    needles: store.shelf.needles(),
-    tools: store.shelf.tools(),
+    ...gearOf(store),
     kit: runDrawing.kit(),
     promised: thingsPromisedBefore(runDrawing, inOrder),
   });

@@ -23,7 +23,7 @@ import {
 import type { Store } from '../db/index.ts';
 import { promisedTo, thingsPromisedTo } from './promisedAhead.ts';
 import { kitOfRun } from './runDrawing.ts';
-import { designsOf, packedAlone, shelfOf, sourcesOf } from './runSources.ts';
+import { designsOf, gearOf, packedAlone, shelfOf, sourcesOf } from './runSources.ts';
 
 /** What is in force of a run, after the runs before it. */
 export interface InForceAfter {
@@ -87,8 +87,7 @@ const shortThings = (
 ): ThingShort[] =>
   thingsShort(toPack, input, {
     findings: shelfOf(store).findings,
-    needles: store.shelf.needles(),
-    tools: store.shelf.tools(),
+    ...gearOf(store),
     kit: input.kind === 'class' ? kitOfRun(store, run) : null,
     promised,
   });

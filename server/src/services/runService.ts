@@ -21,6 +21,7 @@ import { todayOf, type ServiceDeps } from './deps.ts';
 import { bringBackToShelf, takeOffShelf } from './packingStock.ts';
 import { promisedTo, thingsPromisedTo } from './promisedAhead.ts';
 import { answering, assertSound, foundOr, Refusal } from './refusal.ts';
+import { warmPlans } from './warmPlans.ts';
 import { factsOf, freezeNow } from './runInForce.ts';
 import { designsOf } from './runSources.ts';
 
@@ -48,7 +49,13 @@ export function runService({ store, now, newId }: ServiceDeps) {
         items: store.sound.each('run', runs.all(), (run) => namedRun(store, run, known)),
       };
     },
-    find: opened,
+    async find(id: string): Promise<OpenedRun> {
+      found(id);
+      await warmPlans(store, today());
+      return opened(id);
+    },
+    /** At once: as a part of what is written. */
+    opened,
     /** What stands before its next state is asked with `find`: it takes all the reckoning there is. */
     plan: (input: RunInput): Run => insert(checked(store, input)),
     save(id: string, version: number, sent: RunInput): OpenedRun {
@@ -58,7 +65,9 @@ export function runService({ store, now, newId }: ServiceDeps) {
       return opened(id);
     },
     /** What runs before this one will take, of fibres and of things. */
-    promisedBefore(id: string): PromisedBefore {
+    async promisedBefore(id: string): Promise<PromisedBefore> {
+      found(id);
+      await warmPlans(store, today());
       const run = found(id);
       return {
         items: [...promisedTo(store, run, today())].map(([fibreId, massG]) => ({ fibreId, massG })),

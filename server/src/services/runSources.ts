@@ -15,6 +15,7 @@ import {
   stockIn,
 } from '@lanakit/core/run';
 import { createHash } from 'node:crypto';
+import { itemsUsed } from '@lanakit/core/pattern';
 import type { Store } from '../db/index.ts';
 
 /** The shelf as the engine looks wool up. */
@@ -58,18 +59,41 @@ export function sourcesOf(
   };
 }
 
-/** The same for the same wool, however much of it there is: what packs follow from, apart from stock. */
-const woolStamp = (store: Store): string =>
-  store.remember(['things', 'ledger'], 'stamp of the wool', () => {
-    const { fibres, findings, handMeasures } = shelfOf(store);
-    const withoutAmounts = [...fibres.values()].map(
-      ({ onHandG: _on, peakG: _peak, lots: _lots, ...is }) => is,
-    );
-    const withoutCounts = [...findings.values()].map(({ onHand: _on, peak: _peak, ...is }) => is);
-    return createHash('sha1')
-      .update(JSON.stringify([withoutAmounts, withoutCounts, handMeasures]))
+/** Needles, tools, and how often needles break: the same while nothing of that is written. */
+export const gearOf = (store: Store) =>
+  store.remember(['things', 'ledger', 'runs', 'needles'], 'gear', () => {
+    const [needles, tools, evidence] = [store.shelf.needles(), store.shelf.tools(), store.trays.evidence()];
+    const stamp = createHash('sha1')
+      .update(JSON.stringify([needles, tools, evidence]))
       .digest('base64');
+    return { needles, tools, evidence, stamp };
   });
+
+/** What a revision names of the shelf: it never changes. */
+const itemsOfRevision = (store: Store, revisionId: string): readonly string[] =>
+  store.rememberAs(`items of ${revisionId}`, '', () => {
+    const revision = store.patterns.findRevision(revisionId);
+    return revision ? itemsUsed(revision.document) : [];
+  });
+
+/**
+ * The same as long as the wool of a run is the same, however much of it there is: what its packs follow from beside its own
+ * terms. A test holds it against what is looked up.
+ */
+export function woolStamp(store: Store, run: RunInput): string {
+  const { fibres, findings, handMeasures } = shelfOf(store);
+  const ids = [...new Set(revisionsOfRun(run).flatMap((id) => itemsOfRevision(store, id)))];
+  const like = ids.map((id) => [id, withoutAmounts(fibres.get(id)), withoutAmounts(findings.get(id))]);
+  return createHash('sha1')
+    .update(JSON.stringify([like, handMeasures]))
+    .digest('base64');
+}
+
+function withoutAmounts(thing: object | undefined): object | null {
+  if (!thing) return null;
+  const amounts = ['onHandG', 'peakG', 'lots', 'onHand', 'peak'];
+  return Object.fromEntries(Object.entries(thing).filter(([key]) => !amounts.includes(key)));
+}
 
 /**
  * What is in force of a run, with the whole shelf before it. Its packs are worked out again only when the run itself or what
@@ -79,7 +103,7 @@ export const packedAlone = (store: Store, run: Run): PackedRun =>
   store.remember(['things', 'ledger', 'runs'], `packed alone, ${run.id} ${run.version}`, () => {
     const frozen = store.runs.frozen(run.id);
     const sources = sourcesOf(store, run);
-    const packed = store.rememberAs(`packed ${run.id}`, `${run.version} ${woolStamp(store)}`, () =>
+    const packed = store.rememberAs(`packed ${run.id}`, `${run.version} ${woolStamp(store, run)}`, () =>
       packedRun(run, frozen, sources),
     );
     const plan = restocked(packed.plan, stockIn(sources));

@@ -16,6 +16,7 @@ import {
 import { todayOf, type ServiceDeps } from './deps.ts';
 import { ITEM_KINDS, type StoredItem } from './itemKinds.ts';
 import { promisedAhead } from './promisedAhead.ts';
+import { warmPlans } from './warmPlans.ts';
 import { belowNothing, checkCount, misplaced } from './stockPlaces.ts';
 import { answering, assertSound, foundOr, Refusal } from './refusal.ts';
 
@@ -124,7 +125,10 @@ export function stockService({ store, now, newId }: ServiceDeps) {
       });
       return whole(blendId);
     },
-    promisedAhead: () => promisedAhead(store, todayOf(now())),
+    async promisedAhead() {
+      await warmPlans(store, todayOf(now()));
+      return promisedAhead(store, todayOf(now()));
+    },
     handMeasures: () => stock.handMeasures(),
     setHandMeasure(input: HandMeasureInput) {
       stock.setHandMeasure(input, at());

@@ -2,7 +2,7 @@ import { afterEach, describe, expect, test } from '@jest/globals';
 import Database from 'better-sqlite3';
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
-import { chmodSync, mkdtempSync, rmSync, statSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, mkdtempSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { databaseFault } from '../../src/db/databaseFault.ts';
@@ -47,6 +47,16 @@ describe('a studio is one process’s', () => {
     other.kill('SIGKILL');
     await once(other, 'exit');
     held(dir).release();
+  });
+  test('what was left lying about by a process that ended is taken away by the next, and nothing else', () => {
+    const dir = freshDir();
+    mkdirSync(join(dir, 'backups'));
+    const kept = ['lanakit.sqlite.damaged-x', 'notes.sqlite', 'looking-glass.sqlite'];
+    const left = ['looking-12.sqlite', 'looking-12.sqlite-wal', 'backups/unchecked-9.sqlite'];
+    for (const name of [...kept, ...left]) writeFileSync(join(dir, name), 'x');
+    held(dir).release();
+    for (const name of kept) expect([name, existsSync(join(dir, name))]).toEqual([name, true]);
+    for (const name of left) expect([name, existsSync(join(dir, name))]).toEqual([name, false]);
   });
   test('its directory is its owner’s alone', () => {
     const dir = join(freshDir(), 'studio');

@@ -72,7 +72,7 @@ test('a class that was over before: its numbers as they come to, nothing taken o
   const done = runs.recordDone(planned.id);
   if (isRefusal(done)) throw done;
   expect(done.state).toBe('done');
-  const opened = runs.find(planned.id);
+  const opened = runs.opened(planned.id);
   expect(isRefusal(opened) ? null : opened.frozen?.plan.classG).toBeGreaterThan(0);
   expect(studio.deps.store.shelf.fibre(chalk.id)?.onHandG).toBe(500);
   studio.close();
