@@ -72,3 +72,17 @@ test('a second place that is none is said beside its field; the bench tells how 
   await page.getByRole('region', { name: 'Backups' }).getByRole('link', { name: 'Backups' }).click();
   await expect(page.getByRole('heading', { name: 'Backups' })).toBeVisible();
 });
+
+test('what was deleted lies in the bin, and is had back from there', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/techniques`);
+  await page.getByRole('link', { name: /limb/i }).first().click();
+  await page.getByRole('button', { name: 'Put it away' }).click();
+  await expect(say(page)).toContainText('is put away');
+  await page.goto(`${demo.url}/backups`);
+  await page.getByRole('link', { name: 'bin' }).click();
+  await expect(page.getByRole('heading', { name: 'Bin' })).toBeVisible();
+  await expectNothingSerious(page);
+  await page.getByRole('button', { name: /^Bring it back: / }).click();
+  await expect(say(page)).toContainText('is back');
+  await expect(page.getByText('Nothing was deleted.')).toBeVisible();
+});

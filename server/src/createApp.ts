@@ -10,6 +10,7 @@ import { HttpProblem } from './http/problems.ts';
 import { ok } from './http/replies.ts';
 import { route, type Route } from './http/route.ts';
 import { benchRoutes } from './routes/bench.ts';
+import { binRoutes } from './routes/bin.ts';
 import { importRoutes } from './routes/imports.ts';
 import { itemRoutes } from './routes/items.ts';
 import { keepingRoutes } from './routes/keeping.ts';
@@ -77,6 +78,7 @@ export function allRoutes(services: Services): Route[] {
     ...trayRoutes(services.trays),
     ...benchRoutes(services.bench),
     ...keepingRoutes(services.keeping),
+    ...binRoutes(services.bin),
     route({
       method: 'get',
       path: '/health',

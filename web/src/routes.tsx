@@ -75,6 +75,10 @@ export const router = createBrowserRouter([
         path: 'backups',
         lazy: async () => ({ Component: (await import('./backups/BackupsPage.tsx')).BackupsPage }),
       },
+      {
+        path: 'bin',
+        lazy: async () => ({ Component: (await import('./backups/BinPage.tsx')).BinPage }),
+      },
       { path: '*', Component: NotFound },
     ],
   },

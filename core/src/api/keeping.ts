@@ -63,3 +63,13 @@ export interface Keeping {
 export interface PutBack {
   readonly keptAs: string;
 }
+
+/** Something that was deleted, and how it is had back. */
+export interface BinnedThing {
+  readonly kind: KeptKind | 'technique';
+  readonly id: string;
+  readonly name: string;
+  readonly deletedAt: string;
+  /** Where its kind is at home, below /api: it is brought back by `{path}/{id}/restore`. */
+  readonly path: string;
+}

@@ -1,4 +1,5 @@
 import { answeredKeyQueries } from './answeredKeys.ts';
+import { binQueries } from './bin.ts';
 import { importQueries } from './imports.ts';
 import { itemQueries } from './items.ts';
 import type { Db } from './openDatabase.ts';
@@ -41,6 +42,7 @@ export function createStore(db: Db) {
     runs: runQueries(db, sound),
     trays: trayQueries(db, sound),
     studio: studioQueries(db),
+    bin: binQueries(db),
     /** What can be read of what is damaged. */
     sound,
     answeredKeys: answeredKeyQueries(db),

@@ -34,6 +34,9 @@ export function techniqueQueries(db: Db, sound: SoundReader) {
   const statement = db.prepare<[string], TechniqueRow>(`${SELECT} AND v.version = t.version WHERE t.id = ?`);
   const version = db.prepare<[string, number], TechniqueRow>(`${SELECT} WHERE t.id = ? AND v.version = ?`);
   const archive = db.prepare(`UPDATE technique SET archived_at = @at WHERE id = @id AND archived_at IS NULL`);
+  const unarchive = db.prepare(
+    `UPDATE technique SET archived_at = NULL WHERE id = ? AND archived_at IS NOT NULL`,
+  );
   const uses = db.prepare<[string], { pattern_id: string; title: string; use_id: string; version: number }>(`
     SELECT p.id AS pattern_id, p.title,
            json_extract(u.value, '$.id') AS use_id, json_extract(u.value, '$.version') AS version
@@ -63,6 +66,8 @@ export function techniqueQueries(db: Db, sound: SoundReader) {
       return true;
     }),
     archive: (id: string, at: string): boolean => archive.run({ id, at }).changes === 1,
+    /** False when it is not put away. */
+    restore: (id: string): boolean => unarchive.run(id).changes === 1,
     /** Drafts that use it, with the version each of them has. */
     usesOf: (id: string) =>
       uses.all(id).map((row) => ({

@@ -44,6 +44,13 @@ export const techniqueRoutes = (techniques: TechniqueService): Route[] => [
     handle: ({ params: { id } }) => gone(techniques.putAway(id)),
   }),
   route({
+    method: 'post',
+    path: '/techniques/:id/restore',
+    summary: 'Bring a technique back that was put away',
+    answers: [200],
+    handle: ({ params: { id } }) => versioned(techniques.restore(id)),
+  }),
+  route({
     method: 'get',
     path: '/techniques/:id/versions/:version',
     summary: 'One version of a technique, which never changes',

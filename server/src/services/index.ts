@@ -1,6 +1,7 @@
 import type { ItemKind } from '../db/index.ts';
 import type { ServiceDeps, WorkDeps } from './deps.ts';
 import { benchService } from './benchService.ts';
+import { binService } from './binService.ts';
 import { importService } from './importService.ts';
 import { ITEM_KINDS } from './itemKinds.ts';
 import { itemService, type ItemService } from './itemService.ts';
@@ -43,4 +44,5 @@ export const createServices = (deps: WorkDeps) => ({
   trays: trayService(deps),
   bench: benchService(deps),
   keeping: keepingService(deps),
+  bin: binService(deps),
 });

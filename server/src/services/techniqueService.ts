@@ -31,5 +31,9 @@ export function techniqueService({ store: { techniques }, now, newId }: ServiceD
     putAway(id: string): void {
       if (!techniques.archive(id, at())) throw new Refusal({ code: 'not_found' });
     },
+    restore(id: string): Technique {
+      if (!techniques.restore(id)) throw new Refusal({ code: 'not_found' });
+      return found(id);
+    },
   });
 }

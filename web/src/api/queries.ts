@@ -1,6 +1,7 @@
 import type {
   BackupContents,
   Bench,
+  BinnedThing,
   ItemUse,
   Keeping,
   NamedRun,
@@ -183,6 +184,9 @@ export const usePromised = (id: string): Resource<PromisedBefore> =>
 
 /** How safe the studio is. */
 export const useKeeping = (): Resource<Keeping> => useSWR('/keeping', get<Keeping>);
+
+/** What was deleted lately. */
+export const useBin = (): Resource<Items<BinnedThing>> => useList('/bin');
 
 /** What is in a backup, against what is there now. */
 export const useBackup = (name: string): Resource<BackupContents> =>

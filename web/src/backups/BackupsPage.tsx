@@ -1,7 +1,7 @@
 import type { BackupName, Keeping } from '@lanakit/core/api';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { backUpNow } from '../api/mutations/keeping.ts';
 import { perform } from '../api/mutations/mutation.ts';
 import { useKeeping } from '../api/queries.ts';
@@ -33,6 +33,9 @@ export function BackupsPage() {
           ))}
         </ul>
         <div className={styles.foot}>
+          <p>
+            Only deleted something? It lies in the <Link to="/bin">bin</Link>.
+          </p>
           <SecondPlace keeping={data} />
           <p className="quiet small">
             They lie in {data.folder}. One is made each day on which something changed, and before everything

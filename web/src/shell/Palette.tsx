@@ -104,6 +104,7 @@ function useEntries(onKeys: () => void): Entry[] {
     { key: 'shelf', name: 'Shelf', kind: 'place', run: go('/shelf') },
     { key: 'runs', name: 'Runs', kind: 'place', run: go('/runs') },
     { key: 'backups', name: 'Backups', kind: 'place', run: go('/backups') },
+    { key: 'bin', name: 'Bin: what was deleted', kind: 'place', run: go('/bin') },
     ...(patterns ?? []).map(({ id, document }) => ({
       key: id,
       name: document.title,

@@ -18,6 +18,7 @@ import lists from '../ui/Lists.module.css';
 import styles from './Techniques.module.css';
 import { TechniqueStepFields } from './TechniqueStepFields.tsx';
 import { perform } from '../api/mutations/mutation.ts';
+import { bringBack } from '../api/mutations/keeping.ts';
 import { createTechnique, deleteTechnique, saveTechnique } from '../api/mutations/patterns.ts';
 import { useAttempt } from '../shell/useAttempt.ts';
 import { problemsBeside } from '../ui/fields/problemsBeside.ts';
@@ -64,7 +65,10 @@ export function TechniqueForm({ stored, input: start }: TechniqueFormProps) {
     if (!stored) return;
     await attempt(async () => {
       await perform(deleteTechnique(stored.id), () => void navigate('/techniques'));
-      return { text: `${stored.name} is put away; patterns that use it keep its steps.` };
+      return {
+        text: `${stored.name} is put away; patterns that use it keep its steps.`,
+        undo: () => perform(bringBack({ path: '/techniques', id: stored.id })),
+      };
     });
   };
   return (

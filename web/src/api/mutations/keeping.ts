@@ -1,4 +1,4 @@
-import type { BackupName, KeptKind, PutBack } from '@lanakit/core/api';
+import type { BackupName, BinnedThing, KeptKind, PutBack } from '@lanakit/core/api';
 import type { Mutation } from './mutation.ts';
 
 export const backUpNow = (): Mutation<BackupName> => ({
@@ -25,5 +25,11 @@ export const putBack = (
   path: `/backups/${name}/put-back`,
   body: { thing },
   hasOwnKey: true,
+  touches: ['/'],
+});
+
+export const bringBack = ({ path, id }: Pick<BinnedThing, 'path' | 'id'>): Mutation<unknown> => ({
+  method: 'POST',
+  path: `${path}/${id}/restore`,
   touches: ['/'],
 });
