@@ -11,6 +11,7 @@ import { ok } from './http/replies.ts';
 import { route, type Route } from './http/route.ts';
 import { benchRoutes } from './routes/bench.ts';
 import { binRoutes } from './routes/bin.ts';
+import { historyRoutes } from './routes/history.ts';
 import { importRoutes } from './routes/imports.ts';
 import { itemRoutes } from './routes/items.ts';
 import { keepingRoutes } from './routes/keeping.ts';
@@ -79,6 +80,7 @@ export function allRoutes(services: Services): Route[] {
     ...benchRoutes(services.bench),
     ...keepingRoutes(services.keeping),
     ...binRoutes(services.bin),
+    ...historyRoutes(services.history),
     route({
       method: 'get',
       path: '/health',

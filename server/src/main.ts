@@ -47,6 +47,7 @@ function tidyUp({ store }: WorkDeps): void {
   const before = (ms: number) => new Date(Date.now() - ms).toISOString();
   store.pictures.sweep(before(UNUSED_PICTURES_MS));
   store.answeredKeys.sweep(before(KEYS_KEPT_MS));
+  store.history.thin(new Date());
 }
 
 function start(): void {

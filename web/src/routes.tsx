@@ -79,6 +79,10 @@ export const router = createBrowserRouter([
         path: 'bin',
         lazy: async () => ({ Component: (await import('./backups/BinPage.tsx')).BinPage }),
       },
+      {
+        path: 'history/:kind/:id',
+        lazy: async () => ({ Component: (await import('./history/HistoryPage.tsx')).HistoryPage }),
+      },
       { path: '*', Component: NotFound },
     ],
   },

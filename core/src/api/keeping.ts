@@ -73,3 +73,20 @@ export interface BinnedThing {
   /** Where its kind is at home, below /api: it is brought back by `{path}/{id}/restore`. */
   readonly path: string;
 }
+
+/** One state of something before it was changed. */
+export interface HistoryEntry {
+  readonly id: number;
+  readonly version: number;
+  /** From when it was so. */
+  readonly at: string;
+  /** It never was: somebody else was first, and this is what would have been made of it. */
+  readonly isLost: boolean;
+}
+
+/** Something as it is, with its document as its kind has it. */
+export interface HistoryState {
+  readonly name: string;
+  readonly version: number;
+  readonly document: object;
+}

@@ -1,5 +1,6 @@
 import { answeredKeyQueries } from './answeredKeys.ts';
 import { binQueries } from './bin.ts';
+import { historyQueries } from './history.ts';
 import { importQueries } from './imports.ts';
 import { itemQueries } from './items.ts';
 import type { Db } from './openDatabase.ts';
@@ -29,20 +30,22 @@ export { viewOf } from './shelf.ts';
 /** The one narrow door to the database: every table group's queries, prepared once. */
 export function createStore(db: Db) {
   const sound = soundReader(db);
-  const items = itemQueries(db, sound);
+  const history = historyQueries(db);
+  const items = itemQueries(db, sound, history);
   const stock = stockQueries(db, sound);
   return {
     items,
     stock,
     shelf: shelfReader(items, stock),
     imports: importQueries(db),
-    patterns: patternQueries(db, sound),
+    patterns: patternQueries(db, sound, history),
     pictures: pictureQueries(db),
     techniques: techniqueQueries(db, sound),
-    runs: runQueries(db, sound),
+    runs: runQueries(db, sound, history),
     trays: trayQueries(db, sound),
     studio: studioQueries(db),
     bin: binQueries(db),
+    history,
     /** What can be read of what is damaged. */
     sound,
     answeredKeys: answeredKeyQueries(db),

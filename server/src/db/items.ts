@@ -1,4 +1,5 @@
 import type { ItemUse } from '@lanakit/core/api';
+import type { HistoryQueries } from './history.ts';
 import type { Db } from './openDatabase.ts';
 import { whole } from './whole.ts';
 import { sealOf, unsealed } from './sealed.ts';
@@ -34,7 +35,7 @@ interface ItemRow {
 const SELECT = `SELECT id, version, kind, properties, properties_seal, is_archived FROM item WHERE deleted_at IS NULL`;
 
 /** Every query on what is on the shelf, whatever its kind; prepared once. */
-export function itemQueries(db: Db, sound: SoundReader) {
+export function itemQueries(db: Db, sound: SoundReader, history: HistoryQueries) {
   const selectAll = db.prepare<[ItemKind], ItemRow>(
     `${SELECT} AND kind = ? ORDER BY name COLLATE NOCASE, id`,
   );
@@ -50,6 +51,10 @@ export function itemQueries(db: Db, sound: SoundReader) {
       is_archived = @isArchived,
       updated_at = @at
     WHERE id = @id AND kind = @kind AND version = @version AND deleted_at IS NULL`);
+  const selectBefore = db.prepare<[string, number], { version: number; at: string; document: string }>(`
+    SELECT version, updated_at AS at,
+      json_set(properties, '$.archived', json(CASE WHEN is_archived = 1 THEN 'true' ELSE 'false' END)) AS document
+    FROM item WHERE id = ? AND version = ? AND json_valid(properties)`);
   const clearLinks = db.prepare(`DELETE FROM item_link WHERE item_id = ?`);
   const insertLink = db.prepare(`INSERT OR IGNORE INTO item_link (item_id, names_id) VALUES (?, ?)`);
   const selectPatternUses = db.prepare<
@@ -100,9 +105,12 @@ export function itemQueries(db: Db, sound: SoundReader) {
     }),
     /** False when the version is no longer the stored one; nothing is written then. */
     update: whole(db, (id: string, version: number, write: ItemWrite, at: string): boolean => {
+      const before = selectBefore.get(id, version);
       const isWritten = updateRow.run({ ...columnsOf(write), id, version, at }).changes === 1;
-      if (isWritten) noteLinks(id, write.links);
-      return isWritten;
+      if (!isWritten) return false;
+      noteLinks(id, write.links);
+      if (before) history.keep('item', id, before, at);
+      return true;
     }),
     /** Where it is used: patterns and revisions, blends, suppliers who offer it. */
     uses: (itemId: string): ItemUse[] => [

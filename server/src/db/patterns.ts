@@ -1,5 +1,6 @@
 import type { Revision, StoredPattern } from '@lanakit/core/api';
 import { itemsUsed, type Pattern } from '@lanakit/core/pattern';
+import type { HistoryQueries } from './history.ts';
 import type { Db } from './openDatabase.ts';
 import { whole } from './whole.ts';
 import { sealOf, unsealed } from './sealed.ts';
@@ -41,7 +42,7 @@ const SELECT = `
   WHERE p.deleted_at IS NULL`;
 
 /** Every query on patterns and revisions, prepared once. */
-export function patternQueries(db: Db, sound: SoundReader) {
+export function patternQueries(db: Db, sound: SoundReader, history: HistoryQueries) {
   const selectPage = db.prepare<
     { updatedAt: string; id: string; limit: number; archived: number },
     PatternRow
@@ -63,6 +64,9 @@ export function patternQueries(db: Db, sound: SoundReader) {
   const updateRow = db.prepare(`
     UPDATE pattern SET title = @title, document = @document, document_seal = @seal, version = version + 1, updated_at = @at
     WHERE id = @id AND version = @version AND deleted_at IS NULL`);
+  const selectBefore = db.prepare<[string, number], { version: number; at: string; document: string }>(
+    'SELECT version, updated_at AS at, document FROM pattern WHERE id = ? AND version = ?',
+  );
   const clearItems = db.prepare(`DELETE FROM pattern_item WHERE pattern_id = ?`);
   const insertItem = db.prepare(`INSERT INTO pattern_item (pattern_id, item_id) VALUES (?, ?)`);
   const insertRevision = db.prepare(`
@@ -134,8 +138,11 @@ export function patternQueries(db: Db, sound: SoundReader) {
     }),
     /** False when the version is no longer the stored one; nothing is written then. */
     update: whole(db, (id: string, version: number, document: Pattern, at: string): boolean => {
+      const before = selectBefore.get(id, version);
       const isWritten = updateRow.run({ id, version, ...columnsOf(document), at }).changes === 1;
-      if (isWritten) noteItems(id, document);
+      if (!isWritten) return false;
+      noteItems(id, document);
+      if (before) history.keep('pattern', id, before, at);
       return isWritten;
     }),
     ...softDelete(db, 'pattern'),

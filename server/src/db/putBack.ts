@@ -4,7 +4,7 @@ import type Database from 'better-sqlite3';
 type Connection = Database.Database;
 
 /** Belongs to the studio as it is, whatever is put back: how it is kept, and what was answered lately. */
-const STAYS = ['studio_fact', 'answered_key', 'change_count'];
+const STAYS = ['studio_fact', 'answered_key', 'change_count', 'history'];
 
 /**
  * Puts everything of a backup in the place of everything there is, within one transaction: killed in between, nothing was

@@ -8,6 +8,7 @@ import {
   type RunTick,
 } from '@lanakit/core/run';
 import { fromMilli } from '@lanakit/core/shelf';
+import type { HistoryQueries } from './history.ts';
 import type { Db } from './openDatabase.ts';
 import { sealOf, unsealed } from './sealed.ts';
 import type { SoundReader } from './sound.ts';
@@ -60,7 +61,7 @@ const frozenColumnsOf = (frozen: Frozen | null) => {
 };
 
 /** Every query on runs, prepared once. */
-export function runQueries(db: Db, sound: SoundReader) {
+export function runQueries(db: Db, sound: SoundReader, history: HistoryQueries) {
   const selectAll = db.prepare<[], RunRow>(`${SELECT} ORDER BY date, created_at, id`);
   const selectAhead = db.prepare<[string], RunRow>(`${SELECT} AND date >= ? ORDER BY date, created_at, id`);
   const selectOne = db.prepare<[string], RunRow>(`${SELECT} AND id = ?`);
@@ -78,6 +79,9 @@ export function runQueries(db: Db, sound: SoundReader) {
     UPDATE run SET version = version + 1, state = @state, frozen = @frozen, frozen_seal = @seal,
       updated_at = @at
     WHERE id = @id AND version = @version AND deleted_at IS NULL`);
+  const selectBefore = db.prepare<[string, number], { version: number; at: string; document: string }>(
+    'SELECT version, updated_at AS at, document FROM run WHERE id = ? AND version = ?',
+  );
   const dropRevisions = db.prepare('DELETE FROM run_revision WHERE run_id = ?');
   const insertRevision = db.prepare('INSERT INTO run_revision (run_id, revision_id) VALUES (?, ?)');
   const insertTick = db.prepare(`
@@ -125,7 +129,9 @@ export function runQueries(db: Db, sound: SoundReader) {
       linkRevisions(id, input);
     }),
     update: whole(db, (id: string, version: number, input: RunInput, at: string): boolean => {
+      const before = selectBefore.get(id, version);
       if (updateRow.run({ ...rowOf(input), id, version, at }).changes !== 1) return false;
+      if (before) history.keep('run', id, before, at);
       linkRevisions(id, input);
       return true;
     }),

@@ -37,9 +37,17 @@ export function written(
       return outcome;
     });
   } catch (error) {
-    if (isRefusal(error)) return error;
-    throw error;
+    if (!isRefusal(error)) throw error;
+    keepWhatLost(error, { store, now });
+    return error;
   }
+}
+
+/** What somebody wrote is not gone with the conflict it lost: it lies in the history of what it was meant for. */
+function keepWhatLost({ reason }: Refusal, { store, now }: WriteDeps): void {
+  if (reason.code !== 'version_conflict' || !reason.of || reason.yours === null) return;
+  const { kind, id, version } = reason.of;
+  store.history.keepLost(kind, id, version, JSON.stringify(reason.yours), now().toISOString());
 }
 
 const kept = ({ status, body, version, location }: Reply) => ({

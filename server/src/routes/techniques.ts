@@ -50,6 +50,10 @@ export const techniqueRoutes = (techniques: TechniqueService): Route[] => [
     answers: [200],
     handle: ({ params: { id } }) => versioned(techniques.restore(id)),
   }),
+  ...techniqueVersionRoutes(techniques),
+];
+
+const techniqueVersionRoutes = (techniques: TechniqueService): Route[] => [
   route({
     method: 'get',
     path: '/techniques/:id/versions/:version',

@@ -2,6 +2,7 @@ import type { ItemKind } from '../db/index.ts';
 import type { ServiceDeps, WorkDeps } from './deps.ts';
 import { benchService } from './benchService.ts';
 import { binService } from './binService.ts';
+import { historyService } from './historyService.ts';
 import { importService } from './importService.ts';
 import { ITEM_KINDS } from './itemKinds.ts';
 import { itemService, type ItemService } from './itemService.ts';
@@ -31,18 +32,22 @@ const itemServices = (deps: ServiceDeps): Readonly<Record<ItemKind, ItemService>
 export type Services = ReturnType<typeof createServices>;
 
 /** Everything a studio can do, whoever asks: HTTP, the demo, a test. */
-export const createServices = (deps: WorkDeps) => ({
-  items: itemServices(deps),
-  stock: stockService(deps),
-  imports: importService(deps),
-  patterns: patternService(deps),
-  patternFiles: patternFileService(deps),
-  pictures: pictureService(deps),
-  techniques: techniqueService(deps),
-  runs: runService(deps),
-  papers: paperService(deps),
-  trays: trayService(deps),
-  bench: benchService(deps),
-  keeping: keepingService(deps),
-  bin: binService(deps),
-});
+export const createServices = (deps: WorkDeps) => {
+  const [items, patterns, runs] = [itemServices(deps), patternService(deps), runService(deps)];
+  return {
+    items,
+    patterns,
+    runs,
+    stock: stockService(deps),
+    imports: importService(deps),
+    patternFiles: patternFileService(deps),
+    pictures: pictureService(deps),
+    techniques: techniqueService(deps),
+    papers: paperService(deps),
+    trays: trayService(deps),
+    bench: benchService(deps),
+    keeping: keepingService(deps),
+    bin: binService(deps),
+    history: historyService(deps, { items, patterns, runs }),
+  };
+};

@@ -22,8 +22,14 @@ export function itemService(kind: ItemKindRules, { store, now, newId }: ServiceD
   const { items, stock } = store;
   const at = () => now().toISOString();
   const found = (id: string): StoredItem => foundOr(kind.find(store, id));
-  const conflict = (id: string, yours: unknown) =>
-    new Refusal({ code: 'version_conflict', id, yours, theirs: found(id) });
+  const conflict = (id: string, yours: unknown, version: number) =>
+    new Refusal({
+      code: 'version_conflict',
+      id,
+      yours,
+      theirs: found(id),
+      of: { kind: 'item', id, version },
+    });
   const assertPossible = (input: unknown, id: string | null, pointer = '') =>
     assertSound(
       kind
@@ -39,7 +45,7 @@ export function itemService(kind: ItemKindRules, { store, now, newId }: ServiceD
   const save = ({ id, version, input }: ItemChange, pointer = ''): StoredItem => {
     found(id);
     assertPossible(input, id, pointer);
-    if (!items.update(id, version, writeOf(kind, input), at())) throw conflict(id, input);
+    if (!items.update(id, version, writeOf(kind, input), at())) throw conflict(id, input, version);
     return found(id);
   };
   return answering({
@@ -64,7 +70,7 @@ export function itemService(kind: ItemKindRules, { store, now, newId }: ServiceD
     remove(id: string, version: number): void {
       const uses = kind.uses(store, found(id).id);
       if (uses.length > 0) throw new Refusal({ code: 'in_use', uses });
-      if (!items.remove(id, version, at())) throw conflict(id, null);
+      if (!items.remove(id, version, at())) throw conflict(id, null, version);
     },
     restore(id: string): StoredItem {
       if (!items.restore(id)) throw new Refusal({ code: 'not_found' });

@@ -19,8 +19,13 @@ export function patternService({ store, now, newId }: ServiceDeps) {
   const { patterns } = store;
   const at = () => now().toISOString();
   const found = (id: string): StoredPattern => foundOr(patterns.find(id));
-  const conflict = (id: string, yours: unknown) =>
-    new Refusal({ code: 'version_conflict', yours, theirs: found(id) });
+  const conflict = (id: string, yours: unknown, version: number) =>
+    new Refusal({
+      code: 'version_conflict',
+      yours,
+      theirs: found(id),
+      of: { kind: 'pattern', id, version },
+    });
   return answering({
     page: (after: PatternCursor | null, limit: number, isArchive: boolean) =>
       patterns.page(after, limit, isArchive),
@@ -35,12 +40,12 @@ export function patternService({ store, now, newId }: ServiceDeps) {
       // What it named before it may name on: a fibre taken off the shelf meanwhile must not keep anybody from saving.
       const before = new Set(itemsUsed(found(id).document));
       assertSound([...checkPattern(document), ...strangeReferences(store, document, before)]);
-      if (!patterns.update(id, version, document, at())) throw conflict(id, document);
+      if (!patterns.update(id, version, document, at())) throw conflict(id, document, version);
       return found(id);
     },
     remove(id: string, version: number): void {
       found(id);
-      if (!patterns.remove(id, version, at())) throw conflict(id, null);
+      if (!patterns.remove(id, version, at())) throw conflict(id, null, version);
     },
     restore(id: string): StoredPattern {
       if (!patterns.restore(id)) throw new Refusal({ code: 'not_found' });
@@ -57,7 +62,7 @@ export function patternService({ store, now, newId }: ServiceDeps) {
     /** The draft as a revision that never changes. @param note what is new in it */
     publish(id: string, version: number, note: string): Revision {
       const { version: stands, document, revision } = found(id);
-      if (stands !== version) throw conflict(id, null);
+      if (stands !== version) throw conflict(id, null, version);
       const problems = [...missingForPublishing(document), ...strangeReferences(store, document)];
       if (problems.length > 0) throw new Refusal({ code: 'pattern_incomplete', problems });
       const last = revision && patterns.findRevision(revision.id);

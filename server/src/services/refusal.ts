@@ -1,5 +1,12 @@
-import type { ItemUse } from '@lanakit/core/api';
+import type { ItemUse, KeptKind } from '@lanakit/core/api';
 import type { Problem } from '@lanakit/core/problems';
+
+/** What somebody was too late with: of what, and made from which version. */
+export interface LostOf {
+  readonly kind: KeptKind;
+  readonly id: string;
+  readonly version: number;
+}
 
 /** Why something was not done, as data: HTTP gives it a status, `problemWords` its words. */
 export type RefusalReason =
@@ -11,6 +18,8 @@ export type RefusalReason =
       readonly yours: unknown;
       readonly theirs: unknown;
       readonly id?: string;
+      /** What it is of, where what was sent is kept in its history. */
+      readonly of?: LostOf;
     }
   | { readonly code: 'revision_unchanged'; readonly number: number }
   | { readonly code: 'in_use'; readonly uses: readonly ItemUse[] }

@@ -20,7 +20,7 @@ import type { Store } from '../db/index.ts';
 import { todayOf, type ServiceDeps } from './deps.ts';
 import { bringBackToShelf, takeOffShelf } from './packingStock.ts';
 import { promisedTo, thingsPromisedTo } from './promisedAhead.ts';
-import { answering, assertSound, foundOr, Refusal } from './refusal.ts';
+import { answering, assertSound, foundOr, type LostOf, Refusal } from './refusal.ts';
 import { warmPlans } from './warmPlans.ts';
 import { factsOf, freezeNow } from './runInForce.ts';
 import { designsOf } from './runSources.ts';
@@ -34,8 +34,8 @@ export function runService({ store, now, newId }: ServiceDeps) {
   const today = () => todayOf(now());
   const found = (id: string): Run => foundOr(runs.find(id));
   const opened = (id: string): OpenedRun => openedRun(store, found(id), today());
-  const conflict = (id: string, yours: unknown) =>
-    new Refusal({ code: 'version_conflict', yours, theirs: namedRun(store, found(id)) });
+  const conflict = (id: string, yours: unknown, of?: LostOf) =>
+    new Refusal({ code: 'version_conflict', yours, theirs: namedRun(store, found(id)), ...(of && { of }) });
   const insert = (input: RunInput): Run => {
     const id = newId();
     runs.insert(id, input, at());
@@ -61,7 +61,7 @@ export function runService({ store, now, newId }: ServiceDeps) {
     save(id: string, version: number, sent: RunInput): OpenedRun {
       found(id);
       const input = checked(store, sent);
-      if (!runs.update(id, version, input, at())) throw conflict(id, input);
+      if (!runs.update(id, version, input, at())) throw conflict(id, input, { kind: 'run', id, version });
       return opened(id);
     },
     /** What runs before this one will take, of fibres and of things. */

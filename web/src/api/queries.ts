@@ -2,8 +2,11 @@ import type {
   BackupContents,
   Bench,
   BinnedThing,
+  HistoryEntry,
+  HistoryState,
   ItemUse,
   Keeping,
+  KeptKind,
   NamedRun,
   NeedleTray,
   OpenedRun,
@@ -184,6 +187,15 @@ export const usePromised = (id: string): Resource<PromisedBefore> =>
 
 /** How safe the studio is. */
 export const useKeeping = (): Resource<Keeping> => useSWR('/keeping', get<Keeping>);
+
+/** States of something before its changes. */
+export const useHistory = (kind: KeptKind, id: string): Resource<Items<HistoryEntry>> =>
+  useFresh(`/history/${kind}/${id}`);
+export const useHistoryNow = (kind: KeptKind, id: string): Resource<HistoryState> =>
+  useFresh(`/history/${kind}/${id}/now`);
+/** One of them, which never changes. */
+export const useHistoryState = (kind: KeptKind, id: string, entryId: number): Resource<object> =>
+  useSWR(`/history/${kind}/${id}/states/${entryId}`, get<object>, { revalidateIfStale: false });
 
 /** What was deleted lately. */
 export const useBin = (): Resource<Items<BinnedThing>> => useList('/bin');

@@ -5,6 +5,7 @@ import { NOT_SAVED_YET } from '../draft/notSavedYet.ts';
 import type { RunDraft } from './useRunDraft.ts';
 import { perform } from '../api/mutations/mutation.ts';
 import { copyRun, deleteRun, restoreRun } from '../api/mutations/runs.ts';
+import { useNotice } from '../shell/Notice.tsx';
 import { useAttempt } from '../shell/useAttempt.ts';
 
 /** The same planned again as a run of its own. */
@@ -21,6 +22,21 @@ export function CopyRun({ run, draft }: { run: OpenedRun; draft: RunDraft }) {
   return (
     <Button size="small" onClick={() => void copy()}>
       Plan the same again
+    </Button>
+  );
+}
+
+/** As it was before its changes. */
+export function RunHistory({ run, draft }: { run: OpenedRun; draft: RunDraft }) {
+  const navigate = useNavigate();
+  const say = useNotice();
+  const open = async () => {
+    if (await draft.settle()) await navigate(`/history/run/${run.id}`);
+    else say(NOT_SAVED_YET);
+  };
+  return (
+    <Button size="small" onClick={() => void open()}>
+      History
     </Button>
   );
 }

@@ -23,7 +23,7 @@ import { RightsNote } from './RightsNote.tsx';
 import { RunConflict } from './RunConflict.tsx';
 import { runProblems, RunFields } from './RunFields.tsx';
 import { RunDesigns } from './RunDesigns.tsx';
-import { CopyRun, DeleteRun } from './RunEnds.tsx';
+import { CopyRun, DeleteRun, RunHistory } from './RunEnds.tsx';
 import styles from './RunPage.module.css';
 import { RunPapers, SheetLink } from './RunPapers.tsx';
 import { RunStates } from './RunStates.tsx';
@@ -138,6 +138,7 @@ function Side({ run, draft, live }: SideProps) {
       {live && !isKits && <RunFigure runPlan={live} />}
       <div className={styles.ends}>
         <CopyRun run={run} draft={draft} />
+        <RunHistory run={run} draft={draft} />
         <DeleteRun run={run} draft={draft} />
       </div>
     </section>

@@ -1,5 +1,6 @@
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import type { ItemForm } from './useItemForm.ts';
 import styles from './Panel.module.css';
 
@@ -38,6 +39,7 @@ export function ItemFrame<T extends { readonly archived: boolean }>({ form, chil
             <Button danger onClick={form.remove}>
               Delete
             </Button>
+            {form.id !== null && <Link to={`/history/item/${form.id}`}>History</Link>}
           </>
         )}
       </div>

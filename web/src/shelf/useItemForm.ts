@@ -22,6 +22,8 @@ export interface FormSpec<T> {
 export interface ItemForm<T> {
   readonly input: T;
   readonly isNew: boolean;
+  /** Null while it is new. */
+  readonly id: string | null;
   readonly set: (change: Partial<T>) => void;
   readonly problemAt: (pointer: string) => string | null;
   readonly problems: readonly Problem[];
@@ -114,6 +116,7 @@ export function useItemForm<T extends { readonly archived: boolean }>(
   return {
     input,
     isNew: stored === null,
+    id: stored?.id ?? null,
     set: (change) => {
       setInput((before) => ({ ...before, ...change }));
       setProblems([]);

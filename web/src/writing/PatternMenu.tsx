@@ -58,6 +58,12 @@ function usePatternActions(stored: StoredPattern) {
       await navigate(`/compare?a=draft:${stored.id}${before}`);
       return undefined;
     });
+  const history = () =>
+    attempt(async () => {
+      if (!(await settle())) return NOT_SAVED_YET;
+      await navigate(`/history/pattern/${stored.id}`);
+      return undefined;
+    });
   return {
     duplicate: () => copyAs(copyOf(document)),
     derive: () => copyAs(derivedFrom(document)),
@@ -69,6 +75,7 @@ function usePatternActions(stored: StoredPattern) {
     putAway,
     remove,
     compare,
+    history,
   };
 }
 
@@ -101,6 +108,7 @@ export function PatternMenu({ stored }: { stored: StoredPattern }) {
             { key: 'compare', label: 'Side by side with…' },
             { key: 'read', label: 'Read as the learner does' },
             { key: 'revisions', label: 'Revisions…' },
+            { key: 'history', label: 'History: as it was before' },
             { key: 'duplicate', label: 'Duplicate this pattern' },
             { key: 'derive', label: 'Derive a new one from it' },
             {
@@ -121,6 +129,7 @@ export function PatternMenu({ stored }: { stored: StoredPattern }) {
           onClick: ({ key }) => {
             if (key === 'resize') setResizing(true);
             if (key === 'compare') void actions.compare();
+            if (key === 'history') void actions.history();
             if (key === 'duplicate') void actions.duplicate();
             if (key === 'derive') void actions.derive();
             if (key === 'read') void actions.read();

@@ -11,6 +11,7 @@ import { read } from './010-read.ts';
 import { taken } from './011-taken.ts';
 import { kept } from './012-kept.ts';
 import { counted } from './013-counted.ts';
+import { history } from './014-history.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
@@ -31,4 +32,5 @@ export const MIGRATIONS: readonly Migration[] = [
   taken,
   kept,
   counted,
+  history,
 ];

@@ -33,3 +33,21 @@ export const bringBack = ({ path, id }: Pick<BinnedThing, 'path' | 'id'>): Mutat
   path: `${path}/${id}/restore`,
   touches: ['/'],
 });
+
+/** Makes something again what it was. @param version as it is now */
+export const goBackTo = ({
+  kind,
+  id,
+  entryId,
+  version,
+}: {
+  readonly kind: KeptKind;
+  readonly id: string;
+  readonly entryId: number;
+  readonly version: number;
+}): Mutation<{ readonly version: number }> => ({
+  method: 'POST',
+  path: `/history/${kind}/${id}/states/${entryId}/go-back`,
+  version,
+  touches: ['/'],
+});
