@@ -1,3 +1,4 @@
+import { benchBusy, benchBusyCore } from './busy.ts';
 import { benchBrowser } from './browser.ts';
 import { benchCore } from './core.ts';
 import type { Row } from './measure.ts';
@@ -12,6 +13,7 @@ const rows: Row[] = [
   ...(await benchWriting()),
   ...(await benchNeedles()),
   ...(await benchRuns()),
+  ...(await benchBusyCore()),
 ];
 const server = await startServer();
 try {
@@ -20,6 +22,7 @@ try {
     ...(await benchBrowser(server)),
     ...(await benchShelf(server)),
     ...(await benchPdf(server)),
+    ...(await benchBusy(server)),
   );
 } finally {
   server.stop();

@@ -90,10 +90,6 @@ await pictures('light', async (page) => {
   await page.getByRole('heading', { name: 'You need' }).waitFor();
   await page.getByRole('heading', { name: 'Pieces' }).evaluate((heading) => heading.scrollIntoView());
   await take(page, 'reading');
-  await page.goto(`${url}/techniques`);
-  await page.getByRole('link', { name: /Rolled limb/ }).click();
-  await page.getByRole('button', { name: 'Save as version 3' }).waitFor();
-  await take(page, 'techniques');
   await open(page, 'patterns', /Harbour puffin/, 'Pieces');
   await page.getByRole('button', { name: 'More to do with this pattern' }).click();
   await page.getByRole('menuitem', { name: 'Another size' }).click();
@@ -164,6 +160,21 @@ await pictures('dark', async (page) => {
   await open(page, 'patterns', /Tide-pool octopus/, 'Pieces');
   await page.getByText('Cut open').click();
   await take(page, 'work-table-dark');
+});
+// Last, for it changes what is there.
+await pictures('light', async (page) => {
+  await fetch(`${url}/api/backups`, { method: 'POST' });
+  const { items } = await (await fetch(`${url}/api/patterns`)).json();
+  const balloon = items.find(({ document }) => document.title === 'Balloon mobile');
+  const beetle = items.find(({ document }) => document.title === 'Stag beetle brooch');
+  const headers = ({ version }) => ({ 'If-Match': `"${version}"`, 'Content-Type': 'application/json' });
+  await fetch(`${url}/api/patterns/${balloon.id}`, { method: 'DELETE', headers: headers(balloon) });
+  const body = JSON.stringify({ ...beetle.document, title: 'Stag beetle, sitting' });
+  await fetch(`${url}/api/patterns/${beetle.id}`, { method: 'PUT', headers: headers(beetle), body });
+  await page.goto(`${url}/backups`);
+  await page.getByRole('button', { name: /asked for/ }).click();
+  await page.getByRole('region', { name: /^Changed since/ }).waitFor();
+  await take(page, 'backups');
 });
 await browser.close();
 server.kill();

@@ -64,7 +64,22 @@ export function fieldWords(
     .join(', ');
   const owner = path.map(nameOf).find((name) => name !== null);
   const label = [owner, words].filter((word) => word !== undefined && word !== null && word !== '').join(' ');
-  return `${label}: ${valueWords(before, nameOf)} → ${valueWords(after, nameOf)}`;
+  const [was, is] =
+    typeof before === 'string' && typeof after === 'string'
+      ? fromTheirDifference(before, after)
+      : [before, after];
+  return `${label}: ${valueWords(was, nameOf)} → ${valueWords(is, nameOf)}`;
+}
+
+/** So much of what two long texts have in common is shown before they part. */
+const SHOWN_IN_COMMON = 20;
+
+/** Two texts from a little before where they part: of long ones the beginnings tell nothing. */
+function fromTheirDifference(before: string, after: string): [string, string] {
+  let common = 0;
+  while (common < before.length && common < after.length && before[common] === after[common]) common += 1;
+  const from = common <= 2 * SHOWN_IN_COMMON ? 0 : before.lastIndexOf(' ', common - SHOWN_IN_COMMON) + 1;
+  return from <= 0 ? [before, after] : [`…${before.slice(from)}`, `…${after.slice(from)}`];
 }
 
 /** Made by us, never by hand: nobody wants to read it. */

@@ -371,3 +371,13 @@ describe('rights', () => {
     expect(derivedFrom(pattern([], { title: 'Mine' })).rights).toEqual(OWN_RIGHTS);
   });
 });
+
+test('of two long texts it is shown where they part', () => {
+  const text = 'Felt it until it is firm all over. Make it a little under size; the coat adds the rest.';
+  const told = (before: string, after: string) => fieldWords({ path: ['text'], before, after }, () => null);
+  expect(told(text, `${text} Turn it often.`)).toBe(
+    'text: “…coat adds the rest.” → “…coat adds the rest. Turn it often.”',
+  );
+  expect(told('Roll it', 'Roll it tight')).toBe('text: “Roll it” → “Roll it tight”');
+  expect(told(text, '')).toMatch(/^text: “Felt it until.*” → not said$/);
+});

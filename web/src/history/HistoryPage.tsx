@@ -102,7 +102,8 @@ function StateOf({ kind, id, entry, now }: StateOfProps) {
 function SinceThen({ kind, before, after }: { kind: KeptKind; before: object; after: object }) {
   const { wool, isReady, error } = useWool();
   if (!isReady) return <Loading error={error} />;
-  if (kind === 'pattern') return <Changes before={before as Pattern} after={after as Pattern} wool={wool} />;
+  if (kind === 'pattern')
+    return <Changes isSince before={before as Pattern} after={after as Pattern} wool={wool} />;
   const nameOf = (thing: string) => wool.fibres.get(thing)?.name ?? wool.findings.get(thing)?.name ?? null;
   const changes = fieldChanges(before, after, []);
   return (

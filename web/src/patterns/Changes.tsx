@@ -9,20 +9,24 @@ interface ChangesProps {
   before: Pattern;
   after: Pattern;
   wool: Wool;
+  /** The first is what the second was before. */
+  isSince?: boolean;
 }
 
 /** What is otherwise in the second, thing by thing, in words. */
-export function Changes({ before, after, wool }: ChangesProps) {
+export function Changes({ before, after, wool, isSince = false }: ChangesProps) {
   const changes = useMemo(() => patternChanges(before, after), [before, after]);
   const nameOf = useMemo(() => namesIn(before, after, wool), [before, after, wool]);
   return (
     <section className={`sheet ${styles.changes}`} aria-label="In words">
-      <h2>In words</h2>
+      <h2>{isSince ? 'Since then' : 'In words'}</h2>
       {changes.length === 0 ? (
         <p className="quiet">Nothing is otherwise.</p>
       ) : (
         <>
-          <p className="quiet">{counted(changes.length, 'thing')} otherwise in the second.</p>
+          <p className="quiet">
+            {counted(changes.length, 'thing')} otherwise {isSince ? 'now' : 'in the second'}.
+          </p>
           <ul>
             {changes.map((change, index) => (
               <li key={index}>
