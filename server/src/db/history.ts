@@ -58,7 +58,8 @@ export function historyQueries(db: Db) {
   return {
     /** What something was until now. */
     keep: (kind: KeptKind, id: string, { version, at, document }: State, now: string): void => {
-      const livedMs = Math.max(0, Date.parse(now) - Date.parse(at));
+      // Where a clock was set back, or told nothing, it lived no time that is known.
+      const livedMs = Math.max(0, Date.parse(now) - Date.parse(at) || 0);
       const last = selectLast.get(kind, id);
       const isBurst = last && last.livedMs < PASSING_MS && Date.parse(at) - Date.parse(last.at) < BURST_MS;
       if (isBurst && livedMs < PASSING_MS) remove.run(last.id);
