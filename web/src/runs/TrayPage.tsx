@@ -10,12 +10,13 @@ import { ApiProblem } from '../api/client.ts';
 import { useNeedles, useRun, useTray } from '../api/queries.ts';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
-import { showDay } from '../words/show.ts';
+import { counted, showDay } from '../words/show.ts';
 import { MissingNeedle } from './MissingNeedle.tsx';
 import { TrayNeedle } from './TrayNeedle.tsx';
 import styles from './Tray.module.css';
 import { runInputOf } from './useRunDraft.ts';
 import { useRunKit } from './useRunKit.ts';
+import { useUnsentTaps } from './unsentTaps.ts';
 import { useTrayActions } from './useTrayActions.ts';
 
 const MODE_WORDS: Readonly<Record<Tapped, string>> = {
@@ -54,6 +55,7 @@ function TrayTable({ run, tray, needles }: TrayTableProps) {
   const { kitOfRun: classKit } = useRunKit(run.id, runInputOf(run));
   const [mode, setMode] = useState<Tapped>(tray.lines.some(({ out }) => out > 0) ? 'in' : 'out');
   const { tap, close, reopen, resolve } = useTrayActions(run.id);
+  const unsent = useUnsentTaps(run.id);
   const isClosed = tray.closedAt !== null;
   const wanted = new Map(
     classKit?.kit.lines.flatMap(({ needle, total }) => (needle ? [[needle.id, total] as const] : [])) ?? [],
@@ -84,6 +86,7 @@ function TrayTable({ run, tray, needles }: TrayTableProps) {
           <Link to={`/runs/${run.id}/needles`}>
             {run.name}, {showDay(run.date)}
           </Link>
+          {unsent > 0 && <p className="amber">{counted(unsent, 'tap')} not sent yet, kept here</p>}
         </div>
         {!isClosed && (
           <Segmented<Tapped>

@@ -1,9 +1,12 @@
 import type { NeedleTray } from '@lanakit/core/api';
 import type { ResolveInput, Tapped } from '@lanakit/core/needles';
 import { nanoid } from 'nanoid';
+import { useMemo } from 'react';
 import { mutate } from 'swr';
 import { ApiProblem, errorWords } from '../api/client.ts';
+import { outboxSender, useOutbox } from '../draft/outboxSender.ts';
 import { useNotice } from '../shell/Notice.tsx';
+import { type UnsentTap, unsentTaps } from './unsentTaps.ts';
 import { perform, type Mutation } from '../api/mutations/mutation.ts';
 import { closeTray, reopenTray, resolveNeedle, tapTray } from '../api/mutations/runs.ts';
 
@@ -25,12 +28,19 @@ export function useTrayActions(runId: string) {
       say({ text: wordsOf(error), isProblem: true, ...again });
     }
   };
+  const sendTaps = useTapSender(runId);
   return {
-    tap: (needleId: string, pile: Tapped, amount: number): Promise<void> => {
-      const tap = tapTray(runId, { key: nanoid(16), needleId, pile, amount });
-      return attempt(() => move(tap));
+    tap: async (needleId: string, pile: Tapped, amount: number): Promise<void> => {
+      unsentTaps(runId).put({ needleId, pile, amount });
+      await sendTaps();
     },
-    close: (): Promise<void> => attempt(() => move(closeTray(runId))),
+    // What was counted before it is closed belongs to it.
+    close: (): Promise<void> =>
+      attempt(async () => {
+        await sendTaps();
+        // It is said already why not.
+        if (unsentTaps(runId).waiting.length === 0) await move(closeTray(runId));
+      }),
     reopen: (): Promise<void> => attempt(() => move(reopenTray(runId))),
     /** Words of what stands in its way; null when it is done. */
     resolve: async (input: Omit<ResolveInput, 'key'>): Promise<string | null> => {
@@ -42,6 +52,32 @@ export function useTrayActions(runId: string) {
       }
     },
   };
+}
+
+/** Taps wait on this device until the server has them, and go in the order in which they were made. */
+function useTapSender(runId: string): () => Promise<void> {
+  const say = useNotice();
+  const outbox = unsentTaps(runId);
+  const sendAll = useMemo(() => {
+    const path = `/runs/${runId}/tray`;
+    return outboxSender<UnsentTap>({
+      outbox,
+      send: async ({ key, what }) => {
+        await perform(
+          tapTray(runId, { key, ...what }),
+          (tray) => void mutate(path, tray, { revalidate: false }),
+        );
+      },
+      refused: async (problem) => {
+        say({ text: wordsOf(problem), isProblem: true });
+        await mutate(path);
+      },
+      say,
+      subject: 'What is counted',
+    });
+  }, [outbox, runId, say]);
+  useOutbox(outbox, sendAll);
+  return sendAll;
 }
 
 const wordsOf = (error: unknown): string => {

@@ -163,6 +163,22 @@ describe('at the tray', () => {
     await press('Try again');
     expect(server.writes[1]?.body).toEqual(server.writes[0]?.body);
   });
+  test('it waits on the device meanwhile, and a count is not closed over it', async () => {
+    const { does } = await counting();
+    await does(({ tap }) => tap('n36', 'in', 1));
+    await answered('unreachable');
+    expect(noticeText()).toMatch(/What is counted is kept on this device/);
+    expect(new Outbox<{ pile: string }>(`taps/${runId}`).waiting.map(({ what }) => what.pile)).toEqual([
+      'in',
+    ]);
+    await does(({ close }) => close());
+    await answered('unreachable');
+    expect(server.writes.every(({ path }) => path.endsWith('/taps'))).toBe(true);
+    await does(({ close }) => close());
+    await answered({ status: 200, body: tray(2) });
+    expect(server.writes.at(-1)?.path).toBe(`/runs/${runId}/tray/close`);
+    expect(new Outbox(`taps/${runId}`).waiting).toEqual([]);
+  });
   test('a count that cannot be closed says which needle stands in its way', async () => {
     const { does } = await counting();
     await does(({ close }) => close());
