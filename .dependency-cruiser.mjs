@@ -8,13 +8,13 @@ const CORE = [
 
 const WEB = [
   'words', 'api', 'draft', 'ui', 'figure', 'shell', 'patterns', 'reading', 'techniques', 'writing',
-  'shelf', 'runs', 'bench',
+  'shelf', 'runs', 'bench', 'backups', 'history',
 ]; // prettier-ignore
 
 /** The work table stands on its store; the lists beside one another know only that. */
 const TABLE = ['table', 'needles', 'parts', 'joins', 'materials', 'steps', 'options', 'about', 'ledger'];
 
-const SERVER = ['db', 'papers', 'services', 'http', 'routes'];
+const SERVER = ['db', 'papers', 'services', 'workers', 'http', 'routes'];
 
 const upward = (base, rooms) =>
   rooms.slice(0, -1).map((room, at) => ({

@@ -4,7 +4,7 @@ import { mutate } from 'swr';
 import { errorWords } from '../api/client.ts';
 import { perform } from '../api/mutations/mutation.ts';
 import { tickRun } from '../api/mutations/runs.ts';
-import { outboxSender, useOutbox } from '../draft/outboxSender.ts';
+import { outboxSender, useOutbox } from '../shell/outboxSender.ts';
 import { useNotice } from '../shell/Notice.tsx';
 import { unsentTicks } from './unsentTicks.ts';
 

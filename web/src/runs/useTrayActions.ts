@@ -4,7 +4,7 @@ import { nanoid } from 'nanoid';
 import { useMemo } from 'react';
 import { mutate } from 'swr';
 import { ApiProblem, errorWords } from '../api/client.ts';
-import { outboxSender, useOutbox } from '../draft/outboxSender.ts';
+import { outboxSender, useOutbox } from '../shell/outboxSender.ts';
 import { useNotice } from '../shell/Notice.tsx';
 import { type UnsentTap, unsentTaps } from './unsentTaps.ts';
 import { perform, type Mutation } from '../api/mutations/mutation.ts';

@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import { ApiProblem, errorWords } from '../api/client.ts';
-import type { Notice } from '../shell/Notice.tsx';
-import type { Outbox, Waiting } from './outbox.ts';
+import type { Notice } from './Notice.tsx';
+import type { Outbox, Waiting } from '../draft/outbox.ts';
 
 interface Sending<T> {
   readonly outbox: Outbox<T>;
