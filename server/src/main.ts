@@ -7,7 +7,7 @@ import { readConfig } from './config.ts';
 import { createApp } from './createApp.ts';
 import { createStore, databaseFault, holdStudio, openDatabase } from './db/index.ts';
 import { loadDemo } from '@lanakit/demo';
-import { createServices, isRefusal, type WorkDeps } from './services/index.ts';
+import { createServices, isRefusal, type Services, type WorkDeps } from './services/index.ts';
 import { poolRunner } from './workers/pools.ts';
 import { workshopOf } from './workers/workshop.ts';
 import { startRefusalOf, startRefusalWords, type StartRefusal } from './startRefusalWords.ts';
@@ -24,6 +24,8 @@ const KEYS_KEPT_MS = 2 * 24 * 3_600_000;
 /** So often it is looked whether the backup of the day is due; the first time a while after the start, which is to be quick. */
 const BACKUP_LOOK_MS = 3_600_000;
 const FIRST_LOOK_MS = 60_000;
+/** Who never stops Lanakit has things tidied all the same. */
+const TIDY_EVERY_MS = 24 * 3_600_000;
 
 function refuse(refusal: StartRefusal): never {
   console.error(`Lanakit did not start.\n${startRefusalWords(refusal)}`);
@@ -48,6 +50,27 @@ function tidyUp({ store }: WorkDeps): void {
   store.pictures.sweep(before(UNUSED_PICTURES_MS));
   store.answeredKeys.sweep(before(KEYS_KEPT_MS));
   store.history.thin(new Date());
+}
+
+/** What is done beside answering: backups, the file looked through, things tidied. What fails of it must not end the rest. */
+function lookAfter(deps: WorkDeps, services: Services): void {
+  const logFailure = (what: string) => (error: unknown) =>
+    console.error(`${what}: ${error instanceof Error ? error.message : String(error)}`);
+  const backUp = () =>
+    void services.keeping.backUpDaily().then((made) => {
+      if (isRefusal(made)) console.error(`No backup was made: ${made.message}`);
+    }, logFailure('No backup was made'));
+  void services.keeping.check().catch(logFailure('The studio’s file was not looked through'));
+  setTimeout(backUp, FIRST_LOOK_MS).unref();
+  setInterval(backUp, BACKUP_LOOK_MS).unref();
+  const tidy = () => {
+    try {
+      tidyUp(deps);
+    } catch (error) {
+      logFailure('Nothing was tidied up')(error);
+    }
+  };
+  setInterval(tidy, TIDY_EVERY_MS).unref();
 }
 
 function start(): void {
@@ -89,13 +112,7 @@ function start(): void {
     const port = typeof address === 'object' && address ? address.port : config.port;
     console.log(`Lanakit is running at http://${config.host}:${port}\nData in ${config.dataDir}`);
   });
-  const backUp = () =>
-    void services.keeping.backUpDaily().then((made) => {
-      if (isRefusal(made)) console.error(`No backup was made: ${made.message}`);
-    });
-  void services.keeping.check();
-  setTimeout(backUp, FIRST_LOOK_MS).unref();
-  setInterval(backUp, BACKUP_LOOK_MS).unref();
+  lookAfter(deps, services);
   const stop = () => {
     server.close(() => {
       opened.db.close();

@@ -88,7 +88,8 @@ function backUp(
 function copyTo(place: string, { file }: Backup, now: Date): string | null {
   const [arriving, there] = [join(place, `arriving-${process.pid}.sqlite`), join(place, basename(file))];
   try {
-    mkdirSync(place, { recursive: true, mode: 0o700 });
+    // Not what it lies in: a stick that is not there must not become a directory of this disk.
+    if (!existsSync(place)) mkdirSync(place, { mode: 0o700 });
     copyFileSync(file, arriving);
     flush(arriving);
     renameSync(arriving, there);

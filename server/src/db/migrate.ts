@@ -30,11 +30,12 @@ export function migrate(db: Database, migrations: readonly Migration[] = MIGRATI
       db.transaction(() => {
         if (typeof migration === 'string') db.exec(migration);
         else migration(db);
+        // Within the step: ended right after it, no document is left with the seal of another.
+        if (from + index + 1 >= SEALED_SINCE) sealAll(db);
         assertNamesHold(db);
         db.pragma(`user_version = ${from + index + 1}`);
       })();
     });
-    if (from < migrations.length && migrations.length >= SEALED_SINCE) db.transaction(() => sealAll(db))();
   } finally {
     db.pragma(`foreign_keys = ${watches === 1 ? 'ON' : 'OFF'}`);
   }

@@ -26,7 +26,7 @@ export type OpenRefusal =
   /** It would have been brought forward, and cannot be copied first. */
   | { readonly code: 'backup_failed'; readonly folder: string; readonly reason: string };
 
-export type OpenResult = { ok: true; db: Db; isNew: boolean } | { ok: false; refusal: OpenRefusal };
+export type OpenResult = { ok: true; db: Db } | { ok: false; refusal: OpenRefusal };
 
 /**
  * Opens (and makes, and migrates) the studio's database; one that is brought forward is backed up first. Never throws: what is
@@ -57,7 +57,7 @@ export function openDatabase(dataDir: string, now = new Date()): OpenResult {
       }
     }
     const migrated = migrate(db);
-    if (migrated.ok) return { ok: true, db, isNew: migrated.from === 0 };
+    if (migrated.ok) return { ok: true, db };
     db.close();
     return { ok: false, refusal: migrated.refusal };
   } catch (error) {

@@ -68,6 +68,12 @@ export function runQueries(db: Db, sound: SoundReader, history: HistoryQueries) 
   const selectFrozen = db.prepare<[string], { frozen: string | null; seal: number | null }>(
     'SELECT frozen, frozen_seal AS seal FROM run WHERE id = ?',
   );
+  const selectStamp = db
+    .prepare<[string], string>(
+      `SELECT version || ' ' || state || ' ' || coalesce(document_seal, '') || ' ' || coalesce(frozen_seal, '')
+       FROM run WHERE id = ?`,
+    )
+    .pluck();
   const insertRow = db.prepare(`
     INSERT INTO run (id, kind, name, date, document, document_seal, created_at, updated_at)
     VALUES (@id, @kind, @name, @date, @document, @seal, @at, @at)`);
@@ -119,6 +125,8 @@ export function runQueries(db: Db, sound: SoundReader, history: HistoryQueries) 
       const row = selectOne.get(id);
       return row ? runOf(row) : null;
     },
+    /** Another for every other document and every other numbers of a run, also where a version comes twice. */
+    stamp: (id: string): string => selectStamp.get(id) ?? '',
     /** Null while it is only planned. */
     frozen: (id: string): Frozen | null => {
       const { frozen, seal } = selectFrozen.get(id) ?? { frozen: null, seal: null };

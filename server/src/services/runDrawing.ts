@@ -54,7 +54,7 @@ export function kitOfRun(store: Store, run: Run): NeedleKit {
   const { needles, tools, evidence, stamp } = gearOf(store);
   return store.rememberAs(
     `kit of ${run.id}`,
-    `${run.version} ${stamp} ${woolStamp(store, run)}`,
+    `${store.runs.stamp(run.id)} ${stamp} ${woolStamp(store, run)}`,
     () =>
       kitOfClass(run, {
         designs: new Map([[run.revisionId, revisionOf(store, run).document]]),

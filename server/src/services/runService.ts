@@ -16,6 +16,7 @@ import {
   wantsOf,
   withBoxesCounted,
 } from '@lanakit/core/run';
+import { toMilli } from '@lanakit/core/shelf';
 import type { Store } from '../db/index.ts';
 import { todayOf, type ServiceDeps } from './deps.ts';
 import { bringBackToShelf, takeOffShelf } from './packingStock.ts';
@@ -138,10 +139,7 @@ interface TickOfRun extends RunTick {
 
 /** To the milligram, as it is kept. */
 const isSameTick = (a: TickOfRun, b: TickOfRun): boolean =>
-  a.runId === b.runId &&
-  a.mark === b.mark &&
-  a.isDone === b.isDone &&
-  Math.round(a.massG * 1000) === Math.round(b.massG * 1000);
+  a.runId === b.runId && a.mark === b.mark && a.isDone === b.isDone && toMilli(a.massG) === toMilli(b.massG);
 
 /** @throws Refusal content_invalid */
 function checked(store: Store, sent: RunInput): RunInput {

@@ -69,12 +69,11 @@ export const gearOf = (store: Store) =>
     return { needles, tools, evidence, stamp };
   });
 
-/** What a revision names of the shelf: it never changes. */
-const itemsOfRevision = (store: Store, revisionId: string): readonly string[] =>
-  store.rememberAs(`items of ${revisionId}`, '', () => {
-    const revision = store.patterns.findRevision(revisionId);
-    return revision ? itemsUsed(revision.document) : [];
-  });
+/** What a revision names of the shelf: it never changes, once it is there. */
+function itemsOfRevision(store: Store, revisionId: string): readonly string[] {
+  const revision = store.patterns.findRevision(revisionId);
+  return revision ? store.rememberAs(`items of ${revisionId}`, '', () => itemsUsed(revision.document)) : [];
+}
 
 /**
  * The same as long as the wool of a run is the same, however much of it there is: what its packs follow from beside its own
@@ -103,8 +102,10 @@ export const packedAlone = (store: Store, run: Run): PackedRun =>
   store.remember(['things', 'ledger', 'runs'], `packed alone, ${run.id} ${run.version}`, () => {
     const frozen = store.runs.frozen(run.id);
     const sources = sourcesOf(store, run);
-    const packed = store.rememberAs(`packed ${run.id}`, `${run.version} ${woolStamp(store, run)}`, () =>
-      packedRun(run, frozen, sources),
+    const packed = store.rememberAs(
+      `packed ${run.id}`,
+      `${store.runs.stamp(run.id)} ${woolStamp(store, run)}`,
+      () => packedRun(run, frozen, sources),
     );
     const plan = restocked(packed.plan, stockIn(sources));
     return frozen ? { ...packed, plan } : { ...packed, plan, wool: sources.shelf };

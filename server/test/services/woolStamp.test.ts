@@ -88,3 +88,24 @@ test('packs are kept while only amounts change, or wool that is not in them; fre
   expect(packedAlone(store, run).toPack).not.toBe(before.toPack);
   studio.close();
 });
+
+test('a version that comes twice is no reason to take the packs of the first: what was undone leaves nothing behind', () => {
+  const studio = openStudio();
+  const { store } = studio.deps;
+  loadDemo(studio.servicesAt, NOW);
+  const run = store.runs.all().find(({ name }) => name === 'Saturday pears') ?? never();
+  const { id, version, state: _state, ...input } = run;
+  const saved = (seats: number) => {
+    store.runs.update(id, version, { ...input, seats }, NOW.toISOString());
+    return packedAlone(store, store.runs.find(id) ?? never()).plan.packs;
+  };
+  let undone = 0;
+  expect(() =>
+    store.together(() => {
+      undone = saved(40);
+      throw new Error('the disk is full');
+    }),
+  ).toThrow('full');
+  expect(saved(20)).toBe(undone - 20);
+  studio.close();
+});
