@@ -56,6 +56,7 @@ const MOMENTS = [
   ['migrating', killedMigrating],
   ['backing up', killedBackingUp],
   ['putting back', killedPuttingBack],
+  ['bringing in', killedBringingIn],
 ] as const;
 
 function expectSound({ faults, round }: Trial, dataDir: string, moment: string): void {
@@ -246,4 +247,38 @@ async function killedPuttingBack(trial: Trial, dataDir: string): Promise<void> {
   await again.stop();
   if (readdirSync(dataDir).some((file) => file.startsWith('looking-')))
     trial.faults.push(`putting back, round ${trial.round}: files are left lying about`);
+}
+
+/** A whole studio brought into an empty one: all of it is there, or nothing; what came in between lies about no longer. */
+async function killedBringingIn(trial: Trial, dataDir: string): Promise<void> {
+  const from = freshDir();
+  cpSync(trial.template, from, { recursive: true });
+  const sender = await Studio.started(from);
+  const zip = (await sender.get('/studio-file')).body as Buffer;
+  await sender.stop();
+  rmSync(from, { recursive: true, force: true });
+  const studio = await Studio.started(dataDir);
+  const read = await studio.ask({
+    method: 'POST',
+    path: '/api/studio-files',
+    body: zip,
+    headers: { 'Content-Type': 'application/octet-stream' },
+  });
+  const { id } = read.body as { id: string };
+  const asked = studio.send('POST', `/studio-files/${id}/brought-in`, { mapping: [] }).catch(() => null);
+  await pause(trial.chance.whole(0, 250));
+  await studio.kill();
+  const answer = await asked;
+  expectSound(trial, dataDir, 'bringing in');
+  const rowsIn = (dir: string) =>
+    within(dir, (db) =>
+      ['item', 'movement', 'pattern', 'revision', 'run', 'run_tick', 'history'].map((table) =>
+        db.prepare<[], number>(`SELECT count(*) FROM ${table}`).pluck().get(),
+      ),
+    );
+  const rows = rowsIn(dataDir);
+  const isNothing = rows.every((count) => count === 0);
+  const isAll = String(rows) === String(rowsIn(trial.template));
+  if (!(isAll || isNothing) || (answer?.status === 200 && !isAll))
+    trial.faults.push(`bringing in, round ${trial.round}: ${String(rows)} rows`);
 }

@@ -14,7 +14,7 @@ async function main([what = 'short', countText, seedText]: readonly string[]): P
     fuzz: [() => fuzz(count(100_000), seed)],
     long: [() => longRun(count(1_000_000), seed)],
     disk: [() => disk()],
-    short: [() => kills(5, seed), () => fuzz(600, seed), () => longRun(1000, seed), () => disk()],
+    short: [() => kills(6, seed), () => fuzz(600, seed), () => longRun(1000, seed), () => disk()],
   };
   const wanted = harnesses[what];
   if (!wanted) {

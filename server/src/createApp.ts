@@ -21,6 +21,7 @@ import { patternRoutes } from './routes/patterns.ts';
 import { pictureRoutes } from './routes/pictures.ts';
 import { runRoutes } from './routes/runs.ts';
 import { stockRoutes } from './routes/stock.ts';
+import { studioFileRoutes } from './routes/studioFile.ts';
 import { techniqueRoutes } from './routes/techniques.ts';
 import { trayRoutes } from './routes/trays.ts';
 import { createServices, type Services, type WorkDeps } from './services/index.ts';
@@ -79,6 +80,7 @@ export function allRoutes(services: Services): Route[] {
     ...trayRoutes(services.trays),
     ...benchRoutes(services.bench),
     ...keepingRoutes(services.keeping),
+    ...studioFileRoutes(services.studioFile),
     ...binRoutes(services.bin),
     ...historyRoutes(services.history),
     route({

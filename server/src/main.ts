@@ -45,7 +45,8 @@ function beginStudio(deps: WorkDeps, isDemo: boolean): void {
 }
 
 /** What nobody uses or asks for any more. A disk without room keeps it, and keeps nobody from the rest. */
-function tidyUp({ store }: WorkDeps): void {
+function tidyUp({ store }: WorkDeps, services: Services): void {
+  services.studioFile.sweep();
   const before = (ms: number) => new Date(Date.now() - ms).toISOString();
   store.pictures.sweep(before(UNUSED_PICTURES_MS));
   store.answeredKeys.sweep(before(KEYS_KEPT_MS));
@@ -65,7 +66,7 @@ function lookAfter(deps: WorkDeps, services: Services): void {
   setInterval(backUp, BACKUP_LOOK_MS).unref();
   const tidy = () => {
     try {
-      tidyUp(deps);
+      tidyUp(deps, services);
     } catch (error) {
       logFailure('Nothing was tidied up')(error);
     }
@@ -93,7 +94,7 @@ function start(): void {
   const services = createServices(deps);
   try {
     beginStudio(deps, config.isDemo);
-    tidyUp(deps);
+    tidyUp(deps, services);
   } catch (error) {
     const fault = databaseFault(error);
     if (!fault) throw error;

@@ -72,6 +72,12 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./runs/PaperPage.tsx')).PaperPage }),
       },
       {
+        path: 'backups/bring-in',
+        lazy: async () => ({
+          Component: (await import('./backups/BringStudioInPage.tsx')).BringStudioInPage,
+        }),
+      },
+      {
         path: 'backups',
         lazy: async () => ({ Component: (await import('./backups/BackupsPage.tsx')).BackupsPage }),
       },

@@ -1,3 +1,5 @@
+import type { Preparation } from '../shelf/index.ts';
+
 /** Why a copy of the studio was made. */
 export type BackupReason = 'daily' | 'asked' | 'before-migration' | 'before-restore';
 
@@ -89,4 +91,45 @@ export interface HistoryState {
   readonly name: string;
   readonly version: number;
   readonly document: object;
+}
+
+/** A thing of a shelf, so far as it takes to know it by. */
+export interface ThingOfShelf {
+  readonly kind: 'fibre' | 'blend' | 'finding' | 'needle' | 'tool' | 'supplier';
+  readonly id: string;
+  readonly name: string;
+  /** Of a fibre or blend. */
+  readonly preparation: Preparation | null;
+}
+
+/** A thing of the shelf of a studio that came in, and the one here that it seems to be. */
+export interface ThingThatCame extends ThingOfShelf {
+  /** Null: none; it is put on this shelf. */
+  readonly itemId: string | null;
+  /** It is that very one, not only one of its name. */
+  readonly isSame: boolean;
+}
+
+/** A studio read from its open files, not brought in yet. */
+export interface StudioThatCame {
+  /** Of what was read; it is kept for a day. */
+  readonly id: string;
+  readonly counts: Readonly<Record<KeptKind | 'technique', number>>;
+  readonly movements: number;
+  /** Of those, how many are here already the same. */
+  readonly here: Readonly<Record<KeptKind | 'technique', number>>;
+  /** Nothing was ever put into the studio that is open: it becomes the same. */
+  readonly isEmptyHere: boolean;
+  readonly things: readonly ThingThatCame[];
+  /** Everything on this shelf, for what it could be. */
+  readonly shelf: readonly ThingOfShelf[];
+}
+
+/** What came in of it. */
+export interface BroughtIn {
+  readonly counts: Readonly<Record<KeptKind | 'technique', number>>;
+  /** Lines of the ledger. */
+  readonly movements: number;
+  /** Runs whose wool had left a ledger that is here already: they are planned again. */
+  readonly backToPlanned: number;
 }

@@ -1,3 +1,4 @@
+export { itemsNamed } from './itemsNamed.ts';
 export * from './blend/index.ts';
 export * from './fibre/index.ts';
 export * from './finding/index.ts';

@@ -55,10 +55,14 @@ function plainCell(cell: string): string {
 }
 
 /** A cell no spreadsheet will run: a formula stands behind an apostrophe. */
-const safeCell = (cell: string): string => (FORMULA_START.test(cell) ? `'${cell}` : cell);
+const safeCell = (cell: string | number): string =>
+  typeof cell === 'string' && FORMULA_START.test(cell) ? `'${cell}` : String(cell);
 
-/** A list in UTF-8 with its mark, so that spreadsheets read it rightly. */
-export function writeTable(header: readonly string[], rows: readonly (readonly string[])[]): string {
+/** A list in UTF-8 with its mark, so that spreadsheets read it rightly. What is a number adds up there, also below nothing. */
+export function writeTable(
+  header: readonly (string | number)[],
+  rows: readonly (readonly (string | number)[])[],
+): string {
   const data = [header, ...rows].map((row) => row.map(safeCell));
   return `\ufeff${Papa.unparse(data, { newline: '\r\n' })}\r\n`;
 }

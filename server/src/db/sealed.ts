@@ -37,6 +37,10 @@ const SEALED_COLUMNS = [
   { table: 'lot', column: 'properties', seal: 'properties_seal' },
 ] as const;
 
+/** Where the seal of a document stands; null: it has none. */
+export const sealColumnOf = (table: string, column: string): string | null =>
+  SEALED_COLUMNS.find((sealed) => sealed.table === table && sealed.column === column)?.seal ?? null;
+
 /** Seals every document as it stands: after a step forward has written them anew. */
 export function sealAll(db: Database.Database): void {
   db.function('seal_of', { deterministic: true }, (text: unknown) =>

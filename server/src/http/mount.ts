@@ -1,20 +1,26 @@
 import express, { type Express, type Request, type RequestHandler, type Response } from 'express';
+import { rmSync } from 'node:fs';
+import { arrivalFolder } from '../services/studioFileService.ts';
 import { formCheck, isBeyondTelling } from '../services/formCheck.ts';
 import { isRefusal } from '../services/refusal.ts';
+import { arriveInFile, fileOf } from './arriveInFile.ts';
 import { contentProblem, HttpProblem, problemOfRefusal } from './problems.ts';
-import type { Reply, Route } from './route.ts';
+import type { FileReply, Route } from './route.ts';
 import { type WriteDeps, written } from './writing.ts';
 
 /** Room for the largest pattern there can be, several times over. */
 const LARGEST_BODY = '1mb';
+/** A whole studio with some ten thousand pictures. */
+const LARGEST_ARRIVAL = 4e9;
+
+interface MountDeps extends WriteDeps {
+  readonly dataDir: string;
+}
 
 /** Mounts every route: form checked, version read, handler called, reply sent. */
-export function mountRoutes(app: Express, routes: readonly Route[], deps: WriteDeps): void {
+export function mountRoutes(app: Express, routes: readonly Route[], deps: MountDeps): void {
   for (const route of routes) {
-    const body = route.upload
-      ? express.raw({ type: () => true, limit: route.upload })
-      : express.json({ limit: route.largestBody ?? LARGEST_BODY, strict: false });
-    app[route.method](`/api${route.path}`, body, handlerOf(route, deps));
+    app[route.method](`/api${route.path}`, bodyReader(route, deps), handlerOf(route, deps));
   }
   for (const path of new Set(routes.map((route) => route.path))) {
     app.all(`/api${path}`, () => {
@@ -23,7 +29,13 @@ export function mountRoutes(app: Express, routes: readonly Route[], deps: WriteD
   }
 }
 
-function handlerOf(route: Route, deps: WriteDeps): RequestHandler {
+function bodyReader({ upload, largestBody }: Route, { dataDir }: MountDeps): RequestHandler {
+  if (upload === 'file') return arriveInFile(arrivalFolder(dataDir), LARGEST_ARRIVAL);
+  if (upload) return express.raw({ type: () => true, limit: upload });
+  return express.json({ limit: largestBody ?? LARGEST_BODY, strict: false });
+}
+
+function handlerOf(route: Route, deps: MountDeps): RequestHandler {
   const check = route.body ? formCheck(route.body) : null;
   return async (request, response) => {
     if (check) assertJson(request);
@@ -40,6 +52,7 @@ function handlerOf(route: Route, deps: WriteDeps): RequestHandler {
         query: readQuery(request, route.query ?? []),
         body: request.body as unknown,
         bytes: Buffer.isBuffer(request.body) ? request.body : NO_BYTES,
+        file: fileOf(request),
         version: route.ifMatch ? readVersion(request) : 0,
         signal: waiting.signal,
       });
@@ -74,7 +87,8 @@ async function unlessGone<T>(signal: AbortSignal, work: () => T | Promise<T>): P
 const NO_BYTES = Buffer.alloc(0);
 
 /** What was brought in is only ever shown as what it is: no page, no script, nothing sniffed. */
-function sendFile(response: Response, { bytes, mime, name, isForever }: NonNullable<Reply['file']>): void {
+function sendFile(response: Response, file: FileReply): void {
+  const { mime, name, isForever } = file;
   response.set({
     'Content-Type': mime,
     'Content-Security-Policy': "default-src 'none'; style-src 'unsafe-inline'; sandbox",
@@ -82,7 +96,14 @@ function sendFile(response: Response, { bytes, mime, name, isForever }: NonNulla
     ...(isForever && { 'Cache-Control': 'private, max-age=31536000, immutable' }),
   });
   if (name !== undefined) response.attachment(name);
-  response.end(bytes);
+  if ('bytes' in file) response.end(file.bytes);
+  else sendOnce(response, file.path);
+}
+
+/** What was written to be sent this once. */
+function sendOnce(response: Response, path: string): void {
+  response.on('close', () => rmSync(path, { force: true }));
+  response.sendFile(path, { dotfiles: 'allow', cacheControl: false, acceptRanges: false });
 }
 
 function assertJson(request: Request): void {

@@ -101,14 +101,18 @@ export const HTTP_PROBLEMS = {
     status: 422,
     title: 'There is no pattern in this file. Nothing was changed; bring a pattern in JSON, ZIP or Markdown.',
   },
+  studio_not_read: {
+    status: 422,
+    title:
+      'This is not a whole studio we can read. Nothing was changed; bring a ZIP as Lanakit makes it, or mend what is told.',
+  },
   file_newer: {
     status: 422,
     title: 'This file comes from a newer Lanakit. Nothing was changed; bring Lanakit up to date first.',
   },
   archive_unsafe: {
     status: 422,
-    title:
-      'This ZIP holds something that is not a pattern’s, or unpacks to far too much. Nothing was unpacked.',
+    title: 'This ZIP holds something that is not ours, or unpacks to far too much. Nothing was unpacked.',
   },
   tray_empty: { status: 409, title: 'No needle was counted out. Nothing was closed; count them out first.' },
   tray_closed: {
@@ -164,10 +168,15 @@ export class HttpProblem extends Error {
 }
 
 /** A problem with what is wrong in the body, each in words with its place. */
-export function contentProblem(code: HttpProblemCode, problems: readonly Problem[]): HttpProblem {
+export function contentProblem(
+  code: HttpProblemCode,
+  problems: readonly Problem[],
+  facts: Readonly<Record<string, unknown>> = {},
+): HttpProblem {
   const told = problems.slice(0, MOST_PROBLEMS);
   const more = problems.length - told.length;
   return new HttpProblem(code, {
+    ...facts,
     errors: told.map((problem) => ({ ...problem, message: problemWords(problem) })),
     ...(more > 0 && { more }),
   });
@@ -180,7 +189,8 @@ const MOST_PROBLEMS = 100;
 export function problemOfRefusal({ reason }: Refusal): HttpProblem {
   const { code, ...facts } = reason;
   if (!('problems' in facts) || facts.problems === undefined) return new HttpProblem(code, facts);
-  return contentProblem(code, facts.problems);
+  const { problems, ...rest } = facts;
+  return contentProblem(code, problems, rest);
 }
 
 /** The body of `application/problem+json` (RFC 9457). */

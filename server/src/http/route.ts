@@ -16,6 +16,8 @@ export interface RouteInput<Params, Body, Query extends string> {
   readonly body: Body;
   /** What was uploaded; empty where the route takes no file. */
   readonly bytes: Buffer;
+  /** Where what was uploaded lies, on routes that take it as a file; gone when they have answered. */
+  readonly file: string;
   /** The version in If-Match; only on routes that say `ifMatch`. */
   readonly version: number;
   /** Aborted where who asked has gone. */
@@ -31,9 +33,10 @@ export interface Reply {
   readonly file?: FileReply;
 }
 
-/** A file instead of a body. */
-export interface FileReply {
-  readonly bytes: Buffer;
+/** A file instead of a body: held, or lying where it is gone when it is sent. */
+export type FileReply = FileFacts & ({ readonly bytes: Buffer } | { readonly path: string });
+
+interface FileFacts {
   readonly mime: string;
   /** Offered under this name, and not shown. */
   readonly name?: string;
@@ -52,8 +55,8 @@ interface RouteFacts<Path extends string, Query extends string> {
   /** Its body is a list without end: of what is wrong with a long one only the first is told. */
   readonly isLongList?: true;
   readonly query?: readonly Query[];
-  /** Takes a file as it is instead of JSON: at most so much of it. */
-  readonly upload?: '16mb' | '64mb';
+  /** Takes a file as it is instead of JSON: at most so much of it; `file`: more than can be held. */
+  readonly upload?: '16mb' | '64mb' | 'file';
   /** What it writes is written elsewhere, and waited for. */
   readonly isApart?: true;
   /** Must say which version it changes. */

@@ -13,6 +13,7 @@ import { patternService } from './patternService.ts';
 import { pictureService } from './pictureService.ts';
 import { runService } from './runService.ts';
 import { stockService } from './stockService.ts';
+import { studioFileService } from './studioFileService.ts';
 import { techniqueService } from './techniqueService.ts';
 import { trayService } from './trayService.ts';
 
@@ -47,6 +48,7 @@ export const createServices = (deps: WorkDeps) => {
     trays: trayService(deps),
     bench: benchService(deps),
     keeping: keepingService(deps),
+    studioFile: studioFileService(deps),
     bin: binService(deps),
     history: historyService(deps, { items, patterns, runs }),
   };

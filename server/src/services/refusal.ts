@@ -28,6 +28,13 @@ export type RefusalReason =
   | { readonly code: 'tray_empty' }
   | { readonly code: 'tray_closed' }
   | { readonly code: 'file_not_read'; readonly reason?: string; readonly problems?: readonly Problem[] }
+  /** A studio as open files. @property file of the ZIP; empty: the ZIP itself */
+  | {
+      readonly code: 'studio_not_read';
+      readonly file: string;
+      readonly reason: string;
+      readonly problems?: readonly Problem[];
+    }
   | { readonly code: 'text_too_long'; readonly mostSteps: number; readonly longestStep: number }
   | { readonly code: 'drawing_too_large'; readonly mostBytes: number; readonly mostTags: number }
   | { readonly code: 'backup_damaged' | 'backup_not_made'; readonly reason: string }

@@ -1,12 +1,15 @@
 import type { KeepingDone, KeepingTask } from '../db/keepingTasks.ts';
 import type { ReadyPicture } from '../db/pictures.ts';
 import type { PdfTask } from '../papers/setPdf.ts';
+import type { StudioDone, StudioTask } from './studioFile/studioTasks.ts';
 import type { ReadFile } from './readPatternFile.ts';
 
 /** Everything that takes long and may be given anything: away from the thread that answers, a few at a time. */
 export interface Workshop {
   /** Backups made, looked into and put back, one after the other. @throws Refusal took_too_long, too_busy */
   keep(task: KeepingTask): Promise<KeepingDone>;
+  /** The whole studio out and in, one after the other with backups. @throws Refusal what is wrong, took_too_long, too_busy */
+  studioFile(task: StudioTask): Promise<StudioDone>;
   /** @throws Refusal what is wrong with the file, took_too_long, too_busy */
   readPatternFile(bytes: Buffer): Promise<ReadFile>;
   /** @throws Refusal what is wrong with the picture, took_too_long, too_busy */

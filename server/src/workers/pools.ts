@@ -13,6 +13,7 @@ const POOL_OF: Readonly<Record<Task['kind'], Pool>> = {
   drawing: 'readers',
   pdf: 'papers',
   keeping: 'keeping',
+  'studio-file': 'keeping',
 };
 
 /** Longer nobody’s file takes; a paper of two hundred packs takes a tenth of it. */

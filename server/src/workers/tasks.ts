@@ -3,6 +3,7 @@ import { doKeepingTask, type KeepingDone, type KeepingTask } from '../db/keeping
 import type { ReadyPicture } from '../db/pictures.ts';
 import type { PdfTask } from '../papers/setPdf.ts';
 import { readDrawing } from '../services/readPicture.ts';
+import { doStudioTask, type StudioDone, type StudioTask } from '../services/studioFile/studioTasks.ts';
 import { type ReadFile, readPatternFile } from '../services/readPatternFile.ts';
 import { isRefusal, type RefusalReason } from '../services/refusal.ts';
 
@@ -11,7 +12,8 @@ export type Task =
   | { readonly kind: 'pattern-file'; readonly bytes: Uint8Array }
   | { readonly kind: 'drawing'; readonly bytes: Uint8Array }
   | { readonly kind: 'pdf'; readonly task: PdfTask }
-  | { readonly kind: 'keeping'; readonly task: KeepingTask };
+  | { readonly kind: 'keeping'; readonly task: KeepingTask }
+  | { readonly kind: 'studio-file'; readonly task: StudioTask };
 
 /** What comes of it. */
 export interface Done {
@@ -19,12 +21,15 @@ export interface Done {
   readonly drawing: ReadyPicture;
   readonly pdf: Uint8Array;
   readonly keeping: KeepingDone;
+  readonly 'studio-file': StudioDone;
 }
 
 /** A refusal is a value on its way out of a worker: what is thrown there loses what it is. */
 export type TaskAnswer =
   | { readonly ok: true; readonly value: Done[Task['kind']] }
   | { readonly ok: false; readonly reason: RefusalReason };
+
+const newId = (): string => nanoid(12);
 
 /** Does a task here and now. */
 export async function doTask(task: Task): Promise<TaskAnswer> {
@@ -39,11 +44,13 @@ export async function doTask(task: Task): Promise<TaskAnswer> {
 async function done(task: Task): Promise<Done[Task['kind']]> {
   switch (task.kind) {
     case 'pattern-file':
-      return readPatternFile(Buffer.from(task.bytes), () => nanoid(12));
+      return readPatternFile(Buffer.from(task.bytes), newId);
     case 'drawing':
       return readDrawing(Buffer.from(task.bytes));
     case 'keeping':
       return doKeepingTask(task.task);
+    case 'studio-file':
+      return doStudioTask(task.task, newId);
     case 'pdf': {
       // What sets papers is a third of a second to load, and readers never need it.
       const { setPdf } = await import('../papers/setPdf.ts');

@@ -26,6 +26,7 @@ export function workshopOf(run: TaskRunner): Workshop {
     return answer.value as Done[K];
   };
   return {
+    studioFile: (task) => backups(() => done<'studio-file'>({ kind: 'studio-file', task })),
     keep: (task) => backups(() => done<'keeping'>({ kind: 'keeping', task })),
     async readPatternFile(bytes) {
       const { file, pictures: brought } = await done<'pattern-file'>({ kind: 'pattern-file', bytes });

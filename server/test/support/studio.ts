@@ -31,6 +31,8 @@ export const NOW = new Date('2026-11-24T10:00:00Z');
 export function openStudio(
   dir = mkdtempSync(join(tmpdir(), 'lanakit-test-')),
   now: () => Date = () => NOW,
+  /** What its ids begin with, where two studios are not to have the same. */
+  prefix = 'id',
 ): Studio {
   const opened = openDatabase(dir);
   if (!opened.ok) throw new Error(opened.refusal.code);
@@ -38,7 +40,7 @@ export function openStudio(
   const deps: WorkDeps = {
     store: createStore(opened.db),
     now,
-    newId: () => `id${++ids}`,
+    newId: () => `${prefix}${++ids}`,
     work: workshopHere(),
     dataDir: dir,
   };

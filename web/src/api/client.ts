@@ -1,3 +1,4 @@
+import { takeEarly } from './askedEarly.ts';
 import type { Problem } from '@lanakit/core/problems';
 
 /** One wrong place in what was sent, with the server's words for it. */
@@ -87,4 +88,4 @@ async function reach(path: string, init: RequestInit): Promise<Response> {
 }
 
 /** SWR's one fetcher. */
-export const get = <T>(path: string): Promise<T> => send<T>('GET', path);
+export const get = <T>(path: string): Promise<T> => takeEarly<T>(path) ?? send<T>('GET', path);

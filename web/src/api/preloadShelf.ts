@@ -1,7 +1,8 @@
-import { preload } from 'swr';
-import { get } from './client.ts';
+import { askEarly } from './askedEarly.ts';
+import { send } from './client.ts';
 
 /** Nearly every page weighs wool: what it asks of the shelf is on its way while the page itself is still being fetched. */
 export function preloadShelf(): void {
-  for (const path of ['/fibres', '/blends', '/findings', '/hand-measures']) void preload(path, get);
+  for (const path of ['/fibres', '/blends', '/findings', '/hand-measures'])
+    askEarly(path, (early) => send('GET', early));
 }

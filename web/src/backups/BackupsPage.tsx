@@ -41,6 +41,7 @@ export function BackupsPage() {
             They lie in {data.folder}. One is made each day on which something changed, and before everything
             that replaces much; of old ones a day’s, a week’s, a month’s last is kept.
           </p>
+          <OpenFiles />
         </div>
       </section>
       {chosen ? (
@@ -55,6 +56,25 @@ export function BackupsPage() {
         </aside>
       )}
     </main>
+  );
+}
+
+/** What outlives Lanakit, and goes to another machine. */
+function OpenFiles() {
+  return (
+    <section aria-label="Open files">
+      <h2 className={styles.footTitle}>Open files</h2>
+      <p className="quiet small">
+        Everything as JSON, CSV and pictures in one ZIP: to keep where no Lanakit is, or to go on with on
+        another machine. Names of learners and prices are in it.
+      </p>
+      <p className={`${styles.openFiles} above-2`}>
+        <Button size="small" href="/api/studio-file" download>
+          Save the whole studio as open files
+        </Button>
+        <Link to="/backups/bring-in">Bring a studio in</Link>
+      </p>
+    </section>
   );
 }
 

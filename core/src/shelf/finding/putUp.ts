@@ -2,7 +2,7 @@ import type { StockUnit } from '../stock/ledger.ts';
 import type { FindingMeasure } from './finding.ts';
 
 /** The unit its stock is kept in. */
-export function unitOfFinding(measure: FindingMeasure): StockUnit {
+export function unitOfFinding(measure: Pick<FindingMeasure, 'by'>): StockUnit {
   switch (measure.by) {
     case 'count':
       return 'piece';

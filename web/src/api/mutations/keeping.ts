@@ -1,4 +1,11 @@
-import type { BackupName, BinnedThing, KeptKind, PutBack } from '@lanakit/core/api';
+import type {
+  BackupName,
+  BinnedThing,
+  BroughtIn,
+  KeptKind,
+  PutBack,
+  StudioThatCame,
+} from '@lanakit/core/api';
 import type { Mutation } from './mutation.ts';
 
 export const backUpNow = (): Mutation<BackupName> => ({
@@ -49,5 +56,25 @@ export const goBackTo = ({
   method: 'POST',
   path: `/history/${kind}/${id}/states/${entryId}/go-back`,
   version,
+  touches: ['/'],
+});
+
+/** What is in a whole studio; nothing is brought in yet. */
+export const readStudioFile = (file: File): Mutation<StudioThatCame> => ({
+  method: 'POST',
+  path: '/studio-files',
+  file,
+  touches: [],
+});
+
+/** @param mapping what each thing of its shelf is here; null: it is put on this shelf */
+export const bringStudioIn = (
+  id: string,
+  mapping: readonly { readonly id: string; readonly itemId: string | null }[],
+): Mutation<BroughtIn> => ({
+  method: 'POST',
+  path: `/studio-files/${id}/brought-in`,
+  body: { mapping },
+  hasOwnKey: true,
   touches: ['/'],
 });

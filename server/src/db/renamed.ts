@@ -1,0 +1,78 @@
+import type { FateOf } from './arrivalFates.ts';
+
+/** The table whose id stands under a key of a document. */
+const TABLE_OF_KEY: Readonly<Record<string, string>> = {
+  fibreId: 'item',
+  findingId: 'item',
+  itemId: 'item',
+  needleId: 'item',
+  lotId: 'lot',
+  pictureId: 'picture',
+  revisionId: 'revision',
+  patternId: 'pattern',
+  techniqueId: 'technique',
+};
+
+/** Lists of things that have their id themselves. */
+const TABLE_OF_LIST: Readonly<Record<string, string>> = { pictures: 'picture' };
+/** The same in what a run wrote down of the shelf. */
+const TABLE_OF_WOOL: Readonly<Record<string, string>> = { fibres: 'item', findings: 'item', lots: 'lot' };
+
+/** A document with everything it names called what it is called here. */
+export const renamed = <T>(document: T, fateOf: FateOf): T => walked(document, fateOf, TABLE_OF_LIST) as T;
+
+/** Numbers of a run, with the fibres it wrote down, and the packs that are told apart by their designs. */
+export function renamedNumbers(frozen: unknown, fateOf: FateOf): unknown {
+  const { wool, plan, ...rest } = frozen as { readonly wool: unknown; readonly plan: unknown };
+  return {
+    ...(walked(rest, fateOf, {}) as object),
+    wool: walked(wool, fateOf, TABLE_OF_WOOL),
+    plan: regrouped(walked(plan, fateOf, {}), fateOf),
+  };
+}
+
+function walked(value: unknown, fateOf: FateOf, lists: Readonly<Record<string, string>>): unknown {
+  if (Array.isArray(value)) return value.map((inner) => walked(inner, fateOf, lists));
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(
+    Object.entries(value).map(([key, inner]): [string, unknown] => {
+      const table = TABLE_OF_KEY[key];
+      if (table !== undefined && typeof inner === 'string') return [key, fateOf(table, inner).id];
+      const listTable = lists[key];
+      const next = walked(inner, fateOf, lists);
+      if (listTable === undefined || !Array.isArray(next)) return [key, next];
+      return [
+        key,
+        next.map((thing: { readonly id: string }) => ({ ...thing, id: fateOf(listTable, thing.id).id })),
+      ];
+    }),
+  );
+}
+
+/** The key of a box begins with the revisions in it. */
+const keyed = (key: string, fateOf: FateOf): string =>
+  key
+    .split(' ')
+    .map((word) => fateOf('revision', word).id)
+    .join(' ');
+
+function regrouped(plan: unknown, fateOf: FateOf): unknown {
+  const { groups, fibres } = plan as {
+    readonly groups: readonly { readonly key: string }[];
+    readonly fibres: readonly { readonly byGroup: readonly (readonly [string, unknown])[] }[];
+  };
+  return {
+    ...(plan as object),
+    groups: groups.map((group) => ({ ...group, key: keyed(group.key, fateOf) })),
+    fibres: fibres.map((row) => ({
+      ...row,
+      byGroup: row.byGroup.map(([key, value]) => [keyed(key, fateOf), value]),
+    })),
+  };
+}
+
+/** What was ticked: a pack, a bag, and last the fibre. */
+export function renamedMark(mark: string, fateOf: FateOf): string {
+  const at = mark.lastIndexOf('|');
+  return at < 0 ? mark : `${mark.slice(0, at + 1)}${fateOf('item', mark.slice(at + 1)).id}`;
+}

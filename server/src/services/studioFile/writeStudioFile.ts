@@ -1,0 +1,197 @@
+import { type FindingMeasure, type StockUnit, unitOfFinding } from '@lanakit/core/shelf';
+import { Pattern } from '@lanakit/core/pattern';
+import { RunInput } from '@lanakit/core/run';
+import Database from 'better-sqlite3';
+import { createWriteStream } from 'node:fs';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { ZipFile } from 'yazl';
+import { apartColumns, apartReader, countRows, sheetRows } from '../../db/sheetRows.ts';
+import { type ApartValue, type CellKind, type Sheet, type SheetRow, SHEETS } from '../../db/sheets.ts';
+import { csvOfSheet, type Names, type SheetCsv } from './csvOfSheet.ts';
+import { apartPath, MANIFEST, NEWEST_STUDIO_FORMAT, STUDIO_FORMAT, type StudioManifest } from './format.ts';
+import { readMe } from './readMe.ts';
+import { sheetSchema } from './sheetSchema.ts';
+
+type Connection = Database.Database;
+
+/** Rows are written so many at a time. */
+const ROWS_AT_ONCE = 500;
+
+/**
+ * Writes the whole studio as open files into one ZIP: as it is at one moment, beside whoever writes, and of however many
+ * rows without holding them all.
+ * @param studioFile the database
+ * @param to where the ZIP goes
+ */
+export async function writeStudioFile(studioFile: string, to: string, madeAt: string): Promise<void> {
+  const db = new Database(studioFile, { readonly: true, fileMustExist: true });
+  try {
+    db.exec('BEGIN');
+    const zip = new ZipFile();
+    const mtime = new Date(madeAt);
+    const addLater = (path: string, parts: () => Iterable<string | Buffer>, compress = true) =>
+      zip.addReadStreamLazy(path, { mtime, compress }, (done) =>
+        done(null, Readable.from(parts(), { objectMode: false })),
+      );
+    const leftOut: { sheet: string; id: string }[] = [];
+    const names = namesIn(db);
+    addLater('READ ME.txt', () => [readMe(madeAt)]);
+    for (const [name, schema] of [
+      ...SHEETS.map((sheet) => [sheet.name, sheetSchema(sheet)] as const),
+      ...DOCUMENT_SCHEMAS,
+    ])
+      addLater(`schemas/${name.replaceAll('/', '-')}.schema.json`, () => [jsonText(schema)]);
+    for (const sheet of SHEETS) {
+      const leaveOut = (id: unknown) => leftOut.push({ sheet: sheet.name, id: String(id) });
+      const apart = apartColumns(sheet).length > 0 ? apartOf(db, sheet, leaveOut) : null;
+      const rows = (onUnreadable: (id: unknown) => void) =>
+        apart?.map(({ row }) => row) ?? sheetRows(db, sheet, onUnreadable);
+      addLater(`${sheet.name}.json`, () => jsonLines(rows(leaveOut)));
+      addLater(`${sheet.name}.csv`, () =>
+        csvLines(
+          rows(() => undefined),
+          csvOfSheet(sheet, names),
+        ),
+      );
+      for (const { path, bytes } of apart?.flatMap(({ files }) => files) ?? [])
+        addLater(path, () => [bytes()], path.endsWith('.json') || path.endsWith('.svg'));
+    }
+    // Written when all the rest is: only then it is known what could not be read.
+    addLater(MANIFEST, () => [jsonText(manifestOf(db, madeAt, leftOut))]);
+    zip.end();
+    await pipeline(zip.outputStream, createWriteStream(to, { mode: 0o600 }));
+  } finally {
+    db.close();
+  }
+}
+
+/** Documents that have files of their own. */
+const DOCUMENT_SCHEMAS = [
+  ['pattern', Pattern],
+  ['run', RunInput],
+] as const;
+
+const jsonText = (value: unknown): string => `${JSON.stringify(value, null, 2)}\n`;
+
+function manifestOf(db: Connection, madeAt: string, leftOut: StudioManifest['leftOut']): StudioManifest {
+  const lost = (name: string) => leftOut.filter(({ sheet }) => sheet === name).length;
+  const rows = Object.fromEntries(
+    SHEETS.map((sheet) => [sheet.name, countRows(db, sheet) - lost(sheet.name)]),
+  );
+  return { format: STUDIO_FORMAT, formatVersion: NEWEST_STUDIO_FORMAT, madeAt, rows, leftOut };
+}
+
+/** What of a sheet stands in files of its own: its rows with the names of those, and how each is read. */
+function apartOf(db: Connection, sheet: Sheet, onUnreadable: (id: string) => void): readonly ApartRow[] {
+  const readers = apartColumns(sheet).map((column) => ({ ...column, read: apartReader(db, sheet, column) }));
+  const rows: ApartRow[] = [];
+  for (const row of sheetRows(db, sheet, (id) => onUnreadable(String(id)))) {
+    const id = String(row['id']);
+    const files = readers
+      .filter(({ key }) => row[key] === true)
+      .map(({ key, is, read }) => ({
+        key,
+        path: apartPath(sheet, key, row),
+        bytes: () => fileBytes(is, read(id)),
+      }));
+    // Found out before its row is written: a row that names a file without a document would come in nowhere.
+    if (!files.every(({ bytes }) => isReadable(bytes))) onUnreadable(id);
+    else rows.push({ row: withPaths(row, readers, files), files });
+  }
+  return rows;
+}
+
+interface ApartRow {
+  readonly row: SheetRow;
+  readonly files: readonly {
+    readonly key: string;
+    readonly path: string;
+    readonly bytes: () => string | Buffer;
+  }[];
+}
+
+const withPaths = (
+  row: SheetRow,
+  columns: readonly { readonly key: string }[],
+  files: ApartRow['files'],
+): SheetRow => ({
+  ...row,
+  ...Object.fromEntries(
+    columns.map(({ key }) => [key, files.find((file) => file.key === key)?.path ?? null]),
+  ),
+});
+
+const fileBytes = (is: CellKind, value: ApartValue): string | Buffer =>
+  is === 'bytes' ? (value ?? '') : jsonText(JSON.parse(String(value)));
+
+function isReadable(bytes: () => string | Buffer): boolean {
+  try {
+    return bytes().length > 0;
+  } catch {
+    return false;
+  }
+}
+
+/** An array of JSON with a row on each line: to be read whole, or line by line. */
+function* jsonLines(rows: Iterable<SheetRow>): Generator<string> {
+  let mark = '[\n';
+  for (const some of inBatches(rows)) {
+    yield mark + some.map((row) => JSON.stringify(row)).join(',\n');
+    mark = ',\n';
+  }
+  yield mark === '[\n' ? '[]\n' : '\n]\n';
+}
+
+function* csvLines(rows: Iterable<SheetRow>, csv: SheetCsv): Generator<string> {
+  yield csv.header();
+  for (const some of inBatches(rows)) yield csv.lines(some);
+}
+
+function* inBatches<T>(values: Iterable<T>): Generator<T[]> {
+  let some: T[] = [];
+  for (const value of values) {
+    some.push(value);
+    if (some.length < ROWS_AT_ONCE) continue;
+    yield some;
+    some = [];
+  }
+  if (some.length > 0) yield some;
+}
+
+/** By table and id; what is in the bin is called what it was called. */
+function namesIn(db: Connection): Names {
+  const names = new Map<string, string>();
+  const units = new Map<string, StockUnit>();
+  for (const [table, select] of Object.entries(NAMES))
+    for (const { id, name } of db.prepare<[], { id: string; name: string }>(select).iterate())
+      names.set(`${table} ${id}`, name);
+  for (const { id, kind, measured } of db.prepare<[], MeasuredItem>(MEASURED_ITEMS).iterate())
+    units.set(id, unitOf(kind, measured));
+  return {
+    nameOf: (table, id) => names.get(`${table} ${id}`) ?? '',
+    unitOf: (itemId) => units.get(itemId) ?? null,
+  };
+}
+
+const NAMES = {
+  item: 'SELECT id, name FROM item',
+  lot: 'SELECT id, name FROM lot',
+  run: 'SELECT id, name FROM run',
+  pattern: 'SELECT id, title AS name FROM pattern',
+  import: 'SELECT id, file_name AS name FROM import',
+} as const;
+
+interface MeasuredItem {
+  readonly id: string;
+  readonly kind: string;
+  readonly measured: FindingMeasure['by'] | null;
+}
+
+const MEASURED_ITEMS = `SELECT id, kind,
+  CASE WHEN json_valid(properties) THEN json_extract(properties, '$.measure.by') END AS measured FROM item`;
+
+function unitOf(kind: string, measured: MeasuredItem['measured']): StockUnit {
+  if (kind === 'fibre' || kind === 'blend') return 'g';
+  return measured === null ? 'piece' : unitOfFinding({ by: measured });
+}

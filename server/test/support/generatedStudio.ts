@@ -1,0 +1,271 @@
+import { BLANK_STEP, OWN_RIGHTS } from '@lanakit/core/pattern';
+import type { Run, RunState } from '@lanakit/core/run';
+import {
+  BLANK_BLEND,
+  BLANK_FINDING,
+  BLANK_NEEDLE,
+  BLANK_SUPPLIER,
+  BLANK_TOOL,
+  blankLot,
+  type Fibre,
+} from '@lanakit/core/shelf';
+import { blankTechniqueStep } from '@lanakit/core/writing';
+import fc from 'fast-check';
+import { isRefusal, type Outcome } from '../../src/services/index.ts';
+import { photo } from './files.ts';
+import { ballPattern, fibreInput, runInput, type Studio } from './studio.ts';
+
+/** Something a maker does. `pick` and `amount` say of what and how much, whatever there is. */
+export interface Deed {
+  readonly does: string;
+  readonly pick: number;
+  readonly amount: number;
+  readonly words: string;
+}
+
+/** Words as people and their devices write them. */
+const words = fc.oneof(
+  fc.constantFrom(
+    'Chalk',
+    'Chalk ',
+    'ćwiek “sea”',
+    '=SUM(A1)',
+    "'-5",
+    'two\nlines',
+    'a,b;c"d"',
+    '🧶 wool',
+    '-5',
+  ),
+  fc.string({ minLength: 1, maxLength: 40, unit: 'grapheme' }).filter((text) => text.trim() !== ''),
+);
+
+export const someDeeds = (): fc.Arbitrary<Deed[]> =>
+  fc.array(
+    fc.record({
+      does: fc.constantFrom(...Object.keys(DEEDS)),
+      pick: fc.nat(1000),
+      amount: fc.integer({ min: 1, max: 900_000 }).map((milli) => milli / 1000),
+      words,
+    }),
+    { minLength: 15, maxLength: 45 },
+  );
+
+type Doing = (studio: Studio, deed: Deed) => unknown;
+
+/** What was refused left nothing; of the rest, what came. */
+const done = <T>(outcome: Outcome<T>): T | null => (isRefusal(outcome) ? null : outcome);
+const idsIn = ({ db }: Studio, table: string, where = '1'): string[] =>
+  db.prepare<[], string>(`SELECT id FROM ${table} WHERE ${where} ORDER BY id`).pluck().all();
+const oneOf = (ids: readonly string[], { pick }: Deed): string => ids[pick % Math.max(1, ids.length)] ?? '';
+const versionOf = ({ db }: Studio, table: string, id: string): number =>
+  db.prepare<[string], number>(`SELECT version FROM ${table} WHERE id = ?`).pluck().get(id) ?? 0;
+const alive = 'deleted_at IS NULL';
+
+const patternOf = (studio: Studio, { pick, words: title }: Deed) => {
+  const fibreId = oneOf(idsIn(studio, 'item', `${alive} AND kind IN ('fibre', 'blend')`), { pick } as Deed);
+  const document = ballPattern(pick % 4 === 0 ? null : fibreId || null, { title: title.slice(0, 60) });
+  const step = { ...BLANK_STEP, id: 'felt', text: title, partIds: ['p1'], minutes: 10 };
+  return pick % 3 === 0 ? document : { ...document, steps: [step] };
+};
+
+const DEEDS: Readonly<Record<string, Doing>> = {
+  fibre: ({ services }, { amount, pick, words: name }) =>
+    services.items.fibre.put(fibreInput({ name, note: name }), pick % 3 === 0 ? null : amount),
+  fibreChanged: (studio, deed) => {
+    const id = oneOf(idsIn(studio, 'item', `${alive} AND kind = 'fibre'`), deed);
+    const fibre = done(studio.services.items.fibre.find(id)) as Fibre | null;
+    if (!fibre) return null;
+    const input = fibreInput({ name: fibre.name, note: deed.words, archived: deed.pick % 2 === 0 });
+    return studio.services.items.fibre.save({ id, version: fibre.version, input });
+  },
+  fibreGone: (studio, deed) => {
+    const id = oneOf(idsIn(studio, 'item', `${alive} AND kind = 'fibre'`), deed);
+    return studio.services.items.fibre.remove(id, versionOf(studio, 'item', id));
+  },
+  blend: (studio, deed) => {
+    const fibres = idsIn(studio, 'item', `${alive} AND kind = 'fibre'`);
+    const parts = [...new Set([oneOf(fibres, deed), oneOf(fibres, { ...deed, pick: deed.pick + 1 })])];
+    return studio.services.items.blend.put({
+      ...BLANK_BLEND,
+      name: deed.words,
+      parts: parts.map((itemId) => ({ itemId, parts: 1 })),
+    });
+  },
+  finding: ({ services }, { words: name, amount }) =>
+    services.items.finding.put({ ...BLANK_FINDING, name }, Math.ceil(amount)),
+  needle: ({ services }, { pick }) =>
+    services.items.needle.put({ ...BLANK_NEEDLE, gauge: 32 + (pick % 10), profile: 'star' }, 20),
+  tool: ({ services }, { words: name }) => services.items.tool.put({ ...BLANK_TOOL, name }, null),
+  supplier: (studio, deed) =>
+    studio.services.items.supplier.put({
+      ...BLANK_SUPPLIER,
+      name: deed.words,
+      offers: [
+        {
+          itemId: oneOf(idsIn(studio, 'item', alive), deed),
+          packAmount: 50,
+          priceMinor: 420,
+          reference: deed.words,
+        },
+      ],
+    }),
+  lot: (studio, deed) => {
+    const itemId = oneOf(idsIn(studio, 'item', `${alive} AND kind = 'fibre'`), deed);
+    return studio.services.stock.addLot(itemId, blankLot(deed.words.slice(0, 60)), deed.amount);
+  },
+  movement: (studio, deed) => {
+    const lotId = oneOf(idsIn(studio, 'lot', alive), deed);
+    const itemId = studio.db
+      .prepare<[string], string>('SELECT item_id FROM lot WHERE id = ?')
+      .pluck()
+      .get(lotId);
+    if (itemId === undefined) return null;
+    const reason = (['received', 'spoiled', 'sample'] as const)[deed.pick % 3] ?? 'received';
+    return studio.services.stock.move({
+      itemId,
+      lotId,
+      amount: deed.amount,
+      reason,
+      note: deed.words,
+      anyway: true,
+    });
+  },
+  list: ({ services }, { words: name }) =>
+    services.imports.take({
+      fileName: `${name}.csv`,
+      creates: [{ kind: 'fibre', input: fibreInput({ name, colour: '#112233' }) }],
+      updates: [],
+      counts: [],
+    }),
+  listUndone: (studio, deed) => studio.services.imports.undo(oneOf(idsIn(studio, 'import'), deed)),
+  handMeasure: ({ db }, { amount }) =>
+    db
+      .prepare(
+        `INSERT OR REPLACE INTO hand_measure VALUES ('wisp', @g, @g / 2, @g * 2, '2026-11-01T10:00:00.000Z')`,
+      )
+      .run({ g: amount }),
+  pattern: (studio, deed) => studio.services.patterns.begin(patternOf(studio, deed)),
+  patternChanged: (studio, deed) => {
+    const id = oneOf(idsIn(studio, 'pattern', alive), deed);
+    return studio.services.patterns.save(id, versionOf(studio, 'pattern', id), patternOf(studio, deed));
+  },
+  patternPictured: async (studio, deed) => {
+    const picture = done(
+      await studio.services.pictures.bringIn(
+        await photo(20 + (deed.pick % 5), 10)
+          .png()
+          .toBuffer(),
+      ),
+    );
+    const id = oneOf(idsIn(studio, 'pattern', alive), deed);
+    if (!picture || id === '') return null;
+    const document = patternOf(studio, { ...deed, pick: 1 });
+    const pictured = {
+      ...document,
+      pictures: [{ id: picture.id, name: 'shot', alt: '', rights: OWN_RIGHTS }],
+      steps: document.steps.map((step) => ({
+        ...step,
+        pictures: [{ id: 'c', pictureId: picture.id, caption: '' }],
+      })),
+    };
+    return studio.services.patterns.save(id, versionOf(studio, 'pattern', id), pictured);
+  },
+  drawing: ({ services }, { pick }) =>
+    services.pictures.bringIn(
+      Buffer.from(
+        `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9"><path d="M0 ${pick % 9}h9"/></svg>`,
+      ),
+    ),
+  patternGone: (studio, deed) => {
+    const id = oneOf(idsIn(studio, 'pattern', alive), deed);
+    return studio.services.patterns.remove(id, versionOf(studio, 'pattern', id));
+  },
+  patternArchived: (studio, deed) =>
+    studio.services.patterns.setArchived(oneOf(idsIn(studio, 'pattern', alive), deed), deed.pick % 2 === 0),
+  revision: (studio, deed) => {
+    const id = oneOf(idsIn(studio, 'pattern', alive), deed);
+    return studio.services.patterns.publish(id, versionOf(studio, 'pattern', id), deed.words.slice(0, 100));
+  },
+  technique: ({ services }, { words: name }) =>
+    services.techniques.begin({
+      name,
+      about: '',
+      parameters: [],
+      steps: [{ ...blankTechniqueStep(), text: 'Roll' }],
+      rights: OWN_RIGHTS,
+    }),
+  techniqueChanged: (studio, deed) => {
+    const id = oneOf(idsIn(studio, 'technique'), deed);
+    const {
+      id: _id,
+      version,
+      ...input
+    } = done(studio.services.techniques.find(id)) ?? { id: '', version: 0 };
+    return version === 0
+      ? null
+      : studio.services.techniques.save(id, version, { ...input, about: deed.words } as never);
+  },
+  techniqueAway: (studio, deed) =>
+    studio.services.techniques.putAway(oneOf(idsIn(studio, 'technique'), deed)),
+  run: (studio, deed) =>
+    studio.services.runs.plan(
+      runInput(oneOf(idsIn(studio, 'revision'), deed), {
+        name: deed.words,
+        seats: 1 + (deed.pick % 12),
+        date: `2026-12-${String(1 + (deed.pick % 28)).padStart(2, '0')}`,
+      }),
+    ),
+  runOn: (studio, deed) => {
+    const id = oneOf(idsIn(studio, 'run', alive), deed);
+    const run = done(studio.services.runs.opened(id)) as Run | null;
+    const order: readonly RunState[] = ['planned', 'bought', 'weighed', 'packed', 'done'];
+    const to = run && order[order.indexOf(run.state) + 1];
+    return run && to ? studio.services.runs.move(id, run.version, { to, anyway: true }) : null;
+  },
+  tick: (studio, deed) => {
+    const mark = `seat 1|one|${oneOf(idsIn(studio, 'item'), deed)}`;
+    return studio.services.runs.tick(oneOf(idsIn(studio, 'run', alive), deed), {
+      key: `tick-${deed.pick}-${deed.amount}`,
+      mark,
+      isDone: deed.pick % 5 !== 0,
+      massG: deed.amount,
+    });
+  },
+  tap: (studio, deed) =>
+    studio.services.trays.tap(oneOf(idsIn(studio, 'run', alive), deed), {
+      key: `tap-${deed.pick}-${deed.amount}`,
+      needleId: oneOf(idsIn(studio, 'item', `${alive} AND kind = 'needle'`), deed),
+      pile: 'out',
+      amount: 1 + (deed.pick % 3),
+    } as never),
+  trayClosed: (studio, deed) => studio.services.trays.close(oneOf(idsIn(studio, 'run', alive), deed)),
+  runGone: (studio, deed) => {
+    const id = oneOf(idsIn(studio, 'run', alive), deed);
+    return studio.services.runs.remove(id, versionOf(studio, 'run', id));
+  },
+};
+
+/** Everything there is to do, twice over: once more on what the first left. */
+export const everyDeed = (): Deed[] => [
+  // The first run is packed.
+  ...Array.from({ length: 3 }, (): Deed => ({ does: 'runOn', pick: 0, amount: 1, words: 'on' })),
+  ...[1, 2].flatMap((round) =>
+    Object.keys(DEEDS)
+      .filter((does) => round === 1 || !does.endsWith('Gone'))
+      .map((does, at) => ({ does, pick: round * 7 + at, amount: round + at / 8, words: `${does} ${round}` })),
+  ),
+];
+
+/** Each studio begins with this much, or most deeds would find nothing to be done to. */
+const BEGINNING = ['fibre', 'needle', 'pattern', 'pattern', 'revision', 'revision', 'run', 'run'];
+
+/** Does one after another what a maker would; what cannot be done is refused and leaves nothing. */
+export async function live(studio: Studio, deeds: readonly Deed[]): Promise<void> {
+  const first = BEGINNING.map((does, at): Deed => ({
+    does,
+    pick: at * 2 + 1,
+    amount: 100 + at,
+    words: `First ${at}`,
+  }));
+  for (const deed of [...first, ...deeds]) await DEEDS[deed.does]?.(studio, deed);
+}
