@@ -97,8 +97,6 @@ test('into a studio with a shelf of its own: wool is found by its name, and told
   await page.getByRole('button', { name: 'Bring it in' }).click();
   await expect(say(page)).toContainText('80 things on the shelf');
   const after = (await (await page.request.get(`${empty.url}/api/fibres`)).json()) as { items: Wool[] };
-  expect(after.items.filter(({ name }) => name === 'Pear').map(({ onHandG }) => onHandG)).toEqual([
-    theirs?.onHandG,
-    50,
-  ]);
+  const pears = after.items.filter(({ name }) => name === 'Pear').map(({ onHandG }) => onHandG);
+  expect(new Set(pears)).toEqual(new Set([theirs?.onHandG, 50]));
 });

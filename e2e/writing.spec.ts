@@ -64,6 +64,8 @@ test('parts are put in order by dragging, by Alt and an arrow, and by the handle
   await page.getByRole('button', { name: 'Move part 2, Body' }).focus();
   await page.keyboard.press('Space');
   await expect(page.locator('[id^="DndLiveRegion"]').first()).toContainText('is over place 2');
+  // Picked up, it listens for arrows a moment later: what is timed from here comes after that.
+  await page.evaluate(() => new Promise((resolve) => setTimeout(resolve)));
   await page.keyboard.press('ArrowDown');
   await expect(page.locator('[id^="DndLiveRegion"]').first()).toContainText('is over place 3');
   await page.keyboard.press('Space');

@@ -132,6 +132,10 @@ export class Studio {
     return Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${this.pid}/status`, 'utf8'))?.[1]) / 1024;
   }
 
+  peakMb(): number {
+    return Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${this.pid}/status`, 'utf8'))?.[1]) / 1024;
+  }
+
   handles(): number {
     return readdirSync(`/proc/${this.pid}/fd`).length;
   }

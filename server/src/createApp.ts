@@ -15,6 +15,7 @@ import { historyRoutes } from './routes/history.ts';
 import { importRoutes } from './routes/imports.ts';
 import { itemRoutes } from './routes/items.ts';
 import { keepingRoutes } from './routes/keeping.ts';
+import { listRoutes } from './routes/lists.ts';
 import { paperRoutes } from './routes/papers.ts';
 import { patternFileRoutes } from './routes/patternFiles.ts';
 import { patternRoutes } from './routes/patterns.ts';
@@ -79,6 +80,7 @@ export function allRoutes(services: Services): Route[] {
     ...paperRoutes(services.papers),
     ...trayRoutes(services.trays),
     ...benchRoutes(services.bench),
+    ...listRoutes(services.lists),
     ...keepingRoutes(services.keeping),
     ...studioFileRoutes(services.studioFile),
     ...binRoutes(services.bin),

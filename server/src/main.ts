@@ -61,6 +61,8 @@ function lookAfter(deps: WorkDeps, services: Services): void {
     void services.keeping.backUpDaily().then((made) => {
       if (isRefusal(made)) console.error(`No backup was made: ${made.message}`);
     }, logFailure('No backup was made'));
+  // Whoever opens the bench first need not wait for all that runs ahead want.
+  void services.bench.today().catch(logFailure('The bench was not worked out ahead'));
   void services.keeping.check().catch(logFailure('The studio’s file was not looked through'));
   setTimeout(backUp, FIRST_LOOK_MS).unref();
   setInterval(backUp, BACKUP_LOOK_MS).unref();

@@ -1,10 +1,14 @@
 import type { TrayLine } from '../needles/index.ts';
+import type { PieceLook, WoolLook } from '../figure/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import type { Problem } from '../problems/index.ts';
 import type { Frozen, Run, RunTick, RunWants, ThingPromise } from '../run/index.ts';
 import type { StockUnit } from '../shelf/index.ts';
 
+import type { PageOf } from './lists.ts';
+
 export type * from './keeping.ts';
+export type * from './lists.ts';
 
 /** A draft and its newest revision, as the server answers it. */
 export interface StoredPattern {
@@ -113,22 +117,50 @@ export interface PromisedBefore {
 
 /** A run ahead, with what stands in its way. */
 export interface BenchRun {
-  readonly run: Run;
+  readonly run: Pick<
+    Run,
+    | 'id'
+    | 'kind'
+    | 'name'
+    | 'date'
+    | 'state'
+    | 'seats'
+    | 'sparePacks'
+    | 'spareFraction'
+    | 'demonstrations'
+    | 'scaleStepG'
+  >;
   /** Of its leading design. */
-  readonly document: Pattern;
+  readonly figure: readonly PieceLook[];
   readonly revisionNumber: number;
   /** Of every design it makes. */
   readonly titles: readonly string[];
   readonly packs: number;
   readonly classG: number;
   readonly unknownCount: number;
-  readonly short: readonly { readonly fibreId: string; readonly shortG: number }[];
-  /** Fibres it needs that were never counted. */
-  readonly uncounted: readonly string[];
+  readonly short: readonly { readonly fibreId: string; readonly name: string; readonly shortG: number }[];
+  /** Fibres it needs that were never counted, by name. */
+  readonly uncounted: readonly { readonly fibreId: string; readonly name: string }[];
   /** Findings, packaging, needles and tools that are short or not counted. */
   readonly things: readonly NamedShort[];
   /** A tool that is wanted and that the shelf does not keep: nobody can tell whether it is there. */
   readonly isToolElsewhere: boolean;
+}
+
+/** Wool that is short over all runs ahead. */
+export interface ShortWool extends WoolLook {
+  readonly fibreId: string;
+  readonly name: string;
+  readonly shortG: number;
+}
+
+/** A pattern with something unknown; of what is unknown, the first few. */
+export interface UnfinishedPattern {
+  readonly id: string;
+  readonly title: string;
+  readonly figure: readonly PieceLook[];
+  readonly missing: readonly { readonly problem: Problem; readonly partName: string | null }[];
+  readonly missingCount: number;
 }
 
 /** Something beside wool that is short, by name. */
@@ -146,17 +178,17 @@ export interface NamedShort {
 /** What needs the maker today. */
 export interface Bench {
   readonly today: string;
+  /** The next; of more, `runsAhead` tells how many there are. */
   readonly runs: readonly BenchRun[];
+  readonly runsAhead: number;
   /** Over all runs ahead. */
-  readonly short: readonly { readonly fibreId: string; readonly shortG: number }[];
+  readonly short: readonly ShortWool[];
   /** Findings, packaging, needles and tools, over all runs ahead. */
   readonly shortThings: readonly NamedShort[];
   /** Until each is found or given up. */
   readonly missingNeedles: readonly MissingNeedles[];
-  readonly unfinished: readonly {
-    readonly id: string;
-    readonly title: string;
-    readonly missing: readonly Problem[];
-    readonly document: Pattern;
-  }[];
+  /** The last changed of them. */
+  readonly unfinished: PageOf<UnfinishedPattern>;
+  /** Nothing is on the shelf yet. */
+  readonly isShelfEmpty: boolean;
 }

@@ -4,6 +4,7 @@ import { historyQueries } from './history.ts';
 import { importQueries } from './imports.ts';
 import { itemQueries } from './items.ts';
 import type { Db } from './openDatabase.ts';
+import { listQueries } from './lists.ts';
 import { patternQueries } from './patterns.ts';
 import { pictureQueries } from './pictures.ts';
 import { remembered } from './remembered.ts';
@@ -26,6 +27,9 @@ export { migrate } from './migrate.ts';
 export { restoreBackup, type RestoreResult } from './restore.ts';
 export { type ItemKind } from './items.ts';
 export { viewOf } from './shelf.ts';
+export { hasWords } from './folded.ts';
+export { PATTERN_ORDERS, type PageAsked, type PatternsAsked } from './lists.ts';
+export { isDamage } from './sound.ts';
 
 /** The one narrow door to the database: every table group's queries, prepared once. */
 export function createStore(db: Db) {
@@ -33,10 +37,11 @@ export function createStore(db: Db) {
   const history = historyQueries(db);
   const items = itemQueries(db, sound, history);
   const stock = stockQueries(db, sound);
+  const memory = remembered(db);
   return {
     items,
     stock,
-    shelf: shelfReader(items, stock),
+    shelf: shelfReader(items, stock, memory.remember),
     imports: importQueries(db),
     patterns: patternQueries(db, sound, history),
     pictures: pictureQueries(db),
@@ -44,12 +49,14 @@ export function createStore(db: Db) {
     runs: runQueries(db, sound, history),
     trays: trayQueries(db, sound),
     studio: studioQueries(db),
+    /** Some of each, by page. */
+    lists: listQueries(db),
     bin: binQueries(db),
     history,
     /** What can be read of what is damaged. */
     sound,
     answeredKeys: answeredKeyQueries(db),
-    ...remembered(db),
+    ...memory,
     /** Runs all of it or nothing; within another, as a part of that. */
     together: <T>(work: () => T): T => transact(db, work),
   };

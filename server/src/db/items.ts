@@ -62,15 +62,16 @@ export function itemQueries(db: Db, sound: SoundReader, history: HistoryQueries)
     { patternId: string; title: string; revisionNumber: number | null }
   >(`
     SELECT p.id AS patternId, p.title, NULL AS revisionNumber
-    FROM pattern_item u JOIN pattern p ON p.id = u.pattern_id WHERE u.item_id = @itemId AND p.deleted_at IS NULL
+    FROM pattern_item u JOIN pattern p INDEXED BY pattern_there ON p.id = u.pattern_id AND p.deleted_at IS NULL
+    WHERE u.item_id = @itemId
     UNION ALL
     SELECT r.pattern_id, r.title, r.number
     FROM revision_item u JOIN revision r ON r.id = u.revision_id WHERE u.item_id = @itemId
     ORDER BY 2, 3`);
   const selectGaugeUses = db.prepare<{ gauge: number }, { patternId: string; title: string }>(`
-    SELECT DISTINCT p.id AS patternId, p.title
-    FROM pattern p, json_tree(CASE WHEN json_valid(p.document) THEN p.document ELSE '{}' END) t
-    WHERE p.deleted_at IS NULL AND t.key = 'gauge' AND t.value = @gauge ORDER BY 2`);
+    SELECT p.id AS patternId, p.title
+    FROM pattern_gauge g JOIN pattern p INDEXED BY pattern_there ON p.id = g.pattern_id AND p.deleted_at IS NULL
+    WHERE g.gauge = @gauge ORDER BY 2`);
   const selectLinkUses = db.prepare<[string], { itemId: string; name: string; kind: 'blend' | 'supplier' }>(`
     SELECT i.id AS itemId, i.name, i.kind FROM item_link l JOIN item i ON i.id = l.item_id
     WHERE l.names_id = ? AND i.deleted_at IS NULL ORDER BY i.kind, i.name`);

@@ -1,7 +1,8 @@
-import { itemsUsed, type Pattern } from '@lanakit/core/pattern';
+import type { Pattern } from '@lanakit/core/pattern';
 import { revisionsOfRun, type RunInput } from '@lanakit/core/run';
 import { itemsNamed } from '@lanakit/core/shelf';
 import type Database from 'better-sqlite3';
+import { patternLinks, unknownCountOf, woolOnlyFlag } from './patternLinks.ts';
 import type { ApartValue, Sheet, SheetRow } from './sheets.ts';
 
 /** What names what: written anew from each row that comes in, so that it cannot say anything else than the row does. */
@@ -13,15 +14,25 @@ export function linkWriter(db: Database.Database) {
     };
   };
   const ofItem = into('item_link', 'item_id', 'names_id');
-  const ofPattern = into('pattern_item', 'pattern_id', 'item_id');
-  const ofRevision = into('revision_item', 'revision_id', 'item_id');
+  const links = patternLinks(db);
+  const setUnknown = db.prepare('UPDATE pattern SET unknown_count = ? WHERE id = ?');
+  const setWoolOnly = db.prepare('UPDATE revision SET is_wool_only = 1 WHERE id = ?');
+  const ofPattern = (id: string, pattern: Pattern) => {
+    links.ofPattern(id, pattern);
+    const unknown = unknownCountOf(pattern);
+    if (unknown > 0) setUnknown.run(unknown, id);
+  };
+  const ofRevision = (id: string, pattern: Pattern) => {
+    links.ofRevision(id, pattern);
+    if (woolOnlyFlag(pattern) === 1) setWoolOnly.run(id);
+  };
   const ofRun = into('run_revision', 'run_id', 'revision_id');
   const documentOf = <T>(apart: Readonly<Record<string, ApartValue>>) =>
     JSON.parse(String(apart['document'])) as T;
   return ({ table, itemKind }: Sheet, row: SheetRow, apart: Readonly<Record<string, ApartValue>>): void => {
     if (itemKind !== null) ofItem(row['id'], itemsNamed(itemKind, row['properties']));
-    if (table === 'pattern') ofPattern(row['id'], itemsUsed(documentOf<Pattern>(apart)));
-    if (table === 'revision') ofRevision(row['id'], itemsUsed(documentOf<Pattern>(apart)));
+    if (table === 'pattern') ofPattern(String(row['id']), documentOf<Pattern>(apart));
+    if (table === 'revision') ofRevision(String(row['id']), documentOf<Pattern>(apart));
     if (table === 'run') ofRun(row['id'], revisionsOfRun(documentOf<RunInput>(apart)));
   };
 }

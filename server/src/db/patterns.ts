@@ -1,7 +1,9 @@
 import type { Revision, StoredPattern } from '@lanakit/core/api';
-import { itemsUsed, type Pattern } from '@lanakit/core/pattern';
+import { byCodePoint } from '@lanakit/core/base';
+import type { Pattern } from '@lanakit/core/pattern';
 import type { HistoryQueries } from './history.ts';
 import type { Db } from './openDatabase.ts';
+import { patternLinks, unknownCountOf, woolOnlyFlag } from './patternLinks.ts';
 import { whole } from './whole.ts';
 import { sealOf, unsealed } from './sealed.ts';
 import { softDelete } from './softDelete.ts';
@@ -49,42 +51,39 @@ export function patternQueries(db: Db, sound: SoundReader, history: HistoryQueri
   >(`
     ${SELECT} AND (p.archived_at IS NOT NULL) = @archived AND (p.updated_at < @updatedAt OR (p.updated_at = @updatedAt AND p.id > @id))
     ORDER BY p.updated_at DESC, p.id LIMIT @limit`);
-  const selectAll = db.prepare<[], PatternRow>(
-    `${SELECT} AND p.archived_at IS NULL ORDER BY p.updated_at DESC, p.id`,
-  );
   const selectOne = db.prepare<[string], PatternRow>(`${SELECT} AND p.id = ?`);
   // Where what was published of it cannot be read.
   const selectBare = db.prepare<[string], PatternRow>(`
     SELECT id, version, document, document_seal, updated_at, archived_at, NULL AS revision_id, NULL AS revision_number
     FROM pattern WHERE id = ? AND deleted_at IS NULL`);
   const insertRow = db.prepare(
-    `INSERT INTO pattern (id, title, document, document_seal, created_at, updated_at)
-     VALUES (@id, @title, @document, @seal, @at, @at)`,
+    `INSERT INTO pattern (id, title, document, document_seal, unknown_count, created_at, updated_at)
+     VALUES (@id, @title, @document, @seal, @unknownCount, @at, @at)`,
   );
   const updateRow = db.prepare(`
-    UPDATE pattern SET title = @title, document = @document, document_seal = @seal, version = version + 1, updated_at = @at
+    UPDATE pattern SET title = @title, document = @document, document_seal = @seal, unknown_count = @unknownCount, version = version + 1, updated_at = @at
     WHERE id = @id AND version = @version AND deleted_at IS NULL`);
   const selectBefore = db.prepare<[string, number], { version: number; at: string; document: string }>(
     'SELECT version, updated_at AS at, document FROM pattern WHERE id = ? AND version = ?',
   );
-  const clearItems = db.prepare(`DELETE FROM pattern_item WHERE pattern_id = ?`);
-  const insertItem = db.prepare(`INSERT INTO pattern_item (pattern_id, item_id) VALUES (?, ?)`);
+  const links = patternLinks(db);
   const insertRevision = db.prepare(`
-    INSERT INTO revision (id, pattern_id, number, title, document, document_seal, published_at, note)
+    INSERT INTO revision (id, pattern_id, number, title, document, document_seal, is_wool_only, published_at, note)
     VALUES (@id, @patternId, (SELECT coalesce(max(number), 0) + 1 FROM revision WHERE pattern_id = @patternId),
-            @title, @document, @seal, @at, @note)`);
+            @title, @document, @seal, @isWoolOnly, @at, @note)`);
   const archive = db.prepare(`UPDATE pattern SET archived_at = @at WHERE id = @id AND deleted_at IS NULL`);
-  const insertRevisionItem = db.prepare(`INSERT INTO revision_item (revision_id, item_id) VALUES (?, ?)`);
   const selectRevision = db.prepare<[string], RevisionRow>(`SELECT * FROM revision WHERE id = ?`);
+  const selectHead = db.prepare<[string], { title: string; number: number }>(
+    'SELECT title, number FROM revision WHERE id = ?',
+  );
+  const selectPublished = db.prepare<[], RevisionRow>(`
+    SELECT r.* FROM revision r JOIN pattern p ON p.id = r.pattern_id WHERE p.deleted_at IS NULL`);
   const selectRevisionOf = db.prepare<[string, string], RevisionRow>(
     `SELECT * FROM revision WHERE id = ? AND pattern_id = ?`,
   );
   const selectRevisions = db.prepare<[string], RevisionRow>(
     `SELECT * FROM revision WHERE pattern_id = ? ORDER BY number DESC`,
   );
-  const selectPublished = db.prepare<[], RevisionRow>(`
-    SELECT r.* FROM revision r JOIN pattern p ON p.id = r.pattern_id WHERE p.deleted_at IS NULL
-    ORDER BY r.title COLLATE NOCASE, r.number DESC`);
 
   /** A draft without its revision rather than none. */
   const oneOrBare = (id: string): PatternRow | undefined => {
@@ -117,31 +116,37 @@ export function patternQueries(db: Db, sound: SoundReader, history: HistoryQueri
       )
       .slice(0, limit);
   };
-  const noteItems = (id: string, document: Pattern) => {
-    clearItems.run(id);
-    for (const itemId of itemsUsed(document)) insertItem.run(id, itemId);
-  };
 
   return {
     /** @param after null for the first page */
     page: (after: PatternCursor | null, limit: number, archived = false): StoredPattern[] =>
       soundPage({ after, limit, archived }),
-    all: (): StoredPattern[] =>
-      sound.rows('pattern', { all: () => selectAll.all(), byId: soundDraft(false), read: patternOf }),
+    /** Those of these ids that can be read, in their order. */
+    byIds: (ids: readonly string[]): StoredPattern[] =>
+      sound
+        .each(
+          'pattern',
+          ids.map((id) => ({ id })),
+          ({ id }) => {
+            const row = oneOrBare(id);
+            return row ? [patternOf(row)] : [];
+          },
+        )
+        .flat(),
     find: (id: string): StoredPattern | null => {
       const row = selectOne.get(id);
       return row ? patternOf(row) : null;
     },
     insert: whole(db, (id: string, document: Pattern, at: string) => {
       insertRow.run({ id, ...columnsOf(document), at });
-      noteItems(id, document);
+      links.ofPattern(id, document);
     }),
     /** False when the version is no longer the stored one; nothing is written then. */
     update: whole(db, (id: string, version: number, document: Pattern, at: string): boolean => {
       const before = selectBefore.get(id, version);
       const isWritten = updateRow.run({ id, version, ...columnsOf(document), at }).changes === 1;
       if (!isWritten) return false;
-      noteItems(id, document);
+      links.ofPattern(id, document);
       if (before) history.keep('pattern', id, before, at);
       return isWritten;
     }),
@@ -150,22 +155,27 @@ export function patternQueries(db: Db, sound: SoundReader, history: HistoryQueri
     setArchived: (id: string, at: string | null) => archive.run({ id, at }),
     publish: whole(db, (id: string, patternId: string, document: Pattern, at: string, note?: string) => {
       insertRevision.run({ id, patternId, ...columnsOf(document), at, note: note ?? '' });
-      for (const itemId of itemsUsed(document)) insertRevisionItem.run(id, itemId);
+      links.ofRevision(id, document);
     }),
+    /** What a revision is called, without reading it. */
+    revisionHead: (id: string): { title: string; number: number } | null => selectHead.get(id) ?? null,
     findRevision: (id: string): Revision | null => {
       const row = selectRevision.get(id);
       return row ? revisionOf(row) : null;
     },
+    /** Every one that can be read, of patterns that are there; where the lists of them cannot be. */
+    published: (): Revision[] =>
+      sound
+        .rows('revision', {
+          all: () => selectPublished.all(),
+          byId: (id) => selectRevision.get(id),
+          read: revisionOf,
+        })
+        .sort((a, b) => byCodePoint(a.document.title, b.document.title) || b.number - a.number),
     revisionsOf: (patternId: string): Revision[] =>
       sound.rows('revision', {
         all: () => selectRevisions.all(patternId),
         byId: (id) => selectRevisionOf.get(id, patternId),
-        read: revisionOf,
-      }),
-    published: (): Revision[] =>
-      sound.rows('revision', {
-        all: () => selectPublished.all(),
-        byId: (id) => selectRevision.get(id),
         read: revisionOf,
       }),
   };
@@ -179,7 +189,13 @@ interface PageAsked {
 
 const columnsOf = (pattern: Pattern) => {
   const document = JSON.stringify(pattern);
-  return { title: pattern.title, document, seal: sealOf(document) };
+  return {
+    title: pattern.title,
+    document,
+    seal: sealOf(document),
+    unknownCount: unknownCountOf(pattern),
+    isWoolOnly: woolOnlyFlag(pattern),
+  };
 };
 
 const patternOf = (row: PatternRow): StoredPattern => ({

@@ -34,14 +34,9 @@ export function pictureQueries(db: Db) {
     `SELECT mime, small AS bytes FROM picture WHERE id = ?`,
   );
   // Brought in and never put on a step, or taken off again everywhere; what was brought in today, or again today, may
-  // still be wanted. While a document cannot be read nobody knows what it wants.
+  // still be wanted.
   const sweep = db.prepare(`
-    DELETE FROM picture WHERE created_at < @before
-      AND NOT EXISTS (SELECT 1 FROM pattern WHERE NOT json_valid(document))
-      AND NOT EXISTS (SELECT 1 FROM revision WHERE NOT json_valid(document))
-      AND id NOT IN (
-      SELECT json_extract(p.value, '$.id') FROM pattern, json_each(CASE WHEN json_valid(pattern.document) THEN pattern.document ELSE '{}' END, '$.pictures') p
-      UNION SELECT json_extract(p.value, '$.id') FROM revision, json_each(CASE WHEN json_valid(revision.document) THEN revision.document ELSE '{}' END, '$.pictures') p)`);
+    DELETE FROM picture WHERE created_at < @before AND id NOT IN (SELECT picture_id FROM picture_use)`);
   return {
     /** The picture as it is kept: under `id`, or under the id it had already. */
     keep: (id: string, picture: ReadyPicture, at: string): PictureRow => {

@@ -121,6 +121,18 @@ export function runQueries(db: Db, sound: SoundReader, history: HistoryQueries) 
     /** By date, then by when they were made. */
     all: (): Run[] => inOrder(() => selectAll.all(), ''),
     ahead: (today: string): Run[] => inOrder(() => selectAhead.all(today), today),
+    /** Those of these ids that can be read, in their order. */
+    byIds: (ids: readonly string[]): Run[] =>
+      sound
+        .each(
+          'run',
+          ids.map((id) => ({ id })),
+          ({ id }) => {
+            const row = selectOne.get(id);
+            return row ? [runOf(row)] : [];
+          },
+        )
+        .flat(),
     find: (id: string): Run | null => {
       const row = selectOne.get(id);
       return row ? runOf(row) : null;

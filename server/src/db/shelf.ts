@@ -16,13 +16,18 @@ import {
   type ToolInput,
 } from '@lanakit/core/shelf';
 import type { itemQueries, ItemKind, StoredItem } from './items.ts';
+import type { remembered } from './remembered.ts';
 import type { OnHand, stockQueries } from './stock.ts';
 
 const NOTHING: OnHand = { onHand: null, peak: 0 };
 const NO_LOTS: readonly Lot[] = [];
 
 /** The shelf put together from items, lots and the ledger. */
-export function shelfReader(items: ReturnType<typeof itemQueries>, stock: ReturnType<typeof stockQueries>) {
+export function shelfReader(
+  items: ReturnType<typeof itemQueries>,
+  stock: ReturnType<typeof stockQueries>,
+  remember: ReturnType<typeof remembered>['remember'],
+) {
   const pieces = <T>(kind: ItemKind) => {
     const onHand = stock.onHand();
     return items.all<T>(kind).map((item) => ({ ...item, ...(onHand.get(item.id) ?? NOTHING) }));
@@ -37,7 +42,9 @@ export function shelfReader(items: ReturnType<typeof itemQueries>, stock: Return
       .all<T>(kind)
       .map((item) => withLots(item, lots.get(item.id) ?? NO_LOTS, onHand.get(item.id) ?? NOTHING));
   };
-  const fibres = (): Fibre[] => inLots<FibreInput>('fibre');
+  // Asked for again and again: by itself, for blends, for whatever weighs wool.
+  const fibres = (): readonly Fibre[] =>
+    remember(['things', 'ledger'], 'fibres', () => inLots<FibreInput>('fibre'));
   const blends = (known: readonly Fibre[] = fibres()): Blend[] =>
     computeBlends(inLots<BlendInput>('blend'), new Map(known.map((fibre) => [fibre.id, fibre])));
 

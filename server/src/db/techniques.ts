@@ -38,10 +38,9 @@ export function techniqueQueries(db: Db, sound: SoundReader) {
     `UPDATE technique SET archived_at = NULL WHERE id = ? AND archived_at IS NOT NULL`,
   );
   const uses = db.prepare<[string], { pattern_id: string; title: string; use_id: string; version: number }>(`
-    SELECT p.id AS pattern_id, p.title,
-           json_extract(u.value, '$.id') AS use_id, json_extract(u.value, '$.version') AS version
-    FROM pattern p, json_each(CASE WHEN json_valid(p.document) THEN p.document ELSE '{}' END, '$.techniques') u
-    WHERE p.deleted_at IS NULL AND json_extract(u.value, '$.techniqueId') = ? ORDER BY title`);
+    SELECT u.pattern_id, p.title, u.use_id, u.version
+    FROM pattern_technique u JOIN pattern p INDEXED BY pattern_there ON p.id = u.pattern_id AND p.deleted_at IS NULL
+    WHERE u.technique_id = ? ORDER BY p.title`);
   const read = (row: TechniqueRow | undefined): Technique | null =>
     row
       ? { ...unsealed<TechniqueInput>(row.document, row.document_seal), id: row.id, version: row.version }

@@ -99,13 +99,6 @@ export const patternRoutes = (patterns: PatternService): Route[] => [
   }),
   route({
     method: 'get',
-    path: '/revisions',
-    summary: 'Every published revision that a class can be planned from, newest first under each title',
-    answers: [200],
-    handle: () => listed(patterns.published()),
-  }),
-  route({
-    method: 'get',
     path: '/revisions/:id',
     summary: 'One revision, whole',
     answers: [200],

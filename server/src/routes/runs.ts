@@ -7,13 +7,6 @@ import type { RunService } from '../services/runService.ts';
 /** Classes and batches of kits: planned, weighed, packed, and what the ones before each will have taken. */
 export const runRoutes = (runs: RunService): Route[] => [
   route({
-    method: 'get',
-    path: '/runs',
-    summary: 'Every run, by date',
-    answers: [200],
-    handle: () => ok(runs.all()),
-  }),
-  route({
     method: 'post',
     path: '/runs',
     summary: 'Plan a class or a batch of kits',

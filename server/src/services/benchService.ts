@@ -1,4 +1,13 @@
-import type { Bench, BenchRun, NamedShort } from '@lanakit/core/api';
+import type {
+  Bench,
+  BenchRun,
+  NamedShort,
+  ShortWool,
+  StoredPattern,
+  UnfinishedPattern,
+} from '@lanakit/core/api';
+import type { Wool } from '@lanakit/core/engine';
+import { figureLook } from '@lanakit/core/figure';
 import { missingForPublishing } from '@lanakit/core/pattern';
 import {
   type DrawnRun,
@@ -19,41 +28,61 @@ import { nameOfShort } from '@lanakit/core/words';
 import type { Store } from '../db/index.ts';
 import { todayOf, type ServiceDeps } from './deps.ts';
 import { answering } from './refusal.ts';
+import { unknownOneByOne, unlessDamaged } from './oneByOne.ts';
 import { drawingOf, shortOfDrawing } from './runDrawing.ts';
 import { warmPlans } from './warmPlans.ts';
-import { designsOf, gearOf, planAfter, revisionOf, runsAhead, shelfOf } from './runSources.ts';
+import { designsOf, gearOf, planAfter, revisionOf, runsAhead, shelfOf, woolStamp } from './runSources.ts';
 
 export type BenchService = ReturnType<typeof benchService>;
 
 /** What needs the maker today: runs ahead with what is short, patterns with what is unknown. */
 export const benchService = ({ store, now }: ServiceDeps) =>
   answering({
+    /** The same again as long as nothing is written. */
     async today(): Promise<Bench> {
       const today = todayOf(now());
       await warmPlans(store, today);
-      const drawn = planInOrder(runsAhead(store, today), (run, promisedG) =>
-        planAfter(store, run, promisedG),
+      return store.remember(['things', 'ledger', 'patterns', 'runs', 'needles'], `bench of ${today}`, () =>
+        benchOf(store, today),
       );
-      const shorts = shortInOrder(
-        store,
-        drawn.map(({ run }) => run),
-      );
-      const shortOf = new Map(shorts.map((short) => [short.id, short]));
-      const { findings } = shelfOf(store);
-      return {
-        today,
-        runs: drawn.map((drawnRun) => benchRun(store, drawnRun, shortOf.get(drawnRun.run.id))),
-        short: [...shortOverall(drawn)].map(([fibreId, shortG]) => ({ fibreId, shortG })),
-        shortThings: [...shortOverRuns(shorts).values()].map(({ thing, short, putUps }): NamedShort => ({
-          ...nameOfShort(thing, findings),
-          short,
-          putUps,
-        })),
-        missingNeedles: missingNeedles(store),
-        unfinished: unfinished(store),
-      };
     },
   });
+
+function benchOf(store: Store, today: string): Bench {
+  const drawn = planInOrder(runsAhead(store, today), (run, promisedG) => planAfter(store, run, promisedG));
+  const shorts = shortInOrder(
+    store,
+    drawn.map(({ run }) => run),
+  );
+  const shortOf = new Map(shorts.map((short) => [short.id, short]));
+  const wool = shelfOf(store);
+  return {
+    today,
+    // All of them draw on the shelf; only the next are shown.
+    runs: drawn
+      .slice(0, MOST_RUNS)
+      .map((drawnRun) => benchRun(store, drawnRun, shortOf.get(drawnRun.run.id))),
+    runsAhead: drawn.length,
+    short: [...shortOverall(drawn)].flatMap(([fibreId, shortG]) => shortWool(wool, fibreId, shortG)),
+    shortThings: [...shortOverRuns(shorts).values()].map(({ thing, short, putUps }): NamedShort => ({
+      ...nameOfShort(thing, wool.findings),
+      short,
+      putUps,
+    })),
+    missingNeedles: missingNeedles(store),
+    unfinished: unfinished(store),
+    isShelfEmpty: unlessDamaged(
+      () => store.lists.isShelfEmpty(),
+      () => store.shelf.fibres().length === 0,
+    ),
+  };
+}
+
+/** So many stand on a bench; the list of runs has all. */
+const MOST_RUNS = 30;
+const MOST_UNFINISHED = 6;
+/** Things unknown of one pattern that are told. */
+const MOST_MISSING = 4;
 
 interface ShortRun extends ShortOfRun {
   readonly id: string;
@@ -74,20 +103,34 @@ function shortInOrder(store: Store, runs: readonly Run[]): ShortRun[] {
   }));
 }
 
+function shortWool({ fibres }: Wool, fibreId: string, shortG: number): ShortWool[] {
+  const fibre = fibres.get(fibreId);
+  if (!fibre) return [];
+  const { name, colour, preparation } = fibre;
+  return [{ fibreId, name, colour, preparation, shortG }];
+}
+
+/** What the shelf no longer knows is still short. */
+const nameIn = ({ fibres }: Wool, fibreId: string): string => fibres.get(fibreId)?.name ?? 'a fibre';
+
 function benchRun(store: Store, { run, plan }: DrawnRun<Run>, short: ShortRun | undefined): BenchRun {
   const { document, number } = revisionOf(store, run);
-  const { findings } = shelfOf(store);
+  const wool = shelfOf(store);
+  const { id, kind, name, date, state, seats, sparePacks, spareFraction, demonstrations, scaleStepG } = run;
+  const { revisionId } = run;
   return {
-    run,
-    document,
+    run: { id, kind, name, date, state, seats, sparePacks, spareFraction, demonstrations, scaleStepG },
+    figure: store.rememberAs(`figure of run ${id}`, `${revisionId} ${woolStamp(store, run)}`, () =>
+      figureLook(document, wool),
+    ),
     revisionNumber: number,
     titles: [...designsOf(store, run).values()].map(({ title }) => title),
     packs: plan.packs,
     classG: plan.classG,
     unknownCount: plan.unknownCount,
-    short: shortOfPlan(plan),
-    uncounted: uncountedOfPlan(plan),
-    things: (short?.things ?? []).map((thing) => nameOfShort(thing, findings)),
+    short: shortOfPlan(plan).map((row) => ({ ...row, name: nameIn(wool, row.fibreId) })),
+    uncounted: uncountedOfPlan(plan).map((fibreId) => ({ fibreId, name: nameIn(wool, fibreId) })),
+    things: (short?.things ?? []).map((thing) => nameOfShort(thing, wool.findings)),
     isToolElsewhere: short?.isToolElsewhere ?? false,
   };
 }
@@ -100,8 +143,24 @@ function missingNeedles(store: Store): Bench['missingNeedles'] {
 }
 
 function unfinished(store: Store): Bench['unfinished'] {
-  return store.patterns.all().flatMap(({ id, document }) => {
-    const missing = missingForPublishing(document);
-    return missing.length === 0 ? [] : [{ id, title: document.title, missing, document }];
-  });
+  const { total, items } = unlessDamaged(
+    () => store.lists.unknown(MOST_UNFINISHED),
+    () => unknownOneByOne(store, MOST_UNFINISHED),
+  );
+  const wool = shelfOf(store);
+  return { total, items: store.patterns.byIds(items).map((pattern) => unfinishedPattern(pattern, wool)) };
+}
+
+function unfinishedPattern({ id, document }: StoredPattern, wool: Wool): UnfinishedPattern {
+  const missing = missingForPublishing(document);
+  return {
+    id,
+    title: document.title,
+    figure: figureLook(document, wool),
+    missing: missing.slice(0, MOST_MISSING).map((problem) => ({
+      problem,
+      partName: document.parts[Number(/^\/parts\/(\d+)/.exec(problem.pointer)?.[1] ?? NaN)]?.name ?? null,
+    })),
+    missingCount: missing.length,
+  };
 }

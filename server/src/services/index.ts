@@ -7,6 +7,7 @@ import { importService } from './importService.ts';
 import { ITEM_KINDS } from './itemKinds.ts';
 import { itemService, type ItemService } from './itemService.ts';
 import { keepingService } from './keepingService.ts';
+import { listService } from './listService.ts';
 import { paperService } from './paperService.ts';
 import { patternFileService } from './patternFileService.ts';
 import { patternService } from './patternService.ts';
@@ -47,6 +48,7 @@ export const createServices = (deps: WorkDeps) => {
     papers: paperService(deps),
     trays: trayService(deps),
     bench: benchService(deps),
+    lists: listService(deps),
     keeping: keepingService(deps),
     studioFile: studioFileService(deps),
     bin: binService(deps),

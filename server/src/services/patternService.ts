@@ -2,7 +2,6 @@ import type { Revision, StoredPattern } from '@lanakit/core/api';
 import {
   checkPattern,
   comparePatterns,
-  isWoolOnly,
   itemsUsed,
   missingForPublishing,
   type Pattern,
@@ -72,12 +71,6 @@ export function patternService({ store, now, newId }: ServiceDeps) {
       patterns.publish(revisionId, id, document, at(), note);
       return foundOr(patterns.findRevision(revisionId));
     },
-    published: () =>
-      patterns.published().map(({ document, ...revision }) => ({
-        ...revision,
-        title: document.title,
-        isWoolOnly: isWoolOnly(document),
-      })),
     findRevision: (id: string): Revision => foundOr(patterns.findRevision(id)),
   });
 }

@@ -43,13 +43,6 @@ export function runService({ store, now, newId }: ServiceDeps) {
     return found(id);
   };
   return answering({
-    all(): { readonly today: string; readonly items: readonly NamedRun[] } {
-      const known = new Map<string, RunDesign[]>();
-      return {
-        today: today(),
-        items: store.sound.each('run', runs.all(), (run) => namedRun(store, run, known)),
-      };
-    },
     async find(id: string): Promise<OpenedRun> {
       found(id);
       await warmPlans(store, today());
@@ -180,13 +173,8 @@ function openedRun(store: Store, run: Run, today: string): OpenedRun {
   };
 }
 
-/** @param known designs that were looked up for this answer: runs share them */
-function namedRun(store: Store, run: Run, known = new Map<string, RunDesign[]>()): NamedRun {
-  const designs = revisionsOfRun(run).flatMap((revisionId) => {
-    const runDesigns = known.get(revisionId) ?? designOf(store, revisionId);
-    known.set(revisionId, runDesigns);
-    return runDesigns;
-  });
+function namedRun(store: Store, run: Run): NamedRun {
+  const designs = revisionsOfRun(run).flatMap((revisionId) => designOf(store, revisionId));
   const [leading] = designs;
   if (!leading) throw new Error(`run without its revision ${run.revisionId}`);
   return {

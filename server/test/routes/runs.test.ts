@@ -39,7 +39,7 @@ test('a class is planned from a revision, found again and changed', async () => 
     .send(runInput(revisionId, { seats: 12 }))
     .expect(200);
   const list = await request(studio.app).get('/api/runs').expect(200);
-  expect(list.body).toMatchObject({ today: '2026-11-24', items: [{ seats: 12, version: 2 }] });
+  expect(list.body).toMatchObject({ today: '2026-11-24', items: [{ seats: 12 }] });
   await request(studio.app)
     .put(`/api/runs/${run.id}`)
     .set('If-Match', '"1"')
@@ -86,7 +86,7 @@ describe('the shelf between runs', () => {
     revisionId = await publish(studio, await addPattern(studio, ballPattern(bare.id, { title: 'Other' })));
     await plan();
     const bench = await request(studio.app).get('/api/bench');
-    expect(bench.body).toMatchObject({ runs: [{ short: [], uncounted: [bare.id] }] });
+    expect(bench.body).toMatchObject({ runs: [{ short: [], uncounted: [{ fibreId: bare.id }] }] });
   });
 });
 
@@ -94,7 +94,16 @@ test('the bench lists patterns with something unknown, and what it is', async ()
   await addPattern(studio, ballPattern(null, { title: 'Half' }));
   const bench = await request(studio.app).get('/api/bench').expect(200);
   expect(bench.body).toMatchObject({
-    unfinished: [{ title: 'Half', missing: [{ code: 'fibre_missing' }] }],
+    unfinished: {
+      total: 1,
+      items: [
+        {
+          title: 'Half',
+          missingCount: 1,
+          missing: [{ problem: { code: 'fibre_missing' }, partName: 'Ball' }],
+        },
+      ],
+    },
   });
 });
 

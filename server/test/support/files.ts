@@ -22,7 +22,7 @@ export interface Told {
   readonly steps: readonly { readonly text: string }[];
   readonly items: readonly unknown[];
   readonly errors: readonly unknown[];
-  readonly unfinished: readonly unknown[];
+  readonly unfinished: unknown;
 }
 export const told = ({ body }: { readonly body: unknown }): Told => body as Told;
 

@@ -7,6 +7,7 @@ import {
   BLANK_SUPPLIER,
   BLANK_TOOL,
   blankLot,
+  byGauge,
   type Fibre,
 } from '@lanakit/core/shelf';
 import { blankTechniqueStep } from '@lanakit/core/writing';
@@ -64,8 +65,13 @@ const alive = 'deleted_at IS NULL';
 const patternOf = (studio: Studio, { pick, words: title }: Deed) => {
   const fibreId = oneOf(idsIn(studio, 'item', `${alive} AND kind IN ('fibre', 'blend')`), { pick } as Deed);
   const document = ballPattern(pick % 4 === 0 ? null : fibreId || null, { title: title.slice(0, 60) });
-  const step = { ...BLANK_STEP, id: 'felt', text: title, partIds: ['p1'], minutes: 10 };
-  return pick % 3 === 0 ? document : { ...document, steps: [step] };
+  const needle = pick % 5 < 3 ? byGauge(36 + (pick % 4)) : BLANK_STEP.needle;
+  const step = { ...BLANK_STEP, id: 'felt', text: title, partIds: ['p1'], minutes: 10, needle };
+  const techniqueId = oneOf(idsIn(studio, 'technique'), { pick } as Deed);
+  const use = { id: 'u', techniqueId, name: 'Limb', version: 1, partIds: [], values: [], rights: OWN_RIGHTS };
+  return pick % 3 === 0
+    ? document
+    : { ...document, steps: [step], techniques: techniqueId === '' ? [] : [use] };
 };
 
 const DEEDS: Readonly<Record<string, Doing>> = {

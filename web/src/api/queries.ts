@@ -3,16 +3,20 @@ import type {
   Bench,
   BinnedThing,
   HistoryEntry,
+  Found,
   HistoryState,
   ItemUse,
   Keeping,
   KeptKind,
-  NamedRun,
   NeedleTray,
   OpenedRun,
+  PageOf,
+  PatternLine,
   Promised,
   PromisedBefore,
   Revision,
+  RevisionLine,
+  RunLine,
   RunTicks,
   StoredPattern,
 } from '@lanakit/core/api';
@@ -34,12 +38,6 @@ import useSWR, { type SWRResponse } from 'swr';
 import { useMemo, useState } from 'react';
 import { nanoid } from 'nanoid';
 import { get } from './client.ts';
-
-export interface RevisionName extends Omit<Revision, 'document'> {
-  /** It has no steps: packs can be made of it, nobody can learn from it. */
-  readonly isWoolOnly: boolean;
-  readonly title: string;
-}
 
 interface Items<T> {
   readonly items: readonly T[];
@@ -107,41 +105,64 @@ export function useWool() {
   };
 }
 
-type PatternPage = Items<StoredPattern> & { readonly next: string | null };
+/** Rows asked for at once: more than a screen shows, less than anybody waits for. */
+export const ROWS_A_PAGE = 24;
 
-const PATTERNS_A_PAGE = 50;
+export interface PatternsShown {
+  readonly search: string;
+  readonly order: 'changed' | 'title';
+  readonly isArchive: boolean;
+  readonly isUnknownOnly: boolean;
+}
 
-/** Patterns, the last changed first; `showMore` adds a page to them. */
-export function usePatterns(isArchive = false) {
-  const [pages, setPages] = useState(1);
-  const { data, error } = useSWR<PatternPage, Error>(
-    `/patterns#${isArchive ? 'away' : ''}${pages}`,
-    () => firstPatterns(pages, isArchive),
+/** While another page of it is asked for, or other words, what was there stays. */
+function usePage<T>(path: string, page: number, query: Readonly<Record<string, string>>): Resource<T> {
+  const asked = { ...query, offset: String(page * ROWS_A_PAGE), limit: String(ROWS_A_PAGE) };
+  return useSWR(`${path}?${new URLSearchParams(asked).toString()}`, get<T>, { keepPreviousData: true });
+}
+
+/** Patterns as a list shows them, a page of them. */
+export const usePatternsPage = (
+  { search, order, isArchive, isUnknownOnly }: PatternsShown,
+  page: number,
+): Resource<PageOf<PatternLine>> =>
+  usePage('/pattern-lines', page, {
+    search,
+    order,
+    ...(isArchive && { archived: 'true' }),
+    ...(isUnknownOnly && { unknown: 'true' }),
+  });
+
+/** Runs as a list shows them, a page of them. */
+export const useRunsPage = (
+  when: 'ahead' | 'behind',
+  search: string,
+  page: number,
+): Resource<PageOf<RunLine> & { readonly today: string }> => usePage('/runs', page, { when, search });
+
+/** What has these words in its name, anywhere; nothing is asked for no words. */
+export const useFound = (search: string): Resource<Items<Found>> =>
+  useSWR(
+    search.trim() === '' ? null : `/found?${new URLSearchParams({ search }).toString()}`,
+    get<Items<Found>>,
+    {
+      keepPreviousData: true,
+    },
+  );
+
+/** Published revisions by their titles: a few, as many as somebody reads through. */
+export const useRevisions = (search = ''): Resource<PageOf<RevisionLine>> =>
+  useSWR(`/revisions?${new URLSearchParams({ search }).toString()}`, get<PageOf<RevisionLine>>, {
+    keepPreviousData: true,
+  });
+
+/** What these revisions are called. */
+export const useRevisionNames = (ids: readonly string[]): Resource<PageOf<RevisionLine>> =>
+  useSWR(
+    ids.length === 0 ? null : `/revisions?${new URLSearchParams({ ids: ids.join(',') }).toString()}`,
+    get<PageOf<RevisionLine>>,
     { keepPreviousData: true },
   );
-  return {
-    patterns: data?.items,
-    error,
-    hasMore: data?.next != null,
-    showMore: () => setPages((shown) => shown + 1),
-  };
-}
-
-/** The first pages as one: each is asked for from where the one before ended. */
-async function firstPatterns(pages: number, isArchive: boolean): Promise<PatternPage> {
-  let all: PatternPage = { items: [], next: '' };
-  for (let page = 0; page < pages && all.next !== null; page++) {
-    const after = all.next && `&after=${all.next}`;
-    const { items, next } = await get<PatternPage>(
-      `/patterns?limit=${PATTERNS_A_PAGE}${isArchive ? '&archived=true' : ''}${after}`,
-    );
-    all = { items: [...all.items, ...items], next };
-  }
-  return all;
-}
-
-export const useRevisions = (): Resource<Items<RevisionName>> =>
-  useSWR('/revisions', get<Items<RevisionName>>);
 
 export const useRevision = (id: string | null): Resource<Revision> =>
   useSWR(id === null ? null : `/revisions/${id}`, get<Revision>);
@@ -149,9 +170,6 @@ export const useRevision = (id: string | null): Resource<Revision> =>
 /** A draft as it is saved, only to be looked at. */
 export const useDraftOf = (id: string | null): Resource<StoredPattern> =>
   useSWR(id === null ? null : `/patterns/${id}#look`, () => get<StoredPattern>(`/patterns/${id}`));
-
-export const useRuns = (): Resource<Items<NamedRun> & { today: string }> =>
-  useSWR('/runs', get<Items<NamedRun> & { today: string }>);
 
 export const useRun = (id: string): Resource<OpenedRun> => useFresh(`/runs/${id}`);
 

@@ -1,12 +1,9 @@
-import type { Bench, BenchRun, NamedShort } from '@lanakit/core/api';
-import type { Wool } from '@lanakit/core/engine';
+import type { Bench, BenchRun, NamedShort, UnfinishedPattern } from '@lanakit/core/api';
 import { isOffShelf, packsOver } from '@lanakit/core/run';
 import { findingAmount, joinWords, problemWords, RUN_STATE_WORDS } from '@lanakit/core/words';
-import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { useBench, useKeeping, useWool } from '../api/queries.ts';
+import { useBench, useKeeping } from '../api/queries.ts';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
-import { drawPattern } from '../figure/pieces.ts';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { keepingLines } from '../words/keepingWords.ts';
@@ -16,21 +13,20 @@ import styles from './BenchPage.module.css';
 /** What needs the maker today. */
 export function BenchPage() {
   const { data, error } = useBench();
-  const shelf = useWool();
-  if (!data || !shelf.isReady) return <Loading error={error ?? shelf.error} />;
-  const isNew = data.runs.length === 0 && data.unfinished.length === 0 && shelf.fibres.length === 0;
+  if (!data) return <Loading error={error} />;
+  const isNew = data.runs.length === 0 && data.unfinished.total === 0 && data.isShelfEmpty;
   return (
     <main className={styles.page}>
       {isNew ? (
         <FirstSteps />
       ) : (
         <>
-          <RunsAhead bench={data} wool={shelf.wool} />
+          <RunsAhead bench={data} />
           <div className={styles.side}>
             <NotSafe />
             <MissingNeedles bench={data} />
-            <ShortList bench={data} wool={shelf.wool} />
-            <Unfinished bench={data} wool={shelf.wool} />
+            <ShortList bench={data} />
+            <Unfinished bench={data} />
           </div>
         </>
       )}
@@ -60,7 +56,7 @@ function FirstSteps() {
   );
 }
 
-function RunsAhead({ bench, wool }: { bench: Bench; wool: Wool }) {
+function RunsAhead({ bench }: { bench: Bench }) {
   return (
     <section className={`sheet ${styles.runs}`} aria-label="Runs ahead">
       <header className={styles.heading}>
@@ -77,9 +73,14 @@ function RunsAhead({ bench, wool }: { bench: Bench; wool: Wool }) {
       )}
       <ul>
         {bench.runs.map((run) => (
-          <RunLine key={run.run.id} run={run} today={bench.today} wool={wool} />
+          <RunLine key={run.run.id} run={run} today={bench.today} />
         ))}
       </ul>
+      {bench.runsAhead > bench.runs.length && (
+        <p className={styles.more}>
+          <Link to="/runs">and {bench.runsAhead - bench.runs.length} more</Link>
+        </p>
+      )}
     </section>
   );
 }
@@ -106,21 +107,12 @@ function shortWords({ name, unit, short, itemId }: NamedShort): string {
 /** Things that are named as short; the others are counted. */
 const SHORT_SHOWN = 3;
 
-function RunLine({
-  run: { run, document, ...plan },
-  today,
-  wool,
-}: {
-  run: BenchRun;
-  today: string;
-  wool: Wool;
-}) {
-  const pieces = useMemo(() => drawPattern(document, wool), [document, wool]);
+function RunLine({ run: { run, ...plan }, today }: { run: BenchRun; today: string }) {
   const isReady = plan.short.length + plan.uncounted.length + plan.unknownCount + plan.things.length === 0;
   const short = [
-    ...plan.short.map(({ fibreId, shortG }) => ({
+    ...plan.short.map(({ fibreId, name, shortG }) => ({
       key: fibreId,
-      words: `${showWeighed(shortG, run.scaleStepG)} ${wool.fibres.get(fibreId)?.name ?? 'a fibre'} short`,
+      words: `${showWeighed(shortG, run.scaleStepG)} ${name} short`,
     })),
     ...plan.things.map((thing) => ({ key: thing.name, words: shortWords(thing) })),
   ];
@@ -131,13 +123,13 @@ function RunLine({
           <b>{showDay(run.date)}</b>
           <span className="quiet small">{showDaysOff(run.date, today)}</span>
         </span>
-        <FigureStrip pieces={pieces} width={208} height={64} />
+        <FigureStrip pieces={plan.figure} width={208} height={64} />
         <span className={styles.what}>
           <span className={styles.name}>{run.name}</span>
           <span className="quiet">
             {plan.titles.length > 1
               ? plan.titles.join(', ')
-              : `${document.title}, revision ${plan.revisionNumber}`}
+              : `${plan.titles[0] ?? ''}, revision ${plan.revisionNumber}`}
           </span>
           <span className="quiet">
             {packsWords(run, plan.packs)}
@@ -163,9 +155,9 @@ function RunLine({
           {short.length > SHORT_SHOWN && (
             <span className="red small">and {short.length - SHORT_SHOWN} more short</span>
           )}
-          {plan.uncounted.map((fibreId) => (
+          {plan.uncounted.map(({ fibreId, name }) => (
             <span key={fibreId} className="red small">
-              {wool.fibres.get(fibreId)?.name} not counted
+              {name} not counted
             </span>
           ))}
           {plan.unknownCount > 0 && (
@@ -232,7 +224,7 @@ function LastBackup() {
 /** Things without a swatch stand in line with those that have one. */
 const SWATCH_WIDTH = 58;
 
-function ShortList({ bench, wool }: { bench: Bench; wool: Wool }) {
+function ShortList({ bench }: { bench: Bench }) {
   return (
     <section className={`sheet ${styles.card}`} aria-label="Short">
       <h2>Short for what is ahead</h2>
@@ -240,19 +232,14 @@ function ShortList({ bench, wool }: { bench: Bench; wool: Wool }) {
         <p className="quiet">Nothing: the shelf covers every run.</p>
       )}
       <ul className={styles.short}>
-        {bench.short.map(({ fibreId, shortG }) => {
-          const fibre = wool.fibres.get(fibreId);
-          return (
-            fibre && (
-              <li key={fibreId}>
-                <FibreSwatch fibre={fibre} width={SWATCH_WIDTH} height={24} />
-                <Link to={`/shelf?open=${fibreId}`}>{fibre.name}</Link>
-                <span className="quiet small">{PREPARATION_WORDS[fibre.preparation]}</span>
-                <b className="red">{showGrams(shortG)}</b>
-              </li>
-            )
-          );
-        })}
+        {bench.short.map((fibre) => (
+          <li key={fibre.fibreId}>
+            <FibreSwatch fibre={fibre} width={SWATCH_WIDTH} height={24} />
+            <Link to={`/shelf?open=${fibre.fibreId}`}>{fibre.name}</Link>
+            <span className="quiet small">{PREPARATION_WORDS[fibre.preparation]}</span>
+            <b className="red">{showGrams(fibre.shortG)}</b>
+          </li>
+        ))}
         {bench.shortThings.map((thing) => (
           <li key={thing.name}>
             <span style={{ width: SWATCH_WIDTH }} />
@@ -274,41 +261,37 @@ function ShortList({ bench, wool }: { bench: Bench; wool: Wool }) {
   );
 }
 
-function Unfinished({ bench, wool }: { bench: Bench; wool: Wool }) {
+function Unfinished({ bench: { unfinished } }: { bench: Bench }) {
+  const more = unfinished.total - unfinished.items.length;
   return (
     <section className={`sheet ${styles.card}`} aria-label="Patterns with something unknown">
       <h2>Patterns with something unknown</h2>
-      {bench.unfinished.length === 0 && <p className="quiet">None: every pattern can be published.</p>}
+      {unfinished.total === 0 && <p className="quiet">None: every pattern can be published.</p>}
       <ul className={styles.unfinished}>
-        {bench.unfinished.map((pattern) => (
-          <UnfinishedLine key={pattern.id} pattern={pattern} wool={wool} />
+        {unfinished.items.map((pattern) => (
+          <UnfinishedLine key={pattern.id} pattern={pattern} />
         ))}
       </ul>
+      {more > 0 && <Link to="/patterns?unknown">and {more} more</Link>}
     </section>
   );
 }
 
-function UnfinishedLine({ pattern, wool }: { pattern: Bench['unfinished'][number]; wool: Wool }) {
-  const pieces = useMemo(() => drawPattern(pattern.document, wool), [pattern.document, wool]);
+function UnfinishedLine({ pattern }: { pattern: UnfinishedPattern }) {
+  const more = pattern.missingCount - pattern.missing.length;
   return (
     <li>
-      <FigureStrip pieces={pieces} width={120} height={70} />
+      <FigureStrip pieces={pattern.figure} width={120} height={70} />
       <div>
         <Link to={`/patterns/${pattern.id}`}>{pattern.title}</Link>
         <ul>
-          {pattern.missing.slice(0, 4).map((problem) => {
-            const index = Number(/^\/parts\/(\d+)/.exec(problem.pointer)?.[1] ?? NaN);
-            const part = pattern.document.parts[index];
-            return (
-              <li key={problem.code + problem.pointer} className="small">
-                {part && <b>{part.name}: </b>}
-                {problemWords(problem)}
-              </li>
-            );
-          })}
-          {pattern.missing.length > 4 && (
-            <li className="quiet small">and {pattern.missing.length - 4} more</li>
-          )}
+          {pattern.missing.map(({ problem, partName }) => (
+            <li key={problem.code + problem.pointer} className="small">
+              {partName !== null && <b>{partName}: </b>}
+              {problemWords(problem)}
+            </li>
+          ))}
+          {more > 0 && <li className="quiet small">and {more} more</li>}
         </ul>
       </div>
     </li>

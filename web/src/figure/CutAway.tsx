@@ -2,7 +2,7 @@ import { useId } from 'react';
 import { FibrePattern } from '../ui/look/FibrePattern.tsx';
 import { Decorations } from './Decorations.tsx';
 import { pathOf } from './outlinePath.ts';
-import type { Piece } from './pieces.ts';
+import type { Piece } from '@lanakit/core/figure';
 
 interface CutAwayProps {
   piece: Piece;

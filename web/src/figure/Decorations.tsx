@@ -1,10 +1,10 @@
 import { useId } from 'react';
 import { FibrePattern } from '../ui/look/FibrePattern.tsx';
 import { offsetIn } from './outlinePath.ts';
-import type { DrawnDecoration, Piece } from './pieces.ts';
+import type { DrawnDecoration, PieceLook } from '@lanakit/core/figure';
 
 interface DecorationsProps {
-  piece: Piece;
+  piece: PieceLook;
   /** px per mm */
   scale: number;
 }
@@ -29,12 +29,7 @@ export function Decorations({ piece, scale, which }: WhichDecorations) {
           <g key={index}>
             {decoration.fibre && (
               <defs>
-                <FibrePattern
-                  id={fillId}
-                  fibre={decoration.fibre}
-                  seed={`${piece.part.id}${index}`}
-                  isUpright
-                />
+                <FibrePattern id={fillId} fibre={decoration.fibre} seed={`${piece.id}${index}`} isUpright />
               </defs>
             )}
             <Shape

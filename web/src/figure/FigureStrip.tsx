@@ -1,10 +1,10 @@
 import { layoutTray } from '@lanakit/core/figure';
 import { useMemo } from 'react';
 import { PieceDrawing } from './PieceDrawing.tsx';
-import type { Piece } from './pieces.ts';
+import type { PieceLook } from '@lanakit/core/figure';
 
 interface FigureStripProps {
-  pieces: readonly Piece[];
+  pieces: readonly PieceLook[];
   width: number;
   height: number;
 }
@@ -12,8 +12,8 @@ interface FigureStripProps {
 /** A figure's pieces laid side by side, small, to know it by. */
 export function FigureStrip({ pieces, width, height }: FigureStripProps) {
   const tray = useMemo(() => {
-    const boxes = pieces.map(({ part, finished }) => ({
-      id: part.id,
+    const boxes = pieces.map(({ id, finished }) => ({
+      id,
       widthMm: finished?.widthMm ?? 20,
       heightMm: finished?.heightMm ?? 20,
     }));
@@ -23,7 +23,7 @@ export function FigureStrip({ pieces, width, height }: FigureStripProps) {
   return (
     <div style={{ position: 'relative', width, height, flex: 'none' }} aria-hidden>
       {tray.pieces.map((placed) => {
-        const piece = pieces.find(({ part }) => part.id === placed.id);
+        const piece = pieces.find(({ id }) => id === placed.id);
         if (!piece) return null;
         const label = piece.finished
           ? { widthMm: piece.finished.widthMm, heightMm: piece.finished.heightMm }

@@ -1,6 +1,6 @@
 import type { PlacedPiece, Tray } from '@lanakit/core/figure';
 import type { Join } from '@lanakit/core/pattern';
-import type { Piece } from './pieces.ts';
+import type { Piece } from '@lanakit/core/figure';
 
 interface JoinLinesProps {
   joins: readonly Join[];

@@ -3,10 +3,10 @@ import { FibrePattern } from '../ui/look/FibrePattern.tsx';
 import { CutAway } from './CutAway.tsx';
 import { Decorations } from './Decorations.tsx';
 import { pathOf } from './outlinePath.ts';
-import type { Piece } from './pieces.ts';
+import type { Piece, PieceLook } from '@lanakit/core/figure';
 
 interface PieceDrawingProps {
-  piece: Piece;
+  piece: PieceLook | Piece;
   /** px per mm */
   scale: number;
   isChosen?: boolean;
@@ -41,7 +41,7 @@ export const PieceDrawing = memo(function PieceDrawing({
       {finished ? (
         <>
           <defs>
-            {fibre && <FibrePattern id={fillId} fibre={fibre} seed={piece.part.id} isUpright />}
+            {fibre && <FibrePattern id={fillId} fibre={fibre} seed={piece.id} isUpright />}
             <clipPath id={`${fillId}-outline`}>
               <path d={pathOf(finished, piece, scale)} clipRule="evenodd" />
             </clipPath>
@@ -54,7 +54,7 @@ export const PieceDrawing = memo(function PieceDrawing({
           <g clipPath={`url(#${fillId}-outline)`}>
             <Decorations piece={piece} scale={scale} which="on" />
           </g>
-          {isCutAway && <CutAway piece={piece} scale={scale} />}
+          {isCutAway && 'layers' in piece && <CutAway piece={piece} scale={scale} />}
           <path
             d={pathOf(finished, piece, scale)}
             fill="none"

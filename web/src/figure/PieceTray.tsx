@@ -7,7 +7,7 @@ import { timesWords } from '../words/show.ts';
 import { JoinLines } from './JoinLines.tsx';
 import { PieceDrawing } from './PieceDrawing.tsx';
 import styles from './PieceTray.module.css';
-import type { Piece } from './pieces.ts';
+import type { Piece } from '@lanakit/core/figure';
 import { Ruler } from './Ruler.tsx';
 import { SizeHandles, type PullSize } from './SizeHandles.tsx';
 import { useSize } from './useSize.ts';

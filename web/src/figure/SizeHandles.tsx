@@ -2,7 +2,7 @@ import { type Length, showTypedLength, toMm } from '@lanakit/core/base';
 import { SIZE_HANDLES, type SizeName, sizesOf } from '@lanakit/core/shapes';
 import { useRef, type PointerEvent } from 'react';
 import styles from './PieceTray.module.css';
-import type { Piece } from './pieces.ts';
+import type { Piece } from '@lanakit/core/figure';
 
 /** Pulls one size of a part; `isLast` when the hand lets go. */
 export type PullSize = (partId: string, name: SizeName, size: Length) => void;

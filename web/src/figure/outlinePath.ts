@@ -1,5 +1,5 @@
 import type { PointMm } from '@lanakit/core/shapes';
-import type { Outline } from './pieces.ts';
+import type { Outline } from '@lanakit/core/figure';
 
 interface Box {
   readonly widthMm: number;

@@ -3,12 +3,12 @@ import { estimatePattern } from '@lanakit/core/engine';
 import { stepTotals, type Pattern } from '@lanakit/core/pattern';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
-import { useDraftOf, usePatterns, useRevision, useRevisions, useWool } from '../api/queries.ts';
-import { Choice } from '../ui/fields/Choice.tsx';
-import { drawPattern } from '../figure/pieces.ts';
+import { useDraftOf, useRevision, useRevisionNames, useWool } from '../api/queries.ts';
+import { drawPattern } from '@lanakit/core/figure';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { showGrams, revisionName, showPace, showMoney, showRange } from '../words/show.ts';
+import { BuildSelect } from './BuildSelect.tsx';
 import { BuildTable } from './BuildTable.tsx';
 import { Changes } from './Changes.tsx';
 import styles from './ComparePage.module.css';
@@ -17,9 +17,9 @@ import styles from './ComparePage.module.css';
 export function ComparePage() {
   const [params, setParams] = useSearchParams();
   const wool = useWool();
-  const choices = useBuildNames();
   const [a, b] = [params.get('a'), params.get('b')];
   const [first, two] = [useBuild(a), useBuild(b)];
+  const names = [useBuildName(a, first), useBuildName(b, two)] as const;
   const choose = (side: 'a' | 'b', key: string | null) => {
     const next = new URLSearchParams(params);
     if (key) next.set(side, key);
@@ -38,22 +38,8 @@ export function ComparePage() {
     <main className={styles.page}>
       <header className={`sheet ${styles.heading}`}>
         <h1>Side by side</h1>
-        <Choice
-          className={styles.choice ?? ''}
-          label="This"
-          value={a}
-          words={choices}
-          placeholder="choose"
-          onChoose={(key) => choose('a', key)}
-        />
-        <Choice
-          className={styles.choice ?? ''}
-          label="beside that"
-          value={b}
-          words={choices}
-          placeholder="choose"
-          onChoose={(key) => choose('b', key)}
-        />
+        <BuildSelect label="This" buildKey={a} name={names[0]} onChoose={(key) => choose('a', key)} />
+        <BuildSelect label="beside that" buildKey={b} name={names[1]} onChoose={(key) => choose('b', key)} />
       </header>
       {builds ? (
         <>
@@ -62,7 +48,7 @@ export function ComparePage() {
               <section key={index} className={`sheet ${styles.figure}`}>
                 <FigureStrip pieces={drawPattern(pattern, wool.wool)} width={540} height={130} />
                 <p>
-                  <b>{pattern.title}</b>, {choices[(index === 0 ? a : b) ?? '']?.split(', ').at(-1)}
+                  <b>{pattern.title}</b>, {names[index]?.split(', ').at(-1)}
                   <span className="quiet">
                     {' '}
                     · {showGrams(estimate.total.likelyG)} ({showRange(estimate.total)}) ·{' '}
@@ -74,7 +60,11 @@ export function ComparePage() {
             ))}
           </div>
           <section className={`sheet ${styles.lines}`} aria-label="Differences">
-            <BuildTable a={builds[0]} b={builds[1]} names={sideNames(choices[a ?? ''], choices[b ?? ''])} />
+            <BuildTable
+              a={builds[0]}
+              b={builds[1]}
+              names={sideNames(names[0] || undefined, names[1] || undefined)}
+            />
           </section>
           {first && two && <Changes before={first} after={two} wool={wool.wool} />}
         </>
@@ -100,18 +90,13 @@ const splitName = (name: string): [title: string, last: string] => {
   return at < 0 ? [name, name] : [name.slice(0, at), name.slice(at + 2)];
 };
 
-/** Every draft and revision by key: `draft:ID`, `revision:ID`. */
-function useBuildNames(): Record<string, string> {
-  const { patterns } = usePatterns();
-  const { data: revisions } = useRevisions();
-  return useMemo(
-    () =>
-      Object.fromEntries([
-        ...(patterns ?? []).map(({ id, document }) => [`draft:${id}`, `${document.title}, draft`]),
-        ...(revisions?.items ?? []).map((revision) => [`revision:${revision.id}`, revisionName(revision)]),
-      ]) as Record<string, string>,
-    [patterns, revisions],
-  );
+/** What a draft or a revision is called, by its key: `draft:ID`, `revision:ID`; empty while that is asked for. */
+function useBuildName(key: string | null, build: Pattern | null): string {
+  const [kind, id] = (key ?? '').split(':');
+  const { data: named } = useRevisionNames(kind === 'revision' && id !== undefined ? [id] : []);
+  if (kind === 'draft') return build ? `${build.title}, draft` : '';
+  const revision = named?.items.find((item) => item.id === id);
+  return revision ? revisionName(revision) : '';
 }
 
 /** The document behind a key; null while it loads or where there is none. */

@@ -1,120 +1,175 @@
-import type { StoredPattern } from '@lanakit/core/api';
+import type { PageOf, PatternLine } from '@lanakit/core/api';
 import { showTypedLength } from '@lanakit/core/base';
-import { defaultBuild } from '@lanakit/core/build';
-import { estimatePattern, type Wool } from '@lanakit/core/engine';
-import { stepTotals, blankPattern, isWoolOnly, missingForPublishing } from '@lanakit/core/pattern';
-import { proposeLevel } from '@lanakit/core/writing';
-import { Button, Input } from 'antd';
-import { useMemo, useState } from 'react';
+import { blankPattern } from '@lanakit/core/pattern';
+import { Button, Input, Select } from 'antd';
+import { useDeferredValue, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { errorWords } from '../api/client.ts';
-import { usePatterns, useWool } from '../api/queries.ts';
-import { Field } from '../ui/fields/Field.tsx';
-import { FigureStrip } from '../figure/FigureStrip.tsx';
-import { piecesOf } from '../figure/pieces.ts';
-import { Loading } from '../shell/Loading.tsx';
-import { counted, LEVEL_WORDS, showGrams, showKnownMinutes, showRange } from '../words/show.ts';
-import styles from './PatternsPage.module.css';
 import { perform } from '../api/mutations/mutation.ts';
 import { createPattern } from '../api/mutations/patterns.ts';
+import { type PatternsShown, ROWS_A_PAGE, usePatternsPage } from '../api/queries.ts';
+import { FigureStrip } from '../figure/FigureStrip.tsx';
+import { Loading } from '../shell/Loading.tsx';
+import { Field } from '../ui/fields/Field.tsx';
+import { LongList } from '../ui/LongList.tsx';
+import { counted, LEVEL_WORDS, showGrams, showKnownMinutes, showRange } from '../words/show.ts';
+import styles from './PatternsPage.module.css';
+
+const ORDER_WORDS: Readonly<Record<PatternsShown['order'], string>> = {
+  changed: 'the last changed first',
+  title: 'by title',
+};
 
 /** Every figure, to know by its pieces. */
 export function PatternsPage() {
-  const [isArchive, setArchive] = useState(false);
-  const { patterns, error, hasMore, showMore } = usePatterns(isArchive);
-  const shelf = useWool();
   const [params] = useSearchParams();
-  if (!patterns || !shelf.isReady) return <Loading error={error ?? shelf.error} />;
+  const [shown, setShown] = useState<PatternsShown>({
+    search: '',
+    order: 'changed',
+    isArchive: false,
+    isUnknownOnly: params.has('unknown'),
+  });
+  // What is typed is shown at once; what is found of it a moment later.
+  const asked = useDeferredValue(shown);
+  const { data: first, error } = usePatternsPage(asked, 0);
+  if (!first) return <Loading error={error} />;
+  const isAll = shown.search === '' && !shown.isUnknownOnly && !shown.isArchive;
+  const isEmpty = first.total === 0 && isAll;
   return (
     <main className={`sheet ${styles.page}`}>
       <header className={styles.header}>
         <div>
           <h1>Patterns</h1>
-          <p className="quiet">
-            {countWords(patterns.length, hasMore)}
-            {isArchive && ', put away'}
-          </p>
+          <p className="quiet">{countWords(first.total, shown)}</p>
           <p className={styles.ways}>
-            <button type="button" className="plain-button" onClick={() => setArchive(!isArchive)}>
-              {isArchive ? 'Show those in use' : 'Show those put away'}
+            <button
+              type="button"
+              className="plain-button"
+              onClick={() => setShown({ ...shown, isArchive: !shown.isArchive })}
+            >
+              {shown.isArchive ? 'Show those in use' : 'Show those put away'}
             </button>
             <Link to="/techniques">Techniques</Link>
             <Link to="/bring-in">Bring in a pattern</Link>
           </p>
         </div>
-        <BeginPattern isAsked={params.has('begin') || patterns.length === 0} />
+        <BeginPattern isAsked={params.has('begin') || isEmpty} />
       </header>
-      {patterns.length === 0 ? (
+      {(first.total > FEW || !isAll) && (
+        <Narrow shown={shown} onShow={(more) => setShown({ ...shown, ...more })} />
+      )}
+      {isEmpty && (
         <p className={styles.empty}>
           A pattern is a figure taken apart: its parts with their shapes, sizes and wool, and the steps that
           make it. Name one above to begin; the wool is worked out as you write.
         </p>
-      ) : (
-        <ul className={styles.list}>
-          {patterns.map((pattern) => (
-            <PatternLine key={pattern.id} pattern={pattern} wool={shelf.wool} />
-          ))}
-        </ul>
       )}
-      {hasMore && (
-        <div className={styles.more}>
-          <Button onClick={showMore}>Show older figures</Button>
-        </div>
-      )}
+      {first.total === 0 && !isEmpty && <p className={styles.empty}>No figure is called so here.</p>}
+      <LongList total={first.total} rowsAPage={ROWS_A_PAGE} rowPx={ROW_PX}>
+        {(page) => <PatternsOfPage shown={asked} page={page} />}
+      </LongList>
     </main>
   );
 }
 
-function countWords(count: number, hasMore: boolean): string {
-  if (count === 0) return 'none yet';
-  const figures = hasMore ? `the newest ${count}` : counted(count, 'figure');
-  return count === 1 ? figures : `${figures}, the last changed first`;
+/** Of a line with its figure. */
+const ROW_PX = 109;
+/** Fewer are all in sight: there is nothing to find. */
+const FEW = 8;
+
+function countWords(count: number, { order, isArchive, isUnknownOnly, search }: PatternsShown): string {
+  const figures = count === 0 ? 'none' : counted(count, 'figure');
+  const which = [
+    ...(search === '' ? [] : ['called so']),
+    ...(isUnknownOnly ? ['with something unknown'] : []),
+    ...(isArchive ? ['put away'] : []),
+  ].join(', ');
+  if (count === 0 && which === '') return 'none yet';
+  return [`${figures}${which && ` ${which}`}`, ...(count > 1 ? [ORDER_WORDS[order]] : [])].join(', ');
 }
 
-function PatternLine({ pattern: { id, document, revision }, wool }: { pattern: StoredPattern; wool: Wool }) {
-  const build = useMemo(() => defaultBuild(document), [document]);
-  const estimate = useMemo(() => estimatePattern(build, wool), [build, wool]);
-  const pieces = useMemo(
-    () => piecesOf(build, estimate, wool.fibres, 'front', document),
-    [build, document, estimate, wool],
+interface NarrowProps {
+  shown: PatternsShown;
+  onShow: (more: Partial<PatternsShown>) => void;
+}
+
+/** Which of them, and in what order. */
+function Narrow({ shown, onShow }: NarrowProps) {
+  return (
+    <div className={styles.narrow} role="search" aria-label="Patterns">
+      <Input
+        aria-label="Find a figure"
+        placeholder="Find a figure"
+        allowClear
+        value={shown.search}
+        maxLength={120}
+        onChange={(event) => onShow({ search: event.target.value })}
+      />
+      <Select<PatternsShown['order']>
+        aria-label="In what order"
+        value={shown.order}
+        options={[
+          { value: 'changed', label: 'the last changed first' },
+          { value: 'title', label: 'by title' },
+        ]}
+        onChange={(order) => onShow({ order })}
+      />
+      <Select<'all' | 'unknown'>
+        aria-label="Which of them"
+        value={shown.isUnknownOnly ? 'unknown' : 'all'}
+        options={[
+          { value: 'all', label: 'all of them' },
+          { value: 'unknown', label: 'with something unknown' },
+        ]}
+        onChange={(which) => onShow({ isUnknownOnly: which === 'unknown' })}
+      />
+    </div>
   );
-  const missing = missingForPublishing(document);
+}
+
+function PatternsOfPage({ shown, page }: { shown: PatternsShown; page: number }) {
+  const { data, error } = usePatternsPage(shown, page);
+  if (error) return <p className={`red ${styles.empty}`}>{errorWords(error)}</p>;
+  return <ul className={styles.list}>{data && <Lines lines={data} />}</ul>;
+}
+
+function Lines({ lines }: { lines: PageOf<PatternLine> }) {
+  return lines.items.map((line) => <Line key={line.id} line={line} />);
+}
+
+function Line({ line }: { line: PatternLine }) {
+  const { total, unknownCount } = line;
+  const isPartly = total.unknownCount > 0;
   return (
     <li>
-      <Link to={`/patterns/${id}`} className={styles.line}>
-        <FigureStrip pieces={pieces} width={300} height={88} />
+      <Link to={`/patterns/${line.id}`} className={styles.line}>
+        <FigureStrip pieces={line.figure} width={300} height={88} />
         <span className={styles.main}>
-          <span className={styles.title}>{document.title}</span>
+          <span className={styles.title}>{line.title}</span>
           <span className="quiet">
-            {LEVEL_WORDS[document.level ?? proposeLevel(build, estimate).level]}
-            {document.finishedHeight && ` · ${showTypedLength(document.finishedHeight)} high`} ·{' '}
-            {counted(document.parts.length, 'part')}, {counted(document.steps.length, 'step')}
+            {LEVEL_WORDS[line.level]}
+            {line.finishedHeight && ` · ${showTypedLength(line.finishedHeight)} high`} ·{' '}
+            {counted(line.parts, 'part')}, {counted(line.steps, 'step')}
           </span>
         </span>
         <span className={styles.fact}>
           <b>
-            {estimate.uses.length === 0
-              ? 'no wool yet'
-              : `${estimate.total.unknownCount > 0 ? 'at least' : '≈'} ${showGrams(estimate.total.likelyG)}`}
+            {line.takesWool ? `${isPartly ? 'at least' : '≈'} ${showGrams(total.likelyG)}` : 'no wool yet'}
           </b>
+          <span className="quiet small">{isPartly || !line.takesWool ? 'one make' : showRange(total)}</span>
+        </span>
+        <span className={styles.fact}>
+          <b>{line.isWoolOnly ? 'no steps' : showKnownMinutes(line.minutes)}</b>
           <span className="quiet small">
-            {estimate.total.unknownCount > 0 || estimate.uses.length === 0
-              ? 'one make'
-              : showRange(estimate.total)}
+            {line.isWoolOnly ? (line.takesWool ? 'wool only' : 'yet') : 'at your pace'}
           </span>
         </span>
         <span className={styles.fact}>
-          <b>{isWoolOnly(document) ? 'no steps' : showKnownMinutes(stepTotals(document).minutes)}</b>
-          <span className="quiet small">
-            {isWoolOnly(document) ? (estimate.uses.length > 0 ? 'wool only' : 'yet') : 'at your pace'}
-          </span>
-        </span>
-        <span className={styles.fact}>
-          <b>{revision ? `revision ${revision.number}` : 'draft'}</b>
-          {missing.length > 0 ? (
-            <span className="red small">{counted(missing.length, 'thing')} unknown</span>
+          <b>{line.revisionNumber === null ? 'draft' : `revision ${line.revisionNumber}`}</b>
+          {unknownCount > 0 ? (
+            <span className="red small">{counted(unknownCount, 'thing')} unknown</span>
           ) : (
-            <span className="quiet small">{isWoolOnly(document) ? 'wool only' : 'complete'}</span>
+            <span className="quiet small">{line.isWoolOnly ? 'wool only' : 'complete'}</span>
           )}
         </span>
       </Link>

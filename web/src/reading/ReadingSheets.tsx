@@ -5,7 +5,7 @@ import { grantsWords } from '@lanakit/core/words';
 import { Button, Segmented } from 'antd';
 import { type ReactNode, useMemo, useState } from 'react';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
-import { piecesOf } from '../figure/pieces.ts';
+import { piecesOf } from '@lanakit/core/figure';
 import { LEVEL_WORDS, showPace, showMinutes } from '../words/show.ts';
 import styles from './Reading.module.css';
 import { Sittings } from './Sitting.tsx';

@@ -14,27 +14,30 @@ import { wantedKey } from '@lanakit/core/shelf';
 import { BOX_FORM_WORDS, problemWords, wantedName } from '@lanakit/core/words';
 import { Button, Checkbox, Input, Select } from 'antd';
 import { nanoid } from 'nanoid';
+import type { RevisionLine } from '@lanakit/core/api';
 import type { ReactNode } from 'react';
-import { revisionName } from '../words/show.ts';
-import { type RevisionName, useFindings } from '../api/queries.ts';
+import { useFindings, useRevisions } from '../api/queries.ts';
 import { Choice } from '../ui/fields/Choice.tsx';
 import { Field } from '../ui/fields/Field.tsx';
 import { NumberField } from '../ui/fields/NumberField.tsx';
 import { ChoiceFields } from '../ui/fields/ChoiceFields.tsx';
 import { useNotice } from '../shell/Notice.tsx';
 import styles from './Boxes.module.css';
+import { RevisionSelect } from './RevisionSelect.tsx';
 import { SheetLink } from './RunPapers.tsx';
 import type { RunDraft } from './useRunDraft.ts';
+
+const NONE: readonly never[] = [];
 
 interface BoxesProps {
   runId: string;
   draft: RunDraft;
-  revisions: readonly RevisionName[];
   designs: Designs;
 }
 
 /** Sorts of box: what goes into each, and how many are made. */
-export function Boxes({ runId, draft, revisions, designs }: BoxesProps) {
+export function Boxes({ runId, draft, designs }: BoxesProps) {
+  const revisions = useRevisions().data?.items ?? NONE;
   const say = useNotice();
   const { recipes } = draft.input;
   const problems = checkRun(draft.input);
@@ -103,7 +106,7 @@ const firstBoxOf = (recipes: readonly BoxRecipe[], at: number): number =>
 
 interface BoxFieldsProps {
   recipe: BoxRecipe;
-  revisions: readonly RevisionName[];
+  revisions: readonly RevisionLine[];
   designs: Designs;
   problemAt: (field: string) => string | null;
   /** Sorts that a box of everything may give away. */
@@ -166,7 +169,6 @@ function BoxFields(props: BoxFieldsProps) {
           key={at}
           design={design}
           at={at}
-          revisions={revisions}
           pattern={designs.get(design.revisionId)}
           canLeave={ownDesigns.length > 1}
           link={patternLink(
@@ -211,7 +213,6 @@ interface DesignFieldsProps {
   design: BoxRecipe['designs'][number];
   /** Its place among the designs of the box, from 0. */
   at: number;
-  revisions: readonly RevisionName[];
   pattern: Pattern | undefined;
   canLeave: boolean;
   /** To its pattern. */
@@ -222,7 +223,7 @@ interface DesignFieldsProps {
 
 /** One design of a box: how often, which, and what is chosen of it. */
 function DesignFields(props: DesignFieldsProps) {
-  const { design, at, revisions, pattern, canLeave, link, onChange, onLeave } = props;
+  const { design, at, pattern, canLeave, link, onChange, onLeave } = props;
   return (
     <div className={styles.design}>
       <div className={styles.designHead}>
@@ -237,16 +238,11 @@ function DesignFields(props: DesignFieldsProps) {
         />
         <Field label={`Design ${at + 1}`} isLabelHidden>
           {(control) => (
-            <Select<string>
-              {...control}
+            <RevisionSelect
+              control={control}
               className={styles.select ?? ''}
-              popupMatchSelectWidth={320}
               value={design.revisionId}
-              options={revisions.map((revision) => ({
-                value: revision.id,
-                label: revisionName(revision),
-              }))}
-              onChange={(revisionId) =>
+              onChoose={(revisionId) =>
                 onChange({ revisionId, choices: { ...NO_CHOICES, values: {}, swapIds: [] } })
               }
             />

@@ -1,24 +1,22 @@
 import { fractionOf, percentBounds, percentOf } from '@lanakit/core/base';
 import { checkRun, RUN_BOUNDS, type RunInput } from '@lanakit/core/run';
 import { problemWords } from '@lanakit/core/words';
-import { Input, Select } from 'antd';
-import type { RevisionName } from '../api/queries.ts';
-import { revisionName } from '../words/show.ts';
+import { Input } from 'antd';
 import { DayField } from '../ui/fields/DayField.tsx';
 import { Field } from '../ui/fields/Field.tsx';
 import { NumberField } from '../ui/fields/NumberField.tsx';
+import { RevisionSelect } from './RevisionSelect.tsx';
 import styles from './RunFields.module.css';
 
 interface RunFieldsProps {
   input: RunInput;
-  revisions: readonly RevisionName[];
   problemAt: (pointer: string) => string | null;
   autoFocus?: boolean;
   onChange: (change: Partial<RunInput>) => void;
 }
 
 /** Who comes to what, when, and how it is weighed. */
-export function RunFields({ input, revisions, problemAt, autoFocus = false, onChange }: RunFieldsProps) {
+export function RunFields({ input, problemAt, autoFocus = false, onChange }: RunFieldsProps) {
   return (
     <div className={styles.fields}>
       <Field label="Name" problem={problemAt('/name')} className={styles.wide ?? ''}>
@@ -36,12 +34,10 @@ export function RunFields({ input, revisions, problemAt, autoFocus = false, onCh
       {input.kind === 'class' && (
         <Field label="Pattern" problem={problemAt('/revisionId')} className={styles.wide ?? ''}>
           {(control) => (
-            <Select<string>
-              {...control}
+            <RevisionSelect
+              control={control}
               value={input.revisionId}
-              popupMatchSelectWidth={320}
-              options={revisions.map((revision) => ({ value: revision.id, label: revisionName(revision) }))}
-              onChange={(revisionId) => onChange({ revisionId })}
+              onChoose={(revisionId) => onChange({ revisionId })}
             />
           )}
         </Field>

@@ -4,9 +4,9 @@ import { Segmented } from 'antd';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
-import { useRevisions, useRun } from '../api/queries.ts';
+import { useRun } from '../api/queries.ts';
 import { SaveMark } from '../draft/SaveMark.tsx';
-import { drawPattern } from '../figure/pieces.ts';
+import { drawPattern } from '@lanakit/core/figure';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
@@ -114,7 +114,6 @@ interface SideProps {
 
 /** Who or which boxes, and how they are packed. */
 function Side({ run, draft, live }: SideProps) {
-  const { data: revisions } = useRevisions();
   const designs = useMemo(
     () => new Map([...(live?.revisions ?? [])].map(([id, { document }]) => [id, document])),
     [live],
@@ -123,18 +122,13 @@ function Side({ run, draft, live }: SideProps) {
   return (
     <section className={`sheet ${styles.who}`} aria-label="Who and how">
       {isKits ? (
-        <Boxes runId={run.id} draft={draft} revisions={revisions?.items ?? []} designs={designs} />
+        <Boxes runId={run.id} draft={draft} designs={designs} />
       ) : (
         live && <WhoComes runId={run.id} runPlan={live} draft={draft} />
       )}
       <h2 className={styles.how}>{isKits ? 'The batch' : 'The class'}</h2>
       <RightsNote input={draft.input} designs={designs} onChange={draft.change} />
-      <RunFields
-        input={draft.input}
-        revisions={revisions?.items ?? []}
-        problemAt={runProblems(draft.input, true).at}
-        onChange={draft.change}
-      />
+      <RunFields input={draft.input} problemAt={runProblems(draft.input, true).at} onChange={draft.change} />
       {live && !isKits && <RunFigure runPlan={live} />}
       <div className={styles.ends}>
         <CopyRun run={run} draft={draft} />

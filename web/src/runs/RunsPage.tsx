@@ -1,4 +1,4 @@
-import type { NamedRun } from '@lanakit/core/api';
+import type { RunLine } from '@lanakit/core/api';
 import {
   blankRecipe,
   checkRights,
@@ -9,11 +9,13 @@ import {
   withBoxesCounted,
 } from '@lanakit/core/run';
 import { RUN_STATE_WORDS } from '@lanakit/core/words';
-import { Button, Segmented } from 'antd';
+import { Button, Input, Segmented } from 'antd';
 import { nanoid } from 'nanoid';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { useRevisions, useRevisionsById, useRuns, type RevisionName } from '../api/queries.ts';
+import { errorWords } from '../api/client.ts';
+import { ROWS_A_PAGE, useRevisions, useRevisionsById, useRunsPage } from '../api/queries.ts';
+import { LongList } from '../ui/LongList.tsx';
 import { firstUnread } from '../ui/fields/firstUnread.ts';
 import { Loading } from '../shell/Loading.tsx';
 import { counted, showDay, showDaysOff } from '../words/show.ts';
@@ -26,95 +28,133 @@ import { useAttempt } from '../shell/useAttempt.ts';
 
 /** Classes ahead and behind, and planning the next. */
 export function RunsPage() {
-  const { data, error } = useRuns();
-  const { data: revisions, error: revisionsError } = useRevisions();
+  const [search, setSearch] = useState('');
+  // What is typed is shown at once; what is found of it a moment later.
+  const asked = useDeferredValue(search);
+  const ahead = useRunsPage('ahead', asked, 0);
+  const behind = useRunsPage('behind', asked, 0);
   const [params, setParams] = useSearchParams();
-  if (!data || !revisions) return <Loading error={error ?? revisionsError} />;
-  const ahead = data.items.filter((run) => run.date >= data.today);
-  const past = data.items.filter((run) => run.date < data.today).reverse();
-  const isPlanning = params.has('plan') || data.items.length === 0;
+  if (!ahead.data || !behind.data) return <Loading error={ahead.error ?? behind.error} />;
+  const { today } = ahead.data;
+  const isEmpty = ahead.data.total + behind.data.total === 0 && search === '';
+  const isPlanning = params.has('plan') || isEmpty;
   return (
     <main className={styles.page}>
       <section className={`sheet ${styles.list}`} aria-label="Runs">
         <header className={styles.header}>
           <div>
             <h1>Runs</h1>
-            <p className="quiet">{counted(ahead.length, 'run')} ahead</p>
+            <p className="quiet">{counted(ahead.data.total, 'run')} ahead</p>
           </div>
+          {(ahead.data.total + behind.data.total > FEW || search !== '') && (
+            <Input
+              className={styles.find ?? ''}
+              aria-label="Find a run"
+              placeholder="Find a run"
+              allowClear
+              value={search}
+              maxLength={120}
+              onChange={(event) => setSearch(event.target.value)}
+            />
+          )}
           {!isPlanning && (
             <Button type="primary" onClick={() => setParams({ plan: '' }, { replace: true })}>
               Plan a class or kits
             </Button>
           )}
         </header>
-        {data.items.length === 0 && (
+        {isEmpty && (
           <p className={styles.empty}>
             A class or a batch of kits is planned from published patterns: who comes or what goes into a box,
             what to weigh for each, what is short.
           </p>
         )}
-        <RunList runs={ahead} today={data.today} />
-        {past.length > 0 && <h2 className={styles.past}>Been</h2>}
-        <RunList runs={past} today={data.today} />
+        {!isEmpty && ahead.data.total + behind.data.total === 0 && (
+          <p className={styles.empty}>No run is called so.</p>
+        )}
+        <Runs when="ahead" search={asked} total={ahead.data.total} today={today} />
+        {behind.data.total > 0 && (
+          <h2 className={styles.past}>
+            Been <span className="quiet small">{behind.data.total}</span>
+          </h2>
+        )}
+        <Runs when="behind" search={asked} total={behind.data.total} today={today} />
       </section>
       {isPlanning && (
         <aside className={`sheet ${styles.plan}`} aria-label="Plan a run">
-          <PlanClass revisions={revisions.items} />
+          <PlanClass />
         </aside>
       )}
     </main>
   );
 }
 
-function RunList({ runs, today }: { runs: readonly NamedRun[]; today: string }) {
+/** Of a line with its day. */
+const ROW_PX = 70;
+/** Fewer are all in sight: there is nothing to find. */
+const FEW = 8;
+
+interface RunsProps {
+  when: 'ahead' | 'behind';
+  search: string;
+  total: number;
+  today: string;
+}
+
+function Runs({ when, search, total, today }: RunsProps) {
+  return (
+    <LongList total={total} rowsAPage={ROWS_A_PAGE} rowPx={ROW_PX}>
+      {(page) => <RunsOfPage when={when} search={search} page={page} today={today} />}
+    </LongList>
+  );
+}
+
+function RunsOfPage({ when, search, page, today }: Omit<RunsProps, 'total'> & { page: number }) {
+  const { data, error } = useRunsPage(when, search, page);
+  if (error) return <p className={`red ${styles.empty}`}>{errorWords(error)}</p>;
   return (
     <ul className={styles.runs}>
-      {runs.map((run) => (
-        <li key={run.id}>
-          <Link to={`/runs/${run.id}`} className={styles.line}>
-            <span className={styles.day}>
-              <b>{showDay(run.date)}</b>
-              <span className="quiet small">{showDaysOff(run.date, today)}</span>
-            </span>
-            <span className={styles.main}>
-              <span className={styles.name}>{run.name}</span>
-              <span className="quiet">
-                {run.designs.length > 1
-                  ? run.designs.map(({ title }) => title).join(', ')
-                  : `${run.patternTitle}, revision ${run.revisionNumber}`}
-              </span>
-            </span>
-            <span className={styles.seats}>
-              <b>{sizeWords(run)}</b>
-              <span className="quiet small">{RUN_STATE_WORDS[run.state]}</span>
-            </span>
-          </Link>
-        </li>
+      {data?.items.map((run) => (
+        <RunLineItem key={run.id} run={run} today={today} />
       ))}
     </ul>
   );
 }
 
-const sizeWords = ({ kind, seats }: NamedRun): string =>
+function RunLineItem({ run, today }: { run: RunLine; today: string }) {
+  return (
+    <li>
+      <Link to={`/runs/${run.id}`} className={styles.line}>
+        <span className={styles.day}>
+          <b>{showDay(run.date)}</b>
+          <span className="quiet small">{showDaysOff(run.date, today)}</span>
+        </span>
+        <span className={styles.main}>
+          <span className={styles.name}>{run.name}</span>
+          <span className="quiet">
+            {run.titles.length > 1
+              ? run.titles.join(', ')
+              : `${run.titles[0] ?? ''}, revision ${run.revisionNumber}`}
+          </span>
+        </span>
+        <span className={styles.seats}>
+          <b>{sizeWords(run)}</b>
+          <span className="quiet small">{RUN_STATE_WORDS[run.state]}</span>
+        </span>
+      </Link>
+    </li>
+  );
+}
+
+const sizeWords = ({ kind, seats }: RunLine): string =>
   kind === 'kits' ? counted(seats, 'box', 'boxes') : counted(seats, 'seat');
 
-function PlanClass({ revisions }: { revisions: readonly RevisionName[] }) {
-  const navigate = useNavigate();
-  const attempt = useAttempt();
-  const [params] = useSearchParams();
-  const [input, setInput] = useState<RunInput>({
-    ...RUN_DEFAULTS,
-    ...usualTerms('class'),
-    name: '',
-    date: '',
-    revisionId: params.get('revision') ?? revisions[0]?.id ?? '',
-  });
-  const [isAsked, setAsked] = useState(false);
-  const { data: chosen } = useRevisionsById([input.revisionId]);
-  const designs = useMemo(() => new Map((chosen ?? []).map(({ id, document }) => [id, document])), [chosen]);
-  const isRightsOpen = checkRights(input, designs).length > 0;
-  const problemAt = runProblems(withBoxesCounted(input), isAsked);
-  if (revisions.length === 0) {
+/** Asked for what can be planned first: with nothing published there is nothing to fill in. */
+function PlanClass() {
+  const { data, error } = useRevisions();
+  if (!data) return <Loading error={error} />;
+  const [first] = data.items;
+  if (!first)
     return (
       <>
         <h2>Plan a class</h2>
@@ -124,7 +164,25 @@ function PlanClass({ revisions }: { revisions: readonly RevisionName[] }) {
         </p>
       </>
     );
-  }
+  return <PlanForm first={first.id} />;
+}
+
+function PlanForm({ first }: { first: string }) {
+  const navigate = useNavigate();
+  const attempt = useAttempt();
+  const [params] = useSearchParams();
+  const [input, setInput] = useState<RunInput>({
+    ...RUN_DEFAULTS,
+    ...usualTerms('class'),
+    name: '',
+    date: '',
+    revisionId: params.get('revision') ?? first,
+  });
+  const [isAsked, setAsked] = useState(false);
+  const { data: chosen } = useRevisionsById([input.revisionId]);
+  const designs = useMemo(() => new Map((chosen ?? []).map(({ id, document }) => [id, document])), [chosen]);
+  const isRightsOpen = checkRights(input, designs).length > 0;
+  const problemAt = runProblems(withBoxesCounted(input), isAsked);
   const plan = async () => {
     if (problemAt.hasAny || isRightsOpen) return;
     await attempt(async () => {
@@ -163,9 +221,8 @@ function PlanClass({ revisions }: { revisions: readonly RevisionName[] }) {
       />
       {input.kind === 'kits' && (
         <p className="quiet small">
-          It begins with six boxes of{' '}
-          {revisions.find(({ id }) => id === input.revisionId)?.title ?? 'one design'}; what goes into each is
-          said on the next page.
+          It begins with six boxes of {designs.get(input.revisionId)?.title ?? 'one design'}; what goes into
+          each is said on the next page.
         </p>
       )}
       <RightsNote
@@ -175,7 +232,6 @@ function PlanClass({ revisions }: { revisions: readonly RevisionName[] }) {
       />
       <RunFields
         input={input}
-        revisions={revisions}
         problemAt={problemAt.at}
         autoFocus
         onChange={(change) => setInput((before) => ({ ...before, ...change }))}

@@ -1,8 +1,10 @@
 import { Input, Modal } from 'antd';
-import { useState, type KeyboardEvent } from 'react';
+import type { Found } from '@lanakit/core/api';
+import { useDeferredValue, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { usePatterns, useRuns, useShelf } from '../api/queries.ts';
+import { useFound } from '../api/queries.ts';
 import { PREPARATION_WORDS, showDay } from '../words/show.ts';
+import { THING_WORDS } from '../words/studioFileWords.ts';
 import styles from './Palette.module.css';
 
 interface Entry {
@@ -23,9 +25,7 @@ const MOST_SHOWN = 12;
 export function Palette({ onClose, onKeys }: PaletteProps) {
   const [text, setText] = useState('');
   const [chosen, setChosen] = useState(0);
-  const entries = useEntries(onKeys)
-    .filter((entry) => isMatch(entry, text))
-    .slice(0, MOST_SHOWN);
+  const entries = useEntries(text, onKeys);
   const take = (entry: Entry | undefined) => {
     if (!entry) return;
     onClose();
@@ -76,19 +76,19 @@ export function Palette({ onClose, onKeys }: PaletteProps) {
   );
 }
 
+/** Every word somewhere in what it is called or what it is. */
 const isMatch = (entry: Entry, text: string): boolean =>
   text
     .toLowerCase()
     .split(/\s+/)
     .every((word) => `${entry.name} ${entry.kind}`.toLowerCase().includes(word));
 
-function useEntries(onKeys: () => void): Entry[] {
+/** What can be done and gone to, and what is called so anywhere in the studio. */
+function useEntries(text: string, onKeys: () => void): Entry[] {
   const navigate = useNavigate();
-  const { patterns } = usePatterns();
-  const { data: runs } = useRuns();
-  const { fibres } = useShelf();
+  const { data: found } = useFound(useDeferredValue(text));
   const go = (to: string) => () => void navigate(to);
-  return [
+  const places: Entry[] = [
     { key: 'new-pattern', name: 'Begin a pattern', kind: 'do', run: go('/patterns?begin') },
     { key: 'new-run', name: 'Plan a class', kind: 'do', run: go('/runs?plan') },
     { key: 'new-fibre', name: 'Add a fibre', kind: 'do', run: go('/shelf?add=fibre') },
@@ -105,29 +105,38 @@ function useEntries(onKeys: () => void): Entry[] {
     { key: 'runs', name: 'Runs', kind: 'place', run: go('/runs') },
     { key: 'backups', name: 'Backups', kind: 'place', run: go('/backups') },
     { key: 'bin', name: 'Bin: what was deleted', kind: 'place', run: go('/bin') },
-    ...(patterns ?? []).map(({ id, document }) => ({
-      key: id,
-      name: document.title,
-      kind: 'pattern',
-      run: go(`/patterns/${id}`),
-    })),
-    ...(runs?.items ?? []).map((run) => ({
-      key: run.id,
-      name: run.name,
-      kind: `class, ${showDay(run.date)}`,
-      run: go(`/runs/${run.id}`),
-    })),
-    ...fibres.map((fibre) => ({
-      key: fibre.id,
-      name: fibre.name,
-      kind: PREPARATION_WORDS[fibre.preparation],
-      run: go(`/shelf?open=${fibre.id}`),
-    })),
-    ...(runs?.items ?? []).map((run) => ({
-      key: `tray-${run.id}`,
-      name: `Count needles of ${run.name}`,
-      kind: 'do',
-      run: go(`/runs/${run.id}/tray`),
-    })),
   ];
+  const things = (found?.items ?? []).flatMap((thing): Entry[] => entriesOf(thing, go));
+  return [...places, ...things].filter((entry) => isMatch(entry, text)).slice(0, MOST_SHOWN);
 }
+
+type Go = (to: string) => () => void;
+
+function entriesOf({ kind, id, name, detail }: Found, go: Go): Entry[] {
+  switch (kind) {
+    case 'pattern':
+      return [{ key: id, name, kind: 'pattern', run: go(`/patterns/${id}`) }];
+    case 'run':
+      return [
+        { key: id, name, kind: `class, ${showDay(detail)}`, run: go(`/runs/${id}`) },
+        { key: `tray-${id}`, name: `Count needles of ${name}`, kind: 'do', run: go(`/runs/${id}/tray`) },
+      ];
+    default:
+      return [{ key: id, name, kind: thingWords(kind, detail), run: go(`${SHELF_OF[kind]}?open=${id}`) }];
+  }
+}
+
+const thingWords = (kind: ThingKind, detail: string): string =>
+  (PREPARATION_WORDS as Readonly<Record<string, string>>)[detail] ?? THING_WORDS[kind];
+
+type ThingKind = Exclude<Found['kind'], 'pattern' | 'run'>;
+
+/** Where on the shelf each kind lies. */
+const SHELF_OF: Readonly<Record<ThingKind, string>> = {
+  fibre: '/shelf',
+  blend: '/shelf',
+  finding: '/shelf/findings',
+  needle: '/shelf/tools',
+  tool: '/shelf/tools',
+  supplier: '/shelf/suppliers',
+};

@@ -2,7 +2,7 @@ import { type View, VIEWS, withSize } from '@lanakit/core/shapes';
 import { sizeWords } from '@lanakit/core/words';
 import { Checkbox, Select } from 'antd';
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
-import { type Piece, piecesOf } from '../figure/pieces.ts';
+import { type Piece, piecesOf } from '@lanakit/core/figure';
 import { PieceTray } from '../figure/PieceTray.tsx';
 import type { PullSize } from '../figure/SizeHandles.tsx';
 import { LifeLines } from './steps/LifeLines.tsx';

@@ -12,6 +12,7 @@ import { taken } from './011-taken.ts';
 import { kept } from './012-kept.ts';
 import { counted } from './013-counted.ts';
 import { history } from './014-history.ts';
+import { listed } from './015-listed.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
@@ -33,4 +34,5 @@ export const MIGRATIONS: readonly Migration[] = [
   kept,
   counted,
   history,
+  listed,
 ];

@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
-import { estimatePattern } from '@lanakit/core/engine';
-import type { Pattern } from '@lanakit/core/pattern';
-import { VIEWS } from '@lanakit/core/shapes';
+import { estimatePattern } from '../../src/engine/index.ts';
+import type { Pattern } from '../../src/pattern/index.ts';
+import { VIEWS } from '../../src/shapes/index.ts';
 import fc from 'fast-check';
-import { fibre, mm, part, pattern, shapes, shelf } from '../../../core/test/support/make.ts';
-import { drawPattern, type Outline, piecesOf } from '../../src/figure/pieces.ts';
+import { fibre, mm, part, pattern, shapes, shelf } from '../support/make.ts';
+import { drawPattern, type Outline, piecesOf } from '../../src/figure/index.ts';
 
 const wool = shelf(fibre('core'), fibre('coat', { colour: '#2c3440' }), fibre('pale', { colour: '#e6e0d2' }));
 const figure = (diameterMm = 60): Pattern =>

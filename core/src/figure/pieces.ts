@@ -1,4 +1,4 @@
-import { defaultBuild } from '@lanakit/core/build';
+import { defaultBuild } from '../build/index.ts';
 import {
   estimatePattern,
   type FibreLookup,
@@ -7,49 +7,29 @@ import {
   type PatternEstimate,
   type RollUp,
   type Wool,
-} from '@lanakit/core/engine';
-import { type Decoration, decorationsOf } from '@lanakit/core/figure';
-import type { Part, Pattern } from '@lanakit/core/pattern';
-import { type PointMm, type Solid, type View, viewOutline } from '@lanakit/core/shapes';
-import type { Fibre } from '@lanakit/core/shelf';
+} from '../engine/index.ts';
+import { decorationsOf } from './decorations.ts';
+import type { Outline, PieceLook } from './pieceLook.ts';
+import type { Part, Pattern } from '../pattern/index.ts';
+import { type PointMm, type Solid, type View, viewOutline } from '../shapes/index.ts';
+import type { Fibre } from '../shelf/index.ts';
 
 /** One part as it is drawn: finished, with what was rolled up behind it and its layers within. */
-export interface Piece {
+export interface Piece extends PieceLook {
   readonly part: Part;
   readonly number: number;
   /** The side it is drawn from; what is laid on and cut open is only drawn from the front. */
   readonly view: View;
   readonly estimate: PartEstimate;
-  /** What shows on the outside; null while not chosen. */
   readonly fibre: Fibre | null;
-  readonly finished: Outline | null;
-  readonly rolled: Outline | null;
-  readonly decorations: readonly DrawnDecoration[];
   /** Worked out only when it is cut open. */
   readonly layers: () => readonly DrawnLayer[];
-  /** The box that holds both, mm. */
-  readonly widthMm: number;
-  readonly heightMm: number;
-}
-
-/** What is laid on, with the fibre to draw it in. */
-export interface DrawnDecoration {
-  readonly what: Decoration;
-  readonly fibre: Fibre | null;
 }
 
 /** One layer of a piece cut open, from the outside in. */
 interface DrawnLayer {
   readonly fibre: Fibre | null;
   readonly outline: Outline;
-}
-
-export interface Outline {
-  readonly points: readonly PointMm[];
-  /** What is open within it. */
-  readonly holes: readonly (readonly PointMm[])[];
-  readonly widthMm: number;
-  readonly heightMm: number;
 }
 
 /** The side of the dashed box that stands for a part of unknown size. */
@@ -105,6 +85,7 @@ function pieceOf(part: Part, number: number, estimate: PartEstimate, fibres: Fib
   const fibreOf = (fibreId: string | null) => (fibreId === null ? null : (fibres.get(fibreId) ?? null));
   const outer = outermostUse(part);
   return {
+    id: part.id,
     part,
     number,
     view,

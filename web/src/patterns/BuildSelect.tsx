@@ -1,0 +1,59 @@
+import { Select } from 'antd';
+import { useState } from 'react';
+import { usePatternsPage, useRevisions } from '../api/queries.ts';
+import { Field } from '../ui/fields/Field.tsx';
+import { revisionName } from '../words/show.ts';
+import styles from './ComparePage.module.css';
+
+interface BuildSelectProps {
+  label: string;
+  /** `draft:ID`, `revision:ID`; null: none yet. */
+  buildKey: string | null;
+  /** What that is called. */
+  name: string;
+  onChoose: (key: string) => void;
+}
+
+/** A draft or a revision, found by its title. */
+export function BuildSelect({ label, buildKey, name, onChoose }: BuildSelectProps) {
+  const [search, setSearch] = useState('');
+  const drafts = usePatternsPage({ search, order: 'title', isArchive: false, isUnknownOnly: false }, 0).data;
+  const revisions = useRevisions(search).data;
+  const found = [
+    ...(drafts?.items ?? []).map(({ id, title }) => ({ value: `draft:${id}`, label: `${title}, draft` })),
+    ...(revisions?.items ?? []).map((revision) => ({
+      value: `revision:${revision.id}`,
+      label: revisionName(revision),
+    })),
+  ];
+  const isThere = found.some(({ value }) => value === buildKey);
+  const chosen = buildKey !== null && name !== '' && !isThere ? [{ value: buildKey, label: name }] : [];
+  const more = (drafts?.total ?? 0) + (revisions?.total ?? 0) - found.length;
+  return (
+    <Field label={label} className={styles.choice ?? ''}>
+      {(control) => (
+        <Select<string>
+          {...control}
+          value={buildKey}
+          placeholder="choose"
+          popupMatchSelectWidth={320}
+          showSearch={{ filterOption: false, onSearch: setSearch }}
+          notFoundContent="Nothing is called so."
+          options={[
+            ...(search === '' ? chosen : []),
+            ...found,
+            ...(more > 0
+              ? [{ value: MORE, label: `and ${more} more: type a part of the title`, disabled: true }]
+              : []),
+          ]}
+          onChange={(key) => {
+            setSearch('');
+            onChoose(key);
+          }}
+        />
+      )}
+    </Field>
+  );
+}
+
+const MORE = ' ';
