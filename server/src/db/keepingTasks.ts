@@ -25,6 +25,8 @@ export type KeepingTask =
       readonly at: string;
       readonly reason: BackupReason;
       readonly secondPlace: string | null;
+      /** Under this its copies lie there. */
+      readonly studioId: string;
     }
   | { readonly do: 'look-into'; readonly dataDir: string; readonly name: string }
   | {
@@ -76,20 +78,23 @@ export const nameOfBackup = ({ file, ...backup }: Backup): BackupName => ({
 
 function backUp(
   live: Database.Database,
-  { dataDir, at, reason, secondPlace }: Extract<KeepingTask, { do: 'back-up' }>,
+  { dataDir, at, reason, secondPlace, studioId }: Extract<KeepingTask, { do: 'back-up' }>,
 ): KeepingDone {
   const made = makeBackupAtOnce(live, backupFolder(dataDir), new Date(at), reason);
   if (!made.ok) return { did: 'nothing', fault: { code: 'backup_not_made', reason: made.reason } };
-  const secondFault = secondPlace === null ? null : copyTo(secondPlace, made.backup, new Date(at));
+  const secondFault = secondPlace === null ? null : copyTo(secondPlace, studioId, made.backup, new Date(at));
   return { did: 'back-up', backup: nameOfBackup(made.backup), secondFault };
 }
 
 /** A copy of a copy, under its name only once it is there; null: it is. */
-function copyTo(place: string, { file }: Backup, now: Date): string | null {
+function copyTo(secondPlace: string, studioId: string, { file }: Backup, now: Date): string | null {
+  // Several studios may share a place: each thins its copies, and nobody else’s.
+  const place = join(secondPlace, `studio-${studioId}`);
   const [arriving, there] = [join(place, `arriving-${process.pid}.sqlite`), join(place, basename(file))];
   try {
     // Not what it lies in: a stick that is not there must not become a directory of this disk.
-    if (!existsSync(place)) mkdirSync(place, { mode: 0o700 });
+    for (const directory of [secondPlace, place])
+      if (!existsSync(directory)) mkdirSync(directory, { mode: 0o700 });
     copyFileSync(file, arriving);
     flush(arriving);
     renameSync(arriving, there);

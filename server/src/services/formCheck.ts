@@ -2,6 +2,8 @@ import type { Problem } from '@lanakit/core/problems';
 import type { TSchema } from '@sinclair/typebox';
 import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv';
 
+import { sharedSchema } from './sharedSchema.ts';
+
 export type FormCheck = (value: unknown) => Problem[];
 
 // Shortening the code it makes takes Ajv longer than all the rest, and saves nothing that can be measured here.
@@ -9,6 +11,8 @@ const OPTIONS = {
   discriminator: true,
   strict: true,
   strictRequired: false,
+  // What is said once is made once.
+  inlineRefs: false,
   code: { optimize: false },
 } as const;
 const tellsAll = new Ajv({ ...OPTIONS, allErrors: true });
@@ -25,7 +29,7 @@ const compiledByFirst = new WeakMap<TSchema, ValidateFunction>();
 
 function compiledOf(schema: TSchema, isSmall: boolean): ValidateFunction {
   const compiled = isSmall ? compiledByAll : compiledByFirst;
-  const isValid = compiled.get(schema) ?? (isSmall ? tellsAll : tellsFirst).compile(schema);
+  const isValid = compiled.get(schema) ?? (isSmall ? tellsAll : tellsFirst).compile(sharedSchema(schema));
   compiled.set(schema, isValid);
   return isValid;
 }

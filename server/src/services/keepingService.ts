@@ -8,14 +8,23 @@ import { answering, assertSound, Refusal } from './refusal.ts';
 export type KeepingService = ReturnType<typeof keepingService>;
 
 const SECOND_PLACE = 'second_place';
+const STUDIO_ID = 'studio_id';
 
 /** Backups made, looked into and put back, and what is known of the state of the studio’s file. */
-export function keepingService({ store, work, now, dataDir }: WorkDeps) {
+export function keepingService({ store, work, now, newId, dataDir }: WorkDeps) {
   const folder = backupFolder(dataDir);
   let backupFault: string | null = null;
   let secondFault: string | null = null;
   let fileFault: string | null = null;
   const secondPlace = () => store.studio.fact(SECOND_PLACE);
+  /** Made when it is first needed, and this studio’s for ever. */
+  const studioId = (): string => {
+    const known = store.studio.fact(STUDIO_ID);
+    if (known !== null) return known;
+    const id = newId();
+    store.studio.setFact(STUDIO_ID, id, now().toISOString());
+    return id;
+  };
   const done = async <D extends KeepingDone['did']>(task: KeepingTask & { readonly do: D }) => {
     const result = await work.keep(task);
     if (result.did === 'nothing') throw new Refusal(result.fault);
@@ -25,7 +34,14 @@ export function keepingService({ store, work, now, dataDir }: WorkDeps) {
     try {
       const place = secondPlace();
       const at = now().toISOString();
-      const made = await done({ do: 'back-up', dataDir, at, reason, secondPlace: place });
+      const made = await done({
+        do: 'back-up',
+        dataDir,
+        at,
+        reason,
+        secondPlace: place,
+        studioId: place === null ? '' : studioId(),
+      });
       backupFault = null;
       secondFault = made.secondFault;
       return made.backup;

@@ -243,7 +243,9 @@ describe('kept', () => {
     const place = join(studio.dir, 'stick');
     await request(studio.app).put('/api/keeping/second-place').send({ path: place }).expect(204);
     const { name } = await backUp();
-    expect(readdirSync(place)).toEqual([name]);
+    const [directory = ''] = readdirSync(place);
+    expect(directory).toMatch(/^studio-/);
+    expect(readdirSync(join(place, directory))).toEqual([name]);
     rmSync(place, { recursive: true });
     writeFileSync(place, 'not a directory');
     await backUp();
@@ -253,6 +255,23 @@ describe('kept', () => {
     await request(studio.app).put('/api/keeping/second-place').send({ path: 'stick' }).expect(422);
     await request(studio.app).put('/api/keeping/second-place').send({ path: null }).expect(204);
     expect((await get<Keeping>('/keeping')).secondPlace).toBeNull();
+  });
+  test('studios that share a second place each thin their own copies', async () => {
+    const other = openStudio(undefined, undefined, 'other');
+    const place = join(studio.dir, 'shared');
+    const neighbour = join(place, 'studio-of-a-neighbour');
+    mkdirSync(neighbour, { recursive: true });
+    // As old as backups that are thinned away.
+    for (const at of ['2025-01-01T000000000Z', '2025-01-01T010000000Z', '2025-01-01T020000000Z'])
+      writeFileSync(join(neighbour, `lanakit-${at}-daily.sqlite`), '');
+    const before = readdirSync(neighbour);
+    for (const each of [studio, other]) {
+      await request(each.app).put('/api/keeping/second-place').send({ path: place }).expect(204);
+      await request(each.app).post('/api/backups').send({}).expect(201);
+    }
+    other.close();
+    expect(readdirSync(place)).toHaveLength(3);
+    expect(readdirSync(neighbour)).toEqual(before);
   });
   test('one that could not be made says why, until one is', async () => {
     await addFibre(studio);

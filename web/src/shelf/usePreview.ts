@@ -37,13 +37,20 @@ export function usePreview(file: File | null, kind: ListKind, settings: ListSett
     const worker = new Worker(new URL('./import.worker.ts', import.meta.url), { type: 'module' });
     let isCurrent = true;
     const told = (preview: Preview) => isCurrent && setAnswer({ question, preview });
-    ask(worker, question, (fraction) => void told({ kind: 'reading', fraction })).then(
-      told,
-      (error: unknown) => told({ kind: 'failed', message: errorWords(error) }),
-    );
-    return () => {
+    const end = () => {
       isCurrent = false;
       worker.terminate();
+    };
+    const late = setTimeout(() => {
+      told({ kind: 'failed', message: TOOK_TOO_LONG });
+      end();
+    }, LIMIT_MS);
+    ask(worker, question, (fraction) => void told({ kind: 'reading', fraction }))
+      .then(told, (error: unknown) => told({ kind: 'failed', message: errorWords(error) }))
+      .finally(() => clearTimeout(late));
+    return () => {
+      clearTimeout(late);
+      end();
     };
   }, [question, isTooLarge]);
   if (!question) return { kind: 'none' };
@@ -51,6 +58,11 @@ export function usePreview(file: File | null, kind: ListKind, settings: ListSett
   if (isTooLarge) return tooLarge(question.file.size);
   return answer?.question === question ? answer.preview : { kind: 'reading', fraction: 0 };
 }
+
+/** Ten times what the longest list there may be takes. */
+const LIMIT_MS = 60_000;
+const TOOK_TOO_LONG =
+  'This list took longer than a minute to read and was given up. Nothing was changed; part it.';
 
 async function ask(
   worker: Worker,

@@ -11,6 +11,7 @@ import {
   ToolInput,
 } from '@lanakit/core/shelf';
 import { TechniqueInput } from '@lanakit/core/writing';
+import { sharedSchema } from '../sharedSchema.ts';
 import { type TObject, type TSchema, Type } from '@sinclair/typebox';
 import type { CellKind, Sheet, SheetColumn } from '../../db/sheets.ts';
 
@@ -73,8 +74,10 @@ export const rowSchema = (sheet: Sheet): TObject =>
 
 /** The whole of a sheet, as it is described to whoever reads it without Lanakit. */
 export const sheetSchema = (sheet: Sheet): TSchema =>
-  Type.Array(rowSchema(sheet), {
-    $schema: 'https://json-schema.org/draft/2020-12/schema',
-    title: sheet.name,
-    description: sheet.about,
-  });
+  described(Type.Array(rowSchema(sheet)), sheet.name, sheet.about);
+
+/** A schema to be read by itself: what stands in it more than once is said once. */
+export const described = (schema: TSchema, title: string, description: string): TSchema => {
+  const $schema = 'https://json-schema.org/draft/2020-12/schema';
+  return { $schema, title, description, ...sharedSchema(schema) };
+};

@@ -11,7 +11,7 @@ import { type ApartValue, type CellKind, type Sheet, type SheetRow, SHEETS } fro
 import { csvOfSheet, type Names, type SheetCsv } from './csvOfSheet.ts';
 import { apartPath, MANIFEST, NEWEST_STUDIO_FORMAT, STUDIO_FORMAT, type StudioManifest } from './format.ts';
 import { readMe } from './readMe.ts';
-import { sheetSchema } from './sheetSchema.ts';
+import { described, sheetSchema } from './sheetSchema.ts';
 
 type Connection = Database.Database;
 
@@ -68,8 +68,8 @@ export async function writeStudioFile(studioFile: string, to: string, madeAt: st
 
 /** Documents that have files of their own. */
 const DOCUMENT_SCHEMAS = [
-  ['pattern', Pattern],
-  ['run', RunInput],
+  ['pattern', described(Pattern, 'pattern', 'A pattern, as a draft or as it was published')],
+  ['run', described(RunInput, 'run', 'The plan of a class or a batch of kits')],
 ] as const;
 
 const jsonText = (value: unknown): string => `${JSON.stringify(value, null, 2)}\n`;
