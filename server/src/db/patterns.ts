@@ -73,6 +73,10 @@ export function patternQueries(db: Db, sound: SoundReader, history: HistoryQueri
             @title, @document, @seal, @isWoolOnly, @at, @note)`);
   const archive = db.prepare(`UPDATE pattern SET archived_at = @at WHERE id = @id AND deleted_at IS NULL`);
   const selectRevision = db.prepare<[string], RevisionRow>(`SELECT * FROM revision WHERE id = ?`);
+  const revisionsRead = new Map<string, { readonly stamp: string; readonly revision: Revision }>();
+  const selectSeal = db.prepare<[string], { document: number | null; published_at: string }>(
+    'SELECT document_seal AS document, published_at FROM revision WHERE id = ?',
+  );
   const selectHead = db.prepare<[string], { title: string; number: number }>(
     'SELECT title, number FROM revision WHERE id = ?',
   );
@@ -159,9 +163,21 @@ export function patternQueries(db: Db, sound: SoundReader, history: HistoryQueri
     }),
     /** What a revision is called, without reading it. */
     revisionHead: (id: string): { title: string; number: number } | null => selectHead.get(id) ?? null,
+    /** What is published never changes: runs that are pinned to it share it, as long as it is sealed as it was. */
     findRevision: (id: string): Revision | null => {
+      const seal = selectSeal.get(id);
+      if (!seal) return null;
+      const stamp = `${seal.document} ${seal.published_at}`;
+      const known = revisionsRead.get(id);
+      if (known?.stamp === stamp) return known.revision;
       const row = selectRevision.get(id);
-      return row ? revisionOf(row) : null;
+      if (!row) return null;
+      const revision = revisionOf(row);
+      revisionsRead.delete(id);
+      if (revisionsRead.size >= MOST_REVISIONS_READ)
+        revisionsRead.delete(revisionsRead.keys().next().value ?? '');
+      revisionsRead.set(id, { stamp, revision });
+      return revision;
     },
     /** Every one that can be read, of patterns that are there; where the lists of them cannot be. */
     published: (): Revision[] =>
@@ -180,6 +196,9 @@ export function patternQueries(db: Db, sound: SoundReader, history: HistoryQueri
       }),
   };
 }
+
+/** Designs that runs ahead share, some hundred kilobytes each. */
+const MOST_REVISIONS_READ = 60;
 
 interface PageAsked {
   readonly after: PatternCursor | null;

@@ -7,7 +7,7 @@ const DOMAINS = ['things', 'ledger', 'patterns', 'runs', 'needles'] as const;
 export type Domain = (typeof DOMAINS)[number];
 
 /** Runs, and a few things of each, that are looked at again and again; of more the oldest is worked out anew. */
-const MOST_KEPT = 400;
+const MOST_KEPT = 1200;
 
 interface Kept {
   readonly stamp: string;
