@@ -1,3 +1,4 @@
+import { benchBig } from './big.ts';
 import { benchBusy, benchBusyCore } from './busy.ts';
 import { benchBrowser } from './browser.ts';
 import { benchCore } from './core.ts';
@@ -27,6 +28,7 @@ try {
 } finally {
   server.stop();
 }
+rows.push(...(await benchBig()));
 const widths = (['work', 'size', 'median', 'spread'] as const).map((column) => ({
   column,
   width: Math.max(column.length, ...rows.map((row) => row[column].length)),

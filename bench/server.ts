@@ -13,9 +13,10 @@ export interface RunningServer {
   stop(): void;
 }
 
-/** The built server with the demo data, in a directory of its own. */
-export async function startServer(): Promise<RunningServer> {
-  const dataDir = mkdtempSync(join(tmpdir(), 'lanakit-bench-'));
+/** The built server, on this directory, or with the demo data in one of its own. */
+export async function startServer(
+  dataDir = mkdtempSync(join(tmpdir(), 'lanakit-bench-')),
+): Promise<RunningServer> {
   const begun = performance.now();
   const env = { ...process.env, PORT: '0', LANAKIT_DATA: dataDir };
   const child = spawn(process.execPath, ['dist/server/main.js'], {
