@@ -90,26 +90,32 @@ function bringMissing(live: Connection, table: string, where: string, id: string
     .run({ id });
 }
 
+/** Tables of what a pattern names, each with what it is named by. */
+const NAMED_BY_PATTERN = [
+  ['pattern_item', 'pattern_id'],
+  ['pattern_gauge', 'pattern_id'],
+  ['pattern_technique', 'pattern_id'],
+  ['picture_use', 'owner_id'],
+] as const;
+
 function patternBack(live: Connection, id: string, at: string): void {
   const items = 'id IN (SELECT item_id FROM backup.pattern_item WHERE pattern_id = @id)';
   bringMissing(live, 'item', items, id);
   bringMissing(live, 'lot', `item_id IN (SELECT id FROM backup.item WHERE ${items})`, id);
-  bringMissing(
-    live,
-    'picture',
-    `id IN (SELECT json_extract(p.value, '$.id') FROM backup.pattern b, json_each(b.document, '$.pictures') p WHERE b.id = @id)`,
-    id,
-  );
+  bringMissing(live, 'picture', 'id IN (SELECT picture_id FROM backup.picture_use WHERE owner_id = @id)', id);
   bringMissing(live, 'pattern', 'id = @id', id);
   live
     .prepare(
       `UPDATE main.pattern AS n SET version = n.version + 1, deleted_at = NULL, archived_at = b.archived_at, title = b.title,
-         document = b.document, document_seal = b.document_seal, updated_at = @at
+         unknown_count = b.unknown_count, document = b.document, document_seal = b.document_seal, updated_at = @at
        FROM backup.pattern b WHERE b.id = n.id AND b.id = @id`,
     )
     .run({ id, at });
-  live.prepare('DELETE FROM main.pattern_item WHERE pattern_id = ?').run(id);
-  bringMissing(live, 'pattern_item', 'pattern_id = @id', id);
+  // What it names is what it named then.
+  for (const [table, owner] of NAMED_BY_PATTERN) {
+    live.prepare(`DELETE FROM main.${table} WHERE ${owner} = ?`).run(id);
+    bringMissing(live, table, `${owner} = @id`, id);
+  }
   revisionsBack(live, 'pattern_id = @id', id);
 }
 
@@ -125,6 +131,13 @@ function revisionsBack(live: Connection, where: string, id: string): void {
   bringMissing(live, 'pattern', `id IN (SELECT pattern_id FROM backup.revision WHERE ${where})`, id);
   bringMissing(live, 'revision', where, id);
   bringMissing(live, 'revision_item', `revision_id IN (${revisions})`, id);
+  bringMissing(live, 'picture_use', `owner_id IN (${revisions})`, id);
+  bringMissing(
+    live,
+    'picture',
+    `id IN (SELECT picture_id FROM backup.picture_use WHERE owner_id IN (${revisions}))`,
+    id,
+  );
 }
 
 function itemBack(live: Connection, id: string, at: string): void {

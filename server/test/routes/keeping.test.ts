@@ -11,7 +11,11 @@ import type { Fibre } from '@lanakit/core/shelf';
 import Database from 'better-sqlite3';
 import { mkdirSync, readdirSync, rmSync, truncateSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { OWN_RIGHTS, type Pattern } from '@lanakit/core/pattern';
+import { byGauge } from '@lanakit/core/shelf';
 import request from 'supertest';
+import { isRefusal } from '../../src/services/index.ts';
+import { photo } from '../support/files.ts';
 import { backupFolder, migrate } from '../../src/db/index.ts';
 import { MIGRATIONS } from '../../src/db/migrations/index.ts';
 import {
@@ -131,6 +135,26 @@ describe('put back', () => {
     ]);
     expect(await get<Fibre>(`/fibres/${wool.id}`)).toMatchObject({ onHandG: 90 });
     await save(`/patterns/${wren.id}`, now.version, ballPattern(wool.id, { title: 'Wren again' }));
+  });
+  test('one pattern, with the pictures and needles it named then', async () => {
+    const picture = await studio.services.pictures.bringIn(await photo().png().toBuffer());
+    if (isRefusal(picture)) throw picture;
+    const fibre = await addFibre(studio);
+    const whole: Pattern = {
+      ...ballPattern(fibre.id, { title: 'Wren' }),
+      pictures: [{ id: picture.id, name: 'shot', alt: '', rights: OWN_RIGHTS }],
+      stageNeedles: [{ stage: 'core', needle: byGauge(38) }],
+    };
+    const wren = await addPattern(studio, whole);
+    const { name } = await backUp();
+    await save(`/patterns/${wren.id}`, 1, ballPattern(null, { title: 'Wren, bare' }));
+    const { pictures, items, lists } = studio.deps.store;
+    expect(pictures.sweep('2100-01-01')).toBe(1);
+    expect([items.usesOfGauge(38).length, lists.unknown(9).total]).toEqual([0, 1]);
+    await putBack(name, { kind: 'pattern', id: wren.id });
+    expect(pictures.sweep('2100-01-01')).toBe(0);
+    expect(pictures.bytes(picture.id, 'large')).not.toBeNull();
+    expect([items.usesOfGauge(38).length, lists.unknown(9).total]).toEqual([1, 0]);
   });
   test('one run: its plan, while it is planned', async () => {
     const { backup, run } = await lived();
