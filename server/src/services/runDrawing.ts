@@ -27,7 +27,7 @@ export interface RunDrawing extends ThingsDrawn {
 }
 
 export const drawingOf = (store: Store, run: Run): RunDrawing =>
-  store.remember(DRAWN_FROM, `drawing of ${run.id} ${run.version}`, () => {
+  store.remember(DRAWN_FROM, `drawing of ${run.id}`, () => {
     const { input, toPack } = packedAlone(store, run);
     const { needles, tools } = gearOf(store);
     const kit = once(() => (input.kind === 'class' ? kitOfRun(store, run) : null));

@@ -36,17 +36,19 @@ export interface InForceAfter {
 /** All that bears on a run: the shelf, what is published, the runs before it and their needles. */
 const IN_FORCE_BY = ['things', 'ledger', 'patterns', 'runs', 'needles'] as const;
 
-/** While nothing of that is written it is the same for whoever asks. */
-export const inForceOf = (store: Store, run: Run, today: string): InForceAfter =>
-  store.remember(IN_FORCE_BY, `in force, ${run.id} ${run.version}, ${today}`, () => {
-    const packed = packedAlone(store, run);
+/** While nothing of that is written it is the same for whoever asks. The shelf itself is not kept with it. */
+export function inForceOf(store: Store, run: Run, today: string): InForceAfter {
+  const packed = packedAlone(store, run);
+  const { plan, frozen, promised } = store.remember(IN_FORCE_BY, `in force, ${run.id}, ${today}`, () => {
     const stock = stockIn({ shelf: shelfOf(store), promisedG: promisedTo(store, run, today) });
     return {
-      packed: { ...packed, plan: restocked(packed.plan, stock) },
+      plan: restocked(packed.plan, stock),
       frozen: store.runs.frozen(run.id),
       promised: thingsPromisedTo(store, run, today),
     };
   });
+  return { packed: { ...packed, plan }, frozen, promised };
+}
 
 /** What a run comes to today, after the runs before it. */
 const planToday = (store: Store, run: Run, today: string): PackedRun =>

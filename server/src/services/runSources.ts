@@ -98,18 +98,29 @@ function withoutAmounts(thing: object | undefined): object | null {
  * What is in force of a run, with the whole shelf before it. Its packs are worked out again only when the run itself or what
  * wool is like has changed; what is free and short of them follows the shelf.
  */
-export const packedAlone = (store: Store, run: Run): PackedRun =>
-  store.remember(['things', 'ledger', 'runs'], `packed alone, ${run.id} ${run.version}`, () => {
+export function packedAlone(store: Store, run: Run): PackedRun {
+  const kept = store.remember(['things', 'ledger', 'runs'], `packed alone, ${run.id}`, () => {
     const frozen = store.runs.frozen(run.id);
     const sources = sourcesOf(store, run);
     const packed = store.rememberAs(
       `packed ${run.id}`,
       `${store.runs.stamp(run.id)} ${woolStamp(store, run)}`,
-      () => packedRun(run, frozen, sources),
+      () => withoutShelf(packedRun(run, frozen, sources), frozen !== null),
     );
-    const plan = restocked(packed.plan, stockIn(sources));
-    return frozen ? { ...packed, plan } : { ...packed, plan, wool: sources.shelf };
+    return { ...packed, plan: restocked(packed.plan, stockIn(sources)) };
   });
+  return { ...kept, wool: kept.wool ?? shelfOf(store) };
+}
+
+interface KeptRun extends Omit<PackedRun, 'wool'> {
+  /** Null: the shelf as it is. Kept with each run, every shelf there ever was would be kept. */
+  readonly wool: Wool | null;
+}
+
+const withoutShelf = (packed: PackedRun, isFrozen: boolean): KeptRun => ({
+  ...packed,
+  wool: isFrozen ? packed.wool : null,
+});
 
 /** The portions of a run against the shelf as runs before leave it. @param promisedG what those will take, by fibre */
 export const planAfter = (store: Store, run: Run, promisedG: ReadonlyMap<string, number>): RunPortions =>
