@@ -7,13 +7,9 @@ import type { ApartValue, Sheet, SheetRow } from './sheets.ts';
 
 /** What names what: written anew from each row that comes in, so that it cannot say anything else than the row does. */
 export function linkWriter(db: Database.Database) {
-  const into = (table: string, from: string, to: string) => {
-    const insert = db.prepare(`INSERT OR IGNORE INTO ${table} (${from}, ${to}) VALUES (?, ?)`);
-    return (id: unknown, named: readonly string[]) => {
-      for (const namedId of named) insert.run(id, namedId);
-    };
-  };
-  const ofItem = into('item_link', 'item_id', 'names_id');
+  // A blend may name one that comes after it: whether all is there is looked at when all has come.
+  const nameItem = db.prepare('INSERT OR IGNORE INTO item_link (item_id, names_id) VALUES (?, ?)');
+  const nameRevision = db.prepare('INSERT OR IGNORE INTO run_revision (run_id, revision_id) VALUES (?, ?)');
   const links = patternLinks(db);
   const setUnknown = db.prepare('UPDATE pattern SET unknown_count = ? WHERE id = ?');
   const setWoolOnly = db.prepare('UPDATE revision SET is_wool_only = 1 WHERE id = ?');
@@ -26,13 +22,14 @@ export function linkWriter(db: Database.Database) {
     links.ofRevision(id, pattern);
     if (woolOnlyFlag(pattern) === 1) setWoolOnly.run(id);
   };
-  const ofRun = into('run_revision', 'run_id', 'revision_id');
   const documentOf = <T>(apart: Readonly<Record<string, ApartValue>>) =>
     JSON.parse(String(apart['document'])) as T;
   return ({ table, itemKind }: Sheet, row: SheetRow, apart: Readonly<Record<string, ApartValue>>): void => {
-    if (itemKind !== null) ofItem(row['id'], itemsNamed(itemKind, row['properties']));
+    if (itemKind !== null)
+      for (const itemId of itemsNamed(itemKind, row['properties'])) nameItem.run(row['id'], itemId);
     if (table === 'pattern') ofPattern(String(row['id']), documentOf<Pattern>(apart));
     if (table === 'revision') ofRevision(String(row['id']), documentOf<Pattern>(apart));
-    if (table === 'run') ofRun(row['id'], revisionsOfRun(documentOf<RunInput>(apart)));
+    if (table === 'run')
+      for (const id of revisionsOfRun(documentOf<RunInput>(apart))) nameRevision.run(row['id'], id);
   };
 }

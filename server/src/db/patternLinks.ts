@@ -21,14 +21,17 @@ export function patternLinks(db: Database.Database) {
     db.prepare(`DELETE FROM ${table} WHERE pattern_id = ?`),
   );
   const clearPictures = db.prepare('DELETE FROM picture_use WHERE owner_id = ?');
-  const insertItem = db.prepare('INSERT OR IGNORE INTO pattern_item (pattern_id, item_id) VALUES (?, ?)');
+  // What a damaged shelf no longer has is named by nobody.
+  const insertItem = db.prepare(
+    'INSERT OR IGNORE INTO pattern_item (pattern_id, item_id) SELECT ?, id FROM item WHERE id = ?',
+  );
   const insertGauge = db.prepare('INSERT INTO pattern_gauge (pattern_id, gauge) VALUES (?, ?)');
   const insertTechnique = db.prepare(
     'INSERT OR IGNORE INTO pattern_technique (pattern_id, use_id, technique_id, version) VALUES (?, ?, ?, ?)',
   );
   const insertPicture = db.prepare('INSERT OR IGNORE INTO picture_use (owner_id, picture_id) VALUES (?, ?)');
   const insertRevisionItem = db.prepare(
-    'INSERT OR IGNORE INTO revision_item (revision_id, item_id) VALUES (?, ?)',
+    'INSERT OR IGNORE INTO revision_item (revision_id, item_id) SELECT ?, id FROM item WHERE id = ?',
   );
   const notePictures = (ownerId: string, { pictures }: Pattern) => {
     for (const { id } of pictures) insertPicture.run(ownerId, id);

@@ -20,7 +20,8 @@ const POOL_OF: Readonly<Record<Task['kind'], Pool>> = {
 const LIMIT_MS: Readonly<Record<Pool, number>> = {
   readers: 10_000,
   papers: 120_000,
-  keeping: 600_000,
+  // A whole studio of ten lives goes out in three minutes, and comes in in four.
+  keeping: 1_800_000,
 };
 
 const SETTINGS = {

@@ -156,20 +156,26 @@ describe('a studio as open files', () => {
     );
   });
 
-  test('what a disk has damaged is left out and named; all the rest comes in', async () => {
+  test('what a disk has damaged is left out and named, with what is nothing without it; all the rest comes in', async () => {
     const [from, into] = [studioOf(), studioOf()];
     await addPattern(from, ballPattern(null));
-    const lost = await addPattern(from, ballPattern(null, { title: 'Lost' }));
+    const { runId, patternId } = await packedClass(from);
+    const { runId: soundRunId } = await packedClass(from, 'Sunday');
     from.db.pragma('ignore_check_constraints = ON');
-    from.db.prepare(`UPDATE pattern SET document = '{"title": tru' WHERE id = ?`).run(lost.id);
+    from.db.prepare(`UPDATE pattern SET document = '{"title": tru' WHERE id = ?`).run(patternId);
     const files = await filesOf(from);
-    expect(jsonIn<object>(files, 'studio.json')).toMatchObject({
-      leftOut: [{ sheet: 'patterns', id: lost.id }],
-    });
+    const { leftOut } = jsonIn<{ leftOut: { sheet: string; id: string }[] }>(files, 'studio.json');
+    expect(leftOut).toContainEqual({ sheet: 'patterns', id: patternId });
+    expect(leftOut).toContainEqual({ sheet: 'runs', id: runId });
+    expect(new Set(leftOut.map(({ sheet }) => sheet))).toEqual(
+      new Set(['patterns', 'revisions', 'runs', 'run-withdrawals', 'ticks']),
+    );
     const came = await read(into, files);
-    expect(came.counts.pattern).toBe(1);
+    expect(came.counts).toMatchObject({ pattern: 2, run: 1, item: 2 });
     await bringIn(into, came.id);
-    expect(await itemsOf(into, '/patterns')).toMatchObject([{ document: { title: 'Ball' } }]);
+    expect((await itemsOf<Run>(into, '/runs')).map(({ id }) => id)).toEqual([soundRunId]);
+    // The ledger says what it said.
+    expect(await onHandG(into)).toEqual(await onHandG(from));
   });
 
   test('unpacked, laid out otherwise by another program, and packed again with its directory, it is read', async () => {

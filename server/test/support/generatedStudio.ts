@@ -89,7 +89,7 @@ const DEEDS: Readonly<Record<string, Doing>> = {
     return studio.services.items.fibre.remove(id, versionOf(studio, 'item', id));
   },
   blend: (studio, deed) => {
-    const fibres = idsIn(studio, 'item', `${alive} AND kind = 'fibre'`);
+    const fibres = idsIn(studio, 'item', `${alive} AND kind IN ('fibre', 'blend')`);
     const parts = [...new Set([oneOf(fibres, deed), oneOf(fibres, { ...deed, pick: deed.pick + 1 })])];
     return studio.services.items.blend.put({
       ...BLANK_BLEND,

@@ -73,6 +73,8 @@ const FOLLOWS_FROM: Readonly<Record<string, string>> = {
 
 /** What no row can tell by itself. @throws Refusal studio_not_read */
 function assertWhole(db: Db): void {
+  // What a damaged shelf no longer has is named by nobody.
+  db.exec('DELETE FROM item_link WHERE names_id NOT IN (SELECT id FROM item)');
   const store = createStore(db);
   for (const blend of store.items.all<object>('blend')) {
     // What it is mixed of may lie in the bin; that it is mixed of itself would never come to an end.

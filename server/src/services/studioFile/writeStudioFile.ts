@@ -10,6 +10,7 @@ import { apartColumns, apartReader, countRows, sheetRows } from '../../db/sheetR
 import { type ApartValue, type CellKind, type Sheet, type SheetRow, SHEETS } from '../../db/sheets.ts';
 import { csvOfSheet, type Names, type SheetCsv } from './csvOfSheet.ts';
 import { apartPath, MANIFEST, NEWEST_STUDIO_FORMAT, STUDIO_FORMAT, type StudioManifest } from './format.ts';
+import { LeftOut } from './leftOut.ts';
 import { readMe } from './readMe.ts';
 import { described, sheetSchema } from './sheetSchema.ts';
 
@@ -34,7 +35,7 @@ export async function writeStudioFile(studioFile: string, to: string, madeAt: st
       zip.addReadStreamLazy(path, { mtime, compress }, (done) =>
         done(null, Readable.from(parts(), { objectMode: false })),
       );
-    const leftOut: { sheet: string; id: string }[] = [];
+    const leftOut = new LeftOut();
     const names = namesIn(db);
     addLater('READ ME.txt', () => [readMe(madeAt)]);
     for (const [name, schema] of [
@@ -43,22 +44,15 @@ export async function writeStudioFile(studioFile: string, to: string, madeAt: st
     ])
       addLater(`schemas/${name.replaceAll('/', '-')}.schema.json`, () => [jsonText(schema)]);
     for (const sheet of SHEETS) {
-      const leaveOut = (id: unknown) => leftOut.push({ sheet: sheet.name, id: String(id) });
-      const apart = apartColumns(sheet).length > 0 ? apartOf(db, sheet, leaveOut) : null;
-      const rows = (onUnreadable: (id: unknown) => void) =>
-        apart?.map(({ row }) => row) ?? sheetRows(db, sheet, onUnreadable);
-      addLater(`${sheet.name}.json`, () => jsonLines(rows(leaveOut)));
-      addLater(`${sheet.name}.csv`, () =>
-        csvLines(
-          rows(() => undefined),
-          csvOfSheet(sheet, names),
-        ),
-      );
+      const apart = apartColumns(sheet).length > 0 ? apartOf(db, sheet, leftOut) : null;
+      const rows = () => apart?.map(({ row }) => row) ?? soundRows(db, sheet, leftOut);
+      addLater(`${sheet.name}.json`, () => jsonLines(rows()));
+      addLater(`${sheet.name}.csv`, () => csvLines(rows(), csvOfSheet(sheet, names)));
       for (const { path, bytes } of apart?.flatMap(({ files }) => files) ?? [])
         addLater(path, () => [bytes()], path.endsWith('.json') || path.endsWith('.svg'));
     }
     // Written when all the rest is: only then it is known what could not be read.
-    addLater(MANIFEST, () => [jsonText(manifestOf(db, madeAt, leftOut))]);
+    addLater(MANIFEST, () => [jsonText(manifestOf(db, madeAt, leftOut.told))]);
     zip.end();
     await pipeline(zip.outputStream, createWriteStream(to, { mode: 0o600 }));
   } finally {
@@ -82,22 +76,34 @@ function manifestOf(db: Connection, madeAt: string, leftOut: StudioManifest['lef
   return { format: STUDIO_FORMAT, formatVersion: NEWEST_STUDIO_FORMAT, madeAt, rows, leftOut };
 }
 
-/** What of a sheet stands in files of its own: its rows with the names of those, and how each is read. */
-function apartOf(db: Connection, sheet: Sheet, onUnreadable: (id: string) => void): readonly ApartRow[] {
+/** Every row that can be read, of what can be read. */
+const soundRows = (db: Connection, sheet: Sheet, leftOut: LeftOut): Iterable<SheetRow> =>
+  leftOut.without(
+    sheet,
+    sheetRows(db, sheet, (id) => leftOut.add(sheet, id)),
+  );
+
+/**
+ * What of a sheet stands in files of its own: its rows with the names of those, and how each is read. What cannot be read
+ * is found out before its row is written: a row that names a file without a document would come in nowhere.
+ */
+function apartOf(db: Connection, sheet: Sheet, leftOut: LeftOut): readonly ApartRow[] {
   const readers = apartColumns(sheet).map((column) => ({ ...column, read: apartReader(db, sheet, column) }));
   const rows: ApartRow[] = [];
-  for (const row of sheetRows(db, sheet, (id) => onUnreadable(String(id)))) {
+  for (const row of soundRows(db, sheet, leftOut)) {
     const id = String(row['id']);
-    const files = readers
-      .filter(({ key }) => row[key] === true)
-      .map(({ key, is, read }) => ({
-        key,
-        path: apartPath(sheet, key, row),
-        bytes: () => fileBytes(is, read(id)),
-      }));
-    // Found out before its row is written: a row that names a file without a document would come in nowhere.
-    if (!files.every(({ bytes }) => isReadable(bytes))) onUnreadable(id);
-    else rows.push({ row: withPaths(row, readers, files), files });
+    const there = readers.filter(({ key }) => row[key] === true);
+    const isWhole = there.every(({ key, is, read }) => {
+      const value = readable(is, () => read(id));
+      return value !== null && !leftOut.isNothingWithout(sheet, key, value);
+    });
+    const files = there.map(({ key, is, read }) => ({
+      key,
+      path: apartPath(sheet, key, row),
+      bytes: () => fileBytes(is, read(id)),
+    }));
+    if (isWhole) rows.push({ row: withPaths(row, readers, files), files });
+    else leftOut.add(sheet, id);
   }
   return rows;
 }
@@ -125,11 +131,14 @@ const withPaths = (
 const fileBytes = (is: CellKind, value: ApartValue): string | Buffer =>
   is === 'bytes' ? (value ?? '') : jsonText(JSON.parse(String(value)));
 
-function isReadable(bytes: () => string | Buffer): boolean {
+/** Null: a disk has changed it, or it can no longer be read. */
+function readable(is: CellKind, read: () => ApartValue): ApartValue {
   try {
-    return bytes().length > 0;
+    const value = read();
+    if (is === 'document') JSON.parse(String(value));
+    return value;
   } catch {
-    return false;
+    return null;
   }
 }
 
