@@ -25,5 +25,5 @@ export function registerFolded(db: Database.Database): void {
 
 const wordsOf = (search: string): readonly string[] =>
   folded(search)
-    .split(/\s+/)
+    .split(/[\s,]+/)
     .filter((word) => word !== '');

@@ -69,7 +69,7 @@ export function listQueries(db: Db) {
   };
   const revisions = pagesOf<object, RevisionRow>(
     REVISION_COLUMNS.replace('SELECT ', ''),
-    `FROM revision r WHERE ${SEARCHED('title')}
+    `FROM revision r WHERE ${SEARCHED("title || ', revision ' || number")}
       AND EXISTS (SELECT 1 FROM pattern p INDEXED BY pattern_there WHERE p.id = r.pattern_id AND p.deleted_at IS NULL)`,
     'title COLLATE NOCASE, number DESC, id',
   );

@@ -64,7 +64,7 @@ export function revisionsOneByOne(
       { ...page, offset: 0 },
     );
   return pageOf(
-    lines.filter(({ title }) => hasWords(title, page.search)),
+    lines.filter(({ title, number }) => hasWords(`${title}, revision ${number}`, page.search)),
     page,
   );
 }

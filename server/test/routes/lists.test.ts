@@ -167,6 +167,9 @@ describe('runs, revisions, and whatever is found', () => {
       { kind: 'run', detail: '2026-12-09' },
     ]);
     expect((await get<PageOf<Found>>('/found?search=%20')).items).toEqual([]);
+    for (const search of ['wren', 'Wren, revision 1', 'revision 1'])
+      expect(await get<PageOf<RevisionLine>>(`/revisions?search=${search}`)).toMatchObject({ total: 1 });
+    expect(await get<PageOf<RevisionLine>>('/revisions?search=revision%202')).toMatchObject({ total: 0 });
     expect(await get<PageOf<RevisionLine>>(`/revisions?ids=${revisionId},gone`)).toMatchObject({ total: 1, items: [{ id: revisionId, title: 'Wren' }] }); // prettier-ignore
   });
 

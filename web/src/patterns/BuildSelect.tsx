@@ -17,7 +17,12 @@ interface BuildSelectProps {
 /** A draft or a revision, found by its title. */
 export function BuildSelect({ label, buildKey, name, onChoose }: BuildSelectProps) {
   const [search, setSearch] = useState('');
-  const drafts = usePatternsPage({ search, order: 'title', isArchive: false, isUnknownOnly: false }, 0).data;
+  // As it is called here a draft is called so too.
+  const titles = search.replace(/\bdraft\b/i, ' ').trim();
+  const drafts = usePatternsPage(
+    { search: titles, order: 'title', isArchive: false, isUnknownOnly: false },
+    0,
+  ).data;
   const revisions = useRevisions(search).data;
   const found = [
     ...(drafts?.items ?? []).map(({ id, title }) => ({ value: `draft:${id}`, label: `${title}, draft` })),
