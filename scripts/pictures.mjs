@@ -103,6 +103,7 @@ await pictures('light', async (page) => {
   ]) {
     await page.getByLabel(label, { exact: true }).click();
     await page.keyboard.type(name);
+    await page.getByTitle(name).waitFor();
     await page.keyboard.press('Enter');
   }
   await page.getByRole('region', { name: 'Differences' }).waitFor();

@@ -24,4 +24,5 @@ export {
   type UnitsShown,
   showTypedLength,
 } from './showLength.ts';
+export { hasAllWords, hasWords, searchWords } from './hasWords.ts';
 export { byCodePoint } from './codePoints.ts';

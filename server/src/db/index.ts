@@ -27,7 +27,6 @@ export { migrate } from './migrate.ts';
 export { restoreBackup, type RestoreResult } from './restore.ts';
 export { type ItemKind } from './items.ts';
 export { viewOf } from './shelf.ts';
-export { hasWords } from './folded.ts';
 export { PATTERN_ORDERS, type PageAsked, type PatternsAsked } from './lists.ts';
 export { isDamage } from './sound.ts';
 

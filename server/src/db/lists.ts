@@ -1,6 +1,6 @@
 import type { Found, PageOf, RevisionLine } from '@lanakit/core/api';
 import type { Db } from './openDatabase.ts';
-import { registerFolded } from './folded.ts';
+import { registerHasWords } from './hasWords.ts';
 import { isDamage } from './sound.ts';
 
 /** A part of a list: so many after so many. */
@@ -44,7 +44,7 @@ const FOUND = [
 
 /** Lists by page, searched and sorted by SQLite over indexes: no document is read. */
 export function listQueries(db: Db) {
-  registerFolded(db);
+  registerHasWords(db);
   const patternsWhere = `FROM pattern WHERE deleted_at IS NULL AND (archived_at IS NOT NULL) = @isArchive
     AND (@isUnknownOnly = 0 OR unknown_count > 0) AND ${SEARCHED('title')}`;
   const ORDERS: Readonly<Record<PatternOrder, string>> = {

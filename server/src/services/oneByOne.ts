@@ -1,7 +1,7 @@
 import type { PageOf, RevisionLine } from '@lanakit/core/api';
-import { byCodePoint } from '@lanakit/core/base';
+import { byCodePoint, hasWords } from '@lanakit/core/base';
 import { isWoolOnly, missingForPublishing } from '@lanakit/core/pattern';
-import { hasWords, isDamage, type PageAsked, type PatternsAsked, type Store } from '../db/index.ts';
+import { isDamage, type PageAsked, type PatternsAsked, type Store } from '../db/index.ts';
 
 /** Where an index cannot be read, what it is of may be: then it is looked through, which takes longer. */
 export function unlessDamaged<T>(work: () => T, slowly: () => T): T {

@@ -1,6 +1,7 @@
 import { Select } from 'antd';
 import { useState } from 'react';
 import { usePatternsPage, useRevisions } from '../api/queries.ts';
+import { isCalled } from '../ui/fields/isCalled.ts';
 import { Field } from '../ui/fields/Field.tsx';
 import { revisionName } from '../words/show.ts';
 import styles from './ComparePage.module.css';
@@ -42,7 +43,7 @@ export function BuildSelect({ label, buildKey, name, onChoose }: BuildSelectProp
           value={buildKey}
           placeholder="choose"
           popupMatchSelectWidth={320}
-          showSearch={{ filterOption: false, onSearch: setSearch }}
+          showSearch={{ filterOption: isCalled, onSearch: setSearch }}
           notFoundContent="Nothing is called so."
           options={[
             ...(search === '' ? chosen : []),

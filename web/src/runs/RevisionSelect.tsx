@@ -1,6 +1,7 @@
 import { Select } from 'antd';
 import { useState } from 'react';
 import { useRevisionNames, useRevisions } from '../api/queries.ts';
+import { isCalled } from '../ui/fields/isCalled.ts';
 import type { FieldControlProps } from '../ui/fields/Field.tsx';
 import { revisionName } from '../words/show.ts';
 
@@ -29,7 +30,7 @@ export function RevisionSelect({ control, className = '', value, onChoose }: Rev
       className={className}
       value={value === '' ? null : value}
       popupMatchSelectWidth={320}
-      showSearch={{ filterOption: false, onSearch: setSearch }}
+      showSearch={{ filterOption: isCalled, onSearch: setSearch }}
       notFoundContent="No published pattern is called so."
       options={[
         ...offered.map((revision) => ({ value: revision.id, label: revisionName(revision) })),
