@@ -1,3 +1,4 @@
+import type { PageOf, RunLine } from '@lanakit/core/api';
 import { onlyFibres } from '@lanakit/core/engine';
 import { bagLabels, type PaperSource } from '@lanakit/core/papers';
 import {
@@ -134,11 +135,10 @@ const peakMb = (pid: number): number =>
 
 /** A long PDF: the pack lists of a full class, one after another. */
 export async function benchPdf({ url, pid }: RunningServer): Promise<Row[]> {
-  const { items } = (await (await fetch(`${url}/api/runs`)).json()) as {
-    items: (RunInput & { id: string; version: number })[];
-  };
-  const puffins = items.find(({ name }) => name === 'Puffin weekend');
-  if (!puffins) throw new Error('the demo has no puffins');
+  const { items } = (await (await fetch(`${url}/api/runs`)).json()) as PageOf<RunLine>;
+  const line = items.find(({ name }) => name === 'Puffin weekend');
+  if (!line) throw new Error('the demo has no puffins');
+  const puffins = (await (await fetch(`${url}/api/runs/${line.id}`)).json()) as RunInput;
   const fields = Object.keys({ ...RUN_DEFAULTS, name: '', date: '', revisionId: '' });
   const body = Object.fromEntries(Object.entries(puffins).filter(([key]) => fields.includes(key)));
   const big = { ...body, name: 'A full house', seats: 200, sparePacks: 0, roster: [] };
@@ -147,6 +147,7 @@ export async function benchPdf({ url, pid }: RunningServer): Promise<Row[]> {
     headers: { 'Content-Type': 'application/json' },
     body: JSON.stringify(big),
   });
+  if (made.status !== 201) throw new Error(`a class of 200 was answered ${made.status}`);
   const { id } = (await made.json()) as { id: string };
   const samples: number[] = [];
   let pages = 0;
