@@ -26,5 +26,7 @@ if (drawn.status !== 0) {
 }
 const viz = await instance();
 const file = join(ROOT, 'docs', 'rooms.svg');
-writeFileSync(file, viz.renderString(drawn.stdout, { format: 'svg' }));
+// It is looked at, not gone on from.
+const svg = viz.renderString(drawn.stdout, { format: 'svg' }).replaceAll(/ xlink:href="[^"]*"/g, '');
+writeFileSync(file, svg);
 console.log(`Drawn: ${file}`);

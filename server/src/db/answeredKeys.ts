@@ -1,5 +1,5 @@
-import { deflateRawSync, inflateRawSync } from 'node:zlib';
 import type { Db } from './openDatabase.ts';
+import { packed, unpacked } from './packed.ts';
 
 /** What a request with a key was answered. */
 export interface KeyedAnswer {
@@ -22,11 +22,11 @@ export function answeredKeyQueries(db: Db) {
     find: (key: string): { fingerprint: string; answer: KeyedAnswer } | null => {
       const row = select.get(key);
       if (!row) return null;
-      const answer = JSON.parse(inflateRawSync(row.answer).toString('utf8')) as KeyedAnswer;
+      const answer = JSON.parse(unpacked(row.answer)) as KeyedAnswer;
       return { fingerprint: row.fingerprint, answer };
     },
     keep: (key: string, fingerprint: string, answer: KeyedAnswer, at: string): void => {
-      insert.run({ key, fingerprint, answer: deflateRawSync(JSON.stringify(answer), { level: 1 }), at });
+      insert.run({ key, fingerprint, answer: packed(JSON.stringify(answer), 1), at });
     },
     /** Nobody sends anything again after so long. */
     sweep: (before: string): number => sweep.run(before).changes,

@@ -1,16 +1,8 @@
 import type Database from 'better-sqlite3';
+import { type Fate, type FateOf, renamed } from './renamed.ts';
+import { sealOf } from './sealed.ts';
 
 type Connection = Database.Database;
-
-/** What becomes of what came: under which id it is here, and whether it was here before. */
-interface Fate {
-  readonly id: string;
-  /** It stays as it is here; what came of it is not brought in. */
-  readonly isHere: boolean;
-}
-
-/** @param table what the id is of */
-export type FateOf = (table: string, id: string) => Fate;
 
 /** A thing of the shelf that came, and the one here it is; null: it is put on this shelf. */
 export interface ThingMapping {
@@ -38,15 +30,19 @@ export function settleFates(deps: FateDeps): FateOf {
     for (const [id, fate] of found) fates.set(`${table} ${id}`, fate);
   };
   settle('item', itemFates(deps));
-  settle('picture', fatesOf(deps, { table: 'picture', mark: 'sha256' }));
+  settle('picture', pictureFates(deps));
   settle('technique', fatesOf(deps, { table: 'technique', mark: 'created_at' }));
   settle('lot', fatesOf(deps, { table: 'lot', mark: 'created_at' }));
   settle('import', fatesOf(deps, { table: 'import', mark: 'at' }));
-  settle('pattern', fatesOf(deps, { table: 'pattern', mark: "created_at || ' ' || document_seal" }));
   settle('revision', fatesOf(deps, { table: 'revision', mark: 'published_at' }));
   settle('run', fatesOf(deps, { table: 'run', mark: 'created_at' }));
-  return (table, id) => fates.get(`${table} ${id}`) ?? { id, isHere: false };
+  const fateOf: FateOf = (table, id) => fates.get(`${table} ${id}`) ?? { id, isHere: false };
+  // By what everything in them is called here.
+  settle('pattern', patternFates(deps, fateOf));
+  return fateOf;
 }
+
+type Fates = Generator<readonly [id: string, fate: Fate]>;
 
 interface Marked {
   readonly id: string;
@@ -54,25 +50,52 @@ interface Marked {
   readonly mark: string | null;
 }
 
-function* fatesOf(
-  deps: FateDeps,
-  { table, mark }: { readonly table: string; readonly mark: string },
-): Generator<readonly [id: string, fate: Fate]> {
-  const { here, came } = deps;
+function* fatesOf(deps: FateDeps, { table, mark }: { readonly table: string; readonly mark: string }): Fates {
   const select = `SELECT id, ${mark} AS mark FROM "${table}"`;
   const known = new Map(
-    here
+    deps.here
       .prepare<[], Marked>(select)
       .all()
       .map((row) => [row.id, row.mark]),
   );
-  const pictures = table === 'picture' ? new Map([...known].map(([id, sha256]) => [sha256, id])) : null;
   const freshId = freshIds(deps, table);
-  for (const row of came.prepare<[], Marked>(select).all()) {
-    // Brought in twice, a picture is the same under whatever id.
-    const same = pictures ? pictures.get(row.mark) : known.get(row.id) === row.mark ? row.id : undefined;
-    if (same !== undefined) yield [row.id, { id: same, isHere: true }];
-    else yield [row.id, { id: known.has(row.id) ? freshId() : row.id, isHere: false }];
+  for (const row of deps.came.prepare<[], Marked>(select).all()) {
+    const isHere = known.get(row.id) === row.mark;
+    yield [row.id, { id: known.has(row.id) && !isHere ? freshId() : row.id, isHere }];
+  }
+}
+
+/** The same picture is the same, under whatever id. */
+function* pictureFates(deps: FateDeps): Fates {
+  const select = 'SELECT id, sha256 AS mark FROM picture';
+  const here = deps.here.prepare<[], Marked>(select).all();
+  const [byMark, ids] = [new Map(here.map(({ id, mark }) => [mark, id])), new Set(here.map(({ id }) => id))];
+  const freshId = freshIds(deps, 'picture');
+  for (const { id, mark } of deps.came.prepare<[], Marked>(select).all()) {
+    const same = byMark.get(mark);
+    yield [id, { id: same ?? (ids.has(id) ? freshId() : id), isHere: same !== undefined }];
+  }
+}
+
+/**
+ * A pattern made at the same moment is the same as long as it says the same; one that was written on since is another, and
+ * where that other came before it is here too.
+ */
+function* patternFates(deps: FateDeps, fateOf: FateOf): Fates {
+  const select = `SELECT id, created_at || ' ' || document_seal AS mark FROM pattern`;
+  const here = deps.here.prepare<[], Marked>(select).all();
+  const [byMark, ids] = [new Map(here.map(({ id, mark }) => [mark, id])), new Set(here.map(({ id }) => id))];
+  const freshId = freshIds(deps, 'pattern');
+  const rows = deps.came.prepare<[], { id: string; createdAt: string; document: string }>(
+    'SELECT id, created_at AS createdAt, document FROM pattern',
+  );
+  for (const { id, createdAt, document } of rows.iterate()) {
+    if (!ids.has(id)) yield [id, { id, isHere: false }];
+    else {
+      const calledHere = JSON.stringify(renamed(JSON.parse(document), fateOf));
+      const same = byMark.get(`${createdAt} ${sealOf(calledHere)}`);
+      yield [id, { id: same ?? freshId(), isHere: same !== undefined }];
+    }
   }
 }
 
@@ -92,7 +115,7 @@ interface ItemMark extends Marked {
   readonly kind: string;
 }
 
-function* itemFates(deps: FateDeps): Generator<readonly [id: string, fate: Fate]> {
+function* itemFates(deps: FateDeps): Fates {
   const { here, came, mapping } = deps;
   const select = 'SELECT id, kind, created_at AS mark FROM item';
   const known = new Map(

@@ -1,6 +1,6 @@
 import type { HistoryEntry, KeptKind } from '@lanakit/core/api';
-import { deflateRawSync, inflateRawSync } from 'node:zlib';
 import type { Db } from './openDatabase.ts';
+import { packed, unpacked } from './packed.ts';
 
 /** How something was, from when. */
 export interface State {
@@ -54,7 +54,6 @@ export function historyQueries(db: Db) {
     DELETE FROM history WHERE is_lost = 0 AND at >= @from AND at < @to AND id NOT IN (
       SELECT max(id) FROM history WHERE is_lost = 0 AND at >= @from AND at < @to
       GROUP BY kind, thing_id, strftime(@span, at))`);
-  const packed = (document: string): Buffer => deflateRawSync(document, { level: 6 });
   return {
     /** What something was until now. */
     keep: (kind: KeptKind, id: string, { version, at, document }: State, now: string): void => {
@@ -76,7 +75,7 @@ export function historyQueries(db: Db) {
         .map(({ isLost, livedMs: _lived, ...row }) => ({ ...row, isLost: isLost === 1 })),
     document: (kind: KeptKind, id: string, entryId: number): unknown => {
       const row = selectDocument.get(kind, id, entryId);
-      return row ? (JSON.parse(inflateRawSync(row.document).toString('utf8')) as unknown) : null;
+      return row ? (JSON.parse(unpacked(row.document)) as unknown) : null;
     },
     /** Takes away what stands too close together for its age. */
     thin: (now: Date): void => {

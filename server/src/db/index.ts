@@ -42,7 +42,7 @@ export function createStore(db: Db) {
     stock,
     shelf: shelfReader(items, stock, memory.remember),
     imports: importQueries(db),
-    patterns: patternQueries(db, sound, history),
+    patterns: patternQueries(db, sound, history, memory.rememberAs),
     pictures: pictureQueries(db),
     techniques: techniqueQueries(db, sound),
     runs: runQueries(db, sound, history),

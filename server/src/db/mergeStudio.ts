@@ -1,8 +1,8 @@
 import type { BroughtIn } from '@lanakit/core/api';
 import type Database from 'better-sqlite3';
-import { type FateOf, settleFates, type ThingMapping } from './arrivalFates.ts';
+import { settleFates, type ThingMapping } from './arrivalFates.ts';
 import { bringTogether } from './bringTogether.ts';
-import { renamed, renamedMark, renamedNumbers } from './renamed.ts';
+import { type FateOf, renamed, renamedMark, renamedNumbers } from './renamed.ts';
 import { apartColumns, apartReader, rowWriter, sheetRows } from './sheetRows.ts';
 import { type ApartValue, type Sheet, type SheetColumn, type SheetRow, SHEETS } from './sheets.ts';
 
@@ -98,9 +98,10 @@ function bringSheet(merge: Merge, sheet: Sheet): number {
   const write = rowWriter(here, sheet);
   const readers = apartColumns(sheet).map((column) => ({ column, read: apartReader(came, sheet, column) }));
   const fit = fitter(merge, sheet);
+  const isLeft = leaver(merge, sheet);
   let count = 0;
   for (const row of sheetRows(came, sheet, () => undefined)) {
-    if (isLeft(merge, sheet, row)) continue;
+    if (isLeft(row)) continue;
     const id = String(row['id']);
     const apart = Object.fromEntries(
       readers.map(({ column, read }) => [column.key, renamedApart(merge, sheet, column, read(id))]),
@@ -112,42 +113,49 @@ function bringSheet(merge: Merge, sheet: Sheet): number {
   return count;
 }
 
-/** What is not brought in. */
-function isLeft(
-  { fateOf, isEmpty, here, backToPlanned }: Merge,
-  { table, columns }: Sheet,
-  row: SheetRow,
-): boolean {
-  if (isEmpty) return false;
-  const isOfRunHere = () =>
-    fateOf('run', String(row['runId'])).isHere || backToPlanned.has(String(row['runId']));
-  switch (table) {
+/** Whether a row is not brought in. */
+function leaver({ fateOf, isEmpty, here, backToPlanned }: Merge, sheet: Sheet): (row: SheetRow) => boolean {
+  if (isEmpty) return () => false;
+  const isOfRunHere = (row: SheetRow) => {
+    const runId = String(row['runId']);
+    return fateOf('run', runId).isHere || backToPlanned.has(runId);
+  };
+  switch (sheet.table) {
     case 'import':
     case 'import_change':
     case 'history':
-      return true;
+      return () => true;
     case 'hand_measure':
-      return here.prepare('SELECT 1 FROM hand_measure WHERE name = ?').get(row['name']) !== undefined;
+      return isThere(here, 'hand_measure', { key: 'name', column: 'name' });
     case 'movement':
-      return isLedgerHere(fateOf, { itemId: row['itemId'], lotId: row['lotId'] });
+      return (row) => isLedgerHere(fateOf, { itemId: row['itemId'], lotId: row['lotId'] });
     case 'technique_version':
-      return fateOf('technique', String(row['techniqueId'])).isHere;
+      return (row) => fateOf('technique', String(row['techniqueId'])).isHere;
     case 'run_taking':
-    case 'run_tick':
-    case 'needle_tap':
     case 'needle_closing':
-      return isOfRunHere() || isKeyHere(here, table, columns, row);
+      return isOfRunHere;
+    // Each counts once, whichever way it came.
+    case 'run_tick':
+    case 'needle_tap': {
+      const key = sheet.table === 'run_tick' ? TICK_KEY : TAP_KEY;
+      const isKeyHere = isThere(here, sheet.table, key);
+      return (row) => isOfRunHere(row) || isKeyHere(row);
+    }
     default:
-      return fateOf(table, String(row['id'])).isHere;
+      return (row) => fateOf(sheet.table, String(row['id'])).isHere;
   }
 }
 
-/** A tick counts once, whichever way it came. */
-function isKeyHere(here: Connection, table: string, columns: readonly SheetColumn[], row: SheetRow): boolean {
-  const key = columns.find(({ column }) => column === 'tick_key' || column === 'tap_key');
-  return key
-    ? here.prepare(`SELECT 1 FROM "${table}" WHERE "${key.column}" = ?`).get(row[key.key]) !== undefined
-    : false;
+const TICK_KEY = { key: 'tickKey', column: 'tick_key' } as const;
+const TAP_KEY = { key: 'tapKey', column: 'tap_key' } as const;
+
+function isThere(
+  here: Connection,
+  table: string,
+  { key, column }: Pick<SheetColumn, 'key' | 'column'>,
+): (row: SheetRow) => boolean {
+  const select = here.prepare<[unknown]>(`SELECT 1 FROM ${table} WHERE ${column} = ?`);
+  return (row) => select.get(row[key]) !== undefined;
 }
 
 /** Called what it is called here. */

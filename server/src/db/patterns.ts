@@ -3,6 +3,7 @@ import { byCodePoint } from '@lanakit/core/base';
 import type { Pattern } from '@lanakit/core/pattern';
 import type { HistoryQueries } from './history.ts';
 import type { Db } from './openDatabase.ts';
+import type { remembered } from './remembered.ts';
 import { patternLinks, unknownCountOf, woolOnlyFlag } from './patternLinks.ts';
 import { whole } from './whole.ts';
 import { sealOf, unsealed } from './sealed.ts';
@@ -44,7 +45,12 @@ const SELECT = `
   WHERE p.deleted_at IS NULL`;
 
 /** Every query on patterns and revisions, prepared once. */
-export function patternQueries(db: Db, sound: SoundReader, history: HistoryQueries) {
+export function patternQueries(
+  db: Db,
+  sound: SoundReader,
+  history: HistoryQueries,
+  rememberAs: ReturnType<typeof remembered>['rememberAs'],
+) {
   const selectPage = db.prepare<
     { updatedAt: string; id: string; limit: number; archived: number },
     PatternRow
@@ -73,7 +79,6 @@ export function patternQueries(db: Db, sound: SoundReader, history: HistoryQueri
             @title, @document, @seal, @isWoolOnly, @at, @note)`);
   const archive = db.prepare(`UPDATE pattern SET archived_at = @at WHERE id = @id AND deleted_at IS NULL`);
   const selectRevision = db.prepare<[string], RevisionRow>(`SELECT * FROM revision WHERE id = ?`);
-  const revisionsRead = new Map<string, { readonly stamp: string; readonly revision: Revision }>();
   const selectSeal = db.prepare<[string], { document: number | null; published_at: string }>(
     'SELECT document_seal AS document, published_at FROM revision WHERE id = ?',
   );
@@ -127,16 +132,7 @@ export function patternQueries(db: Db, sound: SoundReader, history: HistoryQueri
       soundPage({ after, limit, archived }),
     /** Those of these ids that can be read, in their order. */
     byIds: (ids: readonly string[]): StoredPattern[] =>
-      sound
-        .each(
-          'pattern',
-          ids.map((id) => ({ id })),
-          ({ id }) => {
-            const row = oneOrBare(id);
-            return row ? [patternOf(row)] : [];
-          },
-        )
-        .flat(),
+      sound.byIds('pattern', ids, { byId: oneOrBare, read: patternOf }),
     find: (id: string): StoredPattern | null => {
       const row = selectOne.get(id);
       return row ? patternOf(row) : null;
@@ -167,17 +163,10 @@ export function patternQueries(db: Db, sound: SoundReader, history: HistoryQueri
     findRevision: (id: string): Revision | null => {
       const seal = selectSeal.get(id);
       if (!seal) return null;
-      const stamp = `${seal.document} ${seal.published_at}`;
-      const known = revisionsRead.get(id);
-      if (known?.stamp === stamp) return known.revision;
-      const row = selectRevision.get(id);
-      if (!row) return null;
-      const revision = revisionOf(row);
-      revisionsRead.delete(id);
-      if (revisionsRead.size >= MOST_REVISIONS_READ)
-        revisionsRead.delete(revisionsRead.keys().next().value ?? '');
-      revisionsRead.set(id, { stamp, revision });
-      return revision;
+      return rememberAs(`revision ${id}`, `${seal.document} ${seal.published_at}`, () => {
+        const row = selectRevision.get(id);
+        return row ? revisionOf(row) : null;
+      });
     },
     /** Every one that can be read, of patterns that are there; where the lists of them cannot be. */
     published: (): Revision[] =>
@@ -196,9 +185,6 @@ export function patternQueries(db: Db, sound: SoundReader, history: HistoryQueri
       }),
   };
 }
-
-/** Designs that runs ahead share, some hundred kilobytes each. */
-const MOST_REVISIONS_READ = 60;
 
 interface PageAsked {
   readonly after: PatternCursor | null;

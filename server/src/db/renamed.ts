@@ -1,4 +1,12 @@
-import type { FateOf } from './arrivalFates.ts';
+/** What becomes of what came: under which id it is here, and whether it was here before. */
+export interface Fate {
+  readonly id: string;
+  /** It stays as it is here; what came of it is not brought in. */
+  readonly isHere: boolean;
+}
+
+/** @param table what the id is of */
+export type FateOf = (table: string, id: string) => Fate;
 
 /** The table whose id stands under a key of a document. */
 const TABLE_OF_KEY: Readonly<Record<string, string>> = {
@@ -21,14 +29,10 @@ const TABLE_OF_WOOL: Readonly<Record<string, string>> = { fibres: 'item', findin
 /** A document with everything it names called what it is called here. */
 export const renamed = <T>(document: T, fateOf: FateOf): T => walked(document, fateOf, TABLE_OF_LIST) as T;
 
-/** Numbers of a run, with the fibres it wrote down, and the packs that are told apart by their designs. */
+/** Numbers of a run, with the wool it wrote down. Its packs are told apart by choices, which are of their pattern. */
 export function renamedNumbers(frozen: unknown, fateOf: FateOf): unknown {
-  const { wool, plan, ...rest } = frozen as { readonly wool: unknown; readonly plan: unknown };
-  return {
-    ...(walked(rest, fateOf, {}) as object),
-    wool: walked(wool, fateOf, TABLE_OF_WOOL),
-    plan: regrouped(walked(plan, fateOf, {}), fateOf),
-  };
+  const { wool, ...rest } = frozen as { readonly wool: unknown };
+  return { ...(walked(rest, fateOf, {}) as object), wool: walked(wool, fateOf, TABLE_OF_WOOL) };
 }
 
 function walked(value: unknown, fateOf: FateOf, lists: Readonly<Record<string, string>>): unknown {
@@ -47,28 +51,6 @@ function walked(value: unknown, fateOf: FateOf, lists: Readonly<Record<string, s
       ];
     }),
   );
-}
-
-/** The key of a box begins with the revisions in it. */
-const keyed = (key: string, fateOf: FateOf): string =>
-  key
-    .split(' ')
-    .map((word) => fateOf('revision', word).id)
-    .join(' ');
-
-function regrouped(plan: unknown, fateOf: FateOf): unknown {
-  const { groups, fibres } = plan as {
-    readonly groups: readonly { readonly key: string }[];
-    readonly fibres: readonly { readonly byGroup: readonly (readonly [string, unknown])[] }[];
-  };
-  return {
-    ...(plan as object),
-    groups: groups.map((group) => ({ ...group, key: keyed(group.key, fateOf) })),
-    fibres: fibres.map((row) => ({
-      ...row,
-      byGroup: row.byGroup.map(([key, value]) => [keyed(key, fateOf), value]),
-    })),
-  };
 }
 
 /** What was ticked: a pack, a bag, and last the fibre. */

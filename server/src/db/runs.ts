@@ -123,16 +123,7 @@ export function runQueries(db: Db, sound: SoundReader, history: HistoryQueries) 
     ahead: (today: string): Run[] => inOrder(() => selectAhead.all(today), today),
     /** Those of these ids that can be read, in their order. */
     byIds: (ids: readonly string[]): Run[] =>
-      sound
-        .each(
-          'run',
-          ids.map((id) => ({ id })),
-          ({ id }) => {
-            const row = selectOne.get(id);
-            return row ? [runOf(row)] : [];
-          },
-        )
-        .flat(),
+      sound.byIds('run', ids, { byId: (id) => selectOne.get(id), read: runOf }),
     find: (id: string): Run | null => {
       const row = selectOne.get(id);
       return row ? runOf(row) : null;

@@ -1,5 +1,5 @@
 import type Database from 'better-sqlite3';
-import { deflateRawSync, inflateRawSync } from 'node:zlib';
+import { packed, unpacked } from './packed.ts';
 import { linkWriter } from './linkRows.ts';
 import { sealColumnOf, sealOf } from './sealed.ts';
 import type { ApartValue, Sheet, SheetColumn, SheetRow } from './sheets.ts';
@@ -11,8 +11,8 @@ export const apartColumns = ({ columns }: Sheet): readonly SheetColumn[] =>
 
 const ofKind = ({ itemKind }: Sheet): string => (itemKind === null ? '' : `WHERE kind = '${itemKind}'`);
 
-/** Thrown in place of a row whose document cannot be read. */
-export type UnreadableRow = (id: unknown) => void;
+/** Told of a row whose document cannot be read, by what stands first in it. */
+type UnreadableRow = (id: unknown) => void;
 
 /**
  * Every row in order; of what stands apart, whether it is there.
@@ -52,7 +52,7 @@ function shown({ is, isPacked, isApart }: SheetColumn, value: unknown): unknown 
   if (value === null) return null;
   if (is === 'yesNo' || isApart) return value === 1;
   if (is !== 'document') return value;
-  const text = isPacked ? inflateRawSync(value as Buffer).toString('utf8') : (value as string);
+  const text = isPacked ? unpacked(value as Buffer) : (value as string);
   return JSON.parse(text) as unknown;
 }
 
@@ -89,5 +89,5 @@ function stored({ is, isPacked }: SheetColumn, value: unknown): unknown {
   if (is === 'yesNo') return value === true ? 1 : 0;
   if (is !== 'document') return value;
   const text = JSON.stringify(value);
-  return isPacked ? deflateRawSync(text, { level: 6 }) : text;
+  return isPacked ? packed(text) : text;
 }

@@ -48,6 +48,20 @@ export function soundReader(db: Db) {
     });
   return {
     each,
+    /** Those of these ids that are there and can be read, in their order. */
+    byIds: <Row extends { readonly id: string }, T>(
+      table: ListTable,
+      ids: readonly string[],
+      { byId, read }: Pick<RowReading<Row, T>, 'byId' | 'read'>,
+    ): T[] =>
+      each(
+        table,
+        ids.map((id) => ({ id })),
+        ({ id }) => {
+          const row = byId(id);
+          return row ? [read(row)] : [];
+        },
+      ).flat(),
     /** All of a list; where it cannot be read in one go, row by row, in no order. */
     rows: <Row extends { readonly id: string }, T>(
       table: ListTable,

@@ -38,8 +38,6 @@ export interface ItemKindRules {
   /** @param id the item's own; null for a new one */
   readonly check: (input: unknown, id: string | null, store: Store) => Problem[];
   readonly nameOf: (input: unknown) => string;
-  /** The items it names. */
-  readonly links: (input: unknown) => readonly string[];
   readonly all: (store: Store) => readonly StoredItem[];
   readonly find: (store: Store, id: string) => StoredItem | null;
   readonly uses: (store: Store, id: string) => ItemUse[];
@@ -56,7 +54,6 @@ const fibre: ItemKindRules = {
   stock: 'lots',
   check: (input) => checkFibre(input as FibreInput),
   nameOf: named,
-  links: () => [],
   all: (store) => store.shelf.fibres(),
   find: (store, id) => store.shelf.fibre(id),
   uses: usesOf,
@@ -81,7 +78,6 @@ const blend: ItemKindRules = {
     );
   },
   nameOf: named,
-  links: (input) => itemsNamed('blend', input),
   all: (store) => store.shelf.blends(),
   find: (store, id) => store.shelf.blend(id),
   uses: usesOf,
@@ -95,7 +91,6 @@ const finding: ItemKindRules = {
   stock: 'pieces',
   check: (input) => checkFinding(input as FindingInput),
   nameOf: named,
-  links: () => [],
   all: (store) => store.shelf.findings(),
   find: (store, id) => store.shelf.finding(id),
   uses: usesOf,
@@ -109,7 +104,6 @@ const needle: ItemKindRules = {
   stock: 'pieces',
   check: (input) => checkNeedle(input as NeedleInput),
   nameOf: (input) => needleName(input as NeedleInput),
-  links: () => [],
   all: (store) => store.shelf.needles(),
   find: (store, id) => store.shelf.needle(id),
   // Steps name a gauge, not a needle: it is used wherever its gauge is asked for.
@@ -127,7 +121,6 @@ const tool: ItemKindRules = {
   stock: 'pieces',
   check: (input) => checkTool(input as ToolInput),
   nameOf: named,
-  links: () => [],
   all: (store) => store.shelf.tools(),
   find: (store, id) => store.shelf.tool(id),
   uses: usesOf,
@@ -148,7 +141,6 @@ const supplier: ItemKindRules = {
     ),
   ],
   nameOf: named,
-  links: (input) => itemsNamed('supplier', input),
   all: (store) => store.shelf.suppliers(),
   find: (store, id) => store.shelf.supplier(id),
   uses: usesOf,
@@ -164,7 +156,7 @@ export const writeOf = (kind: ItemKindRules, input: unknown) => ({
   kind: kind.kind,
   name: kind.nameOf(input),
   input: trimmed(input as { archived: boolean }),
-  links: kind.links(input),
+  links: itemsNamed(kind.kind, input),
 });
 
 function trimmed<T extends { archived: boolean }>(input: T): T {

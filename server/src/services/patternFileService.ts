@@ -15,6 +15,7 @@ import { checkPattern, NO_CHOICES, type Pattern } from '@lanakit/core/pattern';
 import { checkFibre, checkFinding, checkNeedle } from '@lanakit/core/shelf';
 import type { Store } from '../db/index.ts';
 import type { WorkDeps } from './deps.ts';
+import { slugOf } from './fileNames.ts';
 import { ITEM_KINDS, writeOf } from './itemKinds.ts';
 import { fileText, zipOf } from './readPatternFile.ts';
 import { answering, assertSound, foundOr, Refusal } from './refusal.ts';
@@ -147,14 +148,7 @@ function writeFile(store: Store, document: Pattern, form: FileForm): OutFile {
   }
 }
 
-/** Letters, numbers and hyphens: a name no system trips over. */
-const fileNameOf = (title: string): string =>
-  title
-    .normalize('NFKD')
-    .toLowerCase()
-    .replaceAll(/[^a-z0-9]+/g, '-')
-    .replaceAll(/^-+|-+$/g, '')
-    .slice(0, 60) || 'pattern';
+const fileNameOf = (title: string): string => slugOf(title, 60) || 'pattern';
 
 /** Pictures under the ids they are kept by here; those that did not come along are left out of steps too. */
 function withPictures(pattern: Pattern, kept: ReadonlyMap<string, string>): Pattern {

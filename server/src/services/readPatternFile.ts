@@ -3,6 +3,7 @@ import { checkPattern, type Pattern } from '@lanakit/core/pattern';
 import type { Problem } from '@lanakit/core/problems';
 import { LONGEST_STEP, MOST_STEPS } from '@lanakit/core/writing';
 import { strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
+import { extensionOf } from './fileNames.ts';
 import { formCheck } from './formCheck.ts';
 import { assertSound, Refusal } from './refusal.ts';
 
@@ -113,13 +114,6 @@ function readZip(bytes: Buffer): ReadFile {
   return { file: readJson(readText(Buffer.from(document))), pictures };
 }
 
-const EXTENSIONS: Readonly<Record<string, string>> = {
-  'image/jpeg': 'jpg',
-  'image/png': 'png',
-  'image/webp': 'webp',
-  'image/svg+xml': 'svg',
-};
-
 export const fileText = (file: PatternFile): string => `${JSON.stringify(file, null, 2)}\n`;
 
 /** The pattern with its pictures in one archive; pictures are packed already and only stored. */
@@ -133,7 +127,7 @@ export function zipOf(
     'pattern.md': strToU8(markdown),
   };
   for (const [id, { mime, bytes }] of pictures) {
-    entries[`pictures/${id}.${EXTENSIONS[mime] ?? 'bin'}`] = [bytes, { level: 0 }];
+    entries[`pictures/${id}.${extensionOf(mime)}`] = [bytes, { level: 0 }];
   }
   // One day for every entry: the same pattern makes the same archive.
   return Buffer.from(zipSync(entries, { mtime: new Date(Date.UTC(2000, 0, 1, 12)) }));

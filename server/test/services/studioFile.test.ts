@@ -1,98 +1,32 @@
 import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
-import type { BroughtIn, OpenedRun, StoredPattern, StudioThatCame } from '@lanakit/core/api';
 import type { Run } from '@lanakit/core/run';
-import type { Fibre } from '@lanakit/core/shelf';
+import { BLANK_BLEND, type Blend } from '@lanakit/core/shelf';
 import { readTable } from '@lanakit/core/tables';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import fc from 'fast-check';
-import { strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
+import { strToU8, type Zippable } from 'fflate';
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { inflateRawSync } from 'node:zlib';
 import request from 'supertest';
-import type { Db } from '../../src/db/index.ts';
-import { bytesOf, upload } from '../support/files.ts';
+import { upload } from '../support/files.ts';
 import { everyDeed, live, someDeeds } from '../support/generatedStudio.ts';
 import {
-  add,
-  addFibre,
-  addPattern,
-  ballPattern,
-  openStudio,
-  publish,
-  runInput,
-  type Studio,
-} from '../support/studio.ts';
+  bringIn,
+  everythingIn,
+  filesOf,
+  itemsOf,
+  jsonIn,
+  manyStudios,
+  onHandG,
+  packedClass,
+  read,
+  textIn,
+  zipped,
+} from '../support/openFiles.ts';
+import { add, addFibre, addPattern, ballPattern, openStudio } from '../support/studio.ts';
 
-const open: Studio[] = [];
-const studioOf = (prefix = 'id'): Studio => {
-  const studio = openStudio(undefined, undefined, prefix);
-  open.push(studio);
-  return studio;
-};
-afterEach(() => {
-  for (const studio of open.splice(0)) studio.close();
-});
-
-const filesOf = async (studio: Studio) =>
-  unzipSync(new Uint8Array((await bytesOf(studio, '/studio-file').expect(200)).body as Buffer));
-const zipped = (files: Zippable): Buffer => Buffer.from(zipSync(files));
-const textIn = (files: Record<string, Uint8Array>, path: string) =>
-  Buffer.from(files[path] ?? []).toString('utf8');
-const jsonIn = <T>(files: Record<string, Uint8Array>, path: string) => JSON.parse(textIn(files, path)) as T;
-
-const read = async (studio: Studio, files: Zippable): Promise<StudioThatCame> =>
-  (await upload(studio, '/studio-files', zipped(files)).expect(200)).body as StudioThatCame;
-const bringIn = async (studio: Studio, id: string, mapping: object[] = []): Promise<BroughtIn> =>
-  (await request(studio.app).post(`/api/studio-files/${id}/brought-in`).send({ mapping }).expect(200))
-    .body as BroughtIn;
-
-/** Belongs to the studio as it is, wherever it came from. */
-const ITS_OWN = ['studio_fact', 'answered_key', 'change_count'];
-
-/** Every row of every table, read by SQL alone; of what is packed, what is in it. */
-function everythingIn(db: Db): Record<string, unknown[]> {
-  const tables = db.prepare<[], string>(`SELECT name FROM sqlite_master WHERE type = 'table'`).pluck().all();
-  return Object.fromEntries(
-    tables
-      .filter((table) => !ITS_OWN.includes(table))
-      .map((table) => [table, db.prepare(`SELECT * FROM "${table}"`).all().map(comparable).sort()]),
-  );
-}
-
-const comparable = (row: unknown): string =>
-  JSON.stringify(row, (key, value: unknown) => {
-    if (key === 'document' && typeof value === 'object')
-      return inflateRawSync(Buffer.from((value as { data: number[] }).data)).toString('utf8');
-    return value;
-  });
-
-/** The packed ball: a fibre, its pattern, a class that is packed, and a tick. */
-async function packedClass(
-  studio: Studio,
-  runName = 'Saturday',
-): Promise<{ runId: string; patternId: string; fibreId: string }> {
-  const fibre = await addFibre(studio, {}, 400);
-  const pattern = await addPattern(studio, ballPattern(fibre.id));
-  const revisionId = await publish(studio, pattern);
-  const run = await add<Run>(studio, '/runs', runInput(revisionId, { name: runName }));
-  for (const [at, to] of (['bought', 'weighed', 'packed'] as const).entries())
-    await request(studio.app)
-      .post(`/api/runs/${run.id}/state`)
-      .set('If-Match', `"${at + 1}"`)
-      .send({ to, anyway: true })
-      .expect(200);
-  await request(studio.app)
-    .post(`/api/runs/${run.id}/ticks`)
-    .send({ key: `k-${run.id}`, mark: `seat 1|one|${fibre.id}`, isDone: true, massG: 9 })
-    .expect(200);
-  return { runId: run.id, patternId: pattern.id, fibreId: fibre.id };
-}
-
-const itemsOf = async <T>(studio: Studio, path: string): Promise<T[]> =>
-  ((await request(studio.app).get(`/api${path}`).expect(200)).body as { items: T[] }).items;
-const onHandG = async (studio: Studio) =>
-  (await itemsOf<Fibre>(studio, '/fibres')).map((fibre) => [fibre.name, fibre.onHandG]);
+const { studioOf, closeAll } = manyStudios();
+afterEach(closeAll);
 
 describe('a studio as open files', () => {
   test('whatever was done in it, into an empty studio it comes in the same', async () => {
@@ -178,6 +112,27 @@ describe('a studio as open files', () => {
     expect(await onHandG(into)).toEqual(await onHandG(from));
   });
 
+  test('a blend whose wool lies in the bin comes in, one that is mixed of itself does not', async () => {
+    const [from, into] = [studioOf(), studioOf()];
+    const fibre = await addFibre(from);
+    const blend = (name: string, itemId: string) => ({
+      ...BLANK_BLEND,
+      name,
+      parts: [{ itemId, parts: 1 }],
+      countedNow: null,
+    });
+    const inner = await add<Blend>(from, '/blends', blend('Inner', fibre.id));
+    await add<Blend>(from, '/blends', blend('Outer', inner.id));
+    from.db.prepare(`UPDATE item SET deleted_at = '2026-11-01T10:00:00.000Z' WHERE id = ?`).run(fibre.id);
+    const files = await filesOf(from);
+    await bringIn(into, (await read(into, files)).id);
+    expect(everythingIn(into.db)).toEqual(everythingIn(from.db));
+    const circle = textIn(files, 'shelf/blends.json').replaceAll(fibre.id, inner.id);
+    const spoilt = zipped({ ...files, 'shelf/blends.json': strToU8(circle) });
+    const answer = await upload(studioOf(), '/studio-files', spoilt).expect(422);
+    expect(answer.body).toMatchObject({ file: 'shelf/blends.json', errors: [{ code: 'blend_circular' }] });
+  });
+
   test('unpacked, laid out otherwise by another program, and packed again with its directory, it is read', async () => {
     const [from, into] = [studioOf(), studioOf()];
     await live(from, everyDeed());
@@ -190,121 +145,6 @@ describe('a studio as open files', () => {
     expect(everythingIn(into.db)).toEqual(everythingIn(from.db));
   });
 });
-
-describe('a studio brought into another', () => {
-  test('finds the wool of its names, brings its stock along in lots of its own, and its packed class as it is', async () => {
-    const [from, into] = [studioOf('a'), studioOf('b')];
-    const there = await packedClass(from);
-    const here = await addFibre(into, {}, 100);
-    const came = await read(into, await filesOf(from));
-    expect(came).toMatchObject({
-      isEmptyHere: false,
-      counts: { pattern: 1, run: 1, item: 1 },
-      here: { pattern: 0, run: 0 },
-    });
-    expect(came.things).toEqual([
-      {
-        kind: 'fibre',
-        id: there.fibreId,
-        name: 'Chalk',
-        preparation: 'core-batt',
-        itemId: here.id,
-        isSame: false,
-      },
-    ]);
-    const mapping = came.things.map(({ id, itemId }) => ({ id, itemId }));
-    expect(await bringIn(into, came.id, mapping)).toMatchObject({
-      counts: { pattern: 1, run: 1, item: 0 },
-      movements: 2,
-    });
-    const [theirs] = await onHandG(from);
-    expect(await onHandG(into)).toEqual([['Chalk', 100 + Number(theirs?.[1])]]);
-    const [fibre] = await itemsOf<Fibre>(into, '/fibres');
-    expect(fibre?.lots.map(({ name }) => name)).toEqual(['first lot', 'first lot (2)']);
-    expect(await itemsOf<object>(into, `/runs/${there.runId}/ticks`)).toMatchObject([
-      { mark: `seat 1|one|${here.id}` },
-    ]);
-    const [before, after] = await Promise.all([from, into].map(async (studio) => {
-      const { frozen, state } = (await request(studio.app).get(`/api/runs/${there.runId}`).expect(200)).body as OpenedRun;
-      return { state, fibres: frozen?.plan.fibres.map(({ fibreId: _id, lots: _lots, ...row }: Record<string, unknown>) => row) };
-    })); // prettier-ignore
-    expect(after).toEqual(before);
-    // What it took goes back into the lot it took it from.
-    await request(into.app).post(`/api/runs/${there.runId}/state`).set('If-Match', '"4"').send({ to: 'weighed', anyway: false }).expect(200); // prettier-ignore
-    expect(await onHandG(into)).toEqual([['Chalk', 500]]);
-  });
-
-  test('brought in twice, nothing comes twice', async () => {
-    const [from, into] = [studioOf('a'), studioOf('b')];
-    await live(from, everyDeed());
-    await addFibre(into, { name: 'Only here' });
-    const first = await read(into, await filesOf(from));
-    await bringIn(into, first.id, first.things.map(({ id, itemId }) => ({ id, itemId }))); // prettier-ignore
-    const once = everythingIn(into.db);
-    const again = await read(into, await filesOf(from));
-    expect(again.here).toEqual(again.counts);
-    expect(again.things.every(({ isSame }) => isSame)).toBe(true);
-    expect(await bringIn(into, again.id)).toMatchObject({ counts: { pattern: 0, run: 0, item: 0, technique: 0 }, movements: 0 }); // prettier-ignore
-    expect(everythingIn(into.db)).toEqual(once);
-  });
-
-  test('a copy that was worked on apart: what is here stays, a changed pattern comes as a second, a class packed there is planned', async () => {
-    const from = studioOf('a');
-    const fibre = await addFibre(from, {}, 400);
-    const pattern = await addPattern(from, ballPattern(fibre.id));
-    const into = studioOf('b');
-    await bringIn(into, (await read(into, await filesOf(from))).id);
-    const revisionId = await publish(from, pattern);
-    const run = await add<Run>(from, '/runs', runInput(revisionId));
-    for (const [at, to] of (['bought', 'weighed', 'packed'] as const).entries())
-      await request(from.app).post(`/api/runs/${run.id}/state`).set('If-Match', `"${at + 1}"`).send({ to, anyway: true }).expect(200); // prettier-ignore
-    await request(from.app).put(`/api/patterns/${pattern.id}`).set('If-Match', '"1"').send(ballPattern(fibre.id, { title: 'Ball, larger' })).expect(200); // prettier-ignore
-    const came = await read(into, await filesOf(from));
-    expect(came.here).toMatchObject({ item: 1, pattern: 0 });
-    expect(await bringIn(into, came.id)).toMatchObject({ counts: { pattern: 1, run: 1, item: 0 }, movements: 0, backToPlanned: 1 }); // prettier-ignore
-    const titles = (await itemsOf<StoredPattern>(into, '/patterns')).map(({ document }) => document.title);
-    expect(titles.sort()).toEqual(['Ball', 'Ball, larger']);
-    expect(await onHandG(into)).toEqual([['Chalk', 400]]);
-    expect((await request(into.app).get(`/api/runs/${run.id}`).expect(200)).body).toMatchObject({ state: 'planned', frozen: null }); // prettier-ignore
-  });
-
-  test('put on the shelf where it is told to be, although one is called the same', async () => {
-    const [from, into] = [studioOf('a'), studioOf('b')];
-    const { fibreId } = await packedClass(from);
-    await addFibre(into, {}, 100);
-    const came = await read(into, await filesOf(from));
-    await bringIn(into, came.id, [{ id: fibreId, itemId: null }]);
-    expect(new Set(await onHandG(into))).toEqual(new Set([['Chalk', 100], ...(await onHandG(from))]));
-  });
-
-  test('ids that are taken by other things are not mixed up', async () => {
-    // Both count their ids from the same number: everything that comes is called what something else is called here.
-    const [from, into] = [studioOf(), studioOf()];
-    await live(from, everyDeed());
-    await addFibre(into, { name: 'Other' }, 7);
-    await live(into, everyDeed().filter(({ does }) => !/Gone|Away|Archived/.test(does)).map((deed) => ({ ...deed, words: `here ${deed.words}` }))); // prettier-ignore
-    into.db
-      .exec(`UPDATE item SET created_at = '2025-01-01T00:00:00.000Z'; UPDATE lot SET created_at = '2025-01-01T00:00:00.000Z';
-      UPDATE pattern SET created_at = '2025-01-01T00:00:00.000Z'; UPDATE technique SET created_at = '2025-01-01T00:00:00.000Z';
-      UPDATE run SET created_at = '2025-01-01T00:00:00.000Z'`);
-    const came = await read(into, await filesOf(from));
-    await bringIn(into, came.id, came.things.map(({ id }) => ({ id, itemId: null }))); // prettier-ignore
-    expect(into.db.pragma('foreign_key_check')).toEqual([]);
-    expect(woolByName(into).filter((row) => !woolByName(from).includes(row)).every((row) => row.includes('here') || row.includes('First'))).toBe(true); // prettier-ignore
-    expect(woolByName(from).filter((row) => !woolByName(into).includes(row))).toEqual([]);
-  });
-});
-
-/** Which pattern names which wool, and what is there of it, by what they are called. */
-const woolByName = ({ db }: Studio): string[] =>
-  db
-    .prepare<[], string>(
-      `SELECT p.title || ' < ' || i.name || ' ' || coalesce(h.milli, 0) FROM pattern p JOIN pattern_item u ON u.pattern_id = p.id
-       JOIN item i ON i.id = u.item_id LEFT JOIN on_hand h ON h.item_id = i.id
-       WHERE i.id = json_extract(p.document, '$.parts[0].uses[0].fibreId')`,
-    )
-    .pluck()
-    .all();
 
 describe('what is no studio is refused with its place, and leaves nothing', () => {
   let sound: Zippable = {};

@@ -2,7 +2,6 @@ import type { StudioThatCame } from '@lanakit/core/api';
 import { Button, Upload } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { ApiProblem } from '../api/client.ts';
 import { bringStudioIn, readStudioFile } from '../api/mutations/keeping.ts';
 import { perform } from '../api/mutations/mutation.ts';
 import { useAttempt } from '../shell/useAttempt.ts';
@@ -26,7 +25,7 @@ export function BringStudioInPage() {
     setBusy(true);
     await attempt(work, (refused) => {
       setProblem(refusedStudioWords(refused.problem));
-      return refused instanceof ApiProblem;
+      return true;
     });
     setBusy(false);
   };
@@ -77,11 +76,7 @@ export function BringStudioInPage() {
           {came.isEmptyHere ? (
             <p>Nothing was ever put into this studio: it becomes the same as the one in the file.</p>
           ) : (
-            <>
-              {hereWords(came).map((line) => (
-                <p key={line}>{line}</p>
-              ))}
-            </>
+            hereWords(came).map((line) => <p key={line}>{line}</p>)
           )}
           <p className={styles.go}>
             <Button type="primary" loading={isBusy} onClick={() => void bringIn(came)}>

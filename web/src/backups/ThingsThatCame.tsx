@@ -1,5 +1,6 @@
 import type { StudioThatCame, ThingOfShelf, ThingThatCame } from '@lanakit/core/api';
 import { Select } from 'antd';
+import { useMemo } from 'react';
 import { counted, PREPARATION_WORDS } from '../words/show.ts';
 import { THING_WORDS } from '../words/studioFileWords.ts';
 import styles from './BringStudioIn.module.css';
@@ -18,6 +19,7 @@ const ADD = ' ';
 export function ThingsThatCame({ came, chosen, onChoose }: ThingsThatCameProps) {
   const open = came.things.filter(({ isSame }) => !isSame);
   const alike = open.filter(({ itemId }) => itemId !== null);
+  const choices = useMemo(() => choicesOf(came.shelf), [came.shelf]);
   if (open.length === 0) return null;
   return (
     <section aria-label="What is on your shelf already">
@@ -37,7 +39,7 @@ export function ThingsThatCame({ came, chosen, onChoose }: ThingsThatCameProps) 
               aria-label={`${thing.name} is`}
               value={chosen.get(thing.id) ?? ADD}
               showSearch={{ optionFilterProp: 'label' }}
-              options={[{ value: ADD, label: 'put on my shelf' }, ...choicesFor(thing, came.shelf)]}
+              options={[{ value: ADD, label: 'put on my shelf' }, ...choices[thing.kind]]}
               onChange={(id) => onChoose(thing, id === ADD ? null : id)}
             />
           </li>
@@ -53,11 +55,15 @@ export function ThingsThatCame({ came, chosen, onChoose }: ThingsThatCameProps) 
 const kindOf = ({ kind, preparation }: ThingOfShelf): string =>
   preparation === null ? THING_WORDS[kind] : PREPARATION_WORDS[preparation];
 
-const choicesFor = ({ kind }: ThingOfShelf, shelf: readonly ThingOfShelf[]) =>
-  shelf
-    .filter((thing) => thing.kind === kind)
-    .map((thing) => ({
-      value: thing.id,
-      label:
-        thing.preparation === null ? thing.name : `${thing.name}, ${PREPARATION_WORDS[thing.preparation]}`,
-    }));
+type Choices = Readonly<Record<ThingOfShelf['kind'], { value: string; label: string }[]>>;
+
+/** Everything on this shelf by kind: of thousands, made once for all the lines. */
+function choicesOf(shelf: readonly ThingOfShelf[]): Choices {
+  const choices: Choices = { fibre: [], blend: [], finding: [], needle: [], tool: [], supplier: [] };
+  for (const { kind, id, name, preparation } of shelf)
+    choices[kind].push({
+      value: id,
+      label: preparation === null ? name : `${name}, ${PREPARATION_WORDS[preparation]}`,
+    });
+  return choices;
+}

@@ -1,7 +1,6 @@
-import { Select } from 'antd';
 import { useState } from 'react';
 import { usePatternsPage, useRevisions } from '../api/queries.ts';
-import { isCalled } from '../ui/fields/isCalled.ts';
+import { SearchedSelect } from '../ui/fields/SearchedSelect.tsx';
 import { Field } from '../ui/fields/Field.tsx';
 import { revisionName } from '../words/show.ts';
 import styles from './ComparePage.module.css';
@@ -34,32 +33,20 @@ export function BuildSelect({ label, buildKey, name, onChoose }: BuildSelectProp
   ];
   const isThere = found.some(({ value }) => value === buildKey);
   const chosen = buildKey !== null && name !== '' && !isThere ? [{ value: buildKey, label: name }] : [];
-  const more = (drafts?.total ?? 0) + (revisions?.total ?? 0) - found.length;
   return (
     <Field label={label} className={styles.choice ?? ''}>
       {(control) => (
-        <Select<string>
-          {...control}
+        <SearchedSelect
+          control={control}
           value={buildKey}
           placeholder="choose"
-          popupMatchSelectWidth={320}
-          showSearch={{ filterOption: isCalled, onSearch: setSearch }}
-          notFoundContent="Nothing is called so."
-          options={[
-            ...(search === '' ? chosen : []),
-            ...found,
-            ...(more > 0
-              ? [{ value: MORE, label: `and ${more} more: type a part of the title`, disabled: true }]
-              : []),
-          ]}
-          onChange={(key) => {
-            setSearch('');
-            onChoose(key);
-          }}
+          offered={[...chosen, ...found]}
+          more={(drafts?.total ?? 0) + (revisions?.total ?? 0) - found.length}
+          emptyWords="Nothing is called so."
+          onSearch={setSearch}
+          onChoose={onChoose}
         />
       )}
     </Field>
   );
 }
-
-const MORE = ' ';

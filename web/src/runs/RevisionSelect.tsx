@@ -1,8 +1,7 @@
-import { Select } from 'antd';
 import { useState } from 'react';
 import { useRevisionNames, useRevisions } from '../api/queries.ts';
-import { isCalled } from '../ui/fields/isCalled.ts';
 import type { FieldControlProps } from '../ui/fields/Field.tsx';
+import { SearchedSelect } from '../ui/fields/SearchedSelect.tsx';
 import { revisionName } from '../words/show.ts';
 
 interface RevisionSelectProps {
@@ -12,38 +11,29 @@ interface RevisionSelectProps {
   onChoose: (revisionId: string) => void;
 }
 
-/** A published revision, found by its title: of many only those that are called so are offered. */
+/** A published revision, found by its title. */
 export function RevisionSelect({ control, className = '', value, onChoose }: RevisionSelectProps) {
   const [search, setSearch] = useState('');
   const { data: found } = useRevisions(search);
   const { data: named } = useRevisionNames(value === '' ? [] : [value]);
   const items = found?.items ?? [];
-  const chosen = named?.items.find(({ id }) => id === value);
-  const offered =
-    search === '' && chosen && !items.includes(chosen)
-      ? [chosen, ...items.filter(({ id }) => id !== value)]
-      : items;
-  const more = (found?.total ?? 0) - items.length;
+  // What is chosen is called by its name, however far down it stands.
+  const chosen = (named?.items ?? []).filter(
+    ({ id }) => id === value && items.every((item) => item.id !== id),
+  );
   return (
-    <Select<string>
-      {...control}
+    <SearchedSelect
+      control={control}
       className={className}
       value={value === '' ? null : value}
-      popupMatchSelectWidth={320}
-      showSearch={{ filterOption: isCalled, onSearch: setSearch }}
-      notFoundContent="No published pattern is called so."
-      options={[
-        ...offered.map((revision) => ({ value: revision.id, label: revisionName(revision) })),
-        ...(more > 0
-          ? [{ value: MORE, label: `and ${more} more: type a part of the title`, disabled: true }]
-          : []),
-      ]}
-      onChange={(revisionId) => {
-        setSearch('');
-        onChoose(revisionId);
-      }}
+      offered={[...chosen, ...items].map((revision) => ({
+        value: revision.id,
+        label: revisionName(revision),
+      }))}
+      more={(found?.total ?? 0) - items.length}
+      emptyWords="No published pattern is called so."
+      onSearch={setSearch}
+      onChoose={onChoose}
     />
   );
 }
-
-const MORE = ' ';

@@ -58,7 +58,10 @@ export function listed(db: Database): void {
   `);
 }
 
-/** One that cannot be read any more is left as it is: it is told where it is asked for. */
+/**
+ * One that cannot be read any more is left as it is: it is told where it is asked for. Nobody knows which pictures it wants,
+ * so it is given all of them: none of them is tidied away before it can be read again.
+ */
 function eachDocument(
   db: Database,
   table: 'pattern' | 'revision',
@@ -66,9 +69,11 @@ function eachDocument(
 ): void {
   const ids = db.prepare<[], string>(`SELECT id FROM ${table}`).pluck().all();
   const select = db.prepare<[string], string>(`SELECT document FROM ${table} WHERE id = ?`).pluck();
+  const keepPictures = db.prepare('INSERT OR IGNORE INTO picture_use SELECT ?, id FROM picture');
   for (const id of ids) {
     const pattern = parsed(select.get(id));
     if (pattern) note(id, pattern);
+    else keepPictures.run(id);
   }
 }
 

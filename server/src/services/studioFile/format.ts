@@ -1,4 +1,5 @@
 import type { Sheet } from '../../db/sheets.ts';
+import { extensionOf, slugOf } from '../fileNames.ts';
 
 /** The studio as open files, in one ZIP. */
 export const STUDIO_FORMAT = 'lanakit-studio';
@@ -18,19 +19,12 @@ export interface StudioManifest {
 
 export const MANIFEST = 'studio.json';
 
-const EXTENSIONS: Readonly<Record<string, string>> = {
-  'image/jpeg': 'jpg',
-  'image/png': 'png',
-  'image/webp': 'webp',
-  'image/svg+xml': 'svg',
-};
-
 /** Where what stands apart of a row lies: its directory, a word a person knows it by, its id. */
 export function apartPath({ name }: Sheet, key: string, row: Readonly<Record<string, unknown>>): string {
   const id = String(row['id']);
   switch (name) {
     case 'pictures':
-      return `pictures/${key}/${id}.${EXTENSIONS[String(row['mime'])] ?? 'bin'}`;
+      return `pictures/${key}/${id}.${extensionOf(String(row['mime']))}`;
     case 'revisions':
       return `patterns/${slug(row['title'])}revision-${String(row['number'])}-${id}.json`;
     case 'runs':
@@ -40,13 +34,8 @@ export function apartPath({ name }: Sheet, key: string, row: Readonly<Record<str
   }
 }
 
-/** Letters, numbers and hyphens, and one more at the end: a name no system trips over. */
+/** A word to know it by before its id. */
 function slug(words: unknown): string {
-  const plain = String(words)
-    .normalize('NFKD')
-    .toLowerCase()
-    .replaceAll(/[^a-z0-9]+/g, '-')
-    .replaceAll(/^-+|-+$/g, '')
-    .slice(0, 40);
+  const plain = slugOf(String(words), 40);
   return plain === '' ? '' : `${plain}-`;
 }

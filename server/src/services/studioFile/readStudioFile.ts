@@ -3,6 +3,8 @@ import { checkPattern, type Pattern, type PatternOfAnyFormat, upgradePattern } f
 import type { Problem } from '@lanakit/core/problems';
 import { checkRun, type RunInput, runOfToday } from '@lanakit/core/run';
 import {
+  type BlendInput,
+  checkBlend,
   checkFibre,
   checkFinding,
   checkNeedle,
@@ -21,7 +23,6 @@ import { apartColumns, rowWriter, type RowWriter } from '../../db/sheetRows.ts';
 import { type ApartValue, type Sheet, type SheetColumn, type SheetRow, SHEETS } from '../../db/sheets.ts';
 import { type FormCheck, formCheck } from '../formCheck.ts';
 import { createStore, type Db } from '../../db/index.ts';
-import { ITEM_KINDS } from '../itemKinds.ts';
 import { sanitizeDrawing } from '../readPicture.ts';
 import { Refusal } from '../refusal.ts';
 import { MANIFEST, NEWEST_STUDIO_FORMAT, STUDIO_FORMAT } from './format.ts';
@@ -75,14 +76,7 @@ const FOLLOWS_FROM: Readonly<Record<string, string>> = {
 function assertWhole(db: Db): void {
   // What a damaged shelf no longer has is named by nobody.
   db.exec('DELETE FROM item_link WHERE names_id NOT IN (SELECT id FROM item)');
-  const store = createStore(db);
-  for (const blend of store.items.all<object>('blend')) {
-    // What it is mixed of may lie in the bin; that it is mixed of itself would never come to an end.
-    const problems = ITEM_KINDS.blend
-      .check(blend, blend.id, store)
-      .filter(({ code }) => code !== 'not_on_shelf');
-    assertFits('shelf/blends.json', problems, `/${blend.id}`);
-  }
+  assertBlends(createStore(db).items.all<BlendInput>('blend'));
   const lost = db
     .prepare<[], string>(
       `SELECT id FROM technique t
@@ -96,6 +90,20 @@ function assertWhole(db: Db): void {
       file: 'technique-versions.json',
       reason: `has no newest version of ${lost}`,
     });
+}
+
+/** What it is mixed of may lie in the bin; that it is mixed of itself would never come to an end. */
+function assertBlends(blends: readonly (BlendInput & { readonly id: string })[]): void {
+  const byId = new Map(blends.map((blend) => [blend.id, blend]));
+  for (const blend of blends) {
+    const problems = checkBlend(
+      blend,
+      blend.id,
+      (id) => byId.get(id)?.parts,
+      (id) => byId.get(id)?.name ?? '',
+    );
+    assertFits('shelf/blends.json', problems, `/${blend.id}`);
+  }
 }
 
 function assertOurs(manifest: unknown): void {
