@@ -202,6 +202,7 @@ export const fitting = (
   findingId,
   partId: partName && idOf(partName),
   count,
+  placement: null,
 });
 
 type StepMore = Partial<Omit<Step, 'act' | 'minutes' | 'checks' | 'pictures'>> & {

@@ -99,6 +99,8 @@ function withThingForWool(pattern: Pattern, use: WoolUse, factor: number, findin
     findingId,
     partId: part.id,
     count: countOf(onOne, part.count, (count, pieces) => wholes(count * pieces, factor)),
+    // A thing in place of a dot sits where the dot sat.
+    placement: 'placement' in use ? use.placement : null,
   };
   return forgetStrays({
     ...pattern,

@@ -18,7 +18,7 @@ export interface TraySpace {
   readonly maxPxPerMm: number;
 }
 
-export interface PlacedPiece {
+export interface LaidPiece {
   readonly id: string;
   /** Centre of the piece's box across, and its top, px. */
   readonly centreXPx: number;
@@ -30,7 +30,7 @@ export interface PlacedPiece {
 export interface Tray {
   /** One scale for all pieces, px per mm. */
   readonly pxPerMm: number;
-  readonly pieces: readonly PlacedPiece[];
+  readonly pieces: readonly LaidPiece[];
   /** Height used, px; may exceed the space at the least scale. */
   readonly heightPx: number;
 }
@@ -58,7 +58,7 @@ const widest = (pieces: readonly TrayPiece[], scale: number): number =>
   pieces.reduce((most, piece) => Math.max(most, piece.widthMm * scale), 0);
 
 function layRows(pieces: readonly TrayPiece[], space: TraySpace, scale: number): Tray {
-  const placed: PlacedPiece[] = [];
+  const placed: LaidPiece[] = [];
   let top = 0;
   for (const row of breakRows(pieces, space, scale)) {
     const rowHeight = Math.max(...row.map((piece) => piece.heightMm * scale));

@@ -103,6 +103,20 @@ export {
   type PermissionState,
   type Permitted,
 } from './document/rights.ts';
+export {
+  HELD_BY,
+  PAIR_RULES,
+  Place,
+  Placement,
+  RESTS,
+  Stance,
+  straightOut,
+  UPRIGHT,
+  type HeldBy,
+  type PairRule,
+  type Rests,
+  type SurfacePoint,
+} from './document/placement.ts';
 export { STAGES, type Stage } from './document/stage.ts';
 export {
   Act,

@@ -60,6 +60,7 @@ export function resizePattern(
     ...pattern,
     finishedHeight: pattern.finishedHeight && times(pattern.finishedHeight, k),
     parts: pattern.parts.map((part) => resizePart(part, k, { swap, stapleMmOf })),
+    stance: pattern.stance && { ...pattern.stance, flatAcross: orNull(pattern.stance.flatAcross, k) },
     joins: pattern.joins.map((join) => ({
       ...join,
       across: orNull(join.across, k),

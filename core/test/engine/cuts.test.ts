@@ -229,6 +229,7 @@ const figure = (amount: Amount = TOPS) =>
           looseEnd: { partId: 'leg', length: mm(12), ends: 1, amount: null },
           across: null,
           sink: mm(5),
+          placement: null,
           cover: { fibreId: 'coat', band: mm(9), words: '', wordsSizeFraction: 1, isIfNeeded: false },
         },
       ],
@@ -236,7 +237,7 @@ const figure = (amount: Amount = TOPS) =>
         cut('cord', { drop: mm(300), findingId: 'cord' }),
         { ...cut('wire', { findingId: 'wire', segments: [segment(60)] }), id: 'w' },
       ],
-      findings: [{ id: 'e', findingId: 'eye4', partId: 'body', count: 2 }],
+      findings: [{ id: 'e', findingId: 'eye4', partId: 'body', count: 2, placement: null }],
       shared: [{ id: 's', name: 's', massG: 12, highG: null, isWeighed: true }],
       steps: [
         {

@@ -197,7 +197,10 @@ test('a part taken out is out of everything that named it', () => {
         derived: [{ from: 'part', size: 'diameter', partId: 'a', ofSize: 'diameter', ratio: 1 }],
       }),
     ],
-    { joins: [blankJoin('j', 'b', 'a')], findings: [{ id: 'f', findingId: 'bead', partId: 'a', count: 2 }] },
+    {
+      joins: [blankJoin('j', 'b', 'a')],
+      findings: [{ id: 'f', findingId: 'bead', partId: 'a', count: 2, placement: null }],
+    },
   );
   const without = withoutPart(figure, 'a');
   expect(checkPattern(without)).toEqual([]);

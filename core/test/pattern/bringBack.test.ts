@@ -41,7 +41,7 @@ const figure: Pattern = pattern(
         curlLength: null,
       },
     ],
-    findings: [{ id: 'eyes', findingId: 'eye', partId: 'body', count: 2 }],
+    findings: [{ id: 'eyes', findingId: 'eye', partId: 'body', count: 2 , placement: null}],
     steps: [
       step('core', 'make', ['body'], { checks: [{ ...blankCheck('c'), returnToStepId: 'core' }] }),
       step('wings', 'make', ['wing'], { stage: 'shape' }),

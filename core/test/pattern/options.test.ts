@@ -64,7 +64,7 @@ const figure: Pattern = pattern(
   ],
   {
     joins: [joined('hat', 'body', { sink: mm(4) }), joined('feather', 'hat')],
-    findings: [{ id: 'beads', findingId: null, partId: 'hat', count: 2 }],
+    findings: [{ id: 'beads', findingId: null, partId: 'hat', count: 2, placement: null }],
     steps: [
       step('b', 'make', ['body']),
       step('h', 'make', ['hat']),

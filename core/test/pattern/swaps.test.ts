@@ -42,7 +42,13 @@ const swap = (of: Swap['of'], to: Taken, more: Partial<Swap> = {}): Swap => ({
   look: 'the other eyes',
   ...more,
 });
-const eyes = (count: Count): FindingUse => ({ id: 'eyes', findingId: 'eye', partId: 'head', count });
+const eyes = (count: Count): FindingUse => ({
+  id: 'eyes',
+  findingId: 'eye',
+  partId: 'head',
+  count,
+  placement: null,
+});
 
 /** A head with eyes set on it, and a muzzle with two dots of wool. */
 function dog(swaps: Swap[], many: { heads?: Count; count?: Count } = {}): Pattern {
@@ -144,7 +150,7 @@ describe('a thing for wool', () => {
   ])('%s', (_name, amountFactor, expected) => {
     const build = taken(dog([swap({ kind: 'use', id: 'spots' }, { kind: 'finding', findingId: 'bead' }, { amountFactor })]));
     expect(build.parts[1]?.uses.map(({ id }) => id)).not.toContain('spots');
-    expect(build.findings.at(-1)).toEqual({ id: 'spots-thing', findingId: 'bead', partId: 'muzzle', count: expected });
+    expect(build.findings.at(-1)).toEqual({ id: 'spots-thing', findingId: 'bead', partId: 'muzzle', count: expected , placement: null});
     expect(minutesOf(build)).toEqual([5, 9]);
   }); // prettier-ignore
 });

@@ -35,7 +35,7 @@ const mouse = (eyes: Count = 2): Pattern => {
   const bell = { ...blankUse('bell-in', 'insert'), findingId: 'bell' } as Part['uses'][number];
   const legs = { ...blankCut('legs', 'length'), name: 'legs', findingId: 'wire', count: 2, length: mm(80) } as unknown as Cut;
   return pattern([{ ...body, uses: [...body.uses, bell] }, part('head', shapes.ball(25))], {
-    findings: [{ id: 'eyes', findingId: 'eye', partId: 'head', count: eyes }],
+    findings: [{ id: 'eyes', findingId: 'eye', partId: 'head', count: eyes , placement: null}],
     cuts: [legs],
     steps: [
       step('bend', 'cut', []),

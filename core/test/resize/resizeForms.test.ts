@@ -153,7 +153,7 @@ describe('what is cut for a figure twice as large', () => {
 test('a bought thing is swapped wherever it is: on a part, inside one, not in what is cut', () => {
   const figure = pattern(
     [part('p', shapes.ball(30), { uses: [use('core', 'c', 'core'), { id: 'i', role: 'insert', findingId: 'ball-20', count: 1, space: 'whole' }] })],
-    { findings: [{ id: 'e', findingId: 'eye-6', partId: 'p', count: 2 }] },
+    { findings: [{ id: 'e', findingId: 'eye-6', partId: 'p', count: 2 , placement: null}] },
   );
   const swaps = new Map([['ball-20', 'ball-10'], ['eye-6', 'eye-3']]);
   const half = resizePattern(figure, 0.5, swaps);

@@ -58,7 +58,7 @@ const woolOf = (...findings: Finding[]): Wool => ({
 const dog = (cuts: Cut[] = [], eyes = 2): Pattern =>
   pattern([part('body', shapes.ball(60), { core: 'core' })], {
     cuts,
-    findings: eyes > 0 ? [{ id: 'e', findingId: 'eye', partId: 'body', count: eyes }] : [],
+    findings: eyes > 0 ? [{ id: 'e', findingId: 'eye', partId: 'body', count: eyes, placement: null }] : [],
   });
 const cutOf = (findingId: string, more: Partial<Cut>, kind: Cut['kind'] = 'length', id = 'c'): Cut =>
   ({ ...blankCut(id, kind), findingId, ...more }) as Cut;

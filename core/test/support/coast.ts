@@ -30,7 +30,7 @@ export const bird: Pattern = pattern(
     title: 'Bird',
     joinsApart: true,
     joins: [{ ...blankJoin('leg-body', 'leg', 'body'), looseEnd: null, cover: { fibreId: 'slate', band: mm(10), words: '', wordsSizeFraction: 1, isIfNeeded: false } }],
-    findings: [{ id: 'eyes', findingId: 'eye', partId: 'body', count: 2 }, { id: 'beads', findingId: 'bead', partId: 'body', count: { low: 9, high: 12 } }],
+    findings: [{ id: 'eyes', findingId: 'eye', partId: 'body', count: 2 , placement: null}, { id: 'beads', findingId: 'bead', partId: 'body', count: { low: 9, high: 12 }, placement: null }],
     steps: [
       { ...BLANK_STEP, id: 's1', text: 'Roll the body', partIds: ['body'], stage: 'core', minutes: 20 },
       { ...BLANK_STEP, id: 's2', text: 'Wrap the legs clockwise, the left leg first', partIds: ['leg'], stage: 'core', minutes: 10, waiting: 30 },

@@ -25,7 +25,7 @@ describe('cautions', () => {
         curlLength: null,
       },
     ],
-    findings: [{ id: 'eyes', findingId: 'eye', partId: 'body', count: 2 }],
+    findings: [{ id: 'eyes', findingId: 'eye', partId: 'body', count: 2, placement: null }],
   });
   const rows: [name: string, given: Step, cautions: string[]][] = [
     ['stabbing', step('s', 'felt', ['body']), ['needle']],

@@ -191,7 +191,7 @@ describe('pattern files', () => {
     };
     const { file } = await readFile(JSON.stringify(second));
     expect(file.pattern).toMatchObject({
-      formatVersion: 7,
+      formatVersion: 8,
       level: 'practised',
       steps: [{ act: { kind: 'wrap' }, needle: { by: 'gauge', gauge: 38, profile: null }, minutes: 4 }],
     });
@@ -199,7 +199,7 @@ describe('pattern files', () => {
       '/pattern-files',
       Buffer.from(JSON.stringify({ ...second, formatVersion: 9 })),
     ).expect(422);
-    expect(newer.body).toMatchObject({ code: 'file_newer', version: 9, newest: 7 });
+    expect(newer.body).toMatchObject({ code: 'file_newer', version: 9, newest: 8 });
   });
   test('Markdown goes out and comes in with its title, its stages and its steps', async () => {
     const ownPattern: Pattern = {

@@ -41,7 +41,7 @@ describe('what a pattern of layers, joins and cuts may not be', () => {
     ['an id of a use twice', changed((draft) => void ball(draft).uses.push(blankUse('p1-core', 'coat'))), 422, 'id_twice', '/parts/0/uses/1/id'],
     ['a count that runs backwards', changed((draft) => void (ball(draft).count = { low: 9, high: 4 })), 422, 'count_reversed', '/parts/0/count'],
     ['a part set onto itself', changed((draft) => void draft.joins.push(blankJoin('j', 'p1', 'p1'))), 422, 'join_to_itself', '/joins/0/ontoId'],
-    ['a finding off the shelf', changed((draft) => void draft.findings.push({ id: 'f', findingId: 'gone', partId: null, count: 1 })), 422, 'finding_not_found', '/findings/0/findingId'],
+    ['a finding off the shelf', changed((draft) => void draft.findings.push({ id: 'f', findingId: 'gone', partId: null, count: 1 , placement: null})), 422, 'finding_not_found', '/findings/0/findingId'],
     ['wire off the shelf', changed((draft) => void draft.cuts.push({ ...blankCut('c', 'wire'), findingId: 'gone' })), 422, 'finding_not_found', '/cuts/0/findingId'],
     ['a share of a weight that is not there', changed((draft) => void ball(draft).uses.push({ ...blankUse('x', 'coat'), amount: { form: 'shared', sharedId: 'gone' } } as Pattern['parts'][number]['uses'][number])), 422, 'shared_not_found', '/parts/0/uses/1/amount/sharedId'],
     ['a document of the first format', { ...ballPattern(null), formatVersion: 1 } as unknown as Pattern, 400, 'field_wrong', '/formatVersion'],
@@ -60,7 +60,10 @@ describe('a finding that a pattern names', () => {
     const { id } = await eye();
     await addPattern(
       studio,
-      changed((draft) => void draft.findings.push({ id: 'f', findingId: id, partId: 'p1', count: 2 })),
+      changed(
+        (draft) =>
+          void draft.findings.push({ id: 'f', findingId: id, partId: 'p1', count: 2, placement: null }),
+      ),
     );
     const refused = await request(studio.app)
       .delete(`/api/findings/${id}`)
@@ -72,7 +75,10 @@ describe('a finding that a pattern names', () => {
     const { id } = await eye();
     const pattern = await addPattern(
       studio,
-      changed((draft) => void draft.findings.push({ id: 'f', findingId: id, partId: null, count: 2 })),
+      changed(
+        (draft) =>
+          void draft.findings.push({ id: 'f', findingId: id, partId: null, count: 2, placement: null }),
+      ),
     );
     await request(studio.app)
       .put(`/api/patterns/${pattern.id}`)
@@ -89,7 +95,7 @@ describe('publishing', () => {
     const document = structuredClone(ballPattern(fibreId));
     ball(document).count = null;
     ball(document).uses.push(blankUse('w', 'added', fibreId));
-    document.findings.push({ id: 'f', findingId: null, partId: null, count: null });
+    document.findings.push({ id: 'f', findingId: null, partId: null, count: null, placement: null });
     const { id } = await addPattern(studio, document);
     const answer = await request(studio.app)
       .post(`/api/patterns/${id}/revisions`)

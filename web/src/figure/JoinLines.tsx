@@ -1,4 +1,4 @@
-import type { PlacedPiece, Tray } from '@lanakit/core/figure';
+import type { LaidPiece, Tray } from '@lanakit/core/figure';
 import type { Join } from '@lanakit/core/pattern';
 import type { Piece } from '@lanakit/core/figure';
 
@@ -18,7 +18,7 @@ const KNOT_GAP = 4;
 /** Which piece is set onto which: a thread from one to the other under the pieces, with a knot at the piece set on. */
 export function JoinLines({ joins, pieces, tray, width, height, chosenId }: JoinLinesProps) {
   const at = (partId: string): { x: number; y: number; top: number } | null => {
-    const placed: PlacedPiece | undefined = tray.pieces.find(({ id }) => id === partId);
+    const placed: LaidPiece | undefined = tray.pieces.find(({ id }) => id === partId);
     const piece = pieces.find(({ part }) => part.id === partId);
     return placed && piece
       ? {

@@ -23,9 +23,9 @@ const pattern: Pattern = {
   ...blankPattern('A figure'),
   parts: [blankPart('body', 'Body'), blankPart('n-1_x', 'Left wing'), blankPart('mute', '')],
   findings: [
-    { id: 'eyes', findingId: 'eye-6', partId: 'body', count: 2 },
-    { id: 'loose', findingId: 'bead', partId: null, count: 1 },
-    { id: 'unchosen', findingId: null, partId: null, count: 1 },
+    { id: 'eyes', findingId: 'eye-6', partId: 'body', count: 2, placement: null },
+    { id: 'loose', findingId: 'bead', partId: null, count: 1, placement: null },
+    { id: 'unchosen', findingId: null, partId: null, count: 1, placement: null },
   ],
   steps: needles.map((needle, index) => step(`s${index}`, { needle, stage: 'core' })),
 };

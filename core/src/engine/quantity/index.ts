@@ -1,5 +1,6 @@
 export { doubtsOf, type Doubt } from './doubt.ts';
 export {
+  commonSigmaFree,
   commonSigmaG,
   massOfTerm,
   sharedSigmaByGroup,

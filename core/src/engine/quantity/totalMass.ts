@@ -55,6 +55,19 @@ export function massOfTerm(term: MassTerm): MassRangeG {
   return rangeAbout(likelyG, Math.sqrt(straightG2 + ownVariance(term)) / likelyG);
 }
 
+/** What of a term’s error is not everybody’s: where a figure’s middle lies does not move with how firm all of it is felted. */
+export const commonSigmaFree = ({
+  group,
+  sharedSigma,
+  ownSigma,
+  allSigma = 0,
+  countSigma = 0,
+}: MassTerm) => ({
+  group,
+  sharedSigma,
+  ownSigma: Math.hypot(ownSigma, allSigma, countSigma),
+});
+
 /** Grams of the error that everything felted by one maker makes together. */
 export const commonSigmaG = (terms: readonly MassTerm[]): number =>
   terms.reduce((sum, { pieceG, count, commonSigma = 0 }) => sum + commonSigma * pieceG * count, 0);

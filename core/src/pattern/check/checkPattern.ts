@@ -39,6 +39,8 @@ function checkAll(pattern: Pattern): PatternProblem[] {
     ...checkLengths(pattern.finishedHeight, '/finishedHeight', false),
     ...pattern.parts.flatMap((part, index) => checkPart(part, `/parts/${index}`)),
     ...pattern.parts.flatMap((part, index) => strayNames(part, pattern, `/parts/${index}`)),
+    ...checkLengths(pattern.stance, '/stance', false),
+    ...strayPart(pattern.stance?.hangAt?.partId ?? null, partIds, '/stance/hangAt/partId'),
     ...checkJoins(pattern),
     ...pattern.cuts.flatMap((cut, index) => [
       ...checkLengths(cut, `/cuts/${index}`, true),

@@ -30,7 +30,7 @@ export const BLANK_WRITING = {
 export function blankPattern(title: string): Pattern {
   return {
     format: 'lanakit-pattern',
-    formatVersion: 7,
+    formatVersion: 8,
     title,
     finishedHeight: null,
     level: null,
@@ -38,6 +38,7 @@ export function blankPattern(title: string): Pattern {
     lengthUnit: 'mm',
     showsBothUnits: false,
     parts: [],
+    stance: null,
     joins: [],
     joinsApart: false,
     cuts: [],
@@ -66,6 +67,7 @@ export function blankPart(id: string, name: string): Part {
     sample: null,
     exactness: [],
     hides: '',
+    placement: null,
     outlineRights: null,
   };
 }
@@ -88,6 +90,7 @@ export const blankJoin = (id: string, partId: string, ontoId: string): Join => (
   looseEnd: blankLooseEnd(partId),
   across: null,
   sink: null,
+  placement: null,
   cover: null,
 });
 

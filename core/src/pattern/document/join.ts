@@ -1,6 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { discriminated, Id, Length, oneOf, orUnknown, strict } from '../../base/index.ts';
 import { Count } from './count.ts';
+import { Placement } from './placement.ts';
 
 const Size = orUnknown(Length);
 
@@ -55,6 +56,8 @@ export const Join = Type.Object(
     across: Size,
     /** How deep the part is sunk into the other. */
     sink: Size,
+    /** Where on the other its pieces sit; null: nobody has said, and it is proposed. */
+    placement: orUnknown(Placement),
     /** A wrap of wool over the join; `band` null: a third of the diameter on each side, at least 8 mm. */
     cover: orUnknown(
       Type.Object(

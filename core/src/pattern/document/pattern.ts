@@ -6,6 +6,7 @@ import { Count } from './count.ts';
 import { Cut } from './cut.ts';
 import { Join } from './join.ts';
 import { Colourway, FibreSlot, Option, OptionLimit, Swap } from './option.ts';
+import { Placement, Stance } from './placement.ts';
 import { PERMITTED, Rights } from './rights.ts';
 import { School } from './school.ts';
 import { STAGES } from './stage.ts';
@@ -83,6 +84,8 @@ export const Part = Type.Object(
     }),
     /** What would show if this part were left off, in the author’s words. */
     hides: Type.String({ maxLength: 200 }),
+    /** Of what is laid on another part with no join: where; null: nobody has said, and it is proposed. */
+    placement: orUnknown(Placement),
     /** Of an outline that is not the author’s own drawing. */
     outlineRights: orUnknown(Rights),
   },
@@ -111,6 +114,8 @@ export const FindingUse = Type.Object(
     findingId: orUnknown(Id),
     partId: orUnknown(Id),
     count: Count,
+    /** Where on its part; null: nobody has said, and it is proposed. */
+    placement: orUnknown(Placement),
   },
   strict,
 );
@@ -170,7 +175,7 @@ const SIDES_SEEN = ['figure', 'viewer'] as const;
 export const Pattern = Type.Object(
   {
     format: Type.Literal('lanakit-pattern'),
-    formatVersion: Type.Literal(7),
+    formatVersion: Type.Literal(8),
     title: Type.String({ maxLength: 120 }),
     finishedHeight: Type.Union([Length, Type.Null()]),
     /** Null: as it is proposed from the pattern itself. */
@@ -182,6 +187,8 @@ export const Pattern = Type.Object(
     /** Sizes to be read stand in the other unit as well. */
     showsBothUnits: Type.Boolean(),
     parts: Type.Array(Part, { maxItems: 200 }),
+    /** How the figure rests; null: nobody has said, and it stands. */
+    stance: orUnknown(Stance),
     joins: Type.Array(Join, { maxItems: 400 }),
     /** Wool of joins goes into a bag of its own, or it is used up on the body. */
     joinsApart: Type.Boolean(),

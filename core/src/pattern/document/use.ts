@@ -3,6 +3,7 @@ import { discriminated, Id, Length, oneOf, orUnknown, strict } from '../../base/
 import { HAIR_FIXED, HAIR_WEIGHTS } from '../../shapes/index.ts';
 import { Amount } from './amount.ts';
 import { Count } from './count.ts';
+import { Placement } from './placement.ts';
 
 const Size = orUnknown(Length);
 const Often = Type.Number({ minimum: 1, maximum: 500, description: 'how many on one piece' });
@@ -25,6 +26,9 @@ const wool = {
   /** Packed apart, and in no total of one make. */
   isIfNeeded: Type.Boolean(),
 };
+
+/** Where on its part a detail sits; null: nobody has said, and it is proposed. */
+const placement = orUnknown(Placement);
 
 /** How much of a surface a coat covers. */
 const Cover = discriminated('kind', [
@@ -65,10 +69,13 @@ export const Use = discriminated('role', [
     },
     strict,
   ),
-  Type.Object({ ...wool, role: Type.Literal('coat'), cover: Cover, thickness: Thickness }, strict),
-  Type.Object({ ...wool, role: Type.Literal('patch'), length: Size, width: Size, count: Several }, strict),
-  Type.Object({ ...wool, role: Type.Literal('line'), length: Size, count: Several }, strict),
-  Type.Object({ ...wool, role: Type.Literal('dot'), diameter: Size, count: Several }, strict),
+  Type.Object({ ...wool, role: Type.Literal('coat'), cover: Cover, thickness: Thickness, placement }, strict),
+  Type.Object(
+    { ...wool, role: Type.Literal('patch'), length: Size, width: Size, count: Several, placement },
+    strict,
+  ),
+  Type.Object({ ...wool, role: Type.Literal('line'), length: Size, count: Several, placement }, strict),
+  Type.Object({ ...wool, role: Type.Literal('dot'), diameter: Size, count: Several, placement }, strict),
   Type.Object(
     {
       ...wool,
@@ -78,6 +85,7 @@ export const Use = discriminated('role', [
       weight: oneOf(HAIR_WEIGHTS),
       fixed: oneOf(HAIR_FIXED),
       trimFraction: Type.Number({ minimum: 0, maximum: 0.9 }),
+      placement,
     },
     strict,
   ),
@@ -120,13 +128,13 @@ export function blankUse(id: string, role: UseRole, fibreId: string | null = nul
     case 'insert':
       return { id, role, findingId: null, count: 1, space: 'whole' };
     case 'coat':
-      return { ...common, role, cover: { kind: 'all' }, thickness: { by: 'hiding' } };
+      return { ...common, role, cover: { kind: 'all' }, thickness: { by: 'hiding' }, placement: null };
     case 'patch':
-      return { ...common, role, length: null, width: null, count: 1 };
+      return { ...common, role, length: null, width: null, count: 1, placement: null };
     case 'line':
-      return { ...common, role, length: null, count: 1 };
+      return { ...common, role, length: null, count: 1, placement: null };
     case 'dot':
-      return { ...common, role, diameter: null, count: 1 };
+      return { ...common, role, diameter: null, count: 1, placement: null };
     case 'hair':
       return {
         ...common,
@@ -136,6 +144,7 @@ export function blankUse(id: string, role: UseRole, fibreId: string | null = nul
         weight: 'medium',
         fixed: 'middle',
         trimFraction: 0.15,
+        placement: null,
       };
     case 'added':
       return { ...common, role };

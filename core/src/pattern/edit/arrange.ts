@@ -48,6 +48,7 @@ export function withoutPart(pattern: Pattern, id: string): Pattern {
     ...pattern,
     parts: pattern.parts.filter((part) => part.id !== id).map((part) => forgetting(part, id, gone)),
     joins: pattern.joins.filter((join) => join.partId !== id && join.ontoId !== id),
+    stance: pattern.stance?.hangAt?.partId === id ? { ...pattern.stance, hangAt: null } : pattern.stance,
     cuts: pattern.cuts.map((cut) =>
       cut.kind === 'wire'
         ? {

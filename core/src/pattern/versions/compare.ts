@@ -34,6 +34,7 @@ const HEADING_FIELDS = [
   'lengthUnit',
   'showsBothUnits',
   'joinsApart',
+  'stance',
 ] as const;
 
 function compareHeading(mine: Pattern, theirs: Pattern): PatternDifference[] {

@@ -38,6 +38,7 @@ const HEADING = [
   'level',
   'levelReason',
   'joinsApart',
+  'stance',
   'sidesSeen',
   'prerequisites',
   'rights',

@@ -4,11 +4,11 @@ import type { Amount } from '../document/amount.ts';
 import { BLANK_STEP, BLANK_WRITING } from '../document/blank.ts';
 import type { Join } from '../document/join.ts';
 import type { Swap } from '../document/option.ts';
-import type { Level, Part, Pattern, SharedWeight, TechniqueUse } from '../document/pattern.ts';
+import type { FindingUse, Level, Part, Pattern, SharedWeight, TechniqueUse } from '../document/pattern.ts';
 import { OWN_RIGHTS } from '../document/rights.ts';
 import type { Stage } from '../document/stage.ts';
 import type { PLAIN_ACTS, Step } from '../document/step.ts';
-import { blankUse, isWool, type Use, type WoolUse } from '../document/use.ts';
+import { blankUse, type Use, type WoolUse } from '../document/use.ts';
 
 type PlainAct = (typeof PLAIN_ACTS)[number];
 
@@ -30,17 +30,17 @@ type Without<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never;
 type AmountOfFourth =
   | Without<Exclude<Amount, { form: 'locks' }>, 'highLength' | 'highWidth'>
   | { readonly form: 'locks'; readonly count: number | null; readonly eachG: number | null };
-type UseOfFourth = Without<Use, 'alsoSaid' | 'amount' | 'wordsSizeFraction'> & {
+type UseOfFourth = Without<UseOfSeventh, 'alsoSaid' | 'amount' | 'wordsSizeFraction'> & {
   readonly amount?: AmountOfFourth | null;
 };
 type PartOfFourth = Omit<
-  Part,
+  PartOfSeventh,
   'uses' | 'sample' | 'margin' | 'thinLayers' | 'holdsThickness' | 'endsApart'
 > & {
   readonly uses: readonly UseOfFourth[];
   readonly sample: Omit<NonNullable<Part['sample']>, 'sizeFraction'> | null;
 };
-type JoinOfFourth = Omit<Join, 'looseEnd' | 'cover'> & {
+type JoinOfFourth = Omit<JoinOfSeventh, 'looseEnd' | 'cover'> & {
   readonly cover: Omit<NonNullable<Join['cover']>, 'wordsSizeFraction'> | null;
   readonly looseEnd: Pick<NonNullable<Join['looseEnd']>, 'partId' | 'length'> | null;
 };
@@ -48,10 +48,24 @@ type StepOfFourth = Omit<Step, 'areMinutesEach'>;
 
 type TechniqueUseOfFifth = Omit<TechniqueUse, 'rights'> & { readonly credit: string };
 
+/** A use, a join, a part, a finding as the first seven formats had them: nothing has a place. */
+type UseOfSeventh = Without<Use, 'placement'>;
+type PartOfSeventh = Omit<Part, 'placement' | 'uses'> & { readonly uses: readonly UseOfSeventh[] };
+type JoinOfSeventh = Omit<Join, 'placement'>;
+type FindingUseOfSeventh = Omit<FindingUse, 'placement'>;
+
+/** A document of the seventh: pieces side by side. */
+type PatternOfSeventh = Omit<Pattern, 'formatVersion' | 'parts' | 'joins' | 'findings' | 'stance'> & {
+  readonly formatVersion: 7;
+  readonly parts: readonly PartOfSeventh[];
+  readonly joins: readonly JoinOfSeventh[];
+  readonly findings: readonly FindingUseOfSeventh[];
+};
+
 type SwapOfSixth = Omit<Swap, 'to'> & { readonly toItemId: string | null };
 
 /** A document of the sixth: wool was swapped for wool, and a thing for a thing. */
-type PatternOfSixth = Omit<Pattern, 'formatVersion' | 'swaps'> & {
+type PatternOfSixth = Omit<PatternOfSeventh, 'formatVersion' | 'swaps'> & {
   readonly formatVersion: 6;
   readonly swaps: readonly SwapOfSixth[];
 };
@@ -117,6 +131,7 @@ type PatternOfSecond = Heading &
 
 export type PatternOfAnyFormat =
   | Pattern
+  | PatternOfSeventh
   | PatternOfSixth
   | PatternOfFifth
   | PatternOfFourth
@@ -138,8 +153,10 @@ export function upgradePattern(document: PatternOfAnyFormat): Pattern {
     case 5:
       return upgradePattern(sixthFrom(document));
     case 6:
-      return seventhFrom(document);
+      return upgradePattern(seventhFrom(document));
     case 7:
+      return eighthFrom(document);
+    case 8:
       return document;
   }
 }
@@ -200,7 +217,7 @@ const sixthFrom = (document: PatternOfFifth): PatternOfSixth => ({
 });
 
 /** What is taken was an id, and what it stood for told of what sort it is. */
-const seventhFrom = (document: PatternOfSixth): Pattern => ({
+const seventhFrom = (document: PatternOfSixth): PatternOfSeventh => ({
   ...document,
   formatVersion: 7,
   swaps: document.swaps.map(({ toItemId, ...swap }) => ({
@@ -214,8 +231,23 @@ const seventhFrom = (document: PatternOfSixth): Pattern => ({
 function isOfWool(of: Swap['of'], { parts }: PatternOfSixth): boolean {
   if (of.kind !== 'use') return of.kind === 'join';
   const use = parts.flatMap(({ uses }) => uses).find(({ id }) => id === of.id);
-  return use !== undefined && isWool(use);
+  return use !== undefined && use.role !== 'insert';
 }
+
+/** Nobody has said where anything sits. */
+const eighthFrom = (document: PatternOfSeventh): Pattern => ({
+  ...document,
+  formatVersion: 8,
+  stance: null,
+  parts: document.parts.map((part) => ({ ...part, placement: null, uses: part.uses.map(placeless) })),
+  joins: document.joins.map((join) => ({ ...join, placement: null })),
+  findings: document.findings.map((finding) => ({ ...finding, placement: null })),
+});
+
+const PLACED_ROLES = new Set<Use['role']>(['coat', 'patch', 'line', 'dot', 'hair']);
+
+const placeless = (use: UseOfSeventh): Use =>
+  (PLACED_ROLES.has(use.role) ? { ...use, placement: null } : use) as Use;
 
 /** A step as it was timed before its minutes could be each repeat’s; techniques are brought forward by it too. */
 export const upgradeMinutes = <S extends object>(step: S): S & { areMinutesEach: boolean } => ({

@@ -13,6 +13,7 @@ export function ball(diameterMm: number): Solid {
     heightMm: diameterMm,
     depthMm: diameterMm,
     sizesMm: [diameterMm],
+    halfWidthMm: (y) => Math.sqrt(Math.max(0, y * (diameterMm - y))),
     outline: () => ellipseOutline(diameterMm, diameterMm),
     inset: (depthMm) => (depthMm * 2 < diameterMm ? ball(diameterMm - 2 * depthMm) : null),
     insetVolumeMm3: (depthMm) => (Math.PI / 6) * Math.max(0, diameterMm - 2 * depthMm) ** 3,

@@ -5,7 +5,7 @@ import { taper } from './taper.ts';
 export function cone(riseMm: number, diameterMm: number): Solid {
   const body = taper(riseMm, diameterMm, 0);
   // Shaped from a ball: no end of it is left loose of itself.
-  const { looseAcrossMm: _loose, ...shape } = body;
+  const { looseAcrossMm: _loose, isBaseOnTop: _onTop, ...shape } = body;
   return {
     ...shape,
     family: 'round',

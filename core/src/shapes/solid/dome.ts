@@ -20,6 +20,7 @@ export function dome(diameterMm: number, riseMm: number): Solid {
     baseAcrossMm: diameterMm,
     axisAt: 1,
     sizesMm: [diameterMm, riseMm],
+    halfWidthMm: (y) => r * Math.sqrt(Math.max(0, 1 - (y / riseMm) ** 2)),
     outline: () => [...ellipseArc([r, riseMm], r, riseMm, Math.PI, 2 * Math.PI), [diameterMm, riseMm]],
     inset: (depthMm) => insetDome(r, riseMm, depthMm),
     scaled: (along, across) => dome(diameterMm * across, riseMm * along),

@@ -21,6 +21,7 @@ export function drop(lengthMm: number, diameterMm: number): Solid {
     // Its point is as thick as the cone is halfway up.
     looseAcrossMm: r,
     sizesMm: [lengthMm, diameterMm],
+    halfWidthMm: (y) => (y < r ? Math.sqrt(Math.max(0, y * (2 * r - y))) : (r * (lengthMm - y)) / coneMm),
     // Point upwards, round end down.
     outline: () => [...ellipseArc([r, coneMm], r, r, 0, Math.PI), [0, coneMm], [r, 0]],
     inset: (depthMm) => insetDrop(r, coneMm, slantMm, depthMm),

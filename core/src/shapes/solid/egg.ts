@@ -23,6 +23,10 @@ export function egg(lengthMm: number, diameterMm: number, widestAtFraction: numb
     heightMm: lengthMm,
     depthMm: diameterMm,
     sizesMm: [lengthMm, diameterMm],
+    halfWidthMm: (y) => {
+      const fromWidest = y < bluntMm ? (bluntMm - y) / bluntMm : (y - bluntMm) / pointedMm;
+      return radius * Math.sqrt(Math.max(0, 1 - fromWidest ** 2));
+    },
     // Standing on its blunt end, so the pointed half is drawn on top.
     outline: () => [
       ...ellipseArc([radius, pointedMm], radius, bluntMm, 0, Math.PI),

@@ -19,6 +19,7 @@ export function ellipsoid(lengthMm: number, widthMm: number, heightMm: number): 
     heightMm: lengthMm,
     depthMm: heightMm,
     sizesMm: [lengthMm, widthMm, heightMm],
+    halfWidthMm: (y) => (b / a) * Math.sqrt(Math.max(0, y * (lengthMm - y))),
     outline: () => ellipseOutline(widthMm, lengthMm),
     // The true parallel surface of an ellipsoid is no ellipsoid. Shortening the axes is exact for a ball; for a body
     // three times as long as wide the depth comes out about 5 % large (the masses do not depend on it).

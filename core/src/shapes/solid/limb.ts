@@ -17,6 +17,10 @@ export function limb(lengthMm: number, diameterMm: number): Solid {
     baseAcrossMm: diameterMm,
     looseAcrossMm: diameterMm,
     sizesMm: [lengthMm, diameterMm],
+    halfWidthMm: (y) => {
+      const intoCap = Math.max(0, radius - y, y - (lengthMm - radius));
+      return Math.sqrt(Math.max(0, radius ** 2 - intoCap ** 2));
+    },
     outline: () => [
       ...ellipseArc([radius, lengthMm - radius], radius, radius, 0, Math.PI),
       ...ellipseArc([radius, radius], radius, radius, Math.PI, 2 * Math.PI),

@@ -17,6 +17,7 @@ export function sleeve(lengthMm: number, diameterMm: number, wireMm: number): So
     baseAcrossMm: diameterMm,
     looseAcrossMm: diameterMm,
     sizesMm: [lengthMm, diameterMm],
+    halfWidthMm: () => diameterMm / 2,
     outline: () => [
       [0, 0],
       [diameterMm, 0],

@@ -34,6 +34,13 @@ export interface Solid {
   readonly faceMm2?: number;
   /** The principal sizes in the order a maker reads them. */
   readonly sizesMm: readonly number[];
+  /**
+   * Half as wide as it is so far above its base (0 to `heightMm`), mm, seen from the front; absent for plates and ropes,
+   * of which their outline tells it.
+   */
+  readonly halfWidthMm?: (aboveBaseMm: number) => number;
+  /** Its base is drawn on top: what tapers lies with its thick end first. */
+  readonly isBaseOnTop?: true;
   /** Closed front outline, without a repeated last point. */
   readonly outline: () => readonly PointMm[];
   /** What is open within the outline; absent where nothing is. */

@@ -18,6 +18,8 @@ export function taper(lengthMm: number, thickMm: number, thinMm: number): Solid 
     taperMm: [lengthMm, thickMm],
     // Equal ends are one size to a maker.
     sizesMm: thickMm === thinMm ? [lengthMm, thickMm] : [lengthMm, thickMm, thinMm],
+    halfWidthMm: (y) => R + ((r - R) * y) / lengthMm,
+    isBaseOnTop: true,
     outline: (): PointMm[] => [
       [0, 0],
       [thickMm, 0],

@@ -13,6 +13,7 @@ import { kept } from './012-kept.ts';
 import { counted } from './013-counted.ts';
 import { history } from './014-history.ts';
 import { listed } from './015-listed.ts';
+import { placed } from './016-placed.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
@@ -35,4 +36,5 @@ export const MIGRATIONS: readonly Migration[] = [
   counted,
   history,
   listed,
+  placed,
 ];

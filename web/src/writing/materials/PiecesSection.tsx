@@ -93,7 +93,8 @@ export function PiecesSection() {
           const id = nanoid(10);
           edit(
             'adding a finding',
-            (draft) => void draft.findings.push({ id, findingId: null, partId: null, count: 1 }),
+            (draft) =>
+              void draft.findings.push({ id, findingId: null, partId: null, count: 1, placement: null }),
           );
         }}
       >

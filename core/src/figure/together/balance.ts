@@ -1,0 +1,69 @@
+import { normalCdf } from '../../base/index.ts';
+import { edgeMargins, type Point2 } from './hull.ts';
+import { centreOfMass, type CentreOfMass, type PointMass } from './masses.ts';
+import { degrees } from './space.ts';
+
+/** How a figure stands on what it rests on. */
+export type Standing =
+  /** Nothing weighs anything yet. */
+  | { readonly kind: 'unknown' }
+  /** On a point or an edge: nothing stands on that. */
+  | { readonly kind: 'no-flat'; readonly centre: CentreOfMass; readonly support: readonly Point2[] }
+  | {
+      readonly kind: 'stands' | 'falls';
+      readonly centre: CentreOfMass;
+      readonly support: readonly Point2[];
+      /** From the centre of mass’s foot to the nearest edge, mm; under nought it falls. */
+      readonly marginMm: number;
+      /** Toward that edge, x and z, of length 1: it falls there first. */
+      readonly toward: Point2;
+      /** How far it may be tipped that way before it falls, degrees; under nought it falls by itself. */
+      readonly tipDeg: number;
+      /** That it stands, with grams as uncertain as they are. */
+      readonly chance: number;
+    };
+
+/**
+ * Stands when the foot of its centre of mass lies in the hull of its feet.
+ * @param support counter-clockwise, x and z
+ */
+export function standingOf(points: readonly PointMass[], support: readonly Point2[]): Standing {
+  const centre = centreOfMass(points);
+  if (!centre) return { kind: 'unknown' };
+  const [x, y, z] = centre.point;
+  const margins = edgeMargins(support, [x, z]);
+  const [first, ...others] = margins;
+  if (!first || support.length < 3) return { kind: 'no-flat', centre, support };
+  const nearest = others.reduce((least, edge) => (edge.marginMm < least.marginMm ? edge : least), first);
+  return {
+    kind: nearest.marginMm >= 0 ? 'stands' : 'falls',
+    centre,
+    support,
+    marginMm: nearest.marginMm,
+    toward: nearest.outward,
+    tipDeg: degrees(Math.atan2(nearest.marginMm, y)),
+    chance: Math.min(...margins.map((edge) => chanceWithin(points, centre, edge))),
+  };
+}
+
+/**
+ * The chance that the centre of mass stays this side of one edge. It moves by (r − c)·δm ÷ M for every δm at r: own errors
+ * in quadrature, those that one fibre makes together added first.
+ */
+function chanceWithin(
+  points: readonly PointMass[],
+  { massG, point: centre }: CentreOfMass,
+  { marginMm, outward }: { readonly marginMm: number; readonly outward: Point2 },
+): number {
+  let ownMm2 = 0;
+  const sharedMm = new Map<string, number>();
+  for (const { massG: each, point, group, sharedSigma, ownSigma } of points) {
+    const leverMm = (point[0] - centre[0]) * outward[0] + (point[2] - centre[2]) * outward[1];
+    const moves = (leverMm * each) / massG;
+    ownMm2 += (moves * ownSigma) ** 2;
+    sharedMm.set(group, (sharedMm.get(group) ?? 0) + moves * sharedSigma);
+  }
+  const varianceMm2 = [...sharedMm.values()].reduce((sum, mm) => sum + mm ** 2, ownMm2);
+  if (varianceMm2 <= 0) return marginMm >= 0 ? 1 : 0;
+  return normalCdf(marginMm / Math.sqrt(varianceMm2));
+}

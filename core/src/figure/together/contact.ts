@@ -1,0 +1,88 @@
+import type { HeldBy } from '../../pattern/index.ts';
+import type { Body } from './body.ts';
+import { type Frame, pointFrom, pointIn, plus, times, unit, type Vec3 } from './space.ts';
+
+/** Where two surfaces cut into one another: as if in a plane, round about its middle. */
+export interface Contact {
+  /** In the figure. */
+  readonly middle: Vec3;
+  /** Toward the piece that is set on, of length 1. */
+  readonly outward: Vec3;
+  /** Across, mm: the round of the same area. */
+  readonly acrossMm: number;
+}
+
+/** Ways in which the host is followed from where the piece is held. */
+const WAYS = 12;
+const HALVINGS = 30;
+
+/**
+ * The contact of a piece with its host, from the overlap of their bodies. From the piece’s middle line, seen in several
+ * ways, its surface is followed outward from the end it is held by until it leaves the host.
+ */
+export function contactOf(
+  host: { readonly body: Body; readonly frame: Frame },
+  piece: { readonly body: Body; readonly frame: Frame },
+  heldBy: HeldBy,
+): Contact | null {
+  if (heldBy === 'side' || heldBy === 'middle') return null;
+  const points: Vec3[] = [];
+  for (let way = 0; way < WAYS; way++) {
+    const leaving = whereItLeaves(host, piece, (360 * way) / WAYS, heldBy);
+    if (leaving) points.push(leaving);
+  }
+  if (points.length < WAYS / 2) return null;
+  const middle = times(points.reduce(plus, [0, 0, 0]), 1 / points.length);
+  const squares = points.reduce((sum, [x, y, z]) => {
+    return sum + (x - middle[0]) ** 2 + (y - middle[1]) ** 2 + (z - middle[2]) ** 2;
+  }, 0);
+  return {
+    middle,
+    outward: normalThrough(points, middle, times(piece.frame.y, heldBy === 'tip' ? -1 : 1)),
+    acrossMm: 2 * Math.sqrt(squares / points.length),
+  };
+}
+
+/** The first point of the piece’s surface, from its held end on, that lies outside its host; null: none, or all. */
+function whereItLeaves(
+  host: { readonly body: Body; readonly frame: Frame },
+  { body, frame }: { readonly body: Body; readonly frame: Frame },
+  aroundDeg: number,
+  heldBy: HeldBy,
+): Vec3 | null {
+  const at = (along: number): Vec3 => {
+    const fraction = heldBy === 'tip' ? 1 - along : along;
+    return pointIn(frame, body.spotAt(aroundDeg, Math.min(1 - 1e-9, Math.max(1e-9, fraction))).point);
+  };
+  const isIn = (along: number) => host.body.contains(pointFrom(host.frame, at(along)));
+  if (!isIn(0)) return null;
+  let [inside, outside] = [0, 0];
+  for (const along of [0.02, 0.05, 0.1, 0.2, 0.35, 0.5, 0.75, 1]) {
+    if (!isIn(along)) {
+      outside = along;
+      break;
+    }
+    inside = along;
+  }
+  if (outside === 0) return null;
+  for (let step = 0; step < HALVINGS; step++) {
+    const middle = (inside + outside) / 2;
+    if (isIn(middle)) inside = middle;
+    else outside = middle;
+  }
+  return at(outside);
+}
+
+/** Square to the points as well as one plane can be (Newell), on the piece’s side. */
+function normalThrough(points: readonly Vec3[], middle: Vec3, toward: Vec3): Vec3 {
+  let normal: Vec3 = [0, 0, 0];
+  points.forEach((a, index) => {
+    const b = points[(index + 1) % points.length] ?? a;
+    const [ax, ay, az] = [a[0] - middle[0], a[1] - middle[1], a[2] - middle[2]];
+    const [bx, by, bz] = [b[0] - middle[0], b[1] - middle[1], b[2] - middle[2]];
+    normal = plus(normal, [ay * bz - az * by, az * bx - ax * bz, ax * by - ay * bx]);
+  });
+  const square = unit(normal);
+  const side = square[0] * toward[0] + square[1] * toward[1] + square[2] * toward[2];
+  return side < 0 ? times(square, -1) : square;
+}

@@ -1,0 +1,107 @@
+import { outermostUse } from '../../engine/index.ts';
+import { isWool, type Part } from '../../pattern/index.ts';
+import { type Camera, cameraOf, type LookFrom, seen } from './camera.ts';
+import { decalOf } from './decals.ts';
+import type { PlacedDetail } from './details.ts';
+import type { DrawnMark } from './drawnMark.ts';
+import { hullOf } from './hull.ts';
+import { drawingOrder } from './order.ts';
+import type { PlacedPiece } from './placeFigure.ts';
+import { type Silhouette, silhouetteOf } from './silhouette.ts';
+import { pointIn } from './space.ts';
+import type { Together } from './together.ts';
+
+/** What is drawn of a figure, farthest first; mm to the right and up, the ground at 0. */
+export interface DrawnFigure {
+  readonly pieces: readonly DrawnPiece[];
+  /** The box that holds it all. */
+  readonly box: {
+    readonly leftMm: number;
+    readonly rightMm: number;
+    readonly bottomMm: number;
+    readonly topMm: number;
+  };
+}
+
+export interface DrawnPiece {
+  readonly key: string;
+  readonly partId: string;
+  readonly index: number;
+  /** The wool that shows; null: not chosen. */
+  readonly fibreId: string | null;
+  readonly outline: Silhouette;
+  /** Which way its fibres lie in the drawing, degrees from upright, clockwise. */
+  readonly lieDeg: number;
+  readonly marks: readonly DrawnMark[];
+}
+
+/** A figure as it is seen from one side. */
+export function drawnFigure(
+  { figure, details }: Together,
+  parts: readonly Part[],
+  from: LookFrom,
+): DrawnFigure {
+  const camera = cameraOf(from);
+  const pieces = drawingOrder(figure, camera).map((piece) => {
+    const part = parts.find(({ id }) => id === piece.partId);
+    return drawnPiece(
+      piece,
+      part,
+      details.filter(({ host }) => host === piece),
+      camera,
+    );
+  });
+  return { pieces, box: boxOf(pieces) };
+}
+
+function drawnPiece(
+  piece: PlacedPiece,
+  part: Part | undefined,
+  details: readonly PlacedDetail[],
+  camera: Camera,
+): DrawnPiece {
+  const outer = part && outermostUse(part);
+  const [base, tip] = [seen(camera, piece.frame.origin), seen(camera, pointIn(piece.frame, [0, 1, 0]))];
+  return {
+    key: piece.key,
+    partId: piece.partId,
+    index: piece.index,
+    fibreId: outer && isWool(outer) ? outer.fibreId : null,
+    outline: silhouetteOf(piece, camera),
+    lieDeg: (Math.atan2(tip[0] - base[0], tip[1] - base[1]) * 180) / Math.PI,
+    marks: [...sharesOf(piece, part, camera), ...details.flatMap((detail) => decalOf(detail, camera))],
+  };
+}
+
+/** A coat over a share of a piece covers it from its tip down. */
+function sharesOf({ body, frame }: PlacedPiece, part: Part | undefined, camera: Camera): DrawnMark[] {
+  return (part?.uses ?? []).flatMap((use): DrawnMark[] => {
+    if (use.role !== 'coat' || use.cover.kind !== 'share' || body.rope) return [];
+    const from = body.heightMm * (1 - use.cover.fraction);
+    const kept = body.rings.flat().filter(([, y]) => y >= from);
+    return [
+      {
+        kind: 'area',
+        fibreId: use.fibreId,
+        outline: hullOf(kept.map((point) => seen(camera, pointIn(frame, point)))),
+        detailKey: use.id,
+      },
+    ];
+  });
+}
+
+function boxOf(pieces: readonly DrawnPiece[]): DrawnFigure['box'] {
+  const points = pieces.flatMap(({ outline, marks }) => [
+    ...outline.flat(),
+    ...marks.flatMap((mark) =>
+      mark.kind === 'hair' ? mark.strands.flat() : mark.kind === 'line' ? mark.points : mark.outline,
+    ),
+  ]);
+  let [leftMm, rightMm, bottomMm, topMm] = [0, 0, 0, 0];
+  points.forEach(([x, y], at) => {
+    if (at === 0) [leftMm, rightMm, bottomMm, topMm] = [x, x, y, y];
+    [leftMm, rightMm] = [Math.min(leftMm, x), Math.max(rightMm, x)];
+    [bottomMm, topMm] = [Math.min(bottomMm, y), Math.max(topMm, y)];
+  });
+  return { leftMm, rightMm, bottomMm, topMm };
+}

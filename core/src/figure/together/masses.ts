@@ -1,0 +1,178 @@
+import { commonSigmaFree, type PatternEstimate, type UseEstimate } from '../../engine/index.ts';
+import type { Pattern } from '../../pattern/index.ts';
+import { type Finding, findingMassG } from '../../shelf/index.ts';
+import type { PlacedDetail } from './details.ts';
+import type { Figure, PlacedPiece } from './placeFigure.ts';
+import { ORIGIN, plus, pointIn, times, type Vec3 } from './space.ts';
+
+/** Something heavy, and where. */
+export interface PointMass {
+  readonly massG: number;
+  readonly point: Vec3;
+  /** What makes its error together with others: one fibre’s density. */
+  readonly group: string;
+  /** Standard deviations of the log: the group’s, and its own. What one maker’s hand adds to all is left out: it moves nothing. */
+  readonly sharedSigma: number;
+  readonly ownSigma: number;
+}
+
+/** Something of which nobody knows how heavy it is, or where it goes. */
+export type NotWeighed =
+  | { readonly why: 'mass_unknown'; readonly what: 'part' | 'join' | 'finding' | 'cut'; readonly id: string }
+  | {
+      readonly why: 'place_unknown';
+      readonly what: 'part' | 'finding' | 'cut';
+      readonly id: string;
+      readonly massG: number;
+    };
+
+export interface Masses {
+  readonly points: readonly PointMass[];
+  readonly notWeighed: readonly NotWeighed[];
+}
+
+export interface HeavyThings {
+  readonly figure: Figure;
+  readonly details: readonly PlacedDetail[];
+  readonly build: Pick<Pattern, 'parts' | 'findings' | 'cuts'>;
+  readonly estimate: Pick<PatternEstimate, 'parts' | 'joins' | 'cuts'>;
+  readonly findings: ReadonlyMap<string, Finding>;
+}
+
+/** All that a figure weighs, each thing where it sits: layers, details, covers of joins, bought things, wire within. */
+export function massesOf(things: HeavyThings): Masses {
+  const points: PointMass[] = [];
+  const notWeighed: NotWeighed[] = [];
+  const tell = { points, notWeighed };
+  for (const part of things.estimate.parts) weighPart(part, things, tell);
+  weighCovers(things, tell);
+  weighFindings(things, tell);
+  weighCuts(things, tell);
+  return { points, notWeighed };
+}
+
+interface Tell {
+  readonly points: PointMass[];
+  readonly notWeighed: NotWeighed[];
+}
+
+const EXACT = { group: '', sharedSigma: 0, ownSigma: 0 };
+
+function weighPart(part: PatternEstimate['parts'][number], things: HeavyThings, tell: Tell): void {
+  const pieces = things.figure.pieces.filter(({ partId }) => partId === part.partId);
+  const written = things.build.parts.find(({ id }) => id === part.partId);
+  // What is laid on others is weighed where it lies.
+  const laid = things.details.filter(({ of }) => of.kind === 'laid' && of.part.id === part.partId);
+  const spots = laid.flatMap((detail) => detail.spots.map(({ point }) => point));
+  const count = part.count?.likely ?? 1;
+  let isUnknown = false;
+  let lostG = 0;
+  for (const use of part.uses) {
+    if (use.isIfNeeded) continue;
+    if (use.kind === 'unknown') {
+      isUnknown = true;
+      continue;
+    }
+    if (pieces.length === 0 && spots.length === 0) lostG += use.all.likelyG;
+    else if (pieces.length === 0) share(use, spots, use.all.likelyG, tell);
+    else
+      for (const piece of pieces) share(use, pointsOfUse(use, piece, things), use.all.likelyG / count, tell);
+  }
+  if (isUnknown || part.count === null)
+    tell.notWeighed.push({ why: 'mass_unknown', what: 'part', id: part.partId });
+  if (lostG > 0) tell.notWeighed.push({ why: 'place_unknown', what: 'part', id: part.partId, massG: lostG });
+  for (const piece of pieces) weighInserts(written, piece, things, tell);
+}
+
+/** Evenly over where it lies. */
+function share(
+  use: UseEstimate & { kind: 'known' },
+  at: readonly Vec3[],
+  massG: number,
+  { points }: Tell,
+): void {
+  const { group, sharedSigma, ownSigma } = commonSigmaFree(use.term);
+  for (const point of at) points.push({ massG: massG / at.length, point, group, sharedSigma, ownSigma });
+}
+
+const LAID_ROLES = new Set<UseEstimate['role']>(['patch', 'line', 'dot', 'hair']);
+
+/** Layers lie about the middle of their piece; details where they are; a loose end goes into the host. */
+function pointsOfUse(use: UseEstimate, piece: PlacedPiece, { details }: HeavyThings): Vec3[] {
+  const middle = pointIn(piece.frame, piece.body.centroid);
+  if (use.role === 'loose-end') return [piece.set ? piece.frame.origin : middle];
+  if (!LAID_ROLES.has(use.role)) return [middle];
+  const spots = details
+    .filter(({ host, of }) => host === piece && of.kind === 'use' && of.use.id === use.useId)
+    .flatMap((detail) => detail.spots.map(({ point }) => point));
+  return spots.length > 0 ? spots : [middle];
+}
+
+function weighInserts(
+  part: Pattern['parts'][number] | undefined,
+  piece: PlacedPiece,
+  { findings }: HeavyThings,
+  { points, notWeighed }: Tell,
+): void {
+  for (const use of part?.uses ?? []) {
+    if (use.role !== 'insert') continue;
+    const finding = findings.get(use.findingId ?? '');
+    const massG = finding ? findingMassG(finding.measure, use.count) : null;
+    if (massG === null) {
+      if (piece.index === 0) notWeighed.push({ why: 'mass_unknown', what: 'part', id: piece.partId });
+    } else points.push({ ...EXACT, massG, point: pointIn(piece.frame, piece.body.centroid) });
+  }
+}
+
+function weighCovers({ figure, estimate }: HeavyThings, tell: Tell): void {
+  for (const { joinId, cover } of estimate.joins) {
+    if (!cover || cover.isIfNeeded) continue;
+    const at = figure.pieces.flatMap(({ set, frame }) =>
+      set?.joinId === joinId ? [set.contact?.middle ?? frame.origin] : [],
+    );
+    if (cover.kind === 'unknown') tell.notWeighed.push({ why: 'mass_unknown', what: 'join', id: joinId });
+    else if (at.length > 0) share(cover, at, cover.all.likelyG, tell);
+  }
+}
+
+function weighFindings({ build, details, findings }: HeavyThings, { points, notWeighed }: Tell): void {
+  for (const use of build.findings) {
+    const finding = findings.get(use.findingId ?? '');
+    const spots = details.flatMap(({ of, spots: at }) =>
+      of.kind === 'finding' && of.findingUseId === use.id ? at : [],
+    );
+    const eachG = finding?.measure.by === 'count' ? finding.measure.massG : null;
+    if (eachG === null) notWeighed.push({ why: 'mass_unknown', what: 'finding', id: use.id });
+    else if (spots.length === 0) {
+      const count = typeof use.count === 'number' ? use.count : (use.count?.high ?? 1);
+      notWeighed.push({ why: 'place_unknown', what: 'finding', id: use.id, massG: eachG * count });
+    } else for (const { point } of spots) points.push({ ...EXACT, massG: eachG, point });
+  }
+}
+
+/** Wire lies along the parts it runs through, evenly; what is cut and goes through no part has no place. */
+function weighCuts({ build, estimate, figure }: HeavyThings, { points, notWeighed }: Tell): void {
+  for (const { cutId, massG } of estimate.cuts) {
+    const cut = build.cuts.find(({ id }) => id === cutId);
+    const partIds = cut?.kind === 'wire' ? cut.segments.flatMap(({ partId }) => partId ?? []) : [];
+    const within = figure.pieces.filter(({ partId }) => partIds.includes(partId));
+    if (massG === null) notWeighed.push({ why: 'mass_unknown', what: 'cut', id: cutId });
+    else if (within.length === 0) notWeighed.push({ why: 'place_unknown', what: 'cut', id: cutId, massG });
+    else
+      for (const { frame, body } of within)
+        points.push({ ...EXACT, massG: massG / within.length, point: pointIn(frame, body.centroid) });
+  }
+}
+
+export interface CentreOfMass {
+  readonly massG: number;
+  readonly point: Vec3;
+}
+
+/** Null: nothing weighs anything. */
+export function centreOfMass(points: readonly Pick<PointMass, 'massG' | 'point'>[]): CentreOfMass | null {
+  const massG = points.reduce((sum, point) => sum + point.massG, 0);
+  if (massG <= 0) return null;
+  const moment = points.reduce((sum, { massG: each, point }) => plus(sum, times(point, each)), ORIGIN);
+  return { massG, point: times(moment, 1 / massG) };
+}
