@@ -2,6 +2,7 @@ import { benchBig } from './big.ts';
 import { benchBusy, benchBusyCore } from './busy.ts';
 import { benchBrowser } from './browser.ts';
 import { benchCore } from './core.ts';
+import { benchFigure } from './figure.ts';
 import type { Row } from './measure.ts';
 import { benchServer, startServer } from './server.ts';
 import { benchShelf } from './shelf.ts';
@@ -11,6 +12,7 @@ import { benchWriting } from './writing.ts';
 
 const rows: Row[] = [
   ...(await benchCore()),
+  ...(await benchFigure()),
   ...(await benchWriting()),
   ...(await benchNeedles()),
   ...(await benchRuns()),

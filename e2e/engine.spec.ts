@@ -162,7 +162,7 @@ test('another size: seen beside this one, an eye swapped, made a pattern of its 
   await open(page, demo.url, 'Harbour puffin');
   await menu(page, 'Another size');
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('New height').fill('88.5');
+  await dialog.getByLabel('New height').fill('103.5');
   await expect(dialog).toContainText('33.6 g →');
   await expect(dialog.getByRole('row', { name: /^Body/ })).toContainText('61.5 × 45 mm');
   await expectNothingSerious(page);

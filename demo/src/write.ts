@@ -18,6 +18,8 @@ import {
   OWN_RIGHTS,
   type Part,
   type Pattern,
+  type Place,
+  type Placement,
   type PLAIN_ACTS,
   type Stage,
   type Step,
@@ -127,7 +129,7 @@ export const shapes = {
 };
 
 interface PartMore extends Partial<
-  Pick<Part, 'count' | 'firmness' | 'packing' | 'derived' | 'sample' | 'exactness' | 'hides'>
+  Pick<Part, 'placement' | 'count' | 'firmness' | 'packing' | 'derived' | 'sample' | 'exactness' | 'hides'>
 > {
   readonly coat?: string;
   /** What is stated of the core. */
@@ -184,6 +186,20 @@ export function join(
     ...rest,
   };
 }
+
+/** A place: how far round, how high, how it leans there and is turned. */
+export const at = (
+  aroundDeg: number,
+  heightFraction: number,
+  { up = 0, aside = 0, twist = 0 }: { up?: number; aside?: number; twist?: number } = {},
+): Place => ({ aroundDeg, heightFraction, leanUpDeg: up, leanAsideDeg: aside, twistDeg: twist });
+
+/** Where pieces or details sit, and by which rule they share their places. */
+export const sits = (
+  rule: Placement['rule'],
+  places: Place[],
+  more: Partial<Placement> = {},
+): { placement: Placement } => ({ placement: { rule, spanDeg: 360, heldBy: 'base', places, ...more } });
 
 export const cut = <K extends Cut['kind']>(
   name: string,

@@ -90,7 +90,11 @@ export function keyboard(page: Page): Hands {
     switchTo: async (name) => {
       const side = page.locator('.ant-segmented-item', { hasText: name }).locator('input');
       for (let i = 0; i < MOST_TABS; i++) {
-        if (await page.evaluate(() => document.activeElement?.matches('.ant-segmented input') ?? false)) {
+        // Of several switches, the one that has this side.
+        const isIn = await side.evaluate(
+          (input) => document.activeElement?.closest('.ant-segmented')?.contains(input) ?? false,
+        );
+        if (isIn) {
           await page.keyboard.press('ArrowRight');
           if (await side.isChecked()) return;
         }

@@ -1,5 +1,5 @@
 import type { TrayLine } from '../needles/index.ts';
-import type { PieceLook, WoolLook } from '../figure/index.ts';
+import type { FigureLook, WoolLook } from '../figure/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import type { Problem } from '../problems/index.ts';
 import type { Frozen, Run, RunTick, RunWants, ThingPromise } from '../run/index.ts';
@@ -131,7 +131,7 @@ export interface BenchRun {
     | 'scaleStepG'
   >;
   /** Of its leading design. */
-  readonly figure: readonly PieceLook[];
+  readonly figure: FigureLook;
   readonly revisionNumber: number;
   /** Of every design it makes. */
   readonly titles: readonly string[];
@@ -158,7 +158,7 @@ export interface ShortWool extends WoolLook {
 export interface UnfinishedPattern {
   readonly id: string;
   readonly title: string;
-  readonly figure: readonly PieceLook[];
+  readonly figure: FigureLook;
   readonly missing: readonly { readonly problem: Problem; readonly partName: string | null }[];
   readonly missingCount: number;
 }

@@ -1,5 +1,5 @@
 import type { Length, MassRangeG } from '../base/index.ts';
-import type { PieceLook } from '../figure/index.ts';
+import type { FigureLook } from '../figure/index.ts';
 import type { Level } from '../pattern/index.ts';
 import type { RunKind, RunState } from '../run/index.ts';
 import type { ThingOfShelf } from './keeping.ts';
@@ -14,7 +14,7 @@ export interface PageOf<T> {
 export interface PatternLine {
   readonly id: string;
   readonly title: string;
-  readonly figure: readonly PieceLook[];
+  readonly figure: FigureLook;
   /** Proposed where its author has not said. */
   readonly level: Level;
   readonly finishedHeight: Length | null;

@@ -1,9 +1,9 @@
 export { decorationsOf } from './decorations.ts';
 export { layoutTray, type LaidPiece, type Tray, type TraySpace } from './layoutTray.ts';
 export { rulerTicks, type Tick } from './rulerTicks.ts';
-export { figureLook } from './figureLook.ts';
+export { figureLook, type FigureLook, lookOfBuild } from './figureLook.ts';
 export type { DrawnDecoration, Outline, PieceLook, WoolLook } from './pieceLook.ts';
-export { drawPattern, piecesOf, type Piece } from './pieces.ts';
+export { piecesOf, type Piece } from './pieces.ts';
 export {
   ABOVE,
   cameraOf,
@@ -15,7 +15,7 @@ export {
   type LookFrom,
 } from './together/camera.ts';
 export type { Standing } from './together/balance.ts';
-export type { PlacedDetail } from './together/details.ts';
+export { targetOf } from './together/details.ts';
 export type { DrawnMark } from './together/drawnMark.ts';
 export { drawnFigure, type DrawnFigure, type DrawnPiece } from './together/drawnFigure.ts';
 export { type NotWeighed } from './together/masses.ts';
@@ -28,7 +28,10 @@ export {
   type Held,
   type PlaceChange,
 } from './together/movePlace.ts';
-export type { Figure, NotPlaced, PlacedPiece, SetOn } from './together/placeFigure.ts';
+export type { NotPlaced, PlacedPiece, SetOn } from './together/placeFigure.ts';
 export { hostSpot } from './together/onHost.ts';
-export { pointIn, type Vec3 } from './together/space.ts';
+export { degrees, directionIn, dot, pointIn, type Vec3 } from './together/space.ts';
+export type { PointOnPiece } from './together/hanging.ts';
+export { turningRoom } from './together/overall.ts';
 export { putTogether, whatItTells, type FigureTells, type Together } from './together/together.ts';
+export { contactRing, looseEndOf } from './together/contact.ts';

@@ -1,16 +1,14 @@
-import { defaultBuild } from '../build/index.ts';
 import {
-  estimatePattern,
   type FibreLookup,
   outermostUse,
   type PartEstimate,
   type PatternEstimate,
   type RollUp,
-  type Wool,
 } from '../engine/index.ts';
 import { decorationsOf } from './decorations.ts';
 import type { Outline, PieceLook } from './pieceLook.ts';
 import type { Part, Pattern } from '../pattern/index.ts';
+import { innerSolids } from './innerSolids.ts';
 import { type PointMm, type Solid, type View, viewOutline } from '../shapes/index.ts';
 import type { Fibre } from '../shelf/index.ts';
 
@@ -59,12 +57,6 @@ export function piecesOf(
   });
 }
 
-/** As `piecesOf`, for a pattern nobody has estimated yet. */
-export function drawPattern(pattern: Pattern, wool: Wool): Piece[] {
-  const build = defaultBuild(pattern);
-  return piecesOf(build, estimatePattern(build, wool), wool.fibres, 'front', pattern);
-}
-
 function looksAlike(a: Piece, b: Piece): boolean {
   return (
     a.number === b.number &&
@@ -107,20 +99,11 @@ function pieceOf(part: Part, number: number, estimate: PartEstimate, fibres: Fib
 }
 
 /** From the finished surface down to the core, each as large as it is there. */
-function layersOf({ working }: PartEstimate, fibreOf: (id: string | null) => Fibre | null): DrawnLayer[] {
-  const { layers, uses } = working;
-  if (!layers) return [];
-  const fibreIdOf = (useId: string) => uses.find(({ use }) => use.id === useId)?.use.fibreId ?? null;
-  const over = layers.shares.flatMap(({ useId }, index): DrawnLayer[] => {
-    const solid = layers.solidAfter(index + 1);
-    return solid ? [{ fibre: fibreOf(fibreIdOf(useId)), outline: viewOutline(solid, 'front') }] : [];
-  });
-  const core = uses.find(({ use }) => use.role === 'core');
-  const bare = layers.coreSolid;
-  return [
-    ...over.reverse(),
-    ...(core && bare ? [{ fibre: fibreOf(core.use.fibreId), outline: viewOutline(bare, 'front') }] : []),
-  ];
+function layersOf(estimate: PartEstimate, fibreOf: (id: string | null) => Fibre | null): DrawnLayer[] {
+  return innerSolids(estimate).map(({ fibreId, solid }) => ({
+    fibre: fibreOf(fibreId),
+    outline: viewOutline(solid, 'front'),
+  }));
 }
 
 function outlineOf(rollUp: RollUp, view: View): Outline | null {

@@ -3,6 +3,7 @@ import {
   fibresUsed,
   findingReferences,
   needleOf,
+  PATTERN_FORMAT,
   Pattern,
   type PatternOfAnyFormat,
   upgradePattern,
@@ -113,7 +114,7 @@ export function patternFile(pattern: Pattern, { fibres, findings, needles }: Pla
 }
 
 /** Newest formats this reads. */
-export const NEWEST = { pattern: 7, file: 1 } as const;
+export const NEWEST = { pattern: PATTERN_FORMAT, file: 1 } as const;
 
 type FileRefusal =
   | { readonly code: 'not_json' }

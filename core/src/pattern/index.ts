@@ -72,6 +72,7 @@ export {
   Sample,
   SharedWeight,
   ListedTool,
+  PATTERN_FORMAT,
   PatternPicture,
   TechniqueUse,
   type Level,
@@ -117,6 +118,7 @@ export {
   type Rests,
   type SurfacePoint,
 } from './document/placement.ts';
+export { placedThing, type PlaceTarget } from './edit/setPlacement.ts';
 export { STAGES, type Stage } from './document/stage.ts';
 export {
   Act,

@@ -16,6 +16,18 @@ export {
   showWeighedNumber,
   timesWords,
 } from './amounts.ts';
+export {
+  hangingWords,
+  HELD_WORDS,
+  keepUpWords,
+  notPlacedWords,
+  notWeighedWords,
+  overAllWords,
+  PAIR_RULE_WORDS,
+  RESTS_WORDS,
+  sideWords,
+  standingWords,
+} from './figureWords.ts';
 export { keepsWords, keptWords, stillWords } from './bagWords.ts';
 export { fibreNamesOf } from './fibreNames.ts';
 export { handsWords, showHandLength } from './handsWords.ts';

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { estimatePattern } from '../../src/engine/index.ts';
 import { figureLook, type Outline, piecesOf } from '../../src/figure/index.ts';
+import { blankJoin, UPRIGHT } from '../../src/pattern/index.ts';
 import { fibre, part, pattern, shapes, shelf } from '../support/make.ts';
 
 const wool = shelf(fibre('core'), fibre('coat', { colour: '#2c3440' }));
@@ -21,7 +22,8 @@ const areaOf = ({ points }: Outline): number =>
 
 describe('a figure as lists draw it', () => {
   const pieces = piecesOf(figure, estimatePattern(figure, wool), wool.fibres);
-  const looks = figureLook(figure, wool);
+  const look = figureLook(figure, wool);
+  const looks = look.kind === 'apart' ? look.pieces : [];
   test('is the figure as it is drawn large, of fewer points and plain JSON', () => {
     expect(looks.map(({ id }) => id)).toEqual(pieces.map(({ part: { id } }) => id));
     looks.forEach((look, at) => {
@@ -37,5 +39,23 @@ describe('a figure as lists draw it', () => {
   });
   test('what has no size is the dashed box, with no outline', () => {
     expect(looks[2]).toMatchObject({ finished: null, widthMm: 20, heightMm: 20 });
+  });
+  test('what is joined is seen together, each fibre once, of few points', () => {
+    const joined = { ...figure, joins: [{ ...blankJoin('j', 'Leg', 'Body') }] };
+    const together = figureLook(joined, wool);
+    if (together.kind !== 'together') throw new Error(together.kind);
+    expect(together.drawn.pieces.map(({ partId }) => partId).toSorted()).toEqual(['Body', 'Leg']);
+    expect(Object.keys(together.wool).toSorted()).toEqual(['coat', 'core']);
+    expect(JSON.parse(JSON.stringify(together))).toEqual(together);
+    expect(JSON.stringify(together).length).toBeLessThan(4000);
+  });
+  test('what lies is seen from above: as wide and as long as it is', () => {
+    const lying = pattern([part('Body', shapes.ellipsoid(90, 60, 20), { coat: 'coat' })], {
+      stance: { ...UPRIGHT, rests: 'lies', pitchDeg: -90 },
+    });
+    const look = figureLook(lying, wool);
+    if (look.kind !== 'together') throw new Error(look.kind);
+    const { leftMm, rightMm, topMm, bottomMm } = look.drawn.box;
+    expect([rightMm - leftMm, topMm - bottomMm].map(Math.round)).toEqual([60, 90]);
   });
 });

@@ -4,7 +4,7 @@ import type { Pattern } from '../../src/pattern/index.ts';
 import { VIEWS } from '../../src/shapes/index.ts';
 import fc from 'fast-check';
 import { fibre, mm, part, pattern, shapes, shelf } from '../support/make.ts';
-import { drawPattern, type Outline, piecesOf } from '../../src/figure/index.ts';
+import { figureLook, type Outline, piecesOf } from '../../src/figure/index.ts';
 
 const wool = shelf(fibre('core'), fibre('coat', { colour: '#2c3440' }), fibre('pale', { colour: '#e6e0d2' }));
 const figure = (diameterMm = 60): Pattern =>
@@ -103,7 +103,8 @@ describe('pieces as they are drawn', () => {
       ...figure(),
       options: [{ id: 'o', name: 'a leaf', kind: 'extra', defaultValueId: 'no', values: [{ id: 'yes', name: 'yes', things: [{ kind: 'part', id: 'Leaf' }] }, { id: 'no', name: 'no', things: [] }] }],
     }; // prettier-ignore
-    expect(drawPattern(optional, wool).map(({ part: { name } }) => name)).toEqual(['Body', 'Leg', 'Unknown']);
+    const look = figureLook(optional, wool);
+    expect(look.kind === 'apart' && look.pieces.map(({ id }) => id)).toEqual(['Body', 'Leg', 'Unknown']);
   });
   test('sizes in inches are drawn in millimetres', () => {
     const inches = pattern([part('Ball', { kind: 'ball', diameter: { value: 2, unit: 'in' } })]);

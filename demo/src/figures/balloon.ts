@@ -1,6 +1,7 @@
-import type { Pattern } from '@lanakit/core/pattern';
+import { type Pattern, UPRIGHT } from '@lanakit/core/pattern';
 import { DRAWINGS } from '../drawings.ts';
 import {
+  at,
   cut,
   extra,
   fitting,
@@ -8,6 +9,7 @@ import {
   part,
   pattern,
   shapes,
+  sits,
   size,
   step,
   thing,
@@ -25,7 +27,7 @@ export const balloon = ({ fibre, finding }: DemoShelf): Pattern =>
         coat: fibre('brine'),
         firmness: 'springy',
         packing: 'rolled',
-        uses: [use('patch', fibre('buoy'), { length: size(92), width: size(12), count: 6, words: 'six stripes, crown to foot' })],
+        uses: [use('patch', fibre('buoy'), { length: size(92), width: size(12), count: 6, words: 'six stripes, crown to foot', ...sits('ring', [at(30, 0.5)]) })],
       }),
       part('Mouth ring', shapes.ring(null, 5), fibre('buoy'), {
         derived: [{ from: 'part', size: 'outer', partId: 'envelope', ofSize: 'diameter', ratio: 0.35 }],
@@ -106,7 +108,10 @@ export const balloon = ({ fibre, finding }: DemoShelf): Pattern =>
     ],
     DRAWINGS,
     {
-      joins: [join('Mouth ring', 'Envelope', { looseEnd: null, cover: fibre('brine'), across: size(28), band: 8 })],
+      stance: { ...UPRIGHT, rests: 'hangs', hangAt: { partId: 'envelope', aroundDeg: 0, heightFraction: 1 } },
+      joins: [
+        join('Mouth ring', 'Envelope', { looseEnd: null, cover: fibre('brine'), across: size(28), band: 8, ...sits('each', [at(0, 0)], { heldBy: 'side' }) }),
+      ],
       cuts: [
         cut('Basket cords', 'cord', finding('Waxed cord 1 mm'), { count: 4, drop: size(45), fold: size(6), knots: 2 }),
         cut('Hanging cord', 'cord', finding('Waxed cord 1 mm'), { drop: size(300), knots: 1 }),

@@ -1,7 +1,8 @@
-import type { Pattern } from '@lanakit/core/pattern';
+import { type Pattern, UPRIGHT } from '@lanakit/core/pattern';
 import { byGauge } from '@lanakit/core/shelf';
 import { DRAWINGS } from '../drawings.ts';
 import {
+  at,
   choice,
   cut,
   fitting,
@@ -9,6 +10,7 @@ import {
   part,
   pattern,
   shapes,
+  sits,
   size,
   step,
   thing,
@@ -19,12 +21,12 @@ import {
 /** Flat on felt sheet; pin back, wire feelers, glue that must set. */
 export const beetle = ({ fibre, finding }: DemoShelf): Pattern =>
   pattern(
-    { title: 'Stag beetle brooch', heightMm: 62 },
+    { title: 'Stag beetle brooch', heightMm: 67 },
     [
       part('Wing cases', shapes.flat(36, 26, 7), fibre('odds-core'), {
         exactness: [{ size: 'length', is: 'exact' }],
         coat: fibre('rust'),
-        uses: [use('line', fibre('soot'), { length: size(34), words: 'where the wing cases meet' })],
+        uses: [use('line', fibre('soot'), { length: size(34), words: 'where the wing cases meet', ...sits('each', [at(0, 0.5, { twist: 90 })]) })],
       }),
       part('Shield', shapes.flat(24, 13, 6), fibre('odds-core'), { coat: fibre('walnut') }),
       part('Head', shapes.flat(18, 11, 5), fibre('walnut')),
@@ -83,18 +85,22 @@ export const beetle = ({ fibre, finding }: DemoShelf): Pattern =>
     ],
     DRAWINGS,
     {
+      stance: { ...UPRIGHT, rests: 'lies', pitchDeg: -90 },
       joins: [
-        join('Head', 'Shield', { looseEnd: null }),
-        join('Shield', 'Wing cases', { looseEnd: null }),
-        join('Jaw', 'Head', { looseEnd: { partId: 'jaw', length: size(6), ends: 1, amount: null } }),
-        join('Leg', 'Wing cases', { looseEnd: null }),
+        join('Head', 'Shield', { looseEnd: null, ...sits('each', [at(-90, 0.5, { up: 90 })], { heldBy: 'middle' }) }),
+        join('Shield', 'Wing cases', { looseEnd: null, ...sits('each', [at(0, 1, { aside: 90 })], { heldBy: 'middle' }) }),
+        join('Jaw', 'Head', {
+          looseEnd: { partId: 'jaw', length: size(6), ends: 1, amount: null },
+          ...sits('each', [at(-90, 0.24, { up: -14 }), at(-90, 0.76, { up: 14 })]),
+        }),
+        join('Leg', 'Wing cases', { looseEnd: null, ...sits('mirror', [at(90, 0.28, { up: -18 }), at(90, 0.54, { up: -6 }), at(90, 0.8, { up: 6 })]) }),
       ],
       cuts: [
         cut('Feelers', 'whisker', finding('Wire 0.6 mm, black'), { count: 2, span: size(26), margin: size(20) }),
       ],
       findings: [
-        fitting(finding('Pin back 25 mm'), 1, 'Wing cases', 'pin'),
-        fitting(finding('Disc magnet 8 mm'), 2, 'Wing cases', 'magnets'),
+        { ...fitting(finding('Pin back 25 mm'), 1, 'Wing cases', 'pin'), ...sits('each', [at(180, 0.5)], { heldBy: 'side' }) },
+        { ...fitting(finding('Disc magnet 8 mm'), 2, 'Wing cases', 'magnets'), ...sits('row', [at(180, 0.3), at(180, 0.7)], { heldBy: 'side' }) },
       ],
       options: [
         choice('fastened by', ['pin', thing('finding', 'pin'), thing('step', 'pin-sew')], ['magnets', thing('finding', 'magnets')]),

@@ -3,6 +3,7 @@ import { byGauge } from '@lanakit/core/shelf';
 import { insertTechnique } from '@lanakit/core/writing';
 import { DRAWINGS } from '../drawings.ts';
 import {
+  at,
   extra,
   fitting,
   idOf,
@@ -10,6 +11,7 @@ import {
   part,
   pattern,
   shapes,
+  sits,
   size,
   step,
   swap,
@@ -51,7 +53,7 @@ const withoutArms = ({ fibre, finding }: DemoShelf): Pattern =>
         coat: fibre('tide-pool'),
         uses: [
           use('insert', null, { findingId: finding('Wooden bead 12 mm'), count: 3 }),
-          use('dot', fibre('plum'), { diameter: size(4), count: 9, words: 'spots, larger toward the top' }),
+          use('dot', fibre('plum'), { diameter: size(4), count: 9, words: 'spots, larger toward the top', ...sits('ring', [at(15, 0.74)]) }),
         ],
       }),
       part('Head', shapes.ellipsoid(36, 44, 40), fibre('oat-core'), { coat: fibre('tide-pool') }),
@@ -70,7 +72,8 @@ const withoutArms = ({ fibre, finding }: DemoShelf): Pattern =>
       part('Eye bump', shapes.ball(9), fibre('plum'), { count: 2, amount: { form: 'shared', sharedId: 'arms' } }),
       part('Eye', shapes.patch(6, 4, 'Eye bump'), fibre('butter'), {
         count: 2,
-        uses: [use('line', fibre('soot'), { length: size(4), words: 'a bar for the pupil' })],
+        ...sits('each', [at(0, 0.94)], { heldBy: 'side' }),
+        uses: [use('line', fibre('soot'), { length: size(4), words: 'a bar for the pupil', ...sits('each', [at(0, 0.94)]) })],
       }),
       part('Sucker', shapes.byCount(), fibre('shell'), {
         count: { low: 24, high: 32 },
@@ -138,9 +141,9 @@ const withoutArms = ({ fibre, finding }: DemoShelf): Pattern =>
     DRAWINGS,
     {
       joins: [
-        join('Head', 'Mantle', { looseEnd: null, cover: fibre('tide-pool'), across: size(30) }),
-        join('Arm', 'Head'),
-        join('Eye bump', 'Mantle', { looseEnd: null }),
+        join('Head', 'Mantle', { looseEnd: null, cover: fibre('tide-pool'), across: size(30), ...sits('each', [at(0, 0)], { heldBy: 'middle' }) }),
+        join('Arm', 'Head', sits('ring', [at(22.5, 0.72, { up: -22 })])),
+        join('Eye bump', 'Mantle', { looseEnd: null, ...sits('mirror', [at(36, 0.3)]) }),
       ],
       findings: [fitting(finding('Limpet shell'), 1, null, 'shell')],
       shared: [{ id: 'arms', name: 'plum for the arms', massG: 9.4, highG: null, isWeighed: true }],

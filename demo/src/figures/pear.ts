@@ -1,7 +1,20 @@
 import type { Pattern } from '@lanakit/core/pattern';
 import { byGauge } from '@lanakit/core/shelf';
 import { DRAWINGS } from '../drawings.ts';
-import { extra, join, part, pattern, shapes, size, step, thing, use, type DemoShelf } from '../write.ts';
+import {
+  at,
+  extra,
+  join,
+  part,
+  pattern,
+  shapes,
+  sits,
+  size,
+  step,
+  thing,
+  use,
+  type DemoShelf,
+} from '../write.ts';
 
 /** Absolute beginners, two hours. */
 export const pear = ({ fibre }: DemoShelf): Pattern =>
@@ -12,7 +25,7 @@ export const pear = ({ fibre }: DemoShelf): Pattern =>
         coat: fibre('pear'),
         sample: { rolled: size(75), felted: size(54), massG: null, sizeFraction: 1 },
         uses: [
-          use('dot', fibre('walnut'), { diameter: size(1.5), count: 5, words: 'a few freckles near the stalk' }),
+          use('dot', fibre('walnut'), { diameter: size(1.5), count: 5, words: 'a few freckles near the stalk', ...sits('ring', [at(-25, 0.86)], { spanDeg: 130 }) }),
           use('added', fibre('pear'), {
             amount: { form: 'hand', measure: 'pinch', count: 1 },
             words: 'where the core still shows',
@@ -23,11 +36,12 @@ export const pear = ({ fibre }: DemoShelf): Pattern =>
       part('Stalk', shapes.limb(22, 6), fibre('walnut'), { firmness: 'solid' }),
       part('Leaf', shapes.flat(38, 20, 3), fibre('moss'), {
         count: 2,
-        uses: [use('line', fibre('pear'), { length: size(30), words: 'one vein down the middle' })],
+        uses: [use('line', fibre('pear'), { length: size(30), words: 'one vein down the middle', ...sits('each', [at(0, 0.5, { twist: 90 })]) })],
       }),
       part('Blush', shapes.patch(26, 18, 'Body'), fibre('coral'), {
         amount: { form: 'hand', measure: 'pinch', count: 1 },
         words: 'a breath; less than you think',
+        ...sits('each', [at(48, 0.5)], { heldBy: 'side' }),
       }),
     ],
     [
@@ -80,7 +94,10 @@ export const pear = ({ fibre }: DemoShelf): Pattern =>
     ],
     DRAWINGS,
     {
-      joins: [join('Stalk', 'Body', { sink: size(8) }), join('Leaf', 'Stalk', { looseEnd: null })],
+      joins: [
+        join('Stalk', 'Body', { sink: size(8), ...sits('each', [at(0, 1)]) }),
+        join('Leaf', 'Stalk', { looseEnd: null, ...sits('mirror', [at(82, 0.6, { up: 16 })]) }),
+      ],
       school: { kind: 'one', needle: byGauge(38, 'triangular') },
       options: [extra('a blush', true, thing('part', 'blush'), thing('step', 'blush'))],
       slots: [

@@ -2,6 +2,7 @@ import type { Pattern } from '@lanakit/core/pattern';
 import { byGauge } from '@lanakit/core/shelf';
 import { DRAWINGS } from '../drawings.ts';
 import {
+  at,
   choice,
   cut,
   extra,
@@ -10,6 +11,7 @@ import {
   part,
   pattern,
   shapes,
+  sits,
   size,
   step,
   swap,
@@ -24,21 +26,22 @@ const WING = 'M30 0C46 2 58 18 60 40C62 66 52 96 30 130C26 134 22 132 21 127C8 9
 /** Stands; coat by contrast; two sessions. */
 export const puffin = ({ fibre, finding }: DemoShelf): Pattern =>
   pattern(
-    { title: 'Harbour puffin', heightMm: 118 },
+    { title: 'Harbour puffin', heightMm: 138 },
     [
       part('Body', shapes.egg(82, 60), fibre('chalk-core'), {
         coat: fibre('slate'),
         uses: [
           use('coat', fibre('chalk-tops'), {
             cover: { kind: 'patch', length: size(56), width: size(38) },
+            ...sits('each', [at(0, 0.44)]),
             words: 'the belly, white last',
           }),
-          use('hair', fibre('slate'), { line: size(16), drop: size(14), weight: 'medium', fixed: 'end', words: 'a stub of a tail' }),
+          use('hair', fibre('slate'), { line: size(16), drop: size(14), weight: 'medium', fixed: 'end', words: 'a stub of a tail', ...sits('each', [at(180, 0.14)]) }),
         ],
       }),
       part('Head', shapes.ellipsoid(42, 40, 40), fibre('chalk-core'), {
         coat: fibre('slate'),
-        uses: [use('dot', fibre('soot'), { diameter: size(4), count: 2, words: 'felted eyes, started a little too large: they sink' })],
+        uses: [use('dot', fibre('soot'), { diameter: size(4), count: 2, words: 'felted eyes, started a little too large: they sink', ...sits('mirror', [at(44, 0.66)]) })],
       }),
       part('Wing', shapes.outline(WING, 52, 5), fibre('slate'), { count: 2 }),
       part('Leg', shapes.sleeve(30, 8, 1.2), fibre('marigold'), { count: 2, firmness: 'solid' }),
@@ -46,9 +49,9 @@ export const puffin = ({ fibre, finding }: DemoShelf): Pattern =>
       part('Beak', shapes.taper(24, 17, 5), fibre('chalk-core'), {
         coat: fibre('marigold'),
         firmness: 'solid',
-        uses: [use('line', fibre('soot'), { length: size(34), count: 2, words: 'two grooves across' })],
+        uses: [use('line', fibre('soot'), { length: size(34), count: 2, words: 'two grooves across', ...sits('row', [at(0, 0.3), at(0, 0.55)]) })],
       }),
-      part('Cheek', shapes.patch(18, 16, 'Head'), fibre('foam'), { count: 2 }),
+      part('Cheek', shapes.patch(18, 16, 'Head'), fibre('foam'), { count: 2, ...sits('mirror', [at(52, 0.5)], { heldBy: 'side' }) }),
     ],
     [
       step('body-roll', 'Roll the body core **as tight as it goes** into an egg. Fold the edges in as you roll.', ['Body'], 'make', 'core', 0, 5, {
@@ -149,11 +152,14 @@ export const puffin = ({ fibre, finding }: DemoShelf): Pattern =>
     {
       joinsApart: true,
       joins: [
-        join('Head', 'Body', { looseEnd: null, cover: fibre('slate'), across: size(30), sink: size(5) }),
-        join('Wing', 'Body', { looseEnd: { partId: 'wing', length: size(12), ends: 1, amount: null } }),
-        join('Leg', 'Body', { method: 'wired', looseEnd: null, cover: fibre('slate') }),
-        join('Foot', 'Leg', { looseEnd: null, cover: fibre('marigold') }),
-        join('Beak', 'Head', { looseEnd: { partId: 'beak', length: size(8), ends: 1, amount: null }, sink: size(3) }),
+        join('Head', 'Body', { looseEnd: null, cover: fibre('slate'), across: size(30), sink: size(5), ...sits('each', [at(0, 0.985)]) }),
+        join('Wing', 'Body', {
+          looseEnd: { partId: 'wing', length: size(12), ends: 1, amount: null },
+          ...sits('mirror', [at(108, 0.52, { up: 8, twist: 12 })], { heldBy: 'side' }),
+        }),
+        join('Leg', 'Body', { method: 'wired', looseEnd: null, cover: fibre('slate'), ...sits('mirror', [at(84, 0.12, { up: -50 })]) }),
+        join('Foot', 'Leg', { looseEnd: null, cover: fibre('marigold'), ...sits('each', [at(180, 1)], { heldBy: 'side' }) }),
+        join('Beak', 'Head', { looseEnd: { partId: 'beak', length: size(8), ends: 1, amount: null }, sink: size(3), ...sits('each', [at(0, 0.46)]) }),
       ],
       cuts: [
         cut('Leg wire', 'wire', finding('Wire 1.2 mm, annealed'), {
@@ -173,8 +179,8 @@ export const puffin = ({ fibre, finding }: DemoShelf): Pattern =>
         }),
       ],
       findings: [
-        fitting(finding('Bead eye 4 mm, black'), 2, 'Head', 'eyes-4'),
-        fitting(finding('Bead eye 3 mm, black'), 2, 'Head', 'eyes-3'),
+        { ...fitting(finding('Bead eye 4 mm, black'), 2, 'Head', 'eyes-4'), ...sits('mirror', [at(44, 0.66)], { heldBy: 'middle' }) },
+        { ...fitting(finding('Bead eye 3 mm, black'), 2, 'Head', 'eyes-3'), ...sits('mirror', [at(44, 0.66)], { heldBy: 'middle' }) },
       ],
       school: { kind: 'ladder', build: byGauge(38, 'triangular'), surface: byGauge(40, 'spiral'), detail: byGauge(42) },
       links: [

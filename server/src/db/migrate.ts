@@ -31,7 +31,7 @@ export function migrate(db: Database, migrations: readonly Migration[] = MIGRATI
         if (typeof migration === 'string') db.exec(migration);
         else migration(db);
         // Within the step: ended right after it, no document is left with the seal of another.
-        if (from + index + 1 >= SEALED_SINCE) sealAll(db);
+        if (from + index + 1 === SEALED_SINCE) sealAll(db);
         assertNamesHold(db);
         db.pragma(`user_version = ${from + index + 1}`);
       })();

@@ -72,7 +72,11 @@ describe('patterns by page', () => {
       parts: 1,
       isWoolOnly: true,
     });
-    expect(line?.figure).toMatchObject([{ fibre: { colour: fibre.colour }, widthMm: 60, heightMm: 60 }]);
+    expect(line?.figure).toMatchObject({
+      kind: 'together',
+      wool: { [fibre.id]: { colour: fibre.colour } },
+      drawn: { box: { bottomMm: 0, topMm: 60 } },
+    });
   });
 
   test('pages put together are the list, whatever it is called, searched and sorted', async () => {

@@ -123,7 +123,7 @@ function RunLine({ run: { run, ...plan }, today }: { run: BenchRun; today: strin
           <b>{showDay(run.date)}</b>
           <span className="quiet small">{showDaysOff(run.date, today)}</span>
         </span>
-        <FigureStrip pieces={plan.figure} width={208} height={64} />
+        <FigureStrip figure={plan.figure} width={208} height={64} />
         <span className={styles.what}>
           <span className={styles.name}>{run.name}</span>
           <span className="quiet">
@@ -281,7 +281,7 @@ function UnfinishedLine({ pattern }: { pattern: UnfinishedPattern }) {
   const more = pattern.missingCount - pattern.missing.length;
   return (
     <li>
-      <FigureStrip pieces={pattern.figure} width={120} height={70} />
+      <FigureStrip figure={pattern.figure} width={120} height={70} />
       <div>
         <Link to={`/patterns/${pattern.id}`}>{pattern.title}</Link>
         <ul>

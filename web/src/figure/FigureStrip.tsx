@@ -1,16 +1,50 @@
 import { layoutTray } from '@lanakit/core/figure';
 import { useMemo } from 'react';
 import { PieceDrawing } from './PieceDrawing.tsx';
-import type { PieceLook } from '@lanakit/core/figure';
+import type { FigureLook, PieceLook } from '@lanakit/core/figure';
+import { TogetherDrawing } from './TogetherDrawing.tsx';
 
 interface FigureStripProps {
-  pieces: readonly PieceLook[];
+  figure: FigureLook;
   width: number;
   height: number;
 }
 
-/** A figure's pieces laid side by side, small, to know it by. */
-export function FigureStrip({ pieces, width, height }: FigureStripProps) {
+/** A figure, small, to know a pattern by: together, or its pieces side by side. */
+export function FigureStrip({ figure, width, height }: FigureStripProps) {
+  return figure.kind === 'together' ? (
+    <SmallFigure figure={figure} width={width} height={height} />
+  ) : (
+    <SmallPieces pieces={figure.pieces} width={width} height={height} />
+  );
+}
+
+type Small<F> = F & Omit<FigureStripProps, 'figure'>;
+
+/** Room round it, px; and no larger than this, px per mm. */
+const SMALL = { marginPx: 2, mostPxPerMm: 1.2 };
+
+function SmallFigure({
+  figure: { drawn, wool },
+  width,
+  height,
+}: Small<{ figure: Extract<FigureLook, { kind: 'together' }> }>) {
+  const { leftMm, rightMm, bottomMm, topMm } = drawn.box;
+  const room = (px: number, mm: number) => (px - 2 * SMALL.marginPx) / Math.max(1, mm);
+  const pxPerMm = Math.min(SMALL.mostPxPerMm, room(width, rightMm - leftMm), room(height, topMm - bottomMm));
+  const at = {
+    leftPx: width / 2 - ((leftMm + rightMm) / 2) * pxPerMm,
+    groundPx: height / 2 + ((topMm + bottomMm) / 2) * pxPerMm,
+    pxPerMm,
+  };
+  return (
+    <svg width={width} height={height} style={{ flex: 'none' }} aria-hidden>
+      <TogetherDrawing drawn={drawn} at={at} lookOf={(id) => (id === null ? null : (wool[id] ?? null))} />
+    </svg>
+  );
+}
+
+function SmallPieces({ pieces, width, height }: Small<{ pieces: readonly PieceLook[] }>) {
   const tray = useMemo(() => {
     const boxes = pieces.map(({ id, finished }) => ({
       id,

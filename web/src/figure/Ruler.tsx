@@ -8,16 +8,19 @@ interface RulerProps {
   unit: LengthUnit;
   offset: number;
   isVertical: boolean;
+  /** Nought is at its lower end: it measures heights. */
+  isFromBelow?: boolean;
 }
 
 const TICK_PX: Readonly<Record<Tick['weight'], number>> = { major: 8, half: 6, minor: 3.5 };
 
 /** An edge that measures, in centimetres or inches. */
-export function Ruler({ length, scale, unit, offset, isVertical }: RulerProps) {
+export function Ruler({ length, scale, unit, offset, isVertical, isFromBelow = false }: RulerProps) {
   if (length <= 0) return null;
   const ticks = rulerTicks(length, scale, unit);
+  const down = (at: number) => (isFromBelow ? length - at : at);
   const lines = ticks.map(({ at, weight }) =>
-    isVertical ? `M0 ${at.toFixed(1)}h${TICK_PX[weight]}` : `M${at.toFixed(1)} 0v${TICK_PX[weight]}`,
+    isVertical ? `M0 ${down(at).toFixed(1)}h${TICK_PX[weight]}` : `M${at.toFixed(1)} 0v${TICK_PX[weight]}`,
   );
   const style = isVertical
     ? { left: 0, top: offset, width: offset, height: length }
@@ -31,7 +34,7 @@ export function Ruler({ length, scale, unit, offset, isVertical }: RulerProps) {
             <text
               key={at}
               x={isVertical ? 10 : at}
-              y={isVertical ? at + 4.5 : 19}
+              y={isVertical ? down(at) + 4.5 : 19}
               fontSize={13}
               fill="var(--ink-2)"
               textAnchor={isVertical ? 'start' : 'middle'}

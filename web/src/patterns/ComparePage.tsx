@@ -4,7 +4,7 @@ import { stepTotals, type Pattern } from '@lanakit/core/pattern';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { useDraftOf, useRevision, useRevisionNames, useWool } from '../api/queries.ts';
-import { drawPattern } from '@lanakit/core/figure';
+import { lookOfBuild } from '@lanakit/core/figure';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { showGrams, revisionName, showPace, showMoney, showRange } from '../words/show.ts';
@@ -46,7 +46,7 @@ export function ComparePage() {
           <div className={styles.figures}>
             {builds.map(({ pattern, estimate }, index) => (
               <section key={index} className={`sheet ${styles.figure}`}>
-                <FigureStrip pieces={drawPattern(pattern, wool.wool)} width={540} height={130} />
+                <FigureStrip figure={lookOfBuild(pattern, estimate, wool.wool)} width={540} height={130} />
                 <p>
                   <b>{pattern.title}</b>, {names[index]?.split(', ').at(-1)}
                   <span className="quiet">

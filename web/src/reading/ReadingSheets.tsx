@@ -5,7 +5,7 @@ import { grantsWords } from '@lanakit/core/words';
 import { Button, Segmented } from 'antd';
 import { type ReactNode, useMemo, useState } from 'react';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
-import { piecesOf } from '@lanakit/core/figure';
+import { lookOfBuild } from '@lanakit/core/figure';
 import { LEVEL_WORDS, showPace, showMinutes } from '../words/show.ts';
 import styles from './Reading.module.css';
 import { Sittings } from './Sitting.tsx';
@@ -85,10 +85,7 @@ function ReadingSheet({ sheet, wool, reader, view }: ReadingSheetProps) {
   const totals = useMemo(() => stepTotals(build), [build]);
   const reading = useMemo(() => readingOf(build, estimate, wool, reader), [build, estimate, wool, reader]);
   const pieces = useMemo(() => piecesToMake(build, whole, estimate, wool), [build, whole, estimate, wool]);
-  const drawn = useMemo(
-    () => piecesOf(build, estimate, wool.fibres, 'front', whole),
-    [build, estimate, wool, whole],
-  );
+  const figure = useMemo(() => lookOfBuild(build, estimate, wool, whole), [build, estimate, wool, whole]);
   return (
     <article className={styles.paper}>
       <header className={styles.head}>
@@ -104,7 +101,7 @@ function ReadingSheet({ sheet, wool, reader, view }: ReadingSheetProps) {
             <p key={credit}>{credit}</p>
           ))}
         </div>
-        <FigureStrip pieces={drawn} width={300} height={110} />
+        <FigureStrip figure={figure} width={300} height={110} />
       </header>
       {notes.map((note) => (
         <p key={note}>

@@ -6,7 +6,7 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
 import { useRun } from '../api/queries.ts';
 import { SaveMark } from '../draft/SaveMark.tsx';
-import { drawPattern } from '@lanakit/core/figure';
+import { figureLook } from '@lanakit/core/figure';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
@@ -140,10 +140,10 @@ function Side({ run, draft, live }: SideProps) {
 }
 
 function RunFigure({ runPlan: { revision, wool } }: { runPlan: ShownRun }) {
-  const pieces = useMemo(() => drawPattern(revision.document, wool), [revision, wool]);
+  const figure = useMemo(() => figureLook(revision.document, wool), [revision, wool]);
   return (
     <div className={styles.figure}>
-      <FigureStrip pieces={pieces} width={286} height={130} />
+      <FigureStrip figure={figure} width={286} height={130} />
     </div>
   );
 }

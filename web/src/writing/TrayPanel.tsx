@@ -1,7 +1,7 @@
 import { type View, VIEWS, withSize } from '@lanakit/core/shapes';
 import { sizeWords } from '@lanakit/core/words';
-import { Checkbox, Select } from 'antd';
-import { useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { Checkbox, Segmented, Select } from 'antd';
+import { lazy, Suspense, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { type Piece, piecesOf } from '@lanakit/core/figure';
 import { PieceTray } from '../figure/PieceTray.tsx';
 import type { PullSize } from '../figure/SizeHandles.tsx';
@@ -23,8 +23,49 @@ interface TrayPanelProps {
   onOpenStep: (stepId: string) => void;
 }
 
+type Shown = 'pieces' | 'together';
+
+const SHOWN_WORDS: Readonly<Record<Shown, string>> = { pieces: 'Pieces', together: 'Together' };
+
+/** The pieces side by side, or the figure together. */
+export function TrayPanel({ isWithSteps, onOpenStep, ...tray }: TrayPanelProps) {
+  const [shown, setShown] = useState<Shown>('pieces');
+  const turn = (
+    <Segmented<Shown>
+      size="small"
+      aria-label="Drawn"
+      value={shown}
+      options={[
+        { value: 'pieces', label: 'side by side' },
+        { value: 'together', label: 'together' },
+      ]}
+      onChange={setShown}
+    />
+  );
+  return (
+    <section className={`sheet ${styles.tray}`} aria-label={SHOWN_WORDS[shown]}>
+      <div className={styles.trayHeading}>
+        <h2>{SHOWN_WORDS[shown]}</h2>
+        {turn}
+      </div>
+      {shown === 'pieces' ? (
+        <PiecesApart {...tray} />
+      ) : (
+        <Suspense>
+          <TogetherPanel {...tray} />
+        </Suspense>
+      )}
+      {isWithSteps && <LaterLifeLines onOpen={onOpenStep} />}
+    </section>
+  );
+}
+
+const TogetherPanel = lazy(async () => ({
+  default: (await import('./together/TogetherPanel.tsx')).TogetherPanel,
+}));
+
 /** The pieces to scale, from one side, whole or cut open. */
-export function TrayPanel({ chosenId, onChoose, onHold, isWithSteps, onOpenStep }: TrayPanelProps) {
+function PiecesApart({ chosenId, onChoose, onHold }: Omit<TrayPanelProps, 'isWithSteps' | 'onOpenStep'>) {
   const [isCutAway, setCutAway] = useState(false);
   const [showJoins, setShowJoins] = useState(true);
   const [side, setSide] = useState<View>('front');
@@ -34,25 +75,22 @@ export function TrayPanel({ chosenId, onChoose, onHold, isWithSteps, onOpenStep 
   const pieces = useDrawnPieces(side);
   const pullSize = usePullSize();
   return (
-    <section className={`sheet ${styles.tray}`} aria-label="Pieces">
-      <div className={styles.trayHeading}>
-        <h2>Pieces</h2>
-        <span className={styles.switches}>
-          <Select<View>
-            aria-label="Seen from"
-            size="small"
-            value={side}
-            popupMatchSelectWidth={false}
-            options={VIEWS.map((view) => ({ value: view, label: VIEW_WORDS[view] }))}
-            onChange={setSide}
-          />
-          <Checkbox checked={isCutAway} onChange={(event) => setCutAway(event.target.checked)}>
-            Cut open
-          </Checkbox>
-          <Checkbox checked={showJoins} onChange={(event) => setShowJoins(event.target.checked)}>
-            Joins
-          </Checkbox>
-        </span>
+    <>
+      <div className={styles.looks}>
+        <Select<View>
+          aria-label="Seen from"
+          size="small"
+          value={side}
+          popupMatchSelectWidth={false}
+          options={VIEWS.map((view) => ({ value: view, label: VIEW_WORDS[view] }))}
+          onChange={setSide}
+        />
+        <Checkbox checked={isCutAway} onChange={(event) => setCutAway(event.target.checked)}>
+          Cut open
+        </Checkbox>
+        <Checkbox checked={showJoins} onChange={(event) => setShowJoins(event.target.checked)}>
+          Joins
+        </Checkbox>
       </div>
       <p className={`quiet small ${styles.legend}`}>
         sizes and outlines are finished; dashed: rolled or laid out · {unit === 'mm' ? 'cm' : 'inches'}
@@ -74,8 +112,7 @@ export function TrayPanel({ chosenId, onChoose, onHold, isWithSteps, onOpenStep 
           <p className={`quiet ${styles.empty}`}>Parts are drawn here as you write them, all to one scale.</p>
         )
       )}
-      {isWithSteps && <LaterLifeLines onOpen={onOpenStep} />}
-    </section>
+    </>
   );
 }
 

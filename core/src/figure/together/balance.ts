@@ -19,7 +19,7 @@ export type Standing =
       readonly toward: Point2;
       /** How far it may be tipped that way before it falls, degrees; under nought it falls by itself. */
       readonly tipDeg: number;
-      /** That it stands, with grams as uncertain as they are. */
+      /** That it stands, with grams and hands as uncertain as they are. */
       readonly chance: number;
     };
 
@@ -46,9 +46,12 @@ export function standingOf(points: readonly PointMass[], support: readonly Point
   };
 }
 
+/** How far off a hand sets what weighs and what stands, mm. Ours. */
+export const HAND_SIGMA_MM = 1;
+
 /**
  * The chance that the centre of mass stays this side of one edge. It moves by (r − c)·δm ÷ M for every δm at r: own errors
- * in quadrature, those that one fibre makes together added first.
+ * in quadrature, those that one fibre makes together added first; a hand’s own millimetre with them.
  */
 function chanceWithin(
   points: readonly PointMass[],
@@ -64,6 +67,5 @@ function chanceWithin(
     sharedMm.set(group, (sharedMm.get(group) ?? 0) + moves * sharedSigma);
   }
   const varianceMm2 = [...sharedMm.values()].reduce((sum, mm) => sum + mm ** 2, ownMm2);
-  if (varianceMm2 <= 0) return marginMm >= 0 ? 1 : 0;
-  return normalCdf(marginMm / Math.sqrt(varianceMm2));
+  return normalCdf(marginMm / Math.sqrt(varianceMm2 + HAND_SIGMA_MM ** 2));
 }

@@ -1,7 +1,4 @@
-import type { PointMm, Solid } from '../../shapes/index.ts';
-import { flatBody } from './flatBody.ts';
-import { roundBody } from './roundBody.ts';
-import { ropeBody } from './ropeBody.ts';
+import type { PointMm } from '../../shapes/index.ts';
 import type { Vec3 } from './space.ts';
 
 /** A point of a surface, and which way is straight out there. */
@@ -34,21 +31,4 @@ export interface Body {
   /** @param heightFraction 0 its lowest, 1 its highest point along its axis; both are poles. */
   readonly spotAt: (aroundDeg: number, heightFraction: number) => SurfaceSpot;
   readonly contains: (point: Vec3) => boolean;
-}
-
-const bodies = new WeakMap<Solid, Body>();
-
-/** The body of a solid; kept with it, for it is asked for at every look. */
-export function bodyOf(solid: Solid): Body {
-  const known = bodies.get(solid);
-  if (known) return known;
-  const body = make(solid);
-  bodies.set(solid, body);
-  return body;
-}
-
-function make(solid: Solid): Body {
-  if (solid.build === 'rope') return ropeBody(solid);
-  const { halfWidthMm } = solid;
-  return halfWidthMm ? roundBody(solid, halfWidthMm) : flatBody(solid);
 }

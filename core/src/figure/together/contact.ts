@@ -1,6 +1,18 @@
 import type { HeldBy } from '../../pattern/index.ts';
 import type { Body } from './body.ts';
-import { type Frame, pointFrom, pointIn, plus, times, unit, type Vec3 } from './space.ts';
+import {
+  acrossAxis,
+  cross,
+  type Frame,
+  plus,
+  pointFrom,
+  pointIn,
+  RIGHT,
+  times,
+  unit,
+  UP,
+  type Vec3,
+} from './space.ts';
 
 /** Where two surfaces cut into one another: as if in a plane, round about its middle. */
 export interface Contact {
@@ -86,3 +98,23 @@ function normalThrough(points: readonly Vec3[], middle: Vec3, toward: Vec3): Vec
   const side = square[0] * toward[0] + square[1] * toward[1] + square[2] * toward[2];
   return side < 0 ? times(square, -1) : square;
 }
+
+const RING_POINTS = 28;
+
+/** The round in which two pieces meet, as points. */
+export function contactRing({ middle, outward, acrossMm }: Contact): Vec3[] {
+  // Any way across will do for a round.
+  const side = acrossAxis(Math.abs(outward[1]) < 0.9 ? UP : RIGHT, outward) ?? RIGHT;
+  const other = cross(outward, side);
+  return Array.from({ length: RING_POINTS }, (_, at) => {
+    const angle = (2 * Math.PI * at) / RING_POINTS;
+    const out = plus(times(side, Math.cos(angle)), times(other, Math.sin(angle)));
+    return plus(middle, times(out, acrossMm / 2));
+  });
+}
+
+/** Where a loose end comes to in what its piece is set on: straight in from where it is held. */
+export const looseEndOf = (
+  { set, frame }: { readonly set: { readonly normal: Vec3 }; readonly frame: Frame },
+  tailMm: number,
+): Vec3 => plus(frame.origin, times(set.normal, -tailMm));

@@ -3,7 +3,21 @@ import { type DetailSpot, type PlacedDetail, sizeOfDetail, sizeOfThing } from '.
 import type { DrawnMark } from './drawnMark.ts';
 import { hullOf, type Point2 } from './hull.ts';
 import type { PlacedPiece } from './placeFigure.ts';
-import { cross, dot, plus, pointFrom, times, type Vec3 } from './space.ts';
+import {
+  acrossAxis,
+  cross,
+  degrees,
+  directionIn,
+  dot,
+  type Frame,
+  plus,
+  pointFrom,
+  pointIn,
+  times,
+  unit,
+  type Vec3,
+} from './space.ts';
+import type { Body } from './body.ts';
 
 /** Points along the rim of what is laid on. */
 const RIM = 28;
@@ -44,7 +58,7 @@ interface Drawing {
   readonly detailKey: string;
 }
 
-/** An ellipse draped over its piece; what of it lies over the horizon is not seen. */
+/** An ellipse that follows its piece; what of it lies over the horizon is not seen. */
 function area(
   spot: DetailSpot,
   host: PlacedPiece,
@@ -54,31 +68,42 @@ function area(
   const side = cross(spot.along, spot.normal);
   const rim = Array.from({ length: RIM }, (_, at) => {
     const angle = (2 * Math.PI * at) / RIM;
-    const on = plus(
-      times(spot.along, (alongMm / 2) * Math.cos(angle)),
-      times(side, (acrossMm / 2) * Math.sin(angle)),
-    );
-    return draped(plus(spot.point, on), spot, host);
+    const [along, across] = [(alongMm / 2) * Math.cos(angle), (acrossMm / 2) * Math.sin(angle)];
+    const way = unit(plus(times(spot.along, along), times(side, across)));
+    return walked(host, spot, way, Math.hypot(along, across), camera);
   });
-  const outline = hullOf(rim.map((point) => seen(camera, point)));
-  return outline.length > 2 ? [{ kind: 'area', fibreId, outline, detailKey }] : [];
+  const outline = rim.map((point) => seen(camera, point));
+  return [{ kind: 'area', fibreId, outline, detailKey }];
 }
 
-/** Halvings in which a point above a surface is brought down onto it. */
-const HALVINGS = 14;
+/** Steps in which a way along a surface is followed. */
+const STEPS = 8;
 
-/** A point of the plane that touches there, brought onto the surface: bent about it as far as it is away. */
-function draped(point: Vec3, { normal, point: middle }: DetailSpot, host: PlacedPiece): Vec3 {
-  const isIn = (depth: number) =>
-    host.body.contains(pointFrom(host.frame, plus(point, times(normal, -depth))));
-  let [above, below] = [0, Math.hypot(point[0] - middle[0], point[1] - middle[1], point[2] - middle[2])];
-  if (!isIn(below)) return point;
-  for (let step = 0; step < HALVINGS; step++) {
-    const depth = (above + below) / 2;
-    if (isIn(depth)) below = depth;
-    else above = depth;
+/** The end of a way over a surface, or where it goes over the horizon of who looks. */
+function walked(
+  { body, frame }: PlacedPiece,
+  { point, normal }: Pick<DetailSpot, 'point' | 'normal'>,
+  way: Vec3,
+  lengthMm: number,
+  { toward }: Camera,
+): Vec3 {
+  // What is flat is followed as it lies.
+  if (body.face) return plus(point, times(way, lengthMm));
+  let [at, ahead] = [point, way];
+  for (let step = 0; step < STEPS; step++) {
+    const next = onSurface(body, frame, plus(at, times(ahead, lengthMm / STEPS)));
+    if (dot(normal, toward) > 0 && dot(next.normal, toward) < 0) return at;
+    ahead = acrossAxis(ahead, next.normal) ?? ahead;
+    at = next.point;
   }
-  return plus(point, times(normal, -below));
+  return at;
+}
+
+/** A point near a round surface, brought onto it at its own height. */
+function onSurface(body: Body, frame: Frame, near: Vec3): Pick<DetailSpot, 'point' | 'normal'> {
+  const [x, y, z] = pointFrom(frame, near);
+  const spot = body.spotAt(degrees(Math.atan2(x, z)), Math.min(1, Math.max(0, y / body.heightMm)));
+  return { point: pointIn(frame, spot.point), normal: directionIn(frame, spot.normal) };
 }
 
 /** Across its place; turned by its twist. */
@@ -89,9 +114,10 @@ function line(
   { camera, fibreId, detailKey }: Drawing,
 ): DrawnMark[] {
   const side = cross(spot.along, spot.normal);
+  const half = Math.floor(ALONG / 2);
   const points = Array.from({ length: ALONG }, (_, at) => {
-    const out = (at / (ALONG - 1) - 0.5) * lengthMm;
-    return seen(camera, draped(plus(spot.point, times(side, out)), spot, host));
+    const out = ((at - half) / half) * (lengthMm / 2);
+    return seen(camera, walked(host, spot, times(side, Math.sign(out)), Math.abs(out), camera));
   });
   return [{ kind: 'line', fibreId, points, detailKey }];
 }
@@ -109,7 +135,7 @@ function hair(
   const count = Math.max(3, Math.round(lineMm * STRANDS_PER_MM));
   const strands = Array.from({ length: count }, (_, at): [Point2, Point2] => {
     const share = at / (count - 1) - 0.5;
-    const root = draped(plus(spot.point, times(side, share * lineMm)), spot, host);
+    const root = walked(host, spot, times(side, Math.sign(share)), Math.abs(share) * lineMm, camera);
     // Out of the surface, and then down with its own weight; never quite alike.
     const fall = plus(times(spot.normal, 0.55 + 0.12 * Math.sin(at * 2.4)), [0, -0.75, 0]);
     const tip = plus(plus(root, times(fall, dropMm)), times(side, share * dropMm * 0.35));

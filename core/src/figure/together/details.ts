@@ -5,6 +5,7 @@ import {
   type Pattern,
   type Place,
   type Placement,
+  type PlaceTarget,
   type Use,
 } from '../../pattern/index.ts';
 import type { Finding } from '../../shelf/index.ts';
@@ -91,15 +92,33 @@ function detailsOn(host: PlacedPiece, part: Part): PlacedDetail[] {
   });
 }
 
+/** What is laid on others, and what lies on it in turn: at the same spots, unless it says its own. */
 function laidOn(part: Part, hosts: readonly PlacedPiece[]): PlacedDetail[] {
-  return overHosts(hosts, countOf(part.count)).map(({ host, count }) =>
-    detail(
+  return overHosts(hosts, countOf(part.count)).flatMap(({ host, count }) => {
+    const laid = detail(
       { key: `${part.id}.${host.index}`, host, of: { kind: 'laid', part } },
       part.placement,
       () => proposePatch(part, count),
       count,
-    ),
-  );
+    );
+    const onIt = part.uses.flatMap((use): PlacedDetail[] =>
+      'placement' in use && use.role !== 'coat'
+        ? [
+            detail(
+              {
+                key: `${use.id}.${host.index}`,
+                host,
+                of: { kind: 'use', partId: part.id, use },
+              },
+              use.placement,
+              () => laid.placement,
+              count,
+            ),
+          ]
+        : [],
+    );
+    return [laid, ...onIt];
+  });
 }
 
 const proposePatch = (part: Part, count: number): Placement => {
@@ -148,6 +167,18 @@ function spotIn(
     normal: directionIn(frame, seen(normal)),
     along: directionIn(frame, seen(along)),
   };
+}
+
+/** What in the pattern keeps its place. */
+export function targetOf({ of }: PlacedDetail): PlaceTarget {
+  switch (of.kind) {
+    case 'use':
+      return { kind: 'use', partId: of.partId, useId: of.use.id };
+    case 'laid':
+      return { kind: 'laid', partId: of.part.id };
+    case 'finding':
+      return { kind: 'finding', findingUseId: of.findingUseId };
+  }
 }
 
 /** How large a counted thing is, mm: across, and how far it stands off; null: nobody has measured it. */

@@ -1,4 +1,6 @@
-import { outermostUse } from '../../engine/index.ts';
+import { outermostUse, type PartEstimate } from '../../engine/index.ts';
+import { innerSolids } from '../innerSolids.ts';
+import { bodyOf } from './bodyOf.ts';
 import { isWool, type Part } from '../../pattern/index.ts';
 import { type Camera, cameraOf, type LookFrom, seen } from './camera.ts';
 import { decalOf } from './decals.ts';
@@ -33,23 +35,26 @@ export interface DrawnPiece {
   /** Which way its fibres lie in the drawing, degrees from upright, clockwise. */
   readonly lieDeg: number;
   readonly marks: readonly DrawnMark[];
+  /** Cut open: its layers from the outside in; none where it is whole. */
+  readonly layers: readonly { readonly fibreId: string | null; readonly outline: Silhouette }[];
 }
 
-/** A figure as it is seen from one side. */
+/** A figure as it is seen from one side. @param cutOpen what its pieces came to; left out: it is whole */
 export function drawnFigure(
   { figure, details }: Together,
   parts: readonly Part[],
   from: LookFrom,
+  cutOpen: readonly PartEstimate[] = [],
 ): DrawnFigure {
   const camera = cameraOf(from);
   const pieces = drawingOrder(figure, camera).map((piece) => {
     const part = parts.find(({ id }) => id === piece.partId);
-    return drawnPiece(
-      piece,
-      part,
-      details.filter(({ host }) => host === piece),
-      camera,
-    );
+    const estimate = cutOpen.find(({ partId }) => partId === piece.partId);
+    const onIt = details.filter(({ host }) => host === piece);
+    return {
+      ...drawnPiece(piece, part, onIt, camera),
+      layers: estimate ? layersIn(piece, estimate, camera) : [],
+    };
   });
   return { pieces, box: boxOf(pieces) };
 }
@@ -59,7 +64,7 @@ function drawnPiece(
   part: Part | undefined,
   details: readonly PlacedDetail[],
   camera: Camera,
-): DrawnPiece {
+): Omit<DrawnPiece, 'layers'> {
   const outer = part && outermostUse(part);
   const [base, tip] = [seen(camera, piece.frame.origin), seen(camera, pointIn(piece.frame, [0, 1, 0]))];
   return {
@@ -71,6 +76,15 @@ function drawnPiece(
     lieDeg: (Math.atan2(tip[0] - base[0], tip[1] - base[1]) * 180) / Math.PI,
     marks: [...sharesOf(piece, part, camera), ...details.flatMap((detail) => decalOf(detail, camera))],
   };
+}
+
+/** Layers lie about one middle: each as far within the one over it at both ends. */
+function layersIn(piece: PlacedPiece, estimate: PartEstimate, camera: Camera): DrawnPiece['layers'] {
+  return innerSolids(estimate).map(({ fibreId, solid }) => {
+    const body = bodyOf(solid);
+    const origin = pointIn(piece.frame, [0, (piece.body.heightMm - body.heightMm) / 2, 0]);
+    return { fibreId, outline: silhouetteOf({ ...piece, body, frame: { ...piece.frame, origin } }, camera) };
+  });
 }
 
 /** A coat over a share of a piece covers it from its tip down. */

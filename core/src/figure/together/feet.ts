@@ -4,7 +4,7 @@ import { type Figure, type PlacedPiece, reachOf } from './placeFigure.ts';
 import { pointIn, type Vec3 } from './space.ts';
 
 /** What lies as near to the lowest plane stands on it, mm: felt gives. */
-export const FOOT_MM = 1.5;
+const FOOT_MM = 1.5;
 
 /** What a figure rests on, seen from above: x and z, counter-clockwise; fewer than three points where it rests on a line. */
 export function supportOf(figure: Figure, stance: Stance | null): Point2[] {
@@ -17,7 +17,7 @@ export function supportOf(figure: Figure, stance: Stance | null): Point2[] {
 const across = ([x, , z]: Vec3): Point2 => [x, z];
 
 /** Where a piece comes within a foot of the ground: its points there, and where its surface crosses that height. */
-export function feetOf(piece: PlacedPiece): Point2[] {
+function feetOf(piece: PlacedPiece): Point2[] {
   if (reachOf(piece, [0, -1, 0]) < -FOOT_MM) return [];
   const rings = piece.body.finerRings().map((ring) => ring.map((point) => pointIn(piece.frame, point)));
   return rings.flatMap((ring, at) =>

@@ -89,7 +89,7 @@ function spotOfBlock(
 }
 
 /** From the leftmost to the rightmost of an outline at a height; its box where nothing is cut. */
-export function extentAt(outer: readonly PointMm[], y: number): [left: number, right: number] {
+function extentAt(outer: readonly PointMm[], y: number): [left: number, right: number] {
   let [left, right] = [Infinity, -Infinity];
   let [x0, y0] = outer.at(-1) ?? [0, 0];
   for (const [x1, y1] of outer) {
@@ -106,22 +106,22 @@ export function extentAt(outer: readonly PointMm[], y: number): [left: number, r
 function centroidOf(face: readonly (readonly PointMm[])[]): Vec3 {
   let [area, momentX, momentY] = [0, 0, 0];
   face.forEach((contour, index) => {
-    let [own, ownX, ownY] = [0, 0, 0];
+    let [contourArea, contourX, contourY] = [0, 0, 0];
     let [x0, y0] = contour.at(-1) ?? [0, 0];
     for (const [x, y] of contour) {
       const twice = x0 * y - x * y0;
-      own += twice / 2;
-      ownX += (twice * (x0 + x)) / 6;
-      ownY += (twice * (y0 + y)) / 6;
+      contourArea += twice / 2;
+      contourX += (twice * (x0 + x)) / 6;
+      contourY += (twice * (y0 + y)) / 6;
       [x0, y0] = [x, y];
     }
     const others = face.filter((_, at) => at !== index);
     const [px, py] = contour[0] ?? [0, 0];
     const nesting = others.filter((other) => isWithin(px, py, [other])).length;
-    const sign = Math.sign(own) * (nesting % 2 === 1 ? -1 : 1);
-    area += sign * own;
-    momentX += sign * ownX;
-    momentY += sign * ownY;
+    const sign = Math.sign(contourArea) * (nesting % 2 === 1 ? -1 : 1);
+    area += sign * contourArea;
+    momentX += sign * contourX;
+    momentY += sign * contourY;
   });
   return area === 0 ? [0, 0, 0] : [momentX / area, momentY / area, 0];
 }

@@ -46,16 +46,27 @@ export function mendsOf(figure: Figure, points: readonly PointMass[], standing: 
 const isSteady = (standing: Standing): boolean =>
   'tipDeg' in standing && standing.tipDeg >= STEADY_DEG - 1e-6;
 
-/** How heavy may be tried: the whole figure once more. */
 const HALVINGS = 40;
 
-/** The least of something for which the figure stands steadily; null: not even with the most of it. */
+/** Amounts tried one after the other: too much of something may tip it over the other way. */
+const TRIES = 120;
+
+/** The least of something for which the figure stands steadily; null: with no amount of it up to the most. */
 function least(
   most: number,
   tried: (amount: number) => Standing,
 ): { amount: number; standing: Standing } | null {
-  if (!isSteady(tried(most))) return null;
-  let [low, high] = [0, most];
+  let low = 0;
+  for (let at = 1; at <= TRIES; at++) {
+    const amount = (most * at) / TRIES;
+    if (isSteady(tried(amount))) return closedIn(low, amount, tried);
+    low = amount;
+  }
+  return null;
+}
+
+function closedIn(from: number, to: number, tried: (amount: number) => Standing) {
+  let [low, high] = [from, to];
   for (let step = 0; step < HALVINGS; step++) {
     const middle = (low + high) / 2;
     if (isSteady(tried(middle))) high = middle;
@@ -64,12 +75,15 @@ function least(
   return { amount: high, standing: tried(high) };
 }
 
+/** More than half of the figure once more is no weight that anybody hides. */
+const MOST_WEIGHT = 0.5;
+
 function withWeight(figure: Figure, points: readonly PointMass[], { toward, support, centre }: Told): Mend[] {
   const at = lowPlace(figure, [-toward[0], -toward[1]]);
   if (!at) return [];
   const tried = (massG: number) =>
     standingOf([...points, { massG, point: at, group: '', sharedSigma: 0, ownSigma: 0 }], support);
-  const found = least(centre.massG, tried);
+  const found = least(centre.massG * MOST_WEIGHT, tried);
   return found ? [{ kind: 'weight', massG: found.amount, at, standing: found.standing }] : [];
 }
 

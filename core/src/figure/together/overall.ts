@@ -1,6 +1,7 @@
-import { type Length, toMm } from '../../base/index.ts';
+import { toMm } from '../../base/index.ts';
+import type { Pattern } from '../../pattern/index.ts';
 import { type Figure, reachOf } from './placeFigure.ts';
-import type { Vec3 } from './space.ts';
+import { pointIn, type Vec3 } from './space.ts';
 
 /** A figure over all, mm. */
 export interface SizeOverAll {
@@ -18,22 +19,55 @@ export function sizeOverAll({ pieces }: Figure): SizeOverAll | null {
 }
 
 /** By so much a stated height may be off before it is told. */
-export const HEIGHT_TOLERANCE = 0.05;
+const HEIGHT_TOLERANCE = 0.05;
 
 /** A stated height against what the pieces come to. */
-export interface HeightAgainst {
-  readonly statedMm: number;
-  readonly heightMm: number;
-  /** Come to ÷ stated − 1. */
-  readonly off: number;
-  readonly isOff: boolean;
-}
+export type HeightAgainst =
+  /** Cords, cut pieces and the like belong to the figure and are not drawn: nobody can tell. */
+  | { readonly kind: 'more-than-pieces'; readonly statedMm: number }
+  | {
+      readonly kind: 'told';
+      readonly statedMm: number;
+      readonly heightMm: number;
+      /** Come to ÷ stated − 1. */
+      readonly off: number;
+      readonly isOff: boolean;
+    };
 
 /** Null: none is stated, or nothing has a size. */
-export function heightAgainst(figure: Figure, finishedHeight: Length | null): HeightAgainst | null {
+export function heightAgainst(
+  figure: Figure,
+  { finishedHeight, cuts, stance }: Pick<Pattern, 'finishedHeight' | 'cuts' | 'stance'>,
+): HeightAgainst | null {
   const size = sizeOverAll(figure);
   if (!size || finishedHeight === null) return null;
   const statedMm = toMm(finishedHeight);
-  const off = size.heightMm / statedMm - 1;
-  return { statedMm, heightMm: size.heightMm, off, isOff: Math.abs(off) > HEIGHT_TOLERANCE };
+  if (cuts.some((cut) => !isWithinPieces(cut, figure))) return { kind: 'more-than-pieces', statedMm };
+  // Of what lies, its height is what it is from head to foot.
+  const heightMm =
+    stance?.rests === 'lies' ? Math.max(size.heightMm, size.widthMm, size.depthMm) : size.heightMm;
+  const off = heightMm / statedMm - 1;
+  return { kind: 'told', statedMm, heightMm, off, isOff: Math.abs(off) > HEIGHT_TOLERANCE };
+}
+
+/** Cuts that make no figure higher: wire through its pieces, what is wound on it, and whiskers. */
+function isWithinPieces(cut: Pattern['cuts'][number], { pieces }: Figure): boolean {
+  if (cut.kind === 'wire')
+    return cut.segments.some(({ partId }) => pieces.some((piece) => piece.partId === partId));
+  return (
+    cut.kind === 'covering' || cut.kind === 'binding' || cut.kind === 'whisker' || cut.kind === 'rolled-strip'
+  );
+}
+
+/** How far a figure reaches from its upright, and how high: room to turn it in. */
+export function turningRoom({ pieces }: Figure): { radiusMm: number; topMm: number } {
+  let [radiusMm, topMm] = [0, 0];
+  for (const { body, frame } of pieces)
+    for (const ring of body.rings)
+      for (const point of ring) {
+        const [x, y, z] = pointIn(frame, point);
+        radiusMm = Math.max(radiusMm, Math.hypot(x, z));
+        topMm = Math.max(topMm, y);
+      }
+  return { radiusMm, topMm };
 }

@@ -8,7 +8,8 @@ import {
   type Placement,
   UPRIGHT,
 } from '../../pattern/index.ts';
-import { type Body, bodyOf } from './body.ts';
+import type { Body } from './body.ts';
+import { bodyOf } from './bodyOf.ts';
 import { type Contact, contactOf } from './contact.ts';
 import { frameOnHost } from './onHost.ts';
 import { proposeJoin } from './propose.ts';
@@ -121,7 +122,7 @@ export function placeFigure(build: BuildOfFigure, estimate: EstimateOfFigure): F
 }
 
 /** What is only laid on another part has no body of its own to be set anywhere. */
-export const isLaidOn = ({ shape }: Part): boolean => shape.kind === 'patch' || shape.kind === 'fringe';
+const isLaidOn = ({ shape }: Part): boolean => shape.kind === 'patch' || shape.kind === 'fringe';
 
 function bodiesOf(parts: readonly PartEstimate[]): Map<string, Body> {
   return new Map(parts.flatMap(({ partId, solid }) => (solid ? [[partId, bodyOf(solid)] as const] : [])));

@@ -96,7 +96,7 @@ function legs(count: number, host: Body): Placement {
 }
 
 /** How far something must lean there to point straight down its host. */
-export function leanDown(host: Body, { aroundDeg, heightFraction }: Place): number {
+function leanDown(host: Body, { aroundDeg, heightFraction }: Place): number {
   const { normal } = host.spotAt(aroundDeg, heightFraction);
   return degrees(Math.atan2(-Math.sqrt(Math.max(0, 1 - normal[1] ** 2)), -normal[1]));
 }

@@ -61,7 +61,7 @@ export function whatItTells(
   const from = hangAt && pointOnPiece(figure, hangAt);
   return {
     size: sizeOverAll(figure),
-    height: heightAgainst(figure, build.finishedHeight),
+    height: heightAgainst(figure, build),
     masses,
     centre,
     standing: standingOf(masses.points, supportOf(figure, build.stance)),

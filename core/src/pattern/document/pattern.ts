@@ -171,11 +171,14 @@ export type TechniqueUse = Static<typeof TechniqueUse>;
 /** Whose left and right it is; null: nobody has said. */
 const SIDES_SEEN = ['figure', 'viewer'] as const;
 
+/** What documents are written in today; `upgradePattern` brings older ones forward. */
+export const PATTERN_FORMAT = 8;
+
 /** A pattern as it is stored: one document per revision. */
 export const Pattern = Type.Object(
   {
     format: Type.Literal('lanakit-pattern'),
-    formatVersion: Type.Literal(8),
+    formatVersion: Type.Literal(PATTERN_FORMAT),
     title: Type.String({ maxLength: 120 }),
     finishedHeight: Type.Union([Length, Type.Null()]),
     /** Null: as it is proposed from the pattern itself. */

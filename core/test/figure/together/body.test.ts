@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { bodyOf } from '../../../src/figure/together/body.ts';
+import { bodyOf } from '../../../src/figure/together/bodyOf.ts';
 import { dot, plus, times, unit, type Vec3 } from '../../../src/figure/together/space.ts';
 import { type Shape, solidOf } from '../../../src/shapes/index.ts';
 import { shapes } from '../../support/make.ts';

@@ -126,3 +126,24 @@ describe('the figure as it is seen', () => {
     expect(drawn(ring, SIDE).drawing.pieces[0]?.outline).toHaveLength(1);
   });
 }); // prettier-ignore
+
+describe('a figure cut open', () => {
+  test('shows its layers within one another, the core as large as the engine leaves it', () => {
+    const coated = pattern([part('body', shapes.ball(60), { coat: 'coat' })]);
+    const estimate = estimatePattern(coated, WOOL);
+    const { pieces } = drawnFigure(putTogether(coated, estimate, WOOL.findings), coated.parts, FRONT, estimate.parts);
+    const [finished, core] = pieces[0]!.layers;
+    const acrossOf = (outline: readonly (readonly (readonly [number, number])[])[] | undefined) => {
+      const xs = outline!.flat().map(([x]) => x);
+      return Math.max(...xs) - Math.min(...xs);
+    };
+    expect(finished?.fibreId).toBe('coat');
+    expect(core?.fibreId).toBe('core');
+    const bareMm = estimate.parts[0]!.working.layers!.coreSolid!.widthMm;
+    expect(acrossOf(finished?.outline)).toBeCloseTo(60, 0);
+    expect(acrossOf(core?.outline)).toBeCloseTo(bareMm, 0);
+    // Its middle stays where it is: the coat is as thick below as above.
+    const ys = core!.outline.flat().map(([, y]) => y);
+    expect((Math.max(...ys) + Math.min(...ys)) / 2).toBeCloseTo(30, 1);
+  });
+}); // prettier-ignore

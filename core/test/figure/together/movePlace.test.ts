@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { bodyOf } from '../../../src/figure/together/body.ts';
+import { bodyOf } from '../../../src/figure/together/bodyOf.ts';
 import { cameraOf, seen } from '../../../src/figure/together/camera.ts';
 import { leanTurned, nudge, placementChanged, placeSeenAt } from '../../../src/figure/together/movePlace.ts';
 import { axisAt, hostSpot } from '../../../src/figure/together/onHost.ts';

@@ -19,7 +19,7 @@ import type { Database } from 'better-sqlite3';
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
 export type Migration = string | ((db: Database) => void);
 
-/** In order; the position in this list, from 1, is the database's version. Never edit one that has shipped. */
+/** In order; the position in this list, from 1, is the database's version. One that writes a document since 13 seals it. Never edit one that has shipped. */
 export const MIGRATIONS: readonly Migration[] = [
   firstSlice,
   shelf,

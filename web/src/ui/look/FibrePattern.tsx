@@ -9,6 +9,8 @@ interface FibrePatternProps {
   seed: string;
   /** Combed fibre runs up and down instead of across. */
   isUpright?: boolean;
+  /** It runs so far round from upright, clockwise, degrees. */
+  lieDeg?: number;
 }
 
 /** A fibre as an SVG paint. It does not depend on the shape it fills, so an edit of a size draws nothing anew. */
@@ -17,6 +19,7 @@ export const FibrePattern = memo(function FibrePattern({
   fibre,
   seed,
   isUpright = false,
+  lieDeg = 0,
 }: FibrePatternProps) {
   const [shiftX, shiftY] = tileShiftPx(seed);
   // Opened, a page has its words and colours first; the fibre is painted when there is a moment, once for all.
@@ -27,7 +30,7 @@ export const FibrePattern = memo(function FibrePattern({
       width={TILE_PX}
       height={TILE_PX}
       patternUnits="userSpaceOnUse"
-      patternTransform={`${isUpright ? 'rotate(90) ' : ''}translate(${shiftX} ${shiftY})`}
+      patternTransform={`${isUpright ? `rotate(${90 + lieDeg}) ` : ''}translate(${shiftX} ${shiftY})`}
     >
       {fibre.strands && isPainted ? (
         <image

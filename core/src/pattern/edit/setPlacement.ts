@@ -1,0 +1,29 @@
+import type { Pattern } from '../document/pattern.ts';
+import type { Placement } from '../document/placement.ts';
+
+/** What of a pattern has a place: the pieces of a join, a detail, a part that is laid on another, a bought thing. */
+export type PlaceTarget =
+  | { readonly kind: 'join'; readonly joinId: string }
+  | { readonly kind: 'use'; readonly partId: string; readonly useId: string }
+  | { readonly kind: 'laid'; readonly partId: string }
+  | { readonly kind: 'finding'; readonly findingUseId: string };
+
+/** The thing in a pattern that keeps the place; undefined: it is gone. The pattern’s own, to be read or changed. */
+export function placedThing(
+  { joins, parts, findings }: Pick<Pattern, 'joins' | 'parts' | 'findings'>,
+  target: PlaceTarget,
+): { placement: Placement | null } | undefined {
+  switch (target.kind) {
+    case 'join':
+      return joins.find(({ id }) => id === target.joinId);
+    case 'use': {
+      const part = parts.find(({ id }) => id === target.partId);
+      const use = part?.uses.find(({ id }) => id === target.useId);
+      return use && 'placement' in use ? use : undefined;
+    }
+    case 'laid':
+      return parts.find(({ id }) => id === target.partId);
+    case 'finding':
+      return findings.find(({ id }) => id === target.findingUseId);
+  }
+}

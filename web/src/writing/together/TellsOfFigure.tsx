@@ -1,0 +1,90 @@
+import { type FigureTells, mendsOf, type Together } from '@lanakit/core/figure';
+import { UPRIGHT } from '@lanakit/core/pattern';
+import {
+  counted,
+  hangingWords,
+  keepUpWords,
+  notPlacedWords,
+  notWeighedWords,
+  overAllWords,
+  standingWords,
+} from '@lanakit/core/words';
+import { Button } from 'antd';
+import { useMemo } from 'react';
+import { useTable } from '../table/tableContext.ts';
+import { proposedPlaces } from './proposedPlaces.ts';
+import type { PlaceEdits } from './usePlaceEdits.ts';
+
+interface TellsOfFigureProps {
+  together: Together;
+  tells: FigureTells;
+  edits: PlaceEdits;
+}
+
+/** What the figure tells once it is together: how large it is, whether it stays up, and what is missing from that. */
+export function TellsOfFigure({ together, tells, edits }: TellsOfFigureProps) {
+  const unit = useTable((table) => table.document.lengthUnit);
+  const build = useTable((table) => table.build);
+  const findings = useTable((table) => table.wool.findings);
+  const { rests } = build.stance ?? UPRIGHT;
+  const mends = useMemo(
+    () => (rests === 'hangs' ? [] : mendsOf(together.figure, tells.masses.points, tells.standing)),
+    [rests, together, tells],
+  );
+  const nameOfFinding = (useId: string) => {
+    const use = build.findings.find(({ id }) => id === useId);
+    return findings.get(use?.findingId ?? '')?.name ?? 'a thing not chosen yet';
+  };
+  const { notWeighed } = tells.masses;
+  return (
+    <div aria-live="polite">
+      <p>
+        <strong>{overAllWords(tells, unit)}.</strong>
+      </p>
+      {rests === 'hangs' ? (
+        <p>{tells.hanging ? hangingWords(tells.hanging) : 'Where it hangs from: nobody has said.'}</p>
+      ) : (
+        <p className={tells.standing.kind === 'falls' || tells.standing.kind === 'no-flat' ? 'red' : ''}>
+          {standingWords(tells.standing, rests, unit)}
+        </p>
+      )}
+      {mends.length > 0 && (
+        <>
+          <p className="quiet">So that it stands through a tap on the table, one of these:</p>
+          <ul>
+            {mends.map((mend) => (
+              <li key={mend.kind}>{keepUpWords(mend, unit)}</li>
+            ))}
+          </ul>
+        </>
+      )}
+      {notWeighed.length > 0 && (
+        <p className="quiet">
+          Weighed without {notWeighed.map((thing) => notWeighedWords(thing, build, nameOfFinding)).join(', ')}
+          .
+        </p>
+      )}
+      {together.figure.notPlaced.length > 0 && (
+        <p className="quiet">
+          Not in the figure:{' '}
+          {together.figure.notPlaced.map((piece) => notPlacedWords(piece, build)).join('; ')}.
+        </p>
+      )}
+      <Proposed together={together} edits={edits} />
+    </div>
+  );
+}
+
+function Proposed({ together, edits }: Pick<TellsOfFigureProps, 'together' | 'edits'>) {
+  const proposed = proposedPlaces(together);
+  if (proposed.length === 0) return null;
+  return (
+    <p className="quiet">
+      {counted(proposed.length, 'place')} {proposed.length === 1 ? 'is' : 'are'} proposed until you move{' '}
+      {proposed.length === 1 ? 'it' : 'them'}.{' '}
+      <Button size="small" onClick={() => edits.keepAll(proposed)}>
+        Keep them as they are
+      </Button>
+    </p>
+  );
+}

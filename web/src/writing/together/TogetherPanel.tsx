@@ -1,0 +1,229 @@
+import {
+  ABOVE,
+  cameraOf,
+  FRONT,
+  type LookFrom,
+  SIDE,
+  TURN_STEP_DEG,
+  turningRoom,
+} from '@lanakit/core/figure';
+import { Button, Checkbox, Segmented } from 'antd';
+import { useCallback, useMemo, useState } from 'react';
+import { Ruler } from '../../figure/Ruler.tsx';
+import type { DrawingScale } from '../../figure/TogetherDrawing.tsx';
+import { useSize } from '../../figure/useSize.ts';
+import { useTable } from '../table/tableContext.ts';
+import { BalanceLines } from './BalanceLines.tsx';
+import { type Chosen, graspOf } from './grasp.ts';
+import { FigureInHand } from './FigureInHand.tsx';
+import { JoinMarks } from './JoinMarks.tsx';
+import { nameOfChosen } from './nameOfChosen.ts';
+import { PlaceFields } from './PlaceFields.tsx';
+import { StanceFields } from './StanceFields.tsx';
+import { TellsOfFigure } from './TellsOfFigure.tsx';
+import styles from './Together.module.css';
+import { usePlaceEdits } from './usePlaceEdits.ts';
+import { useFigureTells, useTogether } from './useTogether.ts';
+
+interface TogetherPanelProps {
+  chosenId: string | null;
+  onChoose: (partId: string | null) => void;
+  onHold: (isHeld: boolean) => void;
+}
+
+const LOOKS = { front: FRONT, side: SIDE, above: ABOVE } as const;
+type LookName = keyof typeof LOOKS;
+
+/** The figure together: to be turned, moved about, and told of. */
+export function TogetherPanel({ chosenId, onChoose, onHold }: TogetherPanelProps) {
+  const isLying = useTable((table) => table.document.stance?.rests === 'lies');
+  // What lies is looked at from above, until somebody looks otherwise.
+  const [from, setFrom] = useState<LookFrom>(isLying ? ABOVE : FRONT);
+  const [showBalance, setShowBalance] = useState(true);
+  const [isCutOpen, setCutOpen] = useState(false);
+  const [showJoins, setShowJoins] = useState(false);
+  const { together, drawn } = useTogether(from, isCutOpen);
+  const tells = useFigureTells(together);
+  const edits = usePlaceEdits();
+  const [detailKey, setDetailKey] = useState<string | null>(null);
+  const [pieceKey, setPieceKey] = useState<string | null>(null);
+  const build = useTable((table) => table.build);
+  const unit = useTable((table) => table.document.lengthUnit);
+  const wool = useTable((table) => table.wool);
+  const chosen = useMemo(
+    () => chosenOf(together.figure.pieces, { detailKey, pieceKey, chosenId }),
+    [together, detailKey, pieceKey, chosenId],
+  );
+  const choose = useCallback(
+    (next: Chosen | null, partId: string | null) => {
+      setDetailKey(next?.kind === 'detail' ? next.key : null);
+      setPieceKey(next?.kind === 'piece' ? next.key : null);
+      onChoose(partId);
+    },
+    [onChoose],
+  );
+  const grasp = graspOf(together, chosen);
+  const isRoot = chosen?.kind === 'piece' && grasp === null;
+  return (
+    <>
+      <Looks from={from} onLook={setFrom}>
+        <Checkbox checked={isCutOpen} onChange={(event) => setCutOpen(event.target.checked)}>
+          Cut open
+        </Checkbox>
+        <Checkbox checked={showJoins} onChange={(event) => setShowJoins(event.target.checked)}>
+          Joins
+        </Checkbox>
+        <Checkbox checked={showBalance} onChange={(event) => setShowBalance(event.target.checked)}>
+          Balance
+        </Checkbox>
+      </Looks>
+      <FigureView together={together} from={from}>
+        {(at) => (
+          <>
+            <FigureInHand
+              together={together}
+              drawn={drawn}
+              camera={cameraOf(from)}
+              at={at}
+              chosen={chosen}
+              grasp={grasp}
+              edits={edits}
+              onChoose={choose}
+              onHold={onHold}
+            />
+            {showJoins && <JoinMarks together={together} camera={cameraOf(from)} at={at} />}
+            {showBalance && <BalanceLines tells={tells} camera={cameraOf(from)} at={at} />}
+          </>
+        )}
+      </FigureView>
+      <div className={styles.tells}>
+        <TellsOfFigure together={together} tells={tells} edits={edits} />
+        {chosen && (
+          <p className={styles.chosenName}>
+            {nameOfChosen(together, chosen, build, wool)}
+            {grasp?.isProposed && <span className="quiet"> · proposed</span>}
+          </p>
+        )}
+        {grasp && <PlaceFields grasp={grasp} edits={edits} />}
+        {isRoot && <StanceFields edits={edits} straightFrom={tells.straightFrom} />}
+        <p className="quiet small">
+          Drag a piece along its host, or arrows {unit === 'mm' ? '1 mm' : '1⁄16 in'}; Shift and arrows lean
+          it 5°; [ and ] turn it; + and − sink it.
+        </p>
+      </div>
+    </>
+  );
+}
+
+interface ChosenKeys {
+  readonly detailKey: string | null;
+  readonly pieceKey: string | null;
+  /** The part that is open beside. */
+  readonly chosenId: string | null;
+}
+
+function chosenOf(
+  pieces: readonly { readonly key: string; readonly partId: string }[],
+  { detailKey, pieceKey, chosenId }: ChosenKeys,
+): Chosen | null {
+  if (detailKey !== null) return { kind: 'detail', key: detailKey };
+  const piece =
+    pieces.find(({ key, partId }) => key === pieceKey && (chosenId === null || partId === chosenId)) ??
+    pieces.find(({ partId }) => partId === chosenId);
+  return piece ? { kind: 'piece', key: piece.key } : null;
+}
+
+function Looks({
+  from,
+  onLook,
+  children,
+}: {
+  from: LookFrom;
+  onLook: (from: LookFrom) => void;
+  children: React.ReactNode;
+}) {
+  const turnDeg = from.kind === 'round' ? from.turnDeg : 0;
+  const turn = (byDeg: number) => onLook({ kind: 'round', turnDeg: (turnDeg + byDeg + 360) % 360 });
+  const name: LookName | null =
+    from.kind === 'above' ? 'above' : turnDeg === 0 ? 'front' : turnDeg === 90 ? 'side' : null;
+  return (
+    <div className={styles.looks}>
+      <Segmented<LookName | 'turned'>
+        size="small"
+        aria-label="Seen from"
+        value={name ?? 'turned'}
+        options={[
+          { value: 'front', label: 'front' },
+          { value: 'side', label: 'side' },
+          { value: 'above', label: 'above' },
+          ...(name === null ? [{ value: 'turned' as const, label: `${turnDeg}°` }] : []),
+        ]}
+        onChange={(look) => look !== 'turned' && onLook(LOOKS[look])}
+      />
+      <Button size="small" aria-label="Turn it to its right" onClick={() => turn(-TURN_STEP_DEG)}>
+        ↶ 15°
+      </Button>
+      <Button size="small" aria-label="Turn it to its left" onClick={() => turn(TURN_STEP_DEG)}>
+        15° ↷
+      </Button>
+      {children}
+    </div>
+  );
+}
+
+const RULER = 22;
+const MARGIN = 14;
+const SCALES = { least: 0.2, most: 5 };
+
+interface FigureViewProps {
+  together: Parameters<typeof graspOf>[0];
+  from: LookFrom;
+  children: (at: DrawingScale) => React.ReactNode;
+}
+
+/** The figure between true rulers, at one scale however it is turned. */
+function FigureView({ together, from, children }: FigureViewProps) {
+  const unit = useTable((table) => table.document.lengthUnit);
+  const [box, size] = useSize();
+  const { radiusMm, topMm } = useMemo(() => turningRoom(together.figure), [together]);
+  const [width, height] = [size.width - RULER, size.height - RULER];
+  const tallMm = Math.max(10, topMm, 2 * radiusMm);
+  const room = Math.min((width - 2 * MARGIN) / Math.max(10, 2 * radiusMm), (height - 2 * MARGIN) / tallMm);
+  const pxPerMm = Math.min(SCALES.most, Math.max(SCALES.least, room));
+  const groundPx = from.kind === 'above' ? RULER + height / 2 : size.height - MARGIN;
+  const at: DrawingScale = { leftPx: RULER + width / 2, groundPx, pxPerMm };
+  return (
+    <div ref={box} className={styles.view}>
+      {size.width > 0 && together.figure.pieces.length > 0 && (
+        <>
+          <Ruler length={width} scale={pxPerMm} unit={unit} offset={RULER} isVertical={false} />
+          <Ruler
+            length={groundPx - RULER}
+            scale={pxPerMm}
+            unit={unit}
+            offset={RULER}
+            isVertical
+            isFromBelow
+          />
+          <svg
+            className={styles.drawing}
+            width={size.width}
+            height={size.height}
+            role="group"
+            aria-label="The figure together"
+          >
+            {from.kind === 'round' && (
+              <path d={`M${RULER} ${groundPx}H${size.width}`} stroke="var(--ink-2)" strokeWidth={0.75} />
+            )}
+            {children(at)}
+          </svg>
+        </>
+      )}
+      {together.figure.pieces.length === 0 && (
+        <p className="quiet" style={{ padding: 'var(--space-4) var(--space-8)' }}>
+          The figure stands here as soon as a part has its sizes.
+        </p>
+      )}
+    </div>
+  );
+}

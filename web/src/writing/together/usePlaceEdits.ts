@@ -1,0 +1,51 @@
+import type { Placement, PlaceTarget, Stance } from '@lanakit/core/pattern';
+import { placedThing, UPRIGHT } from '@lanakit/core/pattern';
+import { useMemo } from 'react';
+import { useTable } from '../table/tableContext.ts';
+
+/** Writes places; what was only proposed becomes the author’s own with the first touch. */
+export function usePlaceEdits() {
+  const edit = useTable((table) => table.edit);
+  return useMemo(
+    () => ({
+      place: (target: PlaceTarget, placement: Placement, label: string, key?: string) =>
+        edit(
+          label,
+          (draft) => {
+            const thing = placedThing(draft, target);
+            if (thing) thing.placement = placement;
+          },
+          key,
+        ),
+      sink: (joinId: string, sinkMm: number, unit: 'mm' | 'in', key?: string) =>
+        edit(
+          'how deep it is sunk',
+          (draft) => {
+            const join = draft.joins.find(({ id }) => id === joinId);
+            const value = unit === 'mm' ? Math.round(sinkMm * 2) / 2 : Math.round((sinkMm / 25.4) * 32) / 32;
+            if (join) join.sink = { value: Math.max(0, value), unit };
+          },
+          key,
+        ),
+      stance: (change: Partial<Stance>, label: string, key?: string) =>
+        edit(
+          label,
+          (draft) => {
+            draft.stance = { ...(draft.stance ?? UPRIGHT), ...change };
+          },
+          key,
+        ),
+      /** All at once, so that one undo takes them back. */
+      keepAll: (kept: readonly (readonly [PlaceTarget, Placement])[]) =>
+        edit('keeping the proposed places', (draft) => {
+          for (const [target, placement] of kept) {
+            const thing = placedThing(draft, target);
+            if (thing) thing.placement = placement;
+          }
+        }),
+    }),
+    [edit],
+  );
+}
+
+export type PlaceEdits = ReturnType<typeof usePlaceEdits>;
