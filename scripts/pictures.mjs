@@ -64,6 +64,10 @@ await pictures('light', async (page) => {
   await page.getByRole('link', { name: /Harbour puffin/ }).waitFor();
   await take(page, 'patterns');
   await open(page, 'patterns', /Harbour puffin/, 'Pieces');
+  await page.getByText('together', { exact: true }).click();
+  await page.getByRole('button', { name: 'Wing 1 on Body' }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByText('Held by').waitFor();
   await take(page, 'work-table');
   await open(page, 'patterns', /Harbour puffin/, 'Pieces');
   const write = (what) => page.getByRole('radiogroup', { name: 'What to write' }).getByText(what).click();

@@ -19,7 +19,7 @@ export { targetOf } from './together/details.ts';
 export type { DrawnMark } from './together/drawnMark.ts';
 export { drawnFigure, type DrawnFigure, type DrawnPiece } from './together/drawnFigure.ts';
 export { type NotWeighed } from './together/masses.ts';
-export { mendsOf, STEADY_DEG, type Mend } from './together/mends.ts';
+export { mendsOf, type Mend } from './together/mends.ts';
 export {
   leanTurned,
   nudge,
@@ -30,8 +30,9 @@ export {
 } from './together/movePlace.ts';
 export type { NotPlaced, PlacedPiece, SetOn } from './together/placeFigure.ts';
 export { hostSpot } from './together/onHost.ts';
-export { degrees, directionIn, dot, pointIn, type Vec3 } from './together/space.ts';
+export { directionIn, dot, pointIn, type Vec3 } from './together/space.ts';
 export type { PointOnPiece } from './together/hanging.ts';
 export { turningRoom } from './together/overall.ts';
 export { putTogether, whatItTells, type FigureTells, type Together } from './together/together.ts';
 export { contactRing, looseEndOf } from './together/contact.ts';
+export { fitsOf, isFitting, type Fit } from './together/fits.ts';

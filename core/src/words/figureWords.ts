@@ -1,5 +1,5 @@
 import { type LengthUnit, showSizesMm } from '../base/index.ts';
-import type { FigureTells, Mend, NotPlaced, NotWeighed, Standing } from '../figure/index.ts';
+import type { FigureTells, Fit, Mend, NotPlaced, NotWeighed, Standing } from '../figure/index.ts';
 import type { HeldBy, PairRule, Pattern, Rests } from '../pattern/index.ts';
 import { showLikely } from './amounts.ts';
 
@@ -134,4 +134,16 @@ export function notWeighedWords(
           : 'the cover of a join';
   if (why === 'mass_unknown') return `${name} (grams unknown)`;
   return `${name} (${'massG' in more ? showLikely(more.massG) : ''}, no place)`;
+}
+
+/** How a pair of things, or something stiff, goes where it is put. */
+export function fitWords(fit: Fit, name: string, unit: LengthUnit): string {
+  if (fit.kind === 'bar')
+    return `${name}: ${lengthMm(fit.barMm, unit)} long, the flat there is ${lengthMm(fit.flatMm, unit)}`;
+  if (fit.gapMm < 0) return `${name}: they lie ${lengthMm(-fit.gapMm, unit)} over one another`;
+  const edge =
+    fit.edgeMm < 0
+      ? `${lengthMm(-fit.edgeMm, unit)} over the edge`
+      : `${lengthMm(fit.edgeMm, unit)} to the edge`;
+  return `${name}: ${lengthMm(fit.gapMm, unit)} between them, ${edge}`;
 }

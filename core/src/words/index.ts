@@ -17,6 +17,7 @@ export {
   timesWords,
 } from './amounts.ts';
 export {
+  fitWords,
   hangingWords,
   HELD_WORDS,
   keepUpWords,

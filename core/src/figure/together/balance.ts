@@ -1,5 +1,5 @@
 import { normalCdf } from '../../base/index.ts';
-import { edgeMargins, type Point2 } from './hull.ts';
+import { type EdgeMargin, edgeMargins, type Point2 } from './hull.ts';
 import { centreOfMass, type CentreOfMass, type PointMass } from './masses.ts';
 import { degrees } from './space.ts';
 
@@ -35,6 +35,7 @@ export function standingOf(points: readonly PointMass[], support: readonly Point
   const [first, ...others] = margins;
   if (!first || support.length < 3) return { kind: 'no-flat', centre, support };
   const nearest = others.reduce((least, edge) => (edge.marginMm < least.marginMm ? edge : least), first);
+  const spread = spreadOf(points, centre);
   return {
     kind: nearest.marginMm >= 0 ? 'stands' : 'falls',
     centre,
@@ -42,30 +43,45 @@ export function standingOf(points: readonly PointMass[], support: readonly Point
     marginMm: nearest.marginMm,
     toward: nearest.outward,
     tipDeg: degrees(Math.atan2(nearest.marginMm, y)),
-    chance: Math.min(...margins.map((edge) => chanceWithin(points, centre, edge))),
+    chance: Math.min(...margins.map((edge) => chanceWithin(spread, edge))),
   };
 }
 
 /** How far off a hand sets what weighs and what stands, mm. Ours. */
 export const HAND_SIGMA_MM = 1;
 
+/** How far the centre of mass may lie off, mm²: variances along x and z, and what they share. */
+interface Spread {
+  readonly xx: number;
+  readonly xz: number;
+  readonly zz: number;
+}
+
 /**
- * The chance that the centre of mass stays this side of one edge. It moves by (r − c)·δm ÷ M for every δm at r: own errors
- * in quadrature, those that one fibre makes together added first; a hand’s own millimetre with them.
+ * It moves by (r − c)·δm ÷ M for every δm at r: own errors in quadrature, those that one fibre makes together added
+ * first; a hand’s own millimetre with them.
  */
-function chanceWithin(
-  points: readonly PointMass[],
-  { massG, point: centre }: CentreOfMass,
-  { marginMm, outward }: { readonly marginMm: number; readonly outward: Point2 },
-): number {
-  let ownMm2 = 0;
-  const sharedMm = new Map<string, number>();
+function spreadOf(points: readonly PointMass[], { massG, point: centre }: CentreOfMass): Spread {
+  let [xx, xz, zz] = [HAND_SIGMA_MM ** 2, 0, HAND_SIGMA_MM ** 2];
+  const shared = new Map<string, [x: number, z: number]>();
   for (const { massG: each, point, group, sharedSigma, ownSigma } of points) {
-    const leverMm = (point[0] - centre[0]) * outward[0] + (point[2] - centre[2]) * outward[1];
-    const moves = (leverMm * each) / massG;
-    ownMm2 += (moves * ownSigma) ** 2;
-    sharedMm.set(group, (sharedMm.get(group) ?? 0) + moves * sharedSigma);
+    const x = ((point[0] - centre[0]) * each) / massG;
+    const z = ((point[2] - centre[2]) * each) / massG;
+    xx += (x * ownSigma) ** 2;
+    xz += x * z * ownSigma ** 2;
+    zz += (z * ownSigma) ** 2;
+    const together = shared.get(group) ?? [0, 0];
+    shared.set(group, [together[0] + x * sharedSigma, together[1] + z * sharedSigma]);
   }
-  const varianceMm2 = [...sharedMm.values()].reduce((sum, mm) => sum + mm ** 2, ownMm2);
-  return normalCdf(marginMm / Math.sqrt(varianceMm2 + HAND_SIGMA_MM ** 2));
+  for (const [x, z] of shared.values()) {
+    xx += x * x;
+    xz += x * z;
+    zz += z * z;
+  }
+  return { xx, xz, zz };
+}
+
+/** The chance that the centre of mass stays this side of one edge. */
+function chanceWithin({ xx, xz, zz }: Spread, { marginMm, outward: [x, z] }: EdgeMargin): number {
+  return normalCdf(marginMm / Math.sqrt(xx * x * x + 2 * xz * x * z + zz * z * z));
 }

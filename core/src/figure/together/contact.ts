@@ -3,6 +3,8 @@ import type { Body } from './body.ts';
 import {
   acrossAxis,
   cross,
+  directionIn,
+  FIGURE_FRAME,
   type Frame,
   plus,
   pointFrom,
@@ -26,18 +28,46 @@ export interface Contact {
 
 /** Ways in which the host is followed from where the piece is held. */
 const WAYS = 12;
-const HALVINGS = 30;
+const HALVINGS = 22;
+
+interface Placed {
+  readonly body: Body;
+  readonly frame: Frame;
+}
+
+/** By host, then by piece: where a piece sits on its host is mostly where it sat a moment ago. */
+const known = new WeakMap<Body, WeakMap<Body, Map<string, Contact | null>>>();
+const MOST_KNOWN = 64;
 
 /**
  * The contact of a piece with its host, from the overlap of their bodies. From the piece’s middle line, seen in several
  * ways, its surface is followed outward from the end it is held by until it leaves the host.
+ * @param piece in the host’s own frame, as the answer is
  */
-export function contactOf(
-  host: { readonly body: Body; readonly frame: Frame },
-  piece: { readonly body: Body; readonly frame: Frame },
-  heldBy: HeldBy,
-): Contact | null {
+export function contactOf(host: Body, piece: Placed, heldBy: HeldBy): Contact | null {
   if (heldBy === 'side' || heldBy === 'middle') return null;
+  const ofHost = known.get(host) ?? new WeakMap<Body, Map<string, Contact | null>>();
+  known.set(host, ofHost);
+  const ofPiece = ofHost.get(piece.body) ?? new Map<string, Contact | null>();
+  ofHost.set(piece.body, ofPiece);
+  const { x, y, origin } = piece.frame;
+  const key = [...x, ...y, ...origin, heldBy].join();
+  const before = ofPiece.get(key);
+  if (before !== undefined) return before;
+  if (ofPiece.size >= MOST_KNOWN) ofPiece.clear();
+  const contact = findContact({ body: host, frame: FIGURE_FRAME }, piece, heldBy);
+  ofPiece.set(key, contact);
+  return contact;
+}
+
+/** As it lies in the figure. */
+export const contactIn = (frame: Frame, { middle, outward, acrossMm }: Contact): Contact => ({
+  middle: pointIn(frame, middle),
+  outward: directionIn(frame, outward),
+  acrossMm,
+});
+
+function findContact(host: Placed, piece: Placed, heldBy: HeldBy): Contact | null {
   const points: Vec3[] = [];
   for (let way = 0; way < WAYS; way++) {
     const leaving = whereItLeaves(host, piece, (360 * way) / WAYS, heldBy);
@@ -57,8 +87,8 @@ export function contactOf(
 
 /** The first point of the piece’s surface, from its held end on, that lies outside its host; null: none, or all. */
 function whereItLeaves(
-  host: { readonly body: Body; readonly frame: Frame },
-  { body, frame }: { readonly body: Body; readonly frame: Frame },
+  host: Placed,
+  { body, frame }: Placed,
   aroundDeg: number,
   heldBy: HeldBy,
 ): Vec3 | null {

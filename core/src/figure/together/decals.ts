@@ -20,9 +20,9 @@ import {
 import type { Body } from './body.ts';
 
 /** Points along the rim of what is laid on. */
-const RIM = 28;
+const RIM = 22;
 /** Points along a line. */
-const ALONG = 17;
+const ALONG = 13;
 /** So far over the horizon of its piece a thing is still seen. */
 const HORIZON = 0.02;
 
@@ -76,8 +76,9 @@ function area(
   return [{ kind: 'area', fibreId, outline, detailKey }];
 }
 
-/** Steps in which a way along a surface is followed. */
-const STEPS = 8;
+/** A way along a surface is followed in steps of so many millimetres, and no more than so many. */
+const STEP_MM = 4;
+const MOST_STEPS = 8;
 
 /** The end of a way over a surface, or where it goes over the horizon of who looks. */
 function walked(
@@ -89,9 +90,10 @@ function walked(
 ): Vec3 {
   // What is flat is followed as it lies.
   if (body.face) return plus(point, times(way, lengthMm));
+  const steps = Math.min(MOST_STEPS, Math.ceil(lengthMm / STEP_MM));
   let [at, ahead] = [point, way];
-  for (let step = 0; step < STEPS; step++) {
-    const next = onSurface(body, frame, plus(at, times(ahead, lengthMm / STEPS)));
+  for (let step = 0; step < steps; step++) {
+    const next = onSurface(body, frame, plus(at, times(ahead, lengthMm / steps)));
     if (dot(normal, toward) > 0 && dot(next.normal, toward) < 0) return at;
     ahead = acrossAxis(ahead, next.normal) ?? ahead;
     at = next.point;

@@ -51,10 +51,11 @@ export function drawnFigure(
     const part = parts.find(({ id }) => id === piece.partId);
     const estimate = cutOpen.find(({ partId }) => partId === piece.partId);
     const onIt = details.filter(({ host }) => host === piece);
-    return {
-      ...drawnPiece(piece, part, onIt, camera),
-      layers: estimate ? layersIn(piece, estimate, camera) : [],
-    };
+    const whole = drawnPiece(piece, part, onIt, camera);
+    if (!estimate) return { ...whole, layers: [] };
+    // What is laid over all of it would lie over the cut.
+    const marks = whole.marks.filter(({ kind }) => kind !== 'area');
+    return { ...whole, marks, layers: layersIn(piece, estimate, camera) };
   });
   return { pieces, box: boxOf(pieces) };
 }
@@ -105,17 +106,23 @@ function sharesOf({ body, frame }: PlacedPiece, part: Part | undefined, camera: 
 }
 
 function boxOf(pieces: readonly DrawnPiece[]): DrawnFigure['box'] {
-  const points = pieces.flatMap(({ outline, marks }) => [
-    ...outline.flat(),
-    ...marks.flatMap((mark) =>
-      mark.kind === 'hair' ? mark.strands.flat() : mark.kind === 'line' ? mark.points : mark.outline,
-    ),
-  ]);
-  let [leftMm, rightMm, bottomMm, topMm] = [0, 0, 0, 0];
-  points.forEach(([x, y], at) => {
-    if (at === 0) [leftMm, rightMm, bottomMm, topMm] = [x, x, y, y];
-    [leftMm, rightMm] = [Math.min(leftMm, x), Math.max(rightMm, x)];
-    [bottomMm, topMm] = [Math.min(bottomMm, y), Math.max(topMm, y)];
-  });
-  return { leftMm, rightMm, bottomMm, topMm };
+  let [leftMm, rightMm, bottomMm, topMm] = [Infinity, -Infinity, Infinity, -Infinity];
+  const hold = (points: readonly (readonly [number, number])[]) => {
+    for (const point of points) {
+      leftMm = Math.min(leftMm, point[0]);
+      rightMm = Math.max(rightMm, point[0]);
+      bottomMm = Math.min(bottomMm, point[1]);
+      topMm = Math.max(topMm, point[1]);
+    }
+  };
+  for (const { outline, marks } of pieces) {
+    outline.forEach(hold);
+    for (const mark of marks) {
+      if (mark.kind === 'hair') mark.strands.forEach(hold);
+      else hold(mark.kind === 'line' ? mark.points : mark.outline);
+    }
+  }
+  return leftMm <= rightMm
+    ? { leftMm, rightMm, bottomMm, topMm }
+    : { leftMm: 0, rightMm: 0, bottomMm: 0, topMm: 0 };
 }

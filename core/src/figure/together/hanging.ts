@@ -49,7 +49,7 @@ export function pointOnPiece(
 }
 
 /** Looks down from above in so many steps before the surface is closed in on. */
-const LOOKS = 400;
+const LOOKS = 160;
 
 /** The topmost point of the figure straight over its centre of mass: hung from there it hangs as it is drawn. */
 export function straightHangingPoint(figure: Figure, { point: [x, , z] }: CentreOfMass): PointOnPiece | null {
@@ -72,6 +72,11 @@ export function straightHangingPoint(figure: Figure, { point: [x, , z] }: Centre
 
 /** How high a piece comes over a point of the ground; null: it is not there. */
 function topOver(piece: PlacedPiece, x: number, z: number): number | null {
+  // Further off than it reaches any way, it cannot be over that point.
+  const { heightMm, halfWidthMm, halfDepthMm, centroid } = piece.body;
+  const middle = pointIn(piece.frame, centroid);
+  const farMm = Math.hypot(heightMm, halfWidthMm, halfDepthMm);
+  if (Math.hypot(middle[0] - x, middle[2] - z) > farMm) return null;
   const isIn = (y: number) => piece.body.contains(pointFrom(piece.frame, [x, y, z]));
   const [high, low] = [reachOf(piece, [0, 1, 0]), -reachOf(piece, [0, -1, 0])];
   const step = (high - low) / LOOKS;

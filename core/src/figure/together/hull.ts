@@ -13,13 +13,17 @@ export function hullOf(points: readonly Point2[]): Point2[] {
 function chain(points: readonly Point2[]): Point2[] {
   const kept: Point2[] = [];
   for (const point of points) {
-    while (kept.length > 1 && turn(kept.at(-2), kept.at(-1), point) <= 0) kept.pop();
+    for (;;) {
+      const [before, last] = [kept[kept.length - 2], kept[kept.length - 1]];
+      if (!before || !last || turn(before, last, point) > 0) break;
+      kept.pop();
+    }
     kept.push(point);
   }
   return kept;
 }
 
-const turn = (a: Point2 = [0, 0], b: Point2 = [0, 0], c: Point2): number =>
+const turn = (a: Point2, b: Point2, c: Point2): number =>
   (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
 
 /** One edge of a hull as a point within sees it. */

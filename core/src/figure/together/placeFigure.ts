@@ -10,7 +10,7 @@ import {
 } from '../../pattern/index.ts';
 import type { Body } from './body.ts';
 import { bodyOf } from './bodyOf.ts';
-import { type Contact, contactOf } from './contact.ts';
+import { type Contact, contactIn, contactOf } from './contact.ts';
 import { frameOnHost } from './onHost.ts';
 import { proposeJoin } from './propose.ts';
 import {
@@ -251,6 +251,7 @@ function setOn(
   const told = frameOnHost(host.body, body, place, heldBy, sinkMm);
   const onHost = isImage ? (rule === 'copy' ? sameHanded(mirrored(told)) : mirrored(told)) : told;
   const frame = frameIn(host.frame, onHost);
+  const contact = contactOf(host.body, { body, frame: onHost }, heldBy);
   const { normal } = host.body.spotAt(place.aroundDeg, place.heightFraction);
   const outward: Vec3 = isImage ? [-normal[0], normal[1], normal[2]] : normal;
   return {
@@ -265,7 +266,7 @@ function setOn(
       sinkMm,
       isSinkUsual: isUsual,
       normal: frameIn(host.frame, { ...FIGURE_FRAME, y: outward }).y,
-      contact: contactOf(host, { body, frame }, heldBy),
+      contact: contact && contactIn(host.frame, contact),
     },
   };
 }

@@ -3,9 +3,9 @@ import type { Body, SurfaceSpot } from './body.ts';
 import { radians, unit, type Vec3 } from './space.ts';
 
 /** Rings along the axis, closer at both ends, where it rounds off. */
-const RINGS = 18;
+const RINGS = 16;
 /** Points of a ring. */
-const POINTS = 28;
+const POINTS = 24;
 /** How much closer rings are where feet are looked for: caps of a millimetre and a half. */
 const FINER = 6;
 
@@ -69,7 +69,7 @@ function spotOn(
 }
 
 /** Heights looked at before the best of them is closed in on. */
-const LOOKS = 32;
+const LOOKS = 20;
 const GOLDEN = (Math.sqrt(5) - 1) / 2;
 
 /** The most of a value along a height that has one top: coarsely, then by golden section. */
@@ -80,7 +80,7 @@ function mostOf(at: (height: number) => number, heightMm: number): number {
   let [low, high] = [Math.max(0, best - 1), Math.min(LOOKS, best + 1)].map(
     (look) => (look * heightMm) / LOOKS,
   ) as [number, number];
-  for (let step = 0; step < 40; step++) {
+  for (let step = 0; step < 24; step++) {
     const [a, b] = [high - GOLDEN * (high - low), low + GOLDEN * (high - low)];
     if (at(a) > at(b)) high = b;
     else low = a;

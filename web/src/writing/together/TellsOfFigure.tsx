@@ -1,7 +1,8 @@
-import { type FigureTells, mendsOf, type Together } from '@lanakit/core/figure';
+import { type FigureTells, fitsOf, isFitting, mendsOf, type Together } from '@lanakit/core/figure';
 import { UPRIGHT } from '@lanakit/core/pattern';
 import {
   counted,
+  fitWords,
   hangingWords,
   keepUpWords,
   notPlacedWords,
@@ -12,6 +13,7 @@ import {
 import { Button } from 'antd';
 import { useMemo } from 'react';
 import { useTable } from '../table/tableContext.ts';
+import { nameOfChosen } from './nameOfChosen.ts';
 import { proposedPlaces } from './proposedPlaces.ts';
 import type { PlaceEdits } from './usePlaceEdits.ts';
 
@@ -70,8 +72,27 @@ export function TellsOfFigure({ together, tells, edits }: TellsOfFigureProps) {
           {together.figure.notPlaced.map((piece) => notPlacedWords(piece, build)).join('; ')}.
         </p>
       )}
+      <Fits together={together} />
       <Proposed together={together} edits={edits} />
     </div>
+  );
+}
+
+/** How eyes and bars go where they are put; in red what does not. */
+function Fits({ together }: Pick<TellsOfFigureProps, 'together'>) {
+  const unit = useTable((table) => table.document.lengthUnit);
+  const build = useTable((table) => table.build);
+  const wool = useTable((table) => table.wool);
+  const fits = useMemo(() => fitsOf(together.details), [together]);
+  if (fits.length === 0) return null;
+  return (
+    <ul>
+      {fits.map((fit) => (
+        <li key={fit.detail.key} className={isFitting(fit) ? '' : 'red'}>
+          {fitWords(fit, nameOfChosen(together, { kind: 'detail', key: fit.detail.key }, build, wool), unit)}
+        </li>
+      ))}
+    </ul>
   );
 }
 

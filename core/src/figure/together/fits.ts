@@ -1,0 +1,121 @@
+import type { Body } from './body.ts';
+import { type DetailSpot, type PlacedDetail, sizeOfDetail } from './details.ts';
+import { isWithin } from './flatBody.ts';
+import type { PlacedPiece } from './placeFigure.ts';
+import { length, minus, plus, pointFrom, times, type Vec3 } from './space.ts';
+
+/** How something put on a piece goes there. */
+export type Fit =
+  /** Two alike things side by side: eyes, nostrils. */
+  | {
+      readonly kind: 'pair';
+      readonly detail: PlacedDetail;
+      readonly sizeMm: number;
+      /** Between them, mm; under nought they lie over one another. */
+      readonly gapMm: number;
+      /** From the outer edge of either to where the host ends there, mm; under nought it stands over. */
+      readonly edgeMm: number;
+    }
+  /** A bar, a magnet: something stiff on what flat there is. */
+  | { readonly kind: 'bar'; readonly detail: PlacedDetail; readonly barMm: number; readonly flatMm: number };
+
+export const isFitting = (fit: Fit): boolean =>
+  fit.kind === 'pair' ? fit.gapMm >= 0 && fit.edgeMm >= 0 : fit.flatMm >= fit.barMm;
+
+/** Of everything on a figure whose going there can be told. */
+export const fitsOf = (details: readonly PlacedDetail[]): Fit[] =>
+  details.flatMap((detail) => pairFit(detail) ?? barFit(detail) ?? []);
+
+/** How wide a host is at a height, from its right to its left, mm. */
+export function chordMm(host: Body, heightFraction: number): number {
+  const [left, right] = [90, -90].map((around) => host.spotAt(around, heightFraction).point[0]);
+  return (left ?? 0) - (right ?? 0);
+}
+
+/**
+ * How far round from its front two things of a size sit on a host with so much between them; null: it is not so wide
+ * there.
+ */
+export function aroundForGap(
+  host: Body,
+  heightFraction: number,
+  sizeMm: number,
+  gapMm: number,
+): number | null {
+  const outMm = (sizeMm + gapMm) / 2;
+  const xAt = (aroundDeg: number) => host.spotAt(aroundDeg, heightFraction).point[0];
+  let [low, high] = [0, 90];
+  if (xAt(high) < outMm) return null;
+  for (let step = 0; step < 50; step++) {
+    const middle = (low + high) / 2;
+    if (xAt(middle) < outMm) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+function pairFit(detail: PlacedDetail): Fit | null {
+  const { of, host, spots } = detail;
+  const isRound = of.kind === 'finding' || (of.kind === 'use' && of.use.role === 'dot');
+  const size = sizeOfDetail(detail);
+  const [first, other] = spots;
+  if (!isRound || isStiff(detail) || !size || !first || !other || spots.length !== 2) return null;
+  const edges = spots.map(({ point }) => {
+    const [x, y] = pointFrom(host.frame, point);
+    const half = chordMm(host.body, Math.min(1, Math.max(0, y / host.body.heightMm))) / 2;
+    return half - Math.abs(x) - size.acrossMm / 2;
+  });
+  return {
+    kind: 'pair',
+    detail,
+    sizeMm: size.acrossMm,
+    gapMm: length(minus(first.point, other.point)) - size.acrossMm,
+    edgeMm: Math.min(...edges),
+  };
+}
+
+const isStiff = ({ of }: PlacedDetail): boolean =>
+  of.kind === 'finding' &&
+  of.finding.measure.by === 'count' &&
+  (of.finding.measure.sort === 'pin-back' || of.finding.measure.sort === 'magnet');
+
+function barFit(detail: PlacedDetail): Fit | null {
+  const size = sizeOfDetail(detail);
+  const [spot] = detail.spots;
+  if (!isStiff(detail) || !size || !spot) return null;
+  const flats = detail.spots.map((each) => flatAlong(detail.host, each, each.along));
+  return {
+    kind: 'bar',
+    detail,
+    barMm: Math.max(size.alongMm, size.acrossMm),
+    flatMm: Math.min(...flats),
+  };
+}
+
+/** Felt gives so far under something stiff, mm. */
+const GIVES_MM = 1.5;
+const STEP_MM = 0.25;
+const MOST_MM = 1000;
+
+/** How long a stiff thing may be there before the surface falls away from under it, mm: twice its shorter way. */
+function flatAlong(host: PlacedPiece, spot: Pick<DetailSpot, 'point' | 'normal'>, way: Vec3): number {
+  const ways = [1, -1].map((sign) => wayOut(host, spot, times(way, sign)));
+  return 2 * Math.min(...ways);
+}
+
+function wayOut(
+  { body, frame }: PlacedPiece,
+  { point, normal }: Pick<DetailSpot, 'point' | 'normal'>,
+  way: Vec3,
+): number {
+  const lies = body.face
+    ? (mm: number) => {
+        const [x, y] = pointFrom(frame, plus(point, times(way, mm)));
+        return isWithin(x, y, body.face ?? []);
+      }
+    : (mm: number) =>
+        body.contains(pointFrom(frame, plus(plus(point, times(way, mm)), times(normal, -GIVES_MM))));
+  let mm = 0;
+  while (mm < MOST_MM && lies(mm + STEP_MM)) mm += STEP_MM;
+  return mm;
+}
