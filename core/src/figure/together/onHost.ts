@@ -44,7 +44,7 @@ export function axisAt({ normal, upward, aside }: HostSpot, { leanUpDeg, leanAsi
 const LYING = Math.SQRT1_2;
 
 /** Where a piece faces that points along `axis`: as its host does; up, where it points forward or back. */
-function facing(axis: Vec3): Vec3 {
+export function facing(axis: Vec3): Vec3 {
   const reference = Math.abs(dot(axis, TOWARD_VIEWER)) > LYING ? UP : TOWARD_VIEWER;
   return acrossAxis(reference, axis) ?? TOWARD_VIEWER;
 }

@@ -218,7 +218,15 @@ function setOnHosts(part: Part, body: Body, join: Join, on: OnHosts): PlacedPiec
     if (onThis === 0) return;
     const placement =
       join.placement ??
-      proposeJoin({ part, join, count: onThis, piece: body, host: host.body, parts: placing.build.parts });
+      proposeJoin({
+        part,
+        join,
+        count: onThis,
+        piece: body,
+        host: host.body,
+        hostFrame: host.frame,
+        parts: placing.build.parts,
+      });
     const { sinkMm, isUsual } = sinkOf(join, placement, body);
     for (const spread of spreadPlaces(placement, onThis)) {
       const index = first + placed.length;

@@ -1,8 +1,9 @@
 import type { FindingUse, Join, Part, Place, Placement, Use } from '../../pattern/index.ts';
 import { straightOut } from '../../pattern/index.ts';
-import { takesWords } from './bodyWords.ts';
+import { type BodyWord, takesWords } from './bodyWords.ts';
 import type { Body } from './body.ts';
-import { degrees } from './space.ts';
+import { axisAt, facing, hostSpot } from './onHost.ts';
+import { acrossAxis, cross, degrees, directionFrom, dot, type Frame, unit, type Vec3 } from './space.ts';
 
 interface ProposedJoin {
   readonly part: Part;
@@ -11,6 +12,8 @@ interface ProposedJoin {
   readonly count: number;
   readonly piece: Body;
   readonly host: Body;
+  /** As it lies in the figure. */
+  readonly hostFrame: Frame;
   readonly parts: readonly Part[];
 }
 
@@ -21,8 +24,11 @@ const placed = (
 ): Placement => ({ rule, spanDeg: 360, heldBy, places });
 
 /** Where a piece most likely goes, by its name, its host and how many there are: somewhere to begin. */
-export function proposeJoin({ part, count, piece, host }: ProposedJoin): Placement {
-  switch (takesWords(part.name)) {
+export function proposeJoin({ part, count, piece, host, hostFrame }: ProposedJoin): Placement {
+  const word = takesWords(part.name);
+  const onLying = isLying(host, hostFrame) ? proposeOnLying(word, count, { host, hostFrame }) : null;
+  if (onLying) return onLying;
+  switch (word) {
     case 'head':
       return placed('each', [straightOut(0, 1)]);
     case 'ear':
@@ -66,6 +72,73 @@ export function proposeJoin({ part, count, piece, host }: ProposedJoin): Placeme
       return unnamed(count, piece);
   }
 }
+
+/** More than this off upright, a body lies along its back and belly: cosine of 45°. */
+const UPRIGHT_ENOUGH = Math.SQRT1_2;
+
+/** On four legs, or swimming: round, and its axis level. What is flat lies on its face. */
+const isLying = (host: Body, { y }: Frame): boolean => !host.face && Math.abs(y[1]) < UPRIGHT_ENOUGH;
+
+interface LyingHost {
+  readonly host: Body;
+  readonly hostFrame: Frame;
+}
+
+/** On a body that lies: its head at its upper end looks ahead, its legs go straight down, its tail straight on. */
+function proposeOnLying(word: BodyWord | null, count: number, lying: LyingHost): Placement | null {
+  switch (word) {
+    case 'head':
+      return placed('each', [
+        turnedTo(straightOut(0, 1), { axis: unit([0, 0.9, 0.45]), front: AHEAD }, lying),
+      ]);
+    case 'leg':
+    case 'arm':
+      return legsBelow(count, lying);
+    case 'tail':
+      return placed('each', [straightOut(0, 0)]);
+    default:
+      return null;
+  }
+}
+
+const AHEAD: Vec3 = [0, 0, 1];
+const DOWN: Vec3 = [0, -1, 0];
+
+/** Pairs from its upper end to its lower, on the side that is lowest, a little apart. */
+function legsBelow(count: number, lying: LyingHost): Placement {
+  const below = directionFrom(lying.hostFrame, DOWN);
+  const aroundDeg = degrees(Math.atan2(below[0], below[2]));
+  const many = Math.max(1, Math.ceil(count / 2));
+  const places = Array.from({ length: many }, (_, at) => {
+    const heightFraction = many === 1 ? 0.5 : 0.78 - (0.56 * at) / (many - 1);
+    return turnedTo(straightOut(aroundDeg + APART_DEG, heightFraction), { axis: DOWN, front: AHEAD }, lying);
+  });
+  return placed('mirror', places);
+}
+
+/** How far from straight below a leg sits, degrees round the body. */
+const APART_DEG = 34;
+
+/** The place with the leans and the twist by which a piece points, and looks, these ways in the figure. */
+function turnedTo(
+  place: Place,
+  { axis, front }: { readonly axis: Vec3; readonly front: Vec3 },
+  { host, hostFrame }: LyingHost,
+): Place {
+  const spot = hostSpot(host, place);
+  const [way, looks] = [directionFrom(hostFrame, axis), directionFrom(hostFrame, front)];
+  const leant: Place = {
+    ...place,
+    leanUpDeg: tenth(degrees(Math.atan2(dot(way, spot.upward), dot(way, spot.normal)))),
+    leanAsideDeg: tenth(degrees(Math.asin(Math.max(-1, Math.min(1, dot(way, spot.aside)))))),
+  };
+  const y = axisAt(spot, leant);
+  const [now, wanted] = [facing(y), acrossAxis(looks, y) ?? facing(y)];
+  const twist = degrees(Math.atan2(dot(cross(now, wanted), y), dot(now, wanted)));
+  return { ...leant, twistDeg: tenth(twist) };
+}
+
+const tenth = (angleDeg: number): number => Math.round(angleDeg * 10) / 10 + 0;
 
 /** Alone on top, two at the sides, more all round; what is flat as a collar lies round the top. */
 function unnamed(count: number, piece: Body): Placement {

@@ -59,6 +59,9 @@ export function pointFrom(frame: Frame, a: Vec3): Vec3 {
   return [dot(from, frame.x), dot(from, frame.y), dot(from, frame.z)];
 }
 
+/** A direction of the figure as the piece knows it. */
+export const directionFrom = ({ x, y, z }: Frame, a: Vec3): Vec3 => [dot(a, x), dot(a, y), dot(a, z)];
+
 export const moved = (frame: Frame, by: Vec3): Frame => ({ ...frame, origin: plus(frame.origin, by) });
 
 /** `inner`, given in `outer`, as it lies in the figure. */

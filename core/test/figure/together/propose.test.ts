@@ -2,8 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import { estimatePattern } from '../../../src/engine/index.ts';
 import { takesWords } from '../../../src/figure/together/bodyWords.ts';
 import { pointIn, type Vec3 } from '../../../src/figure/together/space.ts';
-import { putTogether } from '../../../src/figure/together/together.ts';
-import type { Part, Pattern } from '../../../src/pattern/index.ts';
+import { putTogether, whatItTells } from '../../../src/figure/together/together.ts';
+import { type Part, type Pattern, UPRIGHT } from '../../../src/pattern/index.ts';
 import {
   hangingWords,
   keepUpWords,
@@ -60,6 +60,31 @@ describe('a figure with no places told', () => {
     expect(at['Tail']![0]![2]).toBeLessThan(-20);
     expect(at['Snout']![0]![2]).toBeGreaterThan(at['Head']![0]![2] + 15);
     expect(Math.abs(at['Ear']![0]![0] + at['Ear']![1]![0])).toBeLessThan(1e-6);
+  });
+  test('lying along, on four: legs straight down in two pairs, its head ahead and level, its tail behind', () => {
+    const build = { ...fox, stance: { ...UPRIGHT, pitchDeg: 90 } };
+    const at = middles(build);
+    const [body] = at['Body']!;
+    const { figure } = putTogether(build, estimatePattern(build, WOOL), WOOL.findings);
+    for (const { partId, frame } of figure.pieces)
+      if (partId === 'Hind leg') expect(frame.y[1]).toBeCloseTo(-1, 3);
+    for (const [, y] of at['Hind leg']!) expect(y).toBeLessThan(body![1] - 15);
+    expect(
+      at['Hind leg']!.map(([x, , z]) => [Math.sign(x), Math.sign(z - body![2])].join(' ')).toSorted(),
+    ).toEqual(['-1 -1', '-1 1', '1 -1', '1 1']);
+    expect(at['Head']![0]![2]).toBeGreaterThan(body![2] + 40);
+    expect(at['Tail']![0]![2]).toBeLessThan(body![2] - 40);
+    // Its snout ahead of its head, and not under it.
+    const [head, snout] = [at['Head']![0]!, at['Snout']![0]!];
+    expect(snout[2]).toBeGreaterThan(head[2] + 15);
+    expect(Math.abs(snout[1] - head[1])).toBeLessThan(12);
+    const { standing } = whatItTells(
+      { figure, details: [] },
+      build,
+      estimatePattern(build, WOOL),
+      WOOL.findings,
+    );
+    expect(standing.kind).toBe('stands');
   });
   test('says of everything that it is proposed', () => {
     const { figure } = putTogether(fox, estimatePattern(fox, WOOL), WOOL.findings);
