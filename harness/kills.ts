@@ -36,6 +36,7 @@ export async function kills(count: number, seed: number): Promise<Report> {
     } catch (error) {
       trial.faults.push(`${name}, round ${round}: ${error instanceof Error ? error.message : String(error)}`);
     }
+    await Studio.killAll();
     told[name] = (told[name] ?? 0) + 1;
     rmSync(dataDir, { recursive: true, force: true });
   }

@@ -23,6 +23,8 @@ export interface Asked {
   readonly headers?: Readonly<Record<string, string>>;
 }
 
+const running = new Set<Studio>();
+
 /** A built Lanakit in a process of its own. */
 export class Studio {
   readonly dataDir: string;
@@ -43,8 +45,14 @@ export class Studio {
       env,
       stdio: ['ignore', 'pipe', 'pipe'],
     });
+    running.add(this);
     this.#process.stdout?.on('data', (chunk) => (this.#output += String(chunk)));
     this.#process.stderr?.on('data', (chunk) => (this.#output += String(chunk)));
+  }
+
+  /** Those that a trial left behind when it gave up: one that stays keeps the harness from ending. */
+  static async killAll(): Promise<void> {
+    await Promise.all([...running].map((studio) => studio.kill()));
   }
 
   /** Spawned, and not yet up. */
@@ -141,6 +149,7 @@ export class Studio {
   }
 
   async #end(signal: NodeJS.Signals): Promise<void> {
+    running.delete(this);
     if (this.#process.exitCode !== null || this.#process.signalCode !== null) return;
     const gone = once(this.#process, 'exit');
     this.#process.kill(signal);

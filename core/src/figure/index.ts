@@ -28,11 +28,11 @@ export {
   type Held,
   type PlaceChange,
 } from './together/movePlace.ts';
-export type { NotPlaced, PlacedPiece, SetOn } from './together/placeFigure.ts';
+export { placeFigure, type NotPlaced, type PlacedPiece, type SetOn } from './together/placeFigure.ts';
 export { hostSpot } from './together/onHost.ts';
 export { directionIn, dot, pointIn, type Vec3 } from './together/space.ts';
 export type { PointOnPiece } from './together/hanging.ts';
-export { turningRoom } from './together/overall.ts';
+export { heightAgainst, turningRoom } from './together/overall.ts';
 export { putTogether, whatItTells, type FigureTells, type Together } from './together/together.ts';
 export { contactRing, looseEndOf } from './together/contact.ts';
 export { fitsOf, isFitting, type Fit } from './together/fits.ts';

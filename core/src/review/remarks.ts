@@ -9,6 +9,7 @@ import {
   valuesNeverAllowed,
 } from '../pattern/index.ts';
 import { brokenLinks, isLaidOn, type OrderLink, orderLinks, workOnParts } from '../writing/index.ts';
+import { figureHeightFault, type FigureHeightFault } from './heightOfFigure.ts';
 import { heightFault, type HeightFault } from './heightOfParts.ts';
 
 /** What a reader of the pattern would stumble over. None of these stops a draft; each has its place. */
@@ -28,6 +29,7 @@ export type Remark =
   | { readonly code: 'tool_not_listed'; readonly needKey: string; readonly what: Need['what'] }
   | { readonly code: 'tool_not_used'; readonly needKey: string; readonly what: Need['what'] }
   | HeightFault
+  | FigureHeightFault
   | { readonly code: 'adapt_not_granted' }
   | { readonly code: 'credit_missing' };
 
@@ -35,10 +37,10 @@ const SIDES = /\b(?:left|right)(?![\s-]*(?:over|angle|through|away|size))(?:-han
 
 /** Everything to look at in the writing, in the order of the pattern. */
 export function remarksOf(pattern: Pattern, wool: Wool): Remark[] {
-  if (pattern.steps.length === 0) return [...aboutHeight(pattern), ...aboutRights(pattern)];
+  if (pattern.steps.length === 0) return [...aboutHeight(pattern, wool), ...aboutRights(pattern)];
   const needs = needsOf(pattern);
   return [
-    ...aboutHeight(pattern),
+    ...aboutHeight(pattern, wool),
     ...aboutParts(pattern),
     ...aboutSteps(pattern),
     ...brokenLinks(pattern.steps, orderLinks(pattern)).map((link): Remark => ({
@@ -64,8 +66,8 @@ export function remarksOf(pattern: Pattern, wool: Wool): Remark[] {
   ];
 }
 
-function aboutHeight(pattern: Pattern): Remark[] {
-  const fault = heightFault(pattern);
+function aboutHeight(pattern: Pattern, wool: Wool): Remark[] {
+  const fault = heightFault(pattern) ?? figureHeightFault(pattern, wool);
   return fault ? [fault] : [];
 }
 

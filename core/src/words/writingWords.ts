@@ -234,6 +234,8 @@ export function remarkWords(finding: Remark, pattern: Pattern): string {
       return `The finished height is less than this, its largest part, is thick (${showSizeMm(finding.leastMm, pattern.lengthUnit)}). One of the two is not so.`;
     case 'height_over_parts':
       return `The finished height is more than all its parts on end (${showSizeMm(finding.mostMm, pattern.lengthUnit)}). One of them is not so.`;
+    case 'height_off_figure':
+      return `Put together the figure is ${showSizeMm(finding.heightMm, pattern.lengthUnit)} high, and ${showSizeMm(finding.statedMm, pattern.lengthUnit)} is stated. Move its pieces, or say its height.`;
     case 'adapt_not_granted':
       return 'It is derived from another’s design, and leave to change it is not recorded.';
     case 'credit_missing':

@@ -41,6 +41,7 @@ const rule = {
 export const EVERY_FINDING: { readonly [C in Code]: Extract<Remark, { code: C }> } = {
   height_under_part: { code: 'height_under_part', partId: 'Leg', leastMm: 60 },
   height_over_parts: { code: 'height_over_parts', mostMm: 120 },
+  height_off_figure: { code: 'height_off_figure', statedMm: 118, heightMm: 138 },
   part_never_made: { code: 'part_never_made', partId: 'Leg' },
   part_never_joined: { code: 'part_never_joined', partId: 'Leg' },
   join_never_made: { code: 'join_never_made', joinId: 'Leg-Body' },

@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import { derivedNeeds, needsOf } from '../../src/needles/index.ts';
-import { blankJoin, type Pattern, type PLAIN_ACTS, type Step } from '../../src/pattern/index.ts';
+import { blankJoin, type Pattern, type PLAIN_ACTS, type Step, straightOut } from '../../src/pattern/index.ts';
 import { remarksOf } from '../../src/review/index.ts';
 import { cautionsOf } from '../../src/writing/index.ts';
 import { fibre, part, pattern, shapes, shelf } from '../support/make.ts';
-import { legged, step } from '../support/writing.ts';
+import { joined, legged, step } from '../support/writing.ts';
 
 const WOOL = shelf(fibre('core'), fibre('coat'), fibre('fleece', { flags: ['lanolin'] }));
 
@@ -211,6 +211,20 @@ describe('what a reader stumbles over', () => {
     };
     expect(codes(given).filter((code) => code.startsWith('height'))).toEqual(expected);
   });
+  test.each([
+    ['as it comes to', 95, true, []],
+    ['within a twentieth', 91, true, []],
+    ['more than it comes to', 100.5, true, ['height_off_figure']],
+    ['less than it comes to', 80, true, ['height_off_figure']],
+    ['off, but its places are only proposed', 80, false, []],
+  ])('the stated height of a figure whose places are told: %s', (_name, heightMm, isTold, expected) => {
+    const placement = { rule: 'each' as const, spanDeg: 360, heldBy: 'base' as const, places: [straightOut(0, 1)] };
+    const given = pattern([part('body', shapes.ball(60)), part('head', shapes.ball(40))], {
+      joins: [joined('head', 'body', { looseEnd: null, sink: { value: 5, unit: 'mm' }, placement: isTold ? placement : null })],
+      finishedHeight: { value: heightMm, unit: 'mm' },
+    });
+    expect(codes(given).filter((code) => code.startsWith('height'))).toEqual(expected);
+  }); // prettier-ignore
   test.each(rows)('%s', (_name, given, code) => expect(codes(given)).toContain(code));
   test('and nothing where all is said', () => {
     expect(codes(legged(whole))).toEqual([]);

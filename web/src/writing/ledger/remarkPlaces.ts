@@ -19,6 +19,7 @@ export function remarkPlace(finding: Remark, pattern: Pattern): string {
     case 'tool_not_used':
       return 'Tools';
     case 'height_over_parts':
+    case 'height_off_figure':
       return 'Height';
     default:
       return 'About';
