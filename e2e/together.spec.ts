@@ -131,3 +131,15 @@ test('a figure hung by hand hangs straight where it says', async ({ page, demo }
   await region(page).getByRole('button', { name: 'Hang it straight' }).click();
   await expect(region(page)).toContainText('It hangs straight.');
 });
+
+test('two eyes are set as far apart as is typed', async ({ page, demo }) => {
+  await openTogether(page, demo, /Harbour puffin/, mouse(page));
+  // Both sizes to choose from lie on one spot: the one under the other is reached by keys.
+  await piece(page, 'Bead eye 4 mm, black on Head').first().focus();
+  await page.keyboard.press('Enter');
+  await region(page).getByLabel('Between them').fill('12');
+  await expect(region(page)).toContainText(/Bead eye 4 mm, black on Head: 12 mm between them/);
+  await expect
+    .poll(async () => Number(await region(page).getByLabel('Round', { exact: true }).inputValue()))
+    .toBeLessThan(30);
+});

@@ -1,5 +1,5 @@
 import { toMm } from '../../base/index.ts';
-import { type JoinEstimate, type PartEstimate, type PatternEstimate } from '../../engine/index.ts';
+import { type PartEstimate, type PatternEstimate } from '../../engine/index.ts';
 import {
   countRange,
   type Join,
@@ -328,11 +328,3 @@ function onTheGround(pieces: readonly PlacedPiece[]): PlacedPiece[] {
     },
   }));
 }
-
-/** What a join comes to where its pieces meet, over all of them; null: nowhere do they reach in. */
-export const acrossOfJoin = (figure: Figure, { joinId }: Pick<JoinEstimate, 'joinId'>): number | null => {
-  const across = figure.pieces.flatMap(({ set }) =>
-    set?.joinId === joinId && set.contact ? [set.contact.acrossMm] : [],
-  );
-  return across.length === 0 ? null : across.reduce((sum, mm) => sum + mm, 0) / across.length;
-};

@@ -6,7 +6,7 @@ import { supportOf } from '../../../src/figure/together/feet.ts';
 import { hangingFrom, pointOnPiece, straightHangingPoint } from '../../../src/figure/together/hanging.ts';
 import { centreOfMass, massesOf, type PointMass } from '../../../src/figure/together/masses.ts';
 import { mendsOf, STEADY_DEG } from '../../../src/figure/together/mends.ts';
-import { acrossOfJoin, placeFigure } from '../../../src/figure/together/placeFigure.ts';
+import { placeFigure } from '../../../src/figure/together/placeFigure.ts';
 import { degrees, pointIn, type Vec3 } from '../../../src/figure/together/space.ts';
 import { putTogether, whatItTells } from '../../../src/figure/together/together.ts';
 import {
@@ -94,7 +94,7 @@ describe('check values of the figure together', () => {
     const build = twoBalls(at(0, 1));
     const d = 45;
     const fromBody = (d ** 2 + 30 ** 2 - 20 ** 2) / (2 * d);
-    expect(acrossOfJoin(together(build), { joinId: 'head-body' })).toBeCloseTo(2 * Math.sqrt(30 ** 2 - fromBody ** 2), 3);
+    expect(together(build).pieces[1]?.set?.contact?.acrossMm).toBeCloseTo(2 * Math.sqrt(30 ** 2 - fromBody ** 2), 3);
   });
 }); // prettier-ignore
 

@@ -1,3 +1,4 @@
+import { aroundForGap, type Fit } from '@lanakit/core/figure';
 import { showSizesMm } from '@lanakit/core/base';
 import {
   HELD_BY,
@@ -20,13 +21,18 @@ import type { PlaceEdits } from './usePlaceEdits.ts';
 
 interface PlaceFieldsProps {
   grasp: Grasp;
+  /** Of two alike things; null: it is not such a pair. */
+  pair: Extract<Fit, { kind: 'pair' }> | null;
   edits: PlaceEdits;
 }
 
 const DEGREES = { min: -360, max: 360 };
 
+/** A tenth of a degree is less than a needle’s width. */
+const rounded = (angleDeg: number): number => Math.round(angleDeg * 10) / 10;
+
 /** Where the chosen thing sits, to be typed. */
-export function PlaceFields({ grasp, edits }: PlaceFieldsProps) {
+export function PlaceFields({ grasp, pair, edits }: PlaceFieldsProps) {
   const { placement, held, target, place, piece } = grasp;
   const write = (next: Placement, label: string, key: string) =>
     edits.place(target, next, label, `${JSON.stringify(target)}.${key}`);
@@ -61,6 +67,18 @@ export function PlaceFields({ grasp, edits }: PlaceFieldsProps) {
       {degreesField('Leans up', 'leanUpDeg')}
       {degreesField('Leans aside', 'leanAsideDeg')}
       {degreesField('Turned', 'twistDeg')}
+      {pair && (
+        <NumberField
+          label="Between them"
+          value={Math.round(pair.gapMm * 10) / 10}
+          bounds={{ min: -500, max: 500 }}
+          suffix="mm"
+          onValue={(gapMm) => {
+            const around = aroundForGap(grasp.host.body, place.heightFraction, pair.sizeMm, gapMm);
+            if (around !== null) setPlace({ aroundDeg: rounded(around) }, 'what is between them', 'gap');
+          }}
+        />
+      )}
       {piece?.set && (
         <SinkField
           joinId={piece.set.joinId}

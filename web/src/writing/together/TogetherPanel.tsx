@@ -1,6 +1,7 @@
 import {
   ABOVE,
   cameraOf,
+  fitsOf,
   FRONT,
   type LookFrom,
   SIDE,
@@ -104,7 +105,7 @@ export function TogetherPanel({ chosenId, onChoose, onHold }: TogetherPanelProps
             {grasp?.isProposed && <span className="quiet"> · proposed</span>}
           </p>
         )}
-        {grasp && <PlaceFields grasp={grasp} edits={edits} />}
+        {grasp && <PlaceFields grasp={grasp} pair={pairOf(together, chosen)} edits={edits} />}
         {isRoot && <StanceFields edits={edits} straightFrom={tells.straightFrom} />}
         <p className="quiet small">
           Drag a piece along its host, or arrows {unit === 'mm' ? '1 mm' : '1⁄16 in'}; Shift and arrows lean
@@ -113,6 +114,11 @@ export function TogetherPanel({ chosenId, onChoose, onHold }: TogetherPanelProps
       </div>
     </>
   );
+}
+
+function pairOf({ details }: Parameters<typeof graspOf>[0], chosen: Chosen | null) {
+  const fit = fitsOf(details).find(({ detail }) => chosen?.kind === 'detail' && detail.key === chosen.key);
+  return fit?.kind === 'pair' ? fit : null;
 }
 
 interface ChosenKeys {
