@@ -31,6 +31,7 @@ import { answering } from './refusal.ts';
 import { unknownOneByOne, unlessDamaged } from './oneByOne.ts';
 import { drawingOf, shortOfDrawing } from './runDrawing.ts';
 import { warmPlans } from './warmPlans.ts';
+import { figureOfPattern } from './patternLine.ts';
 import { designsOf, gearOf, planAfter, revisionOf, runsAhead, shelfOf, woolStamp } from './runSources.ts';
 
 export type BenchService = ReturnType<typeof benchService>;
@@ -148,15 +149,19 @@ function unfinished(store: Store): Bench['unfinished'] {
     () => unknownOneByOne(store, MOST_UNFINISHED),
   );
   const wool = shelfOf(store);
-  return { total, items: store.patterns.byIds(items).map((pattern) => unfinishedPattern(pattern, wool)) };
+  return {
+    total,
+    items: store.patterns.byIds(items).map((pattern) => unfinishedPattern(store, pattern, wool)),
+  };
 }
 
-function unfinishedPattern({ id, document }: StoredPattern, wool: Wool): UnfinishedPattern {
+function unfinishedPattern(store: Store, pattern: StoredPattern, wool: Wool): UnfinishedPattern {
+  const { id, document } = pattern;
   const missing = missingForPublishing(document);
   return {
     id,
     title: document.title,
-    figure: figureLook(document, wool),
+    figure: figureOfPattern(store, pattern, wool),
     missing: missing.slice(0, MOST_MISSING).map((problem) => ({
       problem,
       partName: document.parts[Number(/^\/parts\/(\d+)/.exec(problem.pointer)?.[1] ?? NaN)]?.name ?? null,

@@ -25,7 +25,10 @@ export const listService = ({ store, now }: ServiceDeps) =>
         () => patternsOneByOne(store, asked),
       );
       const wool = shelfOf(store);
-      return { total, items: store.patterns.byIds(items).map((pattern) => patternLine(pattern, wool)) };
+      return {
+        total,
+        items: store.patterns.byIds(items).map((pattern) => patternLine(store, pattern, wool)),
+      };
     },
     runs({ when, ...page }: RunsAsked): PageOf<RunLine> & { readonly today: string } {
       const today = todayOf(now());

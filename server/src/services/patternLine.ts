@@ -1,12 +1,14 @@
 import type { PatternLine, StoredPattern } from '@lanakit/core/api';
+import type { Store } from '../db/index.ts';
 import { defaultBuild } from '@lanakit/core/build';
 import { estimatePattern, type Wool } from '@lanakit/core/engine';
-import { figureLook } from '@lanakit/core/figure';
+import { figureLook, type FigureLook } from '@lanakit/core/figure';
 import { isWoolOnly, missingForPublishing, stepTotals } from '@lanakit/core/pattern';
 import { proposeLevel } from '@lanakit/core/writing';
 
 /** A pattern as a list shows it, weighed with the wool of the shelf as it is. */
-export function patternLine({ id, document, revision }: StoredPattern, wool: Wool): PatternLine {
+export function patternLine(store: Store, pattern: StoredPattern, wool: Wool): PatternLine {
+  const { id, document, revision } = pattern;
   const build = defaultBuild(document);
   const estimate = estimatePattern(build, wool);
   const { lowG, likelyG, highG, unknownCount } = estimate.total;
@@ -14,7 +16,7 @@ export function patternLine({ id, document, revision }: StoredPattern, wool: Woo
   return {
     id,
     title: document.title,
-    figure: figureLook(document, wool),
+    figure: figureOfPattern(store, pattern, wool),
     level: document.level ?? proposeLevel(build, estimate).level,
     finishedHeight: document.finishedHeight,
     parts: document.parts.length,
@@ -27,3 +29,11 @@ export function patternLine({ id, document, revision }: StoredPattern, wool: Woo
     unknownCount: missingForPublishing(document).length,
   };
 }
+
+/** Drawn once as long as neither the pattern nor a thing of the shelf is another. */
+export const figureOfPattern = (
+  store: Store,
+  { id, version, document }: StoredPattern,
+  wool: Wool,
+): FigureLook =>
+  store.remember(['things'], `figure of pattern ${id} ${version}`, () => figureLook(document, wool));

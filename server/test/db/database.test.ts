@@ -260,6 +260,8 @@ describe('migrations', () => {
     const textOf = (id: string) => opened.db.prepare<[string], string>('SELECT document FROM pattern WHERE id = ?').pluck().get(id);
     expect(textOf('changed')).toBe(seventh.replace('Ball', 'Bald'));
     expect(() => patterns.find('changed')).toThrow();
+    // What a list shows of it is no change of it.
+    opened.db.exec(`UPDATE revision SET is_wool_only = 1`);
     expect(() => opened.db.exec(`UPDATE revision SET number = 9`)).toThrow(/cannot be changed/);
     opened.db.close();
   }); // prettier-ignore

@@ -38,7 +38,7 @@ function SmallFigure({
     pxPerMm,
   };
   return (
-    <svg width={width} height={height} style={{ flex: 'none' }} aria-hidden>
+    <svg width={width} height={height} style={{ flex: 'none', width, height }} aria-hidden>
       <TogetherDrawing drawn={drawn} at={at} lookOf={(id) => (id === null ? null : (wool[id] ?? null))} />
     </svg>
   );

@@ -78,8 +78,8 @@ export function TogetherPanel({ chosenId, onChoose, onHold }: TogetherPanelProps
           Balance
         </Checkbox>
       </Looks>
-      <FigureView together={together} from={from}>
-        {(at) => (
+      <FigureView together={together} from={from} onHold={onHold}>
+        {(at, hold) => (
           <>
             <FigureInHand
               together={together}
@@ -90,7 +90,7 @@ export function TogetherPanel({ chosenId, onChoose, onHold }: TogetherPanelProps
               grasp={grasp}
               edits={edits}
               onChoose={choose}
-              onHold={onHold}
+              onHold={hold}
             />
             {showJoins && <JoinMarks together={together} camera={cameraOf(from)} at={at} />}
             {showBalance && <BalanceLines tells={tells} camera={cameraOf(from)} at={at} />}
@@ -184,18 +184,25 @@ const SCALES = { least: 0.2, most: 5 };
 interface FigureViewProps {
   together: Parameters<typeof graspOf>[0];
   from: LookFrom;
-  children: (at: DrawingScale) => React.ReactNode;
+  onHold: (isHeld: boolean) => void;
+  children: (at: DrawingScale, hold: (isHeld: boolean) => void) => React.ReactNode;
 }
 
 /** The figure between true rulers, at one scale however it is turned. */
-function FigureView({ together, from, children }: FigureViewProps) {
+function FigureView({ together, from, onHold, children }: FigureViewProps) {
   const unit = useTable((table) => table.document.lengthUnit);
   const [box, size] = useSize();
   const { radiusMm, topMm } = useMemo(() => turningRoom(together.figure), [together]);
   const [width, height] = [size.width - RULER, size.height - RULER];
   const tallMm = Math.max(10, topMm, 2 * radiusMm);
   const room = Math.min((width - 2 * MARGIN) / Math.max(10, 2 * radiusMm), (height - 2 * MARGIN) / tallMm);
-  const pxPerMm = Math.min(SCALES.most, Math.max(SCALES.least, room));
+  // While a hand pulls, the figure under it is not made larger or smaller.
+  const [heldScale, setHeldScale] = useState<number | null>(null);
+  const pxPerMm = heldScale ?? Math.min(SCALES.most, Math.max(SCALES.least, room));
+  const hold = (isHeld: boolean) => {
+    setHeldScale(isHeld ? pxPerMm : null);
+    onHold(isHeld);
+  };
   const groundPx = from.kind === 'above' ? RULER + height / 2 : size.height - MARGIN;
   const at: DrawingScale = { leftPx: RULER + width / 2, groundPx, pxPerMm };
   return (
@@ -221,14 +228,12 @@ function FigureView({ together, from, children }: FigureViewProps) {
             {from.kind === 'round' && (
               <path d={`M${RULER} ${groundPx}H${size.width}`} stroke="var(--ink-2)" strokeWidth={0.75} />
             )}
-            {children(at)}
+            {children(at, hold)}
           </svg>
         </>
       )}
       {together.figure.pieces.length === 0 && (
-        <p className="quiet" style={{ padding: 'var(--space-4) var(--space-8)' }}>
-          The figure stands here as soon as a part has its sizes.
-        </p>
+        <p className={`quiet ${styles.empty}`}>The figure stands here as soon as a part has its sizes.</p>
       )}
     </div>
   );
