@@ -35,4 +35,4 @@ export type { PointOnPiece } from './together/hanging.ts';
 export { heightAgainst, turningRoom } from './together/overall.ts';
 export { putTogether, whatItTells, type FigureTells, type Together } from './together/together.ts';
 export { contactRing, looseEndOf } from './together/contact.ts';
-export { aroundForGap, fitsOf, isFitting, type Fit } from './together/fits.ts';
+export { aroundForGap, fitsOf, isFitting, widestGapMm, type Fit } from './together/fits.ts';

@@ -15,6 +15,7 @@ export {
 export { acrossMm, alongAxis, baseMm, runMm, type PointMm, type Solid } from './solid/solid.ts';
 export { bodyOfWool, solidOf } from './solidOf.ts';
 export { VIEWS, viewOutline, type View } from './solid/views.ts';
+export { isWithin } from './solid/isWithin.ts';
 export { measureFace } from './solid/plate.ts';
 export { outlineContours } from './outline/outlineContours.ts';
 export { outlinePointCount } from './outline/outlineFault.ts';

@@ -3,7 +3,7 @@ import type { Amount, Part } from '../../src/pattern/index.ts';
 import { BLANK_FINDING, blankMeasure, type Finding, type FindingMeasure } from '../../src/shelf/index.ts';
 import { fibre, part, shapes, shelf, use } from './make.ts';
 
-const finding = (id: string, measure: Partial<FindingMeasure>): Finding => ({
+export const finding = (id: string, measure: Partial<FindingMeasure>): Finding => ({
   ...BLANK_FINDING,
   id,
   version: 1,

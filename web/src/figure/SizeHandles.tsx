@@ -1,4 +1,4 @@
-import { type Length, showTypedLength, toMm } from '@lanakit/core/base';
+import { handLength, type Length, showTypedLength, toMm } from '@lanakit/core/base';
 import { SIZE_HANDLES, type SizeName, sizesOf } from '@lanakit/core/shapes';
 import { useRef, type PointerEvent } from 'react';
 import styles from './PieceTray.module.css';
@@ -53,9 +53,6 @@ interface GripProps {
   onHold: (isHeld: boolean) => void;
 }
 
-/** Steps that a hand can set: half a millimetre, or a thirty-second of an inch. */
-const STEP: Readonly<Record<Length['unit'], number>> = { mm: 0.5, in: 1 / 32 };
-
 function Grip({ axis, style, size, scale, onSize, onHold }: GripProps) {
   const start = useRef<{ at: number; mm: number; scale: number } | null>(null);
   const frame = useRef(0);
@@ -66,7 +63,7 @@ function Grip({ axis, style, size, scale, onSize, onHold }: GripProps) {
     // The piece stays centred, so its edge moves by half of what it grows.
     const mm = Math.max(0.5, begun.mm + ((at - begun.at) * 2) / begun.scale);
     cancelAnimationFrame(frame.current);
-    frame.current = requestAnimationFrame(() => onSize(snapped(mm, size.unit)));
+    frame.current = requestAnimationFrame(() => onSize(handLength(mm, size.unit, 1)));
   };
   const hold = (event: PointerEvent<HTMLSpanElement>) => {
     event.preventDefault();
@@ -92,9 +89,4 @@ function Grip({ axis, style, size, scale, onSize, onHold }: GripProps) {
       onClick={(event) => event.stopPropagation()}
     />
   );
-}
-
-function snapped(mm: number, unit: Length['unit']): Length {
-  const value = unit === 'mm' ? mm : mm / 25.4;
-  return { value: Math.max(STEP[unit], Math.round(value / STEP[unit]) * STEP[unit]), unit };
 }

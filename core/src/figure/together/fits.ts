@@ -1,6 +1,6 @@
+import { isWithin } from '../../shapes/index.ts';
 import type { Body } from './body.ts';
 import { type DetailSpot, type PlacedDetail, sizeOfDetail } from './details.ts';
-import { isWithin } from './flatBody.ts';
 import type { PlacedPiece } from './placeFigure.ts';
 import { length, minus, plus, pointFrom, times, type Vec3 } from './space.ts';
 
@@ -31,6 +31,10 @@ export function chordMm(host: Body, heightFraction: number): number {
   const [left, right] = [90, -90].map((around) => host.spotAt(around, heightFraction).point[0]);
   return (left ?? 0) - (right ?? 0);
 }
+
+/** The most there can be between two things of a size at a height, mm. */
+export const widestGapMm = (host: Body, heightFraction: number, sizeMm: number): number =>
+  Math.max(0, chordMm(host, heightFraction) - sizeMm);
 
 /**
  * How far round from its front two things of a size sit on a host with so much between them; null: it is not so wide

@@ -1,4 +1,4 @@
-import type { PointMm, Solid } from '../../shapes/index.ts';
+import { isWithin, measureFace, type PointMm, type Solid } from '../../shapes/index.ts';
 import type { Body, SurfaceSpot } from './body.ts';
 import { radians, type Vec3 } from './space.ts';
 
@@ -15,6 +15,7 @@ export function flatBody(solid: Solid): Body {
     points.map(([x, y]): PointMm => [x - widthMm / 2, heightMm - y]);
   const face = [upright(solid.outline()), ...(solid.holes?.() ?? []).map(upright)];
   const outer = face[0] ?? [];
+  const middle = measureFace([solid.outline(), ...(solid.holes?.() ?? [])]);
   const half = depthMm / 2;
   const rings = [-half, half].map((z) => outer.map(([x, y]): Vec3 => [x, y, z]));
   const isBlock = depthMm > BLOCK * widthMm;
@@ -22,7 +23,7 @@ export function flatBody(solid: Solid): Body {
     heightMm,
     halfWidthMm: widthMm / 2,
     halfDepthMm: half,
-    centroid: centroidOf(face),
+    centroid: [middle.centroidXMm - widthMm / 2, heightMm - middle.centroidMm, 0],
     isConvex: face.length === 1 && isConvexPolygon(outer),
     rings,
     finerRings: () => rings,
@@ -100,43 +101,6 @@ function extentAt(outer: readonly PointMm[], y: number): [left: number, right: n
     [x0, y0] = [x1, y1];
   }
   return left <= right ? [left, right] : [0, 0];
-}
-
-/** Middle of the area of contours, holes by their nesting (shoelace). */
-function centroidOf(face: readonly (readonly PointMm[])[]): Vec3 {
-  let [area, momentX, momentY] = [0, 0, 0];
-  face.forEach((contour, index) => {
-    let [contourArea, contourX, contourY] = [0, 0, 0];
-    let [x0, y0] = contour.at(-1) ?? [0, 0];
-    for (const [x, y] of contour) {
-      const twice = x0 * y - x * y0;
-      contourArea += twice / 2;
-      contourX += (twice * (x0 + x)) / 6;
-      contourY += (twice * (y0 + y)) / 6;
-      [x0, y0] = [x, y];
-    }
-    const others = face.filter((_, at) => at !== index);
-    const [px, py] = contour[0] ?? [0, 0];
-    const nesting = others.filter((other) => isWithin(px, py, [other])).length;
-    const sign = Math.sign(contourArea) * (nesting % 2 === 1 ? -1 : 1);
-    area += sign * contourArea;
-    momentX += sign * contourX;
-    momentY += sign * contourY;
-  });
-  return area === 0 ? [0, 0, 0] : [momentX / area, momentY / area, 0];
-}
-
-/** Even-odd. */
-export function isWithin(px: number, py: number, contours: readonly (readonly PointMm[])[]): boolean {
-  let isIn = false;
-  for (const contour of contours) {
-    let [x0, y0] = contour.at(-1) ?? [0, 0];
-    for (const [x, y] of contour) {
-      if (y > py !== y0 > py && px < ((x0 - x) * (py - y)) / (y0 - y) + x) isIn = !isIn;
-      [x0, y0] = [x, y];
-    }
-  }
-  return isIn;
 }
 
 function isConvexPolygon(points: readonly PointMm[]): boolean {

@@ -107,7 +107,7 @@ export function placeFigure(build: BuildOfFigure, estimate: EstimateOfFigure): F
     byPart.set(rootId, [root]);
   }
   for (const part of fromHostsOut(build)) {
-    if (part.id === rootId || isLaidOn(part)) continue;
+    if (part.id === rootId || hasNoBody(part)) continue;
     const joins = build.joins.filter(({ partId }) => partId === part.id);
     const body = bodies.get(part.id);
     if (!body) {
@@ -122,7 +122,7 @@ export function placeFigure(build: BuildOfFigure, estimate: EstimateOfFigure): F
 }
 
 /** What is only laid on another part has no body of its own to be set anywhere. */
-const isLaidOn = ({ shape }: Part): boolean => shape.kind === 'patch' || shape.kind === 'fringe';
+const hasNoBody = ({ shape }: Part): boolean => shape.kind === 'patch' || shape.kind === 'fringe';
 
 function bodiesOf(parts: readonly PartEstimate[]): Map<string, Body> {
   return new Map(parts.flatMap(({ partId, solid }) => (solid ? [[partId, bodyOf(solid)] as const] : [])));
@@ -147,7 +147,7 @@ function rootOf({ parts, joins }: BuildOfFigure, bodies: ReadonlyMap<string, Bod
   };
   let [best, most] = [null as string | null, 0];
   for (const part of parts) {
-    if (!bodies.has(part.id) || isLaidOn(part) || joins.some(({ partId }) => partId === part.id)) continue;
+    if (!bodies.has(part.id) || hasNoBody(part) || joins.some(({ partId }) => partId === part.id)) continue;
     const carries = carried(part.id, [part.id]);
     if (carries > most) [best, most] = [part.id, carries];
   }

@@ -1,3 +1,4 @@
+import { isWithin } from './isWithin.ts';
 import type { PointMm, Solid } from './solid.ts';
 
 /** Faces of a plate: closed contours in mm, even-odd, from 0, 0. */
@@ -10,53 +11,53 @@ export interface Face {
   readonly perimeterMm: number;
   readonly widthMm: number;
   readonly heightMm: number;
-  /** From the top, mm. */
+  /** From the top, and from the left, mm. */
   readonly centroidMm: number;
+  readonly centroidXMm: number;
 }
 
 /** Area, perimeter and centroid of contours that neither cross nor touch (shoelace, holes by nesting). */
 export function measureFace(contours: Contours): Face {
-  let [areaMm2, momentMm3, perimeterMm] = [0, 0, 0];
+  let [areaMm2, momentMm3, momentXMm3, perimeterMm] = [0, 0, 0, 0];
   let [right, bottom] = [0, 0];
   for (const contour of contours) {
-    const { area, moment, perimeter } = shoelace(contour);
+    const { area, moment, momentX, perimeter } = shoelace(contour);
     const isHole = nesting(contour, contours) % 2 === 1;
     const sign = (area < 0 ? -1 : 1) * (isHole ? -1 : 1);
     areaMm2 += sign * area;
     momentMm3 += sign * moment;
+    momentXMm3 += sign * momentX;
     perimeterMm += perimeter;
     for (const [x, y] of contour) [right, bottom] = [Math.max(right, x), Math.max(bottom, y)];
   }
-  return { areaMm2, perimeterMm, widthMm: right, heightMm: bottom, centroidMm: momentMm3 / areaMm2 };
+  return {
+    areaMm2,
+    perimeterMm,
+    widthMm: right,
+    heightMm: bottom,
+    centroidMm: momentMm3 / areaMm2,
+    centroidXMm: momentXMm3 / areaMm2,
+  };
 }
 
 function shoelace(contour: readonly PointMm[]) {
-  let [area, moment, perimeter] = [0, 0, 0];
+  let [area, moment, momentX, perimeter] = [0, 0, 0, 0];
   let [x0, y0] = contour.at(-1) ?? [0, 0];
   for (const [x, y] of contour) {
     const cross = x0 * y - x * y0;
     area += cross / 2;
     moment += (cross * (y0 + y)) / 6;
+    momentX += (cross * (x0 + x)) / 6;
     perimeter += Math.hypot(x - x0, y - y0);
     [x0, y0] = [x, y];
   }
-  return { area, moment, perimeter };
+  return { area, moment, momentX, perimeter };
 }
 
 /** In how many of the others a contour lies. They do not cross, so one point of it tells. */
 function nesting(contour: readonly PointMm[], all: Contours): number {
   const point = contour[0];
-  return point ? all.filter((other) => other !== contour && isInside(point, other)).length : 0;
-}
-
-function isInside([px, py]: PointMm, contour: readonly PointMm[]): boolean {
-  let isIn = false;
-  let [x0, y0] = contour.at(-1) ?? [0, 0];
-  for (const [x, y] of contour) {
-    if (y > py !== y0 > py && px < ((x0 - x) * (py - y)) / (y0 - y) + x) isIn = !isIn;
-    [x0, y0] = [x, y];
-  }
-  return isIn;
+  return point ? all.filter((other) => other !== contour && isWithin(point[0], point[1], [other])).length : 0;
 }
 
 /** A flat piece of any outline. Both faces and every edge are counted. */
@@ -113,6 +114,7 @@ function insetPlate(contours: Contours, face: Face, thicknessMm: number, depthMm
     widthMm: face.widthMm * k,
     heightMm: face.heightMm * k,
     centroidMm: face.centroidMm * k,
+    centroidXMm: face.centroidXMm * k,
   };
   const shrunk = (): Contours => contours.map((contour) => contour.map(([x, y]): PointMm => [x * k, y * k]));
   const solid = plateOf(contours, inner, thicknessMm - 2 * depthMm);

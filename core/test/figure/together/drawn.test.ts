@@ -3,28 +3,16 @@ import fc from 'fast-check';
 import { estimatePattern } from '../../../src/engine/index.ts';
 import { ABOVE, cameraOf, FRONT, type LookFrom, seen, SIDE } from '../../../src/figure/together/camera.ts';
 import { drawnFigure } from '../../../src/figure/together/drawnFigure.ts';
-import { isWithin } from '../../../src/figure/together/flatBody.ts';
+import { isWithin } from '../../../src/shapes/index.ts';
 import { pointIn } from '../../../src/figure/together/space.ts';
 import { putTogether } from '../../../src/figure/together/together.ts';
-import {
-  type Pattern,
-  type Place,
-  type Placement,
-  straightOut,
-  UPRIGHT,
-} from '../../../src/pattern/index.ts';
+import { type Pattern, straightOut, UPRIGHT } from '../../../src/pattern/index.ts';
 import { WOOL } from '../../support/engine.ts';
 import { mm, part, pattern, shapes, use } from '../../support/make.ts';
+import { placement } from '../../support/places.ts';
 import { joined } from '../../support/writing.ts';
 
 const WING = 'M30 0C46 2 58 18 60 40C62 66 52 96 30 130C26 134 22 132 21 127C8 98 0 70 2 42C4 18 14 -2 30 0Z';
-const placement = (rule: Placement['rule'], places: Place[], more: Partial<Placement> = {}): Placement => ({
-  rule,
-  spanDeg: 360,
-  heldBy: 'base',
-  places,
-  ...more,
-});
 const bird = (more: Partial<Pattern> = {}): Pattern =>
   pattern(
     [

@@ -6,9 +6,8 @@ import { aroundForGap, chordMm, type Fit, fitsOf, isFitting } from '../../../src
 import { putTogether } from '../../../src/figure/together/together.ts';
 import { type Placement, straightOut, type Use } from '../../../src/pattern/index.ts';
 import { type Shape, solidOf } from '../../../src/shapes/index.ts';
-import { BLANK_FINDING, blankMeasure, type Finding, type FindingMeasure } from '../../../src/shelf/index.ts';
 import { fitWords } from '../../../src/words/index.ts';
-import { WOOL } from '../../support/engine.ts';
+import { finding, WOOL } from '../../support/engine.ts';
 import { mm, part, pattern, shapes, use } from '../../support/make.ts';
 
 const bodyFor = (shape: Shape) => {
@@ -16,15 +15,6 @@ const bodyFor = (shape: Shape) => {
   if (result.kind !== 'solid') throw new Error(result.kind);
   return bodyOf(result.solid);
 };
-const finding = (id: string, measure: Partial<FindingMeasure>): Finding => ({
-  ...BLANK_FINDING,
-  id,
-  version: 1,
-  name: id,
-  onHand: null,
-  peak: 0,
-  measure: { ...blankMeasure('count'), ...measure } as FindingMeasure,
-});
 const wool: Wool = {
   ...WOOL,
   findings: new Map([

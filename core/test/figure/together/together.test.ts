@@ -21,17 +21,11 @@ import { WOOL } from '../../support/engine.ts';
 import { mm, part, pattern, shapes } from '../../support/make.ts';
 import { gaussian } from '../../support/random.ts';
 import { countedBody } from '../../support/voxels.ts';
+import { placement } from '../../support/places.ts';
 import { joined } from '../../support/writing.ts';
 
 const at = (aroundDeg: number, heightFraction: number, more: Partial<Place> = {}): Place => ({
   ...straightOut(aroundDeg, heightFraction),
-  ...more,
-});
-const placement = (rule: Placement['rule'], places: Place[], more: Partial<Placement> = {}): Placement => ({
-  rule,
-  spanDeg: 360,
-  heldBy: 'base',
-  places,
   ...more,
 });
 const together = (build: Pattern) => placeFigure(build, estimatePattern(build, WOOL));

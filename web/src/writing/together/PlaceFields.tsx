@@ -1,4 +1,4 @@
-import { aroundForGap, type Fit } from '@lanakit/core/figure';
+import { aroundForGap, type Fit, widestGapMm } from '@lanakit/core/figure';
 import { showSizesMm } from '@lanakit/core/base';
 import {
   HELD_BY,
@@ -28,8 +28,8 @@ interface PlaceFieldsProps {
 
 const DEGREES = { min: -360, max: 360 };
 
-/** A tenth of a degree is less than a needle’s width. */
-const rounded = (angleDeg: number): number => Math.round(angleDeg * 10) / 10;
+/** A tenth of a degree, or of a millimetre, is less than a needle’s width. */
+const rounded = (value: number): number => Math.round(value * 10) / 10;
 
 /** Where the chosen thing sits, to be typed. */
 export function PlaceFields({ grasp, pair, edits }: PlaceFieldsProps) {
@@ -70,8 +70,9 @@ export function PlaceFields({ grasp, pair, edits }: PlaceFieldsProps) {
       {pair && (
         <NumberField
           label="Between them"
-          value={Math.round(pair.gapMm * 10) / 10}
-          bounds={{ min: -500, max: 500 }}
+          value={rounded(pair.gapMm)}
+          // Wider apart they would not both be on it.
+          bounds={{ min: 0, max: rounded(widestGapMm(grasp.host.body, place.heightFraction, pair.sizeMm)) }}
           suffix="mm"
           onValue={(gapMm) => {
             const around = aroundForGap(grasp.host.body, place.heightFraction, pair.sizeMm, gapMm);

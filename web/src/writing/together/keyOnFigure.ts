@@ -1,3 +1,4 @@
+import { MM_PER_INCH } from '@lanakit/core/base';
 import type { Camera } from '@lanakit/core/figure';
 import { type Pattern, UPRIGHT } from '@lanakit/core/pattern';
 import type { KeyboardEvent } from 'react';
@@ -15,7 +16,7 @@ interface KeyContext {
 }
 
 const TURN_DEG = 5;
-const NUDGE_MM = { mm: 1, in: 25.4 / 16 } as const;
+const NUDGE_MM = { mm: 1, in: MM_PER_INCH / 16 } as const;
 
 const ARROWS: Readonly<Record<string, readonly [right: number, up: number]>> = {
   ArrowLeft: [-1, 0],

@@ -1,3 +1,4 @@
+import { handLength } from '@lanakit/core/base';
 import type { Placement, PlaceTarget, Stance } from '@lanakit/core/pattern';
 import { placedThing, UPRIGHT } from '@lanakit/core/pattern';
 import { useMemo } from 'react';
@@ -22,8 +23,7 @@ export function usePlaceEdits() {
           'how deep it is sunk',
           (draft) => {
             const join = draft.joins.find(({ id }) => id === joinId);
-            const value = unit === 'mm' ? Math.round(sinkMm * 2) / 2 : Math.round((sinkMm / 25.4) * 32) / 32;
-            if (join) join.sink = { value: Math.max(0, value), unit };
+            if (join) join.sink = handLength(sinkMm, unit, 0);
           },
           key,
         ),
