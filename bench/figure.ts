@@ -4,9 +4,9 @@ import { type Pattern, straightOut } from '@lanakit/core/pattern';
 import { benchFibres, figureOf } from './core.ts';
 import { type Row, time } from './measure.ts';
 
-/** Sixty pieces: a body, and the others on it all round, each with its own place and details. */
-function placedFigure(): Pattern {
-  const figure = figureOf(60);
+/** So many pieces: a body, and the others on it all round, each with its own place and details. */
+export function placedFigure(parts: number): Pattern {
+  const figure = figureOf(parts);
   return {
     ...figure,
     parts: figure.parts.map((part, at) => ({
@@ -21,7 +21,7 @@ function placedFigure(): Pattern {
         rule: 'each',
         spanDeg: 360,
         heldBy: 'base',
-        places: [straightOut((at * 137.5) % 360, 0.1 + (0.8 * at) / 60)],
+        places: [straightOut((at * 137.5) % 360, 0.1 + (0.8 * at) / parts)],
       },
     })),
   };
@@ -29,7 +29,7 @@ function placedFigure(): Pattern {
 
 export async function benchFigure(): Promise<Row[]> {
   const { fibres, findings, ...wool } = onlyFibres(new Map(benchFibres.map((fibre) => [fibre.id, fibre])));
-  const build = placedFigure();
+  const build = placedFigure(60);
   const estimate = estimatePattern(build, { fibres, findings, ...wool });
   const together = putTogether(build, estimate, findings);
   let turnDeg = 0;

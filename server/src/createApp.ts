@@ -17,6 +17,7 @@ import { itemRoutes } from './routes/items.ts';
 import { keepingRoutes } from './routes/keeping.ts';
 import { listRoutes } from './routes/lists.ts';
 import { paperRoutes } from './routes/papers.ts';
+import { guideRoutes } from './routes/guides.ts';
 import { patternFileRoutes } from './routes/patternFiles.ts';
 import { patternRoutes } from './routes/patterns.ts';
 import { pictureRoutes } from './routes/pictures.ts';
@@ -78,6 +79,7 @@ export function allRoutes(services: Services): Route[] {
     ...techniqueRoutes(services.techniques),
     ...runRoutes(services.runs),
     ...paperRoutes(services.papers),
+    ...guideRoutes(services.guides),
     ...trayRoutes(services.trays),
     ...benchRoutes(services.bench),
     ...listRoutes(services.lists),

@@ -28,6 +28,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./writing/needles/NeedlesPaper.tsx')).NeedlesPaper }),
       },
       {
+        path: 'patterns/:id/guide',
+        lazy: async () => ({ Component: (await import('./guide/GuidePage.tsx')).GuidePage }),
+      },
+      {
         path: 'bring-in',
         lazy: async () => ({ Component: (await import('./patterns/BringInPage.tsx')).BringInPage }),
       },
@@ -66,6 +70,10 @@ export const router = createBrowserRouter([
       {
         path: 'runs/:id/pattern',
         lazy: async () => ({ Component: (await import('./runs/RunPatternPage.tsx')).RunPatternPage }),
+      },
+      {
+        path: 'runs/:id/guide',
+        lazy: async () => ({ Component: (await import('./runs/RunGuidePage.tsx')).RunGuidePage }),
       },
       {
         path: 'runs/:id/papers/:name',

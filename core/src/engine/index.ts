@@ -29,3 +29,4 @@ export { onlyFibres, woolOnShelf, type FibreLookup, type Wool } from './wool.ts'
 export { statedEnds } from './statedEnds.ts';
 export * from './cuts/index.ts';
 export * from './quantity/index.ts';
+export { looseAcrossMm } from './looseEnd.ts';

@@ -36,3 +36,17 @@ export { heightAgainst, turningRoom } from './together/overall.ts';
 export { putTogether, whatItTells, type FigureTells, type Together } from './together/together.ts';
 export { contactRing, looseEndOf } from './together/contact.ts';
 export { aroundForGap, fitsOf, isFitting, widestGapMm, type Fit } from './together/fits.ts';
+export {
+  guidePieces,
+  type GuideBuild,
+  type GuidePieces,
+  type SharedGuidePiece,
+} from './guide/guidePieces.ts';
+export type {
+  GuideLine,
+  GuideLineIs,
+  GuideMark,
+  GuidePiece,
+  GuideStretch,
+  NotInGuide,
+} from './guide/guidePiece.ts';

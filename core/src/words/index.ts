@@ -143,3 +143,11 @@ export {
   tooLargeWords,
 } from './cutWords.ts';
 export { nameOfShort } from './shortWords.ts';
+export {
+  guideLines,
+  guidePagesWords,
+  guideSigns,
+  guideTitle,
+  notInGuideWords,
+  stretchWords,
+} from './guideWords.ts';

@@ -15,11 +15,9 @@ import {
   MOST_TICK_BOXES,
 } from '@lanakit/core/papers';
 import { type LabelSheet, PAGE_SIZES_MM, type PageSize } from '@lanakit/core/run';
-import { createRequire } from 'node:module';
-import { dirname, join } from 'node:path';
-import pdfmake from 'pdfmake';
 import sharp from 'sharp';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import { pdfmakeWithFonts, pointsOf } from './pdfmakeWithFonts.ts';
 
 /** What is to be set, and on what. Plain data: it crosses into a worker. */
 export interface PdfTask {
@@ -31,38 +29,14 @@ export interface PdfTask {
   readonly hasCropMarks: boolean;
 }
 
-const fontFile = (weight: string): string =>
-  join(
-    dirname(createRequire(import.meta.url).resolve('@expo-google-fonts/source-sans-3/package.json')),
-    weight,
-    `SourceSans3_${weight}.ttf`,
-  );
-
-/** Nothing but the fonts is read, and nothing is fetched. */
-function prepared(): typeof pdfmake {
-  pdfmake.setUrlAccessPolicy(() => false);
-  pdfmake.setLocalAccessPolicy((path: string) => path.includes('source-sans-3'));
-  pdfmake.setFonts({
-    SourceSans: {
-      normal: fontFile('400Regular'),
-      bold: fontFile('600SemiBold'),
-      italics: fontFile('400Regular'),
-      bolditalics: fontFile('600SemiBold'),
-    },
-  });
-  return pdfmake;
-}
-
 const INK = '#1d2733';
 const QUIET = '#55616d';
 const LINE = '#8a9299';
 
-const pointsOf = (mm: number): number => (mm * 72) / 25.4;
-
 /** A paper as a PDF, its fonts in it. */
 export async function setPdf(task: PdfTask): Promise<Buffer> {
   const images = await swatchImages(task.paper);
-  return prepared()
+  return pdfmakeWithFonts()
     .createPdf({ ...documentOf(task), images })
     .getBuffer();
 }

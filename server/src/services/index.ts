@@ -2,6 +2,7 @@ import type { ItemKind } from '../db/index.ts';
 import type { ServiceDeps, WorkDeps } from './deps.ts';
 import { benchService } from './benchService.ts';
 import { binService } from './binService.ts';
+import { guideService } from './guideService.ts';
 import { historyService } from './historyService.ts';
 import { importService } from './importService.ts';
 import { ITEM_KINDS } from './itemKinds.ts';
@@ -46,6 +47,7 @@ export const createServices = (deps: WorkDeps) => {
     pictures: pictureService(deps),
     techniques: techniqueService(deps),
     papers: paperService(deps),
+    guides: guideService(deps),
     trays: trayService(deps),
     bench: benchService(deps),
     lists: listService(deps),

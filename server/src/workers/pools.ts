@@ -12,6 +12,7 @@ const POOL_OF: Readonly<Record<Task['kind'], Pool>> = {
   'pattern-file': 'readers',
   drawing: 'readers',
   pdf: 'papers',
+  guide: 'papers',
   keeping: 'keeping',
   'studio-file': 'keeping',
 };

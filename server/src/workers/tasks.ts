@@ -1,6 +1,7 @@
 import { nanoid } from 'nanoid';
 import { doKeepingTask, type KeepingDone, type KeepingTask } from '../db/keepingTasks.ts';
 import type { ReadyPicture } from '../db/pictures.ts';
+import type { GuideTask } from '../papers/setGuide.ts';
 import type { PdfTask } from '../papers/setPdf.ts';
 import { readDrawing } from '../services/readPicture.ts';
 import { doStudioTask, type StudioDone, type StudioTask } from '../services/studioFile/studioTasks.ts';
@@ -12,6 +13,7 @@ export type Task =
   | { readonly kind: 'pattern-file'; readonly bytes: Uint8Array }
   | { readonly kind: 'drawing'; readonly bytes: Uint8Array }
   | { readonly kind: 'pdf'; readonly task: PdfTask }
+  | { readonly kind: 'guide'; readonly task: GuideTask }
   | { readonly kind: 'keeping'; readonly task: KeepingTask }
   | { readonly kind: 'studio-file'; readonly task: StudioTask };
 
@@ -20,6 +22,8 @@ export interface Done {
   readonly 'pattern-file': ReadFile;
   readonly drawing: ReadyPicture;
   readonly pdf: Uint8Array;
+  /** Null: it has no such page. */
+  readonly guide: Uint8Array | null;
   readonly keeping: KeepingDone;
   readonly 'studio-file': StudioDone;
 }
@@ -55,6 +59,10 @@ async function done(task: Task): Promise<Done[Task['kind']]> {
       // What sets papers is a third of a second to load, and readers never need it.
       const { setPdf } = await import('../papers/setPdf.ts');
       return setPdf(task.task);
+    }
+    case 'guide': {
+      const { setGuide } = await import('../papers/setGuide.ts');
+      return setGuide(task.task);
     }
   }
 }

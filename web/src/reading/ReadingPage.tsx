@@ -25,6 +25,7 @@ export function ReadingPage() {
   return (
     <ReadPattern
       id={id}
+      revisionId={revisionId}
       document={document}
       wool={shelf.wool}
       what={revision.data ? `revision ${revision.data.number}` : 'draft'}
@@ -34,13 +35,14 @@ export function ReadingPage() {
 
 interface ReadPatternProps {
   id: string;
+  revisionId: string | null;
   document: Pattern;
   wool: Wool;
   what: string;
 }
 
 /** With its options to choose from. */
-function ReadPattern({ id, document, wool, what }: ReadPatternProps) {
+function ReadPattern({ id, revisionId, document, wool, what }: ReadPatternProps) {
   const [choices, setChoices] = useState<Choices>(NO_CHOICES);
   const build = useMemo(() => resolveBuild(document, choices), [document, choices]);
   const colourway = document.colourways.find((candidate) => candidate.id === choices.colourwayId)?.name;
@@ -59,6 +61,9 @@ function ReadPattern({ id, document, wool, what }: ReadPatternProps) {
       back={<Link to={`/patterns/${id}`}>← back to writing</Link>}
     >
       <ChoiceFields pattern={document} choices={choices} onChoose={setChoices} />
+      <Link to={`/patterns/${id}/guide${revisionId === null ? '' : `?revision=${revisionId}`}`}>
+        Guide at true size
+      </Link>
     </ReadingSheets>
   );
 }

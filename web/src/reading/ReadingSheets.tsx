@@ -124,6 +124,7 @@ function ReadingSheet({ sheet, wool, reader, view }: ReadingSheetProps) {
         <>
           <YouNeed
             build={build}
+            whole={whole}
             estimate={estimate}
             wool={wool}
             tools={reading.tools}

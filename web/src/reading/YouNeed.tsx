@@ -2,7 +2,16 @@ import type { PatternEstimate, TotalMass, Wool } from '@lanakit/core/engine';
 import type { Need } from '@lanakit/core/needles';
 import type { Pattern } from '@lanakit/core/pattern';
 import { type Reader, WISP_G } from '@lanakit/core/reading';
-import { CUT_WORDS, cutSizesIn, needName, packedWoolWords, PROVISION_WORDS } from '@lanakit/core/words';
+import {
+  CUT_WORDS,
+  cutSizesIn,
+  guidePagesWords,
+  needName,
+  packedWoolWords,
+  PROVISION_WORDS,
+} from '@lanakit/core/words';
+import { useMemo } from 'react';
+import { useGuide } from '../guide/useGuide.ts';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { PREPARATION_WORDS, showCount, showGrams, showWeighed, timesWords } from '../words/show.ts';
 import type { Packed } from './sheet.ts';
@@ -10,6 +19,8 @@ import styles from './Reading.module.css';
 
 interface YouNeedProps {
   build: Pattern;
+  /** It numbers the parts. */
+  whole: Pattern;
   estimate: PatternEstimate;
   wool: Wool;
   tools: readonly Need[];
@@ -21,7 +32,7 @@ interface YouNeedProps {
 }
 
 /** Wool, findings, what is cut to size, and tools. With the kit it is in the bag. */
-export function YouNeed({ build, estimate, wool, tools, reader, isAlone, packed }: YouNeedProps) {
+export function YouNeed({ build, whole, estimate, wool, tools, reader, isAlone, packed }: YouNeedProps) {
   const tried = new Set(build.steps.flatMap(({ act }) => (act.kind === 'choose' ? act.findingUseIds : [])));
   return (
     <section className={styles.need}>
@@ -83,7 +94,7 @@ export function YouNeed({ build, estimate, wool, tools, reader, isAlone, packed 
           {tools.map((need) => (
             <li key={need.key}>
               <span>
-                {needName(need)}
+                <NeedName need={need} build={build} whole={whole} wool={wool} />
                 {need.count > 1 && ` ×${need.count}`}
               </span>
               <span className={styles.small}>{!isAlone && PROVISION_WORDS[need.per]}</span>
@@ -93,6 +104,23 @@ export function YouNeed({ build, estimate, wool, tools, reader, isAlone, packed 
       </div>
     </section>
   );
+}
+
+/** The guide with how many pages of A4 it is. */
+function NeedName({
+  need,
+  build,
+  whole,
+  wool,
+}: { need: Need } & Pick<YouNeedProps, 'build' | 'whole' | 'wool'>) {
+  const isGuide = need.what.is === 'tool' && need.what.tool === 'guide';
+  const request = useMemo(
+    () => (isGuide ? { title: build.title, builds: [{ build, whole, forWhom: '' }] } : null),
+    [isGuide, build, whole],
+  );
+  const laid = useGuide(request, wool, 'a4');
+  const pages = laid.kind === 'laid' ? laid.guide.pages.length : 0;
+  return <>{isGuide && pages > 0 ? guidePagesWords(pages) : needName(need)}</>;
 }
 
 interface WoolLine {

@@ -51,6 +51,7 @@ export function RunPapers({ run, draft }: { run: OpenedRun; draft: RunDraft }) {
     ['papers/labels', 'Labels'],
     ['papers/contents', 'Contents card'],
     ['pattern', 'Patterns, as each is made'],
+    ['guide', 'Guide at true size'],
     ...(isKits ? [] : ([['papers/room', 'Room list']] as const)),
     ['papers/shortage', 'What is short'],
     ['papers/preparation', 'To prepare beforehand'],

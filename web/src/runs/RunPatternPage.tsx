@@ -1,6 +1,6 @@
 import type { OpenedRun } from '@lanakit/core/api';
 import { showLengths } from '@lanakit/core/base';
-import { ranges } from '@lanakit/core/papers';
+import { forWhom } from '@lanakit/core/papers';
 import {
   bagOfWool,
   type Designs,
@@ -8,8 +8,6 @@ import {
   patternOfPack,
   patternsOfRun,
   type RunInput,
-  seatName,
-  seatsOf,
   sparesInPacks,
   woolInPacks,
 } from '@lanakit/core/run';
@@ -69,7 +67,9 @@ function OfRun({ run }: { run: OpenedRun }) {
       wool={wool}
       usualReader="kit"
       back={<Link to={`/runs/${run.id}`}>← {run.name}</Link>}
-    />
+    >
+      <Link to={`/runs/${run.id}/guide${pack === null ? '' : `?pack=${pack}`}`}>Guide at true size</Link>
+    </ReadingSheets>
   );
 }
 
@@ -110,21 +110,6 @@ function oneOf(designs: Designs, input: RunInput, number: number, design: number
         },
       ]
     : [];
-}
-
-/** `for Ines, Bram, Seat 4, 2 spare or shown`; of boxes their numbers. */
-function forWhom(input: RunInput, numbers: readonly number[], copies: number): string {
-  const more = copies - numbers.length;
-  if (input.kind === 'kits') {
-    const spare = more > 0 ? `${more} spare` : '';
-    return [numbers.length > 0 ? `boxes ${ranges(numbers)}` : '', spare]
-      .filter((word) => word !== '')
-      .join(', ');
-  }
-  const rest = more > 0 ? `${more} spare or shown` : '';
-  const seats = seatsOf(input);
-  const names = numbers.flatMap((number) => seats[number - 1] ?? []).map(seatName);
-  return [names.length > 0 ? `for ${names.join(', ')}` : '', rest].filter((word) => word !== '').join(', ');
 }
 
 function sheetOf(

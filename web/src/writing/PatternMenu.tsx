@@ -71,6 +71,10 @@ function usePatternActions(stored: StoredPattern) {
       await settle();
       await navigate(`/patterns/${stored.id}/read`);
     },
+    guide: async () => {
+      await settle();
+      await navigate(`/patterns/${stored.id}/guide`);
+    },
     saveAs,
     putAway,
     remove,
@@ -107,6 +111,7 @@ export function PatternMenu({ stored }: { stored: StoredPattern }) {
             { key: 'resize', label: 'Another size…' },
             { key: 'compare', label: 'Side by side with…' },
             { key: 'read', label: 'Read as the learner does' },
+            { key: 'guide', label: 'Guide at true size' },
             { key: 'revisions', label: 'Revisions…' },
             { key: 'history', label: 'History: as it was before' },
             { key: 'duplicate', label: 'Duplicate this pattern' },
@@ -133,6 +138,7 @@ export function PatternMenu({ stored }: { stored: StoredPattern }) {
             if (key === 'duplicate') void actions.duplicate();
             if (key === 'derive') void actions.derive();
             if (key === 'read') void actions.read();
+            if (key === 'guide') void actions.guide();
             if (key === 'revisions') setShowing(true);
             if (key === 'zip' || key === 'json' || key === 'markdown') void actions.saveAs(key);
             if (key === 'archive') void actions.putAway();

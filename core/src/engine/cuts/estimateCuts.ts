@@ -12,6 +12,8 @@ import {
   typedSizes,
   whiskerLength,
   wireLength,
+  type WireStretch,
+  wireStretches,
 } from './lengths.ts';
 
 /** Computed cut lengths are rounded up to this, once, in the pattern’s unit: short is worse than long. */
@@ -32,6 +34,8 @@ export interface CutEstimate {
   /** Of all pieces together, in the unit the finding is stocked in; null while unknown or not by length or area. */
   readonly stockAmount: number | null;
   readonly massG: number | null;
+  /** Of a wire, from its first end on; of anything else none. */
+  readonly stretches: readonly WireStretch[];
 }
 
 /** Every cut of one make. @param solids by part id, for wire that runs through a part */
@@ -56,7 +60,8 @@ function estimateCut(
   finding: Finding | null,
   unit: LengthUnit,
 ): CutEstimate {
-  const exact = exactCut(cut, solids, finding);
+  const stretches = stretchesOf(cut, solids, finding);
+  const exact = exactCut(cut, stretches);
   const typed = typedSizes(cut);
   const [lengthMm, widthMm] = exact
     ? [exact.lengthMm, exact.kind === 'piece' ? exact.widthMm : null]
@@ -75,10 +80,24 @@ function estimateCut(
     sizes: [length, width].filter((size) => size !== null),
     stockAmount,
     massG: stockAmount === null || !finding ? null : findingMassG(finding.measure, stockAmount),
+    stretches,
   };
 }
 
-function exactCut(cut: Cut, solids: ReadonlyMap<string, Solid>, finding: Finding | null): ExactCut | null {
+function stretchesOf(
+  cut: Cut,
+  solids: ReadonlyMap<string, Solid>,
+  finding: Finding | null,
+): readonly WireStretch[] {
+  if (cut.kind !== 'wire') return [];
+  const wireMm = finding?.measure.by === 'length' ? finding.measure.diameterMm : null;
+  return wireStretches(cut, wireMm, (partId) => {
+    const solid = solids.get(partId);
+    return solid ? runMm(solid) : null;
+  });
+}
+
+function exactCut(cut: Cut, stretches: readonly WireStretch[]): ExactCut | null {
   switch (cut.kind) {
     case 'rolled-strip':
       return rolledStrip(cut);
@@ -89,7 +108,7 @@ function exactCut(cut: Cut, solids: ReadonlyMap<string, Solid>, finding: Finding
         ? { kind: 'piece', lengthMm: toMm(cut.length), widthMm: toMm(cut.width) }
         : null;
     default: {
-      const lengthMm = lengthOf(cut, solids, finding);
+      const lengthMm = lengthOf(cut, stretches);
       return lengthMm === null ? null : { kind: 'length', lengthMm };
     }
   }
@@ -97,19 +116,13 @@ function exactCut(cut: Cut, solids: ReadonlyMap<string, Solid>, finding: Finding
 
 function lengthOf(
   cut: Exclude<Cut, { kind: 'rolled-strip' | 'tube-panel' | 'panel' }>,
-  solids: ReadonlyMap<string, Solid>,
-  finding: Finding | null,
+  stretches: readonly WireStretch[],
 ): number | null {
   switch (cut.kind) {
     case 'length':
       return cut.length && toMm(cut.length);
-    case 'wire': {
-      const wireMm = finding?.measure.by === 'length' ? finding.measure.diameterMm : null;
-      return wireLength(cut, wireMm, (partId) => {
-        const solid = solids.get(partId);
-        return solid ? runMm(solid) : null;
-      });
-    }
+    case 'wire':
+      return wireLength(stretches);
     case 'covering':
       return coveringLength(cut);
     case 'cord':

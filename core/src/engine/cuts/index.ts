@@ -1,1 +1,2 @@
 export { CUT_STEP, type CutEstimate } from './estimateCuts.ts';
+export type { WireStretch } from './lengths.ts';

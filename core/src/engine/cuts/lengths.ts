@@ -15,25 +15,55 @@ export type ExactCut =
   | { readonly kind: 'length'; readonly lengthMm: number }
   | { readonly kind: 'piece'; readonly lengthMm: number; readonly widthMm: number };
 
+/** One stretch of a wire as it lies straight, from its first end on; null while its length is not said. */
+export interface WireStretch {
+  readonly is: 'curl' | 'stretch' | 'winding';
+  /** As its author calls it. */
+  readonly name: string;
+  /** What it runs through. */
+  readonly partId: string | null;
+  readonly lengthMm: number | null;
+}
+
 /**
  * One wire through everything it runs through: stretches × strands, twisted ones with their take-up, turns round
- * another wire at π × both diameters, and end curls.
+ * another wire at π × both diameters, and end curls, the first of them before it all.
  * @param wireMm its own diameter; needed only where it is wound
  * @param partMm how long a part is, for a stretch that has no length of its own
  */
-export function wireLength(
+export function wireStretches(
   cut: CutOf<'wire'>,
   wireMm: number | null,
   partMm: (partId: string) => number | null,
-): number | null {
-  const stretches = cut.segments.map((segment) => stretch(segment, partMm));
-  const windings = cut.windings.map(({ turns, aroundDiameter, count }) => {
-    const aroundMm = mmOrNull(aroundDiameter);
-    return aroundMm === null || wireMm === null ? null : turns * Math.PI * (wireMm + aroundMm) * count;
-  });
-  const curls = cut.endCurls * (mmOrNull(cut.curlLength) ?? CURL_MM);
-  return sumAll([...stretches, ...windings, curls]);
+): WireStretch[] {
+  const curl: WireStretch = {
+    is: 'curl',
+    name: '',
+    partId: null,
+    lengthMm: mmOrNull(cut.curlLength) ?? CURL_MM,
+  };
+  const curls = Array.from({ length: cut.endCurls }, () => curl);
+  return [
+    ...curls.slice(0, 1),
+    ...cut.segments.map((segment): WireStretch => ({
+      is: 'stretch',
+      name: segment.name,
+      partId: segment.partId,
+      lengthMm: stretch(segment, partMm),
+    })),
+    ...cut.windings.map(({ turns, aroundDiameter, count }): WireStretch => {
+      const aroundMm = mmOrNull(aroundDiameter);
+      const lengthMm =
+        aroundMm === null || wireMm === null ? null : turns * Math.PI * (wireMm + aroundMm) * count;
+      return { is: 'winding', name: '', partId: null, lengthMm };
+    }),
+    ...curls.slice(1),
+  ];
 }
+
+/** All of its stretches together. */
+export const wireLength = (stretches: readonly WireStretch[]): number | null =>
+  sumAll(stretches.map(({ lengthMm }) => lengthMm));
 
 function stretch(
   { length, partId, strands, isTwisted }: Segment,

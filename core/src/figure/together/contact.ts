@@ -1,18 +1,15 @@
 import type { HeldBy } from '../../pattern/index.ts';
 import type { Body } from './body.ts';
 import {
-  acrossAxis,
-  cross,
   directionIn,
   FIGURE_FRAME,
   type Frame,
   plus,
   pointFrom,
+  ORIGIN,
   pointIn,
-  RIGHT,
   times,
   unit,
-  UP,
   type Vec3,
 } from './space.ts';
 
@@ -24,6 +21,8 @@ export interface Contact {
   readonly outward: Vec3;
   /** Across, mm: the round of the same area. */
   readonly acrossMm: number;
+  /** Points of both surfaces, all round. */
+  readonly rim: readonly Vec3[];
 }
 
 /** Ways in which the host is followed from where the piece is held. */
@@ -61,10 +60,18 @@ export function contactOf(host: Body, piece: Placed, heldBy: HeldBy): Contact | 
 }
 
 /** As it lies in the figure. */
-export const contactIn = (frame: Frame, { middle, outward, acrossMm }: Contact): Contact => ({
+export const contactIn = (frame: Frame, { middle, outward, acrossMm, rim }: Contact): Contact => ({
   middle: pointIn(frame, middle),
   outward: directionIn(frame, outward),
   acrossMm,
+  rim: rim.map((point) => pointIn(frame, point)),
+});
+
+/** The same, so much higher. */
+export const contactRaised = (contact: Contact, byMm: number): Contact => ({
+  ...contact,
+  middle: plus(contact.middle, [0, byMm, 0]),
+  rim: contact.rim.map((point) => plus(point, [0, byMm, 0])),
 });
 
 function findContact(host: Placed, piece: Placed, heldBy: HeldBy): Contact | null {
@@ -82,6 +89,7 @@ function findContact(host: Placed, piece: Placed, heldBy: HeldBy): Contact | nul
     middle,
     outward: normalThrough(points, middle, times(piece.frame.y, heldBy === 'tip' ? -1 : 1)),
     acrossMm: 2 * Math.sqrt(squares / points.length),
+    rim: points,
   };
 }
 
@@ -129,18 +137,31 @@ function normalThrough(points: readonly Vec3[], middle: Vec3, toward: Vec3): Vec
   return side < 0 ? times(square, -1) : square;
 }
 
-const RING_POINTS = 28;
+/** Points between two of the rim. */
+const BETWEEN = 3;
 
-/** The round in which two pieces meet, as points. */
-export function contactRing({ middle, outward, acrossMm }: Contact): Vec3[] {
-  // Any way across will do for a round.
-  const side = acrossAxis(Math.abs(outward[1]) < 0.9 ? UP : RIGHT, outward) ?? RIGHT;
-  const other = cross(outward, side);
-  return Array.from({ length: RING_POINTS }, (_, at) => {
-    const angle = (2 * Math.PI * at) / RING_POINTS;
-    const out = plus(times(side, Math.cos(angle)), times(other, Math.sin(angle)));
-    return plus(middle, times(out, acrossMm / 2));
-  });
+/** The line in which two pieces meet, through the points of its rim. Source: Catmull and Rom. */
+export function contactRing({ rim }: Pick<Contact, 'rim'>): Vec3[] {
+  const at = (index: number): Vec3 => rim[(index + rim.length) % rim.length] ?? ORIGIN;
+  return rim.flatMap((_, index) =>
+    Array.from({ length: BETWEEN }, (_point, step) =>
+      through([at(index - 1), at(index), at(index + 1), at(index + 2)], step / BETWEEN),
+    ),
+  );
+}
+
+/** On the curve through the second and third of four points. */
+function through([a, b, c, d]: readonly [Vec3, Vec3, Vec3, Vec3], t: number): Vec3 {
+  const weights = [
+    -t + 2 * t ** 2 - t ** 3,
+    2 - 5 * t ** 2 + 3 * t ** 3,
+    t + 4 * t ** 2 - 3 * t ** 3,
+    t ** 3 - t ** 2,
+  ];
+  return [a, b, c, d].reduce<Vec3>(
+    (sum, point, index) => plus(sum, times(point, (weights[index] ?? 0) / 2)),
+    ORIGIN,
+  );
 }
 
 /** Where a loose end comes to in what its piece is set on: straight in from where it is held. */

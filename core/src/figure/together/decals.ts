@@ -26,8 +26,8 @@ const ALONG = 13;
 /** So far over the horizon of its piece a thing is still seen. */
 const HORIZON = 0.02;
 
-/** What is seen of one detail: nothing of what lies on the far side. */
-export function decalOf(detail: PlacedDetail, camera: Camera): DrawnMark[] {
+/** What is seen of one detail: nothing of what lies on the far side. @param fineness points so many times closer */
+export function decalOf(detail: PlacedDetail, camera: Camera, fineness = 1): DrawnMark[] {
   const { of, host, spots, key } = detail;
   const near = spots.filter(({ normal }) => dot(normal, camera.toward) > HORIZON);
   if (of.kind === 'finding') return near.flatMap((spot) => thing(spot, of.finding, camera, key));
@@ -41,7 +41,7 @@ export function decalOf(detail: PlacedDetail, camera: Camera): DrawnMark[] {
   return near.flatMap((spot): DrawnMark[] =>
     role === 'line'
       ? line(spot, host, size.alongMm, { camera, fibreId, detailKey: key })
-      : area(spot, host, size, { camera, fibreId, detailKey: key }),
+      : area(spot, host, size, { camera, fibreId, detailKey: key }, RIM * fineness),
   );
 }
 
@@ -64,10 +64,11 @@ function area(
   host: PlacedPiece,
   { alongMm, acrossMm }: { alongMm: number; acrossMm: number },
   { camera, fibreId, detailKey }: Drawing,
+  points: number,
 ): DrawnMark[] {
   const side = cross(spot.along, spot.normal);
-  const rim = Array.from({ length: RIM }, (_, at) => {
-    const angle = (2 * Math.PI * at) / RIM;
+  const rim = Array.from({ length: points }, (_, at) => {
+    const angle = (2 * Math.PI * at) / points;
     const [along, across] = [(alongMm / 2) * Math.cos(angle), (acrossMm / 2) * Math.sin(angle)];
     const way = unit(plus(times(spot.along, along), times(side, across)));
     return walked(host, spot, way, Math.hypot(along, across), camera);

@@ -10,7 +10,7 @@ import {
 } from '../../pattern/index.ts';
 import type { Body } from './body.ts';
 import { bodyOf } from './bodyOf.ts';
-import { type Contact, contactIn, contactOf } from './contact.ts';
+import { type Contact, contactIn, contactOf, contactRaised } from './contact.ts';
 import { frameOnHost } from './onHost.ts';
 import { proposeJoin } from './propose.ts';
 import {
@@ -317,14 +317,7 @@ function onTheGround(pieces: readonly PlacedPiece[]): PlacedPiece[] {
     frame: moved(piece.frame, up),
     set: piece.set && {
       ...piece.set,
-      contact: piece.set.contact && {
-        ...piece.set.contact,
-        middle: [
-          piece.set.contact.middle[0],
-          piece.set.contact.middle[1] - lowestMm,
-          piece.set.contact.middle[2],
-        ],
-      },
+      contact: piece.set.contact && contactRaised(piece.set.contact, -lowestMm),
     },
   }));
 }
