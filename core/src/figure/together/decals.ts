@@ -157,9 +157,9 @@ function thing(
   const size = sizeOfThing(finding);
   if (!size) return [];
   const side = cross(spot.along, spot.normal);
-  const points = Array.from({ length: 12 }, (_ring, ring) =>
+  const points = Array.from({ length: 13 }, (_ring, ring) =>
     Array.from({ length: 16 }, (_, at) => {
-      const [up, turn] = [Math.PI * (ring / 11 - 0.5), (2 * Math.PI * at) / 16];
+      const [up, turn] = [Math.PI * (ring / 12 - 0.5), (2 * Math.PI * at) / 16];
       const round = Math.cos(up);
       return seen(
         camera,
