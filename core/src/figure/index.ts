@@ -50,3 +50,4 @@ export type {
   GuideStretch,
   NotInGuide,
 } from './guide/guidePiece.ts';
+export type { CardLine, CardPlace, PlaceCard } from './guide/placeCard.ts';

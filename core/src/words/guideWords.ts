@@ -1,8 +1,16 @@
 import { showSizesIn, type UnitsShown } from '../base/index.ts';
 import { sizeLedger, type StageSize } from '../engine/index.ts';
-import type { GuideMark, GuidePiece, GuideStretch, NotInGuide } from '../figure/index.ts';
+import type {
+  CardPlace,
+  GuideMark,
+  GuidePiece,
+  GuideStretch,
+  NotInGuide,
+  PlaceCard,
+} from '../figure/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import { counted } from './amounts.ts';
+import { sideWords } from './figureWords.ts';
 import { CUT_WORDS, ROLE_WORDS } from './woolWords.ts';
 
 type BuildOfGuide = Pick<Pattern, 'parts' | 'lengthUnit' | 'showsBothUnits'>;
@@ -141,7 +149,9 @@ function markWords({ of }: GuideMark, sign: string, { parts }: Pick<Pattern, 'pa
     case 'use': {
       const use = parts.flatMap(({ uses }) => uses).find(({ id }) => id === of.useId);
       const words = use && 'words' in use ? use.words.trim() : '';
-      return use ? `${sign} ${ROLE_WORDS[use.role]}${words === '' || words.length > 40 ? '' : `: ${words}`}.` : '';
+      return use
+        ? `${sign} ${ROLE_WORDS[use.role]}${words === '' || words.length > 40 ? '' : `: ${words}`}.`
+        : '';
     }
     case 'wire':
       return 'Wire along the line of dashes and dots.';
@@ -179,3 +189,36 @@ export function notInGuideWords({ of, why }: NotInGuide): string {
 
 /** What the list of tools calls it. */
 export const guidePagesWords = (pages: number): string => `printed guide, ${counted(pages, 'page')}`;
+
+/** What is told under the finished figure: how large it is, and where everything sits from the ground. */
+export const cardLines = ({ size, places }: PlaceCard, units: UnitsShown): string[] => [
+  `Over all ${showSizesIn([size.heightMm], units)} high, ${showSizesIn([size.widthMm], units)} wide, ${showSizesIn([size.depthMm], units)} deep. Heights are from the ground.`,
+  ...new Set(places.map((place) => placeWords(place, units))),
+];
+
+/** Less than this is upright, degrees. */
+const UPRIGHT_DEG = 3;
+
+function placeWords({ of, heightMm, apartMm, lean }: CardPlace, units: UnitsShown): string {
+  const say = (mm: number) => showSizesIn([Math.max(0, Math.round(mm * 10) / 10)], units);
+  const pair = apartMm === null ? '' : `, ${say(apartMm)} from middle to middle`;
+  if (of.kind === 'detail') return `${cardName(of)} at ${say(heightMm)}${pair}.`;
+  const leaning = lean ? leanWords(lean) : '';
+  return `${cardName(of)} meets it at ${say(heightMm)}${pair}${leaning}.`;
+}
+
+function leanWords({ fromUprightDeg, toward }: NonNullable<CardPlace['lean']>): string {
+  const isDown = fromUprightDeg > 90;
+  const leanDeg = isDown ? 180 - fromUprightDeg : fromUprightDeg;
+  const lean = leanDeg > UPRIGHT_DEG ? `${Math.round(leanDeg)}° toward ${sideWords(toward)}` : '';
+  if (isDown) return lean === '' ? ', straight down' : `, down and ${lean}`;
+  return lean === '' ? '' : `, leans ${lean}`;
+}
+
+/** `2 Head`, `Bead eye 4 mm`. */
+export const cardName = (of: CardPlace['of']): string =>
+  of.kind === 'part'
+    ? `${of.number} ${of.name}`
+    : of.name.trim() !== '' && of.name.length <= 40
+      ? of.name
+      : of.role;

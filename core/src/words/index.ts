@@ -144,6 +144,7 @@ export {
 } from './cutWords.ts';
 export { nameOfShort } from './shortWords.ts';
 export {
+  cardLines,
   guideLines,
   guidePagesWords,
   guideSigns,

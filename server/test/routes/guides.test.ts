@@ -123,7 +123,7 @@ describe('the guide of a run', () => {
       .send(runInput(revisionId, { seats: 4, roster: [seat] }))
       .expect(201);
     const { id } = answer.body as { id: string };
-    expect(roundsOf(await pdfOf(`/api/runs/${id}/guide/pdf`)).filter((across) => across === 60 || across === 30).sort()).toEqual([30, 60]);
+    expect(roundsOf(await pdfOf(`/api/runs/${id}/guide/pdf`)).filter((across) => across === 60 || across === 30)).toEqual(expect.arrayContaining([30, 60]));
     const ofInes = roundsOf(await pdfOf(`/api/runs/${id}/guide/pdf?pack=2`));
     expect(ofInes).toContain(30);
     expect(ofInes).not.toContain(60);

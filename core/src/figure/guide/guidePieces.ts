@@ -8,6 +8,7 @@ import { isHanded } from './isHanded.ts';
 import { keyOf } from './keyOf.ts';
 import { marksOn } from './marksOn.ts';
 import { type LooseEnd, partOutlines } from './partOutlines.ts';
+import { type PlaceCard, placeCard } from './placeCard.ts';
 
 /** One build to be held against paper. */
 export interface GuideBuild {
@@ -28,15 +29,24 @@ export interface SharedGuidePiece {
 
 export interface GuidePieces {
   readonly pieces: readonly SharedGuidePiece[];
+  /** The finished figure of each, once where they are the same. */
+  readonly cards: readonly { readonly card: PlaceCard; readonly builds: readonly number[] }[];
   readonly missing: readonly NotInGuide[];
 }
 
 /** Every distinct piece of some builds: what is the same in several, its size and its marks too, is drawn once. */
 export function guidePieces(builds: readonly GuideBuild[]): GuidePieces {
   const shared = new Map<string, { piece: GuidePiece; builds: number[] }>();
+  const cards = new Map<string, { card: PlaceCard; builds: number[] }>();
   const missing = new Map<string, NotInGuide>();
   builds.forEach((guideBuild, at) => {
     const found = piecesOf(guideBuild);
+    if (found.card) {
+      const key = JSON.stringify(found.card);
+      const before = cards.get(key);
+      if (before) before.builds.push(at);
+      else cards.set(key, { card: found.card, builds: [at] });
+    }
     for (const piece of found.pieces) {
       const key = keyOf(piece);
       const before = shared.get(key);
@@ -45,13 +55,14 @@ export function guidePieces(builds: readonly GuideBuild[]): GuidePieces {
     }
     for (const lacking of found.missing) missing.set(idOf(lacking), lacking);
   });
-  return { pieces: [...shared.values()], missing: [...missing.values()] };
+  return { pieces: [...shared.values()], cards: [...cards.values()], missing: [...missing.values()] };
 }
 
 const idOf = ({ of }: NotInGuide): string => (of.kind === 'part' ? of.part.id : of.cut.id);
 
 function piecesOf({ build, whole, estimate, findings }: GuideBuild): {
   pieces: GuidePiece[];
+  card: PlaceCard | null;
   missing: NotInGuide[];
 } {
   const together = putTogether(build, estimate, findings);
@@ -74,7 +85,11 @@ function piecesOf({ build, whole, estimate, findings }: GuideBuild): {
     }
   }
   const cut = cutPieces(build, estimate.cuts);
-  return { pieces: [...pieces, ...cut.pieces], missing: [...missing, ...cut.missing] };
+  return {
+    pieces: [...pieces, ...cut.pieces],
+    card: placeCard(together, build, whole),
+    missing: [...missing, ...cut.missing],
+  };
 }
 
 /** As many as there are, or by weight: whatever size they come to. */

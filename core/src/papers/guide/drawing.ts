@@ -226,7 +226,7 @@ function stretchItems(
 }
 
 /** Moved so that everything of it lies right of and below 0, 0. */
-function atOrigin(items: readonly GuideItem[]): Pick<Drawing, 'items' | 'widthMm' | 'heightMm'> {
+export function atOrigin(items: readonly GuideItem[]): Pick<Drawing, 'items' | 'widthMm' | 'heightMm'> {
   const points = items.flatMap((item) => (item.kind === 'line' ? item.points : textCorners(item)));
   const [left, right, top, bottom] = points.length === 0 ? [0, 0, 0, 0] : extent(points);
   return {

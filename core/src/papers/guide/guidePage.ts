@@ -42,14 +42,16 @@ export interface GuideText {
 }
 
 /** Something on a page, mm from its upper left corner. */
-export type GuideItem =
-  | {
-      readonly kind: 'line';
-      readonly stroke: GuideStroke;
-      readonly points: readonly PointMm[];
-      readonly isClosed: boolean;
-    }
-  | GuideText;
+export type GuideItem = GuideStrokeLine | GuideText;
+
+export interface GuideStrokeLine {
+  readonly kind: 'line';
+  readonly stroke: GuideStroke;
+  readonly points: readonly PointMm[];
+  readonly isClosed: boolean;
+  /** White within: it hides what was drawn before it. */
+  readonly isHiding?: true;
+}
 
 export interface Rect {
   readonly xMm: number;
@@ -96,7 +98,11 @@ export const textItem = (
   ...more,
 });
 
-export const lineItem = (stroke: GuideStroke, points: readonly PointMm[], isClosed = false): GuideItem => ({
+export const lineItem = (
+  stroke: GuideStroke,
+  points: readonly PointMm[],
+  isClosed = false,
+): GuideStrokeLine => ({
   kind: 'line',
   stroke,
   points,

@@ -29,7 +29,7 @@ function itemSvg(item: GuideItem): string {
   if (item.kind === 'line') {
     const { widthMm, dashMm, isQuiet } = STROKES[item.stroke];
     const dashes = dashMm.length > 0 ? ` stroke-dasharray="${dashMm.join(' ')}"` : '';
-    return `<path d="${pathData(item.points, item.isClosed)}" fill="none" stroke="${isQuiet ? QUIET : INK}" stroke-width="${widthMm}"${dashes}/>`;
+    return `<path d="${pathData(item.points, item.isClosed)}" fill="${item.isHiding ? '#fff' : 'none'}" stroke="${isQuiet ? QUIET : INK}" stroke-width="${widthMm}"${dashes}/>`;
   }
   const [x, y] = item.at;
   return (

@@ -3,6 +3,7 @@ import type { GuidePieces } from '../../figure/index.ts';
 import type { Pattern } from '../../pattern/index.ts';
 import type { PageSize } from '../../run/index.ts';
 import { guideTitle, notInGuideWords } from '../../words/index.ts';
+import { cardDrawing } from './cardDrawing.ts';
 import { type Cell, cellOf, noteCell, turned } from './cells.ts';
 import { type Drawing, drawPiece, moveItem } from './drawing.ts';
 import { frameItems } from './frame.ts';
@@ -51,6 +52,10 @@ export function layoutGuide({ title, pieces, builds, forWhom }: GuideSource, pag
       if (tiles) tiled.push(...tiles);
       else missing.push(`${guideTitle(shared.piece)}: too large for paper, draw it with a ruler.`);
     }
+  }
+  for (const { card, builds: of } of pieces.cards) {
+    const build = builds[of[0] ?? 0];
+    if (build) fitting.push(named(cardDrawing(card, build, room), whoseWords(of, builds, forWhom)));
   }
   const pages = [...packed(fitting, notesOf(missing, room), room), ...tiled];
   return {
