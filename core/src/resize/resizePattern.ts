@@ -267,5 +267,16 @@ function resizeCut(cut: Cut, k: number): Cut {
       return { ...cut, length: orNull(cut.length, k), width: orNull(cut.width, k) };
     case 'tube-panel':
       return { ...cut, height: orNull(cut.height, k), diameter: orNull(cut.diameter, k) };
+    case 'cone-panel':
+      return {
+        ...cut,
+        bottomDiameter: orNull(cut.bottomDiameter, k),
+        topDiameter: orNull(cut.topDiameter, k),
+        height: orNull(cut.height, k),
+      };
+    case 'pouch-square':
+      return { ...cut, base: orNull(cut.base, k), wall: orNull(cut.wall, k) };
+    case 'handle':
+      return { ...cut, diameter: orNull(cut.diameter, k) };
   }
 }

@@ -1,5 +1,5 @@
 import { showSizesIn, type UnitsShown } from '../base/index.ts';
-import { sizeLedger, type StageSize } from '../engine/index.ts';
+import { frustumOfCut, sectorOf, sizeLedger, type StageSize } from '../engine/index.ts';
 import type {
   CardPlace,
   GuideMark,
@@ -30,20 +30,37 @@ export function guideLines(piece: GuidePiece, build: BuildOfGuide): string[] {
   switch (piece.kind) {
     case 'part':
       return [...outlineLines(piece, build), ...markLines(piece.marks, build)];
-    case 'panel': {
-      const [edge] = piece.lines;
-      const size = edge ? sizeOf(edge.points) : [];
-      const overlap = piece.lines.some(({ is }) => is === 'overlap');
-      return [
-        `Cut ${showSizesIn(size, build)}: solid.`,
-        ...(overlap ? ['Dashed: as far as this under the other edge.'] : []),
-      ];
-    }
+    case 'panel':
+      return panelWords(piece, build);
     case 'length':
       return [
         `Cut ${showSizesIn([piece.lengthMm], build)}.`,
         ...(piece.stretches.length > 1 ? [`${stretchesWords(piece.stretches, build)}.`] : []),
       ];
+  }
+}
+
+function panelWords({ cut, lines }: Extract<GuidePiece, { kind: 'panel' }>, units: UnitsShown): string[] {
+  const say = (...sizesMm: readonly number[]) => showSizesIn(sizesMm, units);
+  const edge = lines.find(({ is }) => is === 'cut');
+  const overlap = lines.some(({ is }) => is === 'overlap')
+    ? ['Dashed: as far as this under the other edge.']
+    : [];
+  switch (cut.kind) {
+    case 'cone-panel': {
+      const frustum = frustumOfCut(cut);
+      const sector = frustum && sectorOf(frustum);
+      const arcs = sector
+        ? [
+            `Arcs of ${say(sector.innerMm)} and ${say(sector.outerMm)}, ${Math.round(sector.angleDeg * 10) / 10}°.`,
+          ]
+        : [];
+      return ['Cut along the solid line.', ...arcs, ...overlap];
+    }
+    case 'pouch-square':
+      return ['Cut along the solid line, fold along the dashed ones.'];
+    default:
+      return [`Cut ${showSizesIn(edge ? sizeOf(edge.points) : [], units)}: solid.`, ...overlap];
   }
 }
 
@@ -166,6 +183,7 @@ const STRETCH_WORDS: Readonly<Record<GuideStretch['is'], string>> = {
   curl: 'curled back',
   stretch: 'straight',
   winding: 'wound round',
+  tuck: 'tucked in',
   spare: 'to spare',
 };
 

@@ -87,6 +87,9 @@ export const CUT_WORDS: Readonly<Record<CutKind, string>> = {
   whisker: 'whisker',
   'rolled-strip': 'rolled strip of sheet',
   'tube-panel': 'panel bent to a tube',
+  'cone-panel': 'panel bent to a cone',
+  'pouch-square': 'square folded to a pouch',
+  handle: 'half-round handle',
 };
 
 export const STAGE_SIZE_WORDS: Readonly<Record<SizeStage, string>> = {

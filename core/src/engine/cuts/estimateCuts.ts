@@ -4,15 +4,19 @@ import { runMm, type Solid } from '../../shapes/index.ts';
 import { type Finding, findingMassG } from '../../shelf/index.ts';
 import {
   bindingLength,
+  conePanel,
   cordLength,
   coveringLength,
   type ExactCut,
+  handleLength,
+  handleStretches,
+  pouchSquare,
   rolledStrip,
   tubePanel,
   typedSizes,
   whiskerLength,
   wireLength,
-  type WireStretch,
+  type CutStretch,
   wireStretches,
 } from './lengths.ts';
 
@@ -34,8 +38,8 @@ export interface CutEstimate {
   /** Of all pieces together, in the unit the finding is stocked in; null while unknown or not by length or area. */
   readonly stockAmount: number | null;
   readonly massG: number | null;
-  /** Of a wire, from its first end on; of anything else none. */
-  readonly stretches: readonly WireStretch[];
+  /** Of a wire or a handle, from its first end on; of anything else none. */
+  readonly stretches: readonly CutStretch[];
 }
 
 /** Every cut of one make. @param solids by part id, for wire that runs through a part */
@@ -88,7 +92,8 @@ function stretchesOf(
   cut: Cut,
   solids: ReadonlyMap<string, Solid>,
   finding: Finding | null,
-): readonly WireStretch[] {
+): readonly CutStretch[] {
+  if (cut.kind === 'handle') return handleStretches(cut);
   if (cut.kind !== 'wire') return [];
   const wireMm = finding?.measure.by === 'length' ? finding.measure.diameterMm : null;
   return wireStretches(cut, wireMm, (partId) => {
@@ -97,12 +102,16 @@ function stretchesOf(
   });
 }
 
-function exactCut(cut: Cut, stretches: readonly WireStretch[]): ExactCut | null {
+function exactCut(cut: Cut, stretches: readonly CutStretch[]): ExactCut | null {
   switch (cut.kind) {
     case 'rolled-strip':
       return rolledStrip(cut);
     case 'tube-panel':
       return tubePanel(cut);
+    case 'cone-panel':
+      return conePanel(cut);
+    case 'pouch-square':
+      return pouchSquare(cut);
     case 'panel':
       return cut.length && cut.width
         ? { kind: 'piece', lengthMm: toMm(cut.length), widthMm: toMm(cut.width) }
@@ -115,8 +124,8 @@ function exactCut(cut: Cut, stretches: readonly WireStretch[]): ExactCut | null 
 }
 
 function lengthOf(
-  cut: Exclude<Cut, { kind: 'rolled-strip' | 'tube-panel' | 'panel' }>,
-  stretches: readonly WireStretch[],
+  cut: Exclude<Cut, { kind: 'rolled-strip' | 'tube-panel' | 'panel' | 'cone-panel' | 'pouch-square' }>,
+  stretches: readonly CutStretch[],
 ): number | null {
   switch (cut.kind) {
     case 'length':
@@ -131,6 +140,8 @@ function lengthOf(
       return bindingLength(cut);
     case 'whisker':
       return whiskerLength(cut);
+    case 'handle':
+      return handleLength(cut);
   }
 }
 

@@ -1,12 +1,19 @@
 import { type Length, toMm } from '../../base/index.ts';
 import { type Cut, mmOrNull, type Segment } from '../../pattern/index.ts';
+import {
+  boxOfOutline,
+  conePanelOutline,
+  type Frustum,
+  handleLengthMm,
+  pouchSideMm,
+  rolledWidthMm,
+  tubePanelMm,
+} from './bentPanels.ts';
 
 /** Twisting two wires takes up so much more of them. */
 const TWIST_TAKE_UP = 1.08;
 /** What an end curled back flat takes, mm. */
 const CURL_MM = 8;
-/** A strip rolled up is compressed by so much: the limb comes out thinner than its layers add up to. */
-const ROLL_COMPRESSION = 1.15;
 
 type CutOf<K extends Cut['kind']> = Extract<Cut, { kind: K }>;
 
@@ -15,9 +22,9 @@ export type ExactCut =
   | { readonly kind: 'length'; readonly lengthMm: number }
   | { readonly kind: 'piece'; readonly lengthMm: number; readonly widthMm: number };
 
-/** One stretch of a wire as it lies straight, from its first end on; null while its length is not said. */
-export interface WireStretch {
-  readonly is: 'curl' | 'stretch' | 'winding';
+/** One stretch of a wire or a handle as it lies straight, from its first end on; null while its length is not said. */
+export interface CutStretch {
+  readonly is: 'curl' | 'stretch' | 'winding' | 'tuck';
   /** As its author calls it. */
   readonly name: string;
   /** What it runs through. */
@@ -35,8 +42,8 @@ export function wireStretches(
   cut: CutOf<'wire'>,
   wireMm: number | null,
   partMm: (partId: string) => number | null,
-): WireStretch[] {
-  const curl: WireStretch = {
+): CutStretch[] {
+  const curl: CutStretch = {
     is: 'curl',
     name: '',
     partId: null,
@@ -45,13 +52,13 @@ export function wireStretches(
   const curls = Array.from({ length: cut.endCurls }, () => curl);
   return [
     ...curls.slice(0, 1),
-    ...cut.segments.map((segment): WireStretch => ({
+    ...cut.segments.map((segment): CutStretch => ({
       is: 'stretch',
       name: segment.name,
       partId: segment.partId,
       lengthMm: stretch(segment, partMm),
     })),
-    ...cut.windings.map(({ turns, aroundDiameter, count }): WireStretch => {
+    ...cut.windings.map(({ turns, aroundDiameter, count }): CutStretch => {
       const aroundMm = mmOrNull(aroundDiameter);
       const lengthMm =
         aroundMm === null || wireMm === null ? null : turns * Math.PI * (wireMm + aroundMm) * count;
@@ -62,7 +69,7 @@ export function wireStretches(
 }
 
 /** All of its stretches together. */
-export const wireLength = (stretches: readonly WireStretch[]): number | null =>
+export const wireLength = (stretches: readonly CutStretch[]): number | null =>
   sumAll(stretches.map(({ lengthMm }) => lengthMm));
 
 function stretch(
@@ -128,22 +135,63 @@ export function typedSizes(cut: Cut): { readonly length: Length | null; readonly
     }
     case 'covering':
     case 'cord':
+    case 'cone-panel':
+    case 'pouch-square':
+    case 'handle':
       return none;
   }
 }
 
-/** As many layers as fill the limb: width = πd²/(4·t·c). */
 export function rolledStrip(cut: CutOf<'rolled-strip'>): ExactCut | null {
   const [lengthMm, diameterMm, sheetMm] = [cut.length, cut.diameter, cut.sheetThickness].map(mmOrNull);
   if (lengthMm == null || diameterMm == null || sheetMm == null || sheetMm === 0) return null;
-  return { kind: 'piece', lengthMm, widthMm: (Math.PI * diameterMm ** 2) / (4 * sheetMm * ROLL_COMPRESSION) };
+  return { kind: 'piece', lengthMm, widthMm: rolledWidthMm(diameterMm, sheetMm) };
 }
 
 /** The circumference and what overlaps, by the height. */
 export function tubePanel(cut: CutOf<'tube-panel'>): ExactCut | null {
   const [heightMm, diameterMm] = [cut.height, cut.diameter].map(mmOrNull);
   if (heightMm == null || diameterMm == null) return null;
-  return { kind: 'piece', lengthMm: Math.PI * diameterMm + mmOr0(cut.overlap), widthMm: heightMm };
+  return { kind: 'piece', lengthMm: tubePanelMm(diameterMm, mmOr0(cut.overlap)), widthMm: heightMm };
+}
+
+/** Its box: what has to be there of the sheet. */
+export function conePanel(cut: CutOf<'cone-panel'>): ExactCut | null {
+  const frustum = frustumOfCut(cut);
+  return frustum && { kind: 'piece', ...boxOfOutline(conePanelOutline(frustum, mmOr0(cut.overlap))) };
+}
+
+/** As it is typed; null while something of it is not. */
+export function frustumOfCut(cut: CutOf<'cone-panel'>): Frustum | null {
+  const [bottomMm, topMm, heightMm] = [cut.bottomDiameter, cut.topDiameter, cut.height].map(mmOrNull);
+  if (bottomMm == null || topMm == null || heightMm == null || heightMm === 0) return null;
+  return Math.max(bottomMm, topMm) > 0 ? { bottomMm, topMm, heightMm } : null;
+}
+
+/** A square with a wall’s height for a notch at each corner. */
+export function pouchSquare(cut: CutOf<'pouch-square'>): ExactCut | null {
+  const [baseMm, wallMm] = [cut.base, cut.wall].map(mmOrNull);
+  if (baseMm == null || wallMm == null) return null;
+  const side = pouchSideMm(baseMm, wallMm);
+  return { kind: 'piece', lengthMm: side, widthMm: side };
+}
+
+export function handleLength(cut: CutOf<'handle'>): number | null {
+  const diameterMm = mmOrNull(cut.diameter);
+  return diameterMm === null ? null : handleLengthMm(diameterMm, mmOr0(cut.tuck));
+}
+
+/** Tucked in, round, tucked in. */
+export function handleStretches(cut: CutOf<'handle'>): CutStretch[] {
+  const [all, tuckMm] = [handleLength(cut), mmOr0(cut.tuck)];
+  const tuck: CutStretch = { is: 'tuck', name: '', partId: null, lengthMm: tuckMm };
+  const round: CutStretch = {
+    is: 'stretch',
+    name: '',
+    partId: null,
+    lengthMm: all === null ? null : all - 2 * tuckMm,
+  };
+  return tuckMm > 0 ? [tuck, round, tuck] : [round];
 }
 
 /** An allowance that is not said is none. */

@@ -17,8 +17,10 @@ export type GuideLineIs =
   | 'loose-end'
   /** As it is cut. */
   | 'cut'
-  /** Lies under the other edge. */
-  | 'overlap';
+  /** As far as this under the other edge. */
+  | 'overlap'
+  /** Folded here. */
+  | 'fold';
 
 /** One line of a piece, mm: x to the right, y down. */
 export interface GuideLine {
@@ -51,7 +53,7 @@ export type GuideMarkOf =
 
 /** Where a length bends or changes, mm from its first end. */
 export interface GuideStretch {
-  readonly is: 'curl' | 'stretch' | 'winding' | 'spare';
+  readonly is: 'curl' | 'stretch' | 'winding' | 'tuck' | 'spare';
   readonly name: string;
   readonly fromMm: number;
   readonly toMm: number;

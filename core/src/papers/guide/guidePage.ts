@@ -19,6 +19,7 @@ export const STROKES: Readonly<
   rolled: { widthMm: 0.28, dashMm: [3, 1.6], isQuiet: false },
   laid: { widthMm: 0.28, dashMm: [3, 1.6], isQuiet: false },
   overlap: { widthMm: 0.25, dashMm: [2, 1.4], isQuiet: false },
+  fold: { widthMm: 0.25, dashMm: [2, 1.4], isQuiet: false },
   'loose-end': { widthMm: 0.22, dashMm: [1.4, 1], isQuiet: false },
   mark: { widthMm: 0.2, dashMm: [], isQuiet: false },
   behind: { widthMm: 0.2, dashMm: [0.8, 0.8], isQuiet: true },

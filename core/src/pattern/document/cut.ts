@@ -94,6 +94,22 @@ export const Cut = discriminated('kind', [
     { ...common, kind: Type.Literal('tube-panel'), height: Size, diameter: Size, overlap: Size },
     strict,
   ),
+  /** A panel bent to a cone, or to what is cut off one. */
+  Type.Object(
+    {
+      ...common,
+      kind: Type.Literal('cone-panel'),
+      bottomDiameter: Size,
+      topDiameter: Size,
+      height: Size,
+      overlap: Size,
+    },
+    strict,
+  ),
+  /** A square notched at its corners and folded up to a pouch or a box. */
+  Type.Object({ ...common, kind: Type.Literal('pouch-square'), base: Size, wall: Size }, strict),
+  /** A half-round handle, both ends tucked in. */
+  Type.Object({ ...common, kind: Type.Literal('handle'), diameter: Size, tuck: Size }, strict),
 ]);
 export type Cut = Static<typeof Cut>;
 export type CutKind = Cut['kind'];
@@ -107,6 +123,9 @@ export const CUT_KINDS = [
   'whisker',
   'rolled-strip',
   'tube-panel',
+  'cone-panel',
+  'pouch-square',
+  'handle',
 ] as const satisfies readonly CutKind[];
 
 const mm = (value: number): Length => ({ value, unit: 'mm' });
@@ -142,6 +161,12 @@ export function blankCut(id: string, kind: CutKind): Cut {
       return { ...base, kind, length: null, width: null };
     case 'tube-panel':
       return { ...base, kind, height: null, diameter: null, overlap: mm(6) };
+    case 'cone-panel':
+      return { ...base, kind, bottomDiameter: null, topDiameter: null, height: null, overlap: mm(6) };
+    case 'pouch-square':
+      return { ...base, kind, base: null, wall: null };
+    case 'handle':
+      return { ...base, kind, diameter: null, tuck: mm(10) };
   }
 }
 

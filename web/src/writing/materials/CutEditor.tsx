@@ -1,9 +1,10 @@
 import { type Length, showNumber } from '@lanakit/core/base';
-import type { CutEstimate } from '@lanakit/core/engine';
+import { type CutEstimate, type CutSizeName, cutSizeOf, cutToSize, type NoShape } from '@lanakit/core/engine';
 import type { Cut } from '@lanakit/core/pattern';
 import type { MeasuredBy } from '@lanakit/core/shelf';
 import { cutSizeWords } from '@lanakit/core/words';
 import { Button, Checkbox, Input } from 'antd';
+import { useState } from 'react';
 import { Choice } from '../../ui/fields/Choice.tsx';
 import { Field } from '../../ui/fields/Field.tsx';
 import { LengthField } from '../../ui/fields/LengthField.tsx';
@@ -22,8 +23,14 @@ interface CutEditorProps {
 
 const LONG: readonly MeasuredBy[] = ['length'];
 const FLAT: readonly MeasuredBy[] = ['area'];
-const isPanel = (cut: Cut): boolean =>
-  cut.kind === 'rolled-strip' || cut.kind === 'tube-panel' || cut.kind === 'panel';
+const PANELS: ReadonlySet<Cut['kind']> = new Set([
+  'rolled-strip',
+  'tube-panel',
+  'panel',
+  'cone-panel',
+  'pouch-square',
+]);
+const isPanel = (cut: Cut): boolean => PANELS.has(cut.kind);
 
 /** Sizes of each kind, in the order they are measured; `wire` has its stretches besides. */
 const SIZES: Readonly<Record<Cut['kind'], readonly (readonly [key: string, label: string])[]>> = {
@@ -64,6 +71,29 @@ const SIZES: Readonly<Record<Cut['kind'], readonly (readonly [key: string, label
     ['diameter', 'Diameter of the tube'],
     ['overlap', 'Overlap'],
   ],
+  'cone-panel': [
+    ['bottomDiameter', 'Across below'],
+    ['topDiameter', 'Across above'],
+    ['height', 'Height'],
+    ['overlap', 'Overlap'],
+  ],
+  'pouch-square': [
+    ['base', 'Base, each side'],
+    ['wall', 'Walls, high'],
+  ],
+  handle: [
+    ['diameter', 'Across the handle'],
+    ['tuck', 'Tucked in at each end'],
+  ],
+};
+
+/** What a maker may begin with instead: the size of the shape then follows. */
+const CUT_SIZE_LABELS: Readonly<Record<CutSizeName, string>> = {
+  panel: 'Panel as cut, long',
+  strip: 'Strip as cut, wide',
+  slant: 'Side as cut, down the slope',
+  square: 'Square as cut, each side',
+  length: 'Handle as cut, long',
 };
 
 const NUMBERS: Readonly<
@@ -73,6 +103,39 @@ const NUMBERS: Readonly<
   covering: [['folds', 'Folds at its ends', 40]],
   cord: [['knots', 'Knots', 20]],
   binding: [['turns', 'Turns', 500]],
+};
+
+/** The same the other way round: typed as it is cut, its shape follows. */
+function CutSizeField({ cut, index }: { cut: Cut; index: number }) {
+  const lengthUnit = useTable((table) => table.document.lengthUnit);
+  const editCut = useEditCut(cut.id);
+  const [refusal, setRefusal] = useState<NoShape | null>(null);
+  const size = cutSizeOf(cut, lengthUnit);
+  if (!size) return null;
+  const label = CUT_SIZE_LABELS[size.name];
+  const set = (value: Length | null) => {
+    if (!value) return;
+    const shaped = cutToSize(cut, value);
+    setRefusal(typeof shaped === 'string' ? shaped : null);
+    if (typeof shaped !== 'string')
+      editCut('what it is cut to', (draft) => void Object.assign(draft, shaped), `cut-${index}`);
+  };
+  return (
+    <div className={styles.span3}>
+      <LengthField
+        label={label}
+        value={size.size}
+        defaultUnit={lengthUnit}
+        problem={refusal && NO_SHAPE_WORDS[refusal]}
+        onValue={set}
+      />
+    </div>
+  );
+}
+
+const NO_SHAPE_WORDS: Readonly<Record<NoShape, string>> = {
+  too_small: 'Nothing closes at that size: cut it larger, or make the overlap or the other size smaller.',
+  sizes_missing: 'Give its other sizes first.',
 };
 
 /** One thing cut to size, with every allowance. */
@@ -143,6 +206,7 @@ export function CutEditor({ cut, cutEstimate, index, onDelete }: CutEditorProps)
             />
           </div>
         ))}
+        <CutSizeField cut={cut} index={index} />
         {cut.kind === 'cord' && (
           <Checkbox
             className={styles.span6 ?? ''}
