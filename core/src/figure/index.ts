@@ -34,6 +34,14 @@ export { directionIn, dot, pointIn, type Vec3 } from './together/space.ts';
 export type { PointOnPiece } from './together/hanging.ts';
 export { heightAgainst, turningRoom } from './together/overall.ts';
 export { putTogether, whatItTells, type FigureTells, type Together } from './together/together.ts';
+export { type EnclosureFit, enclosureFit, isGoingIn, type WayIn } from './together/enclosures.ts';
+export {
+  measuredSizes,
+  proportionsOf,
+  proportionToKeep,
+  type ProportionTold,
+  proposedSizes,
+} from './together/proportions.ts';
 export { contactRing, looseEndOf } from './together/contact.ts';
 export { aroundForGap, fitsOf, isFitting, widestGapMm, type Fit } from './together/fits.ts';
 export {

@@ -118,6 +118,8 @@ export {
   type Rests,
   type SurfacePoint,
 } from './document/placement.ts';
+export { blankEnclosure, Enclosure, ENCLOSURE_SHAPES, type EnclosureShape } from './document/enclosure.ts';
+export { FIGURE_SIZES, type FigureSize, type MeasuredSize, type Proportion } from './document/proportion.ts';
 export { placedThing, type PlaceTarget } from './edit/setPlacement.ts';
 export { STAGES, type Stage } from './document/stage.ts';
 export {

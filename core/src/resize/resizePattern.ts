@@ -74,6 +74,10 @@ export function resizePattern(
     })),
     cuts: pattern.cuts.map((cut) => resizeCut(cut, k)),
     findings: pattern.findings.map((use) => ({ ...use, findingId: swap(use.findingId) })),
+    enclosures: pattern.enclosures.map((enclosure) => ({
+      ...enclosure,
+      findingId: swap(enclosure.findingId),
+    })),
     swaps: pattern.swaps.map((ownSwap) => ({ ...ownSwap, to: resizeTaken(ownSwap.to, k) })),
     shared: pattern.shared.map((shared) => ({
       ...shared,

@@ -9,6 +9,7 @@ import {
   valuesNeverAllowed,
 } from '../pattern/index.ts';
 import { brokenLinks, isLaidOn, type OrderLink, orderLinks, workOnParts } from '../writing/index.ts';
+import { type FigureWantFault, figureWantFaults } from './figureWants.ts';
 import { figureHeightFault, type FigureHeightFault } from './heightOfFigure.ts';
 import { heightFault, type HeightFault } from './heightOfParts.ts';
 
@@ -30,6 +31,7 @@ export type Remark =
   | { readonly code: 'tool_not_used'; readonly needKey: string; readonly what: Need['what'] }
   | HeightFault
   | FigureHeightFault
+  | FigureWantFault
   | { readonly code: 'adapt_not_granted' }
   | { readonly code: 'credit_missing' };
 
@@ -68,7 +70,7 @@ export function remarksOf(pattern: Pattern, wool: Wool): Remark[] {
 
 function aboutHeight(pattern: Pattern, wool: Wool): Remark[] {
   const fault = heightFault(pattern) ?? figureHeightFault(pattern, wool);
-  return fault ? [fault] : [];
+  return [...(fault ? [fault] : []), ...figureWantFaults(pattern, wool)];
 }
 
 function aboutParts(pattern: Pattern): Remark[] {

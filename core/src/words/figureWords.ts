@@ -1,6 +1,26 @@
 import { type LengthUnit, showSizesMm } from '../base/index.ts';
-import type { FigureTells, Fit, Mend, NotPlaced, NotWeighed, Standing } from '../figure/index.ts';
-import type { HeldBy, PairRule, Pattern, Rests } from '../pattern/index.ts';
+import type {
+  EnclosureFit,
+  FigureTells,
+  Fit,
+  Mend,
+  NotPlaced,
+  NotWeighed,
+  ProportionTold,
+  Standing,
+  WayIn,
+} from '../figure/index.ts';
+import type {
+  Enclosure,
+  EnclosureShape,
+  HeldBy,
+  MeasuredSize,
+  PairRule,
+  Pattern,
+  Rests,
+} from '../pattern/index.ts';
+import type { SizeName } from '../shapes/index.ts';
+import { sizeWords } from './sizeWords.ts';
 import { showLikely } from './amounts.ts';
 
 export const HELD_WORDS: Readonly<Record<HeldBy, string>> = {
@@ -146,4 +166,59 @@ export function fitWords(fit: Fit, name: string, unit: LengthUnit): string {
       ? `${lengthMm(-fit.edgeMm, unit)} over the edge`
       : `${lengthMm(fit.edgeMm, unit)} to the edge`;
   return `${name}: ${lengthMm(fit.gapMm, unit)} between them, ${edge}`;
+}
+
+/** `Head diameter`, `height over all`. */
+export const measuredWords = (measured: MeasuredSize, { parts }: Pick<Pattern, 'parts'>): string =>
+  measured.of === 'figure'
+    ? `${measured.size} over all`
+    : `${nameOf(parts, measured.partId)} ${sizeWords(measured.size as SizeName) ?? measured.size}`;
+
+const ratioNumber = (ratio: number): string => String(Math.round(ratio * 100) / 100);
+
+/** What a proportion comes to, against what is wanted. */
+export function proportionWords(told: ProportionTold, build: Pick<Pattern, 'parts'>): string {
+  const { a, b, ratio, toleranceFraction } = told.proportion;
+  const of = `${measuredWords(a, build)} : ${measuredWords(b, build)}`;
+  const wanted = `${ratioNumber(ratio)} ± ${Math.round(toleranceFraction * 1000) / 10} %`;
+  if (told.kind === 'unknown') return `${of}: unknown, ${wanted} wanted`;
+  return told.isBroken
+    ? `${of} is ${ratioNumber(told.ratio)}, and ${wanted} is wanted: ${Math.round(Math.abs(told.off) * 100)} % too ${told.off > 0 ? 'large' : 'small'}`
+    : `${of} is ${ratioNumber(told.ratio)}, as wanted (${wanted})`;
+}
+
+export const ENCLOSURE_WORDS: Readonly<Record<EnclosureShape, string>> = {
+  box: 'box',
+  round: 'basket or jar',
+  dome: 'dome',
+  frame: 'frame',
+};
+
+const WAY_IN_WORDS: Readonly<Record<WayIn, string>> = {
+  'head-first': 'head first',
+  'side-first': 'side first',
+  'front-first': 'front first',
+};
+
+export const enclosureName = ({ name, shape }: Enclosure): string => name || `the ${ENCLOSURE_WORDS[shape]}`;
+
+/** Whether a figure goes into something, with what there is to spare. */
+export function enclosureWords(fit: EnclosureFit, unit: LengthUnit): string {
+  const into = enclosureName(fit.enclosure);
+  switch (fit.kind) {
+    case 'no-figure':
+      return `Into ${into}: unknown until a part has its sizes.`;
+    case 'sizes-missing':
+      return `Into ${into}: unknown until it is said how wide and how high it is inside.`;
+    case 'told': {
+      const { insideMm, opening } = fit;
+      if (insideMm < 0) return `Into ${into} it does not go: ${lengthMm(-insideMm, unit)} too large.`;
+      const inside = `Into ${into} it goes, ${lengthMm(insideMm, unit)} to spare`;
+      if (!opening) return `${inside}.`;
+      const way = WAY_IN_WORDS[opening.way];
+      return opening.mm < 0
+        ? `Into ${into} it does not go through the opening: ${lengthMm(-opening.mm, unit)} too large even ${way}.`
+        : `${inside}; through the opening ${way}, ${lengthMm(opening.mm, unit)} to spare.`;
+    }
+  }
 }

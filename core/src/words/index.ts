@@ -17,7 +17,12 @@ export {
   timesWords,
 } from './amounts.ts';
 export {
+  ENCLOSURE_WORDS,
+  enclosureName,
+  enclosureWords,
   fitWords,
+  measuredWords,
+  proportionWords,
   hangingWords,
   HELD_WORDS,
   keepUpWords,

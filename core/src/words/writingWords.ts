@@ -1,3 +1,4 @@
+import { enclosureName, measuredWords } from './figureWords.ts';
 import { showSizeMm } from '../base/index.ts';
 import type { Need } from '../needles/index.ts';
 import type {
@@ -191,6 +192,22 @@ export const MEASURE_WORDS: Readonly<Record<LevelMeasure, string>> = {
   minutes: 'minutes',
 };
 
+/** What its author wants of a figure and does not get, and the mend. */
+function wantWords(
+  want: Extract<Remark, { code: 'proportion_off' | 'enclosure_too_small' }>,
+  pattern: Pattern,
+): string {
+  if (want.code === 'enclosure_too_small') {
+    const enclosure = pattern.enclosures.find(({ id }) => id === want.enclosureId);
+    return `The figure does not go into ${enclosure ? enclosureName(enclosure) : 'what it is for'}. Make it smaller, or say how large that is.`;
+  }
+  const proportion = pattern.proportions.find(({ id }) => id === want.proportionId);
+  const of = proportion
+    ? `${measuredWords(proportion.a, pattern)} to ${measuredWords(proportion.b, pattern)}`
+    : 'A proportion';
+  return `${of} is no longer as it is wanted. Change one of the two, or what is wanted, in Together.`;
+}
+
 /** What a reader would stumble over, and the mend. */
 export function remarkWords(finding: Remark, pattern: Pattern): string {
   const slot = (id: string) => pattern.slots.find((candidate) => candidate.id === id)?.name ?? 'a slot';
@@ -236,6 +253,9 @@ export function remarkWords(finding: Remark, pattern: Pattern): string {
       return `The finished height is more than all its parts on end (${showSizeMm(finding.mostMm, pattern.lengthUnit)}). One of them is not so.`;
     case 'height_off_figure':
       return `Put together the figure is ${showSizeMm(finding.heightMm, pattern.lengthUnit)} high, and ${showSizeMm(finding.statedMm, pattern.lengthUnit)} is stated. Move its pieces, or say its height.`;
+    case 'proportion_off':
+    case 'enclosure_too_small':
+      return wantWords(finding, pattern);
     case 'adapt_not_granted':
       return 'It is derived from another’s design, and leave to change it is not recorded.';
     case 'credit_missing':

@@ -41,6 +41,8 @@ const rule = {
 export const EVERY_FINDING: { readonly [C in Code]: Extract<Remark, { code: C }> } = {
   height_under_part: { code: 'height_under_part', partId: 'Leg', leastMm: 60 },
   height_over_parts: { code: 'height_over_parts', mostMm: 120 },
+  proportion_off: { code: 'proportion_off', proportionId: 'half' },
+  enclosure_too_small: { code: 'enclosure_too_small', enclosureId: 'dome' },
   height_off_figure: { code: 'height_off_figure', statedMm: 118, heightMm: 138 },
   part_never_made: { code: 'part_never_made', partId: 'Leg' },
   part_never_joined: { code: 'part_never_joined', partId: 'Leg' },

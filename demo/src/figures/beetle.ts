@@ -86,6 +86,9 @@ export const beetle = ({ fibre, finding }: DemoShelf): Pattern =>
     DRAWINGS,
     {
       stance: { ...UPRIGHT, rests: 'lies', pitchDeg: -90 },
+      enclosures: [
+        { id: 'gift-box', name: 'the gift box', shape: 'box', findingId: null, across: size(80), depth: size(40), height: size(25), openingAcross: null, openingDepth: null },
+      ],
       joins: [
         join('Head', 'Shield', { looseEnd: null, ...sits('each', [at(-90, 0.5, { up: 90 })], { heldBy: 'middle' }) }),
         join('Shield', 'Wing cases', { looseEnd: null, ...sits('each', [at(0, 1, { aside: 90 })], { heldBy: 'middle' }) }),

@@ -200,6 +200,9 @@ export const puffin = ({ fibre, finding }: DemoShelf): Pattern =>
         ),
         extra('a stub of a tail', true, thing('use', 'body-4'), thing('step', 'tail')),
       ],
+      proportions: [
+        { id: 'head-body', a: { of: 'part', partId: 'head', size: 'length' }, b: { of: 'part', partId: 'body', size: 'length' }, ratio: 0.51, toleranceFraction: 0.08 },
+      ],
       slots: [
         { id: 'back', name: 'back', places: [{ kind: 'use', id: 'body-2' }, { kind: 'use', id: 'head-2' }, { kind: 'use', id: 'wing-1' }, { kind: 'use', id: 'body-4' }, { kind: 'join', id: 'head-body' }, { kind: 'join', id: 'leg-body' }], rule: null },
         { id: 'belly', name: 'belly', places: [{ kind: 'use', id: 'body-3' }], rule: { is: 'lighter', thanSlotId: 'back' } },

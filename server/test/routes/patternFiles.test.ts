@@ -191,7 +191,7 @@ describe('pattern files', () => {
     };
     const { file } = await readFile(JSON.stringify(second));
     expect(file.pattern).toMatchObject({
-      formatVersion: 8,
+      formatVersion: 9,
       level: 'practised',
       steps: [{ act: { kind: 'wrap' }, needle: { by: 'gauge', gauge: 38, profile: null }, minutes: 4 }],
     });

@@ -41,6 +41,11 @@ function checkAll(pattern: Pattern): PatternProblem[] {
     ...pattern.parts.flatMap((part, index) => strayNames(part, pattern, `/parts/${index}`)),
     ...checkLengths(pattern.stance, '/stance', false),
     ...strayPart(pattern.stance?.hangAt?.partId ?? null, partIds, '/stance/hangAt/partId'),
+    ...pattern.proportions.flatMap(({ a, b }, index) => [
+      ...strayPart(a.of === 'part' ? a.partId : null, partIds, `/proportions/${index}/a/partId`),
+      ...strayPart(b.of === 'part' ? b.partId : null, partIds, `/proportions/${index}/b/partId`),
+    ]),
+    ...checkLengths(pattern.enclosures, '/enclosures', false),
     ...checkJoins(pattern),
     ...pattern.cuts.flatMap((cut, index) => [
       ...checkLengths(cut, `/cuts/${index}`, true),
@@ -60,6 +65,8 @@ function checkAll(pattern: Pattern): PatternProblem[] {
     ...doubledIds(pattern.steps, '/steps'),
     ...doubledIds(pattern.joins, '/joins'),
     ...doubledIds(pattern.cuts, '/cuts'),
+    ...doubledIds(pattern.proportions, '/proportions'),
+    ...doubledIds(pattern.enclosures, '/enclosures'),
     ...doubledIds(pattern.shared, '/shared'),
     ...doubledIds(pattern.findings, '/findings'),
     ...doubledIds(pattern.links, '/links'),

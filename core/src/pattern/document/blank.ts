@@ -30,7 +30,7 @@ export const BLANK_WRITING = {
 export function blankPattern(title: string): Pattern {
   return {
     format: 'lanakit-pattern',
-    formatVersion: 8,
+    formatVersion: 9,
     title,
     finishedHeight: null,
     level: null,
@@ -39,6 +39,8 @@ export function blankPattern(title: string): Pattern {
     showsBothUnits: false,
     parts: [],
     stance: null,
+    proportions: [],
+    enclosures: [],
     joins: [],
     joinsApart: false,
     cuts: [],

@@ -52,6 +52,7 @@ export function findingReferences(pattern: Pattern): FindingReference[] {
     [
       ['cuts', pattern.cuts],
       ['findings', pattern.findings],
+      ['enclosures', pattern.enclosures],
     ] as const
   ).flatMap(([list, items]) =>
     items.map(({ findingId }, index) => ({ pointer: `/${list}/${index}/findingId`, findingId })),

@@ -6,7 +6,9 @@ import { Count } from './count.ts';
 import { Cut } from './cut.ts';
 import { Join } from './join.ts';
 import { Colourway, FibreSlot, Option, OptionLimit, Swap } from './option.ts';
+import { Enclosure } from './enclosure.ts';
 import { Placement, Stance } from './placement.ts';
+import { Proportion } from './proportion.ts';
 import { PERMITTED, Rights } from './rights.ts';
 import { School } from './school.ts';
 import { STAGES } from './stage.ts';
@@ -172,7 +174,7 @@ export type TechniqueUse = Static<typeof TechniqueUse>;
 const SIDES_SEEN = ['figure', 'viewer'] as const;
 
 /** What documents are written in today; `upgradePattern` brings older ones forward. */
-export const PATTERN_FORMAT = 8;
+export const PATTERN_FORMAT = 9;
 
 /** A pattern as it is stored: one document per revision. */
 export const Pattern = Type.Object(
@@ -192,6 +194,10 @@ export const Pattern = Type.Object(
     parts: Type.Array(Part, { maxItems: 200 }),
     /** How the figure rests; null: nobody has said, and it stands. */
     stance: orUnknown(Stance),
+    /** Sizes that are to stay in proportion. */
+    proportions: Type.Array(Proportion, { maxItems: 20 }),
+    /** What the finished figure has to go into. */
+    enclosures: Type.Array(Enclosure, { maxItems: 10 }),
     joins: Type.Array(Join, { maxItems: 400 }),
     /** Wool of joins goes into a bag of its own, or it is used up on the body. */
     joinsApart: Type.Boolean(),

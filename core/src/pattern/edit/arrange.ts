@@ -49,6 +49,9 @@ export function withoutPart(pattern: Pattern, id: string): Pattern {
     parts: pattern.parts.filter((part) => part.id !== id).map((part) => forgetting(part, id, gone)),
     joins: pattern.joins.filter((join) => join.partId !== id && join.ontoId !== id),
     stance: pattern.stance?.hangAt?.partId === id ? { ...pattern.stance, hangAt: null } : pattern.stance,
+    proportions: pattern.proportions.filter(
+      ({ a, b }) => ![a, b].some((size) => size.of === 'part' && size.partId === id),
+    ),
     cuts: pattern.cuts.map((cut) =>
       cut.kind === 'wire'
         ? {

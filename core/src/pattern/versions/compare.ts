@@ -35,6 +35,8 @@ const HEADING_FIELDS = [
   'showsBothUnits',
   'joinsApart',
   'stance',
+  'proportions',
+  'enclosures',
 ] as const;
 
 function compareHeading(mine: Pattern, theirs: Pattern): PatternDifference[] {

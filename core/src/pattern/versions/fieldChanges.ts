@@ -39,6 +39,8 @@ const HEADING = [
   'levelReason',
   'joinsApart',
   'stance',
+  'proportions',
+  'enclosures',
   'sidesSeen',
   'prerequisites',
   'rights',

@@ -54,8 +54,13 @@ type PartOfSeventh = Omit<Part, 'placement' | 'uses'> & { readonly uses: readonl
 type JoinOfSeventh = Omit<Join, 'placement'>;
 type FindingUseOfSeventh = Omit<FindingUse, 'placement'>;
 
+/** A document of the eighth: nothing is to stay in proportion, or to go into anything. */
+type PatternOfEighth = Omit<Pattern, 'formatVersion' | 'proportions' | 'enclosures'> & {
+  readonly formatVersion: 8;
+};
+
 /** A document of the seventh: pieces side by side. */
-type PatternOfSeventh = Omit<Pattern, 'formatVersion' | 'parts' | 'joins' | 'findings' | 'stance'> & {
+type PatternOfSeventh = Omit<PatternOfEighth, 'formatVersion' | 'parts' | 'joins' | 'findings' | 'stance'> & {
   readonly formatVersion: 7;
   readonly parts: readonly PartOfSeventh[];
   readonly joins: readonly JoinOfSeventh[];
@@ -131,6 +136,7 @@ type PatternOfSecond = Heading &
 
 export type PatternOfAnyFormat =
   | Pattern
+  | PatternOfEighth
   | PatternOfSeventh
   | PatternOfSixth
   | PatternOfFifth
@@ -155,8 +161,10 @@ export function upgradePattern(document: PatternOfAnyFormat): Pattern {
     case 6:
       return upgradePattern(seventhFrom(document));
     case 7:
-      return eighthFrom(document);
+      return upgradePattern(eighthFrom(document));
     case 8:
+      return ninthFrom(document);
+    case 9:
       return document;
   }
 }
@@ -234,8 +242,16 @@ function isOfWool(of: Swap['of'], { parts }: PatternOfSixth): boolean {
   return use !== undefined && use.role !== 'insert';
 }
 
+/** Nobody has said any. */
+const ninthFrom = (document: PatternOfEighth): Pattern => ({
+  ...document,
+  formatVersion: 9,
+  proportions: [],
+  enclosures: [],
+});
+
 /** Nobody has said where anything sits. */
-const eighthFrom = (document: PatternOfSeventh): Pattern => ({
+const eighthFrom = (document: PatternOfSeventh): PatternOfEighth => ({
   ...document,
   formatVersion: 8,
   stance: null,

@@ -14,6 +14,7 @@ import { counted } from './013-counted.ts';
 import { history } from './014-history.ts';
 import { listed } from './015-listed.ts';
 import { placed } from './016-placed.ts';
+import { inProportion } from './017-in-proportion.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
@@ -37,4 +38,5 @@ export const MIGRATIONS: readonly Migration[] = [
   history,
   listed,
   placed,
+  inProportion,
 ];

@@ -21,6 +21,9 @@ export function remarkPlace(finding: Remark, pattern: Pattern): string {
     case 'height_over_parts':
     case 'height_off_figure':
       return 'Height';
+    case 'proportion_off':
+    case 'enclosure_too_small':
+      return 'Together';
     default:
       return 'About';
   }

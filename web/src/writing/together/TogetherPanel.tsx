@@ -16,10 +16,12 @@ import { useSize } from '../../figure/useSize.ts';
 import { useTable } from '../table/tableContext.ts';
 import { BalanceLines } from './BalanceLines.tsx';
 import { type Chosen, graspOf } from './grasp.ts';
+import { Enclosures } from './Enclosures.tsx';
 import { FigureInHand } from './FigureInHand.tsx';
 import { JoinMarks } from './JoinMarks.tsx';
 import { nameOfChosen } from './nameOfChosen.ts';
 import { PlaceFields } from './PlaceFields.tsx';
+import { Proportions } from './Proportions.tsx';
 import { StanceFields } from './StanceFields.tsx';
 import { TellsOfFigure } from './TellsOfFigure.tsx';
 import styles from './Together.module.css';
@@ -107,6 +109,8 @@ export function TogetherPanel({ chosenId, onChoose, onHold }: TogetherPanelProps
         )}
         {grasp && <PlaceFields grasp={grasp} pair={pairOf(together, chosen)} edits={edits} />}
         {isRoot && <StanceFields edits={edits} straightFrom={tells.straightFrom} />}
+        <Proportions together={together} />
+        <Enclosures together={together} />
         <p className="quiet small">
           Drag a piece along its host, or arrows {unit === 'mm' ? '1 mm' : '1⁄16 in'}; Shift and arrows lean
           it 5°; [ and ] turn it; + and − sink it.

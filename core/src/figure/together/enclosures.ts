@@ -1,0 +1,159 @@
+import { packEnclose } from 'd3-hierarchy';
+import { mmOrNull, type Enclosure } from '../../pattern/index.ts';
+import type { Finding } from '../../shelf/index.ts';
+import { hullOf, type Point2 } from './hull.ts';
+import type { Figure } from './placeFigure.ts';
+import { pointIn, radians, type Vec3 } from './space.ts';
+
+/** Which end of a figure goes through an opening first. */
+export type WayIn = 'head-first' | 'side-first' | 'front-first';
+
+/** Whether a figure goes into something. */
+export type EnclosureFit =
+  | { readonly kind: 'sizes-missing'; readonly enclosure: Enclosure }
+  | { readonly kind: 'no-figure'; readonly enclosure: Enclosure }
+  | {
+      readonly kind: 'told';
+      readonly enclosure: Enclosure;
+      /** The least there is round it once it is inside, mm; under nought so much too large. */
+      readonly insideMm: number;
+      /** The same as it goes through what it goes in by, its best way first; null: it is open all over. */
+      readonly opening: { readonly mm: number; readonly way: WayIn } | null;
+    };
+
+export const isGoingIn = (fit: EnclosureFit): boolean =>
+  fit.kind === 'told' && fit.insideMm >= 0 && (fit.opening === null || fit.opening.mm >= 0);
+
+/**
+ * A figure against what it has to go into: standing on its floor, turned as it goes best (in a frame as it is), and through
+ * its opening whichever end first. Bought things that stand off it are left out.
+ */
+export function enclosureFit(
+  figure: Figure,
+  enclosure: Enclosure,
+  findings: ReadonlyMap<string, Finding>,
+): EnclosureFit {
+  const points = figure.pieces.flatMap(({ body, frame }) =>
+    body.finerRings().flatMap((ring) => ring.map((point) => pointIn(frame, point))),
+  );
+  if (points.length === 0) return { kind: 'no-figure', enclosure };
+  const inside = sizesOf(enclosure, findings);
+  if (!inside) return { kind: 'sizes-missing', enclosure };
+  return {
+    kind: 'told',
+    enclosure,
+    insideMm: insideMm(points, inside, enclosure.shape),
+    opening: openingFit(points, enclosure),
+  };
+}
+
+interface Inside {
+  readonly acrossMm: number;
+  readonly depthMm: number;
+  readonly heightMm: number;
+}
+
+function sizesOf(
+  { shape, findingId, across, depth, height }: Enclosure,
+  findings: ReadonlyMap<string, Finding>,
+): Inside | null {
+  const measure = findings.get(findingId ?? '')?.measure;
+  const acrossMm = mmOrNull(across) ?? (measure?.by === 'count' ? measure.innerMm : null);
+  const isRound = shape === 'round' || shape === 'dome';
+  const [depthMm, heightMm] = [isRound ? acrossMm : mmOrNull(depth), mmOrNull(height)];
+  return acrossMm === null || depthMm === null || heightMm === null ? null : { acrossMm, depthMm, heightMm };
+}
+
+function insideMm(points: readonly Vec3[], inside: Inside, shape: Enclosure['shape']): number {
+  const spareAbove = inside.heightMm - Math.max(...points.map(([, y]) => y));
+  const floor = hullOf(points.map(([x, , z]): Point2 => [x, z]));
+  switch (shape) {
+    case 'round':
+      return Math.min(spareAbove, inside.acrossMm / 2 - enclosing(floor).r);
+    case 'box':
+      return Math.min(spareAbove, rectangleSpare(floor, inside.acrossMm, inside.depthMm));
+    case 'frame': {
+      const extent = (at: 0 | 1) => spread(floor.map((point) => point[at]));
+      return Math.min(spareAbove, (inside.acrossMm - extent(0)) / 2, (inside.depthMm - extent(1)) / 2);
+    }
+    case 'dome':
+      return domeSpare(points, floor, inside);
+  }
+}
+
+const spread = (values: readonly number[]): number => Math.max(...values) - Math.min(...values);
+
+/** The smallest round that holds them all. */
+const enclosing = (points: readonly Point2[]) => packEnclose(points.map(([x, y]) => ({ x, y, r: 0 })));
+
+const TURN_DEG = 1;
+
+/** The least on any side of a rectangle, turned as it goes best. */
+function rectangleSpare(points: readonly Point2[], acrossMm: number, depthMm: number): number {
+  let best = -Infinity;
+  for (let turnDeg = 0; turnDeg < 180; turnDeg += TURN_DEG) {
+    const [sin, cos] = [Math.sin(radians(turnDeg)), Math.cos(radians(turnDeg))];
+    const across = spread(points.map(([x, y]) => x * cos - y * sin));
+    const deep = spread(points.map(([x, y]) => x * sin + y * cos));
+    best = Math.max(best, Math.min(acrossMm - across, depthMm - deep) / 2);
+  }
+  return best;
+}
+
+const SEARCH_MM = [8, 4, 2, 1, 0.5, 0.25, 0.1] as const;
+
+/** The least from any point out to a dome at its height, over the best place on its floor. */
+function domeSpare(
+  points: readonly Vec3[],
+  floor: readonly Point2[],
+  { acrossMm, heightMm }: Inside,
+): number {
+  const spareAt = ([cx, cz]: Point2): number =>
+    points.reduce((least, [x, y, z]) => {
+      const share = 1 - (y / heightMm) ** 2;
+      const radius = share > 0 ? (acrossMm / 2) * Math.sqrt(share) : 0;
+      return Math.min(least, share < 0 ? heightMm - y : radius - Math.hypot(x - cx, z - cz));
+    }, Infinity);
+  const { x, y } = enclosing(floor);
+  let [at, best]: [Point2, number] = [[x, y], spareAt([x, y])];
+  for (const step of SEARCH_MM) {
+    for (let moved = true; moved;) {
+      moved = false;
+      for (const [dx, dz] of [
+        [step, 0],
+        [-step, 0],
+        [0, step],
+        [0, -step],
+      ] as const) {
+        const next: Point2 = [at[0] + dx, at[1] + dz];
+        const spare = spareAt(next);
+        if (spare > best + 1e-9) [at, best, moved] = [next, spare, true];
+      }
+    }
+  }
+  return best;
+}
+
+/** What is seen of it from the end that goes first. */
+const SEEN_FROM: readonly (readonly [WayIn, (point: Vec3) => Point2])[] = [
+  ['head-first', ([x, , z]) => [x, z]],
+  ['side-first', ([, y, z]) => [z, y]],
+  ['front-first', ([x, y]) => [x, y]],
+];
+
+function openingFit(
+  points: readonly Vec3[],
+  { shape, openingAcross, openingDepth }: Enclosure,
+): { mm: number; way: WayIn } | null {
+  const acrossMm = mmOrNull(openingAcross);
+  if (acrossMm === null) return null;
+  const isRound = shape === 'round' || shape === 'dome';
+  const ways = SEEN_FROM.map(([way, seen]) => {
+    const outline = hullOf(points.map(seen));
+    const mm = isRound
+      ? acrossMm / 2 - enclosing(outline).r
+      : rectangleSpare(outline, acrossMm, mmOrNull(openingDepth) ?? acrossMm);
+    return { mm, way };
+  });
+  return ways.reduce((best, way) => (way.mm > best.mm ? way : best));
+}
