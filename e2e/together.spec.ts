@@ -143,3 +143,34 @@ test('two eyes are set as far apart as is typed', async ({ page, demo }) => {
     .poll(async () => Number(await region(page).getByLabel('Round', { exact: true }).inputValue()))
     .toBeLessThan(30);
 });
+
+for (const [name, handsOf] of [
+  ['mouse', mouse],
+  ['keys', keyboard],
+] as const) {
+  test(`with ${name}: a proportion that breaks is told, and the figure is held against a jar`, async ({
+    page,
+    demo,
+  }) => {
+    const hands = handsOf(page);
+    await openTogether(page, demo, /Harbour puffin/, hands);
+    const proportions = page.getByRole('region', { name: 'Proportions' });
+    await expect(proportions).toContainText('Head length : Body length is 0.51, as wanted (0.51 ± 8 %)');
+    await hands.fill('is wanted', '0.6');
+    await expect(proportions).toContainText('15 % too small');
+    await hands.press(proportions.getByRole('button', { name: 'Want it as it is' }));
+    await expect(proportions).toContainText('as wanted');
+
+    const into = page.getByRole('region', { name: 'What it goes into' });
+    await hands.press(into.getByRole('button', { name: /^Hold it against/ }));
+    await expect(into).toContainText('unknown until it is said how wide and how high it is inside');
+    await hands.choose('It is a', 'basket or jar');
+    await hands.fill('Across inside', '120');
+    await hands.fill('High inside', '150');
+    await expect(into).toContainText(/it goes, \d+(\.\d)? mm to spare/);
+    await hands.fill('Opening, across', '40');
+    await expect(into).toContainText(/does not go through the opening: .* too large even/);
+    await hands.look();
+    await saved(page);
+  });
+}

@@ -82,7 +82,7 @@ function ProportionRow({ told }: { told: ProportionTold }) {
       <p className={told.kind === 'told' && told.isBroken ? 'red' : ''}>
         {proportionWords(told, { parts })}.
       </p>
-      <div className={styles.fields}>
+      <div className={styles.two}>
         {size('This', 'a')}
         {size('to this', 'b')}
         <NumberField
