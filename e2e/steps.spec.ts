@@ -266,3 +266,25 @@ test('a technique has a newer version: what changes is shown, then taken', async
   await page.getByRole('button', { name: 'Notched foot' }).click();
   await expect(heads(page).last()).toContainText('Notch it 4 mm deep');
 });
+
+test('a step nobody has photographed shows the figure as far as it is, on the table and on paper', async ({
+  page,
+  demo,
+}) => {
+  await open(page, demo.url, 'Tide-pool octopus');
+  await show(page, /\d+ steps/);
+  await heads(page).nth(1).click();
+  await page
+    .getByRole('radiogroup', { name: 'More of this step' })
+    .getByText(/pictures/)
+    .click();
+  await expect(page.getByRole('img', { name: 'The figure as far as this step' })).toBeVisible();
+  const printed = page.getByRole('checkbox', { name: 'Print the figure as far as this step' });
+  await printed.uncheck();
+  await printed.check();
+  await expectNothingSerious(page);
+  await saved(page);
+  await page.getByRole('button', { name: 'More to do with this pattern' }).click();
+  await page.getByRole('menuitem', { name: 'Read as the learner does' }).click();
+  await expect(page.getByRole('img', { name: 'The figure as far as step 2' })).toBeVisible();
+});

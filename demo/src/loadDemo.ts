@@ -44,9 +44,9 @@ function putFigures(servicesAt: Clock, now: Date, shelf: DemoShelf): FigureRevis
   const put = (published: Pattern, draft: Pattern | null = null) => {
     minutesOn += 1;
     const then = servicesAt(new Date(now.getTime() + minutesOn * 60_000)).patterns;
-    const { id, version } = done(then.begin(published));
+    const { id, version } = done(then.begin(withDrawnSteps(published)));
     const revision = done(patterns.publish(id, version, 'the first'));
-    if (draft) done(then.save(id, version, draft));
+    if (draft) done(then.save(id, version, withDrawnSteps(draft)));
     return { id, revisionId: revision.id };
   };
   put(balloon(shelf));
@@ -59,6 +59,14 @@ function putFigures(servicesAt: Clock, now: Date, shelf: DemoShelf): FigureRevis
   const { id: pearRevision } = done(patterns.publish(pearIn.id, version, news));
   return { pear: pearRevision, puffin: puffinIn.revisionId, octopus: octopusIn.revisionId };
 }
+
+/** Nobody in this studio had a camera: what has no drawing shows the figure as far as it is. */
+const withDrawnSteps = (pattern: Pattern): Pattern => ({
+  ...pattern,
+  drawnStepIds: pattern.steps
+    .filter(({ pictures, partIds }) => pictures.length === 0 && partIds.length > 0)
+    .map(({ id }) => id),
+});
 
 /** One class that has been, and five runs ahead. */
 function planRuns(services: Services, now: Date, shelf: DemoShelf, made: FigureRevisions): void {

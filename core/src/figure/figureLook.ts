@@ -51,6 +51,15 @@ export function lookOfBuild(
   };
 }
 
+/** Small, and with the wool it is drawn in: plain JSON. */
+export const smallFigure = (
+  drawn: DrawnFigure,
+  wool: Wool,
+): { drawn: DrawnFigure; wool: Record<string, WoolLook> } => ({
+  drawn: coarseFigure(drawn),
+  wool: woolsOf(drawn, wool),
+});
+
 const coarseFigure = ({ pieces, box }: DrawnFigure): DrawnFigure => ({
   pieces: pieces.map((piece) => ({
     ...piece,

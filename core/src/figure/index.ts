@@ -1,7 +1,7 @@
 export { decorationsOf } from './decorations.ts';
 export { layoutTray, type LaidPiece, type Tray, type TraySpace } from './layoutTray.ts';
 export { rulerTicks, type Tick } from './rulerTicks.ts';
-export { figureLook, type FigureLook, lookOfBuild } from './figureLook.ts';
+export { figureLook, type FigureLook, lookOfBuild, smallFigure } from './figureLook.ts';
 export type { DrawnDecoration, Outline, PieceLook, WoolLook } from './pieceLook.ts';
 export { piecesOf, type Piece } from './pieces.ts';
 export {
@@ -17,7 +17,7 @@ export {
 export type { Standing } from './together/balance.ts';
 export { targetOf } from './together/details.ts';
 export type { DrawnMark } from './together/drawnMark.ts';
-export { drawnFigure, type DrawnFigure, type DrawnPiece } from './together/drawnFigure.ts';
+export { drawnFigure, type DrawnFigure, type DrawnPiece, movedFigure } from './together/drawnFigure.ts';
 export { type NotWeighed } from './together/masses.ts';
 export { mendsOf, type Mend } from './together/mends.ts';
 export {

@@ -19,3 +19,6 @@ export {
   type ReadingSession,
   type ReadingStep,
 } from './reading.ts';
+export { buildUpTo } from './buildUpTo.ts';
+export { stepPicture, type StepPicture } from './stepPicture.ts';
+export { type StrokeLine, strokeLines, type Worked } from './strokeLines.ts';

@@ -50,6 +50,16 @@ export const STROKE_WORDS: Readonly<Record<Stroke, string>> = {
   along: 'along',
   'one-direction': 'in one direction',
   'edges-first': 'edges first',
+  'round-a-rim': 'round the rim',
+  'in-passes': 'in passes, there and back',
+  skimmed: 'skimmed, close along the surface',
+  dipped: 'dipped in and straight out',
+  swept: 'swept with the tip',
+  'sideways-at-an-end': 'sideways, at an end',
+  'from-both-sides': 'from both sides',
+  'through-and-out': 'through and out again',
+  'in-one-spot': 'in one spot, to draw it in',
+  'deep-in-a-spot': 'deep in one spot, to shrink it there',
 };
 
 export const DEPTH_WORDS: Readonly<Record<Depth, string>> = {

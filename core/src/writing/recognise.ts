@@ -129,6 +129,16 @@ const ACTS: Table<Exclude<ActKind, 'choose' | 'decide' | 'stand-in'>> = [
 ];
 
 const STROKE_WORDS: Table<Stroke> = [
+  ['round-a-rim', /\b(?:round|around) (?:the |its )?(?:rim|seam|edge)\b/i],
+  ['in-passes', /\b(?:in passes|line by line|score[sd]? )\b/i],
+  ['skimmed', /\bskim\w*\b/i],
+  ['dipped', /\b(?:dip|dipped|dipping) (?:the )?(?:needle|tip|it)\b/i],
+  ['swept', /\b(?:sweep|swept|sweeping)\b/i],
+  ['sideways-at-an-end', /\bsideways (?:in(?:to)?|at)\b.*\bends?\b/i],
+  ['from-both-sides', /\bfrom both sides\b/i],
+  ['through-and-out', /\b(?:right )?through and out\b/i],
+  ['deep-in-a-spot', /\bdeep(?:ly)? (?:in|into) (?:one|a|the same) (?:spot|place)\b/i],
+  ['in-one-spot', /\b(?:in|into) (?:one|the same) (?:spot|place)\b/i],
   ['edges-first', /\bedges? first\b/i],
   ['toward-centre', /\b(?:toward|towards|at|into|aiming at)(?: the)? (?:centre|center|middle)\b/i],
   ['straight-down', /\bstraight (?:down|in)\b/i],

@@ -18,6 +18,8 @@ interface TogetherDrawingProps {
   lookOf: (fibreId: string | null) => Woolly | null;
   chosenKey?: string | null;
   chosenDetailKey?: string | null;
+  /** Parts that are worked on: the others are drawn faint; left out, all are in full. */
+  atWork?: ReadonlySet<string>;
   /** What a hand can do with a piece, or with what lies on it. */
   handlesOf?: (piece: DrawnPiece) => SVGProps<SVGGElement>;
   markHandlesOf?: (mark: DrawnMark) => SVGProps<SVGGElement>;
@@ -36,6 +38,7 @@ export function TogetherDrawing({
   lookOf,
   chosenKey,
   chosenDetailKey,
+  atWork,
   handlesOf,
   markHandlesOf,
 }: TogetherDrawingProps) {
@@ -58,6 +61,7 @@ export function TogetherDrawing({
               path={pathOf(piece.outline, at)}
               look={lookOf(piece.fibreId)}
               isChosen={piece.key === chosenKey}
+              isFaint={atWork !== undefined && atWork.size > 0 && !atWork.has(piece.partId)}
               shadeId={`${id}-round`}
             />
             {piece.layers.length > 0 && <Layers piece={piece} at={at} lookOf={lookOf} />}
@@ -85,10 +89,11 @@ interface PieceProps {
   path: string;
   look: Woolly | null;
   isChosen: boolean;
+  isFaint: boolean;
   shadeId: string;
 }
 
-const Piece = memo(function Piece({ piece, path, look, isChosen, shadeId }: PieceProps) {
+const Piece = memo(function Piece({ piece, path, look, isChosen, isFaint, shadeId }: PieceProps) {
   const id = useId();
   return (
     <>
@@ -106,6 +111,7 @@ const Piece = memo(function Piece({ piece, path, look, isChosen, shadeId }: Piec
         strokeWidth={isChosen ? 2.5 : 1}
         strokeLinejoin="round"
       />
+      {isFaint && <path d={path} fillRule="evenodd" fill="#fff" fillOpacity={0.62} />}
     </>
   );
 });

@@ -7,6 +7,7 @@ import {
   type Reading,
   type ReadingSession,
   type ReadingStep,
+  type StepPicture,
   stillInBag,
   thingsStill,
 } from '@lanakit/core/reading';
@@ -20,6 +21,8 @@ import {
   STROKE_WORDS,
   wantedName,
 } from '@lanakit/core/words';
+import { StepDrawing } from '../figure/StepDrawing.tsx';
+import { useStepPictures } from '../figure/useStepPictures.ts';
 import { CautionMark, DepthMark, StrokeMark } from '../ui/marks.tsx';
 import { STAGE_WORDS } from '../words/show.ts';
 import styles from './Reading.module.css';
@@ -39,6 +42,7 @@ interface SittingsProps {
 
 /** All sittings, after each what should still be in the bag. */
 export function Sittings({ reading, build, estimate, wool, packed, reader }: SittingsProps) {
+  const made = useStepPictures(build, build.drawnStepIds, wool);
   const inBag: readonly InBag[] = packed?.wool ?? bagOfPattern(estimate);
   const fibreName = fibreNamesOf(wool);
   return reading.sessions.map((sitting, index) => {
@@ -61,6 +65,7 @@ export function Sittings({ reading, build, estimate, wool, packed, reader }: Sit
         build={build}
         wool={wool}
         bagOf={packed?.bagOf}
+        made={made}
         still={
           isTold
             ? `${isLast ? 'At the end' : reader === 'kit' ? 'Now' : 'Still to come'}, ${stillWords(still, things, names)}${reader === 'kit' || isLast ? ' should be left in the bag' : ''}.`
@@ -76,12 +81,14 @@ interface SittingProps {
   build: Pattern;
   wool: Wool;
   bagOf: ReadonlyMap<string, string> | undefined;
+  /** Pictures that are made from the figure, by step. */
+  made: ReadonlyMap<string, StepPicture>;
   /** What should still be in the bag after it; empty: nothing is told. */
   still: string;
 }
 
 /** One sitting: what lies there, its stages and steps, where it may be left. */
-function Sitting({ sitting: { session, stages }, build, wool, bagOf, still }: SittingProps) {
+function Sitting({ sitting: { session, stages }, build, wool, bagOf, made, still }: SittingProps) {
   return (
     <section className={styles.sitting}>
       {session && (
@@ -94,7 +101,14 @@ function Sitting({ sitting: { session, stages }, build, wool, bagOf, still }: Si
         <section key={steps[0]?.step.id ?? stage}>
           <h3 className={styles.stage}>{STAGE_WORDS[stage]}</h3>
           {steps.map((step) => (
-            <ReadStep key={step.step.id} readingStep={step} build={build} wool={wool} bagOf={bagOf} />
+            <ReadStep
+              key={step.step.id}
+              readingStep={step}
+              build={build}
+              wool={wool}
+              bagOf={bagOf}
+              made={made}
+            />
           ))}
         </section>
       ))}
@@ -117,12 +131,13 @@ function Sitting({ sitting: { session, stages }, build, wool, bagOf, still }: Si
   );
 }
 
-interface ReadStepProps extends Pick<SittingProps, 'build' | 'wool' | 'bagOf'> {
+interface ReadStepProps extends Pick<SittingProps, 'build' | 'wool' | 'bagOf' | 'made'> {
   readingStep: ReadingStep;
 }
 
-function ReadStep({ readingStep, build, wool, bagOf }: ReadStepProps) {
+function ReadStep({ readingStep, build, wool, bagOf, made }: ReadStepProps) {
   const { step, number, extra, cautions, ticks, recalls, returns } = readingStep;
+  const picture = made.get(step.id);
   return (
     <div className={styles.step}>
       {cautions.map((caution) => (
@@ -173,8 +188,18 @@ function ReadStep({ readingStep, build, wool, bagOf }: ReadStepProps) {
         </div>
         <Marks readingStep={readingStep} />
       </div>
-      {step.pictures.length > 0 && (
+      {(step.pictures.length > 0 || picture) && (
         <div className={styles.pictures}>
+          {picture && (
+            <figure>
+              <StepDrawing
+                picture={picture}
+                name={`The figure as far as step ${number}`}
+                width={264}
+                height={190}
+              />
+            </figure>
+          )}
           {step.pictures.map(({ id, pictureId, caption }) => (
             <figure key={id}>
               <img

@@ -65,6 +65,61 @@ const STROKES: Readonly<Record<Stroke, ReactNode>> = {
       <path d="M3 3l3 3M17 3l-3 3M3 17l3-3M17 17l-3-3" />
     </>
   ),
+  'round-a-rim': (
+    <>
+      <ellipse cx="10" cy="11" rx="7" ry="4" className={styles.faint} />
+      <path d="M4 8a7 4 0 0 1 12 0M13.5 7.5L16 8l.3-2.6" />
+    </>
+  ),
+  'in-passes': <path d="M3 5h14M3 10h14M3 15h14M14.5 3L17 5l-2.5 2M5.5 8L3 10l2.5 2M14.5 13L17 15l-2.5 2" />,
+  skimmed: (
+    <>
+      {SURFACE}
+      <path d="M2 9l14 3M13 9.5l3 2.5-3.4 1" />
+    </>
+  ),
+  dipped: (
+    <>
+      {SURFACE}
+      <path d="M6 3v11a2 2 0 0 0 4 0V4M8 6.5L10 4l2 2.5" />
+    </>
+  ),
+  swept: (
+    <>
+      {SURFACE}
+      <path d="M3 12q7-8 14 0M14 12.3l3-.3-.6-3" />
+    </>
+  ),
+  'sideways-at-an-end': (
+    <>
+      <rect x="8" y="3" width="8" height="14" rx="3" className={styles.faint} />
+      <path d="M1.5 14H10M7.5 11.5L10 14l-2.5 2.5" />
+    </>
+  ),
+  'from-both-sides': (
+    <>
+      <path d="M10 3v14" className={styles.faint} />
+      <path d="M2 10h6M12 10h6M5.5 7.5L8 10l-2.5 2.5M14.5 7.5L12 10l2.5 2.5" />
+    </>
+  ),
+  'through-and-out': (
+    <>
+      <circle cx="10" cy="10" r="5" className={styles.faint} />
+      <path d="M2 10h16M15.5 7.5L18 10l-2.5 2.5" />
+    </>
+  ),
+  'in-one-spot': (
+    <>
+      <circle cx="10" cy="10" r="1.5" />
+      <path d="M3 4l5 4.5M17 4l-5 4.5M3 16l5-4.5M17 16l-5-4.5" />
+    </>
+  ),
+  'deep-in-a-spot': (
+    <>
+      {SURFACE}
+      <path d="M10 2v14M7.5 13.5L10 16.5l2.5-3" />
+    </>
+  ),
 };
 
 export const StrokeMark = ({ stroke }: { stroke: Stroke }) => (

@@ -6,7 +6,7 @@ import { type Camera, cameraOf, type LookFrom, seen } from './camera.ts';
 import { decalOf } from './decals.ts';
 import type { PlacedDetail } from './details.ts';
 import type { DrawnMark } from './drawnMark.ts';
-import { hullOf } from './hull.ts';
+import { hullOf, type Point2 } from './hull.ts';
 import { drawingOrder } from './order.ts';
 import type { PlacedPiece } from './placeFigure.ts';
 import { type Silhouette, silhouetteOf } from './silhouette.ts';
@@ -103,6 +103,33 @@ function sharesOf({ body, frame }: PlacedPiece, part: Part | undefined, camera: 
       },
     ];
   });
+}
+
+/** The same, so much further to the right. */
+export function movedFigure({ pieces, box }: DrawnFigure, byMm: number): DrawnFigure {
+  if (byMm === 0) return { pieces, box };
+  const move = (points: readonly Point2[]): Point2[] => points.map(([x, y]) => [x + byMm, y]);
+  return {
+    pieces: pieces.map((piece) => ({
+      ...piece,
+      outline: piece.outline.map(move),
+      marks: piece.marks.map((mark) => movedMark(mark, move)),
+      layers: piece.layers.map((layer) => ({ ...layer, outline: layer.outline.map(move) })),
+    })),
+    box: { ...box, leftMm: box.leftMm + byMm, rightMm: box.rightMm + byMm },
+  };
+}
+
+function movedMark(mark: DrawnMark, move: (points: readonly Point2[]) => Point2[]): DrawnMark {
+  switch (mark.kind) {
+    case 'area':
+    case 'thing':
+      return { ...mark, outline: move(mark.outline) };
+    case 'line':
+      return { ...mark, points: move(mark.points) };
+    case 'hair':
+      return { ...mark, strands: mark.strands.map((strand) => move(strand) as [Point2, Point2]) };
+  }
 }
 
 function boxOf(pieces: readonly DrawnPiece[]): DrawnFigure['box'] {

@@ -26,6 +26,7 @@ export function checkSteps(pattern: Pattern): PatternProblem[] {
       checkWanted(needle, `/stageNeedles/${index}/needle`),
     ),
     ...rungsOfSchool(pattern.school).flatMap(({ name, wanted }) => checkWanted(wanted, `/school/${name}`)),
+    ...pattern.drawnStepIds.flatMap((stepId, index) => strayStep(stepId, known, `/drawnStepIds/${index}`)),
     ...pattern.sessions.flatMap(({ firstStepId }, index) =>
       strayStep(firstStepId, known, `/sessions/${index}/firstStepId`),
     ),

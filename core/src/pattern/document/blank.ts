@@ -41,6 +41,7 @@ export function blankPattern(title: string): Pattern {
     stance: null,
     proportions: [],
     enclosures: [],
+    drawnStepIds: [],
     joins: [],
     joinsApart: false,
     cuts: [],

@@ -205,6 +205,8 @@ export const Pattern = Type.Object(
     findings: Type.Array(FindingUse, { maxItems: 100 }),
     shared: Type.Array(SharedWeight, { maxItems: 40 }),
     steps: Type.Array(Step, { maxItems: 500 }),
+    /** Steps whose picture is made from the figure. */
+    drawnStepIds: Type.Array(Id, { maxItems: 500 }),
     links: Type.Array(StepLink, { maxItems: 500 }),
     school: School,
     /** The maker’s own table, kept whatever the school is. */

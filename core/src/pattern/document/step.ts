@@ -57,6 +57,24 @@ export const STROKES = [
   'along',
   'one-direction',
   'edges-first',
+  /** Round a rim or a seam. */
+  'round-a-rim',
+  /** Line beside line, there and back. */
+  'in-passes',
+  /** Close along the surface. */
+  'skimmed',
+  /** In and straight out again. */
+  'dipped',
+  /** With the tip, sideways over the surface. */
+  'swept',
+  'sideways-at-an-end',
+  'from-both-sides',
+  /** Right through, out at the other side and back. */
+  'through-and-out',
+  /** Again and again in one spot, to draw it in. */
+  'in-one-spot',
+  /** Deep in one spot, to make it smaller there. */
+  'deep-in-a-spot',
 ] as const;
 export type Stroke = (typeof STROKES)[number];
 

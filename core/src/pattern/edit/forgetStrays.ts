@@ -30,6 +30,7 @@ export function forgetStrays(pattern: Pattern): Pattern {
   return {
     ...pattern,
     steps,
+    drawnStepIds: keep(pattern.drawnStepIds, (id) => known.step.has(id)),
     links: keep(
       pattern.links,
       ({ beforeId, afterId }) => known.step.has(beforeId) && known.step.has(afterId),

@@ -37,6 +37,7 @@ const HEADING_FIELDS = [
   'stance',
   'proportions',
   'enclosures',
+  'drawnStepIds',
 ] as const;
 
 function compareHeading(mine: Pattern, theirs: Pattern): PatternDifference[] {

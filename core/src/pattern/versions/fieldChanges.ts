@@ -41,6 +41,7 @@ const HEADING = [
   'stance',
   'proportions',
   'enclosures',
+  'drawnStepIds',
   'sidesSeen',
   'prerequisites',
   'rights',

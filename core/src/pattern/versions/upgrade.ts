@@ -54,8 +54,8 @@ type PartOfSeventh = Omit<Part, 'placement' | 'uses'> & { readonly uses: readonl
 type JoinOfSeventh = Omit<Join, 'placement'>;
 type FindingUseOfSeventh = Omit<FindingUse, 'placement'>;
 
-/** A document of the eighth: nothing is to stay in proportion, or to go into anything. */
-type PatternOfEighth = Omit<Pattern, 'formatVersion' | 'proportions' | 'enclosures'> & {
+/** A document of the eighth: nothing is to stay in proportion or to go into anything, no step is drawn. */
+type PatternOfEighth = Omit<Pattern, 'formatVersion' | 'proportions' | 'enclosures' | 'drawnStepIds'> & {
   readonly formatVersion: 8;
 };
 
@@ -248,6 +248,7 @@ const ninthFrom = (document: PatternOfEighth): Pattern => ({
   formatVersion: 9,
   proportions: [],
   enclosures: [],
+  drawnStepIds: [],
 });
 
 /** Nobody has said where anything sits. */

@@ -69,6 +69,7 @@ function StepTabs({ step, index, cautions: joined }: StepTabsProps) {
   const [tab, setTab] = useState<Tab>('doing');
   const cautions = CAUTIONS.filter((caution) => joined.split(' ').includes(caution));
   const counted = (word: string, count: number) => (count > 0 ? `${word} ${count}` : word);
+  const isDrawn = useTable((table) => table.document.drawnStepIds.includes(step.id));
   const hasMore = step.repeat !== null || step.readers.kit !== '' || step.readers.pattern !== '';
   return (
     <>
@@ -83,7 +84,7 @@ function StepTabs({ step, index, cautions: joined }: StepTabsProps) {
           { value: 'doing', label: 'how' },
           { value: 'checks', label: counted('checks', step.checks.length) },
           { value: 'cautions', label: counted('cautions', cautions.length) },
-          { value: 'pictures', label: counted('pictures', step.pictures.length) },
+          { value: 'pictures', label: counted('pictures', step.pictures.length + (isDrawn ? 1 : 0)) },
           { value: 'order', label: 'order' },
           { value: 'readers', label: hasMore ? 'repeats, readers ·' : 'repeats, readers' },
         ]}

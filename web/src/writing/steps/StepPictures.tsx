@@ -1,13 +1,64 @@
 import { OWN_RIGHTS, type Step } from '@lanakit/core/pattern';
-import { Button, Input, Select, Upload } from 'antd';
+import { Button, Checkbox, Input, Select, Upload } from 'antd';
 import { nanoid } from 'nanoid';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { errorWords } from '../../api/client.ts';
+import { StepDrawing } from '../../figure/StepDrawing.tsx';
+import { useStepPictures } from '../../figure/useStepPictures.ts';
 import lists from '../../ui/Lists.module.css';
 import { useTable } from '../table/tableContext.ts';
 import styles from './Steps.module.css';
 import { perform } from '../../api/mutations/mutation.ts';
 import { keepPicture } from '../../api/mutations/patterns.ts';
+
+/** The picture that nobody has to take: the figure as far as the step, always as the pattern is now. */
+function MadePicture({ step }: { step: Step }) {
+  const edit = useTable((table) => table.edit);
+  const build = useTable((table) => table.build);
+  const wool = useTable((table) => table.wool);
+  const document = useTable((table) => table.document);
+  const isDrawn = document.drawnStepIds.includes(step.id);
+  const stepIds = useMemo(() => [step.id], [step.id]);
+  const picture = useStepPictures(build, stepIds, wool).get(step.id);
+  const bare = document.steps.filter(
+    ({ id, pictures }) => pictures.length === 0 && !document.drawnStepIds.includes(id),
+  );
+  return (
+    <div className={styles.made}>
+      {picture ? (
+        <StepDrawing picture={picture} name="The figure as far as this step" width={264} height={190} />
+      ) : (
+        <p className="quiet small">
+          There is nothing to draw as far as this step: give it its parts, and them their sizes.
+        </p>
+      )}
+      <div>
+        <Checkbox
+          checked={isDrawn}
+          onChange={(event) => {
+            const isWanted = event.target.checked;
+            edit('a made picture', (draft) => {
+              draft.drawnStepIds = draft.drawnStepIds.filter((id) => id !== step.id);
+              if (isWanted) draft.drawnStepIds.push(step.id);
+            });
+          }}
+        >
+          Print the figure as far as this step
+        </Checkbox>
+        {bare.length > 0 && (
+          <Button
+            size="small"
+            onClick={() =>
+              edit('made pictures', (draft) => void draft.drawnStepIds.push(...bare.map(({ id }) => id)))
+            }
+          >
+            Print it with every step that has no picture ({bare.length})
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}
 
 /** Pictures of one step, brought in by choosing or dropping them. */
 export function StepPictures({ step }: { step: Step }) {
@@ -53,6 +104,7 @@ export function StepPictures({ step }: { step: Step }) {
   );
   return (
     <>
+      <MadePicture step={step} />
       <div className={styles.pictures}>
         {step.pictures.map(({ id, pictureId, caption }) => (
           <div key={id} className={styles.picture}>
