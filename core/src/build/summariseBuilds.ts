@@ -1,5 +1,6 @@
 import { estimatePattern, type Wool } from '../engine/index.ts';
 import {
+  isWool,
   activeMinutes,
   allowedValues,
   countRange,
@@ -146,7 +147,7 @@ function sampleEdges({ parts }: Pattern): Edge[] {
 function sharedEdges({ parts }: Pattern): Edge[] {
   return parts.flatMap(({ id, uses }) =>
     uses.flatMap((use) =>
-      use.role !== 'insert' && use.amount && 'sharedId' in use.amount && use.amount.sharedId !== null
+      isWool(use) && use.amount && 'sharedId' in use.amount && use.amount.sharedId !== null
         ? [
             [`part ${id}`, `shared ${use.amount.sharedId}`] as const,
             [`shared ${use.amount.sharedId}`, `part ${id}`] as const,

@@ -1,4 +1,4 @@
-import type { Part, Use } from '../pattern/index.ts';
+import { isWool, type Part, type Use } from '../pattern/index.ts';
 import type { Wool } from './wool.ts';
 
 /** Colours that show, or null for one that nobody has said. */
@@ -34,6 +34,6 @@ export const showingOutside = (part: Part, wool: Wool): Colours =>
 export function outermostUse(part: Part): Use | null {
   const hides = ({ role }: Use, use: Use) =>
     role === 'core' || (use.role === 'coat' && use.cover.kind === 'all' && use.thickness.by !== 'shading');
-  const wool = part.uses.filter(({ role }) => role !== 'insert');
+  const wool = part.uses.filter(isWool);
   return wool.filter((use) => hides(use, use)).at(-1) ?? wool.at(-1) ?? null;
 }

@@ -4,7 +4,7 @@ import { type MassTerm, totalMass, type TotalMass } from './quantity/totalMass.t
 import type { UnknownReason } from './unknown.ts';
 
 /** What wool is for. Loose ends and covers come from joins. */
-export type WoolRole = Exclude<UseRole, 'insert'> | 'loose-end' | 'join-cover';
+export type WoolRole = Exclude<UseRole, 'insert' | 'needled'> | 'loose-end' | 'join-cover';
 
 /** In the order a figure is made. */
 export const WOOL_ROLES = [

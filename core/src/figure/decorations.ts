@@ -95,6 +95,8 @@ function decorate(use: Use, width: number, height: number): Decoration[] {
       if (lineMm === null || dropMm === null) return [];
       return [{ kind: 'hair', fibreId: use.fibreId, xMm: width / 2, yMm: height * 0.9, lineMm, dropMm }];
     }
+    // What is only needled is seen where the figure is together.
+    case 'needled':
     case 'insert':
     case 'core':
     case 'added':

@@ -74,8 +74,10 @@ const coarseFigure = ({ pieces, box }: DrawnFigure): DrawnFigure => ({
 function coarseMark(mark: DrawnMark): DrawnMark {
   switch (mark.kind) {
     case 'area':
+    case 'hollow':
     case 'thing':
       return { ...mark, outline: coarsePoints(mark.outline) };
+    case 'groove':
     case 'line':
       return { ...mark, points: coarsePoints(mark.points) };
     case 'hair':

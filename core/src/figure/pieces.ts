@@ -7,7 +7,7 @@ import {
 } from '../engine/index.ts';
 import { decorationsOf } from './decorations.ts';
 import type { Outline, PieceLook } from './pieceLook.ts';
-import type { Part, Pattern } from '../pattern/index.ts';
+import { isWool, type Part, type Pattern } from '../pattern/index.ts';
 import { innerSolids } from './innerSolids.ts';
 import { type PointMm, type Solid, type View, viewOutline } from '../shapes/index.ts';
 import type { Fibre } from '../shelf/index.ts';
@@ -82,7 +82,7 @@ function pieceOf(part: Part, number: number, estimate: PartEstimate, fibres: Fib
     number,
     view,
     estimate,
-    fibre: outer && outer.role !== 'insert' ? fibreOf(outer.fibreId) : null,
+    fibre: outer && isWool(outer) ? fibreOf(outer.fibreId) : null,
     finished,
     rolled,
     decorations:

@@ -118,6 +118,7 @@ export {
   type Rests,
   type SurfacePoint,
 } from './document/placement.ts';
+export { NEEDLED_FORMS, type NeedledForm } from './document/use.ts';
 export { blankEnclosure, Enclosure, ENCLOSURE_SHAPES, type EnclosureShape } from './document/enclosure.ts';
 export { FIGURE_SIZES, type FigureSize, type MeasuredSize, type Proportion } from './document/proportion.ts';
 export { placedThing, type PlaceTarget } from './edit/setPlacement.ts';

@@ -47,12 +47,17 @@ export function buildUpTo(build: Pattern, at: number): Pattern {
 
 function withUsesUpTo(part: Part, build: Pattern, at: number, isFinished: boolean): Part {
   const uses = part.uses.filter((use) => {
+    if (use.role === 'needled') return isFinished || isDetailed(part.id, build, at);
     if (!isWool(use) || use.role === 'core') return true;
     const step = stepOfWool(build, { owner: { kind: 'part', id: part.id }, role: use.role });
     return step === null ? isFinished : step <= at;
   });
   return uses.length === part.uses.length ? part : { ...part, uses };
 }
+
+/** Some step of details has been on it. */
+const isDetailed = (partId: string, { steps }: Pattern, at: number): boolean =>
+  steps.some(({ stage, partIds }, index) => index <= at && stage === 'detail' && partIds.includes(partId));
 
 /** By the first step that makes it; where none does, once its part is finished. */
 function isJoined(join: Pattern['joins'][number], build: Pattern, at: number, isFinished: boolean): boolean {

@@ -12,7 +12,17 @@ import {
   type UseEstimate,
   type Wool,
 } from '../engine/index.ts';
-import type { Cut, FindingUse, Join, Part, Pattern, Use, UseOf, WoolUse } from '../pattern/index.ts';
+import {
+  isWool,
+  type Cut,
+  type FindingUse,
+  type Join,
+  type Part,
+  type Pattern,
+  type Use,
+  type UseOf,
+  type WoolUse,
+} from '../pattern/index.ts';
 import { stepOfWool } from '../writing/index.ts';
 
 /** One layer of wool on a piece, loose ends with it. */
@@ -151,7 +161,7 @@ function layerOf(
       : [];
   return {
     estimate: use,
-    use: statedUse && statedUse.role !== 'insert' ? statedUse : null,
+    use: statedUse && isWool(statedUse) ? statedUse : null,
     pieceG,
     hands: hands.find(isNear) ?? null,
     atStep: at === null ? null : at + 1,

@@ -1,5 +1,5 @@
 import type { UseEstimate } from '../engine/index.ts';
-import type { Pattern } from '../pattern/index.ts';
+import { isWool, type Pattern } from '../pattern/index.ts';
 import { stepOfWool } from '../writing/index.ts';
 
 /** Wool of one colour that must not be used up in this step. */
@@ -72,7 +72,7 @@ function sharedUses({ parts }: Pattern): ReadonlyMap<string, string> {
   return new Map(
     parts.flatMap(({ uses }) =>
       uses.flatMap((use) => {
-        if (use.role === 'insert' || use.amount === null) return [];
+        if (!isWool(use) || use.amount === null) return [];
         const { amount } = use;
         if (amount.form === 'shared' || amount.form === 'rest')
           return amount.sharedId === null ? [] : [[use.id, amount.sharedId] as const];

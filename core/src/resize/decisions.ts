@@ -103,7 +103,7 @@ export function resizeDecisions(
         ? [{ kind: 'fit', partId: part.id } as const]
         : []),
       ...part.uses.flatMap((use): ResizeDecision[] =>
-        use.role !== 'insert' && use.amount && HAND_FORMS.has(use.amount.form)
+        isWool(use) && use.amount && HAND_FORMS.has(use.amount.form)
           ? [{ kind: 'hand', partId: part.id, useId: use.id }]
           : [],
       ),

@@ -1,5 +1,6 @@
 import { type Length, wholeUp } from '../base/index.ts';
 import {
+  isWool,
   type Amount,
   type Cut,
   type Minutes,
@@ -9,13 +10,14 @@ import {
   type Step,
   type Taken,
   type Use,
+  type WoolUse,
 } from '../pattern/index.ts';
 
 /** How far a figure may be scaled at once. */
 export const RESIZE_BOUNDS = { min: 0.1, max: 10 } as const;
 
 /** How a size of wool grows with the figure: a line with its length, a coat with its surface, a core with its volume. */
-const POWER: Readonly<Record<Exclude<Use['role'], 'insert'>, number>> = {
+const POWER: Readonly<Record<WoolUse['role'], number>> = {
   core: 3,
   added: 3,
   dot: 3,
@@ -65,6 +67,7 @@ export function resizePattern(
       ...join,
       across: orNull(join.across, k),
       sink: orNull(join.sink, k),
+      slot: join.slot && { length: orNull(join.slot.length, k), depth: orNull(join.slot.depth, k) },
       looseEnd: join.looseEnd && resizeLooseEnd(join.looseEnd, k),
       cover: join.cover && {
         ...join.cover,
@@ -107,7 +110,7 @@ const orNull = (length: Length | null, k: number): Length | null => length && ti
 function sharedPower({ parts }: Pattern, sharedId: string): number {
   const powers = parts.flatMap(({ uses }) =>
     uses.flatMap((use) =>
-      use.role !== 'insert' && use.amount && 'sharedId' in use.amount && use.amount.sharedId === sharedId
+      isWool(use) && use.amount && 'sharedId' in use.amount && use.amount.sharedId === sharedId
         ? [POWER[use.role]]
         : [],
     ),
@@ -163,6 +166,7 @@ const isLength = (value: unknown): value is Length =>
 
 function resizeUse(use: Use, k: number, holdsThickness: boolean, { swap, stapleMmOf }: ResizeTerms): Use {
   if (use.role === 'insert') return { ...use, findingId: swap(use.findingId) };
+  if (use.role === 'needled') return scaled(use, k);
   const power = holdsThickness ? Math.min(2, POWER[use.role]) : POWER[use.role];
   const other = (amount: Amount) => resizeAmount(amount, k ** power, k, stapleMmOf(use.fibreId));
   const resized = scaled(

@@ -131,6 +131,7 @@ export function guideSigns(marks: readonly GuideMark[], { parts }: Pick<Pattern,
         letters.set(key, letter);
         return letter;
       }
+      case 'slot':
       case 'sunk':
       case 'wire':
       case 'hanger':
@@ -157,6 +158,8 @@ function markWords({ of }: GuideMark, sign: string, { parts }: Pick<Pattern, 'pa
   switch (of.kind) {
     case 'join':
       return `${sign} here joins ${nameOf(of.partId)}.`;
+    case 'slot':
+      return 'Snip a slot along the short heavy line.';
     case 'sunk':
       return 'In its place as deep as the thin line.';
     case 'finding':

@@ -1,6 +1,6 @@
 import { type Length, showNumber, showSizesIn, toMm, type UnitsShown } from '../base/index.ts';
 import type { RollUp, StageSize, Wool } from '../engine/index.ts';
-import type { Part, Pattern } from '../pattern/index.ts';
+import type { Part, Pattern, UseOf } from '../pattern/index.ts';
 import type { BeforeYouCut, Piece, PieceJoin, PieceLayer, ToCut } from '../reading/index.ts';
 import { sizesOf } from '../shapes/index.ts';
 import {
@@ -64,6 +64,9 @@ export function pieceLines(piece: Piece, build: Pattern, wool: Wool): PieceLine[
     ...work('Leave loose', endsWords(piece, build)),
     ...work('Felt to', feltWords(stage('felted'), part, build)),
     ...lines(piece.layers.filter((layer) => !isRolled(layer))),
+    ...part.uses.flatMap((use) =>
+      use.role === 'needled' ? work('Needled, no wool', needledWords(use, build)) : [],
+    ),
     ...work('With its coat', sizesWords(stage('coated'), build)),
     ...work('With its details', whatItAdds(stage('detailed'), stage('coated'), build)),
     ...work(
@@ -160,6 +163,20 @@ const authorWords = (words: string, sizeFraction: number): string =>
     ? `“${words.trim()}”`
     : `“${words.trim()}”, written for ${Math.round(sizeFraction * 100)} % of this size`;
 
+/** `2 lines 20 mm long, drawn in 2 mm: a mouth`. */
+function needledWords(
+  { form, length, width, depth, count, words }: UseOf<'needled'>,
+  units: UnitsShown,
+): string {
+  const size = [length, width].flatMap((side) => (side ? [toMm(side)] : []));
+  const many = count === 1 ? `a ${form}` : `${showCount(count)} ${form}s`;
+  const told = [
+    size.length > 0 ? `${many} ${showSizesIn(size, units)}` : `${many}, size unknown`,
+    ...(depth ? [`drawn in ${showSizesIn([toMm(depth)], units)}`] : []),
+  ].join(', ');
+  return words.trim() === '' ? told : `${told}: ${words.trim()}`;
+}
+
 /** Details that hardly lie on it make no size of their own. */
 const whatItAdds = (
   stage: StageSize | undefined,
@@ -241,9 +258,19 @@ function setOnWords({ join, acrossMm, bandMm, cover }: PieceJoin, build: Pattern
     JOIN_METHOD_WORDS[join.method],
     acrossMm === null ? '' : `${showSizesIn([acrossMm], build)} across`,
     join.sink ? `sunk ${lengthWords(join.sink, build)}` : '',
+    join.slot ? slotWords(join.slot, build) : '',
     cover && bandMm !== null ? `covered ${showSizesIn([bandMm], build)} wide each side` : '',
   ];
   return `onto ${onto}: ${more.filter((words) => words !== '').join(', ')}`;
+}
+
+/** `into a slot 12 mm long, 4 mm deep, snipped there`. */
+function slotWords({ length, depth }: NonNullable<PieceJoin['join']['slot']>, units: UnitsShown): string {
+  const sizes = [
+    ...(length ? [`${lengthWords(length, units)} long`] : []),
+    ...(depth ? [`${lengthWords(depth, units)} deep`] : []),
+  ].join(', ');
+  return `into a slot${sizes === '' ? '' : ` ${sizes},`} snipped there`;
 }
 
 const findingsWords = ({ findings }: Piece, wool: Wool): string =>

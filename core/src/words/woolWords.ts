@@ -13,7 +13,7 @@ import type { Firmness, Packing } from '../shelf/index.ts';
 import { showGramRange } from './amounts.ts';
 
 /** What wool is for, in a maker's word. */
-export const ROLE_WORDS: Readonly<Record<WoolRole | 'insert', string>> = {
+export const ROLE_WORDS: Readonly<Record<WoolRole | 'insert' | 'needled', string>> = {
   core: 'core',
   insert: 'inside',
   coat: 'coat',
@@ -21,6 +21,7 @@ export const ROLE_WORDS: Readonly<Record<WoolRole | 'insert', string>> = {
   line: 'line',
   dot: 'dot',
   hair: 'hair',
+  needled: 'needled only',
   added: 'added by hand',
   'loose-end': 'loose end',
   'join-cover': 'join cover',
@@ -48,6 +49,7 @@ export const ROLE_HINTS: Readonly<Record<UseRole, string>> = {
   line: 'a mouth, a stripe',
   dot: 'spots, nostrils',
   hair: 'laid and folded',
+  needled: 'a line or a hollow with no wool',
   added: 'a wisp here and there',
 };
 

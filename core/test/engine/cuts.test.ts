@@ -229,6 +229,7 @@ const figure = (amount: Amount = TOPS) =>
           looseEnd: { partId: 'leg', length: mm(12), ends: 1, amount: null },
           across: null,
           sink: mm(5),
+          slot: null,
           placement: null,
           cover: { fibreId: 'coat', band: mm(9), words: '', wordsSizeFraction: 1, isIfNeeded: false },
         },

@@ -23,6 +23,7 @@ import {
   type Pattern,
   type ThingRef,
   valuesNeverAllowed,
+  isWool,
 } from '../../src/pattern/index.ts';
 import { remarksOf } from '../../src/review/index.ts';
 import { fibre, mm, part, pattern, shapes, shelf } from '../support/make.ts';
@@ -109,7 +110,7 @@ describe('resolving a build', () => {
       colourways: [{ id: 'c', name: '', fills: [{ slotId: 's', fibreId: 'dark' }] }],
     }; // prettier-ignore
     const fibres = (pattern: Pattern) =>
-      pattern.parts.flatMap(({ uses }) => uses.map((use) => use.role !== 'insert' && use.fibreId));
+      pattern.parts.flatMap(({ uses }) => uses.map((use) => isWool(use) && use.fibreId));
     expect(fibres(resolveBuild(ownPattern, { ...NO_CHOICES, colourwayId: 'c' }))).toEqual([
       'core',
       'dark',

@@ -21,6 +21,7 @@ import {
   OWN_RIGHTS,
   type Pattern,
   type UseOf,
+  isWool,
 } from '@lanakit/core/pattern';
 import { blankSeat, checkRun, RunInput } from '@lanakit/core/run';
 import { BLANK_TOOL, byGauge, checkFibre, type Fibre } from '@lanakit/core/shelf';
@@ -382,9 +383,7 @@ test('the demo studio is whole: everything stored is possible, and every screen 
   expect(uses.some(({ role }) => role === 'insert')).toBe(true);
   expect(parts.some(({ shape }) => shape.kind === 'sleeve')).toBe(true);
   expect(uses.some((use) => use.role === 'coat' && use.cover.kind === 'patch')).toBe(true);
-  const forms = new Set(
-    uses.flatMap((use) => (use.role !== 'insert' && use.amount ? [use.amount.form] : [])),
-  );
+  const forms = new Set(uses.flatMap((use) => (isWool(use) && use.amount ? [use.amount.form] : [])));
   for (const form of ['hand', 'trimmings', 'shared', 'relative', 'equal-part'] as const)
     expect(forms).toContain(form);
   expect(drafts.filter(({ document }) => missingForPublishing(document).length > 0)).toHaveLength(1);

@@ -10,6 +10,7 @@ import {
   type Pattern,
   SCHOOL_DEFAULTS,
   type Step,
+  isWool,
 } from '@lanakit/core/pattern';
 import { BLANK_FIBRE, byGauge, type Fibre } from '@lanakit/core/shelf';
 import { strToU8, unzipSync, zipSync } from 'fflate';
@@ -99,7 +100,7 @@ describe('pattern files', () => {
       ['Odd', 'none'],
     ]);
     const { document } = await takeIn(read);
-    const fibres = document.parts[0]?.uses.map((use) => use.role !== 'insert' && use.fibreId);
+    const fibres = document.parts[0]?.uses.map((use) => isWool(use) && use.fibreId);
     expect(fibres?.[1]).toBe(near.id);
     const put = (
       await request(studio.app)

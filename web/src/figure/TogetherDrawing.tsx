@@ -193,6 +193,38 @@ function Mark({ mark, at, seed, lookOf, lieDeg, isChosen }: MarkProps) {
           strokeLinejoin="round"
         />
       );
+    case 'groove':
+      // Drawn in it lies in its own shade, a light edge below.
+      return (
+        <>
+          <path
+            d={pathOf([mark.points], { ...at, groundPx: at.groundPx + 1.2 }, true)}
+            fill="none"
+            stroke="#fff"
+            strokeOpacity={0.35}
+            strokeWidth={1.5}
+          />
+          <path
+            d={pathOf([mark.points], at, true)}
+            fill="none"
+            stroke={isChosen ? 'var(--action)' : '#000'}
+            strokeOpacity={isChosen ? 1 : 0.55}
+            strokeWidth={1.8}
+            strokeLinecap="round"
+          />
+        </>
+      );
+    case 'hollow':
+      return (
+        <path
+          d={pathOf([mark.outline], at)}
+          fill="#000"
+          fillOpacity={0.26}
+          stroke={isChosen ? 'var(--action)' : '#000'}
+          strokeOpacity={isChosen ? 1 : 0.3}
+          strokeWidth={isChosen ? 2 : 0.75}
+        />
+      );
     case 'hair':
       return (
         <path

@@ -41,6 +41,8 @@ export interface GuideMark {
 export type GuideMarkOf =
   /** Another piece is set on here. */
   | { readonly kind: 'join'; readonly partId: string }
+  /** Snipped here, for a piece to go into. */
+  | { readonly kind: 'slot'; readonly joinId: string }
   /** So deep it goes into what it is set on. */
   | { readonly kind: 'sunk' }
   | { readonly kind: 'finding'; readonly findingUseId: string; readonly name: string }

@@ -9,11 +9,11 @@ import type { DrawnMark } from '../together/drawnMark.ts';
 import { hostSpot } from '../together/onHost.ts';
 import type { PlacedPiece } from '../together/placeFigure.ts';
 import { silhouetteOf } from '../together/silhouette.ts';
-import { dot, pointIn, times, type Vec3 } from '../together/space.ts';
+import { acrossAxis, dot, plus, pointIn, times, type Vec3 } from '../together/space.ts';
 import type { Together } from '../together/together.ts';
 import type { GuideMark, GuideMarkOf } from './guidePiece.ts';
 
-type BuildOfMarks = Pick<Pattern, 'stance' | 'cuts'>;
+type BuildOfMarks = Pick<Pattern, 'stance' | 'cuts' | 'joins'>;
 
 /** What is seen this far from straight at it, or further, lies behind: cosine. */
 const BEHIND = -0.05;
@@ -30,7 +30,9 @@ export function marksOn(piece: PlacedPiece, together: Together, build: BuildOfMa
   const view = viewOf(piece);
   return [
     ...together.figure.pieces.flatMap((other) =>
-      other.set?.hostKey === piece.key ? [setOnMark(other, view)] : [],
+      other.set?.hostKey === piece.key
+        ? [setOnMark(other, view), ...slotMark(other, piece, build, view)]
+        : [],
     ),
     ...sunkMark(piece, view),
     ...together.details.flatMap((detail) => (detail.host === piece ? detailMarks(detail, view) : [])),
@@ -82,6 +84,32 @@ function setOnMark(other: PlacedPiece, view: OwnView): GuideMark {
   };
 }
 
+/** Along the surface, across the way up: as the piece is wide. */
+function slotMark(
+  other: PlacedPiece,
+  host: PlacedPiece,
+  { joins }: BuildOfMarks,
+  view: OwnView,
+): GuideMark[] {
+  const join = joins.find(({ id }) => id === other.set?.joinId);
+  const lengthMm = join?.slot?.length ? toMm(join.slot.length) : null;
+  if (!join || !other.set || lengthMm === null) return [];
+  const middle = other.set.contact?.middle ?? other.frame.origin;
+  // As the piece lies in it, along the surface.
+  const along = acrossAxis(other.frame.x, other.set.normal) ?? host.frame.x;
+  const points = [-lengthMm / 2, lengthMm / 2].map((out) =>
+    view.onPaper(seen(view.camera, plus(middle, times(along, out)))),
+  );
+  return [
+    {
+      of: { kind: 'slot', joinId: join.id },
+      points,
+      isClosed: false,
+      isBehind: isBehind(other.set.normal, view),
+    },
+  ];
+}
+
 /** On the piece itself: as far as this it is in its host. */
 function sunkMark({ set }: PlacedPiece, view: OwnView): GuideMark[] {
   if (!set?.contact) return [];
@@ -114,8 +142,10 @@ function markOf({ of }: PlacedDetail): GuideMarkOf {
 function drawn(mark: DrawnMark, of: GuideMarkOf, isMarkBehind: boolean, { onPaper }: OwnView): GuideMark[] {
   switch (mark.kind) {
     case 'area':
+    case 'hollow':
     case 'thing':
       return [{ of, points: mark.outline.map(onPaper), isClosed: true, isBehind: isMarkBehind }];
+    case 'groove':
     case 'line':
       return [{ of, points: mark.points.map(onPaper), isClosed: false, isBehind: isMarkBehind }];
     case 'hair':

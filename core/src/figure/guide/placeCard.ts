@@ -75,8 +75,10 @@ const linesOf = ({ outline, marks }: DrawnPiece): CardLine[] => [
   ...marks.flatMap((mark): CardLine[] => {
     switch (mark.kind) {
       case 'area':
+      case 'hollow':
       case 'thing':
         return [{ points: mark.outline.map(down), isClosed: true, isPiece: false }];
+      case 'groove':
       case 'line':
         return [{ points: mark.points.map(down), isClosed: false, isPiece: false }];
       case 'hair':

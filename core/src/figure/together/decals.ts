@@ -1,3 +1,4 @@
+import type { NeedledForm } from '../../pattern/index.ts';
 import { type Camera, seen } from './camera.ts';
 import { type DetailSpot, type PlacedDetail, sizeOfDetail, sizeOfThing } from './details.ts';
 import type { DrawnMark } from './drawnMark.ts';
@@ -38,6 +39,12 @@ export function decalOf(detail: PlacedDetail, camera: Camera, fineness = 1): Dra
   // Hair stands off: it is seen from behind its line as well.
   if (role === 'hair')
     return spots.map((spot) => hair(spot, host, size, { camera, fibreId, detailKey: key }));
+  if (of.kind === 'use' && of.use.role === 'needled') {
+    const { form } = of.use;
+    return near.flatMap((spot) =>
+      needled(spot, host, size, { form, camera, detailKey: key, points: RIM * fineness }),
+    );
+  }
   return near.flatMap((spot): DrawnMark[] =>
     role === 'line'
       ? line(spot, host, size.alongMm, { camera, fibreId, detailKey: key })
@@ -75,6 +82,32 @@ function area(
   });
   const outline = rim.map((point) => seen(camera, point));
   return [{ kind: 'area', fibreId, outline, detailKey }];
+}
+
+interface Needled {
+  readonly form: NeedledForm;
+  readonly camera: Camera;
+  readonly detailKey: string;
+  readonly points: number;
+}
+
+/** As a line or an area is, without wool. */
+function needled(
+  spot: DetailSpot,
+  host: PlacedPiece,
+  size: { alongMm: number; acrossMm: number },
+  { form, camera, detailKey, points }: Needled,
+): DrawnMark[] {
+  const drawing = { camera, fibreId: null, detailKey };
+  const marks =
+    form === 'line' ? line(spot, host, size.alongMm, drawing) : area(spot, host, size, drawing, points);
+  return marks.flatMap((mark): DrawnMark[] =>
+    mark.kind === 'line'
+      ? [{ kind: 'groove', points: mark.points, detailKey }]
+      : mark.kind === 'area'
+        ? [{ kind: 'hollow', outline: mark.outline, detailKey }]
+        : [],
+  );
 }
 
 /** A way along a surface is followed in steps of so many millimetres, and no more than so many. */

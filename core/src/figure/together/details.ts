@@ -207,6 +207,8 @@ export function sizeOfDetail({ of }: PlacedDetail): { alongMm: number; acrossMm:
       return use.cover.kind === 'patch' ? sizes(use.cover.length, use.cover.width) : null;
     case 'line':
       return sizes(use.length, use.length);
+    case 'needled':
+      return use.form === 'line' ? sizes(use.length, use.length) : sizes(use.length, use.width);
     case 'hair':
       return sizes(use.drop, use.line);
     default:

@@ -123,8 +123,10 @@ export function movedFigure({ pieces, box }: DrawnFigure, byMm: number): DrawnFi
 function movedMark(mark: DrawnMark, move: (points: readonly Point2[]) => Point2[]): DrawnMark {
   switch (mark.kind) {
     case 'area':
+    case 'hollow':
     case 'thing':
       return { ...mark, outline: move(mark.outline) };
+    case 'groove':
     case 'line':
       return { ...mark, points: move(mark.points) };
     case 'hair':
@@ -146,7 +148,7 @@ function boxOf(pieces: readonly DrawnPiece[]): DrawnFigure['box'] {
     outline.forEach(hold);
     for (const mark of marks) {
       if (mark.kind === 'hair') mark.strands.forEach(hold);
-      else hold(mark.kind === 'line' ? mark.points : mark.outline);
+      else hold('points' in mark ? mark.points : mark.outline);
     }
   }
   return leftMm <= rightMm

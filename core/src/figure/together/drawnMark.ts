@@ -20,6 +20,9 @@ export type DrawnMark =
       readonly strands: readonly (readonly [Point2, Point2])[];
       readonly detailKey: string;
     }
+  /** Only needled: a line drawn in, or the rim of a hollow. */
+  | { readonly kind: 'groove'; readonly points: readonly Point2[]; readonly detailKey: string }
+  | { readonly kind: 'hollow'; readonly outline: readonly Point2[]; readonly detailKey: string }
   | {
       readonly kind: 'thing';
       readonly colour: string | null;

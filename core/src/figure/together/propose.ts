@@ -190,6 +190,8 @@ export function proposeDetail(use: Use, count: number): Placement {
       return count === 2
         ? placed('mirror', [straightOut(42, 0.45)])
         : { ...placed('ring', [straightOut(0, 0.45)]), spanDeg: 360 };
+    case 'needled':
+      return placed('row', [straightOut(0, 0.5), straightOut(0, count > 1 ? 0.62 : 0.5)]);
     case 'hair':
       return placed('each', [
         takesWords(use.words) === 'tail' ? straightOut(180, 0.16) : straightOut(0, 0.97),

@@ -41,6 +41,7 @@ export function drawPiece(piece: GuidePiece, build: BuildOfDrawing, roomMm: numb
 
 function strokeOf({ of, isBehind }: GuideMark): GuideStroke {
   if (of.kind === 'wire' || of.kind === 'sunk') return of.kind;
+  if (of.kind === 'slot') return 'cut';
   return isBehind ? 'behind' : 'mark';
 }
 

@@ -78,6 +78,7 @@ function missingInPart(part: Part, pointer: string): PatternProblem[] {
 }
 
 function missingInUse(use: Use, { shape }: Part, pointer: string): PatternProblem[] {
+  if (use.role === 'needled') return [];
   if (!isWool(use)) {
     return use.findingId === null ? [{ code: 'finding_missing', pointer: `${pointer}/findingId` }] : [];
   }

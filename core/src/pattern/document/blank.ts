@@ -93,6 +93,7 @@ export const blankJoin = (id: string, partId: string, ontoId: string): Join => (
   looseEnd: blankLooseEnd(partId),
   across: null,
   sink: null,
+  slot: null,
   placement: null,
   cover: null,
 });

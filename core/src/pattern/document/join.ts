@@ -56,6 +56,8 @@ export const Join = Type.Object(
     across: Size,
     /** How deep the part is sunk into the other. */
     sink: Size,
+    /** Snipped into the other, for the part to go into; `length` along the surface; null: none. */
+    slot: orUnknown(Type.Object({ length: Size, depth: Size }, strict)),
     /** Where on the other its pieces sit; null: nobody has said, and it is proposed. */
     placement: orUnknown(Placement),
     /** A wrap of wool over the join; `band` null: a third of the diameter on each side, at least 8 mm. */

@@ -7,6 +7,9 @@ import { Placement } from './placement.ts';
 
 const Size = orUnknown(Length);
 const Often = Type.Number({ minimum: 1, maximum: 500, description: 'how many on one piece' });
+export const NEEDLED_FORMS = ['line', 'hollow'] as const;
+export type NeedledForm = (typeof NEEDLED_FORMS)[number];
+
 /** Of details: a number, somewhere between two, or nobody has said. */
 const Several = Count;
 
@@ -89,12 +92,30 @@ export const Use = discriminated('role', [
     },
     strict,
   ),
+  /** A line or a hollow that is only needled: it takes no wool. */
+  Type.Object(
+    {
+      id: Id,
+      role: Type.Literal('needled'),
+      form: oneOf(NEEDLED_FORMS),
+      length: Size,
+      /** Of a hollow; a line has none. */
+      width: Size,
+      /** How far it is drawn in. */
+      depth: Size,
+      count: Several,
+      words: Type.String({ maxLength: 200 }),
+      placement,
+    },
+    strict,
+  ),
   /** Wool added by hand, of which nothing can be calculated. */
   Type.Object({ ...wool, role: Type.Literal('added') }, strict),
 ]);
 export type Use = Static<typeof Use>;
 export type UseRole = Use['role'];
-export type WoolUse = Exclude<Use, { role: 'insert' }>;
+/** What is wool: not what lies inside, and not what is only needled. */
+export type WoolUse = Exclude<Use, { role: 'insert' | 'needled' }>;
 export type UseOf<R extends UseRole> = Extract<Use, { role: R }>;
 
 /** In the order they are offered, inside out. */
@@ -106,10 +127,11 @@ export const USE_ROLES = [
   'line',
   'dot',
   'hair',
+  'needled',
   'added',
 ] as const satisfies readonly UseRole[];
 
-export const isWool = (use: Use): use is WoolUse => use.role !== 'insert';
+export const isWool = (use: Use): use is WoolUse => use.role !== 'insert' && use.role !== 'needled';
 
 /** A use of this role with nothing said yet. */
 export function blankUse(id: string, role: UseRole, fibreId: string | null = null): Use {
@@ -144,6 +166,18 @@ export function blankUse(id: string, role: UseRole, fibreId: string | null = nul
         weight: 'medium',
         fixed: 'middle',
         trimFraction: 0.15,
+        placement: null,
+      };
+    case 'needled':
+      return {
+        id,
+        role,
+        form: 'line',
+        length: null,
+        width: null,
+        depth: null,
+        count: 1,
+        words: '',
         placement: null,
       };
     case 'added':

@@ -1,4 +1,5 @@
 import type { Part, Pattern } from '../document/pattern.ts';
+import { isWool } from '../document/use.ts';
 import { forgetStrays } from './forgetStrays.ts';
 
 /** The list with the item `id` moved to `toIndex` (clamped). The same list when there is nothing to do. */
@@ -29,8 +30,7 @@ function copyOf(part: Part, newId: string): Part {
   const newIds = new Map(part.uses.map(({ id }, index) => [id, `${newId.slice(0, 36)}-${index + 1}`]));
   const uses = copy.uses.map((use) => {
     const copiedUse = { ...use, id: newIds.get(use.id) ?? use.id };
-    if (copiedUse.role === 'insert' || !copiedUse.amount || !('ofUseId' in copiedUse.amount))
-      return copiedUse;
+    if (!isWool(copiedUse) || !copiedUse.amount || !('ofUseId' in copiedUse.amount)) return copiedUse;
     const { ofUseId } = copiedUse.amount;
     return {
       ...copiedUse,
@@ -85,7 +85,7 @@ function forgetting(part: Part, id: string | null, gone: ReadonlySet<string>): P
       size.from === 'part' && id !== null && size.partId === id ? { ...size, partId: null } : size,
     ),
     uses: part.uses.map((use) =>
-      use.role !== 'insert' && use.amount && 'ofUseId' in use.amount && gone.has(use.amount.ofUseId ?? '')
+      isWool(use) && use.amount && 'ofUseId' in use.amount && gone.has(use.amount.ofUseId ?? '')
         ? { ...use, amount: { ...use.amount, ofUseId: null } }
         : use,
     ),

@@ -8,7 +8,7 @@ import type { FindingUse, Level, Part, Pattern, SharedWeight, TechniqueUse } fro
 import { OWN_RIGHTS } from '../document/rights.ts';
 import type { Stage } from '../document/stage.ts';
 import type { PLAIN_ACTS, Step } from '../document/step.ts';
-import { blankUse, type Use, type WoolUse } from '../document/use.ts';
+import { blankUse, isWool, type Use, type WoolUse } from '../document/use.ts';
 
 type PlainAct = (typeof PLAIN_ACTS)[number];
 
@@ -51,12 +51,16 @@ type TechniqueUseOfFifth = Omit<TechniqueUse, 'rights'> & { readonly credit: str
 /** A use, a join, a part, a finding as the first seven formats had them: nothing has a place. */
 type UseOfSeventh = Without<Use, 'placement'>;
 type PartOfSeventh = Omit<Part, 'placement' | 'uses'> & { readonly uses: readonly UseOfSeventh[] };
-type JoinOfSeventh = Omit<Join, 'placement'>;
+type JoinOfSeventh = Omit<Join, 'placement' | 'slot'>;
 type FindingUseOfSeventh = Omit<FindingUse, 'placement'>;
 
-/** A document of the eighth: nothing is to stay in proportion or to go into anything, no step is drawn. */
-type PatternOfEighth = Omit<Pattern, 'formatVersion' | 'proportions' | 'enclosures' | 'drawnStepIds'> & {
+/** A document of the eighth: nothing is to stay in proportion or to go into anything, no step is drawn, nothing has a slot. */
+type PatternOfEighth = Omit<
+  Pattern,
+  'formatVersion' | 'proportions' | 'enclosures' | 'drawnStepIds' | 'joins'
+> & {
   readonly formatVersion: 8;
+  readonly joins: readonly Omit<Join, 'slot'>[];
 };
 
 /** A document of the seventh: pieces side by side. */
@@ -239,7 +243,7 @@ const seventhFrom = (document: PatternOfSixth): PatternOfSeventh => ({
 function isOfWool(of: Swap['of'], { parts }: PatternOfSixth): boolean {
   if (of.kind !== 'use') return of.kind === 'join';
   const use = parts.flatMap(({ uses }) => uses).find(({ id }) => id === of.id);
-  return use !== undefined && use.role !== 'insert';
+  return use !== undefined && isWool(use as Use);
 }
 
 /** Nobody has said any. */
@@ -249,6 +253,7 @@ const ninthFrom = (document: PatternOfEighth): Pattern => ({
   proportions: [],
   enclosures: [],
   drawnStepIds: [],
+  joins: document.joins.map((join) => ({ ...join, slot: null })),
 });
 
 /** Nobody has said where anything sits. */

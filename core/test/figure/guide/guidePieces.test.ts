@@ -155,6 +155,22 @@ describe('marks', () => {
     expect((left + right) / 2).toBeCloseTo(30 * Math.sin(Math.PI / 6), 1);
     expect(down).toBeCloseTo(8, 1);
   }); // prettier-ignore
+  test('a slot lies where its piece goes in, as long as it is said', () => {
+    const build = pattern([part('host', shapes.ball(60)), limb], {
+      joins: [
+        joined('p', 'host', {
+          sink: mm(4),
+          slot: { length: mm(14), depth: mm(5) },
+          placement: placement('each', [straightOut(0, 0.5)]),
+        }),
+      ],
+    });
+    const slot = marksOf(build, 'host').find(({ of: { kind } }) => kind === 'slot');
+    const { across, down, left, right } = extentOf(slot?.points ?? []);
+    expect(Math.hypot(across, down)).toBeCloseTo(14, 6);
+    expect(left + right).toBeCloseTo(0, 6);
+    expect(resizePattern(build, 2).joins[0]?.slot).toEqual({ length: mm(28), depth: mm(10) });
+  });
   test('the hanger and the flat it stands on', () => {
     const build = pattern([part('p', shapes.ball(60))], {
       stance: {

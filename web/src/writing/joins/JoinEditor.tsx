@@ -11,6 +11,7 @@ import { LengthField } from '../../ui/fields/LengthField.tsx';
 import styles from '../../ui/Lists.module.css';
 import { type EditItem, useEditJoin, useProblemAt, useTable } from '../table/tableContext.ts';
 import { LooseEndFields } from './LooseEndFields.tsx';
+import { SlotFields } from './SlotFields.tsx';
 import { usePartNames } from '../table/useChoices.ts';
 import { usualSize } from '../table/usualSize.ts';
 
@@ -84,6 +85,7 @@ export function JoinEditor({ join, joinEstimate, index, onDelete }: JoinEditorPr
           editJoin={editJoin}
         />
         <JoinSize label="Sunk in" value={join.sink} at="sink" editJoin={editJoin} />
+        <SlotFields join={join} editJoin={editJoin} />
         <Choice
           className={styles.span6 ?? ''}
           label="Loose end of"

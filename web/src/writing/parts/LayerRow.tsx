@@ -1,6 +1,6 @@
 import { percentOf, showSizeMm } from '@lanakit/core/base';
 import type { PartEstimate, UseEstimate } from '@lanakit/core/engine';
-import { type Part, type Pattern, type Use, withoutUse, type WoolUse } from '@lanakit/core/pattern';
+import { isWool, type Part, type Pattern, type Use, withoutUse, type WoolUse } from '@lanakit/core/pattern';
 import { capital, SOURCE_WORDS, unknownWords } from '@lanakit/core/words';
 import { DownOutlined, RightOutlined } from '@ant-design/icons';
 import { Button, Checkbox, Input } from 'antd';
@@ -50,7 +50,7 @@ export function LayerRow({ use, name, part, pointer, estimate, isOpen, onToggle 
           {isOpen ? <DownOutlined /> : <RightOutlined />} {name}
         </button>
         <div className={styles.fibre}>
-          {use.role !== 'insert' && (
+          {isWool(use) && (
             <Field
               label={`${capital(name)} fibre`}
               isLabelHidden
@@ -64,16 +64,14 @@ export function LayerRow({ use, name, part, pointer, estimate, isOpen, onToggle 
                   value={use.fibreId}
                   placeholder="Choose a fibre"
                   onChoose={(fibreId) =>
-                    editUse(
-                      `the ${name} fibre`,
-                      (draft) => void (draft.role !== 'insert' && (draft.fibreId = fibreId)),
-                    )
+                    editUse(`the ${name} fibre`, (draft) => void (isWool(draft) && (draft.fibreId = fibreId)))
                   }
                 />
               )}
             </Field>
           )}
           {use.role === 'insert' && <InsertName use={use} />}
+          {use.role === 'needled' && <span className="quiet">takes no wool</span>}
         </div>
         <LayerAmount useEstimate={ownUse} use={use} name={name} part={part} estimate={estimate} />
       </div>
@@ -170,7 +168,7 @@ interface LayerEditorProps {
 function LayerEditor({ use, pointer, useEstimate, estimate, editUse }: LayerEditorProps) {
   const problemAt = useProblemAt();
   const edit = useTable((table) => table.edit);
-  const wool = use.role === 'insert' ? null : use;
+  const wool = isWool(use) ? use : null;
   const amountProblem = problemAt(`${pointer}/amount`);
   return (
     <div className={styles.details}>
@@ -182,7 +180,7 @@ function LayerEditor({ use, pointer, useEstimate, estimate, editUse }: LayerEdit
             onAmount={(amount, what) =>
               editUse(
                 'the amount',
-                (draft) => void (draft.role !== 'insert' && (draft.amount = amount)),
+                (draft) => void (isWool(draft) && (draft.amount = amount)),
                 `amount.${what}`,
               )
             }
@@ -206,7 +204,7 @@ function LayerEditor({ use, pointer, useEstimate, estimate, editUse }: LayerEdit
                   editUse(
                     'the words',
                     (draft) => {
-                      if (draft.role === 'insert') return;
+                      if (!isWool(draft)) return;
                       draft.words = words;
                       draft.wordsSizeFraction = 1;
                     },
@@ -224,13 +222,13 @@ function LayerEditor({ use, pointer, useEstimate, estimate, editUse }: LayerEdit
             onChange={(alsoSaid, what) =>
               editUse(
                 'another statement',
-                (draft) => void (draft.role !== 'insert' && (draft.alsoSaid = alsoSaid)),
+                (draft) => void (isWool(draft) && (draft.alsoSaid = alsoSaid)),
                 `also.${what}`,
               )
             }
             onCount={(amount, alsoSaid) =>
               editUse('which statement counts', (draft) => {
-                if (draft.role === 'insert') return;
+                if (!isWool(draft)) return;
                 draft.amount = amount;
                 draft.alsoSaid = alsoSaid;
               })
@@ -243,10 +241,7 @@ function LayerEditor({ use, pointer, useEstimate, estimate, editUse }: LayerEdit
             checked={wool.isIfNeeded}
             onChange={(event) => {
               const isIfNeeded = event.target.checked;
-              editUse(
-                'only if needed',
-                (draft) => void (draft.role !== 'insert' && (draft.isIfNeeded = isIfNeeded)),
-              );
+              editUse('only if needed', (draft) => void (isWool(draft) && (draft.isIfNeeded = isIfNeeded)));
             }}
           >
             only if needed: packed apart

@@ -7,6 +7,7 @@ import { CountField } from '../../ui/fields/CountField.tsx';
 import { LengthField } from '../../ui/fields/LengthField.tsx';
 import { NumberField } from '../../ui/fields/NumberField.tsx';
 import styles from '../../ui/Lists.module.css';
+import { NeedledFields } from './NeedledFields.tsx';
 import { useProblemAt, useTable, type EditItem } from '../table/tableContext.ts';
 import { useFindingNames } from '../table/useChoices.ts';
 
@@ -116,6 +117,8 @@ export function UseFields({ use, pointer, editUse }: UseFieldsProps) {
           {several}
         </>
       );
+    case 'needled':
+      return <NeedledFields use={use} pointer={pointer} editUse={editUse} several={several} />;
     case 'hair':
       return <HairFields use={use} editUse={editUse} size={size} writerFor={writerFor} />;
   }
