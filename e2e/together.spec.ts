@@ -174,3 +174,22 @@ for (const [name, handsOf] of [
     await saved(page);
   });
 }
+
+test('a figure sits in a pose of its own, and stands as it is written', async ({ page, demo }) => {
+  const hands = mouse(page);
+  await openTogether(page, demo, /Harbour puffin/, hands);
+  const before = await seen(page, 'Wing 1 on Body');
+  await region(page).getByRole('button', { name: 'Another pose' }).click();
+  await page.getByLabel('Name of the pose').fill('wings up');
+  await piece(page, 'Wing 1 on Body').focus();
+  for (let press = 0; press < 8; press++) await page.keyboard.press('ArrowUp');
+  await expect.poll(async () => (await seen(page, 'Wing 1 on Body')).top).toBeLessThan(before.top - 6);
+  await hands.choose('Pose', 'as it is written');
+  await expect
+    .poll(async () => Math.abs((await seen(page, 'Wing 1 on Body')).top - before.top))
+    .toBeLessThan(2);
+  await hands.choose('Pose', 'wings up');
+  await expect.poll(async () => (await seen(page, 'Wing 1 on Body')).top).toBeLessThan(before.top - 6);
+  await expectNothingSerious(page);
+  await saved(page);
+});

@@ -1,4 +1,4 @@
-export { defaultBuild, resolveBuild, valuesOf } from './resolveBuild.ts';
+export { defaultBuild, resolveBuild, posesChosen, valuesOf } from './resolveBuild.ts';
 export { nowShows } from './nowShows.ts';
 export { unmetNeeds } from './whatNeeds.ts';
 export { darkerThan, writtenFibre, type DarkRule } from './slotRules.ts';

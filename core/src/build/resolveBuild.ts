@@ -1,4 +1,5 @@
 import {
+  applyPose,
   type Choices,
   defaultValues,
   forgetStrays,
@@ -7,6 +8,7 @@ import {
   NO_CHOICES,
   type Part,
   type Pattern,
+  type Pose,
   type ThingKind,
   type ThingRef,
   type Use,
@@ -39,7 +41,18 @@ function leftOut(pattern: Pattern, values: Values): ThingRef[] {
 export function resolveBuild(pattern: Pattern, choices: Choices): Pattern {
   const coloured = withColourway(pattern, choices.colourwayId);
   const left = withoutThings(coloured, leftOut(pattern, valuesOf(pattern, choices)));
-  return choices.swapIds.reduce(withSwap, left);
+  const posed = posesChosen(pattern, choices).reduce(applyPose, left);
+  return choices.swapIds.reduce(withSwap, posed);
+}
+
+/** The poses that chosen values name, in their order: a later one is over an earlier. */
+export function posesChosen(pattern: Pattern, choices: Choices): Pose[] {
+  if (pattern.poses.length === 0) return [];
+  const values = valuesOf(pattern, choices);
+  const named = pattern.options.flatMap(
+    (option) => option.values.find(({ id }) => id === values[option.id])?.things ?? [],
+  );
+  return pattern.poses.filter(({ id }) => named.some((thing) => thing.kind === 'pose' && thing.id === id));
 }
 
 /** What somebody makes who chooses nothing. */

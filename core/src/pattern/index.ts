@@ -121,7 +121,9 @@ export {
 export { NEEDLED_FORMS, type NeedledForm } from './document/use.ts';
 export { blankEnclosure, Enclosure, ENCLOSURE_SHAPES, type EnclosureShape } from './document/enclosure.ts';
 export { FIGURE_SIZES, type FigureSize, type MeasuredSize, type Proportion } from './document/proportion.ts';
-export { placedThing, type PlaceTarget } from './edit/setPlacement.ts';
+export { placedThing } from './edit/setPlacement.ts';
+export type { PlaceTarget, Pose } from './document/pose.ts';
+export { applyPose, blankPose, placeInPose } from './edit/applyPose.ts';
 export { STAGES, type Stage } from './document/stage.ts';
 export {
   Act,

@@ -63,6 +63,10 @@ export function resizePattern(
     finishedHeight: pattern.finishedHeight && times(pattern.finishedHeight, k),
     parts: pattern.parts.map((part) => resizePart(part, k, { swap, stapleMmOf })),
     stance: pattern.stance && { ...pattern.stance, flatAcross: orNull(pattern.stance.flatAcross, k) },
+    poses: pattern.poses.map((pose) => ({
+      ...pose,
+      stance: pose.stance && { ...pose.stance, flatAcross: orNull(pose.stance.flatAcross, k) },
+    })),
     joins: pattern.joins.map((join) => ({
       ...join,
       across: orNull(join.across, k),

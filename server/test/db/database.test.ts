@@ -242,7 +242,7 @@ describe('migrations', () => {
     const old = new Database(join(dir, 'lanakit.sqlite'));
     old.pragma('foreign_keys = ON');
     migrate(old, MIGRATIONS.slice(0, 15));
-    const { stance: _stance, proportions: _proportions, enclosures: _enclosures, drawnStepIds: _drawn, ...bare } = blankPattern('Ball');
+    const { stance: _stance, poses: _poses, proportions: _proportions, enclosures: _enclosures, drawnStepIds: _drawn, ...bare } = blankPattern('Ball');
     const { placement: _placement, ...ball } = blankPart('p1', 'Ball');
     const { placement: _none, ...dots } = blankUse('spots', 'dot', 'f') as UseOf<'dot'>;
     const seventh = JSON.stringify({ ...bare, formatVersion: 7, parts: [{ ...ball, uses: [dots] }], findings: [{ id: 'e', findingId: null, partId: null, count: 2 }] });
@@ -255,7 +255,7 @@ describe('migrations', () => {
     if (!opened.ok) throw new Error(opened.refusal.code);
     const { patterns } = createStore(opened.db);
     for (const document of [patterns.find('whole')?.document, patterns.findRevision('r')?.document]) {
-      expect(document).toMatchObject({ formatVersion: 9, stance: null, proportions: [], enclosures: [], drawnStepIds: [], parts: [{ placement: null, uses: [{ placement: null }] }], findings: [{ placement: null }] });
+      expect(document).toMatchObject({ formatVersion: 9, stance: null, poses: [], proportions: [], enclosures: [], drawnStepIds: [], parts: [{ placement: null, uses: [{ placement: null }] }], findings: [{ placement: null }] });
       expect(document && checkPattern(document)).toEqual([]);
     }
     const textOf = (id: string) => opened.db.prepare<[string], string>('SELECT document FROM pattern WHERE id = ?').pluck().get(id);

@@ -46,6 +46,7 @@ function checkAll(pattern: Pattern): PatternProblem[] {
       ...strayPart(b.of === 'part' ? b.partId : null, partIds, `/proportions/${index}/b/partId`),
     ]),
     ...checkLengths(pattern.enclosures, '/enclosures', false),
+    ...checkLengths(pattern.poses, '/poses', false),
     ...checkJoins(pattern),
     ...pattern.cuts.flatMap((cut, index) => [
       ...checkLengths(cut, `/cuts/${index}`, true),
@@ -65,6 +66,7 @@ function checkAll(pattern: Pattern): PatternProblem[] {
     ...doubledIds(pattern.steps, '/steps'),
     ...doubledIds(pattern.joins, '/joins'),
     ...doubledIds(pattern.cuts, '/cuts'),
+    ...doubledIds(pattern.poses, '/poses'),
     ...doubledIds(pattern.proportions, '/proportions'),
     ...doubledIds(pattern.enclosures, '/enclosures'),
     ...doubledIds(pattern.shared, '/shared'),

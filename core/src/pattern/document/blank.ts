@@ -39,6 +39,7 @@ export function blankPattern(title: string): Pattern {
     showsBothUnits: false,
     parts: [],
     stance: null,
+    poses: [],
     proportions: [],
     enclosures: [],
     drawnStepIds: [],

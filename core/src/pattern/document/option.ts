@@ -5,7 +5,7 @@ const Name = Type.String({ maxLength: 80 });
 const Words = Type.String({ maxLength: 300 });
 
 /** What an option may switch. A picture is one on a step. */
-const THING_KINDS = ['part', 'use', 'join', 'cut', 'finding', 'step', 'picture'] as const;
+const THING_KINDS = ['part', 'use', 'join', 'cut', 'finding', 'step', 'picture', 'pose'] as const;
 export type ThingKind = (typeof THING_KINDS)[number];
 
 export const ThingRef = Type.Object({ kind: oneOf(THING_KINDS), id: Id }, strict);

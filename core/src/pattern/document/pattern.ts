@@ -8,6 +8,7 @@ import { Join } from './join.ts';
 import { Colourway, FibreSlot, Option, OptionLimit, Swap } from './option.ts';
 import { Enclosure } from './enclosure.ts';
 import { Placement, Stance } from './placement.ts';
+import { Pose } from './pose.ts';
 import { Proportion } from './proportion.ts';
 import { PERMITTED, Rights } from './rights.ts';
 import { School } from './school.ts';
@@ -194,6 +195,8 @@ export const Pattern = Type.Object(
     parts: Type.Array(Part, { maxItems: 200 }),
     /** How the figure rests; null: nobody has said, and it stands. */
     stance: orUnknown(Stance),
+    /** Otherwise than it is written, by name: taken where a value of an option that names it is chosen. */
+    poses: Type.Array(Pose, { maxItems: 12 }),
     /** Sizes that are to stay in proportion. */
     proportions: Type.Array(Proportion, { maxItems: 20 }),
     /** What the finished figure has to go into. */

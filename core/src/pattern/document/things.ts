@@ -14,6 +14,7 @@ export const knownIds = (pattern: Pattern): KnownIds => ({
   finding: idsOf(pattern.findings),
   step: idsOf(pattern.steps),
   picture: idsOf(pattern.steps.flatMap(({ pictures }) => pictures)),
+  pose: idsOf(pattern.poses),
 });
 
 export const isSameThing = (a: ThingRef, b: ThingRef): boolean => a.kind === b.kind && a.id === b.id;

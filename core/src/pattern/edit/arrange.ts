@@ -52,6 +52,9 @@ export function withoutPart(pattern: Pattern, id: string): Pattern {
     proportions: pattern.proportions.filter(
       ({ a, b }) => ![a, b].some((size) => size.of === 'part' && size.partId === id),
     ),
+    poses: pattern.poses.map((pose) =>
+      pose.stance?.hangAt?.partId === id ? { ...pose, stance: { ...pose.stance, hangAt: null } } : pose,
+    ),
     cuts: pattern.cuts.map((cut) =>
       cut.kind === 'wire'
         ? {

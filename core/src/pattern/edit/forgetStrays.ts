@@ -1,6 +1,7 @@
 import type { Pattern } from '../document/pattern.ts';
 import type { Act, Step } from '../document/step.ts';
 import { knownIds, type KnownIds } from '../document/things.ts';
+import { placedThing } from './setPlacement.ts';
 
 /** The items that stay; the very same list when all do, so that nobody takes it for a change. */
 const keep = <T>(items: T[], stays: (item: T) => boolean): T[] =>
@@ -30,6 +31,9 @@ export function forgetStrays(pattern: Pattern): Pattern {
   return {
     ...pattern,
     steps,
+    poses: each(pattern.poses, (pose) =>
+      withLists(pose, { places: keep(pose.places, ({ of }) => placedThing(pattern, of) !== undefined) }),
+    ),
     drawnStepIds: keep(pattern.drawnStepIds, (id) => known.step.has(id)),
     links: keep(
       pattern.links,

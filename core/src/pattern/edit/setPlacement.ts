@@ -1,12 +1,6 @@
 import type { Pattern } from '../document/pattern.ts';
 import type { Placement } from '../document/placement.ts';
-
-/** What of a pattern has a place: the pieces of a join, a detail, a part that is laid on another, a bought thing. */
-export type PlaceTarget =
-  | { readonly kind: 'join'; readonly joinId: string }
-  | { readonly kind: 'use'; readonly partId: string; readonly useId: string }
-  | { readonly kind: 'laid'; readonly partId: string }
-  | { readonly kind: 'finding'; readonly findingUseId: string };
+import type { PlaceTarget } from '../document/pose.ts';
 
 /** The thing in a pattern that keeps the place; undefined: it is gone. The pattern’s own, to be read or changed. */
 export function placedThing(

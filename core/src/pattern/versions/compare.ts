@@ -35,6 +35,7 @@ const HEADING_FIELDS = [
   'showsBothUnits',
   'joinsApart',
   'stance',
+  'poses',
   'proportions',
   'enclosures',
   'drawnStepIds',

@@ -39,6 +39,7 @@ const HEADING = [
   'levelReason',
   'joinsApart',
   'stance',
+  'poses',
   'proportions',
   'enclosures',
   'drawnStepIds',

@@ -54,10 +54,10 @@ type PartOfSeventh = Omit<Part, 'placement' | 'uses'> & { readonly uses: readonl
 type JoinOfSeventh = Omit<Join, 'placement' | 'slot'>;
 type FindingUseOfSeventh = Omit<FindingUse, 'placement'>;
 
-/** A document of the eighth: nothing is to stay in proportion or to go into anything, no step is drawn, nothing has a slot. */
+/** A document of the eighth: nothing is to stay in proportion or to go into anything, no step is drawn, nothing has a slot or a pose. */
 type PatternOfEighth = Omit<
   Pattern,
-  'formatVersion' | 'proportions' | 'enclosures' | 'drawnStepIds' | 'joins'
+  'formatVersion' | 'poses' | 'proportions' | 'enclosures' | 'drawnStepIds' | 'joins'
 > & {
   readonly formatVersion: 8;
   readonly joins: readonly Omit<Join, 'slot'>[];
@@ -250,6 +250,7 @@ function isOfWool(of: Swap['of'], { parts }: PatternOfSixth): boolean {
 const ninthFrom = (document: PatternOfEighth): Pattern => ({
   ...document,
   formatVersion: 9,
+  poses: [],
   proportions: [],
   enclosures: [],
   drawnStepIds: [],

@@ -83,6 +83,10 @@ function thingGroups(pattern: Pattern, wool: Wool) {
       ),
     },
     {
+      label: 'Poses',
+      options: pattern.poses.map(({ id, name }) => option('pose', id, `pose ${name}`)),
+    },
+    {
       label: 'Pictures',
       options: pattern.steps.flatMap(({ pictures }, at) =>
         pictures.map(({ id, caption }) => option('picture', id, `picture of step ${at + 1} ${caption}`)),

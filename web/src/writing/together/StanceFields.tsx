@@ -1,5 +1,5 @@
 import type { PointOnPiece } from '@lanakit/core/figure';
-import { RESTS, UPRIGHT } from '@lanakit/core/pattern';
+import { RESTS, type Stance } from '@lanakit/core/pattern';
 import { RESTS_WORDS } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { Choice } from '../../ui/fields/Choice.tsx';
@@ -12,6 +12,8 @@ import type { PlaceEdits } from './usePlaceEdits.ts';
 
 interface StanceFieldsProps {
   edits: PlaceEdits;
+  /** Of the pose that is looked at. */
+  stance: Stance;
   /** From where it would hang as it is drawn. */
   straightFrom: PointOnPiece | null;
 }
@@ -19,9 +21,8 @@ interface StanceFieldsProps {
 const DEGREES = { min: -360, max: 360 };
 
 /** How the figure rests: what it does by itself, how it is turned, what is felted flat, and where it hangs from. */
-export function StanceFields({ edits, straightFrom }: StanceFieldsProps) {
+export function StanceFields({ edits, stance, straightFrom }: StanceFieldsProps) {
   const unit = useTable((table) => table.document.lengthUnit);
-  const stance = useTable((table) => table.document.stance) ?? UPRIGHT;
   const degreesField = (label: string, key: 'pitchDeg' | 'rollDeg' | 'yawDeg') => (
     <NumberField
       label={label}
@@ -44,7 +45,7 @@ export function StanceFields({ edits, straightFrom }: StanceFieldsProps) {
       {degreesField('To its left', 'rollDeg')}
       {degreesField('Round', 'yawDeg')}
       {stance.rests === 'hangs' ? (
-        <HangFields edits={edits} straightFrom={straightFrom} />
+        <HangFields edits={edits} stance={stance} straightFrom={straightFrom} />
       ) : (
         <LengthField
           label="Flat below"
@@ -58,8 +59,7 @@ export function StanceFields({ edits, straightFrom }: StanceFieldsProps) {
   );
 }
 
-function HangFields({ edits, straightFrom }: StanceFieldsProps) {
-  const hangAt = useTable((table) => table.document.stance?.hangAt ?? null);
+function HangFields({ edits, stance: { hangAt }, straightFrom }: StanceFieldsProps) {
   const names = usePartNames();
   const spot = hangAt ?? { partId: '', aroundDeg: 0, heightFraction: 1 };
   return (

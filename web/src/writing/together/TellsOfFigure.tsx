@@ -1,5 +1,5 @@
 import { type FigureTells, fitsOf, isFitting, mendsOf, type Together } from '@lanakit/core/figure';
-import { UPRIGHT } from '@lanakit/core/pattern';
+import { type Pattern, UPRIGHT } from '@lanakit/core/pattern';
 import {
   counted,
   fitWords,
@@ -19,14 +19,15 @@ import type { PlaceEdits } from './usePlaceEdits.ts';
 
 interface TellsOfFigureProps {
   together: Together;
+  /** In the pose that is looked at. */
+  build: Pattern;
   tells: FigureTells;
   edits: PlaceEdits;
 }
 
 /** What the figure tells once it is together: how large it is, whether it stays up, and what is missing from that. */
-export function TellsOfFigure({ together, tells, edits }: TellsOfFigureProps) {
+export function TellsOfFigure({ together, build, tells, edits }: TellsOfFigureProps) {
   const unit = useTable((table) => table.document.lengthUnit);
-  const build = useTable((table) => table.build);
   const findings = useTable((table) => table.wool.findings);
   const { rests } = build.stance ?? UPRIGHT;
   const mends = useMemo(

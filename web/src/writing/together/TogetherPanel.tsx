@@ -1,3 +1,4 @@
+import { UPRIGHT } from '@lanakit/core/pattern';
 import {
   ABOVE,
   cameraOf,
@@ -21,11 +22,13 @@ import { FigureInHand } from './FigureInHand.tsx';
 import { JoinMarks } from './JoinMarks.tsx';
 import { nameOfChosen } from './nameOfChosen.ts';
 import { PlaceFields } from './PlaceFields.tsx';
+import { PoseFields } from './PoseFields.tsx';
 import { Proportions } from './Proportions.tsx';
 import { StanceFields } from './StanceFields.tsx';
 import { TellsOfFigure } from './TellsOfFigure.tsx';
 import styles from './Together.module.css';
 import { usePlaceEdits } from './usePlaceEdits.ts';
+import { usePose } from './usePose.ts';
 import { useFigureTells, useTogether } from './useTogether.ts';
 
 interface TogetherPanelProps {
@@ -45,12 +48,13 @@ export function TogetherPanel({ chosenId, onChoose, onHold }: TogetherPanelProps
   const [showBalance, setShowBalance] = useState(true);
   const [isCutOpen, setCutOpen] = useState(false);
   const [showJoins, setShowJoins] = useState(false);
-  const { together, drawn } = useTogether(from, isCutOpen);
-  const tells = useFigureTells(together);
-  const edits = usePlaceEdits();
+  const looked = usePose();
+  const { build, pose } = looked;
+  const { together, drawn } = useTogether(build, from, isCutOpen);
+  const tells = useFigureTells(together, build);
+  const edits = usePlaceEdits(pose?.id ?? null);
   const [detailKey, setDetailKey] = useState<string | null>(null);
   const [pieceKey, setPieceKey] = useState<string | null>(null);
-  const build = useTable((table) => table.build);
   const unit = useTable((table) => table.document.lengthUnit);
   const wool = useTable((table) => table.wool);
   const chosen = useMemo(
@@ -100,7 +104,8 @@ export function TogetherPanel({ chosenId, onChoose, onHold }: TogetherPanelProps
         )}
       </FigureView>
       <div className={styles.tells}>
-        <TellsOfFigure together={together} tells={tells} edits={edits} />
+        <PoseFields looked={looked} />
+        <TellsOfFigure together={together} build={build} tells={tells} edits={edits} />
         {chosen && (
           <p className={styles.chosenName}>
             {nameOfChosen(together, chosen, build, wool)}
@@ -108,7 +113,9 @@ export function TogetherPanel({ chosenId, onChoose, onHold }: TogetherPanelProps
           </p>
         )}
         {grasp && <PlaceFields grasp={grasp} pair={pairOf(together, chosen)} edits={edits} />}
-        {isRoot && <StanceFields edits={edits} straightFrom={tells.straightFrom} />}
+        {isRoot && (
+          <StanceFields edits={edits} stance={build.stance ?? UPRIGHT} straightFrom={tells.straightFrom} />
+        )}
         <Proportions together={together} />
         <Enclosures together={together} />
         <p className="quiet small">

@@ -1,11 +1,14 @@
 import { handLength } from '@lanakit/core/base';
 import type { Placement, PlaceTarget, Stance } from '@lanakit/core/pattern';
-import { placedThing, UPRIGHT } from '@lanakit/core/pattern';
+import { placedThing, placeInPose, UPRIGHT } from '@lanakit/core/pattern';
 import { useMemo } from 'react';
 import { useTable } from '../table/tableContext.ts';
 
-/** Writes places; what was only proposed becomes the author’s own with the first touch. */
-export function usePlaceEdits() {
+/**
+ * Writes places, into the pose that is looked at or as the figure is written; what was only proposed becomes the author’s
+ * own with the first touch. How deep a piece is sunk is the same in every pose.
+ */
+export function usePlaceEdits(poseId: string | null) {
   const edit = useTable((table) => table.edit);
   return useMemo(
     () => ({
@@ -13,8 +16,10 @@ export function usePlaceEdits() {
         edit(
           label,
           (draft) => {
+            const pose = draft.poses.find(({ id }) => id === poseId);
             const thing = placedThing(draft, target);
-            if (thing) thing.placement = placement;
+            if (pose) placeInPose(pose, target, placement);
+            else if (thing) thing.placement = placement;
           },
           key,
         ),
@@ -31,7 +36,9 @@ export function usePlaceEdits() {
         edit(
           label,
           (draft) => {
-            draft.stance = { ...(draft.stance ?? UPRIGHT), ...change };
+            const pose = draft.poses.find(({ id }) => id === poseId);
+            if (pose) pose.stance = { ...(pose.stance ?? draft.stance ?? UPRIGHT), ...change };
+            else draft.stance = { ...(draft.stance ?? UPRIGHT), ...change };
           },
           key,
         ),
@@ -44,7 +51,7 @@ export function usePlaceEdits() {
           }
         }),
     }),
-    [edit],
+    [edit, poseId],
   );
 }
 

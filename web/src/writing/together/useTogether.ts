@@ -7,12 +7,17 @@ import {
   type Together,
   whatItTells,
 } from '@lanakit/core/figure';
+import type { Pattern } from '@lanakit/core/pattern';
 import { useDeferredValue, useMemo } from 'react';
 import { useTable } from '../table/tableContext.ts';
 
 /** The figure of the build that is looked at, and how it is seen. */
-export function useTogether(from: LookFrom, isCutOpen: boolean): { together: Together; drawn: DrawnFigure } {
-  const build = useTable((table) => table.build);
+/** @param build in the pose that is looked at */
+export function useTogether(
+  build: Pattern,
+  from: LookFrom,
+  isCutOpen: boolean,
+): { together: Together; drawn: DrawnFigure } {
   const estimate = useTable((table) => table.estimate);
   const wool = useTable((table) => table.wool);
   const { parts, joins, findings, cuts, stance, finishedHeight } = build;
@@ -29,8 +34,7 @@ export function useTogether(from: LookFrom, isCutOpen: boolean): { together: Tog
 }
 
 /** What it tells of itself; it follows the drawing when there is a moment. */
-export function useFigureTells(together: Together): FigureTells {
-  const build = useTable((table) => table.build);
+export function useFigureTells(together: Together, build: Pattern): FigureTells {
   const estimate = useTable((table) => table.estimate);
   const wool = useTable((table) => table.wool);
   const { parts, joins, findings, cuts, stance, finishedHeight } = build;

@@ -1,0 +1,25 @@
+import { posesChosen } from '@lanakit/core/build';
+import { applyPose, type Pattern, type Pose } from '@lanakit/core/pattern';
+import { useMemo, useState } from 'react';
+import { useTable } from '../table/tableContext.ts';
+
+/** Which pose is looked at: the one that was picked here, else the one the chosen options take; null: as it is written. */
+export interface PoseLookedAt {
+  readonly pose: Pose | null;
+  /** The build in it. */
+  readonly build: Pattern;
+  readonly pick: (poseId: string | null) => void;
+}
+
+export function usePose(): PoseLookedAt {
+  const document = useTable((table) => table.document);
+  const build = useTable((table) => table.build);
+  const choices = useTable((table) => table.choices);
+  /** Undefined: nobody has picked. */
+  const [pickedId, setPickedId] = useState<string | null | undefined>(undefined);
+  const chosen = useMemo(() => posesChosen(document, choices).at(-1) ?? null, [document, choices]);
+  const picked = document.poses.find(({ id }) => id === pickedId) ?? null;
+  const pose = pickedId === undefined ? chosen : picked;
+  const posed = useMemo(() => (pose === null ? build : applyPose(build, pose)), [build, pose]);
+  return { pose, build: posed, pick: setPickedId };
+}
