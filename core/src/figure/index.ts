@@ -42,6 +42,7 @@ export {
   type ProportionTold,
   proposedSizes,
 } from './together/proportions.ts';
+export { wireEnds, type WireEnd } from './together/wireEnds.ts';
 export { contactRing, looseEndOf } from './together/contact.ts';
 export { aroundForGap, fitsOf, isFitting, widestGapMm, type Fit } from './together/fits.ts';
 export {

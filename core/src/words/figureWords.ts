@@ -9,6 +9,7 @@ import type {
   ProportionTold,
   Standing,
   WayIn,
+  WireEnd,
 } from '../figure/index.ts';
 import type {
   Enclosure,
@@ -221,4 +222,20 @@ export function enclosureWords(fit: EnclosureFit, unit: LengthUnit): string {
         : `${inside}; through the opening ${way}, ${lengthMm(opening.mm, unit)} to spare.`;
     }
   }
+}
+
+/** Where an end of a wire comes to. */
+export function wireEndWords(
+  { cutId, partId, outMm }: WireEnd,
+  { cuts, parts }: Pick<Pattern, 'cuts' | 'parts'>,
+  unit: LengthUnit,
+): string {
+  const wire = nameOf(cuts, cutId);
+  if (partId === null)
+    return `${wire}: an end ${outMm === null ? '' : `of ${lengthMm(outMm, unit)} `}runs through no part: name the one that hides it`;
+  const part = nameOf(parts, partId);
+  if (outMm === null) return `${wire}: whether its end lies within ${part} is unknown`;
+  return outMm > 0
+    ? `${wire}: its end comes ${lengthMm(outMm, unit)} out of ${part}`
+    : `${wire}: its end lies within ${part}`;
 }

@@ -23,6 +23,7 @@ export {
   fitWords,
   measuredWords,
   proportionWords,
+  wireEndWords,
   hangingWords,
   HELD_WORDS,
   keepUpWords,

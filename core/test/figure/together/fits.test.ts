@@ -6,7 +6,8 @@ import { aroundForGap, chordMm, type Fit, fitsOf, isFitting } from '../../../src
 import { putTogether } from '../../../src/figure/together/together.ts';
 import { type Placement, straightOut, type Use } from '../../../src/pattern/index.ts';
 import { type Shape, solidOf } from '../../../src/shapes/index.ts';
-import { fitWords } from '../../../src/words/index.ts';
+import { wireEnds } from '../../../src/figure/index.ts';
+import { fitWords, wireEndWords } from '../../../src/words/index.ts';
 import { finding, WOOL } from '../../support/engine.ts';
 import { mm, part, pattern, shapes, use } from '../../support/make.ts';
 
@@ -96,3 +97,54 @@ describe('how features go on a host', () => {
     expect(fitWords(onBall, 'Pin', 'mm')).toMatch(/^Pin: 25 mm long, the flat there is 1[89] mm$/);
   });
 }); // prettier-ignore
+
+describe('ends of a wire', () => {
+  const wireOf = (segments: readonly (readonly [string | null, number | null])[]) => ({
+    id: 'w',
+    name: 'leg wire',
+    findingId: null,
+    count: 1,
+    kind: 'wire' as const,
+    segments: segments.map(([partId, length]) => ({
+      name: '',
+      partId,
+      length: length === null ? null : mm(length),
+      strands: 1,
+      isTwisted: false,
+    })),
+    windings: [],
+    endCurls: 2,
+    curlLength: null,
+  });
+  const endsOf = (segments: readonly (readonly [string | null, number | null])[]) => {
+    const build = pattern([part('body', shapes.ball(60)), part('leg', shapes.limb(40, 10)), part('ring', shapes.ring(40, 6))], { cuts: [wireOf(segments)] });
+    const estimate = estimatePattern(build, WOOL);
+    return wireEnds(build, estimate).map((end) => ({ ...end, words: wireEndWords(end, build, 'mm') }));
+  }; // prettier-ignore
+  test.each([
+    ['as long as its part, for nobody has said', [['leg', null]], [0]],
+    ['shorter than its part', [['leg', 30]], [-10]],
+    ['longer than its part', [['leg', 46]], [6]],
+    [
+      'from one part into another',
+      [
+        ['leg', 50],
+        ['body', 20],
+        ['leg', 38],
+      ],
+      [10, -2],
+    ],
+    ['round a ring it is bent', [['ring', Math.PI * 34]], [0]],
+  ] as const)('%s', (_name, segments, out) => {
+    endsOf(segments).forEach(({ outMm }, at) => expect(outMm).toBeCloseTo(out[at] ?? NaN, 6));
+    expect(endsOf(segments)).toHaveLength(out.length);
+  });
+  test('through nothing that is named is told; a wire through no part at all is none of ours', () => {
+    const [, last] = endsOf([
+      ['leg', 40],
+      [null, 12],
+    ]);
+    expect(last?.words).toContain('an end of 12 mm runs through no part');
+    expect(endsOf([[null, 100]])).toEqual([]);
+  });
+});

@@ -1,5 +1,5 @@
 import { aroundForGap, type Fit, widestGapMm } from '@lanakit/core/figure';
-import { showSizesMm } from '@lanakit/core/base';
+import { handLength, showSizesMm } from '@lanakit/core/base';
 import {
   HELD_BY,
   type Join,
@@ -117,6 +117,9 @@ export function PlaceFields({ grasp, pair, edits }: PlaceFieldsProps) {
   );
 }
 
+/** What a join is reckoned with may be off by so much before it is told. */
+const NOTICEABLE = 0.1;
+
 interface SinkFieldProps {
   joinId: string;
   /** Null: its author has said. */
@@ -129,20 +132,39 @@ function SinkField({ joinId, usualMm, meetsMm }: SinkFieldProps) {
   const unit = useTable((table) => table.document.lengthUnit);
   const join = useTable((table) => table.document.joins.find(({ id }) => id === joinId));
   const editJoin = useEditJoin(joinId);
+  const reckonedMm = useTable(
+    (table) => table.estimate.joins.find((estimate) => estimate.joinId === joinId)?.acrossMm ?? null,
+  );
   if (!join) return null;
+  const isOther = meetsMm !== null && reckonedMm !== null && Math.abs(meetsMm / reckonedMm - 1) > NOTICEABLE;
   return (
-    <LengthField
-      label="Sunk in"
-      value={join.sink}
-      allowZero
-      defaultUnit={unit}
-      hint={[usualSize(usualMm, unit), meetsMm !== null && `meets ${showSizesMm([meetsMm], unit)} across`]
-        .filter(Boolean)
-        .join('; ')}
-      onValue={(sink) =>
-        editJoin('how deep it is sunk', (draft: { sink: Join['sink'] }) => void (draft.sink = sink), 'sink')
-      }
-    />
+    <>
+      <LengthField
+        label="Sunk in"
+        value={join.sink}
+        allowZero
+        defaultUnit={unit}
+        hint={[usualSize(usualMm, unit), meetsMm !== null && `meets ${showSizesMm([meetsMm], unit)} across`]
+          .filter(Boolean)
+          .join('; ')}
+        onValue={(sink) =>
+          editJoin('how deep it is sunk', (draft: { sink: Join['sink'] }) => void (draft.sink = sink), 'sink')
+        }
+      />
+      {isOther && (
+        <div className={styles.places}>
+          <span className="quiet small">Its cover is reckoned {showSizesMm([reckonedMm], unit)} across.</span>
+          <Button
+            size="small"
+            onClick={() =>
+              editJoin('how wide they meet', (draft) => void (draft.across = handLength(meetsMm, unit, 0)))
+            }
+          >
+            As wide as they meet
+          </Button>
+        </div>
+      )}
+    </>
   );
 }
 

@@ -1,4 +1,4 @@
-import { type FigureTells, fitsOf, isFitting, mendsOf, type Together } from '@lanakit/core/figure';
+import { type FigureTells, fitsOf, isFitting, mendsOf, type Together, wireEnds } from '@lanakit/core/figure';
 import { type Pattern, UPRIGHT } from '@lanakit/core/pattern';
 import {
   counted,
@@ -9,6 +9,7 @@ import {
   notWeighedWords,
   overAllWords,
   standingWords,
+  wireEndWords,
 } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useMemo } from 'react';
@@ -84,13 +85,20 @@ function Fits({ together }: Pick<TellsOfFigureProps, 'together'>) {
   const unit = useTable((table) => table.document.lengthUnit);
   const build = useTable((table) => table.build);
   const wool = useTable((table) => table.wool);
+  const estimate = useTable((table) => table.estimate);
   const fits = useMemo(() => fitsOf(together.details), [together]);
-  if (fits.length === 0) return null;
+  const ends = useMemo(() => wireEnds(build, estimate), [build, estimate]);
+  if (fits.length + ends.length === 0) return null;
   return (
     <ul>
       {fits.map((fit) => (
         <li key={fit.detail.key} className={isFitting(fit) ? '' : 'red'}>
           {fitWords(fit, nameOfChosen(together, { kind: 'detail', key: fit.detail.key }, build, wool), unit)}
+        </li>
+      ))}
+      {ends.map((end, at) => (
+        <li key={`${end.cutId} ${at}`} className={end.partId !== null && (end.outMm ?? 0) > 0 ? 'red' : ''}>
+          {wireEndWords(end, build, unit)}
         </li>
       ))}
     </ul>
