@@ -52,7 +52,7 @@ function panelWords({ cut, lines }: Extract<GuidePiece, { kind: 'panel' }>, unit
       const sector = frustum && sectorOf(frustum);
       const arcs = sector
         ? [
-            `Arcs of ${say(sector.innerMm)} and ${say(sector.outerMm)}, ${Math.round(sector.angleDeg * 10) / 10}°.`,
+            `${sector.innerMm > 0.5 ? `Arcs of ${say(sector.innerMm)} and` : 'An arc of'} ${say(sector.outerMm)}, ${Math.round(sector.angleDeg * 10) / 10}°.`,
           ]
         : [];
       return ['Cut along the solid line.', ...arcs, ...overlap];

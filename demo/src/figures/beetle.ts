@@ -87,7 +87,7 @@ export const beetle = ({ fibre, finding }: DemoShelf): Pattern =>
     {
       stance: { ...UPRIGHT, rests: 'lies', pitchDeg: -90 },
       enclosures: [
-        { id: 'gift-box', name: 'the gift box', shape: 'box', findingId: null, across: size(80), depth: size(40), height: size(25), openingAcross: null, openingDepth: null },
+        { id: 'gift-box', name: 'the gift box', shape: 'box', findingId: null, across: size(90), depth: size(70), height: size(25), openingAcross: null, openingDepth: null },
       ],
       joins: [
         join('Head', 'Shield', { looseEnd: null, ...sits('each', [at(-90, 0.5, { up: 90 })], { heldBy: 'middle' }) }),

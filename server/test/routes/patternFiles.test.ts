@@ -198,9 +198,9 @@ describe('pattern files', () => {
     });
     const newer = await upload(
       '/pattern-files',
-      Buffer.from(JSON.stringify({ ...second, formatVersion: 9 })),
+      Buffer.from(JSON.stringify({ ...second, formatVersion: 10 })),
     ).expect(422);
-    expect(newer.body).toMatchObject({ code: 'file_newer', version: 9, newest: 8 });
+    expect(newer.body).toMatchObject({ code: 'file_newer', version: 10, newest: 9 });
   });
   test('Markdown goes out and comes in with its title, its stages and its steps', async () => {
     const ownPattern: Pattern = {

@@ -44,8 +44,12 @@ describe('one look', () => {
       .map(({ text }) => text)
       .join('\n');
     const used = new Set([...all.matchAll(/var\((--[\w-]+)[),]/g)].map(([, name]) => name));
-    // --rung is set by the row that it places.
-    expect([...used].filter((name) => !defined.has(name))).toEqual(['--rung']);
+    // --rung is set by the row that it places, a page's size by the page.
+    expect([...used].filter((name) => !defined.has(name))).toEqual([
+      '--page-width',
+      '--page-height',
+      '--rung',
+    ]);
     expect([...defined].filter((name) => !used.has(name))).toEqual([]);
   });
 });

@@ -34,6 +34,23 @@ export function cellOf(drawing: Drawing, roomMm: number): Cell {
   };
 }
 
+/** Between a drawing and words at its right. */
+const BESIDE_MM = 3;
+
+/** The same with its words at its right: for what is nearly as high as a page. */
+export function cellBeside(drawing: Drawing): Cell {
+  const { items, heightMm } = labelOf(drawing, LABEL_MM);
+  const left = PAD_MM + drawing.widthMm + BESIDE_MM;
+  return {
+    items: [
+      ...drawing.items.map((item) => moveItem(item, PAD_MM, PAD_MM)),
+      ...items.map((item) => moveItem(item, left, PAD_MM)),
+    ],
+    widthMm: left + LABEL_MM + PAD_MM,
+    heightMm: Math.max(drawing.heightMm, heightMm) + 2 * PAD_MM,
+  };
+}
+
 /** Title and lines in so much width, from 0, 0. */
 export function labelOf(
   { title, lines }: Pick<Drawing, 'title' | 'lines'>,

@@ -4,7 +4,7 @@ import type { Pattern } from '../../pattern/index.ts';
 import type { PageSize } from '../../run/index.ts';
 import { guideTitle, notInGuideWords } from '../../words/index.ts';
 import { cardDrawing } from './cardDrawing.ts';
-import { type Cell, cellOf, noteCell, turned } from './cells.ts';
+import { type Cell, cellBeside, cellOf, noteCell, turned } from './cells.ts';
 import { type Drawing, drawPiece, moveItem } from './drawing.ts';
 import { frameItems } from './frame.ts';
 import { type GuidePage, type Rect, roomOf } from './guidePage.ts';
@@ -91,18 +91,31 @@ function fewest(a: GuidePage[] | null, b: GuidePage[] | null): GuidePage[] | nul
 const fits = ({ widthMm, heightMm }: Cell, room: Rect): boolean =>
   widthMm <= room.widthMm + 1e-9 && heightMm <= room.heightMm + 1e-9;
 
-const isFitting = (drawing: Drawing, room: Rect): boolean =>
-  fits(cellOf(drawing, room.widthMm), room) || fits(cellOf(turned(drawing), room.widthMm), room);
+/** Every way a drawing and its words may go on a page: words below it, at its right, the drawing laid down; only what fits. */
+function waysOn(
+  drawing: Drawing,
+  room: Rect,
+): { readonly upright: readonly Cell[]; readonly laid: readonly Cell[] } {
+  const ways = (way: Drawing) =>
+    [cellOf(way, room.widthMm), cellBeside(way)].filter((cell) => fits(cell, room));
+  return { upright: ways(drawing), laid: drawing.isTurnable ? ways(turned(drawing)) : [] };
+}
+
+function isFitting(drawing: Drawing, room: Rect): boolean {
+  const { upright, laid } = waysOn(drawing, room);
+  return upright.length + laid.length > 0;
+}
 
 /** As they were drawn where that fits, or what is long laid down: whichever takes fewer pages. */
 function packed(drawings: readonly Drawing[], notes: readonly Cell[], room: Rect): GuidePage[] {
-  const cellsOf = (isLaid: (drawing: Drawing) => boolean): Cell[] =>
-    drawings.map((drawing) => {
-      const [upright, laid] = [cellOf(drawing, room.widthMm), cellOf(turned(drawing), room.widthMm)];
-      if (!fits(upright, room)) return laid;
-      return isLaid(drawing) && fits(laid, room) ? laid : upright;
-    });
-  const ways = [cellsOf(() => false), cellsOf(({ widthMm, heightMm }) => heightMm > 1.6 * widthMm)];
+  const all = drawings.map((drawing) => ({ drawing, ...waysOn(drawing, room) }));
+  const isLong = ({ widthMm, heightMm }: Drawing) => heightMm > 1.6 * widthMm;
+  const ways = [false, true].map((areLongLaid) =>
+    all.flatMap(({ drawing, upright, laid }) => {
+      const [first] = areLongLaid && isLong(drawing) ? [...laid, ...upright] : [...upright, ...laid];
+      return first ? [first] : [];
+    }),
+  );
   const [first = [], ...others] = ways.map((cells) => packCells([...cells, ...notes], room));
   return others.reduce((best, pages) => (pages.length < best.length ? pages : best), first);
 }
