@@ -3,6 +3,7 @@ import { benchBusy, benchBusyCore } from './busy.ts';
 import { benchBrowser } from './browser.ts';
 import { benchCore } from './core.ts';
 import { benchFigure } from './figure.ts';
+import { benchGuide } from './guide.ts';
 import type { Row } from './measure.ts';
 import { benchServer, startServer } from './server.ts';
 import { benchShelf } from './shelf.ts';
@@ -13,6 +14,7 @@ import { benchWriting } from './writing.ts';
 const rows: Row[] = [
   ...(await benchCore()),
   ...(await benchFigure()),
+  ...(await benchGuide()),
   ...(await benchWriting()),
   ...(await benchNeedles()),
   ...(await benchRuns()),

@@ -45,12 +45,7 @@ export {
 export { wireEnds, type WireEnd } from './together/wireEnds.ts';
 export { contactRing, looseEndOf } from './together/contact.ts';
 export { aroundForGap, fitsOf, isFitting, widestGapMm, type Fit } from './together/fits.ts';
-export {
-  guidePieces,
-  type GuideBuild,
-  type GuidePieces,
-  type SharedGuidePiece,
-} from './guide/guidePieces.ts';
+export { guidePieces, type GuidePieces } from './guide/guidePieces.ts';
 export type {
   GuideLine,
   GuideLineIs,

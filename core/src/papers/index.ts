@@ -13,14 +13,13 @@ export {
   type Swatch,
   MOST_TICK_BOXES,
 } from './paper.ts';
-export { ranges } from './shown.ts';
 export { swatchSvg } from './swatchSvg.ts';
 export { bagLine, fittedLabels, labelRoom, type FittedLabel } from './fitLabels.ts';
 export { paperSource } from './paperSource.ts';
 export { cellForTable, cellWords, type Cell } from './cell.ts';
-export { guideSvg, pathData } from './guide/guideSvg.ts';
-export { type GuideItem, type GuidePage, type GuideStroke, STROKES } from './guide/guidePage.ts';
-export { type Guide, layoutGuide, type GuideSource } from './guide/layoutGuide.ts';
+export { guideSvg } from './guide/guideSvg.ts';
+export type { GuideItem, GuidePage } from './guide/guidePage.ts';
+export type { Guide } from './guide/layoutGuide.ts';
 export { forWhom } from './forWhom.ts';
-export { guideOf, type GuideOfBuild, type GuideRequest } from './guide/guideOf.ts';
+export { guideOf, type GuideRequest } from './guide/guideOf.ts';
 export { guideOfRun } from './guide/guideOfRun.ts';

@@ -120,7 +120,7 @@ export {
 } from './document/placement.ts';
 export { NEEDLED_FORMS, type NeedledForm } from './document/use.ts';
 export { blankEnclosure, Enclosure, ENCLOSURE_SHAPES, type EnclosureShape } from './document/enclosure.ts';
-export { FIGURE_SIZES, type FigureSize, type MeasuredSize, type Proportion } from './document/proportion.ts';
+export { FIGURE_SIZES, type MeasuredSize, type Proportion } from './document/proportion.ts';
 export { placedThing } from './edit/setPlacement.ts';
 export type { PlaceTarget, Pose } from './document/pose.ts';
 export { applyPose, blankPose, placeInPose } from './edit/applyPose.ts';

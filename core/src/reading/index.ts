@@ -21,4 +21,4 @@ export {
 } from './reading.ts';
 export { buildUpTo } from './buildUpTo.ts';
 export { stepPicture, type StepPicture } from './stepPicture.ts';
-export { type StrokeLine, strokeLines, type Worked } from './strokeLines.ts';
+export { strokeLines } from './strokeLines.ts';

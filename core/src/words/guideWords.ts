@@ -237,7 +237,7 @@ function leanWords({ fromUprightDeg, toward }: NonNullable<CardPlace['lean']>): 
 }
 
 /** `2 Head`, `Bead eye 4 mm`. */
-export const cardName = (of: CardPlace['of']): string =>
+const cardName = (of: CardPlace['of']): string =>
   of.kind === 'part'
     ? `${of.number} ${of.name}`
     : of.name.trim() !== '' && of.name.length <= 40

@@ -18,7 +18,6 @@ export {
 } from './amounts.ts';
 export {
   ENCLOSURE_WORDS,
-  enclosureName,
   enclosureWords,
   fitWords,
   measuredWords,

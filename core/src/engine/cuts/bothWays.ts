@@ -4,8 +4,7 @@ import { handleAcrossMm, pouchBaseMm, rolledAcrossMm, sectorOf, tubeAcrossMm } f
 import { frustumOfCut, handleLength, pouchSquare, rolledStrip, tubePanel } from './lengths.ts';
 
 /** What is cut, where a maker may begin with it: the size of its shape then follows. */
-export const CUT_SIZES = ['panel', 'strip', 'slant', 'square', 'length'] as const;
-export type CutSizeName = (typeof CUT_SIZES)[number];
+export type CutSizeName = 'panel' | 'strip' | 'slant' | 'square' | 'length';
 
 /** The size of a bent, folded or rolled thing as it is cut; null: it is none. `size` null: something is not said yet. */
 export function cutSizeOf(

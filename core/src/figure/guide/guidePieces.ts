@@ -21,7 +21,7 @@ export interface GuideBuild {
 }
 
 /** A piece of one or several builds. */
-export interface SharedGuidePiece {
+interface SharedGuidePiece {
   readonly piece: GuidePiece;
   /** Which of the builds it is of, from 0; rising. */
   readonly builds: readonly number[];

@@ -43,7 +43,7 @@ export const proportionsOf = (
   });
 
 /** Null: one of the two is not known, or nought. */
-export function ratioOf(
+function ratioOf(
   figure: Figure,
   { a, b }: Pick<Proportion, 'a' | 'b'>,
   estimate: Pick<PatternEstimate, 'parts'>,

@@ -57,8 +57,8 @@ function legendItems(fromMm: number, y: number): GuideItem[] {
 }
 
 /** What is measured before anything else. */
-export const BAR_MM = 100;
-export const SQUARE_MM = 20;
+const BAR_MM = 100;
+const SQUARE_MM = 20;
 const BAR_INCHES = 4;
 
 function footItems(page: PageSize): GuideItem[] {

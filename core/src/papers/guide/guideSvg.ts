@@ -22,7 +22,7 @@ export function guideSvg({ items }: GuidePage, page: PageSize, unit: 'mm' | 'pt'
 const fine = (mm: number): number => Math.round(mm * 1000) / 1000;
 
 /** Points of a line as SVG path data. */
-export const pathData = (points: readonly (readonly [number, number])[], isClosed: boolean): string =>
+const pathData = (points: readonly (readonly [number, number])[], isClosed: boolean): string =>
   `M${points.map(([x, y]) => `${fine(x)} ${fine(y)}`).join('L')}${isClosed ? 'Z' : ''}`;
 
 function itemSvg(item: GuideItem): string {

@@ -5,9 +5,9 @@ import { type Drawing, moveItem } from './drawing.ts';
 import { type GuideItem, type GuidePage, lineItem, type Rect, textItem } from './guidePage.ts';
 
 /** Pages lie over one another by so much. */
-export const OVERLAP_MM = 10;
+const OVERLAP_MM = 10;
 /** More pages than this for one piece are not printed: it is drawn with a ruler. */
-export const MOST_TILES = 24;
+const MOST_TILES = 24;
 
 /** How many pages beside and over one another a drawing takes, with so much room on each. */
 const gridOf = (

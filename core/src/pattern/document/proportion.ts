@@ -2,7 +2,6 @@ import { type Static, Type } from '@sinclair/typebox';
 import { discriminated, Id, oneOf, strict } from '../../base/index.ts';
 
 export const FIGURE_SIZES = ['height', 'width', 'depth'] as const;
-export type FigureSize = (typeof FIGURE_SIZES)[number];
 
 /** A size that is set against another: of the figure over all, or of one of its parts. */
 export const MeasuredSize = discriminated('of', [
