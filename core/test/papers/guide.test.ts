@@ -151,6 +151,12 @@ describe('larger than a page', () => {
     expect(guide.missing[0]).toContain('too large for paper');
     expect(wordsOf(guide)).toContain('too large for paper');
   });
+  test('a hundred pieces larger than a page: as many pages as anybody tapes, and the rest is told', () => {
+    const parts = Array.from({ length: 100 }, (_, at) => part(`p${at}`, shapes.plate(400, 300, 3)));
+    const guide = laid(pattern(parts));
+    expect(guide.pages.length).toBeLessThan(130);
+    expect(guide.missing.length).toBeGreaterThan(50);
+  });
 });
 
 describe('lengths', () => {

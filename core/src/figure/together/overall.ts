@@ -42,11 +42,13 @@ export function heightAgainst(
   const size = sizeOverAll(figure);
   if (!size || finishedHeight === null) return null;
   const statedMm = toMm(finishedHeight);
-  if (cuts.some((cut) => !isWithinPieces(cut, figure))) return { kind: 'more-than-pieces', statedMm };
   // Of what lies, its height is what it is from head to foot.
   const heightMm =
     stance?.rests === 'lies' ? Math.max(size.heightMm, size.widthMm, size.depthMm) : size.heightMm;
   const off = heightMm / statedMm - 1;
+  // What is cut for it makes it no lower: already too high it is too high.
+  const isMore = cuts.some((cut) => !isWithinPieces(cut, figure));
+  if (isMore && off <= HEIGHT_TOLERANCE) return { kind: 'more-than-pieces', statedMm };
   return { kind: 'told', statedMm, heightMm, off, isOff: Math.abs(off) > HEIGHT_TOLERANCE };
 }
 

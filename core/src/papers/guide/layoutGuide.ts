@@ -27,6 +27,9 @@ export interface Guide {
   readonly missing: readonly string[];
 }
 
+/** Pages of pieces that are larger than one: more than these nobody tapes together. */
+const MOST_TILED_PAGES = 120;
+
 /** Between two drawings, mm. */
 const GAP_MM = 2;
 
@@ -49,7 +52,7 @@ export function layoutGuide({ title, pieces, builds, forWhom }: GuideSource, pag
     if (isFitting(drawing, room)) fitting.push(drawing);
     else {
       const tiles = fewest(tilesOf(drawing, room), tilesOf(turned(drawing), room));
-      if (tiles) tiled.push(...tiles);
+      if (tiles && tiled.length + tiles.length <= MOST_TILED_PAGES) tiled.push(...tiles);
       else missing.push(`${guideTitle(shared.piece)}: too large for paper, draw it with a ruler.`);
     }
   }

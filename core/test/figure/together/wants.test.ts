@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { estimatePattern, type Wool } from '../../../src/engine/index.ts';
 import {
   enclosureFit,
+  heightAgainst,
   isGoingIn,
   proportionsOf,
   proportionToKeep,
@@ -10,6 +11,7 @@ import {
   putTogether,
 } from '../../../src/figure/index.ts';
 import {
+  blankCut,
   blankEnclosure,
   checkPattern,
   type Enclosure,
@@ -200,5 +202,21 @@ describe('what it goes into', () => {
     expect(enclosureWords(fitOf(build, small), 'mm')).toBe(
       'Into the jam jar it does not go: 5 mm too large.',
     );
+  });
+});
+
+describe('a stated height, where more is cut for the figure than its pieces', () => {
+  const cord = { ...blankCut('c', 'cord') };
+  const against = (statedMm: number, cuts: Pattern['cuts']) => {
+    const build = snowman({ finishedHeight: mm(statedMm), cuts });
+    return heightAgainst(togetherOf(build).figure, build);
+  };
+  test.each([
+    ['lower than stated: the rest is the cord', 200, [cord], { kind: 'more-than-pieces' }],
+    ['already higher: a cord makes it no lower', 80, [cord], { kind: 'told', isOff: true }],
+    ['as stated', 95, [], { kind: 'told', isOff: false }],
+    ['nothing but pieces, and lower', 200, [], { kind: 'told', isOff: true }],
+  ] as const)('%s', (_name, stated, cuts, told) => {
+    expect(against(stated, [...cuts])).toMatchObject(told);
   });
 });
