@@ -2,8 +2,8 @@ import { packEnclose } from 'd3-hierarchy';
 import { mmOrNull, type Enclosure } from '../../pattern/index.ts';
 import type { Finding } from '../../shelf/index.ts';
 import { hullOf, type Point2 } from './hull.ts';
-import type { Figure } from './placeFigure.ts';
-import { pointIn, radians, type Vec3 } from './space.ts';
+import { type Figure, reachOf } from './placeFigure.ts';
+import { dot, plus, pointIn, radians, RIGHT, times, TOWARD_VIEWER, UP, type Vec3 } from './space.ts';
 
 /** Which end of a figure goes through an opening first. */
 export type WayIn = 'head-first' | 'side-first' | 'front-first';
@@ -34,7 +34,7 @@ export function enclosureFit(
   findings: ReadonlyMap<string, Finding>,
 ): EnclosureFit {
   const points = figure.pieces.flatMap(({ body, frame }) =>
-    body.finerRings().flatMap((ring) => ring.map((point) => pointIn(frame, point))),
+    body.rings.flatMap((ring) => ring.map((point) => pointIn(frame, point))),
   );
   if (points.length === 0) return { kind: 'no-figure', enclosure };
   const inside = sizesOf(enclosure, findings);
@@ -42,8 +42,8 @@ export function enclosureFit(
   return {
     kind: 'told',
     enclosure,
-    insideMm: insideMm(points, inside, enclosure.shape),
-    opening: openingFit(points, enclosure),
+    insideMm: insideMm(figure, points, inside, enclosure.shape),
+    opening: openingFit(figure, points, enclosure),
   };
 }
 
@@ -64,40 +64,65 @@ function sizesOf(
   return acrossMm === null || depthMm === null || heightMm === null ? null : { acrossMm, depthMm, heightMm };
 }
 
-function insideMm(points: readonly Vec3[], inside: Inside, shape: Enclosure['shape']): number {
-  const spareAbove = inside.heightMm - Math.max(...points.map(([, y]) => y));
+function insideMm(
+  figure: Figure,
+  points: readonly Vec3[],
+  inside: Inside,
+  shape: Enclosure['shape'],
+): number {
+  const spareAbove = inside.heightMm - points.reduce((top, [, y]) => Math.max(top, y), -Infinity);
   const floor = hullOf(points.map(([x, , z]): Point2 => [x, z]));
   switch (shape) {
     case 'round':
       return Math.min(spareAbove, inside.acrossMm / 2 - enclosing(floor).r);
     case 'box':
-      return Math.min(spareAbove, rectangleSpare(floor, inside.acrossMm, inside.depthMm));
-    case 'frame': {
-      const extent = (at: 0 | 1) => spread(floor.map((point) => point[at]));
-      return Math.min(spareAbove, (inside.acrossMm - extent(0)) / 2, (inside.depthMm - extent(1)) / 2);
-    }
+      return Math.min(spareAbove, rectangleSpare(figure, FLOOR, inside.acrossMm, inside.depthMm));
+    case 'frame':
+      return Math.min(
+        spareAbove,
+        (inside.acrossMm - acrossIn(figure, RIGHT)) / 2,
+        (inside.depthMm - acrossIn(figure, TOWARD_VIEWER)) / 2,
+      );
     case 'dome':
       return domeSpare(points, floor, inside);
   }
 }
 
-const spread = (values: readonly number[]): number => Math.max(...values) - Math.min(...values);
+/** How far a figure reaches from one side to the other along a direction of length 1, mm: exact. */
+function acrossIn({ pieces }: Figure, direction: Vec3): number {
+  const reach = (way: Vec3) => pieces.reduce((most, piece) => Math.max(most, reachOf(piece, way)), -Infinity);
+  return reach(direction) + reach(times(direction, -1));
+}
 
 /** The smallest round that holds them all. */
 const enclosing = (points: readonly Point2[]) => packEnclose(points.map(([x, y]) => ({ x, y, r: 0 })));
 
-const TURN_DEG = 1;
+/** Two ways square to one another: what is looked along lies across them. */
+type Plane = readonly [Vec3, Vec3];
+const FLOOR: Plane = [RIGHT, TOWARD_VIEWER];
+
+/** Turned so far at a time, and then finer about the best, degrees. */
+const TURN_DEG = 3;
+const FINE_DEG = 0.25;
 
 /** The least on any side of a rectangle, turned as it goes best. */
-function rectangleSpare(points: readonly Point2[], acrossMm: number, depthMm: number): number {
-  let best = -Infinity;
-  for (let turnDeg = 0; turnDeg < 180; turnDeg += TURN_DEG) {
+function rectangleSpare(figure: Figure, [a, b]: Plane, acrossMm: number, depthMm: number): number {
+  const spareAt = (turnDeg: number): number => {
     const [sin, cos] = [Math.sin(radians(turnDeg)), Math.cos(radians(turnDeg))];
-    const across = spread(points.map(([x, y]) => x * cos - y * sin));
-    const deep = spread(points.map(([x, y]) => x * sin + y * cos));
-    best = Math.max(best, Math.min(acrossMm - across, depthMm - deep) / 2);
-  }
-  return best;
+    const across = acrossIn(figure, plus(times(a, cos), times(b, sin)));
+    const deep = acrossIn(figure, plus(times(a, -sin), times(b, cos)));
+    return Math.min(acrossMm - across, depthMm - deep) / 2;
+  };
+  const best = (fromDeg: number, toDeg: number, stepDeg: number) => {
+    let [atDeg, most] = [fromDeg, -Infinity];
+    for (let turnDeg = fromDeg; turnDeg <= toDeg; turnDeg += stepDeg) {
+      const spare = spareAt(turnDeg);
+      if (spare > most) [atDeg, most] = [turnDeg, spare];
+    }
+    return { atDeg, most };
+  };
+  const { atDeg, most } = best(0, 180 - TURN_DEG, TURN_DEG);
+  return Math.max(most, best(atDeg - TURN_DEG, atDeg + TURN_DEG, FINE_DEG).most);
 }
 
 const SEARCH_MM = [8, 4, 2, 1, 0.5, 0.25, 0.1] as const;
@@ -134,25 +159,26 @@ function domeSpare(
   return best;
 }
 
-/** What is seen of it from the end that goes first. */
-const SEEN_FROM: readonly (readonly [WayIn, (point: Vec3) => Point2])[] = [
-  ['head-first', ([x, , z]) => [x, z]],
-  ['side-first', ([, y, z]) => [z, y]],
-  ['front-first', ([x, y]) => [x, y]],
+/** From the end that goes first. */
+const WAYS_IN: readonly (readonly [WayIn, Plane])[] = [
+  ['head-first', FLOOR],
+  ['side-first', [TOWARD_VIEWER, UP]],
+  ['front-first', [RIGHT, UP]],
 ];
 
 function openingFit(
+  figure: Figure,
   points: readonly Vec3[],
   { shape, openingAcross, openingDepth }: Enclosure,
 ): { mm: number; way: WayIn } | null {
   const acrossMm = mmOrNull(openingAcross);
   if (acrossMm === null) return null;
   const isRound = shape === 'round' || shape === 'dome';
-  const ways = SEEN_FROM.map(([way, seen]) => {
-    const outline = hullOf(points.map(seen));
+  const ways = WAYS_IN.map(([way, plane]) => {
+    const [a, b] = plane;
     const mm = isRound
-      ? acrossMm / 2 - enclosing(outline).r
-      : rectangleSpare(outline, acrossMm, mmOrNull(openingDepth) ?? acrossMm);
+      ? acrossMm / 2 - enclosing(hullOf(points.map((point): Point2 => [dot(point, a), dot(point, b)]))).r
+      : rectangleSpare(figure, plane, acrossMm, mmOrNull(openingDepth) ?? acrossMm);
     return { mm, way };
   });
   return ways.reduce((best, way) => (way.mm > best.mm ? way : best));

@@ -3,6 +3,36 @@ export type Point2 = readonly [number, number];
 
 /** The convex hull of points, counter-clockwise, no three on a line. Source: Andrew’s monotone chain (1979). */
 export function hullOf(points: readonly Point2[]): Point2[] {
+  return hullOfFew(points.length > MANY ? outerOf(points) : points);
+}
+
+/** From so many points on it pays to leave out first what lies well within. */
+const MANY = 200;
+const EIGHT_WAYS = [
+  [1, 0],
+  [1, 1],
+  [0, 1],
+  [-1, 1],
+  [-1, 0],
+  [-1, -1],
+  [0, -1],
+  [1, -1],
+] as const;
+
+/** Those that do not lie within the eight that reach farthest. Source: Akl and Toussaint. */
+function outerOf(points: readonly Point2[]): Point2[] {
+  const far = EIGHT_WAYS.map(([dx, dy]) =>
+    points.reduce((best, point) =>
+      point[0] * dx + point[1] * dy > best[0] * dx + best[1] * dy ? point : best,
+    ),
+  );
+  const corners = hullOfFew(far);
+  return points.filter((point) =>
+    corners.some((corner, at) => turn(corner, corners[(at + 1) % corners.length] ?? corner, point) <= 0),
+  );
+}
+
+function hullOfFew(points: readonly Point2[]): Point2[] {
   const sorted = points.toSorted(([ax, ay], [bx, by]) => ax - bx || ay - by);
   if (sorted.length < 3) return sorted;
   const lower = chain(sorted);

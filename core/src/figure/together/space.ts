@@ -18,7 +18,7 @@ export function unit(a: Vec3): Vec3 {
   return size < 1e-12 ? UP : times(a, 1 / size);
 }
 
-const RIGHT: Vec3 = [1, 0, 0];
+export const RIGHT: Vec3 = [1, 0, 0];
 export const UP: Vec3 = [0, 1, 0];
 export const TOWARD_VIEWER: Vec3 = [0, 0, 1];
 export const ORIGIN: Vec3 = [0, 0, 0];

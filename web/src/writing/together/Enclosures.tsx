@@ -4,7 +4,7 @@ import type { MeasuredBy } from '@lanakit/core/shelf';
 import { ENCLOSURE_WORDS, enclosureWords } from '@lanakit/core/words';
 import { Button, Input } from 'antd';
 import { nanoid } from 'nanoid';
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import { Choice } from '../../ui/fields/Choice.tsx';
 import { Field } from '../../ui/fields/Field.tsx';
 import { LengthField } from '../../ui/fields/LengthField.tsx';
@@ -41,10 +41,9 @@ function EnclosureRow({ enclosure, together }: { enclosure: Enclosure; together:
   const findings = useTable((table) => table.wool.findings);
   const edit = useTable((table) => table.edit);
   const names = useFindingNames(COUNTED);
-  const fit = useMemo(
-    () => enclosureFit(together.figure, enclosure, findings),
-    [together, enclosure, findings],
-  );
+  // It follows the hand when there is a moment.
+  const later = useDeferredValue(together);
+  const fit = useMemo(() => enclosureFit(later.figure, enclosure, findings), [later, enclosure, findings]);
   const change = (label: string, more: Partial<Enclosure>, key: string) =>
     edit(
       label,
