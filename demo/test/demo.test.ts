@@ -8,6 +8,8 @@ import {
   type Pattern,
   upgradePattern,
 } from '@lanakit/core/pattern';
+import { guideOf } from '@lanakit/core/papers';
+import { stepPicture } from '@lanakit/core/reading';
 import { remarksOf } from '@lanakit/core/review';
 import { remarkWords } from '@lanakit/core/words';
 import { shelfOf } from '../../server/src/services/runSources.ts';
@@ -94,6 +96,20 @@ describe('the five figures of the demo, as published', () => {
       }
     }
   });
+  test('have a picture of every step that works on something, a guide with every piece, and a place card', () => {
+    const wool = shelfOf(studio.deps.store);
+    for (const figure of figures) {
+      const build = defaultBuild(figure);
+      const unseen = build.drawnStepIds.filter((stepId) => stepPicture(build, stepId, wool) === null);
+      expect([figure.title, unseen]).toEqual([figure.title, []]);
+      const { pages, missing } = guideOf({ title: figure.title, builds: [{ build, whole: figure, forWhom: '' }] }, wool, 'a4');
+      const words = pages.flatMap(({ items }) => items.flatMap((item) => (item.kind === 'text' ? [item.text] : []))).join('\n');
+      for (const { name } of build.parts) expect([figure.title, words]).toEqual([figure.title, expect.stringContaining(name)]);
+      expect([figure.title, words]).toEqual([figure.title, expect.stringContaining('Place card of')]);
+      // What is only counted or weighed has no size of its own; everything else is drawn.
+      expect(missing.filter((line) => !line.includes('no size of its own'))).toEqual([]);
+    }
+  }); // prettier-ignore
   test('say, between them, everything a step can say', () => {
     const steps = figures.flatMap((figure) => figure.steps);
     const acts = new Set(steps.map(({ act }) => act.kind));

@@ -1,3 +1,4 @@
+import type { Length } from '../base/index.ts';
 import { estimatePattern, type Wool } from '../engine/index.ts';
 import {
   ABOVE,
@@ -11,7 +12,7 @@ import {
   type Together,
   type WoolLook,
 } from '../figure/index.ts';
-import type { Pattern } from '../pattern/index.ts';
+import type { Part, Pattern } from '../pattern/index.ts';
 import { buildUpTo } from './buildUpTo.ts';
 import { type StrokeLine, strokeLines, type Worked } from './strokeLines.ts';
 
@@ -35,7 +36,7 @@ export function stepPicture(build: Pattern, stepId: string, wool: Wool): StepPic
   const at = build.steps.findIndex(({ id }) => id === stepId);
   const step = build.steps[at];
   if (!step) return null;
-  const soFar = buildUpTo(build, at);
+  const soFar = buildUpTo(withSizes(build, wool), at);
   const groups = groupsOf(soFar).map((group) => ({ group, together: put(group, wool) }));
   const shown = groups.filter(({ group }) => group.parts.some(({ id }) => step.partIds.includes(id)));
   const [first] = [...groups].sort(
@@ -59,6 +60,38 @@ export function stepPicture(build: Pattern, stepId: string, wool: Wool): StepPic
     atWork: step.partIds,
     strokes: step.stroke && worked ? strokeLines(step.stroke, worked) : [],
   };
+}
+
+/** Sizes that follow from other parts are there before those are begun. */
+function withSizes(build: Pattern, wool: Wool): Pattern {
+  if (build.parts.every(({ derived }) => derived.length === 0)) return build;
+  const estimate = estimatePattern(build, wool);
+  return {
+    ...build,
+    parts: build.parts.map((part) => {
+      const sized = estimate.parts.find(({ partId }) => partId === part.id)?.working.part;
+      return sized && part.derived.length > 0 ? { ...part, shape: sized.shape, derived: [] } : part;
+    }),
+  };
+}
+
+/** How thick wool is drawn that lies by itself on the table, to be laid on something later. */
+const LOOSE: Length = { value: 2, unit: 'mm' };
+
+/** What has no body of its own lies as it is laid out. */
+function asItLies(part: Part): Part {
+  const { shape } = part;
+  if (shape.kind === 'patch')
+    return {
+      ...part,
+      shape: { kind: 'flat-ellipse', length: shape.length, width: shape.width, thickness: LOOSE },
+    };
+  if (shape.kind === 'fringe')
+    return {
+      ...part,
+      shape: { kind: 'plate', length: shape.drop, width: shape.line, thickness: LOOSE, corner: null },
+    };
+  return part;
 }
 
 function put(group: Pattern, wool: Wool): Together {
@@ -85,7 +118,7 @@ function groupsOf(build: Pattern): Pattern[] {
     const isAlone = ids.size === 1;
     return {
       ...build,
-      parts: build.parts.filter(({ id }) => ids.has(id)),
+      parts: build.parts.filter(({ id }) => ids.has(id)).map((part) => (isAlone ? asItLies(part) : part)),
       joins: build.joins.filter(({ partId }) => ids.has(partId)),
       findings: build.findings.filter(({ partId }) => partId !== null && ids.has(partId)),
       // Alone on the table a piece lies as it is made, not as it will stand.

@@ -1,11 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { guideOf, guideSvg, type GuideItem, type Guide } from '../../src/papers/index.ts';
-import { blankCut, blankSegment, type Part, type Pattern } from '../../src/pattern/index.ts';
+import { blankCut, blankSegment, type Part, type Pattern, straightOut } from '../../src/pattern/index.ts';
 import { PAGE_SIZES_MM, type PageSize } from '../../src/run/index.ts';
 import { WOOL } from '../support/engine.ts';
 import { mm, part, pattern, shapes } from '../support/make.ts';
 import { distanceTo, extentOf } from '../support/outlines.ts';
+import { placement } from '../support/places.ts';
+import { joined } from '../support/writing.ts';
 
 type Rect = Guide['pages'][number]['cells'][number];
 
@@ -156,6 +158,43 @@ describe('larger than a page', () => {
     const guide = laid(pattern(parts));
     expect(guide.pages.length).toBeLessThan(130);
     expect(guide.missing.length).toBeGreaterThan(50);
+  });
+});
+
+describe('the place card', () => {
+  /** So many limbs on a ball, each with a name as long as a line. */
+  const figure = (size: number, limbs: number) =>
+    pattern(
+      [
+        part('body', shapes.ball(size)),
+        ...Array.from({ length: limbs }, (_, at) =>
+          part(`a limb with a long name ${at}`, shapes.limb(size / 2, 6)),
+        ),
+      ],
+      {
+        joins: Array.from({ length: limbs }, (_, at) =>
+          joined(`a limb with a long name ${at}`, 'body', {
+            looseEnd: null,
+            sink: mm(3),
+            placement: placement('each', [straightOut((at * 47) % 360, (at + 1) / (limbs + 2))]),
+          }),
+        ),
+      },
+    );
+  test.each([
+    [40, 3, 'true size'],
+    [110, 3, '1 : '],
+    [200, 12, '1 : '],
+    [700, 20, '1 : '],
+  ])('of a figure of %d mm with %d limbs: there, within its page, %s', (size, limbs, scale) => {
+    const guide = laid(figure(size, limbs));
+    expectWithin(guide, 'a4');
+    expect(wordsOf(guide)).toContain('Place card of');
+    expect(wordsOf(guide)).toContain(scale);
+  });
+  test('with more on it than a page holds: told', () => {
+    const guide = laid(figure(60, 120));
+    expect(guide.missing).toEqual(['The place card of A figure: it has more on it than a page.']);
   });
 });
 

@@ -123,6 +123,24 @@ describe('the picture of a step', () => {
     const top = Math.max(...putTogether(build, estimate, WOOL.findings).figure.pieces.map(({ frame, body }) => frame.origin[1] + body.heightMm * frame.y[1]));
     expect(picture('tail-on')?.drawn.box.topMm).toBeCloseTo(top, 0);
   }); // prettier-ignore
+  test('a size that follows from a part that is not begun yet is there; wool to be laid on later lies by itself', () => {
+    const build = figure({
+      parts: [
+        ...figure().parts,
+        part('ring', shapes.ring(1, 4), {
+          derived: [{ from: 'part', size: 'outer', partId: 'body', ofSize: 'diameter', ratio: 0.5 }],
+        }),
+        part('fringe', shapes.fringe(40, 12)),
+      ],
+      steps: [step('ring', 'make', ['ring']), step('fringe', 'cut', ['fringe']), ...figure().steps],
+    });
+    const acrossOf = (stepId: string) => {
+      const box = picture(stepId, build)?.drawn.box;
+      return box ? box.rightMm - box.leftMm : NaN;
+    };
+    expect(acrossOf('ring')).toBeCloseTo(30, 0);
+    expect(acrossOf('fringe')).toBeCloseTo(40, 1);
+  });
   test('nothing to draw is no picture', () => {
     expect(picture('none')).toBeNull();
     const unknown = pattern([part('p', { kind: 'ball', diameter: null })], {

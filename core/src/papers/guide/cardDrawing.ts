@@ -4,35 +4,24 @@ import type { Pattern } from '../../pattern/index.ts';
 import type { PointMm } from '../../shapes/index.ts';
 import { cardLines } from '../../words/index.ts';
 import { atOrigin, type Drawing, extent } from './drawing.ts';
-import { type GuideItem, lineItem, type Rect, textItem } from './guidePage.ts';
-import { labelOf } from './cells.ts';
+import { type GuideItem, lineItem, textItem } from './guidePage.ts';
 
 /** Drawn as large as it is, or so many times smaller, whatever is the first to find room. */
-const SCALES = [1, 1 / 2, 1 / 3, 1 / 4, 1 / 5, 1 / 8, 1 / 10, 1 / 20] as const;
+export const CARD_SCALES = [1, 1 / 2, 1 / 3, 1 / 4, 1 / 5, 1 / 8, 1 / 10, 1 / 20, 1 / 50] as const;
 /** Between the two views: the heights stand there. */
 const BETWEEN_MM = 26;
-const AROUND_MM = 6;
 
 /** The place card: the finished figure from its front and its side on one ground, the heights of what sits on it between them. */
-export function cardDrawing(
+export const cardDrawing = (
   card: PlaceCard,
   build: Pick<Pattern, 'title' | 'lengthUnit' | 'showsBothUnits'>,
-  room: Rect,
-): Drawing {
-  const lines = cardLines(card, build);
-  const [left, right, top, bottom] = extent(card.first.lines.flatMap(({ points }) => points));
-  const [sideLeft, sideRight, sideTop] = extent(card.side.flatMap(({ points }) => points));
-  const [acrossMm, highMm] = [right - left + sideRight - sideLeft, Math.max(bottom - top, -sideTop)];
-  const label = labelOf({ title: 'x', lines }, room.widthMm - AROUND_MM).heightMm;
-  const scale =
-    SCALES.find(
-      (factor) =>
-        acrossMm * factor + BETWEEN_MM + AROUND_MM <= room.widthMm &&
-        highMm * factor + label + AROUND_MM <= room.heightMm,
-    ) ?? SCALES[SCALES.length - 1];
-  const title = `Place card of ${build.title || 'the figure'}, ${scaleWords(scale ?? 1)}`;
-  return { ...views(card, scale ?? 1, build), title, lines, isTurnable: false };
-}
+  scale: number,
+): Drawing => ({
+  ...views(card, scale, build),
+  title: `Place card of ${build.title || 'the figure'}, ${scaleWords(scale)}`,
+  lines: cardLines(card, build),
+  isTurnable: false,
+});
 
 const scaleWords = (scale: number): string => (scale === 1 ? 'true size' : `1 : ${Math.round(1 / scale)}`);
 

@@ -3,7 +3,7 @@ import type { GuidePieces } from '../../figure/index.ts';
 import type { Pattern } from '../../pattern/index.ts';
 import type { PageSize } from '../../run/index.ts';
 import { guideTitle, notInGuideWords } from '../../words/index.ts';
-import { cardDrawing } from './cardDrawing.ts';
+import { CARD_SCALES, cardDrawing } from './cardDrawing.ts';
 import { type Cell, cellBeside, cellOf, noteCell, turned } from './cells.ts';
 import { type Drawing, drawPiece, moveItem } from './drawing.ts';
 import { frameItems } from './frame.ts';
@@ -58,7 +58,13 @@ export function layoutGuide({ title, pieces, builds, forWhom }: GuideSource, pag
   }
   for (const { card, builds: of } of pieces.cards) {
     const build = builds[of[0] ?? 0];
-    if (build) fitting.push(named(cardDrawing(card, build, room), whoseWords(of, builds, forWhom)));
+    if (!build) continue;
+    const whose = whoseWords(of, builds, forWhom);
+    const drawing = CARD_SCALES.map((scale) => named(cardDrawing(card, build, scale), whose)).find((scaled) =>
+      isFitting(scaled, room),
+    );
+    if (drawing) fitting.push(drawing);
+    else missing.push(`The place card of ${build.title}: it has more on it than a page.`);
   }
   const pages = [...packed(fitting, notesOf(missing, room), room), ...tiled];
   return {
