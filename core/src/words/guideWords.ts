@@ -10,7 +10,7 @@ import type {
 } from '../figure/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import { counted } from './amounts.ts';
-import { sideWords } from './figureWords.ts';
+import { proportionWords, sideWords } from './figureWords.ts';
 import { CUT_WORDS, ROLE_WORDS } from './woolWords.ts';
 
 type BuildOfGuide = Pick<Pattern, 'parts' | 'lengthUnit' | 'showsBothUnits'>;
@@ -212,9 +212,10 @@ export function notInGuideWords({ of, why }: NotInGuide): string {
 export const guidePagesWords = (pages: number): string => `printed guide, ${counted(pages, 'page')}`;
 
 /** What is told under the finished figure: how large it is, and where everything sits from the ground. */
-export const cardLines = ({ size, places }: PlaceCard, units: UnitsShown): string[] => [
-  `Over all ${showSizesIn([size.heightMm], units)} high, ${showSizesIn([size.widthMm], units)} wide, ${showSizesIn([size.depthMm], units)} deep. Heights are from the ground.`,
-  ...new Set(places.map((place) => placeWords(place, units))),
+export const cardLines = ({ size, places, proportions }: PlaceCard, build: BuildOfGuide): string[] => [
+  `Over all ${showSizesIn([size.heightMm], build)} high, ${showSizesIn([size.widthMm], build)} wide, ${showSizesIn([size.depthMm], build)} deep. Heights are from the ground.`,
+  ...new Set(places.map((place) => placeWords(place, build))),
+  ...proportions.map((told) => `${proportionWords(told, build)}.`),
 ];
 
 /** Less than this is upright, degrees. */

@@ -87,7 +87,7 @@ function piecesOf({ build, whole, estimate, findings }: GuideBuild): {
   const cut = cutPieces(build, estimate.cuts);
   return {
     pieces: [...pieces, ...cut.pieces],
-    card: placeCard(together, build, whole),
+    card: placeCard(together, build, whole, estimate),
     missing: [...missing, ...cut.missing],
   };
 }

@@ -1,3 +1,4 @@
+import type { PatternEstimate } from '../../engine/index.ts';
 import type { Pattern } from '../../pattern/index.ts';
 import type { PointMm } from '../../shapes/index.ts';
 import { ABOVE, FRONT, type LookFrom, SIDE } from '../together/camera.ts';
@@ -6,6 +7,7 @@ import type { PlacedDetail } from '../together/details.ts';
 import type { PlacedPiece } from '../together/placeFigure.ts';
 import { degrees, length, minus, pointIn, type Vec3 } from '../together/space.ts';
 import { sizeOverAll, type SizeOverAll } from '../together/overall.ts';
+import { proportionsOf, type ProportionTold } from '../together/proportions.ts';
 import type { Together } from '../together/together.ts';
 
 /** One line of a view, mm: x to the right about the figure’s middle, y down from the ground up under nought. */
@@ -40,13 +42,16 @@ export interface PlaceCard {
   readonly size: SizeOverAll;
   /** From the highest down. */
   readonly places: readonly CardPlace[];
+  /** What its author wants to stay in proportion. */
+  readonly proportions: readonly ProportionTold[];
 }
 
 /** Null: there is nothing to set on anything. */
 export function placeCard(
   together: Together,
-  build: Pick<Pattern, 'parts' | 'stance'>,
+  build: Pick<Pattern, 'parts' | 'stance' | 'proportions'>,
   whole: Pick<Pattern, 'parts'>,
+  estimate: Pick<PatternEstimate, 'parts'>,
 ): PlaceCard | null {
   const { figure, details } = together;
   const size = sizeOverAll(figure);
@@ -61,6 +66,7 @@ export function placeCard(
     places: [...piecePlaces(figure.pieces, whole), ...details.flatMap(detailPlace)].sort(
       (a, b) => b.heightMm - a.heightMm,
     ),
+    proportions: proportionsOf(figure, build, estimate),
   };
 }
 

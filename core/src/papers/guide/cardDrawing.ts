@@ -9,12 +9,12 @@ import { type GuideItem, lineItem, textItem } from './guidePage.ts';
 /** Drawn as large as it is, or so many times smaller, whatever is the first to find room. */
 export const CARD_SCALES = [1, 1 / 2, 1 / 3, 1 / 4, 1 / 5, 1 / 8, 1 / 10, 1 / 20, 1 / 50] as const;
 /** Between the two views: the heights stand there. */
-const BETWEEN_MM = 26;
+const BETWEEN_MM = 22;
 
 /** The place card: the finished figure from its front and its side on one ground, the heights of what sits on it between them. */
 export const cardDrawing = (
   card: PlaceCard,
-  build: Pick<Pattern, 'title' | 'lengthUnit' | 'showsBothUnits'>,
+  build: Pick<Pattern, 'title' | 'parts' | 'lengthUnit' | 'showsBothUnits'>,
   scale: number,
 ): Drawing => ({
   ...views(card, scale, build),
@@ -37,8 +37,8 @@ function views(
   const isOnGround = first.from === 'front';
   return atOrigin([
     lineItem('ruler', [
-      [isOnGround ? firstLeft * scale - 2 : sideLeft * scale + shift - 2, 0],
-      [sideRight * scale + shift + 2, 0],
+      [isOnGround ? firstLeft * scale - 1 : sideLeft * scale + shift - 1, 0],
+      [sideRight * scale + shift + 1, 0],
     ]),
     // Seen from above it has no ground to stand on: its lower edge is level with the other’s.
     ...first.lines.map((line) => drawn(line, scale, [0, isOnGround ? 0 : -firstBottom * scale])),

@@ -52,6 +52,22 @@ describe('the place card', () => {
     const words = card ? cardLines(card, pattern([])) : [];
     expect(words.find((line) => line.startsWith('2 head'))).toContain('leans 30° toward the front');
   });
+  test('what is to stay in proportion is told with what it comes to', () => {
+    const build = figure(0, {
+      proportions: [
+        {
+          id: 'p',
+          a: { of: 'part', partId: 'head', size: 'diameter' },
+          b: { of: 'part', partId: 'body', size: 'diameter' },
+          ratio: 0.67,
+          toleranceFraction: 0.05,
+        },
+      ],
+    });
+    const card = cardOf(build);
+    const words = card ? cardLines(card, build) : [];
+    expect(words.at(-1)).toBe('head diameter : body diameter is 0.67, as wanted (0.67 ± 5 %).');
+  });
   test('what lies is seen from above', () => {
     expect(cardOf(figure(0, { stance: { ...UPRIGHT, rests: 'lies' } }))?.first.from).toBe('above');
     expect(cardOf(figure())?.first.from).toBe('front');
