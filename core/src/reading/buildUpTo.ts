@@ -1,5 +1,4 @@
-import { type Pattern, stepOfFinding, type Step } from '../pattern/index.ts';
-import { isWool, type Part } from '../pattern/index.ts';
+import { isWool, type Part, type Pattern, type Step, stepOfFinding } from '../pattern/index.ts';
 import { joinedBy, JOINING, stepOfWool, workOnParts } from '../writing/index.ts';
 
 /**

@@ -192,10 +192,12 @@ describe('the place card', () => {
     expect(wordsOf(guide)).toContain('Place card of');
     expect(wordsOf(guide)).toContain(scale);
   });
-  test('with more on it than a page holds: told', () => {
-    const guide = laid(figure(60, 120));
-    expect(guide.missing).toEqual(['The place card of A figure: it has more on it than a page.']);
-  });
+  test.each([60, 300])('a body of %d mm with sixty things set on it: drawn within its pages, its words cut short and told', (size) => {
+    const guide = laid(figure(size, 60));
+    expectWithin(guide, 'a4');
+    expect(wordsOf(guide)).toMatch(/… and \d+ lines more/);
+    expect(wordsOf(guide)).toContain('1 body');
+  }); // prettier-ignore
 });
 
 describe('lengths', () => {

@@ -62,12 +62,20 @@ export function labelOf(
     y += TITLE_LINE_MM;
     items.push(textItem(line, [0, y - 0.9], { sizeMm: TITLE_MM, isBold: true }));
   }
-  for (const line of lines.flatMap((words) => wrapText(words, TEXT_MM, widthMm))) {
+  for (const line of shortened(lines.flatMap((words) => wrapText(words, TEXT_MM, widthMm)))) {
     y += TEXT_LINE_MM;
     items.push(textItem(line, [0, y - 0.8], { sizeMm: TEXT_MM }));
   }
   return { items, heightMm: y };
 }
+
+/** So many lines of words there is always room for beside a drawing; of more it is told how many they are. */
+const MOST_LINES = 44;
+
+const shortened = (lines: readonly string[]): readonly string[] =>
+  lines.length <= MOST_LINES
+    ? lines
+    : [...lines.slice(0, MOST_LINES - 1), `… and ${lines.length - MOST_LINES + 1} lines more`];
 
 /** The same a quarter round, its words and signs upright; what may not be turned as it is. */
 export function turned(drawing: Drawing): Drawing {
