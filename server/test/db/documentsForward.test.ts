@@ -1,0 +1,79 @@
+import { describe, expect, test } from '@jest/globals';
+import {
+  blankJoin,
+  blankPart,
+  blankPattern,
+  blankUse,
+  checkPattern,
+  type UseOf,
+} from '@lanakit/core/pattern';
+import Database from 'better-sqlite3';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { createStore, migrate, openDatabase } from '../../src/db/index.ts';
+import { MIGRATIONS } from '../../src/db/migrations/index.ts';
+import { sealOf } from '../../src/db/sealed.ts';
+
+const freshDir = () => mkdtempSync(join(tmpdir(), 'lanakit-db-'));
+
+describe('documents of patterns are brought forward', () => {
+  test('nothing has a place at first; a document that is damaged stays as it is, and stays known as damaged', () => {
+    const dir = freshDir();
+    const old = new Database(join(dir, 'lanakit.sqlite'));
+    old.pragma('foreign_keys = ON');
+    migrate(old, MIGRATIONS.slice(0, 15));
+    const { stance: _stance, poses: _poses, proportions: _proportions, enclosures: _enclosures, drawnStepIds: _drawn, ...bare } = blankPattern('Ball');
+    const { placement: _placement, ...ball } = blankPart('p1', 'Ball');
+    const { placement: _none, ...dots } = blankUse('spots', 'dot', 'f') as UseOf<'dot'>;
+    const seventh = JSON.stringify({ ...bare, formatVersion: 7, parts: [{ ...ball, uses: [dots] }], findings: [{ id: 'e', findingId: null, partId: null, count: 2 }] });
+    const write = old.prepare(`INSERT INTO pattern (id, document, document_seal, created_at, updated_at) VALUES (?, ?, ?, '2026-01-01', '2026-01-01')`);
+    write.run('whole', seventh, sealOf(seventh));
+    write.run('changed', seventh.replace('Ball', 'Bald'), sealOf(seventh));
+    old.prepare(`INSERT INTO revision (id, pattern_id, number, document, document_seal, published_at) VALUES ('r', 'whole', 1, ?, ?, '2026-01-01')`).run(seventh, sealOf(seventh));
+    old.close();
+    const opened = openDatabase(dir);
+    if (!opened.ok) throw new Error(opened.refusal.code);
+    const { patterns } = createStore(opened.db);
+    for (const document of [patterns.find('whole')?.document, patterns.findRevision('r')?.document]) {
+      expect(document).toMatchObject({ formatVersion: 9, stance: null, poses: [], proportions: [], enclosures: [], drawnStepIds: [], parts: [{ placement: null, uses: [{ placement: null }] }], findings: [{ placement: null }] });
+      expect(document && checkPattern(document)).toEqual([]);
+    }
+    const textOf = (id: string) => opened.db.prepare<[string], string>('SELECT document FROM pattern WHERE id = ?').pluck().get(id);
+    expect(textOf('changed')).toBe(seventh.replace('Ball', 'Bald'));
+    expect(() => patterns.find('changed')).toThrow();
+    // What a list shows of it is no change of it.
+    opened.db.exec(`UPDATE revision SET is_wool_only = 1`);
+    expect(() => opened.db.exec(`UPDATE revision SET number = 9`)).toThrow(/cannot be changed/);
+    opened.db.close();
+  }); // prettier-ignore
+  test('a document of the eighth format is brought forward, its places with it; published ones stay closed', () => {
+    const dir = freshDir();
+    const old = new Database(join(dir, 'lanakit.sqlite'));
+    old.pragma('foreign_keys = ON');
+    migrate(old, MIGRATIONS.slice(0, 16));
+    const { poses: _poses, proportions: _proportions, enclosures: _enclosures, drawnStepIds: _drawn, ...bare } = blankPattern('Owl');
+    const placement = { rule: 'mirror', spanDeg: 360, heldBy: 'base', places: [{ aroundDeg: 40, heightFraction: 0.5, leanUpDeg: 0, leanAsideDeg: 0, twistDeg: 0 }] };
+    const { slot: _slot, ...wing } = { ...blankJoin('j', 'wing', 'body'), placement };
+    const eighth = JSON.stringify({
+      ...bare,
+      formatVersion: 8,
+      parts: [blankPart('body', 'Body'), { ...blankPart('wing', 'Wing'), count: 2 }],
+      joins: [wing],
+      stance: { rests: 'sits', pitchDeg: 10, rollDeg: 0, yawDeg: 0, flatAcross: null, hangAt: null },
+    });
+    old.prepare(`INSERT INTO pattern (id, document, document_seal, created_at, updated_at) VALUES ('owl', ?, ?, '2026-01-01', '2026-01-01')`).run(eighth, sealOf(eighth));
+    old.prepare(`INSERT INTO revision (id, pattern_id, number, document, document_seal, published_at) VALUES ('r', 'owl', 1, ?, ?, '2026-01-01')`).run(eighth, sealOf(eighth));
+    old.close();
+    const opened = openDatabase(dir);
+    if (!opened.ok) throw new Error(opened.refusal.code);
+    const { patterns } = createStore(opened.db);
+    for (const document of [patterns.find('owl')?.document, patterns.findRevision('r')?.document]) {
+      expect(document).toMatchObject({ formatVersion: 9, poses: [], proportions: [], enclosures: [], drawnStepIds: [], stance: { rests: 'sits', pitchDeg: 10 } });
+      expect(document?.joins).toEqual([{ ...wing, slot: null }]);
+      expect(document && checkPattern(document)).toEqual([]);
+    }
+    expect(() => opened.db.exec(`UPDATE revision SET number = 9`)).toThrow(/cannot be changed/);
+    opened.db.close();
+  }); // prettier-ignore
+});
