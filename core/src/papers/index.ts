@@ -23,3 +23,4 @@ export type { Guide } from './guide/layoutGuide.ts';
 export { forWhom } from './forWhom.ts';
 export { guideOf, type GuideRequest } from './guide/guideOf.ts';
 export { guideOfRun } from './guide/guideOfRun.ts';
+export { guideOfPattern } from './guide/guideOfPattern.ts';

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { guideOf, guideOfRun } from '../../src/papers/index.ts';
+import { guideOf, guideOfPattern, guideOfRun } from '../../src/papers/index.ts';
+import { NO_CHOICES } from '../../src/pattern/index.ts';
 import { blankSeat, type RunInput, type Seat } from '../../src/run/index.ts';
 import { bird, classOf, coastDesigns, coastWool, duo, kitsOf } from '../support/coast.ts';
 
@@ -56,5 +57,13 @@ describe('the guide of boxes', () => {
   });
   test('one box has the pieces of all its designs', () => {
     expect(asked(input, 1)?.builds).toHaveLength(duo().designs.length);
+  });
+});
+
+describe('the guide of a pattern', () => {
+  test.each([1, 0.5])('at %d it has the parts of the seat that makes it in that size', (sizeFraction) => {
+    const seated = asked(classOf({ seats: 1, roster: [seat(1, { sizeFraction })] }), 1)?.builds[0]?.build;
+    const alone = guideOfPattern(bird, NO_CHOICES, sizeFraction);
+    expect(alone.builds.map(({ build }) => build.parts)).toEqual([seated?.parts]);
   });
 });

@@ -1,4 +1,5 @@
 import { type Choices, NO_CHOICES } from '@lanakit/core/pattern';
+import { RESIZE_BOUNDS } from '@lanakit/core/resize';
 import { filed } from '../http/replies.ts';
 import { route, type Route } from '../http/route.ts';
 import type { GuideService, GuideSetting } from '../services/guideService.ts';
@@ -19,8 +20,8 @@ export const guideRoutes = (guides: GuideService): Route[] => [
       const choices = readChoices(query.choices);
       if (!choices) return new Refusal({ code: 'query_invalid', field: 'choices' });
       const sizeFraction = Number(query.size ?? 1);
-      if (!(sizeFraction >= SIZES.min && sizeFraction <= SIZES.max))
-        return new Refusal({ code: 'query_invalid', field: 'size', ...SIZES });
+      if (!(sizeFraction >= RESIZE_BOUNDS.min && sizeFraction <= RESIZE_BOUNDS.max))
+        return new Refusal({ code: 'query_invalid', field: 'size', ...RESIZE_BOUNDS });
       const asked = { revisionId: query.revision ?? null, choices, sizeFraction };
       return filed(await guides.ofPattern(id, asked, setting, signal));
     },
@@ -41,9 +42,6 @@ export const guideRoutes = (guides: GuideService): Route[] => [
     },
   }),
 ];
-
-/** From a tenth of what is written to ten times it. */
-const SIZES = { min: 0.1, max: 10 };
 
 function settingOf(
   form: string,

@@ -1,8 +1,6 @@
-import { resolveBuild } from '@lanakit/core/build';
 import type { Wool } from '@lanakit/core/engine';
-import { guideOfRun, type GuideRequest } from '@lanakit/core/papers';
+import { guideOfPattern, guideOfRun, type GuideRequest } from '@lanakit/core/papers';
 import { type Choices, itemsUsed, type Pattern } from '@lanakit/core/pattern';
-import { resizePattern } from '@lanakit/core/resize';
 import type { PageSize } from '@lanakit/core/run';
 import { todayOf, type WorkDeps } from './deps.ts';
 import { slugOf } from './fileNames.ts';
@@ -58,12 +56,7 @@ export function guideService({ store, now, work }: WorkDeps) {
       const { title } = documentOf(id, asked.revisionId);
       const make = () => {
         const whole = documentOf(id, asked.revisionId);
-        const built = resolveBuild(whole, asked.choices);
-        const build = asked.sizeFraction === 1 ? built : resizePattern(built, asked.sizeFraction);
-        const request = {
-          title: `${whole.title}: guide at true size`,
-          builds: [{ build, whole: { parts: whole.parts }, forWhom: '' }],
-        };
+        const request = guideOfPattern(whole, asked.choices, asked.sizeFraction);
         return { request, wool: shelfOf(store) };
       };
       return set(title, make, setting, signal);

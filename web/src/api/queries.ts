@@ -23,6 +23,7 @@ import type {
 import { type Wool, woolOnShelf } from '@lanakit/core/engine';
 import type { ImportRecord } from '@lanakit/core/files';
 import type { BreakageEvidence } from '@lanakit/core/needles';
+import type { Pattern } from '@lanakit/core/pattern';
 import type {
   Blend,
   Fibre,
@@ -170,6 +171,23 @@ export const useRevision = (id: string | null): Resource<Revision> =>
 /** A draft as it is saved, only to be looked at. */
 export const useDraftOf = (id: string | null): Resource<StoredPattern> =>
   useSWR(id === null ? null : `/patterns/${id}#look`, () => get<StoredPattern>(`/patterns/${id}`));
+
+/**
+ * The document of a revision, or of the draft as it is saved where none is named, only to be looked at.
+ * @returns the number of the revision; null of a draft
+ */
+export function useDocumentOf(
+  patternId: string,
+  revisionId: string | null,
+): { document: Pattern | undefined; revisionNumber: number | null; error: Error | undefined } {
+  const draft = useDraftOf(revisionId === null ? patternId : null);
+  const revision = useRevision(revisionId);
+  return {
+    document: revision.data?.document ?? draft.data?.document,
+    revisionNumber: revision.data?.number ?? null,
+    error: draft.error ?? revision.error,
+  };
+}
 
 export const useRun = (id: string): Resource<OpenedRun> => useFresh(`/runs/${id}`);
 

@@ -1,12 +1,12 @@
-import { resolveBuild } from '@lanakit/core/build';
 import type { Wool } from '@lanakit/core/engine';
+import { guideOfPattern } from '@lanakit/core/papers';
 import { type Choices, NO_CHOICES, type Pattern } from '@lanakit/core/pattern';
-import { resizePattern } from '@lanakit/core/resize';
+import { RESIZE_BOUNDS } from '@lanakit/core/resize';
 import { InputNumber } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
-import { useDraftOf, useRevision, useWool } from '../api/queries.ts';
+import { useDocumentOf, useWool } from '../api/queries.ts';
 import { isEqual } from '@lanakit/core/base';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
@@ -19,12 +19,11 @@ export function GuidePage() {
   const { id = '' } = useParams();
   const [params] = useSearchParams();
   const revisionId = params.get('revision');
-  const draft = useDraftOf(revisionId === null ? id : null);
-  const revision = useRevision(revisionId);
+  const found = useDocumentOf(id, revisionId);
   const shelf = useWool();
-  const error = draft.error ?? revision.error ?? shelf.error;
+  const error = found.error ?? shelf.error;
   if (error instanceof ApiProblem && error.problem.status === 404) return <NotFound />;
-  const document = revision.data?.document ?? draft.data?.document;
+  const { document } = found;
   if (!document || !shelf.isReady) return <Loading error={error} />;
   return <OfPattern id={id} revisionId={revisionId} document={document} wool={shelf.wool} />;
 }
@@ -36,25 +35,13 @@ interface OfPatternProps {
   wool: Wool;
 }
 
-const LEAST_PERCENT = 10;
-const MOST_PERCENT = 1000;
-
 function OfPattern({ id, revisionId, document, wool }: OfPatternProps) {
   const [choices, setChoices] = useState<Choices>(NO_CHOICES);
   const [percent, setPercent] = useState(100);
-  const request = useMemo(() => {
-    const build = resolveBuild(document, choices);
-    return {
-      title: `${document.title}: guide at true size`,
-      builds: [
-        {
-          build: percent === 100 ? build : resizePattern(build, percent / 100),
-          whole: document,
-          forWhom: '',
-        },
-      ],
-    };
-  }, [document, choices, percent]);
+  const request = useMemo(
+    () => guideOfPattern(document, choices, percent / 100),
+    [document, choices, percent],
+  );
   const query = new URLSearchParams({
     ...(revisionId !== null && { revision: revisionId }),
     ...(!isEqual(choices, NO_CHOICES) && { choices: JSON.stringify(choices) }),
@@ -75,8 +62,8 @@ function OfPattern({ id, revisionId, document, wool }: OfPatternProps) {
           <InputNumber
             size="small"
             aria-label="Size, per cent of what is written"
-            min={LEAST_PERCENT}
-            max={MOST_PERCENT}
+            min={RESIZE_BOUNDS.min * 100}
+            max={RESIZE_BOUNDS.max * 100}
             value={percent}
             onChange={(value) => value !== null && setPercent(value)}
           />

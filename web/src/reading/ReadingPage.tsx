@@ -4,7 +4,7 @@ import { type Choices, NO_CHOICES, type Pattern } from '@lanakit/core/pattern';
 import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
-import { useDraftOf, useRevision, useWool } from '../api/queries.ts';
+import { useDocumentOf, useWool } from '../api/queries.ts';
 import { ChoiceFields } from '../ui/fields/ChoiceFields.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
@@ -15,12 +15,11 @@ export function ReadingPage() {
   const { id = '' } = useParams();
   const [params] = useSearchParams();
   const revisionId = params.get('revision');
-  const draft = useDraftOf(revisionId === null ? id : null);
-  const revision = useRevision(revisionId);
+  const found = useDocumentOf(id, revisionId);
   const shelf = useWool();
-  const error = draft.error ?? revision.error ?? shelf.error;
+  const error = found.error ?? shelf.error;
   if (error instanceof ApiProblem && error.problem.status === 404) return <NotFound />;
-  const document = revision.data?.document ?? draft.data?.document;
+  const { document } = found;
   if (!document || !shelf.isReady) return <Loading error={error} />;
   return (
     <ReadPattern
@@ -28,7 +27,7 @@ export function ReadingPage() {
       revisionId={revisionId}
       document={document}
       wool={shelf.wool}
-      what={revision.data ? `revision ${revision.data.number}` : 'draft'}
+      what={found.revisionNumber === null ? 'draft' : `revision ${found.revisionNumber}`}
     />
   );
 }

@@ -21,9 +21,9 @@ function sizeMmOf(cut: Cut): { readonly name: CutSizeName; readonly mm: number |
   switch (cut.kind) {
     case 'tube-panel':
       // Its height is nobody’s business here.
-      return { name: 'panel', mm: tubePanel({ ...cut, height: NONE })?.lengthMm ?? null };
+      return { name: 'panel', mm: tubePanel({ ...cut, height: ANY_LENGTH })?.lengthMm ?? null };
     case 'rolled-strip': {
-      const strip = rolledStrip({ ...cut, length: NONE });
+      const strip = rolledStrip({ ...cut, length: ANY_LENGTH });
       return { name: 'strip', mm: strip?.kind === 'piece' ? strip.widthMm : null };
     }
     case 'cone-panel': {
@@ -40,7 +40,7 @@ function sizeMmOf(cut: Cut): { readonly name: CutSizeName; readonly mm: number |
   }
 }
 
-const NONE: Length = { value: 1, unit: 'mm' };
+const ANY_LENGTH: Length = { value: 1, unit: 'mm' };
 
 /** Why a size that is cut comes to no shape. */
 export type NoShape = 'too_small' | 'sizes_missing';

@@ -8,7 +8,7 @@ import { Button } from 'antd';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ApiProblem } from '../../api/client.ts';
-import { useDraftOf, useNeedles, useRevision, useWool } from '../../api/queries.ts';
+import { useDocumentOf, useNeedles, useWool } from '../../api/queries.ts';
 import sheets from '../../ui/Sheets.module.css';
 import { Loading } from '../../shell/Loading.tsx';
 import { NotFound } from '../../shell/NotFound.tsx';
@@ -22,14 +22,12 @@ import { NeedleCard } from './NeedleCard.tsx';
 export function NeedlesPaper() {
   const { id = '' } = useParams();
   const [params] = useSearchParams();
-  const revisionId = params.get('revision');
-  const draft = useDraftOf(revisionId === null ? id : null);
-  const revision = useRevision(revisionId);
+  const found = useDocumentOf(id, params.get('revision'));
   const shelf = useWool();
   const needles = useNeedles();
-  const error = draft.error ?? revision.error ?? shelf.error ?? needles.error;
+  const error = found.error ?? shelf.error ?? needles.error;
   if (error instanceof ApiProblem && error.problem.status === 404) return <NotFound />;
-  const document = revision.data?.document ?? draft.data?.document;
+  const { document } = found;
   if (!document || !shelf.isReady || !needles.data) return <Loading error={error} />;
   return <Paper id={id} document={document} wool={shelf.wool} needles={needles.data.items} />;
 }

@@ -1,0 +1,17 @@
+import { resolveBuild } from '../../build/index.ts';
+import type { Choices, Pattern } from '../../pattern/index.ts';
+import { resizePattern } from '../../resize/index.ts';
+import type { GuideRequest } from './guideOf.ts';
+
+/**
+ * What the guide of a pattern is printed from.
+ * @param sizeFraction linear, of the size as written, within `RESIZE_BOUNDS`
+ */
+export function guideOfPattern(whole: Pattern, choices: Choices, sizeFraction: number): GuideRequest {
+  const built = resolveBuild(whole, choices);
+  const build = sizeFraction === 1 ? built : resizePattern(built, sizeFraction);
+  return {
+    title: `${whole.title}: guide at true size`,
+    builds: [{ build, whole: { parts: whole.parts }, forWhom: '' }],
+  };
+}
