@@ -53,12 +53,16 @@ export function guidePieces(builds: readonly GuideBuild[]): GuidePieces {
       if (before) before.builds.push(at);
       else shared.set(key, { piece, builds: [at] });
     }
-    for (const lacking of found.missing) missing.set(idOf(lacking), lacking);
+    for (const lacking of found.missing) missing.set(saidOf(lacking), lacking);
   });
   return { pieces: [...shared.values()], cards: [...cards.values()], missing: [...missing.values()] };
 }
 
-const idOf = ({ of }: NotInGuide): string => (of.kind === 'part' ? of.part.id : of.cut.id);
+/** A copied design keeps the ids of its parts: what is said of them tells them apart. */
+function saidOf({ of, why }: NotInGuide): string {
+  const { id, name } = of.kind === 'part' ? of.part : of.cut;
+  return JSON.stringify([why, id, name]);
+}
 
 function piecesOf({ build, whole, estimate, findings }: GuideBuild): {
   pieces: GuidePiece[];

@@ -264,6 +264,14 @@ describe('several builds', () => {
     const { pieces } = guidePieces([of(build), of(build), of(resizePattern(build, 1.5), WOOL, build)]);
     expect(pieces.map(({ builds }) => builds)).toEqual([[0, 1], [0, 1], [2], [2]]);
   });
+  test('what is not drawn is said of each design, though a copied one has the same ids', () => {
+    const named = (name: string) => pattern([part('q', shapes.byCount(), { name })]);
+    const { missing } = guidePieces([of(named('Beads')), of(named('Whiskers')), of(named('Beads'))]);
+    expect(missing.map(({ of: what }) => what.kind === 'part' && what.part.name)).toEqual([
+      'Beads',
+      'Whiskers',
+    ]);
+  });
   test('a piece that is left out keeps the numbers of the others', () => {
     const without = { ...build, parts: build.parts.slice(1) };
     const [piece] = guidePieces([of(without, WOOL, build)]).pieces;
