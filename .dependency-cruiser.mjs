@@ -2,7 +2,7 @@
 // Each list runs from the ground floor up: a room may know those below it, never those above or a neighbour's inside.
 
 const CORE = [
-  'base', 'shapes', 'cutting', 'shelf', 'tables', 'pattern', 'engine', 'build', 'figure', 'resize',
+  'base', 'shapes', 'cutting', 'shelf', 'tables', 'pattern', 'placing', 'engine', 'build', 'figure', 'resize',
   'writing', 'needles', 'review', 'reading', 'run', 'problems', 'api', 'words', 'files', 'papers',
 ]; // prettier-ignore
 

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { generateValue, type Schema } from './generateValue.ts';
 import { Chance } from './random.ts';
 import type { Report } from './report.ts';
-import { type Answer, type Asked, Studio } from './studio.ts';
+import { type Answer, type Asked, REST_MS, Studio } from './studio.ts';
 
 interface Operation {
   readonly method: string;
@@ -18,8 +18,12 @@ interface Operation {
 const AT_ONCE = 8;
 /** Statuses over 499 that tell of the machine, not of a fault here. */
 const MACHINES_OWN = [503, 507];
-/** What answering so much may leave behind. */
+/** What is loaded for the first of each is no growth: it is looked at after this share, and at the end. */
+const WARMED_UP = 0.3;
+/** What answering so much may leave behind, both times at rest. */
 const MOST_GROWN_MB = 150;
+/** What is resident at most while it is asked, its threads at work among it. */
+const MOST_RESIDENT_MB = 700;
 
 /** Asks every operation of the OpenAPI document for anything: never a fault of the server’s own, a hang, or a stack. */
 export async function fuzz(count: number, seed: number): Promise<Report> {
@@ -34,12 +38,9 @@ export async function fuzz(count: number, seed: number): Promise<Report> {
     const ids = await knownIds(studio);
     const statuses = new Map<number, number>();
     let slowestMs = 0;
-    let left = count;
-    // What is loaded for the first of each is no growth.
-    let startedMb = 0;
-    const askAll = async () => {
+    let left = 0;
+    const askSome = async () => {
       while (left-- > 0) {
-        if (startedMb === 0 && left < count * 0.7) startedMb = studio.residentMb();
         const asked = drawRequest(chance, operations, ids);
         const answer = await studio.ask(asked).catch((error: unknown) => String(error));
         if (typeof answer === 'string') faults.push(`${asked.method} ${asked.path}: ${answer}`);
@@ -51,9 +52,19 @@ export async function fuzz(count: number, seed: number): Promise<Report> {
         }
       }
     };
-    await Promise.all(Array.from({ length: AT_ONCE }, askAll));
-    const grownMb = studio.residentMb() - startedMb;
+    const askMany = async (many: number) => {
+      left = many;
+      await Promise.all(Array.from({ length: AT_ONCE }, askSome));
+      // A short one is for what breaks at once, and is not waited for.
+      return studio.residentAtRestMb(Math.min(REST_MS, count));
+    };
+    const warmedUp = Math.round(count * WARMED_UP);
+    const startedMb = await askMany(warmedUp);
+    const endedMb = await askMany(count - warmedUp);
+    const grownMb = endedMb - startedMb;
     if (grownMb > MOST_GROWN_MB) faults.push(`it grew by ${Math.round(grownMb)} MB`);
+    const peakMb = studio.peakMb();
+    if (peakMb > MOST_RESIDENT_MB) faults.push(`${Math.round(peakMb)} MB were resident`);
     if ((await studio.get('/health')).status !== 200) faults.push('it is no longer up');
     return {
       name: 'fuzz',
@@ -64,7 +75,9 @@ export async function fuzz(count: number, seed: number): Promise<Report> {
           [...statuses].sort(([a], [b]) => a - b).map(([status, times]) => [`${status}:`, times]),
         ),
         'slowest ms': Math.round(slowestMs),
-        'grown MB': Math.round(grownMb),
+        'MB at rest, first': Math.round(startedMb),
+        'MB at rest, at the end': Math.round(endedMb),
+        'MB at most': Math.round(peakMb),
         seed,
       },
       faults,

@@ -6,6 +6,9 @@ import { join } from 'node:path';
 
 /** How long an answer may take before it counts as a hang. */
 const HANG_MS = 15_000;
+/** A thread without work is let go of after ten seconds. */
+export const REST_MS = 30_000;
+const REST_LOOKS = 15;
 
 export interface Answer {
   readonly status: number;
@@ -138,6 +141,16 @@ export class Studio {
 
   residentMb(): number {
     return Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${this.pid}/status`, 'utf8'))?.[1]) / 1024;
+  }
+
+  /** Nothing asked of it for so long that it has let its threads go and collected what it let lie. */
+  async residentAtRestMb(restMs: number): Promise<number> {
+    let leastMb = this.residentMb();
+    for (let looks = 0; looks < REST_LOOKS; looks++) {
+      await pause(restMs / REST_LOOKS);
+      leastMb = Math.min(leastMb, this.residentMb());
+    }
+    return leastMb;
   }
 
   peakMb(): number {

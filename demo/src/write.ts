@@ -173,6 +173,7 @@ export function join(
   const [partId, ontoId] = [idOf(partName), idOf(ontoName)];
   return {
     ...blankJoin(joinId(partName, ontoName), partId, ontoId),
+    acrossBy: 'thickness',
     cover:
       cover === undefined
         ? null

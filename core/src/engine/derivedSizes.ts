@@ -32,7 +32,8 @@ export function resolveSizes(parts: readonly Part[], wool: Wool): SizedPart[] {
       return 'sizeMm' in found ? { sizeMm: found.sizeMm * derived.ratio } : found;
     }
     const measure = wool.findings.get(derived.findingId ?? '')?.measure;
-    const insideMm = measure?.by === 'count' ? measure.innerMm : null;
+    // Of things of which no two are alike it is made for the widest: what is too large can be felted smaller.
+    const insideMm = measure?.by === 'count' ? (measure.innerHighMm ?? measure.innerMm) : null;
     return insideMm === null ? { fault: 'derived_unknown' } : { sizeMm: insideMm - toMm(derived.clearance) };
   };
   return parts.map((part) => fill(part, (name) => sizeOf(part, name, [])));

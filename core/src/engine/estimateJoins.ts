@@ -1,5 +1,12 @@
 import { massOfArea } from '../base/index.ts';
-import { countRange, type CountRange, type Join, mmOrNull, type Part } from '../pattern/index.ts';
+import {
+  type ACROSS_BY,
+  countRange,
+  type CountRange,
+  type Join,
+  mmOrNull,
+  type Part,
+} from '../pattern/index.ts';
 import { baseMm, type Solid } from '../shapes/index.ts';
 import type { Fibre } from '../shelf/index.ts';
 import type { Calibration } from './calibration.ts';
@@ -18,12 +25,16 @@ import type { UseEstimate, WoolRole } from './useEstimate.ts';
 import { fibreOf } from './useWorking.ts';
 import type { Wool } from './wool.ts';
 
+/** How wide a join is, by what somebody typed, by the surfaces that meet, or by the thickness of what is set on. */
+export type AcrossBy = 'typed' | (typeof ACROSS_BY)[number];
+
 /** One join as it came out. */
 export interface JoinEstimate {
   readonly joinId: string;
   readonly count: CountRange | null;
   /** Across the place where the parts meet; null while the part set on has no size. */
   readonly acrossMm: number | null;
+  readonly acrossBy: AcrossBy;
   readonly tailMm: number | null;
   readonly bandMm: number | null;
   readonly coat: CoatWeight | null;
@@ -40,6 +51,8 @@ interface JoinSurroundings {
   readonly settled: ReadonlyMap<string, UseEstimate>;
   readonly wool: Wool;
   readonly calibration: Calibration;
+  /** Where the surfaces meet, mm across, of joins that are as wide as that. */
+  readonly contactsMm: ReadonlyMap<string, number>;
 }
 
 /** How many such joins there are: as said, else one for each piece that is set on. */
@@ -51,7 +64,8 @@ export function joinCount(join: Join, parts: readonly Part[]): CountRange | null
 /** What a join takes: the loose end that is rolled with its part, and the wool over it. */
 export function estimateJoin(join: Join, count: CountRange | null, around: JoinSurroundings): JoinEstimate {
   const setOn = around.parts.get(join.partId);
-  const acrossMm = mmOrNull(join.across) ?? (setOn?.solid ? baseMm(setOn.solid) : null);
+  const known = acrossOf(join, around);
+  const acrossMm = known?.mm ?? (setOn?.solid ? baseMm(setOn.solid) : null);
   const bandMm = mmOrNull(join.cover?.band ?? null) ?? (acrossMm === null ? null : usualBandMm(acrossMm));
   const loose = looseEndOf(join, count, around);
   const cover = coverOf(join, count, acrossMm, bandMm, around);
@@ -59,6 +73,7 @@ export function estimateJoin(join: Join, count: CountRange | null, around: JoinS
     joinId: join.id,
     count,
     acrossMm,
+    acrossBy: known?.by ?? 'thickness',
     bandMm: join.cover ? bandMm : null,
     tailMm: loose?.tailMm ?? null,
     coat: cover?.coat ?? null,
@@ -66,6 +81,17 @@ export function estimateJoin(join: Join, count: CountRange | null, around: JoinS
     isEndIncluded: loose?.isIncluded ?? false,
     cover: cover?.use ?? null,
   };
+}
+
+/** As typed, or as the surfaces meet; null: neither is known. */
+function acrossOf(
+  join: Join,
+  { contactsMm }: JoinSurroundings,
+): { readonly mm: number; readonly by: AcrossBy } | null {
+  const typedMm = mmOrNull(join.across);
+  if (typedMm !== null) return { mm: typedMm, by: 'typed' };
+  const contactMm = join.acrossBy === 'contact' ? contactsMm.get(join.id) : undefined;
+  return contactMm === undefined ? null : { mm: contactMm, by: 'contact' };
 }
 
 interface Owner {
@@ -134,7 +160,8 @@ interface LooseEnd {
 function looseEndOf(join: Join, count: CountRange | null, around: JoinSurroundings): LooseEnd | null {
   if (!join.looseEnd) return null;
   const part = around.parts.get(join.looseEnd.partId);
-  const tailMm = part ? tailOf(join.looseEnd, part) : null;
+  const across = acrossOf(join, around);
+  const tailMm = part ? tailOf(join.looseEnd, part, across?.by === 'contact' ? across.mm : null) : null;
   // Round all over, and its maker has not said that it has one.
   if (tailMm === 'none') return null;
   if (part && holdsItsEnds(part, around.settled)) return { tailMm, use: null, isIncluded: true };
@@ -143,10 +170,13 @@ function looseEndOf(join: Join, count: CountRange | null, around: JoinSurroundin
 
 type JoinEnd = NonNullable<Join['looseEnd']>;
 
-/** How long one end is, mm: as typed; else as is usual for its shape, and no more than a share of its part. */
+/**
+ * How long one end is, mm: as typed; else as is usual for its contact or its shape, and no more than a share of its part.
+ */
 function tailOf(
   { length, ends, amount }: JoinEnd,
   { solid, rollUp, part, layers }: PartWorking,
+  contactMm: number | null,
 ): number | null | 'none' {
   const typedMm = mmOrNull(length);
   if (typedMm !== null) return typedMm;
@@ -155,7 +185,7 @@ function tailOf(
   if (!solid || !layers || isShapeless({ part })) return null;
   const across = looseAcrossMm(solid);
   if (across === null) return 'none';
-  const usualMm = usualTailMm(across);
+  const usualMm = usualTailMm(contactMm ?? across);
   if (!rollUp) return usualMm;
   const gPerMm = looseEndMassG(endSectionMm2(solid, rollUp, null), 1, rollUp.packedGPerCm3);
   const mostG = (MOST_TAIL_FRACTION * pieceG(layers)) / ends;
@@ -194,9 +224,9 @@ function endUse(
   { partId, ends, amount }: JoinEnd,
   count: CountRange | null,
   tailMm: number | null,
-  { parts }: JoinSurroundings,
+  around: JoinSurroundings,
 ): UseEstimate {
-  const part = parts.get(partId);
+  const part = around.parts.get(partId);
   const core = part?.uses.find(({ use }) => use.role === 'core');
   const base: Owner = {
     owner: { kind: 'part', id: partId },
@@ -209,7 +239,7 @@ function endUse(
   if (!core || typeof core.fibre !== 'object') {
     return unknownUse(base, core && typeof core.fibre === 'string' ? core.fibre : 'fibre_missing');
   }
-  const endG = massOfEnd(amount, tailMm, core.fibre, part, mmOrNull(join.across));
+  const endG = massOfEnd(amount, tailMm, core.fibre, part, acrossOf(join, around)?.mm ?? null);
   if (typeof endG === 'string') return unknownUse(base, endG);
   if (!count) return unknownUse(base, 'count_missing');
   return knownUse(base, { fibreId: core.fibre.id, count, pieceG: endG * ends, cause: 'density' });

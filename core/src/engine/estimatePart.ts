@@ -11,6 +11,7 @@ const NOTHING_ELSE: Omit<WoolOfPattern, 'parts'> = {
   shared: [],
   weighedMakeG: null,
   lengthUnit: 'mm',
+  stance: null,
 };
 
 /** The wool of one part alone. Never throws: what cannot be worked out is unknown, with its reason. */

@@ -1,5 +1,6 @@
 import { toMm } from '../base/index.ts';
-import type { Pattern } from '../pattern/index.ts';
+import { countRange, type Pattern } from '../pattern/index.ts';
+import { contactsOfJoins } from '../placing/index.ts';
 import { calculatePart } from './calculatePart.ts';
 import { calibrate, type Calibration, type CalibrationSources } from './calibration.ts';
 import { type CutEstimate, estimateCuts } from './cuts/estimateCuts.ts';
@@ -45,7 +46,7 @@ export interface SumWithUnknown {
 /** What of a pattern its wool, findings and cuts follow from. */
 export type WoolOfPattern = Pick<
   Pattern,
-  'parts' | 'joins' | 'joinsApart' | 'cuts' | 'findings' | 'shared' | 'weighedMakeG' | 'lengthUnit'
+  'parts' | 'joins' | 'joinsApart' | 'cuts' | 'findings' | 'shared' | 'weighedMakeG' | 'lengthUnit' | 'stance'
 >;
 
 /** What one make takes. Minutes and needles are of its steps: `stepTotals`. */
@@ -104,8 +105,15 @@ function estimateWith(
   const { calibration } = workings;
   const { uses: settled, shared } = resolveAmounts(workings.parts, pattern.shared);
   const byId = new Map(workings.parts.map((working) => [working.part.id, working]));
+  const contactsMm = contactsWhereAsked(pattern, workings.parts);
   const joins = pattern.joins.map((join) =>
-    estimateJoin(join, joinCount(join, pattern.parts), { parts: byId, settled, wool, calibration }),
+    estimateJoin(join, joinCount(join, pattern.parts), {
+      parts: byId,
+      settled,
+      wool,
+      calibration,
+      contactsMm,
+    }),
   );
   const held = heldByPart(pattern, joins);
   const parts = workings.parts.map((working) => {
@@ -142,6 +150,23 @@ function estimateWith(
     calibration,
     joinsApart: pattern.joinsApart,
   };
+}
+
+const NO_CONTACTS: ReadonlyMap<string, number> = new Map();
+
+/** The figure is put together only where a join is as wide as its surfaces meet. */
+function contactsWhereAsked(
+  pattern: WoolOfPattern,
+  workings: readonly PartWorking[],
+): ReadonlyMap<string, number> {
+  if (!pattern.joins.some(({ across, acrossBy }) => across === null && acrossBy === 'contact'))
+    return NO_CONTACTS;
+  const pieces = workings.map(({ part, solid }) => ({
+    partId: part.id,
+    solid,
+    count: countRange(part.count),
+  }));
+  return contactsOfJoins(pattern, pieces);
 }
 
 /** Every part worked out on its own, with the wire through it and what it lies on. */

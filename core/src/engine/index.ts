@@ -3,7 +3,7 @@ export type { UseWorking } from './useWorking.ts';
 export { coatByContrast, hidingConstant } from './coat.ts';
 export { compareEstimates, type WoolMove } from './compareEstimates.ts';
 export type { CutPiece, FindingTotal } from './estimateFindings.ts';
-export type { JoinEstimate } from './estimateJoins.ts';
+export type { AcrossBy, JoinEstimate } from './estimateJoins.ts';
 export { estimatePart } from './estimatePart.ts';
 export {
   estimatePattern,

@@ -28,9 +28,6 @@ export {
   type Held,
   type PlaceChange,
 } from './together/movePlace.ts';
-export { placeFigure, type NotPlaced, type PlacedPiece, type SetOn } from './together/placeFigure.ts';
-export { hostSpot } from './together/onHost.ts';
-export { directionIn, dot, pointIn, type Vec3 } from './together/space.ts';
 export type { PointOnPiece } from './together/hanging.ts';
 export { heightAgainst, turningRoom } from './together/overall.ts';
 export { putTogether, whatItTells, type FigureTells, type Together } from './together/together.ts';
@@ -43,7 +40,6 @@ export {
   proposedSizes,
 } from './together/proportions.ts';
 export { wireEnds, type WireEnd } from './together/wireEnds.ts';
-export { contactRing, looseEndOf } from './together/contact.ts';
 export { aroundForGap, fitsOf, isFitting, widestGapMm, type Fit } from './together/fits.ts';
 export { guidePieces, type GuidePieces } from './guide/guidePieces.ts';
 export type {

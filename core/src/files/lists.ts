@@ -66,6 +66,8 @@ const FINDINGS: readonly Column[] = [
   column('outer width mm', 'measure.outerMm.width', numberOrUnknown),
   column('outer height mm', 'measure.outerMm.height', numberOrUnknown),
   column('inside mm', 'measure.innerMm', numberOrUnknown),
+  column('widest inside mm', 'measure.innerHighMm', numberOrUnknown),
+  column('post mm', 'measure.postMm', numberOrUnknown),
   column('size varies', 'measure.sizeVaries', yesNo),
   column('pieces a pack', 'measure.piecesPerPack', number),
   column('diameter mm', 'measure.diameterMm', numberOrUnknown),

@@ -10,6 +10,7 @@ import {
   sizedWords,
 } from '../words/index.ts';
 import { lotNotesOf } from './lotNotes.ts';
+import { pairsOfGroup } from './pairsOfGroup.ts';
 import type { PaperLabel, PaperSource } from './paper.ts';
 import { creditsOfGroup, fibreName, portionGrams, swatchOf } from './shown.ts';
 
@@ -52,9 +53,9 @@ export function bagLabels(source: PaperSource): PaperLabel[] {
       ...label,
       bag,
       title: titleOf(pack),
-      lines: label.lines.map(({ fibreId, ...line }) => ({
+      lines: label.lines.map(({ fibreId, pairs, ...line }) => ({
         ...line,
-        note: lotNotes([pack.id], bagKey, fibreId).join('; '),
+        note: [...pairs, ...lotNotes([pack.id], bagKey, fibreId)].join('; '),
       })),
     }));
   });
@@ -63,7 +64,11 @@ export function bagLabels(source: PaperSource): PaperLabel[] {
 /** What is alike on the labels of all packs of a group. */
 type BagLabel = Omit<PaperLabel, 'title' | 'lines'> & {
   readonly bagKey: string;
-  readonly lines: readonly (Omit<PaperLabel['lines'][number], 'note'> & { readonly fibreId: string })[];
+  readonly lines: readonly (Omit<PaperLabel['lines'][number], 'note'> & {
+    readonly fibreId: string;
+    /** What of it goes into a thing that is like no other. */
+    readonly pairs: readonly string[];
+  })[];
 };
 
 function titleOf(pack: Pack): string {
@@ -92,6 +97,15 @@ function bagsOfGroup(group: PackGroup, source: PaperSource): BagLabel[] {
 }
 
 function bagLines(bag: Bag, fibres: readonly FibrePortion[], group: PackGroup, source: PaperSource) {
+  // Said once, beside the first wool of its part.
+  let unsaid = pairsOfGroup(group, source.wool);
+  const pairsIn = (uses: FibrePortion['lines']): string[] => {
+    const isIn = ({ partId, makeAt }: (typeof unsaid)[number]) =>
+      uses.some((use) => use.makeAt === makeAt && use.owner.kind === 'part' && use.owner.id === partId);
+    const found = unsaid.filter(isIn);
+    unsaid = unsaid.filter((pair) => !found.includes(pair));
+    return found.map(({ words }) => words);
+  };
   const lines = fibres
     .filter((portion) => portion.bag === bag.key)
     .map(({ fibreId, packG, exactG, unknownCount, lines: uses }) => ({
@@ -101,6 +115,7 @@ function bagLines(bag: Bag, fibres: readonly FibrePortion[], group: PackGroup, s
       text: source.wool.fibres.has(fibreId) ? fibreNamesOf(source.wool)(fibreId) : fibreName(source, fibreId),
       grams: portionGrams({ packG, exactG, unknownCount }, source.input),
       parts: [...new Set(uses.map(({ owner, makeAt }) => partName(owner, makeAt, group)))],
+      pairs: pairsIn(uses),
     }));
   return { lines, parts: [...new Set(lines.flatMap(({ parts }) => parts))].join(', ') };
 }

@@ -38,6 +38,7 @@ import {
   section,
   wide,
 } from './paper.ts';
+import { pairsOfGroup } from './pairsOfGroup.ts';
 import {
   amountOf,
   amountWords,
@@ -186,6 +187,9 @@ function woolRows(group: PackGroup, source: PaperSource, notesOf: NotesOfBag): P
 }
 
 function findingRows(group: PackGroup, { toPack, wool, input }: PaperSource): PaperRow[] {
+  const pairs = pairsOfGroup(group, wool);
+  const pairsOf = (id: string): string[] =>
+    pairs.filter((pair) => pair.findingId === id).map(({ words }) => words);
   return findingsOfPack(group, toPack, wool.findings, input).map(
     ({ findingId, amount, spare, isPackaging, pieces }) => {
       const finding = wool.findings.get(findingId);
@@ -200,7 +204,10 @@ function findingRows(group: PackGroup, { toPack, wool, input }: PaperSource): Pa
               ? `${amountWords(finding, amount)} + ${amountWords(finding, spare)} spare`
               : amountOf(finding, amount),
         ],
-        { ticks: 1, ...(pieces.length > 0 && { note: pieceNames(pieces) }) },
+        {
+          ticks: 1,
+          note: [...(pieces.length > 0 ? [pieceNames(pieces)] : []), ...pairsOf(findingId)].join('; '),
+        },
       );
     },
   );

@@ -61,7 +61,7 @@ export {
   workMinutes,
 } from './document/stepMinutes.ts';
 export { isSameThing } from './document/things.ts';
-export { Join, JOIN_METHODS, type JoinMethod } from './document/join.ts';
+export { ACROSS_BY, Join, JOIN_METHODS, type JoinMethod } from './document/join.ts';
 export { isIncomplete, isWoolOnly, missingForPublishing } from './check/missingForPublishing.ts';
 export {
   DerivedSize,

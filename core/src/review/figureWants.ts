@@ -1,6 +1,7 @@
 import { defaultBuild } from '../build/index.ts';
 import { estimatePattern, type Wool } from '../engine/index.ts';
-import { enclosureFit, isGoingIn, placeFigure, proportionsOf } from '../figure/index.ts';
+import { enclosureFit, isGoingIn, proportionsOf } from '../figure/index.ts';
+import { placeFigure } from '../placing/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 
 /** Something its author wants of a figure that it does not come to. */

@@ -1,6 +1,7 @@
 import { defaultBuild } from '../build/index.ts';
 import { estimatePattern, type Wool } from '../engine/index.ts';
-import { heightAgainst, placeFigure } from '../figure/index.ts';
+import { heightAgainst } from '../figure/index.ts';
+import { placeFigure } from '../placing/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 
 /** A stated height that the figure, put together as its author says, does not come to. */

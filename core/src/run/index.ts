@@ -1,3 +1,4 @@
+export { pairedThings, type PairedThing } from './things/pairedThings.ts';
 export { planInOrder, shortOverall, type DrawnRun } from './states/planInOrder.ts';
 export { inDrawingOrder, promisedBefore } from './states/promisedBefore.ts';
 export { costOfWithdrawals } from './cost/costOfWithdrawals.ts';

@@ -1,16 +1,16 @@
 import { type LengthUnit, showSizesMm } from '../base/index.ts';
-import type {
-  EnclosureFit,
-  FigureTells,
-  Fit,
-  Mend,
-  NotPlaced,
-  NotWeighed,
-  ProportionTold,
-  Standing,
-  WayIn,
-  WireEnd,
+import {
+  type EnclosureFit,
+  type FigureTells,
+  type Fit,
+  type Mend,
+  type NotWeighed,
+  type ProportionTold,
+  type Standing,
+  type WayIn,
+  type WireEnd,
 } from '../figure/index.ts';
+import { type NotPlaced } from '../placing/index.ts';
 import type {
   Enclosure,
   EnclosureShape,
@@ -161,6 +161,8 @@ export function notWeighedWords(
 export function fitWords(fit: Fit, name: string, unit: LengthUnit): string {
   if (fit.kind === 'bar')
     return `${name}: ${lengthMm(fit.barMm, unit)} long, the flat there is ${lengthMm(fit.flatMm, unit)}`;
+  if (fit.kind === 'post')
+    return `${name}: its post goes ${lengthMm(fit.postMm, unit)} in, and there are ${lengthMm(fit.depthMm, unit)} of wool`;
   if (fit.gapMm < 0) return `${name}: they lie ${lengthMm(-fit.gapMm, unit)} over one another`;
   const edge =
     fit.edgeMm < 0

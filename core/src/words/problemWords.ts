@@ -134,6 +134,10 @@ export function problemWords(problem: Problem): string {
         `It cannot be wider inside (${showNumber(problem.innerMm, 1)} mm) than outside ` +
         `(${showNumber(problem.outerMm, 1)} mm).`
       );
+    case 'inner_range_reversed':
+      return problem.leastMm === null
+        ? 'Say how wide the narrowest is inside, too.'
+        : `The widest cannot be narrower inside than the narrowest, ${showNumber(problem.leastMm, 1)} mm.`;
     case 'needle_nameless':
       return 'Give its gauge, or your own word for its size, or its mark: something to ask for it by.';
     case 'pile_too_small':

@@ -1,4 +1,4 @@
-import { percentOf } from '../base/index.ts';
+import { percentOf, showNumber } from '../base/index.ts';
 import type { UseEstimate } from '../engine/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import type {
@@ -9,6 +9,7 @@ import type {
   Pack,
   PackedWool,
   PackGroup,
+  PairedThing,
   Parting,
   RunState,
   RunWants,
@@ -138,6 +139,17 @@ export function keepBackWords({ holds, isKeptBack }: Pick<Bag, 'holds' | 'isKept
   if (holds.kind === 'if-needed') return 'Open only if needed';
   if (holds.kind === 'joins') return 'Keep to the end';
   return isKeptBack ? 'Keep for later' : '';
+}
+
+/** That a part and the found thing it goes into belong together. */
+export function pairWords({ insideMm }: PairedThing, part: string, thing: string): string {
+  const range =
+    insideMm === null
+      ? 'measure each'
+      : insideMm.least === insideMm.most
+        ? `about ${showNumber(insideMm.least, 1)} mm inside`
+        : `${showNumber(insideMm.least, 1)}–${showNumber(insideMm.most, 1)} mm inside`;
+  return `${part} and its own ${thing} belong together (${range}): mark both`;
 }
 
 /** What a pack’s label calls it. */

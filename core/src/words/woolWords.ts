@@ -1,5 +1,6 @@
 import { showNumber, type Source } from '../base/index.ts';
 import type {
+  AcrossBy,
   EngineWarning,
   ErrorCause,
   GPerMRange,
@@ -7,7 +8,7 @@ import type {
   UnknownReason,
   WoolRole,
 } from '../engine/index.ts';
-import type { AmountForm, CutKind, JoinMethod, UseRole } from '../pattern/index.ts';
+import type { AmountForm, CutKind, Join, JoinMethod, UseRole } from '../pattern/index.ts';
 import type { ShapeKind } from '../shapes/index.ts';
 import type { Firmness, Packing } from '../shelf/index.ts';
 import { showGramRange } from './amounts.ts';
@@ -70,6 +71,19 @@ export const FORM_WORDS: Readonly<Record<AmountForm, string>> = {
   trimmings: 'from trimmings',
   until: 'until it is right',
 };
+
+/** How wide a join is where nobody typed it. */
+export const ACROSS_BY_WORDS: Readonly<Record<Join['acrossBy'], string>> = {
+  contact: 'as wide as they meet',
+  thickness: 'as thick as what is set on',
+};
+
+/** Why it is so wide: `as they meet`. Empty: it was typed. */
+export function acrossReasonWords({ acrossBy }: Pick<Join, 'acrossBy'>, by: AcrossBy): string {
+  if (by === 'typed') return '';
+  if (by === 'contact') return 'as they meet';
+  return acrossBy === 'contact' ? 'as thick as it is: they do not meet yet' : 'as thick as it is';
+}
 
 export const JOIN_METHOD_WORDS: Readonly<Record<JoinMethod, string>> = {
   needled: 'needled',

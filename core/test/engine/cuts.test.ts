@@ -230,6 +230,7 @@ const figure = (amount: Amount = TOPS) =>
           across: null,
           sink: mm(5),
           slot: null,
+          acrossBy: 'thickness',
           placement: null,
           cover: { fibreId: 'coat', band: mm(9), words: '', wordsSizeFraction: 1, isIfNeeded: false },
         },

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { estimatePart, estimatePattern, sizeLedger } from '../../src/engine/index.ts';
 import { blankJoin, checkPattern, type Part, type Pattern } from '../../src/pattern/index.ts';
-import { WOOL, known } from '../support/engine.ts';
+import { finding, WOOL, known } from '../support/engine.ts';
 import { mm, part, pattern, shapes } from '../support/make.ts';
 
 describe('joins', () => {
@@ -9,7 +9,7 @@ describe('joins', () => {
     pattern(
       [part('body', shapes.ball(60), { coat: 'dark' }), part('leg', shapes.limb(50, 12), { count: 4 })],
       {
-        joins: [{ ...blankJoin('j', 'leg', 'body'), ...more }],
+        joins: [{ ...blankJoin('j', 'leg', 'body'), acrossBy: 'thickness', ...more }],
       },
     );
   test('a loose end is the rolled section × its length × packed density, and is rolled with its part', () => {
@@ -35,7 +35,7 @@ describe('joins', () => {
   ])('%s', (_name, diameter, tailMm) => {
     // Long enough that 15 % of it is no bound.
     const figure = pattern([part('a', shapes.ball(60)), part('b', shapes.limb(900, diameter))], {
-      joins: [blankJoin('j', 'b', 'a')],
+      joins: [{ ...blankJoin('j', 'b', 'a'), acrossBy: 'thickness' }],
     });
     expect(estimatePattern(figure, WOOL).joins[0]?.tailMm).toBe(tailMm);
   });
@@ -95,6 +95,9 @@ describe('sizes that follow from others', () => {
   test('the inside of a shell less its clearance, and a ratio of another part', () => {
     const plug = derived({ from: 'finding', size: 'diameter', findingId: 'shell', clearance: mm(2) });
     expect(estimatePart(plug, WOOL).solid?.widthMm).toBe(24);
+    // Of shells of which no two are alike the widest: what is too large can be felted smaller.
+    const findings = new Map([['shell', finding('shell', { innerMm: 23, innerHighMm: 26 })]]);
+    expect(estimatePart(plug, { ...WOOL, findings }).solid?.widthMm).toBe(24);
     const half = derived({ from: 'part', size: 'diameter', partId: 'body', ofSize: 'diameter', ratio: 0.5 });
     expect(
       estimatePattern(pattern([half, part('body', shapes.ball(60))]), WOOL).parts[0]?.solid?.widthMm,

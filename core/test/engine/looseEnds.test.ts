@@ -25,6 +25,7 @@ const figure = (
   joins: [
     {
       ...blankJoin('j', ownPart.id, 'body'),
+      acrossBy: 'thickness',
       looseEnd: end && { partId: ownPart.id, length: null, ends: 1, amount: null, ...end },
       ...more,
     },

@@ -118,7 +118,7 @@ const money = maybe(fc.integer({ min: 0, max: 99_999 }));
 
 describe('written and read again, nothing changes: anything that can be on the shelf', () => {
   const measure: fc.Arbitrary<FindingMeasure> = fc.oneof(
-    fc.record({ by: fc.constant('count' as const), sort: fc.constantFrom('eye' as const, 'found' as const), massG: maybe(size), outerMm: fc.record({ length: maybe(size), width: fc.constant(null), height: maybe(size) }), innerMm: maybe(size), sizeVaries: fc.boolean(), piecesPerPack: fc.integer({ min: 1, max: 500 }) }),
+    fc.record({ by: fc.constant('count' as const), sort: fc.constantFrom('eye' as const, 'found' as const), massG: maybe(size), outerMm: fc.record({ length: maybe(size), width: fc.constant(null), height: maybe(size) }), innerMm: maybe(size), innerHighMm: maybe(size), postMm: maybe(size), sizeVaries: fc.boolean(), piecesPerPack: fc.integer({ min: 1, max: 500 }) }).map((measure) => ({ ...measure, innerHighMm: measure.innerMm === null || measure.innerHighMm === null ? null : Math.max(measure.innerMm, measure.innerHighMm) })),
     fc.record({ by: fc.constant('length' as const), sort: fc.constantFrom('wire' as const, 'cord' as const), diameterMm: maybe(size), linearGPerM: maybe(size), metresPerPack: size }),
     fc.record({ by: fc.constant('area' as const), sort: fc.constantFrom('sheet' as const, 'fabric' as const), thicknessMm: maybe(size), arealGPerM2: maybe(size.map((n) => n + 1)), nap: fc.constantFrom(...NAPS), sheetLengthMm: size.map((n) => n + 10), sheetWidthMm: size.map((n) => n + 10) }),
     fc.record({ by: fc.constant('volume' as const), sort: fc.constantFrom('glue' as const, 'paint' as const), activeMinutes: maybe(size), settingMinutes: maybe(size), millilitresPerPack: size.map((n) => n + 1) }),

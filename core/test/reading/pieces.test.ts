@@ -83,7 +83,7 @@ describe('a piece', () => {
     expect(leg?.some((line) => line.endsWith('solid: under a thumb it does not dent'))).toBe(true);
     expect(ear?.find((line) => line.startsWith('Lay out'))).toMatch(/ in 3 thin layers; fold in 6 mm all round$/);
     expect(ear).toContain('Leave loose: 10 mm at one end');
-    expect(ear).toContain('Set on: onto body: needled, 7.6 mm across, sunk 4 mm, covered 9 mm wide each side');
+    expect(ear).toContain('Set on: onto body: needled, 8.7 mm across, sunk 4 mm, covered 9 mm wide each side');
     expect(ear?.filter((line) => line.startsWith('join cover: Slate ≈'))).toHaveLength(1);
   });
   test('that two joins hold leaves an end loose for each', () => {

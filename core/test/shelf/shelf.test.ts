@@ -293,6 +293,22 @@ describe('findings', () => {
       ['inner_over_outer /measure/innerMm'],
     ],
     [
+      'the widest narrower than the narrowest',
+      { measure: { ...blankMeasure('count'), innerMm: 26, innerHighMm: 23 } },
+      ['inner_range_reversed /measure/innerHighMm'],
+    ],
+    [
+      'only the widest',
+      { measure: { ...blankMeasure('count'), innerHighMm: 23 } },
+      ['inner_range_reversed /measure/innerHighMm'],
+    ],
+    ['a post', { measure: { ...blankMeasure('count'), postMm: 11 } }, []],
+    [
+      'a post of nothing',
+      { measure: { ...blankMeasure('count'), postMm: 0 } },
+      ['number_out_of_range /measure/postMm'],
+    ],
+    [
       'a pack of nothing',
       { measure: { ...blankMeasure('count'), piecesPerPack: 0 } },
       ['number_out_of_range /measure/piecesPerPack'],

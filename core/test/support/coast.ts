@@ -148,10 +148,10 @@ export const kitsOf = (recipes: BoxRecipe[], more: Partial<RunInput> = {}): RunI
   });
 
 /** What papers are made of, from nothing bought or promised. */
-export const sourceOf = (input: RunInput, designs = coastDesigns): PaperSource => {
-  const toPack = toPackOf(designs, input, coastWool);
+export const sourceOf = (input: RunInput, designs = coastDesigns, wool: Wool = coastWool): PaperSource => {
+  const toPack = toPackOf(designs, input, wool);
   const plan = portionsOfRun(toPack, input, (id) => ({
-    onHandG: coastWool.fibres.get(id)?.onHandG ?? null,
+    onHandG: wool.fibres.get(id)?.onHandG ?? null,
     promisedG: 0,
   }));
   return {
@@ -159,13 +159,13 @@ export const sourceOf = (input: RunInput, designs = coastDesigns): PaperSource =
     toPack,
     plan,
     packs: packsOf(toPack.groups, input.roster),
-    wool: coastWool,
+    wool,
     revisionNumbers: new Map([['bird-1', 3], ['pear-1', 1]]),
     kit: null,
     needles: [],
     tools: [],
     promised: NO_PROMISES,
-    shelf: coastWool.fibres,
+    shelf: wool.fibres,
     isPacked: false,
     recipes: new Map([['plum', new Map([['slate', 0.8], ['amber', 0.1], ['chalk', 0.1]])]]),
   };

@@ -1,5 +1,4 @@
-import type { Body } from '../../src/figure/together/body.ts';
-import type { Vec3 } from '../../src/figure/together/space.ts';
+import { type Body, type Vec3 } from '../../src/placing/index.ts';
 
 /** Counts little cubes within a body: its volume and its middle, with none of its formulas. */
 export function countedBody(

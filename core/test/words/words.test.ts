@@ -35,6 +35,7 @@ const EVERY: { readonly [Code in ProblemCode]: Extract<Problem, { code: Code }> 
   loose_end_unknown: { code: 'loose_end_unknown', pointer: '' },
   count_reversed: { code: 'count_reversed', pointer: '', low: 9, high: 4 },
   weight_missing: { code: 'weight_missing', pointer: '' },
+  inner_range_reversed: { code: 'inner_range_reversed', pointer: '', leastMm: 26 },
   core_twice: { code: 'core_twice', pointer: '' },
   use_not_found: { code: 'use_not_found', pointer: '', useId: 'x' },
   shared_not_found: { code: 'shared_not_found', pointer: '', sharedId: 'x' },

@@ -228,7 +228,7 @@ describe('migrations', () => {
     const store = createStore(opened.db);
     const expected = [{ kind: 'fibre', fibreId: 'g' }, { kind: 'finding', findingId: 'bead' }, { kind: 'fibre', fibreId: null }];
     for (const document of [store.patterns.find('p')?.document, store.patterns.findRevision('r')?.document]) {
-      expect(document?.formatVersion).toBe(9);
+      expect(document?.formatVersion).toBe(10);
       expect(document?.swaps.map(({ to }) => to)).toEqual(expected);
     }
     expect(Object.fromEntries(store.shelf.tools().map(({ id, standsFor }) => [id, standsFor]))).toEqual({ pad: 'surface', snips: 'scissors', loom: null });

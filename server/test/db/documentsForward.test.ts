@@ -36,7 +36,7 @@ describe('documents of patterns are brought forward', () => {
     if (!opened.ok) throw new Error(opened.refusal.code);
     const { patterns } = createStore(opened.db);
     for (const document of [patterns.find('whole')?.document, patterns.findRevision('r')?.document]) {
-      expect(document).toMatchObject({ formatVersion: 9, stance: null, poses: [], proportions: [], enclosures: [], drawnStepIds: [], parts: [{ placement: null, uses: [{ placement: null }] }], findings: [{ placement: null }] });
+      expect(document).toMatchObject({ formatVersion: 10, stance: null, poses: [], proportions: [], enclosures: [], drawnStepIds: [], parts: [{ placement: null, uses: [{ placement: null }] }], findings: [{ placement: null }] });
       expect(document && checkPattern(document)).toEqual([]);
     }
     const textOf = (id: string) => opened.db.prepare<[string], string>('SELECT document FROM pattern WHERE id = ?').pluck().get(id);
@@ -54,7 +54,7 @@ describe('documents of patterns are brought forward', () => {
     migrate(old, MIGRATIONS.slice(0, 16));
     const { poses: _poses, proportions: _proportions, enclosures: _enclosures, drawnStepIds: _drawn, ...bare } = blankPattern('Owl');
     const placement = { rule: 'mirror', spanDeg: 360, heldBy: 'base', places: [{ aroundDeg: 40, heightFraction: 0.5, leanUpDeg: 0, leanAsideDeg: 0, twistDeg: 0 }] };
-    const { slot: _slot, ...wing } = { ...blankJoin('j', 'wing', 'body'), placement };
+    const { slot: _slot, acrossBy: _by, ...wing } = { ...blankJoin('j', 'wing', 'body'), placement };
     const eighth = JSON.stringify({
       ...bare,
       formatVersion: 8,
@@ -69,8 +69,8 @@ describe('documents of patterns are brought forward', () => {
     if (!opened.ok) throw new Error(opened.refusal.code);
     const { patterns } = createStore(opened.db);
     for (const document of [patterns.find('owl')?.document, patterns.findRevision('r')?.document]) {
-      expect(document).toMatchObject({ formatVersion: 9, poses: [], proportions: [], enclosures: [], drawnStepIds: [], stance: { rests: 'sits', pitchDeg: 10 } });
-      expect(document?.joins).toEqual([{ ...wing, slot: null }]);
+      expect(document).toMatchObject({ formatVersion: 10, poses: [], proportions: [], enclosures: [], drawnStepIds: [], stance: { rests: 'sits', pitchDeg: 10 } });
+      expect(document?.joins).toEqual([{ ...wing, slot: null, acrossBy: 'thickness' }]);
       expect(document && checkPattern(document)).toEqual([]);
     }
     expect(() => opened.db.exec(`UPDATE revision SET number = 9`)).toThrow(/cannot be changed/);

@@ -192,15 +192,15 @@ describe('pattern files', () => {
     };
     const { file } = await readFile(JSON.stringify(second));
     expect(file.pattern).toMatchObject({
-      formatVersion: 9,
+      formatVersion: 10,
       level: 'practised',
       steps: [{ act: { kind: 'wrap' }, needle: { by: 'gauge', gauge: 38, profile: null }, minutes: 4 }],
     });
     const newer = await upload(
       '/pattern-files',
-      Buffer.from(JSON.stringify({ ...second, formatVersion: 10 })),
+      Buffer.from(JSON.stringify({ ...second, formatVersion: 11 })),
     ).expect(422);
-    expect(newer.body).toMatchObject({ code: 'file_newer', version: 10, newest: 9 });
+    expect(newer.body).toMatchObject({ code: 'file_newer', version: 11, newest: 10 });
   });
   test('Markdown goes out and comes in with its title, its stages and its steps', async () => {
     const ownPattern: Pattern = {

@@ -74,52 +74,13 @@ function measureFields({ problemAt }: ItemForm<FindingInput>, change: (part: obj
 
 /** The sizes and weights that belong to how it is measured. */
 export function MeasureFields({ form }: { form: ItemForm<FindingInput> }) {
-  const { input, set, problemAt } = form;
+  const { input, set } = form;
   const { measure } = input;
   const change = (part: object) => set({ measure: { ...measure, ...part } });
   const { size, pack } = measureFields(form, change);
   switch (measure.by) {
     case 'count':
-      return (
-        <>
-          <div className={styles.three}>
-            {(['length', 'width', 'height'] as const).map((side) => (
-              <NumberField
-                key={side}
-                label={side === 'height' ? 'Deep' : side === 'width' ? 'Wide' : 'Long'}
-                value={measure.outerMm[side]}
-                bounds={OUTER_BOUNDS[side]}
-                allowEmpty
-                suffix="mm"
-                problem={problemAt(`/measure/outerMm/${side}`)}
-                onValue={(next) => change({ outerMm: { ...measure.outerMm, [side]: next } })}
-              />
-            ))}
-            {size(
-              'Inside',
-              'innerMm',
-              'mm',
-              measure.innerMm,
-              FINDING_BOUNDS.count.innerMm,
-              'what must fit in',
-            )}
-            {size('Each weighs', 'massG', 'g', measure.massG, FINDING_BOUNDS.count.massG)}
-            {pack(
-              'In a pack',
-              'piecesPerPack',
-              'pcs',
-              measure.piecesPerPack,
-              FINDING_BOUNDS.count.piecesPerPack,
-            )}
-          </div>
-          <Checkbox
-            checked={measure.sizeVaries}
-            onChange={(event) => change({ sizeVaries: event.target.checked })}
-          >
-            found: no two are alike
-          </Checkbox>
-        </>
-      );
+      return <CountedFields form={form} measure={measure} />;
     case 'length':
       return (
         <div className={styles.three}>
@@ -187,4 +148,67 @@ export function MeasureFields({ form }: { form: ItemForm<FindingInput> }) {
         </div>
       );
   }
+}
+
+interface CountedFieldsProps {
+  form: ItemForm<FindingInput>;
+  measure: Extract<FindingMeasure, { by: 'count' }>;
+}
+
+/** Of what is counted: outside and inside, how far it goes in, what one weighs. */
+function CountedFields({ form, measure }: CountedFieldsProps) {
+  const { problemAt } = form;
+  const change = (part: object) => form.set({ measure: { ...measure, ...part } });
+  const { size, pack } = measureFields(form, change);
+  return (
+    <>
+      <div className={styles.three}>
+        {(['length', 'width', 'height'] as const).map((side) => (
+          <NumberField
+            key={side}
+            label={side === 'height' ? 'Deep' : side === 'width' ? 'Wide' : 'Long'}
+            value={measure.outerMm[side]}
+            bounds={OUTER_BOUNDS[side]}
+            allowEmpty
+            suffix="mm"
+            problem={problemAt(`/measure/outerMm/${side}`)}
+            onValue={(next) => change({ outerMm: { ...measure.outerMm, [side]: next } })}
+          />
+        ))}
+        {size(
+          measure.sizeVaries ? 'Inside, narrowest' : 'Inside',
+          'innerMm',
+          'mm',
+          measure.innerMm,
+          FINDING_BOUNDS.count.innerMm,
+          'what must fit in',
+        )}
+        {(measure.sizeVaries || (measure.innerHighMm ?? null) !== null) &&
+          size(
+            'Inside, widest',
+            'innerHighMm',
+            'mm',
+            measure.innerHighMm ?? null,
+            FINDING_BOUNDS.count.innerHighMm,
+            'what goes in is made for it',
+          )}
+        {size(
+          'Post goes in',
+          'postMm',
+          'mm',
+          measure.postMm ?? null,
+          FINDING_BOUNDS.count.postMm,
+          'or shank, or loop',
+        )}
+        {size('Each weighs', 'massG', 'g', measure.massG, FINDING_BOUNDS.count.massG)}
+        {pack('In a pack', 'piecesPerPack', 'pcs', measure.piecesPerPack, FINDING_BOUNDS.count.piecesPerPack)}
+      </div>
+      <Checkbox
+        checked={measure.sizeVaries}
+        onChange={(event) => change({ sizeVaries: event.target.checked })}
+      >
+        found: no two are alike
+      </Checkbox>
+    </>
+  );
 }

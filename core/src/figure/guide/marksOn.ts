@@ -2,14 +2,21 @@ import { toMm } from '../../base/index.ts';
 import type { Pattern } from '../../pattern/index.ts';
 import type { PointMm } from '../../shapes/index.ts';
 import { type Camera, seen } from '../together/camera.ts';
-import { contactRing } from '../together/contact.ts';
+import {
+  acrossAxis,
+  contactRing,
+  dot,
+  hostSpot,
+  type PlacedPiece,
+  plus,
+  pointIn,
+  times,
+  type Vec3,
+} from '../../placing/index.ts';
 import { decalOf } from '../together/decals.ts';
 import type { PlacedDetail } from '../together/details.ts';
 import type { DrawnMark } from '../together/drawnMark.ts';
-import { hostSpot } from '../together/onHost.ts';
-import type { PlacedPiece } from '../together/placeFigure.ts';
 import { silhouetteOf } from '../together/silhouette.ts';
-import { acrossAxis, dot, plus, pointIn, times, type Vec3 } from '../together/space.ts';
 import type { Together } from '../together/together.ts';
 import type { GuideMark, GuideMarkOf } from './guidePiece.ts';
 

@@ -1,7 +1,7 @@
 import { normalCdf } from '../../base/index.ts';
 import { type EdgeMargin, edgeMargins, type Point2 } from './hull.ts';
 import { centreOfMass, type CentreOfMass, type PointMass } from './masses.ts';
-import { degrees } from './space.ts';
+import { degrees } from '../../placing/index.ts';
 
 /** How a figure stands on what it rests on. */
 export type Standing =

@@ -1,4 +1,4 @@
-import { dot, radians, type Vec3 } from './space.ts';
+import { dot, radians, type Vec3 } from '../../placing/index.ts';
 
 /** From where a figure is looked at: turned about its upright so far toward its left, or from above. */
 export type LookFrom = { readonly kind: 'round'; readonly turnDeg: number } | { readonly kind: 'above' };

@@ -3,22 +3,22 @@ import { type Camera, seen } from './camera.ts';
 import { type DetailSpot, type PlacedDetail, sizeOfDetail, sizeOfThing } from './details.ts';
 import type { DrawnMark } from './drawnMark.ts';
 import { hullOf, type Point2 } from './hull.ts';
-import type { PlacedPiece } from './placeFigure.ts';
 import {
   acrossAxis,
+  type Body,
   cross,
   degrees,
   directionIn,
   dot,
   type Frame,
+  type PlacedPiece,
   plus,
   pointFrom,
   pointIn,
   times,
   unit,
   type Vec3,
-} from './space.ts';
-import type { Body } from './body.ts';
+} from '../../placing/index.ts';
 
 /** Points along the rim of what is laid on. */
 const RIM = 22;

@@ -9,11 +9,18 @@ import {
   type Use,
 } from '../../pattern/index.ts';
 import type { Finding } from '../../shelf/index.ts';
-import { hostSpot } from './onHost.ts';
-import type { Figure, PlacedPiece } from './placeFigure.ts';
-import { proposeDetail, proposeFinding } from './propose.ts';
-import { directionIn, pointIn, turnedAbout, type Vec3 } from './space.ts';
-import { spreadPlaces } from './spreadPlaces.ts';
+import {
+  directionIn,
+  type Figure,
+  hostSpot,
+  type PlacedPiece,
+  pointIn,
+  proposeDetail,
+  proposeFinding,
+  spreadPlaces,
+  turnedAbout,
+  type Vec3,
+} from '../../placing/index.ts';
 
 /** Where one detail or bought thing sits: a point of its host’s surface in the figure. */
 export interface DetailSpot {

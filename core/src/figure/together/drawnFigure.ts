@@ -1,6 +1,6 @@
 import { outermostUse, type PartEstimate } from '../../engine/index.ts';
 import { innerSolids } from '../innerSolids.ts';
-import { bodyOf } from './bodyOf.ts';
+import { bodyOf, type PlacedPiece, pointIn } from '../../placing/index.ts';
 import { isWool, type Part } from '../../pattern/index.ts';
 import { type Camera, cameraOf, type LookFrom, seen } from './camera.ts';
 import { decalOf } from './decals.ts';
@@ -8,9 +8,7 @@ import type { PlacedDetail } from './details.ts';
 import type { DrawnMark } from './drawnMark.ts';
 import { hullOf, type Point2 } from './hull.ts';
 import { drawingOrder } from './order.ts';
-import type { PlacedPiece } from './placeFigure.ts';
 import { type Silhouette, silhouetteOf } from './silhouette.ts';
-import { pointIn } from './space.ts';
 import type { Together } from './together.ts';
 
 /** What is drawn of a figure, farthest first; mm to the right and up, the ground at 0. */

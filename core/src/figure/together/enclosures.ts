@@ -2,8 +2,19 @@ import { packEnclose } from 'd3-hierarchy';
 import { mmOrNull, type Enclosure } from '../../pattern/index.ts';
 import type { Finding } from '../../shelf/index.ts';
 import { hullOf, type Point2 } from './hull.ts';
-import { type Figure, reachOf } from './placeFigure.ts';
-import { dot, plus, pointIn, radians, RIGHT, times, TOWARD_VIEWER, UP, type Vec3 } from './space.ts';
+import {
+  dot,
+  type Figure,
+  plus,
+  pointIn,
+  radians,
+  reachOf,
+  RIGHT,
+  times,
+  TOWARD_VIEWER,
+  UP,
+  type Vec3,
+} from '../../placing/index.ts';
 
 /** Which end of a figure goes through an opening first. */
 export type WayIn = 'head-first' | 'side-first' | 'front-first';

@@ -1,7 +1,6 @@
 import { mmOrNull, type Stance } from '../../pattern/index.ts';
 import { hullOf, type Point2 } from './hull.ts';
-import { type Figure, type PlacedPiece, reachOf } from './placeFigure.ts';
-import { pointIn, type Vec3 } from './space.ts';
+import { type Figure, type PlacedPiece, pointIn, reachOf, type Vec3 } from '../../placing/index.ts';
 
 /** What lies as near to the lowest plane stands on it, mm: felt gives. */
 const FOOT_MM = 1.5;

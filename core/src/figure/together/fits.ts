@@ -1,8 +1,15 @@
 import { isWithin } from '../../shapes/index.ts';
-import type { Body } from './body.ts';
+import {
+  type Body,
+  length,
+  minus,
+  type PlacedPiece,
+  plus,
+  pointFrom,
+  times,
+  type Vec3,
+} from '../../placing/index.ts';
 import { type DetailSpot, type PlacedDetail, sizeOfDetail } from './details.ts';
-import type { PlacedPiece } from './placeFigure.ts';
-import { length, minus, plus, pointFrom, times, type Vec3 } from './space.ts';
 
 /** How something put on a piece goes there. */
 export type Fit =
@@ -16,15 +23,35 @@ export type Fit =
       /** From the outer edge of either to where the host ends there, mm; under nought it stands over. */
       readonly edgeMm: number;
     }
+  /** A post, a shank, a loop within the wool there is under it. */
+  | {
+      readonly kind: 'post';
+      readonly detail: PlacedDetail;
+      readonly postMm: number;
+      readonly depthMm: number;
+    }
   /** A bar, a magnet: something stiff on what flat there is. */
   | { readonly kind: 'bar'; readonly detail: PlacedDetail; readonly barMm: number; readonly flatMm: number };
 
-export const isFitting = (fit: Fit): boolean =>
-  fit.kind === 'pair' ? fit.gapMm >= 0 && fit.edgeMm >= 0 : fit.flatMm >= fit.barMm;
+/** What holds a post has so much wool beyond its end, mm (ours). */
+const BEYOND_POST_MM = 2;
+
+export function isFitting(fit: Fit): boolean {
+  switch (fit.kind) {
+    case 'pair':
+      return fit.gapMm >= 0 && fit.edgeMm >= 0;
+    case 'bar':
+      return fit.flatMm >= fit.barMm;
+    case 'post':
+      return fit.depthMm >= fit.postMm + BEYOND_POST_MM;
+  }
+}
 
 /** Of everything on a figure whose going there can be told. */
 export const fitsOf = (details: readonly PlacedDetail[]): Fit[] =>
-  details.flatMap((detail) => pairFit(detail) ?? barFit(detail) ?? []);
+  details.flatMap((detail) =>
+    [pairFit(detail) ?? barFit(detail), postFit(detail)].filter((fit) => fit !== null),
+  );
 
 /** How wide a host is at a height, from its right to its left, mm. */
 export function chordMm(host: Body, heightFraction: number): number {
@@ -76,6 +103,25 @@ function pairFit(detail: PlacedDetail): Fit | null {
     gapMm: length(minus(first.point, other.point)) - size.acrossMm,
     edgeMm: Math.min(...edges),
   };
+}
+
+function postFit(detail: PlacedDetail): Fit | null {
+  const { of, host, spots } = detail;
+  const measure = of.kind === 'finding' ? of.finding.measure : null;
+  const postMm = measure?.by === 'count' ? (measure.postMm ?? null) : null;
+  if (postMm === null || spots.length === 0) return null;
+  return { kind: 'post', detail, postMm, depthMm: Math.min(...spots.map((spot) => depthAt(host, spot))) };
+}
+
+/** How much wool there is straight in from a spot, mm. */
+function depthAt(
+  { body, frame }: PlacedPiece,
+  { point, normal }: Pick<DetailSpot, 'point' | 'normal'>,
+): number {
+  const isIn = (mm: number) => body.contains(pointFrom(frame, plus(point, times(normal, -mm))));
+  let mm = 0;
+  while (mm < MOST_MM && isIn(mm + STEP_MM)) mm += STEP_MM;
+  return mm;
 }
 
 const isStiff = ({ of }: PlacedDetail): boolean =>

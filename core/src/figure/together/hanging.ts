@@ -1,7 +1,14 @@
 import type { SurfacePoint } from '../../pattern/index.ts';
 import type { CentreOfMass } from './masses.ts';
-import { type Figure, type PlacedPiece, reachOf } from './placeFigure.ts';
-import { degrees, pointFrom, pointIn, type Vec3 } from './space.ts';
+import {
+  degrees,
+  type Figure,
+  type PlacedPiece,
+  pointFrom,
+  pointIn,
+  reachOf,
+  type Vec3,
+} from '../../placing/index.ts';
 
 /** A point of one piece’s surface, as it is written. */
 export interface PointOnPiece extends SurfacePoint {

@@ -2,8 +2,15 @@ import { commonSigmaFree, type PatternEstimate, type UseEstimate } from '../../e
 import type { Pattern } from '../../pattern/index.ts';
 import { type Finding, findingMassG } from '../../shelf/index.ts';
 import type { PlacedDetail } from './details.ts';
-import type { Figure, PlacedPiece } from './placeFigure.ts';
-import { ORIGIN, plus, pointIn, times, type Vec3 } from './space.ts';
+import {
+  type Figure,
+  ORIGIN,
+  type PlacedPiece,
+  plus,
+  pointIn,
+  times,
+  type Vec3,
+} from '../../placing/index.ts';
 
 /** Something heavy, and where. */
 export interface PointMass {

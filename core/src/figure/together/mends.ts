@@ -1,8 +1,7 @@
 import { standingOf, type Standing } from './balance.ts';
 import type { Point2 } from './hull.ts';
 import type { PointMass } from './masses.ts';
-import { type Figure, reachOf } from './placeFigure.ts';
-import { pointFrom, pointIn, radians, type Vec3 } from './space.ts';
+import { type Figure, pointFrom, pointIn, radians, reachOf, type Vec3 } from '../../placing/index.ts';
 
 /** A figure that can be tipped so far stands through a tap on the table, degrees. Ours. */
 export const STEADY_DEG = 8;

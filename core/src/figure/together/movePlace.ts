@@ -1,8 +1,17 @@
 import type { Place, Placement } from '../../pattern/index.ts';
-import type { Body } from './body.ts';
+import {
+  axisAt,
+  type Body,
+  degrees,
+  directionIn,
+  dot,
+  type Frame,
+  hostSpot,
+  pointIn,
+  turnedAbout,
+  type Vec3,
+} from '../../placing/index.ts';
 import { type Camera, seen } from './camera.ts';
-import { axisAt, hostSpot } from './onHost.ts';
-import { degrees, directionIn, dot, type Frame, pointIn, turnedAbout, type Vec3 } from './space.ts';
 
 /** Which of a placement’s places a hand has hold of, and whether it holds the mirror image. */
 export interface Held {

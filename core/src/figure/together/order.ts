@@ -1,6 +1,5 @@
 import type { Camera } from './camera.ts';
-import type { Figure, PlacedPiece } from './placeFigure.ts';
-import { dot, pointIn } from './space.ts';
+import { dot, type Figure, type PlacedPiece, pointIn } from '../../placing/index.ts';
 
 /**
  * The order in which pieces are drawn, farthest first: what is set on the far side of its host comes before it, what is set

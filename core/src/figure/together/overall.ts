@@ -1,7 +1,6 @@
 import { toMm } from '../../base/index.ts';
 import type { Pattern } from '../../pattern/index.ts';
-import { type Figure, reachOf } from './placeFigure.ts';
-import { pointIn, type Vec3 } from './space.ts';
+import { type Figure, pointIn, reachOf, type Vec3 } from '../../placing/index.ts';
 
 /** A figure over all, mm. */
 export interface SizeOverAll {

@@ -9,7 +9,7 @@ import {
 } from '../../pattern/index.ts';
 import { sizesOf } from '../../shapes/index.ts';
 import { sizeOverAll } from './overall.ts';
-import type { Figure } from './placeFigure.ts';
+import { type Figure } from '../../placing/index.ts';
 
 /** What a proportion comes to. */
 export type ProportionTold =

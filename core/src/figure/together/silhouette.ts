@@ -1,9 +1,17 @@
 import polygonClipping, { type MultiPolygon, type Polygon } from 'polygon-clipping';
-import type { Body } from './body.ts';
+import {
+  type Body,
+  dot,
+  type Frame,
+  minus,
+  type PlacedPiece,
+  plus,
+  pointIn,
+  times,
+  type Vec3,
+} from '../../placing/index.ts';
 import { type Camera, seen } from './camera.ts';
 import { hullOf, type Point2 } from './hull.ts';
-import type { PlacedPiece } from './placeFigure.ts';
-import { dot, minus, type Frame, plus, pointIn, times, type Vec3 } from './space.ts';
 
 /** Closed contours, mm to the right and up, even-odd. */
 export type Silhouette = readonly (readonly Point2[])[];

@@ -13,7 +13,7 @@ import {
 } from './hanging.ts';
 import { centreOfMass, type CentreOfMass, type Masses, massesOf } from './masses.ts';
 import { type HeightAgainst, heightAgainst, type SizeOverAll, sizeOverAll } from './overall.ts';
-import { type Figure, placeFigure } from './placeFigure.ts';
+import { type Figure, placeFigure } from '../../placing/index.ts';
 
 /** A build put together, as it is drawn. */
 export interface Together {

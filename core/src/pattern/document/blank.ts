@@ -30,7 +30,7 @@ export const BLANK_WRITING = {
 export function blankPattern(title: string): Pattern {
   return {
     format: 'lanakit-pattern',
-    formatVersion: 9,
+    formatVersion: 10,
     title,
     finishedHeight: null,
     level: null,
@@ -84,7 +84,7 @@ export const blankLooseEnd = (partId: string): NonNullable<Join['looseEnd']> => 
   amount: null,
 });
 
-/** A new join: needled, with a loose end of what is set on, not covered. */
+/** A new join: needled, as wide as the surfaces meet, with a loose end of what is set on, not covered. */
 export const blankJoin = (id: string, partId: string, ontoId: string): Join => ({
   id,
   partId,
@@ -93,6 +93,7 @@ export const blankJoin = (id: string, partId: string, ontoId: string): Join => (
   count: null,
   looseEnd: blankLooseEnd(partId),
   across: null,
+  acrossBy: 'contact',
   sink: null,
   slot: null,
   placement: null,

@@ -8,6 +8,8 @@ const Size = orUnknown(Length);
 export const JOIN_METHODS = ['needled', 'sewn', 'glued', 'wired', 'wrapped'] as const;
 export type JoinMethod = (typeof JOIN_METHODS)[number];
 
+export const ACROSS_BY = ['thickness', 'contact'] as const;
+
 /** The wool of one loose end, where its part's section does not tell it. */
 const LooseEndAmount = discriminated('by', [
   Type.Object(
@@ -52,8 +54,13 @@ export const Join = Type.Object(
         strict,
       ),
     ),
-    /** Across the place where they meet; null: as thick as the part set on is there. */
+    /** Across the place where they meet; null: as `acrossBy` tells. */
     across: Size,
+    /**
+     * By what the join is as wide as it is, where nobody typed it: the thickness of the part set on, or its contact, as
+     * wide as the two surfaces meet where it sits. Cover and loose end follow from it.
+     */
+    acrossBy: oneOf(ACROSS_BY),
     /** How deep the part is sunk into the other. */
     sink: Size,
     /** Snipped into the other, for the part to go into; `length` along the surface; null: none. */

@@ -51,16 +51,23 @@ type TechniqueUseOfFifth = Omit<TechniqueUse, 'rights'> & { readonly credit: str
 /** A use, a join, a part, a finding as the first seven formats had them: nothing has a place. */
 type UseOfSeventh = Without<Use, 'placement'>;
 type PartOfSeventh = Omit<Part, 'placement' | 'uses'> & { readonly uses: readonly UseOfSeventh[] };
-type JoinOfSeventh = Omit<Join, 'placement' | 'slot'>;
+type JoinOfSeventh = Omit<JoinOfNinth, 'placement' | 'slot'>;
 type FindingUseOfSeventh = Omit<FindingUse, 'placement'>;
+
+/** A document of the ninth: joins as wide as what is set on is thick. */
+type PatternOfNinth = Omit<Pattern, 'formatVersion' | 'joins'> & {
+  readonly formatVersion: 9;
+  readonly joins: readonly JoinOfNinth[];
+};
+type JoinOfNinth = Omit<Join, 'acrossBy'>;
 
 /** A document of the eighth: nothing is to stay in proportion or to go into anything, no step is drawn, nothing has a slot or a pose. */
 type PatternOfEighth = Omit<
-  Pattern,
+  PatternOfNinth,
   'formatVersion' | 'poses' | 'proportions' | 'enclosures' | 'drawnStepIds' | 'joins'
 > & {
   readonly formatVersion: 8;
-  readonly joins: readonly Omit<Join, 'slot'>[];
+  readonly joins: readonly Omit<JoinOfNinth, 'slot'>[];
 };
 
 /** A document of the seventh: pieces side by side. */
@@ -140,6 +147,7 @@ type PatternOfSecond = Heading &
 
 export type PatternOfAnyFormat =
   | Pattern
+  | PatternOfNinth
   | PatternOfEighth
   | PatternOfSeventh
   | PatternOfSixth
@@ -167,8 +175,10 @@ export function upgradePattern(document: PatternOfAnyFormat): Pattern {
     case 7:
       return upgradePattern(eighthFrom(document));
     case 8:
-      return ninthFrom(document);
+      return upgradePattern(ninthFrom(document));
     case 9:
+      return tenthFrom(document);
+    case 10:
       return document;
   }
 }
@@ -246,8 +256,15 @@ function isOfWool(of: Swap['of'], { parts }: PatternOfSixth): boolean {
   return use !== undefined && isWool(use as Use);
 }
 
+/** What was weighed out by it stays as it was. */
+const tenthFrom = (document: PatternOfNinth): Pattern => ({
+  ...document,
+  formatVersion: 10,
+  joins: document.joins.map((join) => ({ ...join, acrossBy: 'thickness' })),
+});
+
 /** Nobody has said any. */
-const ninthFrom = (document: PatternOfEighth): Pattern => ({
+const ninthFrom = (document: PatternOfEighth): PatternOfNinth => ({
   ...document,
   formatVersion: 9,
   poses: [],

@@ -8,6 +8,8 @@ export type ShelfProblem =
         | { readonly code: 'colour_not_read'; readonly text: string }
         | { readonly code: 'name_taken'; readonly name: string }
         | { readonly code: 'inner_over_outer'; readonly innerMm: number; readonly outerMm: number }
+        /** `leastMm` null: only the widest is said. */
+        | { readonly code: 'inner_range_reversed'; readonly leastMm: number | null }
         | { readonly code: 'needle_nameless' }
         | { readonly code: 'pack_twice' }
         | { readonly code: 'blend_empty' }

@@ -10,6 +10,8 @@ export const FINDING_BOUNDS = {
   count: {
     massG: { min: 0.001, max: 10_000 },
     innerMm: SIZE,
+    innerHighMm: SIZE,
+    postMm: SIZE,
     piecesPerPack: { min: 1, max: 100_000 },
   },
   length: {
@@ -41,13 +43,24 @@ export function checkFinding(finding: FindingInput): ShelfProblem[] {
     ...(finding.colour === null ? [] : checkColour(finding.colour, '/colour')),
     ...checkNumbers(measure, FINDING_BOUNDS[measure.by], '/measure'),
     ...(measure.by === 'count' ? checkNumbers(measure.outerMm, OUTER_BOUNDS, '/measure/outerMm') : []),
-    ...(measure.by === 'count' ? checkFitsInside(measure.outerMm.width, measure.innerMm) : []),
+    ...(measure.by === 'count' ? checkInside(measure) : []),
     ...checkNumbers(finding, { priceMinor: FINDING_PRICE_BOUNDS }, ''),
   ];
 }
 
-/** Nothing is wider inside than outside. */
-function checkFitsInside(outerMm: number | null, innerMm: number | null): ShelfProblem[] {
-  if (outerMm === null || innerMm === null || innerMm < outerMm) return [];
-  return [{ code: 'inner_over_outer', pointer: '/measure/innerMm', innerMm, outerMm }];
+/** Nothing is wider inside than outside, and the widest is no narrower than the narrowest. */
+function checkInside({
+  outerMm: { width: outerMm },
+  innerMm,
+  innerHighMm = null,
+}: Extract<FindingInput['measure'], { by: 'count' }>): ShelfProblem[] {
+  const isUpsideDown = innerHighMm !== null && (innerMm === null || innerHighMm < innerMm);
+  return [
+    ...(outerMm !== null && innerMm !== null && innerMm >= outerMm
+      ? [{ code: 'inner_over_outer', pointer: '/measure/innerMm', innerMm, outerMm } as const]
+      : []),
+    ...(isUpsideDown
+      ? [{ code: 'inner_range_reversed', pointer: '/measure/innerHighMm', leastMm: innerMm } as const]
+      : []),
+  ];
 }

@@ -18,7 +18,12 @@ const Counted = Type.Object(
     sort: oneOf(COUNTED_SORTS),
     massG: orUnknown(Type.Number({ description: 'each' })),
     outerMm: Type.Object({ length: Size, width: Size, height: Size }, strict),
+    /** Of things that vary the narrowest. */
     innerMm: Size,
+    /** Of things that vary the widest; not there, or null: as wide as all. */
+    innerHighMm: Type.Optional(Size),
+    /** How far its post, shank or loop goes into the wool; not there, or null: nobody has measured it, or it has none. */
+    postMm: Type.Optional(Size),
     /** Found things: no two are alike, so every size is only about right. */
     sizeVaries: Type.Boolean(),
     piecesPerPack: Type.Number({ description: 'put-up' }),
@@ -112,6 +117,8 @@ const BLANK_MEASURES: { readonly [By in MeasuredBy]: Extract<FindingMeasure, { b
     massG: null,
     outerMm: { length: null, width: null, height: null },
     innerMm: null,
+    innerHighMm: null,
+    postMm: null,
     sizeVaries: false,
     piecesPerPack: 1,
   },

@@ -4,7 +4,7 @@ import { estimatePattern } from '../../../src/engine/index.ts';
 import { ABOVE, cameraOf, FRONT, type LookFrom, seen, SIDE } from '../../../src/figure/together/camera.ts';
 import { drawnFigure } from '../../../src/figure/together/drawnFigure.ts';
 import { isWithin } from '../../../src/shapes/index.ts';
-import { pointIn } from '../../../src/figure/together/space.ts';
+import { pointIn } from '../../../src/placing/index.ts';
 import { putTogether } from '../../../src/figure/together/together.ts';
 import { type Pattern, straightOut, UPRIGHT } from '../../../src/pattern/index.ts';
 import { WOOL } from '../../support/engine.ts';

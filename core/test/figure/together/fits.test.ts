@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { estimatePattern, type Wool } from '../../../src/engine/index.ts';
-import { bodyOf } from '../../../src/figure/together/bodyOf.ts';
+import { bodyOf } from '../../../src/placing/index.ts';
 import { aroundForGap, chordMm, type Fit, fitsOf, isFitting } from '../../../src/figure/together/fits.ts';
 import { putTogether } from '../../../src/figure/together/together.ts';
 import { type Placement, straightOut, type Use } from '../../../src/pattern/index.ts';
@@ -22,6 +22,7 @@ const wool: Wool = {
     ['eye', finding('eye', { outerMm: { length: 8, width: 8, height: 5 } })],
     ['pin', finding('pin', { sort: 'pin-back', outerMm: { length: 25, width: 5, height: 6 } })],
     ['bare', finding('bare', {})],
+    ['posted', finding('posted', { outerMm: { length: 8, width: 8, height: 5 }, postMm: 12 })],
   ]),
 };
 const placement = (
@@ -95,6 +96,22 @@ describe('how features go on a host', () => {
     expect(onBall.flatMm).toBeLessThanOrEqual(2 * Math.sqrt(2 * 30 * 1.5 - 1.5 ** 2));
     expect(isFitting(onBall)).toBe(false);
     expect(fitWords(onBall, 'Pin', 'mm')).toMatch(/^Pin: 25 mm long, the flat there is 1[89] mm$/);
+  });
+  test.each([
+    // Straight in through a ball there is as much wool as it is wide; a plate, as it is thick.
+    ['a ball wide enough', shapes.ball(35), 35, true],
+    ['a ball just not wide enough for what holds it beyond its end', shapes.ball(13.5), 13.5, false],
+    ['a thin plate', shapes.flat(60, 40, 7), 7, false],
+  ])('the post of an eye in its depth: %s', (_name, host, depthMm, isHeld) => {
+    const build = pattern([part('host', host)], { findings: [{ id: 'f', findingId: 'posted', partId: 'host', count: 1, placement: placement('each', 0, 0.5) }] });
+    const fit = fitsOf(putTogether(build, estimatePattern(build, wool), wool.findings).details).find(({ kind }) => kind === 'post');
+    if (fit?.kind !== 'post') throw new Error('a post');
+    expect(Math.abs(fit.depthMm - depthMm)).toBeLessThanOrEqual(0.26);
+    expect(isFitting(fit)).toBe(isHeld);
+    expect(fitWords(fit, 'Eye', 'mm')).toMatch(/^Eye: its post goes 12 mm in, and there are \d+(\.\d)? mm of wool$/);
+  });
+  test('what has no post is not judged by one', () => {
+    expect(fitOn(shapes.ball(35), 'eye', placement('mirror', 20, 0.5))?.kind).toBe('pair');
   });
 }); // prettier-ignore
 

@@ -1,17 +1,18 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { bodyOf } from '../../../src/figure/together/bodyOf.ts';
-import { cameraOf, seen } from '../../../src/figure/together/camera.ts';
-import { leanTurned, nudge, placementChanged, placeSeenAt } from '../../../src/figure/together/movePlace.ts';
-import { axisAt, hostSpot } from '../../../src/figure/together/onHost.ts';
 import {
+  axisAt,
+  bodyOf,
   degrees,
   directionIn,
   FIGURE_FRAME,
+  hostSpot,
   length,
   minus,
   type Vec3,
-} from '../../../src/figure/together/space.ts';
+} from '../../../src/placing/index.ts';
+import { cameraOf, seen } from '../../../src/figure/together/camera.ts';
+import { leanTurned, nudge, placementChanged, placeSeenAt } from '../../../src/figure/together/movePlace.ts';
 import { type Place, type Placement, straightOut } from '../../../src/pattern/index.ts';
 import { type Shape, solidOf } from '../../../src/shapes/index.ts';
 import { shapes } from '../../support/make.ts';

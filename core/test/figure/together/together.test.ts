@@ -6,8 +6,7 @@ import { supportOf } from '../../../src/figure/together/feet.ts';
 import { hangingFrom, pointOnPiece, straightHangingPoint } from '../../../src/figure/together/hanging.ts';
 import { centreOfMass, massesOf, type PointMass } from '../../../src/figure/together/masses.ts';
 import { mendsOf, STEADY_DEG } from '../../../src/figure/together/mends.ts';
-import { placeFigure } from '../../../src/figure/together/placeFigure.ts';
-import { degrees, pointIn, type Vec3 } from '../../../src/figure/together/space.ts';
+import { degrees, placeFigure, pointIn, type Vec3 } from '../../../src/placing/index.ts';
 import { putTogether, whatItTells } from '../../../src/figure/together/together.ts';
 import {
   type Part,

@@ -15,6 +15,7 @@ import { history } from './014-history.ts';
 import { listed } from './015-listed.ts';
 import { placed } from './016-placed.ts';
 import { inProportion } from './017-in-proportion.ts';
+import { asTheyMeet } from './018-as-they-meet.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
@@ -39,4 +40,5 @@ export const MIGRATIONS: readonly Migration[] = [
   listed,
   placed,
   inProportion,
+  asTheyMeet,
 ];

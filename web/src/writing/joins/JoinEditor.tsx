@@ -1,7 +1,7 @@
-import type { Length } from '@lanakit/core/base';
+import type { Length, LengthUnit } from '@lanakit/core/base';
 import type { JoinEstimate } from '@lanakit/core/engine';
-import { blankLooseEnd, type Join, JOIN_METHODS, type JoinMethod } from '@lanakit/core/pattern';
-import { JOIN_METHOD_WORDS } from '@lanakit/core/words';
+import { ACROSS_BY, blankLooseEnd, type Join, JOIN_METHODS, type JoinMethod } from '@lanakit/core/pattern';
+import { ACROSS_BY_WORDS, acrossReasonWords, JOIN_METHOD_WORDS } from '@lanakit/core/words';
 import { Button, Checkbox, Input } from 'antd';
 import { Choice } from '../../ui/fields/Choice.tsx';
 import { CountField } from '../../ui/fields/CountField.tsx';
@@ -79,12 +79,22 @@ export function JoinEditor({ join, joinEstimate, index, onDelete }: JoinEditorPr
         />
         <JoinSize
           label="Across there"
-          hint={usualSize(joinEstimate.acrossMm, lengthUnit)}
+          hint={acrossHint(join, joinEstimate, lengthUnit)}
           value={join.across}
           at="across"
           editJoin={editJoin}
         />
         <JoinSize label="Sunk in" value={join.sink} at="sink" editJoin={editJoin} />
+        {join.across === null && (
+          <Choice
+            className={styles.span6 ?? ''}
+            label="So wide, where nobody said"
+            value={join.acrossBy}
+            words={ACROSS_BY_WORDS}
+            among={ACROSS_BY}
+            onChoose={(by) => by && editJoin('how wide it is', (draft) => void (draft.acrossBy = by))}
+          />
+        )}
         <SlotFields join={join} editJoin={editJoin} />
         <Choice
           className={styles.span6 ?? ''}
@@ -199,6 +209,12 @@ function CoverFields({ join, joinEstimate, pointer, editJoin }: CoverFieldsProps
       )}
     </>
   );
+}
+
+/** What it comes to left empty, and why. */
+function acrossHint(join: Join, { acrossMm, acrossBy }: JoinEstimate, unit: LengthUnit): string | undefined {
+  const size = usualSize(acrossMm, unit);
+  return size && acrossBy !== 'typed' ? `${size}, ${acrossReasonWords(join, acrossBy)}` : undefined;
 }
 
 interface JoinSizeProps {

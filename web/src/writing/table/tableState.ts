@@ -47,6 +47,7 @@ const WOOL_KEYS = [
   'shared',
   'weighedMakeG',
   'lengthUnit',
+  'stance',
 ] as const;
 const STEP_KEYS = ['steps', 'parts', 'joins', 'links', 'stageNeedles', 'school'] as const;
 

@@ -3,10 +3,10 @@ import {
   type DrawnFigure,
   type DrawnMark,
   type DrawnPiece,
-  type PlacedPiece,
   seen,
   type Together,
 } from '@lanakit/core/figure';
+import { type PlacedPiece } from '@lanakit/core/placing';
 import { type KeyboardEvent, type PointerEvent, useCallback, useMemo } from 'react';
 import { type DrawingScale, TogetherDrawing } from '../../figure/TogetherDrawing.tsx';
 import { useTable } from '../table/tableContext.ts';

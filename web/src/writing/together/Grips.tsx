@@ -1,4 +1,5 @@
-import { type Camera, type PlacedPiece, seen } from '@lanakit/core/figure';
+import { type Camera, seen } from '@lanakit/core/figure';
+import { type PlacedPiece } from '@lanakit/core/placing';
 import type { PointerEvent } from 'react';
 import type { DrawingScale } from '../../figure/TogetherDrawing.tsx';
 import { farPoint, heldPoint } from './heldPoints.ts';

@@ -1,4 +1,5 @@
-import { type Camera, contactRing, looseEndOf, seen, type SetOn, type Together } from '@lanakit/core/figure';
+import { type Camera, seen, type Together } from '@lanakit/core/figure';
+import { contactRing, looseEndOf, type SetOn } from '@lanakit/core/placing';
 import { mmOrNull } from '@lanakit/core/pattern';
 import type { DrawingScale } from '../../figure/TogetherDrawing.tsx';
 import { useTable } from '../table/tableContext.ts';

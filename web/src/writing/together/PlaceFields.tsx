@@ -1,5 +1,5 @@
 import { aroundForGap, type Fit, widestGapMm } from '@lanakit/core/figure';
-import { handLength, showSizesMm } from '@lanakit/core/base';
+import { showSizesMm } from '@lanakit/core/base';
 import {
   HELD_BY,
   type Join,
@@ -157,7 +157,10 @@ function SinkField({ joinId, usualMm, meetsMm }: SinkFieldProps) {
           <Button
             size="small"
             onClick={() =>
-              editJoin('how wide they meet', (draft) => void (draft.across = handLength(meetsMm, unit, 0)))
+              editJoin('how wide they meet', (draft) => {
+                draft.across = null;
+                draft.acrossBy = 'contact';
+              })
             }
           >
             As wide as they meet

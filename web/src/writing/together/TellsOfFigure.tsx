@@ -92,7 +92,7 @@ function Fits({ together }: Pick<TellsOfFigureProps, 'together'>) {
   return (
     <ul>
       {fits.map((fit) => (
-        <li key={fit.detail.key} className={isFitting(fit) ? '' : 'red'}>
+        <li key={`${fit.kind} ${fit.detail.key}`} className={isFitting(fit) ? '' : 'red'}>
           {fitWords(fit, nameOfChosen(together, { kind: 'detail', key: fit.detail.key }, build, wool), unit)}
         </li>
       ))}

@@ -1,4 +1,5 @@
-import { type Held, type PlacedPiece, targetOf, type Together } from '@lanakit/core/figure';
+import { type Held, targetOf, type Together } from '@lanakit/core/figure';
+import { type PlacedPiece } from '@lanakit/core/placing';
 import type { Place, Placement, PlaceTarget } from '@lanakit/core/pattern';
 
 /** What is chosen of a figure, by its key: a piece, or one thing that lies on it. */

@@ -1,4 +1,5 @@
-import { type Camera, type PlacedPiece, pointIn, seen, type Together, type Vec3 } from '@lanakit/core/figure';
+import { type Camera, seen, type Together } from '@lanakit/core/figure';
+import { type PlacedPiece, pointIn, type Vec3 } from '@lanakit/core/placing';
 import type { Chosen, Grasp } from './grasp.ts';
 
 /** Where the chosen thing sits, in the figure. */

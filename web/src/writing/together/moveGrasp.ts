@@ -1,14 +1,12 @@
 import {
   type Camera,
-  directionIn,
-  dot,
-  hostSpot,
   leanTurned,
   nudge,
   placementChanged,
   placeSeenAt,
   type PlaceChange,
 } from '@lanakit/core/figure';
+import { directionIn, dot, hostSpot } from '@lanakit/core/placing';
 import type { Placement } from '@lanakit/core/pattern';
 import type { Grasp } from './grasp.ts';
 

@@ -1,4 +1,4 @@
-import type { PointMm, Solid } from '../../shapes/index.ts';
+import type { PointMm, Solid } from '../shapes/index.ts';
 import type { Body, SurfaceSpot } from './body.ts';
 import { flatBody } from './flatBody.ts';
 import { radians, type Vec3 } from './space.ts';

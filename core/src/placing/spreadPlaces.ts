@@ -1,4 +1,4 @@
-import type { Place, Placement } from '../../pattern/index.ts';
+import type { Place, Placement } from '../pattern/index.ts';
 
 /** A place for one piece; the mirror image of one that is told, or as it is told. */
 export interface SpreadPlace {

@@ -1,4 +1,4 @@
-import type { HeldBy, Place } from '../../pattern/index.ts';
+import type { HeldBy, Place } from '../pattern/index.ts';
 import type { Body, SurfaceSpot } from './body.ts';
 import {
   acrossAxis,

@@ -1,4 +1,4 @@
-import type { PointMm } from '../../shapes/index.ts';
+import type { PointMm } from '../shapes/index.ts';
 import type { Vec3 } from './space.ts';
 
 /** A point of a surface, and which way is straight out there. */

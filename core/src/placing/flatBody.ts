@@ -1,4 +1,4 @@
-import { isWithin, measureFace, type PointMm, type Solid } from '../../shapes/index.ts';
+import { isWithin, measureFace, type PointMm, type Solid } from '../shapes/index.ts';
 import type { Body, SurfaceSpot } from './body.ts';
 import { radians, type Vec3 } from './space.ts';
 

@@ -1,5 +1,5 @@
-import type { FindingUse, Join, Part, Place, Placement, Use } from '../../pattern/index.ts';
-import { straightOut } from '../../pattern/index.ts';
+import type { FindingUse, Join, Part, Place, Placement, Use } from '../pattern/index.ts';
+import { straightOut } from '../pattern/index.ts';
 import { type BodyWord, takesWords } from './bodyWords.ts';
 import type { Body } from './body.ts';
 import { axisAt, facing, hostSpot } from './onHost.ts';

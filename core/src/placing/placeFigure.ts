@@ -1,13 +1,14 @@
-import { toMm } from '../../base/index.ts';
-import { type PartEstimate, type PatternEstimate } from '../../engine/index.ts';
+import { toMm } from '../base/index.ts';
 import {
   countRange,
+  type CountRange,
   type Join,
   type Part,
   type Pattern,
   type Placement,
   UPRIGHT,
-} from '../../pattern/index.ts';
+} from '../pattern/index.ts';
+import type { Solid } from '../shapes/index.ts';
 import type { Body } from './body.ts';
 import { bodyOf } from './bodyOf.ts';
 import { type Contact, contactIn, contactOf, contactRaised } from './contact.ts';
@@ -84,7 +85,18 @@ export interface Figure {
 }
 
 type BuildOfFigure = Pick<Pattern, 'parts' | 'joins' | 'stance'>;
-type EstimateOfFigure = Pick<PatternEstimate, 'parts' | 'joins'>;
+
+/** What of a worked out part its place follows from. */
+export interface SizedPiece {
+  readonly partId: string;
+  /** Null: some size is unknown. */
+  readonly solid: Solid | null;
+  readonly count: CountRange | null;
+}
+
+interface EstimateOfFigure {
+  readonly parts: readonly SizedPiece[];
+}
 
 /** The figure together: every piece of a build on its host, from the piece that carries most. */
 export function placeFigure(build: BuildOfFigure, estimate: EstimateOfFigure): Figure {
@@ -124,12 +136,12 @@ export function placeFigure(build: BuildOfFigure, estimate: EstimateOfFigure): F
 /** What is only laid on another part has no body of its own to be set anywhere. */
 const hasNoBody = ({ shape }: Part): boolean => shape.kind === 'patch' || shape.kind === 'fringe';
 
-function bodiesOf(parts: readonly PartEstimate[]): Map<string, Body> {
+function bodiesOf(parts: readonly SizedPiece[]): Map<string, Body> {
   return new Map(parts.flatMap(({ partId, solid }) => (solid ? [[partId, bodyOf(solid)] as const] : [])));
 }
 
 /** How many pieces are drawn: as many as there likely are, one where nobody has said. */
-const pieceCount = (estimate: PartEstimate | undefined): number =>
+const pieceCount = (estimate: SizedPiece | undefined): number =>
   Math.max(1, Math.round(estimate?.count?.likely ?? 1));
 
 /** Of the parts that are set on nothing: the one that carries most, itself with it. */

@@ -1,4 +1,4 @@
-import type { Solid } from '../../shapes/index.ts';
+import type { Solid } from '../shapes/index.ts';
 import type { Body } from './body.ts';
 import { flatBody } from './flatBody.ts';
 import { ropeBody } from './ropeBody.ts';

@@ -1,19 +1,18 @@
 import { describe, expect, test } from '@jest/globals';
-import { estimatePattern } from '../../../src/engine/index.ts';
-import { takesWords } from '../../../src/figure/together/bodyWords.ts';
-import { pointIn, type Vec3 } from '../../../src/figure/together/space.ts';
-import { putTogether, whatItTells } from '../../../src/figure/together/together.ts';
-import { type Part, type Pattern, UPRIGHT } from '../../../src/pattern/index.ts';
+import { estimatePattern } from '../../src/engine/index.ts';
+import { pointIn, takesWords, type Vec3 } from '../../src/placing/index.ts';
+import { putTogether, whatItTells } from '../../src/figure/together/together.ts';
+import { type Part, type Pattern, UPRIGHT } from '../../src/pattern/index.ts';
 import {
   hangingWords,
   keepUpWords,
   notPlacedWords,
   sideWords,
   standingWords,
-} from '../../../src/words/index.ts';
-import { WOOL } from '../../support/engine.ts';
-import { part, pattern, shapes, use } from '../../support/make.ts';
-import { joined } from '../../support/writing.ts';
+} from '../../src/words/index.ts';
+import { WOOL } from '../support/engine.ts';
+import { part, pattern, shapes, use } from '../support/make.ts';
+import { joined } from '../support/writing.ts';
 
 const set = (
   parts: Part[],

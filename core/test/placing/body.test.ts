@@ -1,10 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { bodyOf } from '../../../src/figure/together/bodyOf.ts';
-import { dot, plus, times, unit, type Vec3 } from '../../../src/figure/together/space.ts';
-import { type Shape, solidOf } from '../../../src/shapes/index.ts';
-import { shapes } from '../../support/make.ts';
-import { countedBody } from '../../support/voxels.ts';
+import { bodyOf, dot, plus, times, unit, type Vec3 } from '../../src/placing/index.ts';
+import { type Shape, solidOf } from '../../src/shapes/index.ts';
+import { shapes } from '../support/make.ts';
+import { countedBody } from '../support/voxels.ts';
 
 const LEAN_WING =
   'M30 0C46 2 58 18 60 40C62 66 52 96 30 130C26 134 22 132 21 127C8 98 0 70 2 42C4 18 14 -2 30 0Z';

@@ -1,4 +1,4 @@
-import type { Solid } from '../../shapes/index.ts';
+import type { Solid } from '../shapes/index.ts';
 import type { Body, SurfaceSpot } from './body.ts';
 import { radians, unit, type Vec3 } from './space.ts';
 

@@ -1,9 +1,11 @@
-import type { HeldBy } from '../../pattern/index.ts';
+import type { HeldBy } from '../pattern/index.ts';
 import type { Body } from './body.ts';
 import {
   directionIn,
   FIGURE_FRAME,
   type Frame,
+  length,
+  minus,
   plus,
   pointFrom,
   ORIGIN,
@@ -19,7 +21,7 @@ export interface Contact {
   readonly middle: Vec3;
   /** Toward the piece that is set on, of length 1. */
   readonly outward: Vec3;
-  /** Across, mm: the round of the same area. */
+  /** Across, mm: the round of the same girth, for what covers a join goes once round it. */
   readonly acrossMm: number;
   /** Points of both surfaces, all round. */
   readonly rim: readonly Vec3[];
@@ -82,15 +84,22 @@ function findContact(host: Placed, piece: Placed, heldBy: HeldBy): Contact | nul
   }
   if (points.length < WAYS / 2) return null;
   const middle = times(points.reduce(plus, [0, 0, 0]), 1 / points.length);
-  const squares = points.reduce((sum, [x, y, z]) => {
-    return sum + (x - middle[0]) ** 2 + (y - middle[1]) ** 2 + (z - middle[2]) ** 2;
-  }, 0);
   return {
     middle,
     outward: normalThrough(points, middle, times(piece.frame.y, heldBy === 'tip' ? -1 : 1)),
-    acrossMm: 2 * Math.sqrt(squares / points.length),
+    acrossMm: girthMm(points) / Math.PI,
     rim: points,
   };
+}
+
+/** Once round its points, as an arc bulges over its chords: of a circle exactly. */
+function girthMm(rim: readonly Vec3[]): number {
+  const half = Math.PI / rim.length;
+  const chords = rim.reduce(
+    (sum, point, index) => sum + length(minus(rim[(index + 1) % rim.length] ?? point, point)),
+    0,
+  );
+  return (chords * half) / Math.sin(half);
 }
 
 /** The first point of the piece’s surface, from its held end on, that lies outside its host; null: none, or all. */
