@@ -5,8 +5,10 @@ export { contactRing, looseEndOf } from './contact.ts';
 export { contactsOfJoins } from './contactsOfJoins.ts';
 export { axisAt, hostSpot } from './onHost.ts';
 export {
+  boxReachOf,
   placeFigure,
   reachOf,
+  reachOfAll,
   type Figure,
   type NotPlaced,
   type PlacedPiece,
@@ -17,9 +19,11 @@ export {
   acrossAxis,
   cross,
   degrees,
+  directionFrom,
   directionIn,
   dot,
   FIGURE_FRAME,
+  heightIn,
   length,
   minus,
   ORIGIN,

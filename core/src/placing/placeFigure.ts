@@ -15,6 +15,7 @@ import { type Contact, contactIn, contactOf, contactRaised } from './contact.ts'
 import { frameOnHost } from './onHost.ts';
 import { proposeJoin } from './propose.ts';
 import {
+  dot,
   FIGURE_FRAME,
   type Frame,
   frameIn,
@@ -313,16 +314,39 @@ function turnedRoot(stance: Pattern['stance'], { centroid }: Body): Frame {
   return moved(frame, [-middle[0], 0, -middle[2]]);
 }
 
+type Reaching = Pick<PlacedPiece, 'body' | 'frame'>;
+
 /** How far a piece reaches in a direction of the figure, mm from the figure’s own origin. */
-export function reachOf({ body, frame }: Pick<PlacedPiece, 'body' | 'frame'>, direction: Vec3): number {
+export function reachOf({ body, frame }: Reaching, direction: Vec3): number {
   const { x, y, z, origin } = frame;
-  const along = (a: Vec3) => a[0] * direction[0] + a[1] * direction[1] + a[2] * direction[2];
-  return along(origin) + body.reach([along(x), along(y), along(z)]);
+  return dot(origin, direction) + body.reach([dot(x, direction), dot(y, direction), dot(z, direction)]);
+}
+
+/** How far the box about a piece reaches: never less than the piece, and told at once. */
+export function boxReachOf({ body, frame }: Reaching, direction: Vec3): number {
+  const { x, y, z, origin } = frame;
+  return (
+    dot(origin, direction) +
+    body.halfWidthMm * Math.abs(dot(x, direction)) +
+    Math.max(0, body.heightMm * dot(y, direction)) +
+    body.halfDepthMm * Math.abs(dot(z, direction))
+  );
+}
+
+/** How far any of them reaches, mm; −∞: there are none. */
+export function reachOfAll(pieces: readonly Reaching[], direction: Vec3): number {
+  const boxes = pieces.map((piece) => ({ piece, mostMm: boxReachOf(piece, direction) }));
+  let reachMm = -Infinity;
+  for (const { piece, mostMm } of boxes.sort((a, b) => b.mostMm - a.mostMm)) {
+    if (mostMm <= reachMm) break;
+    reachMm = Math.max(reachMm, reachOf(piece, direction));
+  }
+  return reachMm;
 }
 
 function onTheGround(pieces: readonly PlacedPiece[]): PlacedPiece[] {
   if (pieces.length === 0) return [];
-  const lowestMm = -Math.max(...pieces.map((piece) => reachOf(piece, [0, -1, 0])));
+  const lowestMm = -reachOfAll(pieces, [0, -1, 0]);
   const up = times(UP, -lowestMm);
   return pieces.map((piece) => ({
     ...piece,

@@ -54,6 +54,10 @@ export const directionIn = ({ x, y, z }: Frame, a: Vec3): Vec3 =>
   plus(plus(times(x, a[0]), times(y, a[1])), times(z, a[2]));
 export const pointIn = (frame: Frame, a: Vec3): Vec3 => plus(frame.origin, directionIn(frame, a));
 /** A point of the figure as the piece knows it. */
+/** How high above the figure’s own zero a point of a frame lies: `pointIn`, its y alone. */
+export const heightIn = ({ x, y, z, origin }: Frame, a: Vec3): number =>
+  origin[1] + x[1] * a[0] + y[1] * a[1] + z[1] * a[2];
+
 export function pointFrom(frame: Frame, a: Vec3): Vec3 {
   const from = minus(a, frame.origin);
   return [dot(from, frame.x), dot(from, frame.y), dot(from, frame.z)];

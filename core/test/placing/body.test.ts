@@ -1,6 +1,19 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { bodyOf, dot, plus, times, unit, type Vec3 } from '../../src/placing/index.ts';
+import {
+  bodyOf,
+  boxReachOf,
+  cross,
+  dot,
+  plus,
+  reachOf,
+  reachOfAll,
+  RIGHT,
+  times,
+  unit,
+  UP,
+  type Vec3,
+} from '../../src/placing/index.ts';
 import { type Shape, solidOf } from '../../src/shapes/index.ts';
 import { shapes } from '../support/make.ts';
 import { countedBody } from '../support/voxels.ts';
@@ -76,3 +89,34 @@ describe('bodies', () => {
     expect(across(shapes.drop(70, 40), 0.2)).toBeGreaterThan(across(shapes.drop(70, 40), 0.9));
   });
 }); // prettier-ignore
+
+describe('how far pieces reach', () => {
+  const direction = fc
+    .tuple(...[0, 1, 2].map(() => fc.double({ min: -1, max: 1, noNaN: true })))
+    .filter((a) => Math.hypot(...a) > 0.1)
+    .map((a) => unit(a as unknown as Vec3));
+  const turned = (way: Vec3, at: Vec3) => {
+    const x = unit(Math.abs(way[1]) < 0.9 ? cross(way, UP) : cross(way, RIGHT));
+    return { x, y: way, z: cross(x, way), origin: at };
+  };
+  test.each(SHAPES)('%s never reaches over the box about it', (_name, shape) => {
+    const body = bodyOf(solidFor(shape));
+    fc.assert(
+      fc.property(direction, direction, (way, toward) => {
+        const piece = { body, frame: turned(way, [3, -2, 5]) };
+        expect(reachOf(piece, toward)).toBeLessThanOrEqual(boxReachOf(piece, toward) + 1e-9);
+      }),
+      { numRuns: 30 },
+    );
+  });
+  test('of all of them the farthest, as if each were asked', () => {
+    fc.assert(
+      fc.property(direction, fc.array(fc.tuple(fc.nat(SHAPES.length - 1), direction), { minLength: 1, maxLength: 12 }), (toward, all) => {
+        const pieces = all.map(([at, way], index) => ({ body: bodyOf(solidFor(SHAPES[at]?.[1] ?? shapes.ball(9))), frame: turned(way, [index * 3, -index, index * 2]) }));
+        expect(reachOfAll(pieces, toward)).toBe(Math.max(...pieces.map((piece) => reachOf(piece, toward))));
+      }),
+      { numRuns: 40 },
+    );
+    expect(reachOfAll([], [0, 1, 0])).toBe(-Infinity);
+  }); // prettier-ignore
+});

@@ -45,11 +45,16 @@ export function drawnFigure(
   cutOpen: readonly PartEstimate[] = [],
 ): DrawnFigure {
   const camera = cameraOf(from);
+  const byHost = new Map<PlacedPiece, PlacedDetail[]>();
+  for (const detail of details) {
+    const there = byHost.get(detail.host);
+    if (there) there.push(detail);
+    else byHost.set(detail.host, [detail]);
+  }
   const pieces = drawingOrder(figure, camera).map((piece) => {
     const part = parts.find(({ id }) => id === piece.partId);
     const estimate = cutOpen.find(({ partId }) => partId === piece.partId);
-    const onIt = details.filter(({ host }) => host === piece);
-    const whole = drawnPiece(piece, part, onIt, camera);
+    const whole = drawnPiece(piece, part, byHost.get(piece) ?? [], camera);
     if (!estimate) return { ...whole, layers: [] };
     // What is laid over all of it would lie over the cut.
     const marks = whole.marks.filter(({ kind }) => kind !== 'area');

@@ -1,9 +1,21 @@
 import { mmOrNull, type Stance } from '../../pattern/index.ts';
 import { hullOf, type Point2 } from './hull.ts';
-import { type Figure, type PlacedPiece, pointIn, reachOf, type Vec3 } from '../../placing/index.ts';
+import {
+  boxReachOf,
+  type Figure,
+  heightIn,
+  minus,
+  type PlacedPiece,
+  plus,
+  pointIn,
+  reachOf,
+  times,
+  type Vec3,
+} from '../../placing/index.ts';
 
 /** What lies as near to the lowest plane stands on it, mm: felt gives. */
 const FOOT_MM = 1.5;
+const DOWN: Vec3 = [0, -1, 0];
 
 /** What a figure rests on, seen from above: x and z, counter-clockwise; fewer than three points where it rests on a line. */
 export function supportOf(figure: Figure, stance: Stance | null): Point2[] {
@@ -17,25 +29,29 @@ const across = ([x, , z]: Vec3): Point2 => [x, z];
 
 /** Where a piece comes within a foot of the ground: its points there, and where its surface crosses that height. */
 function feetOf(piece: PlacedPiece): Point2[] {
-  if (reachOf(piece, [0, -1, 0]) < -FOOT_MM) return [];
-  const rings = piece.body.finerRings().map((ring) => ring.map((point) => pointIn(piece.frame, point)));
-  return rings.flatMap((ring, at) =>
-    ring.flatMap((point, index) => {
-      const next = ring[(index + 1) % ring.length] ?? point;
-      const over = rings[at + 1]?.[index];
-      return [
-        ...(point[1] <= FOOT_MM ? [across(point)] : []),
-        ...crossing(point, next),
-        ...(over ? crossing(point, over) : []),
-      ];
+  const { body, frame } = piece;
+  if (boxReachOf(piece, DOWN) < -FOOT_MM || reachOf(piece, DOWN) < -FOOT_MM) return [];
+  const feet: Point2[] = [];
+  const rings = body.finerRings();
+  // Heights first: of thousands of points few come near the ground.
+  const heights = rings.map((ring) => ring.map((point) => heightIn(frame, point)));
+  rings.forEach((ring, at) =>
+    ring.forEach((point, index) => {
+      const height = heights[at]?.[index] ?? 0;
+      if (height <= FOOT_MM) feet.push(across(pointIn(frame, point)));
+      for (const [toRing, toIndex] of [
+        [at, (index + 1) % ring.length],
+        [at + 1, index],
+      ] as const) {
+        const to = heights[toRing]?.[toIndex];
+        const next = rings[toRing]?.[toIndex];
+        if (next === undefined || to === undefined || height <= FOOT_MM === to <= FOOT_MM) continue;
+        const share = (FOOT_MM - height) / (to - height);
+        feet.push(across(pointIn(frame, plus(point, times(minus(next, point), share)))));
+      }
     }),
   );
-}
-
-function crossing(a: Vec3, b: Vec3): Point2[] {
-  if (a[1] <= FOOT_MM === b[1] <= FOOT_MM) return [];
-  const share = (FOOT_MM - a[1]) / (b[1] - a[1]);
-  return [[a[0] + (b[0] - a[0]) * share, a[2] + (b[2] - a[2]) * share]];
+  return feet;
 }
 
 /** A round felted flat where the root stands: as many points as no tenth of a millimetre tells from a circle. */

@@ -3,7 +3,12 @@ export type Point2 = readonly [number, number];
 
 /** The convex hull of points, counter-clockwise, no three on a line. Source: Andrew’s monotone chain (1979). */
 export function hullOf(points: readonly Point2[]): Point2[] {
-  return hullOfFew(points.length > MANY ? outerOf(points) : points);
+  if (points.length <= MANY) return hullOfFew(points);
+  return hullOfMany(
+    Float64Array.from(points, ([x]) => x),
+    Float64Array.from(points, ([, y]) => y),
+    points.length,
+  );
 }
 
 /** From so many points on it pays to leave out first what lies well within. */
@@ -19,17 +24,45 @@ const EIGHT_WAYS = [
   [1, -1],
 ] as const;
 
-/** Those that do not lie within the eight that reach farthest. Source: Akl and Toussaint. */
-function outerOf(points: readonly Point2[]): Point2[] {
-  const far = EIGHT_WAYS.map(([dx, dy]) =>
-    points.reduce((best, point) =>
-      point[0] * dx + point[1] * dy > best[0] * dx + best[1] * dy ? point : best,
-    ),
-  );
-  const corners = hullOfFew(far);
-  return points.filter((point) =>
-    corners.some((corner, at) => turn(corner, corners[(at + 1) % corners.length] ?? corner, point) <= 0),
-  );
+/**
+ * The same of points kept as numbers side by side. What lies within the eight that reach farthest is left out first.
+ * Source: Akl and Toussaint.
+ */
+export function hullOfMany(xs: Float64Array, ys: Float64Array, count: number): Point2[] {
+  const corners = hullOfFew(EIGHT_WAYS.map((way) => farthest(xs, ys, count, way)));
+  // Corners come back by themselves: they lie on their own edges, and so not within.
+  const outer: Point2[] = [];
+  for (let at = 0; at < count; at++) {
+    const [x, y] = [xs[at] ?? 0, ys[at] ?? 0];
+    if (!isWithinAll(corners, x, y)) outer.push([x, y]);
+  }
+  return hullOfFew(outer);
+}
+
+function farthest(
+  xs: Float64Array,
+  ys: Float64Array,
+  count: number,
+  [dx, dy]: readonly [number, number],
+): Point2 {
+  let [best, bestMm] = [0, -Infinity];
+  for (let at = 0; at < count; at++) {
+    const outMm = (xs[at] ?? 0) * dx + (ys[at] ?? 0) * dy;
+    if (outMm > bestMm) [best, bestMm] = [at, outMm];
+  }
+  return [xs[best] ?? 0, ys[best] ?? 0];
+}
+
+function isWithinAll(corners: readonly Point2[], x: number, y: number): boolean {
+  let before = corners[corners.length - 1];
+  for (const corner of corners) {
+    if (before) {
+      const turned = (corner[0] - before[0]) * (y - before[1]) - (corner[1] - before[1]) * (x - before[0]);
+      if (turned <= 0) return false;
+    }
+    before = corner;
+  }
+  return true;
 }
 
 function hullOfFew(points: readonly Point2[]): Point2[] {

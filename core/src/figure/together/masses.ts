@@ -51,11 +51,48 @@ export function massesOf(things: HeavyThings): Masses {
   const points: PointMass[] = [];
   const notWeighed: NotWeighed[] = [];
   const tell = { points, notWeighed };
-  for (const part of things.estimate.parts) weighPart(part, things, tell);
-  weighCovers(things, tell);
+  const sites = sitesOf(things);
+  for (const part of things.estimate.parts) weighPart(part, things, sites, tell);
+  weighCovers(things, sites, tell);
   weighFindings(things, tell);
   weighCuts(things, tell);
   return { points, notWeighed };
+}
+
+/** Where things sit, by what they are: looked up once for each of hundreds of uses. */
+interface Sites {
+  readonly piecesOfPart: ReadonlyMap<string, readonly PlacedPiece[]>;
+  readonly laidOfPart: ReadonlyMap<string, readonly Vec3[]>;
+  /** By piece and use. */
+  readonly spotsOfUse: ReadonlyMap<string, readonly Vec3[]>;
+  readonly ofJoin: ReadonlyMap<string, readonly Vec3[]>;
+}
+
+const useKey = (pieceKey: string, useId: string): string => `${pieceKey} ${useId}`;
+
+function sitesOf({ figure, details }: HeavyThings): Sites {
+  const piecesOfPart = new Map<string, PlacedPiece[]>();
+  const [laidOfPart, spotsOfUse, ofJoin] = [
+    new Map<string, Vec3[]>(),
+    new Map<string, Vec3[]>(),
+    new Map<string, Vec3[]>(),
+  ];
+  for (const piece of figure.pieces) {
+    addTo(piecesOfPart, piece.partId, [piece]);
+    if (piece.set) addTo(ofJoin, piece.set.joinId, [piece.set.contact?.middle ?? piece.frame.origin]);
+  }
+  for (const { of, host, spots } of details) {
+    const points = spots.map(({ point }) => point);
+    if (of.kind === 'laid') addTo(laidOfPart, of.part.id, points);
+    else if (of.kind === 'use') addTo(spotsOfUse, useKey(host.key, of.use.id), points);
+  }
+  return { piecesOfPart, laidOfPart, spotsOfUse, ofJoin };
+}
+
+function addTo<T>(map: Map<string, T[]>, key: string, more: readonly T[]): void {
+  const there = map.get(key);
+  if (there) there.push(...more);
+  else map.set(key, [...more]);
 }
 
 interface Tell {
@@ -65,12 +102,16 @@ interface Tell {
 
 const EXACT = { group: '', sharedSigma: 0, ownSigma: 0 };
 
-function weighPart(part: PatternEstimate['parts'][number], things: HeavyThings, tell: Tell): void {
-  const pieces = things.figure.pieces.filter(({ partId }) => partId === part.partId);
+function weighPart(
+  part: PatternEstimate['parts'][number],
+  things: HeavyThings,
+  sites: Sites,
+  tell: Tell,
+): void {
+  const pieces = sites.piecesOfPart.get(part.partId) ?? [];
   const written = things.build.parts.find(({ id }) => id === part.partId);
   // What is laid on others is weighed where it lies.
-  const laid = things.details.filter(({ of }) => of.kind === 'laid' && of.part.id === part.partId);
-  const spots = laid.flatMap((detail) => detail.spots.map(({ point }) => point));
+  const spots = sites.laidOfPart.get(part.partId) ?? [];
   const count = part.count?.likely ?? 1;
   let isUnknown = false;
   let lostG = 0;
@@ -83,7 +124,7 @@ function weighPart(part: PatternEstimate['parts'][number], things: HeavyThings, 
     if (pieces.length === 0 && spots.length === 0) lostG += use.all.likelyG;
     else if (pieces.length === 0) share(use, spots, use.all.likelyG, tell);
     else
-      for (const piece of pieces) share(use, pointsOfUse(use, piece, things), use.all.likelyG / count, tell);
+      for (const piece of pieces) share(use, pointsOfUse(use, piece, sites), use.all.likelyG / count, tell);
   }
   if (isUnknown || part.count === null)
     tell.notWeighed.push({ why: 'mass_unknown', what: 'part', id: part.partId });
@@ -105,13 +146,11 @@ function share(
 const LAID_ROLES = new Set<UseEstimate['role']>(['patch', 'line', 'dot', 'hair']);
 
 /** Layers lie about the middle of their piece; details where they are; a loose end goes into the host. */
-function pointsOfUse(use: UseEstimate, piece: PlacedPiece, { details }: HeavyThings): Vec3[] {
+function pointsOfUse(use: UseEstimate, piece: PlacedPiece, { spotsOfUse }: Sites): readonly Vec3[] {
   const middle = pointIn(piece.frame, piece.body.centroid);
   if (use.role === 'loose-end') return [piece.set ? piece.frame.origin : middle];
   if (!LAID_ROLES.has(use.role)) return [middle];
-  const spots = details
-    .filter(({ host, of }) => host === piece && of.kind === 'use' && of.use.id === use.useId)
-    .flatMap((detail) => detail.spots.map(({ point }) => point));
+  const spots = spotsOfUse.get(useKey(piece.key, use.useId)) ?? [];
   return spots.length > 0 ? spots : [middle];
 }
 
@@ -131,12 +170,10 @@ function weighInserts(
   }
 }
 
-function weighCovers({ figure, estimate }: HeavyThings, tell: Tell): void {
+function weighCovers({ estimate }: HeavyThings, { ofJoin }: Sites, tell: Tell): void {
   for (const { joinId, cover } of estimate.joins) {
     if (!cover || cover.isIfNeeded) continue;
-    const at = figure.pieces.flatMap(({ set, frame }) =>
-      set?.joinId === joinId ? [set.contact?.middle ?? frame.origin] : [],
-    );
+    const at = ofJoin.get(joinId) ?? [];
     if (cover.kind === 'unknown') tell.notWeighed.push({ why: 'mass_unknown', what: 'join', id: joinId });
     else if (at.length > 0) share(cover, at, cover.all.likelyG, tell);
   }

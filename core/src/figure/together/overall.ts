@@ -1,6 +1,6 @@
 import { toMm } from '../../base/index.ts';
 import type { Pattern } from '../../pattern/index.ts';
-import { type Figure, pointIn, reachOf, type Vec3 } from '../../placing/index.ts';
+import { type Figure, pointIn, reachOfAll, type Vec3 } from '../../placing/index.ts';
 
 /** A figure over all, mm. */
 export interface SizeOverAll {
@@ -12,8 +12,7 @@ export interface SizeOverAll {
 /** Null: there is nothing of a known size. */
 export function sizeOverAll({ pieces }: Figure): SizeOverAll | null {
   if (pieces.length === 0) return null;
-  const reach = (direction: Vec3) => Math.max(...pieces.map((piece) => reachOf(piece, direction)));
-  const between = (a: Vec3) => reach(a) + reach([-a[0], -a[1], -a[2]]);
+  const between = (a: Vec3) => reachOfAll(pieces, a) + reachOfAll(pieces, [-a[0], -a[1], -a[2]]);
   return { widthMm: between([1, 0, 0]), heightMm: between([0, 1, 0]), depthMm: between([0, 0, 1]) };
 }
 

@@ -1,17 +1,20 @@
 import polygonClipping, { type MultiPolygon, type Polygon } from 'polygon-clipping';
 import {
   type Body,
+  directionFrom,
   dot,
   type Frame,
   minus,
+  ORIGIN,
   type PlacedPiece,
   plus,
+  pointFrom,
   pointIn,
   times,
   type Vec3,
 } from '../../placing/index.ts';
 import { type Camera, seen } from './camera.ts';
-import { hullOf, type Point2 } from './hull.ts';
+import { hullOf, hullOfMany, type Point2 } from './hull.ts';
 
 /** Closed contours, mm to the right and up, even-odd. */
 export type Silhouette = readonly (readonly Point2[])[];
@@ -20,27 +23,44 @@ export type Silhouette = readonly (readonly Point2[])[];
 export function silhouetteOf({ body, frame, set }: PlacedPiece, camera: Camera): Silhouette {
   if (body.rope) return ropeSilhouette(body.rope, frame, camera);
   if (!body.isConvex && body.face) return flatSilhouette(body, frame, camera);
-  const rings = body.rings.map((ring) => ring.map((point) => pointIn(frame, point)));
-  const points = set?.contact ? outOf(rings, set.contact.middle, set.contact.outward) : rings.flat();
-  return [hullOf(points.map((point) => seen(camera, point)))];
+  const contact = set?.contact;
+  const points = contact
+    ? outOf(body.rings, pointFrom(frame, contact.middle), directionFrom(frame, contact.outward))
+    : body.rings.flat();
+  return [hullOnPaper(points, frame, camera)];
 }
 
-/** Points on the outer side of a plane, and where the lines between neighbours cross it. */
+/** The hull of a piece’s own points as they are drawn, without a point of its own for each of thousands. */
+function hullOnPaper(points: readonly Vec3[], { x, y, z, origin }: Frame, camera: Camera): Point2[] {
+  const [a, b, c, o] = [seen(camera, x), seen(camera, y), seen(camera, z), seen(camera, origin)];
+  const [xs, ys] = [new Float64Array(points.length), new Float64Array(points.length)];
+  for (let at = 0; at < points.length; at++) {
+    const [px, py, pz] = points[at] ?? ORIGIN;
+    xs[at] = o[0] + a[0] * px + b[0] * py + c[0] * pz;
+    ys[at] = o[1] + a[1] * px + b[1] * py + c[1] * pz;
+  }
+  return hullOfMany(xs, ys, points.length);
+}
+
+/** Points on the outer side of a plane, and where the lines between neighbours cross it; all in one frame. */
 function outOf(rings: readonly (readonly Vec3[])[], middle: Vec3, outward: Vec3): Vec3[] {
-  const heightOf = (point: Vec3) => dot(minus(point, middle), outward);
+  const atMm = dot(middle, outward);
   const kept: Vec3[] = [];
-  rings.forEach((ring, at) =>
-    ring.forEach((point, index) => {
-      const height = heightOf(point);
+  const cross = (point: Vec3, height: number, next: Vec3, to: number) => {
+    if (height >= 0 !== to >= 0) kept.push(plus(point, times(minus(next, point), height / (height - to))));
+  };
+  let before: { readonly ring: readonly Vec3[]; readonly heights: readonly number[] } | null = null;
+  for (const ring of rings) {
+    const heights = ring.map((point) => dot(point, outward) - atMm);
+    for (let at = 0; at < ring.length; at++) {
+      const [point, height] = [ring[at] ?? ORIGIN, heights[at] ?? 0];
       if (height >= 0) kept.push(point);
-      for (const next of [ring[(index + 1) % ring.length], rings[at + 1]?.[index]]) {
-        if (!next) continue;
-        const nextHeight = heightOf(next);
-        if (height >= 0 === nextHeight >= 0) continue;
-        kept.push(plus(point, times(minus(next, point), height / (height - nextHeight))));
-      }
-    }),
-  );
+      const next = (at + 1) % ring.length;
+      cross(point, height, ring[next] ?? point, heights[next] ?? height);
+      if (before) cross(before.ring[at] ?? point, before.heights[at] ?? height, point, height);
+    }
+    before = { ring, heights };
+  }
   return kept;
 }
 

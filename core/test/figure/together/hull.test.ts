@@ -21,7 +21,7 @@ describe('the hull of points', () => {
               Infinity,
             );
             expect(most).toBeGreaterThan(-1e-6);
-            expect(points).toContain(corner);
+            expect(points).toContainEqual(corner);
           });
         },
       ),
