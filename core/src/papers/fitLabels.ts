@@ -1,7 +1,8 @@
 import { cellWords } from './cell.ts';
 import type { LabelSheet } from '../run/index.ts';
 import { LABEL_INNER_MM } from './labels.ts';
-import type { PaperLabel } from './paper.ts';
+import type { FigureSvg } from './figureSvg.ts';
+import type { Paper, PaperLabel } from './paper.ts';
 
 /** A label as it is stuck on: one of several where one has not room for all that is in a bag. */
 export interface FittedLabel extends PaperLabel {
@@ -10,6 +11,8 @@ export interface FittedLabel extends PaperLabel {
   readonly notes: readonly string[];
   /** `2 of 3`; empty where it stands alone. */
   readonly place: string;
+  /** At its upper right, beside title and bag line; null: there is no room for it. */
+  readonly figureMm: { readonly widthMm: number; readonly heightMm: number } | null;
 }
 
 type Line = PaperLabel['lines'][number];
@@ -39,24 +42,53 @@ const lettersOf = ({ widthMm }: Pick<LabelSheet, 'widthMm'>): number =>
  * Labels as they fit a sheet. Nothing in a bag is left off its label: where one line for each fibre will not do they stand in
  * two columns, and where that will not do either the bag has several labels, one after another.
  */
-export const fittedLabels = (labels: readonly PaperLabel[], sheet: LabelSheet): FittedLabel[] =>
-  labels.flatMap((label) => fitted(label, sheet));
+export const fittedLabels = (
+  { labels, figures }: Pick<Paper, 'labels' | 'figures'>,
+  sheet: LabelSheet,
+): FittedLabel[] => labels.flatMap((label) => fitted(label, figures[label.figureKey ?? ''] ?? null, sheet));
 
-function fitted(label: PaperLabel, sheet: LabelSheet): FittedLabel[] {
+/** A label lower than this is set in smaller letters. */
+export const isLowLabel = ({ heightMm }: Pick<LabelSheet, 'heightMm'>): boolean => heightMm < 30;
+
+/** Title and bag line together are so high, mm: a figure stands beside them. */
+const figureHeightMm = (sheet: LabelSheet): number => (isLowLabel(sheet) ? 6.5 : 8);
+const MOST_FIGURE_WIDTH_MM = 16;
+/** Millimetres a letter of the title takes, and one of the bag line. */
+const TITLE_LETTER_MM = 1.8;
+const BAG_LETTER_MM = 1.2;
+
+/** How large a figure goes beside the words of a label. */
+function figureBeside(
+  label: Omit<FittedLabel, 'figureMm'>,
+  figure: FigureSvg | null,
+  sheet: LabelSheet,
+): FittedLabel['figureMm'] {
+  if (!figure) return null;
+  const widthMm = Math.min(MOST_FIGURE_WIDTH_MM, figureHeightMm(sheet) * figure.aspect);
+  const wordsMm = Math.max(label.title.length * TITLE_LETTER_MM, bagLine(label).length * BAG_LETTER_MM);
+  return wordsMm + widthMm + 1 > sheet.widthMm - 2 * LABEL_INNER_MM
+    ? null
+    : { widthMm, heightMm: widthMm / figure.aspect };
+}
+
+function fitted(label: PaperLabel, figure: FigureSvg | null, sheet: LabelSheet): FittedLabel[] {
   const groups: Line[][] = [[]];
   for (const line of label.lines) {
     const last = groups.at(-1) ?? [];
     if (last.length === 0 || columnsFor([...last, line], sheet) !== null) last.push(line);
     else groups.push([line]);
   }
-  return groups.map((lines, at) => ({
-    ...label,
-    lines,
-    parts: shortened([...new Set(lines.flatMap(({ parts }) => parts))].join(', '), lettersOf(sheet)),
-    columns: columnsFor(lines, sheet) ?? 1,
-    notes: notesOf(lines, sheet),
-    place: groups.length === 1 ? '' : `${at + 1} of ${groups.length}`,
-  }));
+  return groups.map((lines, at) => {
+    const set = {
+      ...label,
+      lines,
+      parts: shortened([...new Set(lines.flatMap(({ parts }) => parts))].join(', '), lettersOf(sheet)),
+      columns: columnsFor(lines, sheet) ?? 1,
+      notes: notesOf(lines, sheet),
+      place: groups.length === 1 ? '' : `${at + 1} of ${groups.length}`,
+    };
+    return { ...set, figureMm: figureBeside(set, figure, sheet) };
+  });
 }
 
 /** In how many columns lines and their notes fit a label; null where they do not. */
@@ -92,5 +124,5 @@ function shortened(text: string, most: number): string {
 }
 
 /** What stands under the title: the bag, when it is opened, and which of several labels this is. */
-export const bagLine = ({ bag, keepBack, place }: FittedLabel): string =>
+export const bagLine = ({ bag, keepBack, place }: Pick<FittedLabel, 'bag' | 'keepBack' | 'place'>): string =>
   [bag, keepBack, place].filter((word) => word !== '').join(' · ');

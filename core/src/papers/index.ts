@@ -1,3 +1,4 @@
+export type { FigureSvg } from './figureSvg.ts';
 export { bagLabels, LABEL_INNER_MM, labelPlaces, type LabelPlace } from './labels.ts';
 export { MINUTES_A_BLEND, MINUTES_A_CUT } from './preparationPaper.ts';
 export { makePaper, paperTable } from './makePaper.ts';
@@ -14,7 +15,7 @@ export {
   MOST_TICK_BOXES,
 } from './paper.ts';
 export { swatchSvg } from './swatchSvg.ts';
-export { bagLine, fittedLabels, labelRoom, type FittedLabel } from './fitLabels.ts';
+export { bagLine, fittedLabels, isLowLabel, labelRoom, type FittedLabel } from './fitLabels.ts';
 export { paperSource } from './paperSource.ts';
 export { cellForTable, cellWords, type Cell } from './cell.ts';
 export { guideSvg } from './guide/guideSvg.ts';

@@ -93,6 +93,7 @@ function bagsOfGroup(group: PackGroup, source: PaperSource): BagLabel[] {
     ...bagLines(bag, plan?.fibres ?? [], group, source),
     keepBack: keepBackWords(bag),
     foot,
+    figureKey: group.key,
   }));
 }
 

@@ -3,6 +3,7 @@ import { counted, showDay } from '../words/index.ts';
 import { cellForTable } from './cell.ts';
 import { contentsPaper } from './contentsPaper.ts';
 import { bagLabels } from './labels.ts';
+import { figuresOf } from './figuresOf.ts';
 import { packsPaper } from './packsPaper.ts';
 import { CARE, type Paper, type PaperName, type PaperSource } from './paper.ts';
 import { preparationPaper } from './preparationPaper.ts';
@@ -25,8 +26,8 @@ const MAKERS: Readonly<
 export function makePaper(name: PaperName, source: PaperSource): Paper {
   const made =
     name === 'labels'
-      ? { title: 'Labels', sections: [], labels: bagLabels(source) }
-      : { ...MAKERS[name](source), labels: [] };
+      ? { title: 'Labels', sections: [], labels: bagLabels(source), figures: figuresOf(source) }
+      : { ...MAKERS[name](source), labels: [], figures: {} };
   return { name, head: headOf(source), foot: CARE, ...made };
 }
 

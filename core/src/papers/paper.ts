@@ -1,3 +1,4 @@
+import type { FigureSvg } from './figureSvg.ts';
 import { type Cell, text } from './cell.ts';
 import type { FibreLookup, Wool } from '../engine/index.ts';
 import type { NeedleKit } from '../needles/index.ts';
@@ -70,6 +71,8 @@ export interface PaperLabel {
   readonly parts: string;
   readonly keepBack: string;
   readonly foot: string;
+  /** Which of the paper’s figures is its own; null: none is drawn. */
+  readonly figureKey: string | null;
 }
 
 /** A sheet of a run before it is set: the same for the screen, a PDF and a table in a file. */
@@ -79,6 +82,8 @@ export interface Paper {
   readonly head: readonly string[];
   readonly sections: readonly PaperSection[];
   readonly labels: readonly PaperLabel[];
+  /** What packs are known by, each once. */
+  readonly figures: Readonly<Record<string, FigureSvg>>;
   readonly foot: string;
 }
 

@@ -11,7 +11,7 @@ import {
   type PaperSource,
   cellWords,
 } from '../../src/papers/index.ts';
-import { LABEL_SHEET } from '../../src/run/index.ts';
+import { LABEL_SHEET, type LabelSheet } from '../../src/run/index.ts';
 import { blankLot, type Lot, lotsPackedFrom } from '../../src/shelf/index.ts';
 import { keepBackWords } from '../../src/words/index.ts';
 import { classOf, coastWool, sourceOf } from '../support/coast.ts';
@@ -29,24 +29,27 @@ const label = (texts: readonly string[], more: Partial<PaperLabel> = {}): PaperL
   parts: 'body, leg',
   keepBack: '',
   foot: '',
+  figureKey: null,
   ...more,
 });
+const fitted = (labels: readonly PaperLabel[], sheet: LabelSheet) =>
+  fittedLabels({ labels, figures: {} }, sheet);
 const names = (count: number, letters = 5) =>
   Array.from({ length: count }, (_, at) => `${at}`.padStart(letters, 'w'));
 
 describe('what does not fit one label', () => {
   const room = labelRoom(LABEL_SHEET);
   test('stands in two columns while that will do', () => {
-    const [fittedLabel, ...others] = fittedLabels([label(names(room * 2))], LABEL_SHEET);
+    const [fittedLabel, ...others] = fitted([label(names(room * 2))], LABEL_SHEET);
     expect(others).toEqual([]);
     expect(fittedLabel).toMatchObject({ columns: 2, place: '' });
   });
   test('then goes on the next one, and each says which it is', () => {
-    const all = fittedLabels([label(names(room * 4 + 1))], LABEL_SHEET);
+    const all = fitted([label(names(room * 4 + 1))], LABEL_SHEET);
     expect(all.map(bagLine)).toEqual(['1 of 3', '2 of 3', '3 of 3']);
   });
   test('long names keep their line', () => {
-    const all = fittedLabels([label(names(room + 1, 25))], LABEL_SHEET);
+    const all = fitted([label(names(room + 1, 25))], LABEL_SHEET);
     expect(all.map(({ columns, lines }) => [columns, lines.length])).toEqual([[1, room], [1, 1]]);
   });
   test('for any sheet and any bag: every fibre once, in its order, never more than there is room for', () => {
@@ -58,7 +61,7 @@ describe('what does not fit one label', () => {
         (made, heightMm, widthMm) => {
           const lines = made.map(([letters, noteLetters], at) => ({ swatch: null, text: `${at}`.padEnd(letters, 'x'), grams: { kind: 'grams', massG: 12.5, scaleStepG: 0.1, isAtLeast: false } as const, note: 'n'.repeat(noteLetters), parts: [] }));
           const sheet = { ...LABEL_SHEET, heightMm, widthMm };
-          const all = fittedLabels([label([], { lines })], sheet);
+          const all = fitted([label([], { lines })], sheet);
           expect(all.flatMap((fittedLabel) => fittedLabel.lines.map(({ text }) => text))).toEqual(lines.map(({ text }) => text));
           // A line is 10.4 points high, one of a note 8.2; 41 are title, bag, parts and foot. One line there always is.
           const room = Math.max(10.4, ((heightMm - 5) * 72) / 25.4 - 41);
@@ -108,11 +111,11 @@ describe('what a lot says stands on everything packed from it', () => {
   });
   test('of several on a label it is said whose', () => {
     const lines = names(2).map((text) => ({ swatch: null, text, grams: { kind: 'grams', massG: 1.0, scaleStepG: 0.1, isAtLeast: false } as const, note: 'lot 3: paler', parts: [] }));
-    expect(fittedLabels([label([], { lines })], LABEL_SHEET)[0]?.notes).toEqual(['wwww0, lot 3: paler', 'wwww1, lot 3: paler']);
+    expect(fitted([label([], { lines })], LABEL_SHEET)[0]?.notes).toEqual(['wwww0, lot 3: paler', 'wwww1, lot 3: paler']);
   });
   test('a label of a part of a bag names the parts of that', () => {
     const lines = names(labelRoom(LABEL_SHEET) + 1, 25).map((text, at) => ({ swatch: null, text, grams: { kind: 'grams', massG: 1.0, scaleStepG: 0.1, isAtLeast: false } as const, note: '', parts: [`part ${at}`] }));
-    expect(fittedLabels([label([], { lines })], LABEL_SHEET).at(-1)?.parts).toBe(`part ${labelRoom(LABEL_SHEET)}`);
+    expect(fitted([label([], { lines })], LABEL_SHEET).at(-1)?.parts).toBe(`part ${labelRoom(LABEL_SHEET)}`);
   });
   test('two fibres of one name are told apart by how they are prepared', () => {
     const source = sourceWith([lot('12', 900)]);

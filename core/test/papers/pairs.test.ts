@@ -46,7 +46,7 @@ describe('what is made to go into a found thing, of which no two are alike', () 
       expect(lines.map(({ note }) => note).filter((note) => note !== '')).toEqual([WORDS]);
       expect(lines.find(({ note }) => note === WORDS)?.parts).toContain('Crab');
     }
-    expect(fittedLabels(labels, LABEL_SHEET).flatMap(({ notes }) => notes)).not.toHaveLength(0);
+    expect(fittedLabels({ labels, figures: {} }, LABEL_SHEET).flatMap(({ notes }) => notes)).not.toHaveLength(0);
     expect(JSON.stringify(makePaper('packs', sourceFor('varied')))).toContain(WORDS);
   });
   test('of things that are alike nothing is said', () => {

@@ -2,6 +2,7 @@ import {
   bagLine,
   type FittedLabel,
   fittedLabels,
+  isLowLabel,
   LABEL_INNER_MM,
   type LabelPlace,
   labelPlaces,
@@ -35,7 +36,7 @@ const LINE = '#8a9299';
 
 /** A paper as a PDF, its fonts in it. */
 export async function setPdf(task: PdfTask): Promise<Buffer> {
-  const images = await swatchImages(task.paper);
+  const images = { ...(await swatchImages(task.paper)), ...(await figureImages(task.paper)) };
   return pdfmakeWithFonts()
     .createPdf({ ...documentOf(task), images })
     .getBuffer();
@@ -187,6 +188,23 @@ async function swatchImages({ sections, labels }: Paper): Promise<Record<string,
   return Object.fromEntries(images);
 }
 
+const figureName = (key: string): string => `figure ${key}`;
+/** Dots down a figure of eight millimetres: as fine as a printer makes them. */
+const FIGURE_DOTS = 220;
+
+async function figureImages({ figures }: Paper): Promise<Record<string, string>> {
+  const images = await Promise.all(
+    Object.entries(figures).map(async ([key, { svg }]) => {
+      const png = await sharp(Buffer.from(svg), { density: 300 })
+        .resize({ height: FIGURE_DOTS })
+        .png()
+        .toBuffer();
+      return [figureName(key), `data:image/png;base64,${png.toString('base64')}`] as const;
+    }),
+  );
+  return Object.fromEntries(images);
+}
+
 /** So many boxes stand in one line of them. */
 const BOXES_A_LINE = 6;
 const BOX_PT = 11;
@@ -210,7 +228,7 @@ function labelPages({
   labels: sheet,
   hasCropMarks,
 }: PdfTask): Pick<TDocumentDefinitions, 'content' | 'pageMargins'> {
-  const fitted = fittedLabels(paper.labels, sheet);
+  const fitted = fittedLabels(paper, sheet);
   const places = labelPlaces(sheet, fitted.length);
   const sheets = Math.max(1, (places.at(-1)?.sheet ?? 0) + 1);
   const content = Array.from({ length: sheets }, (_, number): Content[] => {
@@ -227,7 +245,7 @@ function labelPages({
 function labelContent(label: FittedLabel, { xMm, yMm }: LabelPlace, sheet: LabelSheet): Content[] {
   const width = pointsOf(sheet.widthMm - 2 * LABEL_INNER_MM);
   const at = { x: pointsOf(xMm + LABEL_INNER_MM), y: pointsOf(yMm + LABEL_INNER_MM) };
-  const isLow = sheet.heightMm < 30;
+  const isLow = isLowLabel(sheet);
   const size = isLow ? 7 : 8;
   const cells = ({ swatch: ownSwatch, text, grams }: PaperLabel['lines'][number]): TableCell[] => [
     ownSwatch ? swatch(ownSwatch, 18, 8) : '',
@@ -249,7 +267,8 @@ function labelContent(label: FittedLabel, { xMm, yMm }: LabelPlace, sheet: Label
           lineHeight: LABEL_LINE_HEIGHT,
           stack: [
             { text: label.title, bold: true, fontSize: isLow ? 9 : 11, noWrap: true },
-            ...(under === '' ? [] : [{ text: under, bold: true, fontSize: size }]),
+            // A figure stands beside two lines, though there be nothing to say on the second.
+            ...(under === '' && !label.figureMm ? [] : [{ text: under || ' ', bold: true, fontSize: size }]),
             ...(body.length === 0
               ? []
               : [
@@ -267,9 +286,30 @@ function labelContent(label: FittedLabel, { xMm, yMm }: LabelPlace, sheet: Label
         },
       ],
     },
+    ...figureContent(label, { xMm, yMm }, sheet),
     {
       absolutePosition: { x: at.x, y: pointsOf(yMm + sheet.heightMm - LABEL_INNER_MM) - 8 },
       columns: [{ width, text: label.foot, fontSize: 6, color: QUIET, noWrap: true }],
+    },
+  ];
+}
+
+/** What a pack is known by, at the upper right of its label. */
+function figureContent(
+  { figureMm, figureKey }: FittedLabel,
+  { xMm, yMm }: Pick<LabelPlace, 'xMm' | 'yMm'>,
+  sheet: LabelSheet,
+): Content[] {
+  if (!figureMm || figureKey === null) return [];
+  return [
+    {
+      absolutePosition: {
+        x: pointsOf(xMm + sheet.widthMm - LABEL_INNER_MM - figureMm.widthMm),
+        y: pointsOf(yMm + LABEL_INNER_MM),
+      },
+      image: figureName(figureKey),
+      width: pointsOf(figureMm.widthMm),
+      height: pointsOf(figureMm.heightMm),
     },
   ];
 }

@@ -122,14 +122,14 @@ export function LabelFields({ state, paper, base }: LabelFieldsProps) {
 
 /** Every sheet as it will be printed; on the screen the first. */
 function Sheets({ sheet, paper }: { sheet: LabelSheet; paper: Paper }) {
-  const labels = useMemo(() => fittedLabels(paper.labels, sheet), [paper, sheet]);
+  const labels = useMemo(() => fittedLabels(paper, sheet), [paper, sheet]);
   const places = labelPlaces(sheet, labels.length);
   const count = (places.at(-1)?.sheet ?? 0) + 1;
   return (
     <div>
       <p className="quiet small no-print">The first of {counted(count, 'sheet')}</p>
       {Array.from({ length: count }, (_, number) => (
-        <OneSheet key={number} sheet={sheet} labels={labels} number={number} />
+        <OneSheet key={number} sheet={sheet} labels={labels} figures={paper.figures} number={number} />
       ))}
     </div>
   );
@@ -138,10 +138,11 @@ function Sheets({ sheet, paper }: { sheet: LabelSheet; paper: Paper }) {
 interface OneSheetProps {
   sheet: LabelSheet;
   labels: readonly FittedLabel[];
+  figures: Paper['figures'];
   number: number;
 }
 
-function OneSheet({ sheet, labels, number }: OneSheetProps) {
+function OneSheet({ sheet, labels, figures, number }: OneSheetProps) {
   const { widthMm, heightMm } = PAGE_SIZES_MM[sheet.page];
   const places = labelPlaces(sheet, labels.length);
   return (
@@ -163,7 +164,7 @@ function OneSheet({ sheet, labels, number }: OneSheetProps) {
               height: `${sheet.heightMm}mm`,
             }}
           >
-            <Label label={label} />
+            <Label label={label} figure={figures[label.figureKey ?? ''] ?? null} />
           </div>
         ) : null;
       })}

@@ -1,23 +1,35 @@
-import { bagLine, cellWords, type FittedLabel, type Swatch, swatchSvg } from '@lanakit/core/papers';
+import {
+  bagLine,
+  cellWords,
+  type FigureSvg,
+  type FittedLabel,
+  type Swatch,
+  swatchSvg,
+} from '@lanakit/core/papers';
 import styles from './Paper.module.css';
+
+const svgSource = (svg: string): string => `data:image/svg+xml;utf8,${encodeURIComponent(svg)}`;
 
 /** As in the PDF: colour, and a hatching for printers without. */
 export const PaperSwatch = ({ swatch, width, height }: { swatch: Swatch; width: number; height: number }) => (
-  <img
-    alt=""
-    width={width}
-    height={height}
-    src={`data:image/svg+xml;utf8,${encodeURIComponent(swatchSvg(swatch, width, height))}`}
-  />
+  <img alt="" width={width} height={height} src={svgSource(swatchSvg(swatch, width, height))} />
 );
 
 /** One label as it will be stuck on. */
-export function Label({ label }: { label: FittedLabel }) {
+export function Label({ label, figure }: { label: FittedLabel; figure: FigureSvg | null }) {
   const under = bagLine(label);
   return (
     <div className={styles.label}>
       <b>{label.title}</b>
-      {under !== '' && <i>{under}</i>}
+      {label.figureMm && figure && (
+        <img
+          alt=""
+          className={styles.labelFigure}
+          style={{ width: `${label.figureMm.widthMm}mm`, height: `${label.figureMm.heightMm}mm` }}
+          src={svgSource(figure.svg)}
+        />
+      )}
+      {(under !== '' || label.figureMm) && <i>{under || '\u00a0'}</i>}
       <div className={label.columns === 2 ? styles.labelColumns : undefined}>
         {label.lines.map(({ swatch, text, grams }, at) => (
           <span key={at} className={styles.labelLine}>
