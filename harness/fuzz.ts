@@ -18,6 +18,8 @@ interface Operation {
 const AT_ONCE = 8;
 /** Statuses over 499 that tell of the machine, not of a fault here. */
 const MACHINES_OWN = [503, 507];
+/** After so many it is told how it goes. */
+const TOLD_EVERY = 5000;
 /** What is loaded for the first of each is no growth: it is looked at after this share, and at the end. */
 const WARMED_UP = 0.3;
 /** What answering so much may leave behind, both times at rest. */
@@ -39,16 +41,20 @@ export async function fuzz(count: number, seed: number): Promise<Report> {
     const statuses = new Map<number, number>();
     let slowestMs = 0;
     let left = 0;
+    let asked = 0;
     const askSome = async () => {
       while (left-- > 0) {
-        const asked = drawRequest(chance, operations, ids);
-        const answer = await studio.ask(asked).catch((error: unknown) => String(error));
-        if (typeof answer === 'string') faults.push(`${asked.method} ${asked.path}: ${answer}`);
+        // So that one that is ended has told something.
+        if (++asked % TOLD_EVERY === 0)
+          console.error(`${asked} asked, ${faults.length} faults, ${Math.round(studio.residentMb())} MB`);
+        const request = drawRequest(chance, operations, ids);
+        const answer = await studio.ask(request).catch((error: unknown) => String(error));
+        if (typeof answer === 'string') faults.push(`${request.method} ${request.path}: ${answer}`);
         else {
           statuses.set(answer.status, (statuses.get(answer.status) ?? 0) + 1);
           slowestMs = Math.max(slowestMs, answer.ms);
           const fault = faultIn(answer);
-          if (fault) faults.push(`${asked.method} ${asked.path} ${shown(asked.body)}: ${fault}`);
+          if (fault) faults.push(`${request.method} ${request.path} ${shown(request.body)}: ${fault}`);
         }
       }
     };

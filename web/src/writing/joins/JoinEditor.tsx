@@ -88,7 +88,7 @@ export function JoinEditor({ join, joinEstimate, index, onDelete }: JoinEditorPr
         {join.across === null && (
           <Choice
             className={styles.span6 ?? ''}
-            label="So wide, where nobody said"
+            label="Left empty, it is"
             value={join.acrossBy}
             words={ACROSS_BY_WORDS}
             among={ACROSS_BY}
