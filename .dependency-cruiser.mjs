@@ -3,12 +3,12 @@
 
 const CORE = [
   'base', 'shapes', 'cutting', 'shelf', 'tables', 'pattern', 'placing', 'engine', 'build', 'figure', 'resize',
-  'writing', 'needles', 'review', 'reading', 'run', 'problems', 'api', 'words', 'files', 'papers',
+  'writing', 'needles', 'review', 'reading', 'run', 'starts', 'problems', 'api', 'words', 'files', 'papers',
 ]; // prettier-ignore
 
 const WEB = [
   'words', 'api', 'draft', 'ui', 'figure', 'shell', 'guide', 'patterns', 'reading', 'techniques', 'writing',
-  'shelf', 'runs', 'bench', 'backups', 'history',
+  'shelf', 'runs', 'begin', 'bench', 'backups', 'history',
 ]; // prettier-ignore
 
 /** The work table stands on its store; the lists beside one another know only that. */

@@ -35,6 +35,10 @@ export async function fuzz(count: number, seed: number): Promise<Report> {
   const studio = await Studio.started(dataDir);
   const chance = new Chance(seed);
   const faults: string[] = [];
+  const note = (fault: string) => {
+    faults.push(fault);
+    console.error(fault.slice(0, 300));
+  };
   try {
     const operations = await operationsOf(studio);
     const ids = await knownIds(studio);
@@ -49,12 +53,12 @@ export async function fuzz(count: number, seed: number): Promise<Report> {
           console.error(`${asked} asked, ${faults.length} faults, ${Math.round(studio.residentMb())} MB`);
         const request = drawRequest(chance, operations, ids);
         const answer = await studio.ask(request).catch((error: unknown) => String(error));
-        if (typeof answer === 'string') faults.push(`${request.method} ${request.path}: ${answer}`);
+        if (typeof answer === 'string') note(`${request.method} ${request.path}: ${answer}`);
         else {
           statuses.set(answer.status, (statuses.get(answer.status) ?? 0) + 1);
           slowestMs = Math.max(slowestMs, answer.ms);
           const fault = faultIn(answer);
-          if (fault) faults.push(`${request.method} ${request.path} ${shown(request.body)}: ${fault}`);
+          if (fault) note(`${request.method} ${request.path} ${shown(request.body)}: ${fault}`);
         }
       }
     };

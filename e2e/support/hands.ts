@@ -13,6 +13,10 @@ export interface Hands {
   readonly look: () => Promise<void>;
   /** From one side of a switch with two sides to the other. */
   readonly switchTo: (name: RegExp) => Promise<void>;
+  /** One of several pictures or words of which one is chosen. */
+  readonly pick: (name: string) => Promise<void>;
+  /** Ticks a box. */
+  readonly tick: (name: string) => Promise<void>;
 }
 
 const option = (page: Page) =>
@@ -32,6 +36,8 @@ export function mouse(page: Page): Hands {
     look: () => expectNothingSerious(page),
     press: (target) => target.click(),
     switchTo: (name) => page.locator('.ant-segmented-item', { hasText: name }).click(),
+    pick: (name) => page.locator('label', { hasText: name }).click(),
+    tick: (name) => page.getByRole('checkbox', { name, exact: true }).check(),
   };
 }
 
@@ -101,6 +107,20 @@ export function keyboard(page: Page): Hands {
         await page.keyboard.press('Tab');
       }
       throw new Error(`no switch came to ${String(name)}`);
+    },
+    pick: async (name) => {
+      const wanted = page.getByRole('radio', { name, exact: true });
+      const group = (await wanted.getAttribute('name')) ?? '';
+      // Tab comes to the one of its group that is chosen; arrows go on from there.
+      await reach(page.locator(`input[type="radio"][name="${group}"]:checked`));
+      for (let i = 0; i < MOST_OPTIONS && !(await wanted.isChecked()); i++)
+        await page.keyboard.press('ArrowRight');
+      await expect(wanted).toBeChecked();
+    },
+    tick: async (name) => {
+      await reach(page.getByRole('checkbox', { name, exact: true }));
+      await page.keyboard.press('Space');
+      await expect(page.getByRole('checkbox', { name, exact: true })).toBeChecked();
     },
   };
 }

@@ -10,6 +10,7 @@ import { HttpProblem } from './http/problems.ts';
 import { ok } from './http/replies.ts';
 import { route, type Route } from './http/route.ts';
 import { benchRoutes } from './routes/bench.ts';
+import { startRoutes } from './routes/starts.ts';
 import { binRoutes } from './routes/bin.ts';
 import { historyRoutes } from './routes/history.ts';
 import { importRoutes } from './routes/imports.ts';
@@ -82,6 +83,7 @@ export function allRoutes(services: Services): Route[] {
     ...guideRoutes(services.guides),
     ...trayRoutes(services.trays),
     ...benchRoutes(services.bench),
+    ...startRoutes(services.starts),
     ...listRoutes(services.lists),
     ...keepingRoutes(services.keeping),
     ...studioFileRoutes(services.studioFile),

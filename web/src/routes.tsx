@@ -35,6 +35,11 @@ export const router = createBrowserRouter([
         path: 'bring-in',
         lazy: async () => ({ Component: (await import('./patterns/BringInPage.tsx')).BringInPage }),
       },
+      { path: 'begin', lazy: async () => ({ Component: (await import('./begin/BeginPage.tsx')).BeginPage }) },
+      {
+        path: 'begin/shelf',
+        lazy: async () => ({ Component: (await import('./begin/ShelfStartPage.tsx')).ShelfStartPage }),
+      },
       {
         path: 'techniques/:id?',
         lazy: async () => ({

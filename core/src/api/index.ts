@@ -192,3 +192,16 @@ export interface Bench {
   /** Nothing is on the shelf yet. */
   readonly isShelfEmpty: boolean;
 }
+
+/** What was put on the shelf, in the order it was picked. */
+export interface ShelfStarted {
+  readonly ids: readonly string[];
+}
+
+/** What the short way made. */
+export interface FirstClassMade {
+  readonly patternId: string;
+  /** Null: nobody comes yet. */
+  readonly revisionId: string | null;
+  readonly runId: string | null;
+}

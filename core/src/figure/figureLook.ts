@@ -5,7 +5,7 @@ import type { Pattern } from '../pattern/index.ts';
 import type { PointMm } from '../shapes/index.ts';
 import type { Outline, PieceLook, WoolLook } from './pieceLook.ts';
 import { type Piece, piecesOf } from './pieces.ts';
-import { ABOVE, FRONT } from './together/camera.ts';
+import { ABOVE, FRONT, type LookFrom } from './together/camera.ts';
 import { type DrawnFigure, drawnFigure, type DrawnPiece } from './together/drawnFigure.ts';
 import type { DrawnMark } from './together/drawnMark.ts';
 import { putTogether } from './together/together.ts';
@@ -31,18 +31,22 @@ export function figureLook(pattern: Pattern, wool: Wool): FigureLook {
   return lookOfBuild(build, estimatePattern(build, wool), wool, pattern);
 }
 
-/** @param whole the pattern the build is of, which numbers its pieces */
+/**
+ * @param whole the pattern the build is of, which numbers its pieces
+ * @param from left out: from the front, from above where it lies
+ */
 export function lookOfBuild(
   build: Pattern,
   estimate: PatternEstimate,
   wool: Wool,
   whole: Pattern = build,
+  from: LookFrom = usualLook(build),
 ): FigureLook {
   const together = putTogether(build, estimate, wool.findings);
   const isAlone = !together.figure.notPlaced.some(({ why }) => why === 'set_on_nothing');
   // What nothing is set on is no figure, where there is more of it.
   if (together.figure.pieces.length > 1 || (together.figure.pieces.length === 1 && isAlone)) {
-    const drawn = drawnFigure(together, build.parts, build.stance?.rests === 'lies' ? ABOVE : FRONT);
+    const drawn = drawnFigure(together, build.parts, from);
     return { kind: 'together', drawn: coarseFigure(drawn), wool: woolsOf(drawn, wool) };
   }
   return {
@@ -50,6 +54,8 @@ export function lookOfBuild(
     pieces: piecesOf(build, estimate, wool.fibres, 'front', whole).map(pieceLook),
   };
 }
+
+const usualLook = ({ stance }: Pattern): LookFrom => (stance?.rests === 'lies' ? ABOVE : FRONT);
 
 /** Small, and with the wool it is drawn in: plain JSON. */
 export const smallFigure = (

@@ -32,6 +32,8 @@ export function readBackupName(name: string): Omit<NamedBackup, 'name'> | null {
 }
 
 const DAY_MS = 24 * 3_600_000;
+/** So many of the newest are kept whatever they are for. */
+const ALL_NEWEST = 24;
 /** All of the last two days; then the last of each day for two weeks, of each week for ten, of each month for ever. */
 const ALL_DAYS = 2;
 const DAILY_DAYS = 14;
@@ -43,8 +45,11 @@ export function thinnedBackups(backups: readonly NamedBackup[], now: Date): stri
   const taken = new Set<string>();
   return newestFirst.flatMap(({ name, at, reason }, index) => {
     const ageDays = (now.getTime() - Date.parse(at)) / DAY_MS;
-    if (index === 0 || ageDays < ALL_DAYS || (reason !== 'daily' && ageDays < WEEKLY_DAYS)) return [];
-    const span = spanOf(at, ageDays);
+    const isKept = ageDays < ALL_DAYS || (reason !== 'daily' && ageDays < WEEKLY_DAYS);
+    const isBeforeSomething = reason === 'before-migration' || reason === 'before-restore';
+    if (index === 0 || (isKept && (isBeforeSomething || index < ALL_NEWEST))) return [];
+    // Of hundreds that somebody, or a program, asked for, one an hour tells as much.
+    const span = isKept ? `hour ${at.slice(0, 13)}` : spanOf(at, ageDays);
     if (taken.has(span)) return [name];
     taken.add(span);
     return [];

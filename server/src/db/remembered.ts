@@ -6,8 +6,8 @@ import { rollbacksOf } from './transaction.ts';
 const DOMAINS = ['things', 'ledger', 'patterns', 'runs', 'needles'] as const;
 export type Domain = (typeof DOMAINS)[number];
 
-/** Runs, and a few things of each, that are looked at again and again; of more the oldest is worked out anew. */
-const MOST_KEPT = 1200;
+/** Runs, and some five things of each, that are looked at again and again: of one more than fits all would be worked out anew. */
+const MOST_KEPT = 4000;
 
 interface Kept {
   readonly stamp: string;
@@ -43,9 +43,13 @@ export function remembered(db: Db) {
   };
   const rememberAs = <T>(key: string, stamp: string, make: () => T): T => {
     const before = kept.get(key);
-    if (before?.stamp === stamp) return before.value as T;
+    if (before?.stamp === stamp) {
+      // What was asked for last is the last to go.
+      kept.delete(key);
+      kept.set(key, before);
+      return before.value as T;
+    }
     const value = make();
-    // What was asked for last is the last to go.
     kept.delete(key);
     if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value ?? '');
     kept.set(key, { stamp, value });

@@ -14,6 +14,7 @@ import { patternFileService } from './patternFileService.ts';
 import { patternService } from './patternService.ts';
 import { pictureService } from './pictureService.ts';
 import { runService } from './runService.ts';
+import { startService } from './startService.ts';
 import { stockService } from './stockService.ts';
 import { studioFileService } from './studioFileService.ts';
 import { techniqueService } from './techniqueService.ts';
@@ -41,6 +42,7 @@ export const createServices = (deps: WorkDeps) => {
     items,
     patterns,
     runs,
+    starts: startService(deps, { items, patterns, runs }),
     stock: stockService(deps),
     imports: importService(deps),
     patternFiles: patternFileService(deps),

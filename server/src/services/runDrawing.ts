@@ -12,7 +12,7 @@ import {
   type ToPack,
 } from '@lanakit/core/run';
 import type { Store } from '../db/index.ts';
-import { gearOf, packedAlone, revisionOf, shelfOf, woolStamp } from './runSources.ts';
+import { gearOf, packedAlone, revisionOf, shelfOf, termsKey, woolStamp } from './runSources.ts';
 
 /** What a run takes beside wool follows from the shelf, from runs, and from how often needles break. */
 const DRAWN_FROM = ['things', 'ledger', 'runs', 'needles'] as const;
@@ -53,8 +53,8 @@ function once<T extends object | null>(make: () => T): () => T {
 export function kitOfRun(store: Store, run: Run): NeedleKit {
   const { needles, tools, evidence, stamp } = gearOf(store);
   return store.rememberAs(
-    `kit of ${run.id}`,
-    `${store.runs.stamp(run.id)} ${stamp} ${woolStamp(store, run)}`,
+    `kit of ${termsKey(run)}`,
+    `${stamp} ${woolStamp(store, run)}`,
     () =>
       kitOfClass(run, {
         designs: new Map([[run.revisionId, revisionOf(store, run).document]]),

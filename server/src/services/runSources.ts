@@ -4,8 +4,10 @@ import {
   type Designs,
   inDrawingOrder,
   isOffShelf,
+  type Frozen,
   packedRun,
   type PackedRun,
+  packsOf,
   restocked,
   revisionsOfRun,
   type Run,
@@ -14,6 +16,7 @@ import {
   type RunSources,
   stockIn,
 } from '@lanakit/core/run';
+import { byCodePoint } from '@lanakit/core/base';
 import { createHash } from 'node:crypto';
 import { itemsUsed } from '@lanakit/core/pattern';
 import type { Store } from '../db/index.ts';
@@ -80,19 +83,44 @@ function itemsOfRevision(store: Store, revisionId: string): readonly string[] {
  * terms. A test holds it against what is looked up.
  */
 export function woolStamp(store: Store, run: RunInput): string {
-  const { fibres, findings, handMeasures } = shelfOf(store);
+  const shelf = shelfOf(store);
+  const revisions = [...new Set(revisionsOfRun(run))].toSorted(byCodePoint).join(' ');
+  const ofShelf = stamps.get(shelf) ?? new Map<string, string>();
+  stamps.set(shelf, ofShelf);
+  const known = ofShelf.get(revisions) ?? stampOf(store, shelf, run);
+  ofShelf.set(revisions, known);
+  return known;
+}
+
+/** By shelf, and by revisions: of hundreds of runs that are pinned to a few, each few once. */
+const stamps = new WeakMap<Wool, Map<string, string>>();
+
+function stampOf(store: Store, { fibres, findings, handMeasures }: Wool, run: RunInput): string {
   const ids = [...new Set(revisionsOfRun(run).flatMap((id) => itemsOfRevision(store, id)))];
-  const like = ids.map((id) => [id, withoutAmounts(fibres.get(id)), withoutAmounts(findings.get(id))]);
+  const like = ids.map((id) => [id, packedBy(fibres.get(id)), packedBy(findings.get(id))]);
   return createHash('sha1')
     .update(JSON.stringify([like, handMeasures]))
     .digest('base64');
 }
 
-function withoutAmounts(thing: object | undefined): object | null {
-  if (!thing) return null;
-  const amounts = ['onHandG', 'peakG', 'lots', 'onHand', 'peak'];
-  return Object.fromEntries(Object.entries(thing).filter(([key]) => !amounts.includes(key)));
-}
+/** How much of it there is, and what is only shown of it: no pack follows from that. A test holds it against what is read. */
+export const NOT_PACKED_BY: ReadonlySet<string> = new Set([
+  'onHandG',
+  'peakG',
+  'lots',
+  'onHand',
+  'peak',
+  'version',
+  'name',
+  'otherNames',
+  'kind',
+  'note',
+  'place',
+  'archived',
+]);
+
+const packedBy = (thing: object | undefined): object | null =>
+  thing ? Object.fromEntries(Object.entries(thing).filter(([key]) => !NOT_PACKED_BY.has(key))) : null;
 
 /**
  * What is in force of a run, with the whole shelf before it. Its packs are worked out again only when the run itself or what
@@ -102,11 +130,7 @@ export function packedAlone(store: Store, run: Run): PackedRun {
   const kept = store.remember(['things', 'ledger', 'runs'], `packed alone, ${run.id}`, () => {
     const frozen = store.runs.frozen(run.id);
     const sources = sourcesOf(store, run);
-    const packed = store.rememberAs(
-      `packed ${run.id}`,
-      `${store.runs.stamp(run.id)} ${woolStamp(store, run)}`,
-      () => withoutShelf(packedRun(run, frozen, sources), frozen !== null),
-    );
+    const packed = frozen ? keptAsWritten(store, run, frozen, sources) : keptAsPlanned(store, run, sources);
     return { ...packed, plan: restocked(packed.plan, stockIn(sources)) };
   });
   return { ...kept, wool: kept.wool ?? shelfOf(store) };
@@ -117,10 +141,24 @@ interface KeptRun extends Omit<PackedRun, 'wool'> {
   readonly wool: Wool | null;
 }
 
-const withoutShelf = (packed: PackedRun, isFrozen: boolean): KeptRun => ({
-  ...packed,
-  wool: isFrozen ? packed.wool : null,
-});
+const keptAsWritten = (store: Store, run: Run, frozen: Frozen, sources: RunSources): KeptRun =>
+  store.rememberAs(`packed ${run.id}`, `${store.runs.stamp(run.id)} ${woolStamp(store, run)}`, () =>
+    packedRun(run, frozen, sources),
+  );
+
+/** Runs on the same terms are packed the same: a class that is given every week is worked out once. */
+function keptAsPlanned(store: Store, run: Run, sources: RunSources): KeptRun {
+  const { toPack, plan } = store.rememberAs(`packed as ${termsKey(run)}`, woolStamp(store, run), () =>
+    packedRun(run, null, sources),
+  );
+  return { input: run, wool: null, toPack, plan, packs: packsOf(toPack.groups, run.roster) };
+}
+
+/** All that a run’s packs follow from of its own: not what it is called, nor when it is. */
+export function termsKey(run: Run): string {
+  const { id: _id, version: _version, state: _state, name: _name, date: _date, ...terms } = run;
+  return createHash('sha1').update(JSON.stringify(terms)).digest('base64');
+}
 
 /** The portions of a run against the shelf as runs before leave it. @param promisedG what those will take, by fibre */
 export const planAfter = (store: Store, run: Run, promisedG: ReadonlyMap<string, number>): RunPortions =>

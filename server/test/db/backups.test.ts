@@ -257,6 +257,20 @@ describe('which are kept', () => {
   });
   test('the newest never goes, whatever its age', () =>
     expect(thinnedBackups([named(4000)], NOW)).toEqual([]));
+  test('of hundreds asked for in a day the newest stay, and one of each hour; what was made before something stays too', () => {
+    const minutesAgo = (minutes: number, reason: NamedBackup['reason']) => named(minutes / 1440, reason);
+    const asked = Array.from({ length: 600 }, (_, minute) => minutesAgo(minute, 'asked'));
+    const before = minutesAgo(333.5, 'before-restore');
+    const gone = new Set(thinnedBackups([...asked, before], NOW));
+    const kept = asked.filter(({ name }) => !gone.has(name));
+    expect(gone.has(before.name)).toBe(false);
+    // Ten hours, begun and ended within one: eleven of the clock’s.
+    expect(kept.length).toBeLessThanOrEqual(24 + 11);
+    expect(kept.slice(0, 24)).toEqual(asked.slice(0, 24));
+    const ages = kept.map(({ at }) => (NOW.getTime() - Date.parse(at)) / 3_600_000);
+    for (const [index, age] of ages.entries())
+      expect((ages[index + 1] ?? age) - age).toBeLessThanOrEqual(1.02);
+  });
   test('what was made before something was done stays for ten weeks', () => {
     const all = [
       named(0),

@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals';
 import { loadDemo } from '@lanakit/demo';
 import { itemsUsed } from '@lanakit/core/pattern';
 import { packedRun, revisionsOfRun, type RunInput } from '@lanakit/core/run';
-import { designsOf, packedAlone, shelfOf } from '../../src/services/runSources.ts';
+import { designsOf, NOT_PACKED_BY, packedAlone, shelfOf, termsKey } from '../../src/services/runSources.ts';
 import { addFibre, NOW, openStudio } from '../support/studio.ts';
 
 /** A map that notes what it is asked for, and cannot be gone through. */
@@ -52,6 +52,58 @@ test('packs are looked up in nothing of the shelf but what their patterns name: 
       expect([...fibres.asked, ...findings.asked].filter((id) => !named.has(id))).toEqual([]);
     }
   }
+  studio.close();
+});
+
+/** The same things, noting which of their properties are read. */
+const watchedThings = <T extends object>(things: ReadonlyMap<string, T>, read: Set<string>): Map<string, T> =>
+  new Map(
+    [...things].map(([id, thing]) => [
+      id,
+      new Proxy(thing, {
+        get(target, name, receiver): unknown {
+          if (typeof name === 'string') read.add(name);
+          return Reflect.get(target, name, receiver);
+        },
+      }),
+    ]),
+  );
+
+test('no pack follows from what is left out of the stamp, nor from what a run is called and when it is', () => {
+  const studio = openStudio();
+  const { store } = studio.deps;
+  loadDemo(studio.servicesAt, NOW);
+  const shelf = shelfOf(store);
+  const read = new Set<string>();
+  for (const run of store.runs.all()) {
+    const designs = designsOf(store, run);
+    const fibres = watchedThings(shelf.fibres, read);
+    const findings = watchedThings(shelf.findings, read);
+    const sources = { designs, shelf: { ...shelf, fibres, findings }, promisedG: new Map<string, number>() };
+    const { plan } = packedRun(run, null, sources);
+    const other = { ...run, id: 'other', version: 9, name: 'Another', date: '2031-01-01' };
+    expect(termsKey(other)).toBe(termsKey(run));
+    expect(packedRun(other, null, sources).plan).toEqual(plan);
+    expect(termsKey({ ...run, seats: run.seats + 1 })).not.toBe(termsKey(run));
+  }
+  expect(read.size).toBeGreaterThan(5);
+  // How much there is follows anew each time; of the rest nothing is read.
+  const followed = new Set(['onHandG', 'onHand', 'lots']);
+  expect([...read].filter((name) => NOT_PACKED_BY.has(name) && !followed.has(name))).toEqual([]);
+  studio.close();
+});
+
+test('two classes on the same terms are worked out once, each with its own name', () => {
+  const studio = openStudio();
+  const { store } = studio.deps;
+  loadDemo(studio.servicesAt, NOW);
+  const run = store.runs.all().find(({ name }) => name === 'Saturday pears') ?? never();
+  const { id: _id, version: _version, state: _state, ...input } = run;
+  store.runs.insert('again', { ...input, name: 'Sunday pears', date: '2027-02-07' }, NOW.toISOString());
+  const again = packedAlone(store, store.runs.find('again') ?? never());
+  expect(again.toPack).toBe(packedAlone(store, run).toPack);
+  expect(again.input).toMatchObject({ id: 'again', name: 'Sunday pears' });
+  expect(again.packs.map(({ name }) => name)).toEqual(packedAlone(store, run).packs.map(({ name }) => name));
   studio.close();
 });
 

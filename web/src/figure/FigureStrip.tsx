@@ -8,18 +8,20 @@ interface FigureStripProps {
   figure: FigureLook;
   width: number;
   height: number;
+  /** Drawn together no larger than this; left out: small, as in a list. */
+  mostPxPerMm?: number;
 }
 
 /** A figure, small, to know a pattern by: together, or its pieces side by side. */
-export function FigureStrip({ figure, width, height }: FigureStripProps) {
+export function FigureStrip({ figure, width, height, mostPxPerMm = SMALL.mostPxPerMm }: FigureStripProps) {
   return figure.kind === 'together' ? (
-    <SmallFigure figure={figure} width={width} height={height} />
+    <SmallFigure figure={figure} width={width} height={height} mostPxPerMm={mostPxPerMm} />
   ) : (
     <SmallPieces pieces={figure.pieces} width={width} height={height} />
   );
 }
 
-type Small<F> = F & Omit<FigureStripProps, 'figure'>;
+type Small<F> = F & Pick<FigureStripProps, 'width' | 'height'>;
 
 /** Room round it, px; and no larger than this, px per mm. */
 const SMALL = { marginPx: 2, mostPxPerMm: 1.2 };
@@ -28,10 +30,11 @@ function SmallFigure({
   figure: { drawn, wool },
   width,
   height,
-}: Small<{ figure: Extract<FigureLook, { kind: 'together' }> }>) {
+  mostPxPerMm,
+}: Small<{ figure: Extract<FigureLook, { kind: 'together' }>; mostPxPerMm: number }>) {
   const { leftMm, rightMm, bottomMm, topMm } = drawn.box;
   const room = (px: number, mm: number) => (px - 2 * SMALL.marginPx) / Math.max(1, mm);
-  const pxPerMm = Math.min(SMALL.mostPxPerMm, room(width, rightMm - leftMm), room(height, topMm - bottomMm));
+  const pxPerMm = Math.min(mostPxPerMm, room(width, rightMm - leftMm), room(height, topMm - bottomMm));
   const at = {
     leftPx: width / 2 - ((leftMm + rightMm) / 2) * pxPerMm,
     groundPx: height / 2 + ((topMm + bottomMm) / 2) * pxPerMm,

@@ -50,6 +50,7 @@ export function PatternsPage() {
               {shown.isArchive ? 'Show those in use' : 'Show those put away'}
             </button>
             <Link to="/techniques">Techniques</Link>
+            <Link to="/begin">Begin from a body</Link>
             <Link to="/bring-in">Bring in a pattern</Link>
           </p>
         </div>
