@@ -141,7 +141,12 @@ async function turns(browser: Browser, url: string): Promise<Row> {
   const samples: number[] = [];
   for (let i = 0; i < 48; i++) samples.push(await button.evaluate(pressAndWait));
   await page.close();
-  return rowOf('the figure turned, until it is painted', `${PULLED_PARTS} parts placed`, samples.slice(5), 'ms');
+  return rowOf(
+    'the figure turned, until it is painted',
+    `${PULLED_PARTS} parts placed`,
+    samples.slice(5),
+    'ms',
+  );
 }
 
 /** Runs in the page. */

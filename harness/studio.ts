@@ -6,6 +6,9 @@ import { join } from 'node:path';
 
 /** How long an answer may take before it counts as a hang. */
 const HANG_MS = 15_000;
+/** What waits for a thread of its own, in a queue and behind whoever only asks: papers, backups, a whole studio. */
+const IN_A_QUEUE = /\/(studio-file|backups|brought-in|put-back|arrivals|papers|guide|pattern-files|pictures)\b/;
+const HANG_IN_QUEUE_MS = 120_000;
 /** A thread without work is let go of after ten seconds. */
 export const REST_MS = 30_000;
 const REST_LOOKS = 15;
@@ -96,7 +99,7 @@ export class Studio {
       method,
       headers: { ...headers },
       ...(body !== undefined && { body: body as BodyInit }),
-      signal: AbortSignal.timeout(HANG_MS),
+      signal: AbortSignal.timeout(IN_A_QUEUE.test(path) ? HANG_IN_QUEUE_MS : HANG_MS),
     });
     const bytes = Buffer.from(await response.arrayBuffer());
     return {
