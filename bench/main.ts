@@ -3,6 +3,7 @@ import { benchBusy, benchBusyCore } from './busy.ts';
 import { benchBrowser } from './browser.ts';
 import { benchCore } from './core.ts';
 import { benchFigure } from './figure.ts';
+import { benchFirstJourney } from './firstJourney.ts';
 import { benchGuide } from './guide.ts';
 import type { Row } from './measure.ts';
 import { benchServer, startServer } from './server.ts';
@@ -32,6 +33,7 @@ try {
 } finally {
   server.stop();
 }
+rows.push(...(await benchFirstJourney()));
 rows.push(...(await benchBig()));
 const widths = (['work', 'size', 'median', 'spread'] as const).map((column) => ({
   column,

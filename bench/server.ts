@@ -16,9 +16,10 @@ export interface RunningServer {
 /** The built server, on this directory, or with the demo data in one of its own. */
 export async function startServer(
   dataDir = mkdtempSync(join(tmpdir(), 'lanakit-bench-')),
+  settings: Readonly<Record<string, string>> = {},
 ): Promise<RunningServer> {
   const begun = performance.now();
-  const env = { ...process.env, PORT: '0', LANAKIT_DATA: dataDir };
+  const env = { ...process.env, PORT: '0', LANAKIT_DATA: dataDir, ...settings };
   const child = spawn(process.execPath, ['dist/server/main.js'], {
     env,
     stdio: ['ignore', 'pipe', 'inherit'],

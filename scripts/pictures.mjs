@@ -63,6 +63,11 @@ await pictures('light', async (page) => {
   await page.goto(`${url}/patterns`);
   await page.getByRole('link', { name: /Harbour puffin/ }).waitFor();
   await take(page, 'patterns');
+  await page.goto(`${url}/begin?body=on-four`);
+  await page.getByLabel('What is it called?').fill('Harbour seal');
+  await page.getByLabel('People', { exact: true }).fill('11');
+  await page.getByText('for 11 people').waitFor();
+  await take(page, 'begin');
   await open(page, 'patterns', /Harbour puffin/, 'Pieces');
   await page.getByText('together', { exact: true }).click();
   await page.getByRole('button', { name: 'Wing 1 on Body' }).focus();
@@ -154,7 +159,6 @@ await pictures('light', async (page) => {
   await page.getByRole('button', { name: 'Add a seat' }).click();
   await page.getByRole('region', { name: 'What is other now' }).waitFor();
   await page.getByText('Saturday pears is bought.').waitFor({ state: 'hidden' });
-  await take(page, 'other-than-planned');
   await open(page, 'runs', /Coast trio/, 'Portions');
   await page.getByText('Pack by pack').click();
   await page.getByRole('rowheader', { name: 'Box 1 · Coast trio' }).waitFor();
