@@ -7,7 +7,8 @@ import { join } from 'node:path';
 /** How long an answer may take before it counts as a hang. */
 const HANG_MS = 15_000;
 /** What waits for a thread of its own, in a queue and behind whoever only asks: papers, backups, a whole studio. */
-const IN_A_QUEUE = /\/(studio-file|backups|brought-in|put-back|arrivals|papers|guide|pattern-files|pictures)\b/;
+const IN_A_QUEUE =
+  /\/(studio-file|backups|brought-in|put-back|arrivals|papers|guide|pattern-files|pictures)\b/;
 const HANG_IN_QUEUE_MS = 120_000;
 /** A thread without work is let go of after ten seconds. */
 export const REST_MS = 30_000;

@@ -63,7 +63,7 @@ await pictures('light', async (page) => {
   await page.goto(`${url}/patterns`);
   await page.getByRole('link', { name: /Harbour puffin/ }).waitFor();
   await take(page, 'patterns');
-  await page.goto(`${url}/begin?body=on-four`);
+  await page.goto(`${url}/begin?body=sits`);
   await page.getByLabel('What is it called?').fill('Harbour seal');
   await page.getByLabel('People', { exact: true }).fill('11');
   await page.getByText('for 11 people').waitFor();

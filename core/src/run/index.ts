@@ -40,6 +40,7 @@ export {
   sparesOf,
   RANGE_ENDS,
   TO_BAG_FRACTION,
+  WANTED_CHANCE,
   packsOver,
   usualTerms,
   withBoxesCounted,

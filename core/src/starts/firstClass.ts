@@ -94,6 +94,9 @@ export function woolSources(
   };
 }
 
+/** Whether a body has a use for a second colour. */
+export const takesSecond = (bodyId: string): boolean => rolesOf(startBody(bodyId)).has('second');
+
 function rolesOf(body: StartBody | null): ReadonlySet<StartRole> {
   const roles = (body?.parts ?? []).flatMap(({ wool, coat, marks = [] }) => [
     wool,

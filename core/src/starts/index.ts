@@ -10,6 +10,7 @@ export {
   START_HEIGHT_MM,
   startBody,
   startWool,
+  takesSecond,
   type WoolChoice,
   woolSources,
 } from './firstClass.ts';

@@ -8,6 +8,7 @@ import {
   SHELF_KINDS,
   START_COLOURS,
   startWool,
+  takesSecond,
   thingOfPick,
   woolSources,
 } from '../../src/starts/index.ts';
@@ -48,6 +49,7 @@ describe('the wool of the short way', () => {
     expect(newWools(woolSources(both, [])).map(({ input: { name } }) => name)).toEqual(['Core, white', 'Slate', 'Soot']);
     const four = input({ bodyId: 'on-four' });
     expect(woolSources(four, []).second).toBeNull();
+    expect([takesSecond('on-four'), takesSecond('sits'), takesSecond('x')]).toEqual([false, true, false]);
   });
   test('what is there is taken: the core of which most is there, a colour of that name, what is as good as black', () => {
     const shelf = [

@@ -2,7 +2,7 @@ import { toMm } from '@lanakit/core/base';
 import type { Problem } from '@lanakit/core/problems';
 import { RUN_BOUNDS } from '@lanakit/core/run';
 import type { Fibre } from '@lanakit/core/shelf';
-import { type FirstClassInput, START_HEIGHT_MM } from '@lanakit/core/starts';
+import { type FirstClassInput, START_HEIGHT_MM, takesSecond } from '@lanakit/core/starts';
 import { problemWords } from '@lanakit/core/words';
 import { Checkbox, Input, Slider } from 'antd';
 import { DayField } from '../ui/fields/DayField.tsx';
@@ -68,13 +68,15 @@ export function BeginFields({ input, fibres, problems, onChange }: BeginFieldsPr
           problem={problemAt('/main/fibreId')}
           onChoose={(main) => onChange({ main })}
         />
-        <ColourSelect
-          label="And"
-          value={input.second}
-          fibres={fibres}
-          problem={problemAt('/second/fibreId')}
-          onChoose={(second) => onChange({ second })}
-        />
+        {takesSecond(input.bodyId) && (
+          <ColourSelect
+            label="And"
+            value={input.second}
+            fibres={fibres}
+            problem={problemAt('/second/fibreId')}
+            onChoose={(second) => onChange({ second })}
+          />
+        )}
       </div>
       <Checkbox
         checked={input.class !== null}

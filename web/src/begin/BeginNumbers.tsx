@@ -1,6 +1,6 @@
 import type { FirstPreview } from '@lanakit/core/starts';
 import { showWeighed } from '@lanakit/core/words';
-import { RUN_DEFAULTS } from '@lanakit/core/run';
+import { RUN_DEFAULTS, WANTED_CHANCE } from '@lanakit/core/run';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { counted, PREPARATION_WORDS, showGrams, showLikely } from '../words/show.ts';
 import styles from './Begin.module.css';
@@ -31,7 +31,7 @@ export function BeginNumbers({ preview, people }: { preview: FirstPreview; peopl
               <FibreSwatch fibre={fibre} width={44} height={22} />
               <span>
                 {fibre.name} <span className="quiet small">{PREPARATION_WORDS[fibre.preparation]}</span>
-                <span className="quiet small block">{thereWords(fibre.onHandG, newIds.has(fibreId))}</span>
+                <span className="quiet small as-block">{thereWords(fibre.onHandG, newIds.has(fibreId))}</span>
               </span>
               <span className={styles.grams}>
                 <span>{showLikely(total.likelyG)}</span>
@@ -44,7 +44,8 @@ export function BeginNumbers({ preview, people }: { preview: FirstPreview; peopl
       {plan && people !== null && (
         <p className={styles.sum}>
           <b>{showWeighed(plan.classG, RUN_DEFAULTS.scaleStepG)}</b> for {counted(people, 'person', 'people')}
-          , one spare pack, and a bag for all to come to
+          , one spare pack, and a bag for all to come to: enough in {Math.round(WANTED_CHANCE * 100)} classes
+          of 100
         </p>
       )}
       <p className="quiet small">
