@@ -92,7 +92,13 @@ export { leftHandedSteps, mirrored, swappedSteps, type OtherStep } from './who/l
 export { packedMark, StateInput, TickInput, tickState, weighedOf, type RunTick } from './keep/tick.ts';
 export { lotChanges } from './keep/lotChanges.ts';
 export { thingsShort, type ThingShort } from './things/thingsShort.ts';
-export { thingsLent, thingsPromisedBefore, thingsTaken, type ThingsDrawn } from './things/thingsDrawn.ts';
+export {
+  thingsLent,
+  thingsPromisedBefore,
+  thingsPromisedInOrder,
+  thingsTaken,
+  type ThingsDrawn,
+} from './things/thingsDrawn.ts';
 export { shortOverRuns, type ShortOfRun } from './things/shortOverRuns.ts';
 export {
   addPromises,

@@ -11,6 +11,7 @@ import {
   type ThingShort,
   thingsLent,
   thingsPromisedBefore,
+  thingsPromisedInOrder,
   thingsShort,
   thingsTaken,
   toolsOfRun,
@@ -100,10 +101,16 @@ const drawn = (id: string, input: RunInput, tools: readonly Tool[]): ThingsDrawn
   lent: () => thingsLent(packed(input), input, { tools, kit: null }),
 });
 const shortsOf = (runs: ReturnType<typeof drawn>[], tools: readonly Tool[]): ShortOfRun[] =>
-  runs.map((ownRun) => ({
-    date: ownRun.date,
-    things: thingsShort(packed(ownRun.input), ownRun.input, { findings: wool.findings, needles: [], tools, kit: null, promised: thingsPromisedBefore(ownRun, runs) }),
-  })); // prettier-ignore
+  thingsPromisedInOrder(runs).map((promised, at) => {
+    const ownRun = runs[at];
+    if (!ownRun) throw new Error('as many as there are runs');
+    // Looked at alone, a run finds the same before it.
+    expect(thingsPromisedBefore(ownRun, runs)).toEqual(promised);
+    return {
+      date: ownRun.date,
+      things: thingsShort(packed(ownRun.input), ownRun.input, { findings: wool.findings, needles: [], tools, kit: null, promised }),
+    };
+  }); // prettier-ignore
 const toolShort = (shorts: readonly ThingShort[], key: string): number | null =>
   shorts.find((short) => short.kind === 'tool' && short.tool.key === key)?.short ?? 0;
 

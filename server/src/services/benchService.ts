@@ -29,7 +29,7 @@ import type { Store } from '../db/index.ts';
 import { todayOf, type ServiceDeps } from './deps.ts';
 import { answering } from './refusal.ts';
 import { unknownOneByOne, unlessDamaged } from './oneByOne.ts';
-import { drawingOf, shortOfDrawing } from './runDrawing.ts';
+import { drawingOf, shortInOrder } from './runDrawing.ts';
 import { warmPlans } from './warmPlans.ts';
 import { figureOfPattern } from './patternLine.ts';
 import { designsOf, gearOf, planAfter, revisionOf, runsAhead, shelfOf, woolStamp } from './runSources.ts';
@@ -51,7 +51,7 @@ export const benchService = ({ store, now }: ServiceDeps) =>
 
 function benchOf(store: Store, today: string): Bench {
   const drawn = planInOrder(runsAhead(store, today), (run, promisedG) => planAfter(store, run, promisedG));
-  const shorts = shortInOrder(
+  const shorts = shortRuns(
     store,
     drawn.map(({ run }) => run),
   );
@@ -91,13 +91,14 @@ interface ShortRun extends ShortOfRun {
 }
 
 /** What is short beside wool, run by run as they draw on the shelf: each finds what those before it have left. */
-function shortInOrder(store: Store, runs: readonly Run[]): ShortRun[] {
+function shortRuns(store: Store, runs: readonly Run[]): ShortRun[] {
   // What is packed has left the shelf already.
   const drawings = runs.filter(({ state }) => !isOffShelf(state)).map((run) => drawingOf(store, run));
-  return drawings.map((drawing) => ({
+  const things = shortInOrder(store, drawings);
+  return drawings.map((drawing, at) => ({
     id: drawing.id,
     date: drawing.date,
-    things: shortOfDrawing(store, drawing, drawings),
+    things: things[at] ?? [],
     isToolElsewhere: toolsOfRun(drawing.toPack, drawing.input, gearOf(store).tools, NO_PROMISES).some(
       isElsewhere,
     ),

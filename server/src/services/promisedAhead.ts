@@ -11,7 +11,7 @@ import {
   thingsPromisedBefore,
 } from '@lanakit/core/run';
 import type { Store } from '../db/index.ts';
-import { drawingOf, shortOfDrawing } from './runDrawing.ts';
+import { drawingOf, shortInOrder } from './runDrawing.ts';
 import { drawingAhead, packedAlone, runsAhead } from './runSources.ts';
 
 /** Grams that runs before this one will take, by fibre. */
@@ -41,19 +41,19 @@ export function thingsPromisedTo(store: Store, run: Run, today: string): ThingPr
 /** What all runs from today on will take of each thing together; what is lent comes back, and is told where it is short. */
 export function promisedAhead(store: Store, today: string): Promised[] {
   const byItem = new Map<string, Promised['runs'][number][]>();
-  const add = (run: Run, itemId: string, amount: number) =>
-    byItem.set(itemId, [
-      ...(byItem.get(itemId) ?? []),
-      { runId: run.id, name: run.name, date: run.date, amount },
-    ]);
+  const add = (run: Run, itemId: string, amount: number) => {
+    const line = { runId: run.id, name: run.name, date: run.date, amount };
+    const lines = byItem.get(itemId);
+    if (lines) lines.push(line);
+    else byItem.set(itemId, [line]);
+  };
   const drawings = drawingAhead(store, today).map((run) => drawingOf(store, run));
   for (const { run, taken } of drawings) {
     for (const [fibreId, massG] of withdrawalsOfPlan(packedAlone(store, run).plan)) add(run, fibreId, massG);
     for (const [itemId, { amount }] of taken) add(run, itemId, amount);
   }
-  const short = shortOverRuns(
-    drawings.map((drawing) => ({ date: drawing.date, things: shortOfDrawing(store, drawing, drawings) })),
-  );
+  const shorts = shortInOrder(store, drawings);
+  const short = shortOverRuns(drawings.map(({ date }, at) => ({ date, things: shorts[at] ?? [] })));
   return [...new Set([...byItem.keys(), ...short.keys()])].map((itemId) => {
     const runs = byItem.get(itemId) ?? [];
     return {

@@ -1,12 +1,13 @@
 import type { NeedleKit } from '@lanakit/core/needles';
 import {
   kitOfClass,
+  NO_PROMISES,
   type Run,
   type RunInput,
   type ThingsDrawn,
   thingsLent,
   type ThingShort,
-  thingsPromisedBefore,
+  thingsPromisedInOrder,
   thingsShort,
   thingsTaken,
   type ToPack,
@@ -66,16 +67,12 @@ export function kitOfRun(store: Store, run: Run): NeedleKit {
   );
 }
 
-/** Everything beside wool that is short for a run, or that nobody has counted, after those before it. */
-export function shortOfDrawing(
-  store: Store,
-  runDrawing: RunDrawing,
-  inOrder: readonly RunDrawing[],
-): ThingShort[] {
-  return thingsShort(runDrawing.toPack, runDrawing.input, {
-    findings: shelfOf(store).findings,
-    ...gearOf(store),
-    kit: runDrawing.kit(),
-    promised: thingsPromisedBefore(runDrawing, inOrder),
-  });
+/** Everything beside wool that is short for each run, or that nobody has counted, after those before it. */
+export function shortInOrder(store: Store, inOrder: readonly RunDrawing[]): ThingShort[][] {
+  const promised = thingsPromisedInOrder(inOrder);
+  const { findings } = shelfOf(store);
+  const gear = gearOf(store);
+  return inOrder.map(({ toPack, input, kit }, at) =>
+    thingsShort(toPack, input, { findings, ...gear, kit: kit(), promised: promised[at] ?? NO_PROMISES }),
+  );
 }

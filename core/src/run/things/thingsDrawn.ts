@@ -65,3 +65,21 @@ export function thingsPromisedBefore(
   }
   return promised;
 }
+
+/**
+ * The same of all of them, in their order, each run looked at once: of hundreds each would else add up all before it.
+ * @param inOrder runs as they draw on the shelf
+ */
+export function thingsPromisedInOrder(inOrder: readonly ThingsDrawn[]): ThingPromises[] {
+  const taken = new Map<string, ThingPromise>();
+  const lentByDay = new Map<string, Map<string, ThingPromise>>();
+  return inOrder.map((run) => {
+    const lent = lentByDay.get(run.date) ?? new Map<string, ThingPromise>();
+    lentByDay.set(run.date, lent);
+    const promised = new Map(taken);
+    addPromises(promised, lent);
+    addPromises(taken, run.taken);
+    addPromises(lent, run.lent());
+    return promised;
+  });
+}
