@@ -146,7 +146,8 @@ export const START_BODIES: readonly StartBody[] = [
     words: 'a long body on its belly, head up, paws ahead, tail',
     heightMm: 60,
     lookDeg: -50,
-    stance: { ...UPRIGHT, rests: 'lies', pitchDeg: 90 },
+    // On its belly: as high as it is from the table up, not from head to tail.
+    stance: { ...UPRIGHT, rests: 'sits', pitchDeg: 90 },
     parts: [
       { name: 'Body', shape: ellipsoid(96, 58, 46), wool: 'core', coat: 'main' },
       { name: 'Head', shape: ellipsoid(38, 40, 36), wool: 'core', coat: 'main', on: { host: 'Body', sinkMm: 10, hasNoLooseEnd: true }, marks: [eyes(5, 30, 0.6), nose(5, 0.4)] },

@@ -8,6 +8,7 @@ import {
   type Join,
   type Part,
   type Pattern,
+  SCHOOL_DEFAULTS,
   type Segment,
   type Use,
 } from '../pattern/index.ts';
@@ -35,9 +36,20 @@ export function startPattern(
     joins: body.parts.flatMap((part) => startJoin(part)),
     cuts: startWire(body),
     steps: startSteps(body),
+    // A needle to build, one for surfaces, one for details; its author’s own is said under About.
+    school: SCHOOL_DEFAULTS.ladder,
   };
-  return heightMm === null ? written : resizePattern(written, heightMm / body.heightMm);
+  return heightMm === null ? written : asWritten(resizePattern(written, heightMm / body.heightMm));
 }
+
+/** What a start calls its details is no size: it holds in every size. */
+const asWritten = (pattern: Pattern): Pattern => ({
+  ...pattern,
+  parts: pattern.parts.map((part) => ({
+    ...part,
+    uses: part.uses.map((use) => ('wordsSizeFraction' in use ? { ...use, wordsSizeFraction: 1 } : use)),
+  })),
+});
 
 function startWire({ wire, parts }: StartBody): Cut[] {
   if (!wire) return [];

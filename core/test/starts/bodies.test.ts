@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { estimatePattern, onlyFibres } from '../../src/engine/index.ts';
-import { putTogether, whatItTells } from '../../src/figure/index.ts';
+import { heightAgainst, putTogether, whatItTells } from '../../src/figure/index.ts';
+import { ladderOf } from '../../src/needles/index.ts';
 import { checkPattern, missingForPublishing } from '../../src/pattern/index.ts';
 import { START_BODIES, startPattern } from '../../src/starts/index.ts';
 import { fibre } from '../support/make.ts';
@@ -48,6 +49,9 @@ describe('bodies to begin from', () => {
     }
     expect(made.size).toBe(pattern.parts.length);
     expect(pattern.joins.every(({ id }) => pattern.steps.some(({ joinIds }) => joinIds.includes(id)))).toBe(true);
+    // Every needle step has its needle.
+    expect(ladderOf(pattern, estimate, WOOL, []).rungs.length).toBeGreaterThan(0);
+    expect(heightAgainst(together.figure, pattern)).toMatchObject(pattern.cuts.length > 0 ? {} : { isOff: false });
     // The gaps are its author’s.
     expect(pattern.steps.every(({ minutes, cue }) => minutes === null && cue === '')).toBe(true);
   });
@@ -56,6 +60,8 @@ describe('bodies to begin from', () => {
       const pattern = startPattern(body, { title: 'Mine', heightMm, wool: OWN });
       expect(pattern.finishedHeight?.value).toBeCloseTo(heightMm, 6);
       expect(checkPattern(pattern)).toEqual([]);
+      // What it calls its details is no size.
+      for (const { uses } of pattern.parts) for (const use of uses) if ('wordsSizeFraction' in use) expect(use.wordsSizeFraction).toBe(1);
       return estimatePattern(pattern, WOOL).total.likelyG;
     };
     fc.assert(
