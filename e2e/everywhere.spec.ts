@@ -14,6 +14,8 @@ const VIEWS: readonly (readonly [path: string, heading: string | RegExp])[] = [
   ['/techniques', 'Techniques'],
   ['/bring-in', 'Bring in a pattern'],
   ['/runs', 'Runs'],
+  ['/begin', 'Begin a figure'],
+  ['/begin/shelf', 'What is on your shelf?'],
   ['/nowhere', 'Nothing lies here'],
   ['/patterns/gone', 'Nothing lies here'],
   ['/runs/gone', 'Nothing lies here'],
@@ -77,7 +79,16 @@ test('from anywhere, / finds a thing or does a thing, and ? lists the keys', asy
 
 test('at 1024 wide nothing runs off the side', async ({ page, demo }) => {
   await page.setViewportSize({ width: 1024, height: 768 });
-  for (const path of ['/', '/patterns', '/shelf', '/shelf/suppliers', '/shelf/import', '/runs?plan']) {
+  for (const path of [
+    '/',
+    '/patterns',
+    '/shelf',
+    '/shelf/suppliers',
+    '/shelf/import',
+    '/runs?plan',
+    '/begin',
+    '/begin/shelf',
+  ]) {
     await page.goto(demo.url + path);
     await expect(page.locator('h1').first()).toBeVisible();
     await expectInside(page);

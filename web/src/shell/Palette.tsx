@@ -90,6 +90,8 @@ function useEntries(text: string, onKeys: () => void): Entry[] {
   const go = (to: string) => () => void navigate(to);
   const places: Entry[] = [
     { key: 'new-pattern', name: 'Begin a pattern', kind: 'do', run: go('/patterns?begin') },
+    { key: 'begin', name: 'Begin a figure from a body', kind: 'do', run: go('/begin') },
+    { key: 'begin-shelf', name: 'Tick what is on the shelf', kind: 'do', run: go('/begin/shelf') },
     { key: 'new-run', name: 'Plan a class', kind: 'do', run: go('/runs?plan') },
     { key: 'new-fibre', name: 'Add a fibre', kind: 'do', run: go('/shelf?add=fibre') },
     { key: 'new-blend', name: 'Blend fibres', kind: 'do', run: go('/shelf?add=blend') },
