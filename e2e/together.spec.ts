@@ -193,3 +193,41 @@ test('a figure sits in a pose of its own, and stands as it is written', async ({
   await expectNothingSerious(page);
   await saved(page);
 });
+
+test('a photo lies behind the figure, is scaled by one length, and never leaves the page', async ({
+  page,
+  demo,
+}) => {
+  await openTogether(page, demo, /Harbour puffin/, mouse(page));
+  const sent: string[] = [];
+  page.on('request', (request) => {
+    if (request.method() !== 'GET') sent.push(request.url());
+  });
+  const photo = '<svg xmlns="http://www.w3.org/2000/svg" width="200" height="400"><rect width="200" height="400" fill="#d9b382"/></svg>'; // prettier-ignore
+  const input = page.getByLabel('A photo or sketch');
+  await input.setInputFiles({ name: 'x.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
+  await expect(page.getByText(/no picture that can be shown/)).toBeVisible();
+  await input.setInputFiles({ name: 'bird.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(photo) });
+  const image = page.getByLabel('Photo behind the figure');
+  // As high as the figure, and its marks from head to foot.
+  const between = page.getByLabel('Between its marks');
+  const before = Number(await image.getAttribute('height'));
+  expect(parseFloat(await between.inputValue())).toBeGreaterThan(120);
+  // The lower mark up by 40 mm; what is between them is then said to be 200: the photo grows.
+  const now = parseFloat(await between.inputValue());
+  const second = page.getByRole('button', { name: /^Second mark/ });
+  await second.focus();
+  for (let i = 0; i < 40; i++) await page.keyboard.press('ArrowUp');
+  await expect(between).toHaveValue(`${now - 40} mm`);
+  await between.fill('200 mm');
+  await between.press('Tab');
+  await expect
+    .poll(async () => Number(await image.getAttribute('height')) / before)
+    .toBeCloseTo(200 / (now - 40), 1);
+  await expectNothingSerious(page);
+  await page.getByText('set its marks, move it').click();
+  await expect(second).toHaveCount(0);
+  await page.getByRole('button', { name: 'Take it away' }).click();
+  await expect(image).toHaveCount(0);
+  expect(sent).toEqual([]);
+});

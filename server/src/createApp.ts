@@ -113,7 +113,8 @@ const CONTENT_SECURITY = {
   directives: {
     defaultSrc: ["'self'"],
     styleSrc: ["'self'", "'unsafe-inline'"],
-    imgSrc: ["'self'", 'data:'],
+    // A photo that is held in the page alone is a blob of it.
+    imgSrc: ["'self'", 'data:', 'blob:'],
     fontSrc: ["'self'"],
     workerSrc: ["'self'"],
     objectSrc: ["'none'"],

@@ -39,6 +39,15 @@ export {
   type ProportionTold,
   proposedSizes,
 } from './together/proportions.ts';
+export {
+  betweenMarksMm,
+  markMm,
+  photoBehind,
+  photoMarked,
+  photoMoved,
+  photoScaled,
+  type PhotoBehind,
+} from './together/photoBehind.ts';
 export { wireEnds, type WireEnd } from './together/wireEnds.ts';
 export { aroundForGap, fitsOf, isFitting, widestGapMm, type Fit } from './together/fits.ts';
 export { guidePieces, type GuidePieces } from './guide/guidePieces.ts';

@@ -11,6 +11,7 @@ import {
 } from '@lanakit/core/figure';
 import { Button, Checkbox, Segmented } from 'antd';
 import { useCallback, useMemo, useState } from 'react';
+import { useParams } from 'react-router';
 import { Ruler } from '../../figure/Ruler.tsx';
 import type { DrawingScale } from '../../figure/TogetherDrawing.tsx';
 import { useSize } from '../../figure/useSize.ts';
@@ -21,6 +22,9 @@ import { Enclosures } from './Enclosures.tsx';
 import { FigureInHand } from './FigureInHand.tsx';
 import { JoinMarks } from './JoinMarks.tsx';
 import { nameOfChosen } from './nameOfChosen.ts';
+import { PhotoFields } from './PhotoFields.tsx';
+import { PhotoImage, PhotoMarks } from './PhotoLayer.tsx';
+import { usePhoto } from './photoStore.ts';
 import { PlaceFields } from './PlaceFields.tsx';
 import { PoseFields } from './PoseFields.tsx';
 import { Proportions } from './Proportions.tsx';
@@ -70,6 +74,8 @@ export function TogetherPanel({ chosenId, onChoose, onHold }: TogetherPanelProps
     [onChoose],
   );
   const grasp = graspOf(together, chosen);
+  const { id = '' } = useParams();
+  const photo = usePhoto(id);
   const isRoot = chosen?.kind === 'piece' && grasp === null;
   return (
     <>
@@ -87,6 +93,7 @@ export function TogetherPanel({ chosenId, onChoose, onHold }: TogetherPanelProps
       <FigureView together={together} from={from} onHold={onHold}>
         {(at, hold) => (
           <>
+            {photo.held && <PhotoImage held={photo.held} at={at} onChange={photo.put} />}
             <FigureInHand
               together={together}
               drawn={drawn}
@@ -100,6 +107,7 @@ export function TogetherPanel({ chosenId, onChoose, onHold }: TogetherPanelProps
             />
             {showJoins && <JoinMarks together={together} camera={cameraOf(from)} at={at} />}
             {showBalance && <BalanceLines tells={tells} camera={cameraOf(from)} at={at} />}
+            {photo.held?.isSetting && <PhotoMarks held={photo.held} at={at} onChange={photo.put} />}
           </>
         )}
       </FigureView>
@@ -116,6 +124,12 @@ export function TogetherPanel({ chosenId, onChoose, onHold }: TogetherPanelProps
         {isRoot && (
           <StanceFields edits={edits} stance={build.stance ?? UPRIGHT} straightFrom={tells.straightFrom} />
         )}
+        <PhotoFields
+          held={photo.held}
+          figureMm={tells.size?.heightMm ?? 100}
+          onPut={photo.put}
+          onTakeAway={photo.takeAway}
+        />
         <Proportions together={together} />
         <Enclosures together={together} />
         <p className="quiet small">
