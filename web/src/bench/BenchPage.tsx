@@ -1,10 +1,9 @@
 import type { Bench, BenchRun, NamedShort, UnfinishedPattern } from '@lanakit/core/api';
 import { isOffShelf, packsOver } from '@lanakit/core/run';
-import { START_COLOURS } from '@lanakit/core/starts';
 import { findingAmount, joinWords, problemWords, RUN_STATE_WORDS } from '@lanakit/core/words';
+import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { useBench, useKeeping } from '../api/queries.ts';
-import { BodyPicture } from '../begin/BodyPicture.tsx';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { Loading } from '../shell/Loading.tsx';
@@ -20,7 +19,9 @@ export function BenchPage() {
   return (
     <main className={styles.page}>
       {isNew ? (
-        <FirstSteps />
+        <Suspense fallback={null}>
+          <FirstSteps />
+        </Suspense>
       ) : (
         <>
           <RunsAhead bench={data} />
@@ -36,57 +37,8 @@ export function BenchPage() {
   );
 }
 
-/** Shown of the bodies, as unlike one another as they are. */
-const SHOWN_BODIES = ['sits', 'on-four', 'swims', 'hangs', 'fruit', 'nest'];
-
-function FirstSteps() {
-  return (
-    <section className={`sheet ${styles.first}`}>
-      <h1>An empty bench</h1>
-      <p className="quiet">From here it is a few minutes to packs that are weighed out by the gram.</p>
-      <div className={styles.ways}>
-        <Link to="/begin" className={`${styles.way} ${styles.firstWay}`}>
-          <span className={styles.bodies}>
-            {SHOWN_BODIES.map((id) => (
-              <BodyPicture key={id} bodyId={id} width={104} height={92} />
-            ))}
-          </span>
-          <b>The short way: a figure and its first class</b>
-          <span>
-            A body, a height, two colours, how many people: the pattern, its wool and every pack are there,
-            and all of it is yours to change.
-          </span>
-        </Link>
-        <Link to="/begin/shelf" className={styles.way}>
-          <span className={styles.locks}>
-            {START_COLOURS.filter((_, at) => at % 3 === 1).map((colour) => (
-              <FibreSwatch
-                key={colour.id}
-                fibre={{ ...colour, preparation: 'carded' }}
-                width={null}
-                height={46}
-              />
-            ))}
-          </span>
-          <b>Your shelf</b>
-          <span>Tick what you have, from cores to needles; how much of it, by the gram or by the bag.</span>
-        </Link>
-        <Link to="/patterns?begin" className={styles.way}>
-          <b>A figure of your own</b>
-          <span>Name it, and give its parts their sizes; the wool is worked out as you write.</span>
-        </Link>
-        <Link to="/bring-in" className={styles.way}>
-          <b>A pattern you have</b>
-          <span>Paste its steps, or bring in a file; pieces, amounts and needles are read out of it.</span>
-        </Link>
-        <Link to="/shelf/import" className={styles.way}>
-          <b>A list you have</b>
-          <span>Any table of wool, needles or findings, from a spreadsheet or pasted.</span>
-        </Link>
-      </div>
-    </section>
-  );
-}
+/** Drawn with all that draws figures: only an empty bench asks for it. */
+const FirstSteps = lazy(async () => ({ default: (await import('./FirstSteps.tsx')).FirstSteps }));
 
 function RunsAhead({ bench }: { bench: Bench }) {
   return (
