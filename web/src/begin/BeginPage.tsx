@@ -86,7 +86,8 @@ export function BeginPage() {
         <div className={styles.columns}>
           <BeginFields input={input} fibres={fibres} problems={problems} onChange={change} />
           <LargeFigure figure={preview.look} words={startBody(input.bodyId)?.words ?? ''} />
-          <BeginNumbers preview={preview} people={input.class?.people ?? null} />
+          {/* As many people as its numbers are for: what is typed comes to them a moment later. */}
+          <BeginNumbers preview={preview} people={shown.class?.people ?? null} />
         </div>
       </form>
     </main>
