@@ -2,6 +2,7 @@ import { markMm, photoMarked, photoMoved } from '@lanakit/core/figure';
 import type { KeyboardEvent, PointerEvent } from 'react';
 import type { DrawingScale } from '../../figure/TogetherDrawing.tsx';
 import type { HeldPhoto } from './photoStore.ts';
+import styles from './Together.module.css';
 
 interface PhotoProps {
   held: HeldPhoto;
@@ -35,7 +36,7 @@ export function PhotoImage({ held, at, onChange }: PhotoProps) {
       opacity={strength}
       role="img"
       aria-label="Photo behind the figure"
-      style={isSetting ? { cursor: 'move', touchAction: 'none' } : { pointerEvents: 'none' }}
+      className={isSetting ? styles.photoMoved : styles.photoStill}
       onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
       onPointerMove={(event) => {
         if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
@@ -88,7 +89,7 @@ export function PhotoMarks({ held, at, onChange }: PhotoProps) {
           role="button"
           tabIndex={0}
           aria-label={`${NAMES[which]}: arrows move it`}
-          style={{ cursor: 'crosshair', touchAction: 'none' }}
+          className={styles.photoMark}
           onKeyDown={onKey(which as 0 | 1)}
           onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
           onPointerMove={(event) => {
