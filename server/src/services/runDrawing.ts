@@ -54,8 +54,8 @@ function once<T extends object | null>(make: () => T): () => T {
 export function kitOfRun(store: Store, run: Run): NeedleKit {
   const { needles, tools, evidence, stamp } = gearOf(store);
   return store.rememberAs(
-    `kit of ${termsKey(run)}`,
-    `${stamp} ${woolStamp(store, run)}`,
+    `kit of ${run.id}`,
+    `${termsKey(run)} ${stamp} ${woolStamp(store, run)}`,
     () =>
       kitOfClass(run, {
         designs: new Map([[run.revisionId, revisionOf(store, run).document]]),

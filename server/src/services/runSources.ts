@@ -146,11 +146,26 @@ const keptAsWritten = (store: Store, run: Run, frozen: Frozen, sources: RunSourc
     packedRun(run, frozen, sources),
   );
 
+type Packed = Pick<PackedRun, 'toPack' | 'plan'>;
+
+/** By terms and wool, as long as some run is so: each run keeps its own, and lets go of it when it is changed. */
+const packedAlike = new WeakMap<Store, Map<string, WeakRef<Packed>>>();
+const MOST_ALIKE = 500;
+
 /** Runs on the same terms are packed the same: a class that is given every week is worked out once. */
 function keptAsPlanned(store: Store, run: Run, sources: RunSources): KeptRun {
-  const { toPack, plan } = store.rememberAs(`packed as ${termsKey(run)}`, woolStamp(store, run), () =>
-    packedRun(run, null, sources),
-  );
+  const stamp = `${termsKey(run)} ${woolStamp(store, run)}`;
+  const { toPack, plan } = store.rememberAs(`packed ${run.id}`, stamp, (): Packed => {
+    const alike = packedAlike.get(store) ?? new Map<string, WeakRef<Packed>>();
+    packedAlike.set(store, alike);
+    const known = alike.get(stamp)?.deref();
+    if (known) return known;
+    const packed = packedRun(run, null, sources);
+    const made = { toPack: packed.toPack, plan: packed.plan };
+    if (alike.size >= MOST_ALIKE) for (const [key, held] of alike) if (!held.deref()) alike.delete(key);
+    alike.set(stamp, new WeakRef(made));
+    return made;
+  });
   return { input: run, wool: null, toPack, plan, packs: packsOf(toPack.groups, run.roster) };
 }
 
