@@ -25,6 +25,8 @@ export interface FirstPreview {
   readonly newIds: ReadonlySet<string>;
   /** Null: nobody comes, or the class is not possible yet. */
   readonly plan: RunPortions | null;
+  /** Of the plan, by fibre, all its bags together, grams; empty without one. */
+  readonly classGByFibre: ReadonlyMap<string, number>;
 }
 
 /** A fibre that somebody would have, uncounted. */
@@ -71,5 +73,13 @@ export function previewFirst(input: FirstClassInput, shelf: Wool): FirstPreview 
     wool,
     newIds: new Set(added.map(({ id }) => id)),
     plan,
+    classGByFibre: classGByFibre(plan),
   };
+}
+
+function classGByFibre(plan: RunPortions | null): Map<string, number> {
+  const byFibre = new Map<string, number>();
+  for (const { fibreId, classG } of plan?.fibres ?? [])
+    byFibre.set(fibreId, (byFibre.get(fibreId) ?? 0) + classG);
+  return byFibre;
 }

@@ -1,10 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
+import { onlyFibres } from '../../src/engine/index.ts';
 import {
   checkFirstClass,
   type FirstClassInput,
   firstPattern,
   gramsOfBag,
   newWools,
+  previewFirst,
   SHELF_KINDS,
   START_COLOURS,
   startWool,
@@ -80,6 +82,20 @@ describe('the wool of the short way', () => {
     expect(checkFirstClass(input(more), () => false).map(({ code, pointer }) => `${code} ${pointer}`)).toEqual(problems);
   });
 }); // prettier-ignore
+
+describe('what it would make, before it is made', () => {
+  test('grams by fibre are those of the class, every bag of them; nobody comes, nothing is planned', () => {
+    const empty = onlyFibres(new Map());
+    const { plan, classGByFibre, newIds } = previewFirst(
+      input({ class: { people: 11, date: '2026-12-12' } }),
+      empty,
+    );
+    const sum = [...classGByFibre.values()].reduce((total, massG) => total + massG, 0);
+    expect(sum).toBeCloseTo(plan?.classG ?? NaN, 6);
+    expect(new Set(classGByFibre.keys())).toEqual(newIds);
+    expect(previewFirst(input(), empty)).toMatchObject({ plan: null, classGByFibre: new Map() });
+  });
+});
 
 describe('a shelf to start from', () => {
   const CHECKS = { fibre: checkFibre, finding: checkFinding, needle: checkNeedle, tool: checkTool };

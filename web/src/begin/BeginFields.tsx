@@ -9,7 +9,7 @@ import { DayField } from '../ui/fields/DayField.tsx';
 import { Field } from '../ui/fields/Field.tsx';
 import { LengthField } from '../ui/fields/LengthField.tsx';
 import { NumberField } from '../ui/fields/NumberField.tsx';
-import { todayPlus } from '../words/days.ts';
+import { begunClass } from './begun.ts';
 import { ColourSelect } from './ColourSelect.tsx';
 import styles from './Begin.module.css';
 
@@ -80,9 +80,7 @@ export function BeginFields({ input, fibres, problems, onChange }: BeginFieldsPr
       </div>
       <Checkbox
         checked={input.class !== null}
-        onChange={(event) =>
-          onChange({ class: event.target.checked ? { people: 8, date: todayPlus(14) } : null })
-        }
+        onChange={(event) => onChange({ class: event.target.checked ? begunClass() : null })}
       >
         for a class
       </Checkbox>

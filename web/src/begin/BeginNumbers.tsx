@@ -7,10 +7,7 @@ import styles from './Begin.module.css';
 
 /** What one takes, and what the class takes: the same numbers that stand on the run. */
 export function BeginNumbers({ preview, people }: { preview: FirstPreview; people: number | null }) {
-  const { estimate, plan, wool, newIds } = preview;
-  const perClass = new Map<string, number>();
-  for (const { fibreId, classG } of plan?.fibres ?? [])
-    perClass.set(fibreId, (perClass.get(fibreId) ?? 0) + classG);
+  const { estimate, plan, classGByFibre, wool, newIds } = preview;
   return (
     <aside className={styles.numbers} aria-label="What it takes">
       <p>
@@ -35,7 +32,7 @@ export function BeginNumbers({ preview, people }: { preview: FirstPreview; peopl
               </span>
               <span className={styles.grams}>
                 <span>{showLikely(total.likelyG)}</span>
-                {plan && <b>{showWeighed(perClass.get(fibreId) ?? 0, RUN_DEFAULTS.scaleStepG)}</b>}
+                {plan && <b>{showWeighed(classGByFibre.get(fibreId) ?? 0, RUN_DEFAULTS.scaleStepG)}</b>}
               </span>
             </li>
           ) : null;

@@ -10,26 +10,15 @@ import { Loading } from '../shell/Loading.tsx';
 import { useAttempt } from '../shell/useAttempt.ts';
 import { firstUnread } from '../ui/fields/firstUnread.ts';
 import { problemsBeside } from '../ui/fields/problemsBeside.ts';
+import { begun } from './begun.ts';
 import { Bodies } from './Bodies.tsx';
 import { BeginFields } from './BeginFields.tsx';
 import { BeginNumbers } from './BeginNumbers.tsx';
 import { LargeFigure } from './LargeFigure.tsx';
-import { todayPlus } from '../words/days.ts';
 import styles from './Begin.module.css';
 
 /** A body that most hands can make, and that shows both colours. */
 const FIRST_BODY = 'sits';
-/** A class in two weeks: there is time to buy wool. */
-const DAYS_AHEAD = 14;
-
-const begun = (bodyId: string): FirstClassInput => ({
-  title: '',
-  bodyId,
-  heightMm: startBody(bodyId)?.heightMm ?? 100,
-  main: { from: 'new', colourId: 'sea' },
-  second: { from: 'new', colourId: 'chalk' },
-  class: { people: 8, date: todayPlus(DAYS_AHEAD) },
-});
 
 /** From nothing to packs: a name, a body, a height, two colours, and who comes. */
 export function BeginPage() {

@@ -1,7 +1,8 @@
 import { onlyFibres } from '@lanakit/core/engine';
 import type { FigureLook } from '@lanakit/core/figure';
-import { previewFirst, startBody } from '@lanakit/core/starts';
+import { previewFirst } from '@lanakit/core/starts';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
+import { begun } from './begun.ts';
 
 const EMPTY = onlyFibres(new Map());
 /** Each as it is written, in the wool it begins with; drawn once. */
@@ -10,17 +11,7 @@ const drawn = new Map<string, FigureLook>();
 function lookOf(bodyId: string): FigureLook {
   const known = drawn.get(bodyId);
   if (known) return known;
-  const { look } = previewFirst(
-    {
-      title: '',
-      bodyId,
-      heightMm: startBody(bodyId)?.heightMm ?? 0,
-      main: { from: 'new', colourId: 'sea' },
-      second: { from: 'new', colourId: 'chalk' },
-      class: null,
-    },
-    EMPTY,
-  );
+  const { look } = previewFirst({ ...begun(bodyId), class: null }, EMPTY);
   drawn.set(bodyId, look);
   return look;
 }

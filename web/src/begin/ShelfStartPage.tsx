@@ -14,6 +14,7 @@ import { useAttempt } from '../shell/useAttempt.ts';
 import { firstUnread } from '../ui/fields/firstUnread.ts';
 import { counted } from '../words/show.ts';
 import { KindRow } from './KindRow.tsx';
+import begin from './Begin.module.css';
 import styles from './ShelfStart.module.css';
 
 const GROUP_WORDS: Readonly<Record<ShelfGroup, string>> = {
@@ -43,7 +44,7 @@ export function ShelfStartPage() {
   const setOf = (kind: ShelfKind, chosen: readonly ShelfPick[]) =>
     setPicks((before) => [...before.filter(({ kindId }) => kindId !== kind.id), ...chosen]);
   return (
-    <main className={`sheet ${styles.page}`}>
+    <main className={`sheet ${begin.page}`}>
       <form
         aria-label="A shelf to start from"
         onSubmit={(event) => {
@@ -53,7 +54,7 @@ export function ShelfStartPage() {
           if (!unread) void put();
         }}
       >
-        <header className={styles.header}>
+        <header className={begin.header}>
           <div>
             <h1>What is on your shelf?</h1>
             <p className="quiet">
