@@ -4,16 +4,7 @@ export { takesWords } from './bodyWords.ts';
 export { contactRing, looseEndOf } from './contact.ts';
 export { contactsOfJoins } from './contactsOfJoins.ts';
 export { axisAt, hostSpot } from './onHost.ts';
-export {
-  boxReachOf,
-  placeFigure,
-  reachOf,
-  reachOfAll,
-  type Figure,
-  type NotPlaced,
-  type PlacedPiece,
-  type SetOn,
-} from './placeFigure.ts';
+export { placeFigure, type Figure, type NotPlaced, type PlacedPiece, type SetOn } from './placeFigure.ts';
 export { proposeDetail, proposeFinding } from './propose.ts';
 export {
   acrossAxis,
@@ -40,4 +31,5 @@ export {
   type Frame,
   type Vec3,
 } from './space.ts';
+export { boxReachOf, reachOf, reachOfAll } from './reach.ts';
 export { spreadPlaces } from './spreadPlaces.ts';

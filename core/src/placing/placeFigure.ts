@@ -14,8 +14,8 @@ import { bodyOf } from './bodyOf.ts';
 import { type Contact, contactIn, contactOf, contactRaised } from './contact.ts';
 import { frameOnHost } from './onHost.ts';
 import { proposeJoin } from './propose.ts';
+import { reachOfAll } from './reach.ts';
 import {
-  dot,
   FIGURE_FRAME,
   type Frame,
   frameIn,
@@ -312,36 +312,6 @@ function turnedRoot(stance: Pattern['stance'], { centroid }: Body): Frame {
   const frame = { x: turn([1, 0, 0]), y: turn(UP), z: turn([0, 0, 1]), origin: [0, 0, 0] as Vec3 };
   const middle = pointIn(frame, centroid);
   return moved(frame, [-middle[0], 0, -middle[2]]);
-}
-
-type Reaching = Pick<PlacedPiece, 'body' | 'frame'>;
-
-/** How far a piece reaches in a direction of the figure, mm from the figure’s own origin. */
-export function reachOf({ body, frame }: Reaching, direction: Vec3): number {
-  const { x, y, z, origin } = frame;
-  return dot(origin, direction) + body.reach([dot(x, direction), dot(y, direction), dot(z, direction)]);
-}
-
-/** How far the box about a piece reaches: never less than the piece, and told at once. */
-export function boxReachOf({ body, frame }: Reaching, direction: Vec3): number {
-  const { x, y, z, origin } = frame;
-  return (
-    dot(origin, direction) +
-    body.halfWidthMm * Math.abs(dot(x, direction)) +
-    Math.max(0, body.heightMm * dot(y, direction)) +
-    body.halfDepthMm * Math.abs(dot(z, direction))
-  );
-}
-
-/** How far any of them reaches, mm; −∞: there are none. */
-export function reachOfAll(pieces: readonly Reaching[], direction: Vec3): number {
-  const boxes = pieces.map((piece) => ({ piece, mostMm: boxReachOf(piece, direction) }));
-  let reachMm = -Infinity;
-  for (const { piece, mostMm } of boxes.sort((a, b) => b.mostMm - a.mostMm)) {
-    if (mostMm <= reachMm) break;
-    reachMm = Math.max(reachMm, reachOf(piece, direction));
-  }
-  return reachMm;
 }
 
 function onTheGround(pieces: readonly PlacedPiece[]): PlacedPiece[] {

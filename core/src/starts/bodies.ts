@@ -228,3 +228,6 @@ export const START_BODIES: readonly StartBody[] = [
     ],
   },
 ]; // prettier-ignore
+
+export const startBody = (id: string): StartBody | null =>
+  START_BODIES.find((body) => body.id === id) ?? null;

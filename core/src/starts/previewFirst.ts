@@ -3,16 +3,9 @@ import { type FigureLook, lookOfBuild } from '../figure/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import { planOfToday, type RunPortions } from '../run/index.ts';
 import type { Fibre, FibreInput } from '../shelf/index.ts';
-import {
-  checkFirstClass,
-  type FirstClassInput,
-  firstPattern,
-  firstRun,
-  newWools,
-  startBody,
-  startWool,
-  woolSources,
-} from './firstClass.ts';
+import { startBody } from './bodies.ts';
+import { checkFirstClass, type FirstClassInput, firstPattern, firstRun } from './firstClass.ts';
+import { newWools, startWool, woolSources } from './woolSources.ts';
 
 /** What the short way would make, before it is made: the same pattern, and the same class, on the shelf as it would be. */
 export interface FirstPreview {
