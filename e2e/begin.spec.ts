@@ -82,3 +82,25 @@ test('what is wrong is said beside its field, and nothing that was chosen is los
   await expect(page.getByRole('heading', { name: 'Pieces' })).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'Finished height' })).toHaveValue('70 mm');
 });
+
+test('the demo studio is looked round, changed and left, and nothing of it is in one’s own', async ({
+  page,
+  empty,
+}) => {
+  await page.goto(empty.url);
+  await page.getByRole('link', { name: /A studio to look at/ }).click();
+  await expect(page.getByText('Demo studio.')).toBeVisible();
+  await page.getByRole('link', { name: /Saturday pears/ }).click();
+  const seats = page.getByLabel('Seats', { exact: true });
+  await seats.fill('12');
+  await seats.press('Tab');
+  await expect(page.getByText('12 seats, 14 packs in all')).toBeVisible();
+  await page.reload();
+  await expect(seats).toHaveValue('12');
+  // Its papers are its own too.
+  await page.goto(`${page.url()}/papers/packs`);
+  await expect(page.getByText('Ines').first()).toBeVisible();
+  await page.getByRole('link', { name: 'Back to my studio' }).click();
+  await expect(page.getByRole('heading', { name: 'An empty bench' })).toBeVisible();
+  await expect(page.getByText('Demo studio.')).toHaveCount(0);
+});

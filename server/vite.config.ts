@@ -14,6 +14,7 @@ export default defineConfig({
       input: {
         main: 'src/main.ts',
         taskWorker: 'src/workers/taskWorker.ts',
+        demoStudioWorker: 'src/demoStudioWorker.ts',
         backupCommand: 'src/backupCommand.ts',
       },
       output: { entryFileNames: '[name].js' },

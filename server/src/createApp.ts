@@ -1,5 +1,6 @@
 import compression from 'compression';
-import express, { type Express, type Request, type Response } from 'express';
+import express, { type Express, type Request, type RequestHandler, type Response } from 'express';
+import { DEMO_STUDIO_PATH } from '@lanakit/core/api';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { errorHandler } from './http/errorHandler.ts';
@@ -37,6 +38,8 @@ export interface AppDeps extends WorkDeps {
   readonly host: string;
   /** The built interface; null serves the API alone. */
   readonly webDir: string | null;
+  /** The demo studio beside this one. */
+  readonly demoStudio?: RequestHandler;
 }
 
 /** The whole application, not yet listening. */
@@ -46,6 +49,7 @@ export function createApp(deps: AppDeps): Express {
   app.disable('etag');
   app.use(helmet({ contentSecurityPolicy: CONTENT_SECURITY, strictTransportSecurity: false }));
   app.use(onlyOwnName(deps.host), onlyOwnPages);
+  if (deps.demoStudio) app.use(DEMO_STUDIO_PATH, deps.demoStudio);
   // What is small goes faster as it is: on loopback, and even on a studio's own network.
   app.use(compression({ threshold: '16kb', filter: isWorthPacking }));
   mountRoutes(app, allRoutes(deps.services ?? createServices(deps)), deps);

@@ -1,4 +1,3 @@
-import { nanoid } from 'nanoid';
 import { existsSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -6,11 +5,13 @@ import { setFlagsFromString } from 'node:v8';
 import pino from 'pino';
 import { readConfig } from './config.ts';
 import { createApp } from './createApp.ts';
-import { createStore, databaseFault, holdStudio, openDatabase } from './db/index.ts';
-import { loadDemo } from '@lanakit/demo';
-import { createServices, isRefusal, type Services, type WorkDeps } from './services/index.ts';
+import { databaseFault, holdStudio, openDatabase } from './db/index.ts';
+import { beginStudio } from './beginStudio.ts';
+import { demoStudio } from './demoStudio.ts';
+import { studioDeps } from './openStudio.ts';
 import { poolRunner } from './workers/pools.ts';
 import { workshopOf } from './workers/workshop.ts';
+import { createServices, isRefusal, type Services, type WorkDeps } from './services/index.ts';
 import { startRefusalOf, startRefusalWords, type StartRefusal } from './startRefusalWords.ts';
 
 /** Built, this file lies in dist/server and the interface beside it; from source there may be none yet. */
@@ -37,18 +38,6 @@ const TIDY_EVERY_MS = 24 * 3_600_000;
 function refuse(refusal: StartRefusal): never {
   console.error(`Lanakit did not start.\n${startRefusalWords(refusal)}`);
   process.exit(1);
-}
-
-/**
- * The first start is begun anew until it has gone through: demo and mark are written together or not at all.
- */
-function beginStudio(deps: WorkDeps, isDemo: boolean): void {
-  const { store, now } = deps;
-  if (store.studio.isBegun()) return;
-  store.together(() => {
-    if (isDemo) loadDemo((at) => createServices({ ...deps, now: () => at }), now());
-    store.studio.begin(isDemo ? 'demo' : 'empty', now().toISOString());
-  });
 }
 
 /** What nobody uses or asks for any more. A disk without room keeps it, and keeps nobody from the rest. */
@@ -93,14 +82,7 @@ function start(): void {
   if (!held.ok) refuse(held.refusal);
   const opened = openDatabase(config.dataDir);
   if (!opened.ok) refuse(opened.refusal);
-  const store = createStore(opened.db);
-  const deps = {
-    store,
-    now: () => new Date(),
-    newId: () => nanoid(12),
-    work: workshopOf(poolRunner()),
-    dataDir: config.dataDir,
-  };
+  const deps = studioDeps(opened, config.dataDir, workshopOf(poolRunner()));
   const services = createServices(deps);
   try {
     beginStudio(deps, config.isDemo);
@@ -110,13 +92,13 @@ function start(): void {
     if (!fault) throw error;
     refuse(startRefusalOf(fault, config.dataDir));
   }
-  const app = createApp({
-    ...deps,
-    services,
+  const shown = {
     log: pino({ level: process.env['LOG_LEVEL'] ?? 'warn' }),
     host: config.host,
     webDir: existsSync(webDir) ? webDir : null,
-  });
+  };
+  const demo = demoStudio({ dataDir: config.dataDir, ...shown });
+  const app = createApp({ ...deps, ...shown, services, demoStudio: demo.handle });
   const server = app.listen(config.port, config.host, (error?: NodeJS.ErrnoException) => {
     if (error) refuse({ code: 'cannot_listen', reason: error.code ?? error.message, ...config });
     const address = server.address();
@@ -126,6 +108,7 @@ function start(): void {
   lookAfter(deps, services);
   const stop = () => {
     server.close(() => {
+      demo.close();
       opened.db.close();
       held.hold.release();
       process.exit(0);

@@ -25,7 +25,7 @@ const ROWS: readonly (readonly [name: string, files: Readonly<Record<string, str
   ['the core and the server', { 'server/src/db/d#.ts': leaf, 'core/src/base/a#.ts': uses('../../../server/src/db/d#.ts') }, ['core-is-pure']],
   ['a service and a route', { 'server/src/routes/a#.ts': leaf, 'server/src/services/b#.ts': uses('../routes/a#.ts') }, ['server-src-services-looks-up']],
   ['a service and express', { 'server/src/services/b#.ts': `import express from 'express';\nexport const a = express;\n` }, ['services-know-no-http']],
-  ['a service and the demo', { 'demo/src/a#.ts': leaf, 'server/src/services/b#.ts': uses('../../../demo/src/a#.ts') }, ['only-the-start-knows-the-demo']],
+  ['a service and the demo', { 'demo/src/a#.ts': leaf, 'server/src/services/b#.ts': uses('../../../demo/src/a#.ts') }, ['only-the-beginning-knows-the-demo']],
   ['the interface and the server', { 'server/src/services/a#.ts': leaf, 'web/src/runs/b#.ts': uses('../../../server/src/services/a#.ts') }, ['web-knows-the-server-by-http']],
   ['fields and a page', { 'web/src/runs/a#.ts': leaf, 'web/src/ui/b#.ts': uses('../runs/a#.ts') }, ['web-src-ui-looks-up']],
   ['two lists of the work table', { 'web/src/writing/parts/a#.ts': leaf, 'web/src/writing/joins/b#.ts': uses('../parts/a#.ts') }, ['web-src-writing-joins-looks-sideways']],

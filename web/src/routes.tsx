@@ -1,108 +1,117 @@
 import { createBrowserRouter } from 'react-router';
+import { studioPath } from './api/studio.ts';
 import { NotFound } from './shell/NotFound.tsx';
 import { Shell } from './shell/Shell.tsx';
 import { PageError } from './shell/PageError.tsx';
 
 /** Every place has its own chunk. */
-export const router = createBrowserRouter([
-  {
-    Component: Shell,
-    ErrorBoundary: PageError,
-    HydrateFallback: () => null,
-    children: [
-      { index: true, lazy: async () => ({ Component: (await import('./bench/BenchPage.tsx')).BenchPage }) },
-      {
-        path: 'patterns',
-        lazy: async () => ({ Component: (await import('./patterns/PatternsPage.tsx')).PatternsPage }),
-      },
-      {
-        path: 'patterns/:id',
-        lazy: async () => ({ Component: (await import('./writing/PatternPage.tsx')).PatternPage }),
-      },
-      {
-        path: 'patterns/:id/read',
-        lazy: async () => ({ Component: (await import('./reading/ReadingPage.tsx')).ReadingPage }),
-      },
-      {
-        path: 'patterns/:id/needles',
-        lazy: async () => ({ Component: (await import('./writing/needles/NeedlesPaper.tsx')).NeedlesPaper }),
-      },
-      {
-        path: 'patterns/:id/guide',
-        lazy: async () => ({ Component: (await import('./guide/GuidePage.tsx')).GuidePage }),
-      },
-      {
-        path: 'bring-in',
-        lazy: async () => ({ Component: (await import('./patterns/BringInPage.tsx')).BringInPage }),
-      },
-      { path: 'begin', lazy: async () => ({ Component: (await import('./begin/BeginPage.tsx')).BeginPage }) },
-      {
-        path: 'begin/shelf',
-        lazy: async () => ({ Component: (await import('./begin/ShelfStartPage.tsx')).ShelfStartPage }),
-      },
-      {
-        path: 'techniques/:id?',
-        lazy: async () => ({
-          Component: (await import('./techniques/TechniquesPage.tsx')).TechniquesPage,
-        }),
-      },
-      {
-        path: 'compare',
-        lazy: async () => ({ Component: (await import('./patterns/ComparePage.tsx')).ComparePage }),
-      },
-      {
-        path: 'shelf/import',
-        lazy: async () => ({ Component: (await import('./shelf/ImportPage.tsx')).ImportPage }),
-      },
-      {
-        path: 'shelf/:section?',
-        lazy: async () => ({ Component: (await import('./shelf/ShelfPage.tsx')).ShelfPage }),
-      },
-      { path: 'runs', lazy: async () => ({ Component: (await import('./runs/RunsPage.tsx')).RunsPage }) },
-      { path: 'runs/:id', lazy: async () => ({ Component: (await import('./runs/RunPage.tsx')).RunPage }) },
-      {
-        path: 'runs/:id/weigh-out',
-        lazy: async () => ({ Component: (await import('./runs/WeighOutPage.tsx')).WeighOutPage }),
-      },
-      {
-        path: 'runs/:id/needles',
-        lazy: async () => ({ Component: (await import('./runs/NeedlesPage.tsx')).NeedlesPage }),
-      },
-      {
-        path: 'runs/:id/tray',
-        lazy: async () => ({ Component: (await import('./runs/TrayPage.tsx')).TrayPage }),
-      },
-      {
-        path: 'runs/:id/pattern',
-        lazy: async () => ({ Component: (await import('./runs/RunPatternPage.tsx')).RunPatternPage }),
-      },
-      {
-        path: 'runs/:id/guide',
-        lazy: async () => ({ Component: (await import('./runs/RunGuidePage.tsx')).RunGuidePage }),
-      },
-      {
-        path: 'runs/:id/papers/:name',
-        lazy: async () => ({ Component: (await import('./runs/PaperPage.tsx')).PaperPage }),
-      },
-      {
-        path: 'backups/bring-in',
-        lazy: async () => ({
-          Component: (await import('./backups/BringStudioInPage.tsx')).BringStudioInPage,
-        }),
-      },
-      {
-        path: 'backups',
-        lazy: async () => ({ Component: (await import('./backups/BackupsPage.tsx')).BackupsPage }),
-      },
-      {
-        path: 'bin',
-        lazy: async () => ({ Component: (await import('./backups/BinPage.tsx')).BinPage }),
-      },
-      {
-        path: 'history/:kind/:id',
-        lazy: async () => ({ Component: (await import('./history/HistoryPage.tsx')).HistoryPage }),
-      },
-      { path: '*', Component: NotFound },
-    ],
-  },
-]);
+export const router = createBrowserRouter(
+  [
+    {
+      Component: Shell,
+      ErrorBoundary: PageError,
+      HydrateFallback: () => null,
+      children: [
+        { index: true, lazy: async () => ({ Component: (await import('./bench/BenchPage.tsx')).BenchPage }) },
+        {
+          path: 'patterns',
+          lazy: async () => ({ Component: (await import('./patterns/PatternsPage.tsx')).PatternsPage }),
+        },
+        {
+          path: 'patterns/:id',
+          lazy: async () => ({ Component: (await import('./writing/PatternPage.tsx')).PatternPage }),
+        },
+        {
+          path: 'patterns/:id/read',
+          lazy: async () => ({ Component: (await import('./reading/ReadingPage.tsx')).ReadingPage }),
+        },
+        {
+          path: 'patterns/:id/needles',
+          lazy: async () => ({
+            Component: (await import('./writing/needles/NeedlesPaper.tsx')).NeedlesPaper,
+          }),
+        },
+        {
+          path: 'patterns/:id/guide',
+          lazy: async () => ({ Component: (await import('./guide/GuidePage.tsx')).GuidePage }),
+        },
+        {
+          path: 'bring-in',
+          lazy: async () => ({ Component: (await import('./patterns/BringInPage.tsx')).BringInPage }),
+        },
+        {
+          path: 'begin',
+          lazy: async () => ({ Component: (await import('./begin/BeginPage.tsx')).BeginPage }),
+        },
+        {
+          path: 'begin/shelf',
+          lazy: async () => ({ Component: (await import('./begin/ShelfStartPage.tsx')).ShelfStartPage }),
+        },
+        {
+          path: 'techniques/:id?',
+          lazy: async () => ({
+            Component: (await import('./techniques/TechniquesPage.tsx')).TechniquesPage,
+          }),
+        },
+        {
+          path: 'compare',
+          lazy: async () => ({ Component: (await import('./patterns/ComparePage.tsx')).ComparePage }),
+        },
+        {
+          path: 'shelf/import',
+          lazy: async () => ({ Component: (await import('./shelf/ImportPage.tsx')).ImportPage }),
+        },
+        {
+          path: 'shelf/:section?',
+          lazy: async () => ({ Component: (await import('./shelf/ShelfPage.tsx')).ShelfPage }),
+        },
+        { path: 'runs', lazy: async () => ({ Component: (await import('./runs/RunsPage.tsx')).RunsPage }) },
+        { path: 'runs/:id', lazy: async () => ({ Component: (await import('./runs/RunPage.tsx')).RunPage }) },
+        {
+          path: 'runs/:id/weigh-out',
+          lazy: async () => ({ Component: (await import('./runs/WeighOutPage.tsx')).WeighOutPage }),
+        },
+        {
+          path: 'runs/:id/needles',
+          lazy: async () => ({ Component: (await import('./runs/NeedlesPage.tsx')).NeedlesPage }),
+        },
+        {
+          path: 'runs/:id/tray',
+          lazy: async () => ({ Component: (await import('./runs/TrayPage.tsx')).TrayPage }),
+        },
+        {
+          path: 'runs/:id/pattern',
+          lazy: async () => ({ Component: (await import('./runs/RunPatternPage.tsx')).RunPatternPage }),
+        },
+        {
+          path: 'runs/:id/guide',
+          lazy: async () => ({ Component: (await import('./runs/RunGuidePage.tsx')).RunGuidePage }),
+        },
+        {
+          path: 'runs/:id/papers/:name',
+          lazy: async () => ({ Component: (await import('./runs/PaperPage.tsx')).PaperPage }),
+        },
+        {
+          path: 'backups/bring-in',
+          lazy: async () => ({
+            Component: (await import('./backups/BringStudioInPage.tsx')).BringStudioInPage,
+          }),
+        },
+        {
+          path: 'backups',
+          lazy: async () => ({ Component: (await import('./backups/BackupsPage.tsx')).BackupsPage }),
+        },
+        {
+          path: 'bin',
+          lazy: async () => ({ Component: (await import('./backups/BinPage.tsx')).BinPage }),
+        },
+        {
+          path: 'history/:kind/:id',
+          lazy: async () => ({ Component: (await import('./history/HistoryPage.tsx')).HistoryPage }),
+        },
+        { path: '*', Component: NotFound },
+      ],
+    },
+  ],
+  { basename: studioPath || '/' },
+);

@@ -205,3 +205,5 @@ export interface FirstClassMade {
   readonly revisionId: string | null;
   readonly runId: string | null;
 }
+
+export { DEMO_STUDIO_PATH } from './demoStudio.ts';

@@ -1,4 +1,5 @@
 import { takeEarly } from './askedEarly.ts';
+import { apiPath } from './studio.ts';
 import type { Problem } from '@lanakit/core/problems';
 
 /** One wrong place in what was sent, with the server's words for it. */
@@ -46,7 +47,7 @@ type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
 
 /** @throws ApiProblem when the server refuses, Unreachable when it does not answer */
 export async function send<T>(method: Method, path: string, options: SendOptions = {}): Promise<T> {
-  const response = await reach(`/api${path}`, {
+  const response = await reach(apiPath(path), {
     method,
     keepalive: options.keepalive ?? false,
     headers: {
@@ -62,7 +63,7 @@ export async function send<T>(method: Method, path: string, options: SendOptions
 /** Sends a file as it is. @throws as `send` */
 export const sendFile = async <T>(path: string, file: Blob): Promise<T> =>
   answered<T>(
-    await reach(`/api${path}`, {
+    await reach(apiPath(path), {
       method: 'POST',
       headers: { 'Content-Type': 'application/octet-stream' },
       body: file,

@@ -1,3 +1,4 @@
+import { apiPath } from '../api/studio.ts';
 import type { BackupName, Keeping } from '@lanakit/core/api';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -69,7 +70,7 @@ function OpenFiles() {
         another machine. Names of learners and prices are in it.
       </p>
       <p className={`${styles.openFiles} above-2`}>
-        <Button size="small" href="/api/studio-file" download>
+        <Button size="small" href={apiPath('/studio-file')} download>
           Save the whole studio as open files
         </Button>
         <Link to="/backups/bring-in">Bring a studio in</Link>

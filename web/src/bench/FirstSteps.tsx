@@ -1,3 +1,4 @@
+import { DEMO_STUDIO_PATH } from '@lanakit/core/api';
 import { START_COLOURS } from '@lanakit/core/starts';
 import { Link } from 'react-router';
 import { BodyPicture } from '../begin/BodyPicture.tsx';
@@ -52,6 +53,13 @@ export function FirstSteps() {
           <b>A list you have</b>
           <span>Any table of wool, needles or findings, from a spreadsheet or pasted.</span>
         </Link>
+        <a href={`${DEMO_STUDIO_PATH}/`} className={styles.way}>
+          <b>A studio to look at</b>
+          <span>
+            An invented one with five figures and runs ahead, beside yours: try anything there, it stays
+            there.
+          </span>
+        </a>
       </div>
     </section>
   );

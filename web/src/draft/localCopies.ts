@@ -1,3 +1,4 @@
+import { keptAs } from '../api/studio.ts';
 import type { Versioned } from './DraftSaver.ts';
 import { nanoid } from 'nanoid';
 
@@ -8,7 +9,7 @@ interface StoredCopy<T> extends Versioned<T> {
 /** A copy of another tab younger than this may still be in that tab's hands. */
 const ANOTHER_TABS_MS = 10_000;
 
-const PREFIX = 'lanakit.draft.';
+const PREFIX = keptAs('draft.');
 
 /** Storage may be full, and a browser may forbid it altogether: then even to look at it throws. */
 function fromStorage<T>(work: () => T, without: T): T {

@@ -1,3 +1,4 @@
+import { keptAs } from '../api/studio.ts';
 import { nanoid } from 'nanoid';
 
 /** Something that is to be sent, under a key by which the server knows it again. */
@@ -6,7 +7,7 @@ export interface Waiting<T> {
   readonly what: T;
 }
 
-const PREFIX = 'lanakit.out.';
+const PREFIX = keptAs('out.');
 
 /**
  * What was done here and is not yet with the server, in the order in which it was done. Kept by the browser, so that it is

@@ -1,3 +1,4 @@
+import { apiPath } from '../api/studio.ts';
 import type { Wool } from '@lanakit/core/engine';
 import { guideOfPattern } from '@lanakit/core/papers';
 import { type Choices, NO_CHOICES, type Pattern } from '@lanakit/core/pattern';
@@ -52,7 +53,7 @@ function OfPattern({ id, revisionId, document, wool }: OfPatternProps) {
       request={request}
       wool={wool}
       back={<Link to={`/patterns/${id}`}>← back to writing</Link>}
-      base={`/api/patterns/${id}/guide`}
+      base={apiPath(`/patterns/${id}/guide`)}
       query={query}
     >
       <span className={styles.ways}>

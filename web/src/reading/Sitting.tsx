@@ -1,3 +1,4 @@
+import { apiPath } from '../api/studio.ts';
 import type { PatternEstimate, Wool } from '@lanakit/core/engine';
 import type { Pattern } from '@lanakit/core/pattern';
 import {
@@ -203,7 +204,7 @@ function ReadStep({ readingStep, build, wool, bagOf, made }: ReadStepProps) {
           {step.pictures.map(({ id, pictureId, caption }) => (
             <figure key={id}>
               <img
-                src={`/api/pictures/${pictureId}`}
+                src={apiPath(`/pictures/${pictureId}`)}
                 alt={build.pictures.find((picture) => picture.id === pictureId)?.alt || caption}
               />
               {caption !== '' && <figcaption>{caption}</figcaption>}

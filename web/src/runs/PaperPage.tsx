@@ -1,3 +1,4 @@
+import { apiPath } from '../api/studio.ts';
 import type { OpenedRun } from '@lanakit/core/api';
 import {
   cellWords,
@@ -50,7 +51,7 @@ function Laid({ run, name, runPlan }: { run: OpenedRun; name: PaperName; runPlan
   const labels = useLabelSheet(page);
   const { paper, error } = usePaper(run, name, runPlan);
   if (!paper) return <Loading error={error} />;
-  const base = `/api/runs/${run.id}/papers/${name}`;
+  const base = apiPath(`/runs/${run.id}/papers/${name}`);
   const query = name === 'labels' ? labels.query : `page=${page}`;
   const isWrong = name === 'labels' && labels.problems.length > 0;
   return (
@@ -70,7 +71,7 @@ function Laid({ run, name, runPlan }: { run: OpenedRun; name: PaperName; runPlan
           <a href={`${base}/csv`} download>
             CSV
           </a>
-          <a href={`/api/runs/${run.id}/json`} download>
+          <a href={apiPath(`/runs/${run.id}/json`)} download>
             JSON of the run
           </a>
           <Button disabled={isWrong} onClick={() => window.print()}>

@@ -1,3 +1,4 @@
+import { apiPath } from '../api/studio.ts';
 import type { OpenedRun } from '@lanakit/core/api';
 import { guideOfRun } from '@lanakit/core/papers';
 import { seatName, seatsOf } from '@lanakit/core/run';
@@ -43,7 +44,7 @@ function OfPlan({ run, runPlan }: { run: OpenedRun; runPlan: Planned }) {
       request={request}
       wool={wool}
       back={<Link to={`/runs/${run.id}`}>← {run.name}</Link>}
-      base={`/api/runs/${run.id}/guide`}
+      base={apiPath(`/runs/${run.id}/guide`)}
       query={new URLSearchParams(pack === null ? {} : { pack: String(pack) })}
     >
       <Select<number>

@@ -1,3 +1,4 @@
+import { studioPath } from '../api/studio.ts';
 import { errorWords } from '../api/client.ts';
 import { useRouteError } from 'react-router';
 
@@ -9,7 +10,7 @@ export function PageError() {
       <h1>This page stumbled</h1>
       <p className="above-2">
         What you typed is kept in this browser and on the server. Open the page again; if it stumbles again,
-        go <a href="/">back to the bench</a>.
+        go <a href={`${studioPath}/`}>back to the bench</a>.
       </p>
       <p className="quiet small above-2">{errorWords(error)}</p>
     </main>

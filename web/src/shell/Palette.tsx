@@ -1,5 +1,6 @@
 import { Input, Modal } from 'antd';
-import type { Found } from '@lanakit/core/api';
+import { DEMO_STUDIO_PATH, type Found } from '@lanakit/core/api';
+import { isDemoStudio } from '../api/studio.ts';
 import { useDeferredValue, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { useFound } from '../api/queries.ts';
@@ -99,6 +100,14 @@ function useEntries(text: string, onKeys: () => void): Entry[] {
     { key: 'new-needle', name: 'Add a needle', kind: 'do', run: go('/shelf/tools?add=needle') },
     { key: 'new-supplier', name: 'Add a supplier', kind: 'do', run: go('/shelf/suppliers?add=supplier') },
     { key: 'import', name: 'Read in a list (CSV)', kind: 'do', run: go('/shelf/import') },
+    isDemoStudio
+      ? { key: 'leave', name: 'Back to my studio', kind: 'do', run: () => window.location.assign('/') }
+      : {
+          key: 'demo',
+          name: 'Look round the demo studio',
+          kind: 'do',
+          run: () => window.location.assign(`${DEMO_STUDIO_PATH}/`),
+        },
     { key: 'keys', name: 'Show the keys', kind: 'do', run: onKeys },
     { key: 'bench', name: 'Bench', kind: 'place', run: go('/') },
     { key: 'compare', name: 'Set two patterns or revisions side by side', kind: 'do', run: go('/compare') },

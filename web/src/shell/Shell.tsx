@@ -1,6 +1,8 @@
 import { lazy, Suspense, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { NavLink, Outlet } from 'react-router';
+import { isDemoStudio } from '../api/studio.ts';
+import { DemoRibbon } from './DemoRibbon.tsx';
 import { NoticeProvider } from './Notice.tsx';
 import styles from './Shell.module.css';
 import { TopSlotProvider } from './TopSlot.tsx';
@@ -51,6 +53,7 @@ export function Shell() {
               <div ref={setSlot} className={styles.slot} />
             </div>
           </header>
+          {isDemoStudio && <DemoRibbon />}
           <Outlet />
           <Suspense>
             {opened === 'palette' && <Palette onClose={close} onKeys={() => setOpened('keys')} />}

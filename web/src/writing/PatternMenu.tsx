@@ -1,3 +1,4 @@
+import { apiPath } from '../api/studio.ts';
 import type { StoredPattern } from '@lanakit/core/api';
 import { copyOf, derivedFrom, type Pattern } from '@lanakit/core/pattern';
 import { Button, Dropdown } from 'antd';
@@ -42,7 +43,7 @@ function usePatternActions(stored: StoredPattern) {
   const saveAs = (as: string) =>
     attempt(async () => {
       if (!(await settle())) return NOT_SAVED_YET;
-      window.location.assign(`/api/patterns/${stored.id}/file?as=${as}`);
+      window.location.assign(apiPath(`/patterns/${stored.id}/file?as=${as}`));
       return undefined;
     });
   const remove = () =>

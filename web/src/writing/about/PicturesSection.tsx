@@ -1,3 +1,4 @@
+import { apiPath } from '../../api/studio.ts';
 import type { PatternPicture } from '@lanakit/core/pattern';
 import { Button, Input } from 'antd';
 import { useState } from 'react';
@@ -44,7 +45,7 @@ function PictureFields({ picture }: { picture: PatternPicture }) {
     <div className={`${lists.grid} below-3`}>
       <img
         className={`${lists.span3 ?? ''} thumbnail`}
-        src={`/api/pictures/${picture.id}?size=small`}
+        src={apiPath(`/pictures/${picture.id}?size=small`)}
         alt={picture.alt || picture.name}
       />
       <Field

@@ -1,3 +1,4 @@
+import { apiPath } from '../../api/studio.ts';
 import { OWN_RIGHTS, type Step } from '@lanakit/core/pattern';
 import { Button, Checkbox, Input, Select, Upload } from 'antd';
 import { nanoid } from 'nanoid';
@@ -108,7 +109,7 @@ export function StepPictures({ step }: { step: Step }) {
       <div className={styles.pictures}>
         {step.pictures.map(({ id, pictureId, caption }) => (
           <div key={id} className={styles.picture}>
-            <img src={`/api/pictures/${pictureId}?size=small`} alt={caption || 'picture of this step'} />
+            <img src={apiPath(`/pictures/${pictureId}?size=small`)} alt={caption || 'picture of this step'} />
             <Input
               size="small"
               aria-label="Caption"
