@@ -10,6 +10,18 @@ const HANG_MS = 15_000;
 const IN_A_QUEUE =
   /\/(studio-file|backups|brought-in|put-back|arrivals|papers|guide|pattern-files|pictures)\b/;
 const HANG_IN_QUEUE_MS = 120_000;
+/**
+ * What adds up all runs ahead. A fuzz leaves some three hundred of them, each as large as its bounds allow, where a studio of ten lives
+ * has two dozen; and writes between every two questions, so that each has to be added up anew.
+ */
+const OF_ALL_RUNS = /\/(bench|promised|runs)\b/;
+const HANG_OF_ALL_RUNS_MS = 60_000;
+
+function patienceMs(path: string): number {
+  if (IN_A_QUEUE.test(path)) return HANG_IN_QUEUE_MS;
+  return OF_ALL_RUNS.test(path) ? HANG_OF_ALL_RUNS_MS : HANG_MS;
+}
+
 /** A thread without work is let go of after ten seconds. */
 export const REST_MS = 30_000;
 const REST_LOOKS = 15;
@@ -100,7 +112,7 @@ export class Studio {
       method,
       headers: { ...headers },
       ...(body !== undefined && { body: body as BodyInit }),
-      signal: AbortSignal.timeout(IN_A_QUEUE.test(path) ? HANG_IN_QUEUE_MS : HANG_MS),
+      signal: AbortSignal.timeout(patienceMs(path)),
     });
     const bytes = Buffer.from(await response.arrayBuffer());
     return {

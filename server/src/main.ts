@@ -35,6 +35,9 @@ const FIRST_LOOK_MS = 60_000;
 /** Who never stops Lanakit has things tidied all the same. */
 const TIDY_EVERY_MS = 24 * 3_600_000;
 
+/** A connection that nothing goes over. */
+const KEPT_OPEN_MS = 65_000;
+
 function refuse(refusal: StartRefusal): never {
   console.error(`Lanakit did not start.\n${startRefusalWords(refusal)}`);
   process.exit(1);
@@ -105,6 +108,8 @@ function start(): void {
     const port = typeof address === 'object' && address ? address.port : config.port;
     console.log(`Lanakit is running at http://${config.host}:${port}\nData in ${config.dataDir}`);
   });
+  // Longer than any browser keeps a connection that nothing goes over: closed here first, a write would be lost on its way.
+  server.keepAliveTimeout = KEPT_OPEN_MS;
   lookAfter(deps, services);
   const stop = () => {
     server.close(() => {

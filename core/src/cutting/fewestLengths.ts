@@ -1,3 +1,5 @@
+import { keepFew } from '../base/index.ts';
+
 /** Alike pieces to be cut. */
 export interface LengthWanted {
   readonly lengthMm: number;
@@ -42,7 +44,7 @@ export function fewestLengths(
   const atLeast = lowerBound(pieces, capacity);
   const most = longestFirst(pieces, capacity);
   if (most === atLeast) return { kind: 'fewest', count: most, isProven: true, atLeast };
-  return search(left, capacity, most, atLeast);
+  return searched(JSON.stringify([left, capacity, most, atLeast]));
 }
 
 interface Size {
@@ -99,6 +101,11 @@ function lowerBound(pieces: readonly number[], capacity: number): number {
     }),
   );
 }
+
+/** The same cut is asked for by every run that has the same class, and again whenever another is changed. */
+const MOST_KEPT = 500;
+
+const searched = keepFew(MOST_KEPT, (key) => search(...(JSON.parse(key) as Parameters<typeof search>)));
 
 function search(sizes: readonly Size[], capacity: number, most: number, atLeast: number): FewestResult {
   let best = most;

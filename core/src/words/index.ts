@@ -160,3 +160,4 @@ export {
   notInGuideWords,
   stretchWords,
 } from './guideWords.ts';
+export { allTerms, type TermId, termOf, termOfLabel } from './glossary.ts';

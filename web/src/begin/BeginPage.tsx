@@ -24,7 +24,10 @@ const FIRST_BODY = 'sits';
 export function BeginPage() {
   const { wool, fibres, isReady, error } = useWool();
   const [params] = useSearchParams();
-  const [input, setInput] = useState(() => begun(startBody(params.get('body') ?? '')?.id ?? FIRST_BODY));
+  const [input, setInput] = useState(() => ({
+    ...begun(startBody(params.get('body') ?? '')?.id ?? FIRST_BODY),
+    title: params.get('title') ?? '',
+  }));
   const shown = useDeferredValue(input);
   const preview = useMemo(() => (isReady ? previewFirst(shown, wool) : null), [shown, wool, isReady]);
   const [problems, setProblems] = useState<readonly Problem[]>([]);

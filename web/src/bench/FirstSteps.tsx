@@ -3,6 +3,8 @@ import { START_COLOURS } from '@lanakit/core/starts';
 import { Link } from 'react-router';
 import { BodyPicture } from '../begin/BodyPicture.tsx';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
+import { TOUR_START } from '../shell/tour/tourStops.ts';
+import { useTour } from '../shell/tour/tourStore.ts';
 import styles from './BenchPage.module.css';
 
 /** Shown of the bodies, as unlike one another as they are. */
@@ -10,6 +12,7 @@ const SHOWN_BODIES = ['sits', 'on-four', 'swims', 'hangs', 'fruit', 'nest'];
 
 /** All ways there are from an empty studio. */
 export function FirstSteps() {
+  const begin = useTour((tour) => tour.begin);
   return (
     <section className={`sheet ${styles.first}`}>
       <h1>An empty bench</h1>
@@ -52,6 +55,13 @@ export function FirstSteps() {
         <Link to="/shelf/import" className={styles.way}>
           <b>A list you have</b>
           <span>Any table of wool, needles or findings, from a spreadsheet or pasted.</span>
+        </Link>
+        <Link to={TOUR_START} className={`${styles.way} ${styles.firstWay}`} onClick={begin}>
+          <b>Be shown a first run</b>
+          <span>
+            Five stops, from a body to paper: each does its part with you on the real page, and what comes of
+            it is yours. It can be left at any time.
+          </span>
         </Link>
         <a href={`${DEMO_STUDIO_PATH}/`} className={styles.way}>
           <b>A studio to look at</b>

@@ -7,7 +7,7 @@ import { useDraftOf, useRevision, useRevisionNames, useWool } from '../api/queri
 import { lookOfBuild } from '@lanakit/core/figure';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { Loading } from '../shell/Loading.tsx';
-import { showGrams, revisionName, showPace, showMoney, showRange } from '../words/show.ts';
+import { showGrams, revisionName, showPace, showKnownPart, showMoney, showRange } from '../words/show.ts';
 import { BuildSelect } from './BuildSelect.tsx';
 import { BuildTable } from './BuildTable.tsx';
 import { Changes } from './Changes.tsx';
@@ -53,7 +53,7 @@ export function ComparePage() {
                     {' '}
                     · {showGrams(estimate.total.likelyG)} ({showRange(estimate.total)}) ·{' '}
                     {showPace(pattern, stepTotals(pattern).minutes)} · wool{' '}
-                    {showMoney(estimate.costMinor.known)}
+                    {showKnownPart(estimate.costMinor, showMoney)}
                   </span>
                 </p>
               </section>

@@ -1,3 +1,4 @@
+import { Term } from '../ui/Term.tsx';
 import type { FibrePortion, PackGroup, PortionLine, RunFibre, RunInput } from '@lanakit/core/run';
 import { groupWords, ROLE_WORDS } from '@lanakit/core/words';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
@@ -56,8 +57,12 @@ export function PortionsTable({ runPlan, input }: PortionsTableProps) {
               );
             })}
             <th scope="col">{plan.packs} packs</th>
-            <th scope="col">Free on the shelf</th>
-            <th scope="col">Short</th>
+            <th scope="col">
+              <Term id="free">Free on the shelf</Term>
+            </th>
+            <th scope="col">
+              <Term id="short">Short</Term>
+            </th>
           </tr>
         </thead>
         {plan.fibres.map((fibre) => (

@@ -7,6 +7,8 @@ import { useFound } from '../api/queries.ts';
 import { PREPARATION_WORDS, showDay } from '../words/show.ts';
 import { THING_WORDS } from '../words/studioFileWords.ts';
 import styles from './Palette.module.css';
+import { TOUR_START } from './tour/tourStops.ts';
+import { useTour } from './tour/tourStore.ts';
 
 interface Entry {
   readonly key: string;
@@ -17,16 +19,16 @@ interface Entry {
 
 interface PaletteProps {
   onClose: () => void;
-  onKeys: () => void;
+  onHelp: () => void;
 }
 
 const MOST_SHOWN = 12;
 
 /** Find a thing or do a thing, from anywhere, by typing. */
-export function Palette({ onClose, onKeys }: PaletteProps) {
+export function Palette({ onClose, onHelp }: PaletteProps) {
   const [text, setText] = useState('');
   const [chosen, setChosen] = useState(0);
-  const entries = useEntries(text, onKeys);
+  const entries = useEntries(text, onHelp);
   const take = (entry: Entry | undefined) => {
     if (!entry) return;
     onClose();
@@ -85,7 +87,7 @@ const isMatch = (entry: Entry, text: string): boolean =>
     .every((word) => `${entry.name} ${entry.kind}`.toLowerCase().includes(word));
 
 /** What can be done and gone to, and what is called so anywhere in the studio. */
-function useEntries(text: string, onKeys: () => void): Entry[] {
+function useEntries(text: string, onHelp: () => void): Entry[] {
   const navigate = useNavigate();
   const { data: found } = useFound(useDeferredValue(text));
   const go = (to: string) => () => void navigate(to);
@@ -108,7 +110,16 @@ function useEntries(text: string, onKeys: () => void): Entry[] {
           kind: 'do',
           run: () => window.location.assign(`${DEMO_STUDIO_PATH}/`),
         },
-    { key: 'keys', name: 'Show the keys', kind: 'do', run: onKeys },
+    {
+      key: 'tour',
+      name: 'Be shown a first run, in five stops',
+      kind: 'do',
+      run: () => {
+        useTour.getState().begin();
+        go(TOUR_START)();
+      },
+    },
+    { key: 'keys', name: 'Help on this place, its words and keys', kind: 'do', run: onHelp },
     { key: 'bench', name: 'Bench', kind: 'place', run: go('/') },
     { key: 'compare', name: 'Set two patterns or revisions side by side', kind: 'do', run: go('/compare') },
     { key: 'patterns', name: 'Patterns', kind: 'place', run: go('/patterns') },

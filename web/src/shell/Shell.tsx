@@ -1,14 +1,18 @@
 import { lazy, Suspense, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import type { TermId } from '@lanakit/core/words';
+import { askedTerm } from './help/askedTerm.ts';
 import { NavLink, Outlet } from 'react-router';
 import { isDemoStudio } from '../api/studio.ts';
 import { DemoRibbon } from './DemoRibbon.tsx';
 import { NoticeProvider } from './Notice.tsx';
 import styles from './Shell.module.css';
+import { useTour } from './tour/tourStore.ts';
 import { TopSlotProvider } from './TopSlot.tsx';
 
 const Palette = lazy(async () => ({ default: (await import('./Palette.tsx')).Palette }));
-const KeysHelp = lazy(async () => ({ default: (await import('./KeysHelp.tsx')).KeysHelp }));
+const TourSlip = lazy(async () => ({ default: (await import('./tour/TourSlip.tsx')).TourSlip }));
+const HelpHere = lazy(async () => ({ default: (await import('./help/HelpHere.tsx')).HelpHere }));
 
 const PLACES = [
   { to: '/', name: 'Bench' },
@@ -19,12 +23,19 @@ const PLACES = [
 
 /** The top bar over every place, and what opens from anywhere. */
 export function Shell() {
-  const [opened, setOpened] = useState<'palette' | 'keys' | null>(null);
+  const [opened, setOpened] = useState<'palette' | 'help' | null>(null);
+  const [asked, setAsked] = useState<TermId | null>(null);
   const [slot, setSlot] = useState<HTMLElement | null>(null);
   // By the sign, not by the place of the key: where / is depends on the keyboard.
   useHotkeys('/', () => setOpened('palette'), { preventDefault: true, useKey: true });
-  useHotkeys(['?', 'shift+?'], () => setOpened('keys'), { preventDefault: true, useKey: true });
+  const help = () => {
+    setAsked(askedTerm());
+    setOpened('help');
+  };
+  useHotkeys(['?', 'shift+?'], help, { preventDefault: true, useKey: true });
+  useHotkeys('f1', help, { preventDefault: true, enableOnFormTags: true });
   useHotkeys('mod+k', () => setOpened('palette'), { preventDefault: true, enableOnFormTags: true });
+  const isOnTour = useTour(({ stop }) => stop !== null);
   const close = () => setOpened(null);
   return (
     <TopSlotProvider value={slot}>
@@ -50,14 +61,22 @@ export function Shell() {
               <button type="button" className={styles.find} onClick={() => setOpened('palette')}>
                 Find or do… <kbd>/</kbd>
               </button>
+              <button type="button" className={styles.ask} aria-label="Help on this place" onClick={help}>
+                ?
+              </button>
               <div ref={setSlot} className={styles.slot} />
             </div>
           </header>
           {isDemoStudio && <DemoRibbon />}
+          {isOnTour && (
+            <Suspense>
+              <TourSlip />
+            </Suspense>
+          )}
           <Outlet />
           <Suspense>
-            {opened === 'palette' && <Palette onClose={close} onKeys={() => setOpened('keys')} />}
-            {opened === 'keys' && <KeysHelp onClose={close} />}
+            {opened === 'palette' && <Palette onClose={close} onHelp={help} />}
+            {opened === 'help' && <HelpHere asked={asked} onClose={close} />}
           </Suspense>
         </div>
       </NoticeProvider>

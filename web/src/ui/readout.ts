@@ -12,7 +12,7 @@ import {
   verdictWords,
   wantedName,
 } from '@lanakit/core/words';
-import { showMoney } from '../words/show.ts';
+import { showKnownPart, showMoney } from '../words/show.ts';
 
 /** A stretch in a few words, for a hand that rests on it and for those who do not see it. */
 export function stretchName({ step, wanted, minutes }: Stretch, ladder: Ladder, number: number): string {
@@ -80,5 +80,5 @@ export function changeAfter({ step }: Stretch, { path }: Ladder): string {
 export function costWords({ costMinor, buyCostMinor }: NeedleKit): string {
   const unpriced = ({ unknownCount }: NeedleKit['costMinor']) =>
     unknownCount > 0 ? ` and ${unknownCount} unpriced` : '';
-  return `All of them ${showMoney(costMinor.known)}${unpriced(costMinor)}; to buy ${showMoney(buyCostMinor.known)}${unpriced(buyCostMinor)}`;
+  return `All of them ${showKnownPart(costMinor, showMoney)}${unpriced(costMinor)}; to buy ${showKnownPart(buyCostMinor, showMoney)}${unpriced(buyCostMinor)}`;
 }

@@ -53,6 +53,12 @@ export const revisionName = (revision: {
 /** Money without a currency: the studio's own. */
 export const showMoney = (minor: number): string => (minor / 100).toFixed(2);
 
+/** A sum of which some is unknown, where how much of it is said beside it: of nothing known it is no nought. */
+export const showKnownPart = (
+  { known, unknownCount }: { readonly known: number; readonly unknownCount: number },
+  show: (known: number) => string,
+): string => (known === 0 && unknownCount > 0 ? 'unknown' : show(known));
+
 /** How far off a day is, in whole days. */
 export function showDaysOff(date: string, today: string): string {
   const days = Math.round((Date.parse(`${date}T12:00:00Z`) - Date.parse(`${today}T12:00:00Z`)) / 86_400_000);

@@ -1,7 +1,15 @@
-import { expect, test } from '@jest/globals';
+import { describe, expect, test } from '@jest/globals';
 import { partingOf } from '@lanakit/core/run';
 import { handsWords, showHandLength } from '@lanakit/core/words';
-import { counted, showDaysOff, showGrams, showMinutes, showWeighed } from '../../src/words/show.ts';
+import {
+  counted,
+  showDaysOff,
+  showGrams,
+  showKnownPart,
+  showMinutes,
+  showMoney,
+  showWeighed,
+} from '../../src/words/show.ts';
 import { weighingWords } from '../../src/words/weighingWords.ts';
 
 test.each([
@@ -96,4 +104,15 @@ test('one and many', () => {
     '2 seats',
     '2 classes',
   ]);
+});
+
+describe('a sum of which some is unknown', () => {
+  test.each([
+    ['all known', { known: 120, unknownCount: 0 }, '1.20'],
+    ['some', { known: 120, unknownCount: 2 }, '1.20'],
+    ['nothing known is no nought', { known: 0, unknownCount: 4 }, 'unknown'],
+    ['nothing at all', { known: 0, unknownCount: 0 }, '0.00'],
+  ])('%s', (_, sum, words) => {
+    expect(showKnownPart(sum, showMoney)).toBe(words);
+  });
 });

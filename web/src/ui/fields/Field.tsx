@@ -1,4 +1,6 @@
 import { useId, type ReactNode } from 'react';
+import { termOfLabel } from '@lanakit/core/words';
+import { LabelTerm } from '../Term.tsx';
 import styles from './Field.module.css';
 
 export interface FieldControlProps {
@@ -25,12 +27,13 @@ interface FieldProps {
 /** A label, a control and what there is to say about it, tied together for eyes and for readers. */
 export function Field({ label, problem, hint, unknown, className, isLabelHidden, children }: FieldProps) {
   const id = useId();
+  const term = isLabelHidden ? null : termOfLabel(label);
   const noteId = `${id}-note`;
   const note = problem ?? unknown ?? hint ?? null;
   return (
     <div className={`${styles.field} ${className ?? ''}`}>
       <label htmlFor={id} className={isLabelHidden ? 'visually-hidden' : undefined}>
-        {label}
+        {term === null ? label : <LabelTerm id={term}>{label}</LabelTerm>}
       </label>
       {children({
         id,

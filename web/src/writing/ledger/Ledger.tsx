@@ -1,3 +1,4 @@
+import { Term } from '../../ui/Term.tsx';
 import type { StoredPattern } from '@lanakit/core/api';
 import { resolveBuild } from '@lanakit/core/build';
 import { compareEstimates, estimatePattern, forMakes, type PatternEstimate } from '@lanakit/core/engine';
@@ -11,7 +12,15 @@ import { useRevision } from '../../api/queries.ts';
 import { NumberField } from '../../ui/fields/NumberField.tsx';
 import { HowItCame } from '../../ui/look/HowItCame.tsx';
 import { doubtName, makeTotalCame } from '../../words/howItCame.ts';
-import { counted, findingAmount, showGrams, showMinutes, showMoney, showRange } from '../../words/show.ts';
+import {
+  counted,
+  findingAmount,
+  showGrams,
+  showKnownPart,
+  showMinutes,
+  showMoney,
+  showRange,
+} from '../../words/show.ts';
 import styles from './Ledger.module.css';
 import { ByFibre, ByPart, ByRole } from './LedgerViews.tsx';
 import { useTable } from '../table/tableContext.ts';
@@ -62,7 +71,11 @@ export function Ledger({ stored, onChoosePart, onShow, onOpenStep }: LedgerProps
           {total.unknownCount > 0 ? (
             <span className="red">{counted(total.unknownCount, 'amount')} unknown</span>
           ) : (
-            !isEmpty && <span className="quiet">likely {showRange(total)}</span>
+            !isEmpty && (
+              <span className="quiet">
+                <Term id="likely">likely</Term> {showRange(total)}
+              </span>
+            )
           )}
         </span>
       </div>
@@ -109,7 +122,7 @@ export function Ledger({ stored, onChoosePart, onShow, onOpenStep }: LedgerProps
             ? 'no steps yet'
             : pace.minutes.low < pace.minutes.high
               ? `${showMinutes(pace.minutes.low)} – ${showMinutes(pace.minutes.high)}`
-              : showMinutes(pace.minutes.known)}
+              : showKnownPart({ ...totals.minutes, known: pace.minutes.known }, showMinutes)}
           {pace.waiting.known > 0 && (
             <span className={styles.more}>and {showMinutes(pace.waiting.known)} waiting</span>
           )}
@@ -129,7 +142,7 @@ export function Ledger({ stored, onChoosePart, onShow, onOpenStep }: LedgerProps
             ? 'nothing yet'
             : made.costEnds
               ? `${showMoney(made.costEnds.lowMinor)}–${showMoney(made.costEnds.highMinor)}`
-              : showMoney(made.costMinor.known)}
+              : showKnownPart({ ...estimate.costMinor, known: made.costMinor.known }, showMoney)}
           {estimate.costMinor.unknownCount > 0 && (
             <span className={styles.more}>
               and {counted(estimate.costMinor.unknownCount, 'fibre')} unpriced

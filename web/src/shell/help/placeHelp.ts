@@ -1,0 +1,211 @@
+import type { TermId } from '@lanakit/core/words';
+
+export type KeyLine = readonly [keys: string, what: string];
+
+/** What may be asked of a place. */
+interface PlaceHelp {
+  readonly isAt: (pathname: string) => boolean;
+  readonly title: string;
+  /** The question it answers. */
+  readonly answers: string;
+  /** What is done here, in the order in which hands do it. */
+  readonly ways: readonly string[];
+  readonly terms: readonly TermId[];
+  readonly keys: readonly KeyLine[];
+}
+
+const at = (pattern: RegExp) => (pathname: string) => pattern.test(pathname);
+
+const LIST_KEYS: readonly KeyLine[] = [['↑ ↓', 'From row to row; Home and End to its ends']];
+const PRINT_KEYS: readonly KeyLine[] = [['Ctrl P', 'Print what is shown, at 100 %']];
+
+const PLACES: readonly PlaceHelp[] = [
+  {
+    isAt: at(/^\/$/),
+    title: 'Bench',
+    answers: 'What needs me today?',
+    ways: [
+      'Runs ahead, the nearest first, with what each lacks. A run opens by a press.',
+      'Right of it what is short for all of them together, needles that did not come back, and patterns that cannot be published yet.',
+    ],
+    terms: ['short', 'unknown', 'promised'],
+    keys: [],
+  },
+  {
+    isAt: at(/^\/begin$/),
+    title: 'Begin a figure',
+    answers: 'How do I get from nothing to packs?',
+    ways: [
+      'A body, a height, two colours and who comes; the numbers follow while you choose.',
+      'Nothing is made before you press the button. Then pattern, wool and class are there, and all of it can be changed.',
+    ],
+    terms: ['likely', 'nobody-short', 'spare', 'core', 'coat'],
+    keys: [['← →', 'From body to body']],
+  },
+  {
+    isAt: at(/^\/begin\/shelf$/),
+    title: 'What is on your shelf?',
+    answers: 'How do I tell what I have without typing it all?',
+    ways: ['Tick what is there; grams may wait. A bag about so big is near enough to begin with.'],
+    terms: ['preparation', 'core', 'gauge', 'lot'],
+    keys: [['Space', 'Tick']],
+  },
+  {
+    isAt: at(/^\/patterns$/),
+    title: 'Patterns',
+    answers: 'What can be made, and which of it is ready?',
+    ways: ['Search by words of the name; open one to write, or read it as its reader does.'],
+    terms: ['revision', 'unknown', 'level'],
+    keys: LIST_KEYS,
+  },
+  {
+    isAt: at(/^\/patterns\/[^/]+$/),
+    title: 'Work table',
+    answers: 'What is it made of, and what does that take?',
+    ways: [
+      'At the left the figure, in pieces or together: pull a handle, or choose a piece to write it.',
+      'In the middle what is written: parts with their wool, joins, materials, steps, options, and what stands about it.',
+      'At the right what one make takes, changed at once by every edit, and what is still to look at.',
+    ],
+    terms: [
+      'finished',
+      'rolled',
+      'firmness',
+      'coat',
+      'join',
+      'loose-end',
+      'likely',
+      'build',
+      'stage',
+      'ladder',
+    ],
+    keys: [
+      ['Ctrl Z', 'Take back the last change; what it was is said beside the lists'],
+      ['Ctrl Shift Z', 'Do it again'],
+      ['Ctrl S', 'Save at once (it saves itself)'],
+      ['↑ ↓', 'From part to part, step to step'],
+      ['↑ ↓ in a size', 'A millimetre or a sixteenth more or less; with Shift five'],
+      ['Enter', 'Open the part or step, and close it again'],
+      ['Ctrl Enter', 'Add another after this one'],
+      ['Ctrl D', 'Duplicate it'],
+      ['Alt ↑  Alt ↓', 'Move it up or down'],
+      ['Delete', 'Delete it (it can be undone)'],
+      [
+        '← →  on the ladder',
+        'Read along it; Alt ↑ ↓ puts a step on another rung, Delete gives it back to the school',
+      ],
+    ],
+  },
+  {
+    isAt: at(/^\/patterns\/[^/]+\/read$/),
+    title: 'As its reader goes through it',
+    answers: 'What do I do next, and with what?',
+    ways: ['Choose what is made, and its steps, wool and needles follow. It prints as it stands.'],
+    terms: ['build', 'option', 'colourway', 'portion', 'hand-measure'],
+    keys: PRINT_KEYS,
+  },
+  {
+    isAt: at(/\/guide$/),
+    title: 'Guide at true size',
+    answers: 'How large is this piece, under my hands?',
+    ways: [
+      'Print at 100 %: the bar has to measure 100 mm. On the screen hold a ruler to it once, and it is true there too.',
+    ],
+    terms: ['guide', 'rolled', 'finished', 'loose-end'],
+    keys: PRINT_KEYS,
+  },
+  {
+    isAt: at(/^\/shelf(\/(?!import)[^/]+)?$/),
+    title: 'Shelf',
+    answers: 'What have I got, and what of it is free?',
+    ways: [
+      'A drawer is as full as it is. Open one for its lots, prices and where it is used.',
+      'Count, take off and bring in: every change is a line in its ledger, and can be taken back.',
+    ],
+    terms: ['preparation', 'staple', 'lot', 'free', 'promised', 'blend', 'finding', 'cover', 'gauge'],
+    keys: [['← → ↑ ↓', 'From drawer to drawer; Home and End to its ends']],
+  },
+  {
+    isAt: at(/^\/(shelf\/import|bring-in)$/),
+    title: 'Bring in',
+    answers: 'Do I have to type what I already have?',
+    ways: ['Paste it or choose a file; what was read, and what was not, is shown before anything is kept.'],
+    terms: ['lot', 'unknown'],
+    keys: [],
+  },
+  {
+    isAt: at(/^\/runs$/),
+    title: 'Runs',
+    answers: 'What is planned, and how far is it?',
+    ways: ['Classes and batches of kits, ahead by day and behind by day.'],
+    terms: ['portion', 'revision'],
+    keys: LIST_KEYS,
+  },
+  {
+    isAt: at(/^\/runs\/[^/]+$/),
+    title: 'A run',
+    answers: 'What goes into every pack, and is it there?',
+    ways: [
+      'Who comes and what they chose, at the left; what each sort of pack holds, at the right.',
+      'A number with a dotted line opens to how it came about.',
+      'Bought fixes the numbers: from then on neither the shelf nor the pattern changes them.',
+    ],
+    terms: ['portion', 'nobody-short', 'more', 'scale', 'spare', 'bag', 'free', 'short'],
+    keys: [],
+  },
+  {
+    isAt: at(/^\/runs\/[^/]+\/weigh-out$/),
+    title: 'Weigh out',
+    answers: 'What goes on the scale next?',
+    ways: ['Fibre by fibre, pale before dark, or pack by pack. ± is how far off it may be.'],
+    terms: ['portion', 'scale', 'lot'],
+    keys: [
+      ['Space', 'Tick, and on to the next'],
+      ['← → ↑ ↓', 'From weighing to weighing'],
+    ],
+  },
+  {
+    isAt: at(/^\/runs\/[^/]+\/tray$/),
+    title: 'Needles out and in',
+    answers: 'Are all needles back?',
+    ways: ['One tap for each needle. What is still out when everybody has gone is missing, and stays told.'],
+    terms: ['tray', 'gauge'],
+    keys: [['1 – 9', 'One more of that needle, with Shift one less; O I B S: out, in, broken, sold']],
+  },
+  {
+    isAt: at(/^\/runs\/[^/]+\/papers\//),
+    title: 'Paper',
+    answers: 'What do I print for it?',
+    ways: ['Each paper is set from the same numbers as the run; PDF and CSV say the same.'],
+    terms: ['portion', 'bag'],
+    keys: PRINT_KEYS,
+  },
+  {
+    isAt: at(/^\/(backups|bin|history)/),
+    title: 'Keeping it safe',
+    answers: 'Can anything be lost?',
+    ways: [
+      'Backups are made by themselves and checked. What was deleted lies in the bin for ninety days; what was changed can be gone back to.',
+    ],
+    terms: ['revision'],
+    keys: [],
+  },
+];
+
+const ANYWHERE: PlaceHelp = {
+  isAt: () => true,
+  title: 'Here',
+  answers: 'Where do I find what?',
+  ways: ['Press / and type what you look for, or what you want to do.'],
+  terms: ['unknown'],
+  keys: [],
+};
+
+/** @param pathname below the studio that is shown */
+export const helpAt = (pathname: string): PlaceHelp => PLACES.find(({ isAt }) => isAt(pathname)) ?? ANYWHERE;
+
+export const KEYS_ANYWHERE: readonly KeyLine[] = [
+  ['/  or  Ctrl K', 'Find anything by a word of it, or do something'],
+  ['?  or  F1', 'This: what the place answers, its words and its keys'],
+  ['Esc', 'Close what lies on top'],
+];
