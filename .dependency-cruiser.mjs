@@ -3,7 +3,7 @@
 
 const CORE = [
   'base', 'shapes', 'cutting', 'shelf', 'tables', 'pattern', 'placing', 'engine', 'build', 'figure', 'resize',
-  'writing', 'needles', 'review', 'reading', 'run', 'starts', 'problems', 'api', 'words', 'files', 'papers',
+  'writing', 'needles', 'review', 'reading', 'run', 'starts', 'search', 'problems', 'api', 'words', 'files', 'papers',
 ]; // prettier-ignore
 
 const WEB = [

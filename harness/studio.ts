@@ -8,7 +8,7 @@ import { join } from 'node:path';
 const HANG_MS = 15_000;
 /** What waits for a thread of its own, in a queue and behind whoever only asks: papers, backups, a whole studio. */
 const IN_A_QUEUE =
-  /\/(studio-file|backups|brought-in|put-back|arrivals|papers|guide|pattern-files|pictures)\b/;
+  /\/(studio-files?|backups|brought-in|put-back|arrivals|papers|guide|pattern-files|pictures)\b/;
 const HANG_IN_QUEUE_MS = 120_000;
 /**
  * What adds up all runs ahead. A fuzz leaves some three hundred of them, each as large as its bounds allow, where a studio of ten lives

@@ -88,7 +88,7 @@ export function allRoutes(services: Services): Route[] {
     ...trayRoutes(services.trays),
     ...benchRoutes(services.bench),
     ...startRoutes(services.starts),
-    ...listRoutes(services.lists),
+    ...listRoutes(services.lists, services.search),
     ...keepingRoutes(services.keeping),
     ...studioFileRoutes(services.studioFile),
     ...binRoutes(services.bin),

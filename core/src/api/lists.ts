@@ -59,11 +59,30 @@ export interface RevisionLine {
   readonly isWoolOnly: boolean;
 }
 
-/** Something that is found by its name. */
+/** Something that is found by its name, or by what is written in it. */
 export interface Found {
-  readonly kind: 'pattern' | 'run' | ThingOfShelf['kind'];
+  readonly kind:
+    | 'pattern'
+    | 'run'
+    | ThingOfShelf['kind']
+    | 'technique'
+    | 'part'
+    | 'step'
+    | 'person'
+    | 'box'
+    | 'lot'
+    | 'paper';
+  /** Of a person the seat’s number; of a paper where it stands below its run. */
   readonly id: string;
   readonly name: string;
-  /** Of a run its day, of a fibre how it is prepared; empty of all else. */
+  /** Of a run its day, of a fibre how it is prepared, of a lot what kind of thing it is of; empty of all else. */
   readonly detail: string;
+  /** What it is a part of; null: it stands by itself. */
+  readonly within: { readonly id: string; readonly name: string } | null;
+}
+
+export interface FoundAnswer {
+  readonly items: readonly Found[];
+  /** Nothing was called so: these are of what was most likely meant. */
+  readonly meant: string | null;
 }

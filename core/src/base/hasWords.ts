@@ -1,5 +1,5 @@
 /** Words as they are searched: without case, accents and the forms a keyboard gives them. */
-const folded = (text: string): string =>
+export const folded = (text: string): string =>
   text
     .normalize('NFKD')
     .replaceAll(/\p{Mark}/gu, '')

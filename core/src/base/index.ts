@@ -25,5 +25,5 @@ export {
   type UnitsShown,
   showTypedLength,
 } from './showLength.ts';
-export { hasAllWords, hasWords, searchWords } from './hasWords.ts';
+export { folded, hasAllWords, hasWords, searchWords } from './hasWords.ts';
 export { byCodePoint } from './codePoints.ts';

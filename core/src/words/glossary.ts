@@ -7,7 +7,7 @@ interface Term {
 }
 
 /** The trade's words and ours, as they are meant here. */
-export const TERMS = {
+const TERMS = {
   core: {
     name: 'Core',
     words: 'Cheap, springy wool inside a part: it gives the size, and is hidden by the coat.',

@@ -161,3 +161,4 @@ export {
   stretchWords,
 } from './guideWords.ts';
 export { allTerms, type TermId, termOf, termOfLabel } from './glossary.ts';
+export { papersOfRun } from './papersOfRun.ts';

@@ -28,6 +28,13 @@ export { restoreBackup, type RestoreResult } from './restore.ts';
 export { type ItemKind } from './items.ts';
 export { viewOf } from './shelf.ts';
 export { PATTERN_ORDERS, type PageAsked, type PatternsAsked } from './lists.ts';
+export {
+  openSearchIndex,
+  SEARCHED_KINDS,
+  type SearchedKind,
+  type SearchedThing,
+  type SearchIndex,
+} from './searchIndex.ts';
 export { isDamage } from './sound.ts';
 
 /** The one narrow door to the database: every table group's queries, prepared once. */

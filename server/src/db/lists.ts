@@ -1,4 +1,7 @@
 import type { Found, PageOf, RevisionLine } from '@lanakit/core/api';
+import type Database from 'better-sqlite3';
+import type { ItemKind } from './items.ts';
+import { SEARCHED_KINDS, type SearchedKind } from './searchIndex.ts';
 import type { Db } from './openDatabase.ts';
 import { registerHasWords } from './hasWords.ts';
 import { isDamage } from './sound.ts';
@@ -19,6 +22,24 @@ export interface PatternsAsked extends PageAsked {
   /** Only those with something unknown. */
   readonly isUnknownOnly: boolean;
   readonly order: PatternOrder;
+}
+
+export interface NamedItem {
+  readonly id: string;
+  readonly kind: ItemKind;
+  readonly name: string;
+  readonly version: number;
+  readonly detail: string;
+  readonly otherNames: string | null;
+}
+
+export interface NamedLot {
+  readonly id: string;
+  readonly name: string;
+  readonly version: number;
+  readonly itemId: string;
+  readonly itemName: string;
+  readonly itemKind: ItemKind;
 }
 
 type RevisionRow = Omit<RevisionLine, 'isWoolOnly'> & { readonly isWoolOnly: 0 | 1 };
@@ -86,7 +107,27 @@ export function listQueries(db: Db) {
     )
     .pluck();
   const revisionById = db.prepare<[string], RevisionRow>(`${REVISION_COLUMNS} FROM revision r WHERE id = ?`);
-  const finders = FOUND.map((select) => db.prepare<{ search: string; limit: number }, Found>(select));
+  const finders = FOUND.map((select) =>
+    db.prepare<{ search: string; limit: number }, Omit<Found, 'within'>>(select),
+  );
+  const versions = Object.fromEntries(
+    SEARCHED_KINDS.map((kind) => [
+      kind,
+      db.prepare<[], { id: string; version: number }>(
+        `SELECT id, version FROM ${kind} INDEXED BY ${kind}_by_version WHERE deleted_at IS NULL`,
+      ),
+    ]),
+  ) as Record<SearchedKind, Database.Statement<[], { id: string; version: number }>>;
+  const namedItem = db.prepare<[string], NamedItem>(
+    `SELECT id, kind, name, version,
+       coalesce(json_extract(properties, '$.preparation'), '') AS detail,
+       (SELECT group_concat(value, ' ') FROM json_each(properties, '$.otherNames')) AS otherNames
+     FROM item WHERE id = ? AND deleted_at IS NULL AND json_valid(properties)`,
+  );
+  const namedLot = db.prepare<[string], NamedLot>(
+    `SELECT lot.id, lot.name, lot.version, item.id AS itemId, item.name AS itemName, item.kind AS itemKind
+     FROM lot JOIN item ON item.id = lot.item_id AND item.deleted_at IS NULL WHERE lot.id = ? AND lot.deleted_at IS NULL`,
+  );
   const anyItem = db.prepare('SELECT 1 FROM item WHERE deleted_at IS NULL LIMIT 1');
   const idsOf = ({ total, items }: PageOf<{ id: string }>): PageOf<string> => ({
     total,
@@ -130,12 +171,17 @@ export function listQueries(db: Db) {
     found: (search: string, limit: number): Found[] =>
       finders.flatMap((finder) => {
         try {
-          return finder.all({ search, limit });
+          return finder.all({ search, limit }).map((found): Found => ({ ...found, within: null }));
         } catch (error) {
           if (!isDamage(error)) throw error;
           return [];
         }
       }),
+    /** What is there of each kind, by its version: read from an index alone. */
+    versions: (kind: SearchedKind): { id: string; version: number }[] => versions[kind].all(),
+    /** A thing of the shelf by what it is called. */
+    namedItems: (ids: readonly string[]): NamedItem[] => ids.flatMap((id) => namedItem.get(id) ?? []),
+    namedLots: (ids: readonly string[]): NamedLot[] => ids.flatMap((id) => namedLot.get(id) ?? []),
     isShelfEmpty: (): boolean => anyItem.get() === undefined,
   };
 }

@@ -2,6 +2,7 @@ import { ok } from '../http/replies.ts';
 import { route, type Route } from '../http/route.ts';
 import { PATTERN_ORDERS, type PageAsked } from '../db/index.ts';
 import type { ListService } from '../services/listService.ts';
+import type { SearchService } from '../services/searchService.ts';
 import { isRefusal, type Outcome, Refusal } from '../services/refusal.ts';
 
 const DEFAULT_PAGE = 50;
@@ -13,7 +14,11 @@ const LONGEST_SEARCH = 200;
 const MOST_IDS = 100;
 
 /** Lists by page, with what they show. */
-export const listRoutes = (lists: ListService): Route[] => [patternLines(lists), ...namedThings(lists)];
+export const listRoutes = (lists: ListService, search: SearchService): Route[] => [
+  patternLines(lists),
+  ...namedThings(lists),
+  foundThings(search),
+];
 
 const patternLines = (lists: ListService): Route =>
   route({
@@ -71,19 +76,22 @@ const namedThings = (lists: ListService): Route[] => [
       return ok(lists.revisions(page, ids));
     },
   }),
+];
+
+const foundThings = (search: SearchService): Route =>
   route({
     method: 'get',
     path: '/found',
-    summary: 'Patterns, runs and things of the shelf with these words in their names, a few of each kind',
+    summary:
+      'What has these words in its name or in what is written in it, a few of each kind: patterns and their parts and steps, runs and who comes, the shelf and its lots, techniques, papers; where nothing has, of what was most likely meant',
     query: ['search'],
     answers: [200],
     handle: ({ query }) => {
       const page = readPage(query);
       if (isRefusal(page)) return page;
-      return ok({ items: page.search.trim() === '' ? [] : lists.found(page.search) });
+      return ok(search.found(page.search));
     },
-  }),
-];
+  });
 
 interface PageQuery {
   readonly search?: string | undefined;

@@ -14,6 +14,7 @@ import { patternFileService } from './patternFileService.ts';
 import { patternService } from './patternService.ts';
 import { pictureService } from './pictureService.ts';
 import { runService } from './runService.ts';
+import { searchService } from './searchService.ts';
 import { startService } from './startService.ts';
 import { stockService } from './stockService.ts';
 import { studioFileService } from './studioFileService.ts';
@@ -53,6 +54,7 @@ export const createServices = (deps: WorkDeps) => {
     trays: trayService(deps),
     bench: benchService(deps),
     lists: listService(deps),
+    search: searchService(deps),
     keeping: keepingService(deps),
     studioFile: studioFileService(deps),
     bin: binService(deps),

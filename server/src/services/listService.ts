@@ -1,4 +1,4 @@
-import type { Found, PageOf, PatternLine, RevisionLine, RunLine } from '@lanakit/core/api';
+import type { PageOf, PatternLine, RevisionLine, RunLine } from '@lanakit/core/api';
 import { revisionsOfRun, type Run } from '@lanakit/core/run';
 import type { PageAsked, PatternsAsked, Store } from '../db/index.ts';
 import { todayOf, type ServiceDeps } from './deps.ts';
@@ -12,9 +12,6 @@ export type ListService = ReturnType<typeof listService>;
 export interface RunsAsked extends PageAsked {
   readonly when: 'ahead' | 'behind';
 }
-
-/** So many of each kind are found; of more the next letter tells. */
-const MOST_FOUND = 12;
 
 /** Lists by page: what they show, and nothing else. */
 export const listService = ({ store, now }: ServiceDeps) =>
@@ -49,8 +46,6 @@ export const listService = ({ store, now }: ServiceDeps) =>
         () => (ids ? store.lists.revisionsById(ids) : store.lists.revisions(page)),
         () => revisionsOneByOne(store, page, ids),
       ),
-    /** Patterns, runs and things of the shelf with these words in their names. */
-    found: (search: string): readonly Found[] => store.lists.found(search, MOST_FOUND),
   });
 
 /** @param known designs that were looked up for this answer: runs share them */

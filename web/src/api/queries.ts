@@ -3,7 +3,7 @@ import type {
   Bench,
   BinnedThing,
   HistoryEntry,
-  Found,
+  FoundAnswer,
   HistoryState,
   ItemUse,
   Keeping,
@@ -141,11 +141,11 @@ export const useRunsPage = (
   page: number,
 ): Resource<PageOf<RunLine> & { readonly today: string }> => usePage('/runs', page, { when, search });
 
-/** What has these words in its name, anywhere; nothing is asked for no words. */
-export const useFound = (search: string): Resource<Items<Found>> =>
+/** What has these words in its name or in what is written in it; nothing is asked for no words. */
+export const useFound = (search: string): Resource<FoundAnswer> =>
   useSWR(
     search.trim() === '' ? null : `/found?${new URLSearchParams({ search }).toString()}`,
-    get<Items<Found>>,
+    get<FoundAnswer>,
     {
       keepPreviousData: true,
     },

@@ -1,3 +1,4 @@
+import { papersOfRun } from '@lanakit/core/words';
 import type { OpenedRun } from '@lanakit/core/api';
 import { Button, Dropdown } from 'antd';
 import { useState } from 'react';
@@ -45,31 +46,14 @@ export function SheetLink({
 export function RunPapers({ run, draft }: { run: OpenedRun; draft: RunDraft }) {
   const open = useSheet(run.id, draft);
   const [isOpen, setOpen] = useState(false);
-  const isKits = draft.input.kind === 'kits';
-  const papers: readonly (readonly [string, string])[] = [
-    ['papers/packs', isKits ? 'Box lists' : 'Pack lists'],
-    ['papers/labels', 'Labels'],
-    ['papers/contents', 'Contents card'],
-    ['pattern', 'Patterns, as each is made'],
-    ['guide', 'Guide at true size'],
-    ...(isKits ? [] : ([['papers/room', 'Room list']] as const)),
-    ['papers/shortage', 'What is short'],
-    ['papers/preparation', 'To prepare beforehand'],
-    ['papers/weigh-out', 'Weigh-out list'],
-    ...(isKits
-      ? []
-      : ([
-          ['needles', 'Needles'],
-          ['tray', 'Needle tray'],
-        ] as const)),
-  ];
+  const papers = papersOfRun(draft.input.kind);
   return (
     <Dropdown
       open={isOpen}
       onOpenChange={setOpen}
       trigger={['click']}
       menu={{
-        items: papers.map(([key, label]) => ({ key, label })),
+        items: papers.map(({ path, name }) => ({ key: path, label: name })),
         onClick: ({ key }) => void open(key),
       }}
     >

@@ -4,6 +4,8 @@ import { isDemoStudio } from '../api/studio.ts';
 import { useDeferredValue, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { useFound } from '../api/queries.ts';
+import { hasWords } from '@lanakit/core/base';
+import { allTerms, type TermId } from '@lanakit/core/words';
 import { PREPARATION_WORDS, showDay } from '../words/show.ts';
 import { THING_WORDS } from '../words/studioFileWords.ts';
 import styles from './Palette.module.css';
@@ -17,18 +19,29 @@ interface Entry {
   readonly run: () => void;
 }
 
-interface PaletteProps {
-  onClose: () => void;
+interface Asks {
   onHelp: () => void;
+  /** Explains a word of the trade. */
+  onWord: (id: TermId) => void;
+}
+
+interface PaletteProps extends Asks {
+  onClose: () => void;
+}
+
+interface FoundEntries {
+  readonly entries: readonly Entry[];
+  /** What was most likely meant, where nothing is called as it was typed. */
+  readonly meant: string | null;
 }
 
 const MOST_SHOWN = 12;
 
 /** Find a thing or do a thing, from anywhere, by typing. */
-export function Palette({ onClose, onHelp }: PaletteProps) {
+export function Palette({ onClose, onHelp, onWord }: PaletteProps) {
   const [text, setText] = useState('');
   const [chosen, setChosen] = useState(0);
-  const entries = useEntries(text, onHelp);
+  const { entries, meant } = useEntries(text, { onHelp, onWord });
   const take = (entry: Entry | undefined) => {
     if (!entry) return;
     onClose();
@@ -58,6 +71,11 @@ export function Palette({ onClose, onHelp }: PaletteProps) {
         }}
         onKeyDown={onKeyDown}
       />
+      {meant !== null && (
+        <p className={`quiet ${styles.meant}`}>
+          Nothing is called so. Of <b>{meant}</b> there is:
+        </p>
+      )}
       <div id="palette-entries" role="listbox" aria-label="Found" className={styles.entries}>
         {entries.map((entry, index) => (
           <div
@@ -87,7 +105,7 @@ const isMatch = (entry: Entry, text: string): boolean =>
     .every((word) => `${entry.name} ${entry.kind}`.toLowerCase().includes(word));
 
 /** What can be done and gone to, and what is called so anywhere in the studio. */
-function useEntries(text: string, onHelp: () => void): Entry[] {
+function useEntries(text: string, { onHelp, onWord }: Asks): FoundEntries {
   const navigate = useNavigate();
   const { data: found } = useFound(useDeferredValue(text));
   const go = (to: string) => () => void navigate(to);
@@ -128,30 +146,64 @@ function useEntries(text: string, onHelp: () => void): Entry[] {
     { key: 'backups', name: 'Backups', kind: 'place', run: go('/backups') },
     { key: 'bin', name: 'Bin: what was deleted', kind: 'place', run: go('/bin') },
   ];
-  const things = (found?.items ?? []).flatMap((thing): Entry[] => entriesOf(thing, go));
-  return [...places, ...things].filter((entry) => isMatch(entry, text)).slice(0, MOST_SHOWN);
+  const things = (found?.items ?? []).map((thing): Entry => entryOf(thing, go));
+  const words = allTerms()
+    .filter(([, { name }]) => text.trim().length > 2 && hasWords(name, text))
+    .map(([id, { name }]): Entry => ({
+      key: `word-${id}`,
+      name,
+      kind: 'word, explained',
+      run: () => onWord(id),
+    }));
+  const byText = [...places.filter((entry) => isMatch(entry, text)), ...words];
+  const meant = text.trim() === '' ? null : (found?.meant ?? null);
+  // Of what is called as it was typed, and of what was only meant, the first is enough.
+  if (meant !== null && byText.length > 0) return { entries: byText.slice(0, MOST_SHOWN), meant: null };
+  return { entries: [...byText, ...things].slice(0, MOST_SHOWN), meant };
 }
 
 type Go = (to: string) => () => void;
 
-function entriesOf({ kind, id, name, detail }: Found, go: Go): Entry[] {
+/** What it is of: a part of a pattern, a seat of a class. */
+const of = (what: string, { within }: Found): string => (within ? `${what} of ${within.name}` : what);
+
+function entryOf(found: Found, go: Go): Entry {
+  const { kind, id, name, detail, within } = found;
+  const entry = (words: string, to: string, shown = name): Entry => ({
+    key: `${kind} ${within?.id ?? ''} ${id}`,
+    name: shown,
+    kind: words,
+    run: go(to),
+  });
+  const owner = within?.id ?? '';
   switch (kind) {
     case 'pattern':
-      return [{ key: id, name, kind: 'pattern', run: go(`/patterns/${id}`) }];
+      return entry('pattern', `/patterns/${id}`);
+    case 'part':
+      return entry(of('part', found), `/patterns/${owner}?part=${id}`);
+    case 'step':
+      return entry(of('step', found), `/patterns/${owner}?step=${id}`);
     case 'run':
-      return [
-        { key: id, name, kind: `class, ${showDay(detail)}`, run: go(`/runs/${id}`) },
-        { key: `tray-${id}`, name: `Count needles of ${name}`, kind: 'do', run: go(`/runs/${id}/tray`) },
-      ];
+      return entry(`class, ${showDay(detail)}`, `/runs/${id}`);
+    case 'person':
+      return entry(`comes to ${within?.name ?? ''}, ${showDay(detail)}`, `/runs/${owner}`);
+    case 'box':
+      return entry(of('box', found), `/runs/${owner}`);
+    case 'paper':
+      return entry(`paper, ${showDay(detail)}`, `/runs/${owner}/${id}`, `${name}: ${within?.name ?? ''}`);
+    case 'lot':
+      return entry(of('lot', found), `${SHELF_OF[detail as ThingKind]}?open=${owner}`);
+    case 'technique':
+      return entry('technique', `/techniques/${id}`);
     default:
-      return [{ key: id, name, kind: thingWords(kind, detail), run: go(`${SHELF_OF[kind]}?open=${id}`) }];
+      return entry(thingWords(kind, detail), `${SHELF_OF[kind]}?open=${id}`);
   }
 }
 
 const thingWords = (kind: ThingKind, detail: string): string =>
   (PREPARATION_WORDS as Readonly<Record<string, string>>)[detail] ?? THING_WORDS[kind];
 
-type ThingKind = Exclude<Found['kind'], 'pattern' | 'run'>;
+type ThingKind = keyof typeof THING_WORDS;
 
 /** Where on the shelf each kind lies. */
 const SHELF_OF: Readonly<Record<ThingKind, string>> = {

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { TermId } from '@lanakit/core/words';
 import { askedTerm } from './help/askedTerm.ts';
@@ -10,9 +10,13 @@ import styles from './Shell.module.css';
 import { useTour } from './tour/tourStore.ts';
 import { TopSlotProvider } from './TopSlot.tsx';
 
-const Palette = lazy(async () => ({ default: (await import('./Palette.tsx')).Palette }));
+const loadPalette = async () => ({ default: (await import('./Palette.tsx')).Palette });
+const Palette = lazy(loadPalette);
 const TourSlip = lazy(async () => ({ default: (await import('./tour/TourSlip.tsx')).TourSlip }));
 const HelpHere = lazy(async () => ({ default: (await import('./help/HelpHere.tsx')).HelpHere }));
+
+/** A place comes first; then what may open over it is fetched. */
+const PALETTE_AFTER_MS = 1200;
 
 const PLACES = [
   { to: '/', name: 'Bench' },
@@ -30,6 +34,15 @@ export function Shell() {
   useHotkeys('/', () => setOpened('palette'), { preventDefault: true, useKey: true });
   const help = () => {
     setAsked(askedTerm());
+    setOpened('help');
+  };
+  // What is typed right after its key must not come before its field.
+  useEffect(() => {
+    const timer = setTimeout(() => void loadPalette(), PALETTE_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, []);
+  const explain = (id: TermId) => {
+    setAsked(id);
     setOpened('help');
   };
   useHotkeys(['?', 'shift+?'], help, { preventDefault: true, useKey: true });
@@ -75,7 +88,7 @@ export function Shell() {
           )}
           <Outlet />
           <Suspense>
-            {opened === 'palette' && <Palette onClose={close} onHelp={help} />}
+            {opened === 'palette' && <Palette onClose={close} onHelp={help} onWord={explain} />}
             {opened === 'help' && <HelpHere asked={asked} onClose={close} />}
           </Suspense>
         </div>

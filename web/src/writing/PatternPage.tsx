@@ -1,4 +1,4 @@
-import { useParams } from 'react-router';
+import { useLocation, useParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
 import { usePattern, useWool } from '../api/queries.ts';
 import { Loading } from '../shell/Loading.tsx';
@@ -7,7 +7,9 @@ import { WorkTable } from './WorkTable.tsx';
 
 export function PatternPage() {
   const { id = '' } = useParams();
-  return <OpenPattern key={id} id={id} />;
+  const { search } = useLocation();
+  // What was looked for opens there, also where the pattern was open already.
+  return <OpenPattern key={`${id} ${search}`} id={id} />;
 }
 
 /** Fetches the draft once; from then on the work table holds the newest version itself. */

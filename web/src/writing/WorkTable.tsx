@@ -3,6 +3,7 @@ import type { Wool } from '@lanakit/core/engine';
 import type { Fibre } from '@lanakit/core/shelf';
 import { lazy, useCallback, useDeferredValue, useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { useSearchParams } from 'react-router';
 import { SaveMark } from '../draft/SaveMark.tsx';
 import { InTopBar } from '../shell/TopSlot.tsx';
 import { ConflictDialog } from './ConflictDialog.tsx';
@@ -36,11 +37,13 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
 /** What is open on the table: a list, in it a part or a step. */
 function OnTable({ stored }: { stored: StoredPattern }) {
   const firstPartId = useTable((table) => table.document.parts[0]?.id ?? null);
-  const [writing, setWriting] = useState<Writing>('parts');
+  const [params] = useSearchParams();
+  const askedStepId = params.get('step');
+  const [writing, setWriting] = useState<Writing>(askedStepId === null ? 'parts' : 'steps');
   // What is turned to comes whole, its code with it: a list that moves under a hand takes a press for another.
   const shown = useDeferredValue(writing);
-  const [openPartId, setOpenPartId] = useState<string | null>(firstPartId);
-  const [openStepId, setOpenStepId] = useState<string | null>(null);
+  const [openPartId, setOpenPartId] = useState<string | null>(params.get('part') ?? firstPartId);
+  const [openStepId, setOpenStepId] = useState<string | null>(askedStepId);
   // While a hand pulls a size, the grams and the drawing keep up with it; the list follows when there is a moment.
   const [isPulling, setPulling] = useState(false);
   const choosePart = useCallback((partId: string | null) => {

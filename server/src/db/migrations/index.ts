@@ -16,6 +16,7 @@ import { listed } from './015-listed.ts';
 import { placed } from './016-placed.ts';
 import { inProportion } from './017-in-proportion.ts';
 import { asTheyMeet } from './018-as-they-meet.ts';
+import { searched } from './019-searched.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
@@ -41,4 +42,5 @@ export const MIGRATIONS: readonly Migration[] = [
   placed,
   inProportion,
   asTheyMeet,
+  searched,
 ];

@@ -19,8 +19,7 @@ export function typeInto(label: string, change: (text: string) => string): boole
   if (!field) return false;
   field.focus();
   // React hears of a value only where it is set past its own setter.
-  const setter = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
-  setter?.call(field, change(field.value));
+  Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set?.call(field, change(field.value));
   field.dispatchEvent(new Event('input', { bubbles: true }));
   field.blur();
   return true;

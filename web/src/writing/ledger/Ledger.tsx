@@ -117,25 +117,12 @@ export function Ledger({ stored, onChoosePart, onShow, onOpenStep }: LedgerProps
           </button>
         </dd>
         <dt>At your pace</dt>
-        <dd>
-          {isWoolOnly(document)
-            ? 'no steps yet'
-            : pace.minutes.low < pace.minutes.high
-              ? `${showMinutes(pace.minutes.low)} – ${showMinutes(pace.minutes.high)}`
-              : showKnownPart({ ...totals.minutes, known: pace.minutes.known }, showMinutes)}
-          {pace.waiting.known > 0 && (
-            <span className={styles.more}>and {showMinutes(pace.waiting.known)} waiting</span>
-          )}
-          {totals.minutes.unknownCount > 0 && (
-            <button
-              type="button"
-              className={`plain-button red ${styles.more}`}
-              onClick={() => onShow('steps')}
-            >
-              and {counted(totals.minutes.unknownCount, 'step')} unknown
-            </button>
-          )}
-        </dd>
+        <PaceFact
+          pace={pace}
+          unknownCount={totals.minutes.unknownCount}
+          isWithoutSteps={isWoolOnly(document)}
+          onShow={onShow}
+        />
         <dt>Wool costs</dt>
         <dd>
           {isEmpty
@@ -260,5 +247,33 @@ function SinceRevision({ stored, estimate, document }: SinceRevisionProps) {
       {showGrams(Math.abs(moreG))} since revision {revision.number}, {from}{' '}
       <Link to={`/compare?a=revision:${revision.id}&b=draft:${stored.id}`}>side by side</Link>
     </p>
+  );
+}
+
+interface PaceFactProps {
+  pace: ReturnType<typeof totalsForMakes>;
+  unknownCount: number;
+  isWithoutSteps: boolean;
+  onShow: LedgerProps['onShow'];
+}
+
+/** Minutes of all makes, what waits by itself, and of how many steps nobody knows. */
+function PaceFact({ pace, unknownCount, isWithoutSteps, onShow }: PaceFactProps) {
+  return (
+    <dd>
+      {isWithoutSteps
+        ? 'no steps yet'
+        : pace.minutes.low < pace.minutes.high
+          ? `${showMinutes(pace.minutes.low)} – ${showMinutes(pace.minutes.high)}`
+          : showKnownPart({ known: pace.minutes.known, unknownCount }, showMinutes)}
+      {pace.waiting.known > 0 && (
+        <span className={styles.more}>and {showMinutes(pace.waiting.known)} waiting</span>
+      )}
+      {unknownCount > 0 && (
+        <button type="button" className={`plain-button red ${styles.more}`} onClick={() => onShow('steps')}>
+          and {counted(unknownCount, 'step')} unknown
+        </button>
+      )}
+    </dd>
   );
 }

@@ -1,0 +1,27 @@
+interface RunPaper {
+  /** Below the run. */
+  readonly path: string;
+  readonly name: string;
+}
+
+/** Everything that is printed of a run, by its name. */
+export const papersOfRun = (kind: 'class' | 'kits'): readonly RunPaper[] => {
+  const isKits = kind === 'kits';
+  return [
+    { path: 'papers/packs', name: isKits ? 'Box lists' : 'Pack lists' },
+    { path: 'papers/labels', name: 'Labels' },
+    { path: 'papers/contents', name: 'Contents card' },
+    { path: 'pattern', name: 'Patterns, as each is made' },
+    { path: 'guide', name: 'Guide at true size' },
+    ...(isKits ? [] : [{ path: 'papers/room', name: 'Room list' }]),
+    { path: 'papers/shortage', name: 'What is short' },
+    { path: 'papers/preparation', name: 'To prepare beforehand' },
+    { path: 'papers/weigh-out', name: 'Weigh-out list' },
+    ...(isKits
+      ? []
+      : [
+          { path: 'needles', name: 'Needles' },
+          { path: 'tray', name: 'Needle tray' },
+        ]),
+  ];
+};

@@ -1,0 +1,253 @@
+import type { Found, FoundAnswer } from '@lanakit/core/api';
+import {
+  beginsEach,
+  nearestWord,
+  placesOfPattern,
+  placesOfRun,
+  placesWith,
+  type SearchedPlace,
+  wordsIn,
+} from '@lanakit/core/search';
+import { papersOfRun } from '@lanakit/core/words';
+import { setImmediate } from 'node:timers/promises';
+import {
+  openSearchIndex,
+  SEARCHED_KINDS,
+  type SearchedKind,
+  type SearchedThing,
+  type SearchIndex,
+  type Store,
+} from '../db/index.ts';
+import { todayOf, type WorkDeps } from './deps.ts';
+import { answering } from './refusal.ts';
+import { runsAhead } from './runSources.ts';
+
+export type SearchService = ReturnType<typeof searchService>;
+
+/** So many of each kind are found; of more the next letter tells. */
+const MOST_FOUND = 12;
+/** Things that are looked into, and places that are shown of them. */
+const MOST_INNER = 6;
+/** Papers of so many runs. */
+const MOST_RUNS_OF_PAPERS = 3;
+/** Looked into before a search is answered; the rest meanwhile, so many at a time. */
+const AT_ONCE = 300;
+const IN_A_SLICE = 20;
+/** Of a step that is shown. */
+const MOST_LETTERS = 80;
+
+/** Finds things by their names and by what is written in them, also where a name is not spelt as it is. */
+export const searchService = ({ store, now, dataDir }: WorkDeps) => {
+  const kept: Kept = { index: null, isBusy: false };
+  /** @throws whatever is wrong with the index a second time, when it has been made anew */
+  const withIndex = <T>(work: (index: SearchIndex) => T): T => {
+    try {
+      kept.index ??= openSearchIndex(dataDir);
+      return work(kept.index);
+    } catch {
+      kept.index?.close();
+      kept.index = openSearchIndex(dataDir);
+      return work(kept.index);
+    }
+  };
+  return answering({
+    found(search: string): FoundAnswer {
+      const words = wordsIn(search);
+      if (words.length === 0) return { items: [], meant: null };
+      return withIndex((index) => {
+        bringUpToDate(store, index, kept);
+        const found = foundBy(store, index, search, words, todayOf(now()));
+        if (found.length > 0) return { items: found, meant: null };
+        const meant = meantBy(index, words);
+        if (meant === null) return { items: [], meant: null };
+        return {
+          items: foundBy(store, index, meant.join(' '), meant, todayOf(now())),
+          meant: meant.join(' '),
+        };
+      });
+    },
+    /** Lets its file go. */
+    close: (): void => kept.index?.close(),
+  });
+};
+
+interface Kept {
+  index: SearchIndex | null;
+  /** The rest is being looked into. */
+  isBusy: boolean;
+}
+
+/** What is newer than what the index knows is looked into: what a studio writes between two searches at once, a whole studio by and by. */
+function bringUpToDate(store: Store, index: SearchIndex, kept: Kept): void {
+  const freshness = store.remember(['things', 'ledger', 'patterns', 'runs'], 'what is searched', () => ({
+    isDone: false,
+  }));
+  if (freshness.isDone || kept.isBusy) return;
+  const stale = SEARCHED_KINDS.flatMap((kind) => staleOf(store, index, kind));
+  index.put(stale.slice(0, AT_ONCE).flatMap(([kind, id]) => thingOf(store, kind, id)));
+  const rest = stale.slice(AT_ONCE);
+  if (rest.length === 0) freshness.isDone = true;
+  else void lookIntoRest(store, index, kept, rest);
+}
+
+async function lookIntoRest(
+  store: Store,
+  index: SearchIndex,
+  kept: Kept,
+  rest: readonly (readonly [SearchedKind, string])[],
+): Promise<void> {
+  kept.isBusy = true;
+  try {
+    for (let at = 0; at < rest.length && kept.index === index; at += IN_A_SLICE) {
+      await setImmediate();
+      index.put(rest.slice(at, at + IN_A_SLICE).flatMap(([kind, id]) => thingOf(store, kind, id)));
+    }
+  } catch {
+    // The studio was closed meanwhile, or the index went: the next search goes on from there.
+  } finally {
+    kept.isBusy = false;
+  }
+}
+
+/** Those of a kind that are other than the index knows them; what is gone goes out of it. */
+function staleOf(store: Store, index: SearchIndex, kind: SearchedKind): (readonly [SearchedKind, string])[] {
+  const there = store.lists.versions(kind);
+  const ids = new Set(there.map(({ id }) => id));
+  for (const id of index.ids(kind)) if (!ids.has(id)) index.remove(kind, id);
+  return there
+    .filter(({ id, version }) => index.versionOf(kind, id) !== version)
+    .map(({ id }) => [kind, id] as const);
+}
+
+/** A thing with all its words; none where it cannot be read. */
+function thingOf(store: Store, kind: SearchedKind, id: string): SearchedThing[] {
+  const thing = (version: number, texts: readonly string[]): SearchedThing => ({
+    kind,
+    id,
+    version,
+    words: [...new Set(texts.flatMap(wordsIn))],
+  });
+  const textsOf = (places: readonly SearchedPlace[]) => places.map(({ text }) => text);
+  switch (kind) {
+    case 'pattern':
+      return store.patterns
+        .byIds([id])
+        .map(({ version, document }) =>
+          thing(version, [document.title, ...textsOf(placesOfPattern(document))]),
+        );
+    case 'run':
+      return store.runs
+        .byIds([id])
+        .map((run) => thing(run.version, [run.name, ...textsOf(placesOfRun(run))]));
+    case 'item':
+      return store.lists
+        .namedItems([id])
+        .map(({ version, name, otherNames }) => thing(version, [name, otherNames ?? '']));
+    case 'lot':
+      return store.lists.namedLots([id]).map(({ version, name }) => thing(version, [name]));
+  }
+}
+
+/** The words that were most likely meant; null: all of them stand somewhere, or one is near nothing. */
+function meantBy(index: SearchIndex, words: readonly string[]): readonly string[] | null {
+  const known = index.known();
+  const meant = words.map((word) =>
+    known.some((other) => other.word.startsWith(word)) ? word : nearestWord(word, known),
+  );
+  return meant.some((word) => word === null) || meant.every((word, at) => word === words[at])
+    ? null
+    : (meant as readonly string[]);
+}
+
+function foundBy(
+  store: Store,
+  index: SearchIndex,
+  search: string,
+  words: readonly string[],
+  today: string,
+): Found[] {
+  const byName = store.lists.found(search, MOST_FOUND);
+  const isNamed = new Set(byName.map(({ id }) => id));
+  const inner = (kind: SearchedKind) => index.find(kind, words, MOST_FOUND).filter((id) => !isNamed.has(id));
+  return [
+    ...byName,
+    ...itemsByOtherNames(store, inner('item')),
+    ...techniques(store, words),
+    ...lots(store, index.find('lot', words, MOST_FOUND)),
+    ...inPatterns(store, inner('pattern'), words),
+    ...inRuns(store, inner('run'), words),
+    ...papers(store, words, today),
+  ];
+}
+
+const itemsByOtherNames = (store: Store, ids: readonly string[]): Found[] =>
+  store.lists.namedItems(ids).map(({ id, kind, name, detail }) => ({ id, kind, name, detail, within: null }));
+
+const techniques = (store: Store, words: readonly string[]): Found[] =>
+  store.techniques
+    .all()
+    .filter(({ name }) => beginsEach(name, words))
+    .map(({ id, name }) => ({ kind: 'technique', id, name, detail: '', within: null }));
+
+const lots = (store: Store, ids: readonly string[]): Found[] =>
+  store.lists.namedLots(ids).map(({ id, name, itemId, itemName, itemKind }) => ({
+    kind: 'lot',
+    id,
+    name,
+    detail: itemKind,
+    within: { id: itemId, name: itemName },
+  }));
+
+/** Parts and steps that have all the words; a pattern that has them only all together stands for itself. */
+const inPatterns = (store: Store, ids: readonly string[], words: readonly string[]): Found[] =>
+  store.patterns.byIds(ids).flatMap(({ id, document }): Found[] => {
+    const within = { id, name: document.title };
+    const places = placesWith(placesOfPattern(document), words).slice(0, MOST_INNER);
+    if (places.length === 0) return [{ kind: 'pattern', ...within, detail: '', within: null }];
+    return places.map((place) => ({
+      kind: place.kind,
+      id: place.id,
+      name:
+        place.kind === 'step'
+          ? `${document.steps.findIndex((step) => step.id === place.id) + 1}. ${shortened(place.text)}`
+          : place.text,
+      detail: '',
+      within,
+    }));
+  });
+
+const inRuns = (store: Store, ids: readonly string[], words: readonly string[]): Found[] =>
+  store.runs.byIds(ids).flatMap((run): Found[] => {
+    const within = { id: run.id, name: run.name };
+    const places = placesWith(placesOfRun(run), words).slice(0, MOST_INNER);
+    if (places.length === 0) return [{ kind: 'run', ...within, detail: run.date, within: null }];
+    return places.map(({ kind, id, text }) => ({ kind, id, name: text, detail: run.date, within }));
+  });
+
+/** `labels saturday`: some words say which paper, the others of which run; without those, of the next ones. */
+function papers(store: Store, words: readonly string[], today: string): Found[] {
+  const named = papersOfRun('class').map(({ name }) => name);
+  const ofPaper = words.filter((word) => named.some((name) => beginsEach(name, [word])));
+  if (ofPaper.length === 0) return [];
+  const ofRun = words.filter((word) => !ofPaper.includes(word));
+  return runsAhead(store, today)
+    .filter(({ name }) => beginsEach(name, ofRun))
+    .slice(0, MOST_RUNS_OF_PAPERS)
+    .flatMap((run) =>
+      papersOfRun(run.kind)
+        .filter(({ name }) => beginsEach(name, ofPaper))
+        .map(({ path, name }): Found => ({
+          kind: 'paper',
+          id: path,
+          name,
+          detail: run.date,
+          within: { id: run.id, name: run.name },
+        })),
+    );
+}
+
+/** As it is read, without the marks of its emphasis. */
+function shortened(text: string): string {
+  const plain = text.replaceAll(/[*_`]/g, '').replaceAll(/\s+/g, ' ');
+  return plain.length > MOST_LETTERS ? `${plain.slice(0, MOST_LETTERS).trimEnd()}…` : plain;
+}
