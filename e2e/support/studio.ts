@@ -87,6 +87,8 @@ interface Fixtures {
   demo: Studio;
   /** With nothing in it. */
   empty: Studio;
+  /** How the figure was looked at last on this device; null: nobody has looked yet. */
+  drawn: 'pieces' | 'together' | null;
   /** Fails the test when the page asks any other host for anything, or when it reports an error. */
   watched: undefined;
 }
@@ -119,8 +121,15 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
     await use(studio);
     await studio.dispose();
   },
+  drawn: ['pieces', { option: true }],
   watched: [
-    async ({ context }, use) => {
+    async ({ context, drawn }, use) => {
+      await context.addInitScript((shown) => {
+        const key = 'lanakit.table.drawn';
+        // A page of nothing at all keeps nothing.
+        if (location.protocol === 'about:' || shown === null) return;
+        if (localStorage.getItem(key) === null) localStorage.setItem(key, shown);
+      }, drawn);
       const strange: string[] = [];
       const errors: string[] = [];
       context.on('request', (request) => {

@@ -6,11 +6,13 @@ import { solidOf } from '../../src/shapes/index.ts';
 import { mm, part, shapes, use } from '../support/make.ts';
 
 const space: TraySpace = {
-  widthPx: 360,
+  widthPx: 400,
   heightPx: 500,
   gapPx: 12,
-  labelHeightPx: 40,
-  labelWidthPx: 104,
+  labels: [
+    { widthPx: 104, heightPx: 40 },
+    { widthPx: 24, heightPx: 20 },
+  ],
   minPxPerMm: 0.5,
   maxPxPerMm: 4,
 };
@@ -29,20 +31,24 @@ describe('the tray', () => {
       fc.property(pieces, (boxes) => {
         const named = boxes.map((box, i) => ({ id: String(i), ...box }));
         const tray = layoutTray(named, space);
+        const label = space.labels[tray.label];
         const cells = tray.pieces.map((placed, i) => {
           const box = named[i];
-          const width = Math.max(space.labelWidthPx, (box?.widthMm ?? 0) * tray.pxPerMm);
+          const width = Math.max(label?.widthPx ?? NaN, (box?.widthMm ?? 0) * tray.pxPerMm);
           return {
             left: placed.centreXPx - width / 2,
             right: placed.centreXPx + width / 2,
             top: placed.topPx,
-            bottom: placed.labelTopPx + space.labelHeightPx,
+            bottom: placed.labelTopPx + (label?.heightPx ?? NaN),
           };
         });
         cells.forEach((a, i) =>
           cells.slice(i + 1).forEach((b) => {
             const isApart =
-              a.right <= b.left + 1e-6 || b.right <= a.left + 1e-6 || a.bottom <= b.top || b.bottom <= a.top;
+              a.right <= b.left + 1e-6 ||
+              b.right <= a.left + 1e-6 ||
+              a.bottom <= b.top + 1e-6 ||
+              b.bottom <= a.top + 1e-6;
             expect(isApart).toBe(true);
           }),
         );
@@ -56,6 +62,64 @@ describe('the tray', () => {
     const tray = layoutTray(many, space);
     expect(tray.pxPerMm).toBe(0.5);
     expect(tray.heightPx).toBeGreaterThan(space.heightPx);
+  });
+  /** The largest scale at which they go in rows, one after another, by trying. */
+  const scaleInRows = (boxes: readonly { widthMm: number; heightMm: number }[], label: number): number => {
+    const { widthPx, heightPx } = space.labels[label] ?? { widthPx: NaN, heightPx: NaN };
+    for (let scale = space.maxPxPerMm; scale >= space.minPxPerMm; scale -= 0.01) {
+      let [across, row, down] = [0, 0, 0];
+      for (const box of boxes) {
+        const cell = Math.max(widthPx, box.widthMm * scale) + space.gapPx;
+        if (across + cell > space.widthPx + space.gapPx) [across, down, row] = [0, down + row, 0];
+        across += cell;
+        row = Math.max(row, box.heightMm * scale + space.gapPx / 3 + heightPx + space.gapPx);
+      }
+      const isWide = boxes.some((box) => box.widthMm * scale > space.widthPx);
+      if (!isWide && down + row <= space.heightPx + space.gapPx) return scale;
+    }
+    return 0;
+  };
+  test.each([
+    [
+      'one large and three small',
+      [
+        [100, 75],
+        [22, 8],
+        [40, 22],
+        [28, 20],
+      ],
+    ],
+    [
+      'a puffin',
+      [
+        [111, 80],
+        [60, 55],
+        [58, 26],
+        [36, 10],
+        [28, 22],
+        [30, 22],
+        [20, 18],
+      ],
+    ],
+    [
+      'a long one and a flat one',
+      [
+        [200, 12],
+        [12, 160],
+        [50, 50],
+      ],
+    ],
+  ] as const)('packed tight: %s is no smaller than in rows', (_, sizes) => {
+    const boxes = sizes.map(([heightMm, widthMm], at) => ({ id: String(at), widthMm, heightMm }));
+    const tray = layoutTray(boxes, space);
+    expect(tray.heightPx).toBeLessThanOrEqual(space.heightPx + 1e-6);
+    expect(tray.pxPerMm).toBeGreaterThanOrEqual(scaleInRows(boxes, tray.label) - 0.02);
+  });
+  test('what pieces are called is cut short where it would make them much smaller', () => {
+    const boxes = Array.from({ length: 12 }, (_, at) => ({ id: String(at), widthMm: 10, heightMm: 10 }));
+    const tight = { ...space, widthPx: 150, heightPx: 200 };
+    expect(layoutTray(boxes, tight).label).toBe(1);
+    expect(layoutTray(boxes, { ...space, widthPx: 900, heightPx: 900 }).label).toBe(0);
   });
   test('keeps the order it is given', () => {
     const ids = ['c', 'a', 'b'];

@@ -47,6 +47,8 @@ function SmallFigure({
   );
 }
 
+const UNLABELLED = [{ widthPx: 0, heightPx: 0 }];
+
 function SmallPieces({ pieces, width, height }: Small<{ pieces: readonly PieceLook[] }>) {
   const tray = useMemo(() => {
     const boxes = pieces.map(({ id, finished }) => ({
@@ -54,7 +56,7 @@ function SmallPieces({ pieces, width, height }: Small<{ pieces: readonly PieceLo
       widthMm: finished?.widthMm ?? 20,
       heightMm: finished?.heightMm ?? 20,
     }));
-    const unlabelled = { gapPx: 6, labelHeightPx: 0, labelWidthPx: 0, minPxPerMm: 0.1, maxPxPerMm: 1.2 };
+    const unlabelled = { gapPx: 6, labels: UNLABELLED, minPxPerMm: 0.1, maxPxPerMm: 1.2 };
     return layoutTray(boxes, { widthPx: width, heightPx: height, ...unlabelled });
   }, [pieces, width, height]);
   return (

@@ -1,5 +1,5 @@
 import type { LengthUnit } from '@lanakit/core/base';
-import { layoutTray } from '@lanakit/core/figure';
+import { layoutTray, type Tray } from '@lanakit/core/figure';
 import type { Join } from '@lanakit/core/pattern';
 import { memo, useMemo, useState } from 'react';
 import { sizesOfPart } from '../words/partWords.ts';
@@ -28,25 +28,33 @@ interface PieceTrayProps {
 const RULER = 22;
 const MARGIN = 12;
 const SCALES = { least: 0.5, most: 4 };
+/** Number, name and sizes; number and name; the number alone. */
+const LABELS = [
+  { widthPx: 104, heightPx: 38 },
+  { widthPx: 78, heightPx: 20 },
+  { widthPx: 24, heightPx: 21 },
+] as const;
+const GAP = 10;
 
 /** The parts of a figure on the table, to one scale, between true rulers; choosing one here chooses it everywhere. */
 export const PieceTray = memo(function PieceTray(props: PieceTrayProps) {
   const { pieces, joins, unit, chosenId, isCutAway, showJoins, onChoose, onPull, onHold } = props;
   const [box, size] = useSize();
   // While a hand pulls a size, nothing else on the table moves.
-  const [heldScale, setHeldScale] = useState<number | null>(null);
-  const tray = useMemo(() => {
+  const [held, setHeld] = useState<Tray | null>(null);
+  const laid = useMemo(() => {
     const boxes = pieces.map(({ part, widthMm, heightMm }) => ({ id: part.id, widthMm, heightMm }));
     return layoutTray(boxes, {
       widthPx: Math.max(80, size.width - RULER - 2 * MARGIN),
       heightPx: Math.max(80, size.height - RULER - 2 * MARGIN),
-      gapPx: 12,
-      labelHeightPx: 40,
-      labelWidthPx: 104,
-      minPxPerMm: heldScale ?? SCALES.least,
-      maxPxPerMm: heldScale ?? SCALES.most,
+      gapPx: GAP,
+      labels: LABELS,
+      minPxPerMm: SCALES.least,
+      maxPxPerMm: SCALES.most,
     });
-  }, [pieces, size.width, size.height, heldScale]);
+  }, [pieces, size.width, size.height]);
+  const tray = held ? keptInPlace(held, pieces) : laid;
+  const label = LABELS[tray.label] ?? LABELS[0];
   const innerHeight = Math.max(size.height, tray.heightPx + RULER + 2 * MARGIN);
   return (
     <div ref={box} className={styles.tray}>
@@ -75,7 +83,7 @@ export const PieceTray = memo(function PieceTray(props: PieceTrayProps) {
               const placed = tray.pieces.find(({ id }) => id === piece.part.id);
               if (!placed) return null;
               const isChosen = placed.id === chosenId;
-              const cell = Math.max(104, piece.widthMm * tray.pxPerMm);
+              const cell = Math.max(label.widthPx, piece.widthMm * tray.pxPerMm);
               const labelTop = placed.labelTopPx - placed.topPx;
               return (
                 <div
@@ -85,7 +93,7 @@ export const PieceTray = memo(function PieceTray(props: PieceTrayProps) {
                     left: placed.centreXPx - cell / 2,
                     top: placed.topPx,
                     width: cell,
-                    height: labelTop + 38,
+                    height: labelTop + label.heightPx,
                   }}
                 >
                   <PieceButton
@@ -93,6 +101,7 @@ export const PieceTray = memo(function PieceTray(props: PieceTrayProps) {
                     scale={tray.pxPerMm}
                     labelTop={labelTop}
                     isChosen={isChosen}
+                    label={tray.label}
                     isCutAway={isCutAway}
                     onChoose={onChoose}
                   />
@@ -103,7 +112,7 @@ export const PieceTray = memo(function PieceTray(props: PieceTrayProps) {
                         scale={tray.pxPerMm}
                         onPull={onPull}
                         onHold={(isHeld) => {
-                          setHeldScale(isHeld ? tray.pxPerMm : null);
+                          setHeld(isHeld ? tray : null);
                           onHold(isHeld);
                         }}
                       />
@@ -119,10 +128,23 @@ export const PieceTray = memo(function PieceTray(props: PieceTrayProps) {
   );
 });
 
+/** While a size is pulled every piece stays where it lies; what it is called goes down with its foot. */
+const keptInPlace = (held: Tray, pieces: readonly Piece[]): Tray => ({
+  ...held,
+  pieces: held.pieces.map((placed) => {
+    const heightMm = pieces.find(({ part }) => part.id === placed.id)?.heightMm;
+    return heightMm === undefined
+      ? placed
+      : { ...placed, labelTopPx: placed.topPx + heightMm * held.pxPerMm + GAP / 3 };
+  }),
+});
+
 interface PieceButtonProps {
   piece: Piece;
   scale: number;
   labelTop: number;
+  /** How much of what it is called there is room for. */
+  label: number;
   isChosen: boolean;
   isCutAway: boolean;
   onChoose: (partId: string) => void;
@@ -133,6 +155,7 @@ const PieceButton = memo(function PieceButton({
   piece,
   scale,
   labelTop,
+  label,
   isChosen,
   isCutAway,
   onChoose,
@@ -143,6 +166,10 @@ const PieceButton = memo(function PieceButton({
       type="button"
       className={`${styles.piece} ${isChosen ? styles.chosen : ''}`}
       aria-pressed={isChosen}
+      aria-label={label > 1 ? part.name || 'Unnamed' : undefined}
+      title={
+        label > 0 ? `${part.name || 'Unnamed'}${timesWords(part.count)}: ${sizesOfPart(part)}` : undefined
+      }
       onClick={() => onChoose(part.id)}
     >
       <span className={styles.drawing} style={{ height: piece.heightMm * scale }}>
@@ -151,10 +178,14 @@ const PieceButton = memo(function PieceButton({
       <span className={styles.label} style={{ top: labelTop }}>
         <span className={styles.name}>
           <span className={styles.number}>{number}</span>
-          {part.name || 'Unnamed'}
-          {timesWords(part.count)}
+          {label < 2 && (
+            <>
+              {part.name || 'Unnamed'}
+              {timesWords(part.count)}
+            </>
+          )}
         </span>
-        <span className={styles.sizes}>{sizesOfPart(part)}</span>
+        {label < 1 && <span className={styles.sizes}>{sizesOfPart(part)}</span>}
       </span>
     </button>
   );

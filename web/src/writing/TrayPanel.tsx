@@ -6,6 +6,7 @@ import { type Piece, piecesOf } from '@lanakit/core/figure';
 import { PieceTray } from '../figure/PieceTray.tsx';
 import type { PullSize } from '../figure/SizeHandles.tsx';
 import { LifeLines } from './steps/LifeLines.tsx';
+import { type Shown, keepShown, keptShown } from './table/keptShown.ts';
 import { useTable } from './table/tableContext.ts';
 import styles from './WorkTable.module.css';
 
@@ -23,13 +24,11 @@ interface TrayPanelProps {
   onOpenStep: (stepId: string) => void;
 }
 
-type Shown = 'pieces' | 'together';
-
 const SHOWN_WORDS: Readonly<Record<Shown, string>> = { pieces: 'Pieces', together: 'Together' };
 
 /** The pieces side by side, or the figure together. */
 export function TrayPanel({ isWithSteps, onOpenStep, ...tray }: TrayPanelProps) {
-  const [shown, setShown] = useState<Shown>('pieces');
+  const [shown, setShown] = useShown();
   const turn = (
     <Segmented<Shown>
       size="small"
@@ -58,6 +57,20 @@ export function TrayPanel({ isWithSteps, onOpenStep, ...tray }: TrayPanelProps) 
       {isWithSteps && <LaterLifeLines onOpen={onOpenStep} />}
     </section>
   );
+}
+
+/**
+ * What was last looked at, on this device. Before that the figure together, where anything is joined: who opens a pattern
+ * wants to see what it makes.
+ */
+function useShown(): readonly [Shown, (shown: Shown) => void] {
+  const isJoined = useTable((table) => table.document.joins.length > 0);
+  const [shown, setShown] = useState<Shown>(() => keptShown() ?? (isJoined ? 'together' : 'pieces'));
+  const show = (next: Shown) => {
+    setShown(next);
+    keepShown(next);
+  };
+  return [shown, show];
 }
 
 const TogetherPanel = lazy(async () => ({

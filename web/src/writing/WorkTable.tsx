@@ -11,7 +11,8 @@ import { Ledger } from './ledger/Ledger.tsx';
 import { PatternHeader } from './PatternHeader.tsx';
 import { TableContext, useTable } from './table/tableContext.ts';
 import { useOpenTable } from './table/useOpenTable.ts';
-import type { Writing } from './table/writing.ts';
+import { type Writing, WRITING_WORDS } from './table/writing.ts';
+import { TablePanels, type TableSheet } from './TablePanels.tsx';
 import { TrayPanel } from './TrayPanel.tsx';
 import { WritingPanel } from './WritingPanel.tsx';
 import styles from './WorkTable.module.css';
@@ -54,38 +55,76 @@ function OnTable({ stored }: { stored: StoredPattern }) {
     setOpenStepId(stepId);
     setWriting('steps');
   }, []);
+  const ledger = {
+    id: 'ledger',
+    name: 'What it takes',
+    share: 24,
+    leastPx: 284,
+    content: <Ledger stored={stored} onChoosePart={choosePart} onShow={setWriting} onOpenStep={openStep} />,
+  };
+  const sheets: readonly TableSheet[] =
+    shown === 'needles'
+      ? [
+          {
+            id: 'needles',
+            name: 'Needles',
+            share: 76,
+            leastPx: 500,
+            content: (
+              <div className={styles.needles}>
+                <NeedlesView
+                  patternId={stored.id}
+                  onOpenStep={openStep}
+                  onClose={() => setWriting('steps')}
+                />
+              </div>
+            ),
+          },
+          ledger,
+        ]
+      : [
+          {
+            id: 'figure',
+            name: 'Figure',
+            share: 32,
+            leastPx: 300,
+            content: (
+              <TrayPanel
+                chosenId={openPartId}
+                onChoose={choosePart}
+                onHold={setPulling}
+                isWithSteps={shown === 'steps'}
+                onOpenStep={openStep}
+              />
+            ),
+          },
+          {
+            id: 'writing',
+            name: WRITING_WORDS[shown],
+            share: 44,
+            leastPx: 380,
+            content: (
+              <WritingPanel
+                writing={writing}
+                shown={shown}
+                onWrite={setWriting}
+                openPartId={openPartId}
+                onOpenPart={setOpenPartId}
+                openStepId={openStepId}
+                onOpenStep={setOpenStepId}
+                isPulling={isPulling}
+              />
+            ),
+          },
+          ledger,
+        ];
   return (
     <main className={styles.table}>
       <InTopBar>
         <Saving />
       </InTopBar>
       <PatternHeader stored={stored} />
-      {shown === 'needles' ? (
-        <div className={styles.needles}>
-          <NeedlesView patternId={stored.id} onOpenStep={openStep} onClose={() => setWriting('steps')} />
-        </div>
-      ) : (
-        <>
-          <TrayPanel
-            chosenId={openPartId}
-            onChoose={choosePart}
-            onHold={setPulling}
-            isWithSteps={shown === 'steps'}
-            onOpenStep={openStep}
-          />
-          <WritingPanel
-            writing={writing}
-            shown={shown}
-            onWrite={setWriting}
-            openPartId={openPartId}
-            onOpenPart={setOpenPartId}
-            openStepId={openStepId}
-            onOpenStep={setOpenStepId}
-            isPulling={isPulling}
-          />
-        </>
-      )}
-      <Ledger stored={stored} onChoosePart={choosePart} onShow={setWriting} onOpenStep={openStep} />
+      <TablePanels sheets={sheets} />
       {shown === 'steps' && (
         <LadderStrip openStepId={openStepId} onOpenStep={openStep} onOpen={() => setWriting('needles')} />
       )}

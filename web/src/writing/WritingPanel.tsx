@@ -7,18 +7,8 @@ import { PartsList } from './parts/PartsList.tsx';
 import { StepsList } from './steps/StepsList.tsx';
 import { TableContext, useTable, useTableStore } from './table/tableContext.ts';
 import { mirrorOf, type TableStore } from './table/tableStore.ts';
-import type { Writing } from './table/writing.ts';
+import { type Writing, WRITING_WORDS } from './table/writing.ts';
 import styles from './WorkTable.module.css';
-
-const WRITING_WORDS: Readonly<Record<Writing, string>> = {
-  parts: 'Parts',
-  joins: 'Joins',
-  materials: 'Materials',
-  steps: 'Steps',
-  needles: 'Needles',
-  options: 'Options',
-  about: 'About',
-};
 
 interface OpenItems {
   openPartId: string | null;

@@ -15,6 +15,7 @@ import { useParams } from 'react-router';
 import { Ruler } from '../../figure/Ruler.tsx';
 import type { DrawingScale } from '../../figure/TogetherDrawing.tsx';
 import { useSize } from '../../figure/useSize.ts';
+import { ChosenPiece } from './ChosenPiece.tsx';
 import { useTable } from '../table/tableContext.ts';
 import { BalanceLines } from './BalanceLines.tsx';
 import { type Chosen, graspOf } from './grasp.ts';
@@ -113,14 +114,15 @@ export function TogetherPanel({ chosenId, onChoose, onHold }: TogetherPanelProps
       </FigureView>
       <div className={styles.tells}>
         <PoseFields looked={looked} />
-        <TellsOfFigure together={together} build={build} tells={tells} edits={edits} />
+        {/* What is in hand comes before what the whole tells. */}
         {chosen && (
-          <p className={styles.chosenName}>
+          <ChosenPiece partId={chosenId}>
             {nameOfChosen(together, chosen, build, wool)}
             {grasp?.isProposed && <span className="quiet"> · proposed</span>}
-          </p>
+          </ChosenPiece>
         )}
         {grasp && <PlaceFields grasp={grasp} pair={pairOf(together, chosen)} edits={edits} />}
+        <TellsOfFigure together={together} build={build} tells={tells} edits={edits} />
         {isRoot && (
           <StanceFields edits={edits} stance={build.stance ?? UPRIGHT} straightFrom={tells.straightFrom} />
         )}
