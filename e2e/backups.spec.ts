@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expectNothingSerious } from './support/axe.ts';
+import { expectNothingByAxe } from './support/axe.ts';
 import { keyboard, mouse, type Hands } from './support/hands.ts';
 import { expect, test } from './support/studio.ts';
 
@@ -64,7 +64,7 @@ test('a second place that is none is said beside its field; the bench tells how 
   await page.getByRole('button', { name: 'Copy them there as well' }).click();
   await page.getByRole('button', { name: 'Back up now' }).click();
   await expect(page.getByText(/^The second place could not be reached/)).toBeVisible();
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await page.goto(demo.url);
   await expect(page.getByRole('region', { name: 'Backups' })).toContainText(
     'second place could not be reached',
@@ -81,7 +81,7 @@ test('what was deleted lies in the bin, and is had back from there', async ({ pa
   await page.goto(`${demo.url}/backups`);
   await page.getByRole('link', { name: 'bin' }).click();
   await expect(page.getByRole('heading', { name: 'Bin' })).toBeVisible();
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await page.getByRole('button', { name: /^Bring it back: / }).click();
   await expect(say(page)).toContainText('is back');
   await expect(page.getByText('Nothing was deleted.')).toBeVisible();

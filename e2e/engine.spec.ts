@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expectNothingSerious } from './support/axe.ts';
+import { expectNothingByAxe } from './support/axe.ts';
 import { expect, test } from './support/studio.ts';
 
 const open = async (page: Page, url: string, title: string) => {
@@ -69,7 +69,7 @@ test('layers: one is added, stated in hands’ words, put in order by keys, thic
   await choose(page, 'How thick', 'as a veil, in passes');
   await page.getByLabel('Passes').fill('3');
   await expect(stack).toContainText('of sliver');
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   // Moved down to just over the core: the coat that hides comes after it then.
   await stack.getByRole('button', { name: 'Coat 2: more' }).focus();
   for (const _ of [1, 2, 3]) await page.keyboard.press('Alt+ArrowUp');
@@ -99,7 +99,7 @@ test('a join counts under its own heading, and a part is not set onto itself', a
   await choose(page, 'Loose end of', 'neither');
   await choose(page, 'Covered with', 'Rust');
   await page.getByLabel('Band each side').fill('9');
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await show(page, /by use/);
   await expect(
     ledger(page)
@@ -129,7 +129,7 @@ test('wire is cut with every bend: a stretch more makes it longer, and the list 
   await expect(cuts).toContainText('unknown');
   await cuts.getByLabel('Span, tip to tip').fill('50');
   await expect(cuts.locator('[data-row-head]').filter({ hasText: 'whisker' })).toContainText('70 mm');
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
 });
 
 test('an outline from a drawing: refused with its place, then taken, and asked for one real length', async ({
@@ -147,7 +147,7 @@ test('an outline from a drawing: refused with its place, then taken, and asked f
   await expect(dialog.getByRole('button', { name: 'Take this outline' })).toBeDisabled();
   await dialog.getByLabel('or paste it').fill('M0 20C0 5 15 0 20 0C25 0 40 5 40 20L20 60Z');
   await expect(dialog).toContainText('does not say how large it is');
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await dialog.getByRole('button', { name: 'Take this outline' }).click();
   await page.getByLabel('Length', { exact: true }).fill('38');
   await page.getByLabel('Thickness', { exact: true }).fill('3');
@@ -165,7 +165,7 @@ test('another size: seen beside this one, an eye swapped, made a pattern of its 
   await dialog.getByLabel('New height').fill('103.5');
   await expect(dialog).toContainText('33.6 g →');
   await expect(dialog.getByRole('row', { name: /^Body/ })).toContainText('61.5 × 45 mm');
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await dialog.getByLabel(/Bead eye 4 mm/).click();
   await page.locator('.ant-select-item-option').filter({ hasText: 'Bead eye 3 mm' }).click();
   await dialog.getByRole('button', { name: 'As a new pattern' }).click();
@@ -175,7 +175,7 @@ test('another size: seen beside this one, an eye swapped, made a pattern of its 
   await choose(page, 'beside that', 'Harbour puffin, revision 1');
   const differences = page.getByRole('region', { name: 'Differences' });
   await expect(differences.getByRole('row', { name: /^Body/ })).toContainText('82 × 60 mm');
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
 });
 
 test('another size as a new revision; one undo brings the draft back', async ({ page, demo }) => {

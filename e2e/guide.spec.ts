@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import type { Download, Page } from '@playwright/test';
-import { expectNothingSerious } from './support/axe.ts';
+import { expectNothingByAxe } from './support/axe.ts';
 import { type Hands, keyboard, mouse } from './support/hands.ts';
 import { expect, test } from './support/studio.ts';
 
@@ -76,7 +76,7 @@ test('another build and another size are drawn, and a run has the pieces of ever
   await page.getByRole('menuitem', { name: 'Guide at true size' }).click();
   await expect(sheet(page, 1)).toContainText('Puffin weekend: guide at true size');
   await expect(page.getByRole('combobox', { name: 'Whose pieces' })).toBeVisible();
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
 });
 
 test('the list of tools counts the pages of the guide', async ({ page, demo }) => {

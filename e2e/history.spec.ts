@@ -1,4 +1,4 @@
-import { expectNothingSerious } from './support/axe.ts';
+import { expectNothingByAxe } from './support/axe.ts';
 import { expect, test } from './support/studio.ts';
 
 test('a pattern is gone back to as it was, told in words, and that can be gone back from', async ({
@@ -22,7 +22,7 @@ test('a pattern is gone back to as it was, told in words, and that can be gone b
   await expect(page.getByRole('region', { name: 'In words' })).toContainText(
     '“Harbour puffin” → “Harbour puffin, too hasty”',
   );
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await page.getByRole('button', { name: 'Go back to this' }).click();
   await expect(page.getByRole('heading', { name: 'Harbour puffin', exact: true })).toBeVisible();
   await expect(page.getByRole('region', { name: 'History' }).getByRole('button')).toHaveCount(2);
@@ -41,5 +41,5 @@ test('a run and a thing of the shelf have their history too', async ({ page, dem
   await page.getByRole('button', { name: 'History' }).click();
   await page.getByRole('region', { name: 'History' }).getByRole('button').first().click();
   await expect(page.getByRole('region', { name: 'In words' })).toContainText('seats: 11 → 14');
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
 });

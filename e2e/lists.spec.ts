@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expectNothingSerious } from './support/axe.ts';
+import { expectNothingByAxe } from './support/axe.ts';
 import { expect, type Studio, test } from './support/studio.ts';
 
 /** More than one page of them. */
@@ -44,7 +44,7 @@ test('seventy more figures: found by any of their words, sorted, narrowed, and s
   await page.getByLabel('Find a figure').fill('WEIR heron');
   await expect(page.getByText('1 figure called so')).toBeVisible();
   await expect(links).toHaveCount(1);
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await page.getByLabel('Find a figure').fill('no such thing');
   await expect(page.getByText('No figure is called so here.')).toBeVisible();
   await page.getByLabel('Find a figure').fill('');

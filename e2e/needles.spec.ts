@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expectNothingSerious } from './support/axe.ts';
+import { expectNothingByAxe } from './support/axe.ts';
 import { expect, test } from './support/studio.ts';
 
 async function openSteps(page: Page, url: string, title: string, count: RegExp) {
@@ -27,14 +27,14 @@ test('another school is looked at beside this one, and taken; what a step was gi
   await openSteps(page, demo.url, 'Harbour puffin', /26 steps/);
   await openLadder(page);
   await expect(stretch(page, /^Step 2: 38 triangular/)).toBeVisible();
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await school(page, 'one needle').click();
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByRole('region', { name: 'Now: ladder of three' })).toContainText(
     '36 triangular, plum',
   );
   await expect(dialog.getByRole('region', { name: 'Then: one needle' })).toContainText('All of them');
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await dialog.getByRole('button', { name: 'Keep what I have' }).click();
   await expect(stretch(page, /^Step 26: 40 spiral/)).toBeVisible();
   await school(page, 'one needle').click();
@@ -92,7 +92,7 @@ test('fewer changes: the order is shown, taken, and taken back', async ({ page, 
   await page.getByRole('button', { name: 'See the order' }).click();
   const dialog = page.getByRole('dialog', { name: /changes instead of/ });
   await expect(dialog).toContainText('Work on one piece stays in your order');
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await dialog.getByRole('button', { name: 'Take this order' }).click();
   await expect(page.getByText(/changes? of needle: no order has fewer/)).toBeVisible();
   await page.keyboard.press('Control+z');
@@ -120,7 +120,7 @@ test('the ladder and the card on paper', async ({ page, demo }) => {
   await page.getByRole('link', { name: 'On paper' }).click();
   await expect(page.getByRole('heading', { name: 'Stag beetle brooch: needles' })).toBeVisible();
   await expect(page.getByRole('row', { name: /^Join/ })).toContainText('36');
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
 });
 
 test('needles of a class: its kit, counted out, counted in with one missing, and found', async ({ page, demo }) => {
@@ -133,7 +133,7 @@ test('needles of a class: its kit, counted out, counted in with one missing, and
   await page.locator('.ant-select-item-option').filter({ hasText: 'first-timers' }).click();
   await expect(page.getByText('Harbour puffin; first-timers')).toBeVisible();
   await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await page.getByRole('link', { name: 'Count them out and in' }).click();
   const plum = page.getByRole('region', { name: '36 triangular, plum' });
   await plum.getByRole('button', { name: /^All/ }).click();
@@ -148,7 +148,7 @@ test('needles of a class: its kit, counted out, counted in with one missing, and
   await page.keyboard.press('b');
   await page.keyboard.press('1');
   await expect(page.getByText(`1 of ${out} still out`)).toBeVisible();
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await page.getByRole('button', { name: 'All have gone: close the count' }).click();
   await expect(page.getByText('1 × 36 triangular, plum missing')).toBeVisible();
   await page.goto(demo.url);
@@ -157,7 +157,7 @@ test('needles of a class: its kit, counted out, counted in with one missing, and
   await missing.getByRole('link', { name: /Puffin weekend/ }).click();
   await page.getByRole('button', { name: 'Give one up' }).click();
   await expect(page.getByText('a missing needle is given up only with a reason')).toBeVisible();
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await page.getByRole('button', { name: 'Found one' }).click();
   await expect(page.getByText(`+ 1 broken + 0 sold + 0 missing`)).toBeVisible();
   await page.goto(demo.url);

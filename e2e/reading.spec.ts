@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expectNothingSerious } from './support/axe.ts';
+import { expectNothingByAxe } from './support/axe.ts';
 import { expect, test } from './support/studio.ts';
 
 const open = async (page: Page, url: string, title: string) => {
@@ -14,7 +14,7 @@ test('the reader finds each piece in a block of its own, its wool at the steps, 
 }) => {
   await open(page, demo.url, 'Harbour puffin');
   await page.goto(`${page.url()}/read`);
-  const pieces = page.getByRole('region', { name: 'Pieces' });
+  const pieces = page.getByRole('group', { name: 'Pieces' });
   await expect(pieces.getByRole('heading', { name: /2 Head/ })).toBeVisible();
   await expect(pieces).toContainText('Roll to');
   await expect(pieces).toContainText('firm: under a thumb it dents a little');
@@ -30,7 +30,7 @@ test('the reader finds each piece in a block of its own, its wool at the steps, 
   const cuts = page.getByRole('region', { name: 'Before you cut' });
   await expect(cuts.getByRole('row', { name: /Leg wire Wire 1\.2 mm, annealed 1 27 cm 11/ })).toBeVisible();
   await expect(cuts.getByRole('row', { name: /Body, core Chalk core batt 1 a strip of batt/ })).toBeVisible();
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
 });
 
 test('sizes on paper in both units, where the pattern says so', async ({ page, demo }) => {
@@ -41,7 +41,7 @@ test('sizes on paper in both units, where the pattern says so', async ({ page, d
   await page.getByTitle('millimetres, inches beside').click();
   await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
   await page.goto(`${pattern}/read`);
-  await expect(page.getByRole('region', { name: 'Pieces' })).toContainText(/74\smm \(2 15⁄16\sin\)/);
+  await expect(page.getByRole('group', { name: 'Pieces' })).toContainText(/74\smm \(2 15⁄16\sin\)/);
 });
 
 test('words of a step offer a tool; it is listed when its author says so, and not offered again', async ({

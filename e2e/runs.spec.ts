@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expectNothingSerious } from './support/axe.ts';
+import { expectNothingByAxe } from './support/axe.ts';
 import { expect, test } from './support/studio.ts';
 
 test('a class saves itself, its portions follow every key, and bad numbers stay beside their field', async ({
@@ -56,7 +56,7 @@ test('papers: printed they are the paper alone; as PDF, table and JSON they come
   await page.getByRole('link', { name: /Saturday pears/ }).click();
   await paper(page, 'Weigh-out list');
   await expect(page.getByRole('article')).toBeVisible();
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('banner')).toBeHidden();
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
@@ -79,7 +79,7 @@ test('papers: printed they are the paper alone; as PDF, table and JSON they come
   await expect(page.getByText('1 · Ines').first()).toBeVisible();
   await page.getByLabel('Columns').fill('9');
   await expect(page.getByText(/These labels take .* mm across, and the page has 210 mm/)).toBeVisible();
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
 });
 
 test('who comes: the room by choices, a seat that changes its mind, one that is taken out, and sheets by name', async ({
@@ -97,7 +97,7 @@ test('who comes: the room by choices, a seat that changes its mind, one that is 
   await expect(page.getByText('9 of 11 have chosen')).toBeVisible();
   await expect(column(/as written × 9/)).toBeVisible();
   await expect(column(/russet × 3/)).toBeVisible();
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await page.getByRole('button', { name: 'Sef, not chosen yet' }).click();
   const seat = page.getByRole('region', { name: 'Seat 9' });
   await seat.getByRole('checkbox', { name: 'Has chosen' }).check();
@@ -132,7 +132,7 @@ test('who comes: the room by choices, a seat that changes its mind, one that is 
   await expect(sheet).toContainText('For the left hand: what is wound goes the other way round.');
   await expect(sheet).toContainText('Wind the tops tight and roll the stalk');
   await expect(sheet).toContainText('wrap the other way round, towards you');
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await page.getByRole('link', { name: /Saturday pears/ }).click();
   // All of them: each sort once, with how often it is printed and for whom.
   await paper(page, 'Patterns, as each is made');
@@ -152,7 +152,7 @@ test('who comes: the room by choices, a seat that changes its mind, one that is 
   await listed('may bleed').click();
   await expect(page.getByText(/^Seat 1 may not touch .*Marigold is in this pack/)).toBeVisible();
   await page.keyboard.press('Escape');
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
 });
 
 test('how sure it is that nobody is short: packed for a chance, and back to a percentage', async ({
@@ -168,7 +168,7 @@ test('how sure it is that nobody is short: packed for a chance, and back to a pe
   await expect(portions.getByRole('columnheader', { name: /as written, first-timers × 2/ })).toBeVisible();
   await expect(portions).toContainText('so much that nobody is short, with 95 %');
   await expect(page.getByLabel('Nobody short, with')).toHaveValue('95');
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await page.getByLabel('Nobody short, with').fill('100');
   await expect(page.getByText('Give a number from 50 to 99.').first()).toBeVisible();
   await page.getByLabel('Nobody short, with').fill('80');
@@ -192,7 +192,7 @@ test('a pasted list becomes seats, by keys alone', async ({ page, demo }) => {
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByText('Two are called the same: mara')).toBeVisible();
   await expect(dialog.getByText('note: vegan')).toBeVisible();
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await dialog.getByRole('button', { name: 'Take 4 seats' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByText('1 of 4 have chosen')).toBeVisible();
@@ -211,7 +211,7 @@ test('from bought on the numbers stay: a late seat and an option changed after w
   const portions = page.getByRole('region', { name: 'Portions' });
   await page.getByRole('button', { name: 'It is bought' }).click();
   await expect(page.getByRole('alert')).toContainText('2 seats have not chosen yet.');
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await page.getByRole('button', { name: 'Go on anyway' }).click();
   await expect(page.getByText('Saturday pears is bought.')).toBeVisible();
   await page.getByRole('button', { name: 'Weigh out' }).click();
@@ -232,7 +232,7 @@ test('from bought on the numbers stay: a late seat and an option changed after w
     .getByRole('button', { name: 'back to the usual' })
     .click();
   await expect(other).toContainText('6 · Mara: Chalk +0.8 g');
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await other.getByRole('button', { name: 'Take the new numbers' }).click();
   await expect(portions.getByRole('columnheader', { name: '14 packs' })).toBeVisible();
   await expect(other).toHaveCount(0);
@@ -289,7 +289,7 @@ test('a shortage is traced to the seats that go without', async ({ page, demo })
   await expect(where).toContainText(
     /158.8 g short: goes without, filled in their order, seats 3\d–40, Spare 1, Spare 2/,
   );
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await page.keyboard.press('Escape');
   await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
   await paper(page, 'What is short');
@@ -310,7 +310,7 @@ test('kits: boxes of several designs, from who to packed, and what is packed lea
   await page.getByLabel('Boxes', { exact: true }).fill('10000');
   await expect(page.getByText('Give a number from 1 to 500.').first()).toBeVisible();
   await page.getByLabel('Boxes', { exact: true }).fill('6');
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await page.getByText('Bags and extras').click();
   await page.getByLabel('The wool of a pack goes into').click();
   await page
@@ -319,7 +319,7 @@ test('kits: boxes of several designs, from who to packed, and what is packed lea
     .click();
   await page.getByText('Pack by pack').click();
   await expect(page.getByRole('table', { name: 'Pack by pack' })).toContainText('Box 6 · Three pears');
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await page.getByText('Cost', { exact: true }).click();
   await expect(page.getByText(/A box at .* leaves 30 % and pays for itself from/)).toBeVisible();
   await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');

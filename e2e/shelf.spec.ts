@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { expectNothingSerious } from './support/axe.ts';
+import { expectNothingByAxe } from './support/axe.ts';
 import { expect, test } from './support/studio.ts';
 
 const drawer = (page: Page, name: string) =>
@@ -130,7 +130,7 @@ test('a stocktake by keys writes the differences, and moves what a class is shor
   await page.keyboard.press('Control+A');
   await page.keyboard.type('400');
   await expect(page.getByText('+389.0 g')).toBeVisible();
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await page.getByRole('button', { name: 'Enter 2 counts' }).click();
   await expect(say(page)).toContainText('2 counts entered');
   await expect(panel(page).getByRole('region', { name: 'Ledger' })).toContainText('counted spring+389.0 g');
@@ -161,7 +161,7 @@ test('a list with two bad rows: each said with its line, the rest read in, and t
   await expect(rows.getByRole('row', { name: /^ ?3 cannot be read Fog/ })).toBeVisible();
   await expect(rows).toContainText('“grey” under “colour” is not a colour');
   await expect(rows).toContainText('“fluffy” under “prepared as” is not one of');
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await choose(page, 'Decimals as', '1.5');
   await expect(rows).toContainText('“21,5” under “g per m” is not a number.');
   await choose(page, 'Decimals as', '1,5');

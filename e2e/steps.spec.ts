@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
-import { expectNothingSerious } from './support/axe.ts';
+import { expectNothingByAxe } from './support/axe.ts';
 import { expect, test } from './support/studio.ts';
 
 const open = async (page: Page, url: string, title: string) => {
@@ -35,7 +35,7 @@ test('a text becomes steps, and what was read in it goes in as approved', async 
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByText('2 steps read')).toBeVisible();
   await dialog.getByRole('checkbox', { name: 'light' }).uncheck();
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await dialog.getByRole('button', { name: 'Take 2 steps' }).click();
   await expect(heads(page)).toHaveCount(12);
   await expect(heads(page).last()).toContainText('5–8 min');
@@ -94,7 +94,7 @@ test('a build is switched: grams, minutes, steps and the drawing follow, and the
   await page.getByRole('button', { name: 'Compare the builds' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('4 builds may be chosen');
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await dialog.getByRole('row', { name: /beads no/ }).click();
   await expect(ledger(page)).toContainText('Bead eye 4 mm');
   await page.goto(`${page.url()}/read`);
@@ -229,7 +229,7 @@ test('a pattern goes out as a ZIP with its pictures and comes in again, mapped t
   const inside = page.getByRole('region', { name: 'What is in it' });
   await expect(inside).toContainText('7 parts, 26 steps');
   await expect(inside.getByText('the same here').first()).toBeVisible();
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await inside.getByRole('button', { name: 'Take it in' }).click();
   await expect(page.getByLabel('Title')).toHaveValue('Harbour puffin');
   await expect(ledger(page)).toContainText('33.6 g');
@@ -257,7 +257,7 @@ test('a technique has a newer version: what changes is shown, then taken', async
   await page.getByRole('button', { name: 'Add something to fill in' }).click();
   await page.getByLabel('In braces').fill('depth');
   await page.getByLabel('Unless said').fill('4 mm');
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await page.getByRole('button', { name: 'Save it' }).click();
   await expect(page.getByRole('button', { name: 'Save as version 2' })).toBeVisible();
   await open(page, demo.url, 'Pear with two leaves');
@@ -282,7 +282,7 @@ test('a step nobody has photographed shows the figure as far as it is, on the ta
   const printed = page.getByRole('checkbox', { name: 'Print the figure as far as this step' });
   await printed.uncheck();
   await printed.check();
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await saved(page);
   await page.getByRole('button', { name: 'More to do with this pattern' }).click();
   await page.getByRole('menuitem', { name: 'Read as the learner does' }).click();

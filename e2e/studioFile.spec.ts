@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { expectNothingSerious } from './support/axe.ts';
+import { expectNothingByAxe } from './support/axe.ts';
 import { keyboard, mouse, type Hands } from './support/hands.ts';
 import { expect, type Studio, test } from './support/studio.ts';
 
@@ -90,7 +90,7 @@ test('into a studio with a shelf of its own: wool is found by its name, and told
   // The one of its name is taken for it; everything else goes on the shelf.
   await expect(inIt.getByText('Pear, carded sliver')).toBeVisible();
   await expect(inIt.getByText('put on my shelf').first()).toBeVisible();
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await pear.click();
   await pear.fill('put on');
   await pear.press('Enter');

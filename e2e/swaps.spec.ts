@@ -1,4 +1,4 @@
-import { expectNothingSerious } from './support/axe.ts';
+import { expectNothingByAxe } from './support/axe.ts';
 import { mouse } from './support/hands.ts';
 import { expect, test } from './support/studio.ts';
 
@@ -29,7 +29,7 @@ test('eyes of wool are permitted instead of beads: what it changes is told, and 
   await swap.getByLabel('Each across').press('Tab');
   await expect(swap).toContainText(/One make: .*\+0\.03 g Soot.*−2 × Bead eye 4 mm/);
   await expect(settle).toHaveCount(0);
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await swap.getByLabel('What it is called').fill('eyes of soot');
 
   const ledger = page.getByRole('complementary', { name: 'One make' });

@@ -1,6 +1,7 @@
+import type { Page } from '@playwright/test';
 import { expect, test } from './support/studio.ts';
 
-const openPear = async (page: import('@playwright/test').Page, url: string) => {
+const openPear = async (page: Page, url: string) => {
   await page.goto(`${url}/patterns`);
   await page
     .getByRole('link', { name: /Pear with two leaves/ })
@@ -8,7 +9,7 @@ const openPear = async (page: import('@playwright/test').Page, url: string) => {
     .click();
   await expect(page.getByRole('textbox', { name: 'Finished height' })).toBeVisible();
 };
-const widthOf = async (page: import('@playwright/test').Page, name: string) =>
+const widthOf = async (page: Page, name: string) =>
   (await page.getByRole('region', { name }).boundingBox())?.width ?? 0;
 
 test.describe('who has not looked yet', () => {

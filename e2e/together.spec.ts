@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expectNothingSerious } from './support/axe.ts';
+import { expectNothingByAxe } from './support/axe.ts';
 import { type Hands, keyboard, mouse } from './support/hands.ts';
 import { expect, type Studio, test } from './support/studio.ts';
 
@@ -56,7 +56,7 @@ test('a mirrored pair is dragged along its host, its partner follows, and one un
   await expect
     .poll(async () => Math.abs((await seen(page, 'Wing 1 on Body')).top - before.top))
     .toBeLessThan(2);
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
 });
 
 test('with nothing but keys a pair is moved, leant, turned and sunk', async ({ page, demo }) => {
@@ -119,7 +119,7 @@ test('it turns in steps, tells its size from every side, and details have places
     await piece(page, 'Body').boundingBox(),
   ];
   expect((left?.x ?? 0) + (left?.width ?? 0)).toBeLessThan((body?.x ?? 0) + (body?.width ?? 0) / 2);
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
 });
 
 test('a figure hung by hand hangs straight where it says', async ({ page, demo }) => {
@@ -190,7 +190,7 @@ test('a figure sits in a pose of its own, and stands as it is written', async ({
     .toBeLessThan(2);
   await hands.choose('Pose', 'wings up');
   await expect.poll(async () => (await seen(page, 'Wing 1 on Body')).top).toBeLessThan(before.top - 6);
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await saved(page);
 });
 
@@ -224,7 +224,7 @@ test('a photo lies behind the figure, is scaled by one length, and never leaves 
   await expect
     .poll(async () => Number(await image.getAttribute('height')) / before)
     .toBeCloseTo(200 / (now - 40), 1);
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await page.getByText('set its marks, move it').click();
   await expect(second).toHaveCount(0);
   await page.getByRole('button', { name: 'Take it away' }).click();

@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { expectNothingSerious } from './support/axe.ts';
+import { expectNothingByAxe } from './support/axe.ts';
 import { expect, test } from './support/studio.ts';
 
 const openPattern = async (page: Page, url: string, title: string) => {
@@ -36,7 +36,7 @@ test('a number opens to how it came about', async ({ page, demo }) => {
   const came = page.getByRole('tooltip').filter({ hasText: 'how it came about' });
   await expect(came).toContainText('CIEDE2000');
   await expect(came).toContainText('Our default, not yet measured');
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
 });
 
 test('parts are put in order by dragging, by Alt and an arrow, and by the handle’s own keys; undo takes each back', async ({
@@ -123,7 +123,7 @@ test('bad sizes stay in their field with the reason, and the pattern keeps what 
   await says('less than its');
   await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'refused');
   await expect(rowHead(page, /Stalk/)).toContainText('unknown');
-  await expectNothingSerious(page);
+  await expectNothingByAxe(page);
   await length.fill('22');
   await saved(page);
   await page.getByLabel('How many', { exact: true }).fill('2.5');
@@ -153,7 +153,7 @@ test('of two tabs on one pattern, the second to save sees both and decides', asy
   await expect(dialog).toContainText('changed elsewhere');
   await expect(dialog).toContainText('The title differs');
   await expect(dialog).toContainText('Pear, mine');
-  await expectNothingSerious(other);
+  await expectNothingByAxe(other);
   await dialog.getByRole('button', { name: 'Keep mine', exact: true }).click();
   await saved(other);
 

@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page } from '@playwright/test';
-import { expectNothingSerious } from './axe.ts';
+import { expectNothingByAxe } from './axe.ts';
 
 /** How a person works the interface; a journey is written once and done with either pair of hands. */
 export interface Hands {
@@ -33,7 +33,7 @@ export function mouse(page: Page): Hands {
       await page.getByLabel(label, { exact: true }).click();
       await option(page).filter({ hasText: name }).first().click();
     },
-    look: () => expectNothingSerious(page),
+    look: () => expectNothingByAxe(page),
     press: (target) => target.click(),
     switchTo: (name) => page.locator('.ant-segmented-item', { hasText: name }).click(),
     pick: (name) => page.locator('label', { hasText: name }).click(),

@@ -1,5 +1,5 @@
 export { decorationsOf } from './decorations.ts';
-export { layoutTray, type LaidPiece, type Tray, type TrayLabel, type TraySpace } from './layoutTray.ts';
+export { layoutTray, type LaidPiece, type Tray, type TraySpace } from './layoutTray.ts';
 export { rulerTicks, type Tick } from './rulerTicks.ts';
 export { figureLook, type FigureLook, lookOfBuild, smallFigure } from './figureLook.ts';
 export type { DrawnDecoration, Outline, PieceLook, WoolLook } from './pieceLook.ts';

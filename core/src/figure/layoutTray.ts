@@ -19,7 +19,7 @@ export interface TraySpace {
   readonly maxPxPerMm: number;
 }
 
-export interface TrayLabel {
+interface TrayLabel {
   readonly widthPx: number;
   readonly heightPx: number;
 }

@@ -35,6 +35,7 @@ export function GuideSheets({ request, wool, back, base, query, children }: Guid
     new URLSearchParams([...query, ...Object.entries({ page, ...more })]).toString();
   return (
     <main className={styles.desk}>
+      <h1 className="visually-hidden">Guide at true size</h1>
       <div className={`${styles.tools} no-print`}>
         {back}
         <span className={styles.ways}>

@@ -15,7 +15,7 @@ interface PiecesProps {
 /** Every piece in a block of its own: its wool layer by layer, and what it is from the table to the figure. */
 export function Pieces({ pieces, build, wool }: PiecesProps) {
   return (
-    <section aria-label="Pieces">
+    <div role="group" aria-label="Pieces">
       <h2>Pieces</h2>
       <p className={styles.note}>
         Grams are for one piece. “Exactly”: hold it against a ruler; “about”: a guide.
@@ -25,7 +25,7 @@ export function Pieces({ pieces, build, wool }: PiecesProps) {
           <PieceBlock key={piece.part.id} piece={piece} build={build} wool={wool} />
         ))}
       </div>
-    </section>
+    </div>
   );
 }
 

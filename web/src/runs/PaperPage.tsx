@@ -156,7 +156,9 @@ function Section({ paperSection }: { paperSection: PaperSection }) {
         <table>
           <thead>
             <tr>
-              <th aria-label="to tick" />
+              <th scope="col">
+                <span className="visually-hidden">to tick</span>
+              </th>
               {paperSection.columns.map(({ title, align }) => (
                 <th key={title} scope="col" style={{ textAlign: align }}>
                   {title}

@@ -155,7 +155,8 @@ function TableTitle() {
       window.document.title = 'Lanakit';
     };
   }, [title]);
-  return null;
+  // What the page is of: its field says the same to whoever sees it.
+  return <h1 className="visually-hidden">{title}</h1>;
 }
 
 const NeedlesView = lazy(async () => ({ default: (await import('./needles/NeedlesView.tsx')).NeedlesView }));

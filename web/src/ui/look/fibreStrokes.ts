@@ -25,17 +25,20 @@ interface Lie {
   readonly slant?: number;
 }
 
-/** How fibre lies by how it was prepared: tops combed parallel, batts tangled, core batt coarse. */
+/**
+ * How fibre lies by how it was prepared: tops combed parallel, batts laid one way, sliver tangled fine, core batt in coarse curls. Told apart
+ * by the lie alone: at arm’s length and on a black-and-white printer there is no colour to go by.
+ */
 const LIES: Readonly<Record<Preparation, Lie>> = {
   tops: { length: 60, stray: 0.05, bow: 0.05, strokeWidth: 0.55, areaEach: 15 },
-  carded: { length: 13, stray: Math.PI, bow: 0.42, strokeWidth: 0.6, areaEach: 13 },
-  batt: { length: 22, stray: 0.8, bow: 0.28, strokeWidth: 0.65, areaEach: 17 },
+  carded: { length: 15, stray: Math.PI, bow: 0.3, strokeWidth: 0.5, areaEach: 11 },
+  batt: { length: 24, stray: 0.62, bow: 0.28, strokeWidth: 0.75, areaEach: 18 },
   locks: { length: 52, stray: 0.22, bow: 0.09, strokeWidth: 1, areaEach: 34, bends: 7 },
-  'pre-felt': { length: 7, stray: Math.PI, bow: 0.3, strokeWidth: 0.5, areaEach: 9 },
-  felt: { length: 4, stray: Math.PI, bow: 0.2, strokeWidth: 0.45, areaEach: 7 },
+  'pre-felt': { length: 5, stray: Math.PI, bow: 0.2, strokeWidth: 0.9, areaEach: 20 },
+  felt: { length: 1.6, stray: Math.PI, bow: 0, strokeWidth: 0.8, areaEach: 12 },
   yarn: { length: 15, stray: 0.16, bow: 0.12, strokeWidth: 1.1, areaEach: 22, slant: 0.62 },
   loose: { length: 26, stray: Math.PI, bow: 0.5, strokeWidth: 0.55, areaEach: 24 },
-  'core-batt': { length: 10, stray: Math.PI, bow: 0.6, strokeWidth: 0.8, areaEach: 20 },
+  'core-batt': { length: 12, stray: Math.PI, bow: 1.3, strokeWidth: 1.35, areaEach: 46 },
 };
 
 /** Large enough that no piece on a screen shows the same lock many times. */

@@ -81,8 +81,8 @@ function tileOf(key: string, paint: (context: CanvasRenderingContext2D) => void)
   return tile;
 }
 
-const SHADE = 0.17;
-const LIGHT = 0.19;
+const SHADE = 0.23;
+const LIGHT = 0.27;
 
 /** @param strength of light and shade, 0–1 */
 function paintStrokes(
@@ -98,6 +98,40 @@ function paintStrokes(
   context.stroke(brush.pale);
 }
 
+/** A patch of a blend in which one fibre outweighs, px: carding never quite makes them one. */
+const PATCH_PX = { width: 28, height: 10 };
+/** Paler fibres are drawn paler, darker ones darker: a blend of two greens is told from one green without colour too. */
+const APART_PERCENT = 26;
+
+/** Which patch a stroke begins in: they are dealt out evenly, without runs of one colour. */
+function placeOf(stroke: string): number {
+  const [, x = '0', y = '0'] = /^M(-?[\d.]+) (-?[\d.]+)/.exec(stroke) ?? [];
+  const across = Math.ceil(TILE_PX / PATCH_PX.width);
+  const patch = Math.floor(Number(x) / PATCH_PX.width) + across * Math.floor(Number(y) / PATCH_PX.height);
+  return (patch * 0.618034) % 1;
+}
+
+/** From the darkest to the palest, each pushed away from the middle. */
+function toldApart(strands: readonly Strand[]): ReadonlyMap<Strand, string> {
+  const byLight = [...strands].sort((a, b) => lightOf(a.colour) - lightOf(b.colour));
+  const last = Math.max(1, byLight.length - 1);
+  return new Map(
+    byLight.map((strand, at) => {
+      const push = (at / last - 0.5) * 2 * APART_PERCENT;
+      return [
+        strand,
+        `color-mix(in srgb, ${strand.colour}, ${push < 0 ? 'black' : 'white'} ${Math.abs(push)}%)`,
+      ];
+    }),
+  );
+}
+
+/** Luma of `#rrggbb`, 0–255 (Rec. 709). */
+function lightOf(colour: string): number {
+  const [red = 0, green = 0, blue = 0] = [1, 3, 5].map((at) => parseInt(colour.slice(at, at + 2), 16));
+  return 0.2126 * red + 0.7152 * green + 0.0722 * blue;
+}
+
 /** Close to, a blend shows the fibres it is made of: so many strokes of each as its share. */
 function paintStrands(
   context: CanvasRenderingContext2D,
@@ -109,14 +143,14 @@ function paintStrands(
   const ends = strands.map((_, i) =>
     strands.slice(0, i + 1).reduce((sum, { fraction }) => sum + fraction, 0),
   );
-  context.globalAlpha = 0.5;
-  strokes.forEach((stroke, index) => {
-    // A golden step deals the strokes out evenly, without runs of one colour.
-    const place = (index * 0.618034) % 1;
+  const colours = toldApart(strands);
+  context.globalAlpha = 0.6;
+  for (const stroke of strokes) {
+    const place = placeOf(stroke);
     const strand = strands[ends.findIndex((end) => place < end)];
-    if (!strand) return;
-    context.strokeStyle = strand.colour;
+    if (!strand) continue;
+    context.strokeStyle = colours.get(strand) ?? strand.colour;
     context.stroke(new Path2D(stroke));
-  });
+  }
   context.globalAlpha = 1;
 }

@@ -15,8 +15,10 @@ export function ChosenPiece({ partId, children }: { partId: string | null; child
   const all = useTable((table) => table.document.parts);
   const shelf = useTable((table) => table.shelf);
   const piece = useMemo(() => {
-    const chosen = parts.filter(({ id }) => id === partId);
-    return piecesOf({ parts: chosen }, { parts: estimates }, shelf, 'front', { parts: all })[0];
+    const at = parts.findIndex(({ id }) => id === partId);
+    const [part, estimate] = [parts[at], estimates[at]];
+    if (!part || !estimate) return null;
+    return piecesOf({ parts: [part] }, { parts: [estimate] }, shelf, 'front', { parts: all })[0] ?? null;
   }, [parts, estimates, shelf, all, partId]);
   return (
     <div className={styles.chosen}>
