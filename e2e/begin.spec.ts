@@ -104,3 +104,28 @@ test('the demo studio is looked round, changed and left, and nothing of it is in
   await expect(page.getByRole('heading', { name: 'An empty bench' })).toBeVisible();
   await expect(page.getByText('Demo studio.')).toHaveCount(0);
 });
+
+test('pieces are left out, renamed and added in the short way, and the wool follows', async ({
+  page,
+  empty,
+}) => {
+  await page.goto(`${empty.url}/begin?body=sits&title=Moss%20troll`);
+  const oneFigure = takes(page).locator('p').first();
+  await expect(oneFigure).toContainText('one figure');
+  const before = await oneFigure.textContent();
+  await page.getByText(/pieces: leave out, rename, add/).click();
+  await page.getByRole('button', { name: 'Leave out Muzzle' }).click();
+  await page.getByLabel('Name of Ear', { exact: true }).fill('Horn');
+  await page.getByRole('button', { name: 'Another like Horn' }).click();
+  await page.getByLabel('Name of Ear', { exact: true }).last().fill('horn');
+  await page.getByRole('button', { name: 'Make 8 packs' }).click();
+  await expect(page.getByText('Another piece is called “horn” already.', { exact: false })).toBeVisible();
+  await page.getByLabel('Name of Ear', { exact: true }).last().fill('Tuft');
+  await expect(oneFigure).not.toHaveText(before ?? '');
+  await page.getByLabel('for a class').uncheck();
+  await page.getByRole('button', { name: 'Begin the pattern' }).click();
+  const pieces = page.getByRole('region', { name: 'Pieces' });
+  await expect(pieces.getByRole('button', { name: /Horn/ })).toBeVisible();
+  await expect(pieces.getByRole('button', { name: /Tuft/ })).toBeVisible();
+  await expect(pieces.getByRole('button', { name: /Muzzle/ })).toHaveCount(0);
+});

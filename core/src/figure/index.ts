@@ -29,7 +29,7 @@ export {
   type PlaceChange,
 } from './together/movePlace.ts';
 export type { PointOnPiece } from './together/hanging.ts';
-export { heightAgainst, turningRoom } from './together/overall.ts';
+export { heightAgainst, sizeOverAll, turningRoom } from './together/overall.ts';
 export { putTogether, whatItTells, type FigureTells, type Together } from './together/together.ts';
 export { type EnclosureFit, enclosureFit, isGoingIn, type WayIn } from './together/enclosures.ts';
 export {

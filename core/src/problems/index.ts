@@ -4,6 +4,7 @@ import type { PatternProblem } from '../pattern/index.ts';
 import type { RunProblem } from '../run/index.ts';
 import type { ShapeProblem } from '../shapes/index.ts';
 import type { ShelfProblem } from '../shelf/index.ts';
+import type { StartProblem } from '../starts/index.ts';
 import type { RowProblem } from '../tables/index.ts';
 import type { TechniqueProblem } from '../writing/index.ts';
 import type { RequestProblem } from './requestProblem.ts';
@@ -17,6 +18,7 @@ export type Problem =
   | TechniqueProblem
   | TrayProblem
   | RunProblem
+  | StartProblem
   | RowProblem
   | RequestProblem;
 

@@ -14,3 +14,12 @@ export { ShelfPick, ShelfStartInput, thingOfPick } from './shelfStart.ts';
 export { previewFirst, type FirstPreview } from './previewFirst.ts';
 export { startPattern } from './startPattern.ts';
 export { newWools, startWool, takesSecond, woolSources } from './woolSources.ts';
+export {
+  isRootPiece,
+  MOST_PIECES,
+  PIECE_COUNT,
+  piecesOfBody,
+  type StartPiece,
+  type StartProblem,
+  withAnother,
+} from './startPieces.ts';

@@ -127,6 +127,8 @@ export function problemWords(problem: Problem): string {
       return 'Choose what may be taken instead, or take the swap away.';
     case 'colour_not_read':
       return `“${problem.text}” is not a colour. Write it as #rrggbb, such as #6b7f3a.`;
+    case 'piece_name_taken':
+      return `Another piece is called “${problem.name}” already. Give this one a name of its own.`;
     case 'name_taken':
       return `There is a lot “${problem.name}” of this fibre already. Give this one another name.`;
     case 'inner_over_outer':

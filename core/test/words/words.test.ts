@@ -52,6 +52,7 @@ const EVERY: { readonly [Code in ProblemCode]: Extract<Problem, { code: Code }> 
   no_wool: { code: 'no_wool', pointer: '' },
   swap_open: { code: 'swap_open', pointer: '' },
   colour_not_read: { code: 'colour_not_read', pointer: '', text: 'blue-ish' },
+  piece_name_taken: { code: 'piece_name_taken', pointer: '', name: 'Ear' },
   name_taken: { code: 'name_taken', pointer: '', name: 'spring' },
   inner_over_outer: { code: 'inner_over_outer', pointer: '', innerMm: 9, outerMm: 8 },
   needle_nameless: { code: 'needle_nameless', pointer: '' },

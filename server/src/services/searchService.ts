@@ -198,31 +198,41 @@ const lots = (store: Store, ids: readonly string[]): Found[] =>
     within: { id: itemId, name: itemName },
   }));
 
+/** What has all the words in one place comes before what has them only all together. */
+const placesFirst = (found: readonly Found[]): Found[] => [
+  ...found.filter(({ within }) => within !== null),
+  ...found.filter(({ within }) => within === null),
+];
+
 /** Parts and steps that have all the words; a pattern that has them only all together stands for itself. */
 const inPatterns = (store: Store, ids: readonly string[], words: readonly string[]): Found[] =>
-  store.patterns.byIds(ids).flatMap(({ id, document }): Found[] => {
-    const within = { id, name: document.title };
-    const places = placesWith(placesOfPattern(document), words).slice(0, MOST_INNER);
-    if (places.length === 0) return [{ kind: 'pattern', ...within, detail: '', within: null }];
-    return places.map((place) => ({
-      kind: place.kind,
-      id: place.id,
-      name:
-        place.kind === 'step'
-          ? `${document.steps.findIndex((step) => step.id === place.id) + 1}. ${shortened(place.text)}`
-          : place.text,
-      detail: '',
-      within,
-    }));
-  });
+  placesFirst(
+    store.patterns.byIds(ids).flatMap(({ id, document }): Found[] => {
+      const within = { id, name: document.title };
+      const places = placesWith(placesOfPattern(document), words).slice(0, MOST_INNER);
+      if (places.length === 0) return [{ kind: 'pattern', ...within, detail: '', within: null }];
+      return places.map((place) => ({
+        kind: place.kind,
+        id: place.id,
+        name:
+          place.kind === 'step'
+            ? `${document.steps.findIndex((step) => step.id === place.id) + 1}. ${shortened(place.text)}`
+            : place.text,
+        detail: '',
+        within,
+      }));
+    }),
+  );
 
 const inRuns = (store: Store, ids: readonly string[], words: readonly string[]): Found[] =>
-  store.runs.byIds(ids).flatMap((run): Found[] => {
-    const within = { id: run.id, name: run.name };
-    const places = placesWith(placesOfRun(run), words).slice(0, MOST_INNER);
-    if (places.length === 0) return [{ kind: 'run', ...within, detail: run.date, within: null }];
-    return places.map(({ kind, id, text }) => ({ kind, id, name: text, detail: run.date, within }));
-  });
+  placesFirst(
+    store.runs.byIds(ids).flatMap((run): Found[] => {
+      const within = { id: run.id, name: run.name };
+      const places = placesWith(placesOfRun(run), words).slice(0, MOST_INNER);
+      if (places.length === 0) return [{ kind: 'run', ...within, detail: run.date, within: null }];
+      return places.map(({ kind, id, text }) => ({ kind, id, name: text, detail: run.date, within }));
+    }),
+  );
 
 /** `labels saturday`: some words say which paper, the others of which run; without those, of the next ones. */
 function papers(store: Store, words: readonly string[], today: string): Found[] {

@@ -102,6 +102,25 @@ describe('search', () => {
   });
 });
 
+test('what has all the words in one step comes before what has them only all together', async () => {
+  await wrenStudio();
+  const fibre = await addFibre(studio, fibreInput({ name: 'Sea' }));
+  for (const [title, texts] of [
+    ['Apart', ['Pinch it', 'the tail', 'upright']],
+    ['Together', ['Pinch the tail upright']],
+    ['Apart again', ['Pinch', 'the tail upright']],
+  ] as const)
+    await addPattern(studio, {
+      ...ballPattern(fibre.id, { title }),
+      steps: texts.map((text, at) => ({ ...blankStep(`s${at}`, undefined), text })),
+    });
+  const lines = await found('pinch tail upright');
+  expect(lines.slice(0, 2).every((line) => line.startsWith('step 1.') || line.startsWith('step 2.'))).toBe(
+    true,
+  );
+  expect(lines.slice(2).sort()).toEqual(['pattern Apart', 'pattern Apart again']);
+});
+
 test('what is changed is found as it is now, what is deleted not at all, what comes back again', async () => {
   const { wren } = await wrenStudio();
   expect(await found('wren')).toHaveLength(1);

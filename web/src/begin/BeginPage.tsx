@@ -14,6 +14,7 @@ import { begun } from './begun.ts';
 import { Bodies } from './Bodies.tsx';
 import { BeginFields } from './BeginFields.tsx';
 import { BeginNumbers } from './BeginNumbers.tsx';
+import { PieceList } from './PieceList.tsx';
 import { LargeFigure } from './LargeFigure.tsx';
 import styles from './Begin.module.css';
 
@@ -37,6 +38,12 @@ export function BeginPage() {
   if (!isReady || !preview) return <Loading error={error} />;
   const change = (more: Partial<FirstClassInput>) => {
     setInput((before) => ({ ...before, ...more }));
+    setProblems([]);
+  };
+  const chooseBody = (bodyId: string) => {
+    // Pieces are those of their body.
+    const { pieces: _pieces, ...rest } = input;
+    setInput({ ...rest, bodyId, heightMm: startBody(bodyId)?.heightMm ?? input.heightMm });
     setProblems([]);
   };
   const make = async () => {
@@ -71,13 +78,19 @@ export function BeginPage() {
             {input.class ? `Make ${input.class.people} packs` : 'Begin the pattern'}
           </Button>
         </header>
-        <Bodies
-          bodyId={input.bodyId}
-          onChoose={(bodyId) => change({ bodyId, heightMm: startBody(bodyId)?.heightMm ?? input.heightMm })}
-        />
+        <Bodies bodyId={input.bodyId} onChoose={chooseBody} />
         <div className={styles.columns}>
           <BeginFields input={input} fibres={fibres} problems={problems} onChange={change} />
-          <LargeFigure figure={preview.look} words={startBody(input.bodyId)?.words ?? ''} />
+          <div className={styles.middle}>
+            <LargeFigure figure={preview.look} words={startBody(input.bodyId)?.words ?? ''} />
+            <PieceList
+              key={input.bodyId}
+              bodyId={input.bodyId}
+              pieces={input.pieces}
+              problems={problems}
+              onChange={(pieces) => change({ pieces })}
+            />
+          </div>
           {/* As many people as its numbers are for: what is typed comes to them a moment later. */}
           <BeginNumbers preview={preview} people={shown.class?.people ?? null} />
         </div>

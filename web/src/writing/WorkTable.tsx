@@ -29,7 +29,6 @@ export function WorkTable({ stored, fibres, wool }: WorkTableProps) {
   return (
     <TableContext value={store}>
       <TableKeys />
-      <TableTitle />
       <OnTable stored={stored} />
     </TableContext>
   );
@@ -120,6 +119,7 @@ function OnTable({ stored }: { stored: StoredPattern }) {
         ];
   return (
     <main className={styles.table}>
+      <TableTitle />
       <InTopBar>
         <Saving />
       </InTopBar>
