@@ -1,5 +1,5 @@
 import { gzipSync } from 'node:zlib';
-import { chromium, type Browser, type Page } from '@playwright/test';
+import { chromium, type Browser, type Locator, type Page } from '@playwright/test';
 import { figureOf } from './core.ts';
 import { placedFigure } from './figure.ts';
 import { rowOf, type Row } from './measure.ts';
@@ -22,6 +22,7 @@ export async function benchBrowser(server: RunningServer): Promise<Row[]> {
       await edits(browser, server.url),
       ...(await pulls(browser, server.url)),
       await turns(browser, server.url),
+      await places(browser, server.url),
       ...(await longPattern(browser, server.url)),
     ];
   } finally {
@@ -57,7 +58,7 @@ async function scriptBytes(page: Page): Promise<number> {
 
 /** From a key in a size's field until the ledger's new grams are painted. */
 async function edits(browser: Browser, url: string): Promise<Row> {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await pageWithPieces(browser);
   await page.goto(`${url}/patterns`);
   await page.getByRole('link', { name: /Harbour puffin/ }).click();
   await page.getByRole('heading', { name: 'Pieces' }).waitFor();
@@ -67,6 +68,48 @@ async function edits(browser: Browser, url: string): Promise<Row> {
     samples.push(await field.evaluate(typeAndWait, String(70 + i)));
   }
   return rowOf('an edit shows its grams', 'puffin, 7 parts', samples.slice(3), 'ms');
+}
+
+/** Of who looks at the pieces side by side. */
+async function pageWithPieces(browser: Browser): Promise<Page> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.addInitScript(() => {
+    if (location.protocol !== 'about:') localStorage.setItem('lanakit.table.drawn', 'pieces');
+  });
+  return page;
+}
+
+/** Every place once, from the bar or by its link: from the press until its heading, or what it is about, is there. */
+async function places(browser: Browser, url: string): Promise<Row> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(url);
+  const bar = page.getByRole('navigation', { name: 'Places' });
+  const heading = (name: string) => page.getByRole('heading', { name, level: 1 });
+  const ways: readonly (readonly [press: Locator, shown: Locator])[] = [
+    [bar.getByRole('link', { name: 'Patterns' }), heading('Patterns')],
+    [bar.getByRole('link', { name: 'Shelf' }), heading('Shelf')],
+    [bar.getByRole('link', { name: 'Runs' }), heading('Runs')],
+    [bar.getByRole('link', { name: 'Bench' }), heading('Runs ahead')],
+    [page.getByRole('link', { name: /Saturday pears/ }), page.getByRole('heading', { name: 'Portions' })],
+    [page.getByRole('button', { name: 'Weigh out' }), page.getByText(/of \d+ weighed/)],
+  ];
+  const samples: number[] = [];
+  for (let round = 0; round < 4; round++)
+    for (const [press, shown] of ways) {
+      await press.first().waitFor();
+      await atRest(page);
+      const begun = performance.now();
+      await press.first().click();
+      await shown.first().waitFor();
+      samples.push(performance.now() - begun);
+    }
+  await page.close();
+  return rowOf(
+    'any place, until it is there',
+    'six of them, the second time on',
+    samples.slice(ways.length),
+    'ms',
+  );
 }
 
 /** Runs in the page. */
@@ -100,7 +143,7 @@ const PULLED_PARTS = 40;
 
 /** A size pulled at its grip with forty parts on the table: how far apart frames lie while a hand moves. */
 async function pulls(browser: Browser, url: string): Promise<Row[]> {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await pageWithPieces(browser);
   const { items } = (await (await page.request.get(`${url}/api/fibres`)).json()) as {
     items: { id: string }[];
   };

@@ -63,18 +63,22 @@ await pictures('light', async (page) => {
   await page.goto(`${url}/patterns`);
   await page.getByRole('link', { name: /Harbour puffin/ }).waitFor();
   await take(page, 'patterns');
-  await page.goto(`${url}/begin?body=sits`);
+  await page.keyboard.press('/');
+  await page.getByRole('combobox', { name: 'Find or do' }).fill('be shown');
+  await page.keyboard.press('Enter');
+  await page.getByText('1 of 5').waitFor();
   await page.getByLabel('What is it called?').fill('Harbour seal');
   await page.getByLabel('People', { exact: true }).fill('11');
   await page.getByText('for 11 people').waitFor();
   await take(page, 'begin');
-  await open(page, 'patterns', /Harbour puffin/, 'Pieces');
-  await page.getByText('together', { exact: true }).click();
+  await page.getByRole('button', { name: 'Leave the tour' }).click();
+  await open(page, 'patterns', /Harbour puffin/, 'Together');
   await page.getByRole('button', { name: 'Wing 1 on Body' }).focus();
   await page.keyboard.press('Enter');
   await page.getByText('Held by').waitFor();
   await take(page, 'work-table');
-  await open(page, 'patterns', /Harbour puffin/, 'Pieces');
+  await open(page, 'patterns', /Harbour puffin/, 'Together');
+  await page.getByText('side by side', { exact: true }).click();
   const write = (what) => page.getByRole('radiogroup', { name: 'What to write' }).getByText(what).click();
   await write('26 steps');
   await page.getByRole('button', { name: 'Paste a text…' }).waitFor();
@@ -165,7 +169,8 @@ await pictures('light', async (page) => {
   await take(page, 'kits');
 });
 await pictures('dark', async (page) => {
-  await open(page, 'patterns', /Tide-pool octopus/, 'Pieces');
+  await open(page, 'patterns', /Tide-pool octopus/, 'Together');
+  await page.getByText('side by side', { exact: true }).click();
   await page.getByText('Cut open').click();
   await take(page, 'work-table-dark');
 });

@@ -31,8 +31,8 @@ const MOST_INNER = 6;
 /** Papers of so many runs. */
 const MOST_RUNS_OF_PAPERS = 3;
 /** Looked into before a search is answered; the rest meanwhile, so many at a time. */
-const AT_ONCE = 300;
-const IN_A_SLICE = 20;
+const AT_ONCE = 60;
+const IN_A_SLICE = 8;
 /** Of a step that is shown. */
 const MOST_LETTERS = 80;
 
