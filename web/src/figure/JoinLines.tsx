@@ -14,6 +14,7 @@ interface JoinLinesProps {
 
 /** Px above a piece where its threads are tied. */
 const KNOT_GAP = 4;
+const KNOT_RADIUS = 3;
 
 /** Which piece is set onto which: a thread from one to the other under the pieces, with a knot at the piece set on. */
 export function JoinLines({ joins, pieces, tray, width, height, chosenId }: JoinLinesProps) {
@@ -24,7 +25,8 @@ export function JoinLines({ joins, pieces, tray, width, height, chosenId }: Join
       ? {
           x: placed.centreXPx,
           y: placed.topPx + (piece.heightMm * tray.pxPerMm) / 2,
-          top: placed.topPx - KNOT_GAP,
+          // On the uppermost piece it stays on the tray.
+          top: Math.max(KNOT_RADIUS, placed.topPx - KNOT_GAP),
         }
       : null;
   };
@@ -36,11 +38,11 @@ export function JoinLines({ joins, pieces, tray, width, height, chosenId }: Join
         const isChosen = join.partId === chosenId || join.ontoId === chosenId;
         // Bows upwards, so that threads between neighbours do not lie on one another.
         const bow = Math.min(60, Math.hypot(to.x - from.x, to.y - from.y) / 4);
-        const path = `M${from.x} ${from.top}Q${(from.x + to.x) / 2} ${Math.min(from.top, to.y) - bow} ${to.x} ${to.y}`;
+        const path = `M${from.x} ${from.top}Q${(from.x + to.x) / 2} ${Math.max(0, Math.min(from.top, to.y) - bow)} ${to.x} ${to.y}`;
         return (
           <g key={join.id} opacity={isChosen ? 1 : 0.45}>
             <path d={path} fill="none" stroke="var(--action)" strokeWidth={1.5} strokeDasharray="2 3" />
-            <circle cx={from.x} cy={from.top} r={3} fill="var(--action)" />
+            <circle cx={from.x} cy={from.top} r={KNOT_RADIUS} fill="var(--action)" />
           </g>
         );
       })}
