@@ -60,12 +60,35 @@ function RunsAhead({ bench }: { bench: Bench }) {
           <RunLine key={run.run.id} run={run} today={bench.today} />
         ))}
       </ul>
+      {bench.runsAhead < FEW_RUNS && <WhatNext />}
       {bench.runsAhead > bench.runs.length && (
         <p className={styles.more}>
           <Link to="/runs">and {bench.runsAhead - bench.runs.length} more</Link>
         </p>
       )}
     </section>
+  );
+}
+
+/** With so few runs there is room to say what else could be begun. */
+const FEW_RUNS = 3;
+
+function WhatNext() {
+  return (
+    <nav className={`${styles.ways} ${styles.next}`} aria-label="What could come next">
+      <Link to="/begin" className={styles.way}>
+        <b>Another figure and its class</b>
+        <span>From a body to packs, as short as it gets.</span>
+      </Link>
+      <Link to="/runs?plan" className={styles.way}>
+        <b>Another run</b>
+        <span>A class or a batch of kits of a pattern that is published.</span>
+      </Link>
+      <Link to="/begin/shelf" className={styles.way}>
+        <b>More of your shelf</b>
+        <span>What is counted is held against every run.</span>
+      </Link>
+    </nav>
   );
 }
 
