@@ -8,7 +8,8 @@ import { type Piece, piecesOf } from './pieces.ts';
 import { ABOVE, FRONT, type LookFrom } from './together/camera.ts';
 import { type DrawnFigure, drawnFigure, type DrawnPiece } from './together/drawnFigure.ts';
 import type { DrawnMark } from './together/drawnMark.ts';
-import { putTogether } from './together/together.ts';
+import { sizeOverAll } from './together/overall.ts';
+import { putTogether, type Together } from './together/together.ts';
 
 /** Small, in a list, nobody sees less: a fifth of a pixel where it is largest. */
 const TOLERANCE_MM = 0.15;
@@ -33,20 +34,20 @@ export function figureLook(pattern: Pattern, wool: Wool): FigureLook {
 
 /**
  * @param whole the pattern the build is of, which numbers its pieces
- * @param from left out: from the front, from above where it lies
+ * @param from left out: as it is known best
  */
 export function lookOfBuild(
   build: Pattern,
   estimate: PatternEstimate,
   wool: Wool,
   whole: Pattern = build,
-  from: LookFrom = usualLook(build),
+  from: LookFrom | null = null,
 ): FigureLook {
   const together = putTogether(build, estimate, wool.findings);
   const isAlone = !together.figure.notPlaced.some(({ why }) => why === 'set_on_nothing');
   // What nothing is set on is no figure, where there is more of it.
   if (together.figure.pieces.length > 1 || (together.figure.pieces.length === 1 && isAlone)) {
-    const drawn = drawnFigure(together, build.parts, from);
+    const drawn = drawnFigure(together, build.parts, from ?? usualLook(build, together));
     return { kind: 'together', drawn: coarseFigure(drawn), wool: woolsOf(drawn, wool) };
   }
   return {
@@ -55,7 +56,16 @@ export function lookOfBuild(
   };
 }
 
-const usualLook = ({ stance }: Pattern): LookFrom => (stance?.rests === 'lies' ? ABOVE : FRONT);
+/** From the front a figure as deep as this, by its width, is a round: half turned it is known. */
+const LONG = 1.5;
+const HALF_TURNED_DEG = -50;
+
+/** From the front; from above where it lies; half turned where it is long from front to back. */
+function usualLook({ stance }: Pattern, { figure }: Together): LookFrom {
+  if (stance?.rests === 'lies') return ABOVE;
+  const size = sizeOverAll(figure);
+  return size && size.depthMm > LONG * size.widthMm ? { kind: 'round', turnDeg: HALF_TURNED_DEG } : FRONT;
+}
 
 /** Small, and with the wool it is drawn in: plain JSON. */
 export const smallFigure = (

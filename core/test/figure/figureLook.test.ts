@@ -49,6 +49,24 @@ describe('a figure as lists draw it', () => {
     expect(JSON.parse(JSON.stringify(together))).toEqual(together);
     expect(JSON.stringify(together).length).toBeLessThan(4000);
   });
+  test.each([
+    ['long from front to back: half turned', 120, false],
+    ['nearly as wide as it is long: from the front', 70, true],
+  ])('%s', (_, lengthMm, isFront) => {
+    // An egg on its belly, its tip toward who looks.
+    const prone = pattern([part('Body', shapes.ellipsoid(lengthMm, 50, 50), { coat: 'coat' })], {
+      stance: { ...UPRIGHT, pitchDeg: 90 },
+    });
+    const look = figureLook(prone, wool);
+    if (look.kind !== 'together') throw new Error(look.kind);
+    const { leftMm, rightMm } = look.drawn.box;
+    // Of an ellipsoid turned by t: 2 √(a² cos² t + c² sin² t).
+    const halfTurned = Math.hypot(
+      50 * Math.cos((50 * Math.PI) / 180),
+      lengthMm * Math.sin((50 * Math.PI) / 180),
+    );
+    expect((rightMm - leftMm) / (isFront ? 50 : halfTurned)).toBeCloseTo(1, 1);
+  });
   test('what lies is seen from above: as wide and as long as it is', () => {
     const lying = pattern([part('Body', shapes.ellipsoid(90, 60, 20), { coat: 'coat' })], {
       stance: { ...UPRIGHT, rests: 'lies', pitchDeg: -90 },
