@@ -29,6 +29,7 @@ export { type ItemKind } from './items.ts';
 export { viewOf } from './shelf.ts';
 export { PATTERN_ORDERS, type PageAsked, type PatternsAsked } from './lists.ts';
 export {
+  newSearchIndex,
   openSearchIndex,
   SEARCHED_KINDS,
   type SearchedKind,

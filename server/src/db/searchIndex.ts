@@ -15,7 +15,7 @@ export interface SearchedThing {
   readonly words: readonly string[];
 }
 
-export type SearchIndex = ReturnType<typeof openSearchIndex>;
+export type SearchIndex = ReturnType<typeof indexIn>;
 
 const FILE = 'search.sqlite';
 
@@ -42,7 +42,13 @@ PRAGMA user_version = ${FORM};
  */
 export function openSearchIndex(dataDir: string) {
   const path = join(dataDir, FILE);
-  const db = opened(path) ?? made(path);
+  return indexIn(opened(path) ?? made(path));
+}
+
+/** Thrown away and begun anew. */
+export const newSearchIndex = (dataDir: string): SearchIndex => indexIn(made(join(dataDir, FILE)));
+
+function indexIn(db: Database.Database) {
   const versions = new Map<string, number>(
     db
       .prepare<[], { kind: string; id: string; version: number }>('SELECT kind, id, version FROM thing')

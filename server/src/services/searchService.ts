@@ -11,6 +11,7 @@ import {
 import { papersOfRun } from '@lanakit/core/words';
 import { setImmediate } from 'node:timers/promises';
 import {
+  newSearchIndex,
   openSearchIndex,
   SEARCHED_KINDS,
   type SearchedKind,
@@ -19,6 +20,7 @@ import {
   type Store,
 } from '../db/index.ts';
 import { todayOf, type WorkDeps } from './deps.ts';
+import { unlessDamaged } from './oneByOne.ts';
 import { answering } from './refusal.ts';
 import { runsAhead } from './runSources.ts';
 
@@ -38,7 +40,7 @@ const MOST_LETTERS = 80;
 
 /** Finds things by their names and by what is written in them, also where a name is not spelt as it is. */
 export const searchService = ({ store, now, dataDir }: WorkDeps) => {
-  const kept: Kept = { index: null, isBusy: false };
+  const kept: Kept = { index: null, knows: null, isBusy: false };
   /** @throws whatever is wrong with the index a second time, when it has been made anew */
   const withIndex = <T>(work: (index: SearchIndex) => T): T => {
     try {
@@ -46,7 +48,8 @@ export const searchService = ({ store, now, dataDir }: WorkDeps) => {
       return work(kept.index);
     } catch {
       kept.index?.close();
-      kept.index = openSearchIndex(dataDir);
+      kept.index = newSearchIndex(dataDir);
+      kept.knows = null;
       return work(kept.index);
     }
   };
@@ -73,20 +76,21 @@ export const searchService = ({ store, now, dataDir }: WorkDeps) => {
 
 interface Kept {
   index: SearchIndex | null;
+  /** The state of the studio it knows all of. */
+  knows: object | null;
   /** The rest is being looked into. */
   isBusy: boolean;
 }
 
 /** What is newer than what the index knows is looked into: what a studio writes between two searches at once, a whole studio by and by. */
 function bringUpToDate(store: Store, index: SearchIndex, kept: Kept): void {
-  const freshness = store.remember(['things', 'ledger', 'patterns', 'runs'], 'what is searched', () => ({
-    isDone: false,
-  }));
-  if (freshness.isDone || kept.isBusy) return;
+  // The same as long as nothing of these is written.
+  const state = store.remember(['things', 'ledger', 'patterns', 'runs'], 'what is searched', () => ({}));
+  if (kept.knows === state || kept.isBusy) return;
   const stale = SEARCHED_KINDS.flatMap((kind) => staleOf(store, index, kind));
   index.put(stale.slice(0, AT_ONCE).flatMap(([kind, id]) => thingOf(store, kind, id)));
   const rest = stale.slice(AT_ONCE);
-  if (rest.length === 0) freshness.isDone = true;
+  if (rest.length === 0) kept.knows = state;
   else void lookIntoRest(store, index, kept, rest);
 }
 
@@ -111,7 +115,12 @@ async function lookIntoRest(
 
 /** Those of a kind that are other than the index knows them; what is gone goes out of it. */
 function staleOf(store: Store, index: SearchIndex, kind: SearchedKind): (readonly [SearchedKind, string])[] {
-  const there = store.lists.versions(kind);
+  // What an index no longer tells stays as it was last known.
+  const there = unlessDamaged(
+    () => store.lists.versions(kind),
+    () => null,
+  );
+  if (!there) return [];
   const ids = new Set(there.map(({ id }) => id));
   for (const id of index.ids(kind)) if (!ids.has(id)) index.remove(kind, id);
   return there
@@ -168,15 +177,19 @@ function foundBy(
 ): Found[] {
   const byName = store.lists.found(search, MOST_FOUND);
   const isNamed = new Set(byName.map(({ id }) => id));
-  const inner = (kind: SearchedKind) => index.find(kind, words, MOST_FOUND).filter((id) => !isNamed.has(id));
+  // Outside what may fail by the studio's own file: a fault of the index makes it anew.
+  const [items, patterns, runs, lotIds] = (['item', 'pattern', 'run', 'lot'] as const).map((kind) =>
+    index.find(kind, words, MOST_FOUND).filter((id) => !isNamed.has(id)),
+  );
+  const readable = (work: () => Found[]): Found[] => unlessDamaged(work, () => []);
   return [
     ...byName,
-    ...itemsByOtherNames(store, inner('item')),
-    ...techniques(store, words),
-    ...lots(store, index.find('lot', words, MOST_FOUND)),
-    ...inPatterns(store, inner('pattern'), words),
-    ...inRuns(store, inner('run'), words),
-    ...papers(store, words, today),
+    ...readable(() => itemsByOtherNames(store, items ?? [])),
+    ...readable(() => techniques(store, words)),
+    ...readable(() => lots(store, lotIds ?? [])),
+    ...readable(() => inPatterns(store, patterns ?? [], words)),
+    ...readable(() => inRuns(store, runs ?? [], words)),
+    ...readable(() => papers(store, words, today)),
   ];
 }
 
