@@ -44,10 +44,12 @@ describe('one look', () => {
       .map(({ text }) => text)
       .join('\n');
     const used = new Set([...all.matchAll(/var\((--[\w-]+)[),]/g)].map(([, name]) => name));
-    // --rung is set by the row that it places, a page's size by the page.
+    // --rung is set by the row that it places, a page's size by the page, the table's height by the shell.
     expect([...used].filter((name) => !defined.has(name))).toEqual([
       '--page-width',
       '--page-height',
+      '--table-height',
+      '--slips',
       '--rung',
     ]);
     expect([...defined].filter((name) => !used.has(name))).toEqual([]);
