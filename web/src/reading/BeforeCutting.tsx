@@ -28,7 +28,9 @@ export function BeforeCutting({ build, estimate, pieces, wool }: BeforeCuttingPr
       <table className={styles.cuts}>
         <thead>
           <tr>
-            <th scope="col" aria-label="Done" />
+            <th scope="col">
+              <span className="visually-hidden">Done</span>
+            </th>
             <th scope="col">What</th>
             <th scope="col">From</th>
             <th scope="col">How many</th>
