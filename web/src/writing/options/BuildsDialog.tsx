@@ -74,7 +74,7 @@ function BuildsTable({ pattern, wool, onChoose }: BuildsTableProps) {
             render: (_: unknown, { values }: BuildSummary) => nameOf(option.id, values[option.id] ?? ''),
           })),
           {
-            title: '',
+            title: <span className="visually-hidden">Which is usual</span>,
             key: 'usual',
             width: 70,
             render: (_: unknown, build: BuildSummary) =>
