@@ -22,4 +22,5 @@ export {
   type StartPiece,
   type StartProblem,
   withAnother,
+  withPieceBack,
 } from './startPieces.ts';

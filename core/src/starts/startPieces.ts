@@ -38,6 +38,13 @@ export function withAnother(pieces: readonly StartPiece[], like: string): StartP
 /** What may be wrong with the pieces of a start. */
 export type StartProblem = BaseProblem | (At & { readonly code: 'piece_name_taken'; readonly name: string });
 
+/** One that was left out again, as the body has it and where the body has it: a host comes before what is set on it. */
+export const withPieceBack = (body: StartBody, pieces: readonly StartPiece[], like: string): StartPiece[] =>
+  piecesOfBody(body).flatMap((written) => {
+    const there = pieces.filter((piece) => piece.like === written.like);
+    return there.length === 0 && written.like === like ? [written] : there;
+  });
+
 /** Each has a name of its own, and is there so many times. */
 export function checkPieces(pieces: readonly StartPiece[]): StartProblem[] {
   const taken = new Set<string>();

@@ -13,6 +13,7 @@ import {
   startBody,
   type StartPiece,
   withAnother,
+  withPieceBack,
 } from '../../src/starts/index.ts';
 
 const WOOL = { core: 'c', main: 'm', second: 's', dark: 'd' };
@@ -87,6 +88,18 @@ describe('pieces of a start', () => {
     const ears = pattern.parts.filter(({ name }) => name.startsWith('Ear'));
     expect(new Set(ears.map(({ id }) => id)).size).toBe(3);
     expect(checkPattern(pattern)).toEqual([]);
+  });
+
+  test('one that was left out comes back as the body has it, where the body has it; what was changed stays', () => {
+    const body = startBody('sits');
+    if (!body) throw new Error('sits');
+    const changed = withAnother(piecesOf('sits'), 'Arm').map((piece) =>
+      piece.like === 'Ear' ? { ...piece, name: 'Flap', count: 3 } : piece,
+    );
+    const without = changed.filter(({ like }) => like !== 'Head');
+    expect(withPieceBack(body, without, 'Head')).toEqual(changed);
+    // Back already: nothing more.
+    expect(withPieceBack(body, changed, 'Head')).toEqual(changed);
   });
 
   test('another beside a pair is between them, and in nobody’s way', () => {

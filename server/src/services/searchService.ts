@@ -5,24 +5,15 @@ import {
   placesOfPattern,
   placesOfRun,
   placesWith,
-  type SearchedPlace,
   wordsIn,
 } from '@lanakit/core/search';
 import { papersOfRun } from '@lanakit/core/words';
-import { setImmediate } from 'node:timers/promises';
-import {
-  newSearchIndex,
-  openSearchIndex,
-  SEARCHED_KINDS,
-  type SearchedKind,
-  type SearchedThing,
-  type SearchIndex,
-  type Store,
-} from '../db/index.ts';
+import type { SearchIndex, Store } from '../db/index.ts';
 import { todayOf, type WorkDeps } from './deps.ts';
 import { unlessDamaged } from './oneByOne.ts';
 import { answering } from './refusal.ts';
 import { runsAhead } from './runSources.ts';
+import { searchIndexKeeper } from './searchIndexKeeper.ts';
 
 export type SearchService = ReturnType<typeof searchService>;
 
@@ -32,33 +23,18 @@ const MOST_FOUND = 12;
 const MOST_INNER = 6;
 /** Papers of so many runs. */
 const MOST_RUNS_OF_PAPERS = 3;
-/** Looked into before a search is answered; the rest meanwhile, so many at a time. */
-const AT_ONCE = 60;
-const IN_A_SLICE = 8;
 /** Of a step that is shown. */
 const MOST_LETTERS = 80;
 
 /** Finds things by their names and by what is written in them, also where a name is not spelt as it is. */
 export const searchService = ({ store, now, dataDir }: WorkDeps) => {
-  const kept: Kept = { index: null, knows: null, isBusy: false };
-  /** @throws whatever is wrong with the index a second time, when it has been made anew */
-  const withIndex = <T>(work: (index: SearchIndex) => T): T => {
-    try {
-      kept.index ??= openSearchIndex(dataDir);
-      return work(kept.index);
-    } catch {
-      kept.index?.close();
-      kept.index = newSearchIndex(dataDir);
-      kept.knows = null;
-      return work(kept.index);
-    }
-  };
+  const withIndex = searchIndexKeeper(store, dataDir);
   return answering({
     found(search: string): FoundAnswer {
       const words = wordsIn(search);
       if (words.length === 0) return { items: [], meant: null };
-      return withIndex((index) => {
-        bringUpToDate(store, index, kept);
+      const byName = (): FoundAnswer => ({ items: store.lists.found(search, MOST_FOUND), meant: null });
+      return withIndex(byName, (index) => {
         const found = foundBy(store, index, search, words, todayOf(now()));
         if (found.length > 0) return { items: found, meant: null };
         const meant = meantBy(index, words);
@@ -69,93 +45,8 @@ export const searchService = ({ store, now, dataDir }: WorkDeps) => {
         };
       });
     },
-    /** Lets its file go. */
-    close: (): void => kept.index?.close(),
   });
 };
-
-interface Kept {
-  index: SearchIndex | null;
-  /** The state of the studio it knows all of. */
-  knows: object | null;
-  /** The rest is being looked into. */
-  isBusy: boolean;
-}
-
-/** What is newer than what the index knows is looked into: what a studio writes between two searches at once, a whole studio by and by. */
-function bringUpToDate(store: Store, index: SearchIndex, kept: Kept): void {
-  // The same as long as nothing of these is written.
-  const state = store.remember(['things', 'ledger', 'patterns', 'runs'], 'what is searched', () => ({}));
-  if (kept.knows === state || kept.isBusy) return;
-  const stale = SEARCHED_KINDS.flatMap((kind) => staleOf(store, index, kind));
-  index.put(stale.slice(0, AT_ONCE).flatMap(([kind, id]) => thingOf(store, kind, id)));
-  const rest = stale.slice(AT_ONCE);
-  if (rest.length === 0) kept.knows = state;
-  else void lookIntoRest(store, index, kept, rest);
-}
-
-async function lookIntoRest(
-  store: Store,
-  index: SearchIndex,
-  kept: Kept,
-  rest: readonly (readonly [SearchedKind, string])[],
-): Promise<void> {
-  kept.isBusy = true;
-  try {
-    for (let at = 0; at < rest.length && kept.index === index; at += IN_A_SLICE) {
-      await setImmediate();
-      index.put(rest.slice(at, at + IN_A_SLICE).flatMap(([kind, id]) => thingOf(store, kind, id)));
-    }
-  } catch {
-    // The studio was closed meanwhile, or the index went: the next search goes on from there.
-  } finally {
-    kept.isBusy = false;
-  }
-}
-
-/** Those of a kind that are other than the index knows them; what is gone goes out of it. */
-function staleOf(store: Store, index: SearchIndex, kind: SearchedKind): (readonly [SearchedKind, string])[] {
-  // What an index no longer tells stays as it was last known.
-  const there = unlessDamaged(
-    () => store.lists.versions(kind),
-    () => null,
-  );
-  if (!there) return [];
-  const ids = new Set(there.map(({ id }) => id));
-  for (const id of index.ids(kind)) if (!ids.has(id)) index.remove(kind, id);
-  return there
-    .filter(({ id, version }) => index.versionOf(kind, id) !== version)
-    .map(({ id }) => [kind, id] as const);
-}
-
-/** A thing with all its words; none where it cannot be read. */
-function thingOf(store: Store, kind: SearchedKind, id: string): SearchedThing[] {
-  const thing = (version: number, texts: readonly string[]): SearchedThing => ({
-    kind,
-    id,
-    version,
-    words: [...new Set(texts.flatMap(wordsIn))],
-  });
-  const textsOf = (places: readonly SearchedPlace[]) => places.map(({ text }) => text);
-  switch (kind) {
-    case 'pattern':
-      return store.patterns
-        .byIds([id])
-        .map(({ version, document }) =>
-          thing(version, [document.title, ...textsOf(placesOfPattern(document))]),
-        );
-    case 'run':
-      return store.runs
-        .byIds([id])
-        .map((run) => thing(run.version, [run.name, ...textsOf(placesOfRun(run))]));
-    case 'item':
-      return store.lists
-        .namedItems([id])
-        .map(({ version, name, otherNames }) => thing(version, [name, otherNames ?? '']));
-    case 'lot':
-      return store.lists.namedLots([id]).map(({ version, name }) => thing(version, [name]));
-  }
-}
 
 /** The words that were most likely meant; null: all of them stand somewhere, or one is near nothing. */
 function meantBy(index: SearchIndex, words: readonly string[]): readonly string[] | null {

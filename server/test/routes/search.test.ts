@@ -4,7 +4,7 @@ import { blankStep } from '@lanakit/core/pattern';
 import { blankSeat } from '@lanakit/core/run';
 import { blankLot } from '@lanakit/core/shelf';
 import Database from 'better-sqlite3';
-import { writeFileSync } from 'node:fs';
+import { mkdirSync, rmdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import request from 'supertest';
 import {
@@ -154,6 +154,16 @@ test('an index that is damaged between two searches is made anew as well', async
   other.close();
   expect(await found('cocked')).toHaveLength(1);
   expect((await find('cokced')).meant).toBe('cocked');
+});
+
+test('where no index can be kept, names are found all the same', async () => {
+  await wrenStudio();
+  // Nothing can be written in its place.
+  mkdirSync(join(studio.dir, 'search.sqlite'));
+  expect(await found('wren')).toEqual(['pattern Winter wren']);
+  expect(await found('cocked')).toEqual([]);
+  rmdirSync(join(studio.dir, 'search.sqlite'));
+  expect(await found('cocked')).toHaveLength(1);
 });
 
 test('a studio that was there before its search is looked into by and by, and everything is found then', async () => {

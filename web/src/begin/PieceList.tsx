@@ -7,6 +7,7 @@ import {
   startBody,
   type StartPiece,
   withAnother,
+  withPieceBack,
 } from '@lanakit/core/starts';
 import { problemWords } from '@lanakit/core/words';
 import { Button, Input } from 'antd';
@@ -36,16 +37,6 @@ export function PieceList({ bodyId, pieces, problems, onChange }: PieceListProps
   };
   const change = (at: number, more: Partial<StartPiece>) =>
     onChange(shown.map((piece, index) => (index === at ? { ...piece, ...more } : piece)));
-  const bringBack = (like: string) => {
-    // Back to where it was among the others: a host comes before what is set on it.
-    const wanted = new Set([...shown.map((piece) => piece.like), like]);
-    onChange(
-      all.flatMap((piece) => {
-        const there = shown.filter((other) => other.like === piece.like);
-        return there.length > 0 ? there : wanted.has(piece.like) ? [piece] : [];
-      }),
-    );
-  };
   return (
     <details className={styles.pieces}>
       <summary>{counted(shown.length, 'piece')}: leave out, rename, add</summary>
@@ -101,7 +92,7 @@ export function PieceList({ bodyId, pieces, problems, onChange }: PieceListProps
         <p className={styles.leftOut}>
           <span className="quiet small">left out:</span>
           {leftOut.map(({ like, name }) => (
-            <Button key={like} size="small" onClick={() => bringBack(like)}>
+            <Button key={like} size="small" onClick={() => onChange(withPieceBack(body, shown, like))}>
               {name} back
             </Button>
           ))}

@@ -98,11 +98,7 @@ export function Palette({ onClose, onHelp, onWord }: PaletteProps) {
 }
 
 /** Every word somewhere in what it is called or what it is. */
-const isMatch = (entry: Entry, text: string): boolean =>
-  text
-    .toLowerCase()
-    .split(/\s+/)
-    .every((word) => `${entry.name} ${entry.kind}`.toLowerCase().includes(word));
+const isMatch = ({ name, kind }: Entry, text: string): boolean => hasWords(`${name} ${kind}`, text);
 
 /** What can be done and gone to, and what is called so anywhere in the studio. */
 function useEntries(text: string, { onHelp, onWord }: Asks): FoundEntries {

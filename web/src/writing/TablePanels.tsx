@@ -1,17 +1,14 @@
 import { Fragment, type ReactNode, useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { Panel, PanelGroup, PanelResizeHandle } from 'react-resizable-panels';
 import { keptAs } from '../api/studio.ts';
+import { sheetShares, type SheetWidth } from './sheetShares.ts';
 import styles from './TablePanels.module.css';
 
 /** A sheet on the table. */
-export interface TableSheet {
+export interface TableSheet extends SheetWidth {
   readonly id: string;
   /** Its name on a tablet, where sheets lie one behind the other. */
   readonly name: string;
-  /** Of a hundred, before somebody says otherwise. */
-  readonly share: number;
-  /** No narrower than so many px, before somebody says otherwise and after. */
-  readonly leastPx: number;
   readonly content: ReactNode;
 }
 
@@ -25,7 +22,7 @@ export function TablePanels({ sheets }: { sheets: readonly TableSheet[] }) {
 }
 
 function SideBySide({ sheets }: { sheets: readonly TableSheet[] }) {
-  const shares = sharesOf(sheets);
+  const shares = sheetShares(sheets, window.innerWidth);
   return (
     // As many as there are keep widths of their own.
     <PanelGroup
@@ -33,7 +30,7 @@ function SideBySide({ sheets }: { sheets: readonly TableSheet[] }) {
       autoSaveId={keptAs(`table.${sheets.length}`)}
       className={styles.group ?? ''}
     >
-      {sheets.map(({ id, content, ...sheet }, at) => (
+      {sheets.map(({ id, content }, at) => (
         <Fragment key={id}>
           {at > 0 && (
             <PanelResizeHandle
@@ -45,8 +42,8 @@ function SideBySide({ sheets }: { sheets: readonly TableSheet[] }) {
           <Panel
             id={id}
             order={at}
-            defaultSize={shares[at] ?? 0}
-            minSize={ofHundred(sheet.leastPx) * NARROWEST}
+            defaultSize={shares[at]?.usual ?? 0}
+            minSize={shares[at]?.least ?? 0}
             className={styles.panel ?? ''}
           >
             {content}
@@ -55,19 +52,6 @@ function SideBySide({ sheets }: { sheets: readonly TableSheet[] }) {
       ))}
     </PanelGroup>
   );
-}
-
-/** A sheet may be made as narrow as so much of what it needs. */
-const NARROWEST = 0.75;
-
-const ofHundred = (px: number): number => (px / window.innerWidth) * 100;
-
-/** Each as wide as it needs to be, and the rest of the table shared out. */
-function sharesOf(sheets: readonly TableSheet[]): readonly number[] {
-  const least = sheets.map(({ share, leastPx }) => Math.max(share, ofHundred(leastPx)));
-  const over = least.reduce((sum, share) => sum + share, 0) - 100;
-  const widest = least.indexOf(Math.max(...least));
-  return least.map((share, at) => (at === widest ? share - over : share));
 }
 
 function OneAtATime({ sheets }: { sheets: readonly TableSheet[] }) {

@@ -134,6 +134,43 @@ const PLACES: readonly PlaceHelp[] = [
     keys: [],
   },
   {
+    isAt: at(/\/needles$/),
+    title: 'Needles',
+    answers: 'Which needles does it take, and how many?',
+    ways: [
+      'For a class: by seat, table and room, with spares by chance, held against what is on the shelf.',
+      'Of a pattern: the card its learners get, stage by stage.',
+    ],
+    terms: ['ladder', 'stage', 'gauge', 'profile', 'spare'],
+    keys: PRINT_KEYS,
+  },
+  {
+    isAt: at(/^\/runs\/[^/]+\/pattern$/),
+    title: 'Patterns, as each is made',
+    answers: 'What does each seat get to read?',
+    ways: ['One after another, each with what its seat chose, in its size; alike ones once.'],
+    terms: ['build', 'portion', 'colourway'],
+    keys: PRINT_KEYS,
+  },
+  {
+    isAt: at(/^\/techniques/),
+    title: 'Techniques',
+    answers: 'Which steps do I write again and again?',
+    ways: [
+      'Write them once, with gaps to fill; a pattern takes a version and keeps it until you take the next.',
+    ],
+    terms: ['technique'],
+    keys: [],
+  },
+  {
+    isAt: at(/^\/compare$/),
+    title: 'Side by side',
+    answers: 'What is other between these two?',
+    ways: ['Any two patterns or revisions: figure, grams, minutes, and every line that differs.'],
+    terms: ['revision', 'likely'],
+    keys: [],
+  },
+  {
     isAt: at(/^\/runs$/),
     title: 'Runs',
     answers: 'What is planned, and how far is it?',
