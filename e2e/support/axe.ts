@@ -1,20 +1,12 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 
-/**
- * Advice of axe's that is not kept everywhere: what the library lays over a page stands outside its landmarks, and sheets of the shelf and the
- * table begin with a third heading wherever they lie.
- */
-const LEFT_ALONE = new Set(['region', 'heading-order']);
-
 /** Nothing by axe, of any impact, on what is shown now: by every rule, or by the ones named. */
 export async function expectNothingByAxe(page: Page, rules?: readonly string[]): Promise<void> {
   // Only what is wrong is asked for: naming every place that is right takes most of the time.
   const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] }).setLegacyMode();
   const { violations } = await (rules ? axe.withRules([...rules]) : axe).analyze();
   expect(
-    violations
-      .filter(({ id }) => !LEFT_ALONE.has(id))
-      .map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.target.join(' ')).join('; ')}`),
+    violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.target.join(' ')).join('; ')}`),
   ).toEqual([]);
 }

@@ -12,6 +12,7 @@ import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { Field } from '../ui/fields/Field.tsx';
 import { LongList } from '../ui/LongList.tsx';
+import { Meant } from '../ui/Meant.tsx';
 import { counted, LEVEL_WORDS, showGrams, showKnownMinutes, showRange } from '../words/show.ts';
 import styles from './PatternsPage.module.css';
 
@@ -65,7 +66,12 @@ export function PatternsPage() {
           make it. Name one above to begin; the wool is worked out as you write.
         </p>
       )}
-      {first.total === 0 && !isEmpty && <p className={styles.empty}>No figure is called so here.</p>}
+      {first.total === 0 && !isEmpty && (
+        <p className={styles.empty}>
+          No figure is called so here.
+          <Meant search={asked.search} onMeant={(search) => setShown({ ...shown, search })} />
+        </p>
+      )}
       <LongList total={first.total} rowsAPage={ROWS_A_PAGE} rowPx={ROW_PX}>
         {(page) => <PatternsOfPage shown={asked} page={page} />}
       </LongList>

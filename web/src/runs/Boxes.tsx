@@ -16,6 +16,7 @@ import { Button, Checkbox, Input, Select } from 'antd';
 import { nanoid } from 'nanoid';
 import type { RevisionLine } from '@lanakit/core/api';
 import type { ReactNode } from 'react';
+import { useSearchParams } from 'react-router';
 import { useFindings, useRevisions } from '../api/queries.ts';
 import { Choice } from '../ui/fields/Choice.tsx';
 import { Field } from '../ui/fields/Field.tsx';
@@ -118,16 +119,20 @@ interface BoxFieldsProps {
   onRemove: () => void;
 }
 
+/** Found by its name, it is what was asked for. */
+const intoSight = (node: HTMLElement | null) => node?.scrollIntoView({ block: 'nearest' });
+
 function BoxFields(props: BoxFieldsProps) {
   const { recipe, revisions, designs, problemAt, needles, canRemove, patternLink, onChange, onRemove } =
     props;
   const { designs: ownDesigns } = recipe;
+  const isAsked = useSearchParams()[0].get('box') === recipe.id;
   const setDesign = (at: number, more: Partial<BoxRecipe['designs'][number]>) =>
     onChange({
       designs: ownDesigns.map((design, index) => (index === at ? { ...design, ...more } : design)),
     });
   return (
-    <section className={styles.box} aria-label={recipe.name}>
+    <section ref={isAsked ? intoSight : null} className={styles.box} aria-label={recipe.name}>
       <Field label="Box" problem={problemAt('name')}>
         {(control) => (
           <Input

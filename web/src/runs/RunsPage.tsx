@@ -16,6 +16,7 @@ import { Link, useNavigate, useSearchParams } from 'react-router';
 import { errorWords } from '../api/client.ts';
 import { ROWS_A_PAGE, useRevisions, useRevisionsById, useRunsPage } from '../api/queries.ts';
 import { LongList } from '../ui/LongList.tsx';
+import { Meant } from '../ui/Meant.tsx';
 import { firstUnread } from '../ui/fields/firstUnread.ts';
 import { Loading } from '../shell/Loading.tsx';
 import { counted, showDay, showDaysOff } from '../words/show.ts';
@@ -70,7 +71,10 @@ export function RunsPage() {
           </p>
         )}
         {!isEmpty && ahead.data.total + behind.data.total === 0 && (
-          <p className={styles.empty}>No run is called so.</p>
+          <p className={styles.empty}>
+            No run is called so.
+            <Meant search={asked} onMeant={setSearch} />
+          </p>
         )}
         <Runs when="ahead" search={asked} total={ahead.data.total} today={today} />
         {behind.data.total > 0 && (

@@ -1,6 +1,7 @@
 import { RUN_BOUNDS, seatsOf } from '@lanakit/core/run';
 import { Button } from 'antd';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { counted } from '../words/show.ts';
 import { Room } from './Room.tsx';
 import styles from './Room.module.css';
@@ -18,7 +19,7 @@ interface WhoComesProps {
 
 /** The room, whom something is said of, and what has to be seen to before packs are packed. */
 export function WhoComes({ runId, runPlan, draft }: WhoComesProps) {
-  const [chosen, setChosen] = useState<number | null>(null);
+  const [chosen, setChosen] = useAskedSeat(draft.input.seats);
   const [isPasting, setPasting] = useState(false);
   const { input } = draft;
   const { document } = runPlan.revision;
@@ -83,4 +84,15 @@ export function WhoComes({ runId, runPlan, draft }: WhoComesProps) {
       )}
     </>
   );
+}
+
+/** The seat that is open: first the one that was asked for, as by who found a person. */
+function useAskedSeat(seats: number) {
+  const asked = Number(useSearchParams()[0].get('seat'));
+  const isSeat = Number.isInteger(asked) && asked >= 1 && asked <= seats;
+  const [chosen, setChosen] = useState<number | null>(isSeat ? asked : null);
+  useEffect(() => {
+    if (isSeat) setChosen(asked);
+  }, [isSeat, asked]);
+  return [chosen, setChosen] as const;
 }

@@ -22,7 +22,7 @@ export function HandMeasures() {
     });
   return (
     <section className={styles.section} aria-label="Your hand">
-      <h3>Your hand</h3>
+      <h2>Your hand</h2>
       <p className="quiet small">
         Take twenty of them, weigh them together: your own measure, for patterns that say “a pinch”.
       </p>

@@ -2,6 +2,7 @@ import type { BlendInput } from '@lanakit/core/shelf';
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { Loading } from '../shell/Loading.tsx';
+import { Meant } from '../ui/Meant.tsx';
 import { BulkBar } from './BulkBar.tsx';
 import { Drawers } from './Drawers.tsx';
 import { type Entry, groupsOf, inOrder, type Looking, lookThrough } from './entries.ts';
@@ -91,7 +92,10 @@ function ShelfSection({ section }: { section: Section }) {
         {entries.length === 0 ? (
           <p className={styles.empty}>{EMPTY_WORDS[section]}</p>
         ) : found.length === 0 ? (
-          <p className={styles.empty}>Nothing here is like that. Clear the search, or show all.</p>
+          <p className={styles.empty}>
+            Nothing here is like that. Clear the search, or show all.
+            <Meant search={text} onMeant={(meant) => setLooking((before) => ({ ...before, text: meant }))} />
+          </p>
         ) : view === 'stocktake' ? (
           <Stocktake groups={groups} />
         ) : view === 'table' ? (

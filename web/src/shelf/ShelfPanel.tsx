@@ -165,13 +165,13 @@ function NeedsYou({ entries, onOpen }: { entries: readonly Entry[]; onOpen: (id:
   return (
     <>
       <section className={styles.section} aria-label="Short for what is ahead">
-        <h3>Short for what is ahead</h3>
+        <h2>Short for what is ahead</h2>
         {short.length === 0 && <p className="quiet">Nothing: the drawers cover every run.</p>}
         {lines(short, (entry) => showGrams(entry.short))}
       </section>
       {uncounted.length > 0 && (
         <section className={styles.section} aria-label="Never counted">
-          <h3>Never counted</h3>
+          <h2>Never counted</h2>
           {lines(uncounted, () => '')}
         </section>
       )}

@@ -1,5 +1,5 @@
 import { ConfigProvider } from 'antd';
-import { useMemo, type ReactNode } from 'react';
+import { useCallback, useMemo, useState, type ReactNode } from 'react';
 import { SWRConfig } from 'swr';
 import { antdTheme } from '../ui/look/theme.ts';
 import { useIsDark } from '../ui/look/useIsDark.ts';
@@ -8,11 +8,15 @@ import { useIsDark } from '../ui/look/useIsDark.ts';
 export function Look({ children }: { children: ReactNode }) {
   const isDark = useIsDark();
   const theme = useMemo(() => antdTheme(isDark), [isDark]);
+  const [layer, setLayer] = useState<HTMLElement | null>(null);
+  const overThePage = useCallback(() => layer ?? document.body, [layer]);
   return (
-    <ConfigProvider theme={theme} button={{ autoInsertSpace: false }}>
+    <ConfigProvider theme={theme} button={{ autoInsertSpace: false }} getPopupContainer={overThePage}>
       <SWRConfig value={{ revalidateOnFocus: true, shouldRetryOnError: true, errorRetryInterval: 3000 }}>
         {children}
       </SWRConfig>
+      {/* Lists, notes and dialogs lie in a region with a name, so that who goes by regions comes to them. */}
+      <section ref={setLayer} aria-label="Over the page" />
     </ConfigProvider>
   );
 }

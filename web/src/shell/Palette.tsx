@@ -182,9 +182,9 @@ function entryOf(found: Found, go: Go): Entry {
     case 'run':
       return entry(`class, ${showDay(detail)}`, `/runs/${id}`);
     case 'person':
-      return entry(`comes to ${within?.name ?? ''}, ${showDay(detail)}`, `/runs/${owner}`);
+      return entry(`comes to ${within?.name ?? ''}, ${showDay(detail)}`, `/runs/${owner}?seat=${id}`);
     case 'box':
-      return entry(of('box', found), `/runs/${owner}`);
+      return entry(of('box', found), `/runs/${owner}?box=${id}`);
     case 'paper':
       return entry(`paper, ${showDay(detail)}`, `/runs/${owner}/${id}`, `${name}: ${within?.name ?? ''}`);
     case 'lot':

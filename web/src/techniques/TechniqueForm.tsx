@@ -129,7 +129,7 @@ export function TechniqueForm({ stored, input: start }: TechniqueFormProps) {
           Add a step
         </Button>
       </div>
-      <h3>Whose it is</h3>
+      <h2>Whose it is</h2>
       <RightsFields
         rights={input.rights}
         onChange={(_label, recipe) => change((draft) => recipe(draft.rights))}

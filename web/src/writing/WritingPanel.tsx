@@ -31,6 +31,7 @@ export function WritingPanel({ writing, shown, onWrite, isPulling, ...open }: Wr
   const store = useLaterWhile(isPulling);
   return (
     <section className={`sheet ${styles.writing}`} aria-label={WRITING_WORDS[shown]}>
+      <h2 className="visually-hidden">{WRITING_WORDS[shown]}</h2>
       <div className={styles.writingHeading}>
         <WhatToWrite writing={writing} onWrite={onWrite} />
         <UndoHint />

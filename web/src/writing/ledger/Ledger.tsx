@@ -54,6 +54,7 @@ export function Ledger({ stored, onChoosePart, onShow, onOpenStep }: LedgerProps
   const open = [...problems, ...missingForPublishing(document)];
   return (
     <aside className={`sheet ${styles.ledger}`} aria-label="One make">
+      <h2 className="visually-hidden">One make</h2>
       <ChoicesBar />
       <div className={styles.total}>
         <HowItCame
