@@ -2,8 +2,8 @@
 // Each list runs from the ground floor up: a room may know those below it, never those above or a neighbour's inside.
 
 const CORE = [
-  'base', 'shapes', 'cutting', 'shelf', 'tables', 'pattern', 'placing', 'engine', 'build', 'figure', 'resize',
-  'writing', 'needles', 'review', 'reading', 'run', 'starts', 'search', 'problems', 'api', 'words', 'files', 'papers',
+  'base', 'solving', 'shapes', 'cutting', 'shelf', 'tables', 'pattern', 'placing', 'engine', 'build', 'figure', 'resize',
+  'writing', 'needles', 'review', 'reading', 'run', 'buying', 'starts', 'search', 'problems', 'api', 'words', 'files', 'papers',
 ]; // prettier-ignore
 
 const WEB = [

@@ -13,6 +13,7 @@ import { route, type Route } from './http/route.ts';
 import { benchRoutes } from './routes/bench.ts';
 import { startRoutes } from './routes/starts.ts';
 import { binRoutes } from './routes/bin.ts';
+import { buyingRoutes } from './routes/buying.ts';
 import { historyRoutes } from './routes/history.ts';
 import { importRoutes } from './routes/imports.ts';
 import { itemRoutes } from './routes/items.ts';
@@ -77,6 +78,7 @@ export function allRoutes(services: Services): Route[] {
   const routes: Route[] = [
     ...itemRoutes(services),
     ...stockRoutes(services.stock),
+    ...buyingRoutes(services.buying, services.orders),
     ...importRoutes(services.imports),
     ...patternRoutes(services.patterns),
     ...patternFileRoutes(services.patternFiles),
@@ -116,6 +118,8 @@ const CONTENT_SECURITY = {
   useDefaults: false,
   directives: {
     defaultSrc: ["'self'"],
+    // The solver that plans purchases and cuts is WebAssembly.
+    scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
     styleSrc: ["'self'", "'unsafe-inline'"],
     // A photo that is held in the page alone is a blob of it.
     imgSrc: ["'self'", 'data:', 'blob:'],

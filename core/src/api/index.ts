@@ -7,6 +7,7 @@ import type { StockUnit } from '../shelf/index.ts';
 
 import type { PageOf } from './lists.ts';
 
+export type * from './buying.ts';
 export type * from './keeping.ts';
 export type * from './lists.ts';
 

@@ -1,6 +1,5 @@
 export type { FigureSvg } from './figureSvg.ts';
 export { bagLabels, LABEL_INNER_MM, labelPlaces, type LabelPlace } from './labels.ts';
-export { MINUTES_A_BLEND, MINUTES_A_CUT } from './preparationPaper.ts';
 export { makePaper, paperTable } from './makePaper.ts';
 export { packNames } from './packNames.ts';
 export {

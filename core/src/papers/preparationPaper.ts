@@ -1,16 +1,18 @@
 import * as cells from './cell.ts';
 import { wholeUp } from '../base/index.ts';
 import { type Minutes, minutesRange, workMinutes } from '../pattern/index.ts';
-import { shortOfPlan, withdrawalsOfPlan, uncountedOfPlan } from '../run/index.ts';
+import {
+  MINUTES_A_BLEND,
+  MINUTES_A_CUT,
+  shortOfPlan,
+  withdrawalsOfPlan,
+  uncountedOfPlan,
+} from '../run/index.ts';
 import { planBlendLot } from '../shelf/index.ts';
 import { counted, cutSizeWords } from '../words/index.ts';
 import { packNames } from './packNames.ts';
 import { left, type Paper, type PaperSource, right, row, section, wide } from './paper.ts';
 import { fibreTitle, swatchOf, weighedCell } from './shown.ts';
-
-/** Minutes a cut and a blend take beforehand. Ours, to be overruled by what you know. */
-export const MINUTES_A_CUT = 0.5;
-export const MINUTES_A_BLEND = 12;
 
 /** What is cut, blended and half made beforehand, and how long that takes; who does it is written in by hand. */
 export function preparationPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {

@@ -1,4 +1,5 @@
 import type { BaseProblem } from '../base/index.ts';
+import type { BuyingProblem, OrderProblem } from '../buying/index.ts';
 import type { TrayProblem } from '../needles/index.ts';
 import type { PatternProblem } from '../pattern/index.ts';
 import type { RunProblem } from '../run/index.ts';
@@ -19,6 +20,8 @@ export type Problem =
   | TrayProblem
   | RunProblem
   | StartProblem
+  | BuyingProblem
+  | OrderProblem
   | RowProblem
   | RequestProblem;
 

@@ -49,6 +49,14 @@ export {
   type RunKind,
   type RunState,
 } from './document/run.ts';
+export {
+  MINUTES_A_BLEND,
+  MINUTES_A_CUT,
+  MINUTES_A_PACK,
+  MINUTES_A_WEIGHING,
+  prepareMinutes,
+  type PrepareMinutes,
+} from './prepare/prepareMinutes.ts';
 export { needlesOfBox, needlesOfBoxes, needlesOffered } from './things/boxNeedles.ts';
 export { packsOf, type Pack } from './packs/packList.ts';
 export { checkRights, rightsOfRun, type RightsSubject } from './states/rightsOfRun.ts';
@@ -59,6 +67,7 @@ export {
   findingsOfRun,
   isEasilyLost,
   findingsTaken,
+  type FindingTaken,
   sparesInPacks,
   spareRuleOf,
 } from './things/findingsOfRun.ts';

@@ -179,6 +179,27 @@ export function problemWords(problem: Problem): string {
       return 'Say where you looked: a missing needle is given up only with a reason.';
     case 'pack_twice':
       return 'This pack has a price already. Keep one of the two.';
+    case 'arrived_over':
+      return (
+        `${problem.arrived} have come of ${problem.ordered} that were ordered. ` +
+        'Count them again, or say that more came.'
+      );
+    case 'arrival_empty':
+      return 'Say what came, or that nothing more will.';
+    case 'line_not_found':
+      return 'This line is not in the order any more. Open the order again.';
+    case 'day_not_read':
+      return `“${problem.text}” is no day. Write it like 2027-03-14.`;
+    case 'days_reversed':
+      return 'The last day is before the first. Swap the two.';
+    case 'break_out_of_order':
+      return 'Each price is for more packs than the one before. Put them in order, from few to many.';
+    case 'break_dearer':
+      return 'Each pack costs more here than when fewer are bought. Check both prices.';
+    case 'assortment_empty':
+      return 'An assortment holds at least one thing. Say what is in it, and how much of each.';
+    case 'content_twice':
+      return 'It is in this pack already. Put the two amounts together.';
     case 'blend_empty':
       return 'A blend needs at least one fibre. Add what goes into it.';
     case 'part_twice':

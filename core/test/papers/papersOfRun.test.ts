@@ -2,15 +2,20 @@ import { describe, expect, test } from '@jest/globals';
 import type { Wool } from '../../src/engine/index.ts';
 import {
   makePaper,
-  MINUTES_A_BLEND,
-  MINUTES_A_CUT,
   type Paper,
   type PaperName,
   type PaperSource,
   cellWords,
 } from '../../src/papers/index.ts';
 import { BLANK_STEP, blankCut, type Cut, type Pattern } from '../../src/pattern/index.ts';
-import { blankSeat, kitOfClass, restocked, type RunInput } from '../../src/run/index.ts';
+import {
+  blankSeat,
+  kitOfClass,
+  MINUTES_A_BLEND,
+  MINUTES_A_CUT,
+  restocked,
+  type RunInput,
+} from '../../src/run/index.ts';
 import { byGauge } from '../../src/shelf/index.ts';
 import {
   bird,

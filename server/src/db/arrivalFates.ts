@@ -35,6 +35,7 @@ export function settleFates(deps: FateDeps): FateOf {
   settle('lot', fatesOf(deps, { table: 'lot', mark: 'created_at' }));
   settle('import', fatesOf(deps, { table: 'import', mark: 'at' }));
   settle('revision', fatesOf(deps, { table: 'revision', mark: 'published_at' }));
+  settle('purchase_order', fatesOf(deps, { table: 'purchase_order', mark: 'created_at' }));
   settle('run', fatesOf(deps, { table: 'run', mark: 'created_at' }));
   const fateOf: FateOf = (table, id) => fates.get(`${table} ${id}`) ?? { id, isHere: false };
   // By what everything in them is called here.

@@ -4,11 +4,13 @@ import { historyQueries } from './history.ts';
 import { importQueries } from './imports.ts';
 import { itemQueries } from './items.ts';
 import type { Db } from './openDatabase.ts';
+import { orderQueries } from './orders.ts';
 import { listQueries } from './lists.ts';
 import { patternQueries } from './patterns.ts';
 import { pictureQueries } from './pictures.ts';
 import { remembered } from './remembered.ts';
 import { runQueries } from './runs.ts';
+import { settingQueries } from './settings.ts';
 import { shelfReader } from './shelf.ts';
 import { soundReader } from './sound.ts';
 import { stockQueries } from './stock.ts';
@@ -55,6 +57,8 @@ export function createStore(db: Db) {
     techniques: techniqueQueries(db, sound),
     runs: runQueries(db, sound, history),
     trays: trayQueries(db, sound),
+    orders: orderQueries(db, sound),
+    settings: settingQueries(db),
     studio: studioQueries(db),
     /** Some of each, by page. */
     lists: listQueries(db),

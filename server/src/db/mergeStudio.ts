@@ -22,9 +22,19 @@ interface Merge {
 
 /** Nothing was ever put into it. */
 export const isEmptyStudio = (db: Connection): boolean =>
-  ['item', 'pattern', 'technique', 'run', 'picture', 'movement', 'import', 'hand_measure', 'history'].every(
-    (table) => db.prepare(`SELECT 1 FROM ${table} LIMIT 1`).get() === undefined,
-  );
+  [
+    'item',
+    'pattern',
+    'technique',
+    'run',
+    'picture',
+    'movement',
+    'import',
+    'hand_measure',
+    'history',
+    'purchase_order',
+    'setting',
+  ].every((table) => db.prepare(`SELECT 1 FROM ${table} LIMIT 1`).get() === undefined);
 
 /**
  * Brings a studio into another, all of it or nothing. What is here already stays as it is; of what comes, everything is
@@ -129,6 +139,10 @@ function leaver({ fateOf, isEmpty, here, backToPlanned }: Merge, sheet: Sheet): 
       return isThere(here, 'hand_measure', { key: 'name', column: 'name' });
     case 'movement':
       return (row) => isLedgerHere(fateOf, { itemId: row['itemId'], lotId: row['lotId'] });
+    case 'setting':
+      return isThere(here, 'setting', { key: 'name', column: 'name' });
+    case 'stock_level':
+      return (row) => isLevelHere(here, fateOf, row);
     case 'technique_version':
       return (row) => fateOf('technique', String(row['techniqueId'])).isHere;
     case 'run_taking':
@@ -145,6 +159,14 @@ function leaver({ fateOf, isEmpty, here, backToPlanned }: Merge, sheet: Sheet): 
       return (row) => fateOf(sheet.table, String(row['id'])).isHere;
   }
 }
+
+/** What is here already keeps the level it has, or that it has none. */
+const isLevelHere = (here: Connection, fateOf: FateOf, row: SheetRow): boolean => {
+  const fate = fateOf('item', String(row['itemId']));
+  return (
+    fate.isHere || here.prepare('SELECT 1 FROM stock_level WHERE item_id = ?').get(fate.id) !== undefined
+  );
+};
 
 const TICK_KEY = { key: 'tickKey', column: 'tick_key' } as const;
 const TAP_KEY = { key: 'tapKey', column: 'tap_key' } as const;

@@ -13,6 +13,7 @@ const TABLE_OF_KEY: Readonly<Record<string, string>> = {
   fibreId: 'item',
   findingId: 'item',
   itemId: 'item',
+  supplierId: 'item',
   needleId: 'item',
   lotId: 'lot',
   pictureId: 'picture',

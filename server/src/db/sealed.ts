@@ -35,6 +35,7 @@ const SEALED_COLUMNS = [
   { table: 'run', column: 'frozen', seal: 'frozen_seal' },
   { table: 'item', column: 'properties', seal: 'properties_seal' },
   { table: 'lot', column: 'properties', seal: 'properties_seal' },
+  { table: 'purchase_order', column: 'document', seal: 'document_seal' },
 ] as const;
 
 /** Where the seal of a document stands; null: it has none. */
@@ -46,6 +47,8 @@ export function sealAll(db: Database.Database): void {
   db.function('seal_of', { deterministic: true }, (text: unknown) =>
     typeof text === 'string' ? sealOf(text) : null,
   );
+  const isThere = db.prepare<[string]>(`SELECT 1 FROM sqlite_master WHERE type = 'table' AND name = ?`);
   for (const { table, column, seal } of SEALED_COLUMNS)
-    db.exec(`UPDATE ${table} SET ${seal} = seal_of(${column})`);
+    // What came after this step was never without its seal.
+    if (isThere.get(table)) db.exec(`UPDATE ${table} SET ${seal} = seal_of(${column})`);
 }

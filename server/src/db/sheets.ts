@@ -270,5 +270,36 @@ const RUN_SHEETS = [
   ]),
 ] as const;
 
+const BUYING_SHEETS = [
+  sheet('orders', 'purchase_order', 'What was ordered of suppliers, and what has come of it', [
+    ID,
+    VERSION,
+    column('isOpen', 'yesNo', 'something of it may still come'),
+    CREATED,
+    UPDATED,
+    column('document', 'document', 'the order'),
+  ]),
+  sheet(
+    'settings',
+    'setting',
+    'What the maker says of her days and her ways',
+    [column('name', 'text', 'what it is about'), column('document', 'document', 'what she says'), UPDATED],
+    { order: 'name' },
+  ),
+  sheet(
+    'shelf/levels',
+    'stock_level',
+    'Below how much a thing runs low',
+    [ITEM, column('leastMilli', 'whole', 'thousandths of the thing’s unit')],
+    { order: 'item_id' },
+  ),
+] as const;
+
 /** Everything of a studio, in an order in which each names only what stands before it. */
-export const SHEETS: readonly Sheet[] = [...ITEM_SHEETS, ...SHELF_SHEETS, ...WRITING_SHEETS, ...RUN_SHEETS];
+export const SHEETS: readonly Sheet[] = [
+  ...ITEM_SHEETS,
+  ...SHELF_SHEETS,
+  ...WRITING_SHEETS,
+  ...RUN_SHEETS,
+  ...BUYING_SHEETS,
+];

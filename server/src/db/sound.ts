@@ -1,7 +1,7 @@
 import { databaseFault } from './databaseFault.ts';
 import type { Db } from './openDatabase.ts';
 
-type ListTable = 'pattern' | 'revision' | 'technique' | 'run' | 'item' | 'lot';
+type ListTable = 'pattern' | 'revision' | 'technique' | 'run' | 'item' | 'lot' | 'purchase_order';
 
 /** What may be damaged: things with names, and what is only counted together. */
 export type SoundTable = ListTable | 'movement' | 'hand_measure' | 'needle_tap' | 'needle_closing';

@@ -92,6 +92,10 @@ export const HTTP_PROBLEMS = {
     title:
       'No backup could be made, so nothing else was done. Make room on the disk, or allow writing there.',
   },
+  order_stage: {
+    status: 409,
+    title: 'This order is further than that by now. Nothing was changed; open it again to see how far it is.',
+  },
   run_has_left: {
     status: 409,
     title:

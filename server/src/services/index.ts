@@ -2,6 +2,7 @@ import type { ItemKind } from '../db/index.ts';
 import type { ServiceDeps, WorkDeps } from './deps.ts';
 import { benchService } from './benchService.ts';
 import { binService } from './binService.ts';
+import { buyingService } from './buyingService.ts';
 import { guideService } from './guideService.ts';
 import { historyService } from './historyService.ts';
 import { importService } from './importService.ts';
@@ -9,6 +10,7 @@ import { ITEM_KINDS } from './itemKinds.ts';
 import { itemService, type ItemService } from './itemService.ts';
 import { keepingService } from './keepingService.ts';
 import { listService } from './listService.ts';
+import { orderService } from './orderService.ts';
 import { paperService } from './paperService.ts';
 import { patternFileService } from './patternFileService.ts';
 import { patternService } from './patternService.ts';
@@ -53,6 +55,8 @@ export const createServices = (deps: WorkDeps) => {
     guides: guideService(deps),
     trays: trayService(deps),
     bench: benchService(deps),
+    buying: buyingService(deps),
+    orders: orderService(deps),
     lists: listService(deps),
     search: searchService(deps),
     keeping: keepingService(deps),

@@ -139,6 +139,19 @@ const supplier: ItemKindRules = {
         ? []
         : [{ code: 'not_on_shelf', pointer: `/offers/${index}/itemId`, name: itemId }],
     ),
+    ...((input as SupplierInput).assortments ?? []).flatMap(({ contents }, index) =>
+      contents.flatMap(({ itemId }, at): Problem[] =>
+        store.items.kindOf(itemId)
+          ? []
+          : [
+              {
+                code: 'not_on_shelf',
+                pointer: `/assortments/${index}/contents/${at}/itemId`,
+                name: itemId,
+              },
+            ],
+      ),
+    ),
   ],
   nameOf: named,
   all: (store) => store.shelf.suppliers(),

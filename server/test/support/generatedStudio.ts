@@ -1,3 +1,4 @@
+import { BUYING_TERMS } from '@lanakit/core/buying';
 import { BLANK_STEP, OWN_RIGHTS } from '@lanakit/core/pattern';
 import type { Run, RunState } from '@lanakit/core/run';
 import {
@@ -115,6 +116,38 @@ const DEEDS: Readonly<Record<string, Doing>> = {
         },
       ],
     }),
+  order: (studio, deed) => {
+    const supplierId = oneOf(idsIn(studio, 'item', `${alive} AND kind = 'supplier'`), deed);
+    const itemId = oneOf(idsIn(studio, 'item', `${alive} AND kind IN ('fibre', 'finding')`), deed);
+    return studio.services.orders.draft({
+      supplierId,
+      supplierName: deed.words,
+      carriageMinor: deed.pick,
+      expectedOn: deed.pick % 2 === 0 ? null : '2026-12-06',
+      note: deed.words,
+      lines: [
+        {
+          name: deed.words,
+          reference: '',
+          contents: [{ itemId, amount: deed.amount }],
+          packs: 3,
+          priceEachMinor: 420,
+        },
+      ],
+    });
+  },
+  orderOn: (studio, deed) => {
+    const id = oneOf(idsIn(studio, 'purchase_order'), deed);
+    const order = done(studio.services.orders.find(id));
+    if (order?.stage === 'drafted') return studio.services.orders.send(id, order.version);
+    const lines = [{ line: 0, packs: 1 + (deed.pick % 2), paidEachMinor: 400 }];
+    const arrival = { on: '2026-12-05', lines, lotName: deed.words, isLast: deed.pick % 3 === 0 };
+    return order && studio.services.orders.arrive(id, order.version, arrival);
+  },
+  buyingTerms: ({ services }, { pick }) =>
+    services.buying.setTerms({ ...BUYING_TERMS, hoursADay: 1 + (pick % 6) }),
+  level: (studio, deed) =>
+    studio.services.buying.setLevel(oneOf(idsIn(studio, 'item', alive), deed), deed.amount),
   lot: (studio, deed) => {
     const itemId = oneOf(idsIn(studio, 'item', `${alive} AND kind = 'fibre'`), deed);
     return studio.services.stock.addLot(itemId, blankLot(deed.words.slice(0, 60)), deed.amount);

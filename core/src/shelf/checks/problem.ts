@@ -12,6 +12,10 @@ export type ShelfProblem =
         | { readonly code: 'inner_range_reversed'; readonly leastMm: number | null }
         | { readonly code: 'needle_nameless' }
         | { readonly code: 'pack_twice' }
+        | { readonly code: 'break_out_of_order' }
+        | { readonly code: 'break_dearer' }
+        | { readonly code: 'assortment_empty' }
+        | { readonly code: 'content_twice' }
         | { readonly code: 'blend_empty' }
         | { readonly code: 'part_twice' }
         | { readonly code: 'fibre_not_found'; readonly fibreId: string }

@@ -1,4 +1,5 @@
 export {
+  Assortment,
   BLANK_SUPPLIER,
   checkSupplier,
   Offer,

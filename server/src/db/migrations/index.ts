@@ -17,6 +17,7 @@ import { placed } from './016-placed.ts';
 import { inProportion } from './017-in-proportion.ts';
 import { asTheyMeet } from './018-as-they-meet.ts';
 import { searched } from './019-searched.ts';
+import { bought } from './020-bought.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
@@ -43,4 +44,5 @@ export const MIGRATIONS: readonly Migration[] = [
   inProportion,
   asTheyMeet,
   searched,
+  bought,
 ];

@@ -1,4 +1,5 @@
 import { strict } from '@lanakit/core/base';
+import { OrderDocument } from '@lanakit/core/buying';
 import { Pattern } from '@lanakit/core/pattern';
 import { RunInput } from '@lanakit/core/run';
 import {
@@ -31,6 +32,7 @@ const DOCUMENTS: Readonly<Record<string, TSchema>> = {
   'patterns document': Pattern,
   'revisions document': Pattern,
   'runs document': RunInput,
+  'orders document': OrderDocument,
 };
 
 /** Numbers of a run, and what was before: as the Lanakit that wrote them had them. */

@@ -1,0 +1,93 @@
+import { strict } from '../base/index.ts';
+import { Type, type Static } from '@sinclair/typebox';
+import { checkRange, isCalendarDate, type At, type BaseProblem } from '../base/index.ts';
+
+const Day = Type.String({ minLength: 10, maxLength: 10, description: 'calendar date, YYYY-MM-DD' });
+
+/** When the maker works, and how long what she makes is on its way. Ours until she says otherwise. */
+export const BuyingTerms = Type.Object(
+  {
+    hoursADay: Type.Number({ description: 'at the table, weighing, cutting and packing' }),
+    restDays: Type.Array(Type.Integer({ minimum: 0, maximum: 6 }), {
+      maxItems: 6,
+      description: 'days of the week without work, 0 is Sunday',
+    }),
+    holidays: Type.Array(Type.Object({ from: Day, to: Day, name: Type.String({ maxLength: 60 }) }, strict), {
+      maxItems: 200,
+      description: 'first and last day',
+    }),
+    postDays: Type.Number({ description: 'kits are on their way so many days before the day of their run' }),
+    marginDays: Type.Number({ description: 'goods are wanted so many days before they are needed' }),
+  },
+  strict,
+);
+export type BuyingTerms = Static<typeof BuyingTerms>;
+
+export const BUYING_TERMS: BuyingTerms = {
+  hoursADay: 3,
+  restDays: [0],
+  holidays: [],
+  postDays: 4,
+  marginDays: 1,
+};
+
+export const BUYING_BOUNDS = {
+  hoursADay: { min: 0.25, max: 16 },
+  postDays: { min: 0, max: 60 },
+  marginDays: { min: 0, max: 60 },
+} as const;
+
+export type BuyingProblem =
+  | BaseProblem
+  | (At & ({ readonly code: 'day_not_read'; readonly text: string } | { readonly code: 'days_reversed' }));
+
+export function checkBuyingTerms(terms: BuyingTerms): BuyingProblem[] {
+  return [
+    ...checkRange(terms.hoursADay, BUYING_BOUNDS.hoursADay, '/hoursADay'),
+    ...checkRange(terms.postDays, BUYING_BOUNDS.postDays, '/postDays'),
+    ...checkRange(terms.marginDays, BUYING_BOUNDS.marginDays, '/marginDays'),
+    ...terms.holidays.flatMap(({ from, to }, at): BuyingProblem[] => [
+      ...unread(from, `/holidays/${at}/from`),
+      ...unread(to, `/holidays/${at}/to`),
+      ...(to < from ? [{ code: 'days_reversed', pointer: `/holidays/${at}/to` } as const] : []),
+    ]),
+  ];
+}
+
+const unread = (text: string, pointer: string): BuyingProblem[] =>
+  isCalendarDate(text) ? [] : [{ code: 'day_not_read', pointer, text }];
+
+const DAY_MS = 86_400_000;
+
+/** So many days later, or before. */
+export const daysAfter = (day: string, days: number): string =>
+  new Date(Date.parse(`${day}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);
+
+const isWorked = (day: string, { restDays, holidays }: BuyingTerms): boolean =>
+  !restDays.includes(new Date(`${day}T00:00:00Z`).getUTCDay()) &&
+  !holidays.some(({ from, to }) => from <= day && day <= to);
+
+/** Further back nobody plans; where every day is a holiday the search ends. */
+const MOST_DAYS_BACK = 3 * 366;
+
+/**
+ * The day on which the work for a run begins, so that it is done before the run’s day, or before it is posted: what is bought has
+ * to be there then, less the margin.
+ */
+export function prepareBy(
+  run: { readonly date: string; readonly isPosted: boolean },
+  workMinutes: number,
+  terms: BuyingTerms,
+): string {
+  let day = daysAfter(run.date, run.isPosted ? -terms.postDays : 0);
+  let daysLeft = Math.ceil(workMinutes / 60 / terms.hoursADay - 1e-9);
+  for (let back = 0; daysLeft > 0 && back < MOST_DAYS_BACK; back++) {
+    day = daysAfter(day, -1);
+    if (isWorked(day, terms)) daysLeft -= 1;
+  }
+  return daysAfter(day, -terms.marginDays);
+}
+
+/** The last day on which it may be ordered and still be there; null: nobody has said how long it takes. */
+export const orderBy = (by: string, leadDays: number | null): string | null =>
+  leadDays === null ? null : daysAfter(by, -Math.ceil(leadDays));

@@ -1,0 +1,60 @@
+import type { ToPack } from '../packs/toPack.ts';
+import type { RunPortions } from '../portions/planGroups.ts';
+import { shortOfPlan } from '../portions/planPortions.ts';
+import { workMinutes } from '../../pattern/index.ts';
+
+/** Minutes that work beforehand takes. Ours, to be overruled by what you know. */
+export const MINUTES_A_CUT = 0.5;
+export const MINUTES_A_BLEND = 12;
+/** One portion onto the scale and into its bag. */
+export const MINUTES_A_WEIGHING = 0.75;
+/** One pack put together and closed. */
+export const MINUTES_A_PACK = 1.5;
+
+/** Work before the day of a run, in minutes: what is weighed, packed, cut, blended and half made. */
+export interface PrepareMinutes {
+  readonly weighing: number;
+  readonly packing: number;
+  readonly cutting: number;
+  readonly blending: number;
+  /** Of half-made pieces, as far as their steps are known. */
+  readonly samples: number;
+  readonly total: number;
+}
+
+/** @param blendIds things of the shelf that are blended */
+export function prepareMinutes(
+  { groups, estimates }: Pick<ToPack, 'groups' | 'estimates'>,
+  plan: Pick<RunPortions, 'groups' | 'fibres'>,
+  blendIds: ReadonlySet<string>,
+): PrepareMinutes {
+  const sum = (amounts: readonly number[]) => amounts.reduce((total, amount) => total + amount, 0);
+  const weighed = sum(plan.groups.map((group) => group.packs * group.plan.fibres.length));
+  const packs = sum(plan.groups.map((group) => group.packs));
+  const cuts = sum(
+    groups
+      .filter(({ sample, recipe }) => !sample && recipe?.form !== 'pattern-only')
+      .flatMap((group) =>
+        group.makes.map((make, at) => {
+          const estimated = estimates.get(group.key)?.makes[at]?.cuts ?? [];
+          return sum(estimated.map(({ count }) => count)) * make.copies * group.packs;
+        }),
+      ),
+  );
+  const blended = shortOfPlan(plan).filter(({ fibreId }) => blendIds.has(fibreId)).length;
+  const samples = sum(
+    groups.flatMap(({ sample, build }) =>
+      sample
+        ? build.steps.slice(0, sample.stepNumber).map((step) => workMinutes(step, build)?.high ?? 0)
+        : [],
+    ),
+  );
+  const minutes = {
+    weighing: weighed * MINUTES_A_WEIGHING,
+    packing: packs * MINUTES_A_PACK,
+    cutting: cuts * MINUTES_A_CUT,
+    blending: blended * MINUTES_A_BLEND,
+    samples,
+  };
+  return { ...minutes, total: sum(Object.values(minutes)) };
+}
