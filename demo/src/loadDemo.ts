@@ -14,6 +14,7 @@ import {
 import { type Services, todayOf } from '@lanakit/server/services';
 import { DRAWINGS } from './drawings.ts';
 import { balloon, beetle, beetleBeingChanged, octopus, pear, puffin } from './patterns.ts';
+import { loadBuying } from './loadBuying.ts';
 import { loadShelf } from './loadShelf.ts';
 import { DEMO_TECHNIQUES, ROLLED_LIMB_NEXT } from './techniques.ts';
 import { type Clock, done } from './studio.ts';
@@ -28,6 +29,7 @@ export function loadDemo(servicesAt: Clock, now: Date): void {
   const revisions = putFigures(servicesAt, now, shelf);
   planRuns(services, now, shelf, revisions);
   done(services.stock.count(shelf.needlesCounted));
+  loadBuying(servicesAt, now, shelf);
 }
 
 /** Revisions that runs make. */

@@ -65,6 +65,10 @@ export const router = createBrowserRouter(
           path: 'shelf/:section?',
           lazy: async () => ({ Component: (await import('./shelf/ShelfPage.tsx')).ShelfPage }),
         },
+        {
+          path: 'buying/:side?',
+          lazy: async () => ({ Component: (await import('./buying/BuyingPage.tsx')).BuyingPage }),
+        },
         { path: 'runs', lazy: async () => ({ Component: (await import('./runs/RunsPage.tsx')).RunsPage }) },
         { path: 'runs/:id', lazy: async () => ({ Component: (await import('./runs/RunPage.tsx')).RunPage }) },
         {

@@ -45,3 +45,31 @@ export interface Buying {
   /** Of the wanted sorts of needle that are not on the shelf, what each is called. */
   readonly namesOfSorts: Readonly<Record<string, string>>;
 }
+
+/** Of buying, what needs the maker today. */
+export interface BenchBuying {
+  /** Runs that are short, the first to order for first. */
+  readonly toOrder: readonly {
+    readonly runId: string;
+    readonly name: string;
+    /** Null: nobody says how long it takes, or nobody sells it. */
+    readonly day: string | null;
+    /** What has to be ordered first. */
+    readonly itemName: string | null;
+  }[];
+  readonly onOrder: readonly {
+    readonly orderId: string;
+    readonly supplierName: string;
+    readonly stage: 'drafted' | 'ordered';
+    readonly expectedOn: string | null;
+  }[];
+  /** Under the level the maker has set. */
+  readonly low: readonly {
+    readonly itemId: string;
+    readonly kind: BuyingThing['kind'];
+    readonly name: string;
+    readonly unit: StockUnit;
+    readonly onHand: number;
+    readonly least: number;
+  }[];
+}

@@ -5,6 +5,7 @@ import type { Problem } from '../problems/index.ts';
 import type { Frozen, Run, RunTick, RunWants, ThingPromise } from '../run/index.ts';
 import type { StockUnit } from '../shelf/index.ts';
 
+import type { BenchBuying } from './buying.ts';
 import type { PageOf } from './lists.ts';
 
 export type * from './buying.ts';
@@ -192,6 +193,8 @@ export interface Bench {
   readonly unfinished: PageOf<UnfinishedPattern>;
   /** Nothing is on the shelf yet. */
   readonly isShelfEmpty: boolean;
+  /** What has to be ordered, the first first, and what is on its way. */
+  readonly buying: BenchBuying;
 }
 
 /** What was put on the shelf, in the order it was picked. */

@@ -72,7 +72,7 @@ const MOST_DAYS_BACK = 3 * 366;
 
 /**
  * The day on which the work for a run begins, so that it is done before the run’s day, or before it is posted: what is bought has
- * to be there then, less the margin.
+ * to be there then, less the margin, on a day when somebody is there.
  */
 export function prepareBy(
   run: { readonly date: string; readonly isPosted: boolean },
@@ -85,7 +85,10 @@ export function prepareBy(
     day = daysAfter(day, -1);
     if (isWorked(day, terms)) daysLeft -= 1;
   }
-  return daysAfter(day, -terms.marginDays);
+  day = daysAfter(day, -terms.marginDays);
+  // Nobody takes a parcel in on a day of rest.
+  for (let back = 0; !isWorked(day, terms) && back < MOST_DAYS_BACK; back++) day = daysAfter(day, -1);
+  return day;
 }
 
 /** The last day on which it may be ordered and still be there; null: nobody has said how long it takes. */

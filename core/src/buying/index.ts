@@ -74,3 +74,15 @@ export {
   orderState,
   type OrderState,
 } from './order.ts';
+export {
+  askedPurchase,
+  type AskedPurchase,
+  type BuyingChoices,
+  buyingDays,
+  type BuyingDays,
+  type LastOrderDay,
+  sellersOf,
+  type Sellers,
+  needsOf,
+  orderByOfParcel,
+} from './purchaseProblem.ts';

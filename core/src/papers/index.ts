@@ -1,4 +1,5 @@
 export type { FigureSvg } from './figureSvg.ts';
+export { orderPaper } from './orderPaper.ts';
 export { bagLabels, LABEL_INNER_MM, labelPlaces, type LabelPlace } from './labels.ts';
 export { makePaper, paperTable } from './makePaper.ts';
 export { packNames } from './packNames.ts';

@@ -17,6 +17,9 @@ export const PAPER_NAMES = [
 ] as const;
 export type PaperName = (typeof PAPER_NAMES)[number];
 
+/** What is printed of a studio, beside the papers of its runs. */
+type StudioPaperName = 'order' | 'cutting';
+
 /** What wool looks like on paper: its colour, and a hatching by how it is prepared, for printers without colour. */
 export interface Swatch {
   readonly colour: string;
@@ -77,7 +80,7 @@ export interface PaperLabel {
 
 /** A sheet of a run before it is set: the same for the screen, a PDF and a table in a file. */
 export interface Paper {
-  readonly name: PaperName;
+  readonly name: PaperName | StudioPaperName;
   readonly title: string;
   readonly head: readonly string[];
   readonly sections: readonly PaperSection[];

@@ -55,7 +55,7 @@ export interface Relaxed {
 }
 
 /** Null: it has none. */
-export type RelaxedSolver = (model: LinearModel, costs: readonly number[]) => Relaxed | null;
+type RelaxedSolver = (model: LinearModel, costs: readonly number[]) => Relaxed | null;
 
 export interface Solvers {
   readonly solve: Solver;

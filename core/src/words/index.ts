@@ -150,6 +150,7 @@ export {
   spareRuleWords,
   tooLargeWords,
 } from './cutWords.ts';
+export { orderText, packName } from './buyingWords.ts';
 export { nameOfShort } from './shortWords.ts';
 export {
   cardLines,

@@ -20,6 +20,14 @@ describe('the day by which goods have to be there', () => {
     ],
     ['posted four days before', '2027-02-06', true, 180, { ...terms, postDays: 4 }, '2027-02-01'],
     ['with a margin', '2027-02-06', false, 180, { ...terms, marginDays: 2 }, '2027-02-03'],
+    [
+      'where the margin falls on a day of rest',
+      '2027-02-09',
+      false,
+      180,
+      { ...terms, marginDays: 1 },
+      '2027-02-06',
+    ],
     ['over a leap day', '2028-03-01', false, 180, terms, '2028-02-29'],
   ] as const)('%s', (_name, date, isPosted, minutes, given, wanted) => {
     expect(prepareBy({ date, isPosted }, minutes, { ...given, restDays: [...given.restDays] } as never)).toBe(

@@ -6,7 +6,7 @@ import {
   planPurchase,
   type PurchaseProblem,
   purchaseOf,
-  PURCHASE_WAYS,
+  type PurchaseWay,
   type SupplierTerms,
   unmetBy,
 } from '../../src/buying/index.ts';
@@ -43,7 +43,7 @@ const problem = (more: Partial<PurchaseProblem>): PurchaseProblem => ({
   ...more,
 });
 
-const planOf = (given: PurchaseProblem, way: (typeof PURCHASE_WAYS)[number] = 'money') => {
+const planOf = (given: PurchaseProblem, way: PurchaseWay = 'money') => {
   const plan = planPurchase(given, way, solvers.solve, { limitS: 10 });
   if (plan.kind !== 'planned') throw new Error(plan.kind);
   return plan;

@@ -1,7 +1,7 @@
 import { strict } from '@lanakit/core/base';
 import { ArrivalInput, BuyingTerms, OrderInput } from '@lanakit/core/buying';
 import { Type } from '@sinclair/typebox';
-import { listed, made, ok, reply, versioned } from '../http/replies.ts';
+import { filed, listed, made, ok, reply, versioned } from '../http/replies.ts';
 import { route, type Route } from '../http/route.ts';
 import type { BuyingService } from '../services/buyingService.ts';
 import type { OrderService } from '../services/orderService.ts';
@@ -14,6 +14,13 @@ export const buyingRoutes = (buying: BuyingService, orders: OrderService): Route
     summary: 'What runs ahead want of the shelf, by when, and what is on its way',
     answers: [200],
     handle: async () => ok(await buying.wanted()),
+  }),
+  route({
+    method: 'get',
+    path: '/buying/calendar',
+    summary: 'Days to order by, to begin by and to expect parcels on, as iCalendar',
+    answers: [200],
+    handle: async () => filed(await buying.calendar()),
   }),
   route({
     method: 'put',
@@ -73,6 +80,20 @@ const orderRoutes = (orders: OrderService): Route[] => [
     ifMatch: true,
     answers: [200],
     handle: ({ params: { id }, body, version }) => versioned(orders.save(id, version, body)),
+  }),
+  route({
+    method: 'get',
+    path: '/orders/:id/sheet/pdf',
+    summary: 'An order as it is sent, as PDF',
+    answers: [200],
+    handle: async ({ params: { id }, signal }) => filed(await orders.pdf(id, signal)),
+  }),
+  route({
+    method: 'get',
+    path: '/orders/:id/sheet/csv',
+    summary: 'An order as it is sent, as a table',
+    answers: [200],
+    handle: ({ params: { id } }) => filed(orders.csv(id)),
   }),
   ...stageRoutes(orders),
 ];

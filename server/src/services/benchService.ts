@@ -30,6 +30,7 @@ import { todayOf, type ServiceDeps } from './deps.ts';
 import { answering } from './refusal.ts';
 import { unknownOneByOne, unlessDamaged } from './oneByOne.ts';
 import { drawingOf, shortInOrder } from './runDrawing.ts';
+import { benchBuying } from './benchBuying.ts';
 import { warmPlans } from './warmPlans.ts';
 import { figureOfPattern } from './patternLine.ts';
 import { designsOf, gearOf, planAfter, revisionOf, runsAhead, shelfOf, woolStamp } from './runSources.ts';
@@ -43,13 +44,16 @@ export const benchService = ({ store, now }: ServiceDeps) =>
     async today(): Promise<Bench> {
       const today = todayOf(now());
       await warmPlans(store, today);
-      return store.remember(['things', 'ledger', 'patterns', 'runs', 'needles'], `bench of ${today}`, () =>
-        benchOf(store, today),
+      const bench = store.remember(
+        ['things', 'ledger', 'patterns', 'runs', 'needles'],
+        `bench of ${today}`,
+        () => benchOf(store, today),
       );
+      return { ...bench, buying: benchBuying(store, today) };
     },
   });
 
-function benchOf(store: Store, today: string): Bench {
+function benchOf(store: Store, today: string): Omit<Bench, 'buying'> {
   const drawn = planInOrder(runsAhead(store, today), (run, promisedG) => planAfter(store, run, promisedG));
   const shorts = shortRuns(
     store,

@@ -12,14 +12,16 @@ import {
 } from '@lanakit/core/buying';
 import type { Problem } from '@lanakit/core/problems';
 import { blankLot, toMilli } from '@lanakit/core/shelf';
-import { todayOf, type ServiceDeps } from './deps.ts';
+import { orderPaper, paperTable } from '@lanakit/core/papers';
+import { LABEL_SHEET } from '@lanakit/core/run';
+import { todayOf, type WorkDeps } from './deps.ts';
 import { ITEM_KINDS } from './itemKinds.ts';
 import { answering, assertSound, foundOr, Refusal } from './refusal.ts';
 
 export type OrderService = ReturnType<typeof orderService>;
 
 /** What is ordered of suppliers: drafted, sent, come. */
-export function orderService({ store, now, newId }: ServiceDeps) {
+export function orderService({ store, now, newId, work }: WorkDeps) {
   const { orders, items, stock } = store;
   const at = () => now().toISOString();
   const found = (id: string): Order => foundOr(orders.find(id));
@@ -138,6 +140,22 @@ export function orderService({ store, now, newId }: ServiceDeps) {
         return write(id, version, { ...next, arrivals, stage: hasClosed ? 'closed' : 'ordered' });
       });
     },
+    /** @param signal nobody waits for it any more */
+    async pdf(id: string, signal?: AbortSignal) {
+      const name = `${fileName(found(id))}.pdf`;
+      const make = () => ({
+        paper: orderPaper(found(id)),
+        page: 'a4' as const,
+        labels: LABEL_SHEET,
+        hasCropMarks: false,
+      });
+      return { bytes: await work.setPdf(make, signal), mime: 'application/pdf', name };
+    },
+    csv(id: string) {
+      const order = found(id);
+      const bytes = Buffer.from(paperTable(orderPaper(order)), 'utf8');
+      return { bytes, mime: 'text/csv; charset=utf-8', name: `${fileName(order)}.csv` };
+    },
     /** The last arrival was a slip: what it put on the shelf is taken off again. */
     takeBack(id: string, version: number): Order {
       const order = inStage(id, 'ordered', 'closed');
@@ -170,3 +188,6 @@ function freeName(name: string, taken: readonly string[]): string {
     if (!taken.includes(tried)) return tried;
   }
 }
+
+const fileName = ({ supplierName, orderedOn }: Order): string =>
+  ['order', supplierName.replaceAll(/[^\p{L}\p{N}]+/gu, '-').toLowerCase(), orderedOn ?? 'draft'].join('-');

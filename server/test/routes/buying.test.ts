@@ -259,4 +259,29 @@ describe('what runs want', () => {
     await put(`/stock/levels/${fibre.id}`, { least: null }).expect(200);
     expect((await getOne<Buying>('/buying')).things.find(({ id }) => id === fibre.id)?.least).toBeNull();
   });
+
+  test('a calendar has the days to order by, to begin by and to expect parcels on', async () => {
+    const things = await shelf();
+    const revisionId = await publish(studio, await addPattern(studio, ballPattern(things.fibre.id)));
+    await add(studio, '/runs', runInput(revisionId, { name: 'Big class', seats: 12, date: '2026-12-12' }));
+    const draft = await add<Order>(studio, '/orders', orderInput(things));
+    await ifMatch('post', `/orders/${draft.id}/sent`, 1).expect(200);
+    const { text } = await request(studio.app).get('/api/buying/calendar').expect(200);
+    const events = text.split('BEGIN:VEVENT').slice(1);
+    const dayOf = (words: string) =>
+      /DTSTART;VALUE=DATE:(\d+)/.exec(events.find((event) => event.includes(words)) ?? '')?.[1];
+    expect(dayOf('Parcel from Harbour Wool')).toBe('20261201');
+    const { runs } = await getOne<Buying>('/buying');
+    expect(dayOf('Begin Big class')).toBe(runs[0]?.prepareBy.replaceAll('-', ''));
+  });
+
+  test('an order goes out as a table and as a paper, in the supplier’s own words', async () => {
+    const things = await shelf();
+    const { id } = await add<Order>(studio, '/orders', orderInput(things));
+    const table = (await request(studio.app).get(`/api/orders/${id}/sheet/csv`).expect(200)).text;
+    expect(table).toContain('HW-1');
+    expect(table).toContain('32.50');
+    const paper = await request(studio.app).get(`/api/orders/${id}/sheet/pdf`).buffer(true).expect(200);
+    expect(paper.headers['content-type']).toContain('application/pdf');
+  });
 });

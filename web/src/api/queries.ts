@@ -2,6 +2,7 @@ import type {
   BackupContents,
   Bench,
   BinnedThing,
+  Buying,
   HistoryEntry,
   FoundAnswer,
   HistoryState,
@@ -20,6 +21,7 @@ import type {
   RunTicks,
   StoredPattern,
 } from '@lanakit/core/api';
+import type { Order } from '@lanakit/core/buying';
 import { type Wool, woolOnShelf } from '@lanakit/core/engine';
 import type { ImportRecord } from '@lanakit/core/files';
 import type { BreakageEvidence } from '@lanakit/core/needles';
@@ -255,3 +257,7 @@ export type RevisionHead = Omit<Revision, 'document'>;
 
 export const useRevisionsOf = (patternId: string | null): Resource<Items<RevisionHead>> =>
   useSWR(patternId === null ? null : `/patterns/${patternId}/revisions`, get<Items<RevisionHead>>);
+
+/** What runs ahead want, by when, and what is on its way. */
+export const useBuying = (): Resource<Buying> => useSWR('/buying', get<Buying>);
+export const useOrders = (): Resource<Items<Order>> => useList('/orders');

@@ -3,6 +3,7 @@ import { needleName, unitOfFinding } from '@lanakit/core/shelf';
 import { piecesLine, tooLargeWords, wantedName } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { useFindings, useNeedles } from '../api/queries.ts';
+import { ComingNow } from '../ui/ComingNow.tsx';
 import { findingAmount } from '../words/show.ts';
 import styles from './PortionsTable.module.css';
 import { SpareField } from './SpareField.tsx';
@@ -64,7 +65,10 @@ export function FindingsTable({ runPlan, draft }: { runPlan: Planned; draft: Run
               </td>
               <td>{row.onHand === null ? <span className="red">not counted</span> : show(row.onHand)}</td>
               <td>{row.promised > 0 ? show(row.promised) : '–'}</td>
-              <td className="red">{row.short !== null && row.short > 0 && show(row.short)}</td>
+              <td className="red">
+                {row.short !== null && row.short > 0 && show(row.short)}
+                {row.short !== 0 && <ComingNow itemId={row.findingId} className="as-block" />}
+              </td>
               <td>
                 {row.putUps !== null && row.putUps > 0 ? row.putUps : '–'}
                 {row.putUps !== null && row.putUps > 0 && !row.isFewestProven && (

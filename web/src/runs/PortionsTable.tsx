@@ -1,6 +1,7 @@
 import { Term } from '../ui/Term.tsx';
 import type { FibrePortion, PackGroup, PortionLine, RunFibre, RunInput } from '@lanakit/core/run';
 import { groupWords, ROLE_WORDS } from '@lanakit/core/words';
+import { ComingNow } from '../ui/ComingNow.tsx';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { HowItCame } from '../ui/look/HowItCame.tsx';
 import { portionCame } from '../words/portionCame.ts';
@@ -156,7 +157,10 @@ function FibreRows({ runFibre, runPlan, input }: { runFibre: RunFibre } & Portio
             </>
           )}
         </td>
-        <td className="red">{(runFibre.shortG ?? 0) > 0 && total(runFibre.shortG ?? 0)}</td>
+        <td className="red">
+          {(runFibre.shortG ?? 0) > 0 && total(runFibre.shortG ?? 0)}
+          {runFibre.shortG !== 0 && <ComingNow itemId={runFibre.fibreId} className="as-block" />}
+        </td>
       </tr>
       <LineRows cells={cells} runPlan={runPlan} input={input} />
       {[...togetherWords(cells, input)].map(([words, packs]) => (

@@ -1,6 +1,6 @@
 import { RUN_BOUNDS, seatsOf } from '@lanakit/core/run';
 import { Button } from 'antd';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { counted } from '../words/show.ts';
 import { Room } from './Room.tsx';
@@ -86,13 +86,11 @@ export function WhoComes({ runId, runPlan, draft }: WhoComesProps) {
   );
 }
 
-/** The seat that is open: first the one that was asked for, as by who found a person. */
+/** The seat that is open: the one that was asked for, as by who found a person, until another is chosen. */
 function useAskedSeat(seats: number) {
-  const asked = Number(useSearchParams()[0].get('seat'));
-  const isSeat = Number.isInteger(asked) && asked >= 1 && asked <= seats;
-  const [chosen, setChosen] = useState<number | null>(isSeat ? asked : null);
-  useEffect(() => {
-    if (isSeat) setChosen(asked);
-  }, [isSeat, asked]);
-  return [chosen, setChosen] as const;
+  const number = Number(useSearchParams()[0].get('seat'));
+  const asked = Number.isInteger(number) && number >= 1 && number <= seats ? number : null;
+  const [chosen, setChosen] = useState({ asked, seat: asked });
+  const choose = (seat: number | null) => setChosen({ asked, seat });
+  return [chosen.asked === asked ? chosen.seat : asked, choose] as const;
 }

@@ -9,10 +9,12 @@ import { REASON_WORDS, UNIT_WORDS } from '@lanakit/core/words';
 import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import { useMovements } from '../api/queries.ts';
+import { ComingNow } from '../ui/ComingNow.tsx';
 import { Field } from '../ui/fields/Field.tsx';
 import { NumberField } from '../ui/fields/NumberField.tsx';
 import { showDay } from '../words/show.ts';
 import { showSigned } from '../words/shelfWords.ts';
+import { LevelField } from './LevelField.tsx';
 import styles from './Panel.module.css';
 import { perform } from '../api/mutations/mutation.ts';
 import { enterMovement } from '../api/mutations/shelf.ts';
@@ -45,6 +47,7 @@ export function LedgerSection({ itemId, unit, lots }: LedgerSectionProps) {
           </Button>
         )}
       </div>
+      <ComingNow itemId={itemId} className="as-block" />
       {isEntering && (
         <EnterMovement itemId={itemId} unit={unit} lots={lots} onDone={() => setEntering(false)} />
       )}
@@ -62,6 +65,7 @@ export function LedgerSection({ itemId, unit, lots }: LedgerSectionProps) {
           all {data.items.length} lines
         </button>
       )}
+      <LevelField itemId={itemId} unit={unit} />
     </section>
   );
 }

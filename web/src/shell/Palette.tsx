@@ -139,6 +139,8 @@ function useEntries(text: string, { onHelp, onWord }: Asks): FoundEntries {
     { key: 'patterns', name: 'Patterns', kind: 'place', run: go('/patterns') },
     { key: 'shelf', name: 'Shelf', kind: 'place', run: go('/shelf') },
     { key: 'runs', name: 'Runs', kind: 'place', run: go('/runs') },
+    { key: 'buying', name: 'Buying', kind: 'place', run: go('/buying') },
+    { key: 'orders', name: 'Orders: what is on its way', kind: 'place', run: go('/buying/orders') },
     { key: 'backups', name: 'Backups', kind: 'place', run: go('/backups') },
     { key: 'bin', name: 'Bin: what was deleted', kind: 'place', run: go('/bin') },
   ];

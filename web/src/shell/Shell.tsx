@@ -23,6 +23,7 @@ const PLACES = [
   { to: '/patterns', name: 'Patterns' },
   { to: '/shelf', name: 'Shelf' },
   { to: '/runs', name: 'Runs' },
+  { to: '/buying', name: 'Buying' },
 ] as const;
 
 /** The top bar over every place, and what opens from anywhere. */

@@ -1,0 +1,49 @@
+import { arrivedOfLine, goodsOfOrder, type Order } from '../buying/index.ts';
+import { showDay } from '../words/index.ts';
+import * as cells from './cell.ts';
+import { left, type Paper, right, row, section, wide } from './paper.ts';
+
+const money = (minor: number): string => (minor / 100).toFixed(2);
+
+/** An order as it is sent, in the supplier’s own words where it has any. */
+export function orderPaper(order: Order): Paper {
+  const { supplierName, lines, carriageMinor, expectedOn, orderedOn, note } = order;
+  return {
+    name: 'order',
+    title: `Order: ${supplierName}`,
+    head: [
+      ...(orderedOn === null ? ['Not sent yet'] : [`Sent on ${showDay(orderedOn)}`]),
+      ...(expectedOn === null ? [] : [`Expected on ${showDay(expectedOn)}`]),
+    ],
+    sections: [
+      section('To order', {
+        notes: note === '' ? [] : [note],
+        columns: [right('Packs'), left('Article'), wide('What'), right('Each'), right('Sum'), right('Here')],
+        rows: lines.map((line, at) =>
+          row(
+            [
+              cells.count(line.packs),
+              line.reference,
+              line.name,
+              money(line.priceEachMinor),
+              money(line.packs * line.priceEachMinor),
+              order.stage === 'drafted' ? '' : cells.count(arrivedOfLine(order, at)),
+            ],
+            { ticks: 1 },
+          ),
+        ),
+      }),
+      section('Sum', {
+        columns: [wide('What'), right('Sum')],
+        rows: [
+          row(['Goods', money(goodsOfOrder(order))]),
+          row(['Carriage', money(carriageMinor)]),
+          row(['Together', money(goodsOfOrder(order) + carriageMinor)]),
+        ],
+      }),
+    ],
+    labels: [],
+    figures: {},
+    foot: 'Prices as they were known when it was drafted.',
+  };
+}

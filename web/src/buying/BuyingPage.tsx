@@ -1,0 +1,74 @@
+import type { Buying } from '@lanakit/core/api';
+import type { Order } from '@lanakit/core/buying';
+import type { Supplier } from '@lanakit/core/shelf';
+import { Segmented } from 'antd';
+import { lazy, Suspense } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { useBuying, useOrders, useSuppliers } from '../api/queries.ts';
+import { Loading } from '../shell/Loading.tsx';
+import { counted } from '../words/show.ts';
+import styles from './BuyingPage.module.css';
+import { ToOrder } from './ToOrder.tsx';
+import { useAskedPurchase } from './useAskedPurchase.ts';
+import { Wanted } from './Wanted.tsx';
+import { WhichRuns } from './WhichRuns.tsx';
+
+const Orders = lazy(async () => ({ default: (await import('./Orders.tsx')).Orders }));
+
+type Side = 'wanted' | 'orders';
+
+/** What is wanted, what to order, what came. */
+export function BuyingPage() {
+  const buying = useBuying();
+  const suppliers = useSuppliers();
+  const orders = useOrders();
+  if (!buying.data || !suppliers.data || !orders.data)
+    return <Loading error={buying.error ?? suppliers.error ?? orders.error} />;
+  return <OnTable buying={buying.data} suppliers={suppliers.data.items} orders={orders.data.items} />;
+}
+
+interface OnTableProps {
+  buying: Buying;
+  suppliers: readonly Supplier[];
+  orders: readonly Order[];
+}
+
+function OnTable({ buying, suppliers, orders }: OnTableProps) {
+  const side: Side = useParams()['side'] === 'orders' ? 'orders' : 'wanted';
+  const navigate = useNavigate();
+  const open = orders.filter(({ stage }) => stage === 'drafted' || stage === 'ordered').length;
+  return (
+    <main className={styles.page}>
+      <header className={`sheet ${styles.header}`}>
+        <h1>Buying</h1>
+        <Segmented<Side>
+          aria-label="What of buying"
+          value={side}
+          options={[
+            { value: 'wanted', label: 'Wanted and to order' },
+            { value: 'orders', label: open > 0 ? `Orders, ${counted(open, 'open', 'open')}` : 'Orders' },
+          ]}
+          onChange={(next) => void navigate(next === 'wanted' ? '/buying' : '/buying/orders')}
+        />
+      </header>
+      {side === 'wanted' ? (
+        <WantedSide buying={buying} suppliers={suppliers} />
+      ) : (
+        <Suspense fallback={null}>
+          <Orders buying={buying} orders={orders} suppliers={suppliers} />
+        </Suspense>
+      )}
+    </main>
+  );
+}
+
+function WantedSide({ buying, suppliers }: Omit<OnTableProps, 'orders'>) {
+  const asked = useAskedPurchase(buying, suppliers);
+  return (
+    <div className={styles.columns}>
+      <WhichRuns buying={buying} suppliers={suppliers} asked={asked} />
+      <Wanted buying={buying} asked={asked} />
+      <ToOrder buying={buying} suppliers={suppliers} asked={asked} />
+    </div>
+  );
+}

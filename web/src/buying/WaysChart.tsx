@@ -1,0 +1,55 @@
+import { PURCHASE_WAYS, type PurchasePlan } from '@lanakit/core/buying';
+import { useMemo } from 'react';
+import { Chart, type ChartOption } from '../ui/Chart.tsx';
+import { WAY_WORDS } from '../words/buyingWords.ts';
+import { showMoney } from '../words/show.ts';
+
+/** What each way costs, and how much of that lies over afterwards. */
+export function WaysChart({ plans }: { plans: readonly PurchasePlan[] }) {
+  const option = useMemo((): ChartOption => waysOption(plans), [plans]);
+  if (plans.length < PURCHASE_WAYS.length) return null;
+  return <Chart option={option} heightPx={CHART_PX} label={spoken(plans)} />;
+}
+
+const CHART_PX = 132;
+
+const spoken = (plans: readonly PurchasePlan[]): string =>
+  plans
+    .map(
+      ({ way, purchase }) =>
+        `${WAY_WORDS[way].name}: ${showMoney(purchase.totalMinor)}, of which ${showMoney(purchase.leftOverMinor)} is left over`,
+    )
+    .join('; ');
+
+function waysOption(plans: readonly PurchasePlan[]): ChartOption {
+  const carriageOf = ({ purchase }: PurchasePlan) =>
+    purchase.parcels.reduce((sum, { carriageMinor }) => sum + carriageMinor, 0);
+  const bars = (name: string, token: string, minorOf: (plan: PurchasePlan) => number) => ({
+    type: 'bar' as const,
+    name,
+    stack: 'money',
+    barWidth: 14,
+    color: token,
+    data: plans.map((plan) => Math.round(minorOf(plan)) / 100),
+  });
+  return {
+    grid: { left: 104, right: 48, top: 24, bottom: 4 },
+    legend: { top: 0, left: 0, itemWidth: 10, itemHeight: 10 },
+    tooltip: { trigger: 'axis', axisPointer: { type: 'none' } },
+    xAxis: { type: 'value', show: false },
+    yAxis: {
+      type: 'category',
+      inverse: true,
+      data: plans.map(({ way }) => WAY_WORDS[way].name),
+      axisLine: { show: false },
+      axisTick: { show: false },
+    },
+    series: [
+      bars('used', 'action', (plan) =>
+        Math.max(0, plan.purchase.totalMinor - carriageOf(plan) - plan.purchase.leftOverMinor),
+      ),
+      bars('left over', 'line', ({ purchase }) => purchase.leftOverMinor),
+      bars('carriage', 'amber', carriageOf),
+    ],
+  };
+}

@@ -1,0 +1,21 @@
+import { Link } from 'react-router';
+import { useBuying } from '../api/queries.ts';
+import { findingAmount, showDay } from '../words/show.ts';
+
+/** What is on order of a thing, and when it is expected; nothing where nothing is. */
+export function ComingNow({ itemId, className = '' }: { itemId: string; className?: string }) {
+  const { data } = useBuying();
+  const coming = data?.coming.filter(({ itemId: ordered }) => ordered === itemId) ?? [];
+  const unit = data?.things.find(({ id }) => id === itemId)?.unit;
+  if (!data || !unit) return null;
+  return coming.map(({ orderId, amount, on }) => (
+    <Link key={`${orderId} ${amount}`} to={`/buying/orders?open=${orderId}`} className={`small ${className}`}>
+      {findingAmount(amount, unit)} coming
+      {on === null
+        ? ', nobody knows when'
+        : on < data.today
+          ? `, was due ${showDay(on)}`
+          : ` by ${showDay(on)}`}
+    </Link>
+  ));
+}
