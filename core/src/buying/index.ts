@@ -9,47 +9,26 @@ export {
   orderBy,
   prepareBy,
 } from './days.ts';
-export { type NotOffered, type Offered, packsOffered } from './packsOffered.ts';
+export { type NotOffered } from './packsOffered.ts';
 export {
   isNothingNeeded,
-  type PlannedPurchase,
   planPurchase,
-  type PlanTerms,
   PURCHASE_WAYS,
   type PurchasePlan,
   type PurchaseWay,
 } from './planPurchase.ts';
 export {
   type Bought,
-  isInTime,
-  leastUnitPricesMinor,
-  type Need,
   neededOf,
-  type NeededBy,
-  type PackContent,
-  type PackCounts,
   type PackOffer,
   type Parcel,
-  priceEachMinor,
-  type PriceStep,
-  type Purchase,
   type PurchaseLine,
   purchaseOf,
   type PurchaseProblem,
   type SupplierTerms,
-  type Unmet,
   unmetBy,
 } from './purchase.ts';
-export {
-  type RunDrawn,
-  type Want,
-  WANT_USES,
-  type WantedFor,
-  type WantOfRun,
-  wantsOfRuns,
-  type WantSources,
-  type WantUse,
-} from './wants.ts';
+export { type RunDrawn, type Want, wantsOfRuns, type WantSources, type WantUse } from './wants.ts';
 export {
   type Arrival,
   type ArrivalDifference,
@@ -57,7 +36,6 @@ export {
   type ArrivedGoods,
   arrivedGoods,
   arrivedOfLine,
-  type ArrivedStock,
   checkArrival,
   checkOrder,
   comingOf,
@@ -67,10 +45,8 @@ export {
   type Order,
   OrderDocument,
   OrderInput,
-  OrderLine,
   orderOfParcel,
   type OrderProblem,
-  OrderStage,
   orderState,
   type OrderState,
 } from './order.ts';
@@ -80,9 +56,7 @@ export {
   type BuyingChoices,
   buyingDays,
   type BuyingDays,
-  type LastOrderDay,
   sellersOf,
-  type Sellers,
   needsOf,
   orderByOfParcel,
 } from './purchaseProblem.ts';

@@ -17,7 +17,7 @@ const Day = Type.String({ minLength: 10, maxLength: 10, description: 'calendar d
 const Money = Type.Integer({ description: 'integer minor units' });
 
 /** So many packs of one kind, of one thing or an assortment of several. */
-export const OrderLine = Type.Object(
+const OrderLine = Type.Object(
   {
     name: Type.String({ maxLength: 120, description: 'what is ordered, as this studio calls it' }),
     reference: Type.String({ maxLength: 60, description: 'what the supplier calls it' }),
@@ -36,7 +36,7 @@ export const OrderLine = Type.Object(
   },
   strict,
 );
-export type OrderLine = Static<typeof OrderLine>;
+type OrderLine = Static<typeof OrderLine>;
 
 /** What is asked of one supplier at once. */
 export const OrderInput = Type.Object(
@@ -84,7 +84,7 @@ const ArrivedStock = Type.Object(
   },
   strict,
 );
-export type ArrivedStock = Static<typeof ArrivedStock>;
+type ArrivedStock = Static<typeof ArrivedStock>;
 
 const Arrival = Type.Object(
   {
@@ -98,8 +98,8 @@ const Arrival = Type.Object(
 export type Arrival = Static<typeof Arrival>;
 
 const ORDER_STAGES = ['drafted', 'ordered', 'closed', 'dropped'] as const;
-export const OrderStage = oneOf(ORDER_STAGES);
-export type OrderStage = (typeof ORDER_STAGES)[number];
+const OrderStage = oneOf(ORDER_STAGES);
+type OrderStage = (typeof ORDER_STAGES)[number];
 
 /** An order with how far it has come. */
 export const OrderDocument = Type.Object(

@@ -1,11 +1,11 @@
 /** What one pack holds of one thing, in the unit the thing is stocked in. */
-export interface PackContent {
+interface PackContent {
   readonly itemId: string;
   readonly amount: number;
 }
 
 /** From so many packs on each of them costs so much, integer minor units. */
-export interface PriceStep {
+interface PriceStep {
   readonly from: number;
   readonly priceMinor: number;
 }
@@ -98,7 +98,7 @@ export interface Purchase {
 export const neededOf = ({ tiers }: Need): number => tiers.at(-1)?.amount ?? 0;
 
 /** What each costs where so many are bought. */
-export const priceEachMinor = ({ steps }: PackOffer, packs: number): number =>
+const priceEachMinor = ({ steps }: PackOffer, packs: number): number =>
   steps.findLast(({ from }) => from <= packs)?.priceMinor ?? steps[0]?.priceMinor ?? 0;
 
 /** The least a unit of each thing is sold for, minor units, unrounded: of an assortment its share by amount. */

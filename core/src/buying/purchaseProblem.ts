@@ -91,7 +91,7 @@ export function orderByOfParcel(
 }
 
 /** A run’s last day to order for: what is short of it, from whoever is quickest. */
-export interface LastOrderDay {
+interface LastOrderDay {
   /** Null: nobody says how long it takes, or nobody sells what is short. */
   readonly day: string | null;
   /** The thing that has to be ordered first. */

@@ -9,10 +9,10 @@ import {
 import { type StockUnit, wantedKey } from '../shelf/index.ts';
 
 /** What a run wants something for. */
-export const WANT_USES = ['packs', 'loss', 'spare', 'packaging', 'lent', 'blend'] as const;
+const WANT_USES = ['packs', 'loss', 'spare', 'packaging', 'lent', 'blend'] as const;
 export type WantUse = (typeof WANT_USES)[number];
 
-export interface WantedFor {
+interface WantedFor {
   readonly use: WantUse;
   /** In the thing’s unit. */
   readonly amount: number;
@@ -21,7 +21,7 @@ export interface WantedFor {
 }
 
 /** What one run wants of a thing, after all runs that draw before it. */
-export interface WantOfRun {
+interface WantOfRun {
   readonly runId: string;
   readonly uses: readonly WantedFor[];
   readonly wanted: number;

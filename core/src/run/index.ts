@@ -52,8 +52,6 @@ export {
 export {
   MINUTES_A_BLEND,
   MINUTES_A_CUT,
-  MINUTES_A_PACK,
-  MINUTES_A_WEIGHING,
   prepareMinutes,
   type PrepareMinutes,
 } from './prepare/prepareMinutes.ts';

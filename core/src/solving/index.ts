@@ -4,12 +4,9 @@ export {
   type LinearModel,
   modelBuilder,
   type ModelBuilder,
-  type Relaxed,
-  type Row,
   type Solved,
   type Solver,
   type Solvers,
   type SolveTerms,
   type Term,
-  type Variable,
 } from './model.ts';

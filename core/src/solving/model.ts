@@ -4,14 +4,14 @@ export interface LinearModel {
   readonly rows: readonly Row[];
 }
 
-export interface Variable {
+interface Variable {
   readonly min: number;
   readonly max: number;
   readonly isWhole: boolean;
 }
 
 /** min ≤ Σ factor · variable ≤ max */
-export interface Row {
+interface Row {
   readonly terms: readonly Term[];
   readonly min: number;
   readonly max: number;

@@ -7,9 +7,9 @@ import { workMinutes } from '../../pattern/index.ts';
 export const MINUTES_A_CUT = 0.5;
 export const MINUTES_A_BLEND = 12;
 /** One portion onto the scale and into its bag. */
-export const MINUTES_A_WEIGHING = 0.75;
+const MINUTES_A_WEIGHING = 0.75;
 /** One pack put together and closed. */
-export const MINUTES_A_PACK = 1.5;
+const MINUTES_A_PACK = 1.5;
 
 /** Work before the day of a run, in minutes: what is weighed, packed, cut, blended and half made. */
 export interface PrepareMinutes {
