@@ -4,6 +4,8 @@ export {
   type LinearModel,
   modelBuilder,
   type ModelBuilder,
+  type Relaxed,
+  type RelaxedSolver,
   type Solved,
   type Solver,
   type Solvers,

@@ -55,7 +55,7 @@ export interface Relaxed {
 }
 
 /** Null: it has none. */
-type RelaxedSolver = (model: LinearModel, costs: readonly number[]) => Relaxed | null;
+export type RelaxedSolver = (model: LinearModel, costs: readonly number[]) => Relaxed | null;
 
 export interface Solvers {
   readonly solve: Solver;
