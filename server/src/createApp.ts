@@ -14,6 +14,7 @@ import { benchRoutes } from './routes/bench.ts';
 import { startRoutes } from './routes/starts.ts';
 import { binRoutes } from './routes/bin.ts';
 import { buyingRoutes } from './routes/buying.ts';
+import { cuttingRoutes } from './routes/cutting.ts';
 import { historyRoutes } from './routes/history.ts';
 import { importRoutes } from './routes/imports.ts';
 import { itemRoutes } from './routes/items.ts';
@@ -79,6 +80,7 @@ export function allRoutes(services: Services): Route[] {
     ...itemRoutes(services),
     ...stockRoutes(services.stock),
     ...buyingRoutes(services.buying, services.orders),
+    ...cuttingRoutes(services.cutting),
     ...importRoutes(services.imports),
     ...patternRoutes(services.patterns),
     ...patternFileRoutes(services.patternFiles),

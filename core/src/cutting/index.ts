@@ -25,3 +25,22 @@ export {
   type SheetTask,
   wasteOfSheet,
 } from './sheetTask.ts';
+export {
+  amountOfCut,
+  checkCutting,
+  checkCuttingTerms,
+  CUTTING_BOUNDS,
+  CUTTING_TERMS,
+  CuttingDocument,
+  CuttingInput,
+  type CuttingPlan,
+  type CuttingProblem,
+  CuttingTerms,
+  type CutLine,
+  type CutPart,
+  type CutStock,
+  type PlannedPiece,
+  stockOfSheet,
+  stockOfStick,
+  wasteOfStock,
+} from './cuttingPlan.ts';

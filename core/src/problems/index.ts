@@ -1,5 +1,6 @@
 import type { BaseProblem } from '../base/index.ts';
 import type { BuyingProblem, OrderProblem } from '../buying/index.ts';
+import type { CuttingProblem } from '../cutting/index.ts';
 import type { TrayProblem } from '../needles/index.ts';
 import type { PatternProblem } from '../pattern/index.ts';
 import type { RunProblem } from '../run/index.ts';
@@ -22,6 +23,7 @@ export type Problem =
   | StartProblem
   | BuyingProblem
   | OrderProblem
+  | CuttingProblem
   | RowProblem
   | RequestProblem;
 

@@ -186,6 +186,10 @@ export function problemWords(problem: Problem): string {
       );
     case 'arrival_empty':
       return 'Say what came, or that nothing more will.';
+    case 'part_outside':
+      return 'A piece of this plan lies outside what it is cut from. Plan it again.';
+    case 'piece_unknown':
+      return 'This plan cuts a piece that is not among those that are wanted. Plan it again.';
     case 'line_not_found':
       return 'This line is not in the order any more. Open the order again.';
     case 'day_not_read':

@@ -19,6 +19,8 @@ const EVERY: { readonly [Code in ProblemCode]: Extract<Problem, { code: Code }> 
   content_twice: { code: 'content_twice', pointer: '' },
   arrived_over: { code: 'arrived_over', pointer: '', ordered: 3, arrived: 4 },
   arrival_empty: { code: 'arrival_empty', pointer: '' },
+  part_outside: { code: 'part_outside', pointer: '', stock: 0 },
+  piece_unknown: { code: 'piece_unknown', pointer: '', key: 'x' },
   line_not_found: { code: 'line_not_found', pointer: '', line: 4 },
   day_not_read: { code: 'day_not_read', pointer: '', text: '2027-02-30' },
   days_reversed: { code: 'days_reversed', pointer: '' },

@@ -36,6 +36,8 @@ export function settleFates(deps: FateDeps): FateOf {
   settle('import', fatesOf(deps, { table: 'import', mark: 'at' }));
   settle('revision', fatesOf(deps, { table: 'revision', mark: 'published_at' }));
   settle('purchase_order', fatesOf(deps, { table: 'purchase_order', mark: 'created_at' }));
+  settle('offcut', fatesOf(deps, { table: 'offcut', mark: 'created_at' }));
+  settle('cutting_plan', fatesOf(deps, { table: 'cutting_plan', mark: 'created_at' }));
   settle('run', fatesOf(deps, { table: 'run', mark: 'created_at' }));
   const fateOf: FateOf = (table, id) => fates.get(`${table} ${id}`) ?? { id, isHere: false };
   // By what everything in them is called here.

@@ -1,5 +1,6 @@
 import { answeredKeyQueries } from './answeredKeys.ts';
 import { binQueries } from './bin.ts';
+import { cuttingQueries } from './cutting.ts';
 import { historyQueries } from './history.ts';
 import { importQueries } from './imports.ts';
 import { itemQueries } from './items.ts';
@@ -47,10 +48,12 @@ export function createStore(db: Db) {
   const items = itemQueries(db, sound, history);
   const stock = stockQueries(db, sound);
   const memory = remembered(db);
+  const settings = settingQueries(db, sound);
+  const cutting = cuttingQueries(db, sound);
   return {
     items,
     stock,
-    shelf: shelfReader(items, stock, memory.remember),
+    shelf: shelfReader(items, stock, memory.remember, () => cutting.cutFrom(settings)),
     imports: importQueries(db),
     patterns: patternQueries(db, sound, history, memory.rememberAs),
     pictures: pictureQueries(db),
@@ -58,7 +61,8 @@ export function createStore(db: Db) {
     runs: runQueries(db, sound, history),
     trays: trayQueries(db, sound),
     orders: orderQueries(db, sound),
-    settings: settingQueries(db),
+    settings,
+    cutting,
     studio: studioQueries(db),
     /** Some of each, by page. */
     lists: listQueries(db),

@@ -16,6 +16,8 @@ const TABLE_OF_KEY: Readonly<Record<string, string>> = {
   supplierId: 'item',
   needleId: 'item',
   lotId: 'lot',
+  offcutId: 'offcut',
+  runId: 'run',
   pictureId: 'picture',
   revisionId: 'revision',
   patternId: 'pattern',

@@ -36,6 +36,7 @@ const SEALED_COLUMNS = [
   { table: 'item', column: 'properties', seal: 'properties_seal' },
   { table: 'lot', column: 'properties', seal: 'properties_seal' },
   { table: 'purchase_order', column: 'document', seal: 'document_seal' },
+  { table: 'cutting_plan', column: 'document', seal: 'document_seal' },
 ] as const;
 
 /** Where the seal of a document stands; null: it has none. */

@@ -1,8 +1,9 @@
 import { fromMilli, toMilli } from '@lanakit/core/shelf';
 import type { Db } from './openDatabase.ts';
+import type { SoundReader } from './sound.ts';
 
 /** What the maker says of her days and ways, and below how much a thing runs low. */
-export function settingQueries(db: Db) {
+export function settingQueries(db: Db, sound: SoundReader) {
   const select = db.prepare<[string], string>('SELECT document FROM setting WHERE name = ?').pluck();
   const upsert = db.prepare(`
     INSERT INTO setting (name, document, updated_at) VALUES (@name, @document, @at)
@@ -17,7 +18,8 @@ export function settingQueries(db: Db) {
   return {
     /** Null: she has said nothing. @typeParam T what its schema checked when it was written */
     find: <T>(name: string): T | null => {
-      const document = select.get(name);
+      // What cannot be read is as what was never said.
+      const document = sound.firstOf('setting', [() => select.get(name)], undefined);
       return document === undefined ? null : (JSON.parse(document) as T);
     },
     set: (name: string, value: unknown, at: string): void => {
@@ -25,7 +27,11 @@ export function settingQueries(db: Db) {
     },
     /** Below how much each thing runs low, in its unit; of the others she has not said. */
     levels: (): Map<string, number> =>
-      new Map(selectLevels.all().map(({ itemId, milli }) => [itemId, fromMilli(milli)])),
+      new Map(
+        sound
+          .firstOf('stock_level', [() => selectLevels.all()], [])
+          .map(({ itemId, milli }) => [itemId, fromMilli(milli)]),
+      ),
     /** @param least null: it has no level */
     setLevel: (itemId: string, least: number | null): void => {
       const milli = least === null ? 0 : toMilli(least);

@@ -279,6 +279,22 @@ const BUYING_SHEETS = [
     UPDATED,
     column('document', 'document', 'the order'),
   ]),
+  sheet('cutting-plans', 'cutting_plan', 'How sticks and sheets are cut, and what of it is done', [
+    ID,
+    VERSION,
+    column('isOpen', 'yesNo', 'it is still wanted'),
+    CREATED,
+    UPDATED,
+    column('document', 'document', 'the plan'),
+  ]),
+  sheet('shelf/offcuts', 'offcut', 'Pieces of known size among what is on hand', [
+    ID,
+    ITEM,
+    column('lengthMm', 'number', 'millimetres'),
+    column('widthMm', 'number', 'millimetres; 0: it is cut by length alone'),
+    CREATED,
+    column('goneAt', 'moment', 'since when it is cut up; ISO 8601, UTC', { canBeNull: true }),
+  ]),
   sheet(
     'settings',
     'setting',

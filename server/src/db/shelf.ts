@@ -16,6 +16,7 @@ import {
   type ToolInput,
 } from '@lanakit/core/shelf';
 import type { itemQueries, ItemKind, StoredItem } from './items.ts';
+import type { CutFromOf } from './cutting.ts';
 import type { remembered } from './remembered.ts';
 import type { OnHand, stockQueries } from './stock.ts';
 
@@ -27,6 +28,8 @@ export function shelfReader(
   items: ReturnType<typeof itemQueries>,
   stock: ReturnType<typeof stockQueries>,
   remember: ReturnType<typeof remembered>['remember'],
+  /** What is known of the pieces that things are in, by thing. */
+  cutFrom: () => CutFromOf,
 ) {
   const pieces = <T>(kind: ItemKind) => {
     const onHand = stock.onHand();
@@ -56,8 +59,14 @@ export function shelfReader(
     },
     blends,
     blend: (id: string): Blend | null => blends().find((blend) => blend.id === id) ?? null,
-    findings: (): Finding[] => pieces<FindingInput>('finding'),
-    finding: (id: string): Finding | null => piece<FindingInput>('finding', id),
+    findings: (): Finding[] => {
+      const known = cutFrom();
+      return pieces<FindingInput>('finding').map((finding) => ({ ...finding, cutFrom: known(finding.id) }));
+    },
+    finding: (id: string): Finding | null => {
+      const finding = piece<FindingInput>('finding', id);
+      return finding && { ...finding, cutFrom: cutFrom()(id) };
+    },
     needles: (): Needle[] => pieces<NeedleInput>('needle'),
     needle: (id: string): Needle | null => piece<NeedleInput>('needle', id),
     tools: (): Tool[] => pieces<ToolInput>('tool'),

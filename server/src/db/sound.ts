@@ -1,10 +1,19 @@
 import { databaseFault } from './databaseFault.ts';
 import type { Db } from './openDatabase.ts';
 
-type ListTable = 'pattern' | 'revision' | 'technique' | 'run' | 'item' | 'lot' | 'purchase_order';
+type ListTable =
+  'pattern' | 'revision' | 'technique' | 'run' | 'item' | 'lot' | 'purchase_order' | 'cutting_plan';
 
 /** What may be damaged: things with names, and what is only counted together. */
-export type SoundTable = ListTable | 'movement' | 'hand_measure' | 'needle_tap' | 'needle_closing';
+export type SoundTable =
+  | ListTable
+  | 'movement'
+  | 'hand_measure'
+  | 'needle_tap'
+  | 'needle_closing'
+  | 'setting'
+  | 'stock_level'
+  | 'offcut';
 
 /** Something that is there and cannot be read. */
 export interface Unreadable {

@@ -92,6 +92,10 @@ export const HTTP_PROBLEMS = {
     title:
       'No backup could be made, so nothing else was done. Make room on the disk, or allow writing there.',
   },
+  offcut_gone: {
+    status: 409,
+    title: 'That offcut is cut up by now. Nothing was changed; plan again from what is there.',
+  },
   order_stage: {
     status: 409,
     title: 'This order is further than that by now. Nothing was changed; open it again to see how far it is.',

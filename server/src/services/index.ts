@@ -3,6 +3,7 @@ import type { ServiceDeps, WorkDeps } from './deps.ts';
 import { benchService } from './benchService.ts';
 import { binService } from './binService.ts';
 import { buyingService } from './buyingService.ts';
+import { cuttingService } from './cuttingService.ts';
 import { guideService } from './guideService.ts';
 import { historyService } from './historyService.ts';
 import { importService } from './importService.ts';
@@ -57,6 +58,7 @@ export const createServices = (deps: WorkDeps) => {
     bench: benchService(deps),
     buying: buyingService(deps),
     orders: orderService(deps),
+    cutting: cuttingService(deps),
     lists: listService(deps),
     search: searchService(deps),
     keeping: keepingService(deps),

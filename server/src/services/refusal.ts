@@ -40,6 +40,8 @@ export type RefusalReason =
   | { readonly code: 'backup_damaged' | 'backup_not_made'; readonly reason: string }
   | { readonly code: 'backup_newer'; readonly found: number; readonly known: number }
   | { readonly code: 'run_has_left'; readonly state: string }
+  /** A piece of the shelf that was to be cut, or to be taken back, is cut up by now. */
+  | { readonly code: 'offcut_gone' }
   /** An order that is further, or not so far. */
   | { readonly code: 'order_stage'; readonly stage: string }
   /** It was given up; nothing of it was kept. */

@@ -109,6 +109,7 @@ export const NOT_PACKED_BY: ReadonlySet<string> = new Set([
   'peakG',
   'lots',
   'onHand',
+  'cutFrom',
   'peak',
   'version',
   'name',

@@ -323,7 +323,7 @@ test('the demo studio is whole: everything stored is possible, and every screen 
     findings: view.findings.length,
     needles: view.needles.length,
     suppliers: view.suppliers.length,
-  }).toEqual({ fibres: 28, blends: 3, findings: 25, needles: 10, suppliers: 3 });
+  }).toEqual({ fibres: 28, blends: 3, findings: 25, needles: 10, suppliers: 4 });
   for (const spec of Object.values(ITEM_KINDS)) {
     for (const item of spec.all(store)) expect(spec.check(item, item.id, store)).toEqual([]);
   }

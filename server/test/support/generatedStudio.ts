@@ -1,4 +1,5 @@
 import { BUYING_TERMS } from '@lanakit/core/buying';
+import { CUTTING_TERMS } from '@lanakit/core/cutting';
 import { BLANK_STEP, OWN_RIGHTS } from '@lanakit/core/pattern';
 import type { Run, RunState } from '@lanakit/core/run';
 import {
@@ -143,6 +144,26 @@ const DEEDS: Readonly<Record<string, Doing>> = {
     const lines = [{ line: 0, packs: 1 + (deed.pick % 2), paidEachMinor: 400 }];
     const arrival = { on: '2026-12-05', lines, lotName: deed.words, isLast: deed.pick % 3 === 0 };
     return order && studio.services.orders.arrive(id, order.version, arrival);
+  },
+  cuttingPlan: (studio, deed) => {
+    const itemId = oneOf(idsIn(studio, 'item', `${alive} AND kind = 'finding'`), deed);
+    const runId = oneOf(idsIn(studio, 'run', alive), deed);
+    const piece = { key: 'p', name: deed.words, runId, lengthMm: 100, widthMm: 0 };
+    const part = { yMm: 0, widthMm: 0, isTurned: false };
+    const parts = [
+      { ...part, kind: 'piece' as const, key: 'p', xMm: 0, lengthMm: 100, isKept: false },
+      { ...part, kind: 'rest' as const, key: null, xMm: 100, lengthMm: 180, isKept: true },
+    ];
+    return studio.services.cutting.take({
+      itemId,
+      pieces: [piece],
+      terms: CUTTING_TERMS,
+      stocks: [{ source: 'whole', offcutId: null, lengthMm: 300, widthMm: 0, cuts: [], parts }],
+    });
+  },
+  cut: (studio, deed) => {
+    const id = oneOf(idsIn(studio, 'cutting_plan'), deed);
+    return studio.services.cutting.tick(id, versionOf(studio, 'cutting_plan', id), 0, deed.pick % 4 !== 0);
   },
   buyingTerms: ({ services }, { pick }) =>
     services.buying.setTerms({ ...BUYING_TERMS, hoursADay: 1 + (pick % 6) }),

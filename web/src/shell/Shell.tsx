@@ -39,7 +39,8 @@ export function Shell() {
   };
   // What is typed right after its key must not come before its field.
   useEffect(() => {
-    const timer = setTimeout(() => void loadPalette(), PALETTE_AFTER_MS);
+    // Where nobody answers it is fetched when it is asked for.
+    const timer = setTimeout(() => void loadPalette().catch(() => undefined), PALETTE_AFTER_MS);
     return () => clearTimeout(timer);
   }, []);
   const explain = (id: TermId) => {

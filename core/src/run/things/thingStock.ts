@@ -1,7 +1,7 @@
-import { wholeDown, wholeUp } from '../../base/index.ts';
-import { fewestLengths, fewestSheets } from '../../cutting/index.ts';
+import { keepFew, wholeUp } from '../../base/index.ts';
+import { CUTTING_TERMS, fewestLengths, planSheets, type SheetTask } from '../../cutting/index.ts';
 import type { CutPiece } from '../../engine/index.ts';
-import { type Finding, putUpAmount, wantingOf } from '../../shelf/index.ts';
+import { type Finding, putUpAmount, thereToCut, wantingOf } from '../../shelf/index.ts';
 
 /** What runs before take of one thing: an amount in its unit, and what of it is cut to size. */
 export interface ThingPromise {
@@ -88,41 +88,71 @@ type ToBuy =
   | { readonly kind: 'fewest'; readonly count: number; readonly isProven: boolean }
   | { readonly kind: 'too-large'; readonly piece: TooLarge };
 
-/** Put-ups to buy beside what is on hand: whole ones of it, and what is left of one that is begun. */
-function putUpsToBuy({ measure }: Finding, onHand: number, pieces: readonly CutPiece[]): ToBuy {
+/** Put-ups to buy beside what is on hand: whole ones of it, what is left of one that is begun, and offcuts. */
+function putUpsToBuy(finding: Finding, onHand: number, pieces: readonly CutPiece[]): ToBuy {
   if (pieces.length === 0) return { kind: 'fewest', count: 0, isProven: true };
-  if (measure.by === 'length') {
-    const stockMm = measure.metresPerPack * 1000;
-    const whole = wholeDown((onHand * 1000) / stockMm);
-    const restMm = onHand * 1000 - whole * stockMm;
-    const found = fewestLengths(
-      pieces.map(({ cut, count }) => ({ lengthMm: cut.lengthMm, count })),
-      stockMm,
-      restMm > 1e-6 ? [restMm] : [],
-    );
-    return found.kind === 'too-long'
-      ? tooLarge(pieces, ({ cut }) => cut.lengthMm >= found.lengthMm - 0.01, [stockMm])
-      : { kind: 'fewest', count: Math.max(0, found.count - whole), isProven: found.isProven };
-  }
-  if (measure.by === 'area') {
-    const { sheetLengthMm, sheetWidthMm, nap } = measure;
-    const whole = wholeDown((onHand * 100) / (sheetLengthMm * sheetWidthMm));
-    const found = fewestSheets(
-      pieces.flatMap(({ cut, count }) =>
-        cut.kind === 'piece' ? [{ lengthMm: cut.lengthMm, widthMm: cut.widthMm, count }] : [],
-      ),
-      { lengthMm: sheetLengthMm, widthMm: sheetWidthMm, mayTurn: nap === 'none' },
-    );
-    return found.kind === 'too-large'
-      ? tooLarge(
-          pieces,
-          ({ cut }) =>
-            cut.kind === 'piece' && cut.lengthMm === found.lengthMm && cut.widthMm === found.widthMm,
-          [sheetLengthMm, sheetWidthMm],
-        )
-      : { kind: 'fewest', count: Math.max(0, found.count - whole), isProven: found.isProven };
-  }
+  const { measure } = finding;
+  if (measure.by === 'length')
+    return lengthsToBuy({ ...finding, onHand }, measure.metresPerPack * 1000, pieces);
+  if (measure.by === 'area') return sheetsToBuy({ ...finding, onHand }, measure, pieces);
   return { kind: 'fewest', count: 0, isProven: true };
+}
+
+function lengthsToBuy(finding: Finding, stockMm: number, pieces: readonly CutPiece[]): ToBuy {
+  const { wholes, restMm, offcuts, cutPieces } = thereToCut(finding);
+  const { kerfMm, endWasteMm } = finding.cutFrom?.terms ?? CUTTING_TERMS;
+  // With its cut each piece is longer, and so is the stick: its last piece needs none.
+  const room = (lengthMm: number) => lengthMm - endWasteMm + kerfMm;
+  const found = fewestLengths(
+    pieces.map(({ cut, count }) => ({ lengthMm: cut.lengthMm + kerfMm, count })),
+    room(stockMm),
+    [
+      ...(restMm > 1e-6 ? [room(restMm)] : []),
+      ...offcuts.map(({ lengthMm }) => room(lengthMm)),
+      ...cutPieces.flatMap(({ lengthMm, count }) => Array.from({ length: count }, () => lengthMm + kerfMm)),
+    ],
+  );
+  return found.kind === 'too-long'
+    ? tooLarge(pieces, ({ cut }) => cut.lengthMm + kerfMm >= found.lengthMm - 0.01, [stockMm])
+    : { kind: 'fewest', count: Math.max(0, found.count - wholes), isProven: found.isProven };
+}
+
+/** Alike runs ask again for the same sheets. */
+const MOST_KEPT = 300;
+const plannedSheets = keepFew(MOST_KEPT, (key) => planSheets(JSON.parse(key) as SheetTask));
+
+function sheetsToBuy(
+  finding: Finding,
+  { sheetLengthMm, sheetWidthMm, nap }: Extract<Finding['measure'], { by: 'area' }>,
+  pieces: readonly CutPiece[],
+): ToBuy {
+  const { wholes, offcuts, cutPieces } = thereToCut(finding);
+  const { terms = CUTTING_TERMS } = finding.cutFrom ?? {};
+  const sizes = pieces.flatMap(({ cut, count }) => (cut.kind === 'piece' ? [{ ...cut, count }] : []));
+  const sheet = { lengthMm: sheetLengthMm, widthMm: sheetWidthMm };
+  const task: SheetTask = {
+    pieces: sizes.map(({ lengthMm, widthMm, count }, at) => ({ key: String(at), lengthMm, widthMm, count })),
+    stocks: [
+      { key: 'bought', ...sheet, count: null },
+      { key: 'whole', ...sheet, count: wholes },
+      ...[...offcuts.map((offcut) => ({ ...offcut, count: 1 })), ...cutPieces].map(
+        ({ lengthMm, widthMm, count }, at) => ({ key: `piece ${at}`, lengthMm, widthMm, count }),
+      ),
+    ],
+    mayTurn: nap === 'none',
+    kerfMm: terms.kerfMm,
+    marginMm: terms.marginMm,
+    offcutFromMm: terms.offcutFromMm,
+  };
+  const plan = plannedSheets(JSON.stringify(task));
+  const [first] = plan.notCut;
+  if (first)
+    return tooLarge(
+      pieces,
+      ({ cut }) => cut.kind === 'piece' && cut.lengthMm === first.lengthMm && cut.widthMm === first.widthMm,
+      [sheetLengthMm, sheetWidthMm],
+    );
+  return { kind: 'fewest', count: plan.bought, isProven: plan.atLeastBought === plan.bought };
 }
 
 function tooLarge(

@@ -1,6 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { oneOf, orUnknown, strict } from '../../base/index.ts';
 import { SpareRule } from './spareRule.ts';
+import type { CutFrom } from './thereToCut.ts';
 
 const Size = orUnknown(Type.Number({ description: 'mm' }));
 
@@ -107,6 +108,8 @@ export interface Finding extends FindingInput {
   readonly id: string;
   readonly version: number;
   readonly onHand: number | null;
+  /** Where it is cut from, and what of that has a size that is known; not there: nothing is. */
+  readonly cutFrom?: CutFrom;
   readonly peak: number;
 }
 

@@ -1,5 +1,6 @@
 import { strict } from '@lanakit/core/base';
 import { OrderDocument } from '@lanakit/core/buying';
+import { CuttingDocument } from '@lanakit/core/cutting';
 import { Pattern } from '@lanakit/core/pattern';
 import { RunInput } from '@lanakit/core/run';
 import {
@@ -33,6 +34,7 @@ const DOCUMENTS: Readonly<Record<string, TSchema>> = {
   'revisions document': Pattern,
   'runs document': RunInput,
   'orders document': OrderDocument,
+  'cutting-plans document': CuttingDocument,
 };
 
 /** Numbers of a run, and what was before: as the Lanakit that wrote them had them. */

@@ -115,6 +115,40 @@ const PLACES: readonly PlaceHelp[] = [
     keys: PRINT_KEYS,
   },
   {
+    isAt: at(/^\/buying\/cutting$/),
+    title: 'What to cut',
+    answers: 'What do I cut from what, in which order?',
+    ways: [
+      'Choose what is cut; the plan draws every stick or sheet to scale, with its pieces by number.',
+      'Take the plan, and tick off each stick or sheet when it is cut: what is left over and long enough goes back to the shelf.',
+    ],
+    terms: ['nap', 'finding', 'short'],
+    keys: [['Space', 'Tick off']],
+  },
+  {
+    isAt: at(/^\/buying\/(?!cutting)[^/]+$/),
+    title: 'Orders',
+    answers: 'What is on its way, and what came?',
+    ways: [
+      'A draft is sent, and ticked off when it comes: then it is on the shelf, in a lot with what you paid.',
+      'What came other than it was ordered is said below; the last arrival can be taken back.',
+    ],
+    terms: ['lot', 'free'],
+    keys: [],
+  },
+  {
+    isAt: at(/^\/buying$/),
+    title: 'Buying',
+    answers: 'What do I order, of whom, and by when?',
+    ways: [
+      'At the left the runs that are bought for, with the day each wants its goods by.',
+      'In the middle what they want; a line opens to where its number comes from.',
+      'At the right whole packs, three ways side by side. A number may be held by hand, and the rest is planned around it.',
+    ],
+    terms: ['short', 'promised', 'free', 'blend', 'lot'],
+    keys: [],
+  },
+  {
     isAt: at(/^\/shelf(\/(?!import)[^/]+)?$/),
     title: 'Shelf',
     answers: 'What have I got, and what of it is free?',

@@ -1,0 +1,19 @@
+import type { CuttingPlan, CuttingTerms, PlannedPiece } from '../cutting/index.ts';
+import type { Finding } from '../shelf/index.ts';
+
+/** A thing of the shelf that pieces are cut of. */
+export interface CuttingThing {
+  readonly finding: Finding;
+  /** Those that are not cut yet. */
+  readonly pieces: readonly (PlannedPiece & { readonly count: number })[];
+  readonly cutCount: number;
+}
+
+/** What runs ahead want cut, from what there is, and plans that are being cut. */
+export interface Cutting {
+  readonly today: string;
+  readonly terms: CuttingTerms;
+  readonly runs: readonly { readonly id: string; readonly name: string; readonly date: string }[];
+  readonly things: readonly CuttingThing[];
+  readonly plans: readonly CuttingPlan[];
+}

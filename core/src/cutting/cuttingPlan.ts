@@ -1,0 +1,238 @@
+import {
+  type At,
+  type BaseProblem,
+  type Bounds,
+  checkRange,
+  oneOf,
+  orUnknown,
+  strict,
+} from '../base/index.ts';
+import { Type, type Static } from '@sinclair/typebox';
+import { cutsOf, type CutStick } from './lengthTask.ts';
+import { type CutArea, type CutSheet, isKept, partsOf } from './sheetTask.ts';
+
+const Mm = Type.Number({ description: 'mm' });
+
+/** How this maker cuts. Ours until she says otherwise. */
+export const CuttingTerms = Type.Object(
+  {
+    kerfMm: Type.Number({ description: 'mm lost with each cut: nothing by scissors, something by a saw' }),
+    endWasteMm: Type.Number({ description: 'mm of no use at the end of each stick or reel' }),
+    marginMm: Type.Number({ description: 'mm of no use all round each sheet' }),
+    offcutFromMm: Type.Number({ description: 'mm; what is left over and no smaller goes back to the shelf' }),
+  },
+  strict,
+);
+export type CuttingTerms = Static<typeof CuttingTerms>;
+
+export const CUTTING_TERMS: CuttingTerms = { kerfMm: 0, endWasteMm: 0, marginMm: 0, offcutFromMm: 50 };
+
+export const CUTTING_BOUNDS = {
+  kerfMm: { min: 0, max: 10 },
+  endWasteMm: { min: 0, max: 500 },
+  marginMm: { min: 0, max: 100 },
+  offcutFromMm: { min: 1, max: 5000 },
+} as const satisfies Record<keyof CuttingTerms, Bounds>;
+
+export const checkCuttingTerms = (terms: CuttingTerms): BaseProblem[] =>
+  (Object.keys(CUTTING_BOUNDS) as (keyof CuttingTerms)[]).flatMap((key) =>
+    checkRange(terms[key], CUTTING_BOUNDS[key], `/${key}`),
+  );
+
+/** Where a stick or sheet comes from. */
+export const CUT_SOURCES = ['whole', 'rest', 'offcut', 'bought'] as const;
+
+const CutPart = Type.Object(
+  {
+    kind: oneOf(['piece', 'rest'] as const),
+    key: orUnknown(Type.String({ maxLength: 200, description: 'of which piece; null: a rest' })),
+    xMm: Mm,
+    yMm: Mm,
+    lengthMm: Mm,
+    widthMm: Type.Number({ description: 'mm; 0: it is cut by length alone' }),
+    isTurned: Type.Boolean(),
+    isKept: Type.Boolean({ description: 'a rest that goes back to the shelf' }),
+  },
+  strict,
+);
+export type CutPart = Static<typeof CutPart>;
+
+const CutLine = Type.Object(
+  {
+    blade: oneOf(['across', 'along'] as const),
+    xMm: Mm,
+    yMm: Mm,
+    spanMm: Type.Number({ description: 'mm; how long the cut is; 0 of a stick' }),
+  },
+  strict,
+);
+export type CutLine = Static<typeof CutLine>;
+
+/** One stick or sheet, with its cuts in their order and what becomes of it. */
+const CutStock = Type.Object(
+  {
+    source: oneOf(CUT_SOURCES),
+    offcutId: orUnknown(Type.String({ maxLength: 40 })),
+    lengthMm: Mm,
+    widthMm: Type.Number({ description: 'mm; 0: it is cut by length alone' }),
+    cuts: Type.Array(CutLine, { maxItems: 2000 }),
+    parts: Type.Array(CutPart, { maxItems: 4000 }),
+  },
+  strict,
+);
+export type CutStock = Static<typeof CutStock>;
+
+const PlannedPiece = Type.Object(
+  {
+    key: Type.String({ minLength: 1, maxLength: 200 }),
+    name: Type.String({ maxLength: 200 }),
+    runId: Type.String({ minLength: 1, maxLength: 40 }),
+    lengthMm: Mm,
+    widthMm: Type.Number({ description: 'mm; 0: it is cut by length alone' }),
+  },
+  strict,
+);
+export type PlannedPiece = Static<typeof PlannedPiece>;
+
+/** A plan that is being cut: of one thing of the shelf, for some runs. */
+export const CuttingInput = Type.Object(
+  {
+    itemId: Type.String({ minLength: 1, maxLength: 40 }),
+    pieces: Type.Array(PlannedPiece, { minItems: 1, maxItems: 2000 }),
+    stocks: Type.Array(CutStock, { minItems: 1, maxItems: 2000 }),
+    terms: CuttingTerms,
+  },
+  strict,
+);
+export type CuttingInput = Static<typeof CuttingInput>;
+
+export const CuttingDocument = Type.Object(
+  {
+    ...CuttingInput.properties,
+    done: Type.Array(
+      Type.Object(
+        {
+          stock: Type.Integer({ minimum: 0, description: 'which of its sticks or sheets, from 0' }),
+          offcutIds: Type.Array(Type.String({ maxLength: 40 }), {
+            description: 'of what went back to the shelf',
+          }),
+          wasteAmount: Type.Number({ description: 'what left the shelf as waste, in the thing’s unit' }),
+        },
+        strict,
+      ),
+      { maxItems: 2000, description: 'in the order they were ticked' },
+    ),
+  },
+  strict,
+);
+export type CuttingDocument = Static<typeof CuttingDocument>;
+
+export interface CuttingPlan extends CuttingDocument {
+  readonly id: string;
+  readonly version: number;
+}
+
+export type CuttingProblem = At &
+  (
+    | { readonly code: 'part_outside'; readonly stock: number }
+    | { readonly code: 'piece_unknown'; readonly key: string }
+  );
+
+/** A plan that could not be cut: what lies outside its sheet, or is nobody’s piece. */
+export function checkCutting({ pieces, stocks, terms }: CuttingInput): (CuttingProblem | BaseProblem)[] {
+  const keys = new Set(pieces.map(({ key }) => key));
+  return [
+    ...checkCuttingTerms(terms),
+    ...stocks.flatMap(({ parts, lengthMm, widthMm }, stock) =>
+      parts.flatMap((part, at): CuttingProblem[] => {
+        const pointer = `/stocks/${stock}/parts/${at}`;
+        const isOutside =
+          part.xMm < -0.01 ||
+          part.yMm < -0.01 ||
+          part.xMm + part.lengthMm > lengthMm + 0.01 ||
+          part.yMm + part.widthMm > widthMm + 0.01;
+        return [
+          ...(isOutside ? [{ code: 'part_outside', pointer, stock } as const] : []),
+          ...(part.kind === 'piece' && !keys.has(part.key ?? '')
+            ? [{ code: 'piece_unknown', pointer, key: part.key ?? '' } as const]
+            : []),
+        ];
+      }),
+    ),
+  ];
+}
+
+/** In the unit it is stocked in: metres of what is cut by length, cm² of sheet. */
+export const amountOfCut = ({ lengthMm, widthMm }: Pick<CutPart, 'lengthMm' | 'widthMm'>): number =>
+  widthMm > 0 ? (lengthMm * widthMm) / 100 : lengthMm / 1000;
+
+/** What of a stick or sheet is neither a piece nor goes back to the shelf, in the thing’s unit. */
+export const wasteOfStock = (stock: CutStock): number =>
+  Math.max(
+    0,
+    amountOfCut(stock) -
+      stock.parts
+        .filter(({ kind, isKept: goesBack }) => kind === 'piece' || goesBack)
+        .reduce((sum, part) => sum + amountOfCut(part), 0),
+  );
+
+type Source = Pick<CutStock, 'source' | 'offcutId'>;
+
+/** A stick as it is drawn and ticked. */
+export function stockOfStick(stick: CutStick, from: Source, kerfMm: number): CutStock {
+  let xMm = 0;
+  const parts: CutPart[] = [];
+  const cuts: CutLine[] = [];
+  const count = cutsOf(stick);
+  for (const { key, lengthMm } of stick.pieces) {
+    parts.push({ kind: 'piece', key, xMm, yMm: 0, lengthMm, widthMm: 0, isTurned: false, isKept: false });
+    xMm += lengthMm;
+    if (cuts.length < count) cuts.push({ blade: 'across', xMm, yMm: 0, spanMm: 0 });
+    xMm += kerfMm;
+  }
+  if (stick.restMm > 0.01)
+    parts.push({
+      kind: 'rest',
+      key: null,
+      xMm: stick.lengthMm - stick.restMm,
+      yMm: 0,
+      lengthMm: stick.restMm,
+      widthMm: 0,
+      isTurned: false,
+      isKept: stick.isOffcut,
+    });
+  return { ...from, lengthMm: stick.lengthMm, widthMm: 0, cuts, parts };
+}
+
+/** A sheet as it is drawn and ticked: its cuts in their order. */
+export function stockOfSheet(
+  sheet: CutSheet,
+  from: Source,
+  terms: Pick<CuttingTerms, 'offcutFromMm'>,
+): CutStock {
+  return {
+    ...from,
+    lengthMm: sheet.lengthMm,
+    widthMm: sheet.widthMm,
+    cuts: linesOf(sheet.root),
+    parts: partsOf(sheet.root)
+      .filter(({ area }) => area.lengthMm > 0.01 && area.widthMm > 0.01)
+      .map((part) => ({
+        kind: part.kind,
+        key: part.kind === 'piece' ? part.key : null,
+        ...part.area,
+        isTurned: part.kind === 'piece' && part.isTurned,
+        isKept: part.kind === 'rest' && isKept(part.area, terms),
+      })),
+  };
+}
+
+function linesOf(cut: CutArea): CutLine[] {
+  if (cut.kind !== 'cut') return [];
+  const { area, blade, atMm } = cut;
+  const line: CutLine =
+    blade === 'across'
+      ? { blade, xMm: area.xMm + atMm, yMm: area.yMm, spanMm: area.widthMm }
+      : { blade, xMm: area.xMm, yMm: area.yMm + atMm, spanMm: area.lengthMm };
+  return [line, ...linesOf(cut.first), ...linesOf(cut.second)];
+}
