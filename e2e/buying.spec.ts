@@ -78,3 +78,42 @@ test('days without work move the day to order by; a calendar takes them along', 
   await page.getByRole('link', { name: 'As a calendar' }).click();
   expect((await file).suggestedFilename()).toBe('lanakit-buying.ics');
 });
+
+test('from a cutting plan to offcuts on the shelf, and back', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/buying/cutting`);
+  await page
+    .getByRole('region', { name: 'What to cut' })
+    .getByRole('button', { name: /Fuzzy stem/ })
+    .click();
+  const plan = page.getByRole('region', { name: /Fuzzy stem/ });
+  await expect(plan).toContainText('no fewer will do');
+  await expectNothingByAxe(page);
+  await plan.getByRole('button', { name: 'Take this plan' }).click();
+  await expect(plan).toContainText('0 of 18 cut');
+  // One that leaves a piece worth keeping.
+  const keeping = plan
+    .getByRole('listitem')
+    .filter({ hasText: /keep \d+ mm/ })
+    .first();
+  await keeping.getByRole('checkbox').check();
+  await expect(plan).toContainText('1 of 18 cut');
+  await expect(page.getByRole('status')).toContainText('back on the shelf');
+  await page.goto(`${demo.url}/shelf/findings`);
+  await page
+    .getByRole('button', { name: /^Fuzzy stem/ })
+    .first()
+    .click();
+  const offcuts = page.getByRole('region', { name: 'Offcuts' });
+  await expect(offcuts).toContainText('105 mm');
+  await offcuts.getByRole('link', { name: 'what to cut' }).click();
+  await page.getByRole('button', { name: /Fuzzy stem/ }).click();
+  await plan
+    .getByRole('listitem')
+    .filter({ hasText: /keep \d+ mm/ })
+    .first()
+    .getByRole('checkbox')
+    .uncheck();
+  await expect(plan).toContainText('0 of 18 cut');
+  await plan.getByRole('button', { name: 'Put the plan away' }).click();
+  await expect(plan.getByRole('button', { name: 'Take this plan' })).toBeVisible();
+});

@@ -31,7 +31,7 @@ test.describe('who has not looked yet', () => {
 /** The share of the first sheet as this device remembers it, per cent. */
 const keptShare = (page: Page): Promise<number> =>
   page.evaluate(() => {
-    const [, text = ''] = Object.entries(localStorage).find(([key]) => key.includes('table.3')) ?? [];
+    const [, text = ''] = Object.entries<string>(localStorage).find(([key]) => key.includes('table.3')) ?? [];
     return Number(/"layout":\[([\d.]+)/.exec(text)?.[1]);
   });
 

@@ -60,3 +60,4 @@ export {
   needsOf,
   orderByOfParcel,
 } from './purchaseProblem.ts';
+export { type PieceToCut, planCut, type PlannedCut } from './planCut.ts';

@@ -40,7 +40,7 @@ export const checkCuttingTerms = (terms: CuttingTerms): BaseProblem[] =>
   );
 
 /** Where a stick or sheet comes from. */
-export const CUT_SOURCES = ['whole', 'rest', 'offcut', 'bought'] as const;
+const CUT_SOURCES = ['whole', 'rest', 'offcut', 'bought'] as const;
 
 const CutPart = Type.Object(
   {
@@ -55,7 +55,7 @@ const CutPart = Type.Object(
   },
   strict,
 );
-export type CutPart = Static<typeof CutPart>;
+type CutPart = Static<typeof CutPart>;
 
 const CutLine = Type.Object(
   {
@@ -66,7 +66,7 @@ const CutLine = Type.Object(
   },
   strict,
 );
-export type CutLine = Static<typeof CutLine>;
+type CutLine = Static<typeof CutLine>;
 
 /** One stick or sheet, with its cuts in their order and what becomes of it. */
 const CutStock = Type.Object(
@@ -163,7 +163,7 @@ export function checkCutting({ pieces, stocks, terms }: CuttingInput): (CuttingP
 }
 
 /** In the unit it is stocked in: metres of what is cut by length, cm² of sheet. */
-export const amountOfCut = ({ lengthMm, widthMm }: Pick<CutPart, 'lengthMm' | 'widthMm'>): number =>
+const amountOfCut = ({ lengthMm, widthMm }: Pick<CutPart, 'lengthMm' | 'widthMm'>): number =>
   widthMm > 0 ? (lengthMm * widthMm) / 100 : lengthMm / 1000;
 
 /** What of a stick or sheet is neither a piece nor goes back to the shelf, in the thing’s unit. */

@@ -1,32 +1,10 @@
 export { fewestLengths } from './fewestLengths.ts';
 export { fewestSheets, mostOnOneSheet } from './fewestSheets.ts';
-export {
-  type CutStick,
-  cutsOf,
-  type LengthPiece,
-  type LengthPlan,
-  type LengthStock,
-  type LengthTask,
-  type NotCut,
-  wasteOf,
-} from './lengthTask.ts';
+export { cutsOf, type LengthTask, wasteOf } from './lengthTask.ts';
 export { planLengths, type PlannedLengths } from './planLengths.ts';
 export { planSheets } from './planSheets.ts';
+export { type Area, type CutArea, type SheetPlan, type SheetTask } from './sheetTask.ts';
 export {
-  type Area,
-  type CutArea,
-  cutsOfSheet,
-  type CutSheet,
-  isKept,
-  partsOf,
-  type SheetPiece,
-  type SheetPlan,
-  type SheetStock,
-  type SheetTask,
-  wasteOfSheet,
-} from './sheetTask.ts';
-export {
-  amountOfCut,
   checkCutting,
   checkCuttingTerms,
   CUTTING_BOUNDS,
@@ -36,8 +14,6 @@ export {
   type CuttingPlan,
   type CuttingProblem,
   CuttingTerms,
-  type CutLine,
-  type CutPart,
   type CutStock,
   type PlannedPiece,
   stockOfSheet,

@@ -1,5 +1,5 @@
 /** Alike pieces to be cut to length. */
-export interface LengthPiece {
+interface LengthPiece {
   /** Tells it from pieces of the same length for something else. */
   readonly key: string;
   readonly lengthMm: number;

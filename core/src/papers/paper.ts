@@ -18,7 +18,7 @@ export const PAPER_NAMES = [
 export type PaperName = (typeof PAPER_NAMES)[number];
 
 /** What is printed of a studio, beside the papers of its runs. */
-type StudioPaperName = 'order' | 'cutting';
+type StudioPaperName = 'order';
 
 /** What wool looks like on paper: its colour, and a hatching by how it is prepared, for printers without colour. */
 export interface Swatch {

@@ -20,7 +20,7 @@ interface PlanRow {
 /** What is known of the pieces that a thing is in. */
 export type CutFromOf = (itemId: string) => CutFrom;
 
-export const CUTTING_SETTING = 'cutting';
+const CUTTING_SETTING = 'cutting';
 const NO_PIECES: readonly never[] = [];
 
 /** Plans that are being cut, and pieces of known size on the shelf. */

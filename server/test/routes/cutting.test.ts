@@ -139,19 +139,19 @@ describe('what is cut to size', () => {
         },
       ],
     };
-    const [one, two] = [
+    const [cut, tooLate] = [
       await add<CuttingPlan>(studio, '/cutting/plans', fromOffcut),
       await add<CuttingPlan>(studio, '/cutting/plans', fromOffcut),
     ];
-    const done = (await tick(one, 0, true).expect(200)).body as CuttingPlan;
-    await tick(two, 0, true).expect(409);
+    const done = (await tick(cut, 0, true).expect(200)).body as CuttingPlan;
+    await tick(tooLate, 0, true).expect(409);
     await request(studio.app)
-      .delete(`/api/cutting/plans/${one.id}`)
+      .delete(`/api/cutting/plans/${cut.id}`)
       .set('If-Match', `"${done.version}"`)
       .expect(204);
-    await request(studio.app).delete(`/api/cutting/plans/${two.id}`).set('If-Match', '"1"').expect(204);
+    await request(studio.app).delete(`/api/cutting/plans/${tooLate.id}`).set('If-Match', '"1"').expect(204);
     const { plans, things } = await getOne<Cutting>('/cutting');
-    expect(plans.map(({ id }) => id)).toEqual([first.id, one.id]);
+    expect(plans.map(({ id }) => id)).toEqual([first.id, cut.id]);
     expect(things[0]?.pieces[0]?.count).toBe(6);
   });
 

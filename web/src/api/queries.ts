@@ -3,6 +3,7 @@ import type {
   Bench,
   BinnedThing,
   Buying,
+  Cutting,
   HistoryEntry,
   FoundAnswer,
   HistoryState,
@@ -261,3 +262,6 @@ export const useRevisionsOf = (patternId: string | null): Resource<Items<Revisio
 /** What runs ahead want, by when, and what is on its way. */
 export const useBuying = (): Resource<Buying> => useSWR('/buying', get<Buying>);
 export const useOrders = (): Resource<Items<Order>> => useList('/orders');
+
+/** What runs want cut, and plans that are being cut. */
+export const useCutting = (): Resource<Cutting> => useSWR('/cutting', get<Cutting>);

@@ -15,7 +15,15 @@ import { WhichRuns } from './WhichRuns.tsx';
 
 const Orders = lazy(async () => ({ default: (await import('./Orders.tsx')).Orders }));
 
-type Side = 'wanted' | 'orders';
+const Cutting = lazy(async () => ({ default: (await import('./Cutting.tsx')).Cutting }));
+
+type Side = 'wanted' | 'orders' | 'cutting';
+
+const PATHS: Readonly<Record<Side, string>> = {
+  wanted: '/buying',
+  orders: '/buying/orders',
+  cutting: '/buying/cutting',
+};
 
 /** What is wanted, what to order, what came. */
 export function BuyingPage() {
@@ -34,12 +42,13 @@ interface OnTableProps {
 }
 
 function OnTable({ buying, suppliers, orders }: OnTableProps) {
-  const side: Side = useParams()['side'] === 'orders' ? 'orders' : 'wanted';
+  const asked = useParams()['side'];
+  const side: Side = asked === 'orders' || asked === 'cutting' ? asked : 'wanted';
   const navigate = useNavigate();
   const open = orders.filter(({ stage }) => stage === 'drafted' || stage === 'ordered').length;
   return (
     <main className={styles.page}>
-      <header className={`sheet ${styles.header}`}>
+      <header className={`sheet no-print ${styles.header}`}>
         <h1>Buying</h1>
         <Segmented<Side>
           aria-label="What of buying"
@@ -47,15 +56,16 @@ function OnTable({ buying, suppliers, orders }: OnTableProps) {
           options={[
             { value: 'wanted', label: 'Wanted and to order' },
             { value: 'orders', label: open > 0 ? `Orders, ${counted(open, 'open', 'open')}` : 'Orders' },
+            { value: 'cutting', label: 'What to cut' },
           ]}
-          onChange={(next) => void navigate(next === 'wanted' ? '/buying' : '/buying/orders')}
+          onChange={(next) => void navigate(PATHS[next])}
         />
       </header>
       {side === 'wanted' ? (
         <WantedSide buying={buying} suppliers={suppliers} />
       ) : (
         <Suspense fallback={null}>
-          <Orders buying={buying} orders={orders} suppliers={suppliers} />
+          {side === 'orders' ? <Orders buying={buying} orders={orders} suppliers={suppliers} /> : <Cutting />}
         </Suspense>
       )}
     </main>

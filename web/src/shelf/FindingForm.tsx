@@ -18,6 +18,7 @@ import { showGrams } from '../words/show.ts';
 import { CountedNowField } from './CountedNowField.tsx';
 import { ChoiceField, ColourField, FlagsField, MoneyField, NamesField, TextField } from './fields.tsx';
 import { ItemFrame } from './ItemFrame.tsx';
+import { OffcutsSection } from './OffcutsSection.tsx';
 import { LedgerSection } from './LedgerSection.tsx';
 import styles from './Panel.module.css';
 import { UsedIn } from './UsedIn.tsx';
@@ -136,6 +137,7 @@ export function FindingPanel({
       </ItemFrame>
       {finding && (
         <>
+          <OffcutsSection finding={finding} />
           <LedgerSection itemId={finding.id} unit={unitOfFinding(finding.measure)} lots={null} />
           <UsedIn path={`/findings/${finding.id}`} />
         </>

@@ -1,4 +1,5 @@
 import type { ArrivalDifference, OrderState, PurchaseWay, WantUse } from '@lanakit/core/buying';
+import { showNumber, showSizesMm } from '@lanakit/core/base';
 import { counted, showMoney } from './show.ts';
 
 export const USE_WORDS: Readonly<Record<WantUse, string>> = {
@@ -34,4 +35,10 @@ export function differenceWords(difference: ArrivalDifference, name: string): st
     case 'price':
       return `${name}: ${showMoney(difference.paidEachMinor)} paid for each, ordered at ${showMoney(difference.orderedMinor)}.`;
   }
+}
+
+/** A size as it is cut: `270 mm`, `18.4 m` of a reel, `120 × 80 mm` of a sheet. */
+export function cutSizeMm(lengthMm: number, widthMm: number): string {
+  if (widthMm > 0) return showSizesMm([lengthMm, widthMm], 'mm');
+  return lengthMm >= 1000 ? `${showNumber(lengthMm / 1000, 2)} m` : showSizesMm([lengthMm], 'mm');
 }

@@ -1,0 +1,17 @@
+import { type PieceToCut, planCut, type PlannedCut } from '@lanakit/core/buying';
+import type { CuttingTerms } from '@lanakit/core/cutting';
+import type { Finding } from '@lanakit/core/shelf';
+import { highsSolvers } from '@lanakit/core/solving';
+import { expose } from 'comlink';
+import wasmUrl from 'highs/runtime?url';
+
+const LIMIT_S = 4;
+const solvers = highsSolvers(() => wasmUrl);
+
+const api = {
+  plan: async (finding: Finding, pieces: readonly PieceToCut[], terms: CuttingTerms): Promise<PlannedCut> =>
+    planCut(finding, pieces, terms, await solvers, LIMIT_S),
+};
+export type CutApi = typeof api;
+
+expose(api);
