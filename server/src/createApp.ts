@@ -79,7 +79,7 @@ export function allRoutes(services: Services): Route[] {
   const routes: Route[] = [
     ...itemRoutes(services),
     ...stockRoutes(services.stock),
-    ...buyingRoutes(services.buying, services.orders),
+    ...buyingRoutes(services.buying, services.orders, services.makes),
     ...cuttingRoutes(services.cutting),
     ...importRoutes(services.imports),
     ...patternRoutes(services.patterns),

@@ -12,6 +12,7 @@ export type * from './buying.ts';
 export type * from './cutting.ts';
 export type * from './keeping.ts';
 export type * from './lists.ts';
+export type * from './makes.ts';
 
 /** A draft and its newest revision, as the server answers it. */
 export interface StoredPattern {

@@ -61,3 +61,14 @@ export {
   orderByOfParcel,
 } from './purchaseProblem.ts';
 export { type PieceToCut, planCut, type PlannedCut } from './planCut.ts';
+export {
+  type HereToMake,
+  makesFromHere,
+  type MakesFromHere,
+  MOST_MAKES,
+  type OneMake,
+  oneMakeOf,
+  type UsedOfHeap,
+  usedOfHeap,
+  withMore,
+} from './makesFromHere.ts';

@@ -39,12 +39,20 @@ function priceRows(shelf: ShelfView): object[] {
     ),
     ...shelf.needles.map((needle) => [needle.id, { item: needleName(needle), preparation: null }] as const),
   ]);
-  return shelf.suppliers.flatMap(({ name, offers }) =>
-    offers.flatMap((offer) => {
+  return shelf.suppliers.flatMap(({ name, offers, assortments = [] }) => [
+    ...offers.flatMap((offer) => {
       const item = named.get(offer.itemId);
-      return item ? [{ supplier: name, ...item, ...offer }] : [];
+      return item ? [{ supplier: name, breaks: [], assortment: '', ...item, ...offer }] : [];
     }),
-  );
+    ...assortments.flatMap(({ name: assortment, priceMinor, reference, contents }) =>
+      contents.flatMap(({ itemId, amount: packAmount }) => {
+        const item = named.get(itemId);
+        return item
+          ? [{ supplier: name, ...item, packAmount, priceMinor, reference, breaks: [], assortment }]
+          : [];
+      }),
+    ),
+  ]);
 }
 
 /** One row for each lot, or for each thing kept without; what was never counted is left out. */

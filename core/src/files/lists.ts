@@ -14,6 +14,7 @@ import {
   numberOrUnknown,
   oneOfWords,
   orUnknownCell,
+  priceBreaks,
   sparesOrUnknown,
   text,
   yesNo,
@@ -109,6 +110,9 @@ const PRICES: readonly Column[] = [
   neededColumn('pack', 'packAmount', number),
   neededColumn('price', 'priceMinor', money),
   column('reference', 'reference', text),
+  column('price by the number', 'breaks', priceBreaks),
+  // With it a row is one thing among others in a pack: the price is that of the whole pack.
+  column('assortment', 'assortment', text),
 ];
 
 const COUNTS: readonly Column[] = [

@@ -1,4 +1,4 @@
-import { checkRange } from '../base/index.ts';
+import { checkRange, isEqual } from '../base/index.ts';
 import type { Problem } from '../problems/index.ts';
 import {
   AMOUNT_BOUNDS,
@@ -7,6 +7,7 @@ import {
   OFFER_BOUNDS,
   type Preparation,
   sameName,
+  type Supplier,
 } from '../shelf/index.ts';
 import { type CsvStyle, readRow, writeRow } from '../tables/index.ts';
 import { LIST_COLUMNS } from './lists.ts';
@@ -73,6 +74,9 @@ interface PriceRow {
   readonly packAmount: number;
   readonly priceMinor: number;
   readonly reference: string;
+  readonly breaks: NonNullable<Offer['breaks']>;
+  /** Empty: the thing is sold by itself. */
+  readonly assortment: string;
 }
 
 const BLANK_PRICE: PriceRow = {
@@ -82,6 +86,8 @@ const BLANK_PRICE: PriceRow = {
   packAmount: 0,
   priceMinor: 0,
   reference: '',
+  breaks: [],
+  assortment: '',
 };
 
 export function planPrices(shelf: ShelfView, style: CsvStyle): RowPlanner {
@@ -89,7 +95,8 @@ export function planPrices(shelf: ShelfView, style: CsvStyle): RowPlanner {
   return (line, cells) => {
     const { value, problems } = readRow(LIST_COLUMNS.prices, cells, BLANK_PRICE, style);
     const found = find(value.item, value.preparation);
-    const name = `${value.supplier}: ${value.item} ${value.preparation ?? ''}, ${value.packAmount}`;
+    const within = value.assortment === '' ? '' : ` in ${value.assortment}`;
+    const name = `${value.supplier}: ${value.item} ${value.preparation ?? ''}, ${value.packAmount}${within}`;
     const bounds = checkRange(value.packAmount, OFFER_BOUNDS.packAmount, '/packAmount');
     const all = [
       ...problems,
@@ -99,20 +106,45 @@ export function planPrices(shelf: ShelfView, style: CsvStyle): RowPlanner {
     if (all.length > 0 || !('thing' in found)) {
       return { line, name, state: 'bad', values: asTheyStand('prices', cells), problems: all, change: null };
     }
-    const { packAmount, priceMinor, reference } = value;
-    const offer: Offer = { itemId: found.thing.id, packAmount, priceMinor, reference };
-    const before = shelf.suppliers
-      .find((supplier) => sameName(supplier.name, value.supplier))
-      ?.offers.find((other) => other.itemId === offer.itemId && other.packAmount === packAmount);
-    const isSame = before?.priceMinor === priceMinor && before.reference === reference;
-    return {
-      line,
-      name,
-      state: isSame ? 'same' : before ? 'changed' : 'new',
-      values: writeRow(LIST_COLUMNS.prices, value),
-      problems: [],
-      change: isSame ? null : { kind: 'offer', supplierName: value.supplier, offer },
-    };
+    const supplier = shelf.suppliers.find((known) => sameName(known.name, value.supplier));
+    const { state, change } =
+      value.assortment === ''
+        ? offerOf(value, found.thing.id, supplier)
+        : contentOf(value, found.thing.id, supplier);
+    return { line, name, state, values: writeRow(LIST_COLUMNS.prices, value), problems: [], change };
+  };
+}
+
+type Planned = Pick<PlannedRow, 'state' | 'change'>;
+
+function offerOf(row: PriceRow, itemId: string, supplier: Supplier | undefined): Planned {
+  const { packAmount, priceMinor, reference, breaks } = row;
+  const offer: Offer = { itemId, packAmount, priceMinor, reference, ...(breaks.length > 0 && { breaks }) };
+  const before = supplier?.offers.find((other) => other.itemId === itemId && other.packAmount === packAmount);
+  // A list without the column says nothing of prices by the number: what is known of them stays.
+  const next = breaks.length > 0 ? offer : { ...offer, ...(before?.breaks && { breaks: before.breaks }) };
+  if (before && isEqual(before, next)) return { state: 'same', change: null };
+  return {
+    state: before ? 'changed' : 'new',
+    change: { kind: 'offer', supplierName: row.supplier, offer: next },
+  };
+}
+
+/** One thing of a pack that holds several. */
+function contentOf(row: PriceRow, itemId: string, supplier: Supplier | undefined): Planned {
+  const { packAmount: amount, priceMinor, reference } = row;
+  const before = supplier?.assortments?.find(({ name }) => sameName(name, row.assortment));
+  const content = before?.contents.find((other) => other.itemId === itemId);
+  const isSame =
+    before?.priceMinor === priceMinor && before.reference === reference && content?.amount === amount;
+  if (isSame) return { state: 'same', change: null };
+  return {
+    state: before ? 'changed' : 'new',
+    change: {
+      kind: 'content',
+      supplierName: row.supplier,
+      assortment: { name: row.assortment.trim(), priceMinor, reference, contents: [{ itemId, amount }] },
+    },
   };
 }
 

@@ -1,5 +1,15 @@
 import type { Problem } from '../problems/index.ts';
-import type { Blend, CountInput, Fibre, Finding, Needle, Offer, Supplier, Tool } from '../shelf/index.ts';
+import type {
+  Assortment,
+  Blend,
+  CountInput,
+  Fibre,
+  Finding,
+  Needle,
+  Offer,
+  Supplier,
+  Tool,
+} from '../shelf/index.ts';
 import { type Cells, headerKey, type ListKind } from '../tables/index.ts';
 import type { ImportedKind } from './importInput.ts';
 import { LIST_COLUMNS } from './lists.ts';
@@ -25,7 +35,13 @@ export type RowChange =
       readonly input: object;
     }
   | { readonly kind: 'count'; readonly count: CountInput }
-  | { readonly kind: 'offer'; readonly supplierName: string; readonly offer: Offer };
+  | { readonly kind: 'offer'; readonly supplierName: string; readonly offer: Offer }
+  | {
+      readonly kind: 'content';
+      readonly supplierName: string;
+      /** One thing of it; its other rows have the others. */
+      readonly assortment: Assortment;
+    };
 
 /** A row as it will be read. */
 export interface PlannedRow {

@@ -1,4 +1,4 @@
-import { BLANK_SUPPLIER, type Offer, sameName, type SupplierInput } from '../shelf/index.ts';
+import { type Assortment, BLANK_SUPPLIER, type Offer, sameName, type SupplierInput } from '../shelf/index.ts';
 import {
   type CsvRefusal,
   decodeText,
@@ -15,7 +15,7 @@ import {
 import type { ImportInput } from './importInput.ts';
 import { LIST_COLUMNS } from './lists.ts';
 import { planImport } from './planImport.ts';
-import type { PlannedRow, ShelfView } from './plannedRow.ts';
+import type { PlannedRow, RowChange, ShelfView } from './plannedRow.ts';
 
 /** How the file is to be read; null leaves it to be guessed. */
 export interface ListSettings {
@@ -95,7 +95,7 @@ function unreadColumns(kind: ListKind, header: readonly string[]): string[] {
 export function toImport(fileName: string, rows: readonly PlannedRow[], shelf: ShelfView): ImportInput {
   const changes = rows.flatMap(({ change }) => change ?? []);
   const suppliers = suppliersOf(
-    changes.flatMap((change) => (change.kind === 'offer' ? change : [])),
+    changes.flatMap((change) => (change.kind === 'offer' || change.kind === 'content' ? change : [])),
     shelf,
   );
   return {
@@ -120,25 +120,41 @@ export function toImport(fileName: string, rows: readonly PlannedRow[], shelf: S
   };
 }
 
+type PriceChange = Extract<RowChange, { kind: 'offer' | 'content' }>;
+
 /** Each supplier with its new prices over the ones it had. */
-function suppliersOf(
-  offers: readonly { readonly supplierName: string; readonly offer: Offer }[],
-  shelf: ShelfView,
-) {
-  const byName = new Map<string, Offer[]>();
-  for (const { supplierName, offer } of offers) {
+function suppliersOf(changes: readonly PriceChange[], shelf: ShelfView) {
+  const byName = new Map<string, PriceChange[]>();
+  for (const change of changes) {
+    const { supplierName } = change;
     const known = [...byName.keys()].find((name) => sameName(name, supplierName)) ?? supplierName.trim();
-    byName.set(known, [...(byName.get(known) ?? []), offer]);
+    byName.set(known, [...(byName.get(known) ?? []), change]);
   }
-  return [...byName].map(([name, fresh]) => {
+  return [...byName].map(([name, ofSupplier]) => {
     const stored = shelf.suppliers.find((supplier) => sameName(supplier.name, name));
+    const fresh = ofSupplier.flatMap((change) => (change.kind === 'offer' ? change.offer : []));
     const isReplaced = (old: Offer) =>
       fresh.some((offer) => offer.itemId === old.itemId && offer.packAmount === old.packAmount);
     const { id: _id, version: _version, ...rest } = stored ?? { ...BLANK_SUPPLIER, id: '', version: 0, name };
+    const assortments = ofSupplier.reduce(withContent, rest.assortments ?? []);
     const input: SupplierInput = {
       ...rest,
       offers: [...rest.offers.filter((old) => !isReplaced(old)), ...fresh],
+      ...(assortments.length > 0 && { assortments: [...assortments] }),
     };
     return { stored, input };
   });
+}
+
+/** What a row says of one thing of a pack goes into that pack; the others of it stay. */
+function withContent(assortments: readonly Assortment[], change: PriceChange): readonly Assortment[] {
+  if (change.kind !== 'content') return assortments;
+  const { assortment: fresh } = change;
+  const [content] = fresh.contents;
+  const before = assortments.find(({ name }) => sameName(name, fresh.name));
+  if (!before || !content) return [...assortments, fresh];
+  const contents = [...before.contents.filter(({ itemId }) => itemId !== content.itemId), content];
+  return assortments.map((assortment) =>
+    assortment === before ? { ...fresh, name: before.name, contents } : assortment,
+  );
 }

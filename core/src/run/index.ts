@@ -110,6 +110,7 @@ export { shortOverRuns, type ShortOfRun } from './things/shortOverRuns.ts';
 export {
   addPromises,
   NO_PROMISES,
+  stockOfFinding,
   promiseOf,
   type ThingPromise,
   type ThingPromises,

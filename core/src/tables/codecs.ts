@@ -159,3 +159,20 @@ export const sparesOrUnknown: Codec = {
     return rule.by === 'share' ? `${percentOf(rule.fraction)} %` : `${rule.count} a ${rule.by}`;
   },
 };
+
+/** Cheaper by the number: `5: 3.50; 10: 3.20` are packs and the price of each from so many on. */
+export const priceBreaks: Codec = {
+  read: (cell, style) => {
+    const parts = cell.split(';').filter((part) => part.trim() !== '');
+    const breaks = parts.map((part) => {
+      const [from = '', price = ''] = part.split(':').map((side) => side.trim());
+      const minor = money.read(price, style);
+      return /^\d+$/.test(from) && minor.ok ? { fromPacks: Number(from), priceMinor: minor.value } : null;
+    });
+    return breaks.includes(null) ? wanted('prices by the number, such as “5: 3.50; 10: 3.20”') : good(breaks);
+  },
+  write: (value) =>
+    ((value ?? []) as readonly { readonly fromPacks: number; readonly priceMinor: number }[])
+      .map(({ fromPacks, priceMinor }) => `${fromPacks}: ${money.write(priceMinor)}`)
+      .join('; '),
+};

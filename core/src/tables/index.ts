@@ -9,6 +9,7 @@ export {
   number,
   numberOrUnknown,
   oneOfWords,
+  priceBreaks,
   orUnknownCell,
   sparesOrUnknown,
   text,

@@ -4,10 +4,11 @@ import { Type } from '@sinclair/typebox';
 import { filed, listed, made, ok, reply, versioned } from '../http/replies.ts';
 import { route, type Route } from '../http/route.ts';
 import type { BuyingService } from '../services/buyingService.ts';
+import type { MakesService } from '../services/makesService.ts';
 import type { OrderService } from '../services/orderService.ts';
 
 /** What runs ahead want, and what is ordered of suppliers for them. */
-export const buyingRoutes = (buying: BuyingService, orders: OrderService): Route[] => [
+export const buyingRoutes = (buying: BuyingService, orders: OrderService, makes: MakesService): Route[] => [
   route({
     method: 'get',
     path: '/buying',
@@ -38,8 +39,25 @@ export const buyingRoutes = (buying: BuyingService, orders: OrderService): Route
     answers: [200],
     handle: ({ params: { itemId }, body }) => ok(buying.setLevel(itemId, body.least)),
   }),
+  route({
+    method: 'get',
+    path: '/makes',
+    summary: 'How many of each published figure the shelf allows; of a heap of fibres, what would use it up',
+    query: ['heap', 'all'],
+    answers: [200],
+    handle: async ({ query: { heap = '', all } }) => ok(await makes.makes(idsIn(heap), all === 'yes')),
+  }),
   ...orderRoutes(orders),
 ];
+
+/** Fibres of one heap. */
+const MOST_IN_HEAP = 60;
+
+const idsIn = (text: string): string[] =>
+  text
+    .split(',')
+    .filter((id) => id !== '')
+    .slice(0, MOST_IN_HEAP);
 
 const orderRoutes = (orders: OrderService): Route[] => [
   route({

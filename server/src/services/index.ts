@@ -11,6 +11,7 @@ import { ITEM_KINDS } from './itemKinds.ts';
 import { itemService, type ItemService } from './itemService.ts';
 import { keepingService } from './keepingService.ts';
 import { listService } from './listService.ts';
+import { makesService } from './makesService.ts';
 import { orderService } from './orderService.ts';
 import { paperService } from './paperService.ts';
 import { patternFileService } from './patternFileService.ts';
@@ -59,6 +60,7 @@ export const createServices = (deps: WorkDeps) => {
     buying: buyingService(deps),
     orders: orderService(deps),
     cutting: cuttingService(deps),
+    makes: makesService(deps),
     lists: listService(deps),
     search: searchService(deps),
     keeping: keepingService(deps),

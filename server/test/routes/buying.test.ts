@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import type { Buying } from '@lanakit/core/api';
+import type { Buying, Makes } from '@lanakit/core/api';
 import { BUYING_TERMS, chosenWants, type Order, type OrderInput, orderState } from '@lanakit/core/buying';
 import { BLANK_FINDING, BLANK_SUPPLIER, type Fibre, type Finding, type Supplier } from '@lanakit/core/shelf';
 import request from 'supertest';
@@ -284,4 +284,20 @@ describe('what runs want', () => {
     const paper = await request(studio.app).get(`/api/orders/${id}/sheet/pdf`).buffer(true).expect(200);
     expect(paper.headers['content-type']).toContain('application/pdf');
   });
+});
+
+test('what the shelf allows of each figure, what limits it, and what would use up a heap', async () => {
+  const { fibre } = await shelf();
+  await publish(studio, await addPattern(studio, ballPattern(fibre.id)));
+  const { lines } = await getOne<Makes>('/makes');
+  const [line] = lines;
+  // Ten grams lie there: as many balls as go into them, and no more.
+  const perMakeG =
+    (await getOne<{ items: { total: { likelyG: number } }[] }>('/pattern-lines')).items[0]?.total.likelyG ??
+    0;
+  expect(line?.makes).toBe(Math.floor(10 / perMakeG));
+  expect(line?.limits).toEqual([{ itemId: fibre.id, name: fibre.name, packAmount: 50 }]);
+  expect(line?.makesWithMore).toBe(Math.floor(60 / perMakeG));
+  const heap = await getOne<Makes>(`/makes?heap=${fibre.id}`);
+  expect(heap.lines[0]?.used?.usedG).toBeCloseTo((line?.makes ?? 0) * perMakeG, 6);
 });

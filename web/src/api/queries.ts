@@ -10,6 +10,7 @@ import type {
   ItemUse,
   Keeping,
   KeptKind,
+  Makes,
   NeedleTray,
   OpenedRun,
   PageOf,
@@ -265,3 +266,11 @@ export const useOrders = (): Resource<Items<Order>> => useList('/orders');
 
 /** What runs want cut, and plans that are being cut. */
 export const useCutting = (): Resource<Cutting> => useSWR('/cutting', get<Cutting>);
+
+/** What the shelf allows of each figure; of a heap of fibres, what would use it up. */
+export const useMakes = (heap: readonly string[], isAll: boolean): Resource<Makes> =>
+  useSWR(
+    `/makes?${new URLSearchParams({ heap: heap.join(','), ...(isAll && { all: 'yes' }) }).toString()}`,
+    get<Makes>,
+    { keepPreviousData: true },
+  );

@@ -17,13 +17,19 @@ const Orders = lazy(async () => ({ default: (await import('./Orders.tsx')).Order
 
 const Cutting = lazy(async () => ({ default: (await import('./Cutting.tsx')).Cutting }));
 
-type Side = 'wanted' | 'orders' | 'cutting';
+const Makes = lazy(async () => ({ default: (await import('./Makes.tsx')).Makes }));
+
+type Side = 'wanted' | 'orders' | 'cutting' | 'makes';
 
 const PATHS: Readonly<Record<Side, string>> = {
   wanted: '/buying',
   orders: '/buying/orders',
   cutting: '/buying/cutting',
+  makes: '/buying/makes',
 };
+
+const sideOf = (asked: string | undefined): Side =>
+  asked === 'orders' || asked === 'cutting' || asked === 'makes' ? asked : 'wanted';
 
 /** What is wanted, what to order, what came. */
 export function BuyingPage() {
@@ -42,8 +48,7 @@ interface OnTableProps {
 }
 
 function OnTable({ buying, suppliers, orders }: OnTableProps) {
-  const asked = useParams()['side'];
-  const side: Side = asked === 'orders' || asked === 'cutting' ? asked : 'wanted';
+  const side = sideOf(useParams()['side']);
   const navigate = useNavigate();
   const open = orders.filter(({ stage }) => stage === 'drafted' || stage === 'ordered').length;
   return (
@@ -57,6 +62,7 @@ function OnTable({ buying, suppliers, orders }: OnTableProps) {
             { value: 'wanted', label: 'Wanted and to order' },
             { value: 'orders', label: open > 0 ? `Orders, ${counted(open, 'open', 'open')}` : 'Orders' },
             { value: 'cutting', label: 'What to cut' },
+            { value: 'makes', label: 'Makes from here' },
           ]}
           onChange={(next) => void navigate(PATHS[next])}
         />
@@ -65,7 +71,9 @@ function OnTable({ buying, suppliers, orders }: OnTableProps) {
         <WantedSide buying={buying} suppliers={suppliers} />
       ) : (
         <Suspense fallback={null}>
-          {side === 'orders' ? <Orders buying={buying} orders={orders} suppliers={suppliers} /> : <Cutting />}
+          {side === 'orders' && <Orders buying={buying} orders={orders} suppliers={suppliers} />}
+          {side === 'cutting' && <Cutting />}
+          {side === 'makes' && <Makes buying={buying} />}
         </Suspense>
       )}
     </main>

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { saveCuttingTerms, takeCutPlan } from '../api/mutations/cutting.ts';
 import { perform } from '../api/mutations/mutation.ts';
 import { useCutting } from '../api/queries.ts';
-import { Loading } from '../shell/Loading.tsx';
+import { StillLoading } from '../shell/Loading.tsx';
 import { useAttempt } from '../shell/useAttempt.ts';
 import { CUTTING_BOUNDS } from '@lanakit/core/cutting';
 import { NumberField } from '../ui/fields/NumberField.tsx';
@@ -19,7 +19,7 @@ import { useCutPlan } from './useCutPlan.ts';
 /** What to cut from what, in which order. */
 export function Cutting() {
   const { data, error } = useCutting();
-  if (!data) return <Loading error={error} />;
+  if (!data) return <StillLoading error={error} />;
   return <OnBoard cutting={data} />;
 }
 

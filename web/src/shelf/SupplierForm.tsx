@@ -15,7 +15,9 @@ import { Button, Input, Select } from 'antd';
 import { useMemo, useState } from 'react';
 import { NumberField } from '../ui/fields/NumberField.tsx';
 import { showMoney } from '../words/show.ts';
+import { Assortments } from './Assortments.tsx';
 import { MoneyField, TextField } from './fields.tsx';
+import { PriceBreaks, withBreaks } from './PriceBreaks.tsx';
 import type { Entry } from './entries.ts';
 import { ItemFrame } from './ItemFrame.tsx';
 import styles from './Panel.module.css';
@@ -91,6 +93,12 @@ export function SupplierPanel({ supplier, onSaved }: SupplierPanelProps) {
           problemAt={problemAt}
           onChange={(offers) => set({ offers })}
         />
+        <Assortments
+          assortments={input.assortments ?? []}
+          goods={goods}
+          problemAt={problemAt}
+          onChange={(assortments) => set({ assortments })}
+        />
       </ItemFrame>
     </>
   );
@@ -104,6 +112,13 @@ interface OffersProps {
 }
 
 const SHOWN_AT_FIRST = 40;
+/** Prices by the number of one pack at most. */
+const MOST_BREAKS = 8;
+
+const problemsUnder = (pointer: string, problemAt: OffersProps['problemAt']): string[] =>
+  Array.from({ length: MOST_BREAKS }, (_, at) =>
+    ['fromPacks', 'priceMinor'].flatMap((field) => problemAt(`${pointer}/${at}/${field}`) ?? []),
+  ).flat();
 
 function Offers({ offers, goods, problemAt, onChange }: OffersProps) {
   const [text, setText] = useState('');
@@ -166,7 +181,21 @@ function Offers({ offers, goods, problemAt, onChange }: OffersProps) {
               <td className={`num ${styles.right}`}>
                 {offer.packAmount} {UNIT_WORDS[unitOf(entry)]}
               </td>
-              <td className={`num ${styles.right}`}>{showMoney(offer.priceMinor)}</td>
+              <td className={`num ${styles.right}`}>
+                {showMoney(offer.priceMinor)}
+                <PriceBreaks
+                  offer={offer}
+                  name={`${entry?.name ?? ''} ${offer.packAmount}`}
+                  onChange={(breaks) =>
+                    onChange(offers.map((other, i) => (i === index ? withBreaks(other, breaks) : other)))
+                  }
+                />
+                {problemsUnder(`/offers/${index}/breaks`, problemAt).map((words) => (
+                  <p key={words} className="red">
+                    {words}
+                  </p>
+                ))}
+              </td>
               <td className={`num quiet ${styles.right}`}>{showMoney(pricePer100Minor(offer))}</td>
               <td>
                 <button

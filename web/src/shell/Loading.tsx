@@ -1,9 +1,26 @@
 import styles from './Loading.module.css';
 
+interface LoadingProps {
+  error?: Error | undefined;
+}
+
 /** An empty sheet while its content comes; a server that does not answer is said. */
-export function Loading({ error }: { error?: Error | undefined }) {
+export const Loading = ({ error }: LoadingProps) => (
+  <main className={`sheet ${styles.sheet}`} aria-busy={!error}>
+    <Waiting error={error} />
+  </main>
+);
+
+/** The same within a place that is there already. */
+export const StillLoading = ({ error }: LoadingProps) => (
+  <section className={`sheet ${styles.sheet}`} aria-busy={!error} aria-label="Loading">
+    <Waiting error={error} />
+  </section>
+);
+
+function Waiting({ error }: LoadingProps) {
   return (
-    <main className={`sheet ${styles.sheet}`} aria-busy={!error}>
+    <>
       {error ? (
         <p className="red" role="alert">
           {error.message} It is asked again every few seconds.
@@ -16,6 +33,6 @@ export function Loading({ error }: { error?: Error | undefined }) {
           <span className="visually-hidden">Loading</span>
         </>
       )}
-    </main>
+    </>
   );
 }

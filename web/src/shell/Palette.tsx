@@ -141,6 +141,7 @@ function useEntries(text: string, { onHelp, onWord }: Asks): FoundEntries {
     { key: 'runs', name: 'Runs', kind: 'place', run: go('/runs') },
     { key: 'buying', name: 'Buying', kind: 'place', run: go('/buying') },
     { key: 'orders', name: 'Orders: what is on its way', kind: 'place', run: go('/buying/orders') },
+    { key: 'makes', name: 'Makes from here: what the shelf allows', kind: 'place', run: go('/buying/makes') },
     { key: 'cutting', name: 'What to cut', kind: 'place', run: go('/buying/cutting') },
     { key: 'backups', name: 'Backups', kind: 'place', run: go('/backups') },
     { key: 'bin', name: 'Bin: what was deleted', kind: 'place', run: go('/bin') },

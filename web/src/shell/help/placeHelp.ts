@@ -126,7 +126,18 @@ const PLACES: readonly PlaceHelp[] = [
     keys: [['Space', 'Tick off']],
   },
   {
-    isAt: at(/^\/buying\/(?!cutting)[^/]+$/),
+    isAt: at(/^\/buying\/makes$/),
+    title: 'Makes from here',
+    answers: 'How many of each could I make of what lies here?',
+    ways: [
+      'Each published figure with how many the shelf allows, what limits it, and what one more pack would bring.',
+      'Choose leftovers, and the figures that use up most of them come first.',
+    ],
+    terms: ['free', 'blend', 'colourway'],
+    keys: [],
+  },
+  {
+    isAt: at(/^\/buying\/(?!cutting|makes)[^/]+$/),
     title: 'Orders',
     answers: 'What is on its way, and what came?',
     ways: [
