@@ -117,3 +117,19 @@ test('from a cutting plan to offcuts on the shelf, and back', async ({ page, dem
   await plan.getByRole('button', { name: 'Put the plan away' }).click();
   await expect(plan.getByRole('button', { name: 'Take this plan' })).toBeVisible();
 });
+
+test('what the shelf allows of each figure, and what would use up leftovers', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/buying/makes`);
+  const makes = page.getByRole('region', { name: 'What can be made from here' });
+  const beetle = makes.getByRole('listitem').filter({ hasText: 'Stag beetle' }).first();
+  await expect(beetle).toContainText('Pin back 25 mm limits it');
+  await expectNothingByAxe(page);
+  await makes.getByRole('checkbox', { name: 'As though no run were ahead' }).check();
+  await expect(
+    makes.getByRole('listitem').filter({ hasText: 'Pear with two leaves' }).first(),
+  ).not.toContainText(/^.*\b0makes/);
+  await makes.getByLabel('Leftovers to use up').click();
+  await page.keyboard.type('Rust');
+  await page.keyboard.press('Enter');
+  await expect(makes.getByRole('listitem').first()).toContainText('of the heap');
+});

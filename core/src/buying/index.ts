@@ -64,11 +64,11 @@ export { type PieceToCut, planCut, type PlannedCut } from './planCut.ts';
 export {
   type HereToMake,
   makesFromHere,
-  type MakesFromHere,
   MOST_MAKES,
   type OneMake,
   oneMakeOf,
-  type UsedOfHeap,
   usedOfHeap,
   withMore,
 } from './makesFromHere.ts';
+export { shelfWorth, type ShelfWorth } from './shelfWorth.ts';
+export { stockAhead, type StockStep } from './stockAhead.ts';

@@ -1,6 +1,6 @@
 import type { Buying } from '@lanakit/core/api';
 import { checkRange } from '@lanakit/core/base';
-import { type BuyingTerms, checkBuyingTerms, comingOf } from '@lanakit/core/buying';
+import { type BuyingTerms, checkBuyingTerms, comingOf, shelfWorth } from '@lanakit/core/buying';
 import { AMOUNT_BOUNDS } from '@lanakit/core/shelf';
 import { calendarOf } from './buyingCalendar.ts';
 import { thingsOf } from './buyingThings.ts';
@@ -28,6 +28,12 @@ export const buyingService = ({ store, now }: ServiceDeps) => {
         namesOfSorts: wanted.namesOfSorts,
         things: thingsOf(store),
         coming: comingOf(store.orders.open()),
+        worth: shelfWorth({
+          fibres: store.shelf.fibres(),
+          findings: store.shelf.findings(),
+          needles: store.shelf.needles(),
+          tools: store.shelf.tools(),
+        }),
       };
     },
     /** Days to order by, to begin by and to expect parcels on, as an iCalendar file. */

@@ -6,7 +6,7 @@ import { lazy, Suspense } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useBuying, useOrders, useSuppliers } from '../api/queries.ts';
 import { Loading } from '../shell/Loading.tsx';
-import { counted } from '../words/show.ts';
+import { counted, showMoney } from '../words/show.ts';
 import styles from './BuyingPage.module.css';
 import { ToOrder } from './ToOrder.tsx';
 import { useAskedPurchase } from './useAskedPurchase.ts';
@@ -66,6 +66,7 @@ function OnTable({ buying, suppliers, orders }: OnTableProps) {
           ]}
           onChange={(next) => void navigate(PATHS[next])}
         />
+        <p className={`quiet small ${styles.worth}`}>{worthWords(buying.worth)}</p>
       </header>
       {side === 'wanted' ? (
         <WantedSide buying={buying} suppliers={suppliers} />
@@ -89,4 +90,12 @@ function WantedSide({ buying, suppliers }: Omit<OnTableProps, 'orders'>) {
       <ToOrder buying={buying} suppliers={suppliers} asked={asked} />
     </div>
   );
+}
+
+function worthWords({ minor, unpricedCount, uncountedCount }: Buying['worth']): string {
+  const unknown = [
+    ...(unpricedCount > 0 ? [`${unpricedCount} without a price`] : []),
+    ...(uncountedCount > 0 ? [`${uncountedCount} never counted`] : []),
+  ].join(', ');
+  return `The shelf is worth ${unknown === '' ? '' : 'at least '}${showMoney(minor)}${unknown === '' ? '' : `; ${unknown}`}`;
 }

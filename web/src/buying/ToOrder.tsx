@@ -1,6 +1,7 @@
 import type { Buying } from '@lanakit/core/api';
 import {
   type NotOffered,
+  type OrderInput,
   orderOfParcel,
   type Parcel,
   PURCHASE_WAYS,
@@ -8,7 +9,7 @@ import {
   type PurchaseWay,
   orderByOfParcel,
 } from '@lanakit/core/buying';
-import { packName } from '@lanakit/core/words';
+import { joinWords, packName } from '@lanakit/core/words';
 import type { Supplier } from '@lanakit/core/shelf';
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
@@ -173,13 +174,23 @@ function Parcels({ plan, buying, suppliers, asked }: ToOrderProps & { plan: Purc
   );
 }
 
-const orderOf = (parcel: Parcel, { purchase, thingOf }: Asked, supplier: Supplier | undefined) =>
-  orderOfParcel(
-    parcel,
-    supplier?.name ?? '',
-    purchase.problem.suppliers.find(({ supplierId }) => supplierId === parcel.supplierId)?.arrivesOn ?? null,
-    ({ offer }) => packName(offer, thingOf),
+function orderOf(
+  parcel: Parcel,
+  { purchase, thingOf, choices }: Asked,
+  supplier: Supplier | undefined,
+): OrderInput {
+  const { suppliers } = purchase.problem;
+  const arrivesOn = suppliers.find(({ supplierId }) => supplierId === parcel.supplierId)?.arrivesOn ?? null;
+  const order = orderOfParcel(parcel, supplier?.name ?? '', arrivesOn, ({ offer }) =>
+    packName(offer, thingOf),
   );
+  const ofOneLot = [...new Set(order.lines.flatMap(({ contents }) => contents.map(({ itemId }) => itemId)))]
+    .filter((itemId) => choices.fromOne.has(itemId))
+    .flatMap((itemId) => thingOf(itemId)?.name ?? []);
+  return ofOneLot.length === 0
+    ? order
+    : { ...order, note: `All of one lot, please: ${joinWords(ofOneLot)}.` };
+}
 
 /** What cannot be bought, and who falls out. */
 function NotSold({ suppliers, asked }: ToOrderProps) {

@@ -1,11 +1,12 @@
 import type { Buying, BuyingThing } from '@lanakit/core/api';
-import type { ChosenWant } from '@lanakit/core/buying';
+import { type ChosenWant, stockAhead } from '@lanakit/core/buying';
 import { Checkbox } from 'antd';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { findingAmount, PREPARATION_WORDS, showDay, counted } from '../words/show.ts';
 import { USE_WORDS } from '../words/buyingWords.ts';
 import styles from './BuyingPage.module.css';
 import type { Asked } from './useAskedPurchase.ts';
+import { WeeksChart } from './WeeksChart.tsx';
 
 const GROUPS: readonly { readonly title: string; readonly kinds: readonly BuyingThing['kind'][] }[] = [
   { title: 'Wool', kinds: ['fibre'] },
@@ -162,6 +163,16 @@ function WhereFrom({ line, buying, asked, thing }: WantLineProps & { thing: Buyi
   const runs = want.runs.filter(({ runId }) => runIds.has(runId));
   const nameOf = (runId: string) => buying.runs.find(({ id }) => id === runId)?.name ?? '';
   const amount = (value: number) => findingAmount(value, want.unit);
+  const steps = useMemo(
+    () =>
+      stockAhead(
+        want,
+        buying.runs,
+        buying.coming.filter(({ itemId: ordered }) => ordered === want.itemId),
+        thing?.onHand ?? 0,
+      ),
+    [want, buying, thing],
+  );
   return (
     <div className={styles.from}>
       <table>
@@ -183,6 +194,9 @@ function WhereFrom({ line, buying, asked, thing }: WantLineProps & { thing: Buyi
           )}
         </tbody>
       </table>
+      {thing?.onHand != null && steps.length > 0 && (
+        <WeeksChart today={buying.today} onHand={thing.onHand} steps={steps} unit={want.unit} />
+      )}
       <p className="quiet small">
         {thing?.onHand == null
           ? 'Never counted.'
