@@ -1,4 +1,5 @@
 import { benchBig } from './big.ts';
+import { benchBuying } from './buying.ts';
 import { benchBusy, benchBusyCore } from './busy.ts';
 import { benchBrowser } from './browser.ts';
 import { benchCore } from './core.ts';
@@ -20,6 +21,7 @@ const rows: Row[] = [
   ...(await benchNeedles()),
   ...(await benchRuns()),
   ...(await benchBusyCore()),
+  ...(await benchBuying()),
 ];
 const server = await startServer();
 try {

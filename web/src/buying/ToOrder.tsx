@@ -107,7 +107,7 @@ function WayCard({ way, state, isChosen, onChoose }: WayCardProps) {
 function stateWords({ kind }: WayState): string {
   switch (kind) {
     case 'impossible':
-      return 'no way with the numbers held by hand';
+      return 'no way: numbers held by hand, one supplier for a thing, or a minimum order stand against it';
     case 'nothing-in-time':
       return 'nothing was found in the time there was';
     case 'failed':
