@@ -163,7 +163,7 @@ export function checkCutting({ pieces, stocks, terms }: CuttingInput): (CuttingP
 }
 
 /** In the unit it is stocked in: metres of what is cut by length, cm² of sheet. */
-const amountOfCut = ({ lengthMm, widthMm }: Pick<CutPart, 'lengthMm' | 'widthMm'>): number =>
+export const amountOfCut = ({ lengthMm, widthMm }: Pick<CutPart, 'lengthMm' | 'widthMm'>): number =>
   widthMm > 0 ? (lengthMm * widthMm) / 100 : lengthMm / 1000;
 
 /** What of a stick or sheet is neither a piece nor goes back to the shelf, in the thing’s unit. */

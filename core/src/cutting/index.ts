@@ -5,6 +5,7 @@ export { planLengths, type PlannedLengths } from './planLengths.ts';
 export { planSheets } from './planSheets.ts';
 export { type Area, type CutArea, type SheetPlan, type SheetTask } from './sheetTask.ts';
 export {
+  amountOfCut,
   checkCutting,
   checkCuttingTerms,
   CUTTING_BOUNDS,
