@@ -1,7 +1,14 @@
 import { mostOnOneSheet } from './fewestSheets.ts';
 import { oneSizeOnSheets } from './oneSizeOnSheets.ts';
 import { placeOnSheets, type PlacedOnSheets, type PlacingRule, waysIn } from './placeOnSheets.ts';
-import { cutsOfSheet, type SheetPiece, type SheetPlan, type SheetTask, wasteOfSheet } from './sheetTask.ts';
+import {
+  cutsOfSheet,
+  type SheetPiece,
+  type SheetPlan,
+  type SheetStock,
+  type SheetTask,
+  wasteOfSheet,
+} from './sheetTask.ts';
 
 /** Orders that are shuffled a little, beside those that have a reason. */
 const SHUFFLED = 40;
@@ -103,20 +110,32 @@ function seeded(seed: number): () => number {
   };
 }
 
-/** By area; and of each size by itself, as many as straight cuts give of one sheet, where nothing lies on the shelf. */
+/**
+ * By area; and of each size by itself, as many as straight cuts give of each sheet, those that are there taken off. A cut is
+ * counted with its piece, and once with the sheet.
+ */
 function leastBought(task: SheetTask, pieces: readonly SheetPiece[]): number {
-  const bought = task.stocks.filter(({ count }) => count === null);
-  const [only] = bought;
-  if (!only || bought.length > 1 || pieces.length === 0) return 0;
-  const there = task.stocks.reduce(
-    (sum, { lengthMm, widthMm, count }) => sum + (count === null ? 0 : lengthMm * widthMm * count),
-    0,
-  );
+  const { stocks, mayTurn, kerfMm, marginMm } = task;
+  const [bought, ...others] = stocks.filter(({ count }) => count === null);
+  if (!bought || others.length > 0 || pieces.length === 0) return 0;
+  const there = stocks.filter(({ count }) => count !== null);
+  const sheetMm2 = ({ lengthMm, widthMm }: SheetStock) => lengthMm * widthMm;
   const wantedMm2 = pieces.reduce((sum, piece) => sum + areaMm2(piece), 0);
-  const byArea = Math.ceil(Math.max(0, wantedMm2 - there) / (only.lengthMm * only.widthMm) - 1e-9);
-  if (there > 0 || task.kerfMm > 0 || task.marginMm > 0) return byArea;
-  const bySize = pieces.map((piece) =>
-    Math.ceil(piece.count / mostOnOneSheet(piece, { ...only, mayTurn: task.mayTurn })),
-  );
+  const thereMm2 = there.reduce((sum, stock) => sum + sheetMm2(stock) * (stock.count ?? 0), 0);
+  const byArea = Math.ceil(Math.max(0, wantedMm2 - thereMm2) / sheetMm2(bought) - 1e-9);
+  const most = (piece: SheetPiece, { lengthMm, widthMm }: SheetStock) =>
+    mostOnOneSheet(
+      { lengthMm: piece.lengthMm + kerfMm, widthMm: piece.widthMm + kerfMm },
+      { lengthMm: lengthMm - 2 * marginMm + kerfMm, widthMm: widthMm - 2 * marginMm + kerfMm, mayTurn },
+    );
+  const bySize = pieces.map((piece) => {
+    const alike = pieces.filter(
+      ({ lengthMm, widthMm }) => lengthMm === piece.lengthMm && widthMm === piece.widthMm,
+    );
+    const wanted = alike.reduce((sum, { count }) => sum + count, 0);
+    const onShelf = there.reduce((sum, stock) => sum + most(piece, stock) * (stock.count ?? 0), 0);
+    const onBought = most(piece, bought);
+    return onBought > 0 ? Math.ceil(Math.max(0, wanted - onShelf) / onBought) : 0;
+  });
   return Math.max(byArea, ...bySize);
 }

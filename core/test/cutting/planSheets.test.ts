@@ -113,6 +113,11 @@ describe('rectangles by straight cuts through', () => {
     expect(plan.bought).toBe(1);
   });
 
+  test('what lies on the shelf is taken off the bound: alike pieces are proven', () => {
+    const given = task([[140, 60, 20]], [[300, 200, null], [300, 200, 2]], { mayTurn: false }); // prettier-ignore
+    expect(planSheets(given)).toMatchObject({ bought: 2, atLeastBought: 2 });
+  });
+
   test('where nothing is bought as much is cut as there is', () => {
     const given = task([[100, 100, 5]], [[200, 200, 1]]);
     const plan = planSheets(given);

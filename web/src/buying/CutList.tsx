@@ -2,7 +2,7 @@ import type { Cutting, CuttingThing } from '@lanakit/core/api';
 import type { CuttingPlan, CutStock } from '@lanakit/core/cutting';
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
-import { putCutPlanAway, tickCut } from '../api/mutations/cutting.ts';
+import { putCutPlanAway, takeCutPlan, tickCut } from '../api/mutations/cutting.ts';
 import { perform } from '../api/mutations/mutation.ts';
 import { useAttempt } from '../shell/useAttempt.ts';
 import { cutSizeMm } from '../words/buyingWords.ts';
@@ -50,7 +50,13 @@ export function CutList({ plan, thing, runs }: CutListProps) {
   const away = () =>
     attempt(async () => {
       await perform(putCutPlanAway(plan));
-      return { text: 'Put away. What is cut stays cut.' };
+      const { itemId, pieces, stocks, terms } = plan;
+      return plan.done.length > 0
+        ? { text: 'The rest is left uncut. What is cut stays cut.' }
+        : {
+            text: 'Put away: it can be planned again.',
+            undo: () => perform(takeCutPlan({ itemId, pieces, stocks, terms })),
+          };
     });
   const isDone = (stock: number) =>
     ticking?.stock === stock ? ticking.isDone : plan.done.some((cut) => cut.stock === stock);
