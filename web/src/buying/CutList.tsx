@@ -2,6 +2,7 @@ import type { Cutting, CuttingThing } from '@lanakit/core/api';
 import type { CuttingPlan, CutStock } from '@lanakit/core/cutting';
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { putCutPlanAway, takeCutPlan, tickCut } from '../api/mutations/cutting.ts';
 import { perform } from '../api/mutations/mutation.ts';
 import { useAttempt } from '../shell/useAttempt.ts';
@@ -78,9 +79,13 @@ export function CutList({ plan, thing, runs }: CutListProps) {
         {plan.pieces.map(({ key, name, runId, lengthMm, widthMm }) => (
           <li key={key} className="small">
             {name}, {cutSizeMm(lengthMm, widthMm)}{' '}
-            <span className="quiet">
-              {runs.find(({ id }) => id === runId)?.name ?? 'a run that has been'}
-            </span>
+            {runs.some(({ id }) => id === runId) ? (
+              <Link to={`/runs/${runId}/guide`} title="Its templates at true size">
+                {runs.find(({ id }) => id === runId)?.name}
+              </Link>
+            ) : (
+              <span className="quiet">a run that has been</span>
+            )}
           </li>
         ))}
       </ol>
