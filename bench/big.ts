@@ -1,3 +1,4 @@
+import { CHROMIUM } from './chromium.ts';
 import { chromium, type Page } from '@playwright/test';
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -70,7 +71,7 @@ const VISITED: readonly Visit[] = [
 
 /** From a press on its name until it is painted. */
 async function visits({ url }: RunningServer): Promise<Row[]> {
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: FLAGS });
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: FLAGS });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(url);
   await page.getByRole('heading', { name: 'Runs ahead' }).waitFor();

@@ -1,3 +1,4 @@
+import { CHROMIUM } from './chromium.ts';
 import { gzipSync } from 'node:zlib';
 import { chromium, type Browser, type Locator, type Page } from '@playwright/test';
 import { figureOf } from './core.ts';
@@ -15,7 +16,7 @@ export const FLAGS = [
 ];
 
 export async function benchBrowser(server: RunningServer): Promise<Row[]> {
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: FLAGS });
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: FLAGS });
   try {
     return [
       ...(await firstLoads(browser, server.url)),

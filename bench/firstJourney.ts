@@ -1,3 +1,4 @@
+import { CHROMIUM } from './chromium.ts';
 import { type Browser, chromium, type Page } from '@playwright/test';
 import { FLAGS } from './browser.ts';
 import { rowOf, type Row } from './measure.ts';
@@ -40,7 +41,7 @@ async function shortWay(browser: Browser): Promise<{ seconds: number; keys: numb
 }
 
 export async function benchFirstJourney(): Promise<Row[]> {
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: FLAGS });
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: FLAGS });
   try {
     const runs: { seconds: number; keys: number; presses: number }[] = [];
     for (let i = 0; i < 3; i++) runs.push(await shortWay(browser));

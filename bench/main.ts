@@ -13,30 +13,41 @@ import { benchPdf, benchRuns } from './runs.ts';
 import { benchNeedles } from './needles.ts';
 import { benchWriting } from './writing.ts';
 
-const rows: Row[] = [
-  ...(await benchCore()),
-  ...(await benchFigure()),
-  ...(await benchGuide()),
-  ...(await benchWriting()),
-  ...(await benchNeedles()),
-  ...(await benchRuns()),
-  ...(await benchBusyCore()),
-  ...(await benchBuying()),
+/** `npm run bench -- buying browser`: those alone; all of them without a name. */
+const asked = process.argv.slice(2);
+const isAsked = (name: string): boolean => asked.length === 0 || asked.includes(name);
+
+const ALONE: readonly (readonly [name: string, bench: () => Promise<Row[]>])[] = [
+  ['core', benchCore],
+  ['figure', benchFigure],
+  ['guide', benchGuide],
+  ['writing', benchWriting],
+  ['needles', benchNeedles],
+  ['runs', benchRuns],
+  ['busy', benchBusyCore],
+  ['buying', benchBuying],
 ];
-const server = await startServer();
-try {
-  rows.push(
-    ...(await benchServer(server)),
-    ...(await benchBrowser(server)),
-    ...(await benchShelf(server)),
-    ...(await benchPdf(server)),
-    ...(await benchBusy(server)),
-  );
-} finally {
-  server.stop();
+type Server = Awaited<ReturnType<typeof startServer>>;
+const ON_SERVER: readonly (readonly [name: string, bench: (server: Server) => Promise<Row[]>])[] = [
+  ['server', benchServer],
+  ['browser', benchBrowser],
+  ['shelf', benchShelf],
+  ['pdf', benchPdf],
+  ['busy', benchBusy],
+];
+
+const rows: Row[] = [];
+for (const [name, bench] of ALONE) if (isAsked(name)) rows.push(...(await bench()));
+if (ON_SERVER.some(([name]) => isAsked(name))) {
+  const server = await startServer();
+  try {
+    for (const [name, bench] of ON_SERVER) if (isAsked(name)) rows.push(...(await bench(server)));
+  } finally {
+    server.stop();
+  }
 }
-rows.push(...(await benchFirstJourney()));
-rows.push(...(await benchBig()));
+if (isAsked('journey')) rows.push(...(await benchFirstJourney()));
+if (isAsked('big')) rows.push(...(await benchBig()));
 const widths = (['work', 'size', 'median', 'spread'] as const).map((column) => ({
   column,
   width: Math.max(column.length, ...rows.map((row) => row[column].length)),

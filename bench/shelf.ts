@@ -1,3 +1,4 @@
+import { CHROMIUM } from './chromium.ts';
 import { BLANK_FIBRE } from '@lanakit/core/shelf';
 import { chromium, type Page } from '@playwright/test';
 import { FLAGS } from './browser.ts';
@@ -16,7 +17,7 @@ export async function benchShelf(server: RunningServer): Promise<Row[]> {
     async () => (await fetch(`${server.url}/api/fibres`)).arrayBuffer(),
     20,
   );
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: [...FLAGS] });
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: [...FLAGS] });
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     return [list, ...(await searches(page, server.url, size))];

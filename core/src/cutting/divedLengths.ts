@@ -13,19 +13,30 @@ const EPSILON = 1e-6;
 /**
  * A good plan where there are too many ways to look at them all: what the plan without whole numbers cuts whole times is cut so
  * often; where that is none, its greatest part is cut once; and then again with what is left (diving).
+ * @param begun ways that are useful for all of it
  * @param relaxed the plan without whole numbers of what is left, over these ways
  */
 export function divedLengths(
   task: LengthTask,
   sizes: Sizes,
+  begun: readonly Way[],
   relaxed: (task: LengthTask, sizes: Sizes, ways: readonly Way[]) => Relaxed | null,
 ): CutOften[] {
   const cut: CutOften[] = [];
   let left = sizes;
   let stocks = task.stocks;
+  let ways = begun;
   while (left.counts.some((count) => count > 0)) {
     const now = { ...task, stocks };
-    const found = usefulWays(now, left, firstWays(now, left), (ways) => relaxed(now, left, ways));
+    // Those known already do for most of what is left: ways for the last few are looked for.
+    const isWithin = ({ counts }: Way) => counts.every((count, at) => count <= (left.counts[at] ?? 0));
+    const found =
+      ways === begun
+        ? { ways: begun }
+        : usefulWays(now, left, [...firstWays(now, left), ...ways.filter(isWithin)], (known) =>
+            relaxed(now, left, known),
+          );
+    ways = [...found.ways];
     const values = relaxed(now, left, found.ways)?.values ?? [];
     const whole = found.ways.flatMap((way, at): CutOften[] => {
       const times = Math.floor((values[at] ?? 0) + EPSILON);

@@ -94,7 +94,7 @@ function nearly(task: LengthTask, sizes: Sizes, solvers: Solvers, limitS: number
       ...left.counts.map(() => UNCUT),
     ]);
   const useful = usefulWays(task, sizes, firstWays(task, sizes), (ways) => relaxed(task, sizes, ways));
-  const dived = divedLengths(task, sizes, relaxed);
+  const dived = divedLengths(task, sizes, useful.ways, relaxed);
   const ways = [...useful.ways, ...dived.map(({ way }) => way)];
   const boughtOf = (cut: readonly CutOften[]) =>
     cut.reduce((sum, { way, times }) => sum + isBought(task, way.stockAt) * times, 0);
@@ -105,19 +105,29 @@ function nearly(task: LengthTask, sizes: Sizes, solvers: Solvers, limitS: number
     max: boughtOf(dived),
   };
   const model = master(task, sizes, ways, false);
+  const bought = [...ways.map(({ stockAt }) => isBought(task, stockAt)), ...none];
+  const waste = [...ways.map((way) => wasteCost(task, sizes, way)), ...none];
+  const uncut = [...ways.map(() => 0), ...sizes.lengthsMm];
+  // What is proven already is not looked for again; what is cut already is not left uncut for less waste.
+  const isFewest = boughtOf(dived) <= Math.ceil((useful.atLeastBought ?? 0) - EPSILON);
+  const isAllCut = sizes.counts.every(
+    (count, at) => dived.reduce((sum, { way, times }) => sum + (way.counts[at] ?? 0) * times, 0) >= count,
+  );
   const better = oneAfterAnother(
     solvers,
-    { ...model, rows: [...model.rows, isEnough] },
-    [
-      [...ways.map(() => 0), ...sizes.lengthsMm],
-      [...ways.map(({ stockAt }) => isBought(task, stockAt)), ...none],
-      [...ways.map((way) => wasteCost(task, sizes, way)), ...none],
-    ],
-    limitS * 0.6,
+    { ...(isAllCut ? allCut(model, ways.length) : model), rows: [...model.rows, isEnough] },
+    [...(isAllCut ? [] : [uncut]), ...(isFewest ? [] : [bought]), waste],
+    limitS * (isFewest ? 0.3 : 0.6),
   );
-  const cut = better && better.isWhole ? oftenOf(ways, better.values) : dived;
+  const cut = better?.isWhole === true ? oftenOf(ways, better.values) : dived;
   return { cut, atLeastBought: useful.atLeastBought ?? 0, isProven: false };
 }
+
+/** Nothing may be left uncut. */
+const allCut = (model: LinearModel, wayCount: number): LinearModel => ({
+  ...model,
+  variables: model.variables.map((variable, at) => (at < wayCount ? variable : { ...variable, max: 0 })),
+});
 
 const oftenOf = (ways: readonly Way[], values: readonly number[]): CutOften[] =>
   ways.flatMap((way, at) => {

@@ -1,7 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { oneOf, orUnknown, strict } from '../../base/index.ts';
 import { SpareRule } from './spareRule.ts';
-import type { CutFrom } from './thereToCut.ts';
+import type { CutFrom } from './cutFrom.ts';
 
 const Size = orUnknown(Type.Number({ description: 'mm' }));
 

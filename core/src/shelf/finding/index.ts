@@ -21,4 +21,5 @@ export { unitPriceMinor } from './unitPrice.ts';
 export { SPARE_RULE_KINDS, SpareRule } from './spareRule.ts';
 export { blankSpares } from './usualSpares.ts';
 export { usualSpares } from './usualSpares.ts';
-export { type CutFrom, type Offcut, thereToCut } from './thereToCut.ts';
+export type { CutFrom, Offcut } from './cutFrom.ts';
+export { thereToCut } from './thereToCut.ts';
