@@ -70,19 +70,19 @@ function AssortmentFields({ assortment, goods, problemAt, onChange, onRemove }: 
   const what = name === '' ? 'the assortment' : name;
   return (
     <div className="below-3 in-stack">
+      <Field label="Assortment" problem={problemAt('/name')}>
+        {(control) => (
+          <Input
+            {...control}
+            value={name}
+            maxLength={80}
+            onChange={(event) => onChange({ name: event.target.value })}
+          />
+        )}
+      </Field>
       <div className={styles.inline}>
-        <Field label="Assortment" problem={problemAt('/name')}>
-          {(control) => (
-            <Input
-              {...control}
-              value={name}
-              maxLength={80}
-              onChange={(event) => onChange({ name: event.target.value })}
-            />
-          )}
-        </Field>
         <NumberField
-          label={`Price of ${what}`}
+          label="Price of the pack"
           value={majorOf(priceMinor)}
           bounds={{ min: 0, max: majorOf(OFFER_BOUNDS.priceMinor.max) }}
           decimals={2}
@@ -109,17 +109,19 @@ function AssortmentFields({ assortment, goods, problemAt, onChange, onRemove }: 
           />
         )}
       </Field>
-      {contents.map(({ itemId, amount }, at) => (
-        <NumberField
-          key={itemId}
-          label={goods.get(itemId)?.name ?? 'a thing no longer on the shelf'}
-          value={amount}
-          bounds={OFFER_BOUNDS.packAmount}
-          suffix={UNIT_WORDS[goods.get(itemId)?.unit ?? 'piece']}
-          problem={problemAt(`/contents/${at}/amount`)}
-          onValue={(next) => setAmount(itemId, next)}
-        />
-      ))}
+      <div className={styles.two}>
+        {contents.map(({ itemId, amount }, at) => (
+          <NumberField
+            key={itemId}
+            label={goods.get(itemId)?.name ?? 'a thing no longer on the shelf'}
+            value={amount}
+            bounds={OFFER_BOUNDS.packAmount}
+            suffix={UNIT_WORDS[goods.get(itemId)?.unit ?? 'piece']}
+            problem={problemAt(`/contents/${at}/amount`)}
+            onValue={(next) => setAmount(itemId, next)}
+          />
+        ))}
+      </div>
     </div>
   );
 }

@@ -25,18 +25,19 @@ export function PriceBreaks({ offer, name, onChange }: PriceBreaksProps) {
   const last = breaks.at(-1) ?? { fromPacks: 1, priceMinor: offer.priceMinor };
   const add = () => onChange([...breaks, { fromPacks: last.fromPacks + 4, priceMinor: last.priceMinor }]);
   const words = breaks
-    .map(({ fromPacks, priceMinor }) => `from ${fromPacks} ${showMoney(priceMinor)}`)
+    .map(({ fromPacks, priceMinor }) => `${showMoney(priceMinor)} from ${fromPacks}`)
     .join(', ');
   return (
     <Popover
       trigger="click"
+      placement="left"
       title={`${name}: cheaper by the number`}
       content={
         <div className="in-stack">
           {breaks.map((priceBreak, at) => (
             <div key={at} className={styles.inline}>
               <NumberField
-                label={`From packs, price ${at + 2}`}
+                label={at === 0 ? 'From' : `From, price ${at + 2}`}
                 value={priceBreak.fromPacks}
                 bounds={OFFER_BOUNDS.fromPacks}
                 isWhole
@@ -44,7 +45,7 @@ export function PriceBreaks({ offer, name, onChange }: PriceBreaksProps) {
                 onValue={(fromPacks) => set(at, { fromPacks })}
               />
               <NumberField
-                label={`Each then, price ${at + 2}`}
+                label={at === 0 ? 'Each' : `Each, price ${at + 2}`}
                 value={majorOf(priceBreak.priceMinor)}
                 bounds={{ min: 0, max: majorOf(OFFER_BOUNDS.priceMinor.max) }}
                 decimals={2}
