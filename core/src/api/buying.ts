@@ -1,4 +1,4 @@
-import type { BuyingTerms, Coming, ShelfWorth, Want } from '../buying/index.ts';
+import type { BuyingTerms, ComingOfOrder, ShelfWorth, Want } from '../buying/index.ts';
 import type { PrepareMinutes, RunKind, RunState } from '../run/index.ts';
 import type { StockUnit } from '../shelf/index.ts';
 import type { ThingOfShelf } from './keeping.ts';
@@ -41,7 +41,7 @@ export interface Buying {
   readonly runs: readonly BuyingRun[];
   readonly wants: readonly Want[];
   readonly things: readonly BuyingThing[];
-  readonly coming: readonly (Coming & { readonly orderId: string })[];
+  readonly coming: readonly ComingOfOrder[];
   readonly worth: ShelfWorth;
   /** Of the wanted sorts of needle that are not on the shelf, what each is called. */
   readonly namesOfSorts: Readonly<Record<string, string>>;

@@ -39,6 +39,7 @@ export {
   checkArrival,
   checkOrder,
   comingOf,
+  type ComingOfOrder,
   differencesOf,
   goodsOfOrder,
   openOfLine,

@@ -263,18 +263,26 @@ export function differencesOf(order: OrderDocument): ArrivalDifference[] {
   });
 }
 
-/** What is ordered and has not come, each thing of each order. */
-export const comingOf = (orders: readonly Order[]): (Coming & { readonly orderId: string })[] =>
+/** Something ordered, of which order, and the day it was to come. */
+export interface ComingOfOrder extends Coming {
+  readonly orderId: string;
+  readonly dueOn: string | null;
+}
+
+/** What is ordered and has not come, each thing of each order. A day that has passed is no day any more: nobody knows when. */
+export const comingOf = (orders: readonly Order[], today: string): ComingOfOrder[] =>
   orders.flatMap((order) =>
     order.lines.flatMap(({ contents }, line) => {
       const packs = openOfLine(order, line);
+      const dueOn = order.expectedOn;
       return packs === 0
         ? []
         : contents.map(({ itemId, amount }) => ({
             orderId: order.id,
             itemId,
             amount: packs * amount,
-            on: order.expectedOn,
+            on: dueOn !== null && dueOn >= today ? dueOn : null,
+            dueOn,
           }));
     }),
   );

@@ -67,14 +67,22 @@ describe('how far an order is', () => {
   test('what is still to come, by thing', () => {
     const part = order({ arrivals: [arrival([[0, 3, 300]])] }); // prettier-ignore
     expect(openOfLine(part, 0)).toBe(1);
-    expect(comingOf([part]).map(({ itemId, amount }) => [itemId, amount])).toEqual([
+    expect(comingOf([part], '2027-01-25').map(({ itemId, amount }) => [itemId, amount])).toEqual([
       ['plum', 50],
       ['plum', 20],
       ['moss', 60],
     ]);
     expect(
-      comingOf([order({ stage: 'drafted' }), order({ stage: 'closed' }), order({ stage: 'dropped' })]),
+      comingOf(
+        [order({ stage: 'drafted' }), order({ stage: 'closed' }), order({ stage: 'dropped' })],
+        '2027-01-25',
+      ),
     ).toEqual([]);
+  });
+
+  test('a parcel that is overdue is not counted on: nobody knows when it comes', () => {
+    const [line] = comingOf([order()], '2027-02-02');
+    expect(line).toMatchObject({ on: null, dueOn: '2027-02-01' });
   });
 
   test('where what came is other than what was ordered', () => {

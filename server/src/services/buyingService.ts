@@ -27,7 +27,7 @@ export const buyingService = ({ store, now }: ServiceDeps) => {
         wants: wanted.wants,
         namesOfSorts: wanted.namesOfSorts,
         things: thingsOf(store),
-        coming: comingOf(store.orders.open()),
+        coming: comingOf(store.orders.open(), today),
         worth: shelfWorth({
           fibres: store.shelf.fibres(),
           findings: store.shelf.findings(),

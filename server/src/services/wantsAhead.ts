@@ -107,7 +107,7 @@ export function buyingDaysAhead(
   const days = buyingDays(
     wants,
     asked,
-    comingOf(store.orders.open()),
+    comingOf(store.orders.open(), today),
     sellersOf(store.shelf.suppliers()),
     blends,
   );

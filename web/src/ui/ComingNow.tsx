@@ -8,14 +8,14 @@ export function ComingNow({ itemId, className = '' }: { itemId: string; classNam
   const coming = data?.coming.filter(({ itemId: ordered }) => ordered === itemId) ?? [];
   const unit = data?.things.find(({ id }) => id === itemId)?.unit;
   if (!data || !unit) return null;
-  return coming.map(({ orderId, amount, on }) => (
+  return coming.map(({ orderId, amount, dueOn }) => (
     <Link key={`${orderId} ${amount}`} to={`/buying/orders?open=${orderId}`} className={`small ${className}`}>
       {findingAmount(amount, unit)} coming
-      {on === null
+      {dueOn === null
         ? ', nobody knows when'
-        : on < data.today
-          ? `, was due ${showDay(on)}`
-          : ` by ${showDay(on)}`}
+        : dueOn < data.today
+          ? `, was due ${showDay(dueOn)}`
+          : ` by ${showDay(dueOn)}`}
     </Link>
   ));
 }
