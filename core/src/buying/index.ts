@@ -42,6 +42,7 @@ export {
   type ComingOfOrder,
   differencesOf,
   goodsOfOrder,
+  totalOfOrder,
   openOfLine,
   type Order,
   OrderDocument,

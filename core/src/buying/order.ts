@@ -312,3 +312,7 @@ export function orderOfParcel(
 
 export const goodsOfOrder = ({ lines }: Pick<OrderInput, 'lines'>): number =>
   lines.reduce((sum, { packs, priceEachMinor }) => sum + packs * priceEachMinor, 0);
+
+/** What it costs in all, in minor units: its goods and their carriage. */
+export const totalOfOrder = (order: Pick<OrderInput, 'lines' | 'carriageMinor'>): number =>
+  goodsOfOrder(order) + order.carriageMinor;

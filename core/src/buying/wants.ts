@@ -1,5 +1,6 @@
 import {
   type FindingTaken,
+  keyOfShort,
   type RunPortions,
   shortOfPlan,
   type ThingPromises,
@@ -175,7 +176,7 @@ interface WantingThing extends Omit<Wanting, 'itemId'> {
 function thingsOf({ findings, taken, lent, things }: RunDrawn): WantingThing[] {
   const shortOf = new Map<string, number | null>();
   for (const thing of things) {
-    const key = `${keyOf(thing)} ${thing.isLent}`;
+    const key = `${keyOfShort(thing)} ${thing.isLent}`;
     shortOf.set(key, sum(shortOf.get(key) ?? 0, thing.short));
   }
   const line = (itemId: string, uses: readonly WantedFor[], isLent: boolean): WantingThing => {
@@ -200,19 +201,6 @@ function thingsOf({ findings, taken, lent, things }: RunDrawn): WantingThing[] {
     ...[...lent].map(([itemId, { amount }]) => line(itemId, forUse('lent', amount), true)),
     ...elsewhere,
   ];
-}
-
-function keyOf(thing: ThingShort): string {
-  switch (thing.kind) {
-    case 'finding':
-      return thing.findingId;
-    case 'needle':
-      return thing.needle?.id ?? wantedKey(thing.wanted);
-    case 'holder':
-      return thing.tool.id;
-    case 'tool':
-      return thing.tool.tools[0]?.id ?? thing.tool.key;
-  }
 }
 
 function usesOfTaken(findings: readonly FindingTaken[], itemId: string, amount: number): WantedFor[] {

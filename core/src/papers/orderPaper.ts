@@ -1,9 +1,7 @@
-import { arrivedOfLine, goodsOfOrder, type Order } from '../buying/index.ts';
-import { showDay } from '../words/index.ts';
+import { arrivedOfLine, goodsOfOrder, type Order, totalOfOrder } from '../buying/index.ts';
+import { showDay, showMoney } from '../words/index.ts';
 import * as cells from './cell.ts';
 import { left, type Paper, right, row, section, wide } from './paper.ts';
-
-const money = (minor: number): string => (minor / 100).toFixed(2);
 
 /** An order as it is sent, in the supplier’s own words where it has any. */
 export function orderPaper(order: Order): Paper {
@@ -25,8 +23,8 @@ export function orderPaper(order: Order): Paper {
               cells.count(line.packs),
               line.reference,
               line.name,
-              money(line.priceEachMinor),
-              money(line.packs * line.priceEachMinor),
+              showMoney(line.priceEachMinor),
+              showMoney(line.packs * line.priceEachMinor),
               order.stage === 'drafted' ? '' : cells.count(arrivedOfLine(order, at)),
             ],
             { ticks: 1 },
@@ -36,9 +34,9 @@ export function orderPaper(order: Order): Paper {
       section('Sum', {
         columns: [wide('What'), right('Sum')],
         rows: [
-          row(['Goods', money(goodsOfOrder(order))]),
-          row(['Carriage', money(carriageMinor)]),
-          row(['Together', money(goodsOfOrder(order) + carriageMinor)]),
+          row(['Goods', showMoney(goodsOfOrder(order))]),
+          row(['Carriage', showMoney(carriageMinor)]),
+          row(['Together', showMoney(totalOfOrder(order))]),
         ],
       }),
     ],

@@ -106,7 +106,7 @@ export {
   thingsTaken,
   type ThingsDrawn,
 } from './things/thingsDrawn.ts';
-export { shortOverRuns, type ShortOfRun } from './things/shortOverRuns.ts';
+export { keyOfShort, shortOverRuns, type ShortOfRun } from './things/shortOverRuns.ts';
 export {
   addPromises,
   NO_PROMISES,

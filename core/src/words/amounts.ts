@@ -1,4 +1,4 @@
-import { type MassRangeG, showNumber } from '../base/index.ts';
+import { majorOf, type MassRangeG, showNumber } from '../base/index.ts';
 import type { KnownUse } from '../engine/index.ts';
 import type { Count } from '../pattern/index.ts';
 import type { StockUnit } from '../shelf/index.ts';
@@ -94,3 +94,6 @@ export const timesWords = (count: Count): string => (count === 1 ? '' : ` ×${sh
 /** From the low to the high end. */
 export const showRange = ({ lowG, highG }: MassRangeG): string =>
   `${showGramNumber(lowG)}–${showGramNumber(highG)} g`;
+
+/** Money of the studio’s own currency, from its minor units: 1250 is 12.50. */
+export const showMoney = (minor: number): string => majorOf(minor).toFixed(2);

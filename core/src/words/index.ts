@@ -10,6 +10,7 @@ export {
   showGramRange,
   showGrams,
   showLikely,
+  showMoney,
   showRange,
   showUseGrams,
   showWeighed,

@@ -7,6 +7,7 @@ import {
   comingOf,
   differencesOf,
   goodsOfOrder,
+  totalOfOrder,
   openOfLine,
   type Order,
   orderState,
@@ -181,5 +182,6 @@ describe('in words', () => {
       '2 × Shore colours',
     ]);
     expect(goodsOfOrder(order())).toBe(4 * 300 + 2 * 800);
+    expect(totalOfOrder({ ...order(), carriageMinor: 450 })).toBe(4 * 300 + 2 * 800 + 450);
   });
 });

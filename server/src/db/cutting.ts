@@ -20,7 +20,8 @@ interface PlanRow {
 /** What is known of the pieces that a thing is in. */
 export type CutFromOf = (itemId: string) => CutFrom;
 
-const CUTTING_SETTING = 'cutting';
+/** Under this name the terms of cutting are kept. */
+export const CUTTING_SETTING = 'cutting';
 const NO_PIECES: readonly never[] = [];
 
 /** Plans that are being cut, and pieces of known size on the shelf. */

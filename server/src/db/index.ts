@@ -20,6 +20,7 @@ import { techniqueQueries } from './techniques.ts';
 import { transact } from './transaction.ts';
 import { trayQueries } from './trays.ts';
 
+export { CUTTING_SETTING } from './cutting.ts';
 export { databaseFault, type DatabaseFault } from './databaseFault.ts';
 export { holdStudio, type HoldRefusal } from './holdStudio.ts';
 export { openDatabase, type Db, type OpenRefusal } from './openDatabase.ts';

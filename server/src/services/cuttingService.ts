@@ -13,7 +13,7 @@ import {
 import type { CutPiece } from '@lanakit/core/engine';
 import { findingsTaken, type Run } from '@lanakit/core/run';
 import { toMilli } from '@lanakit/core/shelf';
-import type { Store } from '../db/index.ts';
+import { CUTTING_SETTING, type Store } from '../db/index.ts';
 import { todayOf, type ServiceDeps } from './deps.ts';
 import { answering, assertSound, foundOr, Refusal } from './refusal.ts';
 import { drawingOf } from './runDrawing.ts';
@@ -22,7 +22,6 @@ import { warmPlans } from './warmPlans.ts';
 
 export type CuttingService = ReturnType<typeof cuttingService>;
 
-const TERMS = 'cutting';
 const WASTE_NOTE = 'waste of cutting';
 
 /** What runs want cut, from what there is, and plans that are being cut. */
@@ -35,7 +34,7 @@ export function cuttingService({ store, now, newId }: ServiceDeps) {
       throw new Refusal({ code: 'version_conflict', id, yours: document, theirs: found(id) });
     return found(id);
   };
-  const terms = (): CuttingTerms => store.settings.find<CuttingTerms>(TERMS) ?? CUTTING_TERMS;
+  const terms = (): CuttingTerms => store.settings.find<CuttingTerms>(CUTTING_SETTING) ?? CUTTING_TERMS;
   const spoil = (itemId: string, amount: number, isBack: boolean) => {
     if (toMilli(amount) === 0) return;
     stock.enter({
@@ -95,7 +94,7 @@ export function cuttingService({ store, now, newId }: ServiceDeps) {
     },
     setTerms(input: CuttingTerms): CuttingTerms {
       assertSound(checkCuttingTerms(input));
-      store.settings.set(TERMS, input, at());
+      store.settings.set(CUTTING_SETTING, input, at());
       return terms();
     },
     /** Kept as it is, to be ticked off. */

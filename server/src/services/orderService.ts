@@ -49,6 +49,11 @@ export function orderService({ store, now, newId, work }: WorkDeps) {
     ),
   ];
   const documentOf = ({ id: _id, version: _version, ...document }: Order): OrderDocument => document;
+  const insertDraft = (input: OrderInput): Order => {
+    const id = newId();
+    orders.insert(id, { ...input, stage: 'drafted', orderedOn: null, arrivals: [] }, at());
+    return found(id);
+  };
   /** Into a lot of its own where it is kept in lots. */
   const putOnShelf = (goods: ArrivedGoods, lotName: string, on: string, note: string) => {
     const { itemId, amount, pricePer100Minor } = goods;
@@ -76,9 +81,7 @@ export function orderService({ store, now, newId, work }: WorkDeps) {
     find: found,
     draft(input: OrderInput): Order {
       assertSound([...checkOrder(input), ...unknownThings(input)]);
-      const id = newId();
-      orders.insert(id, { ...input, stage: 'drafted', orderedOn: null, arrivals: [] }, at());
-      return found(id);
+      return insertDraft(input);
     },
     /** All or none. */
     draftAll(inputs: readonly OrderInput[]): Order[] {
@@ -90,13 +93,7 @@ export function orderService({ store, now, newId, work }: WorkDeps) {
           })),
         ),
       );
-      return store.together(() =>
-        inputs.map((input) => {
-          const id = newId();
-          orders.insert(id, { ...input, stage: 'drafted', orderedOn: null, arrivals: [] }, at());
-          return found(id);
-        }),
-      );
+      return store.together(() => inputs.map(insertDraft));
     },
     /** Only while it is not sent; afterwards the day it is expected and the note. */
     save(id: string, version: number, input: OrderInput): Order {

@@ -5,6 +5,7 @@ import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { useBench, useKeeping } from '../api/queries.ts';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
+import { ToOrder } from './ToOrder.tsx';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { keepingLines } from '../words/keepingWords.ts';
@@ -228,64 +229,6 @@ function LastBackup() {
     </Link>
   );
 }
-
-/** What has to be ordered, the first first; what is on its way; what runs low. */
-function ToOrder({ bench: { buying, today } }: { bench: Bench }) {
-  const { toOrder, onOrder, low } = buying;
-  if (toOrder.length + onOrder.length + low.length === 0) return null;
-  return (
-    <section className={`sheet ${styles.card}`} aria-label="To order">
-      <h2>
-        <Link to="/buying">To order</Link>
-      </h2>
-      <ul className={styles.toOrder}>
-        {toOrder.map(({ runId, name, day, itemName }) => (
-          <li key={runId}>
-            <b className={day !== null && day < today ? 'red' : ''}>
-              {day === null ? 'no day' : showDay(day)}
-            </b>
-            <span>
-              {day === null
-                ? `short of ${itemName ?? 'something'} that nobody is known to bring in time`
-                : `${day < today ? 'should have been ordered' : 'order'}: ${itemName ?? ''}`}
-              , for {name}
-            </span>
-          </li>
-        ))}
-        {onOrder.map(({ orderId, supplierName, stage, expectedOn }) => {
-          const isLate = stage === 'ordered' && expectedOn !== null && expectedOn < today;
-          return (
-            <li key={orderId}>
-              <b className={isLate ? 'red' : ''}>
-                {stage === 'drafted' ? 'draft' : expectedOn === null ? 'some day' : showDay(expectedOn)}
-              </b>
-              <Link to={`/buying/orders?open=${orderId}`}>
-                {stage === 'drafted' ? 'to be sent to' : isLate ? 'was due from' : 'coming from'}{' '}
-                {supplierName}
-              </Link>
-            </li>
-          );
-        })}
-        {low.map(({ itemId, kind, name, unit, onHand, least }) => (
-          <li key={itemId}>
-            <b className="amber">low</b>
-            <Link to={`${SHELF_OF_KIND[kind]}?open=${itemId}`}>
-              {name}: {findingAmount(onHand, unit)}, under {findingAmount(least, unit)}
-            </Link>
-          </li>
-        ))}
-      </ul>
-    </section>
-  );
-}
-
-const SHELF_OF_KIND: Readonly<Record<Bench['buying']['low'][number]['kind'], string>> = {
-  fibre: '/shelf',
-  blend: '/shelf',
-  finding: '/shelf/findings',
-  needle: '/shelf/tools',
-  tool: '/shelf/tools',
-};
 
 /** Things without a swatch stand in line with those that have one. */
 const SWATCH_WIDTH = 58;

@@ -1,3 +1,4 @@
+import { majorOf, minorOf } from '@lanakit/core/base';
 import {
   type ArrivalInput,
   checkArrival,
@@ -84,11 +85,11 @@ export function ArrivalForm({ order, today, onClose }: ArrivalFormProps) {
             <NumberField
               label={`Paid for each, ${order.lines[line.line]?.name ?? ''}`}
               isLabelHidden
-              value={line.paidEachMinor / 100}
-              bounds={{ min: 0, max: OFFER_BOUNDS.priceMinor.max / 100 }}
+              value={majorOf(line.paidEachMinor)}
+              bounds={{ min: 0, max: majorOf(OFFER_BOUNDS.priceMinor.max) }}
               decimals={2}
               suffix="each"
-              onValue={(paid) => setLine(at, { paidEachMinor: Math.round(paid * 100) })}
+              onValue={(paid) => setLine(at, { paidEachMinor: minorOf(paid) })}
             />
           </li>
         ))}

@@ -2,7 +2,7 @@ import type { Buying } from '@lanakit/core/api';
 import {
   arrivedOfLine,
   differencesOf,
-  goodsOfOrder,
+  totalOfOrder,
   type Order,
   type OrderInput,
   orderState,
@@ -190,7 +190,7 @@ function Lines({ order, buying }: OrderSheetProps) {
             Goods, and {showMoney(order.carriageMinor)} carriage
           </td>
           <td className="num">
-            <b>{showMoney(goodsOfOrder(order) + order.carriageMinor)}</b>
+            <b>{showMoney(totalOfOrder(order))}</b>
           </td>
         </tr>
       </tfoot>

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { counted, showDay, showMoney } from '../words/show.ts';
 import { ORDER_STATE_WORDS } from '../words/buyingWords.ts';
-import { goodsOfOrder } from '@lanakit/core/buying';
+import { totalOfOrder } from '@lanakit/core/buying';
 import styles from './Orders.module.css';
 import { OrderSheet } from './OrderSheet.tsx';
 
@@ -63,7 +63,7 @@ export function Orders({ buying, orders }: OrdersProps) {
                   <span className="quiet small">{counted(order.lines.length, 'line')}</span>
                 </span>
                 <span>
-                  <b className="num">{showMoney(goodsOfOrder(order) + order.carriageMinor)}</b>
+                  <b className="num">{showMoney(totalOfOrder(order))}</b>
                   <StateWords order={order} today={buying.today} />
                 </span>
               </button>

@@ -6,6 +6,7 @@ import { useNavigate } from 'react-router';
 import { useFound } from '../api/queries.ts';
 import { hasWords } from '@lanakit/core/base';
 import { allTerms, type TermId } from '@lanakit/core/words';
+import { SHELF_OF } from '../words/shelfPlaces.ts';
 import { PREPARATION_WORDS, showDay } from '../words/show.ts';
 import { THING_WORDS } from '../words/studioFileWords.ts';
 import styles from './Palette.module.css';
@@ -204,13 +205,3 @@ const thingWords = (kind: ThingKind, detail: string): string =>
   (PREPARATION_WORDS as Readonly<Record<string, string>>)[detail] ?? THING_WORDS[kind];
 
 type ThingKind = keyof typeof THING_WORDS;
-
-/** Where on the shelf each kind lies. */
-const SHELF_OF: Readonly<Record<ThingKind, string>> = {
-  fibre: '/shelf',
-  blend: '/shelf',
-  finding: '/shelf/findings',
-  needle: '/shelf/tools',
-  tool: '/shelf/tools',
-  supplier: '/shelf/suppliers',
-};

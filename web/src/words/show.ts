@@ -9,6 +9,7 @@ export {
   showGramNumber,
   showGrams,
   showLikely,
+  showMoney,
   showRange,
   showUseGrams,
   timesWords,
@@ -49,9 +50,6 @@ export const revisionName = (revision: {
   readonly number: number;
   readonly isWoolOnly: boolean;
 }): string => `${revision.title}, revision ${revision.number}${revision.isWoolOnly ? ', wool only' : ''}`;
-
-/** Money without a currency: the studio's own. */
-export const showMoney = (minor: number): string => (minor / 100).toFixed(2);
 
 /** A sum of which some is unknown, where how much of it is said beside it: of nothing known it is no nought. */
 export const showKnownPart = (

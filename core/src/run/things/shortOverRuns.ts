@@ -22,7 +22,7 @@ const most = (a: number | null, b: number | null): number | null =>
   a === null || b === null ? null : Math.max(a, b);
 
 /** The same for the same thing of the shelf, or for the same sort of needle where the shelf has none of it. */
-function keyOfShort(thing: ThingShort): string {
+export function keyOfShort(thing: ThingShort): string {
   switch (thing.kind) {
     case 'finding':
       return thing.findingId;
