@@ -7,7 +7,7 @@ export interface LengthWanted {
 }
 
 /** How many sticks or reels give all of the pieces; none of them is joined from two. */
-export interface Fewest {
+interface Fewest {
   readonly count: number;
   /** No fewer will do. Where it is not proven, `atLeast` may. */
   readonly isProven: boolean;

@@ -1,5 +1,5 @@
 export { fewestLengths } from './fewestLengths.ts';
-export { fewestSheets, mostOnOneSheet } from './fewestSheets.ts';
+export { mostOnOneSheet } from './mostOnOneSheet.ts';
 export { cutsOf, type LengthTask, wasteOf } from './lengthTask.ts';
 export { planLengths, type PlannedLengths } from './planLengths.ts';
 export { planSheets } from './planSheets.ts';

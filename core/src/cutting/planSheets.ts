@@ -1,4 +1,4 @@
-import { mostOnOneSheet } from './fewestSheets.ts';
+import { mostOnOneSheet } from './mostOnOneSheet.ts';
 import { oneSizeOnSheets } from './oneSizeOnSheets.ts';
 import { placeOnSheets, type PlacedOnSheets, type PlacingRule, waysIn } from './placeOnSheets.ts';
 import {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { fewestLengths, fewestSheets, mostOnOneSheet } from '../../src/cutting/index.ts';
+import { fewestLengths, mostOnOneSheet, planSheets } from '../../src/cutting/index.ts';
 
 const sticks = (wanted: readonly (readonly [number, number])[], stockMm: number, remnants: number[] = []) => {
   const found = fewestLengths(
@@ -58,8 +58,12 @@ describe('sticks and reels', () => {
 
 describe('sheets', () => {
   const sheets = (wanted: readonly (readonly [number, number, number])[], lengthMm: number, widthMm: number, mayTurn = true) => {
-    const found = fewestSheets(wanted.map(([l, w, count]) => ({ lengthMm: l, widthMm: w, count })), { lengthMm, widthMm, mayTurn });
-    return found.kind === 'fewest' ? found.count : found.kind;
+    const plan = planSheets({
+      pieces: wanted.map(([l, w, count], at) => ({ key: String(at), lengthMm: l, widthMm: w, count })),
+      stocks: [{ key: 'sheet', lengthMm, widthMm, count: null }],
+      mayTurn, kerfMm: 0, marginMm: 0, offcutFromMm: 50,
+    });
+    return plan.notCut.length > 0 ? 'too-large' : plan.bought;
   };
   test.each([
     ['12 × (13 × 12 cm) from 20 × 20', [[130, 120, 12]], 200, 200, true, 12],
