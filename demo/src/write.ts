@@ -11,6 +11,7 @@ import {
   blankUse,
   type Check,
   type Cut,
+  type CutSeat,
   type FindingUse,
   type Join,
   type Minutes,
@@ -201,6 +202,16 @@ export const sits = (
   places: Place[],
   more: Partial<Placement> = {},
 ): { placement: Placement } => ({ placement: { rule, spanDeg: 360, heldBy: 'base', places, ...more } });
+
+/** On the figure: set on this part, running off it so. */
+export const seated = (
+  partName: string,
+  runs: CutSeat['runs'],
+  places: { placement: Placement },
+  hangByMm: number | null = null,
+): { seat: CutSeat } => ({
+  seat: { partId: idOf(partName), runs, hangBy: hangByMm === null ? null : size(hangByMm), ...places },
+});
 
 export const cut = <K extends Cut['kind']>(
   name: string,

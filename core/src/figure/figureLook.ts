@@ -82,6 +82,7 @@ const coarseFigure = ({ pieces, box }: DrawnFigure): DrawnFigure => ({
     lieDeg: Math.round(piece.lieDeg),
     outline: piece.outline.map(coarsePoints),
     marks: piece.marks.map(coarseMark),
+    behind: piece.behind.map(coarseMark),
     layers: [],
   })),
   box,
@@ -95,6 +96,7 @@ function coarseMark(mark: DrawnMark): DrawnMark {
       return { ...mark, outline: coarsePoints(mark.outline) };
     case 'groove':
     case 'line':
+    case 'strand':
       return { ...mark, points: coarsePoints(mark.points) };
     case 'hair':
       return { ...mark, strands: mark.strands.map(([root, tip]) => [fine(root), fine(tip)] as const) };

@@ -43,7 +43,8 @@ export function figureSvg(looks: readonly FigureLook[]): FigureSvg | null {
 const piecesSvg = ({ drawn, wool }: Drawing, lineMm: number): string =>
   drawn.pieces
     .map(
-      ({ outline, fibreId, marks }) =>
+      ({ outline, fibreId, marks, behind }) =>
+        behind.map((mark) => markSvg(mark, wool, lineMm)).join('') +
         `<path fill-rule="evenodd" fill="${colourOf(fibreId, wool)}" d="${outline.map(closed).join('')}"/>` +
         marks.map((mark) => markSvg(mark, wool, lineMm)).join(''),
     )
@@ -57,6 +58,8 @@ function markSvg(mark: DrawnMark, wool: Drawing['wool'], lineMm: number): string
       return `<path fill="${mark.colour ?? NO_WOOL}" d="${closed(mark.outline)}"/>`;
     case 'line':
       return `<path fill="none" stroke="${colourOf(mark.fibreId, wool)}" stroke-width="${fine(2 * lineMm)}" d="${open(mark.points)}"/>`;
+    case 'strand':
+      return `<path fill="none" stroke="${mark.colour ?? INK}" stroke-width="${fine(Math.max(lineMm, mark.thickMm ?? 0))}" d="${open(mark.points)}"/>`;
     case 'hair':
       return `<path fill="none" stroke="${colourOf(mark.fibreId, wool)}" d="${mark.strands.map(open).join('')}"/>`;
     case 'groove':

@@ -22,7 +22,17 @@ export { checkPart, checkPattern, mmOrNull } from './check/checkPattern.ts';
 export { PATTERN_BOUNDS } from './check/patternBounds.ts';
 export { comparePatterns, type PatternDifference as Difference } from './versions/compare.ts';
 export { Count, countRange, type CountRange } from './document/count.ts';
-export { blankCut, blankSegment, Cut, CUT_KINDS, type CutKind, type Segment } from './document/cut.ts';
+export {
+  blankCut,
+  blankSegment,
+  Cut,
+  CUT_KINDS,
+  CUT_RUNS,
+  type CutKind,
+  type CutRuns,
+  type CutSeat,
+  type Segment,
+} from './document/cut.ts';
 export {
   fibresUsed,
   findingReferences,

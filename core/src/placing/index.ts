@@ -4,8 +4,15 @@ export { takesWords } from './bodyWords.ts';
 export { contactRing, looseEndOf } from './contact.ts';
 export { contactsOfJoins } from './contactsOfJoins.ts';
 export { axisAt, hostSpot } from './onHost.ts';
-export { placeFigure, type Figure, type NotPlaced, type PlacedPiece, type SetOn } from './placeFigure.ts';
-export { proposeDetail, proposeFinding } from './propose.ts';
+export {
+  placeFigure,
+  raised,
+  type Figure,
+  type NotPlaced,
+  type PlacedPiece,
+  type SetOn,
+} from './placeFigure.ts';
+export { proposeCut, proposeDetail, proposeFinding } from './propose.ts';
 export {
   acrossAxis,
   cross,

@@ -83,6 +83,8 @@ export interface Figure {
   readonly notPlaced: readonly NotPlaced[];
   /** What everything is set on; null: nothing has a size. */
   readonly rootId: string | null;
+  /** Points of what is cut and stands off or hangs from the pieces: it reaches as far as they do. */
+  readonly beyond: readonly Vec3[];
 }
 
 type BuildOfFigure = Pick<Pattern, 'parts' | 'joins' | 'stance'>;
@@ -131,7 +133,7 @@ export function placeFigure(build: BuildOfFigure, estimate: EstimateOfFigure): F
     byPart.set(part.id, placed);
     pieces.push(...placed);
   }
-  return { pieces: onTheGround(pieces), notPlaced, rootId };
+  return { pieces: onTheGround(pieces), notPlaced, rootId, beyond: [] };
 }
 
 /** What is only laid on another part has no body of its own to be set anywhere. */
@@ -316,14 +318,23 @@ function turnedRoot(stance: Pattern['stance'], { centroid }: Body): Frame {
 
 function onTheGround(pieces: readonly PlacedPiece[]): PlacedPiece[] {
   if (pieces.length === 0) return [];
-  const lowestMm = -reachOfAll(pieces, [0, -1, 0]);
-  const up = times(UP, -lowestMm);
+  return allRaised(pieces, reachOfAll(pieces, [0, -1, 0]));
+}
+
+function allRaised(pieces: readonly PlacedPiece[], byMm: number): PlacedPiece[] {
+  const up = times(UP, byMm);
   return pieces.map((piece) => ({
     ...piece,
     frame: moved(piece.frame, up),
     set: piece.set && {
       ...piece.set,
-      contact: piece.set.contact && contactRaised(piece.set.contact, -lowestMm),
+      contact: piece.set.contact && contactRaised(piece.set.contact, byMm),
     },
   }));
 }
+
+/** The same figure so much higher: what hangs below its pieces stands on the ground. */
+export const raised = (figure: Figure, byMm: number): Figure => ({
+  ...figure,
+  pieces: allRaised(figure.pieces, byMm),
+});

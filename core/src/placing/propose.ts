@@ -1,4 +1,4 @@
-import type { FindingUse, Join, Part, Place, Placement, Use } from '../pattern/index.ts';
+import type { Cut, CutSeat, FindingUse, Join, Part, Place, Placement, Use } from '../pattern/index.ts';
 import { straightOut } from '../pattern/index.ts';
 import { type BodyWord, takesWords } from './bodyWords.ts';
 import type { Body } from './body.ts';
@@ -218,4 +218,22 @@ export function proposeFinding({ count }: FindingUse, sort: string, pieces: numb
     count === 1 ? [straightOut(0, 0.5)] : pairs(pieces, (share) => straightOut(32 + 40 * share, 0.62)),
     'middle',
   );
+}
+
+/** Something cut: cords all round what they hang from, what runs up from its top, whiskers in front. */
+export function proposeCut(
+  { kind }: Pick<Cut, 'kind'>,
+  { runs }: Pick<CutSeat, 'runs'>,
+  count: number,
+): Placement {
+  if (runs === 'up') return placed('ring', [straightOut(0, 1)]);
+  if (runs === 'down') return placed('ring', [straightOut(0, count === 1 ? 0 : 0.1)]);
+  if (kind === 'whisker') return placed('row', [straightOut(0, 0.45), straightOut(0, 0.35)]);
+  if (kind === 'handle') return placed('ring', [straightOut(0, 1)]);
+  return count === 1
+    ? placed('each', [straightOut(0, 0.5)])
+    : placed(
+        'mirror',
+        pairs(count, (share) => straightOut(30 + 40 * share, 0.7)),
+      );
 }

@@ -79,7 +79,10 @@ export function resizePattern(
         wordsSizeFraction: round(join.cover.wordsSizeFraction / k),
       },
     })),
-    cuts: pattern.cuts.map((cut) => resizeCut(cut, k)),
+    cuts: pattern.cuts.map((cut) => ({
+      ...resizeCut(cut, k),
+      seat: cut.seat && { ...cut.seat, hangBy: orNull(cut.seat.hangBy, k) },
+    })),
     findings: pattern.findings.map((use) => ({ ...use, findingId: swap(use.findingId) })),
     enclosures: pattern.enclosures.map((enclosure) => ({
       ...enclosure,

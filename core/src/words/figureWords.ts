@@ -12,6 +12,7 @@ import {
 } from '../figure/index.ts';
 import { type NotPlaced } from '../placing/index.ts';
 import type {
+  CutRuns,
   Enclosure,
   EnclosureShape,
   HeldBy,
@@ -38,6 +39,13 @@ export const PAIR_RULE_WORDS: Readonly<Record<PairRule, string>> = {
   ring: 'in a ring',
   row: 'in a row',
   each: 'each its own',
+};
+
+/** Which way something cut runs off what it is set on. */
+export const CUT_RUNS_WORDS: Readonly<Record<CutRuns, string>> = {
+  out: 'stands off it',
+  down: 'hangs from it',
+  up: 'the figure hangs by it',
 };
 
 export const RESTS_WORDS: Readonly<Record<Rests, string>> = {

@@ -125,7 +125,8 @@ export function guideSigns(marks: readonly GuideMark[], { parts }: Pick<Pattern,
         return String(parts.findIndex(({ id }) => id === of.partId) + 1);
       case 'finding':
       case 'use':
-      case 'laid': {
+      case 'laid':
+      case 'cut': {
         const key = JSON.stringify(of);
         const letter = letters.get(key) ?? letterOf(letters.size);
         letters.set(key, letter);
@@ -164,6 +165,8 @@ function markWords({ of }: GuideMark, sign: string, { parts }: Pick<Pattern, 'pa
       return 'In its place as deep as the thin line.';
     case 'finding':
       return `${sign} ${of.name}.`;
+    case 'cut':
+      return `${sign} ${of.cut.name || CUT_WORDS[of.cut.kind]}, from the cross.`;
     case 'laid':
       return `${sign} ${nameOf(of.partId)}, laid on.`;
     case 'use': {

@@ -31,6 +31,7 @@ export {
   notWeighedWords,
   overAllWords,
   PAIR_RULE_WORDS,
+  CUT_RUNS_WORDS,
   RESTS_WORDS,
   sideWords,
   standingWords,

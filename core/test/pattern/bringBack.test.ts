@@ -36,7 +36,7 @@ const figure: Pattern = pattern(
           { name: 'spine', partId: 'body', length: null, strands: 2, isTwisted: true },
           { name: 'arm', partId: 'wing', length: mm(40), strands: 1, isTwisted: false },
         ],
-        windings: [],
+        seat: null, windings: [],
         endCurls: 2,
         curlLength: null,
       },

@@ -20,6 +20,7 @@ describe('cautions', () => {
         count: 1,
         kind: 'wire',
         segments: [{ name: '', partId: 'leg', length: null, strands: 1, isTwisted: false }],
+        seat: null,
         windings: [],
         endCurls: 2,
         curlLength: null,

@@ -8,6 +8,7 @@ import {
   join,
   part,
   pattern,
+  seated,
   shapes,
   sits,
   size,
@@ -21,7 +22,7 @@ import {
 /** Hangs; sheet basket; cords. */
 export const balloon = ({ fibre, finding }: DemoShelf): Pattern =>
   pattern(
-    { title: 'Balloon mobile', heightMm: 210 },
+    { title: 'Balloon mobile', heightMm: 170 },
     [
       part('Envelope', shapes.egg(96, 80, 0.58), fibre('chalk-core'), {
         coat: fibre('brine'),
@@ -113,9 +114,9 @@ export const balloon = ({ fibre, finding }: DemoShelf): Pattern =>
         join('Mouth ring', 'Envelope', { looseEnd: null, cover: fibre('brine'), across: size(28), band: 8, ...sits('each', [at(0, 0)], { heldBy: 'side' }) }),
       ],
       cuts: [
-        cut('Basket cords', 'cord', finding('Waxed cord 1 mm'), { count: 4, drop: size(45), fold: size(6), knots: 2 }),
-        cut('Hanging cord', 'cord', finding('Waxed cord 1 mm'), { drop: size(300), knots: 1 }),
-        cut('Basket', 'tube-panel', finding('Basket linen'), { height: size(26), diameter: size(30) }),
+        cut('Basket cords', 'cord', finding('Waxed cord 1 mm'), { count: 4, drop: size(45), fold: size(6), knots: 2, ...seated('Mouth ring', 'down', sits('each', [at(90, 0.5), at(-90, 0.5), at(0, 0), at(0, 1)])) }),
+        cut('Hanging cord', 'cord', finding('Waxed cord 1 mm'), { drop: size(300), knots: 1, ...seated('Envelope', 'up', sits('each', [at(0, 1)])) }),
+        cut('Basket', 'tube-panel', finding('Basket linen'), { height: size(26), diameter: size(30), ...seated('Mouth ring', 'down', sits('each', [at(0, 0.5)]), 43) }),
         cut('Basket seam', 'binding', finding('Whisker thread'), { turns: 0, seam: size(26) }),
       ],
       findings: [fitting(finding('Bell 10 mm, brass'), 1, null, 'bell')],

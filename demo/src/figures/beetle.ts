@@ -9,6 +9,7 @@ import {
   join,
   part,
   pattern,
+  seated,
   shapes,
   sits,
   size,
@@ -99,7 +100,7 @@ export const beetle = ({ fibre, finding }: DemoShelf): Pattern =>
         join('Leg', 'Wing cases', { looseEnd: null, ...sits('mirror', [at(90, 0.28, { up: -18 }), at(90, 0.54, { up: -6 }), at(90, 0.8, { up: 6 })]) }),
       ],
       cuts: [
-        cut('Feelers', 'whisker', finding('Wire 0.6 mm, black'), { count: 2, span: size(26), margin: size(20) }),
+        cut('Feelers', 'whisker', finding('Wire 0.6 mm, black'), { count: 1, span: size(30), margin: size(20), ...seated('Head', 'out', sits('each', [at(-90, 0.5, { aside: 42, twist: 90 })])) }),
       ],
       findings: [
         { ...fitting(finding('Pin back 25 mm'), 1, 'Wing cases', 'pin'), ...sits('each', [at(180, 0.5)], { heldBy: 'side' }) },

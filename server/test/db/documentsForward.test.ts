@@ -1,10 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import {
   blankJoin,
+  blankCut,
   blankPart,
   blankPattern,
   blankUse,
   checkPattern,
+  PATTERN_FORMAT,
   type UseOf,
 } from '@lanakit/core/pattern';
 import Database from 'better-sqlite3';
@@ -36,7 +38,7 @@ describe('documents of patterns are brought forward', () => {
     if (!opened.ok) throw new Error(opened.refusal.code);
     const { patterns } = createStore(opened.db);
     for (const document of [patterns.find('whole')?.document, patterns.findRevision('r')?.document]) {
-      expect(document).toMatchObject({ formatVersion: 10, stance: null, poses: [], proportions: [], enclosures: [], drawnStepIds: [], parts: [{ placement: null, uses: [{ placement: null }] }], findings: [{ placement: null }] });
+      expect(document).toMatchObject({ formatVersion: PATTERN_FORMAT, stance: null, poses: [], proportions: [], enclosures: [], drawnStepIds: [], parts: [{ placement: null, uses: [{ placement: null }] }], findings: [{ placement: null }] });
       expect(document && checkPattern(document)).toEqual([]);
     }
     const textOf = (id: string) => opened.db.prepare<[string], string>('SELECT document FROM pattern WHERE id = ?').pluck().get(id);
@@ -55,11 +57,13 @@ describe('documents of patterns are brought forward', () => {
     const { poses: _poses, proportions: _proportions, enclosures: _enclosures, drawnStepIds: _drawn, ...bare } = blankPattern('Owl');
     const placement = { rule: 'mirror', spanDeg: 360, heldBy: 'base', places: [{ aroundDeg: 40, heightFraction: 0.5, leanUpDeg: 0, leanAsideDeg: 0, twistDeg: 0 }] };
     const { slot: _slot, acrossBy: _by, ...wing } = { ...blankJoin('j', 'wing', 'body'), placement };
+    const { seat: _seat, ...feeler } = blankCut('feeler', 'whisker');
     const eighth = JSON.stringify({
       ...bare,
       formatVersion: 8,
       parts: [blankPart('body', 'Body'), { ...blankPart('wing', 'Wing'), count: 2 }],
       joins: [wing],
+      cuts: [feeler],
       stance: { rests: 'sits', pitchDeg: 10, rollDeg: 0, yawDeg: 0, flatAcross: null, hangAt: null },
     });
     old.prepare(`INSERT INTO pattern (id, document, document_seal, created_at, updated_at) VALUES ('owl', ?, ?, '2026-01-01', '2026-01-01')`).run(eighth, sealOf(eighth));
@@ -69,8 +73,9 @@ describe('documents of patterns are brought forward', () => {
     if (!opened.ok) throw new Error(opened.refusal.code);
     const { patterns } = createStore(opened.db);
     for (const document of [patterns.find('owl')?.document, patterns.findRevision('r')?.document]) {
-      expect(document).toMatchObject({ formatVersion: 10, poses: [], proportions: [], enclosures: [], drawnStepIds: [], stance: { rests: 'sits', pitchDeg: 10 } });
+      expect(document).toMatchObject({ formatVersion: PATTERN_FORMAT, poses: [], proportions: [], enclosures: [], drawnStepIds: [], stance: { rests: 'sits', pitchDeg: 10 } });
       expect(document?.joins).toEqual([{ ...wing, slot: null, acrossBy: 'thickness' }]);
+      expect(document?.cuts).toEqual([blankCut('feeler', 'whisker')]);
       expect(document && checkPattern(document)).toEqual([]);
     }
     expect(() => opened.db.exec(`UPDATE revision SET number = 9`)).toThrow(/cannot be changed/);

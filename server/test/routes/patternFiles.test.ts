@@ -7,6 +7,7 @@ import {
   blankPattern,
   blankUse,
   OWN_RIGHTS,
+  PATTERN_FORMAT,
   type Pattern,
   SCHOOL_DEFAULTS,
   type Step,
@@ -192,15 +193,19 @@ describe('pattern files', () => {
     };
     const { file } = await readFile(JSON.stringify(second));
     expect(file.pattern).toMatchObject({
-      formatVersion: 10,
+      formatVersion: PATTERN_FORMAT,
       level: 'practised',
       steps: [{ act: { kind: 'wrap' }, needle: { by: 'gauge', gauge: 38, profile: null }, minutes: 4 }],
     });
     const newer = await upload(
       '/pattern-files',
-      Buffer.from(JSON.stringify({ ...second, formatVersion: 11 })),
+      Buffer.from(JSON.stringify({ ...second, formatVersion: PATTERN_FORMAT + 1 })),
     ).expect(422);
-    expect(newer.body).toMatchObject({ code: 'file_newer', version: 11, newest: 10 });
+    expect(newer.body).toMatchObject({
+      code: 'file_newer',
+      version: PATTERN_FORMAT + 1,
+      newest: PATTERN_FORMAT,
+    });
   });
   test('Markdown goes out and comes in with its title, its stages and its steps', async () => {
     const ownPattern: Pattern = {

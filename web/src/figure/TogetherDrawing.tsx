@@ -55,6 +55,18 @@ export function TogetherDrawing({
       </defs>
       {drawn.pieces.map((piece) => (
         <Fragment key={piece.key}>
+          {piece.behind.map((mark, index) => (
+            <g key={`${mark.detailKey} ${index}`} {...markHandlesOf?.(mark)}>
+              <Mark
+                mark={mark}
+                at={at}
+                seed={`${piece.key}-behind-${index}`}
+                lookOf={lookOf}
+                lieDeg={piece.lieDeg}
+                isChosen={mark.detailKey === chosenDetailKey}
+              />
+            </g>
+          ))}
           <g {...handlesOf?.(piece)}>
             <Piece
               piece={piece}
@@ -235,6 +247,19 @@ function Mark({ mark, at, seed, lookOf, lieDeg, isChosen }: MarkProps) {
           strokeLinecap="round"
         />
       );
+    case 'strand': {
+      const thickPx = Math.max(1.25, at.pxPerMm * (mark.thickMm ?? 0));
+      const path = pathOf([mark.points], at, true);
+      // An edge all along, so that pale cord is seen on pale paper.
+      return (
+        <>
+          <path d={path} fill="none" stroke={edge} strokeWidth={thickPx + 1} strokeLinejoin="round" />
+          {mark.colour !== null && (
+            <path d={path} fill="none" stroke={mark.colour} strokeWidth={thickPx} strokeLinejoin="round" />
+          )}
+        </>
+      );
+    }
     case 'thing':
       return (
         <path

@@ -47,6 +47,8 @@ export type GuideMarkOf =
   | { readonly kind: 'sunk' }
   | { readonly kind: 'finding'; readonly findingUseId: string; readonly name: string }
   | { readonly kind: 'use'; readonly useId: string }
+  /** Wire, cord or sheet is set on here. */
+  | { readonly kind: 'cut'; readonly cut: Cut }
   | { readonly kind: 'laid'; readonly partId: string }
   | { readonly kind: 'wire'; readonly cutId: string }
   | { readonly kind: 'hanger' }

@@ -126,6 +126,13 @@ function sunkMark({ set }: PlacedPiece, view: OwnView): GuideMark[] {
 
 function detailMarks(detail: PlacedDetail, view: OwnView): GuideMark[] {
   const of = markOf(detail);
+  if (of.kind === 'cut')
+    return detail.spots.map(({ point, normal }) => ({
+      of,
+      points: crossAt(view.onPaper(seen(view.camera, point))),
+      isClosed: false,
+      isBehind: isBehind(normal, view),
+    }));
   return [
     ...decalOf(detail, view.camera, FINENESS).flatMap((mark) => drawn(mark, of, false, view)),
     // Hair is seen from everywhere.
@@ -143,6 +150,8 @@ function markOf({ of }: PlacedDetail): GuideMarkOf {
       return { kind: 'use', useId: of.use.id };
     case 'laid':
       return { kind: 'laid', partId: of.part.id };
+    case 'cut':
+      return { kind: 'cut', cut: of.cut };
   }
 }
 
@@ -154,6 +163,7 @@ function drawn(mark: DrawnMark, of: GuideMarkOf, isMarkBehind: boolean, { onPape
       return [{ of, points: mark.outline.map(onPaper), isClosed: true, isBehind: isMarkBehind }];
     case 'groove':
     case 'line':
+    case 'strand':
       return [{ of, points: mark.points.map(onPaper), isClosed: false, isBehind: isMarkBehind }];
     case 'hair':
       // The line it is fixed along is what a maker has to find.
@@ -163,21 +173,23 @@ function drawn(mark: DrawnMark, of: GuideMarkOf, isMarkBehind: boolean, { onPape
   }
 }
 
+/** In one line that goes twice through its middle. */
+const crossAt = ([x, y]: PointMm): PointMm[] => [
+  [x - CROSS_MM, y - CROSS_MM],
+  [x + CROSS_MM, y + CROSS_MM],
+  [x, y],
+  [x - CROSS_MM, y + CROSS_MM],
+  [x + CROSS_MM, y - CROSS_MM],
+];
+
 function hangerMark(piece: PlacedPiece, { stance }: BuildOfMarks, view: OwnView): GuideMark[] {
   const hangAt = stance?.hangAt;
   if (!hangAt || hangAt.partId !== piece.partId) return [];
   const { point, normal } = hostSpot(piece.body, hangAt);
-  const [x, y] = view.onPaper(seen(view.camera, pointIn(piece.frame, point)));
   return [
     {
       of: { kind: 'hanger' },
-      points: [
-        [x - CROSS_MM, y - CROSS_MM],
-        [x + CROSS_MM, y + CROSS_MM],
-        [x, y],
-        [x - CROSS_MM, y + CROSS_MM],
-        [x + CROSS_MM, y - CROSS_MM],
-      ],
+      points: crossAt(view.onPaper(seen(view.camera, pointIn(piece.frame, point)))),
       isClosed: false,
       isBehind: normal[2] < BEHIND,
     },

@@ -2,6 +2,7 @@ import type { PatternEstimate } from '../../engine/index.ts';
 import type { Pattern } from '../../pattern/index.ts';
 import type { PointMm } from '../../shapes/index.ts';
 import { ABOVE, FRONT, type LookFrom, SIDE } from '../together/camera.ts';
+import type { DrawnMark } from '../together/drawnMark.ts';
 import { drawnFigure, type DrawnPiece } from '../together/drawnFigure.ts';
 import type { PlacedDetail } from '../together/details.ts';
 import { degrees, length, minus, type PlacedPiece, pointIn, type Vec3 } from '../../placing/index.ts';
@@ -75,22 +76,26 @@ function viewOf(together: Together, { parts }: Pick<Pattern, 'parts'>, from: Loo
 
 const down = ([x, y]: readonly [number, number]): PointMm => [x, -y];
 
-const linesOf = ({ outline, marks }: DrawnPiece): CardLine[] => [
+const linesOf = ({ outline, marks, behind }: DrawnPiece): CardLine[] => [
+  ...behind.flatMap(linesOfMark),
   ...outline.map((points, at): CardLine => ({ points: points.map(down), isClosed: true, isPiece: at === 0 })),
-  ...marks.flatMap((mark): CardLine[] => {
-    switch (mark.kind) {
-      case 'area':
-      case 'hollow':
-      case 'thing':
-        return [{ points: mark.outline.map(down), isClosed: true, isPiece: false }];
-      case 'groove':
-      case 'line':
-        return [{ points: mark.points.map(down), isClosed: false, isPiece: false }];
-      case 'hair':
-        return mark.strands.map((strand) => ({ points: strand.map(down), isClosed: false, isPiece: false }));
-    }
-  }),
+  ...marks.flatMap(linesOfMark),
 ];
+
+function linesOfMark(mark: DrawnMark): CardLine[] {
+  switch (mark.kind) {
+    case 'area':
+    case 'hollow':
+    case 'thing':
+      return [{ points: mark.outline.map(down), isClosed: true, isPiece: false }];
+    case 'groove':
+    case 'line':
+    case 'strand':
+      return [{ points: mark.points.map(down), isClosed: false, isPiece: false }];
+    case 'hair':
+      return mark.strands.map((strand) => ({ points: strand.map(down), isClosed: false, isPiece: false }));
+  }
+}
 
 /** Where it is held: the middle of where it meets its host, or its own where it lies on it. */
 const heldAt = ({ set, frame, body }: PlacedPiece): Vec3 =>

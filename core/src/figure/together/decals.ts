@@ -1,5 +1,6 @@
 import type { NeedledForm } from '../../pattern/index.ts';
 import { type Camera, seen } from './camera.ts';
+import { formOfCut } from './cutForms.ts';
 import { type DetailSpot, type PlacedDetail, sizeOfDetail, sizeOfThing } from './details.ts';
 import type { DrawnMark } from './drawnMark.ts';
 import { hullOf, type Point2 } from './hull.ts';
@@ -31,6 +32,7 @@ const HORIZON = 0.02;
 export function decalOf(detail: PlacedDetail, camera: Camera, fineness = 1): DrawnMark[] {
   const { of, host, spots, key } = detail;
   const near = spots.filter(({ normal }) => dot(normal, camera.toward) > HORIZON);
+  if (of.kind === 'cut') return spots.flatMap((spot) => cutMarks(detail, of, spot, camera));
   if (of.kind === 'finding') return near.flatMap((spot) => thing(spot, of.finding, camera, key));
   const size = sizeOfDetail(detail);
   if (!size) return [];
@@ -52,7 +54,59 @@ export function decalOf(detail: PlacedDetail, camera: Camera, fineness = 1): Dra
   );
 }
 
-function fibreOf(of: Exclude<PlacedDetail['of'], { kind: 'finding' }>): string | null {
+/** Wire, cord and what is bent of sheet stand off: they are seen from everywhere. */
+function cutMarks(
+  { host, key }: PlacedDetail,
+  { cut, seat, colour, thickMm }: Extract<PlacedDetail['of'], { kind: 'cut' }>,
+  spot: DetailSpot,
+  camera: Camera,
+): DrawnMark[] {
+  const form = formOfCut(cut, seat, spot, host);
+  if (!form) return [];
+  const onPaper = (points: readonly Vec3[]): Point2[] => points.map((point) => seen(camera, point));
+  // What is wound round its host is only seen where the host does not hide it.
+  const strands =
+    cut.kind === 'binding' ? form.strands.flatMap((ring) => nearRuns(ring, host, camera)) : form.strands;
+  const lines = strands.map((points): DrawnMark => ({
+    kind: 'strand',
+    colour,
+    thickMm,
+    points: onPaper(points),
+    detailKey: key,
+  }));
+  if (!form.shell) return lines;
+  const { rings, rim } = form.shell;
+  const wall: DrawnMark = { kind: 'thing', colour, outline: hullOf(onPaper(rings.flat())), detailKey: key };
+  const opening: DrawnMark[] = rim ? [{ kind: 'hollow', outline: onPaper(rim), detailKey: key }] : [];
+  return [...lines, wall, ...opening];
+}
+
+/** The stretches of a ring round a piece that are turned to who looks. */
+function nearRuns(ring: readonly Vec3[], { body, frame }: PlacedPiece, { toward }: Camera): Vec3[][] {
+  const middle = pointIn(frame, body.centroid);
+  const runs: Vec3[][] = [];
+  let isOn = false;
+  for (const point of ring) {
+    const isNear = dot(point, toward) >= dot(middle, toward);
+    if (isNear && isOn) runs.at(-1)?.push(point);
+    else if (isNear) runs.push([point]);
+    isOn = isNear;
+  }
+  return runs.filter(({ length }) => length > 1);
+}
+
+/** Beyond what it is set on, as one looks: drawn before it. */
+export function isBehindHost({ of, host, spots }: PlacedDetail, { toward }: Camera): boolean {
+  if (of.kind !== 'cut' || of.cut.kind === 'binding') return false;
+  const [spot] = spots;
+  const form = spot && formOfCut(of.cut, of.seat, spot, host);
+  if (!form) return false;
+  const middles = spots.map((each) => formOfCut(of.cut, of.seat, each, host)?.middle ?? each.point);
+  const depth = middles.reduce((sum, middle) => sum + dot(middle, toward), 0) / middles.length;
+  return depth < dot(pointIn(host.frame, host.body.centroid), toward) - 1e-6;
+}
+
+function fibreOf(of: Exclude<PlacedDetail['of'], { kind: 'finding' | 'cut' }>): string | null {
   if (of.kind === 'use') return 'fibreId' in of.use ? of.use.fibreId : null;
   return (
     of.part.uses.flatMap((use) => ('fibreId' in use && use.fibreId !== null ? [use.fibreId] : []))[0] ?? null

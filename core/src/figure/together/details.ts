@@ -1,5 +1,7 @@
 import {
   countRange,
+  type Cut,
+  type CutSeat,
   mmOrNull,
   type Part,
   type Pattern,
@@ -10,11 +12,13 @@ import {
 } from '../../pattern/index.ts';
 import type { Finding } from '../../shelf/index.ts';
 import {
+  axisAt,
   directionIn,
   type Figure,
   hostSpot,
   type PlacedPiece,
   pointIn,
+  proposeCut,
   proposeDetail,
   proposeFinding,
   spreadPlaces,
@@ -28,6 +32,8 @@ export interface DetailSpot {
   readonly normal: Vec3;
   /** Along its length: up its host, turned as its place says. */
   readonly along: Vec3;
+  /** Straight out, leant as its place says. */
+  readonly out: Vec3;
   readonly place: Place;
   readonly index: number;
   readonly isImage: boolean;
@@ -40,18 +46,26 @@ export interface PlacedDetail {
   readonly of:
     | { readonly kind: 'use'; readonly partId: string; readonly use: Use }
     | { readonly kind: 'laid'; readonly part: Part }
-    | { readonly kind: 'finding'; readonly findingUseId: string; readonly finding: Finding };
+    | { readonly kind: 'finding'; readonly findingUseId: string; readonly finding: Finding }
+    | {
+        readonly kind: 'cut';
+        readonly cut: Cut;
+        readonly seat: CutSeat;
+        /** Of what it is cut from; null: not on the shelf, or without one. */
+        readonly colour: string | null;
+        readonly thickMm: number | null;
+      };
   readonly placement: Placement;
   readonly isProposed: boolean;
   readonly spots: readonly DetailSpot[];
 }
 
-type BuildOfDetails = Pick<Pattern, 'parts' | 'findings'>;
+type BuildOfDetails = Pick<Pattern, 'parts' | 'findings' | 'cuts'>;
 
 /** Everything that lies on the pieces of a figure or is put on them, each where it sits. */
 export function placeDetails(
   figure: Figure,
-  { parts, findings }: BuildOfDetails,
+  { parts, findings, cuts }: BuildOfDetails,
   shelf: ReadonlyMap<string, Finding>,
 ): PlacedDetail[] {
   const piecesOf = (partId: string | null) => figure.pieces.filter((piece) => piece.partId === partId);
@@ -74,7 +88,33 @@ export function placeDetails(
         ),
       );
     }),
+    ...cuts.flatMap((cut) =>
+      cut.seat ? cutOn(cut, cut.seat, piecesOf(cut.seat.partId), shelf.get(cut.findingId ?? '')) : [],
+    ),
   ];
+}
+
+/** What is cut for a figure and set on a part of it. */
+function cutOn(
+  cut: Cut,
+  seat: CutSeat,
+  hosts: readonly PlacedPiece[],
+  finding: Finding | undefined,
+): PlacedDetail[] {
+  const [colour, thickMm] = [
+    finding?.colour ?? null,
+    finding?.measure.by === 'length' ? finding.measure.diameterMm : null,
+  ];
+  const of = { kind: 'cut', cut, seat, colour, thickMm } as const;
+  if (hosts.length === 0) return [];
+  return overHosts(hosts, Math.min(MOST_DRAWN, Math.max(1, Math.round(cut.count)))).map(({ host, count }) =>
+    detail(
+      { key: `${cut.id}.${host.index}`, host, of },
+      seat.placement,
+      () => proposeCut(cut, seat, count),
+      count,
+    ),
+  );
 }
 
 const countOf = (count: Parameters<typeof countRange>[0]): number =>
@@ -165,14 +205,16 @@ function spotIn(
   { body, frame }: PlacedPiece,
   place: Place,
   isImage: boolean,
-): Pick<DetailSpot, 'point' | 'normal' | 'along'> {
-  const { point, normal, upward } = hostSpot(body, place);
+): Pick<DetailSpot, 'point' | 'normal' | 'along' | 'out'> {
+  const { point, normal, upward, aside } = hostSpot(body, place);
   const along = turnedAbout(upward, normal, place.twistDeg);
+  const out = axisAt({ point, normal, upward, aside }, place);
   const seen = ([x, y, z]: Vec3): Vec3 => (isImage ? [-x, y, z] : [x, y, z]);
   return {
     point: pointIn(frame, seen(point)),
     normal: directionIn(frame, seen(normal)),
     along: directionIn(frame, seen(along)),
+    out: directionIn(frame, seen(out)),
   };
 }
 
@@ -185,6 +227,8 @@ export function targetOf({ of }: PlacedDetail): PlaceTarget {
       return { kind: 'laid', partId: of.part.id };
     case 'finding':
       return { kind: 'finding', findingUseId: of.findingUseId };
+    case 'cut':
+      return { kind: 'cut', cutId: of.cut.id };
   }
 }
 
@@ -202,6 +246,7 @@ export function sizeOfThing({
 /** The sizes of what is laid, mm along and across; null while they are not given. */
 export function sizeOfDetail({ of }: PlacedDetail): { alongMm: number; acrossMm: number } | null {
   if (of.kind === 'finding') return sizeOfThing(of.finding);
+  if (of.kind === 'cut') return null;
   if (of.kind === 'laid')
     return of.part.shape.kind === 'patch' ? sizes(of.part.shape.length, of.part.shape.width) : null;
   const { use } = of;

@@ -3,7 +3,7 @@ import { innerSolids } from '../innerSolids.ts';
 import { bodyOf, type PlacedPiece, pointIn } from '../../placing/index.ts';
 import { isWool, type Part } from '../../pattern/index.ts';
 import { type Camera, cameraOf, type LookFrom, seen } from './camera.ts';
-import { decalOf } from './decals.ts';
+import { decalOf, isBehindHost } from './decals.ts';
 import type { PlacedDetail } from './details.ts';
 import type { DrawnMark } from './drawnMark.ts';
 import { hullOf, type Point2 } from './hull.ts';
@@ -33,6 +33,8 @@ export interface DrawnPiece {
   /** Which way its fibres lie in the drawing, degrees from upright, clockwise. */
   readonly lieDeg: number;
   readonly marks: readonly DrawnMark[];
+  /** What stands off its far side: drawn before it. */
+  readonly behind: readonly DrawnMark[];
   /** Cut open: its layers from the outside in; none where it is whole. */
   readonly layers: readonly { readonly fibreId: string | null; readonly outline: Silhouette }[];
 }
@@ -78,7 +80,15 @@ function drawnPiece(
     fibreId: outer && isWool(outer) ? outer.fibreId : null,
     outline: silhouetteOf(piece, camera),
     lieDeg: (Math.atan2(tip[0] - base[0], tip[1] - base[1]) * 180) / Math.PI,
-    marks: [...sharesOf(piece, part, camera), ...details.flatMap((detail) => decalOf(detail, camera))],
+    behind: details
+      .filter((detail) => isBehindHost(detail, camera))
+      .flatMap((detail) => decalOf(detail, camera)),
+    marks: [
+      ...sharesOf(piece, part, camera),
+      ...details
+        .filter((detail) => !isBehindHost(detail, camera))
+        .flatMap((detail) => decalOf(detail, camera)),
+    ],
   };
 }
 
@@ -117,6 +127,7 @@ export function movedFigure({ pieces, box }: DrawnFigure, byMm: number): DrawnFi
       ...piece,
       outline: piece.outline.map(move),
       marks: piece.marks.map((mark) => movedMark(mark, move)),
+      behind: piece.behind.map((mark) => movedMark(mark, move)),
       layers: piece.layers.map((layer) => ({ ...layer, outline: layer.outline.map(move) })),
     })),
     box: { ...box, leftMm: box.leftMm + byMm, rightMm: box.rightMm + byMm },
@@ -131,6 +142,7 @@ function movedMark(mark: DrawnMark, move: (points: readonly Point2[]) => Point2[
       return { ...mark, outline: move(mark.outline) };
     case 'groove':
     case 'line':
+    case 'strand':
       return { ...mark, points: move(mark.points) };
     case 'hair':
       return { ...mark, strands: mark.strands.map((strand) => move(strand) as [Point2, Point2]) };
@@ -147,9 +159,9 @@ function boxOf(pieces: readonly DrawnPiece[]): DrawnFigure['box'] {
       topMm = Math.max(topMm, point[1]);
     }
   };
-  for (const { outline, marks } of pieces) {
+  for (const { outline, marks, behind } of pieces) {
     outline.forEach(hold);
-    for (const mark of marks) {
+    for (const mark of [...behind, ...marks]) {
       if (mark.kind === 'hair') mark.strands.forEach(hold);
       else hold('points' in mark ? mark.points : mark.outline);
     }

@@ -23,6 +23,14 @@ export type DrawnMark =
   /** Only needled: a line drawn in, or the rim of a hollow. */
   | { readonly kind: 'groove'; readonly points: readonly Point2[]; readonly detailKey: string }
   | { readonly kind: 'hollow'; readonly outline: readonly Point2[]; readonly detailKey: string }
+  /** Wire, cord, thread: as thick as it is; null: nobody has said. */
+  | {
+      readonly kind: 'strand';
+      readonly colour: string | null;
+      readonly thickMm: number | null;
+      readonly points: readonly Point2[];
+      readonly detailKey: string;
+    }
   | {
       readonly kind: 'thing';
       readonly colour: string | null;

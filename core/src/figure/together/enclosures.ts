@@ -44,9 +44,12 @@ export function enclosureFit(
   enclosure: Enclosure,
   findings: ReadonlyMap<string, Finding>,
 ): EnclosureFit {
-  const points = figure.pieces.flatMap(({ body, frame }) =>
-    body.rings.flatMap((ring) => ring.map((point) => pointIn(frame, point))),
-  );
+  const points = [
+    ...figure.pieces.flatMap(({ body, frame }) =>
+      body.rings.flatMap((ring) => ring.map((point) => pointIn(frame, point))),
+    ),
+    ...figure.beyond,
+  ];
   if (points.length === 0) return { kind: 'no-figure', enclosure };
   const inside = sizesOf(enclosure, findings);
   if (!inside) return { kind: 'sizes-missing', enclosure };
@@ -100,8 +103,12 @@ function insideMm(
 }
 
 /** How far a figure reaches from one side to the other along a direction of length 1, mm: exact. */
-function acrossIn({ pieces }: Figure, direction: Vec3): number {
-  const reach = (way: Vec3) => pieces.reduce((most, piece) => Math.max(most, reachOf(piece, way)), -Infinity);
+function acrossIn({ pieces, beyond }: Figure, direction: Vec3): number {
+  const reach = (way: Vec3) =>
+    beyond.reduce(
+      (most, point) => Math.max(most, dot(point, way)),
+      pieces.reduce((most, piece) => Math.max(most, reachOf(piece, way)), -Infinity),
+    );
   return reach(direction) + reach(times(direction, -1));
 }
 

@@ -19,7 +19,10 @@ const DOWN: Vec3 = [0, -1, 0];
 
 /** What a figure rests on, seen from above: x and z, counter-clockwise; fewer than three points where it rests on a line. */
 export function supportOf(figure: Figure, stance: Stance | null): Point2[] {
-  const points = figure.pieces.flatMap((piece) => feetOf(piece));
+  const points = [
+    ...figure.pieces.flatMap((piece) => feetOf(piece)),
+    ...figure.beyond.filter(([, y]) => y <= FOOT_MM).map(across),
+  ];
   const flatMm = mmOrNull(stance?.flatAcross ?? null);
   const root = figure.pieces.find(({ set }) => set === null);
   return hullOf(flatMm === null || !root ? points : [...points, ...flatUnder(root, flatMm)]);

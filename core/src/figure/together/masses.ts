@@ -1,6 +1,7 @@
 import { commonSigmaFree, type PatternEstimate, type UseEstimate } from '../../engine/index.ts';
 import type { Pattern } from '../../pattern/index.ts';
 import { type Finding, findingMassG } from '../../shelf/index.ts';
+import { formOfCut } from './cutForms.ts';
 import type { PlacedDetail } from './details.ts';
 import {
   type Figure,
@@ -194,18 +195,60 @@ function weighFindings({ build, details, findings }: HeavyThings, { points, notW
   }
 }
 
-/** Wire lies along the parts it runs through, evenly; what is cut and goes through no part has no place. */
-function weighCuts({ build, estimate, figure }: HeavyThings, { points, notWeighed }: Tell): void {
-  for (const { cutId, massG } of estimate.cuts) {
-    const cut = build.cuts.find(({ id }) => id === cutId);
-    const partIds = cut?.kind === 'wire' ? cut.segments.flatMap(({ partId }) => partId ?? []) : [];
-    const within = figure.pieces.filter(({ partId }) => partIds.includes(partId));
+/**
+ * Wire lies along the parts it runs through, evenly; what is set on a part is weighed where it is seen; what is cut and
+ * neither goes through a part nor is set on one has no place.
+ */
+function weighCuts(things: HeavyThings, { points, notWeighed }: Tell): void {
+  for (const { cutId, massG } of things.estimate.cuts) {
+    const cut = things.build.cuts.find(({ id }) => id === cutId);
+    const at = cut ? [...withinPieces(cut, things), ...offPieces(cut, things)] : [];
+    const whole = at.reduce((sum, { share: each }) => sum + each, 0);
     if (massG === null) notWeighed.push({ why: 'mass_unknown', what: 'cut', id: cutId });
-    else if (within.length === 0) notWeighed.push({ why: 'place_unknown', what: 'cut', id: cutId, massG });
+    else if (whole <= 0) notWeighed.push({ why: 'place_unknown', what: 'cut', id: cutId, massG });
     else
-      for (const { frame, body } of within)
-        points.push({ ...EXACT, massG: massG / within.length, point: pointIn(frame, body.centroid) });
+      for (const { point, share: each } of at)
+        points.push({ ...EXACT, massG: (massG * each) / whole, point });
   }
+}
+
+interface Shared {
+  readonly point: Vec3;
+  /** Of the whole, by length; any unit that is the same for all of one thing. */
+  readonly share: number;
+}
+
+type CutOfBuild = Pattern['cuts'][number];
+
+function withinPieces(cut: CutOfBuild, { figure, estimate }: HeavyThings): Shared[] {
+  if (cut.kind !== 'wire') return [];
+  const through = estimate.cuts.find(({ cutId }) => cutId === cut.id)?.stretches ?? [];
+  const lengthIn = (partId: string) =>
+    through.reduce((sum, each) => (each.partId === partId ? sum + (each.lengthMm ?? 0) : sum), 0);
+  return figure.pieces
+    .filter(({ partId }) => cut.segments.some((segment) => segment.partId === partId))
+    .map((piece) => {
+      const alike = figure.pieces.filter(({ partId }) => partId === piece.partId).length;
+      // Of one whose length nobody knows each counts as much.
+      return {
+        point: pointIn(piece.frame, piece.body.centroid),
+        share: (lengthIn(piece.partId) || 1) / alike,
+      };
+    });
+}
+
+function offPieces(cut: CutOfBuild, { details, estimate }: HeavyThings): Shared[] {
+  const free = estimate.cuts.find(({ cutId }) => cutId === cut.id)?.stretches ?? [];
+  const freeMm = free.reduce((sum, each) => (each.partId === null ? sum + (each.lengthMm ?? 0) : sum), 0);
+  const middles = details.flatMap(({ of, host, spots }) =>
+    of.kind === 'cut' && of.cut.id === cut.id
+      ? spots.flatMap((spot) => {
+          const form = formOfCut(of.cut, of.seat, spot, host);
+          return form ? [form.middle] : [];
+        })
+      : [],
+  );
+  return middles.map((point) => ({ point, share: (freeMm || 1) / middles.length }));
 }
 
 export interface CentreOfMass {

@@ -1,6 +1,6 @@
 import { toMm } from '../../base/index.ts';
 import type { Pattern } from '../../pattern/index.ts';
-import { type Figure, pointIn, reachOfAll, type Vec3 } from '../../placing/index.ts';
+import { dot, type Figure, pointIn, reachOfAll, type Vec3 } from '../../placing/index.ts';
 
 /** A figure over all, mm. */
 export interface SizeOverAll {
@@ -10,9 +10,11 @@ export interface SizeOverAll {
 }
 
 /** Null: there is nothing of a known size. */
-export function sizeOverAll({ pieces }: Figure): SizeOverAll | null {
+export function sizeOverAll({ pieces, beyond }: Figure): SizeOverAll | null {
   if (pieces.length === 0) return null;
-  const between = (a: Vec3) => reachOfAll(pieces, a) + reachOfAll(pieces, [-a[0], -a[1], -a[2]]);
+  const reach = (a: Vec3) =>
+    beyond.reduce((most, point) => Math.max(most, dot(point, a)), reachOfAll(pieces, a));
+  const between = (a: Vec3) => reach(a) + reach([-a[0], -a[1], -a[2]]);
   return { widthMm: between([1, 0, 0]), heightMm: between([0, 1, 0]), depthMm: between([0, 0, 1]) };
 }
 
@@ -21,7 +23,7 @@ const HEIGHT_TOLERANCE = 0.05;
 
 /** A stated height against what the pieces come to. */
 export type HeightAgainst =
-  /** Cords, cut pieces and the like belong to the figure and are not drawn: nobody can tell. */
+  /** Something cut belongs to the figure and is set nowhere: nobody can tell. */
   | { readonly kind: 'more-than-pieces'; readonly statedMm: number }
   | {
       readonly kind: 'told';
@@ -50,8 +52,9 @@ export function heightAgainst(
   return { kind: 'told', statedMm, heightMm, off, isOff: Math.abs(off) > HEIGHT_TOLERANCE };
 }
 
-/** Cuts that make no figure higher: wire through its pieces, what is wound on it, and whiskers. */
+/** Cuts that make no figure higher than is told: what is set on it, wire through its pieces, what is wound on it, whiskers. */
 function isWithinPieces(cut: Pattern['cuts'][number], { pieces }: Figure): boolean {
+  if (cut.seat !== null && pieces.some(({ partId }) => partId === cut.seat?.partId)) return true;
   if (cut.kind === 'wire')
     return cut.segments.some(({ partId }) => pieces.some((piece) => piece.partId === partId));
   return (
@@ -60,8 +63,12 @@ function isWithinPieces(cut: Pattern['cuts'][number], { pieces }: Figure): boole
 }
 
 /** How far a figure reaches from its upright, and how high: room to turn it in. */
-export function turningRoom({ pieces }: Figure): { radiusMm: number; topMm: number } {
+export function turningRoom({ pieces, beyond }: Figure): { radiusMm: number; topMm: number } {
   let [radiusMm, topMm] = [0, 0];
+  for (const [x, y, z] of beyond) {
+    radiusMm = Math.max(radiusMm, Math.hypot(x, z));
+    topMm = Math.max(topMm, y);
+  }
   for (const { body, frame } of pieces)
     for (const ring of body.rings)
       for (const point of ring) {

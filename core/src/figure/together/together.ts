@@ -13,7 +13,8 @@ import {
 } from './hanging.ts';
 import { centreOfMass, type CentreOfMass, type Masses, massesOf } from './masses.ts';
 import { type HeightAgainst, heightAgainst, type SizeOverAll, sizeOverAll } from './overall.ts';
-import { type Figure, placeFigure } from '../../placing/index.ts';
+import { type Figure, placeFigure, raised, type Vec3 } from '../../placing/index.ts';
+import { formOfCut, isHanger, pointsOfForm } from './cutForms.ts';
 
 /** A build put together, as it is drawn. */
 export interface Together {
@@ -30,8 +31,26 @@ export function putTogether(
   estimate: EstimateTogether,
   findings: ReadonlyMap<string, Finding>,
 ): Together {
-  const figure = placeFigure(build, estimate);
-  return { figure, details: placeDetails(figure, build, findings) };
+  const pieces = placeFigure(build, estimate);
+  const onPieces = placeDetails(pieces, build, findings);
+  const beyond = pointsBeyond(onPieces);
+  const lowestMm = beyond.reduce((lowest, [, y]) => Math.min(lowest, y), 0);
+  if (lowestMm === 0) return { figure: { ...pieces, beyond }, details: onPieces };
+  // What hangs lower than the pieces stands on the ground in their place.
+  const lifted = raised(pieces, -lowestMm);
+  const details = placeDetails(lifted, build, findings);
+  return { figure: { ...lifted, beyond: pointsBeyond(details) }, details };
+}
+
+function pointsBeyond(details: readonly PlacedDetail[]): Vec3[] {
+  return details.flatMap(({ of, spots, host }) =>
+    of.kind === 'cut' && !isHanger(of.seat)
+      ? spots.flatMap((spot) => {
+          const form = formOfCut(of.cut, of.seat, spot, host);
+          return form ? pointsOfForm(form) : [];
+        })
+      : [],
+  );
 }
 
 /** What a figure tells of itself once it is together. */

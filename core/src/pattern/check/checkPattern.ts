@@ -50,6 +50,7 @@ function checkAll(pattern: Pattern): PatternProblem[] {
     ...checkJoins(pattern),
     ...pattern.cuts.flatMap((cut, index) => [
       ...checkLengths(cut, `/cuts/${index}`, true),
+      ...strayPart(cut.seat?.partId ?? null, partIds, `/cuts/${index}/seat/partId`),
       ...(cut.kind === 'wire'
         ? cut.segments.flatMap(({ partId }, at) =>
             strayPart(partId, partIds, `/cuts/${index}/segments/${at}/partId`),

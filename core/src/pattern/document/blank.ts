@@ -30,7 +30,7 @@ export const BLANK_WRITING = {
 export function blankPattern(title: string): Pattern {
   return {
     format: 'lanakit-pattern',
-    formatVersion: 10,
+    formatVersion: 11,
     title,
     finishedHeight: null,
     level: null,

@@ -1,8 +1,27 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { discriminated, Id, Length, orUnknown, strict } from '../../base/index.ts';
+import { discriminated, Id, Length, oneOf, orUnknown, strict } from '../../base/index.ts';
+import { Placement } from './placement.ts';
 
 const Size = orUnknown(Length);
 const Number0 = Type.Number({ minimum: 0, maximum: 500 });
+
+/** Which way it runs off what it is set on: as it is leant, by its own weight, or up to what the figure hangs by. */
+export const CUT_RUNS = ['out', 'down', 'up'] as const;
+export type CutRuns = (typeof CUT_RUNS)[number];
+
+/** Where on the figure something cut is seen. */
+export const CutSeat = Type.Object(
+  {
+    partId: Id,
+    runs: oneOf(CUT_RUNS),
+    /** It begins so far off, on threads of its own; null: on the surface. */
+    hangBy: Size,
+    /** Null: nobody has said, and it is proposed. */
+    placement: orUnknown(Placement),
+  },
+  strict,
+);
+export type CutSeat = Static<typeof CutSeat>;
 
 const common = {
   id: Id,
@@ -11,6 +30,8 @@ const common = {
   findingId: orUnknown(Id),
   /** How many alike in one make. */
   count: Type.Number({ minimum: 1, maximum: 500 }),
+  /** Null: it lies within the figure, or nobody has said. */
+  seat: orUnknown(CutSeat),
 };
 
 /** A stretch of wire; its length, or as long as the part it runs through. */
@@ -132,7 +153,7 @@ const mm = (value: number): Length => ({ value, unit: 'mm' });
 
 /** Something of this kind with our own allowances and no sizes yet. */
 export function blankCut(id: string, kind: CutKind): Cut {
-  const base = { id, name: '', findingId: null, count: 1 };
+  const base = { id, name: '', findingId: null, count: 1, seat: null };
   switch (kind) {
     case 'wire':
       return { ...base, kind, segments: [blankSegment()], windings: [], endCurls: 2, curlLength: null };

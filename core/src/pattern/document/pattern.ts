@@ -175,7 +175,7 @@ export type TechniqueUse = Static<typeof TechniqueUse>;
 const SIDES_SEEN = ['figure', 'viewer'] as const;
 
 /** What documents are written in today; `upgradePattern` brings older ones forward. */
-export const PATTERN_FORMAT = 10;
+export const PATTERN_FORMAT = 11;
 
 /** A pattern as it is stored: one document per revision. */
 export const Pattern = Type.Object(

@@ -12,6 +12,7 @@ export function applyPose(pattern: Pattern, pose: Pose): Pattern {
     parts: pattern.parts.map((part) => ({ ...part, uses: part.uses.map((use) => ({ ...use })) })),
     joins: pattern.joins.map((join) => ({ ...join })),
     findings: pattern.findings.map((finding) => ({ ...finding })),
+    cuts: pattern.cuts.map((cut) => ({ ...cut, seat: cut.seat && { ...cut.seat } })),
   };
   let hasMoved = false;
   for (const { of, placement } of pose.places) {

@@ -1,3 +1,4 @@
+import type { Cut } from '../document/cut.ts';
 import type { Part, Pattern } from '../document/pattern.ts';
 import { isWool } from '../document/use.ts';
 import { forgetStrays } from './forgetStrays.ts';
@@ -55,16 +56,19 @@ export function withoutPart(pattern: Pattern, id: string): Pattern {
     poses: pattern.poses.map((pose) =>
       pose.stance?.hangAt?.partId === id ? { ...pose, stance: { ...pose.stance, hangAt: null } } : pose,
     ),
-    cuts: pattern.cuts.map((cut) =>
-      cut.kind === 'wire'
-        ? {
-            ...cut,
-            segments: cut.segments.map((segment) => ({ ...segment, partId: orNull(segment.partId) })),
-          }
-        : cut,
-    ),
+    cuts: pattern.cuts.map((cut) => cutWithout(cut, id)),
     findings: pattern.findings.map((finding) => ({ ...finding, partId: orNull(finding.partId) })),
   });
+}
+
+/** Something cut once a part is gone: it runs through it no more, and is set on nothing. */
+function cutWithout(cut: Cut, partId: string): Cut {
+  const seat = cut.seat?.partId === partId ? null : cut.seat;
+  if (cut.kind !== 'wire') return { ...cut, seat };
+  const segments = cut.segments.map((segment) =>
+    segment.partId === partId ? { ...segment, partId: null } : segment,
+  );
+  return { ...cut, seat, segments };
 }
 
 /** The pattern without one layer, and without what names it. */

@@ -4,7 +4,7 @@ import type { PlaceTarget } from '../document/pose.ts';
 
 /** The thing in a pattern that keeps the place; undefined: it is gone. The pattern’s own, to be read or changed. */
 export function placedThing(
-  { joins, parts, findings }: Pick<Pattern, 'joins' | 'parts' | 'findings'>,
+  { joins, parts, findings, cuts }: Pick<Pattern, 'joins' | 'parts' | 'findings' | 'cuts'>,
   target: PlaceTarget,
 ): { placement: Placement | null } | undefined {
   switch (target.kind) {
@@ -19,5 +19,7 @@ export function placedThing(
       return parts.find(({ id }) => id === target.partId);
     case 'finding':
       return findings.find(({ id }) => id === target.findingUseId);
+    case 'cut':
+      return cuts.find(({ id }) => id === target.cutId)?.seat ?? undefined;
   }
 }

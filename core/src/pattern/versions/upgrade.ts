@@ -2,6 +2,7 @@ import type { Shape } from '../../shapes/index.ts';
 import { byGauge, type Firmness } from '../../shelf/index.ts';
 import type { Amount } from '../document/amount.ts';
 import { BLANK_STEP, BLANK_WRITING } from '../document/blank.ts';
+import type { Cut } from '../document/cut.ts';
 import type { Join } from '../document/join.ts';
 import type { Swap } from '../document/option.ts';
 import type { FindingUse, Level, Part, Pattern, SharedWeight, TechniqueUse } from '../document/pattern.ts';
@@ -54,8 +55,17 @@ type PartOfSeventh = Omit<Part, 'placement' | 'uses'> & { readonly uses: readonl
 type JoinOfSeventh = Omit<JoinOfNinth, 'placement' | 'slot'>;
 type FindingUseOfSeventh = Omit<FindingUse, 'placement'>;
 
+/** Something cut as the first ten formats had it: set on nothing. */
+type CutOfTenth = Without<Cut, 'seat'>;
+
+/** A document of the tenth: what is cut for a figure has no place on it. */
+type PatternOfTenth = Omit<Pattern, 'formatVersion' | 'cuts'> & {
+  readonly formatVersion: 10;
+  readonly cuts: readonly CutOfTenth[];
+};
+
 /** A document of the ninth: joins as wide as what is set on is thick. */
-type PatternOfNinth = Omit<Pattern, 'formatVersion' | 'joins'> & {
+type PatternOfNinth = Omit<PatternOfTenth, 'formatVersion' | 'joins'> & {
   readonly formatVersion: 9;
   readonly joins: readonly JoinOfNinth[];
 };
@@ -147,6 +157,7 @@ type PatternOfSecond = Heading &
 
 export type PatternOfAnyFormat =
   | Pattern
+  | PatternOfTenth
   | PatternOfNinth
   | PatternOfEighth
   | PatternOfSeventh
@@ -177,8 +188,10 @@ export function upgradePattern(document: PatternOfAnyFormat): Pattern {
     case 8:
       return upgradePattern(ninthFrom(document));
     case 9:
-      return tenthFrom(document);
+      return upgradePattern(tenthFrom(document));
     case 10:
+      return eleventhFrom(document);
+    case 11:
       return document;
   }
 }
@@ -256,8 +269,15 @@ function isOfWool(of: Swap['of'], { parts }: PatternOfSixth): boolean {
   return use !== undefined && isWool(use as Use);
 }
 
+/** Nobody has said where any sits. */
+const eleventhFrom = (document: PatternOfTenth): Pattern => ({
+  ...document,
+  formatVersion: 11,
+  cuts: document.cuts.map((cut): Cut => ({ ...cut, seat: null })),
+});
+
 /** What was weighed out by it stays as it was. */
-const tenthFrom = (document: PatternOfNinth): Pattern => ({
+const tenthFrom = (document: PatternOfNinth): PatternOfTenth => ({
   ...document,
   formatVersion: 10,
   joins: document.joins.map((join) => ({ ...join, acrossBy: 'thickness' })),

@@ -129,6 +129,7 @@ describe('ends of a wire', () => {
       strands: 1,
       isTwisted: false,
     })),
+    seat: null,
     windings: [],
     endCurls: 2,
     curlLength: null,

@@ -18,6 +18,7 @@ import { inProportion } from './017-in-proportion.ts';
 import { asTheyMeet } from './018-as-they-meet.ts';
 import { searched } from './019-searched.ts';
 import { bought } from './020-bought.ts';
+import { setOn } from './021-set-on.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
@@ -45,4 +46,5 @@ export const MIGRATIONS: readonly Migration[] = [
   asTheyMeet,
   searched,
   bought,
+  setOn,
 ];

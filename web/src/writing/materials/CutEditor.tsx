@@ -12,6 +12,7 @@ import { NumberField } from '../../ui/fields/NumberField.tsx';
 import styles from '../../ui/Lists.module.css';
 import { useEditCut, useProblemAt, useTable } from '../table/tableContext.ts';
 import { useFindingNames } from '../table/useChoices.ts';
+import { SeatFields } from './SeatFields.tsx';
 import { WireFields } from './WireFields.tsx';
 
 interface CutEditorProps {
@@ -207,6 +208,7 @@ export function CutEditor({ cut, cutEstimate, index, onDelete }: CutEditorProps)
           </div>
         ))}
         <CutSizeField cut={cut} index={index} />
+        <SeatFields cut={cut} index={index} />
         {cut.kind === 'cord' && (
           <Checkbox
             className={styles.span6 ?? ''}

@@ -1,6 +1,7 @@
 import type { Wool } from '@lanakit/core/engine';
 import type { Together } from '@lanakit/core/figure';
 import type { Pattern } from '@lanakit/core/pattern';
+import { CUT_WORDS } from '@lanakit/core/words';
 import { layerName } from '../../words/layerName.ts';
 import type { Chosen } from './grasp.ts';
 
@@ -26,5 +27,6 @@ export function nameOfChosen(
   const on = ` on ${partName(detail.host.partId)}`;
   if (detail.of.kind === 'laid') return `${detail.of.part.name}${on}`;
   if (detail.of.kind === 'finding') return `${detail.of.finding.name}${on}`;
+  if (detail.of.kind === 'cut') return `${detail.of.cut.name || CUT_WORDS[detail.of.cut.kind]}${on}`;
   return layerName(partName(detail.of.partId), detail.of.use, wool);
 }
