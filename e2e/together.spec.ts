@@ -231,3 +231,32 @@ test('a photo lies behind the figure, is scaled by one length, and never leaves 
   await expect(image).toHaveCount(0);
   expect(sent).toEqual([]);
 });
+
+test('a figure is turned by hand, rests at a step, and two presses in a go are two steps', async ({
+  page,
+  demo,
+}) => {
+  await openTogether(page, demo, /Harbour puffin/, mouse(page));
+  const box = await figure(page).boundingBox();
+  if (!box) throw new Error('no figure');
+  const turned = region(page).getByText(/^\d+°$/);
+  await expect(turned).toHaveCount(0);
+  // Beside the figure, to the left: what is in front goes with the hand.
+  await page.mouse.move(box.x + 60, box.y + 60);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 60 - 92, box.y + 60, { steps: 12 });
+  // While it turns nothing is there to be taken hold of.
+  await expect(piece(page, 'Wing 1 on Body')).toBeHidden();
+  await page.mouse.up();
+  await expect(turned).toHaveText('45°');
+  await expect(piece(page, 'Wing 1 on Body')).toBeVisible();
+  const left = page.getByRole('button', { name: 'Turn it to its left' });
+  await left.evaluate((button: HTMLElement) => {
+    button.click();
+    button.click();
+  });
+  await expect(turned).toHaveText('75°');
+  await page.locator('.ant-segmented-item', { hasText: /^front$/ }).click();
+  await expect(turned).toHaveCount(0);
+  await expect(piece(page, 'Wing 1 on Body')).toBeVisible();
+});

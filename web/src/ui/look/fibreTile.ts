@@ -2,9 +2,15 @@ import type { Fibre } from '@lanakit/core/shelf';
 import { fibreStrokes, TILE_PX } from './fibreStrokes.ts';
 
 /** Drawn larger than it is shown, for fine screens and for paper. */
-const FINENESS = 2;
+export const FINENESS = 2;
 
-const tiles = new Map<string, string>();
+interface Tile {
+  readonly canvas: HTMLCanvasElement;
+  readonly url: string;
+}
+const tiles = new Map<string, Tile>();
+/** With their colours, to be painted with. */
+const paints = new Map<string, HTMLCanvasElement>();
 
 interface Brush {
   readonly pale: Path2D;
@@ -40,7 +46,28 @@ export interface Woolly extends Pick<Fibre, 'colour' | 'preparation'> {
  * milliseconds a drawer.
  */
 export function strokesTile(preparation: Fibre['preparation']): string {
-  return tileOf(strokesKey(preparation), (context) => paintStrokes(context, preparation, 1));
+  return strokesOf(preparation)?.url ?? '';
+}
+
+const strokesOf = (preparation: Fibre['preparation']): Tile | null =>
+  tileOf(strokesKey(preparation), (context) => paintStrokes(context, preparation, 1));
+
+/** A fibre to paint with on a canvas: its colour and its lie, or a blend’s; `FINENESS` times as large as it is shown. */
+export function paintOf({ colour, preparation, strands }: Woolly): HTMLCanvasElement | null {
+  if (strands) return blendOf(colour, preparation, strands)?.canvas ?? null;
+  const key = colour + preparation;
+  const known = paints.get(key);
+  const strokes = known ? null : strokesOf(preparation);
+  if (known || !strokes) return known ?? null;
+  const canvas = document.createElement('canvas');
+  canvas.width = canvas.height = TILE_PX * FINENESS;
+  const context = canvas.getContext('2d');
+  if (!context) return null;
+  context.fillStyle = colour;
+  context.fillRect(0, 0, canvas.width, canvas.height);
+  context.drawImage(strokes.canvas, 0, 0);
+  paints.set(key, canvas);
+  return canvas;
 }
 
 const strokesKey = (preparation: Fibre['preparation']): string => preparation;
@@ -58,25 +85,32 @@ export function blendTile(
   preparation: Fibre['preparation'],
   strands: readonly Strand[],
 ): string {
-  return tileOf(blendKey(colour, preparation, strands), (context) => {
+  return blendOf(colour, preparation, strands)?.url ?? '';
+}
+
+const blendOf = (
+  colour: string,
+  preparation: Fibre['preparation'],
+  strands: readonly Strand[],
+): Tile | null =>
+  tileOf(blendKey(colour, preparation, strands), (context) => {
     context.fillStyle = colour;
     context.fillRect(0, 0, TILE_PX, TILE_PX);
     paintStrands(context, preparation, strands);
     paintStrokes(context, preparation, 0.5);
   });
-}
 
-function tileOf(key: string, paint: (context: CanvasRenderingContext2D) => void): string {
+function tileOf(key: string, paint: (context: CanvasRenderingContext2D) => void): Tile | null {
   const known = tiles.get(key);
   if (known !== undefined) return known;
   const canvas = document.createElement('canvas');
   canvas.width = canvas.height = TILE_PX * FINENESS;
   const context = canvas.getContext('2d', { willReadFrequently: true });
-  if (!context) return '';
+  if (!context) return null;
   context.scale(FINENESS, FINENESS);
   context.lineCap = 'round';
   paint(context);
-  const tile = canvas.toDataURL();
+  const tile = { canvas, url: canvas.toDataURL() };
   tiles.set(key, tile);
   return tile;
 }

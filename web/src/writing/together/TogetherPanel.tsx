@@ -10,7 +10,7 @@ import {
   turningRoom,
 } from '@lanakit/core/figure';
 import { Button, Checkbox, Segmented } from 'antd';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { Ruler } from '../../figure/Ruler.tsx';
 import type { DrawingScale } from '../../figure/TogetherDrawing.tsx';
@@ -35,6 +35,7 @@ import styles from './Together.module.css';
 import { usePlaceEdits } from './usePlaceEdits.ts';
 import { usePose } from './usePose.ts';
 import { useFigureTells, useTogether } from './useTogether.ts';
+import { type Turntable, useTurntable } from './useTurntable.ts';
 
 interface TogetherPanelProps {
   chosenId: string | null;
@@ -77,10 +78,23 @@ export function TogetherPanel({ chosenId, onChoose, onHold }: TogetherPanelProps
   const grasp = graspOf(together, chosen);
   const { id = '' } = useParams();
   const photo = usePhoto(id);
+  const paint = useCallback(
+    (canvas: HTMLCanvasElement) => {
+      const tokens = getComputedStyle(canvas);
+      return {
+        lookOf: (fibreId: string | null) => (fibreId === null ? null : (wool.fibres.get(fibreId) ?? null)),
+        ink: tokens.getPropertyValue('--ink'),
+        paper: tokens.getPropertyValue('--paper'),
+        red: tokens.getPropertyValue('--red'),
+      };
+    },
+    [wool],
+  );
+  const turntable = useTurntable({ together, parts: build.parts, from, paint, onRest: setFrom });
   const isRoot = chosen?.kind === 'piece' && grasp === null;
   return (
     <>
-      <Looks from={from} onLook={setFrom}>
+      <Looks from={from} onLook={setFrom} turntable={turntable}>
         <Checkbox checked={isCutOpen} onChange={(event) => setCutOpen(event.target.checked)}>
           Cut open
         </Checkbox>
@@ -91,24 +105,24 @@ export function TogetherPanel({ chosenId, onChoose, onHold }: TogetherPanelProps
           Balance
         </Checkbox>
       </Looks>
-      <FigureView together={together} from={from} onHold={onHold}>
-        {(at, hold) => (
+      <FigureView together={together} from={from} turntable={turntable} onHold={onHold}>
+        {(scale, hold) => (
           <>
-            {photo.held && <PhotoImage held={photo.held} at={at} onChange={photo.put} />}
+            {photo.held && <PhotoImage held={photo.held} at={scale} onChange={photo.put} />}
             <FigureInHand
               together={together}
               drawn={drawn}
               camera={cameraOf(from)}
-              at={at}
+              at={scale}
               chosen={chosen}
               grasp={grasp}
               edits={edits}
               onChoose={choose}
               onHold={hold}
             />
-            {showJoins && <JoinMarks together={together} camera={cameraOf(from)} at={at} />}
-            {showBalance && <BalanceLines tells={tells} camera={cameraOf(from)} at={at} />}
-            {photo.held?.isSetting && <PhotoMarks held={photo.held} at={at} onChange={photo.put} />}
+            {showJoins && <JoinMarks together={together} camera={cameraOf(from)} at={scale} />}
+            {showBalance && <BalanceLines tells={tells} camera={cameraOf(from)} at={scale} />}
+            {photo.held?.isSetting && <PhotoMarks held={photo.held} at={scale} onChange={photo.put} />}
           </>
         )}
       </FigureView>
@@ -135,8 +149,8 @@ export function TogetherPanel({ chosenId, onChoose, onHold }: TogetherPanelProps
         <Proportions together={together} />
         <Enclosures together={together} />
         <p className="quiet small">
-          Drag a piece along its host, or arrows {unit === 'mm' ? '1 mm' : '1⁄16 in'}; Shift and arrows lean
-          it 5°; [ and ] turn it; + and − sink it.
+          Drag beside the figure to turn it, or a piece along its host; or arrows{' '}
+          {unit === 'mm' ? '1 mm' : '1⁄16 in'}; Shift and arrows lean it 5°; [ and ] turn it; + and − sink it.
         </p>
       </div>
     </>
@@ -169,14 +183,15 @@ function chosenOf(
 function Looks({
   from,
   onLook,
+  turntable,
   children,
 }: {
   from: LookFrom;
   onLook: (from: LookFrom) => void;
+  turntable: Turntable;
   children: React.ReactNode;
 }) {
   const turnDeg = from.kind === 'round' ? from.turnDeg : 0;
-  const turn = (byDeg: number) => onLook({ kind: 'round', turnDeg: (turnDeg + byDeg + 360) % 360 });
   const name: LookName | null =
     from.kind === 'above' ? 'above' : turnDeg === 0 ? 'front' : turnDeg === 90 ? 'side' : null;
   return (
@@ -191,12 +206,17 @@ function Looks({
           { value: 'above', label: 'above' },
           ...(name === null ? [{ value: 'turned' as const, label: `${turnDeg}°` }] : []),
         ]}
-        onChange={(look) => look !== 'turned' && onLook(LOOKS[look])}
+        onChange={(look) => {
+          if (look === 'turned') return;
+          const next = LOOKS[look];
+          if (next.kind === 'round') turntable.turnTo(next.turnDeg);
+          else onLook(next);
+        }}
       />
-      <Button size="small" aria-label="Turn it to its right" onClick={() => turn(-TURN_STEP_DEG)}>
+      <Button size="small" aria-label="Turn it to its right" onClick={() => turntable.turnBy(-TURN_STEP_DEG)}>
         ↶ 15°
       </Button>
-      <Button size="small" aria-label="Turn it to its left" onClick={() => turn(TURN_STEP_DEG)}>
+      <Button size="small" aria-label="Turn it to its left" onClick={() => turntable.turnBy(TURN_STEP_DEG)}>
         15° ↷
       </Button>
       {children}
@@ -211,12 +231,13 @@ const SCALES = { least: 0.2, most: 5 };
 interface FigureViewProps {
   together: Parameters<typeof graspOf>[0];
   from: LookFrom;
+  turntable: Turntable;
   onHold: (isHeld: boolean) => void;
   children: (at: DrawingScale, hold: (isHeld: boolean) => void) => React.ReactNode;
 }
 
 /** The figure between true rulers, at one scale however it is turned. */
-function FigureView({ together, from, onHold, children }: FigureViewProps) {
+function FigureView({ together, from, turntable, onHold, children }: FigureViewProps) {
   const unit = useTable((table) => table.document.lengthUnit);
   const [box, size] = useSize();
   const { radiusMm, topMm } = useMemo(() => turningRoom(together.figure), [together]);
@@ -232,6 +253,8 @@ function FigureView({ together, from, onHold, children }: FigureViewProps) {
   };
   const groundPx = from.kind === 'above' ? RULER + height / 2 : size.height - MARGIN;
   const at: DrawingScale = { leftPx: RULER + width / 2, groundPx, pxPerMm };
+  const { onCanvas, onScale, isTurning, hands } = turntable;
+  useEffect(() => onScale(at));
   return (
     <div ref={box} className={styles.view}>
       {size.width > 0 && together.figure.pieces.length > 0 && (
@@ -245,17 +268,28 @@ function FigureView({ together, from, onHold, children }: FigureViewProps) {
             isVertical
             isFromBelow
           />
+          <canvas
+            ref={onCanvas}
+            className={isTurning ? styles.turning : styles.turned}
+            aria-hidden
+          />
           <svg
-            className={styles.drawing}
+            className={`${styles.drawing} ${from.kind === 'round' ? styles.turntable : ''}`}
             width={size.width}
             height={size.height}
             role="group"
             aria-label="The figure together"
+            {...hands}
           >
             {from.kind === 'round' && (
-              <path d={`M${RULER} ${groundPx}H${size.width}`} stroke="var(--ink-2)" strokeWidth={0.75} />
+              <path
+                d={`M${RULER} ${groundPx}H${size.width}`}
+                stroke="var(--ink-2)"
+                strokeWidth={0.75}
+                pointerEvents="none"
+              />
             )}
-            {children(at, hold)}
+            <g visibility={isTurning ? 'hidden' : undefined}>{children(at, hold)}</g>
           </svg>
         </>
       )}
