@@ -14,6 +14,9 @@ interface RulerProps {
 
 const TICK_PX: Readonly<Record<Tick['weight'], number>> = { major: 8, half: 6, minor: 3.5 };
 
+/** Half a label: nearer to its end one would be cut off. */
+const LABEL_ROOM_PX = 9;
+
 /** An edge that measures, in centimetres or inches. */
 export function Ruler({ length, scale, unit, offset, isVertical, isFromBelow = false }: RulerProps) {
   if (length <= 0) return null;
@@ -30,7 +33,8 @@ export function Ruler({ length, scale, unit, offset, isVertical, isFromBelow = f
       <path d={lines.join('')} stroke="var(--ink-2)" strokeWidth={0.75} fill="none" />
       {ticks.map(
         ({ at, label }) =>
-          label !== null && (
+          label !== null &&
+          at <= length - LABEL_ROOM_PX && (
             <text
               key={at}
               x={isVertical ? 10 : at}

@@ -31,6 +31,8 @@ const PANELS: ReadonlySet<Cut['kind']> = new Set([
   'cone-panel',
   'pouch-square',
 ]);
+/** May be cut from wire. */
+const WIRY: ReadonlySet<Cut['kind']> = new Set(['wire', 'covering', 'whisker', 'length']);
 const isPanel = (cut: Cut): boolean => PANELS.has(cut.kind);
 
 /** Sizes of each kind, in the order they are measured; `wire` has its stretches besides. */
@@ -208,7 +210,6 @@ export function CutEditor({ cut, cutEstimate, index, onDelete }: CutEditorProps)
           </div>
         ))}
         <CutSizeField cut={cut} index={index} />
-        <SeatFields cut={cut} index={index} />
         {cut.kind === 'cord' && (
           <Checkbox
             className={styles.span6 ?? ''}
@@ -221,6 +222,7 @@ export function CutEditor({ cut, cutEstimate, index, onDelete }: CutEditorProps)
             grows with the figure
           </Checkbox>
         )}
+        <SeatFields cut={cut} index={index} />
       </div>
       {cutEstimate.exact && (
         <p className="quiet small">
@@ -230,9 +232,11 @@ export function CutEditor({ cut, cutEstimate, index, onDelete }: CutEditorProps)
           {lengthUnit === 'in' ? '¼ in' : '5 mm'}.
         </p>
       )}
-      <p className="quiet small">
-        Cut wire ends are sharp: curl them back flat, and look away from the snip.
-      </p>
+      {WIRY.has(cut.kind) && (
+        <p className="quiet small">
+          Cut wire ends are sharp: curl them back flat, and look away from the snip.
+        </p>
+      )}
       <div className={styles.rowActions}>
         <span />
         <Button size="small" danger onClick={onDelete}>

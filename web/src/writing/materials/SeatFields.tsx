@@ -43,7 +43,7 @@ export function SeatFields({ cut, index }: { cut: Cut; index: number }) {
       {seat && seat.runs !== 'up' && (
         <div className={styles.span3}>
           <LengthField
-            label="Begins so far off"
+            label={seat.runs === 'down' ? 'Hangs so far below' : 'Begins so far off'}
             value={seat.hangBy}
             defaultUnit={lengthUnit}
             allowZero
