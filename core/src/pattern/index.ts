@@ -72,7 +72,8 @@ export {
 } from './document/stepMinutes.ts';
 export { isSameThing } from './document/things.ts';
 export { ACROSS_BY, Join, JOIN_METHODS, type JoinMethod } from './document/join.ts';
-export { isIncomplete, isWoolOnly, missingForPublishing } from './check/missingForPublishing.ts';
+export { isIncomplete, missingForPublishing } from './check/missingForPublishing.ts';
+export { isWoolOnly } from './document/isWoolOnly.ts';
 export {
   DerivedSize,
   FindingUse,

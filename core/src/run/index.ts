@@ -35,20 +35,18 @@ export {
   RUN_BOUNDS,
   RUN_DEFAULTS,
   runOfToday,
-  RUN_STATES,
   RunInput,
-  sparesOf,
   RANGE_ENDS,
   TO_BAG_FRACTION,
   WANTED_CHANCE,
-  packsOver,
   usualTerms,
   withBoxesCounted,
   type Bagging,
   type Run,
   type RunKind,
-  type RunState,
 } from './document/run.ts';
+export { packsOver, sparesOf } from './document/packsOver.ts';
+export { RUN_STATES, type RunState } from './document/runState.ts';
 export {
   MINUTES_A_BLEND,
   MINUTES_A_CUT,

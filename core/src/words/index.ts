@@ -140,8 +140,6 @@ export {
   packWords,
   pairWords,
   partingWords,
-  RUN_STATE_WORDS,
-  wantsWords,
 } from './runWords.ts';
 export {
   cutSizeWords,
@@ -165,3 +163,4 @@ export {
 } from './guideWords.ts';
 export { allTerms, type TermId, termOf, termOfLabel } from './glossary.ts';
 export { papersOfRun } from './papersOfRun.ts';
+export { RUN_STATE_WORDS, wantsWords } from './runStateWords.ts';

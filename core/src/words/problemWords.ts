@@ -1,7 +1,7 @@
 import { showNumber } from '../base/index.ts';
 import type { Problem } from '../problems/index.ts';
 import { PILE_WORDS } from './needleWords.ts';
-import { wantsWords } from './runWords.ts';
+import { wantsWords } from './runStateWords.ts';
 import { sizeWords } from './sizeWords.ts';
 import { FORM_WORDS, ROLE_WORDS } from './woolWords.ts';
 import { PERMITTED_WORDS } from './writingWords.ts';

@@ -11,22 +11,12 @@ import type {
   PackGroup,
   PairedThing,
   Parting,
-  RunState,
-  RunWants,
 } from '../run/index.ts';
-import { counted, showLikely, showWeighed } from './amounts.ts';
+import { showLikely, showWeighed } from './amounts.ts';
 import { choiceWords } from './choiceWords.ts';
 import { joinWords } from './cutWords.ts';
 import { SKILL_WORDS } from './needleWords.ts';
 import { STAGE_WORDS } from './patternWords.ts';
-
-export const RUN_STATE_WORDS: Readonly<Record<RunState, string>> = {
-  planned: 'planned',
-  bought: 'bought',
-  weighed: 'weighed',
-  packed: 'packed',
-  done: 'done',
-};
 
 export const BAGGING_WORDS: Readonly<Record<Bagging, string>> = {
   one: 'one bag, joins apart',
@@ -42,28 +32,6 @@ export const BOX_FORM_WORDS: Readonly<Record<BoxForm, string>> = {
   refill: 'refill: wool and findings',
   'pattern-only': 'pattern only',
 };
-
-/** What is missing before a run goes on. */
-export function wantsWords(wants: RunWants, count: number): string {
-  switch (wants) {
-    case 'choices':
-      return `${counted(count, 'seat has', 'seats have')} not chosen yet.`;
-    case 'stock':
-      return `${counted(count, 'thing is', 'things are')} short. Buy them, or count again.`;
-    case 'amounts':
-      return `${counted(count, 'amount')} ${count === 1 ? 'is' : 'are'} unknown: what is bought for is at least so much.`;
-    case 'counts':
-      return `${counted(count, 'fibre was', 'fibres were')} never counted. Weigh what is there.`;
-    case 'weighing':
-      return `${counted(count, 'weighing is', 'weighings are')} not ticked, or ticked for another amount.`;
-    case 'packing':
-      return `${counted(count, 'pack is', 'packs are')} not ticked yet.`;
-    case 'needles':
-      return `${counted(count, 'needle is', 'needles are')} still out or missing.`;
-    case 'difference':
-      return `${counted(count, 'pack', 'packs')} would be other now than planned. Take the new numbers, or put it back.`;
-  }
-}
 
 /** The part wool is on, or the two parts that a join holds together. */
 export function ownerWords({ kind, id }: UseEstimate['owner'], { parts, joins }: Pattern): string {

@@ -40,9 +40,6 @@ export function missingForPublishing(pattern: Pattern): PatternProblem[] {
 const takesWool = ({ parts, joins }: Pattern): boolean =>
   parts.some(({ uses }) => uses.some(isWool)) || joins.some(({ cover }) => cover !== null);
 
-/** Without steps a pattern says what it takes and not how it is made: it is published as wool only, and says so. */
-export const isWoolOnly = ({ steps }: Pick<Pattern, 'steps'>): boolean => steps.length === 0;
-
 /** Shapes that tell nothing of what a loose end of them is like. */
 const SHAPELESS = new Set<Part['shape']['kind']>(['by-count', 'by-grams', 'patch', 'fringe']);
 

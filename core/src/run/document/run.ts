@@ -1,18 +1,10 @@
-import {
-  checkRange,
-  checkWhole,
-  Id,
-  isCalendarDate,
-  oneOf,
-  orUnknown,
-  strict,
-  wholeUp,
-} from '../../base/index.ts';
+import { checkRange, checkWhole, Id, isCalendarDate, oneOf, orUnknown, strict } from '../../base/index.ts';
 import { KIT_DEFAULTS, SKILLS } from '../../needles/index.ts';
 import { SpareRule } from '../../shelf/index.ts';
 import { SHORT_FRACTION } from '../portions/classNeeds.ts';
 import { BoxRecipe } from './boxRecipe.ts';
 import type { RunProblem } from './problem.ts';
+import type { RunState } from './runState.ts';
 import { blankSeat, Seat } from './seat.ts';
 import { Type, type Static } from '@sinclair/typebox';
 
@@ -109,10 +101,6 @@ export const RunInput = Type.Object(
 );
 export type RunInput = Static<typeof RunInput>;
 
-/** How far a run is, in order. */
-export const RUN_STATES = ['planned', 'bought', 'weighed', 'packed', 'done'] as const;
-export type RunState = (typeof RUN_STATES)[number];
-
 export interface Run extends RunInput {
   readonly id: string;
   readonly version: number;
@@ -203,23 +191,6 @@ export const runOfToday = (kept: Partial<RunInput>): RunInput =>
     })),
     roster: (kept.roster ?? []).map((seat) => ({ ...blankSeat(seat.seat), ...seat })),
   }) as RunInput;
-
-/** Spare packs of a class, however they are said. */
-/** What is packed over seats or boxes: spares as they are said, and half-made samples, which are the rest. */
-export function packsOver(
-  run: Pick<RunInput, 'seats' | 'sparePacks' | 'spareFraction' | 'demonstrations'>,
-  packs: number,
-): { readonly spares: number; readonly samples: number } {
-  const spares = sparesOf(run);
-  return { spares, samples: Math.max(0, packs - run.seats - spares - run.demonstrations) };
-}
-
-export const sparesOf = ({
-  seats,
-  sparePacks,
-  spareFraction,
-}: Pick<RunInput, 'seats' | 'sparePacks' | 'spareFraction'>): number =>
-  spareFraction === null ? sparePacks : wholeUp(seats * spareFraction);
 
 /** A run whose sums say what its recipes say: boxes, spares, the design it leads with. */
 export function withBoxesCounted<R extends RunInput>(run: R): R {

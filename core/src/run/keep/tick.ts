@@ -1,6 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { oneOf, roundToMicrogram, strict } from '../../base/index.ts';
-import { RUN_STATES } from '../document/run.ts';
+import { RUN_STATES } from '../document/runState.ts';
 import type { WeighMark } from './weighOut.ts';
 
 /** A tick as it is sent: something is weighed into its bag, or a pack is packed; or it is not after all. */

@@ -1,4 +1,4 @@
-import type { RunState } from '../document/run.ts';
+import type { RunState } from '../document/runState.ts';
 import type { RunPortions } from '../portions/planGroups.ts';
 import { withdrawalsOfPlan } from '../portions/planPortions.ts';
 import { inDrawingOrder } from './promisedBefore.ts';

@@ -1,4 +1,5 @@
-import type { Run, RunState } from '../document/run.ts';
+import type { RunState } from '../document/runState.ts';
+import type { Run } from '../document/run.ts';
 import { isOffShelf } from './states.ts';
 
 /** What a run takes of each fibre, grams by fibre id. */

@@ -1,5 +1,5 @@
 import type { RunProblem } from '../document/problem.ts';
-import { RUN_STATES, type RunState } from '../document/run.ts';
+import { RUN_STATES, type RunState } from '../document/runState.ts';
 import type { RunWants } from '../document/wants.ts';
 
 /** How things stand, counted. */
