@@ -2,12 +2,10 @@ import type { HeldBy } from '../pattern/index.ts';
 import type { Body } from './body.ts';
 import {
   directionIn,
-  FIGURE_FRAME,
   type Frame,
   length,
   minus,
   plus,
-  pointFrom,
   ORIGIN,
   pointIn,
   times,
@@ -29,7 +27,8 @@ export interface Contact {
 
 /** Ways in which the host is followed from where the piece is held. */
 const WAYS = 12;
-const HALVINGS = 22;
+/** To a millionth of its length: nothing a needle could tell. */
+const HALVINGS = 16;
 
 interface Placed {
   readonly body: Body;
@@ -56,7 +55,7 @@ export function contactOf(host: Body, piece: Placed, heldBy: HeldBy): Contact | 
   const before = ofPiece.get(key);
   if (before !== undefined) return before;
   if (ofPiece.size >= MOST_KNOWN) ofPiece.clear();
-  const contact = findContact({ body: host, frame: FIGURE_FRAME }, piece, heldBy);
+  const contact = findContact(host, piece, heldBy);
   ofPiece.set(key, contact);
   return contact;
 }
@@ -76,7 +75,7 @@ export const contactRaised = (contact: Contact, byMm: number): Contact => ({
   rim: contact.rim.map((point) => plus(point, [0, byMm, 0])),
 });
 
-function findContact(host: Placed, piece: Placed, heldBy: HeldBy): Contact | null {
+function findContact(host: Body, piece: Placed, heldBy: HeldBy): Contact | null {
   const points: Vec3[] = [];
   for (let way = 0; way < WAYS; way++) {
     const leaving = whereItLeaves(host, piece, (360 * way) / WAYS, heldBy);
@@ -103,17 +102,12 @@ function girthMm(rim: readonly Vec3[]): number {
 }
 
 /** The first point of the piece’s surface, from its held end on, that lies outside its host; null: none, or all. */
-function whereItLeaves(
-  host: Placed,
-  { body, frame }: Placed,
-  aroundDeg: number,
-  heldBy: HeldBy,
-): Vec3 | null {
+function whereItLeaves(host: Body, { body, frame }: Placed, aroundDeg: number, heldBy: HeldBy): Vec3 | null {
   const at = (along: number): Vec3 => {
     const fraction = heldBy === 'tip' ? 1 - along : along;
-    return pointIn(frame, body.spotAt(aroundDeg, Math.min(1 - 1e-9, Math.max(1e-9, fraction))).point);
+    return pointIn(frame, body.pointAt(aroundDeg, Math.min(1 - 1e-9, Math.max(1e-9, fraction))));
   };
-  const isIn = (along: number) => host.body.contains(pointFrom(host.frame, at(along)));
+  const isIn = (along: number) => host.contains(at(along));
   if (!isIn(0)) return null;
   let [inside, outside] = [0, 0];
   for (const along of [0.02, 0.05, 0.1, 0.2, 0.35, 0.5, 0.75, 1]) {

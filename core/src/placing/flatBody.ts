@@ -19,6 +19,11 @@ export function flatBody(solid: Solid): Body {
   const half = depthMm / 2;
   const rings = [-half, half].map((z) => outer.map(([x, y]): Vec3 => [x, y, z]));
   const isBlock = depthMm > BLOCK * widthMm;
+  const extent = extentOf(outer, heightMm);
+  const spotAt: Body['spotAt'] = (aroundDeg, heightFraction) =>
+    isBlock
+      ? spotOfBlock(aroundDeg, heightFraction, { heightMm, widthMm, depthMm })
+      : spotOfPlate(aroundDeg, heightFraction * heightMm, extent, half, heightMm);
   return {
     heightMm,
     halfWidthMm: widthMm / 2,
@@ -31,10 +36,8 @@ export function flatBody(solid: Solid): Body {
       outer.reduce((most, [px, py]) => Math.max(most, px * x + py * y), -Infinity) + half * Math.abs(z),
     face,
     rope: null,
-    spotAt: (aroundDeg, heightFraction) =>
-      isBlock
-        ? spotOfBlock(aroundDeg, heightFraction, { heightMm, widthMm, depthMm })
-        : spotOfPlate(aroundDeg, heightFraction * heightMm, outer, half, heightMm),
+    spotAt,
+    pointAt: (aroundDeg, heightFraction) => spotAt(aroundDeg, heightFraction).point,
     contains: ([x, y, z]) => Math.abs(z) <= half && isWithin(x, y, face),
   };
 }
@@ -43,28 +46,28 @@ export function flatBody(solid: Solid): Body {
 function spotOfPlate(
   aroundDeg: number,
   y: number,
-  outer: readonly PointMm[],
+  extent: Extent,
   half: number,
   heightMm: number,
 ): SurfaceSpot {
   const at = Math.min(Math.max(y, heightMm * 1e-6), heightMm * (1 - 1e-6));
-  const [left, right] = extentAt(outer, at);
+  const [left, right] = extent(at);
   const middle = (left + right) / 2;
   if (y <= 0) return { point: [middle, 0, 0], normal: [0, -1, 0] };
   if (y >= heightMm) return { point: [middle, heightMm, 0], normal: [0, 1, 0] };
   const [sin, cos] = [Math.sin(radians(aroundDeg)), Math.cos(radians(aroundDeg))];
   if (Math.abs(cos) < Math.sin(radians(EDGE_DEG))) {
     const x = sin > 0 ? right : left;
-    return { point: [x, y, 0], normal: edgeNormal(outer, at, Math.sign(sin), heightMm) };
+    return { point: [x, y, 0], normal: edgeNormal(extent, at, Math.sign(sin), heightMm) };
   }
   const front = Math.sign(cos);
   return { point: [middle + (sin * (right - left)) / 2, y, front * half], normal: [0, 0, front] };
 }
 
 /** Out of an edge, square to it: its slope from a little below to a little above. */
-function edgeNormal(outer: readonly PointMm[], y: number, side: number, heightMm: number): Vec3 {
+function edgeNormal(extent: Extent, y: number, side: number, heightMm: number): Vec3 {
   const step = heightMm * 5e-3;
-  const xAt = (at: number) => extentAt(outer, at)[side > 0 ? 1 : 0];
+  const xAt = (at: number) => extent(at)[side > 0 ? 1 : 0];
   const [low, high] = [Math.max(heightMm * 1e-6, y - step), Math.min(heightMm * (1 - 1e-6), y + step)];
   const slope = (xAt(high) - xAt(low)) / (high - low);
   const size = Math.hypot(1, slope);
@@ -90,17 +93,31 @@ function spotOfBlock(
 }
 
 /** From the leftmost to the rightmost of an outline at a height; its box where nothing is cut. */
-function extentAt(outer: readonly PointMm[], y: number): [left: number, right: number] {
-  let [left, right] = [Infinity, -Infinity];
-  let [x0, y0] = outer.at(-1) ?? [0, 0];
-  for (const [x1, y1] of outer) {
-    if (y0 <= y !== y1 <= y) {
+type Extent = (y: number) => [left: number, right: number];
+
+/** Heights among which the edges of an outline are shared out. */
+const SHELVES = 48;
+
+/** An outline to be asked for many heights: of its edges only those near that height are looked at. */
+function extentOf(outer: readonly PointMm[], heightMm: number): Extent {
+  const shelfAt = (y: number) =>
+    Math.min(SHELVES - 1, Math.max(0, Math.floor((y / heightMm) * SHELVES) || 0));
+  const shelves = Array.from({ length: SHELVES }, (): [PointMm, PointMm][] => []);
+  let before = outer.at(-1) ?? [0, 0];
+  for (const point of outer) {
+    const [low, high] = [Math.min(before[1], point[1]), Math.max(before[1], point[1])];
+    for (let shelf = shelfAt(low); shelf <= shelfAt(high); shelf++) shelves[shelf]?.push([before, point]);
+    before = point;
+  }
+  return (y) => {
+    let [left, right] = [Infinity, -Infinity];
+    for (const [[x0, y0], [x1, y1]] of shelves[shelfAt(y)] ?? []) {
+      if (y0 <= y === y1 <= y) continue;
       const x = x0 + ((y - y0) / (y1 - y0)) * (x1 - x0);
       [left, right] = [Math.min(left, x), Math.max(right, x)];
     }
-    [x0, y0] = [x1, y1];
-  }
-  return left <= right ? [left, right] : [0, 0];
+    return left <= right ? [left, right] : [0, 0];
+  };
 }
 
 function isConvexPolygon(points: readonly PointMm[]): boolean {

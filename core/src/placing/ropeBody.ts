@@ -38,6 +38,8 @@ function ringBody({ heightMm, widthMm, depthMm }: Solid): Body {
       return [x + rope * cos * out[0], y + rope * cos * out[1], rope * sin];
     });
   });
+  const spotAt: Body['spotAt'] = (aroundDeg, heightFraction) =>
+    ringSpot(aroundDeg, heightFraction, { heightMm, widthMm, rope });
   return {
     heightMm,
     halfWidthMm: widthMm / 2,
@@ -49,7 +51,8 @@ function ringBody({ heightMm, widthMm, depthMm }: Solid): Body {
     reach: ([x, y, z]) => centre[1] * y + Math.hypot(middleX * x, middleY * y) + rope * Math.hypot(x, y, z),
     face: [circle(widthMm / 2, heightMm / 2), circle(widthMm / 2 - depthMm, heightMm / 2 - depthMm)],
     rope: { line, radiusMm: rope },
-    spotAt: (aroundDeg, heightFraction) => ringSpot(aroundDeg, heightFraction, { heightMm, widthMm, rope }),
+    spotAt,
+    pointAt: (aroundDeg, heightFraction) => spotAt(aroundDeg, heightFraction).point,
     contains: ([x, y, z]) => {
       const fromMiddle = Math.hypot(x, y - centre[1]) - middleX;
       return Math.hypot(fromMiddle, z) <= rope;

@@ -15,7 +15,8 @@ export function roundBody(solid: Solid, halfWidthMm: (aboveBaseMm: number) => nu
   const flatness = depthMm / widthMm;
   const contains = ([x, y, z]: Vec3): boolean => {
     if (y < 0 || y > heightMm) return false;
-    return Math.hypot(x, z / flatness) <= halfWidthMm(y);
+    const across = halfWidthMm(y);
+    return x * x + (z / flatness) ** 2 <= across * across;
   };
   const ringsOf = (rings: number, points: number): Vec3[][] =>
     Array.from({ length: rings + 1 }, (_, at) => {
@@ -43,8 +44,28 @@ export function roundBody(solid: Solid, halfWidthMm: (aboveBaseMm: number) => nu
     rope: null,
     spotAt: (aroundDeg, heightFraction) =>
       spotOn(aroundDeg, heightFraction * heightMm, heightMm, flatness, halfWidthMm),
+    pointAt: (aroundDeg, heightFraction) =>
+      pointOn(aroundDeg, heightFraction * heightMm, heightMm, flatness, halfWidthMm),
     contains,
   };
+}
+
+function pointOn(
+  aroundDeg: number,
+  y: number,
+  heightMm: number,
+  flatness: number,
+  halfWidthMm: (y: number) => number,
+): Vec3 {
+  if (y <= 0) return [0, 0, 0];
+  if (y >= heightMm) return [0, heightMm, 0];
+  const angle = radians(aroundDeg);
+  const [sin, cos] = [Math.sin(angle), Math.cos(angle)];
+  const across = halfWidthMm(y);
+  // How far out along this direction an ellipse of these halves lies.
+  const [a, b] = [sin / across, cos / (across * flatness)];
+  const out = 1 / Math.sqrt(a * a + b * b);
+  return [out * sin, y, out * cos];
 }
 
 function spotOn(
@@ -56,16 +77,14 @@ function spotOn(
 ): SurfaceSpot {
   if (y <= 0) return { point: [0, 0, 0], normal: [0, -1, 0] };
   if (y >= heightMm) return { point: [0, heightMm, 0], normal: [0, 1, 0] };
-  const [sin, cos] = [Math.sin(radians(aroundDeg)), Math.cos(radians(aroundDeg))];
+  const point = pointOn(aroundDeg, y, heightMm, flatness, halfWidthMm);
+  const [x, , z] = point;
   const across = halfWidthMm(y);
-  // How far out along this direction an ellipse of these halves lies.
-  const out = 1 / Math.hypot(sin / across, cos / (across * flatness));
-  const [x, z] = [out * sin, out * cos];
   // Straight out is where x² / w² + z² / (f w)² − 1 grows most, w being what the height makes it.
   const step = Math.min(y, heightMm - y, heightMm) * 1e-4;
   const slope = (halfWidthMm(y + step) - halfWidthMm(y - step)) / (2 * step);
   const normal = unit([x / across ** 2, -slope / across, z / (across * flatness) ** 2]);
-  return { point: [x, y, z], normal };
+  return { point, normal };
 }
 
 /** Heights looked at before the best of them is closed in on. */

@@ -135,7 +135,7 @@ function handle({ point, along, normal }: DetailSpot, way: Vec3, diameterMm: num
 /** Round its host, at the height of its spot. */
 function binding({ place }: DetailSpot, { body, frame }: PlacedPiece): CutForm {
   const points = Array.from({ length: ROUND + 1 }, (_, at) =>
-    pointIn(frame, body.spotAt((360 * at) / ROUND, place.heightFraction).point),
+    pointIn(frame, body.pointAt((360 * at) / ROUND, place.heightFraction)),
   );
   const axis = directionIn(frame, [0, body.heightMm * place.heightFraction, 0]);
   return { strands: [points], shell: null, middle: plus(frame.origin, axis) };
