@@ -33,6 +33,20 @@ test('a class saves itself, its portions follow every key, and bad numbers stay 
   await expect(page.getByRole('link', { name: /Saturday pears/ })).toHaveCount(1);
 });
 
+test('what is changed of a class is taken back by keys, with its name beside', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/runs`);
+  await page.getByRole('link', { name: /Saturday pears/ }).click();
+  const seats = page.getByLabel('Seats', { exact: true });
+  const before = await seats.inputValue();
+  await seats.fill('14');
+  await expect(page.getByText('Ctrl Z takes back: how many come')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(seats).toHaveValue(before);
+  await expect(page.getByText(/takes back/)).toHaveCount(0);
+  await page.keyboard.press('Control+Shift+z');
+  await expect(seats).toHaveValue('14');
+});
+
 test('a class stays with its revision when the draft moves on', async ({ page, demo }) => {
   await page.goto(`${demo.url}/patterns`);
   await page.getByRole('link', { name: /Pear with two leaves/ }).click();

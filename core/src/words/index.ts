@@ -164,3 +164,4 @@ export {
 export { allTerms, type TermId, termOf, termOfLabel } from './glossary.ts';
 export { papersOfRun } from './papersOfRun.ts';
 export { RUN_STATE_WORDS, wantsWords } from './runStateWords.ts';
+export { changeOfRunWords } from './runFieldWords.ts';

@@ -1,6 +1,9 @@
 import { type RunTick, tickState, type WeighMark } from '@lanakit/core/run';
 import { partingWords } from '@lanakit/core/words';
 import type { KeyboardEvent } from 'react';
+import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
+import type { Woolly } from '../ui/look/fibreTile.ts';
+import { flyWool } from '../ui/look/flyWool.ts';
 import { showWeighed } from '../words/show.ts';
 import { percent } from '../words/weighingWords.ts';
 import type { Planned } from './useRunPlan.ts';
@@ -17,10 +20,12 @@ interface MarkGroupProps extends AtScale {
   title: string;
   marks: readonly WeighMark[];
   nameOf: (mark: WeighMark) => string;
+  /** Each weighing shows its own fibre: they are not all of one. */
+  isMixed?: boolean;
 }
 
 /** Weighings of one bag, a button each; arrows go from one to the next, the space bar ticks and goes on. */
-export function MarkGroup({ title, marks, nameOf, runPlan, ticks, onTick }: MarkGroupProps) {
+export function MarkGroup({ title, marks, nameOf, isMixed = false, runPlan, ticks, onTick }: MarkGroupProps) {
   const { scaleStepG } = runPlan.input;
   const move = (event: KeyboardEvent<HTMLElement>) => {
     const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
@@ -42,6 +47,7 @@ export function MarkGroup({ title, marks, nameOf, runPlan, ticks, onTick }: Mark
       <div className={styles.marks} onKeyDown={move}>
         {marks.map((mark) => {
           const state = tickState(mark, ticks.get(mark.mark));
+          const fibre = isMixed ? runPlan.shelf.get(mark.fibreId) : undefined;
           const isDone = state.kind !== 'open';
           return (
             <button
@@ -52,6 +58,7 @@ export function MarkGroup({ title, marks, nameOf, runPlan, ticks, onTick }: Mark
               onClick={(event) => {
                 const button = event.currentTarget;
                 const again = state.kind === 'other';
+                seeItMove(button, runPlan.shelf.get(mark.fibreId), isDone && !again);
                 void onTick({ mark: mark.mark, isDone: again || !isDone, massG: mark.massG });
                 // A key goes on to the next; a finger goes where it will.
                 if (!isDone && event.detail === 0) focusBeside(button.parentElement, 1);
@@ -60,7 +67,14 @@ export function MarkGroup({ title, marks, nameOf, runPlan, ticks, onTick }: Mark
               <span className={styles.tick} aria-hidden>
                 {state.kind === 'done' ? '✓' : ''}
               </span>
-              <span className={styles.name}>{nameOf(mark)}</span>
+              <span className={styles.name}>
+                {fibre && (
+                  <span className={styles.lies} data-wool-lies="">
+                    <FibreSwatch fibre={fibre} width={34} height={20} />
+                  </span>
+                )}
+                {nameOf(mark)}
+              </span>
               <span className={styles.grams}>
                 {showWeighed(mark.massG, scaleStepG)}
                 <small>± {showWeighed(mark.toleranceG, scaleStepG)}</small>
@@ -78,6 +92,16 @@ export function MarkGroup({ title, marks, nameOf, runPlan, ticks, onTick }: Mark
       </div>
     </div>
   );
+}
+
+/** What a tick moves is seen to move: from where the fibre lies into the bag, and back when it is taken out. */
+function seeItMove(button: HTMLElement, fibre: Woolly | undefined, isOut: boolean): void {
+  const scale = button.closest('[data-scale]');
+  const lies = button.querySelector('[data-wool-lies]') ?? scale?.querySelector('header [data-wool-lies]');
+  const goes = scale?.querySelector('[data-wool-goes]') ?? button.firstElementChild;
+  if (!fibre || !lies || !goes) return;
+  if (isOut) flyWool(fibre, goes, lies);
+  else flyWool(fibre, lies, goes);
 }
 
 function focusBeside(group: HTMLElement | null, by: number): void {

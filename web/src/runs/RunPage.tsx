@@ -2,6 +2,7 @@ import type { OpenedRun } from '@lanakit/core/api';
 import type { RunInput } from '@lanakit/core/run';
 import { Segmented } from 'antd';
 import { useMemo } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
 import { useRun } from '../api/queries.ts';
@@ -58,10 +59,14 @@ function RunTable({ run, onMoved }: RunTableProps) {
   const draft = useRunDraft(run);
   const runPlan = useRunPlan(run.id, draft.input, run.frozen);
   const { input } = draft;
+  useUndoKeys(draft);
   const isKits = input.kind === 'kits';
   return (
     <main className={styles.page}>
       <InTopBar>
+        {draft.undoLabel !== null && (
+          <span className="quiet small">Ctrl Z takes back: {draft.undoLabel}</span>
+        )}
         <SaveMark state={draft.saveState} />
       </InTopBar>
       <header className={`sheet ${styles.header}`}>
@@ -104,6 +109,12 @@ function RunTable({ run, onMoved }: RunTableProps) {
       <RunConflict draft={draft} />
     </main>
   );
+}
+
+function useUndoKeys({ undo, redo }: RunDraft): void {
+  const keys = { enableOnFormTags: true, preventDefault: true } as const;
+  useHotkeys('mod+z', undo, keys);
+  useHotkeys(['mod+shift+z', 'mod+y'], redo, keys);
 }
 
 interface SideProps {

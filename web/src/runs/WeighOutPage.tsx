@@ -11,7 +11,7 @@ import {
   weighings,
   type WeighMark,
 } from '@lanakit/core/run';
-import { lotsPackedFrom } from '@lanakit/core/shelf';
+import { type Fibre, lotsPackedFrom } from '@lanakit/core/shelf';
 import { groupWords, packWords } from '@lanakit/core/words';
 import { Segmented } from 'antd';
 import { useMemo, useState } from 'react';
@@ -113,7 +113,7 @@ function ByFibre({ all, ...shared }: AtScale & { all: readonly FibreWeighing[] }
   const fibre = runPlan.shelf.get(fibreWeighing.fibreId);
   const lots = lotsPackedFrom(fibre?.lots ?? [], fibreWeighing.classG);
   return (
-    <div className={styles.columns}>
+    <div className={styles.columns} data-scale="">
       <ol className={`sheet ${styles.list}`} aria-label="Fibres, pale before dark">
         {all.map(({ fibreId, bags }) => {
           const marks = bags.flatMap((bag) => bag.marks);
@@ -137,7 +137,11 @@ function ByFibre({ all, ...shared }: AtScale & { all: readonly FibreWeighing[] }
       </ol>
       <section className={`sheet ${styles.scale}`} aria-label={fibre?.name ?? 'Fibre'}>
         <header>
-          {fibre && <FibreSwatch fibre={fibre} width={120} height={52} />}
+          {fibre && (
+            <span className={styles.lies} data-wool-lies="">
+              <FibreSwatch fibre={fibre} width={120} height={52} />
+            </span>
+          )}
           <h1>
             {fibre?.name} <small>{fibre && PREPARATION_WORDS[fibre.preparation]}</small>
           </h1>
@@ -182,6 +186,10 @@ function ByFibre({ all, ...shared }: AtScale & { all: readonly FibreWeighing[] }
   );
 }
 
+/** Two of one name are told apart by how they were prepared. */
+const fibreWords = (fibre: Pick<Fibre, 'name' | 'preparation'> | undefined): string =>
+  fibre ? `${fibre.name} ${PREPARATION_WORDS[fibre.preparation]}` : 'a fibre';
+
 /** Whose it is, or how many share it. */
 const markName = ({ packs, parts }: WeighMark): string =>
   packs.length === 0
@@ -209,13 +217,14 @@ function ByPack({ all, ...shared }: AtScale & { all: readonly FibreWeighing[] })
   const byBag = new Map<string, WeighMark[]>();
   for (const mark of marks) byBag.set(mark.bag, [...(byBag.get(mark.bag) ?? []), mark]);
   return (
-    <div className={styles.columns}>
+    <div className={styles.columns} data-scale="">
       <ol className={`sheet ${styles.list}`} aria-label="Packs">
         {packs.map((pack) => (
           <li key={pack.id}>
             <button
               type="button"
               aria-current={pack.id === ownPack.id ? 'true' : undefined}
+              data-wool-goes={pack.id === ownPack.id ? '' : undefined}
               onClick={() => setChosen(pack.id)}
             >
               <span>{packWords(pack)}</span>
@@ -245,9 +254,10 @@ function ByPack({ all, ...shared }: AtScale & { all: readonly FibreWeighing[] })
           <MarkGroup
             key={bag}
             title={bagTitle(bag, runPlan)}
+            isMixed
             marks={inBag}
             nameOf={({ fibreId, parts }) =>
-              `${runPlan.shelf.get(fibreId)?.name ?? 'a fibre'}${parts > 1 ? ` (part of one for ${parts})` : ''}`
+              `${fibreWords(runPlan.shelf.get(fibreId))}${parts > 1 ? ` (part of one for ${parts})` : ''}`
             }
             {...shared}
           />

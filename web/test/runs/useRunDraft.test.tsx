@@ -172,4 +172,38 @@ describe('changed elsewhere meanwhile', () => {
     await pass(5000);
     expect(server.writes).toHaveLength(1);
   });
+  test('what was done is taken back, one thing after another, and done again; each is saved', async () => {
+    const { now, change } = open();
+    expect(now().undoLabel).toBeNull();
+    change({ seats: 12 });
+    change({ date: '2031-03-15' });
+    expect(now().undoLabel).toBe('the day');
+    act(() => now().undo());
+    expect(now().input).toMatchObject({ seats: 12, date: '2031-03-08' });
+    expect(now().undoLabel).toBe('how many come');
+    act(() => now().undo());
+    expect(now().input).toMatchObject({ seats: 11, date: '2031-03-08' });
+    act(() => now().undo());
+    act(() => now().redo());
+    expect(now().input.seats).toBe(12);
+    await pass(600);
+    expect(server.writes.at(-1)?.body).toEqual(runInputOf(stored({ seats: 12 })));
+  });
+  test('a name is taken back as a word; what changes nothing leaves no trace', () => {
+    const { now, change } = open();
+    for (const name of ['S', 'Su', 'Sun']) change({ name });
+    change({ name: 'Sun' });
+    act(() => now().undo());
+    expect(now().input.name).toBe('Saturday pears');
+    expect(now().undoLabel).toBeNull();
+  });
+  test('boxes are taken back with what they come to', () => {
+    const recipe = { ...blankRecipe('b1', 'rev'), boxes: 4 };
+    const { now, change } = open(stored({ kind: 'kits', recipes: [recipe], seats: 4 }));
+    change({ recipes: [{ ...recipe, boxes: 9 }] });
+    expect(now().input.seats).toBe(9);
+    expect(now().undoLabel).toBe('the boxes');
+    act(() => now().undo());
+    expect(now().input).toMatchObject({ seats: 4, recipes: [{ boxes: 4 }] });
+  });
 });

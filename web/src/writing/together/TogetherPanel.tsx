@@ -268,11 +268,7 @@ function FigureView({ together, from, turntable, onHold, children }: FigureViewP
             isVertical
             isFromBelow
           />
-          <canvas
-            ref={onCanvas}
-            className={isTurning ? styles.turning : styles.turned}
-            aria-hidden
-          />
+          <canvas ref={onCanvas} className={isTurning ? styles.turning : styles.turned} aria-hidden />
           <svg
             className={`${styles.drawing} ${from.kind === 'round' ? styles.turntable : ''}`}
             width={size.width}
