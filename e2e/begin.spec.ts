@@ -1,3 +1,4 @@
+import { expectNothingByAxe } from './support/axe.ts';
 import type { Page } from '@playwright/test';
 import { keyboard, mouse } from './support/hands.ts';
 import { expect, test } from './support/studio.ts';
@@ -127,4 +128,28 @@ test('pieces are left out, renamed and added in the short way, and the wool foll
   await expect(pieces.getByRole('button', { name: /Horn/ })).toBeVisible();
   await expect(pieces.getByRole('button', { name: /Tuft/ })).toBeVisible();
   await expect(pieces.getByRole('button', { name: /Muzzle/ })).toHaveCount(0);
+});
+
+test('an empty place says what could be there, and a technique of ours becomes one’s own', async ({
+  page,
+  empty,
+}) => {
+  for (const place of ['/patterns', '/runs', '/buying', '/shelf/tools', '/techniques']) {
+    await page.goto(`${empty.url}${place}`);
+    await expect(
+      page
+        .getByRole('link', {
+          name: place === '/techniques' ? /Firm ball/ : /A list you have|A studio to look at/,
+        })
+        .first(),
+    ).toBeVisible();
+    await expectNothingByAxe(page);
+  }
+  await page.getByRole('link', { name: /Firm ball/ }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Firm ball, my way');
+  await page.getByRole('button', { name: /^(Keep|Save)/ }).click();
+  await expect(page.getByRole('complementary', { name: 'Techniques' })).toContainText('Firm ball, my way');
+  await page.goto(`${empty.url}/patterns`);
+  await page.getByRole('link', { name: 'Hangs' }).click();
+  await expect(page.getByRole('radio', { name: /Hangs/ })).toBeChecked();
 });

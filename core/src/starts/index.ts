@@ -1,4 +1,5 @@
 export { BAG_SIZES, gramsOfBag } from './bagGrams.ts';
+export { START_TECHNIQUES } from './techniques.ts';
 export { START_BODIES, startBody } from './bodies.ts';
 export { START_COLOURS, startColour } from './colours.ts';
 export {

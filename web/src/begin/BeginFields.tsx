@@ -9,7 +9,7 @@ import { DayField } from '../ui/fields/DayField.tsx';
 import { Field } from '../ui/fields/Field.tsx';
 import { LengthField } from '../ui/fields/LengthField.tsx';
 import { NumberField } from '../ui/fields/NumberField.tsx';
-import { begunClass } from './begun.ts';
+import { begunClass } from '../ways/begun.ts';
 import { ColourSelect } from './ColourSelect.tsx';
 import styles from './Begin.module.css';
 

@@ -10,7 +10,7 @@ import { Loading } from '../shell/Loading.tsx';
 import { useAttempt } from '../shell/useAttempt.ts';
 import { firstUnread } from '../ui/fields/firstUnread.ts';
 import { problemsBeside } from '../ui/fields/problemsBeside.ts';
-import { begun } from './begun.ts';
+import { begun } from '../ways/begun.ts';
 import { Bodies } from './Bodies.tsx';
 import { BeginFields } from './BeginFields.tsx';
 import { BeginNumbers } from './BeginNumbers.tsx';

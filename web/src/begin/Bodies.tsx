@@ -1,5 +1,5 @@
 import { START_BODIES } from '@lanakit/core/starts';
-import { BodyPicture } from './BodyPicture.tsx';
+import { BodyPicture } from '../ways/BodyPicture.tsx';
 import styles from './Begin.module.css';
 
 interface BodiesProps {

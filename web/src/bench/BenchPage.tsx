@@ -10,6 +10,7 @@ import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { keepingLines } from '../words/keepingWords.ts';
 import { counted, PREPARATION_WORDS, showDay, showDaysOff, showGrams, showWeighed } from '../words/show.ts';
+import ways from '../ways/Ways.module.css';
 import styles from './BenchPage.module.css';
 
 /** What needs the maker today. */
@@ -77,16 +78,16 @@ const FEW_RUNS = 3;
 
 function WhatNext() {
   return (
-    <nav className={`${styles.ways} ${styles.next}`} aria-label="What could come next">
-      <Link to="/begin" className={styles.way}>
+    <nav className={`${ways.ways} ${styles.next}`} aria-label="What could come next">
+      <Link to="/begin" className={ways.way}>
         <b>Another figure and its class</b>
         <span>From a body to packs, as short as it gets.</span>
       </Link>
-      <Link to="/runs?plan" className={styles.way}>
+      <Link to="/runs?plan" className={ways.way}>
         <b>Another run</b>
         <span>A class or a batch of kits of a pattern that is published.</span>
       </Link>
-      <Link to="/begin/shelf" className={styles.way}>
+      <Link to="/begin/shelf" className={ways.way}>
         <b>More of your shelf</b>
         <span>What is counted is held against every run.</span>
       </Link>

@@ -5,6 +5,7 @@ import { Segmented } from 'antd';
 import { lazy, Suspense } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useBuying, useOrders, useSuppliers } from '../api/queries.ts';
+import { LaterWays } from '../ways/LaterWays.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { counted, showMoney } from '../words/show.ts';
 import styles from './BuyingPage.module.css';
@@ -66,7 +67,9 @@ function OnTable({ buying, suppliers, orders }: OnTableProps) {
           ]}
           onChange={(next) => void navigate(PATHS[next])}
         />
-        <p className={`quiet small ${styles.worth}`}>{worthWords(buying.worth)}</p>
+        <p className={`quiet small ${styles.worth}`}>
+          {buying.things.length > 0 && worthWords(buying.worth)}
+        </p>
       </header>
       {side === 'wanted' ? (
         <WantedSide buying={buying} suppliers={suppliers} />
@@ -83,6 +86,7 @@ function OnTable({ buying, suppliers, orders }: OnTableProps) {
 
 function WantedSide({ buying, suppliers }: Omit<OnTableProps, 'orders'>) {
   const asked = useAskedPurchase(buying, suppliers);
+  if (buying.runs.length === 0 && buying.wants.length === 0) return <NothingYet />;
   return (
     <div className={styles.columns}>
       <WhichRuns buying={buying} suppliers={suppliers} asked={asked} />
@@ -91,6 +95,18 @@ function WantedSide({ buying, suppliers }: Omit<OnTableProps, 'orders'>) {
     </div>
   );
 }
+
+/** Buying begins with a run. */
+const NothingYet = () => (
+  <section className={`sheet ${styles.nothing}`} aria-label="What is wanted">
+    <h2>Nothing is wanted yet</h2>
+    <p>
+      A run ahead says what it takes. What is short of that is planned here into packs from those who sell it,
+      by the day it has to be there, and into what to cut from sticks and sheets.
+    </p>
+    <LaterWays ways={['short', 'shelf', 'tour', 'demo']} />
+  </section>
+);
 
 function worthWords({ minor, unpricedCount, uncountedCount }: Buying['worth']): string {
   const unknown = [

@@ -9,6 +9,7 @@ import { perform } from '../api/mutations/mutation.ts';
 import { createPattern } from '../api/mutations/patterns.ts';
 import { type PatternsShown, ROWS_A_PAGE, usePatternsPage } from '../api/queries.ts';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
+import { LaterWays } from '../ways/LaterWays.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { Field } from '../ui/fields/Field.tsx';
 import { LongList } from '../ui/LongList.tsx';
@@ -61,10 +62,14 @@ export function PatternsPage() {
         <Narrow shown={shown} onShow={(more) => setShown({ ...shown, ...more })} />
       )}
       {isEmpty && (
-        <p className={styles.empty}>
-          A pattern is a figure taken apart: its parts with their shapes, sizes and wool, and the steps that
-          make it. Name one above to begin; the wool is worked out as you write.
-        </p>
+        <div className={styles.empty}>
+          <p>
+            A pattern is a figure taken apart: its parts with their shapes, sizes and wool, and the steps that
+            make it. Name one above to begin; the wool is worked out as you write. Or begin from a body of
+            ours:
+          </p>
+          <LaterWays ways={['bodies', 'paste', 'tour', 'demo']} />
+        </div>
       )}
       {first.total === 0 && !isEmpty && (
         <p className={styles.empty}>

@@ -18,6 +18,7 @@ import { ROWS_A_PAGE, useRevisions, useRevisionsById, useRunsPage } from '../api
 import { LongList } from '../ui/LongList.tsx';
 import { Meant } from '../ui/Meant.tsx';
 import { firstUnread } from '../ui/fields/firstUnread.ts';
+import { LaterWays } from '../ways/LaterWays.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { counted, showDay, showDaysOff } from '../words/show.ts';
 import { RightsNote } from './RightsNote.tsx';
@@ -65,10 +66,13 @@ export function RunsPage() {
           )}
         </header>
         {isEmpty && (
-          <p className={styles.empty}>
-            A class or a batch of kits is planned from published patterns: who comes or what goes into a box,
-            what to weigh for each, what is short.
-          </p>
+          <div className={styles.empty}>
+            <p>
+              A class or a batch of kits is planned from published patterns: who comes or what goes into a
+              box, what to weigh for each, what is short.
+            </p>
+            <LaterWays ways={['short', 'name-it', 'tour', 'demo']} />
+          </div>
         )}
         {!isEmpty && ahead.data.total + behind.data.total === 0 && (
           <p className={styles.empty}>

@@ -11,7 +11,8 @@ import { ADDABLE, type Adding, ShelfPanel } from './ShelfPanel.tsx';
 import styles from './ShelfPage.module.css';
 import { Stocktake } from './Stocktake.tsx';
 import { type Section, SECTIONS, useEntries } from './useEntries.ts';
-import { EMPTY_WORDS, GROUPED_BY, SECTION_WORDS } from './sectionWords.ts';
+import { LaterWays } from '../ways/LaterWays.tsx';
+import { EMPTY_WAYS, EMPTY_WORDS, GROUPED_BY, SECTION_WORDS } from './sectionWords.ts';
 import { ShelfBar } from './ShelfBar.tsx';
 import { ShelfHeader } from './ShelfHeader.tsx';
 import { keepView, keptView, type View } from './shelfView.ts';
@@ -90,7 +91,10 @@ function ShelfSection({ section }: { section: Section }) {
           <BulkBar entries={chosenEntries} onClear={() => setChosen(new Set())} />
         )}
         {entries.length === 0 ? (
-          <p className={styles.empty}>{EMPTY_WORDS[section]}</p>
+          <div className={styles.empty}>
+            <p>{EMPTY_WORDS[section]}</p>
+            <LaterWays ways={EMPTY_WAYS[section]} />
+          </div>
         ) : found.length === 0 ? (
           <p className={styles.empty}>
             Nothing here is like that. Clear the search, or show all.

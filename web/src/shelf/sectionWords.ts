@@ -1,3 +1,4 @@
+import type { WayToBegin } from '../ways/Ways.tsx';
 import { type GroupBy } from './entries.ts';
 import { type Section } from './useEntries.ts';
 
@@ -19,6 +20,13 @@ export const GROUPED_BY: Readonly<Record<Section, GroupBy>> = {
   findings: 'place',
   tools: 'sort',
   suppliers: 'none',
+};
+/** What else fills a section than writing things down one by one. */
+export const EMPTY_WAYS: Readonly<Record<Section, readonly WayToBegin[]>> = {
+  wool: ['shelf', 'list', 'demo'],
+  findings: ['shelf', 'list'],
+  tools: ['shelf', 'list'],
+  suppliers: ['list'],
 };
 export const EMPTY_WORDS: Readonly<Record<Section, string>> = {
   wool: 'Put the wool you have here: its name, how it was prepared, its colour, and how many grams. Three fibres are enough for a first figure: one for cores and two to be seen.',

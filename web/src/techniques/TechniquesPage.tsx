@@ -1,4 +1,5 @@
 import { OWN_RIGHTS } from '@lanakit/core/pattern';
+import { START_TECHNIQUES } from '@lanakit/core/starts';
 import { blankTechniqueStep, type TechniqueInput } from '@lanakit/core/writing';
 import { Button } from 'antd';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -16,6 +17,9 @@ const BLANK: TechniqueInput = {
   rights: OWN_RIGHTS,
 };
 
+/** In the address: the how-manyth of ours is begun from. */
+const OURS = 'ours-';
+
 /** Sequences of steps that patterns share: written once, each change a version of its own. */
 export function TechniquesPage() {
   const { id } = useParams();
@@ -23,6 +27,7 @@ export function TechniquesPage() {
   const { data, error } = useTechniques();
   if (!data) return <Loading error={error} />;
   const chosen = data.items.find((technique) => technique.id === id);
+  const ours = id?.startsWith(OURS) ? START_TECHNIQUES[Number(id.slice(OURS.length))] : undefined;
   return (
     <main className={styles.page}>
       <aside className={`sheet ${styles.list}`} aria-label="Techniques">
@@ -50,14 +55,37 @@ export function TechniquesPage() {
       <section className={`sheet ${styles.form}`} aria-label="The technique">
         {id === 'new' && <TechniqueForm key="new" stored={null} input={BLANK} />}
         {chosen && <TechniqueForm key={`${chosen.id} ${chosen.version}`} stored={chosen} input={chosen} />}
-        {id === undefined && (
-          <p className="quiet">
-            A rolled limb, a folded ear, a wound ball, a hanger: choose one, or write one. Braces such as{' '}
-            {'{length}'} are filled in where it is used.
-          </p>
+        {ours && <TechniqueForm key={ours.name} stored={null} input={ours} />}
+        {id === undefined && <BeginFromOurs known={data.items.map(({ name }) => name)} />}
+        {id !== undefined && id !== 'new' && !chosen && !ours && (
+          <p>This technique is put away, or was never here.</p>
         )}
-        {id !== undefined && id !== 'new' && !chosen && <p>This technique is put away, or was never here.</p>}
       </section>
     </main>
+  );
+}
+
+/** Techniques of ours, to be taken as a beginning: one that is taken is not offered again. */
+function BeginFromOurs({ known }: { known: readonly string[] }) {
+  return (
+    <>
+      <p className="quiet">
+        Choose one beside this, write one, or begin from one of ours and make it yours. Braces such as{' '}
+        {'{length}'} are filled in where it is used.
+      </p>
+      <ul className={styles.ours}>
+        {START_TECHNIQUES.map(({ name, about, steps }, at) =>
+          known.includes(name) ? null : (
+            <li key={name}>
+              <Link to={`/techniques/${OURS}${at}`}>
+                <b>{name}</b>
+                <span>{about}</span>
+                <span className="quiet small">{counted(steps.length, 'step')}</span>
+              </Link>
+            </li>
+          ),
+        )}
+      </ul>
+    </>
   );
 }
