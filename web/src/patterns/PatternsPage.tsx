@@ -155,7 +155,7 @@ function Line({ line }: { line: PatternLine }) {
   return (
     <li>
       <Link to={`/patterns/${line.id}`} className={styles.line}>
-        <FigureStrip figure={line.figure} width={300} height={88} />
+        <FigureStrip figure={line.figure} width={216} height={88} />
         <span className={styles.main}>
           <span className={styles.title}>{line.title}</span>
           <span className="quiet">
