@@ -1,8 +1,19 @@
-import { createBrowserRouter } from 'react-router';
+import { createBrowserRouter, type LoaderFunctionArgs } from 'react-router';
+import { askEarly } from './api/askedEarly.ts';
+import { send } from './api/client.ts';
 import { studioPath } from './api/studio.ts';
 import { NotFound } from './shell/NotFound.tsx';
 import { Shell } from './shell/Shell.tsx';
 import { PageError } from './shell/PageError.tsx';
+
+/** What a place is of is asked for while the place itself is still being fetched, once each time it is gone to. */
+const asksEarly = (path: string) => ({
+  loader: ({ params }: LoaderFunctionArgs) => {
+    if (params['id'] !== undefined) askEarly(`${path}/${params['id']}`, (early) => send('GET', early));
+    return null;
+  },
+  shouldRevalidate: () => false,
+});
 
 /** Every place has its own chunk. */
 export const router = createBrowserRouter(
@@ -19,6 +30,7 @@ export const router = createBrowserRouter(
         },
         {
           path: 'patterns/:id',
+          ...asksEarly('/patterns'),
           lazy: async () => ({ Component: (await import('./writing/PatternPage.tsx')).PatternPage }),
         },
         {
@@ -70,7 +82,11 @@ export const router = createBrowserRouter(
           lazy: async () => ({ Component: (await import('./buying/BuyingPage.tsx')).BuyingPage }),
         },
         { path: 'runs', lazy: async () => ({ Component: (await import('./runs/RunsPage.tsx')).RunsPage }) },
-        { path: 'runs/:id', lazy: async () => ({ Component: (await import('./runs/RunPage.tsx')).RunPage }) },
+        {
+          path: 'runs/:id',
+          ...asksEarly('/runs'),
+          lazy: async () => ({ Component: (await import('./runs/RunPage.tsx')).RunPage }),
+        },
         {
           path: 'runs/:id/weigh-out',
           lazy: async () => ({ Component: (await import('./runs/WeighOutPage.tsx')).WeighOutPage }),
