@@ -1,4 +1,4 @@
-import type { CuttingPlan, CuttingTerms, PlannedPiece } from '../cutting/index.ts';
+import type { CuttingPlan, CuttingTerms, PackPieces, PlannedPiece } from '../cutting/index.ts';
 import type { Finding } from '../shelf/index.ts';
 
 /** A thing of the shelf that pieces are cut of. */
@@ -7,6 +7,8 @@ export interface CuttingThing {
   /** Those that are not cut yet. */
   readonly pieces: readonly (PlannedPiece & { readonly count: number })[];
   readonly cutCount: number;
+  /** What one pack takes of them, by sorts of pack. */
+  readonly packs: readonly PackPieces[];
 }
 
 /** What runs ahead want cut, from what there is, and plans that are being cut. */

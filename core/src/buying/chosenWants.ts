@@ -69,6 +69,18 @@ export function chosenWants(
   });
 }
 
+/** Of what is wanted what is there, what is on its way and what is lacking: together it is what is wanted. */
+export function partsOfWant({ wanted, toBuy, coming }: Pick<ChosenWant, 'wanted' | 'toBuy' | 'coming'>): {
+  readonly there: number;
+  readonly coming: number;
+  readonly lacking: number;
+} {
+  // Never counted: nothing of it may be there.
+  const lacking = Math.min(wanted, toBuy ?? wanted);
+  const onItsWay = Math.min(coming, wanted - lacking);
+  return { there: wanted - lacking - onItsWay, coming: onItsWay, lacking };
+}
+
 interface DatedAmount {
   readonly run: RunToBuyFor;
   readonly amount: number;

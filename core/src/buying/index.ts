@@ -1,4 +1,4 @@
-export { chosenWants, type ChosenWant, type Coming, type RunToBuyFor } from './chosenWants.ts';
+export { partsOfWant, chosenWants, type ChosenWant, type Coming, type RunToBuyFor } from './chosenWants.ts';
 export {
   BUYING_BOUNDS,
   BUYING_TERMS,
@@ -42,6 +42,7 @@ export {
   type ComingOfOrder,
   differencesOf,
   goodsOfOrder,
+  priceOfLine,
   totalOfOrder,
   openOfLine,
   type Order,
@@ -74,3 +75,4 @@ export {
 } from './makesFromHere.ts';
 export { shelfWorth, type ShelfWorth } from './shelfWorth.ts';
 export { stockAhead, type StockStep } from './stockAhead.ts';
+export { gapOfPlan, moneyOfPlan, type MoneyOfPlan } from './moneyOfPlan.ts';

@@ -310,8 +310,14 @@ export function orderOfParcel(
   };
 }
 
+/** Minor units. */
+export const priceOfLine = ({
+  packs,
+  priceEachMinor,
+}: Pick<OrderInput['lines'][number], 'packs' | 'priceEachMinor'>): number => packs * priceEachMinor;
+
 export const goodsOfOrder = ({ lines }: Pick<OrderInput, 'lines'>): number =>
-  lines.reduce((sum, { packs, priceEachMinor }) => sum + packs * priceEachMinor, 0);
+  lines.reduce((sum, line) => sum + priceOfLine(line), 0);
 
 /** What it costs in all, in minor units: its goods and their carriage. */
 export const totalOfOrder = (order: Pick<OrderInput, 'lines' | 'carriageMinor'>): number =>

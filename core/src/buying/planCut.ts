@@ -1,11 +1,14 @@
 import {
+  bundled,
   type CuttingTerms,
   type CutStock,
+  type PackPieces,
   planLengths,
   planSheets,
   type PlannedPiece,
   stockOfSheet,
   stockOfStick,
+  unbundled,
   wasteOfStock,
 } from '../cutting/index.ts';
 import { type Finding, thereToCut } from '../shelf/index.ts';
@@ -38,6 +41,7 @@ const RANK: Readonly<Record<CutStock['source'], number>> = { offcut: 0, rest: 1,
 export function planCut(
   finding: Finding,
   pieces: readonly PieceToCut[],
+  packs: readonly PackPieces[],
   terms: CuttingTerms,
   solvers: Solvers,
   limitS: number,
@@ -45,7 +49,14 @@ export function planCut(
   const { measure } = finding;
   const planned =
     measure.by === 'length'
-      ? lengthsOf(finding, measure.metresPerPack * 1000, pieces, terms, solvers, limitS)
+      ? lengthsOf(
+          finding,
+          measure.metresPerPack * 1000,
+          { pieces, packs: terms.keepsPacksTogether === true ? packs : [] },
+          terms,
+          solvers,
+          limitS,
+        )
       : measure.by === 'area'
         ? sheetsOf(finding, measure, pieces, terms)
         : NOTHING;
@@ -69,13 +80,13 @@ const sourceOf = (key: string): Source => {
 function lengthsOf(
   finding: Finding,
   stockMm: number,
-  pieces: readonly PieceToCut[],
+  { pieces, packs }: { readonly pieces: readonly PieceToCut[]; readonly packs: readonly PackPieces[] },
   terms: CuttingTerms,
   solvers: Solvers,
   limitS: number,
 ) {
   const { wholes, restMm, offcuts } = thereToCut(finding);
-  const plan = planLengths(
+  const { task, bundles } = bundled(
     {
       ...terms,
       pieces,
@@ -86,9 +97,9 @@ function lengthsOf(
         ...offcuts.map(({ id, lengthMm }) => ({ key: `offcut ${id}`, lengthMm, count: 1 })),
       ],
     },
-    solvers,
-    limitS,
+    packs,
   );
+  const plan = unbundled(planLengths(task, solvers, limitS), bundles);
   return {
     ...plan,
     stocks: plan.sticks.map((stick) => stockOfStick(stick, sourceOf(stick.stockKey), terms.kerfMm)),

@@ -20,6 +20,10 @@ export const CuttingTerms = Type.Object(
     endWasteMm: Type.Number({ description: 'mm of no use at the end of each stick or reel' }),
     marginMm: Type.Number({ description: 'mm of no use all round each sheet' }),
     offcutFromMm: Type.Number({ description: 'mm; what is left over and no smaller goes back to the shelf' }),
+    /** Left out in what was written before: no. */
+    keepsPacksTogether: Type.Optional(
+      Type.Boolean({ description: 'the pieces of one pack are cut from one length' }),
+    ),
   },
   strict,
 );
@@ -32,10 +36,10 @@ export const CUTTING_BOUNDS = {
   endWasteMm: { min: 0, max: 500 },
   marginMm: { min: 0, max: 100 },
   offcutFromMm: { min: 1, max: 5000 },
-} as const satisfies Record<keyof CuttingTerms, Bounds>;
+} as const satisfies Record<Exclude<keyof CuttingTerms, 'keepsPacksTogether'>, Bounds>;
 
 export const checkCuttingTerms = (terms: CuttingTerms): BaseProblem[] =>
-  (Object.keys(CUTTING_BOUNDS) as (keyof CuttingTerms)[]).flatMap((key) =>
+  (Object.keys(CUTTING_BOUNDS) as (keyof typeof CUTTING_BOUNDS)[]).flatMap((key) =>
     checkRange(terms[key], CUTTING_BOUNDS[key], `/${key}`),
   );
 

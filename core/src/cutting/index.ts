@@ -1,4 +1,5 @@
 export { fewestLengths } from './fewestLengths.ts';
+export { bundled, type PackPieces, unbundled } from './keptTogether.ts';
 export { mostOnOneSheet } from './mostOnOneSheet.ts';
 export { cutsOf, type LengthTask, wasteOf } from './lengthTask.ts';
 export { planLengths, type PlannedLengths } from './planLengths.ts';

@@ -83,7 +83,7 @@ describe('a plan for one thing of the shelf', () => {
   test('offcuts first, then what is begun, then whole ones, and the rest is bought', () => {
     const from = cutFrom({ offcuts: [{ id: 'o1', lengthMm: 130, widthMm: 0 }] });
     // 0.83 m: an offcut of 130, two whole ones, and 100 of one that is begun.
-    const plan = planCut(finding(STEM, 0.83, from), [piece('p', 130, 0, 7)], CUTTING_TERMS, solvers, 5);
+    const plan = planCut(finding(STEM, 0.83, from), [piece('p', 130, 0, 7)], [], CUTTING_TERMS, solvers, 5);
     expect(plan.stocks.map(({ source, offcutId }) => [source, offcutId])).toEqual([
       ['offcut', 'o1'],
       ['whole', null],
@@ -96,7 +96,7 @@ describe('a plan for one thing of the shelf', () => {
   });
 
   test('sheets with a nap are not turned; their cuts come in their order', () => {
-    const plan = planCut(finding(FELT, 1200), [piece('p', 140, 90, 4)], CUTTING_TERMS, solvers, 5);
+    const plan = planCut(finding(FELT, 1200), [piece('p', 140, 90, 4)], [], CUTTING_TERMS, solvers, 5);
     expect(plan.bought).toBe(0);
     const parts = plan.stocks.flatMap((stock) => stock.parts.filter(({ kind }) => kind === 'piece'));
     expect(parts).toHaveLength(4);
@@ -106,7 +106,7 @@ describe('a plan for one thing of the shelf', () => {
 
   test('what is counted by the piece is not cut', () => {
     const bead = { ...finding(STEM, 3), measure: BLANK_FINDING.measure };
-    expect(planCut(bead, [piece('p', 10, 0, 1)], CUTTING_TERMS, solvers, 5)).toMatchObject({
+    expect(planCut(bead, [piece('p', 10, 0, 1)], [], CUTTING_TERMS, solvers, 5)).toMatchObject({
       stocks: [],
       bought: 0,
     });

@@ -96,6 +96,11 @@ export const HTTP_PROBLEMS = {
     status: 409,
     title: 'That offcut is cut up by now. Nothing was changed; plan again from what is there.',
   },
+  not_bought_yet: {
+    status: 409,
+    title:
+      'There is no whole one on the shelf to cut from: this one is still to be bought. Enter what came, or count it, and tick it then.',
+  },
   order_stage: {
     status: 409,
     title: 'This order is further than that by now. Nothing was changed; open it again to see how far it is.',

@@ -7,12 +7,13 @@ import {
   type CuttingInput,
   type CuttingPlan,
   type CuttingTerms,
+  type PackPieces,
   type PlannedPiece,
   wasteOfStock,
 } from '@lanakit/core/cutting';
 import type { CutPiece } from '@lanakit/core/engine';
 import { findingsTaken, type Run } from '@lanakit/core/run';
-import { toMilli } from '@lanakit/core/shelf';
+import { thereToCut, toMilli } from '@lanakit/core/shelf';
 import { CUTTING_SETTING, type Store } from '../db/index.ts';
 import { todayOf, type ServiceDeps } from './deps.ts';
 import { answering, assertSound, foundOr, Refusal } from './refusal.ts';
@@ -51,6 +52,8 @@ export function cuttingService({ store, now, newId }: ServiceDeps) {
     const source = foundOr(plan.stocks[index]);
     if (plan.done.some(({ stock: done }) => done === index)) return plan;
     return store.together(() => {
+      if (source.source === 'bought' && !isThere(store, plan.itemId))
+        throw new Refusal({ code: 'not_bought_yet' });
       if (source.offcutId !== null && !cutting.removeOffcut(source.offcutId, at()))
         throw new Refusal({ code: 'offcut_gone' });
       const offcutIds = source.parts
@@ -131,9 +134,17 @@ function thingsToCut(store: Store, runs: readonly Run[]): CuttingThing[] {
   const { findings } = shelfOf(store);
   const cut = cutAlready(store);
   const byThing = new Map<string, Map<string, PlannedPiece & { count: number }>>();
+  const packsOfThing = new Map<string, PackPieces[]>();
   for (const run of runs) {
     const { toPack, input } = drawingOf(store, run);
-    for (const { findingId, pieces } of findingsTaken(toPack, findings, input))
+    for (const { findingId, pieces, cutInPacks } of findingsTaken(toPack, findings, input)) {
+      packsOfThing.set(findingId, [
+        ...(packsOfThing.get(findingId) ?? []),
+        ...cutInPacks.map(({ packs, pieces: inOne }) => ({
+          packs,
+          pieces: inOne.map((piece) => ({ key: pieceOf(run, piece).key, count: piece.count })),
+        })),
+      ]);
       for (const piece of pieces) {
         const planned = pieceOf(run, piece);
         const ofThing = byThing.get(findingId) ?? new Map<string, PlannedPiece & { count: number }>();
@@ -141,6 +152,7 @@ function thingsToCut(store: Store, runs: readonly Run[]): CuttingThing[] {
         const before = ofThing.get(planned.key);
         ofThing.set(planned.key, { ...planned, count: (before?.count ?? 0) + piece.count });
       }
+    }
   }
   return [...byThing].flatMap(([id, pieces]) => {
     const finding = findings.get(id);
@@ -152,11 +164,18 @@ function thingsToCut(store: Store, runs: readonly Run[]): CuttingThing[] {
               const done = cut.get(`${id} ${piece.key}`) ?? 0;
               return piece.count > done ? [{ ...piece, count: piece.count - done }] : [];
             }),
+            packs: packsOfThing.get(id) ?? [],
             cutCount: [...pieces.keys()].reduce((sum, key) => sum + (cut.get(`${id} ${key}`) ?? 0), 0),
           },
         ]
       : [];
   });
+}
+
+/** A whole one to cut from lies on the shelf; of what was never counted nobody can tell, and who cuts it has it in hand. */
+function isThere(store: Store, findingId: string): boolean {
+  const finding = shelfOf(store).findings.get(findingId);
+  return !finding || finding.onHand === null || thereToCut(finding).wholes > 0;
 }
 
 function pieceOf(run: Run, { cutId, name, cut }: CutPiece): PlannedPiece {

@@ -42,6 +42,8 @@ export type RefusalReason =
   | { readonly code: 'run_has_left'; readonly state: string }
   /** A piece of the shelf that was to be cut, or to be taken back, is cut up by now. */
   | { readonly code: 'offcut_gone' }
+  /** What is to be cut from has not come. */
+  | { readonly code: 'not_bought_yet' }
   /** An order that is further, or not so far. */
   | { readonly code: 'order_stage'; readonly stage: string }
   /** It was given up; nothing of it was kept. */

@@ -188,6 +188,36 @@ describe('what is cut to size', () => {
     expect((refused.body as { errors: { pointer: string }[] }).errors[0]?.pointer).toBe(pointer);
   });
 
+  test('what is still to be bought is not cut; come, it is', async () => {
+    const { stem } = await stemsAndClass(0.2);
+    const asked = await getOne<Cutting>('/cutting');
+    const given = planOf(asked);
+    const plan = await add<CuttingPlan>(studio, '/cutting/plans', {
+      ...given,
+      stocks: given.stocks.map((stock) => ({ ...stock, source: 'bought' as const })),
+    });
+    const refused = await tick(plan, 0, true).expect(409);
+    expect(refused.body).toMatchObject({ code: 'not_bought_yet' });
+    expect((await getOne<Finding>(`/findings/${stem.id}`)).onHand).toBeCloseTo(0.2, 9);
+    await request(studio.app)
+      .post('/api/stock/movements')
+      .send({ itemId: stem.id, lotId: null, amount: 0.6, reason: 'received', note: '' })
+      .expect(201);
+    expect((await tick(plan, 0, true).expect(200)).body).toMatchObject({ done: [{ stock: 0 }] });
+  });
+
+  test('what one pack takes is told, and whether it is kept together', async () => {
+    await stemsAndClass(1.2);
+    const asked = await getOne<Cutting>('/cutting');
+    const [thing] = asked.things;
+    expect(thing?.packs).toEqual([{ packs: 4, pieces: [{ key: thing?.pieces[0]?.key, count: 2 }] }]);
+    await request(studio.app)
+      .put('/api/cutting/terms')
+      .send({ ...CUTTING_TERMS, keepsPacksTogether: true })
+      .expect(200);
+    expect((await getOne<Cutting>('/cutting')).terms.keepsPacksTogether).toBe(true);
+  });
+
   test('how she cuts is kept, within its bounds', async () => {
     const put = (body: object) => request(studio.app).put('/api/cutting/terms').send(body);
     await put({ ...CUTTING_TERMS, kerfMm: 2 }).expect(200);

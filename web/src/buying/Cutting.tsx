@@ -1,7 +1,7 @@
 import type { Cutting as CuttingAsked, CuttingThing } from '@lanakit/core/api';
 import type { PlannedCut } from '@lanakit/core/buying';
 import type { CuttingTerms } from '@lanakit/core/cutting';
-import { Button } from 'antd';
+import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import { saveCuttingTerms, takeCutPlan } from '../api/mutations/cutting.ts';
 import { perform } from '../api/mutations/mutation.ts';
@@ -93,7 +93,7 @@ function Terms({ terms, by }: TermsProps) {
       await perform(saveCuttingTerms({ ...terms, ...more }));
       return undefined;
     });
-  const field = (key: keyof CuttingTerms, label: string) => (
+  const field = (key: keyof typeof CUTTING_BOUNDS, label: string) => (
     <NumberField
       label={label}
       value={terms[key]}
@@ -109,6 +109,14 @@ function Terms({ terms, by }: TermsProps) {
         ? field('endWasteMm', 'Of no use at an end')
         : field('marginMm', 'Of no use all round')}
       {field('offcutFromMm', 'Keep what is left from')}
+      {by === 'length' && (
+        <Checkbox
+          checked={terms.keepsPacksTogether === true}
+          onChange={(event) => set({ keepsPacksTogether: event.target.checked })}
+        >
+          the pieces of a pack from one length
+        </Checkbox>
+      )}
     </div>
   );
 }

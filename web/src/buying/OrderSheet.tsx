@@ -1,5 +1,6 @@
 import type { Buying } from '@lanakit/core/api';
 import {
+  priceOfLine,
   arrivedOfLine,
   differencesOf,
   totalOfOrder,
@@ -180,7 +181,7 @@ function Lines({ order, buying }: OrderSheetProps) {
               </td>
             )}
             <td className="num">{showMoney(priceEachMinor)}</td>
-            <td className="num">{showMoney(packs * priceEachMinor)}</td>
+            <td className="num">{showMoney(priceOfLine({ packs, priceEachMinor }))}</td>
           </tr>
         ))}
       </tbody>

@@ -1,5 +1,6 @@
 import type { Buying } from '@lanakit/core/api';
 import {
+  gapOfPlan,
   type NotOffered,
   type OrderInput,
   orderOfParcel,
@@ -121,9 +122,9 @@ function stateWords({ kind }: WayState): string {
 }
 
 /** Nothing better there is; or how far it may be from the best. */
-function proofWords({ isProven, purchase, atLeastMinor }: PurchasePlan, isWorking: boolean): string {
-  if (isProven) return 'proven: none is cheaper';
-  const gap = purchase.totalMinor > 0 ? 1 - Math.max(0, atLeastMinor) / purchase.totalMinor : 0;
+function proofWords(plan: PurchasePlan, isWorking: boolean): string {
+  if (plan.isProven) return 'proven: none is cheaper';
+  const gap = gapOfPlan(plan);
   return isWorking
     ? 'getting better…'
     : `within ${Math.max(0.1, Math.ceil(gap * 1000) / 10)} % of the best there may be`;

@@ -1,5 +1,5 @@
 import type { Buying, BuyingThing } from '@lanakit/core/api';
-import { type ChosenWant, stockAhead } from '@lanakit/core/buying';
+import { type ChosenWant, partsOfWant, stockAhead } from '@lanakit/core/buying';
 import { Checkbox } from 'antd';
 import { useMemo, useState } from 'react';
 import { findingAmount, PREPARATION_WORDS, showDay, counted } from '../words/show.ts';
@@ -117,10 +117,9 @@ const LEVEL_HEIGHT = 14;
 
 /** A drawer from above: what is free for these runs, what is on its way, and what is wanting. */
 function Level({ line, thing }: { line: ChosenWant; thing: BuyingThing | undefined }) {
-  const { wanted, toBuy, coming } = line;
+  const { wanted } = line;
   const most = Math.max(wanted, 1e-9);
-  const lacking = toBuy ?? wanted;
-  const there = Math.max(0, wanted - lacking - coming);
+  const { there, coming, lacking } = partsOfWant(line);
   const px = (amount: number) => (LEVEL_WIDTH * Math.min(amount, most)) / most;
   return (
     <svg width={LEVEL_WIDTH} height={LEVEL_HEIGHT} aria-hidden className="unshrunk">
@@ -133,13 +132,7 @@ function Level({ line, thing }: { line: ChosenWant; thing: BuyingThing | undefin
         stroke="var(--line)"
       />
       <rect width={px(there)} height={LEVEL_HEIGHT} fill={thing?.colour ?? 'var(--ink-2)'} />
-      <rect
-        x={px(there)}
-        width={px(Math.min(coming, wanted - there))}
-        height={LEVEL_HEIGHT}
-        fill="var(--leaf)"
-        opacity={0.45}
-      />
+      <rect x={px(there)} width={px(coming)} height={LEVEL_HEIGHT} fill="var(--leaf)" opacity={0.45} />
       {lacking > 0 && (
         <rect
           x={LEVEL_WIDTH - px(lacking) + 0.5}

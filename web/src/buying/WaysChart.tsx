@@ -1,4 +1,5 @@
-import { PURCHASE_WAYS, type PurchasePlan } from '@lanakit/core/buying';
+import { majorOf } from '@lanakit/core/base';
+import { type MoneyOfPlan, moneyOfPlan, PURCHASE_WAYS, type PurchasePlan } from '@lanakit/core/buying';
 import { useMemo } from 'react';
 import { Chart, type ChartOption } from '../ui/Chart.tsx';
 import { WAY_WORDS } from '../words/buyingWords.ts';
@@ -22,15 +23,13 @@ const spoken = (plans: readonly PurchasePlan[]): string =>
     .join('; ');
 
 function waysOption(plans: readonly PurchasePlan[]): ChartOption {
-  const carriageOf = ({ purchase }: PurchasePlan) =>
-    purchase.parcels.reduce((sum, { carriageMinor }) => sum + carriageMinor, 0);
-  const bars = (name: string, token: string, minorOf: (plan: PurchasePlan) => number) => ({
+  const bars = (name: string, token: string, part: keyof MoneyOfPlan) => ({
     type: 'bar' as const,
     name,
     stack: 'money',
     barWidth: 14,
     color: token,
-    data: plans.map((plan) => Math.round(minorOf(plan)) / 100),
+    data: plans.map((plan) => majorOf(Math.round(moneyOfPlan(plan)[part]))),
   });
   return {
     grid: { left: 104, right: 48, top: 24, bottom: 4 },
@@ -45,11 +44,9 @@ function waysOption(plans: readonly PurchasePlan[]): ChartOption {
       axisTick: { show: false },
     },
     series: [
-      bars('used', 'action', (plan) =>
-        Math.max(0, plan.purchase.totalMinor - carriageOf(plan) - plan.purchase.leftOverMinor),
-      ),
-      bars('left over', 'line', ({ purchase }) => purchase.leftOverMinor),
-      bars('carriage', 'amber', carriageOf),
+      bars('used', 'action', 'usedMinor'),
+      bars('left over', 'line', 'leftOverMinor'),
+      bars('carriage', 'amber', 'carriageMinor'),
     ],
   };
 }

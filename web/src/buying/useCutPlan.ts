@@ -28,7 +28,7 @@ export function useCutPlan(
     worker.onerror = () => say({ kind: 'failed' });
     const begin = setTimeout(() => setRunning(worker), 0);
     void wrap<CutApi>(worker)
-      .plan(ofThing.finding, ofThing.pieces, ofTerms)
+      .plan(ofThing.finding, ofThing.pieces, ofThing.packs, ofTerms)
       .then((plan) => say({ kind: 'planned', plan }))
       .catch(() => say({ kind: 'failed' }))
       .finally(() => worker.terminate());

@@ -106,6 +106,8 @@ export interface FindingTaken extends Omit<FindingInPack, 'amount' | 'spare'> {
   readonly total: number;
   readonly spare: number;
   readonly spareBag: number;
+  /** What is cut for one pack, by sorts of pack. */
+  readonly cutInPacks: readonly { readonly packs: number; readonly pieces: readonly CutPiece[] }[];
 }
 
 export function findingsTaken(
@@ -127,6 +129,10 @@ export function findingsTaken(
         total: (before?.total ?? 0) + (amount + spare) * group.packs,
         unknownCount: Math.max(before?.unknownCount ?? 0, rest.unknownCount),
         pieces: [...(before?.pieces ?? []), ...pieces],
+        cutInPacks: [
+          ...(before?.cutInPacks ?? []),
+          ...(rest.pieces.length > 0 ? [{ packs: group.packs, pieces: rest.pieces }] : []),
+        ],
       });
     }
   }
