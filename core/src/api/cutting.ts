@@ -17,5 +17,11 @@ export interface Cutting {
   readonly terms: CuttingTerms;
   readonly runs: readonly { readonly id: string; readonly name: string; readonly date: string }[];
   readonly things: readonly CuttingThing[];
+  /** Felt and pre-felt of which nobody has said how large its sheets are: it cannot be planned. */
+  readonly sheetsUnknown: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly pieceCount: number;
+  }[];
   readonly plans: readonly CuttingPlan[];
 }

@@ -121,6 +121,9 @@ export const CuttingDocument = Type.Object(
             description: 'of what went back to the shelf',
           }),
           wasteAmount: Type.Number({ description: 'what left the shelf as waste, in the thing’s unit' }),
+          lotId: Type.Optional(
+            Type.String({ maxLength: 40, description: 'of felt: the lot it left, by the gram' }),
+          ),
         },
         strict,
       ),

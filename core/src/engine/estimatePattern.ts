@@ -24,6 +24,7 @@ import {
   type WoolRole,
 } from './useEstimate.ts';
 import { wireThrough } from './wireThrough.ts';
+import { type SheetPiece, sheetPiecesOf } from './sheetPieces.ts';
 import type { FibreLookup, Wool } from './wool.ts';
 
 /** One fibre in one make. */
@@ -66,6 +67,8 @@ export interface PatternEstimate {
   readonly shared: readonly SharedEstimate[];
   readonly cuts: readonly CutEstimate[];
   readonly findings: readonly FindingTotal[];
+  /** Felt and pre-felt by the piece, beside their grams. */
+  readonly sheetPieces: readonly SheetPiece[];
   /** Integer minor units at the likely mass, rounded; a fibre without a price is unknown. */
   readonly costMinor: SumWithUnknown;
   /** The same at both ends of what its author states from – to; null: nothing is. */
@@ -145,6 +148,7 @@ function estimateWith(
     shared,
     cuts,
     findings: estimateFindings(pattern, cuts, wool),
+    sheetPieces: sheetPiecesOf(pattern, workings.solids, wool.fibres),
     costMinor: costOf(fibres, wool.fibres),
     costEnds: costEndsOf(usesOfOne, wool.fibres),
     calibration,

@@ -32,6 +32,7 @@ export function forMakes(estimate: PatternEstimate, makes: number): PatternEstim
       most: finding.most * makes,
       pieces: finding.pieces.map((piece) => ({ ...piece, count: piece.count * makes })),
     })),
+    sheetPieces: estimate.sheetPieces.map((piece) => ({ ...piece, count: piece.count * makes })),
     costMinor: { ...estimate.costMinor, known: estimate.costMinor.known * makes },
     costEnds: estimate.costEnds && {
       lowMinor: estimate.costEnds.lowMinor * makes,

@@ -1,3 +1,4 @@
+import { isSheet } from './sheetPieces.ts';
 import { areaOfMass, HALVING_ERROR_FRACTION, wholeUp } from '../base/index.ts';
 import { type Fibre, fibreNumber, HAND_MEASURES, type HandMeasureName } from '../shelf/index.ts';
 import type { Calibration } from './calibration.ts';
@@ -59,7 +60,6 @@ export function handsMeasures(
 }
 
 const LONG = new Set<Fibre['preparation']>(['tops', 'carded', 'yarn']);
-const SHEETS = new Set<Fibre['preparation']>(['felt', 'pre-felt']);
 
 function byLength(massG: number, fibre: Fibre): HandsMeasure | null {
   if (!LONG.has(fibre.preparation) || fibre.linearGPerM === null) return null;
@@ -73,7 +73,7 @@ function byLength(massG: number, fibre: Fibre): HandsMeasure | null {
 function byArea(massG: number, fibre: Fibre, rollMm: number | null): HandsMeasure | null {
   if (fibre.arealGPerM2 === null) return null;
   const areaMm2 = areaOfMass(massG, fibre.arealGPerM2);
-  if (SHEETS.has(fibre.preparation) || rollMm === null) {
+  if (isSheet(fibre) || rollMm === null) {
     const sideMm = upToStep(Math.sqrt(areaMm2));
     return { kind: 'square', sideMm, roundingFraction: sideMm ** 2 / areaMm2 - 1 };
   }

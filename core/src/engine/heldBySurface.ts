@@ -1,8 +1,6 @@
 import type { Pattern } from '../pattern/index.ts';
-import type { Fibre } from '../shelf/index.ts';
+import { isSheet as isSheetFibre } from './sheetPieces.ts';
 import type { FibreLookup } from './wool.ts';
-
-const SHEETS = new Set<Fibre['preparation']>(['felt', 'pre-felt']);
 
 /** Parts felted onto a sheet, on a template or in place on the figure: what holds them lets them be finer. */
 export function heldBySurface(
@@ -12,7 +10,7 @@ export function heldBySurface(
   const isSheet = (partId: string): boolean => {
     const core = parts.find(({ id }) => id === partId)?.uses.find(({ role }) => role === 'core');
     const fibre = core && 'fibreId' in core ? fibres.get(core.fibreId ?? '') : undefined;
-    return fibre !== undefined && SHEETS.has(fibre.preparation);
+    return fibre !== undefined && isSheetFibre(fibre);
   };
   const isHeldIn = (partId: string): boolean => {
     const made = steps.filter(

@@ -45,6 +45,7 @@ export {
   type Run,
   type RunKind,
 } from './document/run.ts';
+export { sheetPiecesOfRun } from './things/sheetPiecesOfRun.ts';
 export { packsOver, sparesOf } from './document/packsOver.ts';
 export { RUN_STATES, type RunState } from './document/runState.ts';
 export {

@@ -1,4 +1,4 @@
-import type { Cutting, CuttingThing } from '@lanakit/core/api';
+import type { Cutting } from '@lanakit/core/api';
 import {
   checkCutting,
   checkCuttingTerms,
@@ -7,23 +7,41 @@ import {
   type CuttingInput,
   type CuttingPlan,
   type CuttingTerms,
-  type PackPieces,
-  type PlannedPiece,
   wasteOfStock,
 } from '@lanakit/core/cutting';
-import type { CutPiece } from '@lanakit/core/engine';
-import { findingsTaken, type Run } from '@lanakit/core/run';
-import { thereToCut, toMilli } from '@lanakit/core/shelf';
+import { gramsPerCm2, lotInUse, toMilli } from '@lanakit/core/shelf';
 import { CUTTING_SETTING, type Store } from '../db/index.ts';
 import { todayOf, type ServiceDeps } from './deps.ts';
 import { answering, assertSound, foundOr, Refusal } from './refusal.ts';
-import { drawingOf } from './runDrawing.ts';
-import { drawingAhead, shelfOf } from './runSources.ts';
+import { drawingAhead } from './runSources.ts';
+import { cuttableOf, isThereToCut, thingsToCut } from './thingsToCut.ts';
 import { warmPlans } from './warmPlans.ts';
 
 export type CuttingService = ReturnType<typeof cuttingService>;
 
 const WASTE_NOTE = 'waste of cutting';
+
+/** What leaves the shelf as waste, in thousandths of the thing’s unit. */
+interface Waste {
+  readonly itemId: string;
+  /** Wool lies in lots. */
+  readonly lotId: string | null;
+  readonly amountMilli: number;
+}
+
+/** The lot of felt that is cut up; null: it lies in none, or was never counted. */
+function lotNow(store: Store, itemId: string): string | null {
+  const fibre = store.shelf.fibres().find(({ id }) => id === itemId);
+  return fibre ? (lotInUse(fibre)?.id ?? null) : null;
+}
+
+/** Of felt, which is cut by the area and kept by the gram, in grams; nothing leaves a lot that nobody counted. */
+function wasteOn(store: Store, itemId: string, wasteAmount: number, lotId: string | null): Waste {
+  const fibre = store.shelf.fibres().find(({ id }) => id === itemId);
+  if (!fibre) return { itemId, lotId: null, amountMilli: toMilli(wasteAmount) };
+  const grams = lotId === null ? 0 : wasteAmount * (gramsPerCm2(fibre) ?? 0);
+  return { itemId, lotId, amountMilli: toMilli(grams) };
+}
 
 /** What runs want cut, from what there is, and plans that are being cut. */
 export function cuttingService({ store, now, newId }: ServiceDeps) {
@@ -36,12 +54,12 @@ export function cuttingService({ store, now, newId }: ServiceDeps) {
     return found(id);
   };
   const terms = (): CuttingTerms => store.settings.find<CuttingTerms>(CUTTING_SETTING) ?? CUTTING_TERMS;
-  const spoil = (itemId: string, amount: number, isBack: boolean) => {
-    if (toMilli(amount) === 0) return;
+  const spoil = ({ itemId, lotId, amountMilli }: Waste, isBack: boolean) => {
+    if (amountMilli === 0) return;
     stock.enter({
       itemId,
-      lotId: null,
-      amountMilli: (isBack ? 1 : -1) * toMilli(amount),
+      lotId,
+      amountMilli: isBack ? amountMilli : -amountMilli,
       reason: isBack ? 'undone' : 'spoiled',
       note: WASTE_NOTE,
       at: at(),
@@ -52,7 +70,7 @@ export function cuttingService({ store, now, newId }: ServiceDeps) {
     const source = foundOr(plan.stocks[index]);
     if (plan.done.some(({ stock: done }) => done === index)) return plan;
     return store.together(() => {
-      if (source.source === 'bought' && !isThere(store, plan.itemId))
+      if (source.source === 'bought' && !isThereToCut(store, plan.itemId))
         throw new Refusal({ code: 'not_bought_yet' });
       if (source.offcutId !== null && !cutting.removeOffcut(source.offcutId, at()))
         throw new Refusal({ code: 'offcut_gone' });
@@ -64,8 +82,10 @@ export function cuttingService({ store, now, newId }: ServiceDeps) {
           return id;
         });
       const wasteAmount = wasteOfStock(source);
-      spoil(plan.itemId, wasteAmount, false);
-      return write({ ...plan, done: [...plan.done, { stock: index, offcutIds, wasteAmount }] });
+      const waste = wasteOn(store, plan.itemId, wasteAmount, lotNow(store, plan.itemId));
+      spoil(waste, false);
+      const lot = waste.lotId === null ? {} : { lotId: waste.lotId };
+      return write({ ...plan, done: [...plan.done, { stock: index, offcutIds, wasteAmount, ...lot }] });
     });
   };
   /** Not cut after all: the shelf is as it was. */
@@ -77,7 +97,7 @@ export function cuttingService({ store, now, newId }: ServiceDeps) {
         if (!cutting.removeOffcut(id, at())) throw new Refusal({ code: 'offcut_gone' });
       const offcutId = plan.stocks[index]?.offcutId ?? null;
       if (offcutId !== null) cutting.restoreOffcut(offcutId);
-      spoil(plan.itemId, done.wasteAmount, true);
+      spoil(wasteOn(store, plan.itemId, done.wasteAmount, done.lotId ?? null), true);
       return write({ ...plan, done: plan.done.filter(({ stock: cut }) => cut !== index) });
     });
   };
@@ -91,7 +111,7 @@ export function cuttingService({ store, now, newId }: ServiceDeps) {
         today,
         terms: terms(),
         runs: runs.map(({ id, name, date }) => ({ id, name, date })),
-        things: thingsToCut(store, runs),
+        ...thingsToCut(store, runs),
         plans: cutting.open(),
       };
     },
@@ -102,7 +122,7 @@ export function cuttingService({ store, now, newId }: ServiceDeps) {
     },
     /** Kept as it is, to be ticked off. */
     take(input: CuttingInput): CuttingPlan {
-      if (store.items.kindOf(input.itemId)?.kind !== 'finding') throw new Refusal({ code: 'not_found' });
+      if (!cuttableOf(store, input.itemId)) throw new Refusal({ code: 'not_found' });
       assertSound(checkCutting(input));
       const id = newId();
       const document: CuttingDocument = { ...input, done: [] };
@@ -127,77 +147,4 @@ export function cuttingService({ store, now, newId }: ServiceDeps) {
       }
     },
   });
-}
-
-/** Everything that runs want cut to size and that is not cut yet. */
-function thingsToCut(store: Store, runs: readonly Run[]): CuttingThing[] {
-  const { findings } = shelfOf(store);
-  const cut = cutAlready(store);
-  const byThing = new Map<string, Map<string, PlannedPiece & { count: number }>>();
-  const packsOfThing = new Map<string, PackPieces[]>();
-  for (const run of runs) {
-    const { toPack, input } = drawingOf(store, run);
-    for (const { findingId, pieces, cutInPacks } of findingsTaken(toPack, findings, input)) {
-      packsOfThing.set(findingId, [
-        ...(packsOfThing.get(findingId) ?? []),
-        ...cutInPacks.map(({ packs, pieces: inOne }) => ({
-          packs,
-          pieces: inOne.map((piece) => ({ key: pieceOf(run, piece).key, count: piece.count })),
-        })),
-      ]);
-      for (const piece of pieces) {
-        const planned = pieceOf(run, piece);
-        const ofThing = byThing.get(findingId) ?? new Map<string, PlannedPiece & { count: number }>();
-        byThing.set(findingId, ofThing);
-        const before = ofThing.get(planned.key);
-        ofThing.set(planned.key, { ...planned, count: (before?.count ?? 0) + piece.count });
-      }
-    }
-  }
-  return [...byThing].flatMap(([id, pieces]) => {
-    const finding = findings.get(id);
-    return finding
-      ? [
-          {
-            finding,
-            pieces: [...pieces.values()].flatMap((piece) => {
-              const done = cut.get(`${id} ${piece.key}`) ?? 0;
-              return piece.count > done ? [{ ...piece, count: piece.count - done }] : [];
-            }),
-            packs: packsOfThing.get(id) ?? [],
-            cutCount: [...pieces.keys()].reduce((sum, key) => sum + (cut.get(`${id} ${key}`) ?? 0), 0),
-          },
-        ]
-      : [];
-  });
-}
-
-/** A whole one to cut from lies on the shelf; of what was never counted nobody can tell, and who cuts it has it in hand. */
-function isThere(store: Store, findingId: string): boolean {
-  const finding = shelfOf(store).findings.get(findingId);
-  return !finding || finding.onHand === null || thereToCut(finding).wholes > 0;
-}
-
-function pieceOf(run: Run, { cutId, name, cut }: CutPiece): PlannedPiece {
-  const widthMm = cut.kind === 'piece' ? cut.widthMm : 0;
-  return {
-    key: `${run.id}|${cutId}|${cut.lengthMm}|${widthMm}`.slice(0, 200),
-    name: name === '' ? 'piece' : name,
-    runId: run.id,
-    lengthMm: cut.lengthMm,
-    widthMm,
-  };
-}
-
-/** So many of each piece are cut. */
-function cutAlready(store: Store): Map<string, number> {
-  const cut = new Map<string, number>();
-  for (const { itemId, stocks, done } of store.cutting.open())
-    for (const { stock } of done)
-      for (const { kind, key } of stocks[stock]?.parts ?? []) {
-        if (kind !== 'piece') continue;
-        const name = `${itemId} ${key ?? ''}`;
-        cut.set(name, (cut.get(name) ?? 0) + 1);
-      }
-  return cut;
 }

@@ -218,6 +218,86 @@ describe('what is cut to size', () => {
     expect((await getOne<Cutting>('/cutting')).terms.keepsPacksTogether).toBe(true);
   });
 
+  test('felt that is used as wool is cut from its sheets; what is wasted leaves its lot by the gram, and comes back', async () => {
+    const felt = await addFibre(
+      studio,
+      { name: 'Felt sheet', preparation: 'felt', arealGPerM2: 300, sheetLengthMm: 300, sheetWidthMm: 200 },
+      54,
+    );
+    const pattern = ballPattern(felt.id, {});
+    const leaf = {
+      ...pattern.parts[0],
+      shape: {
+        kind: 'flat-ellipse',
+        length: { value: 140, unit: 'mm' },
+        width: { value: 90, unit: 'mm' },
+        thickness: { value: 2, unit: 'mm' },
+      },
+    } as Pattern['parts'][number];
+    const revisionId = await publish(studio, await addPattern(studio, { ...pattern, parts: [leaf] }));
+    await add(studio, '/runs', runInput(revisionId, { seats: 4, sparePacks: 0, date: '2026-12-12' }));
+    const { things, sheetsUnknown } = await getOne<Cutting>('/cutting');
+    expect(sheetsUnknown).toEqual([]);
+    expect(things[0]?.finding).toMatchObject({ id: felt.id, measure: { by: 'area' }, onHand: 1800 });
+    expect(things[0]?.pieces).toMatchObject([{ lengthMm: 140, widthMm: 90, count: 4 }]);
+    const [piece] = things[0]?.pieces ?? [];
+    if (!piece) throw new Error('nothing is to be cut');
+    const { count: _count, ...planned } = piece;
+    const part = { isTurned: false, isKept: false };
+    const plan = await add<CuttingPlan>(studio, '/cutting/plans', {
+      itemId: felt.id,
+      pieces: [planned],
+      terms: CUTTING_TERMS,
+      stocks: [
+        {
+          source: 'whole',
+          offcutId: null,
+          lengthMm: 300,
+          widthMm: 200,
+          cuts: [],
+          parts: [0, 1].flatMap((x) =>
+            [0, 1].map((y) => ({
+              ...part,
+              kind: 'piece',
+              key: piece.key,
+              xMm: x * 140,
+              yMm: y * 90,
+              lengthMm: 140,
+              widthMm: 90,
+            })),
+          ),
+        },
+      ],
+    });
+    const cut = (await tick(plan, 0, true).expect(200)).body as CuttingPlan;
+    // 600 cm² less four of 126 are 96 cm² of 0.03 g.
+    expect(cut.done[0]?.wasteAmount).toBeCloseTo(96, 6);
+    const onHandG = async () => (await getOne<{ onHandG: number }>(`/fibres/${felt.id}`)).onHandG;
+    expect(await onHandG()).toBeCloseTo(54 - 2.88, 6);
+    expect((await getOne<Cutting>('/cutting')).things[0]?.pieces).toEqual([]);
+    await tick(cut, 0, false).expect(200);
+    expect(await onHandG()).toBeCloseTo(54, 6);
+  });
+
+  test('felt of which nobody has said how large its sheets are is told, not planned', async () => {
+    const felt = await addFibre(studio, { name: 'Odd felt', preparation: 'felt', arealGPerM2: 300 }, 54);
+    const pattern = ballPattern(felt.id, {});
+    const disc = {
+      ...pattern.parts[0],
+      shape: {
+        kind: 'flat-ellipse',
+        length: { value: 40, unit: 'mm' },
+        width: { value: 40, unit: 'mm' },
+        thickness: { value: 2, unit: 'mm' },
+      },
+    } as Pattern['parts'][number];
+    const revisionId = await publish(studio, await addPattern(studio, { ...pattern, parts: [disc] }));
+    await add(studio, '/runs', runInput(revisionId, { seats: 3, sparePacks: 0, date: '2026-12-12' }));
+    const { things, sheetsUnknown } = await getOne<Cutting>('/cutting');
+    expect(things).toEqual([]);
+    expect(sheetsUnknown).toEqual([{ id: felt.id, name: 'Odd felt', pieceCount: 3 }]);
+  });
+
   test('how she cuts is kept, within its bounds', async () => {
     const put = (body: object) => request(studio.app).put('/api/cutting/terms').send(body);
     await put({ ...CUTTING_TERMS, kerfMm: 2 }).expect(200);

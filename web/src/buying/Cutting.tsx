@@ -3,6 +3,7 @@ import type { PlannedCut } from '@lanakit/core/buying';
 import type { CuttingTerms } from '@lanakit/core/cutting';
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { saveCuttingTerms, takeCutPlan } from '../api/mutations/cutting.ts';
 import { perform } from '../api/mutations/mutation.ts';
 import { useCutting } from '../api/queries.ts';
@@ -30,6 +31,13 @@ function OnBoard({ cutting }: { cutting: CuttingAsked }) {
   );
   const [chosenId, setChosenId] = useState<string | null>(null);
   const chosen = things.find(({ finding }) => finding.id === chosenId) ?? things[0];
+  if (!chosen && cutting.sheetsUnknown.length > 0)
+    return (
+      <section className={`sheet ${styles.none}`} aria-label="What to cut">
+        <h2>What to cut</h2>
+        <SheetsUnknown cutting={cutting} />
+      </section>
+    );
   if (!chosen)
     return (
       <section className={`sheet ${styles.none}`} aria-label="What to cut">
@@ -67,6 +75,7 @@ function OnBoard({ cutting }: { cutting: CuttingAsked }) {
             </li>
           ))}
         </ul>
+        <SheetsUnknown cutting={cutting} />
       </section>
       <section className={`sheet ${styles.plan}`} aria-label={chosen.finding.name}>
         <Terms terms={cutting.terms} by={chosen.finding.measure.by} />
@@ -78,6 +87,16 @@ function OnBoard({ cutting }: { cutting: CuttingAsked }) {
       </section>
     </div>
   );
+}
+
+/** Felt whose sheets nobody has measured: what is cut of it is told, and where to say how large they are. */
+function SheetsUnknown({ cutting }: { cutting: CuttingAsked }) {
+  return cutting.sheetsUnknown.map(({ id, name, pieceCount }) => (
+    <p key={id} className="red small">
+      {counted(pieceCount, 'piece')} of {name}: how large its sheets are is not said.{' '}
+      <Link to={`/shelf?open=${id}`}>Say it on the shelf</Link>, and they are planned.
+    </p>
+  ));
 }
 
 interface TermsProps {

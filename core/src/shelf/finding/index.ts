@@ -22,4 +22,5 @@ export { SPARE_RULE_KINDS, SpareRule } from './spareRule.ts';
 export { blankSpares } from './usualSpares.ts';
 export { usualSpares } from './usualSpares.ts';
 export type { CutFrom, Offcut } from './cutFrom.ts';
+export { gramsPerCm2, sheetOfFibre } from './sheetOfFibre.ts';
 export { thereToCut } from './thereToCut.ts';
