@@ -127,6 +127,6 @@ function sheetsOf(
   return {
     ...plan,
     isProven: plan.bought === plan.atLeastBought,
-    stocks: plan.sheets.map((cut) => stockOfSheet(cut, sourceOf(cut.stockKey), terms)),
+    stocks: plan.sheets.map((cut) => stockOfSheet(cut, sourceOf(cut.stockKey), terms, { ...plan, pieces })),
   };
 }

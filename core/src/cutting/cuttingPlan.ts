@@ -9,7 +9,17 @@ import {
 } from '../base/index.ts';
 import { Type, type Static } from '@sinclair/typebox';
 import { cutsOf, type CutStick } from './lengthTask.ts';
-import { type CutArea, type CutSheet, isKept, partsOf } from './sheetTask.ts';
+import { outlineMm2 } from './nestedBlocks.ts';
+import {
+  type CutArea,
+  type CutSheet,
+  isKept,
+  partsOf,
+  type SheetPiece,
+  type SheetPlan,
+  type SheetTask,
+  type TemplateBlock,
+} from './sheetTask.ts';
 
 const Mm = Type.Number({ description: 'mm' });
 
@@ -46,6 +56,9 @@ export const checkCuttingTerms = (terms: CuttingTerms): BaseProblem[] =>
 /** Where a stick or sheet comes from. */
 const CUT_SOURCES = ['whole', 'rest', 'offcut', 'bought'] as const;
 
+/** Corners of what is cut round, mm on its sheet, or of a piece from the corner of its box. */
+const Outline = Type.Array(Type.Tuple([Mm, Mm]), { minItems: 3, maxItems: 600 });
+
 const CutPart = Type.Object(
   {
     kind: oneOf(['piece', 'rest'] as const),
@@ -56,6 +69,8 @@ const CutPart = Type.Object(
     widthMm: Type.Number({ description: 'mm; 0: it is cut by length alone' }),
     isTurned: Type.Boolean(),
     isKept: Type.Boolean({ description: 'a rest that goes back to the shelf' }),
+    /** Cut round; left out: it is cut straight. */
+    outline: Type.Optional(Outline),
   },
   strict,
 );
@@ -93,6 +108,8 @@ const PlannedPiece = Type.Object(
     runId: Type.String({ minLength: 1, maxLength: 40 }),
     lengthMm: Mm,
     widthMm: Type.Number({ description: 'mm; 0: it is cut by length alone' }),
+    /** It is cut round; left out: it is its box. */
+    outline: Type.Optional(Outline),
   },
   strict,
 );
@@ -180,8 +197,12 @@ export const wasteOfStock = (stock: CutStock): number =>
     amountOfCut(stock) -
       stock.parts
         .filter(({ kind, isKept: goesBack }) => kind === 'piece' || goesBack)
-        .reduce((sum, part) => sum + amountOfCut(part), 0),
+        .reduce((sum, part) => sum + amountOfPart(part), 0),
   );
+
+/** Of what is cut round what is within it. */
+const amountOfPart = (part: CutPart): number =>
+  part.outline ? outlineMm2(part.outline) / 100 : amountOfCut(part);
 
 type Source = Pick<CutStock, 'source' | 'offcutId'>;
 
@@ -216,7 +237,9 @@ export function stockOfSheet(
   sheet: CutSheet,
   from: Source,
   terms: Pick<CuttingTerms, 'offcutFromMm'>,
+  { blocks, pieces }: Pick<SheetPlan, 'blocks'> & Pick<SheetTask, 'pieces'>,
 ): CutStock {
+  const byKey = new Map(pieces.map((piece) => [piece.key, piece]));
   return {
     ...from,
     lengthMm: sheet.lengthMm,
@@ -224,14 +247,46 @@ export function stockOfSheet(
     cuts: linesOf(sheet.root),
     parts: partsOf(sheet.root)
       .filter(({ area }) => area.lengthMm > 0.01 && area.widthMm > 0.01)
-      .map((part) => ({
-        kind: part.kind,
-        key: part.kind === 'piece' ? part.key : null,
-        ...part.area,
-        isTurned: part.kind === 'piece' && part.isTurned,
-        isKept: part.kind === 'rest' && isKept(part.area, terms),
-      })),
+      .flatMap((part): CutPart[] =>
+        part.kind === 'rest'
+          ? [{ kind: 'rest', key: null, ...part.area, isTurned: false, isKept: isKept(part.area, terms) }]
+          : cutRound(part, blocks.get(part.key) ?? null, byKey.get(part.key)),
+      ),
   };
+}
+
+/** A piece as it is cut: its box; of a template its outline, of a row of them each. */
+function cutRound(
+  { area, key, isTurned }: Extract<CutArea, { kind: 'piece' }>,
+  block: TemplateBlock | null,
+  piece: SheetPiece | undefined,
+): CutPart[] {
+  const template = block?.piece ?? piece;
+  const outline = template?.outline;
+  if (!template || !outline) return [{ kind: 'piece', key, ...area, isTurned, isKept: false }];
+  const whole = block ?? { ...template, places: [{ xMm: 0, yMm: 0, isHalfTurned: false }] };
+  return whole.places.map(({ xMm, yMm, isHalfTurned }): CutPart => {
+    const { lengthMm, widthMm } = template;
+    const points = outline.map(([x, y]) => {
+      const [u, v] = isHalfTurned ? [lengthMm - x, widthMm - y] : [x, y];
+      // A turned rectangle is turned by a quarter, not mirrored.
+      const [right, down] = isTurned ? [whole.widthMm - (v + yMm), u + xMm] : [u + xMm, v + yMm];
+      return [area.xMm + right, area.yMm + down] as [number, number];
+    });
+    const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
+    const [left, top] = [Math.min(...xs), Math.min(...ys)];
+    return {
+      kind: 'piece',
+      key: template.key,
+      xMm: left,
+      yMm: top,
+      lengthMm: Math.max(...xs) - left,
+      widthMm: Math.max(...ys) - top,
+      isTurned,
+      isKept: false,
+      outline: points,
+    };
+  });
 }
 
 function linesOf(cut: CutArea): CutLine[] {

@@ -2,6 +2,8 @@ import type { PlacedOnSheets } from './placeOnSheets.ts';
 import type { Area, CutArea, CutSheet, SheetPiece, SheetTask } from './sheetTask.ts';
 
 const EPSILON = 1e-6;
+/** What is over by less is cut off by nobody; and each cut has to leave something smaller, as it is remembered, to two places. */
+const LEAST_CUT_MM = 0.02;
 /** Of more the search would not end soon; rows of rows are near enough then. */
 const MOST_SEARCHED = 120;
 
@@ -140,7 +142,7 @@ function sums(sides: readonly number[], kerfMm: number, limit: number): number[]
     for (let j = 0; j <= (b === undefined ? 0 : most(b)); j++) {
       const pieces = i + j;
       const sum = i * a + j * (b ?? 0) + Math.max(0, pieces - 1) * kerfMm;
-      if (pieces > 0 && sum < limit - EPSILON) found.add(Math.round(sum * 1e4) / 1e4);
+      if (pieces > 0 && sum < limit - LEAST_CUT_MM) found.add(Math.round(sum * 1e4) / 1e4);
     }
   return [...found];
 }

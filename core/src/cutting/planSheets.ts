@@ -1,141 +1,105 @@
-import { mostOnOneSheet } from './mostOnOneSheet.ts';
-import { oneSizeOnSheets } from './oneSizeOnSheets.ts';
-import { placeOnSheets, type PlacedOnSheets, type PlacingRule, waysIn } from './placeOnSheets.ts';
-import {
-  cutsOfSheet,
-  type SheetPiece,
-  type SheetPlan,
-  type SheetStock,
-  type SheetTask,
-  wasteOfSheet,
-} from './sheetTask.ts';
+import { nestedBlocks, outlineMm2 } from './nestedBlocks.ts';
+import { planRectangles } from './planRectangles.ts';
+import { partsOf, type SheetPiece, type SheetPlan, type SheetTask, type TemplateBlock } from './sheetTask.ts';
 
-/** Orders that are shuffled a little, beside those that have a reason. */
-const SHUFFLED = 40;
+/** Of more templates than these the largest are laid close, the others stay in their boxes. */
+const MOST_TEMPLATES = 4;
 
 /**
- * Rectangles from sheets by straight cuts through: as much as can be cut; of those ways the least bought, then the least waste,
- * then the fewest cuts, over many orders and rules (first fit and best fit by guillotine, Jylänki 2010). Of one size each
- * sheet is filled as full as straight cuts can. What is bought is held against what no plan could do with less.
+ * Pieces from sheets: rectangles by straight cuts, and templates that are the same many times in rows that lie close, each row
+ * cut out straight and then cut round, where that buys or wastes less than their boxes do.
  */
 export function planSheets(task: SheetTask): SheetPlan {
-  const wanted = task.pieces.filter(
-    ({ count, lengthMm, widthMm }) => count > 0 && lengthMm > 0 && widthMm > 0,
-  );
-  const fits = (piece: SheetPiece) =>
-    task.stocks.some(
-      ({ lengthMm, widthMm }) =>
-        waysIn(
-          piece,
-          { xMm: 0, yMm: 0, lengthMm: lengthMm - 2 * task.marginMm, widthMm: widthMm - 2 * task.marginMm },
-          task,
-        ).length > 0,
-    );
-  const possible = wanted.filter(fits);
-  const tooLarge = wanted.filter((piece) => !fits(piece));
-  const plans = [
-    ...rulesFor(possible).map((rule) => placeOnSheets(task, rule)),
-    ...(oneSizeOnSheets(task, possible) ?? []),
-  ];
-  const [best] = plans.map((plan) => scored(task, plan)).toSorted(byScore);
-  const bought = best?.bought ?? 0;
-  return {
-    sheets: best?.plan.sheets ?? [],
-    notCut: [...tooLarge, ...(best?.plan.left ?? [])],
-    bought,
-    atLeastBought: Math.min(bought, leastBought(task, possible)),
-    wasteMm2: Math.round(best?.wasteMm2 ?? 0),
-    cuts: best?.cuts ?? 0,
-  };
+  const inBoxes = withWaste(planRectangles(task), task, new Map());
+  let best = inBoxes;
+  let [pieces, blocks] = [task.pieces, new Map<string, TemplateBlock>()];
+  const templates = task.pieces
+    .filter(({ outline, count }) => outline && count > 1)
+    .toSorted((a, b) => b.lengthMm * b.widthMm * b.count - a.lengthMm * a.widthMm * a.count)
+    .slice(0, MOST_TEMPLATES);
+  for (const template of templates) {
+    for (const rows of rowsOf(template, task)) {
+      const [nestedPieces, nestedWith] = [
+        [...pieces.filter((piece) => piece !== template), ...rows.pieces],
+        new Map([...blocks, ...rows.blocks]),
+      ];
+      const plan = withWaste(planRectangles({ ...task, pieces: nestedPieces }), task, nestedWith);
+      if (!isBetter(plan, best)) continue;
+      best = plan;
+    }
+    // What is found for one stays while the next is looked at.
+    const kept = [...best.blocks].filter(([, block]) => block.piece === template);
+    if (kept.length === 0) continue;
+    blocks = new Map([...blocks, ...kept]);
+    pieces = [...pieces.filter((piece) => piece !== template), ...asPieces(template, kept)];
+  }
+  // What rows could do with no less of is no bound: templates could lie otherwise.
+  const atLeastBought = Math.min(inBoxes.atLeastBought, best.bought);
+  return { ...best, atLeastBought, notCut: unnested(best) };
 }
 
-interface Scored {
-  readonly plan: PlacedOnSheets;
-  readonly leftMm2: number;
-  readonly bought: number;
-  readonly wasteMm2: number;
-  readonly cuts: number;
+/** So many alike rows and, of what is over, a shorter one of the same kind or boxes. */
+function rowsOf(template: SheetPiece, task: SheetTask) {
+  const all = nestedBlocks(template, template.outline ?? [], task);
+  return all
+    .filter(({ places }) => places.length <= template.count)
+    .map((block) => {
+      const rows = Math.floor(template.count / block.places.length);
+      const over = template.count - rows * block.places.length;
+      const shorter = all.find((other) => other.places.length === over && isOneKind(other, block));
+      const blocks = new Map<string, TemplateBlock>([
+        [keyOf(template, block.places.length, 0), { ...block, piece: template }],
+        ...(shorter ? [[keyOf(template, over, 1), { ...shorter, piece: template }] as const] : []),
+      ]);
+      return { blocks, pieces: asPieces(template, [...blocks]) };
+    });
 }
 
-const areaMm2 = ({ lengthMm, widthMm, count }: SheetPiece): number => lengthMm * widthMm * count;
+type Row = Pick<TemplateBlock, 'lengthMm' | 'widthMm' | 'places'>;
 
-const scored = (task: SheetTask, plan: PlacedOnSheets): Scored => ({
-  plan,
-  leftMm2: plan.left.reduce((sum, piece) => sum + areaMm2(piece), 0),
-  bought: plan.sheets.filter(({ isBought }) => isBought).length,
-  wasteMm2: plan.sheets.reduce((sum, sheet) => sum + wasteOfSheet(sheet, task), 0),
-  cuts: plan.sheets.reduce((sum, { root }) => sum + cutsOfSheet(root), 0),
-});
+/** Both along or both across, and both with every other on its head or neither. */
+const isOneKind = (a: Row, b: Row): boolean =>
+  (a.places[1]?.xMm === 0) === (b.places[1]?.xMm === 0) &&
+  a.places[1]?.isHalfTurned === b.places[1]?.isHalfTurned;
 
-const byScore = (a: Scored, b: Scored): number =>
-  a.leftMm2 - b.leftMm2 || a.bought - b.bought || a.wasteMm2 - b.wasteMm2 || a.cuts - b.cuts;
+const keyOf = ({ key }: SheetPiece, count: number, at: number): string => `${key} row ${at} ${count}`;
 
-const MEASURES: readonly ((piece: SheetPiece) => number)[] = [
-  ({ lengthMm, widthMm }) => lengthMm * widthMm,
-  ({ lengthMm, widthMm }) => Math.max(lengthMm, widthMm),
-  ({ lengthMm, widthMm }) => Math.min(lengthMm, widthMm),
-  ({ lengthMm }) => lengthMm,
-  ({ widthMm }) => widthMm,
-];
-
-function rulesFor(pieces: readonly SheetPiece[]): PlacingRule[] {
-  const orders = MEASURES.map((measure) => pieces.toSorted((a, b) => measure(b) - measure(a)));
-  const wheres = ['least-area', 'least-side', 'first'] as const;
-  const parteds = ['larger-whole', 'across', 'along'] as const;
-  const random = seeded(pieces.length + 1);
-  const shuffled = Array.from({ length: pieces.length > 1 ? SHUFFLED : 0 }, (_, at): PlacingRule => {
-    const weights = new Map(
-      pieces.map((piece) => [piece, areaMm2({ ...piece, count: 1 }) * (0.5 + random())]),
-    );
-    return {
-      order: pieces.toSorted((a, b) => (weights.get(b) ?? 0) - (weights.get(a) ?? 0)),
-      where: wheres[at % wheres.length] ?? 'first',
-      parted: parteds[at % parteds.length] ?? 'across',
-    };
+/** Rows as rectangles; templates that are over as they are. */
+function asPieces(template: SheetPiece, blocks: readonly (readonly [string, TemplateBlock])[]): SheetPiece[] {
+  let left = template.count;
+  const rows = blocks.map(([key, { lengthMm, widthMm, places }]): SheetPiece => {
+    const count = Math.floor(left / places.length);
+    left -= count * places.length;
+    return { key, lengthMm, widthMm, count };
   });
-  return [
-    ...orders.flatMap((order) =>
-      wheres.flatMap((where) => parteds.map((parted) => ({ order, where, parted }))),
-    ),
-    ...shuffled,
-  ];
+  return [...rows, ...(left > 0 ? [{ ...template, count: left }] : [])];
 }
 
-/** The same numbers again for the same task (Park and Miller 1988). */
-function seeded(seed: number): () => number {
-  let state = seed % 2_147_483_647;
-  return () => {
-    state = (state * 48_271) % 2_147_483_647;
-    return state / 2_147_483_647;
-  };
+/** What is cut round leaves more than straight cuts tell of. */
+function withWaste(plan: SheetPlan, task: SheetTask, blocks: SheetPlan['blocks']): SheetPlan {
+  const byKey = new Map(task.pieces.map((piece) => [piece.key, piece]));
+  const roundMm2 = plan.sheets
+    .flatMap(({ root }) => partsOf(root))
+    .reduce((sum, part) => {
+      if (part.kind !== 'piece') return sum;
+      const block = blocks.get(part.key);
+      const piece = block?.piece ?? byKey.get(part.key);
+      if (!piece?.outline) return sum;
+      const within = outlineMm2(piece.outline) * (block?.places.length ?? 1);
+      return sum + part.area.lengthMm * part.area.widthMm - within;
+    }, 0);
+  return { ...plan, blocks, wasteMm2: plan.wasteMm2 + Math.round(roundMm2) };
 }
 
-/**
- * By area; and of each size by itself, as many as straight cuts give of each sheet, those that are there taken off. A cut is
- * counted with its piece, and once with the sheet.
- */
-function leastBought(task: SheetTask, pieces: readonly SheetPiece[]): number {
-  const { stocks, mayTurn, kerfMm, marginMm } = task;
-  const [bought, ...others] = stocks.filter(({ count }) => count === null);
-  if (!bought || others.length > 0 || pieces.length === 0) return 0;
-  const there = stocks.filter(({ count }) => count !== null);
-  const sheetMm2 = ({ lengthMm, widthMm }: SheetStock) => lengthMm * widthMm;
-  const wantedMm2 = pieces.reduce((sum, piece) => sum + areaMm2(piece), 0);
-  const thereMm2 = there.reduce((sum, stock) => sum + sheetMm2(stock) * (stock.count ?? 0), 0);
-  const byArea = Math.ceil(Math.max(0, wantedMm2 - thereMm2) / sheetMm2(bought) - 1e-9);
-  const most = (piece: SheetPiece, { lengthMm, widthMm }: SheetStock) =>
-    mostOnOneSheet(
-      { lengthMm: piece.lengthMm + kerfMm, widthMm: piece.widthMm + kerfMm },
-      { lengthMm: lengthMm - 2 * marginMm + kerfMm, widthMm: widthMm - 2 * marginMm + kerfMm, mayTurn },
-    );
-  const bySize = pieces.map((piece) => {
-    const alike = pieces.filter(
-      ({ lengthMm, widthMm }) => lengthMm === piece.lengthMm && widthMm === piece.widthMm,
-    );
-    const wanted = alike.reduce((sum, { count }) => sum + count, 0);
-    const onShelf = there.reduce((sum, stock) => sum + most(piece, stock) * (stock.count ?? 0), 0);
-    const onBought = most(piece, bought);
-    return onBought > 0 ? Math.ceil(Math.max(0, wanted - onShelf) / onBought) : 0;
+const leftMm2 = ({ notCut }: SheetPlan): number =>
+  notCut.reduce((sum, { lengthMm, widthMm, count }) => sum + lengthMm * widthMm * count, 0);
+
+const isBetter = (a: SheetPlan, b: SheetPlan): boolean =>
+  (leftMm2(a) - leftMm2(b) || a.bought - b.bought || a.wasteMm2 - b.wasteMm2 || a.cuts - b.cuts) < 0;
+
+/** Rows that no sheet had room for, as the templates in them. */
+const unnested = ({ notCut, blocks }: SheetPlan): SheetPiece[] =>
+  notCut.map((piece) => {
+    const block = blocks.get(piece.key);
+    return block ? { ...block.piece, count: piece.count * block.places.length } : piece;
   });
-  return Math.max(byArea, ...bySize);
-}

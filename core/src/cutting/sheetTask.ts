@@ -1,9 +1,13 @@
+import type { NestedBlock, TemplateOutline } from './nestedBlocks.ts';
+
 /** Alike pieces to be cut from sheet. */
 export interface SheetPiece {
   readonly key: string;
   readonly lengthMm: number;
   readonly widthMm: number;
   readonly count: number;
+  /** Cut round, and no box: it may lie closer to its like. */
+  readonly outline?: TemplateOutline;
 }
 
 /** Sheets or remnants of one size. */
@@ -70,6 +74,13 @@ export interface SheetPlan {
   /** Rests too small to keep, margins, and what the cuts take. */
   readonly wasteMm2: number;
   readonly cuts: number;
+  /** Of pieces that are a row of templates lying close, what is in them, by their key. */
+  readonly blocks: ReadonlyMap<string, TemplateBlock>;
+}
+
+/** Templates of one piece that lie close. */
+export interface TemplateBlock extends NestedBlock {
+  readonly piece: SheetPiece;
 }
 
 const areaOf = ({ lengthMm, widthMm }: Pick<Area, 'lengthMm' | 'widthMm'>): number => lengthMm * widthMm;

@@ -3,6 +3,7 @@ import { countRange, type Pattern } from '../pattern/index.ts';
 import { type StockUnit, unitOfFinding } from '../shelf/index.ts';
 import type { CutEstimate } from './cuts/estimateCuts.ts';
 import type { ExactCut } from './cuts/lengths.ts';
+import { boxOfTemplate, type TemplatePoints, templateOfCut } from './cuts/templateOutline.ts';
 import type { Wool } from './wool.ts';
 
 /** Alike pieces of one cut, for one make. */
@@ -13,6 +14,18 @@ export interface CutPiece {
   /** As it is read: length, or length and width. */
   readonly sizes: readonly Length[];
   readonly count: number;
+  /** It is cut round by a template; null: straight. */
+  readonly outline: TemplatePoints | null;
+}
+
+/** What it takes where it is cut: of a template its own box, for nothing of it is rounded up; else as it is cut. */
+export function sizeToCut({ cut, outline }: Pick<CutPiece, 'cut' | 'outline'>): {
+  readonly lengthMm: number;
+  readonly widthMm: number;
+  readonly outline?: TemplatePoints;
+} {
+  if (outline) return { ...boxOfTemplate(outline), outline };
+  return { lengthMm: cut.lengthMm, widthMm: cut.kind === 'piece' ? cut.widthMm : 0 };
 }
 
 /** One finding in one make: pieces, metres or cm². */
@@ -64,7 +77,9 @@ export function estimateFindings(
   }
   for (const { findingId, stockAmount, cutId, name, cut, sizes, count } of cuts) {
     const isCut = cut !== null && stockAmount !== null;
-    add(findingId, stockAmount, stockAmount, isCut ? [{ cutId, name, cut, sizes, count }] : []);
+    const written = pattern.cuts.find(({ id }) => id === cutId);
+    const outline = written ? templateOfCut(written) : null;
+    add(findingId, stockAmount, stockAmount, isCut ? [{ cutId, name, cut, sizes, count, outline }] : []);
   }
   return [...totals].flatMap(([findingId, total]) => {
     const finding = findings.get(findingId);

@@ -14,6 +14,7 @@ export {
 } from './estimatePattern.ts';
 export { forMakes } from './forMakes.ts';
 export { HAIR_G_PER_M2, hairMass } from './hair.ts';
+export { sizeToCut } from './estimateFindings.ts';
 export { type SheetPiece } from './sheetPieces.ts';
 export { handsMeasures, type HandsMeasure } from './handsMeasures.ts';
 export { shareVolume, type LayerRequest } from './layers.ts';

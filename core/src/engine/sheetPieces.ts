@@ -1,6 +1,7 @@
 import { countRange, isWool, mmOrNull, type Part, type Pattern, type Use } from '../pattern/index.ts';
 import type { Solid } from '../shapes/index.ts';
 import type { Fibre } from '../shelf/index.ts';
+import { boxOfTemplate, type TemplatePoints, templateOf } from './cuts/templateOutline.ts';
 import type { FibreLookup } from './wool.ts';
 
 /** Felt or pre-felt that is used as wool, as it is cut from its sheet: by the box round it; for one make. */
@@ -12,6 +13,8 @@ export interface SheetPiece {
   readonly lengthMm: number;
   readonly widthMm: number;
   readonly count: number;
+  /** Cut round by its outline; null: its box. */
+  readonly outline: TemplatePoints | null;
 }
 
 const SHEETS: ReadonlySet<Fibre['preparation']> = new Set(['felt', 'pre-felt']);
@@ -44,11 +47,11 @@ export function sheetPiecesOf(
   });
 }
 
-type Box = Pick<SheetPiece, 'lengthMm' | 'widthMm'>;
+type Box = Pick<SheetPiece, 'lengthMm' | 'widthMm' | 'outline'>;
 
 const box = (length: Parameters<typeof mmOrNull>[0], width: Parameters<typeof mmOrNull>[0]): Box | null => {
   const [lengthMm, widthMm] = [mmOrNull(length), mmOrNull(width)];
-  return lengthMm === null || widthMm === null ? null : { lengthMm, widthMm };
+  return lengthMm === null || widthMm === null ? null : { lengthMm, widthMm, outline: null };
 };
 
 /** As its author says it is cut; else by what it is. */
@@ -76,5 +79,7 @@ const FLAT: ReadonlySet<Part['shape']['kind']> = new Set(['flat-ellipse', 'flat-
 function flatBox({ shape }: Part, solid: Solid | undefined): Box | null {
   if (shape.kind === 'patch') return box(shape.length, shape.width);
   if (!FLAT.has(shape.kind) || !solid) return null;
-  return { lengthMm: solid.heightMm, widthMm: solid.widthMm };
+  // Turned by a quarter, not mirrored: its length lies along the sheet.
+  const outline = templateOf(solid.outline().map(([x, y]) => [y, solid.widthMm - x] as const));
+  return { ...boxOfTemplate(outline), outline };
 }

@@ -102,7 +102,9 @@ function takenBy(build: Pattern, cuts: PatternEstimate['cuts']): Taken[] {
     if (!ownCut) return [];
     const amount = stockAmount === null ? null : exactly(stockAmount);
     const step = stepOfCut(build, ownCut);
-    return [{ findingId, step, amount, ...(cut && { piece: { cutId, name, cut, sizes, count } }) }];
+    return [
+      { findingId, step, amount, ...(cut && { piece: { cutId, name, cut, sizes, count, outline: null } }) },
+    ];
   });
   return [...inside, ...setOn, ...cutOff];
 }

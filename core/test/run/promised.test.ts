@@ -136,7 +136,7 @@ describe('to buy is counted in pieces that can be cut', () => {
   });
   test('runs before take their pieces first', () => {
     const wool = woolOf(finding('stock', length(0.3), 0.9));
-    const before = new Map([['stock', { amount: 0.32, pieces: [{ cutId: 'x', name: '', cut: { kind: 'length' as const, lengthMm: 160 }, sizes: [], count: 2 }] }]]);
+    const before = new Map([['stock', { amount: 0.32, pieces: [{ cutId: 'x', name: '', cut: { kind: 'length' as const, lengthMm: 160 }, sizes: [], count: 2, outline: null }] }]]);
     expect(findingsOf(dog([cutOf('stock', { length: mm(160) })], 0), run(2), wool, before)[0]).toMatchObject({ putUps: 1 });
   });
 }); // prettier-ignore

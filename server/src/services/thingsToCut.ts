@@ -1,6 +1,6 @@
 import type { Cutting, CuttingThing } from '@lanakit/core/api';
 import type { PackPieces, PlannedPiece } from '@lanakit/core/cutting';
-import type { CutPiece, SheetPiece } from '@lanakit/core/engine';
+import { type CutPiece, type SheetPiece, sizeToCut } from '@lanakit/core/engine';
 import { findingsTaken, type Run, sheetPiecesOfRun } from '@lanakit/core/run';
 import { type Finding, sheetOfFibre, thereToCut } from '@lanakit/core/shelf';
 import type { Store } from '../db/index.ts';
@@ -90,18 +90,20 @@ function wantedBy(store: Store, runs: readonly Run[]): Map<string, Wanted> {
 
 const keyOf = (...of: readonly (string | number)[]): string => of.join('|').slice(0, 200);
 
-function pieceOf(run: Run, { cutId, name, cut }: CutPiece): PlannedPiece {
-  const widthMm = cut.kind === 'piece' ? cut.widthMm : 0;
+function pieceOf(run: Run, piece: CutPiece): PlannedPiece {
+  const { lengthMm, widthMm, outline } = sizeToCut(piece);
   return {
-    key: keyOf(run.id, cutId, cut.lengthMm, widthMm),
-    name: name === '' ? 'piece' : name,
+    key: keyOf(run.id, piece.cutId, lengthMm, widthMm),
+    name: piece.name === '' ? 'piece' : piece.name,
     runId: run.id,
-    lengthMm: cut.lengthMm,
+    lengthMm,
     widthMm,
+    ...(outline && { outline: outline.map(([x, y]) => [x, y] as [number, number]) }),
   };
 }
 
-const sheetPieceOf = (run: Run, { useId, name, lengthMm, widthMm }: SheetPiece): PlannedPiece => ({
+const sheetPieceOf = (run: Run, { useId, name, lengthMm, widthMm, outline }: SheetPiece): PlannedPiece => ({
+  ...(outline && { outline: outline.map(([x, y]) => [x, y] as [number, number]) }),
   key: keyOf(run.id, useId, lengthMm, widthMm),
   name: name === '' ? 'piece' : name,
   runId: run.id,

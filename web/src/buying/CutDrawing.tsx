@@ -34,7 +34,14 @@ export function CutDrawing({ stock, longestMm, numberOf, colour }: CutDrawingPro
         const isPiece = part.kind === 'piece';
         return (
           <g key={at}>
-            {(isPiece || part.isKept) && (
+            {isPiece && part.outline && (
+              <polygon
+                points={part.outline.map(([px, py]) => `${px * scale},${py * scale}`).join(' ')}
+                className={styles.piece}
+                fill={colour ?? 'var(--chosen)'}
+              />
+            )}
+            {((isPiece && !part.outline) || part.isKept) && (
               <rect
                 x={x}
                 y={y}

@@ -1,6 +1,6 @@
 import { keepFew, wholeUp } from '../../base/index.ts';
 import { CUTTING_TERMS, fewestLengths, planSheets, type SheetTask } from '../../cutting/index.ts';
-import type { CutPiece } from '../../engine/index.ts';
+import { type CutPiece, sizeToCut } from '../../engine/index.ts';
 import { type Finding, putUpAmount, thereToCut, wantingOf } from '../../shelf/index.ts';
 
 /** What runs before take of one thing: an amount in its unit, and what of it is cut to size. */
@@ -128,10 +128,12 @@ function sheetsToBuy(
 ): ToBuy {
   const { wholes, offcuts, cutPieces } = thereToCut(finding);
   const { terms = CUTTING_TERMS } = finding.cutFrom ?? {};
-  const sizes = pieces.flatMap(({ cut, count }) => (cut.kind === 'piece' ? [{ ...cut, count }] : []));
+  const sizes = pieces.flatMap((piece) =>
+    piece.cut.kind === 'piece' ? [{ ...sizeToCut(piece), count: piece.count }] : [],
+  );
   const sheet = { lengthMm: sheetLengthMm, widthMm: sheetWidthMm };
   const task: SheetTask = {
-    pieces: sizes.map(({ lengthMm, widthMm, count }, at) => ({ key: String(at), lengthMm, widthMm, count })),
+    pieces: sizes.map((size, at) => ({ key: String(at), ...size })),
     stocks: [
       { key: 'bought', ...sheet, count: null },
       { key: 'whole', ...sheet, count: wholes },
@@ -149,7 +151,10 @@ function sheetsToBuy(
   if (first)
     return tooLarge(
       pieces,
-      ({ cut }) => cut.kind === 'piece' && cut.lengthMm === first.lengthMm && cut.widthMm === first.widthMm,
+      (piece) => {
+        const { lengthMm, widthMm } = sizeToCut(piece);
+        return lengthMm === first.lengthMm && widthMm === first.widthMm;
+      },
       [sheetLengthMm, sheetWidthMm],
     );
   return { kind: 'fewest', count: plan.bought, isProven: plan.atLeastBought === plan.bought };
