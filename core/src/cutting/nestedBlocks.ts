@@ -1,21 +1,4 @@
-import type { SheetPiece } from './sheetTask.ts';
-
-/** A template as it is cut round, mm from the corner of its box, y down. */
-export type TemplateOutline = readonly (readonly [x: number, y: number])[];
-
-/** A rectangle in which templates lie close: cut out straight, and then each cut round. */
-export interface NestedBlock {
-  readonly lengthMm: number;
-  readonly widthMm: number;
-  readonly places: readonly TemplatePlace[];
-}
-
-/** The corner of a template’s box in its block; half turned where it stands on its head. */
-interface TemplatePlace {
-  readonly xMm: number;
-  readonly yMm: number;
-  readonly isHalfTurned: boolean;
-}
+import type { NestedBlock, SheetPiece, TemplateOutline, TemplatePlace } from './sheetTask.ts';
 
 interface Nesting {
   /** Without nap a template may stand on its head. */

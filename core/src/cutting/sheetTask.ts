@@ -1,4 +1,19 @@
-import type { NestedBlock, TemplateOutline } from './nestedBlocks.ts';
+/** A template as it is cut round, mm from the corner of its box, y down. */
+export type TemplateOutline = readonly (readonly [x: number, y: number])[];
+
+/** A rectangle in which templates lie close: cut out straight, and then each cut round. */
+export interface NestedBlock {
+  readonly lengthMm: number;
+  readonly widthMm: number;
+  readonly places: readonly TemplatePlace[];
+}
+
+/** The corner of a template’s box in its block; half turned where it stands on its head. */
+export interface TemplatePlace {
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly isHalfTurned: boolean;
+}
 
 /** Alike pieces to be cut from sheet. */
 export interface SheetPiece {

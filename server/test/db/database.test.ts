@@ -20,6 +20,7 @@ import {
   OWN_RIGHTS,
   type Pattern,
   isWool,
+  PATTERN_FORMAT,
 } from '@lanakit/core/pattern';
 import { blankSeat, checkRun, RunInput } from '@lanakit/core/run';
 import { BLANK_TOOL, byGauge, checkFibre, type Fibre } from '@lanakit/core/shelf';
@@ -93,6 +94,7 @@ const BARE_FOURTH = JSON.stringify({
   swaps: [],
   parts: [],
   joins: [],
+  cuts: [],
   findings: [],
   steps: [],
   shared: [],
@@ -228,7 +230,7 @@ describe('migrations', () => {
     const store = createStore(opened.db);
     const expected = [{ kind: 'fibre', fibreId: 'g' }, { kind: 'finding', findingId: 'bead' }, { kind: 'fibre', fibreId: null }];
     for (const document of [store.patterns.find('p')?.document, store.patterns.findRevision('r')?.document]) {
-      expect(document?.formatVersion).toBe(10);
+      expect(document?.formatVersion).toBe(PATTERN_FORMAT);
       expect(document?.swaps.map(({ to }) => to)).toEqual(expected);
     }
     expect(Object.fromEntries(store.shelf.tools().map(({ id, standsFor }) => [id, standsFor]))).toEqual({ pad: 'surface', snips: 'scissors', loom: null });
