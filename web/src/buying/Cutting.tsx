@@ -130,6 +130,7 @@ function Terms({ terms, by }: TermsProps) {
       {field('offcutFromMm', 'Keep what is left from')}
       {by === 'length' && (
         <Checkbox
+          className={styles.together ?? ''}
           checked={terms.keepsPacksTogether === true}
           onChange={(event) => set({ keepsPacksTogether: event.target.checked })}
         >

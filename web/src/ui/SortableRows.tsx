@@ -70,8 +70,12 @@ export function SortableRows({ noun, rows, openId, renderRow, renderBefore, ...a
     if (refocusId.current !== null) headIn(list.current, refocusId.current)?.focus();
     refocusId.current = null;
   }, [rows]);
+  const firstId = useRef(rows[0]?.id ?? null);
   useEffect(() => {
-    if (openId === null) return;
+    const isAtTop = firstId.current === openId;
+    firstId.current = null;
+    // Opened with its first row open nothing has to be scrolled to, and asking would lay the page out once more.
+    if (openId === null || isAtTop) return;
     rowIn(list.current, openId)?.scrollIntoView({ block: 'nearest' });
   }, [openId]);
   const onDragEnd = ({ active, over }: DragEndEvent) => {
