@@ -1,7 +1,6 @@
 import { defaultBuild } from '../build/index.ts';
 import { estimatePattern, type Wool } from '../engine/index.ts';
-import { enclosureFit, isGoingIn, proportionsOf } from '../figure/index.ts';
-import { placeFigure } from '../placing/index.ts';
+import { enclosureFit, isGoingIn, proportionsOf, putTogether } from '../figure/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 
 /** Something its author wants of a figure that it does not come to. */
@@ -14,7 +13,7 @@ export function figureWantFaults(pattern: Pattern, wool: Wool): FigureWantFault[
   if (pattern.proportions.length === 0 && pattern.enclosures.length === 0) return [];
   const build = defaultBuild(pattern);
   const estimate = estimatePattern(build, wool);
-  const figure = placeFigure(build, estimate);
+  const { figure } = putTogether(build, estimate, wool.findings);
   return [
     ...proportionsOf(figure, build, estimate).flatMap((told): FigureWantFault[] =>
       told.kind === 'told' && told.isBroken

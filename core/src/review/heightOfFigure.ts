@@ -1,7 +1,6 @@
 import { defaultBuild } from '../build/index.ts';
 import { estimatePattern, type Wool } from '../engine/index.ts';
-import { heightAgainst } from '../figure/index.ts';
-import { placeFigure } from '../placing/index.ts';
+import { heightAgainst, putTogether } from '../figure/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 
 /** A stated height that the figure, put together as its author says, does not come to. */
@@ -18,7 +17,7 @@ export function figureHeightFault(pattern: Pattern, wool: Wool): FigureHeightFau
   if (finishedHeight === null || joins.length === 0 || joins.some(({ placement }) => placement === null))
     return null;
   const build = defaultBuild(pattern);
-  const figure = placeFigure(build, estimatePattern(build, wool));
+  const { figure } = putTogether(build, estimatePattern(build, wool), wool.findings);
   if (figure.notPlaced.length > 0) return null;
   const against = heightAgainst(figure, build);
   return against?.kind === 'told' && against.isOff

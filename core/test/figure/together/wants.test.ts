@@ -48,6 +48,23 @@ const proportion = (more: Partial<Proportion> = {}): Proportion => ({
   ...more,
 });
 
+test('a stated height is held against all of the figure, what hangs from it too', () => {
+  const cord = (finishedHeightMm: number) =>
+    snowman({
+      finishedHeight: mm(finishedHeightMm),
+      cuts: [
+        {
+          ...(blankCut('c', 'cord') as Extract<Pattern['cuts'][number], { kind: 'cord' }>),
+          drop: mm(45),
+          seat: { partId: 'body', runs: 'down', hangBy: null, placement: placement('each', [straightOut(0, 0)]) },
+        },
+      ],
+    });
+  const codes = (build: Pattern) => remarksOf(build, WOOL).map(({ code }) => code);
+  expect(codes(cord(140))).not.toContain('height_off_figure');
+  expect(codes(cord(95))).toContain('height_off_figure');
+}); // prettier-ignore
+
 describe('proportions', () => {
   const toldOf = (build: Pattern) => {
     const { estimate, figure } = togetherOf(build);
