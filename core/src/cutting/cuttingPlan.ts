@@ -57,7 +57,8 @@ export const checkCuttingTerms = (terms: CuttingTerms): BaseProblem[] =>
 const CUT_SOURCES = ['whole', 'rest', 'offcut', 'bought'] as const;
 
 /** Corners of what is cut round, mm on its sheet, or of a piece from the corner of its box. */
-const Outline = Type.Array(Type.Tuple([Mm, Mm]), { minItems: 3, maxItems: 600 });
+const Corner = Type.Unsafe<[number, number]>(Type.Array(Mm, { minItems: 2, maxItems: 2 }));
+const Outline = Type.Array(Corner, { minItems: 3, maxItems: 600 });
 
 const CutPart = Type.Object(
   {

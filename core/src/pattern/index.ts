@@ -87,6 +87,7 @@ export {
   PatternPicture,
   TechniqueUse,
   type Level,
+  type MeantSo,
 } from './document/pattern.ts';
 export { parseMinutes, showTypedMinutes } from './document/parseMinutes.ts';
 export { stepOfCut, stepOfFinding, stepOfInsert } from './document/stepOfThing.ts';

@@ -107,7 +107,6 @@ export {
   STATE_WORDS,
   STRENGTH_WORDS,
   STROKE_WORDS,
-  remarkWords,
 } from './writingWords.ts';
 export { choiceWords } from './choiceWords.ts';
 export { minutesWords } from './minutesWords.ts';
@@ -165,3 +164,4 @@ export { allTerms, type TermId, termOf, termOfLabel } from './glossary.ts';
 export { papersOfRun } from './papersOfRun.ts';
 export { RUN_STATE_WORDS, wantsWords } from './runStateWords.ts';
 export { changeOfRunWords } from './runFieldWords.ts';
+export { remarkWords } from './remarkWords.ts';

@@ -1,5 +1,3 @@
-import { enclosureName, measuredWords } from './figureWords.ts';
-import { showSizeMm } from '../base/index.ts';
 import type { Need } from '../needles/index.ts';
 import type {
   ActKind,
@@ -14,7 +12,6 @@ import type {
   StepPlace,
   Stroke,
 } from '../pattern/index.ts';
-import type { Remark } from '../review/index.ts';
 import type { ToolKey } from '../shelf/index.ts';
 import type { LevelMeasure, OrderLink, OrderReason } from '../writing/index.ts';
 import { joinWords } from './cutWords.ts';
@@ -201,74 +198,3 @@ export const MEASURE_WORDS: Readonly<Record<LevelMeasure, string>> = {
   joins: 'joins',
   minutes: 'minutes',
 };
-
-/** What its author wants of a figure and does not get, and the mend. */
-function wantWords(
-  want: Extract<Remark, { code: 'proportion_off' | 'enclosure_too_small' }>,
-  pattern: Pattern,
-): string {
-  if (want.code === 'enclosure_too_small') {
-    const enclosure = pattern.enclosures.find(({ id }) => id === want.enclosureId);
-    return `The figure does not go into ${enclosure ? enclosureName(enclosure) : 'what it is for'}. Make it smaller, or say how large that is.`;
-  }
-  const proportion = pattern.proportions.find(({ id }) => id === want.proportionId);
-  const of = proportion
-    ? `${measuredWords(proportion.a, pattern)} to ${measuredWords(proportion.b, pattern)}`
-    : 'A proportion';
-  return `${of} is no longer as it is wanted. Change one of the two, or what is wanted, in Together.`;
-}
-
-/** What a reader would stumble over, and the mend. */
-export function remarkWords(finding: Remark, pattern: Pattern): string {
-  const slot = (id: string) => pattern.slots.find((candidate) => candidate.id === id)?.name ?? 'a slot';
-  switch (finding.code) {
-    case 'part_never_made':
-      return 'No step makes it. Add one, or say which step does.';
-    case 'part_never_joined':
-      return 'No step and no join fastens it. Say what it is joined to.';
-    case 'join_never_made':
-      return 'No step makes this join. Add it to the step that does.';
-    case 'step_empty':
-      return 'Nothing is written. Say what to do.';
-    case 'needle_not_said':
-      return 'No needle is named, and its stage has none. Choose one.';
-    case 'minutes_not_said':
-      return 'No minutes at your pace yet.';
-    case 'waiting_not_said':
-      return 'Something sets or dries: say how long.';
-    case 'check_without_remedy':
-      return 'A check needs what passes, and what to do when it does not.';
-    case 'order_broken':
-      return `Out of order: ${linkWords(finding.link, pattern)}.`;
-    case 'sides_not_said':
-      return 'Left or right, and nobody has said whose. Say it once, under About.';
-    case 'value_never_allowed': {
-      const option = pattern.options.find(({ id }) => id === finding.optionId);
-      const value = option?.values.find(({ id }) => id === finding.valueId);
-      return `“${value?.name ?? ''}” of ${option?.name ?? 'an option'} can never be chosen: its limits forbid it in every build.`;
-    }
-    case 'slot_rule_broken': {
-      const { rule } = finding;
-      const where =
-        pattern.colourways.find(({ id }) => id === rule.colourwayId)?.name ?? 'the pattern as written';
-      return `${slot(rule.slotId)} is not ${rule.is} than ${slot(rule.thanSlotId)} in ${where}. Choose another fibre.`;
-    }
-    case 'tool_not_listed':
-      return `A step uses it, and it is left off the list: ${needName(finding)}.`;
-    case 'tool_not_used':
-      return `Listed, and no step speaks of it: ${needName(finding)}.`;
-    case 'height_under_part':
-      return `The finished height is less than this, its largest part, is thick (${showSizeMm(finding.leastMm, pattern.lengthUnit)}). One of the two is not so.`;
-    case 'height_over_parts':
-      return `The finished height is more than all its parts on end (${showSizeMm(finding.mostMm, pattern.lengthUnit)}). One of them is not so.`;
-    case 'height_off_figure':
-      return `Put together the figure is ${showSizeMm(finding.heightMm, pattern.lengthUnit)} high, and ${showSizeMm(finding.statedMm, pattern.lengthUnit)} is stated. Move its pieces, or say its height.`;
-    case 'proportion_off':
-    case 'enclosure_too_small':
-      return wantWords(finding, pattern);
-    case 'adapt_not_granted':
-      return 'It is derived from another’s design, and leave to change it is not recorded.';
-    case 'credit_missing':
-      return 'It is not your own design. Say what has to be printed as credit.';
-  }
-}

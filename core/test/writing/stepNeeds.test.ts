@@ -184,7 +184,11 @@ describe('tools', () => {
 
 describe('what a reader stumbles over', () => {
   const codes = (pattern: Pattern) => remarksOf(pattern, WOOL).map(({ code }) => code);
-  const whole = [step('m', 'make', ['body']), step('l', 'make', ['leg']), step('j', 'join', ['leg', 'body'])];
+  const whole = [
+    step('m', 'make', ['body']),
+    step('l', 'make', ['leg']),
+    step('j', 'join', ['leg', 'body'], { stage: 'join' }),
+  ];
   const rows: [name: string, given: Pattern, code: string][] = [
     ['a part nobody makes', legged([whole[0] ?? step('', 'make')]), 'part_never_made'],
     ['a part nothing fastens', legged(whole.slice(0, 2), { joins: [] }), 'part_never_joined'],

@@ -19,6 +19,7 @@ export const BLANK_WRITING = {
   colourways: [],
   swaps: [],
   pictures: [],
+  meant: [],
   prerequisites: '',
   sidesSeen: null,
   rights: OWN_RIGHTS,

@@ -171,6 +171,18 @@ export const TechniqueUse = Type.Object(
 );
 export type TechniqueUse = Static<typeof TechniqueUse>;
 
+/** A remark of the review that its author has looked at and means so; asked again when what it is of has another stamp. */
+export const MeantSo = Type.Object(
+  {
+    code: Type.String({ maxLength: 60 }),
+    of: Type.String({ maxLength: 200 }),
+    stamp: Type.String({ maxLength: 40 }),
+    reason: Type.String({ maxLength: 300 }),
+  },
+  strict,
+);
+export type MeantSo = Static<typeof MeantSo>;
+
 /** Whose left and right it is; null: nobody has said. */
 const SIDES_SEEN = ['figure', 'viewer'] as const;
 
@@ -225,6 +237,8 @@ export const Pattern = Type.Object(
     colourways: Type.Array(Colourway, { maxItems: 40 }),
     swaps: Type.Array(Swap, { maxItems: 60 }),
     pictures: Type.Array(PatternPicture, { maxItems: 200 }),
+    /** What the review finds and its author means so. */
+    meant: Type.Array(MeantSo, { maxItems: 400 }),
     /** What one should have made or know before. */
     prerequisites: Type.String({ maxLength: 600 }),
     sidesSeen: orUnknown(oneOf(SIDES_SEEN)),

@@ -1,159 +1,35 @@
-import type { Shape } from '../../shapes/index.ts';
-import { byGauge, type Firmness } from '../../shelf/index.ts';
+import { byGauge } from '../../shelf/index.ts';
 import type { Amount } from '../document/amount.ts';
 import { BLANK_STEP, BLANK_WRITING } from '../document/blank.ts';
 import type { Cut } from '../document/cut.ts';
-import type { Join } from '../document/join.ts';
 import type { Swap } from '../document/option.ts';
-import type { FindingUse, Level, Part, Pattern, SharedWeight, TechniqueUse } from '../document/pattern.ts';
+import type { Pattern } from '../document/pattern.ts';
 import { OWN_RIGHTS } from '../document/rights.ts';
 import type { Stage } from '../document/stage.ts';
-import type { PLAIN_ACTS, Step } from '../document/step.ts';
+import type { Step } from '../document/step.ts';
 import { blankUse, isWool, type Use, type WoolUse } from '../document/use.ts';
 
-type PlainAct = (typeof PLAIN_ACTS)[number];
-
-/** A part as the first format had it: one core, one coat. */
-interface PartOfFirst {
-  readonly id: string;
-  readonly name: string;
-  readonly shape: Shape;
-  readonly count: number;
-  readonly firmness: Firmness;
-  readonly core: { readonly fibreId: string | null };
-  readonly coat: { readonly fibreId: string | null } | null;
-}
-
-/** A union without some fields, member by member. */
-type Without<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never;
-
-/** An amount as the first four formats had it: of lengths no ranges, locks all alike. */
-type AmountOfFourth =
-  | Without<Exclude<Amount, { form: 'locks' }>, 'highLength' | 'highWidth'>
-  | { readonly form: 'locks'; readonly count: number | null; readonly eachG: number | null };
-type UseOfFourth = Without<UseOfSeventh, 'alsoSaid' | 'amount' | 'wordsSizeFraction'> & {
-  readonly amount?: AmountOfFourth | null;
-};
-type PartOfFourth = Omit<
-  PartOfSeventh,
-  'uses' | 'sample' | 'margin' | 'thinLayers' | 'holdsThickness' | 'endsApart'
-> & {
-  readonly uses: readonly UseOfFourth[];
-  readonly sample: Omit<NonNullable<Part['sample']>, 'sizeFraction'> | null;
-};
-type JoinOfFourth = Omit<JoinOfSeventh, 'looseEnd' | 'cover'> & {
-  readonly cover: Omit<NonNullable<Join['cover']>, 'wordsSizeFraction'> | null;
-  readonly looseEnd: Pick<NonNullable<Join['looseEnd']>, 'partId' | 'length'> | null;
-};
-type StepOfFourth = Omit<Step, 'areMinutesEach'>;
-
-type TechniqueUseOfFifth = Omit<TechniqueUse, 'rights'> & { readonly credit: string };
-
-/** A use, a join, a part, a finding as the first seven formats had them: nothing has a place. */
-type UseOfSeventh = Without<Use, 'placement'>;
-type PartOfSeventh = Omit<Part, 'placement' | 'uses'> & { readonly uses: readonly UseOfSeventh[] };
-type JoinOfSeventh = Omit<JoinOfNinth, 'placement' | 'slot'>;
-type FindingUseOfSeventh = Omit<FindingUse, 'placement'>;
-
-/** Something cut as the first ten formats had it: set on nothing. */
-type CutOfTenth = Without<Cut, 'seat'>;
-
-/** A document of the tenth: what is cut for a figure has no place on it. */
-type PatternOfTenth = Omit<Pattern, 'formatVersion' | 'cuts'> & {
-  readonly formatVersion: 10;
-  readonly cuts: readonly CutOfTenth[];
-};
-
-/** A document of the ninth: joins as wide as what is set on is thick. */
-type PatternOfNinth = Omit<PatternOfTenth, 'formatVersion' | 'joins'> & {
-  readonly formatVersion: 9;
-  readonly joins: readonly JoinOfNinth[];
-};
-type JoinOfNinth = Omit<Join, 'acrossBy'>;
-
-/** A document of the eighth: nothing is to stay in proportion or to go into anything, no step is drawn, nothing has a slot or a pose. */
-type PatternOfEighth = Omit<
+import type {
+  PlainAct,
+  PartOfFirst,
+  AmountOfFourth,
+  UseOfFourth,
+  UseOfSeventh,
+  PatternOfTenth,
   PatternOfNinth,
-  'formatVersion' | 'poses' | 'proportions' | 'enclosures' | 'drawnStepIds' | 'joins'
-> & {
-  readonly formatVersion: 8;
-  readonly joins: readonly Omit<JoinOfNinth, 'slot'>[];
-};
-
-/** A document of the seventh: pieces side by side. */
-type PatternOfSeventh = Omit<PatternOfEighth, 'formatVersion' | 'parts' | 'joins' | 'findings' | 'stance'> & {
-  readonly formatVersion: 7;
-  readonly parts: readonly PartOfSeventh[];
-  readonly joins: readonly JoinOfSeventh[];
-  readonly findings: readonly FindingUseOfSeventh[];
-};
-
-type SwapOfSixth = Omit<Swap, 'to'> & { readonly toItemId: string | null };
-
-/** A document of the sixth: wool was swapped for wool, and a thing for a thing. */
-type PatternOfSixth = Omit<PatternOfSeventh, 'formatVersion' | 'swaps'> & {
-  readonly formatVersion: 6;
-  readonly swaps: readonly SwapOfSixth[];
-};
-
-/** A document of the fifth: one unit on paper, of a technique its credit alone. */
-type PatternOfFifth = Omit<PatternOfSixth, 'formatVersion' | 'showsBothUnits' | 'techniques'> & {
-  readonly formatVersion: 5;
-  readonly techniques: readonly TechniqueUseOfFifth[];
-};
-
-/** A document of the fourth: a number for every amount, minutes of all repeats together. */
-type PatternOfFourth = Omit<
+  PatternOfEighth,
+  PatternOfSeventh,
+  PatternOfSixth,
   PatternOfFifth,
-  'formatVersion' | 'parts' | 'joins' | 'steps' | 'shared' | 'grants' | 'weighedMakeG'
-> & {
-  readonly formatVersion: 4;
-  readonly parts: readonly PartOfFourth[];
-  readonly joins: readonly JoinOfFourth[];
-  readonly steps: readonly StepOfFourth[];
-  readonly shared: readonly Omit<SharedWeight, 'highG'>[];
-};
-
-/** A step of the third format: its own needle was a gauge and nothing more. */
-type StepOfThird = Omit<StepOfFourth, 'needle'> & { readonly needle: NeedleOfThird };
-type NeedleOfThird = { readonly by: 'stage' | 'none' } | { readonly by: 'gauge'; readonly gauge: number };
-
-/** A document of the third: everything about the writing, a gauge for each stage. */
-type PatternOfThird = Omit<PatternOfFourth, 'formatVersion' | 'school' | 'stageNeedles' | 'steps'> & {
-  readonly formatVersion: 3;
-  readonly steps: readonly StepOfThird[];
-  readonly stageNeedles: readonly { readonly stage: Stage; readonly gauge: number }[];
-};
-
-/** A step as the first two formats had it; no needle meant none. */
-interface StepOfSecond {
-  readonly id: string;
-  readonly text: string;
-  readonly partIds: string[];
-  readonly stage: Stage;
-  readonly needle: { readonly gauge: number } | null;
-  readonly minutes: number | null;
-}
-
-type PartOfSecond = Omit<PartOfFourth, 'exactness' | 'hides' | 'outlineRights'>;
-
-type Heading = Pick<Pattern, 'format' | 'title' | 'finishedHeight' | 'lengthUnit'> & {
-  readonly level: Level;
-  readonly steps: readonly StepOfSecond[];
-};
-
-/** A document of the first format. */
-type PatternOfFirst = Heading & {
-  readonly formatVersion: 1;
-  readonly parts: readonly PartOfFirst[];
-};
-
-/** A document of the second: layers, joins, cut lengths; steps that are a text and a needle. */
-type PatternOfSecond = Heading &
-  Pick<PatternOfFourth, 'joins' | 'joinsApart' | 'cuts' | 'findings' | 'shared'> & {
-    readonly formatVersion: 2;
-    readonly parts: readonly PartOfSecond[];
-  };
+  PatternOfFourth,
+  StepOfThird,
+  NeedleOfThird,
+  PatternOfThird,
+  StepOfSecond,
+  PartOfSecond,
+  PatternOfFirst,
+  PatternOfSecond,
+} from './oldFormats.ts';
 
 export type PatternOfAnyFormat =
   | Pattern
@@ -273,6 +149,7 @@ function isOfWool(of: Swap['of'], { parts }: PatternOfSixth): boolean {
 const eleventhFrom = (document: PatternOfTenth): Pattern => ({
   ...document,
   formatVersion: 11,
+  meant: [],
   cuts: document.cuts.map((cut): Cut => ({ ...cut, seat: null })),
 });
 
@@ -342,7 +219,13 @@ export const upgradeNeedle = (needle: NeedleOfThird | Step['needle']): Step['nee
       ? needle
       : { by: needle.by };
 
-const { school: _school, grants: _grants, weighedMakeG: _weighed, ...WRITING_OF_THIRD } = BLANK_WRITING;
+const {
+  school: _school,
+  grants: _grants,
+  weighedMakeG: _weighed,
+  meant: _meant,
+  ...WRITING_OF_THIRD
+} = BLANK_WRITING;
 const { areMinutesEach: _each, ...STEP_OF_SECOND } = BLANK_STEP;
 
 const thirdFrom = (document: PatternOfSecond): PatternOfThird => ({

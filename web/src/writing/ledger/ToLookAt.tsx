@@ -1,7 +1,9 @@
 import { type UnknownReason, warningsOf } from '@lanakit/core/engine';
-import { remarksOf } from '@lanakit/core/review';
+import { type MeantRemark, remarksOf, sortedByMeant, withoutMeant } from '@lanakit/core/review';
 import { ROLE_WORDS, unknownWords, warningWords, remarkWords } from '@lanakit/core/words';
+import { Button } from 'antd';
 import { useDeferredValue, useMemo } from 'react';
+import { RemarkLine } from './RemarkLine.tsx';
 import { buildFindings, remarkPlace, goTo } from './remarkPlaces.ts';
 import { ownerName } from '../../words/ownerWords.ts';
 import { counted } from '../../words/show.ts';
@@ -27,6 +29,32 @@ interface ToLookAtProps {
   onChoosePart: (partId: string) => void;
   onShow: (writing: Writing) => void;
   onOpenStep: (stepId: string) => void;
+}
+
+/** What its author has looked at and means so, with her reason; asked again when she wants it asked. */
+function MeantLines({ meant }: { meant: readonly MeantRemark[] }) {
+  const document = useTable((table) => table.document);
+  const edit = useTable((table) => table.edit);
+  return (
+    <details className={styles.meantList}>
+      <summary>Meant so: {counted(meant.length, 'thing')}</summary>
+      <ul>
+        {meant.map(({ remark, reason }) => (
+          <li key={JSON.stringify(remark)}>
+            <b>{remarkPlace(remark, document)}</b> {remarkWords(remark, document)}
+            {reason !== '' && <span className="quiet"> “{reason}”</span>}{' '}
+            <Button
+              size="small"
+              type="text"
+              onClick={() => edit('meant so', (draft) => void (draft.meant = withoutMeant(document, remark)))}
+            >
+              Ask again
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
 }
 
 interface Line {
@@ -68,16 +96,7 @@ export function ToLookAt({ onChoosePart, onShow, onOpenStep }: ToLookAtProps) {
     return [...unknown, ...warnings];
   }, [estimate, document, shelf, onChoosePart, onShow]);
   const later = useDeferredValue(document);
-  const writing = useMemo((): Line[] => {
-    const shown = remarksOf(later, wool).map((finding, index): Line => ({
-      key: `writing ${index}`,
-      name: remarkPlace(finding, later),
-      words: remarkWords(finding, later),
-      isUnknown: false,
-      go: () => goTo(finding, { onChoosePart, onShow, onOpenStep }),
-    }));
-    return shown;
-  }, [later, wool, onChoosePart, onShow, onOpenStep]);
+  const review = useMemo(() => sortedByMeant(later, remarksOf(later, wool)), [later, wool]);
   const building = useMemo(
     (): Line[] =>
       buildFindings(later, build).map(({ key, name, words, partId }) => ({
@@ -89,11 +108,12 @@ export function ToLookAt({ onChoosePart, onShow, onOpenStep }: ToLookAtProps) {
       })),
     [later, build, onChoosePart, onShow],
   );
-  const lines = [...engine, ...building, ...writing];
-  if (lines.length === 0) return null;
+  const lines = [...engine, ...building];
+  const count = lines.length + review.open.length;
+  if (count + review.meant.length === 0) return null;
   return (
     <section className={styles.settle} aria-label="To look at">
-      <h3 className="amber">To look at: {counted(lines.length, 'thing')}</h3>
+      <h3 className={count > 0 ? 'amber' : ''}>To look at: {counted(count, 'thing')}</h3>
       <ul>
         {lines.map(({ key, name, words, isUnknown, go }) => (
           <li key={key}>
@@ -102,7 +122,15 @@ export function ToLookAt({ onChoosePart, onShow, onOpenStep }: ToLookAtProps) {
             </button>
           </li>
         ))}
+        {review.open.map((remark) => (
+          <RemarkLine
+            key={JSON.stringify(remark)}
+            remark={remark}
+            onGo={() => goTo(remark, { onChoosePart, onShow, onOpenStep })}
+          />
+        ))}
       </ul>
+      {review.meant.length > 0 && <MeantLines meant={review.meant} />}
     </section>
   );
 }

@@ -9,7 +9,21 @@ export function remarkPlace(finding: Remark, pattern: Pattern): string {
   if ('stepId' in finding) return `Step ${pattern.steps.findIndex(({ id }) => id === finding.stepId) + 1}`;
   if ('partId' in finding) return ownerName({ kind: 'part', id: finding.partId }, pattern);
   if ('joinId' in finding) return ownerName({ kind: 'join', id: finding.joinId }, pattern);
+  if ('cutId' in finding) return pattern.cuts.find(({ id }) => id === finding.cutId)?.name || 'Materials';
+  if ('sessionId' in finding)
+    return pattern.sessions.find(({ id }) => id === finding.sessionId)?.name || 'Sessions';
+  if ('pictureId' in finding)
+    return pattern.pictures.find(({ id }) => id === finding.pictureId)?.name || 'Pictures';
   switch (finding.code) {
+    case 'finding_never_put_on':
+      return 'Materials';
+    case 'slot_without_places':
+    case 'colourway_as_written':
+      return 'Options';
+    case 'feature_does_not_fit':
+    case 'figure_falls':
+    case 'figure_hangs_crooked':
+      return 'Together';
     case 'order_broken':
       return 'Order';
     case 'value_never_allowed':
@@ -29,6 +43,13 @@ export function remarkPlace(finding: Remark, pattern: Pattern): string {
   }
 }
 
+const ON_OPTIONS: ReadonlySet<Remark['code']> = new Set<Remark['code']>([
+  'value_never_allowed',
+  'slot_rule_broken',
+  'slot_without_places',
+  'colourway_as_written',
+]);
+
 interface Ways {
   readonly onChoosePart: (partId: string) => void;
   readonly onShow: (writing: Writing) => void;
@@ -41,8 +62,9 @@ export function goTo(finding: Remark, { onChoosePart, onShow, onOpenStep }: Ways
   else if ('partId' in finding) onChoosePart(finding.partId);
   else if ('joinId' in finding) onShow('joins');
   else if (finding.code === 'order_broken') onOpenStep(finding.link.afterId);
-  else if (finding.code === 'value_never_allowed' || finding.code === 'slot_rule_broken') onShow('options');
-  else if (finding.code === 'tool_not_listed' || finding.code === 'tool_not_used') onShow('materials');
+  else if ('cutId' in finding || 'findingUseId' in finding || 'needKey' in finding) onShow('materials');
+  else if ('sessionId' in finding || 'pictureId' in finding) onShow('steps');
+  else if (ON_OPTIONS.has(finding.code)) onShow('options');
   else onShow('about');
 }
 

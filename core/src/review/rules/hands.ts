@@ -1,0 +1,77 @@
+import { isNeedleMissing, LEVELS, workMinutes } from '../../pattern/index.ts';
+import { proposeLevel } from '../../writing/index.ts';
+import type { ReviewContext } from '../context.ts';
+import { rule, stepRule } from '../rule.ts';
+
+const NEEDLE_COLOUR =
+  /\b(?:red|blue|green|yellow|purple|orange|white|black|grey|gray|pink)(?:-handled)? needle\b/i;
+/** Nobody felts a gram firm in less: ours. */
+const MINUTES_PER_GRAM = 0.25;
+/** Of less nobody minds. */
+const LEAST_G = 4;
+
+/** Needles, minutes, and what hands can do. */
+export const HAND_RULES = [
+  stepRule('needle_not_said', 'hands', 'stumble', (step, _at, { pattern }) => isNeedleMissing(step, pattern)),
+  stepRule(
+    'needle_by_colour',
+    'hands',
+    'stumble',
+    ({ text, needle }) => NEEDLE_COLOUR.test(text) && needle.by !== 'gauge',
+  ),
+  stepRule(
+    'minutes_not_said',
+    'hands',
+    'stumble',
+    ({ minutes, act }) => minutes === null && act.kind !== 'wait',
+  ),
+  rule('minutes_unlikely', 'hands', 'look', (context) =>
+    context.pattern.parts.flatMap(({ id }) => {
+      const massG = madeOf(context, id);
+      const steps = context.pattern.steps.filter(
+        ({ act, partIds }) => (act.kind === 'make' || act.kind === 'felt') && partIds.includes(id),
+      );
+      const [first] = steps;
+      if (!first || massG < LEAST_G || steps.some(({ minutes }) => minutes === null)) return [];
+      const minutes = steps.reduce((sum, step) => sum + (workMinutes(step, context.pattern)?.high ?? 0), 0);
+      return minutes < massG * MINUTES_PER_GRAM ? [{ stepId: first.id, minutes, massG }] : [];
+    }),
+  ),
+  rule('strip_without_depth', 'hands', 'look', ({ pattern }) =>
+    pattern.parts.flatMap((part) =>
+      part.uses.flatMap((use) =>
+        'amount' in use && use.amount?.form === 'strip' && use.amount.depth === null
+          ? [{ partId: part.id, useId: use.id }]
+          : [],
+      ),
+    ),
+  ),
+  rule('wire_ends_bare', 'hands', 'stumble', ({ pattern }) =>
+    pattern.cuts.flatMap((cut) => (cut.kind === 'wire' && cut.endCurls === 0 ? [{ cutId: cut.id }] : [])),
+  ),
+  rule('cord_without_knot', 'hands', 'look', ({ pattern }) =>
+    pattern.cuts.flatMap((cut) => (cut.kind === 'cord' && cut.knots === 0 ? [{ cutId: cut.id }] : [])),
+  ),
+  rule('binding_without_turns', 'hands', 'stumble', ({ pattern }) =>
+    pattern.cuts.flatMap((cut) =>
+      cut.kind === 'binding' && cut.turns === 0 && cut.seam === null ? [{ cutId: cut.id }] : [],
+    ),
+  ),
+  rule('level_below', 'hands', 'look', ({ pattern, usual }) => {
+    if (pattern.level === null || pattern.levelReason.trim() !== '') return [];
+    const { level: proposed } = proposeLevel(pattern, usual.estimate);
+    return LEVELS.indexOf(pattern.level) < LEVELS.indexOf(proposed) ? [{ proposed }] : [];
+  }),
+  rule('prerequisites_missing', 'hands', 'look', ({ pattern }) =>
+    pattern.level === 'practised' && pattern.prerequisites.trim() === '' ? [{}] : [],
+  ),
+];
+
+/** Grams of a part’s core, all its pieces, in the usual build. */
+function madeOf({ usual }: ReviewContext, partId: string): number {
+  const part = usual.estimate.parts.find((each) => each.partId === partId);
+  return (part?.uses ?? []).reduce(
+    (sum, use) => (use.role === 'core' && use.kind === 'known' ? sum + use.all.likelyG : sum),
+    0,
+  );
+}

@@ -1,0 +1,88 @@
+import {
+  type FindingUse,
+  type Pattern,
+  type Stage,
+  stepOfCut,
+  stepOfFinding,
+  type Use,
+} from '../../pattern/index.ts';
+import { stageOfWool, stepOfWool } from '../../writing/index.ts';
+import type { ReviewContext } from '../context.ts';
+import { rule } from '../rule.ts';
+
+/** Used and listed, both ways. Of a pattern without steps nothing is used: it says so. */
+export const LISTED_RULES = [
+  rule('finding_never_put_on', 'listed', 'stumble', ({ pattern, wool }) =>
+    pattern.findings.flatMap((use) =>
+      stepOfFinding(pattern, use) === null && !isNamed(pattern, nameOfFinding(use, wool))
+        ? [{ findingUseId: use.id }]
+        : [],
+    ),
+  ),
+  rule('cut_never_used', 'listed', 'stumble', ({ pattern }) =>
+    pattern.cuts.flatMap((cut) =>
+      stepOfCut(pattern, cut) === null && !isNamed(pattern, cut.name) ? [{ cutId: cut.id }] : [],
+    ),
+  ),
+  rule('coat_never_laid', 'listed', 'stumble', (context) =>
+    usesWithoutStep(context, (use) => use.role === 'coat').map((found) => ({ ...found })),
+  ),
+  rule('detail_never_worked', 'listed', 'stumble', (context) =>
+    usesWithoutStep(context, (use) => DETAILS.has(use.role)).map((found) => ({ ...found })),
+  ),
+  rule('tool_not_listed', 'listed', 'stumble', ({ needs }) =>
+    needs.usedNotListed.map(({ key, what }) => ({ needKey: key, what })),
+  ),
+  rule('tool_not_used', 'listed', 'look', ({ needs }) =>
+    needs.listedNotUsed.map(({ key, what }) => ({ needKey: key, what })),
+  ),
+  rule('picture_never_shown', 'listed', 'look', ({ pattern }) => {
+    const shown = new Set(
+      pattern.steps.flatMap(({ pictures }) => pictures.map(({ pictureId }) => pictureId)),
+    );
+    return pattern.pictures.flatMap(({ id }) => (shown.has(id) ? [] : [{ pictureId: id }]));
+  }),
+  rule('picture_without_words', 'listed', 'stumble', ({ pattern }) =>
+    pattern.pictures.flatMap(({ id, alt }) => (alt.trim() === '' ? [{ pictureId: id }] : [])),
+  ),
+];
+
+const DETAILS: ReadonlySet<Use['role']> = new Set<Use['role']>(['patch', 'line', 'dot', 'hair']);
+/** Later than this a layer may be worked in. */
+const AFTER: Readonly<Partial<Record<Stage, readonly Stage[]>>> = {
+  coat: ['coat', 'join', 'detail', 'hair', 'mount', 'finish'],
+  detail: ['coat', 'join', 'detail', 'hair', 'mount', 'finish'],
+  hair: ['hair', 'detail', 'mount', 'finish'],
+};
+
+/** Layers of a kind for which no step on their part comes late enough. */
+function usesWithoutStep(
+  { pattern }: ReviewContext,
+  isIt: (use: Use) => boolean,
+): { partId: string; useId: string }[] {
+  return pattern.parts.flatMap((part) =>
+    part.uses.flatMap((use) => {
+      if (!isIt(use) || ('isIfNeeded' in use && use.isIfNeeded)) return [];
+      const place = { owner: { kind: 'part', id: part.id }, role: use.role } as Parameters<
+        typeof stepOfWool
+      >[1];
+      const at = stepOfWool(pattern, place);
+      // A part that nobody makes is told as that.
+      if (at === null) return [];
+      const late = AFTER[stageOfWool(pattern, place)] ?? null;
+      const isWorked =
+        late === null ||
+        pattern.steps.some(({ partIds, stage }) => partIds.includes(part.id) && late.includes(stage));
+      return isWorked ? [] : [{ partId: part.id, useId: use.id }];
+    }),
+  );
+}
+
+const nameOfFinding = ({ findingId }: FindingUse, { findings }: ReviewContext['wool']): string =>
+  findings.get(findingId ?? '')?.name ?? '';
+
+/** A step speaks of it by the first word of its name. */
+function isNamed({ steps }: Pattern, name: string): boolean {
+  const [word = ''] = name.toLowerCase().split(/[\s,]+/);
+  return word.length > 2 && steps.some(({ text }) => text.toLowerCase().includes(word));
+}

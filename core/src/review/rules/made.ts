@@ -1,0 +1,74 @@
+import type { PartState } from '../../pattern/index.ts';
+import { isLaidOn, joinedBy, JOINING } from '../../writing/index.ts';
+import type { ReviewContext } from '../context.ts';
+import { rule, stepRule } from '../rule.ts';
+
+/** A part that is not felted yet when it is set on. */
+const SOFT: ReadonlySet<PartState | null> = new Set<PartState | null>(['rolled']);
+
+/** Made, joined, finished. */
+export const MADE_RULES = [
+  rule('part_never_made', 'made', 'stumble', ({ pattern, work }) =>
+    pattern.parts.flatMap(({ id }) => ((work.get(id) ?? []).length === 0 ? [{ partId: id }] : [])),
+  ),
+  rule('part_never_joined', 'made', 'stumble', ({ pattern, work }) =>
+    pattern.parts.flatMap((part) => {
+      const partWorks = work.get(part.id) ?? [];
+      const isAlone = partWorks.length === 0 || pattern.parts.length === 1 || isLaidOn(part);
+      const isJoined = pattern.joins.some(({ partId, ontoId }) => partId === part.id || ontoId === part.id);
+      const isFastened = partWorks.some(
+        ({ state, isHost }) => isHost || state === 'joined' || state === 'tacked',
+      );
+      return isAlone || isJoined || isFastened ? [] : [{ partId: part.id }];
+    }),
+  ),
+  rule('join_never_made', 'made', 'stumble', ({ pattern }) => {
+    const joined = new Set(pattern.steps.flatMap(({ joinIds }) => joinIds));
+    return pattern.joins.flatMap(({ id, partId, ontoId }) => {
+      const isMade =
+        joined.has(id) ||
+        pattern.steps.some(
+          (step) =>
+            step.joinIds.length === 0 && step.partIds.includes(partId) && step.partIds.includes(ontoId),
+        );
+      return isMade ? [] : [{ joinId: id }];
+    });
+  }),
+  rule('host_made_later', 'made', 'stumble', (context) =>
+    context.pattern.joins.flatMap(({ id, partId, ontoId }) => {
+      const joined = joinStep(context, partId);
+      const made = firstMaking(context, ontoId);
+      return joined !== null && made !== null && made > joined ? [{ joinId: id }] : [];
+    }),
+  ),
+  rule('joined_unfelted', 'made', 'look', (context) =>
+    context.pattern.parts.flatMap(({ id }) => {
+      const joined = joinStep(context, id);
+      if (joined === null) return [];
+      const states = (context.work.get(id) ?? []).filter(({ at, state }) => at < joined && state !== null);
+      const last = states.at(-1);
+      return last && SOFT.has(last.state) ? [{ partId: id }] : [];
+    }),
+  ),
+  stepRule(
+    'stand_in_stays',
+    'made',
+    'stumble',
+    ({ act }) => act.kind === 'stand-in' && act.untilStepId === null,
+  ),
+];
+
+/** Where a part is set on, from 0; null: no step says. Tacked it may still be felted. */
+function joinStep({ pattern }: ReviewContext, partId: string): number | null {
+  const at = pattern.steps.findIndex(
+    (step) => JOINING.has(step.act.kind) && step.act.kind !== 'tack' && joinedBy(step, pattern).has(partId),
+  );
+  return at < 0 ? null : at;
+}
+
+function firstMaking({ pattern }: ReviewContext, partId: string): number | null {
+  const at = pattern.steps.findIndex(
+    ({ act, partIds, stage }) => act.kind === 'make' && stage !== 'finish' && partIds.includes(partId),
+  );
+  return at < 0 ? null : at;
+}
