@@ -37,3 +37,21 @@ for (const [name, handsOf] of [
     await expect(review).toContainText('To look at: 1 thing');
   });
 }
+
+test('a row with something to look at is ticked in its margin, until that is settled', async ({
+  page,
+  demo,
+}) => {
+  const hands = mouse(page);
+  await page.goto(`${demo.url}/patterns`);
+  await hands.press(page.getByRole('link', { name: /Harbour puffin/ }));
+  await hands.switchTo(/steps/);
+  const ticked = page.locator('[data-row-head]', { hasText: 'to look at' });
+  await expect(page.locator('[data-row-head]').first()).toBeVisible();
+  await expect(ticked).toHaveCount(0);
+  await hands.press(page.getByRole('button', { name: 'Add a step', exact: true }));
+  await expect(ticked).toHaveCount(1);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Control+z');
+  await expect(ticked).toHaveCount(0);
+});

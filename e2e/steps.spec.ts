@@ -59,7 +59,7 @@ test('written by keys alone: Enter goes on, / puts in, what the words say is off
   await page.keyboard.press('Enter');
   await expect(heads(page)).toHaveCount(11);
   const words = page.getByLabel('What to do');
-  await words.focus();
+  await expect(words).toBeFocused();
   await page.keyboard.type('Felt 12 min along /stalk');
   await expect(page.locator('.ant-mentions-dropdown')).toContainText('part 2 Stalk');
   await page.keyboard.press('Enter');

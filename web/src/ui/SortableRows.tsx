@@ -25,6 +25,7 @@ import {
   useRef,
   type KeyboardEvent,
   type ReactNode,
+  type RefObject,
 } from 'react';
 import styles from './SortableRows.module.css';
 
@@ -44,7 +45,7 @@ interface SortableRowsProps extends RowActions {
     readonly name: string;
     readonly of?: readonly unknown[] | undefined;
   }[];
-  /** The row that is open; it is brought into sight when it opens. */
+  /** The row that is open; it is brought into sight when it opens, and a new one is there to be written in. */
   openId: string | null;
   /** The row itself; its first `[data-row-head]` takes the focus. */
   renderRow: (id: string, index: number) => ReactNode;
@@ -78,6 +79,7 @@ export function SortableRows({ noun, rows, openId, renderRow, renderBefore, ...a
     if (openId === null || isAtTop) return;
     rowIn(list.current, openId)?.scrollIntoView({ block: 'nearest' });
   }, [openId]);
+  useWritingInNew(list, rows, openId);
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
     actions.onMove(
@@ -146,6 +148,25 @@ export function SortableRows({ noun, rows, openId, renderRow, renderBefore, ...a
     </DndContext>
   );
 }
+
+/** A row that comes and is open at once was asked for to be written: its first field has the keys. */
+function useWritingInNew(
+  list: RefObject<HTMLElement | null>,
+  rows: SortableRowsProps['rows'],
+  openId: string | null,
+): void {
+  const known = useRef<ReadonlySet<string> | null>(null);
+  useEffect(() => {
+    const before = known.current;
+    known.current = new Set(rows.map(({ id }) => id));
+    if (openId === null || !before || before.has(openId) || !known.current.has(openId)) return;
+    const field = rowIn(list.current, openId)?.querySelector<HTMLInputElement | HTMLTextAreaElement>(FIELD);
+    field?.focus();
+    field?.select();
+  }, [list, rows, openId]);
+}
+
+const FIELD = 'input, textarea';
 
 const rowIn = (list: HTMLElement | null, id: string): HTMLElement | null =>
   list?.querySelector<HTMLElement>(`[data-row="${globalThis.CSS.escape(id)}"]`) ?? null;

@@ -34,11 +34,11 @@ export function WritingPanel({ writing, shown, onWrite, isPulling, ...open }: Wr
       <h2 className="visually-hidden">{WRITING_WORDS[shown]}</h2>
       <div className={styles.writingHeading}>
         <WhatToWrite writing={writing} onWrite={onWrite} />
-        <UndoHint />
       </div>
       <TableContext value={store}>
         <WritingList writing={shown} {...open} />
       </TableContext>
+      <UndoHint />
     </section>
   );
 }
@@ -64,9 +64,11 @@ function WhatToWrite({ writing, onWrite }: Pick<WritingPanelProps, 'writing' | '
   );
 }
 
+/** Below the list, where it pushes nothing aside when it comes. */
 function UndoHint() {
   const undoLabel = useTable((table) => table.undoLabel);
-  return <span className="quiet small">{undoLabel !== null && `Ctrl Z takes back: ${undoLabel}`}</span>;
+  if (undoLabel === null) return null;
+  return <p className={`quiet small ${styles.undo}`}>Ctrl Z takes back: {undoLabel}</p>;
 }
 
 /** How long a list may lag behind a hand that pulls. */

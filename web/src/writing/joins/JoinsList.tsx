@@ -21,6 +21,7 @@ import { become } from '../../draft/become.ts';
 import { useNotice } from '../../shell/Notice.tsx';
 import styles from '../../ui/Lists.module.css';
 import { SortableRows } from '../../ui/SortableRows.tsx';
+import { RemarkMark } from '../table/RemarkMark.tsx';
 import { useTable } from '../table/tableContext.ts';
 
 /** What is set onto what, how, and the wool that belongs to no part. */
@@ -135,6 +136,7 @@ function JoinRow({ index, isOpen, onToggle, onDelete }: JoinRowProps) {
           {cover?.kind === 'unknown' && <span className="red">unknown</span>}
           {cover?.kind === 'known' && cover.count.high > 1 && <span>{showGrams(cover.pieceG)} each</span>}
         </span>
+        <RemarkMark id={join.id} />
       </button>
       {isOpen && <JoinEditor join={join} joinEstimate={joinEstimate} index={index} onDelete={onDelete} />}
     </div>

@@ -2,12 +2,13 @@ import { type UnknownReason, warningsOf } from '@lanakit/core/engine';
 import { type MeantRemark, remarksOf, sortedByMeant, withoutMeant } from '@lanakit/core/review';
 import { ROLE_WORDS, unknownWords, warningWords, remarkWords } from '@lanakit/core/words';
 import { Button } from 'antd';
-import { useDeferredValue, useMemo } from 'react';
+import { useDeferredValue, useEffect, useMemo } from 'react';
 import { RemarkLine } from './RemarkLine.tsx';
 import { buildFindings, remarkPlace, goTo } from './remarkPlaces.ts';
 import { ownerName } from '../../words/ownerWords.ts';
 import { counted } from '../../words/show.ts';
 import styles from './Ledger.module.css';
+import { tellRemarks } from '../table/remarkCounts.ts';
 import { useTable } from '../table/tableContext.ts';
 import type { Writing } from '../table/writing.ts';
 
@@ -97,6 +98,10 @@ export function ToLookAt({ onChoosePart, onShow, onOpenStep }: ToLookAtProps) {
   }, [estimate, document, shelf, onChoosePart, onShow]);
   const later = useDeferredValue(document);
   const review = useMemo(() => sortedByMeant(later, remarksOf(later, wool)), [later, wool]);
+  useEffect(() => {
+    tellRemarks(review.open);
+    return () => tellRemarks([]);
+  }, [review]);
   const building = useMemo(
     (): Line[] =>
       buildFindings(later, build).map(({ key, name, words, partId }) => ({

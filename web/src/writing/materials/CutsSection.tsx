@@ -15,6 +15,7 @@ import { CutEditor } from './CutEditor.tsx';
 import styles from '../../ui/Lists.module.css';
 import { become } from '../../draft/become.ts';
 import { SortableRows } from '../../ui/SortableRows.tsx';
+import { RemarkMark } from '../table/RemarkMark.tsx';
 import { useTable } from '../table/tableContext.ts';
 
 /** Wire, cord, whiskers, panels: each with the length it is cut to. */
@@ -70,6 +71,7 @@ export function CutsSection() {
                   {cutEstimate.cut ? cutSizeWords(cutEstimate.sizes) : <span className="red">unknown</span>}
                   {cutEstimate.massG !== null && <span>{showGrams(cutEstimate.massG)} in all</span>}
                 </span>
+                <RemarkMark id={cut.id} />
               </button>
               {isOpen && (
                 <CutEditor cut={cut} cutEstimate={cutEstimate} index={index} onDelete={() => remove(id)} />

@@ -4,6 +4,7 @@ import { FibreSwatch } from '../../ui/look/FibreSwatch.tsx';
 import { showGrams, showLikely, timesWords } from '../../words/show.ts';
 import styles from '../../ui/Lists.module.css';
 import { PartEditor } from './PartEditor.tsx';
+import { RemarkMark } from '../table/RemarkMark.tsx';
 import type { RowActions } from '../../ui/SortableRows.tsx';
 import { useTable } from '../table/tableContext.ts';
 
@@ -42,6 +43,7 @@ export function PartRow({ index, isOpen, onToggle, actions }: PartRowProps) {
           return fibre && <FibreSwatch key={fibreId} fibre={fibre} width={34} height={20} />;
         })}
         <PartAmount estimate={partEstimate} />
+        <RemarkMark id={part.id} />
       </button>
       {isOpen && <PartEditor part={part} index={index} estimate={partEstimate} actions={actions} />}
     </div>

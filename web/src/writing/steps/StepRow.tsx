@@ -4,6 +4,7 @@ import { ACT_WORDS } from '@lanakit/core/words';
 import { memo } from 'react';
 import lists from '../../ui/Lists.module.css';
 import { plainText } from '../../draft/markdownEdits.ts';
+import { RemarkMark } from '../table/RemarkMark.tsx';
 import { StepMarks } from './StepMarks.tsx';
 import styles from './Steps.module.css';
 
@@ -56,6 +57,7 @@ export const StepHead = memo(
           </span>
         </span>
         <StepMarks step={step} {...marks} />
+        <RemarkMark id={step.id} />
       </button>
     );
   },
