@@ -55,3 +55,31 @@ test('a row with something to look at is ticked in its margin, until that is set
   await page.keyboard.press('Control+z');
   await expect(ticked).toHaveCount(0);
 });
+
+test('what is open is read once more before publishing, and a class planned on it says so', async ({
+  page,
+  demo,
+}) => {
+  const hands = mouse(page);
+  await page.goto(`${demo.url}/patterns`);
+  await hands.press(page.getByRole('link', { name: /Harbour puffin/ }));
+  await hands.fill('Finished height', '170 mm');
+  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
+  await hands.press(page.getByRole('button', { name: /Publish revision/ }));
+  const letter = page.getByRole('region', { name: 'Before it is published' });
+  await expect(letter).toContainText('would stumble over 1 thing');
+  await expect(letter).toContainText('Put together the figure is 138 mm high, and 170 mm is stated');
+  await expectNothingByAxe(page);
+  await hands.press(page.getByRole('dialog').getByRole('button', { name: 'Publish', exact: true }));
+  await expect(letter).toHaveCount(0);
+  await page.goto(`${demo.url}/runs?plan`);
+  await hands.fill('Name', 'Puffins, tall');
+  await hands.choose('Pattern', 'Harbour puffin');
+  await hands.fillDay('Day', '2030-12-12');
+  await hands.fill('Seats', '5');
+  await hands.press(page.getByRole('button', { name: 'Plan it' }));
+  const open = page.getByText('Harbour puffin as published has 1 thing to look at');
+  await hands.press(open);
+  await expect(page.getByText('Put together the figure is 138 mm high, and 170 mm is stated')).toBeVisible();
+  await expectNothingByAxe(page);
+});

@@ -164,4 +164,5 @@ export { allTerms, type TermId, termOf, termOfLabel } from './glossary.ts';
 export { papersOfRun } from './papersOfRun.ts';
 export { RUN_STATE_WORDS, wantsWords } from './runStateWords.ts';
 export { changeOfRunWords } from './runFieldWords.ts';
+export { remarkPlace } from './remarkPlace.ts';
 export { remarkWords } from './remarkWords.ts';

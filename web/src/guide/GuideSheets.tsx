@@ -3,7 +3,7 @@ import { type Guide, type GuidePage, type GuideRequest, guideSvg } from '@lanaki
 import { PAGE_SIZES_MM, type PageSize } from '@lanakit/core/run';
 import { Button, Segmented } from 'antd';
 import { type ReactNode, useMemo, useState } from 'react';
-import { Loading } from '../shell/Loading.tsx';
+import { StillLoading } from '../shell/Loading.tsx';
 import { counted } from '../words/show.ts';
 import styles from './Guide.module.css';
 import { ScreenMeasure } from './ScreenMeasure.tsx';
@@ -82,7 +82,7 @@ export function GuideSheets({ request, wool, back, base, query, children }: Guid
           hrefOf={(sheet) => `${base}/svg?${fileQuery({ sheet: String(sheet) })}`}
         />
       ) : (
-        <Loading error={laid.kind === 'failed' ? laid.error : undefined} />
+        <StillLoading error={laid.kind === 'failed' ? laid.error : undefined} />
       )}
     </main>
   );

@@ -7,7 +7,7 @@ import { goBackTo } from '../api/mutations/keeping.ts';
 import { perform } from '../api/mutations/mutation.ts';
 import { useHistory, useHistoryNow, useHistoryState, useWool } from '../api/queries.ts';
 import { Changes } from '../patterns/Changes.tsx';
-import { Loading } from '../shell/Loading.tsx';
+import { Loading, StillLoading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
 import { useAttempt } from '../shell/useAttempt.ts';
 import { showMoment } from '../words/keepingWords.ts';
@@ -94,14 +94,18 @@ function StateOf({ kind, id, entry, now }: StateOfProps) {
         </p>
         <Button onClick={() => void goBack()}>Go back to this</Button>
       </section>
-      {before ? <SinceThen kind={kind} before={before} after={now.document} /> : <Loading error={error} />}
+      {before ? (
+        <SinceThen kind={kind} before={before} after={now.document} />
+      ) : (
+        <StillLoading error={error} />
+      )}
     </div>
   );
 }
 
 function SinceThen({ kind, before, after }: { kind: KeptKind; before: object; after: object }) {
   const { wool, isReady, error } = useWool();
-  if (!isReady) return <Loading error={error} />;
+  if (!isReady) return <StillLoading error={error} />;
   if (kind === 'pattern')
     return <Changes isSince before={before as Pattern} after={after as Pattern} wool={wool} />;
   const nameOf = (thing: string) => wool.fibres.get(thing)?.name ?? wool.findings.get(thing)?.name ?? null;

@@ -5,7 +5,7 @@ import { groupWords } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { useFibres, useNeedles } from '../api/queries.ts';
 import { NumberField } from '../ui/fields/NumberField.tsx';
-import { Loading } from '../shell/Loading.tsx';
+import { StillLoading } from '../shell/Loading.tsx';
 import { counted, showMinutes, showMoney } from '../words/show.ts';
 import fields from './RunFields.module.css';
 import styles from './PortionsTable.module.css';
@@ -33,7 +33,7 @@ const ends = (least: Cost | null, most: Cost): string =>
 /** What a seat or box costs, what it has to be sold for, and from how many on that pays. */
 export function CostSheet({ runId, runPlan, draft }: CostSheetProps) {
   const { cost, error } = useCost(runId, runPlan, draft);
-  if (!cost) return <Loading error={error} />;
+  if (!cost) return <StillLoading error={error} />;
   const isKits = draft.input.kind === 'kits';
   return (
     <>

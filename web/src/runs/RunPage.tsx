@@ -1,7 +1,7 @@
 import type { OpenedRun } from '@lanakit/core/api';
 import type { RunInput } from '@lanakit/core/run';
 import { Segmented } from 'antd';
-import { useMemo } from 'react';
+import { lazy, Suspense, useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
@@ -9,7 +9,7 @@ import { useRun } from '../api/queries.ts';
 import { SaveMark } from '../draft/SaveMark.tsx';
 import { figureLook } from '@lanakit/core/figure';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
-import { Loading } from '../shell/Loading.tsx';
+import { Loading, StillLoading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
 import { InTopBar } from '../shell/TopSlot.tsx';
 import { counted, showDay } from '../words/show.ts';
@@ -35,6 +35,9 @@ import { useRunDraft, type RunDraft } from './useRunDraft.ts';
 import { useRunKit } from './useRunKit.ts';
 import { type ShownRun, type Planned, useRunPlan } from './useRunPlan.ts';
 import { WhoComes } from './WhoComes.tsx';
+
+/** Comes after the numbers: the rules of the review need not be loaded before them. */
+const OpenRemarks = lazy(async () => ({ default: (await import('./OpenRemarks.tsx')).OpenRemarks }));
 
 export function RunPage() {
   const { id = '' } = useParams();
@@ -102,7 +105,7 @@ function RunTable({ run, onMoved }: RunTableProps) {
           ) : runPlan.kind === 'impossible' ? (
             <p className={styles.note}>Mend what is marked beside this; the portions follow.</p>
           ) : (
-            <Loading error={runPlan.error} />
+            <StillLoading error={runPlan.error} />
           )}
         </section>
       </div>
@@ -139,6 +142,11 @@ function Side({ run, draft, live }: SideProps) {
       )}
       <h2 className={styles.how}>{isKits ? 'The batch' : 'The class'}</h2>
       <RightsNote input={draft.input} designs={designs} onChange={draft.change} />
+      {live && (
+        <Suspense fallback={null}>
+          <OpenRemarks designs={designs} live={live} />
+        </Suspense>
+      )}
       <RunFields input={draft.input} problemAt={runProblems(draft.input, true).at} onChange={draft.change} />
       {live && !isKits && <RunFigure runPlan={live} />}
       <div className={styles.ends}>

@@ -19,7 +19,7 @@ import { LongList } from '../ui/LongList.tsx';
 import { Meant } from '../ui/Meant.tsx';
 import { firstUnread } from '../ui/fields/firstUnread.ts';
 import { LaterWays } from '../ways/LaterWays.tsx';
-import { Loading } from '../shell/Loading.tsx';
+import { Loading, StillLoading } from '../shell/Loading.tsx';
 import { counted, showDay, showDaysOff } from '../words/show.ts';
 import { RightsNote } from './RightsNote.tsx';
 import { RunFields, runProblems } from './RunFields.tsx';
@@ -160,7 +160,7 @@ const sizeWords = ({ kind, seats }: RunLine): string =>
 /** Asked for what can be planned first: with nothing published there is nothing to fill in. */
 function PlanClass() {
   const { data, error } = useRevisions();
-  if (!data) return <Loading error={error} />;
+  if (!data) return <StillLoading error={error} />;
   const [first] = data.items;
   if (!first)
     return (

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Field } from '../ui/fields/Field.tsx';
 import { useNotice } from '../shell/Notice.tsx';
 import { counted } from '../words/show.ts';
+import { BeforePublishing } from './BeforePublishing.tsx';
 import { useTable } from './table/tableContext.ts';
 import { perform } from '../api/mutations/mutation.ts';
 import { publishRevision } from '../api/mutations/patterns.ts';
@@ -71,6 +72,7 @@ export function PublishButton({ stored }: { stored: StoredPattern }) {
             can learn from it, and every list says so.
           </p>
         )}
+        <BeforePublishing />
         <Field label="What is new in it" hint="A revision never changes; classes and kits are pinned to it.">
           {(control) => (
             <Input

@@ -2,8 +2,9 @@ import { describe, expect, test } from '@jest/globals';
 import { resolveBuild } from '@lanakit/core/build';
 import { NO_CHOICES } from '@lanakit/core/pattern';
 import type { Remark } from '@lanakit/core/review';
+import { remarkPlace } from '@lanakit/core/words';
 import { EVERY_FINDING, faulty } from '../../../core/test/support/findings.ts';
-import { buildFindings, remarkPlace, goTo } from '../../src/writing/ledger/remarkPlaces.ts';
+import { buildFindings, goTo } from '../../src/writing/ledger/remarkPlaces.ts';
 
 const all: Remark[] = Object.values(EVERY_FINDING);
 

@@ -1,11 +1,10 @@
 import { type Mend, mendOf, type Remark, withMeant } from '@lanakit/core/review';
-import { remarkWords } from '@lanakit/core/words';
+import { remarkPlace, remarkWords } from '@lanakit/core/words';
 import { Button, Input } from 'antd';
 import { nanoid } from 'nanoid';
 import { useMemo, useState } from 'react';
 import { become } from '../../draft/become.ts';
 import { useTable } from '../table/tableContext.ts';
-import { remarkPlace } from './remarkPlaces.ts';
 import styles from './Ledger.module.css';
 
 interface RemarkLineProps {

@@ -1,10 +1,10 @@
 import { type UnknownReason, warningsOf } from '@lanakit/core/engine';
 import { type MeantRemark, remarksOf, sortedByMeant, withoutMeant } from '@lanakit/core/review';
-import { ROLE_WORDS, unknownWords, warningWords, remarkWords } from '@lanakit/core/words';
+import { ROLE_WORDS, unknownWords, warningWords, remarkPlace, remarkWords } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useDeferredValue, useEffect, useMemo } from 'react';
 import { RemarkLine } from './RemarkLine.tsx';
-import { buildFindings, remarkPlace, goTo } from './remarkPlaces.ts';
+import { buildFindings, goTo } from './remarkPlaces.ts';
 import { ownerName } from '../../words/ownerWords.ts';
 import { counted } from '../../words/show.ts';
 import styles from './Ledger.module.css';

@@ -1,0 +1,21 @@
+import { remarksOf, sortedByMeant } from '@lanakit/core/review';
+import { useMemo } from 'react';
+import { RemarksRead } from '../ui/RemarksRead.tsx';
+import { counted } from '../words/show.ts';
+import { useTable } from './table/tableContext.ts';
+
+/** A last look: what somebody who makes it from the paper would stumble over. None of it stops a revision. */
+export function BeforePublishing() {
+  const document = useTable((table) => table.document);
+  const wool = useTable((table) => table.wool);
+  const { open } = useMemo(() => sortedByMeant(document, remarksOf(document, wool)), [document, wool]);
+  if (open.length === 0) return null;
+  return (
+    <section aria-label="Before it is published">
+      <p className="amber">
+        It can be published as it stands; whoever makes it would stumble over {counted(open.length, 'thing')}:
+      </p>
+      <RemarksRead pattern={document} remarks={open} />
+    </section>
+  );
+}
