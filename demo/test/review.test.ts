@@ -53,6 +53,7 @@ const PLANTED: readonly (readonly [what: string, figure: string, plant: Fault, c
   ['a step as long as a page', 'Pear with two leaves', (f) => void (f.steps[0]!.text = 'Roll it and roll it again and turn it as you go. '.repeat(7)), 'step_too_long'],
   ['as before, and nobody knows what', 'Pear with two leaves', (f) => void (f.steps[0]!.text = 'As before.'), 'points_at_nothing'],
   ['a detail with no step', 'Harbour puffin', (f) => { const { id } = partOf(f, 'Foot'); partOf(f, 'Foot').uses.push({ ...blankUse('stray-dot', 'dot', null), diameter: { value: 4, unit: 'mm' } } as never); f.steps.forEach((step) => { if (LATE.has(step.stage)) step.partIds = step.partIds.filter((each) => each !== id); }); }, 'detail_never_worked'],
+  ['a choice nobody tells of', 'Stag beetle brooch', (f) => void (stepOf(f, 'magnets-on').text = 'Sew two pockets of sheet onto the back.'), 'finding_unsaid_in_build'],
   ['a caution taken off', 'Balloon mobile', (f) => void stepOf(f, 'pennants').cautions.dismissed.push('blade'), 'caution_taken_off'],
 ]; // prettier-ignore
 

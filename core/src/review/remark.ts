@@ -16,6 +16,7 @@ type OfStep<C extends string> = Of<C, { stepId: string }>;
 export type Remark =
   // Used and listed, both ways.
   | Of<'finding_never_put_on', { findingUseId: string }>
+  | Of<'finding_unsaid_in_build', { findingUseId: string; name: string; optionId: string; valueId: string }>
   | Of<'cut_never_used', { cutId: string }>
   | Of<'coat_never_laid' | 'detail_never_worked', { partId: string; useId: string }>
   | Of<'tool_not_listed' | 'tool_not_used', { needKey: string; what: Need['what'] }>

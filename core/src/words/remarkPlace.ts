@@ -14,6 +14,7 @@ export function remarkPlace(finding: Remark, pattern: Pattern): string {
     return pattern.pictures.find(({ id }) => id === finding.pictureId)?.name || 'Pictures';
   switch (finding.code) {
     case 'finding_never_put_on':
+    case 'finding_unsaid_in_build':
       return 'Materials';
     case 'slot_without_places':
     case 'colourway_as_written':

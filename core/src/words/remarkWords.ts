@@ -60,6 +60,11 @@ const SAYS: {
   proportion_off: (remark, pattern) => wantWords(remark, pattern),
   enclosure_too_small: (remark, pattern) => wantWords(remark, pattern),
   finding_never_put_on: () => 'No step puts it on. Add one, or take it off the list.',
+  finding_unsaid_in_build: (remark, pattern) => {
+    const option = pattern.options.find(({ id }) => id === remark.optionId);
+    const value = option?.values.find(({ id }) => id === remark.valueId);
+    return `${remark.name}: with ${option?.name ?? 'an option'} “${value?.name ?? ''}” no step speaks of it. Say in a step of that build where it goes.`;
+  },
   cut_never_used: () => 'Cut, and no step uses it. Say where it goes, or take it out.',
   coat_never_laid: () => 'It has a coat, and no step on it comes late enough to lay it. Add one.',
   detail_never_worked: () => 'A detail is listed on it, and no step works it in. Add one.',

@@ -73,6 +73,13 @@ export const EVERY_FINDING: { readonly [C in Code]: Extract<Remark, { code: C }>
   },
   tool_not_used: { code: 'tool_not_used', needKey: 'own-1', what: { is: 'own', name: 'a bowl' } },
   finding_never_put_on: { code: 'finding_never_put_on', findingUseId: 'eyes' },
+  finding_unsaid_in_build: {
+    code: 'finding_unsaid_in_build',
+    findingUseId: 'eyes',
+    name: 'Glass eye',
+    optionId: 'hat',
+    valueId: 'tall',
+  },
   cut_never_used: { code: 'cut_never_used', cutId: 'cord' },
   coat_never_laid: { code: 'coat_never_laid', partId: 'Leg', useId: 'coat' },
   detail_never_worked: { code: 'detail_never_worked', partId: 'Leg', useId: 'dot' },

@@ -76,6 +76,9 @@ export const beetle = ({ fibre, finding }: DemoShelf): Pattern =>
         checks: [{ look: 'where it hangs', how: 'hold it up by the pin back', pass: 'the head stays up', remedy: 'unpick it, and sew it higher' }],
         drawing: ['draw-pinback', 'Above the middle, or it tips forward.'],
       }),
+      step('magnets-on', 'Sew a pocket of sheet for each magnet onto the back, one below the other, both with the same face down.', ['Wing cases'], 'sew', 'mount', 0, 8, {
+        checks: [{ look: 'which face is down', how: 'hold each against the other, before the pockets are closed', pass: 'both pull the same way', remedy: 'turn one over' }],
+      }),
       step('back', 'Glue the second piece of sheet over the back, so that wire and stitches lie between.', ['Wing cases'], 'glue', 'mount', 0, 4, {
         checks: [{ look: 'the edges', how: 'dry, before any glue', pass: 'both pieces match', remedy: 'trim the back piece now; glued, it is too late' }],
       }),
@@ -107,7 +110,7 @@ export const beetle = ({ fibre, finding }: DemoShelf): Pattern =>
         { ...fitting(finding('Disc magnet 8 mm'), 2, 'Wing cases', 'magnets'), ...sits('row', [at(180, 0.3), at(180, 0.7)], { heldBy: 'side' }) },
       ],
       options: [
-        choice('fastened by', ['pin', thing('finding', 'pin'), thing('step', 'pin-sew')], ['magnets', thing('finding', 'magnets')]),
+        choice('fastened by', ['pin', thing('finding', 'pin'), thing('step', 'pin-sew')], ['magnets', thing('finding', 'magnets'), thing('step', 'magnets-on')]),
       ],
       slots: [
         { id: 'cases', name: 'wing cases', places: [{ kind: 'use', id: 'wing-cases-2' }], rule: null },

@@ -7,6 +7,8 @@ import {
   type Use,
 } from '../../pattern/index.ts';
 import { stageOfWool, stepOfWool } from '../../writing/index.ts';
+import { defaultBuild } from '../../build/index.ts';
+import { buildsNearby, type NearbyBuild } from '../buildsNearby.ts';
 import type { ReviewContext } from '../context.ts';
 import { rule } from '../rule.ts';
 
@@ -18,6 +20,12 @@ export const LISTED_RULES = [
         ? [{ findingUseId: use.id }]
         : [],
     ),
+  ),
+  rule('finding_unsaid_in_build', 'listed', 'look', ({ pattern, wool }) =>
+    findingsOfChoices(pattern).flatMap(({ use, optionId, valueId, build }) => {
+      const name = nameOfFinding(use, wool);
+      return isSaid(build, use, name) ? [] : [{ findingUseId: use.id, name, optionId, valueId }];
+    }),
   ),
   rule('cut_never_used', 'listed', 'stumble', ({ pattern }) =>
     pattern.cuts.flatMap((cut) =>
@@ -78,6 +86,14 @@ function usesWithoutStep(
   );
 }
 
+/** What only a choice brings in, in the build of that choice. */
+function findingsOfChoices(pattern: Pattern): (NearbyBuild & { readonly use: FindingUse })[] {
+  const usual = new Set(defaultBuild(pattern).findings.map(({ id }) => id));
+  return buildsNearby(pattern).flatMap((nearby) =>
+    nearby.build.findings.filter(({ id }) => !usual.has(id)).map((use) => ({ ...nearby, use })),
+  );
+}
+
 const nameOfFinding = ({ findingId }: FindingUse, { findings }: ReviewContext['wool']): string =>
   findings.get(findingId ?? '')?.name ?? '';
 
@@ -85,4 +101,19 @@ const nameOfFinding = ({ findingId }: FindingUse, { findings }: ReviewContext['w
 function isNamed({ steps }: Pattern, name: string): boolean {
   const [word = ''] = name.toLowerCase().split(/[\s,]+/);
   return word.length > 2 && steps.some(({ text }) => text.toLowerCase().includes(word));
+}
+
+/** A step lets it be chosen, or speaks of it by a word of its name: an eye, two eyes; not “bring” for a ring. */
+function isSaid({ steps }: Pattern, { id }: FindingUse, name: string): boolean {
+  const words = name
+    .toLowerCase()
+    .split(/[^\p{L}]+/u)
+    .filter((word) => word.length > 2);
+  const spoken = new RegExp(`(?<!\\p{L})(?:${words.join('|')})(?:s|es)?(?!\\p{L})`, 'iu');
+  return (
+    words.length === 0 ||
+    steps.some(
+      ({ act, text }) => spoken.test(text) || (act.kind === 'choose' && act.findingUseIds.includes(id)),
+    )
+  );
 }

@@ -84,7 +84,7 @@ export function StepsList({ openId, onOpen }: StepsListProps) {
           const isOpen = id === openId;
           return (
             <div
-              className={`${isOpen ? lists.open : styles.closed} ${inBuild.has(id) ? '' : styles.notInBuild}`}
+              className={`${isOpen ? lists.open : styles.closed} ${inBuild.has(id) || isOpen ? '' : styles.notInBuild}`}
             >
               <StepHead
                 step={step}

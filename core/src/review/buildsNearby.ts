@@ -1,0 +1,26 @@
+import { resolveBuild } from '../build/index.ts';
+import { defaultValues, NO_CHOICES, type Pattern } from '../pattern/index.ts';
+
+/** A build that differs from the usual one by a single choice. */
+export interface NearbyBuild {
+  readonly optionId: string;
+  readonly valueId: string;
+  readonly build: Pattern;
+}
+
+/**
+ * Each value of each option that is not its default, with everything else as usual. What belongs to one choice is seen in
+ * one of these; all builds together may be thousands.
+ */
+export function buildsNearby(pattern: Pattern): NearbyBuild[] {
+  const usual = defaultValues(pattern);
+  return pattern.options.flatMap(({ id: optionId, values }) =>
+    values
+      .filter(({ id }) => usual[optionId] !== id)
+      .map(({ id: valueId }) => ({
+        optionId,
+        valueId,
+        build: resolveBuild(pattern, { ...NO_CHOICES, values: { [optionId]: valueId } }),
+      })),
+  );
+}
