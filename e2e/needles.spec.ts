@@ -115,7 +115,7 @@ test('in a step the needles of the shelf are ranked, each with why; a fault lead
 }); // prettier-ignore
 
 test('the ladder and the card on paper', async ({ page, demo }) => {
-  await openSteps(page, demo.url, 'Stag beetle', /15 steps/);
+  await openSteps(page, demo.url, 'Stag beetle', /16 steps/);
   await openLadder(page);
   await page.getByRole('link', { name: 'On paper' }).click();
   await expect(page.getByRole('heading', { name: 'Stag beetle brooch: needles' })).toBeVisible();

@@ -124,4 +124,27 @@ describe('slips planted one by one in copies of the demo figures', () => {
     expect(sortedByMeant(other, remarksOf(other, wool)).open).toEqual([]);
     expect(withMeant(meant, remark, 'another reason')).toHaveLength(1);
   });
+
+  test('the beetle on the table has a dozen things worth mending', () => {
+    const { patterns } = studio.deps.store;
+    const draft = patterns
+      .page(null, 100)
+      .find(({ document }) => document.title === 'Stag beetle brooch')?.document;
+    if (!draft) throw new Error('no beetle');
+    const found = remarksOf(draft, wool).map(({ code }) => code);
+    expect([...new Set(found)].sort()).toEqual([
+      'caution_taken_off',
+      'check_without_remedy',
+      'colourway_as_written',
+      'count_in_words',
+      'finding_unsaid_in_build',
+      'irreversible_unchecked',
+      'minutes_not_said',
+      'needle_by_colour',
+      'sides_not_said',
+      'step_empty',
+      'step_without_parts',
+      'waiting_not_said',
+    ]);
+  });
 });

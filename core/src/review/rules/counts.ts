@@ -58,21 +58,25 @@ function countOfOnly({ act, partIds }: Step, { parts }: Pattern): number | null 
   return count && count.low === count.high && count.high > 1 ? count.high : null;
 }
 
-/** Making says all of a part: `Three legs` where there are four. Elsewhere some of them may be meant. */
+/** Making says all of a part: `Three legs` where there are four. Elsewhere some of them may be meant, and never more. */
 function namedCounts(
   { act, text, partIds }: Step,
   { parts }: Pattern,
 ): { inWords: number; name: string; count: number }[] {
-  if (act.kind !== 'make') return [];
   return parts.flatMap(({ id, name, count }) => {
     const range = countRange(count);
     if (!partIds.includes(id) || !range || range.low !== range.high || name.trim() === '') return [];
     const inWords = numberBefore(text, name);
-    return inWords !== null && inWords !== range.high ? [{ inWords, name, count: range.high }] : [];
+    if (inWords === null) return [];
+    const isOff = act.kind === 'make' ? inWords !== range.high : inWords > range.high;
+    return isOff ? [{ inWords, name, count: range.high }] : [];
   });
 }
 
-/** `four legs`, `4 legs`, `four small legs`; null: no number stands before its name. */
+/** A number before one of these measures; it does not count: `12 mm legs`. */
+const UNITS = 'mm|cm|m|g|kg|oz|lb|in|inch|inches|min|mins|minutes?|h|hours?|times|gauge|star|twisted|percent';
+
+/** `four legs`, `4 legs`, `four small legs`; not `0.5 cm legs`, `step 4 legs`; null: no number stands before its name. */
 function numberBefore(text: string, name: string): number | null {
   const words = name
     .trim()
@@ -80,7 +84,10 @@ function numberBefore(text: string, name: string): number | null {
     .replaceAll(/[.*+?^${}()|[\]\\]/g, '\\$&');
   const plural = words.replace(/\w+$/, (last) => IRREGULAR[last] ?? last);
   const stem = plural === words ? words.replace(/(?:f|fe)$/, '(?:f|fe|ve)') : plural;
-  const found = new RegExp(`\\b(${NUMBER})\\s+(?:\\w+\\s+)?${stem}(?:s|es)?\\b`, 'i').exec(text);
+  const found = new RegExp(
+    `(?<![\\w.,/–×-]|(?:step|part|piece|×|–) )(${NUMBER})\\s+(?:(?!(?:${UNITS})\\b)\\w+\\s+)?${stem}(?:s|es)?\\b`,
+    'i',
+  ).exec(text);
   const number = found?.[1]?.toLowerCase();
   if (number === undefined) return null;
   const at = NUMBER_WORDS.indexOf(number);
