@@ -1,6 +1,13 @@
+import type { Page } from '@playwright/test';
 import { expectNothingByAxe } from './support/axe.ts';
-import { keyboard, mouse } from './support/hands.ts';
+import { type Hands, keyboard, mouse } from './support/hands.ts';
 import { expect, test } from './support/studio.ts';
+
+/** A pattern of the demo in which nothing is to be looked at. */
+async function openPuffin(page: Page, hands: Hands, url: string): Promise<void> {
+  await page.goto(`${url}/patterns`);
+  await hands.press(page.getByRole('link', { name: /Harbour puffin/ }));
+}
 
 for (const [name, handsOf] of [
   ['mouse', mouse],
@@ -11,8 +18,7 @@ for (const [name, handsOf] of [
     demo,
   }) => {
     const hands = handsOf(page);
-    await page.goto(`${demo.url}/patterns`);
-    await hands.press(page.getByRole('link', { name: /Harbour puffin/ }));
+    await openPuffin(page, hands, demo.url);
     const height = page.getByLabel('Finished height');
     const review = page.getByRole('region', { name: 'To look at' });
     await expect(review).toHaveCount(0);
@@ -43,8 +49,7 @@ test('a row with something to look at is ticked in its margin, until that is set
   demo,
 }) => {
   const hands = mouse(page);
-  await page.goto(`${demo.url}/patterns`);
-  await hands.press(page.getByRole('link', { name: /Harbour puffin/ }));
+  await openPuffin(page, hands, demo.url);
   await hands.switchTo(/steps/);
   const ticked = page.locator('[data-row-head]', { hasText: 'to look at' });
   await expect(page.locator('[data-row-head]').first()).toBeVisible();
@@ -61,8 +66,7 @@ test('what is open is read once more before publishing, and a class planned on i
   demo,
 }) => {
   const hands = mouse(page);
-  await page.goto(`${demo.url}/patterns`);
-  await hands.press(page.getByRole('link', { name: /Harbour puffin/ }));
+  await openPuffin(page, hands, demo.url);
   await hands.fill('Finished height', '170 mm');
   await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
   await hands.press(page.getByRole('button', { name: /Publish revision/ }));

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { blankUse, checkPattern, type Pattern, type Stage, type Step } from '@lanakit/core/pattern';
-import { mendOf, type Remark, remarksOf, sortedByMeant, withMeant } from '@lanakit/core/review';
+import { mendOf, type Remark, remarksOf, reviewOf, withMeant } from '@lanakit/core/review';
 import type { Wool } from '@lanakit/core/engine';
 import { shelfOf } from '../../server/src/services/runSources.ts';
 import { NOW, openStudio, type Studio } from '../../server/test/support/studio.ts';
@@ -115,13 +115,13 @@ describe('slips planted one by one in copies of the demo figures', () => {
     if (!remark) throw new Error('nothing is found');
     const meant: Pattern = { ...figure, meant: withMeant(figure, remark, 'the green one of our kit') };
     expect(checkPattern(meant)).toEqual([]);
-    const sorted = sortedByMeant(meant, remarksOf(meant, wool));
+    const sorted = reviewOf(meant, wool);
     expect(sorted.open).toEqual([]);
     expect(sorted.meant).toMatchObject([{ reason: 'the green one of our kit' }]);
     const changed = produce(meant, (f) => void (f.steps[0]!.text += ' Gently.'));
-    expect(sortedByMeant(changed, remarksOf(changed, wool)).open).toEqual([remark]);
+    expect(reviewOf(changed, wool).open).toEqual([remark]);
     const other = produce(meant, (f) => void (f.steps[1]!.text += ' Gently.'));
-    expect(sortedByMeant(other, remarksOf(other, wool)).open).toEqual([]);
+    expect(reviewOf(other, wool).open).toEqual([]);
     expect(withMeant(meant, remark, 'another reason')).toHaveLength(1);
   });
 

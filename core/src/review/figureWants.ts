@@ -1,7 +1,5 @@
-import { defaultBuild } from '../build/index.ts';
-import { estimatePattern, type Wool } from '../engine/index.ts';
-import { enclosureFit, isGoingIn, proportionsOf, putTogether } from '../figure/index.ts';
-import type { Pattern } from '../pattern/index.ts';
+import { enclosureFit, isGoingIn, proportionsOf } from '../figure/index.ts';
+import type { ReviewContext } from './context.ts';
 
 /** Something its author wants of a figure that it does not come to. */
 export type FigureWantFault =
@@ -9,11 +7,14 @@ export type FigureWantFault =
   | { readonly code: 'enclosure_too_small'; readonly enclosureId: string };
 
 /** Of the usual build: proportions that are broken, and what it does not go into. What is unknown is no fault. */
-export function figureWantFaults(pattern: Pattern, wool: Wool): FigureWantFault[] {
+export function figureWantFaults(context: ReviewContext): FigureWantFault[] {
+  const { pattern, wool } = context;
   if (pattern.proportions.length === 0 && pattern.enclosures.length === 0) return [];
-  const build = defaultBuild(pattern);
-  const estimate = estimatePattern(build, wool);
-  const { figure } = putTogether(build, estimate, wool.findings);
+  const {
+    build,
+    estimate,
+    together: { figure },
+  } = context.usual;
   return [
     ...proportionsOf(figure, build, estimate).flatMap((told): FigureWantFault[] =>
       told.kind === 'told' && told.isBroken

@@ -1,4 +1,4 @@
-import { remarksOf, sortedByMeant } from '@lanakit/core/review';
+import { reviewOf } from '@lanakit/core/review';
 import { type Designs, revisionsOfRun } from '@lanakit/core/run';
 import { useMemo } from 'react';
 import { RemarksRead } from '../ui/RemarksRead.tsx';
@@ -18,7 +18,7 @@ export function OpenRemarks({ designs, live: { input, wool } }: OpenRemarksProps
       revisionsOfRun(input).flatMap((revisionId) => {
         const pattern = designs.get(revisionId);
         if (!pattern) return [];
-        const { open } = sortedByMeant(pattern, remarksOf(pattern, wool));
+        const { open } = reviewOf(pattern, wool);
         return open.length > 0 ? [{ revisionId, pattern, open }] : [];
       }),
     [input, designs, wool],

@@ -1,4 +1,4 @@
-import { remarksOf, sortedByMeant } from '@lanakit/core/review';
+import { reviewOf } from '@lanakit/core/review';
 import { useMemo } from 'react';
 import { RemarksRead } from '../ui/RemarksRead.tsx';
 import { counted } from '../words/show.ts';
@@ -8,7 +8,7 @@ import { useTable } from './table/tableContext.ts';
 export function BeforePublishing() {
   const document = useTable((table) => table.document);
   const wool = useTable((table) => table.wool);
-  const { open } = useMemo(() => sortedByMeant(document, remarksOf(document, wool)), [document, wool]);
+  const { open } = useMemo(() => reviewOf(document, wool), [document, wool]);
   if (open.length === 0) return null;
   return (
     <section aria-label="Before it is published">

@@ -98,10 +98,12 @@ function nearRuns(ring: readonly Vec3[], { body, frame }: PlacedPiece, { toward 
 /** Beyond what it is set on, as one looks: drawn before it. */
 export function isBehindHost({ of, host, spots }: PlacedDetail, { toward }: Camera): boolean {
   if (of.kind !== 'cut' || of.cut.kind === 'binding') return false;
-  const [spot] = spots;
-  const form = spot && formOfCut(of.cut, of.seat, spot, host);
-  if (!form) return false;
-  const middles = spots.map((each) => formOfCut(of.cut, of.seat, each, host)?.middle ?? each.point);
+  const { cut, seat } = of;
+  const middles = spots.flatMap((spot) => {
+    const form = formOfCut(cut, seat, spot, host);
+    return form ? [form.middle] : [];
+  });
+  if (middles.length === 0) return false;
   const depth = middles.reduce((sum, middle) => sum + dot(middle, toward), 0) / middles.length;
   return depth < dot(pointIn(host.frame, host.body.centroid), toward) - 1e-6;
 }

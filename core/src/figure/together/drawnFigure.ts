@@ -73,6 +73,10 @@ function drawnPiece(
 ): Omit<DrawnPiece, 'layers'> {
   const outer = part && outermostUse(part);
   const [base, tip] = [seen(camera, piece.frame.origin), seen(camera, pointIn(piece.frame, [0, 1, 0]))];
+  const drawn = details.map((detail) => ({
+    isBehind: isBehindHost(detail, camera),
+    marks: decalOf(detail, camera),
+  }));
   return {
     key: piece.key,
     partId: piece.partId,
@@ -80,14 +84,10 @@ function drawnPiece(
     fibreId: outer && isWool(outer) ? outer.fibreId : null,
     outline: silhouetteOf(piece, camera),
     lieDeg: (Math.atan2(tip[0] - base[0], tip[1] - base[1]) * 180) / Math.PI,
-    behind: details
-      .filter((detail) => isBehindHost(detail, camera))
-      .flatMap((detail) => decalOf(detail, camera)),
+    behind: drawn.flatMap(({ isBehind, marks }) => (isBehind ? marks : [])),
     marks: [
       ...sharesOf(piece, part, camera),
-      ...details
-        .filter((detail) => !isBehindHost(detail, camera))
-        .flatMap((detail) => decalOf(detail, camera)),
+      ...drawn.flatMap(({ isBehind, marks }) => (isBehind ? [] : marks)),
     ],
   };
 }

@@ -14,13 +14,13 @@ const only = <C extends Remark['code']>(faults: readonly Remark[], code: C): Fau
   faults.filter((fault): fault is Fault<C> => fault.code === code);
 
 /** A height that its parts cannot come to is told first, and what the figure comes to only then. */
-const heights = ({ pattern, wool }: ReviewContext): Remark[] => {
-  const fault = heightFault(pattern) ?? figureHeightFault(pattern, wool);
+const heights = (context: ReviewContext): Remark[] => {
+  const fault = heightFault(context.pattern) ?? figureHeightFault(context);
   return fault ? [fault] : [];
 };
 
 /** All places are the author’s, and all that weighs is known: what is only proposed is nobody’s fault. */
-function tellsSurely({ usual, pattern }: ReviewContext, wool: ReviewContext['wool']) {
+function tellsSurely({ usual, pattern, wool }: ReviewContext) {
   const { build, estimate, together } = usual;
   const isProposed =
     pattern.stance === null ||
@@ -36,11 +36,9 @@ export const FIGURE_RULES = [
   rule('height_under_part', 'figure', 'stumble', (context) => only(heights(context), 'height_under_part')),
   rule('height_over_parts', 'figure', 'stumble', (context) => only(heights(context), 'height_over_parts')),
   rule('height_off_figure', 'figure', 'stumble', (context) => only(heights(context), 'height_off_figure')),
-  rule('proportion_off', 'figure', 'look', ({ pattern, wool }) =>
-    only(figureWantFaults(pattern, wool), 'proportion_off'),
-  ),
-  rule('enclosure_too_small', 'figure', 'stumble', ({ pattern, wool }) =>
-    only(figureWantFaults(pattern, wool), 'enclosure_too_small'),
+  rule('proportion_off', 'figure', 'look', (context) => only(figureWantFaults(context), 'proportion_off')),
+  rule('enclosure_too_small', 'figure', 'stumble', (context) =>
+    only(figureWantFaults(context), 'enclosure_too_small'),
   ),
   rule('feature_does_not_fit', 'figure', 'stumble', ({ usual }) =>
     fitsOf(usual.together.details).flatMap((fit) =>
@@ -57,12 +55,12 @@ export const FIGURE_RULES = [
   rule('figure_falls', 'figure', 'stumble', (context) => {
     const rests = context.pattern.stance?.rests;
     if (rests !== 'stands' && rests !== 'sits') return [];
-    const tells = tellsSurely(context, context.wool);
+    const tells = tellsSurely(context);
     return tells?.standing.kind === 'falls' || tells?.standing.kind === 'no-flat' ? [{}] : [];
   }),
   rule('figure_hangs_crooked', 'figure', 'look', (context) => {
     if (context.pattern.stance?.rests !== 'hangs') return [];
-    const hangs = tellsSurely(context, context.wool)?.hanging?.hangs;
+    const hangs = tellsSurely(context)?.hanging?.hangs;
     return hangs && Math.abs(hangs.tiltDeg) > CROOKED_DEG ? [{ tiltDeg: hangs.tiltDeg }] : [];
   }),
 ];

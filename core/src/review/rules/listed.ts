@@ -6,8 +6,8 @@ import {
   stepOfFinding,
   type Use,
 } from '../../pattern/index.ts';
-import { stageOfWool, stepOfWool } from '../../writing/index.ts';
 import { defaultBuild } from '../../build/index.ts';
+import { stageOfWool, stepOfWool } from '../../writing/index.ts';
 import { buildsNearby, type NearbyBuild } from '../buildsNearby.ts';
 import type { ReviewContext } from '../context.ts';
 import { rule } from '../rule.ts';
@@ -16,7 +16,7 @@ import { rule } from '../rule.ts';
 export const LISTED_RULES = [
   rule('finding_never_put_on', 'listed', 'stumble', ({ pattern, wool }) =>
     pattern.findings.flatMap((use) =>
-      stepOfFinding(pattern, use) === null && !isNamed(pattern, nameOfFinding(use, wool))
+      stepOfFinding(pattern, use) === null && !isSpokenOf(pattern, nameOfFinding(use, wool))
         ? [{ findingUseId: use.id }]
         : [],
     ),
@@ -24,19 +24,22 @@ export const LISTED_RULES = [
   rule('finding_unsaid_in_build', 'listed', 'look', ({ pattern, wool }) =>
     findingsOfChoices(pattern).flatMap(({ use, optionId, valueId, build }) => {
       const name = nameOfFinding(use, wool);
-      return isSaid(build, use, name) ? [] : [{ findingUseId: use.id, name, optionId, valueId }];
+      // Without a name to speak of nobody can tell.
+      return wordsOf(name).length === 0 || isChosen(build, use) || isSpokenOf(build, name)
+        ? []
+        : [{ findingUseId: use.id, name, optionId, valueId }];
     }),
   ),
   rule('cut_never_used', 'listed', 'stumble', ({ pattern }) =>
     pattern.cuts.flatMap((cut) =>
-      stepOfCut(pattern, cut) === null && !isNamed(pattern, cut.name) ? [{ cutId: cut.id }] : [],
+      stepOfCut(pattern, cut) === null && !isSpokenOf(pattern, cut.name) ? [{ cutId: cut.id }] : [],
     ),
   ),
   rule('coat_never_laid', 'listed', 'stumble', (context) =>
-    usesWithoutStep(context, (use) => use.role === 'coat').map((found) => ({ ...found })),
+    usesWithoutStep(context, (use) => use.role === 'coat'),
   ),
   rule('detail_never_worked', 'listed', 'stumble', (context) =>
-    usesWithoutStep(context, (use) => DETAILS.has(use.role)).map((found) => ({ ...found })),
+    usesWithoutStep(context, (use) => DETAILS.has(use.role)),
   ),
   rule('tool_not_listed', 'listed', 'stumble', ({ needs }) =>
     needs.usedNotListed.map(({ key, what }) => ({ needKey: key, what })),
@@ -97,23 +100,17 @@ function findingsOfChoices(pattern: Pattern): (NearbyBuild & { readonly use: Fin
 const nameOfFinding = ({ findingId }: FindingUse, { findings }: ReviewContext['wool']): string =>
   findings.get(findingId ?? '')?.name ?? '';
 
-/** A step speaks of it by the first word of its name. */
-function isNamed({ steps }: Pattern, name: string): boolean {
-  const [word = ''] = name.toLowerCase().split(/[\s,]+/);
-  return word.length > 2 && steps.some(({ text }) => text.toLowerCase().includes(word));
-}
+/** A step lets it be chosen among others. */
+const isChosen = ({ steps }: Pattern, { id }: FindingUse): boolean =>
+  steps.some(({ act }) => act.kind === 'choose' && act.findingUseIds.includes(id));
 
-/** A step lets it be chosen, or speaks of it by a word of its name: an eye, two eyes; not “bring” for a ring. */
-function isSaid({ steps }: Pattern, { id }: FindingUse, name: string): boolean {
-  const words = name
-    .toLowerCase()
-    .split(/[^\p{L}]+/u)
-    .filter((word) => word.length > 2);
+/** What of a name is a word: no sizes, and nothing too short to be told apart. */
+const wordsOf = (name: string): string[] => name.split(/[^\p{L}]+/u).filter((word) => word.length > 2);
+
+/** A step speaks of it by a word of its name: an eye, two eyes; not “bring” for a ring. */
+function isSpokenOf({ steps }: Pattern, name: string): boolean {
+  const words = wordsOf(name);
+  if (words.length === 0) return false;
   const spoken = new RegExp(`(?<!\\p{L})(?:${words.join('|')})(?:s|es)?(?!\\p{L})`, 'iu');
-  return (
-    words.length === 0 ||
-    steps.some(
-      ({ act, text }) => spoken.test(text) || (act.kind === 'choose' && act.findingUseIds.includes(id)),
-    )
-  );
+  return steps.some(({ text }) => spoken.test(text));
 }

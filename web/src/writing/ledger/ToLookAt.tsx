@@ -1,5 +1,5 @@
 import { type UnknownReason, warningsOf } from '@lanakit/core/engine';
-import { type MeantRemark, remarksOf, sortedByMeant, withoutMeant } from '@lanakit/core/review';
+import { type MeantRemark, reviewOf, withoutMeant } from '@lanakit/core/review';
 import { ROLE_WORDS, unknownWords, warningWords, remarkPlace, remarkWords } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useDeferredValue, useEffect, useMemo } from 'react';
@@ -97,7 +97,7 @@ export function ToLookAt({ onChoosePart, onShow, onOpenStep }: ToLookAtProps) {
     return [...unknown, ...warnings];
   }, [estimate, document, shelf, onChoosePart, onShow]);
   const later = useDeferredValue(document);
-  const review = useMemo(() => sortedByMeant(later, remarksOf(later, wool)), [later, wool]);
+  const review = useMemo(() => reviewOf(later, wool), [later, wool]);
   useEffect(() => {
     tellRemarks(review.open);
     return () => tellRemarks([]);

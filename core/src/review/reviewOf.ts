@@ -1,0 +1,9 @@
+import type { Wool } from '../engine/index.ts';
+import type { Pattern } from '../pattern/index.ts';
+import { type MeantRemark, sortedByMeant } from './meant.ts';
+import type { Remark } from './remark.ts';
+import { remarksOf } from './remarks.ts';
+
+/** The whole review: what is open in a pattern, and what its author means so. */
+export const reviewOf = (pattern: Pattern, wool: Wool): { open: Remark[]; meant: MeantRemark[] } =>
+  sortedByMeant(pattern, remarksOf(pattern, wool));
