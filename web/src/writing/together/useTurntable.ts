@@ -46,7 +46,8 @@ export function useTurntable({ together, parts, from, paint, onRest }: Turntable
   // Where it is on its way to: a second press before it is there goes on from there.
   const goalDeg = useRef(restDeg);
   useEffect(() => {
-    goalDeg.current = shownDeg.current = restDeg;
+    // A press between its coming to rest and this being told has sent it on already, and is not to be lost.
+    if (frame.current === null) goalDeg.current = shownDeg.current = restDeg;
   }, [restDeg]);
 
   const show = useCallback(
@@ -95,8 +96,8 @@ export function useTurntable({ together, parts, from, paint, onRest }: Turntable
       const next = (now: number) => {
         const share = Math.min(1, Math.max(0, (now - begun) / ms));
         show(fromDeg + wayDeg * eased(share));
-        if (share < 1) frame.current = requestAnimationFrame(next);
-        else rest(toDeg);
+        frame.current = share < 1 ? requestAnimationFrame(next) : null;
+        if (share === 1) rest(toDeg);
       };
       frame.current = requestAnimationFrame(next);
     },
