@@ -7,7 +7,7 @@ const CORE = [
 ]; // prettier-ignore
 
 const WEB = [
-  'words', 'api', 'draft', 'ui', 'figure', 'shell', 'ways', 'guide', 'patterns', 'reading', 'techniques', 'writing',
+  'words', 'api', 'draft', 'ui', 'review', 'figure', 'shell', 'ways', 'guide', 'patterns', 'reading', 'techniques', 'writing',
   'shelf', 'runs', 'buying', 'begin', 'bench', 'backups', 'history',
 ]; // prettier-ignore
 

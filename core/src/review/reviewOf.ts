@@ -5,5 +5,10 @@ import type { Remark } from './remark.ts';
 import { remarksOf } from './remarks.ts';
 
 /** The whole review: what is open in a pattern, and what its author means so. */
-export const reviewOf = (pattern: Pattern, wool: Wool): { open: Remark[]; meant: MeantRemark[] } =>
+export interface Review {
+  readonly open: readonly Remark[];
+  readonly meant: readonly MeantRemark[];
+}
+
+export const reviewOf = (pattern: Pattern, wool: Wool): Review =>
   sortedByMeant(pattern, remarksOf(pattern, wool));

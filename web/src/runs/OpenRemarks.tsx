@@ -1,7 +1,8 @@
-import { reviewOf } from '@lanakit/core/review';
+import type { Pattern } from '@lanakit/core/pattern';
 import { type Designs, revisionsOfRun } from '@lanakit/core/run';
-import { useMemo } from 'react';
-import { RemarksRead } from '../ui/RemarksRead.tsx';
+import type { Wool } from '@lanakit/core/engine';
+import { RemarksRead } from '../review/RemarksRead.tsx';
+import { useReview } from '../review/useReview.ts';
 import { counted } from '../words/show.ts';
 import styles from './RunPage.module.css';
 import type { ShownRun } from './useRunPlan.ts';
@@ -13,22 +14,22 @@ interface OpenRemarksProps {
 
 /** What a learner will stumble over in the patterns of a run, because nobody mended it or meant it so before. */
 export function OpenRemarks({ designs, live: { input, wool } }: OpenRemarksProps) {
-  const reviews = useMemo(
-    () =>
-      revisionsOfRun(input).flatMap((revisionId) => {
-        const pattern = designs.get(revisionId);
-        if (!pattern) return [];
-        const { open } = reviewOf(pattern, wool);
-        return open.length > 0 ? [{ revisionId, pattern, open }] : [];
-      }),
-    [input, designs, wool],
-  );
-  return reviews.map(({ revisionId, pattern, open }) => (
-    <details key={revisionId} className={styles.remarks}>
+  return revisionsOfRun(input).map((revisionId) => {
+    const pattern = designs.get(revisionId);
+    return pattern && <OpenIn key={revisionId} pattern={pattern} wool={wool} />;
+  });
+}
+
+function OpenIn({ pattern, wool }: { pattern: Pattern; wool: Wool }) {
+  const state = useReview(pattern, wool);
+  if (state.kind !== 'read' || state.review.open.length === 0) return null;
+  const { open } = state.review;
+  return (
+    <details className={styles.remarks}>
       <summary className="amber">
         {pattern.title || 'The pattern'} as published has {counted(open.length, 'thing')} to look at
       </summary>
       <RemarksRead pattern={pattern} remarks={open} />
     </details>
-  ));
+  );
 }

@@ -1,6 +1,6 @@
-import { reviewOf } from '@lanakit/core/review';
-import { useMemo } from 'react';
-import { RemarksRead } from '../ui/RemarksRead.tsx';
+import { ReadingStill } from '../review/ReadingStill.tsx';
+import { RemarksRead } from '../review/RemarksRead.tsx';
+import { useReview } from '../review/useReview.ts';
 import { counted } from '../words/show.ts';
 import { useTable } from './table/tableContext.ts';
 
@@ -8,7 +8,9 @@ import { useTable } from './table/tableContext.ts';
 export function BeforePublishing() {
   const document = useTable((table) => table.document);
   const wool = useTable((table) => table.wool);
-  const { open } = useMemo(() => reviewOf(document, wool), [document, wool]);
+  const state = useReview(document, wool);
+  if (state.kind !== 'read') return <ReadingStill state={state} />;
+  const { open } = state.review;
   if (open.length === 0) return null;
   return (
     <section aria-label="Before it is published">

@@ -1,8 +1,10 @@
 import { type UnknownReason, warningsOf } from '@lanakit/core/engine';
-import { type MeantRemark, reviewOf, withoutMeant } from '@lanakit/core/review';
+import { type MeantRemark, type Review, withoutMeant } from '@lanakit/core/review';
 import { ROLE_WORDS, unknownWords, warningWords, remarkPlace, remarkWords } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useDeferredValue, useEffect, useMemo } from 'react';
+import { REVIEW_FAILED } from '../../review/reviewFailed.ts';
+import { useReview } from '../../review/useReview.ts';
 import { RemarkLine } from './RemarkLine.tsx';
 import { buildFindings, goTo } from './remarkPlaces.ts';
 import { ownerName } from '../../words/ownerWords.ts';
@@ -25,6 +27,8 @@ const IN_THE_DOCUMENT = new Set<UnknownReason>([
   'amount_missing',
   'amount_incomplete',
 ]);
+
+const NOTHING_READ: Review = { open: [], meant: [] };
 
 interface ToLookAtProps {
   onChoosePart: (partId: string) => void;
@@ -97,11 +101,10 @@ export function ToLookAt({ onChoosePart, onShow, onOpenStep }: ToLookAtProps) {
     return [...unknown, ...warnings];
   }, [estimate, document, shelf, onChoosePart, onShow]);
   const later = useDeferredValue(document);
-  const review = useMemo(() => reviewOf(later, wool), [later, wool]);
-  useEffect(() => {
-    tellRemarks(review.open);
-    return () => tellRemarks([]);
-  }, [review]);
+  const state = useReview(later, wool);
+  const { open, meant } = state.kind === 'read' ? state.review : NOTHING_READ;
+  useEffect(() => tellRemarks(open), [open]);
+  useEffect(() => () => tellRemarks([]), []);
   const building = useMemo(
     (): Line[] =>
       buildFindings(later, build).map(({ key, name, words, partId }) => ({
@@ -114,8 +117,8 @@ export function ToLookAt({ onChoosePart, onShow, onOpenStep }: ToLookAtProps) {
     [later, build, onChoosePart, onShow],
   );
   const lines = [...engine, ...building];
-  const count = lines.length + review.open.length;
-  if (count + review.meant.length === 0) return null;
+  const count = lines.length + open.length;
+  if (count + meant.length === 0 && state.kind !== 'failed') return null;
   return (
     <section className={styles.settle} aria-label="To look at">
       <h3 className={count > 0 ? 'amber' : ''}>To look at: {counted(count, 'thing')}</h3>
@@ -127,7 +130,7 @@ export function ToLookAt({ onChoosePart, onShow, onOpenStep }: ToLookAtProps) {
             </button>
           </li>
         ))}
-        {review.open.map((remark) => (
+        {open.map((remark) => (
           <RemarkLine
             key={JSON.stringify(remark)}
             remark={remark}
@@ -135,7 +138,8 @@ export function ToLookAt({ onChoosePart, onShow, onOpenStep }: ToLookAtProps) {
           />
         ))}
       </ul>
-      {review.meant.length > 0 && <MeantLines meant={review.meant} />}
+      {state.kind === 'failed' && <p className="red">{REVIEW_FAILED}</p>}
+      {meant.length > 0 && <MeantLines meant={meant} />}
     </section>
   );
 }

@@ -1,0 +1,20 @@
+import type { Wool } from '@lanakit/core/engine';
+import type { Pattern } from '@lanakit/core/pattern';
+import { type Review, reviewOf } from '@lanakit/core/review';
+import { expose } from 'comlink';
+
+let wool: Wool | null = null;
+
+const api = {
+  /** What lies on the shelf, for all that is asked after it. */
+  takeWool: (next: Wool): void => {
+    wool = next;
+  },
+  review: (pattern: Pattern): Review => {
+    if (!wool) throw new Error('asked for a review before it had the shelf');
+    return reviewOf(pattern, wool);
+  },
+};
+export type ReviewApi = typeof api;
+
+expose(api);
