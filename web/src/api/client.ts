@@ -74,11 +74,14 @@ async function answered<T>(response: Response): Promise<T> {
   if (response.status === 204) return undefined as T;
   const body: unknown = await response.json().catch(() => null);
   if (response.ok) return body as T;
-  const unworded = `Lanakit could not do it (${response.status}). Try it again.`;
-  throw new ApiProblem(
-    (body as ProblemBody | null) ?? { code: 'internal', status: response.status, title: unworded },
-  );
+  if (isProblem(body)) throw new ApiProblem(body);
+  const title = `Lanakit could not do it (${response.status}). Try it again.`;
+  throw new ApiProblem({ code: 'internal', status: response.status, title });
 }
+
+/** Something between the page and Lanakit may answer in its place, in words of its own or in none. */
+const isProblem = (body: unknown): body is ProblemBody =>
+  typeof body === 'object' && body !== null && 'title' in body && typeof body.title === 'string';
 
 async function reach(path: string, init: RequestInit): Promise<Response> {
   try {

@@ -3,6 +3,7 @@ import { estimatePattern } from '@lanakit/core/engine';
 import { stepTotals, type Pattern } from '@lanakit/core/pattern';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
+import { ApiProblem, errorWords } from '../api/client.ts';
 import { useDraftOf, useRevision, useRevisionNames, useWool } from '../api/queries.ts';
 import { lookOfBuild } from '@lanakit/core/figure';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
@@ -18,7 +19,7 @@ export function ComparePage() {
   const [params, setParams] = useSearchParams();
   const wool = useWool();
   const [a, b] = [params.get('a'), params.get('b')];
-  const [first, two] = [useBuild(a), useBuild(b)];
+  const [{ build: first, error: firstError }, { build: two, error: twoError }] = [useBuild(a), useBuild(b)];
   const names = [useBuildName(a, first), useBuildName(b, two)] as const;
   const choose = (side: 'a' | 'b', key: string | null) => {
     const next = new URLSearchParams(params);
@@ -70,13 +71,20 @@ export function ComparePage() {
         </>
       ) : (
         <p className={`sheet ${styles.empty}`}>
-          {a && b
-            ? 'One of the two is no longer here. Choose another.'
-            : 'Choose two revisions or patterns: they are set line by line.'}
+          <WhyNothing isChosen={a !== null && b !== null} error={firstError ?? twoError} />
         </p>
       )}
     </main>
   );
+}
+
+/** Why no two figures stand here. */
+function WhyNothing({ isChosen, error }: { isChosen: boolean; error: Error | undefined }) {
+  if (!isChosen) return 'Choose two revisions or patterns: they are set line by line.';
+  if (!error) return 'Reading both…';
+  return isGone(error)
+    ? 'One of the two is no longer here. Choose another.'
+    : `${errorWords(error)} It is asked again every few seconds.`;
 }
 
 /** What tells the two apart, for the heads of narrow columns: the revision, or the title where those differ. */
@@ -100,9 +108,12 @@ function useBuildName(key: string | null, build: Pattern | null): string {
 }
 
 /** The document behind a key; null while it loads or where there is none. */
-function useBuild(key: string | null): Pattern | null {
+function useBuild(key: string | null): { build: Pattern | null; error: Error | undefined } {
   const [kind, id] = (key ?? '').split(':');
-  const { data: revision } = useRevision(kind === 'revision' ? (id ?? null) : null);
-  const { data: draft } = useDraftOf(kind === 'draft' ? (id ?? null) : null);
-  return (kind === 'draft' ? draft : revision)?.document ?? null;
+  const revision = useRevision(kind === 'revision' ? (id ?? null) : null);
+  const draft = useDraftOf(kind === 'draft' ? (id ?? null) : null);
+  const { data, error } = kind === 'draft' ? draft : revision;
+  return { build: data?.document ?? null, error };
 }
+
+const isGone = (error: Error): boolean => error instanceof ApiProblem && error.problem.status === 404;

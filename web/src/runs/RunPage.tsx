@@ -214,8 +214,9 @@ function Tabs({ run, runPlan, draft, onMoved }: TabsProps) {
 /** What needles it takes, and what is to buy. */
 function NeedleState({ runId, input }: { runId: string; input: RunInput }) {
   const { kitOfRun: classKit } = useRunKit(runId, input);
-  const toBuy = classKit?.kit.lines.reduce((sum, line) => sum + (line.toBuy ?? 0), 0) ?? 0;
-  const total = classKit?.kit.lines.reduce((sum, line) => sum + line.total, 0) ?? 0;
+  if (!classKit) return <Link to={`/runs/${runId}/needles`}>needles, not read yet</Link>;
+  const toBuy = classKit.kit.lines.reduce((sum, line) => sum + (line.toBuy ?? 0), 0);
+  const total = classKit.kit.lines.reduce((sum, line) => sum + line.total, 0);
   return (
     <span>
       <Link to={`/runs/${runId}/needles`}>{counted(total, 'needle')}</Link>

@@ -102,10 +102,11 @@ function useDone(runId: string, { plan, packs, shelf, input }: Planned) {
     const { right, other } = weighedOf(marks, ticks);
     return {
       toWeigh: marks.length,
-      weighed: right,
+      // Until it is read nobody knows: a nought would be a number.
+      weighed: items ? right : '?',
       other,
       toPack: packs.length,
-      packed: packs.filter(({ id }) => ticks.get(packedMark(id))?.isDone).length,
+      packed: items ? packs.filter(({ id }) => ticks.get(packedMark(id))?.isDone).length : '?',
     };
   }, [items, plan, packs, shelf, input.scaleStepG]);
 }
@@ -131,15 +132,17 @@ function Stock({
   runPlan: Planned;
   isOff: boolean;
 }) {
-  const needles = useNeedles().data?.items ?? NONE;
-  const tools = useTools().data?.items ?? NONE;
-  const shelfFindings = useFindings().data?.items ?? NONE;
+  const needles = useNeedles().data?.items;
+  const tools = useTools().data?.items;
+  const shelfFindings = useFindings().data?.items;
   const findings = useMemo(
-    () => new Map(shelfFindings.map((finding) => [finding.id, finding])),
+    () => new Map((shelfFindings ?? NONE).map((finding) => [finding.id, finding])),
     [shelfFindings],
   );
   const { kitOfRun: classKit } = useRunKit(runId, input);
   if (isOff) return <span className="leaf">off the shelf</span>;
+  if (!needles || !tools || !shelfFindings)
+    return <span className="quiet">not all of the shelf read yet</span>;
   const short = shortOfPlan(plan);
   const uncounted = uncountedOfPlan(plan);
   const kit = input.kind === 'class' ? (classKit?.kit ?? null) : null;

@@ -52,7 +52,7 @@ interface Place {
 }
 
 function TrayTable({ run, tray, needles }: TrayTableProps) {
-  const { kitOfRun: classKit } = useRunKit(run.id, runInputOf(run));
+  const { kitOfRun: classKit, error: kitError } = useRunKit(run.id, runInputOf(run));
   const [mode, setMode] = useState<Tapped>(tray.lines.some(({ out }) => out > 0) ? 'in' : 'out');
   const { tap, close, reopen, resolve } = useTrayActions(run.id);
   const unsent = useUnsentTaps(run.id);
@@ -133,7 +133,11 @@ function TrayTable({ run, tray, needles }: TrayTableProps) {
       )}
       {places.length === 0 && (
         <p className={`sheet ${styles.none}`}>
-          No step of this class takes a needle, and none was counted out.
+          {classKit
+            ? 'No step of this class takes a needle, and none was counted out.'
+            : kitError
+              ? 'Which needles this class takes could not be read. None was counted out yet.'
+              : 'Reading which needles this class takes…'}
         </p>
       )}
       <div className={styles.tray}>

@@ -52,7 +52,7 @@ type Way = 'fibre' | 'pack';
 function Scale({ run, runPlan }: { run: OpenedRun; runPlan: Planned }) {
   const [params, setParams] = useSearchParams();
   const way: Way = params.get('by') === 'pack' ? 'pack' : 'fibre';
-  const { items, unsent } = useTicksHere(run.id);
+  const { items, unsent, error } = useTicksHere(run.id);
   const tick = useTickActions(run.id);
   const ticks = useMemo(() => new Map(items?.map((runTick) => [runTick.mark, runTick])), [items]);
   const { plan, packs, shelf, input } = runPlan;
@@ -64,6 +64,8 @@ function Scale({ run, runPlan }: { run: OpenedRun; runPlan: Planned }) {
   const done = weighedOf(marks, ticks).right;
   const changes = changesOfFibre(plan);
   const shared = { runPlan, ticks, onTick: tick };
+  // Nobody weighs a second time what is weighed already.
+  if (!items) return <Loading error={error} />;
   return (
     <main className={styles.page}>
       <header className={`sheet ${styles.top}`}>

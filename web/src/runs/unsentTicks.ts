@@ -21,7 +21,7 @@ const withUnsent = (stored: RunTicks['items'], unsent: readonly RunTick[]): read
 
 /** How every mark stands, what is not yet sent included; `unsent` is how many of those there are. */
 export function useTicksHere(runId: string) {
-  const { data } = useTicks(runId);
+  const { data, error } = useTicks(runId);
   const outbox = unsentTicks(runId);
   const waiting = useSyncExternalStore(outbox.watch, () => outbox.waiting);
   const items = useMemo(
@@ -33,5 +33,5 @@ export function useTicksHere(runId: string) {
       ),
     [data, waiting],
   );
-  return { items, unsent: waiting.length };
+  return { items, unsent: waiting.length, error };
 }

@@ -2,6 +2,7 @@ import type { Promised } from '@lanakit/core/api';
 import type { BlendInput } from '@lanakit/core/shelf';
 import { Button } from 'antd';
 import { memo, useState } from 'react';
+import { usePromisedAhead } from '../api/queries.ts';
 import type { Entry } from './entries.ts';
 import { BlendPanel } from './BlendPanel.tsx';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
@@ -143,6 +144,7 @@ const MOST_NAMED = 8;
 
 /** What runs will take and is not there, and what was never counted. */
 function NeedsYou({ entries, onOpen }: { entries: readonly Entry[]; onOpen: (id: string) => void }) {
+  const isPromisedRead = usePromisedAhead().data !== undefined;
   const inUse = entries.filter(({ isArchived }) => !isArchived);
   const short = inUse.filter((entry) => entry.short > 0);
   const uncounted = inUse.filter(({ onHand }) => onHand === null);
@@ -166,7 +168,13 @@ function NeedsYou({ entries, onOpen }: { entries: readonly Entry[]; onOpen: (id:
     <>
       <section className={styles.section} aria-label="Short for what is ahead">
         <h2>Short for what is ahead</h2>
-        {short.length === 0 && <p className="quiet">Nothing: the drawers cover every run.</p>}
+        {short.length === 0 && (
+          <p className="quiet">
+            {isPromisedRead
+              ? 'Nothing: the drawers cover every run.'
+              : 'What runs ahead will take is not read yet.'}
+          </p>
+        )}
         {lines(short, (entry) => showGrams(entry.short))}
       </section>
       {uncounted.length > 0 && (

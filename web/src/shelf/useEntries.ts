@@ -84,7 +84,11 @@ function useWoolEntries() {
   return {
     entries,
     promised: promisedById,
-    isReady: fibres.data !== undefined && blends.data !== undefined,
+    // What is free needs both; where the second cannot be read, that is told above the list.
+    isReady:
+      fibres.data !== undefined &&
+      blends.data !== undefined &&
+      (promised.data !== undefined || promised.error !== undefined),
     error: fibres.error ?? blends.error,
   };
 }

@@ -1,3 +1,5 @@
+import { Button } from 'antd';
+import { useSWRConfig } from 'swr';
 import styles from './Loading.module.css';
 
 interface LoadingProps {
@@ -7,24 +9,32 @@ interface LoadingProps {
 /** An empty sheet while its content comes; a server that does not answer is said. */
 export const Loading = ({ error }: LoadingProps) => (
   <main className={`sheet ${styles.sheet}`} aria-busy={!error}>
-    <Waiting error={error} />
+    <Waiting error={error} Heading="h1" />
   </main>
 );
 
 /** The same within a place that is there already. */
 export const StillLoading = ({ error }: LoadingProps) => (
   <section className={`sheet ${styles.sheet}`} aria-busy={!error} aria-label="Loading">
-    <Waiting error={error} />
+    <Waiting error={error} Heading="h2" />
   </section>
 );
 
-function Waiting({ error }: LoadingProps) {
+function Waiting({ error, Heading }: LoadingProps & { Heading: 'h1' | 'h2' }) {
+  const { mutate } = useSWRConfig();
   return (
     <>
       {error ? (
-        <p className="red" role="alert">
-          {error.message} It is asked again every few seconds.
-        </p>
+        <div role="alert" data-cannot-show="">
+          <Heading className="red">This cannot be shown just now</Heading>
+          <p className="above-2">{error.message}</p>
+          <p className="quiet">
+            It is asked again every few seconds. What you wrote and could not be kept waits in this browser.
+          </p>
+          <Button className="above-2" onClick={() => void mutate(() => true)}>
+            Ask again now
+          </Button>
+        </div>
       ) : (
         <>
           <div className={styles.bar} />

@@ -9,6 +9,7 @@ import { NoticeProvider } from './Notice.tsx';
 import styles from './Shell.module.css';
 import { useTour } from './tour/tourStore.ts';
 import { TopSlotProvider } from './TopSlot.tsx';
+import { UnreadSlip } from './UnreadSlip.tsx';
 
 const loadPalette = async () => ({ default: (await import('./Palette.tsx')).Palette });
 const Palette = lazy(loadPalette);
@@ -83,6 +84,7 @@ export function Shell() {
             </div>
           </header>
           {isDemoStudio && <DemoRibbon />}
+          <UnreadSlip />
           {isOnTour && (
             <Suspense>
               <TourSlip />
