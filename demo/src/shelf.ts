@@ -44,7 +44,7 @@ const tops = (linearGPerM: number, stapleMm: number): Partial<FibreInput> => ({ 
 const ROWS: readonly Row[] = [
   ['chalk-core', 'Chalk', 'core-batt', '#e6e0d2', 260, [['winter bale', 'bin 1', 1000, 340], ['summer bale', 'bin 1', 500, 280, { note: 'shorter and springier: roll it tighter', overrides: { ...NO_OVERRIDES, stapleMm: 40, arealGPerM2: 330 } }]], { otherNames: ['cream', 'white core'], kind: 'hill cross', arealGPerM2: 360, densityFactor: 1.04 }],
   ['oat-core', 'Oat', 'core-batt', '#cdbfa4', 240, [['bale', 'bin 2', 500, 240]], { otherNames: ['natural core'], arealGPerM2: 340 }],
-  ['odds-core', 'Odds and ends', 'core-batt', '#8d8a86', null, [], { kind: 'mixed leftovers', note: 'unsorted: for cores that nobody sees' }],
+  ['odds-core', 'Odds and ends', 'core-batt', '#8d8a86', null, [], { smallestPartMm: 8, kind: 'mixed leftovers', note: 'unsorted: for cores that nobody sees' }],
   ['slate', 'Slate', 'carded', '#3c4855', 520, [['spring', 'drawer 5', 150, 96]], { otherNames: ['charcoal blue'], linearGPerM: 14, hidingGPerM2: 72 }],
   ['moss', 'Moss', 'carded', '#6b7d36', 540, [['spring', 'drawer 6', 50, 6], ['autumn', 'drawer 6', 50, 12, { note: 'a shade yellower than the spring lot', overrides: { ...NO_OVERRIDES, colour: '#758238' } }]], { otherNames: ['olive'], linearGPerM: 13 }],
   ['pear', 'Pear', 'carded', '#a9b04a', 540, [['spring', 'drawer 6', 100, 74]], { linearGPerM: 13.5 }],

@@ -28,7 +28,7 @@ const LATE: ReadonlySet<Stage> = new Set<Stage>(['coat', 'join', 'detail', 'hair
 
 /** One slip each, as they are made on paper: in which figure, what is done, and by which name it is found. */
 const PLANTED: readonly (readonly [what: string, figure: string, plant: Fault, code: Remark['code']])[] = [
-  ['two legs fewer in the words', 'Harbour puffin', (f) => void (stepOf(f, 'feet').text = 'Three feet, flat below.'), 'count_in_words'],
+  ['two legs fewer in the words', 'Harbour puffin', (f) => void (stepOf(f, 'feet').text = 'Three feet, turned as you felt them, flat below.'), 'count_in_words'],
   ['a check that sends ahead', 'Balloon mobile', (f) => void (stepOf(f, 'level').checks[0]!.returnToStepId = 'finish'), 'check_points_ahead'],
   ['a check with nothing to look at', 'Balloon mobile', (f) => void (stepOf(f, 'level').checks[0]!.look = ' '), 'check_without_look'],
   ['a check with no remedy', 'Balloon mobile', (f) => void (stepOf(f, 'level').checks[0]!.remedy = ''), 'check_without_remedy'],

@@ -18,7 +18,7 @@ import {
 import { withSwap } from './withSwap.ts';
 
 /** The whole of what is chosen: options left open are at their default. */
-export const valuesOf = (pattern: Pattern, choices: Choices): Values => ({
+export const valuesOf = (pattern: Pick<Pattern, 'options'>, choices: Choices): Values => ({
   ...defaultValues(pattern),
   ...choices.values,
 });
@@ -46,7 +46,7 @@ export function resolveBuild(pattern: Pattern, choices: Choices): Pattern {
 }
 
 /** The poses that chosen values name, in their order: a later one is over an earlier. */
-export function posesChosen(pattern: Pattern, choices: Choices): Pose[] {
+export function posesChosen(pattern: Pick<Pattern, 'options' | 'poses'>, choices: Choices): Pose[] {
   if (pattern.poses.length === 0) return [];
   const values = valuesOf(pattern, choices);
   const named = pattern.options.flatMap(

@@ -1,9 +1,16 @@
 import { defaultBuild } from '../build/index.ts';
-import { estimatePattern, type PatternEstimate, type Wool } from '../engine/index.ts';
+import {
+  type EngineWarning,
+  estimatePattern,
+  type PatternEstimate,
+  warningsOf,
+  type Wool,
+} from '../engine/index.ts';
 import { putTogether, type Together } from '../figure/index.ts';
 import { needsOf } from '../needles/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import { orderLinks, workOnParts } from '../writing/index.ts';
+import { buildsNearby, type NearbyBuild } from './buildsNearby.ts';
 
 /** What rules read: the pattern, and what follows from it, each worked out once and only where it is asked for. */
 export interface ReviewContext {
@@ -18,6 +25,10 @@ export interface ReviewContext {
     readonly estimate: PatternEstimate;
     readonly together: Together;
   };
+  /** What the engine would have looked at, of everything that is written. */
+  readonly warnings: readonly EngineWarning[];
+  /** The builds one choice away. */
+  readonly nearby: readonly NearbyBuild[];
 }
 
 export function reviewContext(pattern: Pattern, wool: Wool): ReviewContext {
@@ -36,6 +47,13 @@ export function reviewContext(pattern: Pattern, wool: Wool): ReviewContext {
     },
     get usual() {
       return (known.usual ??= usualOf(pattern, wool));
+    },
+    get warnings() {
+      const written = this.usual.build === pattern ? this.usual.estimate : estimatePattern(pattern, wool);
+      return (known.warnings ??= warningsOf(written, wool.fibres, pattern));
+    },
+    get nearby() {
+      return (known.nearby ??= buildsNearby(pattern));
     },
   };
 }

@@ -1,6 +1,7 @@
 import { isEqual } from '../base/index.ts';
 import type { MeantSo, Pattern } from '../pattern/index.ts';
 import type { Remark } from './remark.ts';
+import { thingOf } from './subject.ts';
 
 /** A remark that its author has looked at, and her reason. */
 export interface MeantRemark {
@@ -26,7 +27,7 @@ export function sortedByMeant(
 const meantSo = (pattern: Pattern, remark: Remark, reason: string): MeantSo => ({
   code: remark.code,
   of: keyOf(remark),
-  stamp: stampOf([remark, thingOf(pattern, remark)]),
+  stamp: stampOf([remark, thingOf(remark, pattern)]),
   reason,
 });
 
@@ -47,17 +48,8 @@ function keyOf(remark: Remark): string {
   if (remark.code === 'order_broken') ids.push(remark.link.beforeId, remark.link.afterId);
   if (remark.code === 'slot_rule_broken') ids.push(remark.rule.slotId, remark.rule.thanSlotId);
   if (remark.code === 'caution_taken_off') ids.push(remark.caution);
+  if (remark.inBuild) ids.push(remark.inBuild.optionId, remark.inBuild.valueId);
   return ids.join(' ').slice(0, 200);
-}
-
-/** The step, the part, the thing itself: changed, it is asked about anew. */
-function thingOf(pattern: Pattern, remark: Remark): unknown {
-  if ('stepId' in remark) return pattern.steps.find(({ id }) => id === remark.stepId);
-  if ('partId' in remark) return pattern.parts.find(({ id }) => id === remark.partId);
-  if ('joinId' in remark) return pattern.joins.find(({ id }) => id === remark.joinId);
-  if ('cutId' in remark) return pattern.cuts.find(({ id }) => id === remark.cutId);
-  if ('findingUseId' in remark) return pattern.findings.find(({ id }) => id === remark.findingUseId);
-  return null;
 }
 
 /** Short, and another when anything in it is (FNV-1a, from both ends). */

@@ -1,6 +1,7 @@
 import type { Wool } from '../engine/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import { type MeantRemark, sortedByMeant } from './meant.ts';
+import { inReadingOrder } from './place.ts';
 import type { Remark } from './remark.ts';
 import { remarksOf } from './remarks.ts';
 
@@ -11,4 +12,4 @@ export interface Review {
 }
 
 export const reviewOf = (pattern: Pattern, wool: Wool): Review =>
-  sortedByMeant(pattern, remarksOf(pattern, wool));
+  sortedByMeant(pattern, inReadingOrder(remarksOf(pattern, wool), pattern));

@@ -2,16 +2,18 @@ import type { ReviewContext } from './context.ts';
 import type { Remark, RemarkCode } from './remark.ts';
 
 /** What a rule is about, in the order in which a maker would mend it. */
-const RULE_KINDS = [
+export const RULE_KINDS = [
   'made',
   'listed',
   'order',
   'checks',
   'counts',
+  'sizes',
   'words',
   'hands',
   'sessions',
   'figure',
+  'seen',
   'rights',
 ] as const;
 export type RuleKind = (typeof RULE_KINDS)[number];

@@ -164,5 +164,15 @@ export { allTerms, type TermId, termOf, termOfLabel } from './glossary.ts';
 export { papersOfRun } from './papersOfRun.ts';
 export { RUN_STATE_WORDS, wantsWords } from './runStateWords.ts';
 export { changeOfRunWords } from './runFieldWords.ts';
+export {
+  ALL_REMARKS,
+  readReview,
+  remarksWanted,
+  RULE_KIND_WORDS,
+  type RemarksWanted,
+  type MeantLine,
+  type RemarkLine,
+  type ReviewRead,
+} from './remarkLines.ts';
 export { remarkPlace } from './remarkPlace.ts';
 export { remarkWords } from './remarkWords.ts';

@@ -1,8 +1,12 @@
 import { enclosureName, measuredWords } from './figureWords.ts';
 import { showNumber, showSizeMm } from '../base/index.ts';
+import type { PartNeed } from '../build/index.ts';
+import type { EngineWarning } from '../engine/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import type { Remark, RemarkCode } from '../review/index.ts';
 import { LEVEL_WORDS } from './patternWords.ts';
+import { ownerWords } from './runWords.ts';
+import { warningWords } from './woolWords.ts';
 import { CAUTION_NAMES, linkWords, needName } from './writingWords.ts';
 
 /** What its author wants of a figure and does not get, and the mend. */
@@ -24,10 +28,105 @@ function wantWords(
 const slotName = (id: string, { slots }: Pattern): string =>
   slots.find((candidate) => candidate.id === id)?.name ?? 'a slot';
 
+/** As its author chose it: “no” of a hat. */
+function choiceWords(
+  { optionId, valueId }: { optionId: string; valueId: string },
+  { options }: Pattern,
+): string {
+  const option = options.find(({ id }) => id === optionId);
+  const value = option?.values.find(({ id }) => id === valueId);
+  return `with ${option?.name ?? 'an option'} “${value?.name ?? ''}”`;
+}
+
+const partName = (partId: string, pattern: Pattern): string =>
+  ownerWords({ kind: 'part', id: partId }, pattern);
+
+/** Why a part cannot do without another that is left out. */
+const NEEDS_WORDS: Readonly<Record<PartNeed['why'], string>> = {
+  'joined-onto': 'this is joined onto it',
+  'lies-on': 'this lies on it',
+  'size-from': 'this takes a size from it',
+  'amount-from': 'this takes its amount from it',
+};
+
+type Says<C extends RemarkCode> = (
+  remark: Extract<Remark, { readonly code: C }>,
+  pattern: Pattern,
+  fibreName: (fibreId: string) => string,
+) => string;
+
+const warned = (remark: EngineWarning, _pattern: Pattern, fibreName: (fibreId: string) => string): string =>
+  warningWords(remark, fibreName);
+
 /** What each rule of the review finds, and the mend. */
-const SAYS: {
-  readonly [C in RemarkCode]: (remark: Extract<Remark, { readonly code: C }>, pattern: Pattern) => string;
-} = {
+const SAYS: { readonly [C in RemarkCode]: Says<C> } = {
+  all_coat: warned,
+  inserts_overfull: warned,
+  part_tiny: warned,
+  fibre_coarse: warned,
+  hair_beyond_staple: warned,
+  trimmings_short: warned,
+  statements_differ: warned,
+  linear_differs: warned,
+  stated_off: warned,
+  wool_not_in_build: (remark) =>
+    `It speaks of “${remark.inText}”, and no part or join has any. Say it as the shelf does, or give it to a part.`,
+  part_not_in_build: (remark) =>
+    `It speaks of “${remark.inText}”, and the figure has none. Say it as the part is called, or take it out.`,
+  loose_end_unsaid: () =>
+    'A join needs a loose end of it, and no step that makes it says to leave one. Say which end stays unfelted.',
+  loose_end_nowhere: () =>
+    'An end is left loose here, and no join uses it. Say what it goes into, or felt it closed.',
+  opening_never_made: () =>
+    'Something goes through an opening, and no step before makes one. Say where it is left.',
+  choice_never_made: () => 'It recalls a choice, and no step before asks for one. Add it where it is made.',
+  hanger_after_coat: () =>
+    'It is fastened after the coat is on, and its stitches show. Fasten it before, or say what covers them.',
+  matched_too_early: (remark) =>
+    `It matches ${remark.name} before all of them are made. Move it after the last.`,
+  pale_after_dark: (remark, _pattern, fibreName) =>
+    `${fibreName(remark.paleId)} comes after ${fibreName(remark.darkId)} on the same piece: dark fibre stays on needle and mat. Pale first, a cloth over the dark, or a mat of its own.`,
+  never_lifted: () =>
+    'It is felted on the mat, and nobody says to lift it: it grows into the mat. Say when to turn it.',
+  sides_mixed: (_remark, { sidesSeen }) =>
+    `Left and right are ${sidesSeen === 'viewer' ? 'the viewer’s' : 'the figure’s own'} in this pattern, and here they are the other’s. Say them one way.`,
+  same_side_mirrored: () =>
+    'It says both on one side, and the two are placed as in a mirror. Copy the place, or say inner and outer.',
+  one_of_a_pair: (remark) => `There is one of ${remark.name}. Say it is meant so, or give it its fellow.`,
+  pair_without_rule: () =>
+    'Two are set on, and nobody has said whether as in a mirror, alike, or parted. Say so in Together.',
+  joins_off: (remark) => `${remark.joins} joins for ${remark.count} pieces. One of the two is not so.`,
+  holes_off: (remark) =>
+    `Its words make ${remark.holes} for ${remark.name}, and there ${remark.count === 1 ? 'is 1' : `are ${remark.count}`}.`,
+  curls_off: (remark) => `${remark.curls} ends are curled, and ${remark.ends} end in the open.`,
+  range_in_words: (remark) =>
+    `Its words say ${remark.inWords} of ${remark.name}, and the build leaves ${remark.low} to ${remark.high}. Say it one way.`,
+  size_in_words: (remark, { lengthUnit }) =>
+    `Its words say ${remark.inText}, and ${remark.name || 'the part'} is ${showSizeMm(remark.isMm, lengthUnit)} there, at no stage as said.`,
+  finding_size_in_words: (remark) => `Its words say ${remark.inText}, and ${remark.name} is on the list.`,
+  units_disagree: (remark) => `${remark.inText}: the two are not one length.`,
+  size_without_stage: (remark) => `${remark.inText}, and not whether rolled or felted. Say when it is so.`,
+  wire_under_stretch: (remark, { lengthUnit }) =>
+    `${remark.stretch || 'A stretch'} is ${showSizeMm(remark.saidMm, lengthUnit)}, and what it runs through is ${showSizeMm(remark.needMm, lengthUnit)}.`,
+  grams_too_fine: (remark) =>
+    `${showNumber(remark.massG, 2)} g shows on no kitchen scale. Say beside it what hands take: a wisp, a length.`,
+  left_hanging: (remark, pattern) =>
+    `${choiceWords(remark, pattern)} ${partName(remark.missingId, pattern)} is left out, and ${NEEDS_WORDS[remark.why]}. Leave this out too, or join it elsewhere.`,
+  core_laid_bare: (remark, pattern) =>
+    `${choiceWords(remark, pattern)} it has no coat: its core shows. Give it another, or say so.`,
+  join_laid_bare: (remark, pattern) => `${choiceWords(remark, pattern)} nothing covers it: its ends show.`,
+  place_laid_bare: (remark, pattern) =>
+    `${choiceWords(remark, pattern)} it shows the place where ${partName(remark.missingId, pattern)} would have sat. Say how it is closed.`,
+  core_shows_through: (remark) =>
+    `Its coat of ${showNumber(remark.gPerM2, 0)} g/m² lets the core show; ${showNumber(remark.wantedGPerM2, 0)} hides it. Lay more, or shade on purpose.`,
+  set_into_soft: (remark) =>
+    `${remark.name} is set into wool that gives: it works loose. Felt it firmer there.`,
+  detail_on_soft: () => 'Lines and dots on wool that gives sink and blur. Felt it firmer first.',
+  many_acts: (remark) =>
+    `${remark.acts} things one after another in one step. Hands lose their place: part it.`,
+  picture_uncredited: () => 'The picture is not your own. Say what has to be printed as credit.',
+  technique_uncredited: () => 'The technique is not your own. Say what has to be printed as credit.',
+  outline_uncredited: () => 'Its outline is not your own drawing. Say what has to be printed as credit.',
   part_never_made: () => 'No step makes it. Add one, or say which step does.',
   part_never_joined: () => 'No step and no join fastens it. Say what it is joined to.',
   join_never_made: () => 'No step makes this join. Add it to the step that does.',
@@ -125,6 +224,15 @@ const SAYS: {
   credit_missing: () => 'It is not your own design. Say what has to be printed as credit.',
 };
 
-/** What a reader would stumble over, and the mend. */
-export const remarkWords = (remark: Remark, pattern: Pattern): string =>
-  (SAYS[remark.code] as (remark: Remark, pattern: Pattern) => string)(remark, pattern);
+/** What a reader would stumble over, and the mend. @param fibreName what the shelf calls a fibre */
+export const remarkWords = (
+  remark: Remark,
+  pattern: Pattern,
+  fibreName: (fibreId: string) => string = () => 'this fibre',
+): string => {
+  const words = (SAYS[remark.code] as Says<RemarkCode>)(remark, pattern, fibreName);
+  const whole = words.charAt(0).toUpperCase() + words.slice(1);
+  if (!remark.inBuild) return whole;
+  const choice = choiceWords(remark.inBuild, pattern);
+  return `${choice.charAt(0).toUpperCase()}${choice.slice(1)}: ${whole}`;
+};

@@ -44,7 +44,7 @@ export const beetle = ({ fibre, finding }: DemoShelf): Pattern =>
         place: 'on-surface', stroke: 'at-a-slant', depth: 'light',
         checks: [{ look: 'the back of the sheet', how: 'turn it over', pass: 'only a haze of rust comes through', remedy: 'work shallower: the other side must stay clean' }],
       }),
-      step('shield', 'Shield, overlapping the wing cases by a needle’s length, then the head, overlapping the shield.', ['Shield', 'Head'], 'make', 'shape', null, 12, {
+      step('shield', 'Shield, overlapping the wing cases by a needle’s length, then the head, overlapping the shield. Lift and turn each as you go.', ['Shield', 'Head'], 'make', 'shape', null, 12, {
         place: 'on-surface', stroke: 'edges-first', depth: 'half',
       }),
       step('head-on', 'Felt head and shield together where they meet.', ['Head', 'Shield'], 'join', 'join', null, 4, {

@@ -80,7 +80,7 @@ export const puffin = ({ fibre, finding }: DemoShelf): Pattern =>
         checks: [{ look: 'the neck', how: 'hold the head and shake', pass: 'nothing wobbles', remedy: 'go round once more, deeper', returnToStepId: 'join-head' }],
         drawing: ['draw-join', 'From both sides, through the small one into the large.'],
       }),
-      step('wings', 'Make both wings together: lay out, felt through, fold the edges in along the template, felt from the other side.', ['Wing'], 'make', 'shape', null, 22, {
+      step('wings', 'Make both wings together: lay out, felt through, fold the edges in along the template, felt from the other side. The shoulder ends stay loose.', ['Wing'], 'make', 'shape', null, 22, {
         place: 'on-template', stroke: 'edges-first', depth: 'through',
         repeat: { times: null, notes: ['the figure’s left: tip pointing back', 'the figure’s right: turn the template over'] },
         drawing: ['draw-leaf', 'Edges in, then the middle.'],
@@ -105,7 +105,7 @@ export const puffin = ({ fibre, finding }: DemoShelf): Pattern =>
         place: 'in-hand', stroke: 'along', depth: 'light', recallsStepId: 'way', leaves: 'felted',
         repeat: { times: null, notes: ['the figure’s left', 'the figure’s right'] },
       }),
-      step('feet', 'Felt both feet flat and notch two webs into the front.', ['Foot'], 'make', 'shape', null, 12, {
+      step('feet', 'Felt both feet flat, turning them as you go, and notch two webs into the front.', ['Foot'], 'make', 'shape', null, 12, {
         place: 'on-surface', stroke: 'straight-down', depth: 'through',
         repeat: { times: null, notes: ['the figure’s left', 'the figure’s right'] },
       }),

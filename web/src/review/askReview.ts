@@ -1,6 +1,6 @@
 import type { Wool } from '@lanakit/core/engine';
 import type { Pattern } from '@lanakit/core/pattern';
-import type { Review } from '@lanakit/core/review';
+import type { ReviewRead } from '@lanakit/core/words';
 import { type Remote, wrap } from 'comlink';
 import type { ReviewApi } from './review.worker.ts';
 
@@ -29,7 +29,7 @@ function begin(): Reviewer {
 }
 
 /** The review of a pattern, worked out beside the page: writing never waits for it. Fails when the worker does. */
-export async function askReview(pattern: Pattern, wool: Wool): Promise<Review> {
+export async function askReview(pattern: Pattern, wool: Wool): Promise<ReviewRead> {
   const { api, broken } = (reviewer ??= begin());
   if (wool !== woolThere) {
     woolThere = wool;

@@ -1,6 +1,6 @@
 import type { Wool } from '@lanakit/core/engine';
 import type { Pattern } from '@lanakit/core/pattern';
-import { type Review, reviewOf } from '@lanakit/core/review';
+import { readReview, type ReviewRead } from '@lanakit/core/words';
 import { expose } from 'comlink';
 
 let wool: Wool | null = null;
@@ -10,9 +10,9 @@ const api = {
   takeWool: (next: Wool): void => {
     wool = next;
   },
-  review: (pattern: Pattern): Review => {
+  review: (pattern: Pattern): ReviewRead => {
     if (!wool) throw new Error('asked for a review before it had the shelf');
-    return reviewOf(pattern, wool);
+    return readReview(pattern, wool);
   },
 };
 export type ReviewApi = typeof api;

@@ -29,7 +29,7 @@ function OpenIn({ pattern, wool }: { pattern: Pattern; wool: Wool }) {
       <summary className="amber">
         {pattern.title || 'The pattern'} as published has {counted(open.length, 'thing')} to look at
       </summary>
-      <RemarksRead pattern={pattern} remarks={open} />
+      <RemarksRead pattern={pattern} lines={open} />
     </details>
   );
 }

@@ -17,7 +17,7 @@ export function BeforePublishing() {
       <p className="amber">
         It can be published as it stands; whoever makes it would stumble over {counted(open.length, 'thing')}:
       </p>
-      <RemarksRead pattern={document} remarks={open} />
+      <RemarksRead pattern={document} lines={open} />
     </section>
   );
 }

@@ -1,7 +1,7 @@
 import { type View, VIEWS, withSize } from '@lanakit/core/shapes';
 import { sizeWords } from '@lanakit/core/words';
 import { Checkbox, Segmented, Select } from 'antd';
-import { lazy, Suspense, useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { lazy, memo, Suspense, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { type Piece, piecesOf } from '@lanakit/core/figure';
 import { PieceTray } from '../figure/PieceTray.tsx';
 import type { PullSize } from '../figure/SizeHandles.tsx';
@@ -27,7 +27,7 @@ interface TrayPanelProps {
 const SHOWN_WORDS: Readonly<Record<Shown, string>> = { pieces: 'Pieces', together: 'Together' };
 
 /** The pieces side by side, or the figure together. */
-export function TrayPanel({ isWithSteps, onOpenStep, ...tray }: TrayPanelProps) {
+export const TrayPanel = memo(function TrayPanel({ isWithSteps, onOpenStep, ...tray }: TrayPanelProps) {
   const [shown, setShown] = useShown();
   const turn = (
     <Segmented<Shown>
@@ -57,7 +57,7 @@ export function TrayPanel({ isWithSteps, onOpenStep, ...tray }: TrayPanelProps) 
       {isWithSteps && <LaterLifeLines onOpen={onOpenStep} />}
     </section>
   );
-}
+});
 
 /**
  * What was last looked at, on this device. Before that the figure together, where anything is joined: who opens a pattern

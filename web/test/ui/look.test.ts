@@ -49,6 +49,9 @@ describe('one look', () => {
       '--page-width',
       '--page-height',
       '--table-height',
+      '--demo-slip',
+      '--tour-slip',
+      '--unread-slip',
       '--slips',
       '--rung',
     ]);

@@ -4,7 +4,7 @@ import { NO_CHOICES } from '@lanakit/core/pattern';
 import type { Remark } from '@lanakit/core/review';
 import { remarkPlace } from '@lanakit/core/words';
 import { EVERY_FINDING, faulty } from '../../../core/test/support/findings.ts';
-import { buildFindings, goTo } from '../../src/writing/ledger/remarkPlaces.ts';
+import { goTo, shownByBuild } from '../../src/writing/ledger/remarkPlaces.ts';
 
 const all: Remark[] = Object.values(EVERY_FINDING);
 
@@ -39,29 +39,30 @@ describe('what is to be looked at', () => {
   });
 });
 
-describe('what a build leaves hanging', () => {
+describe('what its author said would show', () => {
   const figure = {
     ...faulty,
+    parts: faulty.parts.map((part) => (part.id === 'Leg' ? { ...part, hides: 'the seam' } : part)),
     options: [
       {
-        id: 'body',
-        name: 'a body',
+        id: 'leg',
+        name: 'a leg',
         kind: 'extra' as const,
         defaultValueId: 'yes',
         values: [
-          { id: 'yes', name: 'yes', things: [{ kind: 'part' as const, id: 'Body' }] },
+          { id: 'yes', name: 'yes', things: [{ kind: 'part' as const, id: 'Leg' }] },
           { id: 'no', name: 'no', things: [] },
         ],
       },
     ],
   };
-  test('the pattern itself leaves nothing', () => {
-    expect(buildFindings(figure, figure)).toEqual([]);
+  test('of the pattern itself nothing', () => {
+    expect(shownByBuild(figure, figure)).toEqual([]);
   });
-  test('a part whose host is left out says what it hangs on', () => {
-    const build = resolveBuild(figure, { ...NO_CHOICES, values: { body: 'no' } });
-    const [first] = buildFindings(figure, build);
-    expect(first).toMatchObject({ name: 'Body', partId: 'Leg' });
-    expect(first?.words).toBe('is left out of this build, and Leg is joined onto it. Leave that out too, or join it elsewhere.');
-  }); // prettier-ignore
+  test('of a build without the part, her words', () => {
+    const build = resolveBuild(figure, { ...NO_CHOICES, values: { leg: 'no' } });
+    expect(shownByBuild(figure, build)).toEqual([
+      { partId: 'Leg', name: 'Leg', words: 'is left out, so this shows: the seam.' },
+    ]);
+  });
 });

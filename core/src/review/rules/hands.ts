@@ -7,6 +7,8 @@ const NEEDLE_COLOUR =
   /\b(?:red|blue|green|yellow|purple|orange|white|black|grey|gray|pink)(?:-handled)? needle\b/i;
 /** Nobody felts a gram firm in less: ours. */
 const MINUTES_PER_GRAM = 0.25;
+/** What stays where the wool holds it. */
+const HELD_BY_WOOL: ReadonlySet<string> = new Set<string>(['eye', 'bead', 'pin-back', 'bell']);
 /** Of less nobody minds. */
 const LEAST_G = 4;
 
@@ -62,6 +64,22 @@ export const HAND_RULES = [
     const { level: proposed } = proposeLevel(pattern, usual.estimate);
     return LEVELS.indexOf(pattern.level) < LEVELS.indexOf(proposed) ? [{ proposed }] : [];
   }),
+  rule('set_into_soft', 'hands', 'look', ({ pattern, wool }) =>
+    pattern.findings.flatMap(({ id, partId, findingId }) => {
+      const host = pattern.parts.find((part) => part.id === partId);
+      const finding = wool.findings.get(findingId ?? '');
+      const isHeld = finding?.measure.by === 'count' && HELD_BY_WOOL.has(finding.measure.sort);
+      return host?.firmness === 'airy' && finding && isHeld ? [{ findingUseId: id, name: finding.name }] : [];
+    }),
+  ),
+  rule('detail_on_soft', 'hands', 'look', ({ pattern }) =>
+    pattern.parts.flatMap(({ id, firmness, uses }) =>
+      firmness === 'airy' &&
+      uses.some((use) => use.role === 'dot' || use.role === 'line' || use.role === 'needled')
+        ? [{ partId: id }]
+        : [],
+    ),
+  ),
   rule('prerequisites_missing', 'hands', 'look', ({ pattern }) =>
     pattern.level === 'practised' && pattern.prerequisites.trim() === '' ? [{}] : [],
   ),

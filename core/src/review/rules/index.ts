@@ -1,3 +1,4 @@
+import type { RemarkCode } from '../remark.ts';
 import type { ReviewRule } from '../rule.ts';
 import { CHECK_RULES } from './checks.ts';
 import { COUNT_RULES } from './counts.ts';
@@ -8,6 +9,8 @@ import { MADE_RULES } from './made.ts';
 import { ORDER_RULES } from './order.ts';
 import { RIGHTS_RULES } from './rights.ts';
 import { SESSION_RULES } from './sessions.ts';
+import { SEEN_RULES } from './seen.ts';
+import { SIZE_RULES } from './sizes.ts';
 import { WORD_RULES } from './words.ts';
 
 /** Every rule of the review, in the order in which a maker would mend what it finds. */
@@ -17,12 +20,46 @@ export const REVIEW_RULES: readonly ReviewRule[] = [
   ...ORDER_RULES,
   ...CHECK_RULES,
   ...COUNT_RULES,
+  ...SIZE_RULES,
   ...WORD_RULES,
   ...HAND_RULES,
   ...SESSION_RULES,
   ...FIGURE_RULES,
+  ...SEEN_RULES,
   ...RIGHTS_RULES,
 ];
 
+/** Of the pattern as a whole: that one build does without them is no fault. */
+const OF_THE_WHOLE: ReadonlySet<RemarkCode> = new Set<RemarkCode>([
+  'tool_not_listed',
+  'tool_not_used',
+  'picture_never_shown',
+  'picture_without_words',
+  'caution_taken_off',
+]);
+
+/** What must be so in every build, whatever is chosen; nothing in it needs the figure put together. */
+export const IN_EVERY_BUILD: readonly ReviewRule[] = [
+  ...MADE_RULES,
+  ...LISTED_RULES,
+  ...ORDER_RULES,
+  ...CHECK_RULES,
+  ...COUNT_RULES,
+].filter(({ code }) => !OF_THE_WHOLE.has(code));
+
+const BY_CODE = new Map(REVIEW_RULES.map((rule) => [rule.code, rule]));
+
+/** The rule that finds remarks of a code. Throws where there is none: every code has one. */
+export function ruleOf(code: RemarkCode): ReviewRule {
+  const rule = BY_CODE.get(code);
+  if (!rule) throw new Error(`no rule ${code}`);
+  return rule;
+}
+
 /** Of a pattern that is wool only nobody asks for steps: only what is said of the whole is held against it. */
-export const WITHOUT_STEPS: ReadonlySet<ReviewRule> = new Set([...FIGURE_RULES, ...RIGHTS_RULES]);
+export const WITHOUT_STEPS: ReadonlySet<ReviewRule> = new Set([
+  ...SIZE_RULES,
+  ...FIGURE_RULES,
+  ...SEEN_RULES,
+  ...RIGHTS_RULES,
+]);

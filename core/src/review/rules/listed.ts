@@ -8,8 +8,10 @@ import {
 } from '../../pattern/index.ts';
 import { defaultBuild } from '../../build/index.ts';
 import { stageOfWool, stepOfWool } from '../../writing/index.ts';
-import { buildsNearby, type NearbyBuild } from '../buildsNearby.ts';
+import type { NearbyBuild } from '../buildsNearby.ts';
 import type { ReviewContext } from '../context.ts';
+import { partsNotThere } from '../partsInWords.ts';
+import { woolNotThere } from '../woolInWords.ts';
 import { rule } from '../rule.ts';
 
 /** Used and listed, both ways. Of a pattern without steps nothing is used: it says so. */
@@ -21,8 +23,8 @@ export const LISTED_RULES = [
         : [],
     ),
   ),
-  rule('finding_unsaid_in_build', 'listed', 'look', ({ pattern, wool }) =>
-    findingsOfChoices(pattern).flatMap(({ use, optionId, valueId, build }) => {
+  rule('finding_unsaid_in_build', 'listed', 'look', ({ pattern, nearby, wool }) =>
+    findingsOfChoices(pattern, nearby).flatMap(({ use, optionId, valueId, build }) => {
       const name = nameOfFinding(use, wool);
       // Without a name to speak of nobody can tell.
       return wordsOf(name).length === 0 || isChosen(build, use) || isSpokenOf(build, name)
@@ -46,6 +48,16 @@ export const LISTED_RULES = [
   ),
   rule('tool_not_used', 'listed', 'look', ({ needs }) =>
     needs.listedNotUsed.map(({ key, what }) => ({ needKey: key, what })),
+  ),
+  rule('wool_not_in_build', 'listed', 'stumble', ({ pattern, wool }) =>
+    pattern.steps.flatMap(({ id, text }) =>
+      woolNotThere(text, pattern, wool).map((inText) => ({ stepId: id, inText })),
+    ),
+  ),
+  rule('part_not_in_build', 'listed', 'stumble', (context) =>
+    context.pattern.steps.flatMap(({ id, text }) =>
+      partsNotThere(text, context).map((inText) => ({ stepId: id, inText })),
+    ),
   ),
   rule('picture_never_shown', 'listed', 'look', ({ pattern }) => {
     const shown = new Set(
@@ -90,9 +102,12 @@ function usesWithoutStep(
 }
 
 /** What only a choice brings in, in the build of that choice. */
-function findingsOfChoices(pattern: Pattern): (NearbyBuild & { readonly use: FindingUse })[] {
+function findingsOfChoices(
+  pattern: Pattern,
+  nearbyBuilds: readonly NearbyBuild[],
+): (NearbyBuild & { readonly use: FindingUse })[] {
   const usual = new Set(defaultBuild(pattern).findings.map(({ id }) => id));
-  return buildsNearby(pattern).flatMap((nearby) =>
+  return nearbyBuilds.flatMap((nearby) =>
     nearby.build.findings.filter(({ id }) => !usual.has(id)).map((use) => ({ ...nearby, use })),
   );
 }

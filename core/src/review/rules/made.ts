@@ -56,7 +56,42 @@ export const MADE_RULES = [
     'stumble',
     ({ act }) => act.kind === 'stand-in' && act.untilStepId === null,
   ),
+  rule('loose_end_unsaid', 'made', 'look', ({ pattern }) =>
+    [...new Set(pattern.joins.flatMap(({ looseEnd }) => looseEnd?.partId ?? []))].flatMap((partId) => {
+      const making = pattern.steps.filter(
+        ({ act, partIds }) => partIds.includes(partId) && (act.kind === 'make' || act.kind === 'felt'),
+      );
+      return making.length === 0 || making.some(({ text }) => LEFT_LOOSE.test(text)) ? [] : [{ partId }];
+    }),
+  ),
+  stepRule('loose_end_nowhere', 'made', 'look', ({ text, act, partIds }, _at, { pattern }) => {
+    if ((act.kind !== 'make' && act.kind !== 'felt') || !LEAVE_LOOSE.test(text)) return false;
+    return !pattern.joins.some(
+      ({ partId, ontoId, looseEnd }) =>
+        (partIds.includes(partId) || partIds.includes(ontoId)) && looseEnd !== null,
+    );
+  }),
+  stepRule(
+    'opening_never_made',
+    'made',
+    'stumble',
+    ({ text }, at, { pattern }) =>
+      THROUGH.test(text) &&
+      !pattern.steps.slice(0, at + 1).some((step) => OPENING_MADE.test(step.text)) &&
+      pattern.joins.every(({ slot }) => slot === null),
+  ),
 ];
+
+/** An end that is not felted, as makers call it. */
+const LOOSE = String.raw`(?:loose|unfelted|fluffy|wispy|wisps?|tails?|soft|open|free)`;
+const LEFT_LOOSE = new RegExp(`\\b${LOOSE}\\b`, 'i');
+const LEAVE_LOOSE = new RegExp(
+  `\\b(?:leave|leaving|keep|keeping)\\b[^.]*\\bends?\\b[^.]*\\b${LOOSE}\\b`,
+  'i',
+);
+const THROUGH = /\bthrough (?:the|its|this|that) (?:hole|opening|slit|slot)\b/i;
+const OPENING_MADE =
+  /\b(?:make|making|leave|leaving|cut|snip|pierce|poke|open|push|punch|with)\b[^.]*\b(?:hole|opening|slit|slot)s?\b/i;
 
 /** Where a part is set on, from 0; null: no step says. Tacked it may still be felted. */
 function joinStep({ pattern }: ReviewContext, partId: string): number | null {

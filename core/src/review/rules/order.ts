@@ -1,5 +1,14 @@
-import { CAUTIONS, isWaitedFor, minutesRange, type Pattern, type Step } from '../../pattern/index.ts';
-import { brokenLinks, cautionsOf } from '../../writing/index.ts';
+import {
+  CAUTIONS,
+  countRange,
+  isWaitedFor,
+  minutesRange,
+  type Pattern,
+  type Step,
+} from '../../pattern/index.ts';
+import type { ShapeKind } from '../../shapes/index.ts';
+import { lightness } from '../../shelf/index.ts';
+import { brokenLinks, cautionsOf, stepOfWool } from '../../writing/index.ts';
 import type { ReviewContext } from '../context.ts';
 import { rule, stepRule } from '../rule.ts';
 
@@ -51,7 +60,102 @@ export const ORDER_RULES = [
       ).map((caution) => ({ stepId: id, caution })),
     );
   }),
+  rule('hanger_after_coat', 'order', 'look', ({ pattern }) =>
+    pattern.cuts.flatMap((cut) => {
+      if (cut.kind !== 'cord' || cut.seat?.runs !== 'up') return [];
+      const { partId } = cut.seat;
+      const hung = pattern.steps.findIndex(
+        ({ act, partIds, text }) => partIds.includes(partId) && (act.kind === 'sew' || HANGER.test(text)),
+      );
+      const coated = pattern.steps.findIndex(
+        ({ stage, partIds }) => stage === 'coat' && partIds.includes(partId),
+      );
+      const isSaid = hung >= 0 && COVERED.test(pattern.steps[hung]?.text ?? '');
+      return coated >= 0 && hung > coated && !isSaid ? [{ cutId: cut.id }] : [];
+    }),
+  ),
+  rule('matched_too_early', 'order', 'stumble', ({ pattern }) =>
+    pattern.steps.flatMap(({ id: stepId, text }, at) => {
+      if (!MATCHED.test(text)) return [];
+      const part = pattern.parts.find(
+        ({ id, name, count }) =>
+          (countRange(count)?.high ?? 1) > 1 && isNamed(text, name) && lastMaking(pattern, id) > at,
+      );
+      return part ? [{ stepId, name: part.name }] : [];
+    }),
+  ),
+  rule('pale_after_dark', 'order', 'look', (context) =>
+    context.pattern.parts.flatMap((part) => paleAfterDark(part, context)),
+  ),
+  stepRule('never_lifted', 'order', 'look', ({ place, act, partIds }, at, { pattern }) => {
+    if (place !== 'on-surface' || (act.kind !== 'make' && act.kind !== 'felt')) return false;
+    const flats = pattern.parts.filter(({ id, shape }) => partIds.includes(id) && FLAT.has(shape.kind));
+    // Said once for a piece is enough, wherever it is said.
+    return flats.some(({ id }) => {
+      const onIt = pattern.steps.filter((step) => step.partIds.includes(id));
+      return (
+        onIt.find((step) => step.place === 'on-surface') === pattern.steps[at] &&
+        !onIt.some(({ text }) => LIFTED.test(text))
+      );
+    });
+  }),
+  stepRule(
+    'choice_never_made',
+    'order',
+    'stumble',
+    ({ text, recallsStepId }, at, { pattern }) =>
+      RECALLS.test(text) &&
+      recallsStepId === null &&
+      !pattern.steps
+        .slice(0, at)
+        .some(
+          ({ act, text: before }) =>
+            act.kind === 'decide' || act.kind === 'choose' || /\bchoose|decide\b/i.test(before),
+        ),
+  ),
 ];
+
+/** Pieces that lie on the mat with a whole side. */
+const FLAT: ReadonlySet<ShapeKind> = new Set<ShapeKind>(['flat-ellipse', 'plate', 'flat-outline', 'patch']);
+const HANGER = /\b(?:hang\w*|cord|loop|thread)\b/i;
+const COVERED = /\b(?:cover|hide|over it|wisp)\w*\b/i;
+const MATCHED = /\b(?:sort|match|pair up|lay (?:them|all) side by side)\b/i;
+const LIFTED = /\b(?:lift|turn|peel|flip|roll|pull|take|move|other side|both sides)\w*\b/i;
+const RECALLS = /\b(?:you (?:chose|decided)|as (?:chosen|decided)|(?:way|direction|side) chosen)\b/i;
+const COVERING = /\b(?:cloth|cover\w*|own (?:mat|pad)|clean (?:mat|pad|needle)|brush)\b/i;
+
+/** L* of what is called pale, and dark: ours. */
+const PALE_FROM = 78;
+const DARK_TO = 38;
+
+const isNamed = (text: string, name: string): boolean =>
+  name.trim() !== '' && text.toLowerCase().includes(name.trim().toLowerCase());
+
+const lastMaking = ({ steps }: Pattern, partId: string): number =>
+  steps.findLastIndex(({ act, partIds }) => act.kind === 'make' && partIds.includes(partId));
+
+/** A pale surface laid on after a dark one of the same part, with nothing said to keep it clean. Lines and dots lie on top. */
+function paleAfterDark(
+  part: Pattern['parts'][number],
+  { pattern, wool }: ReviewContext,
+): { stepId: string; paleId: string; darkId: string }[] {
+  const surfaces = part.uses.flatMap((use) => {
+    if (use.role !== 'coat' && use.role !== 'patch' && use.role !== 'hair') return [];
+    const colour = wool.fibres.get(use.fibreId ?? '')?.colour;
+    const at = stepOfWool(pattern, { owner: { kind: 'part', id: part.id }, role: use.role });
+    return colour === undefined || at === null || use.fibreId === null
+      ? []
+      : [{ fibreId: use.fibreId, at, light: lightness(colour) }];
+  });
+  const darks = surfaces.filter(({ light }) => light <= DARK_TO);
+  return surfaces.flatMap(({ fibreId: paleId, at, light }) => {
+    const dark = light >= PALE_FROM ? darks.find((each) => each.at < at) : undefined;
+    const step = pattern.steps[at];
+    return dark && step && !COVERING.test(step.text)
+      ? [{ stepId: step.id, paleId, darkId: dark.fibreId }]
+      : [];
+  });
+}
 
 /** Of the glues in the pattern the one that sets longest, minutes; 0: none says. */
 function longestSetting({ pattern, wool }: ReviewContext): number {

@@ -5,6 +5,18 @@ import { rule, stepRule } from '../rule.ts';
 const MOST_WORDS = 60;
 /** Acts that are done to a part. */
 const ON_PARTS: ReadonlySet<ActKind> = new Set<ActKind>(['make', 'felt', 'join', 'wrap', 'tack']);
+/** More than this in one step is told as several. */
+const MOST_ACTS = 3;
+/** Things hands do one after another: each takes them to another tool or another place. */
+const ACTS = [
+  /\b(?:roll|tear|fold) /i,
+  /\b(?:wrap|cover) /i,
+  /\b(?:sew|stitch) /i,
+  /\bglue /i,
+  /\b(?:cut|snip|trim) /i,
+  /\b(?:bend|twist) /i,
+  /\b(?:set|join|attach) (?:it|them|the|both|each)\b/i,
+];
 const POINTS = /^\s*(?:repeat|as before|as above|same again|do the same|likewise)\b/i;
 const PROMISED =
   /\b(?:shown (?:below|above|here)|see (?:the )?(?:picture|photo|drawing)|as in the (?:picture|photo|drawing))\b/i;
@@ -19,6 +31,12 @@ export const WORD_RULES = [
     pattern.steps.flatMap(({ id, text }) => {
       const words = wordsIn(text);
       return words > MOST_WORDS ? [{ stepId: id, words }] : [];
+    }),
+  ),
+  rule('many_acts', 'words', 'look', ({ pattern }) =>
+    pattern.steps.flatMap(({ id, text }) => {
+      const acts = ACTS.filter((act) => act.test(text)).length;
+      return acts > MOST_ACTS ? [{ stepId: id, acts }] : [];
     }),
   ),
   stepRule(

@@ -1,18 +1,26 @@
-import { type UnknownReason, warningsOf } from '@lanakit/core/engine';
-import { type MeantRemark, type Review, withoutMeant } from '@lanakit/core/review';
-import { ROLE_WORDS, unknownWords, warningWords, remarkPlace, remarkWords } from '@lanakit/core/words';
+import type { UnknownReason } from '@lanakit/core/engine';
+import { withoutMeant } from '@lanakit/core/review';
+import {
+  ALL_REMARKS,
+  type MeantLine,
+  type RemarksWanted,
+  remarksWanted,
+  type ReviewRead,
+  ROLE_WORDS,
+  unknownWords,
+} from '@lanakit/core/words';
 import { Button } from 'antd';
-import { useDeferredValue, useEffect, useMemo } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { REVIEW_FAILED } from '../../review/reviewFailed.ts';
 import { useReview } from '../../review/useReview.ts';
-import { RemarkLine } from './RemarkLine.tsx';
-import { buildFindings, goTo } from './remarkPlaces.ts';
 import { ownerName } from '../../words/ownerWords.ts';
 import { counted } from '../../words/show.ts';
-import styles from './Ledger.module.css';
 import { tellRemarks } from '../table/remarkCounts.ts';
-import { useTable } from '../table/tableContext.ts';
-import type { Writing } from '../table/writing.ts';
+import { useTable, useTableStore } from '../table/tableContext.ts';
+import styles from './Ledger.module.css';
+import { RemarkRow } from './RemarkRow.tsx';
+import { type RemarkWays, shownByBuild } from './remarkPlaces.ts';
+import { WhichRemarks } from './WhichRemarks.tsx';
 
 /** Told under “To settle” already, because they stand in the document itself. */
 const IN_THE_DOCUMENT = new Set<UnknownReason>([
@@ -28,31 +36,26 @@ const IN_THE_DOCUMENT = new Set<UnknownReason>([
   'amount_incomplete',
 ]);
 
-const NOTHING_READ: Review = { open: [], meant: [] };
-
-interface ToLookAtProps {
-  onChoosePart: (partId: string) => void;
-  onShow: (writing: Writing) => void;
-  onOpenStep: (stepId: string) => void;
-}
+const NOTHING_READ: ReviewRead = { open: [], meant: [] };
+/** More at once nobody mends. */
+const SHOWN = 8;
 
 /** What its author has looked at and means so, with her reason; asked again when she wants it asked. */
-function MeantLines({ meant }: { meant: readonly MeantRemark[] }) {
-  const document = useTable((table) => table.document);
-  const edit = useTable((table) => table.edit);
+function MeantLines({ meant }: { meant: readonly MeantLine[] }) {
+  const table = useTableStore();
+  const askAgain = ({ remark }: MeantLine) => {
+    const { document, edit } = table.getState();
+    edit('meant so', (draft) => void (draft.meant = withoutMeant(document, remark)));
+  };
   return (
     <details className={styles.meantList}>
       <summary>Meant so: {counted(meant.length, 'thing')}</summary>
       <ul>
-        {meant.map(({ remark, reason }) => (
-          <li key={JSON.stringify(remark)}>
-            <b>{remarkPlace(remark, document)}</b> {remarkWords(remark, document)}
-            {reason !== '' && <span className="quiet"> “{reason}”</span>}{' '}
-            <Button
-              size="small"
-              type="text"
-              onClick={() => edit('meant so', (draft) => void (draft.meant = withoutMeant(document, remark)))}
-            >
+        {meant.map((line) => (
+          <li key={line.key}>
+            <b>{line.place}</b> {line.words}
+            {line.reason !== '' && <span className="quiet"> “{line.reason}”</span>}{' '}
+            <Button size="small" type="text" onClick={() => askAgain(line)}>
               Ask again
             </Button>
           </li>
@@ -70,58 +73,63 @@ interface Line {
   readonly go: () => void;
 }
 
-/** What can be made as it stands and still ought to be seen; and amounts that only the shelf can tell. */
-export function ToLookAt({ onChoosePart, onShow, onOpenStep }: ToLookAtProps) {
+/** What only the shelf or the build that is looked at can tell. */
+function useLinesOfNow({ onChoosePart, onShow }: RemarkWays): readonly Line[] {
   const build = useTable((table) => table.build);
   const estimate = useTable((table) => table.estimate);
-  const shelf = useTable((table) => table.shelf);
-  const wool = useTable((table) => table.wool);
-  const document = useTable((table) => table.document);
-  const engine = useMemo((): Line[] => {
-    const unknown = estimate.uses.flatMap((use): Line[] =>
-      use.kind === 'known' || IN_THE_DOCUMENT.has(use.reason)
-        ? []
-        : [
-            {
-              key: use.useId,
-              name: `${ownerName(use.owner, document)} ${ROLE_WORDS[use.role]}`,
-              words: `unknown: ${unknownWords(use.reason)}.`,
-              isUnknown: true,
-              go: () => (use.owner.kind === 'part' ? onChoosePart(use.owner.id) : onShow('joins')),
-            },
-          ],
-    );
-    const warnings = warningsOf(estimate, shelf, document).map((warning): Line => ({
-      key: `${warning.code} ${warning.partId} ${'useId' in warning ? warning.useId : ''}`,
-      name: ownerName({ kind: 'part', id: warning.partId }, document),
-      words: warningWords(warning, (id) => shelf.get(id)?.name ?? 'this fibre'),
-      isUnknown: false,
-      go: () => onChoosePart(warning.partId),
-    }));
-    return [...unknown, ...warnings];
-  }, [estimate, document, shelf, onChoosePart, onShow]);
-  const later = useDeferredValue(document);
-  const state = useReview(later, wool);
-  const { open, meant } = state.kind === 'read' ? state.review : NOTHING_READ;
-  useEffect(() => tellRemarks(open), [open]);
-  useEffect(() => () => tellRemarks([]), []);
-  const building = useMemo(
-    (): Line[] =>
-      buildFindings(later, build).map(({ key, name, words, partId }) => ({
-        key,
+  const later = useDeferredValue(useTable((table) => table.document));
+  const unknown = useMemo(
+    () =>
+      estimate.uses.flatMap((use): Line[] =>
+        use.kind === 'known' || IN_THE_DOCUMENT.has(use.reason)
+          ? []
+          : [
+              {
+                key: use.useId,
+                name: `${ownerName(use.owner, later)} ${ROLE_WORDS[use.role]}`,
+                words: `unknown: ${unknownWords(use.reason)}.`,
+                isUnknown: true,
+                go: () => (use.owner.kind === 'part' ? onChoosePart(use.owner.id) : onShow('joins')),
+              },
+            ],
+      ),
+    [estimate, later, onChoosePart, onShow],
+  );
+  const shown = useMemo(
+    () =>
+      shownByBuild(later, build).map(({ partId, name, words }): Line => ({
+        key: `shown ${partId}`,
         name,
         words,
         isUnknown: false,
-        go: () => (partId === null ? onShow('options') : onChoosePart(partId)),
+        go: () => onChoosePart(partId),
       })),
-    [later, build, onChoosePart, onShow],
+    [later, build, onChoosePart],
   );
-  const lines = [...engine, ...building];
+  return useMemo(() => [...unknown, ...shown], [unknown, shown]);
+}
+
+/** What can be made as it stands and still ought to be seen, as one comes to it; and amounts that only the shelf can tell. */
+export function ToLookAt({ onChoosePart, onShow, onOpenStep }: RemarkWays) {
+  const ways = useMemo(() => ({ onChoosePart, onShow, onOpenStep }), [onChoosePart, onShow, onOpenStep]);
+  const lines = useLinesOfNow(ways);
+  const wool = useTable((table) => table.wool);
+  const later = useDeferredValue(useTable((table) => table.document));
+  const state = useReview(later, wool);
+  const { open, meant } = state.kind === 'read' ? state.review : NOTHING_READ;
+  useEffect(() => tellRemarks(open.map(({ remark }) => remark)), [open]);
+  useEffect(() => () => tellRemarks([]), []);
+  const [wanted, setWanted] = useState<RemarksWanted>(ALL_REMARKS);
+  const [isAll, setAll] = useState(false);
+  const found = remarksWanted(open, wanted);
   const count = lines.length + open.length;
   if (count + meant.length === 0 && state.kind !== 'failed') return null;
   return (
     <section className={styles.settle} aria-label="To look at">
       <h3 className={count > 0 ? 'amber' : ''}>To look at: {counted(count, 'thing')}</h3>
+      {(open.length > SHOWN || found.length < open.length) && (
+        <WhichRemarks lines={open} wanted={wanted} onWant={setWanted} />
+      )}
       <ul>
         {lines.map(({ key, name, words, isUnknown, go }) => (
           <li key={key}>
@@ -130,14 +138,16 @@ export function ToLookAt({ onChoosePart, onShow, onOpenStep }: ToLookAtProps) {
             </button>
           </li>
         ))}
-        {open.map((remark) => (
-          <RemarkLine
-            key={JSON.stringify(remark)}
-            remark={remark}
-            onGo={() => goTo(remark, { onChoosePart, onShow, onOpenStep })}
-          />
+        {found.slice(0, isAll ? undefined : SHOWN).map((line) => (
+          <RemarkRow key={line.key} line={line} ways={ways} />
         ))}
       </ul>
+      {found.length === 0 && open.length > 0 && <p className="quiet">Nothing of that.</p>}
+      {found.length > SHOWN && (
+        <Button size="small" onClick={() => setAll(!isAll)}>
+          {isAll ? `Only the first ${SHOWN}` : `Show ${found.length - SHOWN} more`}
+        </Button>
+      )}
       {state.kind === 'failed' && <p className="red">{REVIEW_FAILED}</p>}
       {meant.length > 0 && <MeantLines meant={meant} />}
     </section>

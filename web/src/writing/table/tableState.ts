@@ -27,6 +27,8 @@ export interface TableView extends TableSources {
   readonly shelf: FibreLookup;
   /** What is made with the choices that are looked at. */
   readonly build: Pattern;
+  /** That build, and the very same object as long as nothing is changed that is seen of it: words move no piece. */
+  readonly figure: Pattern;
   /** Of that build. */
   readonly estimate: PatternEstimate;
   /** Of everything that is written, whatever the options leave out; the same where they leave out nothing. */
@@ -49,6 +51,19 @@ const WOOL_KEYS = [
   'lengthUnit',
   'stance',
 ] as const;
+const FIGURE_KEYS = [
+  'parts',
+  'joins',
+  'cuts',
+  'findings',
+  'stance',
+  'poses',
+  'proportions',
+  'enclosures',
+  'options',
+  'finishedHeight',
+  'lengthUnit',
+] as const;
 const STEP_KEYS = ['steps', 'parts', 'joins', 'links', 'stageNeedles', 'school'] as const;
 
 const alike = (a: Pattern, b: Pattern, keys: readonly (keyof Pattern)[]): boolean =>
@@ -66,6 +81,7 @@ export function tableView(sources: TableSources, before: TableView | null): Tabl
     ...sources,
     shelf: wool.fibres,
     build,
+    figure: before && alike(before.figure, build, FIGURE_KEYS) ? before.figure : build,
     estimate,
     whole: wholeOf(document, wool, kept, build === document ? estimate : null),
     totals: before && alike(before.build, build, STEP_KEYS) ? before.totals : stepTotals(build),

@@ -34,7 +34,7 @@ interface FigureInHandProps {
 /** Pieces and details to be taken hold of: dragged along their host, turned and sunk by grips, nudged by keys. */
 export function FigureInHand(props: FigureInHandProps) {
   const { together, drawn, camera, at, chosen, grasp, edits, onChoose } = props;
-  const build = useTable((table) => table.build);
+  const build = useTable((table) => table.figure);
   const wool = useTable((table) => table.wool);
   const unit = useTable((table) => table.document.lengthUnit);
   const { svg, take, move, letGo, pointMm } = usePull(props);

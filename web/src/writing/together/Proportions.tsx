@@ -21,7 +21,7 @@ const TOLERANCES = { min: 0.1, max: 100 };
 
 /** Sizes their author wants to stay in proportion, each with what it comes to now. */
 export function Proportions({ together }: { together: Together }) {
-  const build = useTable((table) => table.build);
+  const build = useTable((table) => table.figure);
   const estimate = useTable((table) => table.estimate);
   const edit = useTable((table) => table.edit);
   const told = useMemo(() => proportionsOf(together.figure, build, estimate), [together, build, estimate]);

@@ -83,7 +83,7 @@ export function TellsOfFigure({ together, build, tells, edits }: TellsOfFigurePr
 /** How eyes and bars go where they are put; in red what does not. */
 function Fits({ together }: Pick<TellsOfFigureProps, 'together'>) {
   const unit = useTable((table) => table.document.lengthUnit);
-  const build = useTable((table) => table.build);
+  const build = useTable((table) => table.figure);
   const wool = useTable((table) => table.wool);
   const estimate = useTable((table) => table.estimate);
   const fits = useMemo(() => fitsOf(together.details), [together]);

@@ -12,13 +12,17 @@ export interface PoseLookedAt {
 }
 
 export function usePose(): PoseLookedAt {
-  const document = useTable((table) => table.document);
-  const build = useTable((table) => table.build);
+  const poses = useTable((table) => table.document.poses);
+  const options = useTable((table) => table.document.options);
+  const build = useTable((table) => table.figure);
   const choices = useTable((table) => table.choices);
   /** Undefined: nobody has picked. */
   const [pickedId, setPickedId] = useState<string | null | undefined>(undefined);
-  const chosen = useMemo(() => posesChosen(document, choices).at(-1) ?? null, [document, choices]);
-  const picked = document.poses.find(({ id }) => id === pickedId) ?? null;
+  const chosen = useMemo(
+    () => posesChosen({ poses, options }, choices).at(-1) ?? null,
+    [poses, options, choices],
+  );
+  const picked = poses.find(({ id }) => id === pickedId) ?? null;
   const pose = pickedId === undefined ? chosen : picked;
   const posed = useMemo(() => (pose === null ? build : applyPose(build, pose)), [build, pose]);
   return { pose, build: posed, pick: setPickedId };

@@ -1,41 +1,43 @@
-import { type Mend, mendOf, type Remark, withMeant } from '@lanakit/core/review';
-import { remarkPlace, remarkWords } from '@lanakit/core/words';
+import { mendOf, withMeant } from '@lanakit/core/review';
+import type { RemarkLine } from '@lanakit/core/words';
 import { Button, Input } from 'antd';
 import { nanoid } from 'nanoid';
-import { useMemo, useState } from 'react';
+import { memo, useState } from 'react';
 import { become } from '../../draft/become.ts';
-import { useTable } from '../table/tableContext.ts';
+import { useTableStore } from '../table/tableContext.ts';
 import styles from './Ledger.module.css';
+import { goTo, type RemarkWays } from './remarkPlaces.ts';
 
-interface RemarkLineProps {
-  remark: Remark;
-  onGo: () => void;
+interface RemarkRowProps {
+  line: RemarkLine;
+  ways: RemarkWays;
 }
 
 /** One remark of the review: to its place, mended by a press where a press can, or meant so. */
-export function RemarkLine({ remark, onGo }: RemarkLineProps) {
-  const document = useTable((table) => table.document);
-  const edit = useTable((table) => table.edit);
+export const RemarkRow = memo(function RemarkRow({ line, ways }: RemarkRowProps) {
+  const table = useTableStore();
   const [isSaying, setSaying] = useState(false);
-  const mend = useMemo(() => mendOf(remark, document, () => nanoid(10)), [remark, document]);
-  const place = remarkPlace(remark, document);
-  const press = (by: Mend) => edit(`mended: ${place}`, become(by));
+  const { remark, place, words, isMendable } = line;
+  const mend = () => {
+    const { document, edit } = table.getState();
+    const by = mendOf(remark, document, () => nanoid(10));
+    if (by) edit(`mended: ${place}`, become(by));
+  };
+  const say = (reason: string) => {
+    const { document, edit } = table.getState();
+    edit(`meant so: ${place}`, (draft) => void (draft.meant = withMeant(document, remark, reason)));
+  };
   return (
     <li>
-      <button type="button" className="plain-button" onClick={onGo}>
-        <b>{place}</b> {remarkWords(remark, document)}
+      <button type="button" className="plain-button" onClick={() => goTo(remark, ways)}>
+        <b>{place}</b> {words}
       </button>
       {isSaying ? (
-        <MeantSo
-          onSay={(reason) => {
-            edit(`meant so: ${place}`, (draft) => void (draft.meant = withMeant(document, remark, reason)));
-          }}
-          onLeave={() => setSaying(false)}
-        />
+        <MeantSo onSay={say} onLeave={() => setSaying(false)} />
       ) : (
         <span className={styles.remarkWays}>
-          {mend && (
-            <Button size="small" onClick={() => press(mend)}>
+          {isMendable && (
+            <Button size="small" onClick={mend}>
               Mend it
             </Button>
           )}
@@ -46,7 +48,7 @@ export function RemarkLine({ remark, onGo }: RemarkLineProps) {
       )}
     </li>
   );
-}
+});
 
 /** Why it is so: kept with the pattern, and not asked again until the thing changes. */
 function MeantSo({ onSay, onLeave }: { onSay: (reason: string) => void; onLeave: () => void }) {

@@ -1,0 +1,91 @@
+import type { Wool } from '../engine/index.ts';
+import { isWool, type Pattern } from '../pattern/index.ts';
+import { colourDifference, type Fibre, type Preparation } from '../shelf/index.ts';
+
+/** Colours as words call them, sRGB: middling ones, for a word is no swatch. */
+const COLOUR_WORDS: Readonly<Record<string, string>> = {
+  white: '#f2f0ea',
+  cream: '#efe6d0',
+  ivory: '#efe8d6',
+  black: '#201d1c',
+  grey: '#8b8b88',
+  gray: '#8b8b88',
+  brown: '#6b4a30',
+  tan: '#b08a5b',
+  beige: '#cdb894',
+  red: '#b5332a',
+  pink: '#dc98a0',
+  orange: '#d9772b',
+  yellow: '#e0bd3c',
+  gold: '#cf9f35',
+  green: '#5c7d3c',
+  olive: '#74702f',
+  turquoise: '#3f9c9a',
+  blue: '#3c6493',
+  navy: '#232f4e',
+  purple: '#6d4480',
+  violet: '#6d4480',
+};
+/** CIEDE2000: beyond this nobody means that wool by that word. */
+const SAME_WORD_DELTA_E = 32;
+
+/** How fibre is prepared, as makers call it in different places. */
+const PREPARATION_WORDS: Readonly<Record<string, readonly Preparation[]>> = {
+  roving: ['carded', 'tops'],
+  sliver: ['carded', 'tops'],
+  carded: ['carded', 'batt', 'core-batt'],
+  tops: ['tops'],
+  top: ['tops'],
+  combed: ['tops'],
+  batt: ['batt', 'core-batt'],
+  batting: ['batt', 'core-batt'],
+  locks: ['locks'],
+  curls: ['locks'],
+  'pre-felt': ['pre-felt'],
+  prefelt: ['pre-felt'],
+  yarn: ['yarn'],
+};
+/** What any wool is called by. */
+const WOOL_NOUN = 'wool|fibre|fiber|fleece';
+const COLOURED = new RegExp(
+  `\\b(${Object.keys(COLOUR_WORDS).join('|')})\\s+(?:\\p{L}+\\s+)?(?:${WOOL_NOUN}|roving|sliver|tops|batt|locks)\\b`,
+  'giu',
+);
+const PREPARED = new RegExp(
+  `\\b(?:${Object.keys(PREPARATION_WORDS).join('|')})\\b(?=\\s+(?:${WOOL_NOUN})\\b)|(?<=\\b(?:of|the|some|a little) (?:\\p{L}+ )?)(?:roving|tops|batting|locks|pre-felt|prefelt|yarn)\\b`,
+  'giu',
+);
+
+/** Wool that words speak of and no part or join has, by colour or by how it is prepared; other names count. */
+export function woolNotThere(text: string, pattern: Pattern, wool: Wool): string[] {
+  const fibres = fibresOf(pattern, wool);
+  // Of wool that nobody has chosen yet nobody can tell.
+  if (fibres === null || fibres.length === 0) return [];
+  const isCalled = (word: string) =>
+    fibres.some(({ name, otherNames }) =>
+      [name, ...otherNames].some((each) => new RegExp(`\\b${word}\\b`, 'i').test(each)),
+    );
+  const byColour = [...text.matchAll(COLOURED)].flatMap(([inText, word = '']) => {
+    const colour = COLOUR_WORDS[word.toLowerCase()] ?? '';
+    const isThere =
+      isCalled(word) || fibres.some((fibre) => colourDifference(colour, fibre.colour) <= SAME_WORD_DELTA_E);
+    return isThere ? [] : [inText];
+  });
+  const byPreparation = [...text.matchAll(PREPARED)].flatMap(([inText]) => {
+    const meant = PREPARATION_WORDS[inText.toLowerCase()] ?? [];
+    return isCalled(inText) || fibres.some(({ preparation }) => meant.includes(preparation)) ? [] : [inText];
+  });
+  return [...new Set([...byColour, ...byPreparation])];
+}
+
+/** Every fibre of a pattern, with colours and swaps that may be chosen; null: some of it is not known. */
+function fibresOf({ parts, joins, colourways, swaps }: Pattern, wool: Wool): Fibre[] | null {
+  const ids = [
+    ...parts.flatMap(({ uses }) => uses.filter(isWool).map(({ fibreId }) => fibreId)),
+    ...joins.flatMap(({ cover }) => (cover ? [cover.fibreId] : [])),
+    ...colourways.flatMap(({ fills }) => fills.map(({ fibreId }) => fibreId)),
+    ...swaps.flatMap((swap) => ('toFibreId' in swap ? [swap.toFibreId as string | null] : [])),
+  ];
+  const fibres = ids.map((id) => wool.fibres.get(id ?? ''));
+  return fibres.some((fibre) => fibre === undefined) ? null : (fibres as Fibre[]);
+}

@@ -1,0 +1,58 @@
+import { RULE_KINDS } from '@lanakit/core/review';
+import {
+  ALL_REMARKS,
+  type RemarkLine,
+  type RemarksWanted,
+  remarksWanted,
+  RULE_KIND_WORDS,
+} from '@lanakit/core/words';
+import { Select } from 'antd';
+import { ownerName } from '../../words/ownerWords.ts';
+import { useTable } from '../table/tableContext.ts';
+import styles from './Ledger.module.css';
+
+interface WhichRemarksProps {
+  lines: readonly RemarkLine[];
+  wanted: RemarksWanted;
+  onWant: (wanted: RemarksWanted) => void;
+}
+
+interface Among {
+  readonly value: string;
+  readonly label: string;
+}
+
+/** Which of many are looked at: of one kind, on one part, in one session. */
+export function WhichRemarks({ lines, wanted, onWant }: WhichRemarksProps) {
+  const document = useTable((table) => table.document);
+  const withCount = (id: string, name: string, only: Partial<RemarksWanted>): Among[] => {
+    const count = remarksWanted(lines, { ...ALL_REMARKS, ...only }).length;
+    return count === 0 ? [] : [{ value: id, label: `${name} (${count})` }];
+  };
+  const kinds = RULE_KINDS.flatMap((kind) => withCount(kind, RULE_KIND_WORDS[kind], { kind }));
+  const parts = document.parts.flatMap(({ id }) =>
+    withCount(id, ownerName({ kind: 'part', id }, document), { partId: id }),
+  );
+  const sessions = document.sessions.flatMap(({ id, name }, at) =>
+    withCount(id, name || `Session ${at + 1}`, { sessionId: id }),
+  );
+  const select = (label: string, key: keyof RemarksWanted, options: readonly Among[]) =>
+    options.length > 1 && (
+      <Select<string | null>
+        size="small"
+        className={styles.which ?? ''}
+        aria-label={label}
+        value={wanted[key]}
+        popupMatchSelectWidth={false}
+        options={[{ value: null, label }, ...options]}
+        onChange={(value) => onWant({ ...wanted, [key]: value })}
+      />
+    );
+  return (
+    <div className={styles.whichRow}>
+      {select('all kinds', 'kind', kinds)}
+      {select('all parts', 'partId', parts)}
+      {select('all sessions', 'sessionId', sessions)}
+    </div>
+  );
+}
