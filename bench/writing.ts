@@ -1,8 +1,8 @@
 import { summariseBuilds } from '@lanakit/core/build';
 import { onlyFibres } from '@lanakit/core/engine';
 import { BLANK_STEP, checkPattern, type Option, type Pattern, patternChanges } from '@lanakit/core/pattern';
-import { remarksOf } from '@lanakit/core/review';
 import { byGauge } from '@lanakit/core/shelf';
+import { readReview } from '@lanakit/core/words';
 import { cautionsOf, lifeLines, placeStep, readSteps, recognise } from '@lanakit/core/writing';
 import { benchFibres, figureOf } from './core.ts';
 import { time, type Row } from './measure.ts';
@@ -43,6 +43,14 @@ export function writtenFigure(title = 'A long one'): Pattern {
   };
 }
 
+let keys = 0;
+const oneKeyMore = (pattern: Pattern): Pattern => ({
+  ...pattern,
+  steps: pattern.steps.map((step, at) =>
+    at === 100 ? { ...step, text: `${step.text}${(keys += 1)}` } : step,
+  ),
+});
+
 export async function benchWriting(): Promise<Row[]> {
   const pattern = writtenFigure();
   const shelf = onlyFibres(new Map(benchFibres.map((fibre) => [fibre.id, fibre])));
@@ -60,7 +68,8 @@ export async function benchWriting(): Promise<Row[]> {
     await time('may a step go there', size, () => placeStep(pattern, 's150', 10), 20),
     await time('life of every part', size, () => lifeLines(pattern), 50),
     await time('cautions of every step', size, () => cautionsOf(pattern, shelf), 50),
-    await time('what a reader stumbles over', size, () => remarksOf(pattern, shelf), 20),
+    await time('the whole review, in words', size, () => readReview(pattern, { ...shelf }), 20),
+    await time('the review after a key in a step', size, () => readReview(oneKeyMore(pattern), shelf), 20),
     await time('may it be stored', size, () => checkPattern(pattern), 50),
     await time('a pasted text read', '100 000 signs', () => readSteps(long).steps.map(({ text }) => recognise(text, names)), 5),
   ]; // prettier-ignore

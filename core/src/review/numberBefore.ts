@@ -1,3 +1,5 @@
+import { remembered } from './remembered.ts';
+
 const NUMBER_WORDS = [
   'two',
   'three',
@@ -26,18 +28,22 @@ const UNITS = 'mm|cm|m|g|kg|oz|lb|in|inch|inches|min|mins|minutes?|h|hours?|time
 
 /** `four legs`, `4 legs`, `four small legs`; not `0.5 cm legs`, `step 4 legs`; null: no number stands before its name. */
 export function numberBefore(text: string, name: string): number | null {
+  const found = matcherOf(name).exec(text);
+  return found?.[1] === undefined ? null : readNumber(found[1]);
+}
+
+const matcherOf = remembered((name: string): RegExp => {
   const words = name
     .trim()
     .toLowerCase()
     .replaceAll(/[.*+?^${}()|[\]\\]/g, '\\$&');
   const plural = words.replace(/\w+$/, (last) => IRREGULAR[last] ?? last);
   const stem = plural === words ? words.replace(/(?:f|fe)$/, '(?:f|fe|ve)') : plural;
-  const found = new RegExp(
+  return new RegExp(
     `(?<![\\w.,/–×-]|(?:step|part|piece|×|–) )(${NUMBER})\\s+(?:(?!(?:${UNITS})\\b)\\w+\\s+)?${stem}(?:s|es)?\\b`,
     'i',
-  ).exec(text);
-  return found?.[1] === undefined ? null : readNumber(found[1]);
-}
+  );
+});
 
 /** `four`, `4`, `a`, `one`. */
 export function readNumber(word: string): number {

@@ -1,4 +1,5 @@
 import type { ReviewContext } from './context.ts';
+import { remembered } from './remembered.ts';
 
 /** Parts of a figure that go by several names: one of a line stands for the others. */
 const CALLED: readonly (readonly string[])[] = [
@@ -14,9 +15,31 @@ const CALLED: readonly (readonly string[])[] = [
   ['scarf', 'shawl'],
 ];
 
+const GROUPS = CALLED.map((group) => ({
+  inText: new RegExp(`\\b(?:the|both|each|two|four) (${group.join('|')})(?:s|es)?\\b`, 'i'),
+  inName: new RegExp(group.join('|'), 'i'),
+}));
+
+/** Of each group that a text speaks of, the word. */
+const groupsIn = remembered((text: string) =>
+  GROUPS.flatMap((group) => {
+    const inText = group.inText.exec(text)?.[1];
+    return inText === undefined ? [] : [{ group, inText }];
+  }),
+);
+
 /** “Set the ears on” where nothing is an ear: of a figure that was, or of another. */
-export function partsNotThere(text: string, { pattern, wool }: ReviewContext): string[] {
-  const names = [
+export function partsNotThere(context: ReviewContext): { stepId: string; inText: string }[] {
+  const names = namesIn(context);
+  const there = new Set(GROUPS.filter(({ inName }) => inName.test(names)));
+  return context.pattern.steps.flatMap(({ id: stepId, text }) =>
+    groupsIn(text).flatMap(({ group, inText }) => (there.has(group) ? [] : [{ stepId, inText }])),
+  );
+}
+
+/** Whatever anything of a figure is called, and what its author says of it. */
+const namesIn = ({ pattern, wool }: ReviewContext): string =>
+  [
     pattern.title,
     ...pattern.parts.flatMap(({ name, hides, uses }) => [
       name,
@@ -31,11 +54,3 @@ export function partsNotThere(text: string, { pattern, wool }: ReviewContext): s
     ...pattern.options.flatMap(({ name, values }) => [name, ...values.map((value) => value.name)]),
     ...pattern.poses.map(({ name }) => name),
   ].join(' ; ');
-  return CALLED.flatMap((group) => {
-    const inText = new RegExp(`\\b(?:the|both|each|two|four) (${group.join('|')})(?:s|es)?\\b`, 'i').exec(
-      text,
-    )?.[1];
-    const isThere = new RegExp(`(?:${group.join('|')})`, 'i').test(names);
-    return inText === undefined || isThere ? [] : [inText];
-  });
-}

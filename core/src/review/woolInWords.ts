@@ -1,6 +1,8 @@
 import type { Wool } from '../engine/index.ts';
 import { isWool, type Pattern } from '../pattern/index.ts';
 import { colourDifference, type Fibre, type Preparation } from '../shelf/index.ts';
+import type { ReviewContext } from './context.ts';
+import { remembered } from './remembered.ts';
 
 /** Colours as words call them, sRGB: middling ones, for a word is no swatch. */
 const COLOUR_WORDS: Readonly<Record<string, string>> = {
@@ -52,31 +54,43 @@ const COLOURED = new RegExp(
   'giu',
 );
 const PREPARED = new RegExp(
-  `\\b(?:${Object.keys(PREPARATION_WORDS).join('|')})\\b(?=\\s+(?:${WOOL_NOUN})\\b)|(?<=\\b(?:of|the|some|a little) (?:\\p{L}+ )?)(?:roving|tops|batting|locks|pre-felt|prefelt|yarn)\\b`,
+  `\\b(?:${Object.keys(PREPARATION_WORDS).join('|')})\\b(?=\\s+(?:${WOOL_NOUN})\\b)|\\b(?:of|some|little) (?:\\p{L}+ )?(?<bare>roving|tops|batting|locks|pre-felt|prefelt|yarn)\\b`,
   'giu',
 );
 
 /** Wool that words speak of and no part or join has, by colour or by how it is prepared; other names count. */
-export function woolNotThere(text: string, pattern: Pattern, wool: Wool): string[] {
+export function woolNotThere({ pattern, wool }: ReviewContext): { stepId: string; inText: string }[] {
   const fibres = fibresOf(pattern, wool);
   // Of wool that nobody has chosen yet nobody can tell.
   if (fibres === null || fibres.length === 0) return [];
-  const isCalled = (word: string) =>
-    fibres.some(({ name, otherNames }) =>
-      [name, ...otherNames].some((each) => new RegExp(`\\b${word}\\b`, 'i').test(each)),
+  const names = fibres.flatMap(({ name, otherNames }) => [name, ...otherNames]).join(' ; ');
+  const isCalled = (word: string) => new RegExp(`\\b${word}\\b`, 'i').test(names);
+  const hasColour = remembered((word: string) => {
+    const colour = COLOUR_WORDS[word] ?? '';
+    return (
+      isCalled(word) || fibres.some((fibre) => colourDifference(colour, fibre.colour) <= SAME_WORD_DELTA_E)
     );
-  const byColour = [...text.matchAll(COLOURED)].flatMap(([inText, word = '']) => {
-    const colour = COLOUR_WORDS[word.toLowerCase()] ?? '';
-    const isThere =
-      isCalled(word) || fibres.some((fibre) => colourDifference(colour, fibre.colour) <= SAME_WORD_DELTA_E);
-    return isThere ? [] : [inText];
   });
-  const byPreparation = [...text.matchAll(PREPARED)].flatMap(([inText]) => {
-    const meant = PREPARATION_WORDS[inText.toLowerCase()] ?? [];
-    return isCalled(inText) || fibres.some(({ preparation }) => meant.includes(preparation)) ? [] : [inText];
+  const hasPreparation = remembered(
+    (word: string) =>
+      isCalled(word) ||
+      fibres.some(({ preparation }) => PREPARATION_WORDS[word]?.includes(preparation) === true),
+  );
+  return pattern.steps.flatMap(({ id: stepId, text }) => {
+    const { colours, preparations } = woolIn(text);
+    const missing = [
+      ...colours.filter(({ word }) => !hasColour(word)).map(({ words }) => words),
+      ...preparations.filter((word) => !hasPreparation(word.toLowerCase())),
+    ];
+    return [...new Set(missing)].map((inText) => ({ stepId, inText }));
   });
-  return [...new Set([...byColour, ...byPreparation])];
 }
+
+/** Wool by its colour, and by how it is prepared, as a text speaks of it. */
+const woolIn = remembered((text: string) => ({
+  colours: [...text.matchAll(COLOURED)].map(([words, word = '']) => ({ words, word: word.toLowerCase() })),
+  preparations: [...text.matchAll(PREPARED)].map(({ 0: whole, groups }) => groups?.['bare'] ?? whole),
+}));
 
 /** Every fibre of a pattern, with colours and swaps that may be chosen; null: some of it is not known. */
 function fibresOf({ parts, joins, colourways, swaps }: Pattern, wool: Wool): Fibre[] | null {

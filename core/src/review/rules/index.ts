@@ -29,8 +29,16 @@ export const REVIEW_RULES: readonly ReviewRule[] = [
   ...RIGHTS_RULES,
 ];
 
-/** Of the pattern as a whole: that one build does without them is no fault. */
+/** Of the pattern as a whole: that one build does without them is no fault, or no choice changes them. */
 const OF_THE_WHOLE: ReadonlySet<RemarkCode> = new Set<RemarkCode>([
+  ...CHECK_RULES.flatMap(({ code }) => (code === 'check_points_ahead' ? [] : [code])),
+  'waiting_not_said',
+  'sides_not_said',
+  'sides_mixed',
+  'same_side_mirrored',
+  'count_in_words',
+  'range_in_words',
+  'curls_off',
   'tool_not_listed',
   'tool_not_used',
   'picture_never_shown',

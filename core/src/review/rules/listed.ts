@@ -49,16 +49,8 @@ export const LISTED_RULES = [
   rule('tool_not_used', 'listed', 'look', ({ needs }) =>
     needs.listedNotUsed.map(({ key, what }) => ({ needKey: key, what })),
   ),
-  rule('wool_not_in_build', 'listed', 'stumble', ({ pattern, wool }) =>
-    pattern.steps.flatMap(({ id, text }) =>
-      woolNotThere(text, pattern, wool).map((inText) => ({ stepId: id, inText })),
-    ),
-  ),
-  rule('part_not_in_build', 'listed', 'stumble', (context) =>
-    context.pattern.steps.flatMap(({ id, text }) =>
-      partsNotThere(text, context).map((inText) => ({ stepId: id, inText })),
-    ),
-  ),
+  rule('wool_not_in_build', 'listed', 'stumble', woolNotThere),
+  rule('part_not_in_build', 'listed', 'stumble', partsNotThere),
   rule('picture_never_shown', 'listed', 'look', ({ pattern }) => {
     const shown = new Set(
       pattern.steps.flatMap(({ pictures }) => pictures.map(({ pictureId }) => pictureId)),
@@ -80,25 +72,24 @@ const AFTER: Readonly<Partial<Record<Stage, readonly Stage[]>>> = {
 
 /** Layers of a kind for which no step on their part comes late enough. */
 function usesWithoutStep(
-  { pattern }: ReviewContext,
+  { pattern, stepsOn }: ReviewContext,
   isIt: (use: Use) => boolean,
 ): { partId: string; useId: string }[] {
-  return pattern.parts.flatMap((part) =>
-    part.uses.flatMap((use) => {
+  return pattern.parts.flatMap((part) => {
+    const steps = [...(stepsOn.get(part.id) ?? [])];
+    return part.uses.flatMap((use) => {
       if (!isIt(use) || ('isIfNeeded' in use && use.isIfNeeded)) return [];
       const place = { owner: { kind: 'part', id: part.id }, role: use.role } as Parameters<
         typeof stepOfWool
       >[1];
-      const at = stepOfWool(pattern, place);
+      const at = stepOfWool({ ...pattern, steps }, place);
       // A part that nobody makes is told as that.
       if (at === null) return [];
       const late = AFTER[stageOfWool(pattern, place)] ?? null;
-      const isWorked =
-        late === null ||
-        pattern.steps.some(({ partIds, stage }) => partIds.includes(part.id) && late.includes(stage));
+      const isWorked = late === null || steps.some(({ stage }) => late.includes(stage));
       return isWorked ? [] : [{ partId: part.id, useId: use.id }];
-    }),
-  );
+    });
+  });
 }
 
 /** What only a choice brings in, in the build of that choice. */

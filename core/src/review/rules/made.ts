@@ -1,5 +1,5 @@
 import type { PartState } from '../../pattern/index.ts';
-import { isLaidOn, joinedBy, JOINING } from '../../writing/index.ts';
+import { isLaidOn } from '../../writing/index.ts';
 import type { ReviewContext } from '../context.ts';
 import { rule, stepRule } from '../rule.ts';
 
@@ -36,14 +36,14 @@ export const MADE_RULES = [
   }),
   rule('host_made_later', 'made', 'stumble', (context) =>
     context.pattern.joins.flatMap(({ id, partId, ontoId }) => {
-      const joined = joinStep(context, partId);
+      const joined = context.joinedAt.get(partId) ?? null;
       const made = firstMaking(context, ontoId);
       return joined !== null && made !== null && made > joined ? [{ joinId: id }] : [];
     }),
   ),
   rule('joined_unfelted', 'made', 'look', (context) =>
     context.pattern.parts.flatMap(({ id }) => {
-      const joined = joinStep(context, id);
+      const joined = context.joinedAt.get(id) ?? null;
       if (joined === null) return [];
       const states = (context.work.get(id) ?? []).filter(({ at, state }) => at < joined && state !== null);
       const last = states.at(-1);
@@ -92,14 +92,6 @@ const LEAVE_LOOSE = new RegExp(
 const THROUGH = /\bthrough (?:the|its|this|that) (?:hole|opening|slit|slot)\b/i;
 const OPENING_MADE =
   /\b(?:make|making|leave|leaving|cut|snip|pierce|poke|open|push|punch|with)\b[^.]*\b(?:hole|opening|slit|slot)s?\b/i;
-
-/** Where a part is set on, from 0; null: no step says. Tacked it may still be felted. */
-function joinStep({ pattern }: ReviewContext, partId: string): number | null {
-  const at = pattern.steps.findIndex(
-    (step) => JOINING.has(step.act.kind) && step.act.kind !== 'tack' && joinedBy(step, pattern).has(partId),
-  );
-  return at < 0 ? null : at;
-}
 
 function firstMaking({ pattern }: ReviewContext, partId: string): number | null {
   const at = pattern.steps.findIndex(

@@ -137,12 +137,13 @@ const lastMaking = ({ steps }: Pattern, partId: string): number =>
 /** A pale surface laid on after a dark one of the same part, with nothing said to keep it clean. Lines and dots lie on top. */
 function paleAfterDark(
   part: Pattern['parts'][number],
-  { pattern, wool }: ReviewContext,
+  { pattern, wool, stepsOn }: ReviewContext,
 ): { stepId: string; paleId: string; darkId: string }[] {
+  const steps = [...(stepsOn.get(part.id) ?? [])];
   const surfaces = part.uses.flatMap((use) => {
     if (use.role !== 'coat' && use.role !== 'patch' && use.role !== 'hair') return [];
     const colour = wool.fibres.get(use.fibreId ?? '')?.colour;
-    const at = stepOfWool(pattern, { owner: { kind: 'part', id: part.id }, role: use.role });
+    const at = stepOfWool({ ...pattern, steps }, { owner: { kind: 'part', id: part.id }, role: use.role });
     return colour === undefined || at === null || use.fibreId === null
       ? []
       : [{ fibreId: use.fibreId, at, light: lightness(colour) }];
@@ -150,7 +151,7 @@ function paleAfterDark(
   const darks = surfaces.filter(({ light }) => light <= DARK_TO);
   return surfaces.flatMap(({ fibreId: paleId, at, light }) => {
     const dark = light >= PALE_FROM ? darks.find((each) => each.at < at) : undefined;
-    const step = pattern.steps[at];
+    const step = steps[at];
     return dark && step && !COVERING.test(step.text)
       ? [{ stepId: step.id, paleId, darkId: dark.fibreId }]
       : [];

@@ -109,12 +109,14 @@ const whichSize = (after: string): readonly SizeName[] | null =>
 function sizesOff({ id: stepId, text, partIds, act }: Step, { pattern, usual }: ReviewContext) {
   const part = partIds.length === 1 ? pattern.parts.find(({ id }) => id === partIds[0]) : undefined;
   if (!part || (act.kind !== 'make' && act.kind !== 'felt')) return [];
+  const lengths = saidLengths(text);
+  if (lengths.length === 0) return [];
   const estimate = usual.estimate.parts.find(({ partId }) => partId === part.id);
   const onItsWay = estimate
     ? sizeLedger(estimate).flatMap(({ sizesMm, tailMm }) => sizesMm.flatMap((mm) => [mm, mm - tailMm]))
     : [];
   const sizes = sizesOf(part.shape);
-  return saidLengths(text).flatMap(({ words, mm, end }) => {
+  return lengths.flatMap(({ words, mm, end }) => {
     const after = text.slice(end);
     // “A 12 mm wide strip” is of the strip.
     const isOfIt =
