@@ -69,6 +69,20 @@ describe('the five figures of the demo, as published', () => {
     );
     expect(found).toEqual([]);
   });
+  test('leave nothing to stumble over in any build that may be chosen', () => {
+    const wool = shelfOf(studio.deps.store);
+    const CHOSEN = { options: [], limits: [], slots: [], colourways: [], swaps: [] };
+    // Of the pattern as a whole: a tool or a picture for another build lies there all the same.
+    const ofTheWhole = new Set(['tool_not_used', 'picture_never_shown']);
+    const found = figures.flatMap((figure) =>
+      (summariseBuilds(figure, wool) ?? []).flatMap(({ values }) =>
+        remarksOf({ ...resolveBuild(figure, { ...NO_CHOICES, values }), ...CHOSEN }, wool)
+          .filter(({ code }) => !ofTheWhole.has(code))
+          .map((remark) => `${figure.title} ${JSON.stringify(values)}: ${JSON.stringify(remark)}`),
+      ),
+    );
+    expect(found).toEqual([]);
+  });
   test('hold together in every build that may be chosen', () => {
     const wool = shelfOf(studio.deps.store);
     for (const figure of figures) {

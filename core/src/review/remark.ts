@@ -78,7 +78,6 @@ export type Remark = InBuild &
     // Hidden and seen.
     | OfChoice<'left_hanging', { partId: string; missingId: string; why: PartNeed['why'] }>
     | OfChoice<'core_laid_bare', { partId: string }>
-    | OfChoice<'join_laid_bare', { joinId: string }>
     | OfChoice<'place_laid_bare', { partId: string; missingId: string }>
     | Of<'core_shows_through', { partId: string; useId: string; gPerM2: number; wantedGPerM2: number }>
     // Hands.

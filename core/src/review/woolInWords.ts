@@ -98,7 +98,7 @@ function fibresOf({ parts, joins, colourways, swaps }: Pattern, wool: Wool): Fib
     ...parts.flatMap(({ uses }) => uses.filter(isWool).map(({ fibreId }) => fibreId)),
     ...joins.flatMap(({ cover }) => (cover ? [cover.fibreId] : [])),
     ...colourways.flatMap(({ fills }) => fills.map(({ fibreId }) => fibreId)),
-    ...swaps.flatMap((swap) => ('toFibreId' in swap ? [swap.toFibreId as string | null] : [])),
+    ...swaps.flatMap(({ to }) => (to.kind === 'finding' ? [] : [to.fibreId])),
   ];
   const fibres = ids.map((id) => wool.fibres.get(id ?? ''));
   return fibres.some((fibre) => fibre === undefined) ? null : (fibres as Fibre[]);

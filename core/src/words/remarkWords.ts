@@ -114,7 +114,6 @@ const SAYS: { readonly [C in RemarkCode]: Says<C> } = {
     `${choiceWords(remark, pattern)} ${partName(remark.missingId, pattern)} is left out, and ${NEEDS_WORDS[remark.why]}. Leave this out too, or join it elsewhere.`,
   core_laid_bare: (remark, pattern) =>
     `${choiceWords(remark, pattern)} it has no coat: its core shows. Give it another, or say so.`,
-  join_laid_bare: (remark, pattern) => `${choiceWords(remark, pattern)} nothing covers it: its ends show.`,
   place_laid_bare: (remark, pattern) =>
     `${choiceWords(remark, pattern)} it shows the place where ${partName(remark.missingId, pattern)} would have sat. Say how it is closed.`,
   core_shows_through: (remark) =>

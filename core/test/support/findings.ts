@@ -189,7 +189,6 @@ export const EVERY_FINDING: { readonly [C in Code]: Extract<Remark, { code: C }>
     valueId: 'tall',
   },
   core_laid_bare: { code: 'core_laid_bare', partId: 'Leg', optionId: 'hat', valueId: 'tall' },
-  join_laid_bare: { code: 'join_laid_bare', joinId: 'Leg-Body', optionId: 'hat', valueId: 'tall' },
   place_laid_bare: {
     code: 'place_laid_bare',
     partId: 'Body',

@@ -1,10 +1,15 @@
-import type { PartState } from '../../pattern/index.ts';
-import { isLaidOn } from '../../writing/index.ts';
+import type { PartState, Step } from '../../pattern/index.ts';
+import { isLaidOn, JOINING } from '../../writing/index.ts';
 import type { ReviewContext } from '../context.ts';
 import { rule, stepRule } from '../rule.ts';
 
 /** A part that is not felted yet when it is set on. */
 const SOFT: ReadonlySet<PartState | null> = new Set<PartState | null>(['rolled']);
+
+/** Felted or wrapped, one may grow onto the other; gone over at the end, or looked at, nothing is set on. */
+const isSettingOn = ({ act, stage }: Step): boolean =>
+  JOINING.has(act.kind) ||
+  ((act.kind === 'felt' || act.kind === 'wrap' || act.kind === 'make') && stage !== 'finish');
 
 /** Made, joined, finished. */
 export const MADE_RULES = [
@@ -29,7 +34,10 @@ export const MADE_RULES = [
         joined.has(id) ||
         pattern.steps.some(
           (step) =>
-            step.joinIds.length === 0 && step.partIds.includes(partId) && step.partIds.includes(ontoId),
+            step.joinIds.length === 0 &&
+            isSettingOn(step) &&
+            step.partIds.includes(partId) &&
+            step.partIds.includes(ontoId),
         );
       return isMade ? [] : [{ joinId: id }];
     });

@@ -25,9 +25,6 @@ export const SEEN_RULES = [
       isOfItsCoat(context.pattern, partId, fibreId) ? [] : [{ partId, ...choice }],
     ),
   ),
-  rule('join_laid_bare', 'seen', 'look', (context) =>
-    laidBare(context, 'join').map(({ shown: { joinId }, ...choice }) => ({ joinId, ...choice })),
-  ),
   rule('place_laid_bare', 'seen', 'look', (context) =>
     laidBare(context, 'place').map(({ shown: { partId, onPartId }, ...choice }) => ({
       partId: onPartId,
