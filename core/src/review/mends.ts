@@ -1,6 +1,15 @@
-import { type Length, type LengthUnit, MM_PER_INCH } from '../base/index.ts';
-import { type ActKind, BLANK_STEP, type Pattern, type Stage, type Step } from '../pattern/index.ts';
+import { type Length, type LengthUnit, MM_PER_INCH, showSizeMm } from '../base/index.ts';
+import {
+  type ActKind,
+  BLANK_STEP,
+  type Join,
+  type Part,
+  type Pattern,
+  type Stage,
+  type Step,
+} from '../pattern/index.ts';
 import { brokenLinks, orderLinks } from '../writing/index.ts';
+import { withNumberBefore } from './numberBefore.ts';
 import type { Remark, RemarkCode } from './remark.ts';
 
 /** What one press does about a remark: the pattern mended. */
@@ -121,6 +130,52 @@ const MENDS: { readonly [C in RemarkCode]?: MendOf<C> } = {
       ...pattern,
       colourways: pattern.colourways.filter(({ id }) => id !== colourwayId),
     }),
+  never_lifted: ({ stepId }) => saying(stepId, 'Lift it and turn it as you go.'),
+  pale_after_dark: ({ stepId }) => saying(stepId, 'Lay a cloth over what is dark first.'),
+  loose_end_unsaid: ({ partId }, { steps }) => {
+    const making = steps.findLast(({ act, partIds }) => partIds.includes(partId) && act.kind === 'make');
+    return making ? saying(making.id, 'Leave one end loose.') : null;
+  },
+  count_in_words: ({ stepId, name, count }) =>
+    onStep(stepId, (step) => ({ ...step, text: withNumberBefore(step.text, name, count) })),
+  size_in_words: ({ stepId, inText, isMm }, { lengthUnit }) =>
+    onStep(stepId, (step) => ({ ...step, text: step.text.replace(inText, showSizeMm(isMm, lengthUnit)) })),
+  joins_off: ({ joinId }) => onJoin(joinId, (join) => ({ ...join, count: null })),
+  curls_off: ({ cutId, ends }) =>
+    onCut(cutId, (cut) => (cut.kind === 'wire' ? { ...cut, endCurls: ends } : cut)),
+  wire_under_stretch: ({ cutId, stretch }) =>
+    onCut(cutId, (cut) =>
+      cut.kind === 'wire'
+        ? {
+            ...cut,
+            segments: cut.segments.map((segment) =>
+              segment.name === stretch && segment.partId !== null ? { ...segment, length: null } : segment,
+            ),
+          }
+        : cut,
+    ),
+  one_of_a_pair: ({ partId, name }, { parts, findings }) => {
+    if (parts.some((part) => part.id === partId && part.name === name))
+      return onPart(partId, (part) => ({ ...part, count: 2 }));
+    const [eye, another] = findings.filter((use) => use.partId === partId && use.count === 1);
+    if (!eye || another) return null;
+    return (pattern) => ({
+      ...pattern,
+      findings: pattern.findings.map((use) => (use.id === eye.id ? { ...use, count: 2 } : use)),
+    });
+  },
+  set_into_soft: ({ findingUseId }, { findings }) => {
+    const partId = findings.find(({ id }) => id === findingUseId)?.partId ?? null;
+    return partId === null ? null : onPart(partId, (part) => ({ ...part, firmness: 'springy' }));
+  },
+  detail_on_soft: ({ partId }) => onPart(partId, (part) => ({ ...part, firmness: 'springy' })),
+  core_shows_through: ({ partId, useId }) =>
+    onPart(partId, (part) => ({
+      ...part,
+      uses: part.uses.map((use) =>
+        use.id === useId && use.role === 'coat' ? { ...use, thickness: { by: 'hiding' } } : use,
+      ),
+    })),
   height_off_figure:
     ({ heightMm }) =>
     (pattern) => ({
@@ -146,6 +201,24 @@ const onStep =
   (pattern) => ({
     ...pattern,
     steps: pattern.steps.map((step) => (step.id === stepId ? change(step) : step)),
+  });
+
+/** One sentence more, where the author can still word it otherwise. */
+const saying = (stepId: string, sentence: string): Mend =>
+  onStep(stepId, (step) => ({ ...step, text: `${step.text.trimEnd()} ${sentence}`.trimStart() }));
+
+const onPart =
+  (partId: string, change: (part: Part) => Part): Mend =>
+  (pattern) => ({
+    ...pattern,
+    parts: pattern.parts.map((part) => (part.id === partId ? change(part) : part)),
+  });
+
+const onJoin =
+  (joinId: string, change: (join: Join) => Join): Mend =>
+  (pattern) => ({
+    ...pattern,
+    joins: pattern.joins.map((join) => (join.id === joinId ? change(join) : join)),
   });
 
 type Cut = Pattern['cuts'][number];

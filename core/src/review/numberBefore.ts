@@ -45,6 +45,18 @@ const matcherOf = remembered((name: string): RegExp => {
   );
 });
 
+/** The text with another number there: a word for a word where there is one. */
+export function withNumberBefore(text: string, name: string, count: number): string {
+  const found = matcherOf(name).exec(text);
+  const before = found?.[1];
+  if (!found || before === undefined) return text;
+  const word = /\d/.test(before) ? undefined : NUMBER_WORDS[count - 2];
+  const number = word ?? String(count);
+  const shown = /^[A-Z]/.test(before) ? number.charAt(0).toUpperCase() + number.slice(1) : number;
+  const at = found.index + found[0].indexOf(before);
+  return text.slice(0, at) + shown + text.slice(at + before.length);
+}
+
 /** `four`, `4`, `a`, `one`. */
 export function readNumber(word: string): number {
   const lower = word.toLowerCase();

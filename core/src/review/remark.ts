@@ -84,6 +84,7 @@ export type Remark = InBuild &
     | Of<'set_into_soft', { findingUseId: string; name: string }>
     | Of<'detail_on_soft', { partId: string }>
     | OfStep<'needle_not_said' | 'needle_by_colour' | 'minutes_not_said'>
+    | Of<'no_minutes_at_all', Record<never, never>>
     | Of<'minutes_unlikely', { stepId: string; minutes: number; massG: number }>
     | Of<'strip_without_depth', { partId: string; useId: string }>
     | Of<'wire_ends_bare' | 'cord_without_knot' | 'binding_without_turns', { cutId: string }>

@@ -136,8 +136,8 @@ export const START_BODIES: readonly StartBody[] = [
       { name: 'Body', shape: egg(66, 50, 0.42), wool: 'core', coat: 'main' },
       { name: 'Head', shape: ball(42), wool: 'core', coat: 'second', on: { host: 'Body', sinkMm: 4, hasNoLooseEnd: true, placement: at('each', [straightOut(0, 1)]) }, marks: [eyes(4, 26, 0.55), nose(4, 0.44)] },
       { name: 'Arm', shape: taper(46, 12, 9), count: 2, wool: 'main', on: { host: 'Body', sinkMm: 4, placement: at('mirror', [leaning(80, 0.74, -52)]) } },
-      { name: 'Leg', shape: { kind: 'sleeve', length: mm(52), diameter: mm(13), wire: mm(1.2) }, count: 2, wool: 'second', firmness: 'solid', on: { host: 'Body', sinkMm: 6 } },
-      { name: 'Foot', shape: flat(34, 22, 9), count: 2, wool: 'dark', firmness: 'solid', on: { host: 'Leg', sinkMm: 3, hasNoLooseEnd: true } },
+      { name: 'Leg', shape: { kind: 'sleeve', length: mm(52), diameter: mm(13), wire: mm(1.2) }, count: 2, wool: 'second', firmness: 'solid', on: { host: 'Body', sinkMm: 6, placement: at('mirror', [leaning(62, 0.1, -43.3)]) } },
+      { name: 'Foot', shape: flat(34, 22, 9), count: 2, wool: 'dark', firmness: 'solid', on: { host: 'Leg', sinkMm: 3, hasNoLooseEnd: true, placement: at('mirror', [straightOut(180, 1)], 'side') } },
     ],
   },
   {

@@ -41,10 +41,12 @@ function makeSteps(part: StartPart): Step[] {
   const id = startId(name);
   const them = count > 1 ? 'them' : 'it';
   const isFlat = FLAT.has(shape.kind);
+  const loose =
+    part.on && !part.on.hasNoLooseEnd ? ` Leave one end${count > 1 ? ' of each' : ''} loose.` : '';
   const make: Step = {
     ...stepOf(`${id}-make`, [name], isFlat
-      ? `Lay out the wool for ${nameOf(part)}, a little larger than the outline, and felt ${them} from both sides. Fold the edges in and felt again.`
-      : `Roll the wool for ${nameOf(part)} as tight as it goes, then felt ${them} all round, turning after every few stabs.`),
+      ? `Lay out the wool for ${nameOf(part)}, a little larger than the outline, and felt ${them} from both sides. Fold the edges in and felt again.${loose}`
+      : `Roll the wool for ${nameOf(part)} as tight as it goes, then felt ${them} all round, turning after every few stabs.${loose}`),
     act: { kind: 'make' },
     stage: isFlat ? 'shape' : 'core',
     place: isFlat ? 'on-template' : 'on-surface',

@@ -131,6 +131,8 @@ const SAYS: { readonly [C in RemarkCode]: Says<C> } = {
   join_never_made: () => 'No step makes this join. Add it to the step that does.',
   step_empty: () => 'Nothing is written. Say what to do.',
   needle_not_said: () => 'No needle is named, and its stage has none. Choose one.',
+  no_minutes_at_all: () =>
+    'No step says how long it takes: no class can be timed by it. Say minutes at your pace, step by step.',
   minutes_not_said: () => 'No minutes at your pace yet.',
   waiting_not_said: () => 'Something sets or dries: say how long.',
   check_without_remedy: () => 'A check needs what passes, and what to do when it does not.',

@@ -1,7 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import type { Pattern } from '../../src/pattern/index.ts';
-import { type Remark, type RemarkCode, remarksOf, reviewOf, withMeant } from '../../src/review/index.ts';
+import { checkPattern, type Pattern } from '../../src/pattern/index.ts';
+import {
+  mendOf,
+  type Remark,
+  type RemarkCode,
+  remarksOf,
+  reviewOf,
+  withMeant,
+} from '../../src/review/index.ts';
 import { cleanFigure, type Make, reviewWool } from '../support/reviewed.ts';
 import { SLIPS } from '../support/slips.ts';
 
@@ -45,6 +52,23 @@ describe('figures with one slip in them', () => {
         expect(codes.filter((each) => !expected.includes(each))).toEqual([]);
       }),
       RUNS,
+    );
+  });
+
+  test.each(ALL)('%s: what a press mends is mended, and the figure is as whole as before', (code) => {
+    fc.assert(
+      fc.property(make, (of) => {
+        const figure = slipped(code, of);
+        let ids = 0;
+        for (const remark of remarksOf(figure, reviewWool).filter((each) => each.code === code)) {
+          const mend = mendOf(remark, figure, () => `mended-${(ids += 1)}`);
+          if (!mend) continue;
+          const mended = mend(figure);
+          expect(remarksOf(mended, reviewWool)).not.toContainEqual(remark);
+          expect(checkPattern(mended)).toEqual(checkPattern(figure));
+        }
+      }),
+      { numRuns: 2 },
     );
   });
 

@@ -4,6 +4,7 @@ import { estimatePattern, onlyFibres } from '../../src/engine/index.ts';
 import { heightAgainst, putTogether, whatItTells } from '../../src/figure/index.ts';
 import { ladderOf } from '../../src/needles/index.ts';
 import { checkPattern, missingForPublishing } from '../../src/pattern/index.ts';
+import { remarksOf } from '../../src/review/index.ts';
 import { START_BODIES, startPattern } from '../../src/starts/index.ts';
 import { fibre } from '../support/make.ts';
 
@@ -38,6 +39,8 @@ describe('bodies to begin from', () => {
     expect(tells.size?.heightMm ?? NaN).toBeGreaterThan(body.heightMm * 0.97);
     expect(tells.size?.heightMm ?? NaN).toBeLessThan(body.heightMm * 1.03);
     if (body.stance?.rests !== 'hangs') expect(tells.standing.kind).toBe('stands');
+    // Minutes are left for its author; nothing else is for a reader to stumble over.
+    expect(remarksOf(pattern, WOOL)).toEqual([{ code: 'no_minutes_at_all' }]);
     // Told step by step: every part is made, every join is made, in an order that hands can go.
     const made = new Set<string>();
     for (const { act, partIds, joinIds } of pattern.steps) {

@@ -49,6 +49,7 @@ export const EVERY_FINDING: { readonly [C in Code]: Extract<Remark, { code: C }>
   join_never_made: { code: 'join_never_made', joinId: 'Leg-Body' },
   step_empty: { code: 'step_empty', stepId: 'second' },
   needle_not_said: { code: 'needle_not_said', stepId: 'second' },
+  no_minutes_at_all: { code: 'no_minutes_at_all' },
   minutes_not_said: { code: 'minutes_not_said', stepId: 'second' },
   waiting_not_said: { code: 'waiting_not_said', stepId: 'second' },
   check_without_remedy: { code: 'check_without_remedy', stepId: 'second' },

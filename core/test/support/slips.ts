@@ -14,7 +14,7 @@ import { joined, step } from './writing.ts';
 import { say } from './reviewed.ts';
 
 /** Does one thing wrong in a copy of a clean figure. */
-export type Slip = (figure: Pattern, make: Make) => void;
+type Slip = (figure: Pattern, make: Make) => void;
 
 /** What is told of itself where this is done wrong: a part left out is not joined either. */
 export interface Planted {
@@ -168,6 +168,7 @@ export const SLIPS: { readonly [C in Exclude<RemarkCode, FigureCode>]: Planted }
   detail_on_soft: { plant: (f) => { partOf(f, 'fin').firmness = 'airy'; partOf(f, 'fin').uses.push(use('dot', 'fin-dot', 'soot', { diameter: mm(4), count: 1 })); } },
   needle_not_said: { plant: (f) => { stepOf(f, 'coat').needle = { by: 'stage' }; } },
   needle_by_colour: { plant: (f) => { stepOf(f, 'coat').needle = { by: 'none' }; text(f, 'coat', ' Use the green needle.'); } },
+  no_minutes_at_all: { plant: (f) => { for (const each of f.steps) each.minutes = null; } },
   minutes_not_said: { plant: (f) => { stepOf(f, 'coat').minutes = null; } },
   minutes_unlikely: { plant: (f) => { for (const id of ['body', 'finish']) stepOf(f, id).minutes = 0.5; } },
   strip_without_depth: { plant: (f) => Object.assign(thing(partOf(f, 'fin').uses, 'fin-core'), { amount: { form: 'strip', length: mm(60), width: mm(40), depth: null, highLength: null, highWidth: null } }), follows: ['stated_off'] },

@@ -36,7 +36,7 @@ describe('what is to be looked at in the writing', () => {
   });
   test.each([
     ['an order that is broken, with both numbers', EVERY_FINDING.order_broken, 'Out of order: step 2 before step 1: Leg: it is made before it is joined.'],
-    ['a slot, its rule and where', EVERY_FINDING.slot_rule_broken, 'shade is not darker than skin in Dusk. Choose another fibre.'],
+    ['a slot, its rule and where', EVERY_FINDING.slot_rule_broken, 'Shade is not darker than skin in Dusk. Choose another fibre.'],
     ['a tool by its name', EVERY_FINDING.tool_not_listed, 'A step uses it, and it is left off the list: finger guards.'],
     ['a tool of the author’s', EVERY_FINDING.tool_not_used, 'Listed, and no step speaks of it: a bowl.'],
     ['an answer and its question', EVERY_FINDING.value_never_allowed, '“tall” of a hat can never be chosen: its limits forbid it in every build.'],
@@ -46,7 +46,7 @@ describe('what is to be looked at in the writing', () => {
   test('a rule broken as it is written, and a slot that went meanwhile', () => {
     const { rule } = EVERY_FINDING.slot_rule_broken;
     const written = { ...EVERY_FINDING.slot_rule_broken, rule: { ...rule, colourwayId: null, thanSlotId: 'gone' } };
-    expect(remarkWords(written, faulty)).toBe('shade is not darker than a slot in the pattern as written. Choose another fibre.');
+    expect(remarkWords(written, faulty)).toBe('Shade is not darker than a slot in the pattern as written. Choose another fibre.');
   });
   const link = (reason: (typeof ORDER_REASONS)[number], partId: string | null): OrderLink => ({
     by: 'derived', beforeId: 'first', afterId: 'second', strength: 'must', reason, partId,

@@ -186,7 +186,7 @@ describe('what a reader stumbles over', () => {
   const codes = (pattern: Pattern) => remarksOf(pattern, WOOL).map(({ code }) => code);
   const whole = [
     step('m', 'make', ['body']),
-    step('l', 'make', ['leg']),
+    step('l', 'make', ['leg'], { text: 'Roll them, one end loose.' }),
     step('j', 'join', ['leg', 'body'], { stage: 'join' }),
   ];
   const rows: [name: string, given: Pattern, code: string][] = [

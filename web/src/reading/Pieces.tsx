@@ -5,6 +5,7 @@ import { type PieceLine, pieceLines, type WoolLine } from '@lanakit/core/words';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { timesWords } from '../words/show.ts';
 import styles from './Pieces.module.css';
+import { Proof } from './Proof.tsx';
 
 interface PiecesProps {
   pieces: readonly Piece[];
@@ -45,6 +46,7 @@ function PieceBlock({ piece, build, wool }: { piece: Piece; build: Pattern; wool
           <Line key={at} line={line} wool={wool} />
         ))}
       </dl>
+      <Proof id={part.id} />
       {part.hides.trim() !== '' && <p className={styles.note}>Left off, this shows: {part.hides}</p>}
     </div>
   );

@@ -1,6 +1,8 @@
 import { resolveBuild } from '@lanakit/core/build';
 import type { Wool } from '@lanakit/core/engine';
 import { type Choices, NO_CHOICES, type Pattern } from '@lanakit/core/pattern';
+import type { RemarkLine } from '@lanakit/core/words';
+import { Checkbox } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
@@ -8,6 +10,8 @@ import { useDocumentOf, useWool } from '../api/queries.ts';
 import { ChoiceFields } from '../ui/fields/ChoiceFields.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
+import { ProofContext, proofNotes } from './proofNotes.ts';
+import { ProofReading } from './ProofReading.tsx';
 import { ReadingSheets } from './ReadingSheets.tsx';
 
 /** The pattern as its learner sees it: the draft, or a revision (`?revision=ID`). */
@@ -45,24 +49,33 @@ function ReadPattern({ id, revisionId, document, wool, what }: ReadPatternProps)
   const [choices, setChoices] = useState<Choices>(NO_CHOICES);
   const build = useMemo(() => resolveBuild(document, choices), [document, choices]);
   const colourway = document.colourways.find((candidate) => candidate.id === choices.colourwayId)?.name;
+  const [isProof, setProof] = useState(false);
+  const [lines, setLines] = useState<readonly RemarkLine[]>([]);
+  const notes = useMemo(() => proofNotes(lines), [lines]);
   return (
-    <ReadingSheets
-      sheets={[
-        {
-          key: 'one',
-          whole: document,
-          build,
-          what: [colourway, what].filter((word) => word).join(' · '),
-        },
-      ]}
-      wool={wool}
-      usualReader="pattern"
-      back={<Link to={`/patterns/${id}`}>← back to writing</Link>}
-    >
-      <ChoiceFields pattern={document} choices={choices} onChoose={setChoices} />
-      <Link to={`/patterns/${id}/guide${revisionId === null ? '' : `?revision=${revisionId}`}`}>
-        Guide at true size
-      </Link>
-    </ReadingSheets>
+    <ProofContext value={isProof ? notes : null}>
+      <ReadingSheets
+        sheets={[
+          {
+            key: 'one',
+            whole: document,
+            build,
+            what: [colourway, what].filter((word) => word).join(' · '),
+          },
+        ]}
+        wool={wool}
+        usualReader="pattern"
+        back={<Link to={`/patterns/${id}`}>← back to writing</Link>}
+      >
+        <ChoiceFields pattern={document} choices={choices} onChoose={setChoices} />
+        <Link to={`/patterns/${id}/guide${revisionId === null ? '' : `?revision=${revisionId}`}`}>
+          Guide at true size
+        </Link>
+        <Checkbox checked={isProof} onChange={(event) => setProof(event.target.checked)}>
+          for proof-reading
+        </Checkbox>
+        {isProof && <ProofReading document={document} wool={wool} onRead={setLines} />}
+      </ReadingSheets>
+    </ProofContext>
   );
 }

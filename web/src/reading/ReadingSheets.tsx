@@ -11,6 +11,7 @@ import styles from './Reading.module.css';
 import { Sittings } from './Sitting.tsx';
 import { BeforeCutting } from './BeforeCutting.tsx';
 import { Pieces } from './Pieces.tsx';
+import { ProofOfWhole } from './Proof.tsx';
 import type { Sheet } from './sheet.ts';
 import { YouNeed } from './YouNeed.tsx';
 
@@ -103,6 +104,7 @@ function ReadingSheet({ sheet, wool, reader, view }: ReadingSheetProps) {
         </div>
         <FigureStrip figure={figure} width={300} height={110} />
       </header>
+      <ProofOfWhole />
       {notes.map((note) => (
         <p key={note}>
           <b>{note}</b>

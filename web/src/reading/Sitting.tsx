@@ -26,6 +26,7 @@ import { StepDrawing } from '../figure/StepDrawing.tsx';
 import { useStepPictures } from '../figure/useStepPictures.ts';
 import { CautionMark, DepthMark, StrokeMark } from '../ui/marks.tsx';
 import { STAGE_WORDS } from '../words/show.ts';
+import { Proof } from './Proof.tsx';
 import styles from './Reading.module.css';
 import type { Packed } from './sheet.ts';
 import { StepWoolLines } from './StepWoolLines.tsx';
@@ -189,6 +190,7 @@ function ReadStep({ readingStep, build, wool, bagOf, made }: ReadStepProps) {
         </div>
         <Marks readingStep={readingStep} />
       </div>
+      <Proof id={step.id} />
       {(step.pictures.length > 0 || picture) && (
         <div className={styles.pictures}>
           {picture && (

@@ -36,10 +36,13 @@ export type Fit =
 /** What holds a post has so much wool beyond its end, mm (ours). */
 const BEYOND_POST_MM = 2;
 
+/** Wool on a bend goes with it. */
+const SLACK_MM = 0.2;
+
 export function isFitting(fit: Fit): boolean {
   switch (fit.kind) {
     case 'pair':
-      return fit.gapMm >= 0 && fit.edgeMm >= 0;
+      return fit.gapMm >= 0 && fit.edgeMm >= -SLACK_MM;
     case 'bar':
       return fit.flatMm >= fit.barMm;
     case 'post':
@@ -91,10 +94,13 @@ function pairFit(detail: PlacedDetail): Fit | null {
   const size = sizeOfDetail(detail);
   const [first, other] = spots;
   if (!isRound || isStiff(detail) || !size || !first || !other || spots.length !== 2) return null;
-  const edges = spots.map(({ point }) => {
+  const edges = spots.map(({ point, normal }) => {
     const [x, y] = pointFrom(host.frame, point);
+    const [outX] = pointFrom(host.frame, plus(point, normal));
     const half = chordMm(host.body, Math.min(1, Math.max(0, y / host.body.heightMm))) / 2;
-    return half - Math.abs(x) - size.acrossMm / 2;
+    // Wool lies flat on a flank, as a fish’s eye: seen from its edge it takes no room across. A bead is as wide from anywhere.
+    const seenFraction = of.kind === 'use' ? Math.sqrt(Math.max(0, 1 - (outX - x) ** 2)) : 1;
+    return half - Math.abs(x) - (size.acrossMm / 2) * seenFraction;
   });
   return {
     kind: 'pair',

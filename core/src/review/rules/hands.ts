@@ -1,4 +1,4 @@
-import { isNeedleMissing, LEVELS, workMinutes } from '../../pattern/index.ts';
+import { isNeedleMissing, LEVELS, type Pattern, type Step, workMinutes } from '../../pattern/index.ts';
 import { proposeLevel } from '../../writing/index.ts';
 import type { ReviewContext } from '../context.ts';
 import { rule, stepRule } from '../rule.ts';
@@ -21,11 +21,15 @@ export const HAND_RULES = [
     'stumble',
     ({ text, needle }) => NEEDLE_COLOUR.test(text) && needle.by !== 'gauge',
   ),
+  rule('no_minutes_at_all', 'hands', 'stumble', ({ pattern }) =>
+    pattern.steps.some(isTimed) && !isAnyTimed(pattern) ? [{}] : [],
+  ),
+  // Where nobody has begun to say them, one remark is enough.
   stepRule(
     'minutes_not_said',
     'hands',
     'stumble',
-    ({ minutes, act }) => minutes === null && act.kind !== 'wait',
+    (step, _at, { pattern }) => step.minutes === null && isTimed(step) && isAnyTimed(pattern),
   ),
   rule('minutes_unlikely', 'hands', 'look', (context) =>
     context.pattern.parts.flatMap(({ id }) => {
@@ -84,6 +88,12 @@ export const HAND_RULES = [
     pattern.level === 'practised' && pattern.prerequisites.trim() === '' ? [{}] : [],
   ),
 ];
+
+/** Waiting takes nobody’s minutes. */
+const isTimed = ({ act }: Step): boolean => act.kind !== 'wait';
+
+const isAnyTimed = ({ steps }: Pattern): boolean =>
+  steps.some((step) => isTimed(step) && step.minutes !== null);
 
 /** Grams of a part’s core, all its pieces, in the usual build. */
 function madeOf({ usual }: ReviewContext, partId: string): number {

@@ -67,9 +67,11 @@ export const SIZE_RULES: readonly ReviewRule[] = [
     pattern.cuts.flatMap((cut) =>
       cut.kind !== 'wire'
         ? []
-        : cut.segments.flatMap(({ name, partId, length }) => {
+        : cut.segments.flatMap(({ name, partId, length }, at) => {
+            // With its ends a wire may go only some way into what it holds.
+            const isEnd = cut.segments.length > 1 && (at === 0 || at === cut.segments.length - 1);
             const needMm = longestMm(partId, pattern);
-            if (length === null || needMm === null) return [];
+            if (isEnd || length === null || needMm === null) return [];
             const saidMm = toMm(length);
             return saidMm < needMm * (1 - NEAR_FRACTION)
               ? [{ cutId: cut.id, stretch: name, saidMm, needMm }]

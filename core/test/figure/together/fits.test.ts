@@ -83,6 +83,15 @@ describe('how features go on a host', () => {
     expect(fitOn(shapes.ball(40), 'bare', placement('mirror', 30, 0.5))).toBeUndefined();
     expect(fitOn(shapes.ball(40), 'eye', placement('each', 0, 0.5), 1)).toBeUndefined();
   });
+  test.each([30, 60, 85, 90, 112])('a felted dot %s° round lies flat there: however far, it does not stand over', (around) => {
+    const dots = use('dot', 'd', 'dark', { diameter: mm(4), count: 2, placement: placement('mirror', around, 0.5) });
+    const build = pattern([part('host', shapes.ball(40), { uses: [use('core', 'c', 'core'), dots] as never })]);
+    const [fit] = fitsOf(putTogether(build, estimatePattern(build, wool), wool.findings).details);
+    // From the front a flat dot reaches from its middle by its half, seen so far askew.
+    const [sin, cos] = [Math.sin((around * Math.PI) / 180), Math.abs(Math.cos((around * Math.PI) / 180))];
+    expect(fit?.kind === 'pair' && fit.edgeMm).toBeCloseTo(20 - 20 * sin - 2 * cos, 1);
+    expect(fit && isFitting(fit)).toBe(20 - 20 * sin - 2 * cos >= -0.2);
+  }); // prettier-ignore
   test('a pin’s bar against the flat there is: of a plate its face, of a ball the chord where felt still gives', () => {
     const onPlate = fitOn(shapes.flat(36, 26, 7), 'pin', placement('each', 180, 0.5, { heldBy: 'side' }), 1);
     if (onPlate?.kind !== 'bar') throw new Error('a bar');
