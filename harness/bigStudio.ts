@@ -110,7 +110,7 @@ function multiplyPatterns({ store, size: { patterns }, chance }: Multiply): void
     const id = `pattern-${at}`;
     store.patterns.insert(id, document, momentAgo(chance, 3650));
     if (at % 20 === 0) store.patterns.setArchived(id, momentAgo(chance, 300));
-    if (at % 2 === 1) store.patterns.publish(`${id}-r`, id, document, momentAgo(chance, 3650), '');
+    if (at % 2 === 1) store.patterns.publish(`${id}-r`, id, document, { at: momentAgo(chance, 3650) });
   }
 }
 

@@ -2,6 +2,7 @@ import type { TrayLine } from '../needles/index.ts';
 import type { FigureLook, WoolLook } from '../figure/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import type { Problem } from '../problems/index.ts';
+import type { Remark } from '../review/index.ts';
 import type { Frozen, Run, RunTick, RunWants, ThingPromise } from '../run/index.ts';
 import type { StockUnit } from '../shelf/index.ts';
 
@@ -33,6 +34,8 @@ export interface Revision {
   readonly publishedAt: string;
   /** What is new in it, in the author’s words. */
   readonly note: string;
+  /** What the review had open when it was published; null: it was published before that was kept. */
+  readonly openRemarks: readonly Remark[] | null;
   readonly document: Pattern;
 }
 

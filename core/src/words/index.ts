@@ -167,6 +167,7 @@ export { changeOfRunWords } from './runFieldWords.ts';
 export {
   ALL_REMARKS,
   readReview,
+  remarkLines,
   remarksWanted,
   RULE_KIND_WORDS,
   type RemarksWanted,

@@ -38,12 +38,15 @@ export interface ReviewRead {
 
 export function readReview(pattern: Pattern, wool: Wool): ReviewRead {
   const { open, meant } = reviewOf(pattern, wool);
-  const line = (remark: Remark) => lineOf(remark, pattern, wool);
   return {
-    open: open.map(line),
-    meant: meant.map(({ remark, reason }) => ({ ...line(remark), reason })),
+    open: remarkLines(open, pattern, wool),
+    meant: meant.map(({ remark, reason }) => ({ ...lineOf(remark, pattern, wool), reason })),
   };
 }
+
+/** Remarks on a pattern, such as were kept with a revision, in words. */
+export const remarkLines = (remarks: readonly Remark[], pattern: Pattern, wool: Wool): RemarkLine[] =>
+  remarks.map((remark) => lineOf(remark, pattern, wool));
 
 function lineOf(remark: Remark, pattern: Pattern, wool: Wool): RemarkLine {
   const { kind, weight } = ruleOf(remark.code);

@@ -1,5 +1,6 @@
 import type { Revision, StoredPattern } from '@lanakit/core/api';
 import { byCodePoint } from '@lanakit/core/base';
+import type { Remark } from '@lanakit/core/review';
 import type { Pattern } from '@lanakit/core/pattern';
 import type { HistoryQueries } from './history.ts';
 import type { Db } from './openDatabase.ts';
@@ -27,6 +28,7 @@ interface RevisionRow {
   number: number;
   published_at: string;
   note: string;
+  open_remarks: string | null;
   document: string;
   document_seal: number | null;
 }
@@ -74,9 +76,9 @@ export function patternQueries(
   );
   const links = patternLinks(db);
   const insertRevision = db.prepare(`
-    INSERT INTO revision (id, pattern_id, number, title, document, document_seal, is_wool_only, published_at, note)
+    INSERT INTO revision (id, pattern_id, number, title, document, document_seal, is_wool_only, published_at, note, open_remarks)
     VALUES (@id, @patternId, (SELECT coalesce(max(number), 0) + 1 FROM revision WHERE pattern_id = @patternId),
-            @title, @document, @seal, @isWoolOnly, @at, @note)`);
+            @title, @document, @seal, @isWoolOnly, @at, @note, @openRemarks)`);
   const archive = db.prepare(`UPDATE pattern SET archived_at = @at WHERE id = @id AND deleted_at IS NULL`);
   const selectRevision = db.prepare<[string], RevisionRow>(`SELECT * FROM revision WHERE id = ?`);
   const selectSeal = db.prepare<[string], { document: number | null; published_at: string }>(
@@ -153,10 +155,25 @@ export function patternQueries(
     ...softDelete(db, 'pattern'),
     /** @param at null brings it back */
     setArchived: (id: string, at: string | null) => archive.run({ id, at }),
-    publish: whole(db, (id: string, patternId: string, document: Pattern, at: string, note?: string) => {
-      insertRevision.run({ id, patternId, ...columnsOf(document), at, note: note ?? '' });
-      links.ofRevision(id, document);
-    }),
+    publish: whole(
+      db,
+      (
+        id: string,
+        patternId: string,
+        document: Pattern,
+        { at, note = '', openRemarks = null }: Publishing,
+      ) => {
+        insertRevision.run({
+          id,
+          patternId,
+          ...columnsOf(document),
+          at,
+          note,
+          openRemarks: openRemarks && JSON.stringify(openRemarks),
+        });
+        links.ofRevision(id, document);
+      },
+    ),
     /** What a revision is called, without reading it. */
     revisionHead: (id: string): { title: string; number: number } | null => selectHead.get(id) ?? null,
     /** What is published never changes: runs that are pinned to it share it, as long as it is sealed as it was. */
@@ -184,6 +201,13 @@ export function patternQueries(
         read: revisionOf,
       }),
   };
+}
+
+/** What is kept of a revision beside its document. */
+export interface Publishing {
+  readonly at: string;
+  readonly note?: string;
+  readonly openRemarks?: readonly Remark[] | null;
 }
 
 interface PageAsked {
@@ -215,11 +239,22 @@ const patternOf = (row: PatternRow): StoredPattern => ({
       : null,
 });
 
+/** Spoilt, it is as if it had not been kept: the document tells all of it anew. */
+function remarksOf(json: string | null): readonly Remark[] | null {
+  if (json === null) return null;
+  try {
+    return JSON.parse(json) as readonly Remark[];
+  } catch {
+    return null;
+  }
+}
+
 const revisionOf = (row: RevisionRow): Revision => ({
   id: row.id,
   patternId: row.pattern_id,
   number: row.number,
   publishedAt: row.published_at,
   note: row.note,
+  openRemarks: remarksOf(row.open_remarks),
   document: unsealed<Pattern>(row.document, row.document_seal),
 });

@@ -199,6 +199,9 @@ const WRITING_SHEETS = [
     column('title', 'text', 'what it is called'),
     column('publishedAt', 'moment', 'ISO 8601, UTC'),
     column('note', 'text', 'what is new in it'),
+    column('openRemarks', 'text', 'what the review had open when it was published, as JSON', {
+      canBeNull: true,
+    }),
     column('document', 'document', 'the file of the pattern', { isApart: true }),
   ]),
 ] as const;

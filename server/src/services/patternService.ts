@@ -6,8 +6,10 @@ import {
   missingForPublishing,
   type Pattern,
 } from '@lanakit/core/pattern';
+import { reviewOf } from '@lanakit/core/review';
 import type { PatternCursor } from '../db/patterns.ts';
 import type { ServiceDeps } from './deps.ts';
+import { shelfOf } from './runSources.ts';
 import { strangeReferences } from './strangeReferences.ts';
 import { answering, assertSound, foundOr, Refusal } from './refusal.ts';
 
@@ -68,7 +70,8 @@ export function patternService({ store, now, newId }: ServiceDeps) {
       if (last && comparePatterns(document, last.document).length === 0)
         throw new Refusal({ code: 'revision_unchanged', number: last.number });
       const revisionId = newId();
-      patterns.publish(revisionId, id, document, at(), note);
+      const { open } = reviewOf(document, shelfOf(store));
+      patterns.publish(revisionId, id, document, { at: at(), note, openRemarks: open });
       return foundOr(patterns.findRevision(revisionId));
     },
     findRevision: (id: string): Revision => foundOr(patterns.findRevision(id)),

@@ -1,3 +1,4 @@
+import type { Revision } from '@lanakit/core/api';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import request from 'supertest';
 import { addFibre, addPattern, ballPattern, openStudio, publish, type Studio } from '../support/studio.ts';
@@ -104,6 +105,28 @@ describe('publishing', () => {
     });
     expect(() => studio.db.prepare(`UPDATE revision SET number = 9`).run()).toThrow('cannot be changed');
     expect(() => studio.db.prepare(`DELETE FROM revision`).run()).toThrow('cannot be deleted');
+  });
+  test('keeps with a revision what the review had open, whatever is read of it later', async () => {
+    const { id: fibreId } = await addFibre(studio);
+    const pattern = await addPattern(
+      studio,
+      ballPattern(fibreId, { finishedHeight: { value: 5, unit: 'mm' } }),
+    );
+    const revisionId = await publish(studio, pattern);
+    const openIn = async () =>
+      ((await request(studio.app).get(`/api/revisions/${revisionId}`)).body as Revision).openRemarks;
+    const [remark, ...others] = (await openIn()) ?? [];
+    expect([remark?.code, others]).toEqual(['height_under_part', []]);
+    const heads = await request(studio.app).get(`/api/patterns/${pattern.id}/revisions`).expect(200);
+    expect((heads.body as { items: Revision[] }).items[0]?.openRemarks).toEqual([remark]);
+    // Nothing was kept of those before, and what is spoilt is as if it had not been.
+    for (const kept of [null, '{"spoilt']) {
+      studio.db.exec('DROP TRIGGER IF EXISTS revision_is_unchangeable');
+      studio.db
+        .prepare('UPDATE revision SET open_remarks = ?, published_at = ?')
+        .run(kept, `2026-01-0${kept ? 1 : 2}`);
+      expect(await openIn()).toBeNull();
+    }
   });
   test('is refused while something is unknown, naming it', async () => {
     const { id } = await addPattern(studio, ballPattern(null));

@@ -7,6 +7,7 @@ import { useRevisionsOf } from '../api/queries.ts';
 import { become } from '../draft/become.ts';
 import { useNotice } from '../shell/Notice.tsx';
 import styles from '../ui/Lists.module.css';
+import { counted } from '../words/show.ts';
 import { useTable } from './table/tableContext.ts';
 
 /** What was published when, and why; each may be read, compared, and gone back to. */
@@ -35,13 +36,14 @@ export function RevisionsDialog({ stored, onClose }: { stored: StoredPattern; on
     <Modal open width={720} title="Revisions" footer={null} onCancel={onClose}>
       {data?.items.length === 0 && <p className="quiet">Nothing is published yet.</p>}
       <ul className={styles.revisions}>
-        {data?.items.map(({ id, number, publishedAt, note }) => (
+        {data?.items.map(({ id, number, publishedAt, note, openRemarks }) => (
           <li key={id}>
             <b>{number}</b>
             <span>
               {note || <span className="quiet">no note</span>}
               <span className={styles.detail}>
                 {new Date(publishedAt).toLocaleDateString('en-GB', { dateStyle: 'medium' })}
+                {openRemarks !== null && `, ${openWords(openRemarks.length)}`}
               </span>
             </span>
             <Link to={`/patterns/${stored.id}/read?revision=${id}`}>read</Link>
@@ -55,3 +57,9 @@ export function RevisionsDialog({ stored, onClose }: { stored: StoredPattern; on
     </Modal>
   );
 }
+
+/** What the review had open when it was published. */
+const openWords = (count: number): string =>
+  count === 0
+    ? 'nothing was open'
+    : `${counted(count, 'thing')} to look at ${count === 1 ? 'was' : 'were'} open`;

@@ -19,6 +19,7 @@ import { asTheyMeet } from './018-as-they-meet.ts';
 import { searched } from './019-searched.ts';
 import { bought } from './020-bought.ts';
 import { setOn } from './021-set-on.ts';
+import { reviewed } from './022-reviewed.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
@@ -47,4 +48,5 @@ export const MIGRATIONS: readonly Migration[] = [
   searched,
   bought,
   setOn,
+  reviewed,
 ];
