@@ -76,6 +76,10 @@ test('what is open is read once more before publishing, and a class planned on i
   await expectNothingByAxe(page);
   await hands.press(page.getByRole('dialog').getByRole('button', { name: 'Publish', exact: true }));
   await expect(letter).toHaveCount(0);
+  await hands.press(page.getByRole('button', { name: 'More to do with this pattern' }));
+  await hands.press(page.getByRole('menuitem', { name: /Revisions/ }));
+  await expect(page.getByRole('dialog')).toContainText('1 thing to look at was open');
+  await page.keyboard.press('Escape');
   await page.goto(`${demo.url}/runs?plan`);
   await hands.fill('Name', 'Puffins, tall');
   await hands.choose('Pattern', 'Harbour puffin');
@@ -85,5 +89,37 @@ test('what is open is read once more before publishing, and a class planned on i
   const open = page.getByText('Harbour puffin as published has 1 thing to look at');
   await hands.press(open);
   await expect(page.getByText('Put together the figure is 138 mm high, and 170 mm is stated')).toBeVisible();
+  await expectNothingByAxe(page);
+});
+
+test('what a draft has open is chosen by kind and part, read beside its place, and kept with what is published', async ({
+  page,
+  demo,
+}) => {
+  const hands = mouse(page);
+  await page.goto(`${demo.url}/patterns`);
+  await hands.press(page.getByRole('link', { name: /Stag beetle brooch/ }));
+  const review = page.getByRole('region', { name: 'To look at' });
+  await expect(review).toContainText('To look at: 12 things');
+  const rows = review.getByRole('button', { name: 'Meant so…' });
+  await expect(rows).toHaveCount(8);
+  await hands.press(review.getByRole('button', { name: 'Show 4 more' }));
+  await expect(rows).toHaveCount(12);
+  await hands.choose('all kinds', 'checks and choices');
+  await expect(rows).toHaveCount(1);
+  await expect(review).toContainText('A check needs what passes');
+  await hands.choose('all kinds', 'all kinds');
+  await hands.choose('all parts', 'Leg (');
+  await expect(review).toContainText('Its words say 8 of Leg, and the build has 6');
+  await hands.press(review.getByRole('button', { name: 'Mend it' }));
+  await expect(review).toContainText('To look at: 11 things');
+  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
+  await expectNothingByAxe(page);
+  await page.goto(`${page.url()}/read`);
+  await hands.press(page.getByRole('checkbox', { name: 'for proof-reading' }));
+  await expect(page.getByText('11 things to look at, each beside its place.')).toBeVisible();
+  const notes = page.getByRole('list', { name: 'To look at' });
+  await expect(notes.first()).toContainText('Options Harbour blue changes nothing.');
+  await expect(page.getByText('Six legs of soot')).toBeVisible();
   await expectNothingByAxe(page);
 });

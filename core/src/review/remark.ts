@@ -38,7 +38,7 @@ export type Remark = InBuild &
     | Of<'host_made_later', { joinId: string }>
     | Of<'joined_unfelted', { partId: string }>
     | OfStep<'stand_in_stays' | 'loose_end_nowhere' | 'opening_never_made' | 'choice_never_made'>
-    | Of<'loose_end_unsaid', { partId: string }>
+    | Of<'loose_end_unsaid' | 'base_left_disturbed', { partId: string }>
     | Of<'hanger_after_coat', { cutId: string }>
     | Of<'matched_too_early', { stepId: string; name: string }>
     // Order and care.
@@ -79,10 +79,16 @@ export type Remark = InBuild &
     | OfChoice<'left_hanging', { partId: string; missingId: string; why: PartNeed['why'] }>
     | OfChoice<'core_laid_bare', { partId: string }>
     | OfChoice<'place_laid_bare', { partId: string; missingId: string }>
+    | Of<'fine_work_hidden', { partId: string; detailKey: string; byPartId: string }>
     | Of<'core_shows_through', { partId: string; useId: string; gPerM2: number; wantedGPerM2: number }>
     // Hands.
     | Of<'set_into_soft', { findingUseId: string; name: string }>
     | Of<'detail_on_soft', { partId: string }>
+    | Of<
+        'firmness_off',
+        { stepId: string; is: 'firmer' | 'softer' | 'as firm'; name: string; otherName: string }
+      >
+    | Of<'holder_reach', { stepId: string; acrossMm: number }>
     | OfStep<'needle_not_said' | 'needle_by_colour' | 'minutes_not_said'>
     | Of<'no_minutes_at_all', Record<never, never>>
     | Of<'minutes_unlikely', { stepId: string; minutes: number; massG: number }>

@@ -196,6 +196,16 @@ const SAYS: { readonly [C in RemarkCode]: Says<C> } = {
   part_unnamed: () => 'It has no name. Give it one.',
   names_alike: () => 'Another part is called the same. Call one of them something else.',
   title_blank: () => 'The pattern has no name.',
+  firmness_off: (remark) =>
+    remark.is === 'as firm'
+      ? `Its words want ${remark.name} as firm as ${remark.otherName}, and it is not. One of the two is not so.`
+      : `Its words want ${remark.name} ${remark.is} than ${remark.otherName}, and it is not. Say how firm each is.`,
+  holder_reach: (remark, { lengthUnit }) =>
+    `Needles in a holder do not reach through ${showSizeMm(remark.acrossMm, lengthUnit)}. One needle, or from all sides.`,
+  fine_work_hidden: (remark, pattern) =>
+    `A detail on it lies within ${partName(remark.byPartId, pattern)}: nobody sees it. Move it, or leave it out.`,
+  base_left_disturbed: () =>
+    'What is stabbed into it pulls it about, and nobody goes over it again. Add a step after the last.',
   needle_by_colour: () =>
     'A needle is told by its colour alone, and other makers’ colours are other needles. Name its gauge.',
   minutes_unlikely: (remark) =>

@@ -188,6 +188,7 @@ describe('what a reader stumbles over', () => {
     step('m', 'make', ['body']),
     step('l', 'make', ['leg'], { text: 'Roll them, one end loose.' }),
     step('j', 'join', ['leg', 'body'], { stage: 'join' }),
+    step('f', 'felt', ['body'], { stage: 'finish' }),
   ];
   const rows: [name: string, given: Pattern, code: string][] = [
     ['a part nobody makes', legged([whole[0] ?? step('', 'make')]), 'part_never_made'],

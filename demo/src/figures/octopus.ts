@@ -90,7 +90,7 @@ const withoutArms = ({ fibre, finding }: DemoShelf): Pattern =>
         checks: [{ look: 'where it rolls to', how: 'put it down on its side', pass: 'it rights itself', remedy: 'open the wide end, push the beads down, close it with a wisp', returnToStepId: 'mantle' }],
         drawing: ['draw-roll', 'The beads go in with the first turn.'],
       }),
-      step('head', 'Felt the head, firmer than the mantle.', ['Head'], 'make', 'core', null, 14, {
+      step('head', 'Felt the head, as firm as the mantle.', ['Head'], 'make', 'core', null, 14, {
         place: 'on-surface', stroke: 'toward-centre', depth: 'half', cue: 'a thumb leaves only a small dent',
       }),
       step('head-on', 'Join the head under the mantle, deep and all round.', ['Head', 'Mantle'], 'join', 'join', null, 8, {

@@ -64,7 +64,7 @@ export const puffin = ({ fibre, finding }: DemoShelf): Pattern =>
         checks: [{ look: 'the size', how: 'on the printed guide', pass: 'it lies a finger’s width inside the solid outline', remedy: 'keep felting, or wrap more core on', returnToStepId: 'body-felt' }],
         drawing: ['draw-outline', 'Dashed: rolled. Solid: felted.'],
       }),
-      step('head', 'Roll and felt the head, **firmer than the body**: it carries the face.', ['Head'], 'make', 'core', null, 20, {
+      step('head', 'Roll and felt the head, **as firm as the body**: it carries the face.', ['Head'], 'make', 'core', null, 20, {
         place: 'on-surface', stroke: 'toward-centre', depth: 'half', cue: 'a thumb leaves only a small dent',
       }),
       step('flat', 'Flatten the underside so that it sits: score a ring, then stab inside it.', ['Body'], 'felt', 'shape', null, 5, {

@@ -1,4 +1,6 @@
 import { isNeedleMissing, LEVELS, type Pattern, type Step, workMinutes } from '../../pattern/index.ts';
+import { acrossMm, solidOf } from '../../shapes/index.ts';
+import { FIRMNESSES } from '../../shelf/index.ts';
 import { proposeLevel } from '../../writing/index.ts';
 import type { ReviewContext } from '../context.ts';
 import { rule, stepRule } from '../rule.ts';
@@ -9,6 +11,10 @@ const NEEDLE_COLOUR =
 const MINUTES_PER_GRAM = 0.25;
 /** What stays where the wool holds it. */
 const HELD_BY_WOOL: ReadonlySet<string> = new Set<string>(['eye', 'bead', 'pin-back', 'bell']);
+/** `firmer than the body`, `as firm as its head`. */
+const RELATION = /\b(?:(firmer|softer) than|as firm as) (?:the |its |a )?(\p{L}+)/iu;
+/** So far a needle goes in that is one of several in a holder, mm: ours. */
+const HOLDER_REACH_MM = 45;
 /** Of less nobody minds. */
 const LEAST_G = 4;
 
@@ -84,10 +90,40 @@ export const HAND_RULES = [
         : [],
     ),
   ),
+  rule('firmness_off', 'hands', 'stumble', ({ pattern }) =>
+    pattern.steps.flatMap((step) => firmnessOff(step, pattern)),
+  ),
+  rule('holder_reach', 'hands', 'look', ({ pattern }) =>
+    pattern.steps.flatMap(({ id: stepId, holder, depth, partIds }) => {
+      if (holder === null || holder < 2 || depth !== 'through') return [];
+      const across = pattern.parts.flatMap(({ id, shape }) => {
+        const solid = partIds.includes(id) ? solidOf(shape) : null;
+        return solid?.kind === 'solid' ? [acrossMm(solid.solid)] : [];
+      });
+      const thickest = Math.max(0, ...across);
+      return thickest > HOLDER_REACH_MM ? [{ stepId, acrossMm: thickest }] : [];
+    }),
+  ),
   rule('prerequisites_missing', 'hands', 'look', ({ pattern }) =>
     pattern.level === 'practised' && pattern.prerequisites.trim() === '' ? [{}] : [],
   ),
 ];
+
+/** What its author wants firmer than something else, and is not: `firmer than the body`. */
+function firmnessOff({ id: stepId, text, partIds }: Step, { parts }: Pattern) {
+  const part = partIds.length === 1 ? parts.find(({ id }) => id === partIds[0]) : undefined;
+  const found = part && RELATION.exec(text);
+  if (!part || !found) return [];
+  const is = found[1] === undefined ? 'as firm' : found[1].toLowerCase() === 'firmer' ? 'firmer' : 'softer';
+  const other = parts.find(
+    ({ id, name }) =>
+      id !== part.id && name.trim() !== '' && name.trim().toLowerCase() === found[2]?.toLowerCase(),
+  );
+  if (!other) return [];
+  const above = FIRMNESSES.indexOf(part.firmness) - FIRMNESSES.indexOf(other.firmness);
+  const isSo = is === 'firmer' ? above > 0 : is === 'softer' ? above < 0 : above === 0;
+  return isSo ? [] : [{ stepId, is, name: part.name, otherName: other.name } as const];
+}
 
 /** Waiting takes nobody’s minutes. */
 const isTimed = ({ act }: Step): boolean => act.kind !== 'wait';

@@ -1,4 +1,4 @@
-import type { PartState, Step } from '../../pattern/index.ts';
+import type { Join, Part, PartState, Step } from '../../pattern/index.ts';
 import { isLaidOn, JOINING } from '../../writing/index.ts';
 import type { ReviewContext } from '../context.ts';
 import { rule, stepRule } from '../rule.ts';
@@ -72,6 +72,19 @@ export const MADE_RULES = [
       return making.length === 0 || making.some(({ text }) => LEFT_LOOSE.test(text)) ? [] : [{ partId }];
     }),
   ),
+  rule('base_left_disturbed', 'made', 'look', ({ pattern, joinedAt, stepsOn }) =>
+    [...new Set(pattern.joins.filter(isStabbedIn).map(({ ontoId }) => ontoId))].flatMap((hostId) => {
+      if (!isCoated(pattern.parts.find(({ id }) => id === hostId))) return [];
+      const ats = pattern.joins
+        .filter((join) => join.ontoId === hostId && isStabbedIn(join))
+        .map(({ partId }) => joinedAt.get(partId));
+      // A join that nobody makes is told as that.
+      if (ats.length === 0 || ats.some((at) => at === undefined)) return [];
+      const lastAt = Math.max(...ats.map((at) => at ?? 0));
+      const after = (stepsOn.get(hostId) ?? []).filter((step) => pattern.steps.indexOf(step) > lastAt);
+      return after.length > 0 ? [] : [{ partId: hostId }];
+    }),
+  ),
   stepRule('loose_end_nowhere', 'made', 'look', ({ text, act, partIds }, _at, { pattern }) => {
     if ((act.kind !== 'make' && act.kind !== 'felt') || !LEAVE_LOOSE.test(text)) return false;
     return !pattern.joins.some(
@@ -89,6 +102,12 @@ export const MADE_RULES = [
       pattern.joins.every(({ slot }) => slot === null),
   ),
 ];
+
+/** On a bare core nobody sees it. */
+const isCoated = (part: Part | undefined): boolean => part?.uses.some(({ role }) => role === 'coat') === true;
+
+/** It is stabbed deep into what carries it, and that gives way around it. */
+const isStabbedIn = ({ method, cover }: Join): boolean => method === 'needled' && cover === null;
 
 /** An end that is not felted, as makers call it. */
 const LOOSE = String.raw`(?:loose|unfelted|fluffy|wispy|wisps?|tails?|soft|open|free)`;

@@ -1,6 +1,8 @@
 import { nowShows, unmetNeeds } from '../../build/index.ts';
 import { coatByContrast } from '../../engine/index.ts';
 import { isWool, type Pattern } from '../../pattern/index.ts';
+import type { Together } from '../../figure/index.ts';
+import { plus, pointFrom, times } from '../../placing/index.ts';
 import type { ReviewContext } from '../context.ts';
 import { rule } from '../rule.ts';
 
@@ -32,6 +34,14 @@ export const SEEN_RULES = [
       ...choice,
     })),
   ),
+  rule('fine_work_hidden', 'seen', 'look', ({ usual: { together } }) =>
+    together.details.flatMap((detail) => {
+      const hiddenBy = detail.isProposed ? null : whatHides(detail, together.figure.pieces);
+      return hiddenBy
+        ? [{ partId: detail.host.partId, detailKey: detail.key, byPartId: hiddenBy.partId }]
+        : [];
+    }),
+  ),
   rule('core_shows_through', 'seen', 'look', ({ pattern, wool }) =>
     pattern.parts.flatMap(({ id: partId, uses }) => {
       const core = uses.find((use) => use.role === 'core');
@@ -49,6 +59,23 @@ export const SEEN_RULES = [
     }),
   ),
 ];
+
+/** Just over the surface a thing is seen, mm. */
+const OVER_MM = 0.5;
+
+type Detail = Together['details'][number];
+
+/** The piece within which all of a detail lies, where its author put it; null: some of it is seen. */
+function whatHides({ host, spots }: Detail, pieces: Together['figure']['pieces']) {
+  if (spots.length === 0) return null;
+  const over = spots.map(({ point, normal }) => plus(point, times(normal, OVER_MM)));
+  return (
+    pieces.find(
+      ({ key, body, frame }) =>
+        key !== host.key && over.every((point) => body.contains(pointFrom(frame, point))),
+    ) ?? null
+  );
+}
 
 type Shown = ReturnType<typeof nowShows>[number];
 
