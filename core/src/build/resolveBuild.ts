@@ -68,8 +68,9 @@ function withoutThings(pattern: Pattern, things: readonly ThingRef[]): Pattern {
   };
   const partIds = gone.get('part') ?? new Set<string>();
   const bare = [...partIds].reduce(withoutPart, pattern);
+  const bareSteps = new Map(bare.steps.map((step) => [step.id, step]));
   const steps = pattern.steps.flatMap((before) => {
-    const step = bare.steps.find(({ id }) => id === before.id);
+    const step = bareSteps.get(before.id);
     const isEmptied = before.partIds.length > 0 && step?.partIds.length === 0;
     return step && !isEmptied && stays('step')(step)
       ? [{ ...step, pictures: step.pictures.filter(stays('picture')) }]

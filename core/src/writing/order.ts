@@ -131,13 +131,9 @@ function dryLinks({ steps }: Pattern): OrderLink[] {
 
 /** What is decided is recalled later; what stands in is taken off later. */
 function recallLinks({ steps }: Pattern): OrderLink[] {
+  const byId = new Map(steps.map((step) => [step.id, step]));
   return steps.flatMap((step) => [
-    ...derived(
-      steps.find(({ id }) => id === step.recallsStepId),
-      step,
-      'decided-before-recalled',
-      null,
-    ),
+    ...derived(byId.get(step.recallsStepId ?? ''), step, 'decided-before-recalled', null),
     ...(step.act.kind === 'stand-in' && step.act.untilStepId !== null
       ? derived(step, { id: step.act.untilStepId }, 'put-before-taken-off', null)
       : []),

@@ -27,17 +27,13 @@ export const MADE_RULES = [
       return isAlone || isJoined || isFastened ? [] : [{ partId: part.id }];
     }),
   ),
-  rule('join_never_made', 'made', 'stumble', ({ pattern }) => {
+  rule('join_never_made', 'made', 'stumble', ({ pattern, stepsOn }) => {
     const joined = new Set(pattern.steps.flatMap(({ joinIds }) => joinIds));
     return pattern.joins.flatMap(({ id, partId, ontoId }) => {
       const isMade =
         joined.has(id) ||
-        pattern.steps.some(
-          (step) =>
-            step.joinIds.length === 0 &&
-            isSettingOn(step) &&
-            step.partIds.includes(partId) &&
-            step.partIds.includes(ontoId),
+        (stepsOn.get(partId) ?? []).some(
+          (step) => step.joinIds.length === 0 && isSettingOn(step) && step.partIds.includes(ontoId),
         );
       return isMade ? [] : [{ joinId: id }];
     });

@@ -53,16 +53,19 @@ export const SIZE_RULES: readonly ReviewRule[] = [
       return inText ? [{ stepId: id, inText: inText.words }] : [];
     }),
   ),
-  rule('range_in_words', 'sizes', 'look', ({ pattern }) =>
-    pattern.steps.flatMap(({ id: stepId, text, partIds }) =>
-      pattern.parts.flatMap(({ id, name, count }) => {
-        const range = countRange(count);
-        if (!range || range.low === range.high || !partIds.includes(id) || name.trim() === '') return [];
+  rule('range_in_words', 'sizes', 'look', ({ pattern }) => {
+    const ranged = pattern.parts.flatMap(({ id, name, count }) => {
+      const range = countRange(count);
+      return range && range.low !== range.high && name.trim() !== '' ? [{ id, name, range }] : [];
+    });
+    return pattern.steps.flatMap(({ id: stepId, text, partIds }) =>
+      ranged.flatMap(({ id, name, range }) => {
+        if (!partIds.includes(id)) return [];
         const inWords = numberBefore(text, name);
         return inWords === null ? [] : [{ stepId, inWords, name, low: range.low, high: range.high }];
       }),
-    ),
-  ),
+    );
+  }),
   rule('wire_under_stretch', 'sizes', 'stumble', ({ pattern }) =>
     pattern.cuts.flatMap((cut) =>
       cut.kind !== 'wire'
