@@ -29,7 +29,7 @@ const COLOUR_WORDS: Readonly<Record<string, string>> = {
   violet: '#6d4480',
 };
 /** CIEDE2000: beyond this nobody means that wool by that word. */
-const SAME_WORD_DELTA_E = 32;
+const SAME_WORD_DELTA_E = 24;
 
 /** How fibre is prepared, as makers call it in different places. */
 const PREPARATION_WORDS: Readonly<Record<string, readonly Preparation[]>> = {
@@ -50,7 +50,7 @@ const PREPARATION_WORDS: Readonly<Record<string, readonly Preparation[]>> = {
 /** What any wool is called by. */
 const WOOL_NOUN = 'wool|fibre|fiber|fleece';
 const COLOURED = new RegExp(
-  `\\b(${Object.keys(COLOUR_WORDS).join('|')})\\s+(?:\\p{L}+\\s+)?(?:${WOOL_NOUN}|roving|sliver|tops|batt|locks)\\b`,
+  `\\b(${Object.keys(COLOUR_WORDS).join('|')})\\s+(?:\\p{L}+\\s+)?(${WOOL_NOUN}|${Object.keys(PREPARATION_WORDS).join('|')})\\b`,
   'giu',
 );
 const PREPARED = new RegExp(
@@ -63,19 +63,19 @@ export function woolNotThere({ pattern, wool }: ReviewContext): { stepId: string
   const fibres = fibresOf(pattern, wool);
   // Of wool that nobody has chosen yet nobody can tell.
   if (fibres === null || fibres.length === 0) return [];
-  const names = fibres.flatMap(({ name, otherNames }) => [name, ...otherNames]).join(' ; ');
-  const isCalled = (word: string) => new RegExp(`\\b${word}\\b`, 'i').test(names);
-  const hasColour = remembered((word: string) => {
-    const colour = COLOUR_WORDS[word] ?? '';
-    return (
-      isCalled(word) || fibres.some((fibre) => colourDifference(colour, fibre.colour) <= SAME_WORD_DELTA_E)
-    );
+  const isCalled = ({ name, otherNames }: Fibre, word: string) =>
+    new RegExp(`\\b${word}\\b`, 'i').test([name, ...otherNames].join(' ; '));
+  const isOfColour = (fibre: Fibre, word: string) =>
+    isCalled(fibre, word) || colourDifference(COLOUR_WORDS[word] ?? '', fibre.colour) <= SAME_WORD_DELTA_E;
+  const isPrepared = (fibre: Fibre, word: string) =>
+    isCalled(fibre, word) || PREPARATION_WORDS[word]?.includes(fibre.preparation) === true;
+  /** Brown batt is of one fibre: brown, and a batt. */
+  const hasColour = remembered((words: string) => {
+    const [colour = '', noun = ''] = words.split(' ');
+    const isAny = PREPARATION_WORDS[noun] === undefined;
+    return fibres.some((fibre) => isOfColour(fibre, colour) && (isAny || isPrepared(fibre, noun)));
   });
-  const hasPreparation = remembered(
-    (word: string) =>
-      isCalled(word) ||
-      fibres.some(({ preparation }) => PREPARATION_WORDS[word]?.includes(preparation) === true),
-  );
+  const hasPreparation = remembered((word: string) => fibres.some((fibre) => isPrepared(fibre, word)));
   return pattern.steps.flatMap(({ id: stepId, text }) => {
     const { colours, preparations } = woolIn(text);
     const missing = [
@@ -88,7 +88,10 @@ export function woolNotThere({ pattern, wool }: ReviewContext): { stepId: string
 
 /** Wool by its colour, and by how it is prepared, as a text speaks of it. */
 const woolIn = remembered((text: string) => ({
-  colours: [...text.matchAll(COLOURED)].map(([words, word = '']) => ({ words, word: word.toLowerCase() })),
+  colours: [...text.matchAll(COLOURED)].map(([words, colour = '', noun = '']) => ({
+    words,
+    word: `${colour} ${noun}`.toLowerCase(),
+  })),
   preparations: [...text.matchAll(PREPARED)].map(({ 0: whole, groups }) => groups?.['bare'] ?? whole),
 }));
 

@@ -88,14 +88,12 @@ export const MADE_RULES = [
         (partIds.includes(partId) || partIds.includes(ontoId)) && looseEnd !== null,
     );
   }),
-  stepRule(
-    'opening_never_made',
-    'made',
-    'stumble',
-    ({ text }, at, { pattern }) =>
-      THROUGH.test(text) &&
-      !pattern.steps.slice(0, at + 1).some((step) => OPENING_MADE.test(step.text)) &&
-      pattern.joins.every(({ slot }) => slot === null),
+  stepRule('opening_never_made', 'made', 'stumble', ({ text }, at, { pattern }) =>
+    goesThrough(text).some(
+      (noun) =>
+        !pattern.steps.slice(0, at + 1).some((step) => isOpened(step.text, noun)) &&
+        (noun !== 'slot' || pattern.joins.every(({ slot }) => slot === null)),
+    ),
   ),
 ];
 
@@ -112,9 +110,18 @@ const LEAVE_LOOSE = new RegExp(
   `\\b(?:leave|leaving|keep|keeping)\\b[^.]*\\bends?\\b[^.]*\\b${LOOSE}\\b`,
   'i',
 );
-const THROUGH = /\bthrough (?:the|its|this|that) (?:hole|opening|slit|slot)\b/i;
-const OPENING_MADE =
-  /\b(?:make|making|leave|leaving|cut|snip|pierce|poke|open|push|punch|with)\b[^.]*\b(?:hole|opening|slit|slot)s?\b/i;
+const THROUGH = /\bthrough (?:the|its|this|that) (hole|opening|slit|slot)\b/gi;
+
+/** Whatever something is put through. */
+const goesThrough = (text: string): string[] =>
+  [...text.matchAll(THROUGH)].flatMap(([, noun]) => noun?.toLowerCase() ?? []);
+
+/** A step makes one, or leaves one. */
+const isOpened = (text: string, noun: string): boolean =>
+  new RegExp(
+    `\\b(?:make|making|leave|leaving|cut|snip|pierce|poke|open|punch|keep)\\b[^.]*\\b${noun}s?\\b`,
+    'i',
+  ).test(text.replaceAll(THROUGH, ''));
 
 function firstMaking({ pattern }: ReviewContext, partId: string): number | null {
   const at = pattern.steps.findIndex(

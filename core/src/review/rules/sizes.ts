@@ -28,6 +28,9 @@ const NEAR_MM = 1;
 /** Words that say when a size is so. */
 const WHEN =
   /\b(?:roll\w*|felt\w*|firm\w*|finish\w*|before|after|until|till|loose\w*|squash\w*|press\w*|pack\w*|tight\w*|laid|lay|now|should be|measures)\b/i;
+/** The size of wool as it is torn off or laid, in the same sentence: `a strip, 400 mm long`. */
+const OF_WOOL =
+  /\b(?:strip|piece|length|wisp|sliver|square|rectangle|layer|sheet|lock|tuft|tops|roving|wire|cord|thread|yarn)s?\b[^.;]*$/i;
 /** What no kitchen scale shows, g. */
 const FINEST_G = 0.1;
 /** A sixteenth of an inch is the finest a ruler shows. */
@@ -123,6 +126,7 @@ function sizesOff({ id: stepId, text, partIds, act }: Step, { pattern, usual }: 
   const sizes = sizesOf(part.shape);
   return lengths.flatMap(({ words, mm, end }) => {
     const after = text.slice(end);
+    if (OF_WOOL.test(text.slice(0, end))) return [];
     // “A 12 mm wide strip” is of the strip.
     const isOfIt =
       /^\s*(?:long|high|tall|wide|across|thick|deep|in length|in diameter)(?=\s*(?:[.,;:)]|and\b|$|when\b|now\b))/i.test(
