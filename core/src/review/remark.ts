@@ -40,6 +40,7 @@ export type Remark = InBuild &
     | OfStep<'stand_in_stays' | 'loose_end_nowhere' | 'opening_never_made' | 'choice_never_made'>
     | Of<'loose_end_unsaid' | 'base_left_disturbed', { partId: string }>
     | Of<'hanger_after_coat', { cutId: string }>
+    | Of<'loose_end_felted_shut', { stepId: string; name: string }>
     | Of<'matched_too_early', { stepId: string; name: string }>
     // Order and care.
     | Of<'order_broken', { link: OrderLink }>
@@ -82,6 +83,8 @@ export type Remark = InBuild &
     | Of<'fine_work_hidden', { partId: string; detailKey: string; byPartId: string }>
     | Of<'core_shows_through', { partId: string; useId: string; gPerM2: number; wantedGPerM2: number }>
     // Hands.
+    | Of<'wire_in_soft', { cutId: string; name: string }>
+    | Of<'line_beyond_staple', { partId: string; useId: string; lengthMm: number; stapleMm: number }>
     | Of<'set_into_soft', { findingUseId: string; name: string }>
     | Of<'detail_on_soft', { partId: string }>
     | Of<

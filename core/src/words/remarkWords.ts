@@ -196,6 +196,12 @@ const SAYS: { readonly [C in RemarkCode]: Says<C> } = {
   part_unnamed: () => 'It has no name. Give it one.',
   names_alike: () => 'Another part is called the same. Call one of them something else.',
   title_blank: () => 'The pattern has no name.',
+  loose_end_felted_shut: (remark) =>
+    `Its ends are felted here, and ${remark.name} is joined by a loose one. Leave one open, or join with fresh wool.`,
+  wire_in_soft: (remark) =>
+    `It is held by ${remark.name}, and that gives: the wire wanders. Felt it firmer around it.`,
+  line_beyond_staple: (remark, { lengthUnit }) =>
+    `The line is ${showSizeMm(remark.lengthMm, lengthUnit)}, and its fibre is ${showSizeMm(remark.stapleMm, lengthUnit)} long. Say how it is laid in lengths.`,
   firmness_off: (remark) =>
     remark.is === 'as firm'
       ? `Its words want ${remark.name} as firm as ${remark.otherName}, and it is not. One of the two is not so.`

@@ -1,3 +1,4 @@
+import { toMm } from '../../base/index.ts';
 import { isNeedleMissing, LEVELS, type Pattern, type Step, workMinutes } from '../../pattern/index.ts';
 import { acrossMm, solidOf } from '../../shapes/index.ts';
 import { FIRMNESSES } from '../../shelf/index.ts';
@@ -81,6 +82,27 @@ export const HAND_RULES = [
       const isHeld = finding?.measure.by === 'count' && HELD_BY_WOOL.has(finding.measure.sort);
       return host?.firmness === 'airy' && finding && isHeld ? [{ findingUseId: id, name: finding.name }] : [];
     }),
+  ),
+  rule('wire_in_soft', 'hands', 'look', ({ pattern }) =>
+    pattern.cuts.flatMap((cut) => {
+      if (cut.kind !== 'wire') return [];
+      const held = new Set(cut.segments.flatMap(({ partId }) => partId ?? []));
+      const soft = pattern.parts.find(({ id, firmness }) => held.has(id) && firmness === 'airy');
+      return soft ? [{ cutId: cut.id, name: soft.name }] : [];
+    }),
+  ),
+  rule('line_beyond_staple', 'hands', 'look', ({ pattern, wool }) =>
+    pattern.parts.flatMap((part) =>
+      part.uses.flatMap((use) => {
+        const stapleMm = use.role === 'line' ? (wool.fibres.get(use.fibreId ?? '')?.stapleMm ?? null) : null;
+        const lengthMm = use.role === 'line' && use.length ? toMm(use.length) : null;
+        // In words its author may say how it is laid in lengths.
+        const isSaid = use.role === 'line' && use.words.trim() !== '';
+        return stapleMm !== null && lengthMm !== null && lengthMm > stapleMm && !isSaid
+          ? [{ partId: part.id, useId: use.id, lengthMm, stapleMm }]
+          : [];
+      }),
+    ),
   ),
   rule('detail_on_soft', 'hands', 'look', ({ pattern }) =>
     pattern.parts.flatMap(({ id, firmness, uses }) =>

@@ -53,6 +53,8 @@ export const IN_EVERY_BUILD: readonly ReviewRule[] = [
   ...ORDER_RULES,
   ...CHECK_RULES,
   ...COUNT_RULES,
+  // A picture may be of one build alone.
+  ...WORD_RULES.filter(({ code }) => code === 'picture_promised'),
 ].filter(({ code }) => !OF_THE_WHOLE.has(code));
 
 const BY_CODE = new Map(REVIEW_RULES.map((rule) => [rule.code, rule]));

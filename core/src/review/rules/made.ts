@@ -81,6 +81,18 @@ export const MADE_RULES = [
       return after.length > 0 ? [] : [{ partId: hostId }];
     }),
   ),
+  rule('loose_end_felted_shut', 'made', 'stumble', ({ pattern, joinedAt, stepsOn }) =>
+    pattern.joins.flatMap(({ partId, looseEnd }) => {
+      const at = joinedAt.get(partId);
+      const name = pattern.parts.find(({ id }) => id === partId)?.name ?? '';
+      if (looseEnd?.partId !== partId || at === undefined || FRESH.test(pattern.steps[at]?.text ?? ''))
+        return [];
+      const shut = (stepsOn.get(partId) ?? []).find(
+        (step) => pattern.steps.indexOf(step) < at && FELTED_SHUT.test(step.text),
+      );
+      return shut ? [{ stepId: shut.id, name }] : [];
+    }),
+  ),
   stepRule('loose_end_nowhere', 'made', 'look', ({ text, act, partIds }, _at, { pattern }) => {
     if ((act.kind !== 'make' && act.kind !== 'felt') || !LEAVE_LOOSE.test(text)) return false;
     return !pattern.joins.some(
@@ -110,6 +122,10 @@ const LEAVE_LOOSE = new RegExp(
   `\\b(?:leave|leaving|keep|keeping)\\b[^.]*\\bends?\\b[^.]*\\b${LOOSE}\\b`,
   'i',
 );
+/** With both its ends felted nothing of it goes into anything any more. */
+const FELTED_SHUT =
+  /\b(?:both ends|each end|all its ends|the ends)\b[^.]*\b(?:closed|shut|firm|felted|round)\b|\bfelt (?:both|the|its) ends\b/i;
+const FRESH = /\b(?:fresh|new|more|extra|another|separate)\b[^.]*\b(?:wool|fibre|wisps?|tufts?)\b/i;
 const THROUGH = /\bthrough (?:the|its|this|that) (hole|opening|slit|slot)\b/gi;
 
 /** Whatever something is put through. */
