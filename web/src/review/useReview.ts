@@ -10,8 +10,11 @@ export type ReviewState =
   /** Of the pattern as it is, or as it was a moment ago while the next is worked out. */
   | { readonly kind: 'read'; readonly review: ReviewRead };
 
-/** The review of a pattern as it changes; of changes that come faster than it is read, the last is. */
-export function useReview(pattern: Pattern, wool: Wool): ReviewState {
+/**
+ * The review of a pattern as it changes; of changes that come faster than it is read, the last is.
+ * @param ask reads one: in the worker, or as a test says
+ */
+export function useReview(pattern: Pattern, wool: Wool, ask: typeof askReview = askReview): ReviewState {
   const [state, setState] = useState<ReviewState>({ kind: 'working' });
   const latest = useRef({ pattern, wool });
   const isAsking = useRef(false);
@@ -20,10 +23,10 @@ export function useReview(pattern: Pattern, wool: Wool): ReviewState {
     latest.current = { pattern, wool };
     if (isAsking.current) return;
     isAsking.current = true;
-    void untilNothingChanged(latest, isHere, setState).finally(() => {
+    void untilNothingChanged({ latest, isHere, ask }, setState).finally(() => {
       isAsking.current = false;
     });
-  }, [pattern, wool]);
+  }, [pattern, wool, ask]);
   useEffect(() => {
     isHere.current = true;
     return () => {
@@ -54,15 +57,20 @@ function sameLines<L extends { readonly key: string }>(
   return kept.length === before.length && kept.every((line, at) => line === before[at]) ? before : kept;
 }
 
+interface Asking {
+  readonly latest: { readonly current: { readonly pattern: Pattern; readonly wool: Wool } };
+  readonly isHere: { readonly current: boolean };
+  readonly ask: typeof askReview;
+}
+
 async function untilNothingChanged(
-  latest: { readonly current: { readonly pattern: Pattern; readonly wool: Wool } },
-  isHere: { readonly current: boolean },
+  { latest, isHere, ask }: Asking,
   say: (next: (before: ReviewState) => ReviewState) => void,
 ): Promise<void> {
   for (let read = null; isHere.current && latest.current !== read;) {
     read = latest.current;
     try {
-      const review = await askReview(read.pattern, read.wool);
+      const review = await ask(read.pattern, read.wool);
       if (isHere.current) say((before) => ({ kind: 'read', review: keepingSame(before, review) }));
     } catch {
       if (isHere.current) say(() => ({ kind: 'failed' }));
