@@ -27,8 +27,8 @@ export const reviewWool: Wool = {
   ),
   findings: new Map(
     [
-      finding('eye', 'Glass eye 6 mm', { by: 'count', sort: 'eye', outerMm: { length: 6, width: 6, height: 6 } }),
-      finding('bell', 'Bell 10 mm', { by: 'count', sort: 'bell', outerMm: { length: 10, width: 10, height: 10 } }),
+      finding('eye', 'Glass eye 6 mm', { by: 'count', sort: 'eye', massG: 0.2, outerMm: { length: 6, width: 6, height: 6 } }),
+      finding('bell', 'Bell 10 mm', { by: 'count', sort: 'bell', massG: 1, outerMm: { length: 10, width: 10, height: 10 } }),
       finding('glue', 'Craft glue', { by: 'volume', sort: 'glue', settingMinutes: 120 }),
       finding('wire', 'Wire 1 mm', { by: 'length', sort: 'wire', diameterMm: 1 }),
     ].map((each) => [each.id, each]),

@@ -3,6 +3,7 @@ import {
   blankCut,
   blankUse,
   OWN_RIGHTS,
+  UPRIGHT,
   type Pattern,
   type Rights,
   type Step,
@@ -21,13 +22,6 @@ export interface Planted {
   readonly plant: Slip;
   readonly follows?: readonly RemarkCode[];
 }
-
-type FigureCode =
-  | 'height_over_parts'
-  | 'height_off_figure'
-  | 'feature_does_not_fit'
-  | 'figure_falls'
-  | 'figure_hangs_crooked';
 
 const thing = <T extends { readonly id: string }>(things: readonly T[], id: string): T => {
   const found = things.find((each) => each.id === id);
@@ -96,8 +90,32 @@ const withCollarSized = (figure: Pattern) => {
 const length = (figure: Pattern, kind: 'cord' | 'binding' | 'length', name: string, more: object = {}) =>
   void figure.cuts.push({ ...blankCut('extra-cut', kind), name, ...more });
 
-/** One for each rule of the review; those of the figure put together are planted in the demo figures. */
-export const SLIPS: { readonly [C in Exclude<RemarkCode, FigureCode>]: Planted } = {
+const spot = (aroundDeg: number, heightFraction: number, leanUpDeg = 0) => ({
+  aroundDeg,
+  heightFraction,
+  leanUpDeg,
+  leanAsideDeg: 0,
+  twistDeg: 0,
+});
+/** Every piece is where its author put it, and nothing in it is of unknown weight. */
+const placed = (figure: Pattern, { limbs }: Make, limbsAt: readonly ReturnType<typeof spot>[]) => {
+  figure.stance = { ...UPRIGHT };
+  figure.cuts = [];
+  figure.steps = figure.steps.filter(({ id }) => id !== 'bend');
+  const put = (rule: 'each' | 'mirror', places: readonly ReturnType<typeof spot>[]) => ({
+    rule,
+    spanDeg: 360,
+    heldBy: 'base' as const,
+    places: [...places],
+  });
+  joinOf(figure, 'fin-body').placement = put('each', [spot(180, 0.6)]);
+  joinOf(figure, 'limb-body').placement = put('mirror', limbsAt.slice(0, limbs / 2));
+};
+/** On legs straight below, fore and aft. */
+const LEGS = [spot(60, 0.15, -70), spot(120, 0.15, -70)];
+
+/** One for each rule of the review. */
+export const SLIPS: { readonly [C in RemarkCode]: Planted } = {
   part_never_made: { plant: collar },
   part_never_joined: { plant: (f) => { collar(f); add(f, 'fin', say('collar', 'make', ['collar'], 'Felt the ring.')); } },
   join_never_made: { plant: (f) => { stepOf(f, 'fin-on').partIds = ['fin']; stepOf(f, 'fin-on').joinIds = []; stepOf(f, 'fin-on').act = { kind: 'felt' }; } },
@@ -199,6 +217,11 @@ export const SLIPS: { readonly [C in Exclude<RemarkCode, FigureCode>]: Planted }
   slot_rule_broken: { plant: (f) => { slotted(f); Object.assign(thing(partOf(f, 'limb').uses, 'limb-core'), { fibreId: 'soot' }); } },
   slot_without_places: { plant: (f) => void f.slots.push({ id: 's', name: 's', places: [], rule: null }) },
   colourway_as_written: { plant: (f) => void f.colourways.push({ id: 'dusk', name: 'Dusk', fills: [] }) },
+  height_over_parts: { plant: (f) => { f.cuts = []; f.steps = f.steps.filter(({ id }) => id !== 'bend'); f.finishedHeight = mm(3000); } },
+  height_off_figure: { plant: (f, make) => { placed(f, make, LEGS); f.stance = { ...UPRIGHT, rests: 'lies' }; f.finishedHeight = mm(make.bodyMm * 2.4); } },
+  feature_does_not_fit: { plant: (f) => { f.findings[0]!.placement = mirrored(1); } },
+  figure_falls: { plant: (f, make) => { placed(f, make, [spot(5, 0.6), spot(10, 0.75)]); partOf(f, 'limb').shape = shapes.ball(45); partOf(f, 'limb').firmness = 'solid'; } },
+  figure_hangs_crooked: { plant: (f, make) => { placed(f, make, LEGS); f.stance = { ...UPRIGHT, rests: 'hangs', hangAt: { partId: 'body', aroundDeg: 90, heightFraction: 0.6 } }; } },
   height_under_part: { plant: (f) => { f.finishedHeight = mm(20); } },
   proportion_off: { plant: (f) => void f.proportions.push({ id: 'p', a: { of: 'part', partId: 'fin', size: 'length' }, b: { of: 'part', partId: 'fin', size: 'width' }, ratio: 5, toleranceFraction: 0.05 }) },
   enclosure_too_small: { plant: (f) => void f.enclosures.push({ id: 'e', name: 'jar', shape: 'round', findingId: null, across: mm(15), depth: null, height: mm(15), openingAcross: null, openingDepth: null }) },
