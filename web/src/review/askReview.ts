@@ -28,8 +28,18 @@ function begin(): Reviewer {
   return { api: wrap<ReviewApi>(worker), broken };
 }
 
+/** On two cores it would take from what is drawn; it comes when that is there, and never later than this. */
+const AT_LATEST_MS = 400;
+const atRest = (): Promise<void> =>
+  new Promise((go) => {
+    // Not every browser tells when it is idle.
+    if ('requestIdleCallback' in globalThis) requestIdleCallback(() => go(), { timeout: AT_LATEST_MS });
+    else setTimeout(go, 0);
+  });
+
 /** The review of a pattern, worked out beside the page: writing never waits for it. Fails when the worker does. */
 export async function askReview(pattern: Pattern, wool: Wool): Promise<ReviewRead> {
+  await atRest();
   const { api, broken } = (reviewer ??= begin());
   if (wool !== woolThere) {
     woolThere = wool;
