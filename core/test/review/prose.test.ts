@@ -51,6 +51,10 @@ describe('as makers write', () => {
     ['limbs', 'Felt five legs round the wire, one end loose.', ['count_in_words']],
     ['coat', 'Begin on its left.', []],
     ['coat', 'Begin on your left.', ['sides_mixed']],
+    // Of what is set together before it is there; an elegant one is no leg.
+    ['body', 'Roll it tight, felt it firm. Sort the legs by size.', ['matched_too_early']],
+    ['body', 'Roll it tight, felt it firm. Match its elegance.', []],
+    ['coat', 'Go on as you decided.', ['choice_never_made']],
     // Firmness the author wants.
     ['fin', 'Felt it as firm as the body, turning it.', []],
     ['fin', 'Felt it softer than the body, turning it.', ['firmness_off']],

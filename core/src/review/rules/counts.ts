@@ -67,7 +67,7 @@ export const COUNT_RULES = [
     'same_side_mirrored',
     'counts',
     'look',
-    ({ text, partIds }, _at, { pattern }) => BOTH_ON_ONE_SIDE.test(text) && isMirroredOn(partIds, pattern),
+    ({ text, partIds }, _at, { pattern }) => isBothOnOneSide(text) && isMirroredOn(partIds, pattern),
   ),
   rule('holes_off', 'counts', 'stumble', ({ pattern, wool }) =>
     pattern.steps.flatMap(({ id: stepId, text }) =>
@@ -95,9 +95,14 @@ const VIEWERS_SIDE =
   /\b(?:your|the viewer’s|the viewer's) (?:left|right)\b|\b(?:left|right) as you (?:look|see)/i;
 const FIGURES_SIDE =
   /\b(?:its|his|her|the (?:figure|animal|bird|creature)(?:’s|'s)) (?:own )?(?:left|right)\b/i;
-const BOTH_ON_ONE_SIDE = /\b(?:both|each)\b[^.;]*\b(?:upper |lower |top |bottom )?(?:left|right)\b/i;
+/** What is said of both in one breath. */
+const OF_BOTH = /\bboth\b[^.;]*/gi;
 /** Stretches of a wire that end in the open. */
 const FREE_END = /\b(?:toe|claw|finger|antenna|feeler|horn)\b/i;
+
+/** `Both lights upper right`; not `both wings, left and right`. */
+const isBothOnOneSide = (text: string): boolean =>
+  (text.match(OF_BOTH) ?? []).some((clause) => /\bleft\b/i.test(clause) !== /\bright\b/i.test(clause));
 
 /** A count that is one number. */
 function exactly(count: Part['count']): number | null {

@@ -109,8 +109,7 @@ export const ORDER_RULES = [
       !pattern.steps
         .slice(0, at)
         .some(
-          ({ act, text: before }) =>
-            act.kind === 'decide' || act.kind === 'choose' || /\bchoose|decide\b/i.test(before),
+          ({ act, text: before }) => act.kind === 'decide' || act.kind === 'choose' || CHOSEN.test(before),
         ),
   ),
 ];
@@ -122,14 +121,16 @@ const COVERED = /\b(?:cover|hide|over it|wisp)\w*\b/i;
 const MATCHED = /\b(?:sort|match|pair up|lay (?:them|all) side by side)\b/i;
 const LIFTED = /\b(?:lift|turn|peel|flip|roll|pull|take|move|other side|both sides)\w*\b/i;
 const RECALLS = /\b(?:you (?:chose|decided)|as (?:chosen|decided)|(?:way|direction|side) chosen)\b/i;
+const CHOSEN = /\b(?:choose|decide)\b/i;
 const COVERING = /\b(?:cloth|cover\w*|own (?:mat|pad)|clean (?:mat|pad|needle)|brush)\b/i;
 
 /** L* of what is called pale, and dark: ours. */
 const PALE_FROM = 78;
 const DARK_TO = 38;
 
+/** By its name as it begins a word: legs for a leg, not an elegant one. */
 const isNamed = (text: string, name: string): boolean =>
-  name.trim() !== '' && text.toLowerCase().includes(name.trim().toLowerCase());
+  name.trim() !== '' && ` ${text.toLowerCase()}`.includes(` ${name.trim().toLowerCase()}`);
 
 const lastMaking = ({ steps }: Pattern, partId: string): number =>
   steps.findLastIndex(({ act, partIds }) => act.kind === 'make' && partIds.includes(partId));
