@@ -68,6 +68,7 @@ export async function benchWriting(): Promise<Row[]> {
     await time('may a step go there', size, () => placeStep(pattern, 's150', 10), 20),
     await time('life of every part', size, () => lifeLines(pattern), 50),
     await time('cautions of every step', size, () => cautionsOf(pattern, shelf), 50),
+    // Another shelf each time, or the figure of the last would be kept.
     await time('the whole review, in words', size, () => readReview(pattern, { ...shelf }), 20),
     await time('the review after a key in a step', size, () => readReview(oneKeyMore(pattern), shelf), 20),
     await time('may it be stored', size, () => checkPattern(pattern), 50),

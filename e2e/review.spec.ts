@@ -105,6 +105,14 @@ test('what a draft has open is chosen by kind and part, read beside its place, a
   await expect(rows).toHaveCount(8);
   await hands.press(review.getByRole('button', { name: 'Show 4 more' }));
   await expect(rows).toHaveCount(12);
+  await hands.choose('all kinds', 'sessions, options, colours');
+  await expect(rows).toHaveCount(1);
+  // The last of what is chosen is mended: the choice stays to be seen, and is left.
+  await hands.press(review.getByRole('button', { name: 'Mend it' }));
+  await expect(review).toContainText('Nothing of that.');
+  await expect(review).toContainText('sessions, options, colours (0)');
+  await page.keyboard.press('Control+z');
+  await expect(rows).toHaveCount(1);
   await hands.choose('all kinds', 'checks and choices');
   await expect(rows).toHaveCount(1);
   await expect(review).toContainText('A check needs what passes');

@@ -12,8 +12,12 @@ const UNKNOWN_CORE_DELTA_E = 70;
 /** Every preparation has a default; this only stands in for the type. */
 const UNKNOWN_HIDING_G_PER_M2 = 80;
 
-const PALE = { aboveL: 80, factor: 1.15 };
-const DARK = { belowL: 35, factor: 0.85 };
+const PALE_FACTOR = 1.15;
+const DARK_FACTOR = 0.85;
+
+/** L* from which a fibre is called pale, and to which dark: ours. */
+export const PALE_ABOVE_L = 80;
+export const DARK_BELOW_L = 35;
 
 /** How thick a coat must lie, and what decided it. */
 export interface CoatWeight {
@@ -77,6 +81,6 @@ export function hidingConstant(coat: CoatFibre): number {
   if (!hiding) return UNKNOWN_HIDING_G_PER_M2;
   if (!hiding.isDefault) return hiding.value;
   const L = lightness(coat.colour);
-  const factor = L > PALE.aboveL ? PALE.factor : L < DARK.belowL ? DARK.factor : 1;
+  const factor = L > PALE_ABOVE_L ? PALE_FACTOR : L < DARK_BELOW_L ? DARK_FACTOR : 1;
   return hiding.value * factor;
 }

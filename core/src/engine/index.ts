@@ -1,9 +1,10 @@
 export { calibrate, DENSEST_FELT_G_PER_CM3 } from './calibration.ts';
 export type { UseWorking } from './useWorking.ts';
-export { coatByContrast, hidingConstant } from './coat.ts';
+export { coatByContrast, DARK_BELOW_L, hidingConstant, PALE_ABOVE_L } from './coat.ts';
 export { compareEstimates, type WoolMove } from './compareEstimates.ts';
 export type { CutPiece, FindingTotal } from './estimateFindings.ts';
 export type { AcrossBy, JoinEstimate } from './estimateJoins.ts';
+export { ESTIMATED_FROM } from './estimatedFrom.ts';
 export { estimatePart } from './estimatePart.ts';
 export {
   estimatePattern,

@@ -1,16 +1,10 @@
-import { defaultBuild } from '../build/index.ts';
-import {
-  type EngineWarning,
-  estimatePattern,
-  type PatternEstimate,
-  warningsOf,
-  type Wool,
-} from '../engine/index.ts';
-import { putTogether, type Together } from '../figure/index.ts';
+import { type EngineWarning, estimatePattern, warningsOf, type Wool } from '../engine/index.ts';
 import { needsOf } from '../needles/index.ts';
 import type { Pattern, Step } from '../pattern/index.ts';
-import { joinedBy, JOINING, orderLinks, workOnParts } from '../writing/index.ts';
+import { orderLinks, workOnParts } from '../writing/index.ts';
 import { buildsNearby, type NearbyBuild } from './buildsNearby.ts';
+import { joinSteps, stepsByPart } from './stepsByPart.ts';
+import { type UsualFigure, usualFigure } from './usualFigure.ts';
 
 /** What rules read: the pattern, and what follows from it, each worked out once and only where it is asked for. */
 export interface ReviewContext {
@@ -24,11 +18,7 @@ export interface ReviewContext {
   readonly links: ReturnType<typeof orderLinks>;
   readonly needs: ReturnType<typeof needsOf>;
   /** As somebody makes it who chooses nothing. */
-  readonly usual: {
-    readonly build: Pattern;
-    readonly estimate: PatternEstimate;
-    readonly together: Together;
-  };
+  readonly usual: UsualFigure;
   /** What the engine would have looked at, of everything that is written. */
   readonly warnings: readonly EngineWarning[];
   /** The builds one choice away. */
@@ -56,63 +46,17 @@ export function reviewContext(pattern: Pattern, wool: Wool): ReviewContext {
       return (known.needs ??= needsOf(pattern));
     },
     get usual() {
-      return (known.usual ??= usualOf(pattern, wool));
+      return (known.usual ??= usualFigure(pattern, wool));
     },
     get warnings() {
-      const written = this.usual.build === pattern ? this.usual.estimate : estimatePattern(pattern, wool);
-      return (known.warnings ??= warningsOf(written, wool.fibres, pattern));
+      return (known.warnings ??= warningsOf(
+        this.usual.build === pattern ? this.usual.estimate : estimatePattern(pattern, wool),
+        wool.fibres,
+        pattern,
+      ));
     },
     get nearby() {
       return (known.nearby ??= buildsNearby(pattern));
     },
   };
-}
-
-function stepsByPart({ steps }: Pattern): Map<string, Step[]> {
-  const on = new Map<string, Step[]>();
-  for (const step of steps)
-    for (const partId of step.partIds) {
-      const before = on.get(partId);
-      if (before) before.push(step);
-      else on.set(partId, [step]);
-    }
-  return on;
-}
-
-function joinSteps(pattern: Pattern): Map<string, number> {
-  const at = new Map<string, number>();
-  pattern.steps.forEach((step, index) => {
-    if (!JOINING.has(step.act.kind) || step.act.kind === 'tack') return;
-    for (const partId of joinedBy(step, pattern)) if (!at.has(partId)) at.set(partId, index);
-  });
-  return at;
-}
-
-type Usual = ReviewContext['usual'];
-
-/** What the grams and the figure follow from; of an edit of words none of it changes. */
-const SEEN_KEYS = [
-  'parts',
-  'joins',
-  'joinsApart',
-  'cuts',
-  'findings',
-  'shared',
-  'weighedMakeG',
-  'lengthUnit',
-  'stance',
-  'finishedHeight',
-] as const satisfies readonly (keyof Pattern)[];
-
-/** The last figure that was worked out: reviewing as somebody writes asks for the same again and again. */
-let last: { readonly of: string; readonly wool: Wool; readonly usual: Usual } | null = null;
-
-function usualOf(pattern: Pattern, wool: Wool): Usual {
-  const build = defaultBuild(pattern);
-  const of = JSON.stringify(SEEN_KEYS.map((key) => build[key]));
-  if (last?.of === of && last.wool === wool) return { ...last.usual, build };
-  const estimate = estimatePattern(build, wool);
-  const usual = { build, estimate, together: putTogether(build, estimate, wool.findings) };
-  last = { of, wool, usual };
-  return usual;
 }

@@ -4,8 +4,7 @@ import type { Remark } from './remark.ts';
 /** What a remark is about: a thing of the pattern by its id, or a side of it as a whole. */
 export type RemarkSubject =
   | {
-      readonly kind:
-        'step' | 'order' | 'part' | 'join' | 'cut' | 'finding' | 'picture' | 'session' | 'technique';
+      readonly kind: keyof typeof LIST_OF;
       readonly id: string;
     }
   | { readonly kind: 'tools' | 'options' | 'together' | 'height' | 'about' };
@@ -39,28 +38,23 @@ export function subjectOf(remark: Remark): RemarkSubject {
   return { kind: WHOLE[remark.code] ?? 'about' };
 }
 
+/** In which list of the pattern a thing lies. */
+const LIST_OF = {
+  step: 'steps',
+  order: 'steps',
+  part: 'parts',
+  join: 'joins',
+  cut: 'cuts',
+  finding: 'findings',
+  picture: 'pictures',
+  session: 'sessions',
+  technique: 'techniques',
+} as const;
+
 /** The thing itself, as it stands in the pattern; null: it is about a whole side of it. */
 export function thingOf(remark: Remark, pattern: Pattern): unknown {
   const subject = subjectOf(remark);
   if (!('id' in subject)) return null;
-  const ofId = (things: readonly { readonly id: string }[]) => things.find(({ id }) => id === subject.id);
-  switch (subject.kind) {
-    case 'step':
-    case 'order':
-      return ofId(pattern.steps);
-    case 'part':
-      return ofId(pattern.parts);
-    case 'join':
-      return ofId(pattern.joins);
-    case 'cut':
-      return ofId(pattern.cuts);
-    case 'finding':
-      return ofId(pattern.findings);
-    case 'picture':
-      return ofId(pattern.pictures);
-    case 'session':
-      return ofId(pattern.sessions);
-    case 'technique':
-      return ofId(pattern.techniques);
-  }
+  const things: readonly { readonly id: string }[] = pattern[LIST_OF[subject.kind]];
+  return things.find(({ id }) => id === subject.id);
 }

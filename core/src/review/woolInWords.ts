@@ -1,5 +1,5 @@
 import type { Wool } from '../engine/index.ts';
-import { isWool, type Pattern } from '../pattern/index.ts';
+import { fibresUsed, isWool, type Pattern } from '../pattern/index.ts';
 import { colourDifference, type Fibre, type Preparation } from '../shelf/index.ts';
 import type { ReviewContext } from './context.ts';
 import { remembered } from './remembered.ts';
@@ -96,13 +96,11 @@ const woolIn = remembered((text: string) => ({
 }));
 
 /** Every fibre of a pattern, with colours and swaps that may be chosen; null: some of it is not known. */
-function fibresOf({ parts, joins, colourways, swaps }: Pattern, wool: Wool): Fibre[] | null {
-  const ids = [
-    ...parts.flatMap(({ uses }) => uses.filter(isWool).map(({ fibreId }) => fibreId)),
-    ...joins.flatMap(({ cover }) => (cover ? [cover.fibreId] : [])),
-    ...colourways.flatMap(({ fills }) => fills.map(({ fibreId }) => fibreId)),
-    ...swaps.flatMap(({ to }) => (to.kind === 'finding' ? [] : [to.fibreId])),
-  ];
-  const fibres = ids.map((id) => wool.fibres.get(id ?? ''));
-  return fibres.some((fibre) => fibre === undefined) ? null : (fibres as Fibre[]);
+function fibresOf(pattern: Pattern, wool: Wool): Fibre[] | null {
+  const isOpen =
+    pattern.parts.some(({ uses }) => uses.some((use) => isWool(use) && use.fibreId === null)) ||
+    pattern.joins.some(({ cover }) => cover?.fibreId === null);
+  const ids = fibresUsed(pattern);
+  const fibres = ids.flatMap((id) => wool.fibres.get(id) ?? []);
+  return isOpen || fibres.length < ids.length ? null : fibres;
 }

@@ -1,5 +1,4 @@
-import { Button } from 'antd';
-import { useSWRConfig } from 'swr';
+import { AskAgain } from './AskAgain.tsx';
 import styles from './Loading.module.css';
 
 interface LoadingProps {
@@ -21,7 +20,6 @@ export const StillLoading = ({ error }: LoadingProps) => (
 );
 
 function Waiting({ error, Heading }: LoadingProps & { Heading: 'h1' | 'h2' }) {
-  const { mutate } = useSWRConfig();
   return (
     <>
       {error ? (
@@ -31,9 +29,9 @@ function Waiting({ error, Heading }: LoadingProps & { Heading: 'h1' | 'h2' }) {
           <p className="quiet">
             It is asked again every few seconds. What you wrote and could not be kept waits in this browser.
           </p>
-          <Button className="above-2" onClick={() => void mutate(() => true)}>
-            Ask again now
-          </Button>
+          <p className="above-2">
+            <AskAgain />
+          </p>
         </div>
       ) : (
         <>

@@ -1,7 +1,6 @@
 import { joinWords } from '@lanakit/core/words';
-import { Button } from 'antd';
-import { useSWRConfig } from 'swr';
 import { Unreachable } from '../api/client.ts';
+import { AskAgain } from './AskAgain.tsx';
 import styles from './Shell.module.css';
 import { useUnread } from './unread.ts';
 
@@ -35,20 +34,17 @@ const whatOf = (key: string): string =>
 
 /** Over a place of which not everything could be read: what is missing, so that nobody takes too small a number for true. */
 export function UnreadSlip() {
-  const { mutate } = useSWRConfig();
   const failed = useUnread((unread) => unread.failed);
   if (failed.size === 0) return null;
   const isUnreachable = [...failed.values()].some(({ error }) => error instanceof Unreachable);
   const what = joinWords([...new Set([...failed.keys()].map(whatOf))]);
   return (
     <aside className={`${styles.unread} no-print`} aria-label="Not read">
-      <span role="status">
-        <b>{isUnreachable ? 'Lanakit cannot be reached.' : 'Not everything could be read.'}</b> Missing, or as
-        before: {what}. Numbers may be too small.
+      <span role="status" title={what}>
+        <b>{isUnreachable ? 'Lanakit cannot be reached.' : 'Not everything could be read.'}</b> Numbers may be
+        too small. Missing, or as before: {what}.
       </span>
-      <Button size="small" onClick={() => void mutate(() => true)}>
-        Ask again now
-      </Button>
+      <AskAgain isSmall />
     </aside>
   );
 }

@@ -54,7 +54,7 @@ describe('what a page asked for and did not get', () => {
     server.reply = (came) => answer(came.path) ?? reads(came);
     await openPage();
     if (missing === null) expect(told()).toBeNull();
-    else expect(told()).toContain(`Not everything could be read. Missing, or as before: ${missing}.`);
+    else expect(told()).toContain(`Not everything could be read. Numbers may be too small. Missing, or as before: ${missing}.`);
   }); // prettier-ignore
 
   test('a server that is gone is said to be gone', async () => {

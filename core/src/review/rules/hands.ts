@@ -5,6 +5,7 @@ import { FIRMNESSES } from '../../shelf/index.ts';
 import { proposeLevel } from '../../writing/index.ts';
 import type { ReviewContext } from '../context.ts';
 import { rule, stepRule } from '../rule.ts';
+import { warned } from '../warned.ts';
 
 const NEEDLE_COLOUR =
   /\b(?:red|blue|green|yellow|purple|orange|white|black|grey|gray|pink)(?:-handled)? needle\b/i;
@@ -94,11 +95,11 @@ export const HAND_RULES = [
   rule('line_beyond_staple', 'hands', 'look', ({ pattern, wool }) =>
     pattern.parts.flatMap((part) =>
       part.uses.flatMap((use) => {
-        const stapleMm = use.role === 'line' ? (wool.fibres.get(use.fibreId ?? '')?.stapleMm ?? null) : null;
-        const lengthMm = use.role === 'line' && use.length ? toMm(use.length) : null;
         // In words its author may say how it is laid in lengths.
-        const isSaid = use.role === 'line' && use.words.trim() !== '';
-        return stapleMm !== null && lengthMm !== null && lengthMm > stapleMm && !isSaid
+        if (use.role !== 'line' || use.length === null || use.words.trim() !== '') return [];
+        const stapleMm = wool.fibres.get(use.fibreId ?? '')?.stapleMm ?? null;
+        const lengthMm = toMm(use.length);
+        return stapleMm !== null && lengthMm > stapleMm
           ? [{ partId: part.id, useId: use.id, lengthMm, stapleMm }]
           : [];
       }),
@@ -126,6 +127,9 @@ export const HAND_RULES = [
       return thickest > HOLDER_REACH_MM ? [{ stepId, acrossMm: thickest }] : [];
     }),
   ),
+  warned('part_tiny', 'hands', 'look'),
+  warned('fibre_coarse', 'hands', 'look'),
+  warned('hair_beyond_staple', 'hands', 'stumble'),
   rule('prerequisites_missing', 'hands', 'look', ({ pattern }) =>
     pattern.level === 'practised' && pattern.prerequisites.trim() === '' ? [{}] : [],
   ),

@@ -1,3 +1,4 @@
+import { DARK_BELOW_L, PALE_ABOVE_L } from '../../engine/index.ts';
 import {
   CAUTIONS,
   countRange,
@@ -124,10 +125,6 @@ const RECALLS = /\b(?:you (?:chose|decided)|as (?:chosen|decided)|(?:way|directi
 const CHOSEN = /\b(?:choose|decide)\b/i;
 const COVERING = /\b(?:cloth|cover\w*|own (?:mat|pad)|clean (?:mat|pad|needle)|brush)\b/i;
 
-/** L* of what is called pale, and dark: ours. */
-const PALE_FROM = 78;
-const DARK_TO = 38;
-
 /** By its name as it begins a word: legs for a leg, not an elegant one. */
 const isNamed = (text: string, name: string): boolean =>
   name.trim() !== '' && ` ${text.toLowerCase()}`.includes(` ${name.trim().toLowerCase()}`);
@@ -149,9 +146,9 @@ function paleAfterDark(
       ? []
       : [{ fibreId: use.fibreId, at, light: lightness(colour) }];
   });
-  const darks = surfaces.filter(({ light }) => light <= DARK_TO);
+  const darks = surfaces.filter(({ light }) => light < DARK_BELOW_L);
   return surfaces.flatMap(({ fibreId: paleId, at, light }) => {
-    const dark = light >= PALE_FROM ? darks.find((each) => each.at < at) : undefined;
+    const dark = light > PALE_ABOVE_L ? darks.find((each) => each.at < at) : undefined;
     const step = steps[at];
     return dark && step && !COVERING.test(step.text)
       ? [{ stepId: step.id, paleId, darkId: dark.fibreId }]

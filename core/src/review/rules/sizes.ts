@@ -1,19 +1,12 @@
 import { toMm } from '../../base/index.ts';
-import { type EngineWarning, sizeLedger } from '../../engine/index.ts';
+import { sizeLedger } from '../../engine/index.ts';
 import { countRange, isWool, type Pattern, type Step } from '../../pattern/index.ts';
 import { type SizeName, sizesOf, solidOf } from '../../shapes/index.ts';
 import type { ReviewContext } from '../context.ts';
 import { numberBefore } from '../numberBefore.ts';
-import { type ReviewRule, rule, type Weight } from '../rule.ts';
+import { type ReviewRule, rule } from '../rule.ts';
 import { saidLengths } from '../saidLengths.ts';
-
-/** What the engine would have looked at is a remark like any other. */
-const warned = (code: EngineWarning['code'], kind: ReviewRule['kind'], weight: Weight): ReviewRule => ({
-  code,
-  kind,
-  weight,
-  find: ({ warnings }) => warnings.filter((warning) => warning.code === code),
-});
+import { warned } from '../warned.ts';
 
 /** Words after a length that say which size it is. */
 const WHICH: readonly (readonly [words: RegExp, names: readonly SizeName[]])[] = [
@@ -105,9 +98,6 @@ export const SIZE_RULES: readonly ReviewRule[] = [
   warned('inserts_overfull', 'sizes', 'stumble'),
   warned('trimmings_short', 'sizes', 'stumble'),
   warned('all_coat', 'sizes', 'look'),
-  warned('part_tiny', 'hands', 'look'),
-  warned('fibre_coarse', 'hands', 'look'),
-  warned('hair_beyond_staple', 'hands', 'stumble'),
 ];
 
 const whichSize = (after: string): readonly SizeName[] | null =>

@@ -127,7 +127,7 @@ export function ToLookAt({ onChoosePart, onShow, onOpenStep }: RemarkWays) {
   return (
     <section className={styles.settle} aria-label="To look at">
       <h3 className={count > 0 ? 'amber' : ''}>To look at: {counted(count, 'thing')}</h3>
-      {(open.length > SHOWN || found.length < open.length) && (
+      {(open.length > SHOWN || Object.values(wanted).some((only) => only !== null)) && (
         <WhichRemarks lines={open} wanted={wanted} onWant={setWanted} />
       )}
       <ul>

@@ -25,19 +25,20 @@ interface Among {
 /** Which of many are looked at: of one kind, on one part, in one session. */
 export function WhichRemarks({ lines, wanted, onWant }: WhichRemarksProps) {
   const document = useTable((table) => table.document);
-  const withCount = (id: string, name: string, only: Partial<RemarksWanted>): Among[] => {
-    const count = remarksWanted(lines, { ...ALL_REMARKS, ...only }).length;
-    return count === 0 ? [] : [{ value: id, label: `${name} (${count})` }];
+  const withCount = (key: keyof RemarksWanted, id: string, name: string): Among[] => {
+    const count = remarksWanted(lines, { ...ALL_REMARKS, [key]: id }).length;
+    // What is chosen stays to be seen and left, also when the last of it is mended.
+    return count === 0 && wanted[key] !== id ? [] : [{ value: id, label: `${name} (${count})` }];
   };
-  const kinds = RULE_KINDS.flatMap((kind) => withCount(kind, RULE_KIND_WORDS[kind], { kind }));
+  const kinds = RULE_KINDS.flatMap((kind) => withCount('kind', kind, RULE_KIND_WORDS[kind]));
   const parts = document.parts.flatMap(({ id }) =>
-    withCount(id, ownerName({ kind: 'part', id }, document), { partId: id }),
+    withCount('partId', id, ownerName({ kind: 'part', id }, document)),
   );
   const sessions = document.sessions.flatMap(({ id, name }, at) =>
-    withCount(id, name || `Session ${at + 1}`, { sessionId: id }),
+    withCount('sessionId', id, name || `Session ${at + 1}`),
   );
   const select = (label: string, key: keyof RemarksWanted, options: readonly Among[]) =>
-    options.length > 1 && (
+    (options.length > 1 || wanted[key] !== null) && (
       <Select<string | null>
         size="small"
         className={styles.which ?? ''}

@@ -1,5 +1,11 @@
 import { resolveBuild } from '@lanakit/core/build';
-import { estimatePattern, type FibreLookup, type PatternEstimate, type Wool } from '@lanakit/core/engine';
+import {
+  ESTIMATED_FROM,
+  estimatePattern,
+  type FibreLookup,
+  type PatternEstimate,
+  type Wool,
+} from '@lanakit/core/engine';
 import {
   type Caution,
   checkPattern,
@@ -39,18 +45,6 @@ export interface TableView extends TableSources {
   readonly problems: readonly Problem[];
 }
 
-/** Of a pattern: what its grams follow from. Words that are typed work out none of them anew. */
-const WOOL_KEYS = [
-  'parts',
-  'joins',
-  'joinsApart',
-  'cuts',
-  'findings',
-  'shared',
-  'weighedMakeG',
-  'lengthUnit',
-  'stance',
-] as const;
 const FIGURE_KEYS = [
   'parts',
   'joins',
@@ -76,7 +70,8 @@ export function tableView(sources: TableSources, before: TableView | null): Tabl
   const isSameDocument = before?.document === document;
   const build =
     before && isSameDocument && before.choices === choices ? before.build : resolveBuild(document, choices);
-  const estimate = kept && alike(kept.build, build, WOOL_KEYS) ? kept.estimate : estimatePattern(build, wool);
+  const estimate =
+    kept && alike(kept.build, build, ESTIMATED_FROM) ? kept.estimate : estimatePattern(build, wool);
   return {
     ...sources,
     shelf: wool.fibres,
@@ -98,7 +93,9 @@ function wholeOf(
   ofBuild: PatternEstimate | null,
 ): PatternEstimate {
   if (ofBuild) return ofBuild;
-  return kept && alike(kept.document, document, WOOL_KEYS) ? kept.whole : estimatePattern(document, wool);
+  return kept && alike(kept.document, document, ESTIMATED_FROM)
+    ? kept.whole
+    : estimatePattern(document, wool);
 }
 
 const problemsOf = (document: Pattern, wool: Wool): Problem[] => [
