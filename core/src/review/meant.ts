@@ -1,4 +1,3 @@
-import { isEqual } from '../base/index.ts';
 import type { MeantSo, Pattern } from '../pattern/index.ts';
 import type { Remark } from './remark.ts';
 import { thingOf } from './subject.ts';
@@ -16,7 +15,10 @@ export function sortedByMeant(
 ): { open: Remark[]; meant: MeantRemark[] } {
   const [open, meant]: [Remark[], MeantRemark[]] = [[], []];
   for (const remark of remarks) {
-    const kept = pattern.meant.find((each) => isEqual({ ...each, reason: '' }, meantSo(pattern, remark, '')));
+    const alike = pattern.meant.filter(({ code }) => code === remark.code);
+    const stamp = alike.length > 0 ? stampOf([remark, thingOf(remark, pattern)]) : '';
+    // All of the remark is in its stamp; by which key it was kept has not always been the same.
+    const kept = alike.find((each) => each.stamp === stamp);
     if (kept) meant.push({ remark, reason: kept.reason });
     else open.push(remark);
   }
@@ -40,7 +42,7 @@ export const withMeant = (pattern: Pattern, remark: Remark, reason: string): Mea
 export const withoutMeant = (pattern: Pattern, remark: Remark): MeantSo[] =>
   pattern.meant.filter(({ code, of }) => code !== remark.code || of !== keyOf(remark));
 
-/** What it is about, by its ids. */
+/** What it is about, by its ids; of two in one step’s words, by those. */
 function keyOf(remark: Remark): string {
   const ids = Object.entries(remark).flatMap(([key, value]) =>
     key !== 'code' && (key.endsWith('Id') || key.endsWith('Key')) && typeof value === 'string' ? [value] : [],
@@ -48,6 +50,7 @@ function keyOf(remark: Remark): string {
   if (remark.code === 'order_broken') ids.push(remark.link.beforeId, remark.link.afterId);
   if (remark.code === 'slot_rule_broken') ids.push(remark.rule.slotId, remark.rule.thanSlotId);
   if (remark.code === 'caution_taken_off') ids.push(remark.caution);
+  if ('inText' in remark) ids.push(remark.inText);
   if (remark.inBuild) ids.push(remark.inBuild.optionId, remark.inBuild.valueId);
   return ids.join(' ').slice(0, 200);
 }

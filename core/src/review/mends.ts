@@ -11,6 +11,7 @@ import {
 import { brokenLinks, orderLinks } from '../writing/index.ts';
 import { withNumberBefore } from './numberBefore.ts';
 import type { Remark, RemarkCode } from './remark.ts';
+import { asHandsHold } from './tooFine.ts';
 
 /** What one press does about a remark: the pattern mended. */
 export type Mend = (pattern: Pattern) => Pattern;
@@ -140,6 +141,14 @@ const MENDS: { readonly [C in RemarkCode]?: MendOf<C> } = {
     onStep(stepId, (step) => ({ ...step, text: withNumberBefore(step.text, name, count) })),
   size_in_words: ({ stepId, inText, isMm }, { lengthUnit }) =>
     onStep(stepId, (step) => ({ ...step, text: step.text.replace(inText, showSizeMm(isMm, lengthUnit)) })),
+  finer_than_felt: ({ stepId, inText }) => {
+    const rounded = asHandsHold(inText);
+    return rounded === null
+      ? null
+      : onStep(stepId, (step) => ({ ...step, text: step.text.replace(inText, rounded) }));
+  },
+  wisp_never_felted: ({ stepId }) => saying(stepId, 'Felt it down lightly.'),
+  exact_in_soft: ({ partId }) => onPart(partId, (part) => ({ ...part, firmness: 'springy' })),
   joins_off: ({ joinId }) => onJoin(joinId, (join) => ({ ...join, count: null })),
   curls_off: ({ cutId, ends }) =>
     onCut(cutId, (cut) => (cut.kind === 'wire' ? { ...cut, endCurls: ends } : cut)),

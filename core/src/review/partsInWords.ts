@@ -29,12 +29,19 @@ const groupsIn = remembered((text: string) =>
 );
 
 /** “Set the ears on” where nothing is an ear: of a figure that was, or of another. */
-export function partsNotThere(context: ReviewContext): { stepId: string; inText: string }[] {
+export function partsMissing(context: ReviewContext): (text: string) => readonly string[] {
   const names = namesIn(context);
   const there = new Set(GROUPS.filter(({ inName }) => inName.test(names)));
-  return context.pattern.steps.flatMap(({ id: stepId, text }) =>
-    groupsIn(text).flatMap(({ group, inText }) => (there.has(group) ? [] : [{ stepId, inText }])),
-  );
+  return (text) => groupsIn(text).flatMap(({ group, inText }) => (there.has(group) ? [] : [inText]));
+}
+
+/** Whether anything of a figure goes by a word, or by another that stands for it; null: it is no part’s word. */
+export function isPartThere(context: ReviewContext): (word: string) => boolean | null {
+  const names = namesIn(context);
+  return (word) => {
+    const group = GROUPS.find(({ inName }) => inName.test(word));
+    return group ? group.inName.test(names) : null;
+  };
 }
 
 /** Whatever anything of a figure is called, and what its author says of it. */

@@ -71,7 +71,7 @@ export function placeInMaking(remark: Remark, pattern: Pattern): RemarkPlace {
 }
 
 /** The session a step falls into; null: there are none, or it comes before the first. */
-function sessionAt({ sessions, steps }: Pattern, stepAt: number): string | null {
+export function sessionAt({ sessions, steps }: Pattern, stepAt: number): string | null {
   if (stepAt < 0) return null;
   const begun = sessions
     .map(({ id, firstStepId }) => ({ id, from: steps.findIndex((step) => step.id === firstStepId) }))

@@ -3,6 +3,7 @@ import type { EngineWarning } from '../engine/index.ts';
 import type { Need } from '../needles/index.ts';
 import type { Caution, Level } from '../pattern/index.ts';
 import type { OrderLink } from '../writing/index.ts';
+import type { Against } from './directions.ts';
 import type { FigureWantFault } from './figureWants.ts';
 import type { FigureHeightFault } from './heightOfFigure.ts';
 import type { HeightFault } from './heightOfParts.ts';
@@ -30,9 +31,16 @@ export type Remark = InBuild &
     | Of<'cut_never_used', { cutId: string }>
     | Of<'coat_never_laid' | 'detail_never_worked', { partId: string; useId: string }>
     | Of<'wool_not_in_build' | 'part_not_in_build', { stepId: string; inText: string }>
+    | Of<'session_wool_not_in_build' | 'session_part_not_in_build', { sessionId: string; inText: string }>
     | Of<'tool_not_listed' | 'tool_not_used', { needKey: string; what: Need['what'] }>
     | Of<'picture_never_shown' | 'picture_without_words', { pictureId: string }>
+    | Of<
+        'picture_of_other_build',
+        { pictureId: string; name: string; optionId: string | null; valueId: string | null }
+      >
     // Made, joined, finished.
+    | Of<'promised_absent', { stepId: string; inText: string }>
+    | OfStep<'wisp_never_felted' | 'never_closed'>
     | Of<'part_never_made' | 'part_never_joined', { partId: string }>
     | Of<'join_never_made', { joinId: string }>
     | Of<'host_made_later', { joinId: string }>
@@ -49,6 +57,7 @@ export type Remark = InBuild &
     | Of<'caution_taken_off', { stepId: string; caution: Caution }>
     | Of<'pale_after_dark', { stepId: string; paleId: string; darkId: string }>
     | OfStep<'never_lifted'>
+    | Of<'wrapped_against', Against>
     // Checks and choices.
     | OfStep<'check_without_remedy' | 'check_without_look' | 'check_points_ahead'>
     | OfStep<'decision_without_answers' | 'choice_of_one'>
@@ -66,6 +75,7 @@ export type Remark = InBuild &
     | OfStep<'step_empty' | 'step_without_parts' | 'points_at_nothing' | 'picture_promised'>
     | Of<'many_acts', { stepId: string; acts: number }>
     | Of<'step_too_long', { stepId: string; words: number }>
+    | Of<'term_before_explained', { stepId: string; inText: string; explainedId: string }>
     | Of<'part_unnamed', { partId: string }>
     | Of<'names_alike', { partId: string; otherId: string }>
     | Of<'title_blank', Record<never, never>>
@@ -74,6 +84,8 @@ export type Remark = InBuild &
     | Of<'size_in_words', { stepId: string; inText: string; name: string; isMm: number }>
     | Of<'finding_size_in_words', { stepId: string; inText: string; name: string }>
     | Of<'units_disagree' | 'size_without_stage', { stepId: string; inText: string }>
+    | Of<'finer_than_felt', { stepId: string; inText: string }>
+    | Of<'exact_in_soft', { partId: string }>
     | Of<'wire_under_stretch', { cutId: string; stretch: string; saidMm: number; needMm: number }>
     | Of<'grams_too_fine', { partId: string; useId: string; massG: number }>
     // Hidden and seen.
@@ -101,6 +113,8 @@ export type Remark = InBuild &
     | Of<'prerequisites_missing', Record<never, never>>
     // Sessions and options.
     | Of<'session_without_step' | 'session_not_described', { sessionId: string }>
+    | Of<'session_starts_without', { sessionId: string; name: string }>
+    | Of<'session_promise_absent', { sessionId: string; inText: string }>
     | Of<'value_never_allowed', { optionId: string; valueId: string }>
     | Of<'slot_rule_broken', { rule: DarkRule }>
     | Of<'slot_without_places', { slotId: string }>

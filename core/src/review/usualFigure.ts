@@ -10,12 +10,16 @@ export interface UsualFigure {
   readonly together: Together;
 }
 
+/** Everything the figure of a build follows from; words of its steps are not in it. */
+export const figureStamp = (build: Pattern): string =>
+  JSON.stringify([build.finishedHeight, ...ESTIMATED_FROM.map((key) => build[key])]);
+
 /** The last one that was worked out: reviewing as somebody writes asks for the same again and again. */
 let last: { readonly of: string; readonly wool: Wool; readonly usual: UsualFigure } | null = null;
 
 export function usualFigure(pattern: Pattern, wool: Wool): UsualFigure {
   const build = defaultBuild(pattern);
-  const of = JSON.stringify([build.finishedHeight, ...ESTIMATED_FROM.map((key) => build[key])]);
+  const of = figureStamp(build);
   if (last?.of === of && last.wool === wool) return { ...last.usual, build };
   const estimate = estimatePattern(build, wool);
   const usual = { build, estimate, together: putTogether(build, estimate, wool.findings) };

@@ -59,10 +59,10 @@ const PREPARED = new RegExp(
 );
 
 /** Wool that words speak of and no part or join has, by colour or by how it is prepared; other names count. */
-export function woolNotThere({ pattern, wool }: ReviewContext): { stepId: string; inText: string }[] {
+export function woolMissing({ pattern, wool }: ReviewContext): (text: string) => readonly string[] {
   const fibres = fibresOf(pattern, wool);
   // Of wool that nobody has chosen yet nobody can tell.
-  if (fibres === null || fibres.length === 0) return [];
+  if (fibres === null || fibres.length === 0) return () => [];
   const isCalled = ({ name, otherNames }: Fibre, word: string) =>
     new RegExp(`\\b${word}\\b`, 'i').test([name, ...otherNames].join(' ; '));
   const isOfColour = (fibre: Fibre, word: string) =>
@@ -76,14 +76,14 @@ export function woolNotThere({ pattern, wool }: ReviewContext): { stepId: string
     return fibres.some((fibre) => isOfColour(fibre, colour) && (isAny || isPrepared(fibre, noun)));
   });
   const hasPreparation = remembered((word: string) => fibres.some((fibre) => isPrepared(fibre, word)));
-  return pattern.steps.flatMap(({ id: stepId, text }) => {
+  return (text) => {
     const { colours, preparations } = woolIn(text);
     const missing = [
       ...colours.filter(({ word }) => !hasColour(word)).map(({ words }) => words),
       ...preparations.filter((word) => !hasPreparation(word.toLowerCase())),
     ];
-    return [...new Set(missing)].map((inText) => ({ stepId, inText }));
-  });
+    return [...new Set(missing)];
+  };
 }
 
 /** Wool by its colour, and by how it is prepared, as a text speaks of it. */

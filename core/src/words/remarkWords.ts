@@ -73,6 +73,33 @@ const SAYS: { readonly [C in RemarkCode]: Says<C> } = {
     `It speaks of “${remark.inText}”, and no part or join has any. Say it as the shelf does, or give it to a part.`,
   part_not_in_build: (remark) =>
     `It speaks of “${remark.inText}”, and the figure has none. Say it as the part is called, or take it out.`,
+  session_wool_not_in_build: (remark) =>
+    `What is written of it speaks of “${remark.inText}”, and no part or join has any. Say it as the shelf does, or give it to a part.`,
+  session_part_not_in_build: (remark) =>
+    `What is written of it speaks of “${remark.inText}”, and the figure has none. Say it as the part is called, or take it out.`,
+  session_starts_without: (remark) =>
+    `${remark.name} lies on the table when it begins, and no step before has begun it. Make it earlier, or say who brings it.`,
+  session_promise_absent: (remark) =>
+    `It promises ${remark.inText} for later, and no later session has a step on it. Add one, or take the promise out.`,
+  promised_absent: (remark) =>
+    `It promises ${remark.inText} for later, and no later session has a step on it. Add one, or take the promise out.`,
+  picture_of_other_build: (remark, pattern) =>
+    `It shows ${remark.name}, and ${remark.optionId !== null && remark.valueId !== null ? choiceWords({ optionId: remark.optionId, valueId: remark.valueId }, pattern) : 'where nothing is chosen'} that is left out. Show it only in builds that have it.`,
+  wisp_never_felted: () =>
+    'Wool is laid on here, and nobody felts it down: it comes off. Name the needle, or say what holds it.',
+  never_closed: () => 'It is left open here, and no later step closes it. Say when.',
+  wrapped_against: (remark, { steps }) => {
+    const at = steps.findIndex(({ id }) => id === remark.beforeId) + 1;
+    return remark.was === 'laid'
+      ? `“${remark.inText}” here, and step ${at} lays it the other way. Go one way, or say that it turns.`
+      : `“${remark.inText}” here, and step ${at} leaves that to the maker. Say: the way you chose.`;
+  },
+  term_before_explained: (remark, { steps }) =>
+    `“${remark.inText}” is explained only in step ${steps.findIndex(({ id }) => id === remark.explainedId) + 1}. Explain it here, where it is met first.`,
+  finer_than_felt: (remark) =>
+    `${remark.inText}: finer than felt can be made or a kitchen scale shows. Round it to what hands can hold to.`,
+  exact_in_soft: () =>
+    'A size is to be held to exactly, and soft felt gives under a thumb. Felt it firmer, or make the size a guide.',
   loose_end_unsaid: () =>
     'A join needs a loose end of it, and no step that makes it says to leave one. Say which end stays unfelted.',
   loose_end_nowhere: () =>

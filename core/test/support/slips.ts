@@ -90,6 +90,18 @@ const withCollarSized = (figure: Pattern) => {
 const length = (figure: Pattern, kind: 'cord' | 'binding' | 'length', name: string, more: object = {}) =>
   void figure.cuts.push({ ...blankCut('extra-cut', kind), name, ...more });
 
+/** One session, as well described as any. */
+const day = (figure: Pattern, more: Partial<Pattern['sessions'][number]>) =>
+  void figure.sessions.push({
+    id: 'day',
+    name: 'One',
+    firstStepId: 'bend',
+    startState: 'wool and wire',
+    safeStop: 'anywhere',
+    homework: '',
+    ...more,
+  });
+
 const spot = (aroundDeg: number, heightFraction: number, leanUpDeg = 0) => ({
   aroundDeg,
   heightFraction,
@@ -145,6 +157,18 @@ export const SLIPS: { readonly [C in RemarkCode]: Planted } = {
   hanger_after_coat: { plant: (f) => { length(f, 'cord', 'Cord', { drop: mm(200), seat: { partId: 'body', runs: 'up', hangBy: null, placement: null } }); add(f, 'eyes', say('hang', 'sew', ['body'], 'Sew the cord on.', { stage: 'mount', needle: { by: 'none' } })); } },
   matched_too_early: { plant: (f, { limb }) => text(f, 'body', ` Sort each ${limb.toLowerCase()} by its length.`) },
   pale_after_dark: { plant: (f) => { const { uses } = partOf(f, 'body'); const coat = uses.find(({ role }) => role === 'coat'); if (coat && 'fibreId' in coat) coat.fibreId = 'soot'; uses.push(use('hair', 'mane', 'chalk', { line: mm(20), drop: mm(15) })); add(f, 'fin-on', say('mane', 'felt', ['body'], 'Stab the hair in along its middle.', { stage: 'hair' })); } },
+  session_wool_not_in_build: { plant: (f) => day(f, { safeStop: 'Put the purple wool away.' }) },
+  session_part_not_in_build: { plant: (f) => day(f, { safeStop: 'Put the ears away.' }) },
+  session_starts_without: { plant: (f) => { day(f, {}); day(f, { id: 'two', firstStepId: 'fin', startState: 'the body and the fin' }); } },
+  session_promise_absent: { plant: (f) => day(f, { homework: 'Nothing: the fin is made next time.' }) },
+  promised_absent: { plant: (f) => text(f, 'finish', ' The fin is set on next time.') },
+  picture_of_other_build: { plant: (f) => { f.pictures.push({ id: 'p', name: 'side', alt: 'the fin from the side', rights: OWN_RIGHTS }); stepOf(f, 'coat').pictures.push({ id: 'x', pictureId: 'p', caption: '' }); extra(f, { kind: 'part', id: 'fin' }, { kind: 'step', id: 'fin' }, { kind: 'step', id: 'fin-on' }, { kind: 'join', id: 'fin-body' }); } },
+  wisp_never_felted: { plant: (f) => add(f, 'finish', say('wisp', 'wrap', ['body'], 'Lay a thin wisp along the back.', { stage: 'finish', needle: { by: 'none' } })) },
+  never_closed: { plant: (f) => text(f, 'finish', ' Leave the seam open.') },
+  wrapped_against: { plant: (f) => { text(f, 'coat', ' Wrap it clockwise.'); text(f, 'finish', ' Brush it anticlockwise.'); } },
+  term_before_explained: { plant: (f) => { text(f, 'body', ' Skim it.'); text(f, 'coat', ' Skimming means close along the surface.'); } },
+  finer_than_felt: { plant: (f) => text(f, 'coat', ' It keeps its 62.3 mm.') },
+  exact_in_soft: { plant: (f) => { partOf(f, 'fin').firmness = 'airy'; partOf(f, 'fin').exactness.push({ size: 'length', is: 'exact' }); } },
   never_lifted: { plant: (f) => { stepOf(f, 'fin').text = 'Lay it out and felt it flat.'; } },
   choice_never_made: { plant: (f) => text(f, 'coat', ' Go the way you chose.') },
   check_without_remedy: { plant: (f) => void stepOf(f, 'coat').checks.push(check({ remedy: '' })) },

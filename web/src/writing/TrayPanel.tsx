@@ -6,7 +6,7 @@ import { type Piece, piecesOf } from '@lanakit/core/figure';
 import { PieceTray } from '../figure/PieceTray.tsx';
 import type { PullSize } from '../figure/SizeHandles.tsx';
 import { LifeLines } from './steps/LifeLines.tsx';
-import { type Shown, keepShown, keptShown } from './table/keptShown.ts';
+import type { Shown } from './table/keptShown.ts';
 import { useTable } from './table/tableContext.ts';
 import styles from './WorkTable.module.css';
 
@@ -22,13 +22,15 @@ interface TrayPanelProps {
   onHold: (isHeld: boolean) => void;
   isWithSteps: boolean;
   onOpenStep: (stepId: string) => void;
+  shown: Shown;
+  onShown: (shown: Shown) => void;
 }
 
 const SHOWN_WORDS: Readonly<Record<Shown, string>> = { pieces: 'Pieces', together: 'Together' };
 
 /** The pieces side by side, or the figure together. */
-export const TrayPanel = memo(function TrayPanel({ isWithSteps, onOpenStep, ...tray }: TrayPanelProps) {
-  const [shown, setShown] = useShown();
+export const TrayPanel = memo(function TrayPanel(props: TrayPanelProps) {
+  const { isWithSteps, onOpenStep, shown, onShown, ...tray } = props;
   const turn = (
     <Segmented<Shown>
       size="small"
@@ -38,7 +40,7 @@ export const TrayPanel = memo(function TrayPanel({ isWithSteps, onOpenStep, ...t
         { value: 'pieces', label: 'side by side' },
         { value: 'together', label: 'together' },
       ]}
-      onChange={setShown}
+      onChange={onShown}
     />
   );
   return (
@@ -59,26 +61,16 @@ export const TrayPanel = memo(function TrayPanel({ isWithSteps, onOpenStep, ...t
   );
 });
 
-/**
- * What was last looked at, on this device. Before that the figure together, where anything is joined: who opens a pattern
- * wants to see what it makes.
- */
-function useShown(): readonly [Shown, (shown: Shown) => void] {
-  const isJoined = useTable((table) => table.document.joins.length > 0);
-  const [shown, setShown] = useState<Shown>(() => keptShown() ?? (isJoined ? 'together' : 'pieces'));
-  const show = (next: Shown) => {
-    setShown(next);
-    keepShown(next);
-  };
-  return [shown, show];
-}
-
 const TogetherPanel = lazy(async () => ({
   default: (await import('./together/TogetherPanel.tsx')).TogetherPanel,
 }));
 
 /** The pieces to scale, from one side, whole or cut open. */
-function PiecesApart({ chosenId, onChoose, onHold }: Omit<TrayPanelProps, 'isWithSteps' | 'onOpenStep'>) {
+function PiecesApart({
+  chosenId,
+  onChoose,
+  onHold,
+}: Pick<TrayPanelProps, 'chosenId' | 'onChoose' | 'onHold'>) {
   const [isCutAway, setCutAway] = useState(false);
   const [showJoins, setShowJoins] = useState(true);
   const [side, setSide] = useState<View>('front');

@@ -10,6 +10,7 @@ import { ConflictDialog } from './ConflictDialog.tsx';
 import { Ledger } from './ledger/Ledger.tsx';
 import { PatternHeader } from './PatternHeader.tsx';
 import { TableContext, useTable } from './table/tableContext.ts';
+import { useFigureShown } from './table/useFigureShown.ts';
 import { useOpenTable } from './table/useOpenTable.ts';
 import { type Writing, WRITING_WORDS } from './table/writing.ts';
 import { TablePanels, type TableSheet } from './TablePanels.tsx';
@@ -54,12 +55,26 @@ function OnTable({ stored }: { stored: StoredPattern }) {
     setOpenStepId(stepId);
     setWriting('steps');
   }, []);
+  const [figureShown, setFigureShown] = useFigureShown();
+  const showTogether = useCallback(() => {
+    setFigureShown('together');
+    // Where needles are looked at there is no figure.
+    setWriting((before) => (before === 'needles' ? 'parts' : before));
+  }, [setFigureShown]);
   const ledger = {
     id: 'ledger',
     name: 'What it takes',
     share: 24,
     leastPx: 284,
-    content: <Ledger stored={stored} onChoosePart={choosePart} onShow={setWriting} onOpenStep={openStep} />,
+    content: (
+      <Ledger
+        stored={stored}
+        onChoosePart={choosePart}
+        onShow={setWriting}
+        onOpenStep={openStep}
+        onTogether={showTogether}
+      />
+    ),
   };
   const sheets: readonly TableSheet[] =
     shown === 'needles'
@@ -94,6 +109,8 @@ function OnTable({ stored }: { stored: StoredPattern }) {
                 onHold={setPulling}
                 isWithSteps={shown === 'steps'}
                 onOpenStep={openStep}
+                shown={figureShown}
+                onShown={setFigureShown}
               />
             ),
           },

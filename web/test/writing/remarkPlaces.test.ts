@@ -15,6 +15,7 @@ function ledTo(finding: Remark): string {
     onChoosePart: (id) => void went.push(`part ${id}`),
     onShow: (writing) => void went.push(writing),
     onOpenStep: (id) => void went.push(`step ${id}`),
+    onTogether: () => void went.push('together'),
   });
   return went.join(', ');
 }
@@ -33,6 +34,8 @@ describe('what is to be looked at', () => {
     ['slot_rule_broken', 'Options', 'options'],
     ['tool_not_used', 'Tools', 'materials'],
     ['credit_missing', 'About', 'about'],
+    ['figure_falls', 'Together', 'together'],
+    ['height_off_figure', 'Height', 'about'],
   ] as const)('%s: %s', (code, place, way) => {
     expect(remarkPlace(EVERY_FINDING[code], faulty)).toBe(place);
     expect(ledTo(EVERY_FINDING[code])).toBe(way);

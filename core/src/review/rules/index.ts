@@ -44,6 +44,8 @@ const OF_THE_WHOLE: ReadonlySet<RemarkCode> = new Set<RemarkCode>([
   'picture_never_shown',
   'picture_without_words',
   'caution_taken_off',
+  'picture_of_other_build',
+  'session_wool_not_in_build',
 ]);
 
 /** What must be so in every build, whatever is chosen; nothing in it needs the figure put together. */
@@ -56,6 +58,12 @@ export const IN_EVERY_BUILD: readonly ReviewRule[] = [
   // A picture may be of one build alone.
   ...WORD_RULES.filter(({ code }) => code === 'picture_promised'),
 ].filter(({ code }) => !OF_THE_WHOLE.has(code));
+
+/** What the figure put together must be in every build. Its height is stated of the usual one alone: a hat makes it higher. */
+export const IN_EVERY_FIGURE: readonly ReviewRule[] = [
+  ...FIGURE_RULES.filter(({ code }) => !code.startsWith('height_')),
+  ...SEEN_RULES.filter(({ code }) => code === 'fine_work_hidden'),
+];
 
 const BY_CODE = new Map(REVIEW_RULES.map((rule) => [rule.code, rule]));
 

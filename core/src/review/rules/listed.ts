@@ -10,8 +10,10 @@ import { defaultBuild } from '../../build/index.ts';
 import { stageOfWool, stepOfWool } from '../../writing/index.ts';
 import type { NearbyBuild } from '../buildsNearby.ts';
 import type { ReviewContext } from '../context.ts';
-import { partsNotThere } from '../partsInWords.ts';
-import { woolNotThere } from '../woolInWords.ts';
+import { partsMissing } from '../partsInWords.ts';
+import { otherPictures } from '../otherPictures.ts';
+import { inSessionWords, inStepWords } from '../wordsOf.ts';
+import { woolMissing } from '../woolInWords.ts';
 import { rule } from '../rule.ts';
 
 /** Used and listed, both ways. Of a pattern without steps nothing is used: it says so. */
@@ -49,8 +51,14 @@ export const LISTED_RULES = [
   rule('tool_not_used', 'listed', 'look', ({ needs }) =>
     needs.listedNotUsed.map(({ key, what }) => ({ needKey: key, what })),
   ),
-  rule('wool_not_in_build', 'listed', 'stumble', woolNotThere),
-  rule('part_not_in_build', 'listed', 'stumble', partsNotThere),
+  rule('wool_not_in_build', 'listed', 'stumble', (context) => inStepWords(context, woolMissing(context))),
+  rule('part_not_in_build', 'listed', 'stumble', (context) => inStepWords(context, partsMissing(context))),
+  rule('session_wool_not_in_build', 'listed', 'stumble', (context) =>
+    inSessionWords(context, woolMissing(context)),
+  ),
+  rule('session_part_not_in_build', 'listed', 'stumble', (context) =>
+    inSessionWords(context, partsMissing(context)),
+  ),
   rule('picture_never_shown', 'listed', 'look', ({ pattern }) => {
     const shown = new Set(
       pattern.steps.flatMap(({ pictures }) => pictures.map(({ pictureId }) => pictureId)),
@@ -60,6 +68,7 @@ export const LISTED_RULES = [
   rule('picture_without_words', 'listed', 'stumble', ({ pattern }) =>
     pattern.pictures.flatMap(({ id, alt }) => (alt.trim() === '' ? [{ pictureId: id }] : [])),
   ),
+  rule('picture_of_other_build', 'listed', 'stumble', otherPictures),
 ];
 
 const DETAILS: ReadonlySet<Use['role']> = new Set<Use['role']>(['patch', 'line', 'dot', 'hair']);

@@ -1,6 +1,8 @@
 import type { Join, Part, PartState, Step } from '../../pattern/index.ts';
 import { isLaidOn, JOINING } from '../../writing/index.ts';
 import type { ReviewContext } from '../context.ts';
+import { isNeverClosed, isNeverFeltedDown } from '../openWisps.ts';
+import { promisedAbsent } from '../promised.ts';
 import { rule, stepRule } from '../rule.ts';
 
 /** A part that is not felted yet when it is set on. */
@@ -105,6 +107,15 @@ export const MADE_RULES = [
       (noun) =>
         !pattern.steps.slice(0, at + 1).some((step) => isOpened(step.text, noun)) &&
         (noun !== 'slot' || pattern.joins.every(({ slot }) => slot === null)),
+    ),
+  ),
+  stepRule('wisp_never_felted', 'made', 'look', (step, at, { pattern }) =>
+    isNeverFeltedDown(step, at, pattern),
+  ),
+  stepRule('never_closed', 'made', 'look', (step, at, { pattern }) => isNeverClosed(step, at, pattern)),
+  rule('promised_absent', 'made', 'stumble', (context) =>
+    context.pattern.steps.flatMap(({ id: stepId, text }, at) =>
+      promisedAbsent(text, at, context).map((inText) => ({ stepId, inText })),
     ),
   ),
 ];

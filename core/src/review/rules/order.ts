@@ -11,6 +11,7 @@ import type { ShapeKind } from '../../shapes/index.ts';
 import { lightness } from '../../shelf/index.ts';
 import { brokenLinks, cautionsOf, stepOfWool } from '../../writing/index.ts';
 import type { ReviewContext } from '../context.ts';
+import { wrappedAgainst } from '../directions.ts';
 import { rule, stepRule } from '../rule.ts';
 
 /** Order and care. */
@@ -113,6 +114,7 @@ export const ORDER_RULES = [
           ({ act, text: before }) => act.kind === 'decide' || act.kind === 'choose' || CHOSEN.test(before),
         ),
   ),
+  rule('wrapped_against', 'order', 'stumble', ({ pattern }) => wrappedAgainst(pattern)),
 ];
 
 /** Pieces that lie on the mat with a whole side. */

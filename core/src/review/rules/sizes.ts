@@ -6,6 +6,8 @@ import type { ReviewContext } from '../context.ts';
 import { numberBefore } from '../numberBefore.ts';
 import { type ReviewRule, rule } from '../rule.ts';
 import { saidLengths } from '../saidLengths.ts';
+import { tooFineIn } from '../tooFine.ts';
+import { inStepWords } from '../wordsOf.ts';
 import { warned } from '../warned.ts';
 
 /** Words after a length that say which size it is. */
@@ -90,6 +92,12 @@ export const SIZE_RULES: readonly ReviewRule[] = [
           ? [{ partId: part.id, useId: use.id, massG: use.amount.massG }]
           : [],
       ),
+    ),
+  ),
+  rule('finer_than_felt', 'sizes', 'look', (context) => inStepWords(context, tooFineIn)),
+  rule('exact_in_soft', 'sizes', 'look', ({ pattern }) =>
+    pattern.parts.flatMap(({ id, firmness, exactness }) =>
+      firmness === 'airy' && exactness.some(({ is }) => is === 'exact') ? [{ partId: id }] : [],
     ),
   ),
   warned('statements_differ', 'sizes', 'stumble'),

@@ -1,4 +1,5 @@
 import type { ActKind } from '../../pattern/index.ts';
+import { usedBeforeExplained } from '../explained.ts';
 import { rule, stepRule } from '../rule.ts';
 
 /** More than hands full of wool remember. */
@@ -59,6 +60,7 @@ export const WORD_RULES = [
     ({ id, text, pictures }, _at, { pattern }) =>
       PROMISED.test(text) && pictures.length === 0 && !pattern.drawnStepIds.includes(id),
   ),
+  rule('term_before_explained', 'words', 'look', ({ pattern }) => usedBeforeExplained(pattern)),
   rule('part_unnamed', 'words', 'stumble', ({ pattern }) =>
     pattern.parts.flatMap(({ id, name }) => (name.trim() === '' ? [{ partId: id }] : [])),
   ),

@@ -34,12 +34,13 @@ interface LedgerProps {
   onChoosePart: (partId: string) => void;
   onShow: (writing: Writing) => void;
   onOpenStep: (stepId: string) => void;
+  onTogether: () => void;
 }
 
 type LedgerBy = 'fibre' | 'role' | 'part';
 
 /** What one make takes, always in sight, and what is still to settle. */
-export function Ledger({ stored, onChoosePart, onShow, onOpenStep }: LedgerProps) {
+export function Ledger({ stored, onChoosePart, onShow, onOpenStep, onTogether }: LedgerProps) {
   const estimate = useTable((table) => table.estimate);
   const totals = useTable((table) => table.totals);
   const shelf = useTable((table) => table.shelf);
@@ -141,7 +142,7 @@ export function Ledger({ stored, onChoosePart, onShow, onOpenStep }: LedgerProps
       {open.length > 0 && (
         <Blockers problems={open} document={document} onChoosePart={onChoosePart} onShow={onShow} />
       )}
-      <ToLookAt onChoosePart={onChoosePart} onShow={onShow} onOpenStep={onOpenStep} />
+      <ToLookAt onChoosePart={onChoosePart} onShow={onShow} onOpenStep={onOpenStep} onTogether={onTogether} />
       <p className={`quiet small ${styles.caution}`}>
         Barbed needles are sharp and break: look at the work, pad beneath it, straight in and out.
       </p>

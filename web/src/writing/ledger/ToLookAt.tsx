@@ -110,8 +110,11 @@ function useLinesOfNow({ onChoosePart, onShow }: RemarkWays): readonly Line[] {
 }
 
 /** What can be made as it stands and still ought to be seen, as one comes to it; and amounts that only the shelf can tell. */
-export function ToLookAt({ onChoosePart, onShow, onOpenStep }: RemarkWays) {
-  const ways = useMemo(() => ({ onChoosePart, onShow, onOpenStep }), [onChoosePart, onShow, onOpenStep]);
+export function ToLookAt({ onChoosePart, onShow, onOpenStep, onTogether }: RemarkWays) {
+  const ways = useMemo(
+    () => ({ onChoosePart, onShow, onOpenStep, onTogether }),
+    [onChoosePart, onShow, onOpenStep, onTogether],
+  );
   const lines = useLinesOfNow(ways);
   const wool = useTable((table) => table.wool);
   const later = useDeferredValue(useTable((table) => table.document));

@@ -31,12 +31,21 @@ export function WhichRemarks({ lines, wanted, onWant }: WhichRemarksProps) {
     return count === 0 && wanted[key] !== id ? [] : [{ value: id, label: `${name} (${count})` }];
   };
   const kinds = RULE_KINDS.flatMap((kind) => withCount('kind', kind, RULE_KIND_WORDS[kind]));
+  // What was chosen and is no longer in the pattern stays to be left by its choice, and never as an id.
+  const gone = (key: 'partId' | 'sessionId', things: readonly { readonly id: string }[]): Among[] => {
+    const id = wanted[key];
+    return id === null || things.some((thing) => thing.id === id)
+      ? []
+      : [{ value: id, label: 'no longer there (0)' }];
+  };
   const parts = document.parts.flatMap(({ id }) =>
     withCount('partId', id, ownerName({ kind: 'part', id }, document)),
   );
   const sessions = document.sessions.flatMap(({ id, name }, at) =>
     withCount('sessionId', id, name || `Session ${at + 1}`),
   );
+  parts.push(...gone('partId', document.parts));
+  sessions.push(...gone('sessionId', document.sessions));
   const select = (label: string, key: keyof RemarksWanted, options: readonly Among[]) =>
     (options.length > 1 || wanted[key] !== null) && (
       <Select<string | null>

@@ -8,10 +8,12 @@ export interface RemarkWays {
   readonly onChoosePart: (partId: string) => void;
   readonly onShow: (writing: Writing) => void;
   readonly onOpenStep: (stepId: string) => void;
+  /** To the figure put together. */
+  readonly onTogether: () => void;
 }
 
 /** To where it is mended. */
-export function goTo(remark: Remark, { onChoosePart, onShow, onOpenStep }: RemarkWays): void {
+export function goTo(remark: Remark, { onChoosePart, onShow, onOpenStep, onTogether }: RemarkWays): void {
   const subject = subjectOf(remark);
   switch (subject.kind) {
     case 'step':
@@ -32,6 +34,7 @@ export function goTo(remark: Remark, { onChoosePart, onShow, onOpenStep }: Remar
     case 'options':
       return onShow('options');
     case 'together':
+      return onTogether();
     case 'height':
     case 'about':
       return onShow('about');
