@@ -1,6 +1,6 @@
 import type { Pattern } from '../pattern/index.ts';
 import type { ReviewContext } from './context.ts';
-import { isPartThere } from './partsInWords.ts';
+import { isPartThere, partsMissing } from './partsInWords.ts';
 import { sessionAt } from './place.ts';
 import { remembered } from './remembered.ts';
 
@@ -23,7 +23,11 @@ export function promisedAbsent(text: string, fromAt: number, context: ReviewCont
     const named = pattern.parts.filter(({ name }) => isNamedIn(promise, name));
     // Of a part that sits on what is there already, one of the two has still to come.
     if (named.length > 0) return named.some(({ id }) => isToCome(id)) ? [] : [named[0]?.name ?? ''];
-    return (promise.match(WORDS) ?? []).filter((word) => isThere(word) === false);
+    // With its article it is missed by itself.
+    const missed = partsMissing(context)(promise).map((word) => word.toLowerCase());
+    return (promise.match(WORDS) ?? []).filter(
+      (word) => isThere(word) === false && !missed.some((each) => word.toLowerCase().startsWith(each)),
+    );
   });
   return [...new Set(absent)];
 }

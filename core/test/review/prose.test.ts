@@ -84,6 +84,7 @@ describe('as makers write', () => {
     ['coat', 'The legs are joined next time.', []],
     ['finish', 'The legs are joined next time.', ['promised_absent: Leg']],
     ['coat', 'Antlers follow tomorrow.', ['promised_absent: Antlers']],
+    ['coat', 'The antlers follow tomorrow.', ['part_not_in_build: antler']],
     ['coat', 'Put it into its bag until next time.', []],
   ])('%s: “%s” %j', (stepId, text, remarks) => {
     expect(found(stepId, text)).toEqual(remarks);
