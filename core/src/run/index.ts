@@ -13,6 +13,21 @@ export {
 } from './packs/sureness.ts';
 export { classNeeds } from './packs/classNeeds.ts';
 export { BOX_FORMS, BoxDesign, BoxRecipe, blankRecipe, type BoxForm } from './document/boxRecipe.ts';
+export {
+  BLANK_PLAN,
+  checkPlan,
+  ClassPlan,
+  ELSEWHERE,
+  MINUTES_A_DAY,
+  minutesOfClock,
+  PLAN_BOUNDS,
+  PLAN_ROW_KINDS,
+  sessionStarts,
+  type ClassSession,
+  type PlanRow,
+  type SharedThing,
+  type StepElsewhere,
+} from './document/classPlan.ts';
 export { avoidedBy } from './who/avoided.ts';
 export { choiceOfSeat, hasChoice, undecidedSeats } from './who/choiceOfSeat.ts';
 export { packGroups, type Designs, type Make, type PackGroup } from './packs/packGroups.ts';

@@ -152,6 +152,12 @@ export function problemWords(problem: Problem): string {
       return `Seat ${problem.seat} is there twice. Keep one of the two.`;
     case 'choose_by_late':
       return `They have to choose before the day itself, ${problem.date}.`;
+    case 'clock_not_read':
+      return `“${problem.text}” is no time of day. Write it as 14:00.`;
+    case 'session_before_last':
+      return 'This session begins before the one ahead of it is over. Give it a later day or time.';
+    case 'row_without_session':
+      return 'This belongs to a session that is gone. Put it into another, or take it out.';
     case 'boxes_have_no_seats':
       return 'A batch of kits has no seats. Take the roster away, or plan a class.';
     case 'boxes_missing':

@@ -32,6 +32,7 @@ const RUN_FIELD_WORDS: Readonly<Record<keyof RunInput, string>> = {
   isBaggedByDesign: 'how it is bagged',
   rightsReason: 'why it goes on',
   cost: 'what it costs',
+  plan: 'the plan of the day',
 };
 
 /** Of several fields changed in one go the first that is not only a sum of the others: boxes, not how many they come to. */

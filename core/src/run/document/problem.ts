@@ -10,6 +10,9 @@ export type RunProblem =
         | { readonly code: 'seat_beyond'; readonly seat: number; readonly seats: number }
         | { readonly code: 'seat_twice'; readonly seat: number }
         | { readonly code: 'choose_by_late'; readonly date: string }
+        | { readonly code: 'clock_not_read'; readonly text: string }
+        | { readonly code: 'session_before_last' }
+        | { readonly code: 'row_without_session' }
         | { readonly code: 'boxes_missing' }
         | { readonly code: 'boxes_have_no_seats' }
         | { readonly code: 'box_empty' }

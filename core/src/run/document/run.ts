@@ -3,6 +3,7 @@ import { KIT_DEFAULTS, SKILLS } from '../../needles/index.ts';
 import { SpareRule } from '../../shelf/index.ts';
 import { SHORT_FRACTION } from '../portions/classNeeds.ts';
 import { BoxRecipe } from './boxRecipe.ts';
+import { BLANK_PLAN, checkPlan, ClassPlan } from './classPlan.ts';
 import type { RunProblem } from './problem.ts';
 import type { RunState } from './runState.ts';
 import { blankSeat, Seat } from './seat.ts';
@@ -96,6 +97,8 @@ export const RunInput = Type.Object(
     /** Why it goes on without a permission. */
     rightsReason: Type.String({ maxLength: 400 }),
     cost: CostTerms,
+    /** When a class is, and how its time is used. */
+    plan: ClassPlan,
   },
   strict,
 );
@@ -172,6 +175,7 @@ export const RUN_DEFAULTS = {
   isBaggedByDesign: false,
   rightsReason: '',
   cost: COST_DEFAULTS,
+  plan: BLANK_PLAN,
 } as const;
 
 /** How a new run is packed unless its maker says otherwise: a class with a spare bag for all, a box by post by itself. */
@@ -185,6 +189,7 @@ export const runOfToday = (kept: Partial<RunInput>): RunInput =>
   ({
     ...RUN_DEFAULTS,
     ...kept,
+    plan: { ...BLANK_PLAN, ...kept.plan },
     recipes: (kept.recipes ?? []).map((recipe) => ({
       ...recipe,
       needlesLeftOut: recipe.needlesLeftOut ?? [],
@@ -244,6 +249,7 @@ export function checkRun(run: RunInput): RunProblem[] {
     ...checkIfSaid(run.undecidedChance, RUN_BOUNDS.wantedChance, '/undecidedChance'),
     ...checkWhole(run.demonstrations, RUN_BOUNDS.demonstrations, '/demonstrations'),
     ...checkCost(run.cost),
+    ...(run.kind === 'class' ? checkPlan(run.plan, run.date) : []),
   ];
 }
 
