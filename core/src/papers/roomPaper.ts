@@ -3,6 +3,7 @@ import type { Skill } from '../needles/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import {
   choiceOfSeat,
+  designsOfSeats,
   hasChoice,
   isElsewhere,
   type Seat,
@@ -36,15 +37,20 @@ import {
 export function roomPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {
   const { input, toPack } = source;
   const title = 'The room';
-  const pattern = toPack.groups[0]?.makes[0]?.pattern;
-  if (input.kind === 'kits' || !pattern) return { title, sections: [] };
+  if (input.kind === 'kits' || toPack.groups.length === 0) return { title, sections: [] };
   return {
     title,
-    sections: [...tableSections(source, pattern), ...toolSection(source), ...holderSection(source)],
+    sections: [...tableSections(source), ...toolSection(source), ...holderSection(source)],
   };
 }
 
-function tableSections({ input }: PaperSource, pattern: Pattern): PaperSection[] {
+function tableSections({ input, toPack }: PaperSource): PaperSection[] {
+  const designs = new Map(
+    toPack.groups.flatMap(({ makes }) =>
+      makes.map(({ revisionId, pattern }) => [revisionId, pattern] as const),
+    ),
+  );
+  const designOf = designsOfSeats(designs, input);
   const seats = seatsOf(input);
   const size = Math.max(1, input.seatsPerTable);
   const tables = Array.from({ length: Math.ceil(seats.length / size) }, (_, at) =>
@@ -54,12 +60,12 @@ function tableSections({ input }: PaperSource, pattern: Pattern): PaperSection[]
     section(`Table ${at + 1}`, {
       aside: counted(table.length, 'seat'),
       columns: [left('Who'), wide('Makes'), left('Skill'), left('To think of')],
-      rows: table.map((seat) => seatRow(seat, pattern, input.skill)),
+      rows: table.map((seat) => seatRow(seat, designOf(seat)?.[1] ?? null, designs.size > 1, input.skill)),
     }),
   );
 }
 
-function seatRow(seat: Seat, pattern: Pattern, usualSkill: Skill): PaperRow {
+function seatRow(seat: Seat, pattern: Pattern | null, isOneOfSeveral: boolean, usualSkill: Skill): PaperRow {
   const mind = [
     sizedWords(seat.sizeFraction),
     seat.isLeftHanded ? 'left-handed' : '',
@@ -68,13 +74,18 @@ function seatRow(seat: Seat, pattern: Pattern, usualSkill: Skill): PaperRow {
   ].filter((word) => word !== '');
   const who = seat.name.trim() === '' ? seatName(seat) : `${seat.seat} ${seatName(seat)}`;
   const skill = SKILL_WORDS[seat.skill ?? usualSkill];
-  return row([who, makesWords(seat, pattern), skill, mind.join('; ')], { ticks: 1 });
+  const makes = pattern ? makesWords(seat, pattern, isOneOfSeveral) : '';
+  return row([who, makes, skill, mind.join('; ')], { ticks: 1 });
 }
 
-function makesWords(seat: Seat, pattern: Pattern): string {
+/** What is chosen; of several designs in one room the title first. */
+function makesWords(seat: Seat, pattern: Pattern, isOneOfSeveral: boolean): string {
   const choice = choiceOfSeat(pattern, seat);
-  if (choice.kind === 'chosen') return choiceWords(pattern, choice.choices) || 'as written';
-  return hasChoice(pattern) ? 'not chosen yet' : 'as written';
+  const isOpen = choice.kind !== 'chosen' && hasChoice(pattern);
+  const chosen = isOpen
+    ? 'not chosen yet'
+    : (choice.kind === 'chosen' && choiceWords(pattern, choice.choices)) || 'as written';
+  return isOneOfSeveral ? `${pattern.title}: ${chosen}` : chosen;
 }
 
 /** Holders that a table or the room shares. */

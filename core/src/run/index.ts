@@ -30,6 +30,7 @@ export {
 } from './document/classPlan.ts';
 export { avoidedBy } from './who/avoided.ts';
 export { choiceOfSeat, hasChoice, undecidedSeats } from './who/choiceOfSeat.ts';
+export { designsOfSeats } from './who/designOfSeat.ts';
 export { packGroups, type Designs, type Make, type PackGroup } from './packs/packGroups.ts';
 export { needsOfGroup, personalNeeds, type GroupNeed } from './things/needsOfGroup.ts';
 export { isElsewhere, toolsOfRun, type RoomTool } from './things/toolsOfRun.ts';

@@ -12,7 +12,7 @@ import {
 } from '../run/index.ts';
 import { merged, type Stretch } from './clock.ts';
 import { planForOne } from './planForOne.ts';
-import { type SharedUse, sharedUses } from './sharedThings.ts';
+import { type RoomThing, type SharedUse, sharedUses } from './sharedThings.ts';
 import { type Task, tasksOf } from './tasks.ts';
 
 /** A learner’s pace, of the author’s. Ours, until classes have taught better. */
@@ -67,16 +67,6 @@ export interface Room {
   readonly shared: readonly RoomThing[];
   /** Steps of the largest pattern: so many chances are drawn for each person. */
   readonly drawn: number;
-}
-
-/** Something shared: so many of it, for the room or for each table. */
-export interface RoomThing {
-  readonly key: string;
-  readonly name: string;
-  readonly count: number;
-  readonly isPerTable: boolean;
-  /** The instructor’s hands are not free while they talk or show. */
-  readonly isInstructor: boolean;
 }
 
 /** Why no time can be told. */

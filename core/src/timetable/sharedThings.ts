@@ -2,7 +2,16 @@ import type { Pattern } from '../pattern/index.ts';
 import { needsOf } from '../needles/index.ts';
 import type { ClassPlan } from '../run/index.ts';
 import type { ToolKey } from '../shelf/index.ts';
-import type { RoomThing } from './room.ts';
+
+/** Something shared: so many of it, for the room or for each table. */
+export interface RoomThing {
+  readonly key: string;
+  readonly name: string;
+  readonly count: number;
+  readonly isPerTable: boolean;
+  /** The instructor’s hands are not free while they talk or show. */
+  readonly isInstructor: boolean;
+}
 
 /** A step’s use of something shared. */
 export interface SharedUse {

@@ -1,15 +1,8 @@
+import { clockQueue } from './clockQueue.ts';
 import { openFrom, type Stretch, workedUntil } from './clock.ts';
 import { drawNormals } from './draws.ts';
-import {
-  type ClassGraph,
-  type ClassPerson,
-  closedFor,
-  closedForInstructor,
-  groupOf,
-  PERSON_SIGMA,
-  type Room,
-  rowStretch,
-} from './room.ts';
+import type { ReadyPerson, ReadyRoom, ReadyThing } from './readyRoom.ts';
+import { PERSON_SIGMA } from './room.ts';
 
 /** A class once over: what each did when, minutes of the clock. */
 export interface ClassOnce {
@@ -31,90 +24,26 @@ export interface Straying {
 const NEVER = Number.POSITIVE_INFINITY;
 const SOON = 1e-9;
 
-/** A room made ready to be gone through many times. */
-export interface ReadyRoom {
-  readonly room: Room;
-  readonly people: readonly ReadyPerson[];
+/** A class as it is being gone through. */
+interface Going extends ClassOnce {
   readonly servers: readonly ReadyThing[];
+  /** Of each server when each one of it is free again. */
+  readonly freeAt: readonly Float64Array[];
+  /** Of each person the first place in their order that may still be left. */
+  readonly firstLeft: Int32Array;
+  readonly durations: readonly Durations[];
 }
 
-interface ReadyPerson {
-  readonly person: ClassPerson;
-  readonly graph: ClassGraph;
-  readonly closed: readonly Stretch[];
-  readonly graphOnce: ReadyGraph;
-  /** Of each task: what it may not begin before, by its sitting and what has to be shown first. */
-  readonly notBefore: Float64Array;
-  /** Of each task, the place of the thing it takes, with the minutes at it; none: -1. */
-  readonly uses: readonly (readonly { readonly thingAt: number; readonly minutes: number | null }[])[];
+/** What somebody who is free finds to do. */
+interface Pick {
+  /** A task to take up now; -1: none. */
+  readonly taken: number;
+  /** Else when the next is ready. */
+  readonly soonest: number;
+  /** Else what others hold the tools of, and from when they are there. */
+  readonly lineTask: number;
+  readonly lineFrom: number;
 }
-
-interface ReadyGraph {
-  readonly order: Int32Array;
-  readonly minutes: Float64Array;
-  readonly sigma: Float64Array;
-  readonly waits: Float64Array;
-  readonly before: readonly Int32Array[];
-  readonly drawnAt: Int32Array;
-}
-
-interface ReadyThing {
-  readonly shownAt: number;
-  readonly count: number;
-  readonly closed: readonly Stretch[];
-}
-
-/** @param lateMinutes until all have come */
-export function readyRoom(room: Room, lateMinutes: number): ReadyRoom {
-  const graphs = room.graphs.map(readyGraph);
-  const tables = Math.max(1, ...room.people.map(({ tableAt }) => tableAt + 1));
-  const instructorClosed = closedForInstructor(room, lateMinutes);
-  const servers: ReadyThing[] = [];
-  const serverAt = new Map<string, number>();
-  room.shared.forEach((thing, shownAt) => {
-    for (let table = 0; table < (thing.isPerTable ? tables : 1); table++) {
-      serverAt.set(`${thing.key} ${thing.isPerTable ? table : ''}`, servers.length);
-      servers.push({ shownAt, count: thing.count, closed: thing.isInstructor ? instructorClosed : [] });
-    }
-  });
-  const people = room.people.map((person): ReadyPerson => {
-    const graph = room.graphs[person.graphAt] as ClassGraph;
-    return {
-      person,
-      graph,
-      graphOnce: graphs[person.graphAt] as ReadyGraph,
-      closed: closedFor(room, person, lateMinutes),
-      notBefore: Float64Array.from(graph.tasks, ({ notBefore, rowIds }) =>
-        Math.max(
-          notBefore,
-          ...room.rows
-            .filter(({ id }) => rowIds.includes(id))
-            .map(
-              (row) =>
-                rowStretch(row, room.sittings, groupOf(person.seat, room.people.length, row.groups)).to,
-            ),
-        ),
-      ),
-      uses: graph.tasks.map(({ uses }) =>
-        uses.flatMap(({ key, minutes }) => {
-          const thing = room.shared.find((each) => each.key === key);
-          const thingAt = serverAt.get(`${key} ${thing?.isPerTable ? person.tableAt : ''}`);
-          return thingAt === undefined ? [] : [{ thingAt, minutes }];
-        }),
-      ),
-    };
-  });
-  return { room, people, servers };
-}
-
-const readyGraph = ({ tasks, order }: ClassGraph): ReadyGraph => ({
-  order: Int32Array.from(order),
-  minutes: Float64Array.from(tasks, ({ minutes }) => minutes ?? 0),
-  sigma: Float64Array.from(tasks, ({ sigma }) => sigma),
-  waits: Float64Array.from(tasks, ({ waitMinutes }) => waitMinutes),
-  before: tasks.map(({ before }) => Int32Array.from(before)),
-  drawnAt: Int32Array.from(tasks, ({ drawnAt }) => Math.max(0, drawnAt)),
-});
 
 /**
  * A class gone through once, by events in the order of the clock: whoever is free takes the first task in their order that is
@@ -122,107 +51,111 @@ const readyGraph = ({ tasks, order }: ClassGraph): ReadyGraph => ({
  */
 export function goThrough({ room, people, servers }: ReadyRoom, straying: Straying | null): ClassOnce {
   const normals = new Float64Array(room.drawn + 1);
-  const starts = people.map(({ graph }) => new Float64Array(graph.tasks.length).fill(NEVER));
-  const ends = people.map(({ graph }) => new Float64Array(graph.tasks.length).fill(NEVER));
-  const durations = people.map((each) => durationsOf(each, straying, normals));
-  const paces = durations.map(({ pace }) => pace);
-  const idleMinutes = new Float64Array(people.length);
-  const queued: number[][] = room.shared.map(() => []);
-  const freeAt = servers.map(({ count }) => new Float64Array(Math.max(1, count)));
-  const firstLeft = new Int32Array(people.length);
+  const never = ({ graph }: ReadyPerson) => new Float64Array(graph.tasks.length).fill(NEVER);
+  const going: Going = {
+    starts: people.map(never),
+    ends: people.map(never),
+    idleMinutes: new Float64Array(people.length),
+    queued: room.shared.map(() => []),
+    servers,
+    freeAt: servers.map(({ count }) => new Float64Array(Math.max(1, count))),
+    firstLeft: new Int32Array(people.length),
+    durations: people.map((each) => durationsOf(each, straying, normals)),
+  };
   const queue = clockQueue(people.length);
   people.forEach(({ closed }, at) => queue.push(openFrom(closed, room.sittings[0]?.from ?? 0), at));
-
   for (let next = queue.pop(); next; next = queue.pop()) {
-    const { time, who } = next;
-    const person = people[who] as ReadyPerson;
-    const { graphOnce, closed, notBefore, uses } = person;
-    const [startOf, endOf] = [starts[who] as Float64Array, ends[who] as Float64Array];
-    const minutesOf = durations[who]?.minutes as Float64Array;
-    const pace = paces[who] ?? 1;
-    const { order, waits, before } = graphOnce;
-    while (
-      (firstLeft[who] as number) < order.length &&
-      endOf[order[firstLeft[who] as number] as number] !== NEVER
-    )
-      (firstLeft[who] as number)++;
-    if ((firstLeft[who] as number) >= order.length) continue;
-
-    let taken = -1;
-    let soonest = NEVER;
-    let lineTask = -1;
-    let lineFrom = NEVER;
-    for (let place = firstLeft[who] as number; place < order.length; place++) {
-      const task = order[place] as number;
-      if (endOf[task] !== NEVER) continue;
-      let ready = notBefore[task] as number;
-      for (const each of before[task] as Int32Array) {
-        const free = (endOf[each] as number) + (waits[each] as number);
-        if (free > ready) ready = free;
-      }
-      if (ready === NEVER) continue;
-      const hands = minutesOf[task] as number;
-      if (hands === 0) {
-        // It takes no hands: it is over when it could begin, whoever is busy with something else.
-        startOf[task] = ready;
-        endOf[task] = ready;
-        taken = task;
-        break;
-      }
-      if (ready > time + SOON) {
-        if (ready < soonest) soonest = ready;
-        continue;
-      }
-      const thereAt = toolsFrom(uses[task] as ReadyPerson['uses'][number], servers, freeAt, time);
-      if (thereAt <= time + SOON) {
-        taken = task;
-        break;
-      }
-      if (lineTask < 0) {
-        lineTask = task;
-        lineFrom = thereAt;
-      }
-    }
-    if (taken >= 0 && (minutesOf[taken] as number) === 0) {
-      queue.push(time, who);
-      continue;
-    }
-    let start = time;
-    if (taken < 0) {
-      if (soonest < lineFrom || lineTask < 0) {
-        if (soonest === NEVER) continue;
-        const wakes = openFrom(closed, soonest);
-        idleMinutes[who] = (idleMinutes[who] as number) + openBetween(closed, time, wakes);
-        queue.push(wakes, who);
-        continue;
-      }
-      taken = lineTask;
-      start = openFrom(closed, lineFrom);
-      idleMinutes[who] = (idleMinutes[who] as number) + openBetween(closed, time, start);
-    }
-    const end = workedUntil(closed, start, minutesOf[taken] as number);
-    for (const { thingAt, minutes } of uses[taken] as ReadyPerson['uses'][number]) {
-      const server = servers[thingAt] as ReadyThing;
-      hold(
-        freeAt[thingAt] as Float64Array,
-        minutes === null ? end : Math.min(end, workedUntil(closed, start, minutes * pace)),
-      );
-      (queued[server.shownAt] as number[]).push(start - time);
-    }
-    startOf[taken] = start;
-    endOf[taken] = end;
-    queue.push(end, who);
+    const free = turn(going, people[next.who] as ReadyPerson, next.who, next.time);
+    if (free !== NEVER) queue.push(free, next.who);
   }
-  return { starts, ends, idleMinutes, queued };
+  return going;
 }
 
-/** When all that a task takes is there. */
-function toolsFrom(
-  uses: ReadyPerson['uses'][number],
-  servers: readonly ReadyThing[],
-  freeAt: readonly Float64Array[],
-  time: number,
+/** What one person does who is free. @returns when they are free again; never: they are done */
+function turn(going: Going, person: ReadyPerson, who: number, time: number): number {
+  const { taken, soonest, lineTask, lineFrom } = pick(going, person, who, time);
+  if (taken >= 0) {
+    // What takes no hands is over already.
+    return going.ends[who]?.[taken] === NEVER
+      ? work(going, person, who, { task: taken, from: time, time })
+      : time;
+  }
+  if (lineTask >= 0 && lineFrom <= soonest) {
+    const from = openFrom(person.closed, lineFrom);
+    idle(going, person, who, time, from);
+    return work(going, person, who, { task: lineTask, from, time });
+  }
+  if (soonest === NEVER) return NEVER;
+  const wakes = openFrom(person.closed, soonest);
+  idle(going, person, who, time, wakes);
+  return wakes;
+}
+
+function pick(going: Going, { graphOnce, notBefore, uses }: ReadyPerson, who: number, time: number): Pick {
+  const { order, waits, before } = graphOnce;
+  const [startOf, endOf] = [going.starts[who] as Float64Array, going.ends[who] as Float64Array];
+  const minutesOf = (going.durations[who] as Durations).minutes;
+  let place = going.firstLeft[who] as number;
+  while (place < order.length && endOf[order[place] as number] !== NEVER) place++;
+  going.firstLeft[who] = place;
+  let [soonest, lineTask, lineFrom] = [NEVER, -1, NEVER];
+  for (; place < order.length; place++) {
+    const task = order[place] as number;
+    if (endOf[task] !== NEVER) continue;
+    let ready = notBefore[task] as number;
+    for (const each of before[task] as Int32Array) {
+      const free = (endOf[each] as number) + (waits[each] as number);
+      if (free > ready) ready = free;
+    }
+    if (ready === NEVER) continue;
+    if (minutesOf[task] === 0) {
+      // It takes no hands: it is over when it could begin, whoever is busy with something else.
+      startOf[task] = ready;
+      endOf[task] = ready;
+      return { taken: task, soonest, lineTask, lineFrom };
+    }
+    if (ready > time + SOON) {
+      if (ready < soonest) soonest = ready;
+      continue;
+    }
+    const thereAt = toolsFrom(uses[task] as ReadyPerson['uses'][number], going, time);
+    if (thereAt <= time + SOON) return { taken: task, soonest, lineTask, lineFrom };
+    if (lineTask < 0) [lineTask, lineFrom] = [task, thereAt];
+  }
+  return { taken: -1, soonest, lineTask, lineFrom };
+}
+
+/** Takes a task up. @param turnOf which, from when, and since when they stood there */
+function work(
+  going: Going,
+  { closed, uses }: ReadyPerson,
+  who: number,
+  { task, from, time }: { readonly task: number; readonly from: number; readonly time: number },
 ): number {
+  const { minutes: minutesOf, pace } = going.durations[who] as Durations;
+  const end = workedUntil(closed, from, minutesOf[task] as number);
+  for (const { thingAt, minutes } of uses[task] as ReadyPerson['uses'][number]) {
+    const until = minutes === null ? end : Math.min(end, workedUntil(closed, from, minutes * pace));
+    hold(going.freeAt[thingAt] as Float64Array, until);
+    going.queued[(going.servers[thingAt] as ReadyThing).shownAt]?.push(from - time);
+  }
+  (going.starts[who] as Float64Array)[task] = from;
+  (going.ends[who] as Float64Array)[task] = end;
+  return end;
+}
+
+const idle = (
+  { idleMinutes }: Going,
+  { closed }: ReadyPerson,
+  who: number,
+  from: number,
+  to: number,
+): void => {
+  idleMinutes[who] = (idleMinutes[who] as number) + openBetween(closed, from, to);
+};
+
+/** When all that a task takes is there. */
+function toolsFrom(uses: ReadyPerson['uses'][number], { servers, freeAt }: Going, time: number): number {
   let from = time;
   for (const { thingAt } of uses) {
     const free = earliest(freeAt[thingAt] as Float64Array);
@@ -252,11 +185,16 @@ function openBetween(closed: readonly Stretch[], from: number, to: number): numb
   return Math.max(0, open);
 }
 
+interface Durations {
+  readonly minutes: Float64Array;
+  readonly pace: number;
+}
+
 function durationsOf(
   { person, graphOnce }: ReadyPerson,
   straying: Straying | null,
   normals: Float64Array,
-): { readonly minutes: Float64Array; readonly pace: number } {
+): Durations {
   const { minutes, sigma, drawnAt } = graphOnce;
   if (!straying) return { minutes: minutes.map((each) => each * person.pace), pace: person.pace };
   drawNormals(normals, straying.seed, straying.classAt, person.seat);
@@ -267,47 +205,4 @@ function durationsOf(
     all[at] = (minutes[at] as number) * pace * Math.exp(stray);
   }
   return { minutes: all, pace };
-}
-
-/** People by when they are next free; of two at one time the one that was there first. A binary heap. */
-function clockQueue(size: number) {
-  const times = new Float64Array(size + 1);
-  const whos = new Int32Array(size + 1);
-  const turns = new Float64Array(size + 1);
-  let [length, turn] = [0, 0];
-  const isAhead = (a: number, b: number) =>
-    (times[a] as number) < (times[b] as number) ||
-    (times[a] === times[b] && (turns[a] as number) < (turns[b] as number));
-  const swap = (a: number, b: number) => {
-    [times[a], times[b]] = [times[b] as number, times[a] as number];
-    [whos[a], whos[b]] = [whos[b] as number, whos[a] as number];
-    [turns[a], turns[b]] = [turns[b] as number, turns[a] as number];
-  };
-  return {
-    push(time: number, who: number): void {
-      let at = length++;
-      times[at] = time;
-      whos[at] = who;
-      turns[at] = turn++;
-      for (let up = (at - 1) >> 1; at > 0 && isAhead(at, up); up = (at - 1) >> 1) {
-        swap(at, up);
-        at = up;
-      }
-    },
-    pop(): { time: number; who: number } | null {
-      if (length === 0) return null;
-      const top = { time: times[0] as number, who: whos[0] as number };
-      length -= 1;
-      swap(0, length);
-      for (let at = 0; ;) {
-        let least = at;
-        for (const child of [2 * at + 1, 2 * at + 2])
-          if (child < length && isAhead(child, least)) least = child;
-        if (least === at) break;
-        swap(at, least);
-        at = least;
-      }
-      return top;
-    },
-  };
 }

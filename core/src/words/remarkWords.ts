@@ -80,7 +80,7 @@ const SAYS: { readonly [C in RemarkCode]: Says<C> } = {
   session_starts_without: (remark) =>
     `${remark.name} lies on the table when it begins, and no step before has begun it. Make it earlier, or say who brings it.`,
   session_promise_absent: (remark) =>
-    `It promises ${remark.inText} for later, and no later session has a step on it. Add one, or take the promise out.`,
+    `What is written of it promises ${remark.inText} for later, and no later session has a step on it. Add one, or take the promise out.`,
   promised_absent: (remark) =>
     `It promises ${remark.inText} for later, and no later session has a step on it. Add one, or take the promise out.`,
   picture_of_other_build: (remark, pattern) =>

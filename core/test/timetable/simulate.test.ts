@@ -1,7 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import { normalCdf } from '../../src/base/index.ts';
 import { merged, openFrom, workedUntil } from '../../src/timetable/clock.ts';
-import { goThrough, PACE, PERSON_SIGMA, readyRoom, STEP_SIGMA } from '../../src/timetable/index.ts';
+import { PACE, PERSON_SIGMA, STEP_SIGMA } from '../../src/timetable/index.ts';
+import { readyRoom } from '../../src/timetable/readyRoom.ts';
+import { goThrough } from '../../src/timetable/simulate.ts';
 import { roomSaid } from '../support/timed.ts';
 
 const CLASSES = 40_000;
@@ -34,10 +36,10 @@ function byConvolution(minutes: readonly number[], pace: number, limit: number):
   let sum = Float64Array.from({ length: cells }, (_, at) => (at === 0 ? 1 : 0));
   for (const middle of minutes) {
     const next = new Float64Array(cells);
-    const one = spread(middle);
+    const single = spread(middle);
     for (let a = 0; a < cells; a++) {
       const have = sum[a] as number;
-      if (have > 0) for (let b = 0; a + b < cells; b++) next[a + b] = (next[a + b] as number) + have * (one[b] as number);
+      if (have > 0) for (let b = 0; a + b < cells; b++) next[a + b] = (next[a + b] as number) + have * (single[b] as number);
     }
     sum = next;
   }

@@ -131,7 +131,7 @@ describe('runs in words', () => {
     const roster = [
       { seat: 1, choices: { values: {}, colourwayId: 'dusk', swapIds: ['grey'] } },
       { seat: 2, choices: { ...NO_CHOICES, values: {}, swapIds: [] } },
-    ].map((given) => ({ name: '', skill: null, sizeFraction: 1, isLeftHanded: false, avoids: [], note: '', ...given }));
+    ].map((given) => ({ name: '', revisionId: null, skill: null, sizeFraction: 1, isLeftHanded: false, avoids: [], note: '', ...given }));
     const of = (more = {}, designs = coastDesigns) => packGroups(designs, classOf({ seats: 2, sparePacks: 0, roster, ...more })).map(groupWords);
     expect(of()).toEqual(['Dusk, plum for slate', 'as written']);
     expect(of({ wantedChance: 0.95, skill: 'practised' })).toEqual(['Dusk, plum for slate, practised', 'as written, practised']);

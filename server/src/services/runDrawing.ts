@@ -13,7 +13,7 @@ import {
   type ToPack,
 } from '@lanakit/core/run';
 import type { Store } from '../db/index.ts';
-import { gearOf, packedAlone, revisionOf, shelfOf, termsKey, woolStamp } from './runSources.ts';
+import { designsOf, gearOf, packedAlone, shelfOf, termsKey, woolStamp } from './runSources.ts';
 
 /** What a run takes beside wool follows from the shelf, from runs, and from how often needles break. */
 const DRAWN_FROM = ['things', 'ledger', 'runs', 'needles'] as const;
@@ -58,7 +58,7 @@ export function kitOfRun(store: Store, run: Run): NeedleKit {
     `${termsKey(run)} ${stamp} ${woolStamp(store, run)}`,
     () =>
       kitOfClass(run, {
-        designs: new Map([[run.revisionId, revisionOf(store, run).document]]),
+        designs: designsOf(store, run),
         wool: shelfOf(store),
         needles,
         evidence,

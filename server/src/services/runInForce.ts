@@ -96,6 +96,5 @@ const shortThings = (
 
 function undecidedOf(store: Store, run: Run): number {
   if (run.kind === 'kits' || run.undecidedChance !== null) return 0;
-  const pattern = designsOf(store, run).get(run.revisionId);
-  return pattern ? undecidedSeats(pattern, run) : 0;
+  return undecidedSeats(designsOf(store, run), run);
 }

@@ -81,4 +81,24 @@ describe('documents of patterns are brought forward', () => {
     expect(() => opened.db.exec(`UPDATE revision SET number = 9`)).toThrow(/cannot be changed/);
     opened.db.close();
   }); // prettier-ignore
+  test('a run gets a plan of its day that says nothing, and its seats no design of their own; a damaged one stays', () => {
+    const dir = freshDir();
+    const old = new Database(join(dir, 'lanakit.sqlite'));
+    old.pragma('foreign_keys = ON');
+    migrate(old, MIGRATIONS.slice(0, 22));
+    const document = JSON.stringify({ kind: 'class', name: 'Owls', date: '2026-12-05', seats: 2, revisionId: 'r', roster: [{ seat: 1, name: 'An' }] });
+    const frozen = JSON.stringify({ at: '2026-11-01', input: JSON.parse(document) as object });
+    const write = old.prepare(`INSERT INTO run (id, state, kind, name, date, document, document_seal, frozen, frozen_seal, created_at, updated_at) VALUES (?, ?, 'class', 'Owls', '2026-12-05', ?, ?, ?, ?, '2026-01-01', '2026-01-01')`);
+    write.run('whole', 'bought', document, sealOf(document), frozen, sealOf(frozen));
+    write.run('changed', 'planned', document.replace('Owls', 'Owl'), sealOf(document), null, null);
+    old.close();
+    const opened = openDatabase(dir);
+    if (!opened.ok) throw new Error(opened.refusal.code);
+    const { runs } = createStore(opened.db);
+    const seat = { seat: 1, name: 'An', revisionId: null };
+    expect(runs.find('whole')).toMatchObject({ name: 'Owls', plan: { sessions: [], rows: [] }, roster: [seat] });
+    expect(runs.frozen('whole')).toMatchObject({ at: '2026-11-01', input: { plan: { sessions: [] }, roster: [seat] } });
+    expect(() => runs.find('changed')).toThrow();
+    opened.db.close();
+  }); // prettier-ignore
 });

@@ -11,7 +11,7 @@ import {
 import { groupWords } from '@lanakit/core/words';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import styles from './Room.module.css';
-import type { ShownRun } from './useRunPlan.ts';
+import { revisionOfSeat, type ShownRun } from './useRunPlan.ts';
 
 interface RoomProps {
   runPlan: ShownRun;
@@ -53,7 +53,8 @@ const Side = ({ seats, ...room }: SideProps) => (
 );
 
 function SeatMark({ seat, runPlan, chosen, onChoose }: { seat: Seat } & Omit<RoomProps, 'input'>) {
-  const { groups, tellingFibreByGroup, shelf, revision } = runPlan;
+  const { groups, tellingFibreByGroup, shelf } = runPlan;
+  const revision = revisionOfSeat(runPlan, seat);
   const choice = choiceOfSeat(revision.document, seat);
   const group = groups.find(({ seats }) => seats.includes(seat.seat));
   const fibre = shelf.get(tellingFibreByGroup.get(group?.key ?? '') ?? '');

@@ -25,7 +25,7 @@ import { useTicksHere } from './unsentTicks.ts';
 import styles from './RunPage.module.css';
 import type { RunDraft } from './useRunDraft.ts';
 import { useRunKit } from './useRunKit.ts';
-import type { Planned } from './useRunPlan.ts';
+import { designsOf, type Planned } from './useRunPlan.ts';
 
 interface RunStatesProps {
   run: OpenedRun;
@@ -112,9 +112,10 @@ function useDone(runId: string, { plan, packs, shelf, input }: Planned) {
 }
 
 /** How many have said what they make, where there is anything to say. */
-function Undecided({ runPlan: { revision }, draft: { input } }: { runPlan: Planned; draft: RunDraft }) {
-  if (!hasChoice(revision.document)) return null;
-  const open = undecidedSeats(revision.document, input);
+function Undecided({ runPlan: { revisions }, draft: { input } }: { runPlan: Planned; draft: RunDraft }) {
+  const designs = designsOf(revisions);
+  if (![...designs.values()].some(hasChoice)) return null;
+  const open = undecidedSeats(designs, input);
   return (
     <span className={open > 0 ? 'amber' : 'leaf'}>
       {input.seats - open} of {input.seats} have chosen

@@ -9,11 +9,12 @@ import { Field } from '../ui/fields/Field.tsx';
 import { ChoiceFields } from '../ui/fields/ChoiceFields.tsx';
 import { useNotice } from '../shell/Notice.tsx';
 import styles from './Room.module.css';
+import { RevisionSelect } from './RevisionSelect.tsx';
 import { SheetLink } from './RunPapers.tsx';
 import { seatFindings } from './seatFindings.ts';
 import { SeatSize } from './SeatSize.tsx';
 import type { RunDraft } from './useRunDraft.ts';
-import type { ShownRun } from './useRunPlan.ts';
+import { revisionOfSeat, type ShownRun } from './useRunPlan.ts';
 
 interface SeatEditorProps {
   runId: string;
@@ -32,7 +33,7 @@ export function SeatEditor({ runId, runPlan, draft, number, onClose }: SeatEdito
   const { input } = draft;
   const seat = seatsOf(input)[number - 1];
   if (!seat) return null;
-  const { document } = runPlan.revision;
+  const { document } = revisionOfSeat(runPlan, seat);
   const set = (more: Partial<Seat>) => draft.change({ roster: withSeat(input.roster, { ...seat, ...more }) });
   const remove = () => {
     const { roster, seats } = input;
@@ -57,6 +58,19 @@ export function SeatEditor({ runId, runPlan, draft, number, onClose }: SeatEdito
             maxLength={60}
             placeholder={`Seat ${number}`}
             onChange={(event) => set({ name: event.target.value })}
+          />
+        )}
+      </Field>
+      <Field label="Makes">
+        {(control) => (
+          <RevisionSelect
+            control={control}
+            className="wide"
+            value={seat.revisionId ?? input.revisionId}
+            onChoose={(revisionId) =>
+              // What was chosen was of the other design.
+              set({ revisionId: revisionId === input.revisionId ? null : revisionId, choices: null })
+            }
           />
         )}
       </Field>

@@ -1,9 +1,11 @@
 import { avoidedBy, choiceOfSeat, type Seat, seatName } from '@lanakit/core/run';
 import { FIBRE_FLAG_WORDS } from '@lanakit/core/words';
-import type { ShownRun } from './useRunPlan.ts';
+import { revisionOfSeat, type ShownRun } from './useRunPlan.ts';
 
 /** What stands in the way of this seat’s pack. */
-export function seatFindings(seat: Seat, { groups, revision, wool }: ShownRun): string[] {
+export function seatFindings(seat: Seat, runPlan: ShownRun): string[] {
+  const { groups, wool } = runPlan;
+  const revision = revisionOfSeat(runPlan, seat);
   const choice = choiceOfSeat(revision.document, seat);
   const group = groups.find(({ seats }) => seats.includes(seat.seat));
   const avoided = group ? avoidedBy(seat, group.build, wool) : [];

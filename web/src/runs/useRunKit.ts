@@ -1,11 +1,12 @@
 import { kitAgainst } from '@lanakit/core/needles';
-import { type ClassKit, kitOfClass, type RunInput } from '@lanakit/core/run';
+import { type ClassKit, kitOfClass, revisionsOfRun, type RunInput } from '@lanakit/core/run';
 import { useMemo } from 'react';
+import { designsOf } from './useRunPlan.ts';
 import {
   useNeedleEvidence,
   useNeedles,
   usePromised,
-  useRevision,
+  useRevisionsById,
   useTools,
   useWool,
 } from '../api/queries.ts';
@@ -20,20 +21,21 @@ export function useRunKit(
   readonly kitOfRun: ClassKit | null;
   readonly error: Error | undefined;
 } {
-  const revision = useRevision(input.revisionId);
+  const ids = useMemo(() => revisionsOfRun(input), [input]);
+  const revisions = useRevisionsById(ids);
   const { wool, isReady, error } = useWool();
   const needles = useNeedles();
   const evidence = useNeedleEvidence().data?.items ?? NONE;
   const tools = useTools().data?.items ?? NONE;
   const promised = usePromised(runId).data?.things;
-  const document = revision.data?.document;
+  const found = revisions.data;
   const items = needles.data?.items;
   const kitOfRun = useMemo(() => {
-    if (!document || !items || !isReady || !promised) return null;
-    const designs = new Map([[input.revisionId, document]]);
+    if (!found || !items || !isReady || !promised) return null;
+    const designs = designsOf(new Map(found.map((revision) => [revision.id, revision])));
     const made = kitOfClass(input, { designs, wool, needles: items, evidence, tools });
     const amounts = new Map(promised.map(({ itemId, amount }) => [itemId, amount]));
     return { ...made, kit: kitAgainst(made.kit, (itemId) => amounts.get(itemId) ?? 0) };
-  }, [document, items, isReady, wool, input, evidence, tools, promised]);
-  return { kitOfRun: kitOfRun, error: revision.error ?? error ?? needles.error };
+  }, [found, items, isReady, wool, input, evidence, tools, promised]);
+  return { kitOfRun: kitOfRun, error: revisions.error ?? error ?? needles.error };
 }

@@ -13,6 +13,7 @@ import {
   type RunDifference,
   type RunInput,
   type RunSources,
+  type Seat,
   stockIn,
   tellingFibres,
   type ThingPromises,
@@ -97,6 +98,12 @@ export function useRunPlan(runId: string, input: RunInput, frozen: Frozen | null
 }
 
 type Revisions = ReadonlyMap<string, Revision>;
+
+/** The revision a seat makes: its own, else the class’s. */
+export const revisionOfSeat = (
+  { revisions, revision }: Pick<ShownRun, 'revisions' | 'revision'>,
+  { revisionId }: Pick<Seat, 'revisionId'>,
+): Revision => revisions.get(revisionId ?? '') ?? revision;
 
 /** The patterns of revisions, by their id. */
 export const designsOf = (revisions: Revisions): Designs =>

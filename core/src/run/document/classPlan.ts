@@ -87,7 +87,7 @@ export const ClassPlan = Type.Object(
 );
 export type ClassPlan = Static<typeof ClassPlan>;
 
-export const FINISH_CHANCE = 0.95;
+const FINISH_CHANCE = 0.95;
 
 export const BLANK_PLAN: ClassPlan = {
   sessions: [],

@@ -212,10 +212,12 @@ export function withBoxesCounted<R extends RunInput>(run: R): R {
 }
 
 /** Every revision a run is pinned to, each once, the leading one first. */
-export const revisionsOfRun = ({ kind, revisionId, recipes }: RunInput): string[] => [
+export const revisionsOfRun = ({ kind, revisionId, recipes, roster }: RunInput): string[] => [
   ...new Set([
     revisionId,
-    ...(kind === 'kits' ? recipes.flatMap(({ designs }) => designs.map((design) => design.revisionId)) : []),
+    ...(kind === 'kits'
+      ? recipes.flatMap(({ designs }) => designs.map((design) => design.revisionId))
+      : roster.flatMap((seat) => seat.revisionId ?? [])),
   ]),
 ];
 
@@ -225,6 +227,11 @@ export function withRevision<R extends RunInput>(run: R, from: string, to: strin
   return {
     ...run,
     revisionId: moved(run.revisionId),
+    roster: run.roster.map((seat) => ({ ...seat, revisionId: seat.revisionId && moved(seat.revisionId) })),
+    plan: {
+      ...run.plan,
+      elsewhere: run.plan.elsewhere.map((each) => ({ ...each, revisionId: moved(each.revisionId) })),
+    },
     recipes: run.recipes.map((recipe) => ({
       ...recipe,
       designs: recipe.designs.map((design) => ({ ...design, revisionId: moved(design.revisionId) })),

@@ -20,6 +20,8 @@ export const Seat = Type.Object(
     /** From 1. */
     seat: Type.Integer({ minimum: 1, maximum: 200 }),
     name: Type.String({ maxLength: 60 }),
+    /** The design this seat makes; null: what the class makes. */
+    revisionId: orUnknown(Type.String({ minLength: 1, maxLength: 40 })),
     /** Null: as the class. */
     skill: orUnknown(oneOf(SKILLS)),
     /** Null: has not chosen yet; the usual build is packed. */
@@ -37,6 +39,7 @@ export type Seat = Static<typeof Seat>;
 export const blankSeat = (seat: number): Seat => ({
   seat,
   name: '',
+  revisionId: null,
   skill: null,
   choices: null,
   sizeFraction: 1,

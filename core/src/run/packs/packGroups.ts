@@ -7,10 +7,14 @@ import { sparesOf } from '../document/packsOver.ts';
 import { type RunInput } from '../document/run.ts';
 import { seatsOf } from '../document/seat.ts';
 import { choiceOfSeat, choicesKey, hasChoice, withSwaps } from '../who/choiceOfSeat.ts';
+import { designsOfSeats } from '../who/designOfSeat.ts';
 import { type StageSample, stageSamples } from './stageSamples.ts';
 
 /** The patterns a run is pinned to, by revision. */
 export type Designs = ReadonlyMap<string, Pattern>;
+
+/** A pattern with the revision it is. */
+type Design = readonly [revisionId: string, pattern: Pattern];
 
 /** One design in a pack. */
 export interface Make {
@@ -71,7 +75,7 @@ export type Roster = Pick<
 
 /** A design with its choices made, in a size of its own: bought things stay what they are. */
 function makeOf(
-  [revisionId, pattern]: readonly [string, Pattern],
+  [revisionId, pattern]: Design,
   choices: Choices,
   { sizeFraction = 1, copies = 1 }: { readonly sizeFraction?: number; readonly copies?: number } = {},
 ): Make {
@@ -105,45 +109,34 @@ export const packGroups = (designs: Designs, run: Roster): PackGroup[] =>
  * written. Packed for a chance, those who stray more get more, so that skills go apart too.
  */
 function seatGroups(designs: Designs, run: Roster): PackGroup[] {
-  const pattern = designs.get(run.revisionId);
-  if (!pattern) return [];
-  const groups = new Map<string, Gathered>();
-  const groupOf = (chosen: Choices, skill: Skill, { sizeFraction = 1, isOpen = false } = {}) => {
-    const choices = withSwaps(pattern, chosen, run.swapIds);
-    const groupSkill = run.wantedChance === null ? null : skill;
-    const size = sizeFraction === 1 ? '' : ` ${sizeFraction} `;
-    const key = `${isOpen ? 'open' : ''}${choicesKey(pattern, choices)}${size}${groupSkill ?? ''}`;
-    const group = groups.get(key) ?? {
-      choices,
-      sizeFraction,
-      skill: groupSkill,
-      isOpen,
-      seats: [],
-      undecided: [],
-      spares: 0,
-      demonstrations: 0,
-    };
-    groups.set(key, group);
-    return group;
-  };
+  const leading = designs.get(run.revisionId);
+  if (!leading) return [];
+  const { groups, groupOf } = gathered(run);
+  const designOf = designsOfSeats(designs, run);
   for (const seat of seatsOf(run)) {
+    const design = designOf(seat) ?? ([run.revisionId, leading] as const);
+    const [revisionId, pattern] = design;
     const choice = choiceOfSeat(pattern, seat);
     const isChosen = choice.kind === 'chosen';
     const { sizeFraction } = seat;
-    const isOpen = !isChosen && hasChoice(pattern) && run.undecidedChance !== null && sizeFraction === 1;
-    const group = groupOf(isChosen ? choice.choices : NO_CHOICES, seat.skill ?? run.skill, {
+    // What is laid out for the undecided is of what the class makes.
+    const isOfClass = revisionId === run.revisionId;
+    const isOpen =
+      !isChosen && isOfClass && hasChoice(pattern) && run.undecidedChance !== null && sizeFraction === 1;
+    const group = groupOf(design, isChosen ? choice.choices : NO_CHOICES, seat.skill ?? run.skill, {
       sizeFraction,
       isOpen,
     });
     group.seats.push(seat.seat);
     if (!isChosen) group.undecided.push(seat.seat);
   }
+  const usual = () => groupOf([run.revisionId, leading], NO_CHOICES, run.skill);
   const spares = sparesOf(run);
-  if (spares > 0) groupOf(NO_CHOICES, run.skill).spares = spares;
-  if (run.demonstrations > 0) groupOf(NO_CHOICES, run.skill).demonstrations = run.demonstrations;
+  if (spares > 0) usual().spares = spares;
+  if (run.demonstrations > 0) usual().demonstrations = run.demonstrations;
   const packs = [...groups]
-    .map(([key, { choices, sizeFraction, ...group }]): PackGroup => {
-      const make = makeOf([run.revisionId, pattern], choices, { sizeFraction });
+    .map(([key, { design, choices, sizeFraction, ...group }]): PackGroup => {
+      const make = makeOf(design, choices, { sizeFraction });
       return {
         ...group,
         key,
@@ -156,31 +149,74 @@ function seatGroups(designs: Designs, run: Roster): PackGroup[] {
       };
     })
     .sort((a, b) => b.packs - a.packs || firstSeat(a) - firstSeat(b));
-  return [...packs, ...(run.hasStageSamples ? sampleGroups(pattern, run) : [])];
+  return [...packs, ...(run.hasStageSamples ? sampleGroups(designs, run) : [])];
+}
+
+/** Groups as seats come to them, each by what is packed for it. */
+function gathered(run: Roster) {
+  const groups = new Map<string, Gathered>();
+  const groupOf = (
+    design: Design,
+    chosen: Choices,
+    skill: Skill,
+    { sizeFraction = 1, isOpen = false } = {},
+  ): Gathered => {
+    const [revisionId, pattern] = design;
+    const choices = withSwaps(pattern, chosen, run.swapIds);
+    const groupSkill = run.wantedChance === null ? null : skill;
+    const size = sizeFraction === 1 ? '' : ` ${sizeFraction} `;
+    // Of what the class makes the key is what it was before seats had designs of their own: bought runs keep it.
+    const other = revisionId === run.revisionId ? '' : `${revisionId} `;
+    const key = `${other}${isOpen ? 'open' : ''}${choicesKey(pattern, choices)}${size}${groupSkill ?? ''}`;
+    const group = groups.get(key) ?? {
+      design,
+      choices,
+      sizeFraction,
+      skill: groupSkill,
+      isOpen,
+      seats: [],
+      undecided: [],
+      spares: 0,
+      demonstrations: 0,
+    };
+    groups.set(key, group);
+    return group;
+  };
+  return { groups, groupOf };
 }
 
 /** What is only spare comes after everybody’s. */
 const firstSeat = ({ seats }: Pick<PackGroup, 'seats'>): number => seats[0] ?? Number.MAX_SAFE_INTEGER;
 
-function sampleGroups(pattern: Pattern, run: Roster): PackGroup[] {
-  const choices = withSwaps(pattern, NO_CHOICES, run.swapIds);
-  const make = makeOf([run.revisionId, pattern], choices);
-  const { build } = make;
-  return stageSamples(build).map((sample): PackGroup => ({
-    key: `sample ${sample.stepId}`,
-    makes: [make],
-    choices,
-    build,
-    recipe: null,
-    skill: run.wantedChance === null ? null : run.skill,
-    seats: [],
-    undecided: [],
-    isOpen: false,
-    spares: 0,
-    demonstrations: 0,
-    sample,
-    packs: 1,
-  }));
+/** Of each design that somebody makes. */
+function sampleGroups(designs: Designs, run: Roster): PackGroup[] {
+  const designOf = designsOfSeats(designs, run);
+  const made = new Map(
+    seatsOf(run).flatMap((seat) => {
+      const design = designOf(seat);
+      return design ? [design] : [];
+    }),
+  );
+  return [...made].flatMap(([revisionId, pattern]) => {
+    const choices = withSwaps(pattern, NO_CHOICES, run.swapIds);
+    const make = makeOf([revisionId, pattern], choices);
+    const { build } = make;
+    return stageSamples(build).map((sample): PackGroup => ({
+      key: `sample ${revisionId === run.revisionId ? '' : `${revisionId} `}${sample.stepId}`,
+      makes: [make],
+      choices,
+      build,
+      recipe: null,
+      skill: run.wantedChance === null ? null : run.skill,
+      seats: [],
+      undecided: [],
+      isOpen: false,
+      spares: 0,
+      demonstrations: 0,
+      sample,
+      packs: 1,
+    }));
+  });
 }
 
 function boxGroups(designs: Designs, run: Roster): PackGroup[] {
@@ -213,6 +249,7 @@ function boxGroups(designs: Designs, run: Roster): PackGroup[] {
 }
 
 interface Gathered {
+  readonly design: Design;
   readonly choices: Choices;
   readonly sizeFraction: number;
   readonly skill: Skill | null;

@@ -26,7 +26,9 @@ export function variantsOf(designs: Designs, run: Roster): Variant[] {
   };
   add(NO_CHOICES, 0);
   for (const { id } of pattern.colourways) add({ ...NO_CHOICES, colourwayId: id }, 0);
-  for (const seat of seatsOf(run)) {
+  for (const seat of seatsOf(run).filter(
+    ({ revisionId }) => (revisionId ?? run.revisionId) === run.revisionId,
+  )) {
     const choice = choiceOfSeat(pattern, seat);
     if (choice.kind === 'chosen') add(choice.choices, 1);
   }

@@ -3,6 +3,7 @@ import { valuesOf } from '../../build/index.ts';
 import { brokenLimit, type Choices, type OptionLimit, type Pattern } from '../../pattern/index.ts';
 import type { RunInput } from '../document/run.ts';
 import { type Seat, seatsOf } from '../document/seat.ts';
+import { designsOfSeats } from './designOfSeat.ts';
 
 /** What a seat’s choices come to in a revision. */
 export type SeatChoice =
@@ -42,10 +43,16 @@ export const hasChoice = ({ options, colourways }: Pick<Pattern, 'options' | 'co
   options.length + colourways.length > 0;
 
 /** Seats that have not chosen yet, or have chosen what cannot be; none where there is nothing to choose. */
-export const undecidedSeats = (pattern: Pattern, run: Pick<RunInput, 'seats' | 'roster'>): number =>
-  hasChoice(pattern)
-    ? seatsOf(run).filter((seat) => choiceOfSeat(pattern, seat).kind !== 'chosen').length
-    : 0;
+export function undecidedSeats(
+  designs: ReadonlyMap<string, Pattern>,
+  run: Pick<RunInput, 'seats' | 'roster' | 'revisionId'>,
+): number {
+  const designOf = designsOfSeats(designs, run);
+  return seatsOf(run).filter((seat) => {
+    const pattern = designOf(seat)?.[1];
+    return pattern && hasChoice(pattern) && choiceOfSeat(pattern, seat).kind !== 'chosen';
+  }).length;
+}
 
 /**
  * What tells whether two choices make the same: every option’s value, the colourway, the swaps. Bought runs keep it, so

@@ -20,6 +20,7 @@ import { searched } from './019-searched.ts';
 import { bought } from './020-bought.ts';
 import { setOn } from './021-set-on.ts';
 import { reviewed } from './022-reviewed.ts';
+import { timed } from './023-timed.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
@@ -49,4 +50,5 @@ export const MIGRATIONS: readonly Migration[] = [
   bought,
   setOn,
   reviewed,
+  timed,
 ];
