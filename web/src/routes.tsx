@@ -96,6 +96,10 @@ export const router = createBrowserRouter(
           lazy: async () => ({ Component: (await import('./runs/NeedlesPage.tsx')).NeedlesPage }),
         },
         {
+          path: 'runs/:id/day',
+          lazy: async () => ({ Component: (await import('./runs/day/DayPage.tsx')).DayPage }),
+        },
+        {
           path: 'runs/:id/tray',
           lazy: async () => ({ Component: (await import('./runs/TrayPage.tsx')).TrayPage }),
         },

@@ -8,6 +8,8 @@ import { packsPaper } from './packsPaper.ts';
 import { CARE, type Paper, type PaperName, type PaperSource } from './paper.ts';
 import { preparationPaper } from './preparationPaper.ts';
 import { roomPaper } from './roomPaper.ts';
+import { homeworkPaper } from './homeworkPaper.ts';
+import { runSheetPaper } from './runSheetPaper.ts';
 import { shortagePaper } from './shortagePaper.ts';
 import { weighOutPaper } from './weighOutPaper.ts';
 
@@ -20,6 +22,8 @@ const MAKERS: Readonly<
   room: roomPaper,
   shortage: shortagePaper,
   preparation: preparationPaper,
+  'run-sheet': runSheetPaper,
+  homework: homeworkPaper,
 };
 
 /** A sheet of a run, not yet set: what the screen, the PDF and the table in a file are all made from. */

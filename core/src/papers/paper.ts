@@ -14,6 +14,8 @@ export const PAPER_NAMES = [
   'room',
   'shortage',
   'preparation',
+  'run-sheet',
+  'homework',
 ] as const;
 export type PaperName = (typeof PAPER_NAMES)[number];
 

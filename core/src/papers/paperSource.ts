@@ -2,6 +2,7 @@ import type { Wool } from '../engine/index.ts';
 import { kitAgainst } from '../needles/index.ts';
 import {
   type ClassKitSources,
+  type ClassPlan,
   kitOfClass,
   type PackedRun,
   promiseOf,
@@ -20,11 +21,14 @@ export interface PaperFacts extends Omit<ClassKitSources, 'wool' | 'tools'> {
   readonly revisionNumbers: ReadonlyMap<string, number>;
   /** What it takes has left the shelf. */
   readonly isPacked: boolean;
+  /** Of the day, as it stands: it goes on being written when numbers are kept already. */
+  readonly dayPlan: ClassPlan;
 }
 
 /** Everything papers of a run are made from: the one way, for the screen and for files. */
 export function paperSource(packed: PackedRun, facts: PaperFacts): PaperSource {
-  const { input, toPack, plan, packs, wool } = packed;
+  const { toPack, plan, packs, wool } = packed;
+  const input = { ...packed.input, plan: facts.dayPlan };
   const { shelf, promised, needles, tools } = facts;
   return {
     input,

@@ -10,15 +10,20 @@ import {
 } from '../run/index.ts';
 import { planBlendLot } from '../shelf/index.ts';
 import { counted, cutSizeWords } from '../words/index.ts';
+import { preparedPieces } from './runSheetPaper.ts';
 import { packNames } from './packNames.ts';
 import { left, type Paper, type PaperSource, right, row, section, wide } from './paper.ts';
 import { fibreTitle, swatchOf, weighedCell } from './shown.ts';
 
 /** What is cut, blended and half made beforehand, and how long that takes; who does it is written in by hand. */
 export function preparationPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {
-  const sections = [cuts(source), blends(source), samples(source), beforehand(source)].filter(
-    ({ rows }) => rows.length > 0,
-  );
+  const sections = [
+    cuts(source),
+    blends(source),
+    samples(source),
+    preparedPieces(source),
+    beforehand(source),
+  ].filter(({ rows }) => rows.length > 0);
   return {
     title: 'To prepare beforehand',
     sections:

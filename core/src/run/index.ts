@@ -22,6 +22,7 @@ export {
   minutesOfClock,
   PLAN_BOUNDS,
   PLAN_ROW_KINDS,
+  readClock,
   sessionStarts,
   type ClassSession,
   type PlanRow,
@@ -70,6 +71,7 @@ export {
   prepareMinutes,
   type PrepareMinutes,
 } from './prepare/prepareMinutes.ts';
+export { preparedSteps, type PreparedStep } from './prepare/preparedSteps.ts';
 export { needlesOfBox, needlesOfBoxes, needlesOffered } from './things/boxNeedles.ts';
 export { packsOf, type Pack } from './packs/packList.ts';
 export { checkRights, rightsOfRun, type RightsSubject } from './states/rightsOfRun.ts';

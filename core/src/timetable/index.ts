@@ -1,4 +1,6 @@
 export { chainsOf, type Chains, type ChainTask } from './chains.ts';
+export { dayViews, PACES, type DayBand, type DayPace, type DayView } from './dayView.ts';
+export { stepFibre } from './stepFibre.ts';
 export { applied, type Lever } from './levers.ts';
 export { tenthsOf, trialOf, type Outcome, type SeatTimes, type StepTimes, type Tenths } from './outcome.ts';
 export { planForOne, type OnePlan, type OneTurn } from './planForOne.ts';
@@ -9,6 +11,7 @@ export {
   PACE,
   PERSON_SIGMA,
   roomOf,
+  type ClassGraph,
   rowStretch,
   sittingsOf,
   type NoRoom,
@@ -17,4 +20,5 @@ export {
 } from './room.ts';
 export { derivedShared, INSTRUCTOR_KEY } from './sharedThings.ts';
 export { STEP_SIGMA, tasksOf, type DroppedLink, type Task, type TaskGraph } from './tasks.ts';
-export { leversTogether, outcomeOfRun, tryLevers, type Together, type TriedLever } from './tryLevers.ts';
+export { leversTogether, type Together } from './leversTogether.ts';
+export { outcomeOfRun, tryLevers, type TriedLever } from './tryLevers.ts';

@@ -1,12 +1,12 @@
-import { workMinutes } from '../pattern/index.ts';
 import { valuesOf } from '../build/index.ts';
 import {
   blankSeat,
   type Designs,
+  packGroups,
+  preparedSteps,
   type RunInput,
   type Seat,
   seatsOf,
-  sparesOf,
   withSeat,
 } from '../run/index.ts';
 import type { Outcome } from './outcome.ts';
@@ -37,18 +37,20 @@ const MOST_OF_WORK = 0.45;
 const LEAST_WAIT = 0.5;
 const LONGER_BY = [15, 30, 60];
 const MOVED_BY = [-15, -5, 5, 15];
-const MOST_LEVERS = 40;
+/** More than these are not tried one by one. */
+const MOST_LEVERS = 80;
 
 /** What may be tried in a class. @param outcome of it as it is */
 export function leversOf(designs: Designs, run: RunInput, room: Room, outcome: Outcome): Lever[] {
-  return [
+  const all = [
     ...toolLevers(room, outcome),
     ...rowLevers(run),
-    ...elsewhereLevers(room),
     ...choiceLevers(designs, run),
     ...LONGER_BY.map((minutes): Lever => ({ kind: 'longer', minutes })),
     ...sittingLever(run),
-  ].slice(0, MOST_LEVERS);
+    ...elsewhereLevers(room),
+  ];
+  return [...new Map(all.map((lever) => [JSON.stringify(lever), lever])).values()].slice(0, MOST_LEVERS);
 }
 
 function toolLevers({ shared, people }: Room, { things }: Outcome): Lever[] {
@@ -75,8 +77,18 @@ const rowLevers = ({ plan: { rows, sessions }, seats }: RunInput): Lever[] =>
   });
 
 /** A task with all that has to be done before it, or with all that comes after it, in the class as it is. */
-function elsewhereLevers({ graphs }: Room): Lever[] {
-  return graphs.flatMap(({ revisionId, tasks }): Lever[] => {
+function elsewhereLevers({ graphs, people }: Room): Lever[] {
+  return graphs.flatMap(({ revisionId, tasks }, graphAt): Lever[] => {
+    // Of several builds of one design the one that most make tells what goes with what.
+    const makers = (at: number) => people.filter((person) => person.graphAt === at).length;
+    const isMost = graphs.every(
+      (other, at) =>
+        other.revisionId !== revisionId ||
+        at === graphAt ||
+        makers(at) < makers(graphAt) ||
+        (makers(at) === makers(graphAt) && at > graphAt),
+    );
+    if (!isMost) return [];
     const work = minutesOf(tasks);
     const isFew = (ats: readonly number[]) =>
       ats.length > 0 && minutesOf(ats.flatMap((at) => tasks[at] ?? [])) <= work * MOST_OF_WORK;
@@ -103,7 +115,7 @@ const distinct = (sets: readonly number[][]): number[][] => [
   ...new Map(sets.map((ats) => [ats.join(' '), ats])).values(),
 ];
 
-export function ancestors(tasks: readonly { readonly before: readonly number[] }[], at: number): number[] {
+function ancestors(tasks: readonly { readonly before: readonly number[] }[], at: number): number[] {
   const found = new Set<number>([at]);
   const visit = (each: number) => {
     for (const before of tasks[each]?.before ?? []) {
@@ -117,7 +129,7 @@ export function ancestors(tasks: readonly { readonly before: readonly number[] }
 }
 
 /** What comes after it in the same sitting: the next one begins with what was done at home. */
-export function descendants(
+function descendants(
   tasks: readonly { readonly before: readonly number[]; readonly sittingAt: number }[],
   at: number,
 ): number[] {
@@ -250,13 +262,13 @@ function withCount(
   ];
 }
 
-/** The maker’s own minutes that a lever costs before the day: what is prepared, for every pack. */
+/** The maker’s own minutes that a lever costs before the day: what is prepared, for every pack. Unknown ones are not in it. */
 export function makerMinutes(lever: Lever, run: RunInput, designs: Designs): number {
   if (lever.kind !== 'before') return 0;
-  const pattern = designs.get(lever.revisionId);
-  if (!pattern) return 0;
-  const each = pattern.steps
-    .filter(({ id }) => lever.stepIds.includes(id))
-    .reduce((sum, step) => sum + (workMinutes(step, pattern)?.likely ?? 0), 0);
-  return each * (run.seats + sparesOf(run));
+  const { revisionId, stepIds } = lever;
+  const elsewhere = stepIds.map((stepId) => ({ revisionId, stepId, where: 'before' as const }));
+  return preparedSteps(packGroups(designs, run), elsewhere).reduce(
+    (sum, { minutes }) => sum + (minutes ?? 0),
+    0,
+  );
 }

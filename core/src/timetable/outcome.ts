@@ -52,14 +52,49 @@ export interface Outcome {
   readonly bySitting: readonly number[];
   /** When the last is done. */
   readonly last: Tenths;
-  /** When each is done: of everybody in every class, rising. */
-  readonly done: Float64Array;
+  /** By when so many are done: every few minutes of the clock. */
+  readonly doneBy: readonly DoneBy[];
   /** By graph, then by task. */
   readonly steps: readonly (readonly StepTimes[])[];
   readonly seats: readonly SeatTimes[];
   readonly things: readonly ThingTimes[];
   readonly idleMinutes: number;
 }
+
+/** How many are done at a time: of all people, and of the classes everybody. */
+export interface DoneBy {
+  readonly minute: number;
+  readonly people: number;
+  readonly all: number;
+}
+
+const EVERY_MINUTES = 5;
+
+function doneBy(people: readonly number[], last: readonly number[]): DoneBy[] {
+  const [first, end] = [Math.min(...people.slice(0, MOST_SPREAD), ...last), Math.max(...last)];
+  if (people.length === 0) return [];
+  const from = Math.floor(first / EVERY_MINUTES) * EVERY_MINUTES;
+  const cells = Math.min(MOST_CELLS, Math.ceil((end - from) / EVERY_MINUTES) + 1);
+  const shares = (all: readonly number[]) => {
+    const counts = new Float64Array(cells);
+    for (const done of all) {
+      const at = Math.min(cells - 1, Math.max(0, Math.ceil((done - from) / EVERY_MINUTES)));
+      counts[at] = (counts[at] as number) + 1;
+    }
+    let sum = 0;
+    return counts.map((each) => (sum += each) / Math.max(1, all.length));
+  };
+  const [ofPeople, ofAll] = [shares(people), shares(last)];
+  return Array.from(ofPeople, (share, at) => ({
+    minute: from + at * EVERY_MINUTES,
+    people: share,
+    all: ofAll[at] ?? 0,
+  }));
+}
+
+const MOST_CELLS = 600;
+/** So many numbers may be spread into a call. */
+const MOST_SPREAD = 50_000;
 
 /** Times of single steps are kept of so many classes: enough for their tenths. */
 const KEPT_CLASSES = 300;
@@ -154,8 +189,8 @@ function count(tally: Tally, { room, people }: ReadyRoom, once: ClassOnce): void
   });
   once.queued.forEach((waits, at) => {
     tally.came[at] = (tally.came[at] ?? 0) + waits.length;
-    tally.waited[at] = (tally.waited[at] ?? 0) + waits.reduce((sum, wait) => sum + wait, 0);
-    tally.longest[at]?.push(Math.max(0, ...waits));
+    tally.waited[at] = (tally.waited[at] ?? 0) + waits.reduce((sum, { waited }) => sum + waited, 0);
+    tally.longest[at]?.push(Math.max(0, ...waits.map(({ waited }) => waited)));
   });
 }
 
@@ -173,7 +208,7 @@ function outcomeOf(tally: Tally, ready: ReadyRoom): Outcome {
     nineInTen: atMostLate(Math.floor(people.length / 10)),
     bySitting: tally.sittingsDone.map(share),
     last: tenthsOf(tally.last),
-    done: Float64Array.from(tally.done.flat()).sort(),
+    doneBy: doneBy(tally.done.flat(), tally.last),
     steps: room.graphs.map((graph, graphAt) => {
       const makers = people.flatMap(({ person }, who) => (person.graphAt === graphAt ? [who] : []));
       return graph.tasks.map(({ stepId }, at): StepTimes => {

@@ -55,6 +55,8 @@ export function proposeRows(
     const session = sessions.find(({ id }) => id === at?.sessionId);
     if (!at || !session) return [];
     const latest = session.minutes - clearUpMinutes - SHOW_MINUTES;
+    // What most come to only after the end is not shown on that day.
+    if (at.minute > latest) return [];
     return [
       {
         id: newId(),
@@ -102,7 +104,8 @@ function firstOfEachSort({ steps }: Pattern): string[] {
 function nameOfShown({ steps, parts }: Pattern, stepId: string): string {
   const step = steps.find(({ id }) => id === stepId);
   const part = parts.find(({ id }) => id === step?.partIds[0]);
-  return `Show: ${step?.stage ?? ''}${part ? `, ${part.name}` : ''}`;
+  const stage = step?.stage ?? '';
+  return `${stage.charAt(0).toUpperCase()}${stage.slice(1)}${part ? `: ${part.name}` : ''}`;
 }
 
 /** Nothing is shown while something else goes on: what meets another row comes right after it. */

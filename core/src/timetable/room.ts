@@ -122,6 +122,7 @@ const makesBySeat = (designs: Designs, run: RunInput): Map<number, Make> =>
 /** Graphs of what is made, each once, and what is shared in them. */
 function graphsOf(plan: ClassPlan, sittings: readonly Sitting[]) {
   const known = new Map<Pattern, number>();
+  const alike = new Map<string, number>();
   const graphs: ClassGraph[] = [];
   const things = new Map<string, RoomThing>();
   const graphAt = ({ build, revisionId, pattern }: Make): number => {
@@ -140,9 +141,15 @@ function graphsOf(plan: ClassPlan, sittings: readonly Sitting[]) {
         rowIds: rowsBefore(plan, task.stepId),
       };
     });
-    graphs.push({ revisionId, build, tasks, order: planForOne(tasks).turns.map(({ at }) => at) });
-    known.set(build, graphs.length - 1);
-    return graphs.length - 1;
+    // Builds that differ in colour alone take the same time.
+    const sameTime = JSON.stringify([revisionId, tasks]);
+    const same = alike.get(sameTime) ?? graphs.length;
+    if (same === graphs.length) {
+      graphs.push({ revisionId, build, tasks, order: planForOne(tasks).turns.map(({ at }) => at) });
+      alike.set(sameTime, same);
+    }
+    known.set(build, same);
+    return same;
   };
   return { graphAt, graphs: () => graphs, shared: () => [...things.values()] };
 }

@@ -11,8 +11,15 @@ export interface ClassOnce {
   readonly ends: readonly Float64Array[];
   /** Of each person: hands free with nothing they could do. */
   readonly idleMinutes: Float64Array;
-  /** Of each shared thing: waited for it by each who came, in their order. */
-  readonly queued: readonly number[][];
+  /** Of each shared thing: who came to it, in their order. */
+  readonly queued: readonly Queued[][];
+}
+
+/** Somebody at a shared thing: for how long they stood in line, and from when to when they have it. */
+export interface Queued {
+  readonly waited: number;
+  readonly from: number;
+  readonly to: number;
 }
 
 /** How far people and steps stray; null: everybody exactly as fast as their skill. */
@@ -137,7 +144,8 @@ function work(
   for (const { thingAt, minutes } of uses[task] as ReadyPerson['uses'][number]) {
     const until = minutes === null ? end : Math.min(end, workedUntil(closed, from, minutes * pace));
     hold(going.freeAt[thingAt] as Float64Array, until);
-    going.queued[(going.servers[thingAt] as ReadyThing).shownAt]?.push(from - time);
+    const { shownAt } = going.servers[thingAt] as ReadyThing;
+    going.queued[shownAt]?.push({ waited: from - time, from, to: until });
   }
   (going.starts[who] as Float64Array)[task] = from;
   (going.ends[who] as Float64Array)[task] = end;

@@ -50,6 +50,15 @@ export {
 } from './pieceWords.ts';
 export { statedWords } from './statedWords.ts';
 export { csvRefusalWords } from './csvRefusalWords.ts';
+export {
+  chanceWords,
+  clockWords,
+  lengthOfTime,
+  leverCostWords,
+  leverWords,
+  sharedWords,
+  stepTitle,
+} from './timetableWords.ts';
 export { problemWords } from './problemWords.ts';
 export { refusalWords } from './refusalWords.ts';
 export {

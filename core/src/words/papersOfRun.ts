@@ -13,7 +13,13 @@ export const papersOfRun = (kind: 'class' | 'kits'): readonly RunPaper[] => {
     { path: 'papers/contents', name: 'Contents card' },
     { path: 'pattern', name: 'Patterns, as each is made' },
     { path: 'guide', name: 'Guide at true size' },
-    ...(isKits ? [] : [{ path: 'papers/room', name: 'Room list' }]),
+    ...(isKits
+      ? []
+      : [
+          { path: 'papers/room', name: 'Room list' },
+          { path: 'papers/run-sheet', name: 'Run sheet of the day' },
+          { path: 'papers/homework', name: 'Homework sheet' },
+        ]),
     { path: 'papers/shortage', name: 'What is short' },
     { path: 'papers/preparation', name: 'To prepare beforehand' },
     { path: 'papers/weigh-out', name: 'Weigh-out list' },

@@ -22,7 +22,12 @@ describe('work before the day of a run', () => {
     expect(minutes.packing).toBeCloseTo(plan.groups.reduce((sum, { packs }) => sum + packs, 0) * 1.5, 9);
     expect(minutes.blending).toBe(0);
     expect(minutes.total).toBeCloseTo(
-      minutes.weighing + minutes.packing + minutes.cutting + minutes.blending + minutes.samples,
+      minutes.weighing +
+        minutes.packing +
+        minutes.cutting +
+        minutes.blending +
+        minutes.samples +
+        minutes.pieces,
       9,
     );
   });

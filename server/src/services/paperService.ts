@@ -29,6 +29,7 @@ export function paperService({ store, now, work }: WorkDeps) {
       promised,
       revisionNumbers: new Map(revisions.map(({ id, number }) => [id, number])),
       isPacked: isOffShelf(run.state),
+      dayPlan: run.plan,
     });
   };
   return answering({

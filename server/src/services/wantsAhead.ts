@@ -89,11 +89,19 @@ function workedOut(store: Store, today: string) {
 }
 
 const runAhead = (
-  { id, kind, name, date, seats, state }: Run,
+  { id, kind, name, date, seats, state, plan: dayPlan }: Run,
   plan: RunPortions,
   { toPack }: RunDrawing,
   blendIds: ReadonlySet<string>,
-): RunAhead => ({ id, kind, name, date, seats, state, minutes: prepareMinutes(toPack, plan, blendIds) });
+): RunAhead => ({
+  id,
+  kind,
+  name,
+  date,
+  seats,
+  state,
+  minutes: prepareMinutes(toPack, plan, blendIds, dayPlan.elsewhere),
+});
 
 /** By when to order what each run is short of, and when its work begins. */
 export function buyingDaysAhead(

@@ -116,9 +116,10 @@ function usePaper(
       promised,
       revisionNumbers: new Map([...revisions].map(([id, { number }]) => [id, number])),
       isPacked: isOffShelf(run.state),
+      dayPlan: run.plan,
     });
     return makePaper(name, source);
-  }, [name, runPlan, blends, needles, tools, evidence, shelf, isReady, run.state]);
+  }, [name, runPlan, blends, needles, tools, evidence, shelf, isReady, run.state, run.plan]);
   return { paper, error: shelfBlends.error ?? shelfNeedles.error };
 }
 

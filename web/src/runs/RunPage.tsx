@@ -83,6 +83,11 @@ function RunTable({ run, onMoved }: RunTableProps) {
         <RunDesigns run={run} draft={draft} />
         <div className={styles.actions}>
           <StateButtons run={run} draft={draft} onMoved={onMoved} />
+          {!isKits && (
+            <SheetLink runId={run.id} draft={draft} sheet="day">
+              The day
+            </SheetLink>
+          )}
           <SheetLink runId={run.id} draft={draft} sheet="weigh-out" isPrimary>
             Weigh out
           </SheetLink>

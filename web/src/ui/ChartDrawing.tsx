@@ -5,6 +5,7 @@ import {
   LegendComponent,
   type LegendComponentOption,
   MarkLineComponent,
+  type MarkLineComponentOption,
   TooltipComponent,
   type TooltipComponentOption,
 } from 'echarts/components';
@@ -24,7 +25,12 @@ drawsWith([
 ]);
 
 export type ChartOption = ComposeOption<
-  BarSeriesOption | LineSeriesOption | GridComponentOption | LegendComponentOption | TooltipComponentOption
+  | BarSeriesOption
+  | LineSeriesOption
+  | GridComponentOption
+  | LegendComponentOption
+  | MarkLineComponentOption
+  | TooltipComponentOption
 >;
 
 export interface ChartProps {

@@ -26,7 +26,7 @@ const run = (id: string, date: string, prepareBy: string) => ({
   date,
   seats: 8,
   state: 'planned' as const,
-  minutes: { weighing: 0, packing: 0, cutting: 0, blending: 0, samples: 0, total: 0 },
+  minutes: { weighing: 0, packing: 0, cutting: 0, blending: 0, samples: 0, pieces: 0, total: 0 },
   prepareBy,
 });
 const want = (itemId: string, ...runs: (readonly [string, number | null])[]) => ({

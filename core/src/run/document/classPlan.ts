@@ -119,6 +119,18 @@ export function minutesOfClock(text: string): number | null {
   return match ? Number(match[1]) * 60 + Number(match[2]) : null;
 }
 
+/** A time of day as people type it, HH:MM: `14`, `14.30`, `2 pm`, `2:30pm`. Null: none. */
+export function readClock(text: string): string | null {
+  const match = /^(\d{1,2})(?:[:.h](\d{2}))?\s*(am|pm)?$/i.exec(text.trim());
+  if (!match) return null;
+  const half = match[3]?.toLowerCase();
+  const typed = Number(match[1]);
+  if (half && (typed < 1 || typed > 12)) return null;
+  const hours = half ? (typed % 12) + (half === 'pm' ? 12 : 0) : typed;
+  const clock = `${String(hours).padStart(2, '0')}:${match[2] ?? '00'}`;
+  return minutesOfClock(clock) === null ? null : clock;
+}
+
 /** Why a plan may not be stored as it is. @param date the day of the run */
 export function checkPlan(plan: ClassPlan, date: string): RunProblem[] {
   const at = (path: string) => `/plan/${path}`;

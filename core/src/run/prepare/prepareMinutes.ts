@@ -1,6 +1,8 @@
 import type { ToPack } from '../packs/toPack.ts';
 import type { RunPortions } from '../portions/planGroups.ts';
 import { shortOfPlan } from '../portions/planPortions.ts';
+import type { StepElsewhere } from '../document/classPlan.ts';
+import { preparedSteps } from './preparedSteps.ts';
 import { workMinutes } from '../../pattern/index.ts';
 
 /** Minutes that work beforehand takes. Ours, to be overruled by what you know. */
@@ -19,6 +21,8 @@ export interface PrepareMinutes {
   readonly blending: number;
   /** Of half-made pieces, as far as their steps are known. */
   readonly samples: number;
+  /** Of steps that are done for every pack before the day, as far as they are timed. */
+  readonly pieces: number;
   readonly total: number;
 }
 
@@ -27,6 +31,7 @@ export function prepareMinutes(
   { groups, estimates }: Pick<ToPack, 'groups' | 'estimates'>,
   plan: Pick<RunPortions, 'groups' | 'fibres'>,
   blendIds: ReadonlySet<string>,
+  elsewhere: readonly StepElsewhere[] = [],
 ): PrepareMinutes {
   const sum = (amounts: readonly number[]) => amounts.reduce((total, amount) => total + amount, 0);
   const weighed = sum(plan.groups.map((group) => group.packs * group.plan.fibres.length));
@@ -55,6 +60,7 @@ export function prepareMinutes(
     cutting: cuts * MINUTES_A_CUT,
     blending: blended * MINUTES_A_BLEND,
     samples,
+    pieces: sum(preparedSteps(groups, elsewhere).map(({ minutes }) => minutes ?? 0)),
   };
   return { ...minutes, total: sum(Object.values(minutes)) };
 }

@@ -21,9 +21,7 @@ export function timed(db: Database): void {
   for (const id of ids) {
     const row = select.get(id);
     if (!row) continue;
-    const document = brought(row.document, row.document_seal, (kept) =>
-      runOfToday(kept),
-    );
+    const document = brought(row.document, row.document_seal, (kept) => runOfToday(kept));
     if (document !== null) writeDocument.run(document, sealOf(document), id);
     const frozen = row.frozen === null ? null : brought(row.frozen, row.frozen_seal, withInputOfToday);
     if (frozen !== null) writeFrozen.run(frozen, sealOf(frozen), id);

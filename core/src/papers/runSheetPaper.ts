@@ -1,0 +1,215 @@
+import * as cells from './cell.ts';
+import { wholeUp } from '../base/index.ts';
+import { needleOf, type Pattern, type Step, stepOfCut, stepOfFinding } from '../pattern/index.ts';
+import { preparedSteps } from '../run/index.ts';
+import type { ClassGraph, Room, Sitting, StepTimes } from '../timetable/index.ts';
+import {
+  chanceWords,
+  clockWords,
+  counted,
+  joinWords,
+  lengthOfTime,
+  sharedWords,
+  showDay,
+  stepTitle,
+  wantedName,
+} from '../words/index.ts';
+import {
+  left,
+  type Paper,
+  type PaperRow,
+  type PaperSection,
+  type PaperSource,
+  right,
+  row,
+  section,
+  wide,
+} from './paper.ts';
+import { timesOfRun } from './timesOfRun.ts';
+
+/** What lies on the instructor’s table: when what begins, what is handed out, what to watch for, who is late by when. */
+export function runSheetPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {
+  const title = 'Run sheet';
+  const times = timesOfRun(source);
+  if (!times) {
+    const notes = [
+      'Nobody has said when this class begins and how long it is: say so on its page, under The day.',
+    ];
+    return { title, sections: [section('No times yet', { notes })] };
+  }
+  const { room, outcome } = times;
+  return {
+    title,
+    sections: [
+      bring(source, room),
+      ...room.sittings.map((sitting, at) => sittingSection(source, times, sitting, at)),
+      preparedPieces(source),
+      late(times),
+      section('Will everybody finish?', {
+        notes: [
+          `${chanceWords(outcome.all)} that all do; ${chanceWords(outcome.allButOne)} all but one; ${chanceWords(outcome.nineInTen)} nine in ten. The last is done at about ${clockWords(outcome.last.half)}.`,
+          ...unknownNotes(room),
+        ],
+      }),
+    ].filter(({ rows, notes }) => rows.length + notes.length > 0),
+  };
+}
+
+type Times = NonNullable<ReturnType<typeof timesOfRun>>;
+
+const unknownNotes = ({ graphs }: Room): string[] => {
+  const unknown = graphs.flatMap(({ tasks }) => tasks.filter(({ minutes }) => minutes === null));
+  return unknown.length === 0
+    ? []
+    : [`At best: ${counted(unknown.length, 'step')} without minutes count as nothing.`];
+};
+
+function bring({ input, toPack }: PaperSource, room: Room): PaperSection {
+  const tables = new Set(room.people.map(({ tableAt }) => tableAt)).size;
+  const rows = room.shared.map(({ key, name, count, isPerTable }) =>
+    row(
+      [
+        sharedWords(key, name),
+        cells.count(count * (isPerTable ? tables : 1)),
+        isPerTable ? 'on the tables' : 'in the room',
+      ],
+      {
+        ticks: 1,
+      },
+    ),
+  );
+  const packs = toPack.groups.reduce((sum, { sample, packs: each }) => sum + (sample ? 0 : each), 0);
+  return section('Bring', {
+    aside: `${counted(packs, 'pack')} for ${counted(input.seats, 'seat')}`,
+    columns: [wide('What'), right('How many'), left('Where')],
+    rows,
+  });
+}
+
+function sittingSection(source: PaperSource, times: Times, sitting: Sitting, at: number): PaperSection {
+  const { input } = source;
+  const { room } = times;
+  const planned = input.plan.sessions.find(({ id }) => id === sitting.id);
+  const lines = [
+    ...rowLines(room, sitting),
+    ...room.graphs.flatMap((graph, graphAt) => stepLines(times, graph, graphAt, at)),
+    {
+      minute: sitting.workTo,
+      cells: row([clockWords(sitting.workTo), 'Clear up; count needles in', '', '', '']),
+    },
+    { minute: sitting.to, cells: row([clockWords(sitting.to), 'End', '', '', '']) },
+  ];
+  return section(room.sittings.length > 1 ? `Sitting ${at + 1}` : 'The day', {
+    aside: `${showDay(planned?.date ?? input.date)}, ${clockWords(sitting.from)}–${clockWords(sitting.to)}`,
+    columns: [left('At'), wide('What'), left('Who'), left('Hand out'), left('Watch for')],
+    rows: lines.toSorted((a, b) => a.minute - b.minute).map(({ cells: line }) => line),
+  });
+}
+
+interface Line {
+  readonly minute: number;
+  readonly cells: PaperRow;
+}
+
+function rowLines(room: Room, sitting: Sitting): Line[] {
+  return room.rows
+    .filter(({ sessionId }) => sessionId === sitting.id)
+    .map(({ atMinute, minutes, kind, name, groups }) => {
+      const minute = sitting.from + atMinute;
+      const who = kind === 'demo' && groups > 1 ? `${groups} groups in turn` : 'all';
+      const what = `${kind === 'demo' && name !== '' ? `Show: ${name}` : name || KIND_WORDS[kind]}, ${lengthOfTime(minutes)}${groups > 1 ? ' each' : ''}`;
+      return { minute, cells: row([clockWords(minute), what, who, '', '']) };
+    });
+}
+
+const KIND_WORDS = { talk: 'Talk', demo: 'Show', break: 'Break' } as const;
+
+/** Each step when the middle of the class comes to it, with what leaves the bag there and what to look at. */
+function stepLines({ room, outcome }: Times, graph: ClassGraph, graphAt: number, sittingAt: number): Line[] {
+  const { build, tasks } = graph;
+  const which = room.graphs.length > 1 ? `${build.title}: ` : '';
+  return (outcome.steps[graphAt] ?? []).flatMap((times, at): Line[] => {
+    const step = build.steps.find(({ id }) => id === times.stepId);
+    const task = tasks[at];
+    if (!step || !task || sittingOfTime(room, times) !== sittingAt) return [];
+    const number = build.steps.indexOf(step) + 1;
+    const wait = task.waitMinutes > 0 ? ` (then ${lengthOfTime(task.waitMinutes)} by itself)` : '';
+    return [
+      {
+        minute: times.start.half,
+        cells: row(
+          [
+            clockWords(times.start.half),
+            `${which}${number} ${stepTitle(step, 60)}${wait}`,
+            `${clockWords(times.start.tenth)}–${clockWords(times.start.nineTenths)}`,
+            handedOut(step, build),
+            watchedFor(step),
+          ],
+          { ticks: 1 },
+        ),
+      },
+    ];
+  });
+}
+
+/** The last sitting that has begun by then. */
+const sittingOfTime = ({ sittings }: Room, { start }: StepTimes): number =>
+  Math.max(
+    0,
+    sittings.findLastIndex(({ from }) => from <= start.half),
+  );
+
+function handedOut(step: Step, build: Pattern): string {
+  const at = build.steps.indexOf(step);
+  const needle = needleOf(step, build);
+  const before = at > 0 ? build.steps.slice(0, at).map((each) => needleOf(each, build)) : [];
+  const last = before.findLast((each) => each !== null);
+  const isNew = needle !== null && (!last || wantedName(last) !== wantedName(needle));
+  const cuts = build.cuts.filter((cut) => stepOfCut(build, cut) === at).map(({ name }) => name);
+  const hasFindings = build.findings.some((use) => stepOfFinding(build, use) === at);
+  return joinWords([
+    ...(isNew && needle ? [`needle ${wantedName(needle)}`] : []),
+    ...cuts.filter((name) => name !== ''),
+    ...(hasFindings ? ['findings of the bag'] : []),
+  ]);
+}
+
+const watchedFor = ({ checks, cue }: Step): string =>
+  checks[0] ? [checks[0].look, checks[0].pass].filter((words) => words !== '').join(': ') : cue;
+
+/** What is made before the day, for every pack. */
+export const preparedPieces = ({ input, toPack }: PaperSource): PaperSection =>
+  section('Prepared for every pack', {
+    columns: [wide('What'), right('Pieces'), right('Minutes'), left('Who')],
+    rows: preparedSteps(toPack.groups, input.plan.elsewhere).map(({ pattern, step, packs, minutes }) =>
+      row(
+        [
+          `${pattern.steps.indexOf(step) + 1} ${stepTitle(step, 70)}`,
+          cells.count(packs),
+          minutes === null ? '?' : cells.count(wholeUp(minutes)),
+          '',
+        ],
+        { ticks: 1, note: pattern.title },
+      ),
+    ),
+  });
+
+/** Steps by which whoever has not begun is late more often than not. */
+function late({ room, outcome }: Times): PaperSection {
+  return section('Late, more often than not, whoever has not begun', {
+    columns: [left('By'), wide('Step')],
+    rows: room.graphs.flatMap(({ build }, graphAt) =>
+      (outcome.steps[graphAt] ?? []).flatMap(({ stepId, handOverBy }) => {
+        const step = build.steps.find(({ id }) => id === stepId);
+        return handOverBy === null || !step
+          ? []
+          : [
+              row([
+                clockWords(handOverBy),
+                `${build.steps.indexOf(step) + 1} ${stepTitle(step, 70)}: hand over a prepared piece`,
+              ]),
+            ];
+      }),
+    ),
+  });
+}

@@ -1,0 +1,32 @@
+import type { Designs } from '../run/index.ts';
+import { type Outcome, outcomeOfRun, type Room, roomOf } from '../timetable/index.ts';
+import type { PaperSource } from './paper.ts';
+
+/** Always the same class for the same plan: a sheet printed twice says the same. */
+export const PAPER_SEED = 20_261_205;
+/** So many turns of hands are gone through for a sheet, and never fewer classes than these. */
+const MOST_TURNS = 1_000_000;
+const [FEWEST_CLASSES, MOST_CLASSES] = [20, 400];
+
+/** The patterns that the packs of a run are of. */
+export const designsOfPacks = ({ toPack }: Pick<PaperSource, 'toPack'>): Designs =>
+  new Map(
+    toPack.groups.flatMap(({ makes }) =>
+      makes.map(({ revisionId, pattern }) => [revisionId, pattern] as const),
+    ),
+  );
+
+/** How a class goes, for its sheets; null: nobody has said when it is, or nothing of it takes time. */
+export function timesOfRun(source: PaperSource): { readonly room: Room; readonly outcome: Outcome } | null {
+  const { input } = source;
+  const designs = designsOfPacks(source);
+  const room = input.kind === 'class' ? roomOf(designs, input) : 'no-people';
+  if (typeof room === 'string') return null;
+  const turns = room.people.reduce((sum, { graphAt }) => sum + (room.graphs[graphAt]?.tasks.length ?? 0), 0);
+  const classes = Math.max(
+    FEWEST_CLASSES,
+    Math.min(MOST_CLASSES, Math.floor(MOST_TURNS / Math.max(1, turns))),
+  );
+  const outcome = outcomeOfRun(input, { designs, classes, seed: PAPER_SEED });
+  return outcome && { room, outcome };
+}
