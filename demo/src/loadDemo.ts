@@ -1,3 +1,4 @@
+import { daysAfter } from '@lanakit/core/buying';
 import { type Pattern, withoutPart } from '@lanakit/core/pattern';
 import {
   blankRecipe,
@@ -14,6 +15,7 @@ import {
 import { type Services, todayOf } from '@lanakit/server/services';
 import { DRAWINGS } from './drawings.ts';
 import { balloon, beetle, beetleBeingChanged, octopus, pear, puffin } from './patterns.ts';
+import { SATURDAY_PLAN, weekendPlan } from './classDays.ts';
 import { loadBuying } from './loadBuying.ts';
 import { loadShelf } from './loadShelf.ts';
 import { DEMO_TECHNIQUES, ROLLED_LIMB_NEXT } from './techniques.ts';
@@ -97,6 +99,7 @@ function planRuns(services: Services, now: Date, shelf: DemoShelf, made: FigureR
     roster: SATURDAY_ROSTER,
     chooseBy: todayOf(new Date(now.getTime() + 24 * 3_600_000)),
     cost: { ...COST_DEFAULTS, hourlyWageMinor: 1800 },
+    plan: SATURDAY_PLAN,
   });
   plan({
     name: 'Puffin weekend',
@@ -106,6 +109,7 @@ function planRuns(services: Services, now: Date, shelf: DemoShelf, made: FigureR
     revisionId: puffinRevision,
     bagging: 'session',
     demonstrations: 1,
+    plan: weekendPlan(daysAfter(saturday(2), 1)),
     ...usualTerms('class'),
   });
   plan({

@@ -1,9 +1,17 @@
 import * as cells from './cell.ts';
 import { wholeUp } from '../base/index.ts';
-import { needleOf, type Pattern, type Step, stepOfCut, stepOfFinding } from '../pattern/index.ts';
-import { preparedSteps } from '../run/index.ts';
-import type { ClassGraph, Room, Sitting, StepTimes } from '../timetable/index.ts';
 import {
+  blankPattern,
+  needleOf,
+  type Pattern,
+  type Step,
+  stepOfCut,
+  stepOfFinding,
+} from '../pattern/index.ts';
+import { preparedSteps } from '../run/index.ts';
+import { breaksOf, type ClassGraph, type Room, type Sitting, type StepTimes } from '../timetable/index.ts';
+import {
+  breakWords,
   chanceWords,
   clockWords,
   counted,
@@ -25,7 +33,7 @@ import {
   section,
   wide,
 } from './paper.ts';
-import { timesOfRun } from './timesOfRun.ts';
+import { designsOfPacks, timesOfRun } from './timesOfRun.ts';
 
 /** What lies on the instructor’s table: when what begins, what is handed out, what to watch for, who is late by when. */
 export function runSheetPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {
@@ -44,7 +52,7 @@ export function runSheetPaper(source: PaperSource): Pick<Paper, 'title' | 'secti
       bring(source, room),
       ...room.sittings.map((sitting, at) => sittingSection(source, times, sitting, at)),
       preparedPieces(source),
-      late(times),
+      late(source, times),
       section('Will everybody finish?', {
         notes: [
           `${chanceWords(outcome.all)} that all do; ${chanceWords(outcome.allButOne)} all but one; ${chanceWords(outcome.nineInTen)} nine in ten. The last is done at about ${clockWords(outcome.last.half)}.`,
@@ -92,7 +100,7 @@ function sittingSection(source: PaperSource, times: Times, sitting: Sitting, at:
   const planned = input.plan.sessions.find(({ id }) => id === sitting.id);
   const lines = [
     ...rowLines(room, sitting),
-    ...room.graphs.flatMap((graph, graphAt) => stepLines(times, graph, graphAt, at)),
+    ...distinctSteps(times).flatMap((each) => stepLines(source, times, each, at)),
     {
       minute: sitting.workTo,
       cells: row([clockWords(sitting.workTo), 'Clear up; count needles in', '', '', '']),
@@ -101,7 +109,10 @@ function sittingSection(source: PaperSource, times: Times, sitting: Sitting, at:
   ];
   return section(room.sittings.length > 1 ? `Sitting ${at + 1}` : 'The day', {
     aside: `${showDay(planned?.date ?? input.date)}, ${clockWords(sitting.from)}–${clockWords(sitting.to)}`,
-    columns: [left('At'), wide('What'), left('Who'), left('Hand out'), left('Watch for')],
+    notes: breaksOf(room, times.outcome, 0)
+      .filter(({ sittingAt }) => sittingAt === at)
+      .flatMap((each) => breakWords(each, room.graphs[0]?.build ?? blankPattern(''))),
+    columns: [left('At'), wide('What'), left('Eight in ten begin'), left('Hand out'), left('Watch for')],
     rows: lines.toSorted((a, b) => a.minute - b.minute).map(({ cells: line }) => line),
   });
 }
@@ -124,33 +135,59 @@ function rowLines(room: Room, sitting: Sitting): Line[] {
 
 const KIND_WORDS = { talk: 'Talk', demo: 'Show', break: 'Break' } as const;
 
-/** Each step when the middle of the class comes to it, with what leaves the bag there and what to look at. */
-function stepLines({ room, outcome }: Times, graph: ClassGraph, graphAt: number, sittingAt: number): Line[] {
-  const { build, tasks } = graph;
-  const which = room.graphs.length > 1 ? `${build.title}: ` : '';
-  return (outcome.steps[graphAt] ?? []).flatMap((times, at): Line[] => {
-    const step = build.steps.find(({ id }) => id === times.stepId);
-    const task = tasks[at];
-    if (!step || !task || sittingOfTime(room, times) !== sittingAt) return [];
-    const number = build.steps.indexOf(step) + 1;
-    const wait = task.waitMinutes > 0 ? ` (then ${lengthOfTime(task.waitMinutes)} by itself)` : '';
-    return [
-      {
-        minute: times.start.half,
-        cells: row(
-          [
-            clockWords(times.start.half),
-            `${which}${number} ${stepTitle(step, 60)}${wait}`,
-            `${clockWords(times.start.tenth)}–${clockWords(times.start.nineTenths)}`,
-            handedOut(step, build),
-            watchedFor(step),
-          ],
-          { ticks: 1 },
-        ),
-      },
-    ];
-  });
+interface ShownStep {
+  readonly graph: ClassGraph;
+  readonly times: StepTimes;
 }
+
+/** Of builds of one design that differ in a choice each step once, as those have it who are most. */
+function distinctSteps({ room, outcome }: Times): ShownStep[] {
+  const makers = (at: number) => room.people.filter(({ graphAt }) => graphAt === at).length;
+  const order = room.graphs.map((_graph, at) => at).toSorted((a, b) => makers(b) - makers(a));
+  const seen = new Set<string>();
+  return order.flatMap((at) =>
+    (outcome.steps[at] ?? []).flatMap((times): ShownStep[] => {
+      const graph = room.graphs[at];
+      const key = `${graph?.revisionId ?? ''} ${times.stepId}`;
+      if (!graph || seen.has(key)) return [];
+      seen.add(key);
+      return [{ graph, times }];
+    }),
+  );
+}
+
+/** A step when the middle of the class comes to it, with what leaves the bag there and what to look at. */
+function stepLines(
+  source: PaperSource,
+  { room }: Times,
+  { graph: { build, revisionId, tasks }, times }: ShownStep,
+  sittingAt: number,
+): Line[] {
+  const designs = designsOfPacks(source);
+  const step = build.steps.find(({ id }) => id === times.stepId);
+  const task = tasks.find(({ stepId }) => stepId === times.stepId);
+  if (!step || !task || sittingOfTime(room, times) !== sittingAt) return [];
+  const which = designs.size > 1 ? `${build.title}: ` : '';
+  const wait = task.waitMinutes > 0 ? ` (then ${lengthOfTime(task.waitMinutes)} by itself)` : '';
+  return [
+    {
+      minute: times.start.half,
+      cells: row(
+        [
+          clockWords(times.start.half),
+          `${which}${numberOf(step, designs.get(revisionId) ?? build)} ${stepTitle(step, 60)}${wait}`,
+          `${clockWords(times.start.tenth)}–${clockWords(times.start.nineTenths)}`,
+          handedOut(step, build),
+          watchedFor(step),
+        ],
+        { ticks: 1 },
+      ),
+    },
+  ];
+}
+
+/** As it is numbered where nothing is left out. */
+const numberOf = ({ id }: Step, { steps }: Pattern): number => steps.findIndex((step) => step.id === id) + 1;
 
 /** The last sitting that has begun by then. */
 const sittingOfTime = ({ sittings }: Room, { start }: StepTimes): number =>
@@ -195,21 +232,19 @@ export const preparedPieces = ({ input, toPack }: PaperSource): PaperSection =>
   });
 
 /** Steps by which whoever has not begun is late more often than not. */
-function late({ room, outcome }: Times): PaperSection {
-  return section('Late, more often than not, whoever has not begun', {
+const late = (source: PaperSource, times: Times): PaperSection =>
+  section('Late, more often than not, whoever has not begun', {
     columns: [left('By'), wide('Step')],
-    rows: room.graphs.flatMap(({ build }, graphAt) =>
-      (outcome.steps[graphAt] ?? []).flatMap(({ stepId, handOverBy }) => {
-        const step = build.steps.find(({ id }) => id === stepId);
-        return handOverBy === null || !step
-          ? []
-          : [
-              row([
-                clockWords(handOverBy),
-                `${build.steps.indexOf(step) + 1} ${stepTitle(step, 70)}: hand over a prepared piece`,
-              ]),
-            ];
-      }),
-    ),
+    rows: distinctSteps(times).flatMap(({ graph: { build, revisionId }, times: { stepId, handOverBy } }) => {
+      const step = build.steps.find(({ id }) => id === stepId);
+      const pattern = designsOfPacks(source).get(revisionId) ?? build;
+      return handOverBy === null || !step
+        ? []
+        : [
+            row([
+              clockWords(handOverBy),
+              `${numberOf(step, pattern)} ${stepTitle(step, 70)}: hand over a prepared piece`,
+            ]),
+          ];
+    }),
   });
-}

@@ -1,4 +1,5 @@
 import type { PlanRow } from '../run/index.ts';
+import { breaksOf, type SittingBreak } from './breaks.ts';
 import type { Outcome, Tenths } from './outcome.ts';
 import { readyRoom } from './readyRoom.ts';
 import { type Room, rowStretch, type Sitting } from './room.ts';
@@ -24,7 +25,7 @@ const TENTH_OF: Readonly<Record<DayPace, keyof Tenths>> = {
 };
 
 /** Something that runs by itself, for the middle of the class. */
-export interface DayWait {
+interface DayWait {
   readonly stepId: string;
   readonly from: number;
   readonly to: number;
@@ -42,6 +43,8 @@ export interface DayView {
   })[];
   readonly bands: Readonly<Record<DayPace, readonly DayBand[]>>;
   readonly waits: readonly DayWait[];
+  /** How it is left; null: it is the last. */
+  readonly ends: SittingBreak | null;
   readonly things: readonly {
     readonly key: string;
     readonly name: string;
@@ -61,6 +64,7 @@ export function dayViews(
   lateMinutes: number,
 ): DayView[] {
   // One class of many: what a line looks like is seen in one, not in an average.
+  const breaks = breaksOf(room, outcome, graphAt);
   const once = goThrough(readyRoom(room, lateMinutes), { seed, classAt: 0 });
   return room.sittings.map((sitting, at) => {
     const isLast = at === room.sittings.length - 1;
@@ -84,6 +88,7 @@ export function dayViews(
         })),
       bands,
       waits: waitsOf(room, outcome, graphAt).filter(({ from }) => isIn(from)),
+      ends: breaks[at] ?? null,
       things: room.shared.map(({ key, name }, thingAt) => ({
         key,
         name,

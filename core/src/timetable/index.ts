@@ -1,3 +1,4 @@
+export { breaksOf, type SittingBreak } from './breaks.ts';
 export { chainsOf, type Chains, type ChainTask } from './chains.ts';
 export { dayViews, PACES, type DayBand, type DayPace, type DayView } from './dayView.ts';
 export { stepFibre } from './stepFibre.ts';

@@ -62,7 +62,7 @@ export interface Outcome {
 }
 
 /** How many are done at a time: of all people, and of the classes everybody. */
-export interface DoneBy {
+interface DoneBy {
   readonly minute: number;
   readonly people: number;
   readonly all: number;
@@ -261,11 +261,18 @@ export function handOverBy(starts: readonly number[], isLate: readonly boolean[]
   const order = starts.map((_start, at) => at).toSorted((a, b) => (starts[a] ?? 0) - (starts[b] ?? 0));
   // With all of them called late, whoever is in time is a mistake.
   let mistakes = isLate.length - late;
-  let [fewest, by] = [Math.min(mistakes, late), null as number | null];
+  const without = Math.min(mistakes, late);
+  let [fewest, by] = [without, null as number | null];
   order.forEach((at, place) => {
     mistakes += isLate[at] ? 1 : -1;
     const next = order[place + 1];
-    if (mistakes < fewest && next !== undefined && (starts[next] ?? 0) > (starts[at] ?? 0)) {
+    // Of two times as good the later: fewer are helped who need none.
+    if (
+      mistakes < without &&
+      mistakes <= fewest &&
+      next !== undefined &&
+      (starts[next] ?? 0) > (starts[at] ?? 0)
+    ) {
       fewest = mistakes;
       by = starts[at] ?? null;
     }

@@ -51,6 +51,7 @@ export {
 export { statedWords } from './statedWords.ts';
 export { csvRefusalWords } from './csvRefusalWords.ts';
 export {
+  breakWords,
   chanceWords,
   clockWords,
   lengthOfTime,

@@ -1,7 +1,7 @@
 import { showNumber } from '../base/index.ts';
 import type { Pattern, Step } from '../pattern/index.ts';
 import { type Designs, MINUTES_A_DAY, type RunInput } from '../run/index.ts';
-import { INSTRUCTOR_KEY, type Lever } from '../timetable/index.ts';
+import { INSTRUCTOR_KEY, type Lever, type SittingBreak } from '../timetable/index.ts';
 import { capital, counted, showDay } from './amounts.ts';
 import { joinWords } from './cutWords.ts';
 import { TOOL_WORDS } from './writingWords.ts';
@@ -103,6 +103,29 @@ export function leverWords(lever: Lever, run: RunInput, designs: Designs): strin
     case 'another-sitting':
       return `Another sitting, ${showDay(lever.date)}`;
   }
+}
+
+/** How a sitting is left: where it can be, what lies in the hand, what dries, what would come loose. */
+export function breakWords(each: SittingBreak, build: Pattern): string[] {
+  const titleOf = (stepId: string) => {
+    const at = build.steps.findIndex(({ id }) => id === stepId);
+    const step = build.steps[at];
+    return step ? `${at + 1} ${stepTitle(step, 40)}` : '';
+  };
+  const names = each.loose.map(
+    ({ partId, state }) =>
+      `${build.parts.find(({ id }) => id === partId)?.name || 'a part'} is only ${state}`,
+  );
+  return [
+    each.afterStepId === null
+      ? 'Nothing that nine in ten have done by then can be left lying.'
+      : `Best left after ${titleOf(each.afterStepId)}: nine in ten are so far.`,
+    ...(each.inHandStepId === null ? [] : [`Most have ${titleOf(each.inHandStepId)} in hand.`]),
+    ...(each.dryingStepIds.length === 0
+      ? []
+      : [`In between it dries: ${joinWords(each.dryingStepIds.map(titleOf))}.`]),
+    ...(names.length === 0 ? [] : [`Do not stop there: ${joinWords(names)}. Felt on, or pin it.`]),
+  ];
 }
 
 /** What a lever asks of its maker, or of others. */

@@ -47,6 +47,13 @@ export const paperRoutes = (papers: PaperService): Route[] => [
   }),
   route({
     method: 'get',
+    path: '/runs/:id/calendar',
+    summary: 'Sittings of a class as iCalendar, with the days to order and to begin by',
+    answers: [200],
+    handle: ({ params: { id } }) => filed(papers.calendar(id)),
+  }),
+  route({
+    method: 'get',
     path: '/runs/:id/json',
     summary: 'The whole of a run, with its portions',
     answers: [200],

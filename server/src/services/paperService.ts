@@ -1,6 +1,8 @@
 import { makePaper, type PaperName, paperSource, type PaperSource, paperTable } from '@lanakit/core/papers';
 import { checkLabelSheet, isOffShelf, type LabelSheet, revisionsOfRun, type Run } from '@lanakit/core/run';
 import { todayOf, type WorkDeps } from './deps.ts';
+import { classCalendarOf } from './classCalendar.ts';
+import { buyingDaysAhead } from './wantsAhead.ts';
 import { answering, assertSound, foundOr } from './refusal.ts';
 import { inForceOf } from './runInForce.ts';
 import { designsOf, shelfOf } from './runSources.ts';
@@ -49,6 +51,14 @@ export function paperService({ store, now, work }: WorkDeps) {
       const source = sourceOf(found(runId));
       const bytes = Buffer.from(paperTable(makePaper(name, source)), 'utf8');
       return { bytes, mime: 'text/csv; charset=utf-8', name: `${fileName(source)}-${name}.csv` };
+    },
+    /** Sittings of a class, and the days before it. */
+    calendar(runId: string) {
+      const run = found(runId);
+      const ahead = buyingDaysAhead(store, todayOf(now())).find((days) => days.run.id === runId);
+      const days = ahead ? { orderBy: ahead.isShort ? ahead.day : null, prepareBy: ahead.prepareBy } : null;
+      const bytes = classCalendarOf(run, days, now());
+      return { bytes, mime: 'text/calendar; charset=utf-8', name: `${fileName({ input: run })}.ics` };
     },
     json(runId: string) {
       const run = found(runId);

@@ -8,6 +8,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams } from 'react-router';
 import { ApiProblem } from '../../api/client.ts';
 import { useRevisionsById, useRun } from '../../api/queries.ts';
+import { apiPath } from '../../api/studio.ts';
 import { SaveMark } from '../../draft/SaveMark.tsx';
 import { Loading } from '../../shell/Loading.tsx';
 import { NotFound } from '../../shell/NotFound.tsx';
@@ -64,6 +65,9 @@ function OpenDay({ run }: { run: OpenedRun }) {
           <span className="quiet small">{counted(draft.input.seats, 'seat')}</span>
         </div>
         <div className={styles.actions}>
+          <Button href={apiPath(`/runs/${run.id}/calendar`)} download>
+            Calendar
+          </Button>
           <SheetLink runId={run.id} draft={draft} sheet="papers/homework">
             Homework sheet
           </SheetLink>

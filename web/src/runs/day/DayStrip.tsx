@@ -2,7 +2,7 @@ import type { FibreLookup } from '@lanakit/core/engine';
 import type { Pattern } from '@lanakit/core/pattern';
 import type { ClassPlan } from '@lanakit/core/run';
 import { type DayBand, type DayPace, type DayView, stepFibre } from '@lanakit/core/timetable';
-import { clockWords, lengthOfTime, sharedWords, stepTitle } from '@lanakit/core/words';
+import { breakWords, clockWords, lengthOfTime, sharedWords, stepTitle } from '@lanakit/core/words';
 import type { ReactNode } from 'react';
 import { useWool } from '../../api/queries.ts';
 import { showDay } from '../../words/show.ts';
@@ -117,6 +117,7 @@ export function DayStrip({ view, number, isLast, build, plan, onDrag, onDrop }: 
           aria-hidden="true"
         />
       </div>
+      {view.ends && <p className={`small ${styles.left}`}>{breakWords(view.ends, build).join(' ')}</p>}
       <p className="visually-hidden">
         {`${clockWords(sitting.from)} to ${clockWords(sitting.to)}.`}
         {isLast &&

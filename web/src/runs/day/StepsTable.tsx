@@ -36,7 +36,11 @@ export function StepsTable({ room, told, input, designs, onPlan }: StepsTablePro
         <GraphTable
           key={`${revisionId} ${graphAt}`}
           {...{ room, told, input, designs, onPlan, graphAt }}
-          title={room.graphs.length > 1 ? build.title : null}
+          title={
+            room.graphs.length > 1
+              ? `${build.title}, ${counted(room.people.filter((person) => person.graphAt === graphAt).length, 'seat')}`
+              : null
+          }
         />
       ))}
       <Seats room={room} told={told} input={input} />

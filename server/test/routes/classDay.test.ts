@@ -1,0 +1,97 @@
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import type { OpenedRun } from '@lanakit/core/api';
+import { BLANK_PLAN, blankSeat, type ClassPlan, type Run } from '@lanakit/core/run';
+import request from 'supertest';
+import {
+  addFibre,
+  addPattern,
+  ballPattern,
+  openStudio,
+  publish,
+  runInput,
+  type Studio,
+} from '../support/studio.ts';
+
+let studio: Studio;
+let revisionId: string;
+let fibreId: string;
+beforeEach(async () => {
+  studio = openStudio();
+  fibreId = (await addFibre(studio, {}, 250)).id;
+  revisionId = await publish(studio, await addPattern(studio, ballPattern(fibreId)));
+});
+afterEach(() => studio.close());
+
+const day = (more: Partial<ClassPlan> = {}): ClassPlan => ({
+  ...BLANK_PLAN,
+  sessions: [
+    { id: 'one', date: null, startsAt: '14:00', minutes: 120 },
+    { id: 'two', date: '2026-12-12', startsAt: '10:15', minutes: 90 },
+  ],
+  rows: [{ id: 'w', kind: 'talk', name: 'Welcome', sessionId: 'one', atMinute: 5, minutes: 10, stepIds: [], groups: 1 }],
+  ...more,
+}); // prettier-ignore
+const plan = async (more: Parameters<typeof runInput>[1]): Promise<Run> =>
+  (await request(studio.app).post('/api/runs').send(runInput(revisionId, more)).expect(201)).body as Run;
+
+describe('the day of a class', () => {
+  test('is kept as it was said', async () => {
+    const run = await plan({ plan: day() });
+    const { body } = await request(studio.app).get(`/api/runs/${run.id}`).expect(200);
+    expect((body as OpenedRun).plan).toEqual(day());
+  });
+  test.each([
+    ['no minutes', { sessions: [{ id: 'one', date: null, startsAt: '14:00', minutes: 0 }], rows: [] }, '/plan/sessions/0/minutes'],
+    ['no clock', { sessions: [{ id: 'one', date: null, startsAt: 'noon', minutes: 60 }], rows: [] }, '/plan/sessions/0/startsAt'],
+    ['a talk nowhere', { sessions: [] }, '/plan/rows/0/sessionId'],
+  ])('refused: %s, beside its cause', async (_what, more, pointer) => {
+    const answer = await request(studio.app).post('/api/runs').send(runInput(revisionId, { plan: day(more) })).expect(422);
+    expect((answer.body as { errors: { pointer: string }[] }).errors.map((error) => error.pointer)).toContain(pointer);
+  }); // prettier-ignore
+  test('as a calendar: each sitting on the room’s clock, and the day its work begins', async () => {
+    const run = await plan({ name: 'Owls', date: '2026-12-05', plan: day() });
+    const { text } = await request(studio.app).get(`/api/runs/${run.id}/calendar`).expect(200);
+    expect(text).toContain('DTSTART:20261205T140000\r\n');
+    expect(text).toContain('DTSTART:20261212T101500\r\n');
+    expect(text).toContain('DURATION:PT120M');
+    expect(text).toContain('SUMMARY:Owls\\, 1');
+    expect(text).toMatch(/14:05 Welcome/);
+    expect(text).toContain('SUMMARY:Begin Owls');
+    expect(text.match(/BEGIN:VEVENT/g)?.length).toBeGreaterThanOrEqual(3);
+  });
+  test('of a class at home the day to post by is in it', async () => {
+    const run = await plan({ name: 'Owls', date: '2026-12-05', plan: day({ isRemote: true, postDays: 6 }) });
+    const { text } = await request(studio.app).get(`/api/runs/${run.id}/calendar`).expect(200);
+    expect(text).toMatch(
+      /SUMMARY:Post the packs of Owls[\s\S]*DTSTART;VALUE=DATE:20261129|DTSTART;VALUE=DATE:20261129[\s\S]*Post the packs/,
+    );
+  });
+  test.each(['run-sheet', 'homework'])('%s is set as PDF and told as a table', async (name) => {
+    const run = await plan({ plan: day() });
+    const pdf = await request(studio.app)
+      .get(`/api/runs/${run.id}/papers/${name}/pdf`)
+      .buffer(true)
+      .expect(200);
+    expect(pdf.headers['content-type']).toContain('application/pdf');
+    await request(studio.app).get(`/api/runs/${run.id}/papers/${name}/csv`).expect(200);
+  });
+});
+
+describe('a seat that makes something of its own', () => {
+  test('is packed from that, and the run is pinned to it', async () => {
+    const other = await publish(
+      studio,
+      await addPattern(studio, { ...ballPattern(fibreId), title: 'Little ball' }),
+    );
+    const roster = [{ ...blankSeat(2), revisionId: other }];
+    const run = await plan({ seats: 3, sparePacks: 0, roster });
+    const { body } = await request(studio.app).get(`/api/runs/${run.id}`).expect(200);
+    expect((body as OpenedRun).designs.map(({ title }) => title)).toEqual(['Ball', 'Little ball']);
+    const csv = await request(studio.app).get(`/api/runs/${run.id}/papers/room/csv`).expect(200);
+    expect(csv.text).toContain('Little ball: as written');
+  });
+  test('of a revision there is not it is refused', async () => {
+    const roster = [{ ...blankSeat(2), revisionId: 'gone' }];
+    await request(studio.app).post('/api/runs').send(runInput(revisionId, { roster })).expect(422);
+  });
+});
