@@ -10,6 +10,7 @@ import {
   type Pack,
   type PackGroup,
   personalNeeds,
+  preparedSteps,
   swappedSteps,
 } from '../run/index.ts';
 import { needleName } from '../shelf/index.ts';
@@ -17,6 +18,7 @@ import {
   bagWords,
   counted,
   FIBRE_FLAG_WORDS,
+  joinWords,
   keepBackWords,
   mergedWords,
   needName,
@@ -24,6 +26,7 @@ import {
   packWords,
   pieceNames,
   piecesLine,
+  stepTitle,
   wantedName,
 } from '../words/index.ts';
 import { type LotNotes, lotNotesOf } from './lotNotes.ts';
@@ -104,11 +107,28 @@ function packSection(pack: Pack, group: PackGroup, source: PaperSource, lotNotes
           `Not to be touched: ${fibreName(source, fibreId)} (${flags.map((flag) => FIBRE_FLAG_WORDS[flag]).join(', ')}).`,
       ),
       ...otherStepLines([...changedSteps(group), ...leftSteps]),
+      ...preparedLines(group, source),
       ...creditsOfGroup(group),
     ].filter((line) => line !== ''),
     columns: [left('Bag'), wide('What'), right('How much')],
     rows: contentRows(group, source, (bag, fibreId) => lotNotes([pack.id], bag, fibreId)),
   });
+}
+
+/** The wool of a step that was done beforehand lies in the pack as the piece it has become. */
+function preparedLines(group: PackGroup, { input }: PaperSource): string[] {
+  const steps = preparedSteps([group], input.plan.elsewhere);
+  const isHome = input.plan.elsewhere.some(({ where }) => where === 'home');
+  return [
+    ...(steps.length === 0
+      ? []
+      : [
+          `Made up beforehand, its wool with it: ${joinWords(
+            steps.map(({ pattern, step }) => `${pattern.steps.indexOf(step) + 1} ${stepTitle(step)}`),
+          )}.`,
+        ]),
+    ...(isHome ? ['With it the homework sheet: what is left is finished at home.'] : []),
+  ];
 }
 
 export const changedSteps = ({ makes }: PackGroup): OtherStep[] =>

@@ -56,6 +56,11 @@ export function runSheetPaper(source: PaperSource): Pick<Paper, 'title' | 'secti
       section('Will everybody finish?', {
         notes: [
           `${chanceWords(outcome.all)} that all do; ${chanceWords(outcome.allButOne)} all but one; ${chanceWords(outcome.nineInTen)} nine in ten. The last is done at about ${clockWords(outcome.last.half)}.`,
+          ...(outcome.mostLate > 0
+            ? [
+                `In nine classes of ten no more than ${outcome.mostLate} are late: have as many pieces prepared to hand over.`,
+              ]
+            : []),
           ...unknownNotes(room),
         ],
       }),

@@ -15,7 +15,6 @@ export { classNeeds } from './packs/classNeeds.ts';
 export { BOX_FORMS, BoxDesign, BoxRecipe, blankRecipe, type BoxForm } from './document/boxRecipe.ts';
 export {
   BLANK_PLAN,
-  checkPlan,
   ClassPlan,
   ELSEWHERE,
   MINUTES_A_DAY,
@@ -26,7 +25,6 @@ export {
   sessionStarts,
   type ClassSession,
   type PlanRow,
-  type SharedThing,
   type StepElsewhere,
 } from './document/classPlan.ts';
 export { avoidedBy } from './who/avoided.ts';
@@ -71,7 +69,7 @@ export {
   prepareMinutes,
   type PrepareMinutes,
 } from './prepare/prepareMinutes.ts';
-export { preparedSteps, type PreparedStep } from './prepare/preparedSteps.ts';
+export { preparedSteps } from './prepare/preparedSteps.ts';
 export { needlesOfBox, needlesOfBoxes, needlesOffered } from './things/boxNeedles.ts';
 export { packsOf, type Pack } from './packs/packList.ts';
 export { checkRights, rightsOfRun, type RightsSubject } from './states/rightsOfRun.ts';

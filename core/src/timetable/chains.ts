@@ -1,7 +1,7 @@
 import type { Task } from './tasks.ts';
 
 /** When one task can be, however many hands there are; minutes at the author’s pace from the beginning. */
-export interface ChainTask {
+interface ChainTask {
   readonly stepId: string;
   readonly earliest: number;
   readonly earliestEnd: number;
@@ -11,7 +11,7 @@ export interface ChainTask {
 }
 
 /** The longest chain of a build through its waits: nobody is done sooner, with any help. */
-export interface Chains {
+interface Chains {
   readonly minutes: number;
   readonly tasks: readonly ChainTask[];
   /** Steps of one longest chain, in their order. */

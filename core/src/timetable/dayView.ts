@@ -1,3 +1,5 @@
+import { needleOf, type Pattern } from '../pattern/index.ts';
+import { type NeedleWanted, wantedKey } from '../shelf/index.ts';
 import type { PlanRow } from '../run/index.ts';
 import { breaksOf, type SittingBreak } from './breaks.ts';
 import type { Outcome, Tenths } from './outcome.ts';
@@ -15,7 +17,7 @@ export interface DayBand {
   readonly slowest: number;
 }
 
-export const PACES = ['quickest', 'middle', 'slowest'] as const;
+const PACES = ['quickest', 'middle', 'slowest'] as const;
 export type DayPace = (typeof PACES)[number];
 
 const TENTH_OF: Readonly<Record<DayPace, keyof Tenths>> = {
@@ -42,6 +44,8 @@ export interface DayView {
     readonly stretches: readonly { readonly from: number; readonly to: number }[];
   })[];
   readonly bands: Readonly<Record<DayPace, readonly DayBand[]>>;
+  /** The needle most have in hand, from when to when. */
+  readonly needles: readonly { readonly wanted: NeedleWanted; readonly from: number; readonly to: number }[];
   readonly waits: readonly DayWait[];
   /** How it is left; null: it is the last. */
   readonly ends: SittingBreak | null;
@@ -87,6 +91,7 @@ export function dayViews(
           ),
         })),
       bands,
+      needles: needlesOf(room.graphs[graphAt]?.build, bands.middle),
       waits: waitsOf(room, outcome, graphAt).filter(({ from }) => isIn(from)),
       ends: breaks[at] ?? null,
       things: room.shared.map(({ key, name }, thingAt) => ({
@@ -123,4 +128,18 @@ function waitsOf(room: Room, { steps }: Outcome, graphAt: number): DayWait[] {
     );
     return [{ stepId, from: end.half, to, meanwhile }];
   });
+}
+
+/** Steps in a row with the same needle are one. */
+function needlesOf(build: Pattern | undefined, bands: readonly DayBand[]): DayView['needles'] {
+  const found: { wanted: NeedleWanted; from: number; to: number }[] = [];
+  for (const { stepId, from, to } of bands) {
+    const step = build?.steps.find(({ id }) => id === stepId);
+    const wanted = build && step ? needleOf(step, build) : null;
+    const last = found.at(-1);
+    if (!wanted) continue;
+    if (last && wantedKey(last.wanted) === wantedKey(wanted)) last.to = to;
+    else found.push({ wanted, from, to });
+  }
+  return found;
 }

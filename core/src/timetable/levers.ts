@@ -35,6 +35,7 @@ export type Lever =
 const MOST_OF_WORK = 0.45;
 /** A shorter line is no reason for another tool, minutes. */
 const LEAST_WAIT = 0.5;
+const PEOPLE_A_TOOL = 3;
 const LONGER_BY = [15, 30, 60];
 const MOVED_BY = [-15, -5, 5, 15];
 /** More than these are not tried one by one. */
@@ -58,7 +59,10 @@ function toolLevers({ shared, people }: Room, { things }: Outcome): Lever[] {
   return things.flatMap(({ key, longestWait }, at): Lever[] => {
     const thing = shared[at];
     if (!thing || thing.isInstructor || longestWait <= LEAST_WAIT) return [];
-    return [{ kind: 'tool', key, count: thing.count * (thing.isPerTable ? tables : 1) + 1 }];
+    const there = thing.count * (thing.isPerTable ? tables : 1);
+    // One more, and as many as end most lines: one for every three.
+    const counts = new Set([there + 1, Math.max(there + 1, Math.ceil(people.length / PEOPLE_A_TOOL))]);
+    return [...counts].map((count): Lever => ({ kind: 'tool', key, count }));
   });
 }
 

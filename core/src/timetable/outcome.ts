@@ -21,7 +21,7 @@ export interface StepTimes {
   readonly handOverBy: number | null;
 }
 
-export interface SeatTimes {
+interface SeatTimes {
   readonly seat: number;
   readonly done: Tenths;
   /** That this seat is done in time. */
@@ -48,6 +48,8 @@ export interface Outcome {
   readonly all: number;
   readonly allButOne: number;
   readonly nineInTen: number;
+  /** In nine classes of ten no more than so many are late: as many prepared pieces as help. */
+  readonly mostLate: number;
   /** That everybody has done what belongs to a sitting by its end. */
   readonly bySitting: readonly number[];
   /** When the last is done. */
@@ -92,6 +94,8 @@ function doneBy(people: readonly number[], last: readonly number[]): DoneBy[] {
   }));
 }
 
+/** Of all classes. */
+const MOST_CLASSES = 0.9;
 const MOST_CELLS = 600;
 /** So many numbers may be spread into a call. */
 const MOST_SPREAD = 50_000;
@@ -201,11 +205,13 @@ function outcomeOf(tally: Tally, ready: ReadyRoom): Outcome {
   const atMostLate = (late: number) =>
     share(tally.doneBy.slice(0, late + 1).reduce((sum, each) => sum + (each ?? 0), 0));
   const end = room.sittings.at(-1)?.workTo ?? 0;
+  const mostLate = people.findIndex((_person, late) => atMostLate(late) >= MOST_CLASSES);
   return {
     classes,
     all: atMostLate(0),
     allButOne: atMostLate(1),
     nineInTen: atMostLate(Math.floor(people.length / 10)),
+    mostLate: mostLate < 0 ? people.length : mostLate,
     bySitting: tally.sittingsDone.map(share),
     last: tenthsOf(tally.last),
     doneBy: doneBy(tally.done.flat(), tally.last),
@@ -244,7 +250,7 @@ function outcomeOf(tally: Tally, ready: ReadyRoom): Outcome {
 }
 
 /** Between the two nearest (Hyndman and Fan 1996, type 7). @returns all 0 of none */
-export function tenthsOf(all: readonly number[]): Tenths {
+function tenthsOf(all: readonly number[]): Tenths {
   const sorted = Float64Array.from(all).sort();
   const quantile = (share: number) => {
     const place = share * Math.max(0, sorted.length - 1);

@@ -1,14 +1,14 @@
 import type { Task } from './tasks.ts';
 
 /** One task of one pair of hands. */
-export interface OneTurn {
+interface OneTurn {
   readonly at: number;
   readonly start: number;
   readonly end: number;
 }
 
 /** The order in which one person does everything soonest, at the author’s pace. */
-export interface OnePlan {
+interface OnePlan {
   readonly turns: readonly OneTurn[];
   readonly minutes: number;
   /** Hands that have nothing to do but wait. */

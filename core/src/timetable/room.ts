@@ -101,7 +101,7 @@ export function roomOf(designs: Designs, run: RunInput): Room | NoRoom {
 }
 
 /** Sittings whose day and time are read, in their order. */
-export function sittingsOf(plan: ClassPlan, date: string): Sitting[] {
+function sittingsOf(plan: ClassPlan, date: string): Sitting[] {
   const starts = sessionStarts(plan.sessions, date);
   return plan.sessions.flatMap(({ id, minutes }, at) => {
     const from = starts[at] ?? null;
@@ -158,7 +158,7 @@ const rowsBefore = ({ rows }: ClassPlan, stepId: string): string[] =>
   rows.filter(({ kind, stepIds }) => kind === 'demo' && stepIds.includes(stepId)).map(({ id }) => id);
 
 /** Without what is done beforehand or at home: whatever came after it now comes after what that came after. */
-export function inClass(
+function inClass(
   tasks: readonly Task[],
   revisionId: string,
   plan: Pick<ClassPlan, 'elsewhere'>,

@@ -23,6 +23,11 @@ export interface SharedUse {
 /** The instructor’s own hands, where they are asked for. */
 export const INSTRUCTOR_KEY = 'you';
 
+/** Who has no holder goes on with one needle: nobody stands in line for it. */
+const NEVER_WAITED_FOR: ReadonlySet<string> = new Set<ToolKey>(['holder', 'water', 'surface']);
+/** What an author lists beside that, for each table: taken up, and put down again. */
+const MINUTES_AT_OWN = 2;
+
 /**
  * How long a tool is in the hand in a step that calls for it, minutes at the author’s pace; what is not here is held for all
  * of it. Ours: a ruler is laid on and passed, a snip is a moment.
@@ -34,6 +39,7 @@ const MINUTES_AT: Readonly<Partial<Record<ToolKey, number>>> = {
   glue: 3,
   guide: 1,
   pencil: 1,
+  pins: 1,
   tape: 1,
   scale: 1,
 };
@@ -70,10 +76,11 @@ interface DerivedThing extends RoomThing {
 }
 
 /** Tools that a room or a table has, and not each person. */
-export function derivedShared(build: Pattern): DerivedThing[] {
+function derivedShared(build: Pattern): DerivedThing[] {
   return needsOf(build).listed.flatMap(({ key, what, per, count, isUsedUp, stepIds }) => {
     const isShared = per === 'room' || per === 'table';
     if (!isShared || isUsedUp || what.is === 'needle' || stepIds.length === 0) return [];
+    if (NEVER_WAITED_FOR.has(key)) return [];
     return [
       {
         key,
@@ -82,7 +89,8 @@ export function derivedShared(build: Pattern): DerivedThing[] {
         isPerTable: per === 'table',
         isInstructor: false,
         stepIds,
-        minutes: what.is === 'tool' ? (MINUTES_AT[what.tool] ?? null) : null,
+        minutes:
+          what.is === 'tool' ? (MINUTES_AT[what.tool] ?? null) : per === 'table' ? MINUTES_AT_OWN : null,
       },
     ];
   });

@@ -143,9 +143,12 @@ function work(
   const end = workedUntil(closed, from, minutesOf[task] as number);
   for (const { thingAt, minutes } of uses[task] as ReadyPerson['uses'][number]) {
     const until = minutes === null ? end : Math.min(end, workedUntil(closed, from, minutes * pace));
-    hold(going.freeAt[thingAt] as Float64Array, until);
+    const freeAt = going.freeAt[thingAt] as Float64Array;
+    // Of several things that are taken at once only those that were not there are waited for.
+    const waited = Math.max(0, Math.min(from, earliest(freeAt)) - time);
+    hold(freeAt, until);
     const { shownAt } = going.servers[thingAt] as ReadyThing;
-    going.queued[shownAt]?.push({ waited: from - time, from, to: until });
+    going.queued[shownAt]?.push({ waited, from, to: until });
   }
   (going.starts[who] as Float64Array)[task] = from;
   (going.ends[who] as Float64Array)[task] = end;

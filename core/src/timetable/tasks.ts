@@ -18,13 +18,13 @@ export interface Task {
 }
 
 /** A link that cannot be kept: it runs against the order of the steps, or to a step that is not there. */
-export interface DroppedLink {
+interface DroppedLink {
   readonly beforeId: string;
   readonly afterId: string;
   readonly why: 'against-order' | 'missing';
 }
 
-export interface TaskGraph {
+interface TaskGraph {
   readonly tasks: readonly Task[];
   readonly dropped: readonly DroppedLink[];
 }

@@ -84,7 +84,7 @@ export function leverWords(lever: Lever, run: RunInput, designs: Designs): strin
     }
     case 'tool': {
       const thing = run.plan.shared.find(({ key }) => key === lever.key);
-      return `One more of ${sharedWords(lever.key, thing?.name || lever.key)}: ${lever.count} in the room`;
+      return `${sharedWords(lever.key, thing?.name || lever.key)}: ${lever.count} in the room`;
     }
     case 'groups': {
       const row = run.plan.rows.find(({ id }) => id === lever.rowId);

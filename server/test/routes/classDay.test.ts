@@ -37,8 +37,8 @@ const plan = async (more: Parameters<typeof runInput>[1]): Promise<Run> =>
 describe('the day of a class', () => {
   test('is kept as it was said', async () => {
     const run = await plan({ plan: day() });
-    const { body } = await request(studio.app).get(`/api/runs/${run.id}`).expect(200);
-    expect((body as OpenedRun).plan).toEqual(day());
+    const answer = await request(studio.app).get(`/api/runs/${run.id}`).expect(200);
+    expect((answer.body as OpenedRun).plan).toEqual(day());
   });
   test.each([
     ['no minutes', { sessions: [{ id: 'one', date: null, startsAt: '14:00', minutes: 0 }], rows: [] }, '/plan/sessions/0/minutes'],
@@ -85,8 +85,8 @@ describe('a seat that makes something of its own', () => {
     );
     const roster = [{ ...blankSeat(2), revisionId: other }];
     const run = await plan({ seats: 3, sparePacks: 0, roster });
-    const { body } = await request(studio.app).get(`/api/runs/${run.id}`).expect(200);
-    expect((body as OpenedRun).designs.map(({ title }) => title)).toEqual(['Ball', 'Little ball']);
+    const answer = await request(studio.app).get(`/api/runs/${run.id}`).expect(200);
+    expect((answer.body as OpenedRun).designs.map(({ title }) => title)).toEqual(['Ball', 'Little ball']);
     const csv = await request(studio.app).get(`/api/runs/${run.id}/papers/room/csv`).expect(200);
     expect(csv.text).toContain('Little ball: as written');
   });

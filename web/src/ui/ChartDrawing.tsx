@@ -71,15 +71,20 @@ const WITH_TEXT = ['legend', 'xAxis', 'yAxis'] as const;
 /** Names of tokens become the colours they stand for now. */
 function withTokens(option: ChartOption, token: (name: string) => string): ChartOption {
   const ink = token('ink');
-  const series = [option.series ?? []]
-    .flat()
-    .map((line) => ({ ...line, color: token(typeof line.color === 'string' ? line.color : 'ink') }));
+  const series = [option.series ?? []].flat().map((line) => ({
+    ...line,
+    color: token(typeof line.color === 'string' ? line.color : 'ink'),
+    ...(line.markLine && {
+      markLine: { ...line.markLine, label: { ...line.markLine.label, color: ink, textBorderWidth: 0 } },
+    }),
+  }));
   const inInk = Object.fromEntries(
     WITH_TEXT.flatMap((key) => {
-      const part = option[key] as object | undefined;
+      const part = option[key] as { axisLabel?: object } | undefined;
       if (!part) return [];
-      const text = key === 'legend' ? { textStyle: { color: ink } } : { axisLabel: { color: ink } };
-      return [[key, { ...text, ...part }]];
+      const text =
+        key === 'legend' ? { textStyle: { color: ink } } : { axisLabel: { color: ink, ...part.axisLabel } };
+      return [[key, { ...part, ...text }]];
     }),
   );
   return { ...option, ...inInk, series };

@@ -40,7 +40,7 @@ export const PlanRow = Type.Object(
 export type PlanRow = Static<typeof PlanRow>;
 
 /** Something several use and not all at once, otherwise than the steps tell. */
-export const SharedThing = Type.Object(
+const SharedThing = Type.Object(
   {
     /** The need it stands for (`pliers`), `you` for the instructor’s hands, or an id of its own. */
     key: Words(60),
@@ -53,7 +53,7 @@ export const SharedThing = Type.Object(
   },
   strict,
 );
-export type SharedThing = Static<typeof SharedThing>;
+type SharedThing = Static<typeof SharedThing>;
 
 export const ELSEWHERE = ['before', 'home'] as const;
 

@@ -3,7 +3,7 @@ import type { StepElsewhere } from '../document/classPlan.ts';
 import type { PackGroup } from '../packs/packGroups.ts';
 
 /** A step that is done before the day, for every pack that has it. */
-export interface PreparedStep {
+interface PreparedStep {
   readonly revisionId: string;
   readonly pattern: Pattern;
   readonly step: Step;

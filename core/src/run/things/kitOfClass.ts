@@ -9,9 +9,10 @@ import {
 } from '../../needles/index.ts';
 import type { Pattern } from '../../pattern/index.ts';
 import type { Needle } from '../../shelf/index.ts';
+import type { StepElsewhere } from '../document/classPlan.ts';
 import type { RunInput } from '../document/run.ts';
 import { seatsOf } from '../document/seat.ts';
-import { type Designs, makeKey, packGroups } from '../packs/packGroups.ts';
+import { type Designs, type Make, makeKey, packGroups } from '../packs/packGroups.ts';
 
 /** The needles of a class, and the builds that are made in it, that of most seats first. */
 export interface ClassKit {
@@ -39,9 +40,10 @@ export function kitOfClass(
     const key = makeKey(make);
     const before = makers.get(key);
     const skills = packGroup.map((seat) => seats[seat - 1]?.skill ?? run.skill);
-    const ladder = () => ladderOf(make.build, estimatePattern(make.build, wool), wool, needles);
+    const build = withoutPrepared(make, run.plan.elsewhere);
+    const ladder = () => ladderOf(build, estimatePattern(make.build, wool), wool, needles);
     makers.set(key, {
-      build: make.build,
+      build: before?.build ?? build,
       ladder: before?.ladder ?? ladder(),
       skills: [...(before?.skills ?? []), ...skills],
     });
@@ -51,4 +53,14 @@ export function kitOfClass(
     kit: needleKit([...makers.values()], { seatsPerTable, riskFraction, evidence, tools }),
     builds: [...makers.values()],
   };
+}
+
+/** With the steps that somebody does in the class or at home: what is prepared beforehand takes no needle of theirs. */
+function withoutPrepared({ build, revisionId }: Make, elsewhere: readonly StepElsewhere[]): Pattern {
+  const isPrepared = (stepId: string) =>
+    elsewhere.some(
+      (each) => each.where === 'before' && each.revisionId === revisionId && each.stepId === stepId,
+    );
+  const steps = build.steps.filter(({ id }) => !isPrepared(id));
+  return steps.length === build.steps.length ? build : { ...build, steps };
 }

@@ -2,7 +2,14 @@ import type { FibreLookup } from '@lanakit/core/engine';
 import type { Pattern } from '@lanakit/core/pattern';
 import type { ClassPlan } from '@lanakit/core/run';
 import { type DayBand, type DayPace, type DayView, stepFibre } from '@lanakit/core/timetable';
-import { breakWords, clockWords, lengthOfTime, sharedWords, stepTitle } from '@lanakit/core/words';
+import {
+  breakWords,
+  clockWords,
+  wantedName,
+  lengthOfTime,
+  sharedWords,
+  stepTitle,
+} from '@lanakit/core/words';
 import type { ReactNode } from 'react';
 import { useWool } from '../../api/queries.ts';
 import { showDay } from '../../words/show.ts';
@@ -33,9 +40,12 @@ export function DayStrip({ view, number, isLast, build, plan, onDrag, onDrop }: 
   const { wool } = useWool();
   const span = Math.max(1, to - sitting.from);
   const place = (minute: number) => `${((minute - sitting.from) / span) * 100}%`;
-  const wide = (from: number, until: number) => `${((until - from) / span) * 100}%`;
+  // What goes on into another day is drawn to the end of this one.
+  const wide = (from: number, until: number) => `${((Math.min(until, to) - from) / span) * 100}%`;
   const planned = plan.sessions.find(({ id }) => id === sitting.id);
-  const busy = things.filter(({ turns }) => turns.length > 0);
+  const used = things.filter(({ turns }) => turns.length > 0);
+  const busy = used.filter(isWaitedFor);
+  const free = used.filter((thing) => !isWaitedFor(thing));
   return (
     <div className={styles.strip}>
       <div className={styles.lane}>
@@ -89,6 +99,20 @@ export function DayStrip({ view, number, isLast, build, plan, onDrag, onDrop }: 
             ))}
           </Lane>
         ))}
+        {view.needles.length > 0 && (
+          <Lane name="Needle" words="what most hold">
+            {view.needles.map(({ wanted, from, to: until }) => (
+              <span
+                key={from}
+                className={styles.needle}
+                style={{ left: place(from), width: wide(from, until) }}
+                title={`${wantedName(wanted)}, ${clockWords(from)} to ${clockWords(until)}`}
+              >
+                {wantedName(wanted)}
+              </span>
+            ))}
+          </Lane>
+        )}
         {waits.length > 0 && (
           <Lane name="By itself" words="sets, dries">
             {waits.map(({ stepId, from, to: until, meanwhile }) => {
@@ -97,7 +121,7 @@ export function DayStrip({ view, number, isLast, build, plan, onDrag, onDrop }: 
                 <span
                   key={stepId}
                   className={styles.wait}
-                  style={{ left: place(from), width: wide(from, Math.min(until, to)) }}
+                  style={{ left: place(from), width: wide(from, until) }}
                   title={title}
                 >
                   {title}
@@ -117,6 +141,11 @@ export function DayStrip({ view, number, isLast, build, plan, onDrag, onDrop }: 
           aria-hidden="true"
         />
       </div>
+      {free.length > 0 && (
+        <p className={`quiet small ${styles.left}`}>
+          Nobody waits for: {free.map(({ key, name }) => sharedWords(key, name).toLowerCase()).join(', ')}.
+        </p>
+      )}
       {view.ends && <p className={`small ${styles.left}`}>{breakWords(view.ends, build).join(' ')}</p>}
       <p className="visually-hidden">
         {`${clockWords(sitting.from)} to ${clockWords(sitting.to)}.`}
@@ -167,6 +196,9 @@ function ThingLane({
     </Lane>
   );
 }
+
+const isWaitedFor = ({ turns }: DayView['things'][number]): boolean =>
+  turns.some(({ waited }) => waited > LEAST_WAIT);
 
 /** Of a shorter wait nobody speaks, minutes. */
 const LEAST_WAIT = 0.5;

@@ -1,5 +1,6 @@
 import type { ClassPlan, Designs } from '@lanakit/core/run';
 import type { Room } from '@lanakit/core/timetable';
+import { counted } from '@lanakit/core/words';
 import { Select } from 'antd';
 import { useState } from 'react';
 import { StillLoading } from '../../shell/Loading.tsx';
@@ -33,7 +34,7 @@ export function DayStrips({ room, designs, plan, told, onDrag, onDrop }: DayStri
           popupMatchSelectWidth={false}
           options={room.graphs.map(({ build: each, revisionId }, at) => ({
             value: at,
-            label: `${each.title || designs.get(revisionId)?.title}, ${room.people.filter((person) => person.graphAt === at).length} seats`,
+            label: `${each.title || designs.get(revisionId)?.title}, ${counted(room.people.filter((person) => person.graphAt === at).length, 'seat')}`,
           }))}
           onChange={setGraphAt}
         />

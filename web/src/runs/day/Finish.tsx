@@ -61,7 +61,10 @@ export function Finish({ room, told, plan, onStop, onWant }: FinishProps) {
                   <br />
                   <span className="quiet">
                     {outcome.bySitting
-                      .map((chance, at) => `sitting ${at + 1} as written ${chanceWords(chance)}`)
+                      .map(
+                        (chance, at) =>
+                          `what is written for sitting ${at + 1} is done in it: ${chanceWords(chance)}`,
+                      )
                       .join(' · ')}
                   </span>
                 </>
@@ -71,7 +74,10 @@ export function Finish({ room, told, plan, onStop, onWant }: FinishProps) {
           <DoneChart outcome={outcome} end={end} />
           <p className="quiet small">
             The last is done at about {clockWords(outcome.last.half)}, and in nine classes of ten by{' '}
-            {clockWords(outcome.last.nineTenths)}. Hands idle {Math.round(outcome.idleMinutes)} min each.
+            {clockWords(outcome.last.nineTenths)}.
+            {outcome.mostLate > 0 &&
+              ` In nine classes of ten no more than ${outcome.mostLate} are late: have as many pieces prepared.`}{' '}
+            Hands idle {Math.round(outcome.idleMinutes)} min each.
             {` From ${outcome.classes} classes gone through.`}
             {isGoing && (
               <>

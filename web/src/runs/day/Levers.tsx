@@ -36,7 +36,11 @@ export function Levers({ input, designs, told, onTake }: LeversProps) {
       <div className={styles.panelHead}>
         <h2>What would help</h2>
         <span className="quiet small" role="status">
-          {isGoing ? 'trying one after another…' : ''}
+          {isGoing
+            ? areLeversOld && levers.length > 0
+              ? 'as it was before; trying again…'
+              : 'trying one after another…'
+            : ''}
         </span>
       </div>
       {together && together.levers.length > 0 && !isEnough && (
