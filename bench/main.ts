@@ -10,6 +10,7 @@ import type { Row } from './measure.ts';
 import { benchServer, startServer } from './server.ts';
 import { benchShelf } from './shelf.ts';
 import { benchPdf, benchRuns } from './runs.ts';
+import { benchTimetable } from './timetable.ts';
 import { benchNeedles } from './needles.ts';
 import { benchWriting } from './writing.ts';
 
@@ -24,6 +25,7 @@ const ALONE: readonly (readonly [name: string, bench: () => Promise<Row[]>])[] =
   ['writing', benchWriting],
   ['needles', benchNeedles],
   ['runs', benchRuns],
+  ['timetable', benchTimetable],
   ['busy', benchBusyCore],
   ['buying', benchBuying],
 ];

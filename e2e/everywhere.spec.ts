@@ -99,6 +99,12 @@ test('at 1024 wide nothing runs off the side', async ({ page, demo }) => {
   await expectInside(page);
   await page.goto(`${demo.url}/runs?plan`);
   await page.getByRole('link', { name: /Puffin weekend/ }).click();
+  await page.getByRole('button', { name: 'The day' }).click();
+  await expect(
+    page.getByRole('region', { name: 'Seat by seat' }).or(page.getByText('Seat by seat')),
+  ).toBeVisible();
+  await expectInside(page);
+  await page.goBack();
   await page.getByRole('button', { name: 'Papers' }).click();
   await page.getByRole('menuitem', { name: 'Labels' }).click();
   await expect(page.getByText(/^The first of/)).toBeVisible();

@@ -55,6 +55,8 @@ export interface PaperSection {
   readonly notes: readonly string[];
   readonly columns: readonly PaperColumn[];
   readonly rows: readonly PaperRow[];
+  /** To be read from where one stands. */
+  readonly isLarge: boolean;
 }
 
 /** One label of a bag. */
@@ -124,6 +126,7 @@ export const section = (title: string, more: Partial<Omit<PaperSection, 'title'>
   notes: [],
   columns: [],
   rows: [],
+  isLarge: false,
   ...more,
 });
 

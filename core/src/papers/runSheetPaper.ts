@@ -49,8 +49,8 @@ export function runSheetPaper(source: PaperSource): Pick<Paper, 'title' | 'secti
   return {
     title,
     sections: [
-      bring(source, room),
       ...room.sittings.map((sitting, at) => sittingSection(source, times, sitting, at)),
+      bring(source, room),
       preparedPieces(source),
       late(source, times),
       section('Will everybody finish?', {
@@ -119,8 +119,12 @@ function sittingSection(source: PaperSource, times: Times, sitting: Sitting, at:
       .flatMap((each) => breakWords(each, room.graphs[0]?.build ?? blankPattern(''))),
     columns: [left('At'), wide('What'), left('Eight in ten begin'), left('Hand out'), left('Watch for')],
     rows: lines.toSorted((a, b) => a.minute - b.minute).map(({ cells: line }) => line),
+    // As many as a page takes in large type.
+    isLarge: lines.length <= MOST_LARGE,
   });
 }
+
+const MOST_LARGE = 22;
 
 interface Line {
   readonly minute: number;

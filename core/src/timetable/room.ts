@@ -158,11 +158,7 @@ const rowsBefore = ({ rows }: ClassPlan, stepId: string): string[] =>
   rows.filter(({ kind, stepIds }) => kind === 'demo' && stepIds.includes(stepId)).map(({ id }) => id);
 
 /** Without what is done beforehand or at home: whatever came after it now comes after what that came after. */
-function inClass(
-  tasks: readonly Task[],
-  revisionId: string,
-  plan: Pick<ClassPlan, 'elsewhere'>,
-): Task[] {
+function inClass(tasks: readonly Task[], revisionId: string, plan: Pick<ClassPlan, 'elsewhere'>): Task[] {
   const isElsewhere = (task: Task) =>
     plan.elsewhere.some((each) => each.revisionId === revisionId && each.stepId === task.stepId);
   const goneAts = new Set(tasks.flatMap((task, at) => (isElsewhere(task) ? [at] : [])));

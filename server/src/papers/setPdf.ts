@@ -82,10 +82,12 @@ function sectionContent(paperSection: PaperSection): Content {
   const notes = paperSection.notes.map((line): Content => ({ text: line, color: QUIET, fontSize: 9 }));
   const head: Content = { stack: [heading, ...notes], headlineLevel: 1 };
   if (paperSection.rows.length === 0) return { stack: [heading, ...notes], unbreakable: true };
-  const isShort = paperSection.rows.length <= SHORT_ROWS;
+  const isShort = paperSection.isLarge || paperSection.rows.length <= SHORT_ROWS;
   return { stack: [head, table(paperSection)], unbreakable: isShort };
 }
 
+/** Read at arm’s length, points. */
+const LARGE_TYPE = 12.5;
 /** A table of so few rows is never broken over two pages. */
 const SHORT_ROWS = 14;
 
@@ -95,6 +97,7 @@ function table(paperSection: PaperSection): Content {
   const lead = (hasTicks ? 1 : 0) + (hasSwatches ? 1 : 0);
   return {
     margin: [0, 3, 0, 0],
+    ...(paperSection.isLarge && { fontSize: LARGE_TYPE }),
     layout: {
       hLineWidth: (at: number) => (at <= 1 ? 0.7 : 0.3),
       vLineWidth: () => 0,

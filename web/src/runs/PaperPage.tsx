@@ -154,7 +154,7 @@ function Section({ paperSection }: { paperSection: PaperSection }) {
         </p>
       ))}
       {paperSection.rows.length > 0 && (
-        <table>
+        <table className={paperSection.isLarge ? styles.large : ''}>
           <thead>
             <tr>
               <th scope="col">

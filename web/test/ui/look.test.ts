@@ -44,7 +44,7 @@ describe('one look', () => {
       .map(({ text }) => text)
       .join('\n');
     const used = new Set([...all.matchAll(/var\((--[\w-]+)[),]/g)].map(([, name]) => name));
-    // --rung is set by the row that it places, a page's size by the page, the table's height by the shell.
+    // --rung is set by the row that it places, --lane-name by the strip of a day, a page's size by the page, the table's height by the shell.
     expect([...used].filter((name) => !defined.has(name))).toEqual([
       '--page-width',
       '--page-height',
@@ -53,6 +53,7 @@ describe('one look', () => {
       '--tour-slip',
       '--unread-slip',
       '--slips',
+      '--lane-name',
       '--rung',
     ]);
     expect([...defined].filter((name) => !used.has(name))).toEqual([]);

@@ -25,6 +25,7 @@ import styles from './Day.module.css';
 import { Levers } from './Levers.tsx';
 import { PlanFields } from './PlanFields.tsx';
 import { RowsList } from './RowsList.tsx';
+import { SharedList } from './SharedList.tsx';
 import { StepsTable } from './StepsTable.tsx';
 import { useDay } from './useDay.ts';
 
@@ -157,7 +158,16 @@ function Timed({ draft, designs }: { draft: RunDraft; designs: Designs }) {
         </>
       )}
       <div className={styles.pair}>
-        <PlanFields input={input} onPlan={setPlan} problemAt={at} />
+        <div className={styles.column}>
+          <PlanFields input={input} onPlan={setPlan} problemAt={at} />
+          <SharedList
+            input={input}
+            designs={designs}
+            room={typeof room === 'string' ? null : room}
+            onPlan={setPlan}
+            problemAt={at}
+          />
+        </div>
         <RowsList input={input} designs={designs} told={told} onPlan={setPlan} problemAt={at} />
       </div>
       {room !== null && typeof room !== 'string' && (

@@ -4,10 +4,11 @@ import {
   PLAN_BOUNDS,
   PLAN_ROW_KINDS,
   type PlanRow,
+  revisionsOfRun,
   type RunInput,
 } from '@lanakit/core/run';
 import { proposeRows } from '@lanakit/core/timetable';
-import { stepTitle } from '@lanakit/core/words';
+import { counted, stepTitle } from '@lanakit/core/words';
 import { Button, Input, Select } from 'antd';
 import { nanoid } from 'nanoid';
 import { Field } from '../../ui/fields/Field.tsx';
@@ -107,7 +108,8 @@ interface RowFieldsProps {
 
 function RowFields({ row, plan, input, designs, problemAt, onSet, onRemove }: RowFieldsProps) {
   const session = plan.sessions.find(({ id }) => id === row.sessionId);
-  const steps = designs.get(input.revisionId)?.steps ?? [];
+  const steps = revisionsOfRun(input).flatMap((id) => designs.get(id)?.steps ?? []);
+  const goneCount = row.stepIds.filter((id) => !steps.some((step) => step.id === id)).length;
   return (
     <div className={styles.planRow} role="group" aria-label={row.name || KIND_WORDS[row.kind]}>
       <Field label={KIND_WORDS[row.kind]}>
@@ -158,7 +160,15 @@ function RowFields({ row, plan, input, designs, problemAt, onSet, onRemove }: Ro
             problem={problemAt('groups')}
             onValue={(groups) => onSet({ groups })}
           />
-          <Field label="Nobody begins before it" className={styles.gate ?? ''}>
+          <Field
+            label="Nobody begins before it"
+            className={styles.gate ?? ''}
+            problem={
+              goneCount > 0
+                ? `${counted(goneCount, 'step')} that waited for it ${goneCount === 1 ? 'is' : 'are'} gone: nobody comes to it. Choose another.`
+                : null
+            }
+          >
             {(control) => (
               <Select<string[]>
                 {...control}

@@ -7,6 +7,7 @@ import {
   seatsOf,
   type StepElsewhere,
 } from '@lanakit/core/run';
+import { type Pattern, workMinutes } from '@lanakit/core/pattern';
 import { chainsOf, type Room, tasksOf } from '@lanakit/core/timetable';
 import { chanceWords, clockWords, counted, lengthOfTime, stepTitle } from '@lanakit/core/words';
 import { Select } from 'antd';
@@ -59,8 +60,9 @@ function GraphTable({
 }: StepsTableProps & { graphAt: number; title: string | null }) {
   const graph = room.graphs[graphAt];
   const pattern = designs.get(graph?.revisionId ?? '');
-  const chains = useMemo(() => (graph ? chainsOf(tasksOf(graph.build).tasks) : null), [graph]);
-  if (!graph || !pattern || !chains) return null;
+  const asWritten = useMemo(() => (graph ? tasksOf(graph.build) : null), [graph]);
+  const chains = useMemo(() => (asWritten ? chainsOf(asWritten.tasks) : null), [asWritten]);
+  if (!graph || !pattern || !asWritten || !chains) return null;
   const { revisionId, build } = graph;
   const times = new Map(told.outcome?.steps[graphAt]?.map((each) => [each.stepId, each]));
   const chain = new Set(chains.chain);
@@ -80,6 +82,13 @@ function GraphTable({
           {chains.unknown.length > 0 && `; at least, for ${counted(chains.unknown.length, 'step')} untimed`}
         </span>
       </div>
+      {asWritten.dropped.length > 0 && (
+        <p className="amber">
+          {counted(asWritten.dropped.length, 'link')} between steps cannot be kept here: against their order,
+          or to a step that is gone. The day is reckoned without. Mend it under Steps of the pattern.
+        </p>
+      )}
+      <ElsewhereLine input={input} pattern={pattern} revisionId={revisionId} />
       <table className={styles.steps}>
         <thead>
           <tr>
@@ -195,5 +204,34 @@ function Seats({ room, told, input }: Pick<StepsTableProps, 'room' | 'told' | 'i
         </tbody>
       </table>
     </>
+  );
+}
+
+/** What is done before the class and after it, in minutes at the author’s pace. */
+function ElsewhereLine({
+  input,
+  pattern,
+  revisionId,
+}: {
+  input: RunInput;
+  pattern: Pattern;
+  revisionId: string;
+}) {
+  const minutesOf = (where: StepElsewhere['where']) =>
+    pattern.steps
+      .filter(({ id }) =>
+        input.plan.elsewhere.some(
+          (each) => each.where === where && each.revisionId === revisionId && each.stepId === id,
+        ),
+      )
+      .map((step) => workMinutes(step, pattern)?.likely ?? 0);
+  const [before, home] = [minutesOf('before'), minutesOf('home')];
+  if (before.length + home.length === 0) return null;
+  const sum = (all: readonly number[]) => lengthOfTime(all.reduce((total, each) => total + each, 0));
+  return (
+    <p className="quiet">
+      {before.length > 0 && `Beforehand, for each pack ${sum(before)} of your own. `}
+      {home.length > 0 && `At home about ${sum(home)} for practised hands, and longer for others.`}
+    </p>
   );
 }

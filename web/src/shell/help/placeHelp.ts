@@ -179,6 +179,21 @@ const PLACES: readonly PlaceHelp[] = [
     keys: [],
   },
   {
+    isAt: at(/^\/runs\/[^/]+\/day$/),
+    title: 'The day of a class',
+    answers: 'Will everybody finish, and what would help?',
+    ways: [
+      'Say when it begins and how long the room is yours; propose what is talked and shown, or write it.',
+      'The strip shows who is where when; what goes over the end stands in red. Drag a talk, a demonstration or a break, or move it with the arrow keys.',
+      'What would help is tried one after another: take one, or what is proposed together. It goes into the class, its lists and its sheets, and Ctrl Z takes it back.',
+    ],
+    terms: ['likely', 'unknown', 'stage'],
+    keys: [
+      ['← →', 'On a talk, a demonstration or a break: five minutes'],
+      ['Ctrl Z', 'Take back the last change'],
+    ],
+  },
+  {
     isAt: at(/\/needles$/),
     title: 'Needles',
     answers: 'Which needles does it take, and how many?',
