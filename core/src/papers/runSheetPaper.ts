@@ -18,6 +18,7 @@ import {
   joinWords,
   lengthOfTime,
   sharedWords,
+  sittingClock,
   showDay,
   stepTitle,
   wantedName,
@@ -125,6 +126,8 @@ function sittingSection(source: PaperSource, times: Times, sitting: Sitting, at:
 }
 
 const MOST_LARGE = 22;
+/** At the author’s pace. */
+const LEAST_PIECE_MINUTES = 8;
 
 interface Line {
   readonly minute: number;
@@ -185,7 +188,7 @@ function stepLines(
         [
           clockWords(times.start.half),
           `${which}${numberOf(step, designs.get(revisionId) ?? build)} ${stepTitle(step, 60)}${wait}`,
-          `${clockWords(times.start.tenth)}–${clockWords(times.start.nineTenths)}`,
+          rangeWords(times.start, room, sittingAt),
           handedOut(step, build),
           watchedFor(step),
         ],
@@ -193,6 +196,21 @@ function stepLines(
       ),
     },
   ];
+}
+
+/** From – to; what is of another day says so. */
+function rangeWords(
+  { tenth, nineTenths }: StepTimes['start'],
+  { sittings }: Room,
+  sittingAt: number,
+): string {
+  const isHere = (minute: number) =>
+    minute >= (sittings[sittingAt]?.from ?? 0) &&
+    minute < (sittings[sittingAt + 1]?.from ?? Number.POSITIVE_INFINITY);
+  const [from, to] = [tenth, nineTenths].map((minute) =>
+    isHere(minute) ? clockWords(minute) : `(${sittingClock(minute, sittings)})`,
+  );
+  return `${from}–${to}`;
 }
 
 /** As it is numbered where nothing is left out. */
@@ -244,16 +262,20 @@ export const preparedPieces = ({ input, toPack }: PaperSource): PaperSection =>
 const late = (source: PaperSource, times: Times): PaperSection =>
   section('Late, more often than not, whoever has not begun', {
     columns: [left('By'), wide('Step')],
-    rows: distinctSteps(times).flatMap(({ graph: { build, revisionId }, times: { stepId, handOverBy } }) => {
-      const step = build.steps.find(({ id }) => id === stepId);
-      const pattern = designsOfPacks(source).get(revisionId) ?? build;
-      return handOverBy === null || !step
-        ? []
-        : [
-            row([
-              clockWords(handOverBy),
-              `${numberOf(step, pattern)} ${stepTitle(step, 70)}: hand over a prepared piece`,
-            ]),
-          ];
-    }),
+    rows: distinctSteps(times).flatMap(
+      ({ graph: { build, revisionId, tasks }, times: { stepId, handOverBy } }) => {
+        // Where a piece saves little nobody is helped by one.
+        const isWorth = (tasks.find((task) => task.stepId === stepId)?.minutes ?? 0) >= LEAST_PIECE_MINUTES;
+        const step = build.steps.find(({ id }) => id === stepId);
+        const pattern = designsOfPacks(source).get(revisionId) ?? build;
+        return handOverBy === null || !step || !isWorth
+          ? []
+          : [
+              row([
+                clockWords(handOverBy),
+                `${numberOf(step, pattern)} ${stepTitle(step, 70)}: hand over a prepared piece`,
+              ]),
+            ];
+      },
+    ),
   });

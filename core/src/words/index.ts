@@ -58,6 +58,7 @@ export {
   leverCostWords,
   leverWords,
   sharedWords,
+  sittingClock,
   stepTitle,
 } from './timetableWords.ts';
 export { problemWords } from './problemWords.ts';

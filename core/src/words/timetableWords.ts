@@ -13,6 +13,16 @@ export function clockWords(minute: number): string {
   return `${two(Math.floor(inDay / 60))}:${two(inDay % 60)}`;
 }
 
+/** A time of day, with the number of its sitting where there are several: `2, 10:47`. */
+export function sittingClock(minute: number, sittings: readonly { readonly from: number }[]): string {
+  if (sittings.length < 2) return clockWords(minute);
+  const at = Math.max(
+    0,
+    sittings.findLastIndex(({ from }) => from <= minute),
+  );
+  return `${at + 1}, ${clockWords(minute)}`;
+}
+
 /** So long: 45 min, 2 h, 1 h 20. */
 export function lengthOfTime(minutes: number): string {
   const whole = Math.round(minutes);

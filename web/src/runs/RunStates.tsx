@@ -1,6 +1,7 @@
 import type { OpenedRun } from '@lanakit/core/api';
 import {
   allMarks,
+  type ClassPlan,
   hasChoice,
   isElsewhere,
   packedMark,
@@ -16,7 +17,7 @@ import {
   weighedOf,
   weighings,
 } from '@lanakit/core/run';
-import { joinWords, needName } from '@lanakit/core/words';
+import { joinWords, lengthOfTime, needName } from '@lanakit/core/words';
 import { type ReactNode, useMemo } from 'react';
 import { Link } from 'react-router';
 import { useFindings, useNeedles, useTools, useTray } from '../api/queries.ts';
@@ -85,6 +86,7 @@ export function RunStates({ run, runPlan, draft, needles }: RunStatesProps) {
       <li className={classOf('done')} aria-current={run.state === 'done' ? 'step' : undefined}>
         <h2>{isKits ? 'Sent' : 'The day'}</h2>
         <span>{draft.input.date ? showDay(draft.input.date) : 'no day yet'}</span>
+        {!isKits && <DayTimes runId={run.id} plan={draft.input.plan} />}
         <TrayState runId={run.id} />
       </li>
     </ol>
@@ -109,6 +111,18 @@ function useDone(runId: string, { plan, packs, shelf, input }: Planned) {
       packed: items ? packs.filter(({ id }) => ticks.get(packedMark(id))?.isDone).length : '?',
     };
   }, [items, plan, packs, shelf, input.scaleStepG]);
+}
+
+/** When it is, and the way to whether it will finish. */
+function DayTimes({ runId, plan: { sessions } }: { runId: string; plan: ClassPlan }) {
+  const [first] = sessions;
+  return (
+    <Link to={`/runs/${runId}/day`}>
+      {first
+        ? `${sessions.length > 1 ? `${counted(sessions.length, 'sitting')}, the first ` : ''}${first.startsAt}, ${lengthOfTime(first.minutes)}`
+        : 'say when it begins'}
+    </Link>
+  );
 }
 
 /** How many have said what they make, where there is anything to say. */

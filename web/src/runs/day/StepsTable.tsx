@@ -9,7 +9,7 @@ import {
 } from '@lanakit/core/run';
 import { type Pattern, workMinutes } from '@lanakit/core/pattern';
 import { chainsOf, type Room, tasksOf } from '@lanakit/core/timetable';
-import { chanceWords, clockWords, counted, lengthOfTime, stepTitle } from '@lanakit/core/words';
+import { chanceWords, sittingClock, counted, lengthOfTime, stepTitle } from '@lanakit/core/words';
 import { Select } from 'antd';
 import { useMemo } from 'react';
 import styles from './Day.module.css';
@@ -133,16 +133,18 @@ function GraphTable({
                 <td className={styles.number}>
                   {isUnknown ? <b className="amber">?</b> : Math.round(minutes * 10) / 10}
                 </td>
-                <td className={styles.number}>{time ? clockWords(time.start.half) : '–'}</td>
+                <td className={styles.number}>{time ? sittingClock(time.start.half, room.sittings) : '–'}</td>
                 <td className={styles.number}>
-                  {time ? `${clockWords(time.start.tenth)}–${clockWords(time.start.nineTenths)}` : '–'}
+                  {time
+                    ? `${sittingClock(time.start.tenth, room.sittings)}–${sittingClock(time.start.nineTenths, room.sittings)}`
+                    : '–'}
                 </td>
-                <td className={styles.number}>{time ? clockWords(time.end.half) : '–'}</td>
+                <td className={styles.number}>{time ? sittingClock(time.end.half, room.sittings) : '–'}</td>
                 <td className={styles.number}>
                   {(task?.slack ?? 0) > 0 ? lengthOfTime(task?.slack ?? 0) : 'no'}
                 </td>
                 <td className={`${styles.number} ${time?.handOverBy ? 'amber' : ''}`}>
-                  {time?.handOverBy ? clockWords(time.handOverBy) : ''}
+                  {time?.handOverBy ? sittingClock(time.handOverBy, room.sittings) : ''}
                 </td>
               </tr>
             );
@@ -188,9 +190,10 @@ function Seats({ room, told, input }: Pick<StepsTableProps, 'room' | 'told' | 'i
                 <td className={`${styles.number} ${each.chance < 0.5 ? 'red' : ''}`}>
                   {chanceWords(each.chance)}
                 </td>
-                <td className={styles.number}>{clockWords(each.done.half)}</td>
+                <td className={styles.number}>{sittingClock(each.done.half, room.sittings)}</td>
                 <td className={styles.number}>
-                  {clockWords(each.done.tenth)}–{clockWords(each.done.nineTenths)}
+                  {sittingClock(each.done.tenth, room.sittings)}–
+                  {sittingClock(each.done.nineTenths, room.sittings)}
                 </td>
                 <td className={styles.number}>{lengthOfTime(each.idleMinutes)}</td>
                 <td>
