@@ -42,7 +42,7 @@ export function runSheetPaper(source: PaperSource): Pick<Paper, 'title' | 'secti
   const times = timesOfRun(source);
   if (!times) {
     const notes = [
-      'Nobody has said when this class begins and how long it is: say so on its page, under The day.',
+      'It is not said when this class begins and how long it is, or no step has minutes: say so on its page, under The day, and in the pattern.',
     ];
     return { title, sections: [section('No times yet', { notes })] };
   }

@@ -70,7 +70,7 @@ export interface Room {
 }
 
 /** Why no time can be told. */
-export type NoRoom = 'no-sessions' | 'no-people' | 'no-steps';
+export type NoRoom = 'no-sessions' | 'no-people' | 'no-steps' | 'no-minutes';
 
 /** The class as it would be worked through. @param run a class whose plan is as it should be */
 export function roomOf(designs: Designs, run: RunInput): Room | NoRoom {
@@ -90,6 +90,9 @@ export function roomOf(designs: Designs, run: RunInput): Room | NoRoom {
   const graphs = builder.graphs();
   if (people.length === 0) return 'no-people';
   if (graphs.every(({ tasks }) => tasks.length === 0)) return 'no-steps';
+  // Of nothing that is timed a hundred per cent would be a number made up.
+  if (graphs.every(({ tasks }) => tasks.every(({ minutes }) => minutes === null || minutes === 0)))
+    return 'no-minutes';
   return {
     people,
     graphs,

@@ -57,7 +57,7 @@ describe('the run sheet', () => {
     expect(words('run-sheet', planned())).toBe(words('run-sheet', planned()));
   });
   test('where nobody has said when it is, it says so and makes nothing up', () => {
-    expect(JSON.stringify(makePaper('run-sheet', sourceOf(classOf())))).toContain('Nobody has said when');
+    expect(JSON.stringify(makePaper('run-sheet', sourceOf(classOf())))).toContain('It is not said when');
   });
 });
 

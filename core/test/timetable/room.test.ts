@@ -110,9 +110,12 @@ describe('the room of a class', () => {
     ['no sitting', withPlan({ sessions: [] }), 'no-sessions'],
     ['a time that is none', withPlan({ sessions: [sitting({ startsAt: 'noon' })] }), 'no-sessions'],
     ['nobody', { seats: 0 }, 'no-people'],
+    ['no step that is timed', {}, 'no-minutes'],
     ['all of it at home', withPlan({ elsewhere: plant.steps.map(({ id }) => ({ revisionId: 'r', stepId: id, where: 'home' as const })) }), 'no-steps'],
   ])('with %s there is no time to tell', (_what, more, why) => {
-    expect(roomOf(designs, classRun({ seats: 2, ...more }))).toBe(why);
+    const untimed = { ...plant, steps: plant.steps.map((each) => ({ ...each, minutes: null })) };
+    const made = why === 'no-minutes' ? new Map([['r', untimed]]) : designs;
+    expect(roomOf(made, classRun({ seats: 2, ...more }))).toBe(why);
   }); // prettier-ignore
   test('a demonstration by groups stops one group after the other, a talk all of them', () => {
     const room = roomFor(

@@ -77,7 +77,7 @@ function OpenDay({ run }: { run: OpenedRun }) {
           </SheetLink>
         </div>
       </header>
-      <Planned draft={draft} designs={designs} />
+      <Planned draft={draft} designs={designs} patternId={run.patternId} />
       <RunConflict draft={draft} />
     </main>
   );
@@ -85,8 +85,14 @@ function OpenDay({ run }: { run: OpenedRun }) {
 
 const KEYS = { enableOnFormTags: true, preventDefault: true } as const;
 
+interface PlannedProps {
+  draft: RunDraft;
+  designs: Designs;
+  patternId: string;
+}
+
 /** Nobody has said when it is: that comes first, as it would be proposed. */
-function Planned({ draft, designs }: { draft: RunDraft; designs: Designs }) {
+function Planned({ draft, designs, patternId }: PlannedProps) {
   const { input } = draft;
   const pattern = designs.get(input.revisionId);
   if (input.plan.sessions.length === 0 && pattern) {
@@ -105,16 +111,18 @@ function Planned({ draft, designs }: { draft: RunDraft; designs: Designs }) {
       </section>
     );
   }
-  return <Timed draft={draft} designs={designs} />;
+  return <Timed draft={draft} designs={designs} patternId={patternId} />;
 }
 
 const NO_ROOM_WORDS: Readonly<Record<NoRoom, string>> = {
   'no-sessions': 'No day and time of a sitting can be read. Mend what is marked below.',
   'no-people': 'Nobody comes. Say how many seats there are.',
+  'no-minutes':
+    'No step of what they make says how long it takes: nobody can tell how the day goes. Say minutes at your pace in the pattern, publish it, and take that revision here.',
   'no-steps': 'Nothing is left to do in the class: no step of it is done here, or the pattern has none.',
 };
 
-function Timed({ draft, designs }: { draft: RunDraft; designs: Designs }) {
+function Timed({ draft, designs, patternId }: PlannedProps) {
   const { input } = draft;
   // While a hand drags, the day is gone through with what is under the hand and not with what is kept.
   const [dragged, setDragged] = useState<ClassPlan | null>(null);
@@ -131,6 +139,7 @@ function Timed({ draft, designs }: { draft: RunDraft; designs: Designs }) {
           <p className="red">
             {room === null ? 'Mend what is marked below; the day follows.' : NO_ROOM_WORDS[room]}
           </p>
+          {room === 'no-minutes' && <Link to={`/patterns/${patternId}`}>Say minutes in the pattern</Link>}
         </section>
       ) : (
         <>
@@ -153,7 +162,13 @@ function Timed({ draft, designs }: { draft: RunDraft; designs: Designs }) {
               onStop={stop}
               onWant={(wantedChance) => setPlan({ wantedChance })}
             />
-            <Levers input={input} designs={designs} told={told} onTake={draft.change} />
+            <Levers
+              input={input}
+              designs={designs}
+              told={told}
+              isAtBest={room.graphs.some(({ tasks }) => tasks.some(({ minutes }) => minutes === null))}
+              onTake={draft.change}
+            />
           </div>
         </>
       )}

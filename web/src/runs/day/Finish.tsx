@@ -42,7 +42,7 @@ export function Finish({ room, told, plan, onStop, onWant }: FinishProps) {
         <>
           <div className={styles.chance}>
             <output
-              className={`${styles.big} ${outcome.all >= plan.wantedChance ? 'leaf' : 'red'}`}
+              className={`${styles.big} ${outcome.all < plan.wantedChance ? 'red' : unknown > 0 ? 'amber' : 'leaf'}`}
               aria-label="Chance that everybody finishes"
             >
               {chanceWords(outcome.all)}

@@ -11,6 +11,8 @@ interface LeversProps {
   input: RunInput;
   designs: Designs;
   told: DayTold;
+  /** Some of it has no minutes. */
+  isAtBest: boolean;
   onTake: (change: Partial<RunInput>) => void;
 }
 
@@ -18,7 +20,7 @@ interface LeversProps {
 const SHOWN = 6;
 
 /** What would help, the most first; several together for the chance that is wanted. */
-export function Levers({ input, designs, told, onTake }: LeversProps) {
+export function Levers({ input, designs, told, isAtBest, onTake }: LeversProps) {
   const [isAll, setAll] = useState(false);
   const { levers, together, areLeversOld, outcome, isGoing } = told;
   const best = levers.toSorted(byGain);
@@ -61,7 +63,13 @@ export function Levers({ input, designs, told, onTake }: LeversProps) {
           </Button>
         </div>
       )}
-      {isEnough && outcome && <p className="leaf">It fits, as sure as it is wanted.</p>}
+      {isEnough &&
+        outcome &&
+        (isAtBest ? (
+          <p className="amber">It fits at best: some steps have no minutes, and count as nothing.</p>
+        ) : (
+          <p className="leaf">It fits, as sure as it is wanted.</p>
+        ))}
       <table className={styles.levers}>
         <thead className="visually-hidden">
           <tr>

@@ -162,10 +162,11 @@ const SPARE_FROM = 15;
 function Seats({ room, told, input }: Pick<StepsTableProps, 'room' | 'told' | 'input'>) {
   const seats = seatsOf(input);
   const { outcome } = told;
+  const isAtBest = room.graphs.some(({ tasks }) => tasks.some(({ minutes }) => minutes === null));
   if (!outcome) return null;
   return (
     <>
-      <h2>Seat by seat</h2>
+      <h2>Seat by seat{isAtBest ? ', at best' : ''}</h2>
       <table className={styles.steps}>
         <thead>
           <tr>
