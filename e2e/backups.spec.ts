@@ -25,7 +25,7 @@ async function rehearse(page: Page, url: string, hands: Hands): Promise<void> {
   ).items;
   const title = pattern?.document.title ?? '';
   await page.request.delete(`${url}/api/patterns/${pattern?.id}`, {
-    headers: { 'If-Match': `"${pattern?.version}"` },
+    headers: { 'If-Match': `"${pattern?.version}"`, 'X-Lanakit': '1' },
   });
   await page.goto(`${url}/backups`);
   await hands.press(page.getByRole('button', { name: /asked for/ }));

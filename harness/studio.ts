@@ -110,7 +110,7 @@ export class Studio {
     const begun = performance.now();
     const response = await fetch(this.#url + path, {
       method,
-      headers: { ...headers },
+      headers: { 'X-Lanakit': '1', ...headers },
       ...(body !== undefined && { body: body as BodyInit }),
       signal: AbortSignal.timeout(patienceMs(path)),
     });

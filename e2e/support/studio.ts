@@ -12,6 +12,7 @@ const SERVER = fileURLToPath(new URL('../../dist/server/main.js', import.meta.ur
 export class Studio {
   #process: ChildProcess | null = null;
   #port = 0;
+  #host = '127.0.0.1';
   readonly #dataDir = mkdtempSync(join(tmpdir(), 'lanakit-e2e-'));
   readonly #isDemo: boolean;
 
@@ -26,22 +27,24 @@ export class Studio {
   }
 
   get url(): string {
-    return `http://127.0.0.1:${this.#port}`;
+    return `http://${this.#host}:${this.#port}`;
   }
 
-  /** Starts, on the same port as before if there was one. */
-  async start(): Promise<void> {
+  /** Starts, on the same port as before if there was one. @param change of what the environment decides */
+  async start(change: Readonly<Record<string, string>> = {}): Promise<void> {
     const env = {
       ...process.env,
       PORT: String(this.#port),
       LANAKIT_DATA: this.#dataDir,
       LANAKIT_DEMO: this.#isDemo ? '1' : '0',
+      ...change,
     };
     const started = spawn(process.execPath, [SERVER], { env, stdio: ['ignore', 'pipe', 'inherit'] });
     this.#process = started;
     for await (const chunk of started.stdout) {
-      const port = /http:\/\/127\.0\.0\.1:(\d+)/.exec(String(chunk))?.[1];
-      if (port === undefined) continue;
+      const [, host, port] = /http:\/\/([\d.]+):(\d+)/.exec(String(chunk)) ?? [];
+      if (host === undefined || port === undefined) continue;
+      this.#host = host;
       this.#port = Number(port);
       return;
     }
@@ -134,7 +137,7 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
       const errors: string[] = [];
       context.on('request', (request) => {
         const { protocol, hostname } = new URL(request.url());
-        if (protocol.startsWith('http') && hostname !== '127.0.0.1') strange.push(request.url());
+        if (protocol.startsWith('http') && !hostname.startsWith('127.')) strange.push(request.url());
       });
       context.on('weberror', (error) => errors.push(error.error().message));
       await use(undefined);

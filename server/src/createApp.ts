@@ -4,7 +4,8 @@ import { DEMO_STUDIO_PATH } from '@lanakit/core/api';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { errorHandler } from './http/errorHandler.ts';
-import { onlyOwnName, onlyOwnPages } from './http/guards.ts';
+import { ownerDoor, type OwnerDoor } from './http/ownerDoor.ts';
+import { onlyOwnNames, onlyOwnPages } from './http/guards.ts';
 import { mountRoutes } from './http/mount.ts';
 import { openApiDocument } from './http/openapi.ts';
 import { HttpProblem } from './http/problems.ts';
@@ -36,8 +37,10 @@ export interface AppDeps extends WorkDeps {
   /** Where who starts it has use for them too. */
   readonly services?: Services;
   readonly log: Logger;
-  /** The address the server is bound to. */
-  readonly host: string;
+  /** The names it answers to, as they stand in a URL. */
+  readonly names: ReadonlySet<string>;
+  /** Who is let in; nothing: on loopback nobody is asked. */
+  readonly door?: OwnerDoor;
   /** The built interface; null serves the API alone. */
   readonly webDir: string | null;
   /** The demo studio beside this one. */
@@ -50,11 +53,13 @@ export function createApp(deps: AppDeps): Express {
   app.disable('x-powered-by');
   app.disable('etag');
   app.use(helmet({ contentSecurityPolicy: CONTENT_SECURITY, strictTransportSecurity: false }));
-  app.use(onlyOwnName(deps.host), onlyOwnPages);
+  app.use(onlyOwnNames(deps.names), onlyOwnPages);
+  const door = deps.door ?? ownerDoor(null);
+  door.mount(app);
   if (deps.demoStudio) app.use(DEMO_STUDIO_PATH, deps.demoStudio);
   // What is small goes faster as it is: on loopback, and even on a studio's own network.
   app.use(compression({ threshold: '16kb', filter: isWorthPacking }));
-  mountRoutes(app, allRoutes(deps.services ?? createServices(deps)), deps);
+  mountRoutes(app, allRoutes(deps.services ?? createServices(deps)), { ...deps, guard: door.guard });
   app.use('/api', () => {
     throw new HttpProblem('not_found');
   });
@@ -101,6 +106,7 @@ export function allRoutes(services: Services): Route[] {
       method: 'get',
       path: '/health',
       summary: 'Is it up',
+      isForAnybody: true,
       answers: [200],
       handle: () => ok({ up: true }),
     }),

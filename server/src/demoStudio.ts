@@ -15,7 +15,7 @@ import { workshopOf } from './workers/workshop.ts';
  *
  * @param dataDir of one's own studio
  */
-export function demoStudio({ dataDir, host, log, webDir }: DemoStudioDeps): DemoStudio {
+export function demoStudio({ dataDir, ...shown }: DemoStudioDeps): DemoStudio {
   const demoDir = join(dataDir, 'demo-studio');
   let coming: Promise<Express> | null = null;
   let close = (): void => undefined;
@@ -25,7 +25,7 @@ export function demoStudio({ dataDir, host, log, webDir }: DemoStudioDeps): Demo
     const opened = openDatabase(demoDir);
     if (!opened.ok) throw new Error(`the demo studio: ${opened.refusal.code}`);
     close = () => opened.db.close();
-    return createApp({ ...studioDeps(opened, demoDir, workshopOf(poolRunner())), host, log, webDir });
+    return createApp({ ...studioDeps(opened, demoDir, workshopOf(poolRunner())), ...shown });
   };
   return {
     handle: async (request, response, next) => {
@@ -43,7 +43,7 @@ export function demoStudio({ dataDir, host, log, webDir }: DemoStudioDeps): Demo
   };
 }
 
-type DemoStudioDeps = Pick<AppDeps, 'dataDir' | 'host' | 'log' | 'webDir'>;
+type DemoStudioDeps = Pick<AppDeps, 'dataDir' | 'names' | 'door' | 'log' | 'webDir'>;
 
 interface DemoStudio {
   readonly handle: RequestHandler;

@@ -8,6 +8,9 @@ import { createApp } from './createApp.ts';
 import { databaseFault, holdStudio, openDatabase } from './db/index.ts';
 import { beginStudio } from './beginStudio.ts';
 import { demoStudio } from './demoStudio.ts';
+import { hostNames, isLoopback } from './http/hostNames.ts';
+import { ownerDoor } from './http/ownerDoor.ts';
+import { readOwner } from './owner/passphrase.ts';
 import { studioDeps } from './openStudio.ts';
 import { poolRunner } from './workers/pools.ts';
 import { workshopOf } from './workers/workshop.ts';
@@ -79,6 +82,8 @@ function start(): void {
   setFlagsFromString(`--heap-growing-percent=${GARBAGE_PERCENT}`);
   const config = readConfig(process.env);
   if ('code' in config) refuse(config);
+  const owner = isLoopback(config.host) ? null : readOwner(config.dataDir);
+  if (!isLoopback(config.host) && owner === null) refuse({ code: 'no_passphrase', host: config.host });
   // Only who runs Lanakit may read what it writes: rosters are in it.
   process.umask(0o077);
   const held = holdStudio(config.dataDir);
@@ -97,7 +102,8 @@ function start(): void {
   }
   const shown = {
     log: pino({ level: process.env['LOG_LEVEL'] ?? 'warn' }),
-    host: config.host,
+    names: hostNames(config.host, config.names),
+    door: ownerDoor(owner),
     webDir: existsSync(webDir) ? webDir : null,
   };
   const demo = demoStudio({ dataDir: config.dataDir, ...shown });

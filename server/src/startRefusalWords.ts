@@ -12,6 +12,7 @@ export type StartRefusal =
   | ConfigRefusal
   | OpenRefusal
   | HoldRefusal
+  | { readonly code: 'no_passphrase'; readonly host: string }
   | { readonly code: 'cannot_listen'; readonly reason: string; readonly host: string; readonly port: number };
 
 /** What SQLite, or the disk, refused while it started, as a reason not to start. */
@@ -30,6 +31,11 @@ export function startRefusalWords(refusal: StartRefusal): string {
   switch (refusal.code) {
     case 'port_not_read':
       return `PORT is “${refusal.text}”; give a number from 0 to 65535.`;
+    case 'no_passphrase':
+      return (
+        `LANAKIT_HOST=${refusal.host} opens this studio to your network, and it has no passphrase yet: anybody there could read and change it. ` +
+        'Set one first: npm run passphrase. Or leave LANAKIT_HOST out, and only this machine reaches it.'
+      );
     case 'data_dir_unwritable':
       return (
         `The data directory ${refusal.dataDir} cannot be written (${refusal.reason}). ` +

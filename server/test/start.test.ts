@@ -8,19 +8,27 @@ describe('what the environment decides', () => {
     expect(readConfig({})).toEqual({
       port: 4310,
       host: '127.0.0.1',
+      names: [],
       dataDir: `${homedir()}/.lanakit`,
       isDemo: true,
     });
   });
   test('each can be set', () => {
-    expect(readConfig({ PORT: '0', LANAKIT_HOST: '0.0.0.0', LANAKIT_DATA: '/x', LANAKIT_DEMO: '0' })).toEqual(
-      {
-        port: 0,
-        host: '0.0.0.0',
-        dataDir: '/x',
-        isDemo: false,
-      },
-    );
+    expect(
+      readConfig({
+        PORT: '0',
+        LANAKIT_HOST: '0.0.0.0',
+        LANAKIT_NAMES: 'studio, kiosk',
+        LANAKIT_DATA: '/x',
+        LANAKIT_DEMO: '0',
+      }),
+    ).toEqual({
+      port: 0,
+      host: '0.0.0.0',
+      names: ['studio', ' kiosk'],
+      dataDir: '/x',
+      isDemo: false,
+    });
   });
   test.each(['abc', '-1', '99999', '43.1', ''])('a port of %j is refused', (text) => {
     expect(readConfig({ PORT: text })).toEqual({ code: 'port_not_read', text });
@@ -38,6 +46,7 @@ test.each<[string, StartRefusal, string]>([
     { code: 'cannot_listen', reason: 'EADDRNOTAVAIL', host: '9.9.9.9', port: 4310 },
     'LANAKIT_HOST',
   ],
+  ['a network without a passphrase', { code: 'no_passphrase', host: '0.0.0.0' }, 'npm run passphrase'],
   ['a newer database', { code: 'database_newer', found: 9, known: 1 }, 'newer Lanakit'],
   [
     'an unreadable database',

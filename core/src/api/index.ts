@@ -216,3 +216,4 @@ export interface FirstClassMade {
 }
 
 export { DEMO_STUDIO_PATH } from './demoStudio.ts';
+export type { SessionState } from './session.ts';

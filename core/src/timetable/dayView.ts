@@ -1,4 +1,4 @@
-import { needleOf, type Pattern } from '../pattern/index.ts';
+import { needleOf, type Pattern, type Session } from '../pattern/index.ts';
 import { type NeedleWanted, wantedKey } from '../shelf/index.ts';
 import type { PlanRow } from '../run/index.ts';
 import { breaksOf, type SittingBreak } from './breaks.ts';
@@ -47,6 +47,8 @@ export interface DayView {
   /** The needle most have in hand, from when to when. */
   readonly needles: readonly { readonly wanted: NeedleWanted; readonly from: number; readonly to: number }[];
   readonly waits: readonly DayWait[];
+  /** The pattern’s session that is done in it; null: it has none, or other ones. */
+  readonly session: Session | null;
   /** How it is left; null: it is the last. */
   readonly ends: SittingBreak | null;
   readonly things: readonly {
@@ -93,6 +95,10 @@ export function dayViews(
       bands,
       needles: needlesOf(room.graphs[graphAt]?.build, bands.middle),
       waits: waitsOf(room, outcome, graphAt).filter(({ from }) => isIn(from)),
+      session:
+        (room.sittings.length === (room.graphs[graphAt]?.build.sessions.length ?? 0)
+          ? room.graphs[graphAt]?.build.sessions[at]
+          : null) ?? null,
       ends: breaks[at] ?? null,
       things: room.shared.map(({ key, name }, thingAt) => ({
         key,

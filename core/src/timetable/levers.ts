@@ -222,7 +222,7 @@ export function applied(lever: Lever, run: RunInput, designs: Designs): RunInput
     case 'another-sitting': {
       const last = plan.sessions.at(-1);
       return last
-        ? withPlan({ sessions: [...plan.sessions, { ...last, id: `${last.id}-more`, date: lever.date }] })
+        ? withPlan({ sessions: [...plan.sessions, { ...last, id: `on-${lever.date}`, date: lever.date }] })
         : run;
     }
   }

@@ -8,6 +8,8 @@ import { outcomeOfRun, type Terms, type TriedLever } from './tryLevers.ts';
 export interface Together {
   readonly levers: readonly Lever[];
   readonly all: number;
+  /** By when so many are done with them. */
+  readonly doneBy: Outcome['doneBy'];
 }
 
 /** More at once than anybody keeps in mind. */
@@ -33,9 +35,9 @@ const isAskedOfOthers = ({ kind }: Lever): boolean => kind === 'longer' || kind 
  */
 export function* leversTogether(terms: Terms, tried: readonly TriedLever[]): Generator<void, Together> {
   const before = outcomeOfRun(terms.run, terms);
-  if (!before) return { levers: [], all: 0 };
+  if (!before) return { levers: [], all: 0, doneBy: [] };
   const best = tried.toSorted((a, b) => worthOf(b) - worthOf(a)).map(({ lever }) => lever);
-  const nothing: Taken = { levers: [], all: before.all, late: lateOf(before) };
+  const nothing: Taken = { levers: [], all: before.all, doneBy: before.doneBy, late: lateOf(before) };
   const mine = best.filter((lever) => !isAskedOfOthers(lever)).slice(0, TRIED_TOGETHER);
   const alone = yield* searched(terms, mine, nothing);
   if (alone.all >= terms.run.plan.wantedChance) return alone;
@@ -71,7 +73,7 @@ function* searched(terms: Terms, offered: readonly Lever[], from: Taken): Genera
       const after = outcomeOfRun(run, terms);
       yield;
       if (!after) continue;
-      const taken = { levers, all: after.all, late: lateOf(after) };
+      const taken = { levers, all: after.all, doneBy: after.doneBy, late: lateOf(after) };
       // In the order of what they ask: the first that comes there asks least.
       if (taken.all >= wanted) return taken;
       found.push(taken);

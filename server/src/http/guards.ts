@@ -1,26 +1,47 @@
-import type { RequestHandler } from 'express';
+import type { Request, RequestHandler } from 'express';
 import { HttpProblem } from './problems.ts';
 
-const LOOPBACK_NAMES = new Set(['localhost', '127.0.0.1', '[::1]']);
+/** A page elsewhere cannot send it without asking first, and is told no. */
+const WRITE_HEADER = 'x-lanakit';
 
-/**
- * On loopback, only answers to loopback's own names: a page elsewhere that points its name at this machine
- * (DNS rebinding) gets nothing. `host` is the address the server is bound to.
- */
-export function onlyOwnName(host: string): RequestHandler {
-  const isLoopback = host === '127.0.0.1' || host === 'localhost' || host === '::1';
-  return (request, _response, next) => {
+const isWrite = ({ method }: Request): boolean =>
+  method !== 'GET' && method !== 'HEAD' && method !== 'OPTIONS';
+
+/** Only requests for one of its own names are answered. @param names as they stand in a URL, without a port */
+export const onlyOwnNames =
+  (names: ReadonlySet<string>): RequestHandler =>
+  (request, _response, next) => {
     const name = (request.get('host') ?? '').replace(/:\d+$/, '').toLowerCase();
-    if (isLoopback && !LOOPBACK_NAMES.has(name)) throw new HttpProblem('foreign_request');
+    if (!names.has(name)) throw new HttpProblem('foreign_request');
     next();
   };
-}
 
-/** Browsers say where a request comes from; writes from other sites are refused. */
+/**
+ * Writes come from its own pages. Browsers say of every write which page it comes from, and most say of which site; a program
+ * says neither. What a form of another page could send (no body, or one that is no JSON) carries a header of ours as well.
+ */
 export const onlyOwnPages: RequestHandler = (request, _response, next) => {
-  const site = request.get('sec-fetch-site');
-  const isForeign = site === 'cross-site' || site === 'same-site';
-  if (request.method !== 'GET' && request.method !== 'HEAD' && isForeign)
-    throw new HttpProblem('foreign_request');
+  if (isWrite(request)) {
+    const site = request.get('sec-fetch-site');
+    if (site === 'cross-site' || site === 'same-site' || !isFromHere(request))
+      throw new HttpProblem('foreign_request');
+    if (!request.is('json') && request.get(WRITE_HEADER) === undefined)
+      throw new HttpProblem('header_missing');
+  }
   next();
 };
+
+/** The page is at the very address that is asked. */
+function isFromHere(request: Request): boolean {
+  const origin = request.get('origin');
+  if (origin === undefined) return true;
+  try {
+    const { protocol, host } = new URL(origin);
+    return (
+      (protocol === 'http:' || protocol === 'https:') && host === (request.get('host') ?? '').toLowerCase()
+    );
+  } catch {
+    // “null”: a page without an address of its own.
+    return false;
+  }
+}

@@ -15,12 +15,15 @@ const LARGEST_ARRIVAL = 4e9;
 
 interface MountDeps extends WriteDeps {
   readonly dataDir: string;
+  /** Before each of them: who is not let in is told so, and nothing is read. */
+  readonly guard: RequestHandler;
 }
 
 /** Mounts every route: form checked, version read, handler called, reply sent. */
 export function mountRoutes(app: Express, routes: readonly Route[], deps: MountDeps): void {
   for (const route of routes) {
-    app[route.method](`/api${route.path}`, bodyReader(route, deps), handlerOf(route, deps));
+    const guards = route.isForAnybody ? [] : [deps.guard];
+    app[route.method](`/api${route.path}`, ...guards, bodyReader(route, deps), handlerOf(route, deps));
   }
   for (const path of new Set(routes.map((route) => route.path))) {
     app.all(`/api${path}`, () => {

@@ -154,6 +154,20 @@ export const HTTP_PROBLEMS = {
   range_not_there: { status: 416, title: 'There is no such part of it. Ask for the whole.' },
   headers_too_large: { status: 431, title: 'The head of the request is too large. Nothing was changed.' },
   method_not_allowed: { status: 405, title: 'That cannot be done here.' },
+  not_logged_in: {
+    status: 401,
+    title: 'Say the passphrase of this studio first. Nothing was changed, and what you wrote is kept here.',
+  },
+  passphrase_wrong: { status: 401, title: 'That is not the passphrase of this studio.' },
+  tries_too_many: {
+    status: 429,
+    title: 'Too many wrong passphrases. Wait a little, and try it again.',
+  },
+  header_missing: {
+    status: 403,
+    title:
+      'This did not come from a page of Lanakit. Nothing was changed; a program of yours sends the header X-Lanakit with it.',
+  },
   foreign_request: {
     status: 403,
     title: 'This request came from another site or under another name. Nothing was changed.',

@@ -61,6 +61,8 @@ interface RouteFacts<Path extends string, Query extends string> {
   readonly isApart?: true;
   /** Must say which version it changes. */
   readonly ifMatch?: true;
+  /** Says nothing of the studio: answered before anybody has said who they are. */
+  readonly isForAnybody?: true;
   readonly answers: readonly number[];
 }
 

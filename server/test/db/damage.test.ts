@@ -13,7 +13,7 @@ import {
 } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import {
   addFibre,
   addPattern,

@@ -5,7 +5,8 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import pino from 'pino';
 import sharp from 'sharp';
-import request from 'supertest';
+import { request } from '../support/request.ts';
+import { hostNames } from '../../src/http/hostNames.ts';
 import { createApp } from '../../src/createApp.ts';
 import { ballPattern, openStudio, type Studio } from '../support/studio.ts';
 
@@ -22,7 +23,12 @@ beforeAll(() => {
   mkdirSync(join(web, 'assets'));
   writeFileSync(join(web, 'index.html'), '<!doctype html><title>Lanakit</title>');
   writeFileSync(join(web, 'assets', 'a.js'), 'export {}\n');
-  app = createApp({ ...studio.deps, log: pino({ level: 'silent' }), host: '127.0.0.1', webDir: web });
+  app = createApp({
+    ...studio.deps,
+    log: pino({ level: 'silent' }),
+    names: hostNames('127.0.0.1'),
+    webDir: web,
+  });
 });
 afterAll(() => {
   studio.close();

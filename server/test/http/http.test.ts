@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import { allRoutes } from '../../src/createApp.ts';
 import { HTTP_PROBLEMS } from '../../src/http/problems.ts';
 import { ballPattern, NOW, openStudio, type Studio } from '../support/studio.ts';

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import {
   addFibre,
   addPattern,

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, expect, test } from '@jest/globals';
 import type { BinnedThing } from '@lanakit/core/api';
 import { OWN_RIGHTS } from '@lanakit/core/pattern';
 import { blankTechniqueStep } from '@lanakit/core/writing';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import {
   addFibre,
   addPattern,

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import type { Buying, Makes } from '@lanakit/core/api';
 import { BUYING_TERMS, chosenWants, type Order, type OrderInput, orderState } from '@lanakit/core/buying';
 import { BLANK_FINDING, BLANK_SUPPLIER, type Fibre, type Finding, type Supplier } from '@lanakit/core/shelf';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import {
   add,
   addFibre,

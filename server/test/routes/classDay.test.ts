@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import type { OpenedRun } from '@lanakit/core/api';
 import { BLANK_PLAN, blankSeat, type ClassPlan, type Run } from '@lanakit/core/run';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import {
   addFibre,
   addPattern,

@@ -3,7 +3,7 @@ import type { Buying, Cutting } from '@lanakit/core/api';
 import { CUTTING_TERMS, type CuttingInput, type CuttingPlan } from '@lanakit/core/cutting';
 import { blankCut, type Pattern } from '@lanakit/core/pattern';
 import { BLANK_FINDING, type Finding } from '@lanakit/core/shelf';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import {
   add,
   addFibre,

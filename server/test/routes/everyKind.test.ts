@@ -10,7 +10,7 @@ import {
   type Fibre,
   type Movement,
 } from '@lanakit/core/shelf';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import { ITEM_KINDS } from '../../src/services/itemKinds.ts';
 import { add, addFibre, openStudio, type Studio } from '../support/studio.ts';
 

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import type { StoredPattern } from '@lanakit/core/api';
 import type { Part, Pattern } from '@lanakit/core/pattern';
 import { blankSeat } from '@lanakit/core/run';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import { type PdfPath, pathsOfPdf } from '../support/pdfPaths.ts';
 import {
   addFibre,

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import type { HistoryEntry, HistoryState, OpenedRun } from '@lanakit/core/api';
 import type { Pattern } from '@lanakit/core/pattern';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import {
   addFibre,
   addPattern,

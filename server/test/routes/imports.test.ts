@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import type { ImportRecord } from '@lanakit/core/files';
 import { BLANK_FINDING, BLANK_NEEDLE, type Fibre } from '@lanakit/core/shelf';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import { addFibre, fibreInput, openStudio, type Studio } from '../support/studio.ts';
 
 let studio: Studio;

@@ -10,7 +10,7 @@ import {
   type Fibre,
   type Supplier,
 } from '@lanakit/core/shelf';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import {
   add,
   addFibre,

@@ -13,7 +13,7 @@ import { mkdirSync, readdirSync, rmSync, truncateSync, writeFileSync } from 'nod
 import { join } from 'node:path';
 import { OWN_RIGHTS, type Pattern } from '@lanakit/core/pattern';
 import { byGauge } from '@lanakit/core/shelf';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import { isRefusal } from '../../src/services/index.ts';
 import { photo } from '../support/files.ts';
 import { backupFolder, migrate } from '../../src/db/index.ts';

@@ -11,7 +11,7 @@ import type {
 import { estimatePattern, woolOnShelf } from '@lanakit/core/engine';
 import { missingForPublishing, stepTotals } from '@lanakit/core/pattern';
 import fc from 'fast-check';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import {
   addFibre,
   addPattern,

@@ -16,7 +16,7 @@ import {
 import { BLANK_FIBRE, byGauge, type Fibre } from '@lanakit/core/shelf';
 import { strToU8, unzipSync, zipSync } from 'fflate';
 import fc from 'fast-check';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 
 import { bytesOf as bytesFrom, photo, told, upload as uploadTo } from '../support/files.ts';
 import { addFibre, addPattern, ballPattern, openStudio, type Studio } from '../support/studio.ts';

@@ -1,6 +1,6 @@
 import type { Revision } from '@lanakit/core/api';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import { addFibre, addPattern, ballPattern, openStudio, publish, type Studio } from '../support/studio.ts';
 
 let studio: Studio;

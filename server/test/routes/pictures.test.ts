@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { OWN_RIGHTS } from '@lanakit/core/pattern';
 import fc from 'fast-check';
 import sharp from 'sharp';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import { sanitizeDrawing } from '../../src/services/readPicture.ts';
 import { bytesOf as bytesFrom, photo, told, upload as uploadTo } from '../support/files.ts';
 import { addPattern, ballPattern, openStudio, type Studio } from '../support/studio.ts';

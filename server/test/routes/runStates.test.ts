@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import type { OpenedRun } from '@lanakit/core/api';
 import { PAPER_NAMES } from '@lanakit/core/papers';
 import { blankSeat, type BoxRecipe, type Frozen, type RunInput, type RunTick } from '@lanakit/core/run';

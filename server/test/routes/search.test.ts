@@ -6,7 +6,7 @@ import { blankLot } from '@lanakit/core/shelf';
 import Database from 'better-sqlite3';
 import { mkdirSync, rmdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import {
   addFibre,
   addPattern,

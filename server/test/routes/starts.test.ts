@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import type { FirstClassMade, StoredPattern } from '@lanakit/core/api';
 import { type FirstClassInput, SHELF_KINDS, START_BODIES } from '@lanakit/core/starts';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import { openStudio, type Studio } from '../support/studio.ts';
 
 let studio: Studio;

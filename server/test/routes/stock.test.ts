@@ -10,7 +10,7 @@ import {
   type Movement,
 } from '@lanakit/core/shelf';
 import fc from 'fast-check';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import { add, addFibre, fibreInput, NOW, openStudio, type Studio } from '../support/studio.ts';
 
 let studio: Studio;

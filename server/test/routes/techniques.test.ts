@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { OWN_RIGHTS } from '@lanakit/core/pattern';
 import { blankTechniqueStep, type TechniqueInput } from '@lanakit/core/writing';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 
 import { told } from '../support/files.ts';
 import { addFibre, addPattern, ballPattern, openStudio, type Studio } from '../support/studio.ts';

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import type { Bench, Promised } from '@lanakit/core/api';
 import type { Run } from '@lanakit/core/run';
 import { BLANK_TOOL, type Tool } from '@lanakit/core/shelf';

@@ -3,7 +3,7 @@ import type { Bench, NeedleTray } from '@lanakit/core/api';
 import { BLANK_STEP } from '@lanakit/core/pattern';
 import type { Run } from '@lanakit/core/run';
 import { BLANK_NEEDLE, byGauge, type Movement, type Needle } from '@lanakit/core/shelf';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import {
   addFibre,
   addPattern,

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import type { Bench, Promised } from '@lanakit/core/api';
 import { blankCut, blankJoin, blankPart, blankUse, type Pattern } from '@lanakit/core/pattern';
 import { BLANK_FINDING, type Finding } from '@lanakit/core/shelf';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import {
   addFibre,
   addPattern,

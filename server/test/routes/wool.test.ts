@@ -3,7 +3,7 @@ import type { Bench, Promised } from '@lanakit/core/api';
 import { estimatePattern, onlyFibres, woolOnShelf } from '@lanakit/core/engine';
 import { blankUse } from '@lanakit/core/pattern';
 import { BLANK_BLEND, blankLot, type Blend, type Fibre, NO_OVERRIDES } from '@lanakit/core/shelf';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import {
   add,
   addFibre,

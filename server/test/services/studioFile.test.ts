@@ -7,7 +7,7 @@ import fc from 'fast-check';
 import { strToU8, type Zippable } from 'fflate';
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import { upload } from '../support/files.ts';
 import { everyDeed, live, someDeeds } from '../support/generatedStudio.ts';
 import {

@@ -2,7 +2,7 @@ import { afterEach, describe, expect, test } from '@jest/globals';
 import type { OpenedRun, StoredPattern } from '@lanakit/core/api';
 import type { Run } from '@lanakit/core/run';
 import type { Fibre } from '@lanakit/core/shelf';
-import request from 'supertest';
+import { request } from '../support/request.ts';
 import { everyDeed, live } from '../support/generatedStudio.ts';
 import {
   bringIn,

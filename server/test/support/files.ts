@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import request from 'supertest';
+import { request } from './request.ts';
 import type { Studio } from './studio.ts';
 
 export const upload = (studio: Studio, path: string, bytes: Buffer) =>

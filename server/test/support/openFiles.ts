@@ -3,7 +3,7 @@ import type { Run } from '@lanakit/core/run';
 import type { Fibre } from '@lanakit/core/shelf';
 import { unzipSync, zipSync, type Zippable } from 'fflate';
 import { inflateRawSync } from 'node:zlib';
-import request from 'supertest';
+import { request } from './request.ts';
 import type { Db } from '../../src/db/index.ts';
 import { bytesOf, upload } from './files.ts';
 import {

@@ -7,7 +7,8 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import pino from 'pino';
-import request from 'supertest';
+import { request } from './request.ts';
+import { hostNames } from '../../src/http/hostNames.ts';
 import { createApp } from '../../src/createApp.ts';
 import { createStore, openDatabase, type Db } from '../../src/db/index.ts';
 import { createServices, type Services, type WorkDeps } from '../../src/services/index.ts';
@@ -49,7 +50,7 @@ export function openStudio(
     ...deps,
     services,
     log: pino({ level: 'silent' }),
-    host: '127.0.0.1',
+    names: hostNames('127.0.0.1'),
     webDir: null,
   });
   return {

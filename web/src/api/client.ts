@@ -1,4 +1,5 @@
 import { takeEarly } from './askedEarly.ts';
+import { askWhoComes } from './whoComes.ts';
 import { apiPath } from './studio.ts';
 import type { Problem } from '@lanakit/core/problems';
 
@@ -30,6 +31,14 @@ export class Unreachable extends Error {
   }
 }
 
+/** It is reached, and does not answer before it knows who is there: what was to be sent is still with the caller as well. */
+class NotKnownYet extends Unreachable {
+  constructor() {
+    super();
+    this.message = 'Say the passphrase of this studio first. What you wrote is kept here.';
+  }
+}
+
 /** What went wrong, for a person: the server’s own words, or what happened on the way to it. */
 export const errorWords = (error: unknown): string =>
   error instanceof Error ? error.message : String(error);
@@ -43,6 +52,9 @@ interface SendOptions {
   readonly keepalive?: boolean;
 }
 
+/** No page elsewhere may send it. */
+const OURS = { 'X-Lanakit': '1' } as const;
+
 type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
 
 /** @throws ApiProblem when the server refuses, Unreachable when it does not answer */
@@ -51,6 +63,7 @@ export async function send<T>(method: Method, path: string, options: SendOptions
     method,
     keepalive: options.keepalive ?? false,
     headers: {
+      ...(method !== 'GET' && OURS),
       ...(options.body !== undefined && { 'Content-Type': 'application/json' }),
       ...(options.version !== undefined && { 'If-Match': `"${options.version}"` }),
       ...(options.key !== undefined && { 'Idempotency-Key': options.key }),
@@ -65,7 +78,7 @@ export const sendFile = async <T>(path: string, file: Blob): Promise<T> =>
   answered<T>(
     await reach(apiPath(path), {
       method: 'POST',
-      headers: { 'Content-Type': 'application/octet-stream' },
+      headers: { ...OURS, 'Content-Type': 'application/octet-stream' },
       body: file,
     }),
   );
@@ -74,7 +87,13 @@ async function answered<T>(response: Response): Promise<T> {
   if (response.status === 204) return undefined as T;
   const body: unknown = await response.json().catch(() => null);
   if (response.ok) return body as T;
-  if (isProblem(body)) throw new ApiProblem(body);
+  if (isProblem(body)) {
+    if (body.code === 'not_logged_in') {
+      askWhoComes();
+      throw new NotKnownYet();
+    }
+    throw new ApiProblem(body);
+  }
   const title = `Lanakit could not do it (${response.status}). Try it again.`;
   throw new ApiProblem({ code: 'internal', status: response.status, title });
 }

@@ -22,6 +22,7 @@ import type {
   RunLine,
   RunTicks,
   StoredPattern,
+  SessionState,
 } from '@lanakit/core/api';
 import type { Order } from '@lanakit/core/buying';
 import { type Wool, woolOnShelf } from '@lanakit/core/engine';
@@ -144,6 +145,9 @@ export const useRunsPage = (
   search: string,
   page: number,
 ): Resource<PageOf<RunLine> & { readonly today: string }> => usePage('/runs', page, { when, search });
+
+/** Whether the studio is open to its network, and whether it knows who is here. */
+export const useSession = (): Resource<SessionState> => useSWR('/session', get<SessionState>);
 
 /** What has these words in its name or in what is written in it; nothing is asked for no words. */
 export const useFound = (search: string): Resource<FoundAnswer> =>

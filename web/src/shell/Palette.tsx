@@ -3,7 +3,9 @@ import { DEMO_STUDIO_PATH, type Found } from '@lanakit/core/api';
 import { isDemoStudio } from '../api/studio.ts';
 import { useDeferredValue, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { useFound } from '../api/queries.ts';
+import { send } from '../api/client.ts';
+import { useFound, useSession } from '../api/queries.ts';
+import { askWhoComes } from '../api/whoComes.ts';
 import { hasWords } from '@lanakit/core/base';
 import { allTerms, type TermId } from '@lanakit/core/words';
 import { SHELF_OF } from '../words/shelfPlaces.ts';
@@ -105,6 +107,7 @@ const isMatch = ({ name, kind }: Entry, text: string): boolean => hasWords(`${na
 function useEntries(text: string, { onHelp, onWord }: Asks): FoundEntries {
   const navigate = useNavigate();
   const { data: found } = useFound(useDeferredValue(text));
+  const { data: session } = useSession();
   const go = (to: string) => () => void navigate(to);
   const places: Entry[] = [
     { key: 'new-pattern', name: 'Begin a pattern', kind: 'do', run: go('/patterns?begin') },
@@ -134,6 +137,16 @@ function useEntries(text: string, { onHelp, onWord }: Asks): FoundEntries {
         go(TOUR_START)();
       },
     },
+    ...(session?.isOpened
+      ? [
+          {
+            key: 'log-out',
+            name: 'Log out on this device',
+            kind: 'do',
+            run: () => void send('DELETE', '/session').then(askWhoComes, () => undefined),
+          },
+        ]
+      : []),
     { key: 'keys', name: 'Help on this place, its words and keys', kind: 'do', run: onHelp },
     { key: 'bench', name: 'Bench', kind: 'place', run: go('/') },
     { key: 'compare', name: 'Set two patterns or revisions side by side', kind: 'do', run: go('/compare') },

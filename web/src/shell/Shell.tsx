@@ -4,6 +4,7 @@ import type { TermId } from '@lanakit/core/words';
 import { askedTerm } from './help/askedTerm.ts';
 import { NavLink, Outlet } from 'react-router';
 import { isDemoStudio } from '../api/studio.ts';
+import { useWhoComes } from '../api/whoComes.ts';
 import { DemoRibbon } from './DemoRibbon.tsx';
 import { NoticeProvider } from './Notice.tsx';
 import styles from './Shell.module.css';
@@ -13,6 +14,7 @@ import { UnreadSlip } from './UnreadSlip.tsx';
 
 const loadPalette = async () => ({ default: (await import('./Palette.tsx')).Palette });
 const Palette = lazy(loadPalette);
+const LogIn = lazy(async () => ({ default: (await import('./LogIn.tsx')).LogIn }));
 const TourSlip = lazy(async () => ({ default: (await import('./tour/TourSlip.tsx')).TourSlip }));
 const HelpHere = lazy(async () => ({ default: (await import('./help/HelpHere.tsx')).HelpHere }));
 
@@ -51,6 +53,7 @@ export function Shell() {
   useHotkeys(['?', 'shift+?'], help, { preventDefault: true, useKey: true });
   useHotkeys('f1', help, { preventDefault: true, enableOnFormTags: true });
   useHotkeys('mod+k', () => setOpened('palette'), { preventDefault: true, enableOnFormTags: true });
+  const isAsked = useWhoComes((who) => who.isAsked);
   const isOnTour = useTour(({ stop }) => stop !== null);
   const close = () => setOpened(null);
   return (
@@ -90,7 +93,14 @@ export function Shell() {
               <TourSlip />
             </Suspense>
           )}
-          <Outlet />
+          {isAsked && (
+            <Suspense>
+              <LogIn />
+            </Suspense>
+          )}
+          <div className="as-contents" inert={isAsked}>
+            <Outlet />
+          </div>
           <Suspense>
             {opened === 'palette' && <Palette onClose={close} onHelp={help} onWord={explain} />}
             {opened === 'help' && <HelpHere asked={asked} onClose={close} />}

@@ -147,6 +147,7 @@ function Timed({ draft, designs, patternId }: PlannedProps) {
             room={room}
             designs={designs}
             plan={shown.plan}
+            bagging={input.bagging}
             told={told}
             onDrag={setDragged}
             onDrop={(plan) => {
@@ -174,7 +175,12 @@ function Timed({ draft, designs, patternId }: PlannedProps) {
       )}
       <div className={styles.pair}>
         <div className={styles.column}>
-          <PlanFields input={input} onPlan={setPlan} problemAt={at} />
+          <PlanFields
+            input={input}
+            room={typeof room === 'string' ? null : room}
+            onPlan={setPlan}
+            problemAt={at}
+          />
           <SharedList
             input={input}
             designs={designs}

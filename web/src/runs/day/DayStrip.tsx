@@ -1,6 +1,6 @@
 import type { FibreLookup } from '@lanakit/core/engine';
-import type { Pattern } from '@lanakit/core/pattern';
-import type { ClassPlan } from '@lanakit/core/run';
+import type { Pattern, Session } from '@lanakit/core/pattern';
+import type { Bagging, ClassPlan } from '@lanakit/core/run';
 import { type DayBand, type DayPace, type DayView, stepFibre } from '@lanakit/core/timetable';
 import {
   breakWords,
@@ -13,6 +13,7 @@ import {
 import type { ReactNode } from 'react';
 import { useWool } from '../../api/queries.ts';
 import { showDay } from '../../words/show.ts';
+import { bagsOf } from './bagsOf.ts';
 import { inkOn } from './inkOn.ts';
 import { RowBlock } from './RowBlock.tsx';
 import styles from './Day.module.css';
@@ -24,6 +25,7 @@ interface DayStripProps {
   isLast: boolean;
   build: Pattern;
   plan: ClassPlan;
+  bagging: Bagging;
   onDrag: (plan: ClassPlan) => void;
   onDrop: (plan: ClassPlan) => void;
 }
@@ -35,7 +37,7 @@ const PACE_WORDS: readonly (readonly [pace: DayPace, name: string, words: string
 ];
 
 /** One sitting as a strip under its hours. */
-export function DayStrip({ view, number, isLast, build, plan, onDrag, onDrop }: DayStripProps) {
+export function DayStrip({ view, number, isLast, build, plan, bagging, onDrag, onDrop }: DayStripProps) {
   const { sitting, to, rows, bands, waits, things } = view;
   const { wool } = useWool();
   const span = Math.max(1, to - sitting.from);
@@ -43,6 +45,7 @@ export function DayStrip({ view, number, isLast, build, plan, onDrag, onDrop }: 
   // What goes on into another day is drawn to the end of this one.
   const wide = (from: number, until: number) => `${((Math.min(until, to) - from) / span) * 100}%`;
   const planned = plan.sessions.find(({ id }) => id === sitting.id);
+  const bags = bagsOf(bands.middle, build, bagging);
   const used = things.filter(({ turns }) => turns.length > 0);
   const busy = used.filter(isWaitedFor);
   const free = used.filter((thing) => !isWaitedFor(thing));
@@ -99,20 +102,13 @@ export function DayStrip({ view, number, isLast, build, plan, onDrag, onDrop }: 
             ))}
           </Lane>
         ))}
-        {view.needles.length > 0 && (
-          <Lane name="Needle" words="what most hold">
-            {view.needles.map(({ wanted, from, to: until }) => (
-              <span
-                key={from}
-                className={styles.needle}
-                style={{ left: place(from), width: wide(from, until) }}
-                title={`${wantedName(wanted)}, ${clockWords(from)} to ${clockWords(until)}`}
-              >
-                {wantedName(wanted)}
-              </span>
-            ))}
-          </Lane>
-        )}
+        <HeldLane
+          name="Needle"
+          words="what most hold"
+          held={view.needles.map(({ wanted, ...each }) => ({ ...each, name: wantedName(wanted) }))}
+          {...{ place, wide }}
+        />
+        <HeldLane name="Bag" words="what most open" held={bags} {...{ place, wide }} />
         {waits.length > 0 && (
           <Lane name="By itself" words="sets, dries">
             {waits.map(({ stepId, from, to: until, meanwhile }) => {
@@ -146,6 +142,7 @@ export function DayStrip({ view, number, isLast, build, plan, onDrag, onDrop }: 
           Nobody waits for: {free.map(({ key, name }) => sharedWords(key, name).toLowerCase()).join(', ')}.
         </p>
       )}
+      {view.session && <SessionWords session={view.session} />}
       {view.ends && <p className={`small ${styles.left}`}>{breakWords(view.ends, build).join(' ')}</p>}
       <p className="visually-hidden">
         {`${clockWords(sitting.from)} to ${clockWords(sitting.to)}.`}
@@ -154,6 +151,16 @@ export function DayStrip({ view, number, isLast, build, plan, onDrag, onDrop }: 
       </p>
     </div>
   );
+}
+
+/** As its author wrote it: what lies there at first, where it can be left, what is done at home. */
+function SessionWords({ session: { startState, safeStop, homework } }: { session: Session }) {
+  const words = [
+    startState && `On the table: ${startState}.`,
+    safeStop && `Left so: ${safeStop}`,
+    homework && `At home: ${homework}`,
+  ].filter((line) => line !== '');
+  return words.length > 0 ? <p className={`quiet small ${styles.left}`}>{words.join(' ')}</p> : null;
 }
 
 interface Scale {
@@ -174,6 +181,29 @@ const Ruler = ({ from, to, place }: { from: number; to: number; place: Scale['pl
     ))}
   </div>
 );
+
+interface HeldLaneProps extends Scale {
+  name: string;
+  words: string;
+  held: readonly { readonly name: string; readonly from: number; readonly to: number }[];
+}
+
+/** What is in hand or open, from when to when; nothing: no lane. */
+const HeldLane = ({ name: laneName, words, held, place, wide }: HeldLaneProps) =>
+  held.length > 0 && (
+    <Lane name={laneName} words={words}>
+      {held.map(({ name, from, to }) => (
+        <span
+          key={`${name} ${from}`}
+          className={styles.needle}
+          style={{ left: place(from), width: wide(from, to) }}
+          title={`${name}, ${clockWords(from)} to ${clockWords(to)}`}
+        >
+          {name}
+        </span>
+      ))}
+    </Lane>
+  );
 
 /** A shared thing, in one class of many: each block is one who has it, red where they stood in line. */
 function ThingLane({

@@ -1,4 +1,4 @@
-import type { ClassPlan, Designs } from '@lanakit/core/run';
+import type { Bagging, ClassPlan, Designs } from '@lanakit/core/run';
 import type { Room } from '@lanakit/core/timetable';
 import { counted } from '@lanakit/core/words';
 import { Select } from 'antd';
@@ -12,13 +12,14 @@ interface DayStripsProps {
   room: Room;
   designs: Designs;
   plan: ClassPlan;
+  bagging: Bagging;
   told: DayTold;
   onDrag: (plan: ClassPlan) => void;
   onDrop: (plan: ClassPlan) => void;
 }
 
 /** Every sitting under a ruler of hours; of several designs one at a time. */
-export function DayStrips({ room, designs, plan, told, onDrag, onDrop }: DayStripsProps) {
+export function DayStrips({ room, designs, plan, bagging, told, onDrag, onDrop }: DayStripsProps) {
   const [graphAt, setGraphAt] = useState(0);
   const shownAt = Math.min(graphAt, room.graphs.length - 1);
   const views = told.views[shownAt];
@@ -50,6 +51,7 @@ export function DayStrips({ room, designs, plan, told, onDrag, onDrop }: DayStri
             isLast={at === views.length - 1}
             build={build}
             plan={plan}
+            bagging={bagging}
             onDrag={onDrag}
             onDrop={onDrop}
           />

@@ -71,7 +71,7 @@ export function Finish({ room, told, plan, onStop, onWant }: FinishProps) {
               )}
             </p>
           </div>
-          <DoneChart outcome={outcome} end={end} />
+          <DoneChart outcome={outcome} end={end} proposed={proposedCurve(told)} />
           <p className="quiet small">
             The last is done at about {clockWords(outcome.last.half)}, and in nine classes of ten by{' '}
             {clockWords(outcome.last.nineTenths)}.
@@ -98,8 +98,23 @@ export function Finish({ room, told, plan, onStop, onWant }: FinishProps) {
   );
 }
 
-function DoneChart({ outcome, end }: { outcome: Outcome; end: number }) {
-  const option = useMemo(() => doneOption(outcome, end), [outcome, end]);
+/** With what is proposed, where that is on the same day. */
+const proposedCurve = ({ together, areLeversOld }: DayTold): Outcome['doneBy'] | null =>
+  together === null ||
+  areLeversOld ||
+  together.levers.length === 0 ||
+  together.levers.some(({ kind }) => kind === 'another-sitting')
+    ? null
+    : together.doneBy;
+
+interface DoneChartProps {
+  outcome: Outcome;
+  end: number;
+  proposed: Outcome['doneBy'] | null;
+}
+
+function DoneChart({ outcome, end, proposed }: DoneChartProps) {
+  const option = useMemo(() => doneOption(outcome, end, proposed), [outcome, end, proposed]);
   const atEnd = outcome.doneBy.findLast(({ minute }) => minute <= end);
   const label = `Of everybody ${chanceWords(atEnd?.people ?? 0)} are done by ${clockWords(end)}; in ${chanceWords(outcome.all)} of the classes all are.`;
   return <Chart option={option} heightPx={CHART_PX} label={label} />;
@@ -108,19 +123,20 @@ function DoneChart({ outcome, end }: { outcome: Outcome; end: number }) {
 /** From the first that is done to nearly the last, in whole half hours. */
 function rangeOf(doneBy: Outcome['doneBy'], end: number): { min: number; max: number; interval: number } {
   const last = doneBy.find(({ all }) => all >= 0.99)?.minute ?? end;
-  const min = Math.floor(Math.min(doneBy[0]?.minute ?? end, end) / HALF_HOUR) * HALF_HOUR;
+  const first = Math.min(end, ...doneBy.map(({ minute }) => minute));
+  const min = Math.floor(first / HALF_HOUR) * HALF_HOUR;
   const max = Math.ceil(Math.max(last, end + 1) / HALF_HOUR) * HALF_HOUR;
   return { min, max, interval: max - min > 360 ? 60 : HALF_HOUR };
 }
 
 const HALF_HOUR = 30;
 
-const doneOption = ({ doneBy }: Outcome, end: number): ChartOption => ({
+const doneOption = ({ doneBy }: Outcome, end: number, proposed: Outcome['doneBy'] | null): ChartOption => ({
   grid: { left: 44, right: 16, top: 26, bottom: 22 },
   legend: { top: 0, right: 0, itemWidth: 14 },
   xAxis: {
     type: 'value',
-    ...rangeOf(doneBy, end),
+    ...rangeOf([...doneBy, ...(proposed ?? [])], end),
     axisLabel: { hideOverlap: true, formatter: (minute: number) => clockWords(minute) },
     splitLine: { show: false },
   },
@@ -148,5 +164,16 @@ const doneOption = ({ doneBy }: Outcome, end: number): ChartOption => ({
       color: 'ink-2',
       data: doneBy.map(({ minute, all }) => [minute, all * 100]),
     },
+    ...(proposed
+      ? [
+          {
+            type: 'line' as const,
+            name: 'everybody, with what is proposed',
+            symbol: 'none',
+            color: 'leaf',
+            data: proposed.map(({ minute, all }) => [minute, all * 100]),
+          },
+        ]
+      : []),
   ],
 });

@@ -1,5 +1,7 @@
 import { type ClassPlan, type ClassSession, PLAN_BOUNDS, type RunInput } from '@lanakit/core/run';
-import { dayAfter } from '@lanakit/core/timetable';
+import { needsOf } from '@lanakit/core/needles';
+import { dayAfter, type Room } from '@lanakit/core/timetable';
+import { counted, joinWords, needName, showDay } from '@lanakit/core/words';
 import { Button, Checkbox } from 'antd';
 import { nanoid } from 'nanoid';
 import { DayField } from '../../ui/fields/DayField.tsx';
@@ -9,6 +11,8 @@ import styles from './Day.module.css';
 
 interface PlanFieldsProps {
   input: RunInput;
+  /** Null: its time cannot be told. */
+  room: Room | null;
   onPlan: (change: Partial<ClassPlan>) => void;
   problemAt: (pointer: string) => string | null;
 }
@@ -16,7 +20,7 @@ interface PlanFieldsProps {
 const MOST_SITTINGS = 10;
 
 /** When it is, and what is kept of it before and after. */
-export function PlanFields({ input, onPlan, problemAt }: PlanFieldsProps) {
+export function PlanFields({ input, room, onPlan, problemAt }: PlanFieldsProps) {
   const { plan } = input;
   const set = (id: string, change: Partial<ClassSession>) =>
     onPlan({ sessions: plan.sessions.map((each) => (each.id === id ? { ...each, ...change } : each)) });
@@ -104,11 +108,23 @@ export function PlanFields({ input, onPlan, problemAt }: PlanFieldsProps) {
             onValue={(postDays) => onPlan({ postDays })}
           />
           <p>
-            Post by <b>{dayAfter(input.date, -plan.postDays)}</b>; each needs a pad, needles, guards and good
-            light of their own.
+            Post {counted(input.seats, 'pack')} by <b>{showDay(dayAfter(input.date, -plan.postDays))}</b>.{' '}
+            {room &&
+              `Each needs at home: ${joinWords(neededAtHome(room))}; good light, a pad that does not slip.`}
           </p>
         </div>
       )}
     </section>
   );
 }
+
+/** What each has to have, for nothing is shared over a wire: needles come with the pack or are bought, tools are theirs. */
+const neededAtHome = ({ graphs }: Room): string[] => [
+  ...new Set(
+    graphs.flatMap(({ build }) =>
+      needsOf(build)
+        .listed.filter(({ isUsedUp }) => !isUsedUp)
+        .map((need) => needName(need)),
+    ),
+  ),
+];

@@ -31,7 +31,7 @@ export function SharedList({ input, designs, room, onPlan, problemAt }: SharedLi
   return (
     <section className={`sheet ${styles.panel}`} aria-label="What is shared">
       <h2>What is shared</h2>
-      {derived.length + plan.shared.length === 0 && (
+      {room !== null && derived.length + plan.shared.length === 0 && (
         <p className="quiet">No step calls for anything that a table or the room has only once.</p>
       )}
       {derived.map(({ key, name, count, isPerTable }) => (

@@ -95,6 +95,7 @@ function GraphTable({
             <th>Step</th>
             <th>Where</th>
             <th className={styles.number}>Your min</th>
+            <th className={styles.number}>At the earliest</th>
             <th className={styles.number}>Most begin</th>
             <th className={styles.number}>Eight in ten</th>
             <th className={styles.number}>Most are done</th>
@@ -132,6 +133,9 @@ function GraphTable({
                 </td>
                 <td className={styles.number}>
                   {isUnknown ? <b className="amber">?</b> : Math.round(minutes * 10) / 10}
+                </td>
+                <td className={styles.number}>
+                  {isUnknown ? '' : `${lengthOfTime(task?.earliest ?? 0)} in`}
                 </td>
                 <td className={styles.number}>{time ? sittingClock(time.start.half, room.sittings) : '–'}</td>
                 <td className={styles.number}>
