@@ -20,6 +20,7 @@ export {
   MINUTES_A_DAY,
   minutesOfClock,
   PLAN_BOUNDS,
+  planMoved,
   PLAN_ROW_KINDS,
   readClock,
   sessionStarts,
@@ -29,6 +30,7 @@ export {
 } from './document/classPlan.ts';
 export { avoidedBy } from './who/avoided.ts';
 export { choiceOfSeat, hasChoice, undecidedSeats } from './who/choiceOfSeat.ts';
+export { hasPeople, withoutPeople } from './who/withoutPeople.ts';
 export { designsOfSeats } from './who/designOfSeat.ts';
 export { packGroups, type Designs, type Make, type PackGroup } from './packs/packGroups.ts';
 export { needsOfGroup, personalNeeds, type GroupNeed } from './things/needsOfGroup.ts';

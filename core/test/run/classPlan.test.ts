@@ -4,6 +4,7 @@ import {
   type ClassPlan,
   minutesOfClock,
   type PlanRow,
+  planMoved,
   readClock,
   sessionStarts,
 } from '../../src/run/index.ts';
@@ -72,4 +73,12 @@ test('sittings on the clock, from the midnight of the first day, over the end of
   ];
   expect(sessionStarts(sessions, '2026-10-24')).toEqual([840, 1440 + 840, 2 * 1440 + 555]);
   expect(sessionStarts([sitting({ startsAt: '?' })], '2026-10-24')).toEqual([null]);
+});
+
+test('with the class on another day its other sittings keep their distance', () => {
+  const plan = { ...classRun().plan, sessions: [sitting(), sitting({ id: 'two', date: '2026-12-06' })] };
+  const datesOf = (from: string, to: string) => planMoved(plan, from, to).sessions.map(({ date }) => date);
+  expect(datesOf('2026-12-05', '2027-02-27')).toEqual([null, '2027-02-28']);
+  expect(datesOf('2026-12-05', '2026-12-05')).toEqual([null, '2026-12-06']);
+  expect(datesOf('2026-12-05', '')).toEqual([null, '2026-12-06']);
 });

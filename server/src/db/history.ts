@@ -49,6 +49,7 @@ export function historyQueries(db: Db) {
     'SELECT document FROM history WHERE kind = ? AND thing_id = ? AND id = ?',
   );
   const remove = db.prepare('DELETE FROM history WHERE id = ?');
+  const removeOf = db.prepare('DELETE FROM history WHERE kind = ? AND thing_id = ?');
   const removeLost = db.prepare('DELETE FROM history WHERE is_lost = 1 AND at < ?');
   const thin = db.prepare<{ from: string; to: string; span: string }>(`
     DELETE FROM history WHERE is_lost = 0 AND at >= @from AND at < @to AND id NOT IN (
@@ -73,6 +74,8 @@ export function historyQueries(db: Db) {
       selectAll
         .all(kind, id)
         .map(({ isLost, livedMs: _lived, ...row }) => ({ ...row, isLost: isLost === 1 })),
+    /** Nothing of how it was is kept any more. */
+    forget: (kind: KeptKind, id: string): void => void removeOf.run(kind, id),
     document: (kind: KeptKind, id: string, entryId: number): unknown => {
       const row = selectDocument.get(kind, id, entryId);
       return row ? (JSON.parse(unpacked(row.document)) as unknown) : null;

@@ -6,6 +6,7 @@ import {
   type RunInput,
   type RunState,
   type RunTick,
+  withoutPeople,
 } from '@lanakit/core/run';
 import { fromMilli } from '@lanakit/core/shelf';
 import type { HistoryQueries } from './history.ts';
@@ -85,6 +86,7 @@ export function runQueries(db: Db, sound: SoundReader, history: HistoryQueries) 
     UPDATE run SET version = version + 1, state = @state, frozen = @frozen, frozen_seal = @seal,
       updated_at = @at
     WHERE id = @id AND version = @version AND deleted_at IS NULL`);
+  const updateFrozen = db.prepare('UPDATE run SET frozen = @frozen, frozen_seal = @seal WHERE id = @id');
   const selectBefore = db.prepare<[string, number], { version: number; at: string; document: string }>(
     'SELECT version, updated_at AS at, document FROM run WHERE id = ? AND version = ?',
   );
@@ -152,6 +154,22 @@ export function runQueries(db: Db, sound: SoundReader, history: HistoryQueries) 
       { state, frozen }: { readonly state: RunState; readonly frozen: Frozen | null },
       at: string,
     ): boolean => updateState.run({ id, version, state, ...frozenColumnsOf(frozen), at }).changes === 1,
+    /** Who came is taken out of a run, of what was written down of it, and of all that it ever was. */
+    forgetPeople: whole(db, (id: string, version: number, at: string): boolean => {
+      const run = selectOne.get(id);
+      const kept = selectFrozen.get(id);
+      if (!run || run.version !== version) return false;
+      const input = unsealed<RunInput>(run.document, run.document_seal);
+      const forgotten = { ...input, roster: withoutPeople(input.roster) };
+      if (updateRow.run({ ...rowOf(forgotten), id, version, at }).changes !== 1) return false;
+      const frozen = kept?.frozen == null ? null : unsealed<Frozen>(kept.frozen, kept.seal);
+      if (frozen) {
+        const inputThen = { ...frozen.input, roster: withoutPeople(frozen.input.roster) };
+        updateFrozen.run({ id, ...frozenColumnsOf({ ...frozen, input: inputThen }) });
+      }
+      history.forget('run', id);
+      return true;
+    }),
     /** What this key ticked before; null: nothing yet. */
     tickOf: (key: string): (RunTick & { readonly runId: string }) | null => {
       const row = selectTick.get(key);

@@ -75,6 +75,14 @@ const runStateRoutes = (runs: RunService): Route[] => [
   }),
   route({
     method: 'post',
+    path: '/runs/:id/people-forgotten',
+    summary: 'Forget who came: names, notes, what they may not touch, in the run and its history',
+    ifMatch: true,
+    answers: [200],
+    handle: ({ params: { id }, version }) => versioned(runs.forgetPeople(id, version)),
+  }),
+  route({
+    method: 'post',
     path: '/runs/:id/copy',
     summary: 'The same again, planned anew',
     answers: [201],

@@ -99,6 +99,13 @@ export function runService({ store, now, newId }: ServiceDeps) {
         if (!runs.setState(id, run.version, { state: 'done', frozen }, at())) throw conflict(id, null);
         return found(id);
       }),
+    /** Who came is forgotten, here and in all that it ever was; what was made stays. */
+    forgetPeople: (id: string, version: number): OpenedRun =>
+      store.together(() => {
+        found(id);
+        if (!runs.forgetPeople(id, version, at())) throw conflict(id, null);
+        return opened(id);
+      }),
     /** The same again, planned anew. */
     copy(id: string): Run {
       const run = found(id);

@@ -1,5 +1,8 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import type { OpenedRun } from '@lanakit/core/api';
+import Database from 'better-sqlite3';
+import { join } from 'node:path';
+import { unpacked } from '../../src/db/packed.ts';
 import { BLANK_PLAN, blankSeat, type ClassPlan, type Run } from '@lanakit/core/run';
 import { request } from '../support/request.ts';
 import {
@@ -95,3 +98,35 @@ describe('a seat that makes something of its own', () => {
     await request(studio.app).post('/api/runs').send(runInput(revisionId, { roster })).expect(422);
   });
 });
+
+describe('who came is forgotten', () => {
+  const roster = [{ ...blankSeat(1), name: 'Marga Winterling', note: 'sits by the window', avoids: ['lanolin' as const], isLeftHanded: true }];
+  const everywhere = (): string => {
+    const db = new Database(join(studio.deps.dataDir, 'lanakit.sqlite'), { readonly: true });
+    const rows = (sql: string) => JSON.stringify(db.prepare(sql).all());
+    const history = db.prepare<[], Buffer>(`SELECT document FROM history WHERE kind = 'run'`).pluck().all();
+    const words = [rows('SELECT document, frozen, name FROM run'), ...history.map((packed) => unpacked(packed))].join('\n');
+    db.close();
+    return words;
+  };
+  test('in the run, in what was written down of it, and in all that it ever was; what each made stays', async () => {
+    const run = await plan({ name: 'Owls', seats: 2, roster });
+    const { body: changed } = (await request(studio.app).put(`/api/runs/${run.id}`).set('If-Match', '"1"').send(runInput(revisionId, { name: 'Owls', seats: 3, roster })).expect(200)) as { body: OpenedRun };
+    await request(studio.app).post(`/api/runs/${run.id}/state`).set('If-Match', `"${changed.version}"`).send({ to: 'bought', anyway: true }).expect(200);
+    expect(everywhere()).toContain('Marga');
+    const answer = await request(studio.app).post(`/api/runs/${run.id}/people-forgotten`).set('If-Match', `"${changed.version + 1}"`).expect(200);
+    const after = answer.body as OpenedRun;
+    expect(after.roster).toEqual([{ ...blankSeat(1) }]);
+    expect(after.frozen?.input.roster).toEqual([{ ...blankSeat(1) }]);
+    expect(after.seats).toBe(3);
+    for (const word of ['Marga', 'Winterling', 'window', 'lanolin']) expect(everywhere()).not.toContain(word);
+    const { body: found } = (await request(studio.app).get('/api/found?search=Marga').expect(200)) as { body: { items?: unknown[] } };
+    expect(JSON.stringify(found)).not.toContain('Marga');
+  });
+  test('by who has seen it as it is; otherwise nothing is forgotten', async () => {
+    const run = await plan({ name: 'Owls', seats: 2, roster });
+    await request(studio.app).post(`/api/runs/${run.id}/people-forgotten`).set('If-Match', '"7"').expect(409);
+    await request(studio.app).post(`/api/runs/${run.id}/people-forgotten`).expect(428);
+    expect(everywhere()).toContain('Marga');
+  });
+}); // prettier-ignore

@@ -1,10 +1,11 @@
 import type { OpenedRun } from '@lanakit/core/api';
-import { Button } from 'antd';
+import { hasPeople } from '@lanakit/core/run';
+import { Button, Popconfirm } from 'antd';
 import { useNavigate } from 'react-router';
 import { NOT_SAVED_YET } from '../draft/notSavedYet.ts';
 import type { RunDraft } from './useRunDraft.ts';
 import { perform } from '../api/mutations/mutation.ts';
-import { copyRun, deleteRun, restoreRun } from '../api/mutations/runs.ts';
+import { copyRun, deleteRun, forgetPeople, restoreRun } from '../api/mutations/runs.ts';
 import { useNotice } from '../shell/Notice.tsx';
 import { useAttempt } from '../shell/useAttempt.ts';
 
@@ -38,6 +39,33 @@ export function RunHistory({ run, draft }: { run: OpenedRun; draft: RunDraft }) 
     <Button size="small" onClick={() => void open()}>
       History
     </Button>
+  );
+}
+
+/** Who came, forgotten for good: that cannot be taken back, and is asked about. */
+export function ForgetPeople({ run, draft }: { run: OpenedRun; draft: RunDraft }) {
+  const navigate = useNavigate();
+  const attempt = useAttempt();
+  if (!hasPeople(draft.input.roster)) return null;
+  const forget = () =>
+    attempt(async () => {
+      if (!(await draft.settle())) return NOT_SAVED_YET;
+      // Away from it: what is open there still knows them.
+      await perform(forgetPeople(run.id, draft.version()), () => void navigate('/runs'));
+      return {
+        text: `Who came to “${draft.input.name}” is forgotten. Backups made before still have it.`,
+      };
+    });
+  return (
+    <Popconfirm
+      title="Forget who came?"
+      description="Names, notes, what they may not touch, left hands: out of this class and its history, for good. What each made stays."
+      okText="Forget"
+      cancelText="Keep"
+      onConfirm={() => void forget()}
+    >
+      <Button size="small">Forget who came…</Button>
+    </Popconfirm>
   );
 }
 

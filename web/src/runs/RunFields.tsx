@@ -1,5 +1,5 @@
 import { fractionOf, percentBounds, percentOf } from '@lanakit/core/base';
-import { checkRun, RUN_BOUNDS, type RunInput } from '@lanakit/core/run';
+import { checkRun, planMoved, RUN_BOUNDS, type RunInput } from '@lanakit/core/run';
 import { problemWords } from '@lanakit/core/words';
 import { Input } from 'antd';
 import { DayField } from '../ui/fields/DayField.tsx';
@@ -47,7 +47,7 @@ export function RunFields({ input, problemAt, autoFocus = false, onChange }: Run
         day={input.date}
         problem={problemAt('/date')}
         className={styles.wide ?? ''}
-        onDay={(date) => onChange({ date: date ?? '' })}
+        onDay={(date) => onChange({ date: date ?? '', plan: planMoved(input.plan, input.date, date ?? '') })}
       />
       {input.kind === 'class' && (
         <>

@@ -24,7 +24,7 @@ import { RightsNote } from './RightsNote.tsx';
 import { RunConflict } from './RunConflict.tsx';
 import { runProblems, RunFields } from './RunFields.tsx';
 import { RunDesigns } from './RunDesigns.tsx';
-import { CopyRun, DeleteRun, RunHistory } from './RunEnds.tsx';
+import { CopyRun, DeleteRun, ForgetPeople, RunHistory } from './RunEnds.tsx';
 import styles from './RunPage.module.css';
 import { RunPapers, SheetLink } from './RunPapers.tsx';
 import { RunStates } from './RunStates.tsx';
@@ -157,6 +157,7 @@ function Side({ run, draft, live }: SideProps) {
       <div className={styles.ends}>
         <CopyRun run={run} draft={draft} />
         <RunHistory run={run} draft={draft} />
+        <ForgetPeople run={run} draft={draft} />
         <DeleteRun run={run} draft={draft} />
       </div>
     </section>

@@ -189,6 +189,17 @@ export const sessionStarts = (sessions: readonly ClassSession[], date: string): 
     return daysBetween(date, day) * MINUTES_A_DAY + clock;
   });
 
+/** With the class on another day its other sittings are as many days after it as they were. */
+export function planMoved(plan: ClassPlan, from: string, to: string): ClassPlan {
+  if (!isCalendarDate(from) || !isCalendarDate(to)) return plan;
+  const days = daysBetween(from, to);
+  const moved = (date: string | null) =>
+    date !== null && isCalendarDate(date)
+      ? new Date(Date.parse(`${date}T00:00:00Z`) + days * MS_A_DAY).toISOString().slice(0, 10)
+      : date;
+  return { ...plan, sessions: plan.sessions.map((session) => ({ ...session, date: moved(session.date) })) };
+}
+
 export const MINUTES_A_DAY = 1440;
 const MS_A_DAY = 86_400_000;
 

@@ -21,6 +21,14 @@ export const copyRun = (id: string): Mutation<OpenedRun> => ({
   touches: LIST,
 });
 
+/** Who came is forgotten for good. */
+export const forgetPeople = (id: string, version: number): Mutation<OpenedRun> => ({
+  method: 'POST',
+  path: `/runs/${id}/people-forgotten`,
+  version,
+  touches: [...LIST, '/history', '/found'],
+});
+
 export const deleteRun = (id: string, version: number): Mutation<void> => ({
   method: 'DELETE',
   path: `/runs/${id}`,

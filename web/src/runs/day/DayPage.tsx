@@ -1,5 +1,12 @@
 import type { OpenedRun } from '@lanakit/core/api';
-import { type ClassPlan, checkRun, type Designs, revisionsOfRun, type RunInput } from '@lanakit/core/run';
+import {
+  type ClassPlan,
+  checkRun,
+  type Designs,
+  planMoved,
+  revisionsOfRun,
+  type RunInput,
+} from '@lanakit/core/run';
 import { type NoRoom, roomOf, withSessions } from '@lanakit/core/timetable';
 import { Button } from 'antd';
 import { nanoid } from 'nanoid';
@@ -179,6 +186,7 @@ function Timed({ draft, designs, patternId }: PlannedProps) {
             input={input}
             room={typeof room === 'string' ? null : room}
             onPlan={setPlan}
+            onDate={(date) => draft.change({ date, plan: planMoved(input.plan, input.date, date) })}
             problemAt={at}
           />
           <SharedList

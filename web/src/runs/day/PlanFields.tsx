@@ -14,13 +14,15 @@ interface PlanFieldsProps {
   /** Null: its time cannot be told. */
   room: Room | null;
   onPlan: (change: Partial<ClassPlan>) => void;
+  /** The first sitting is on the day of the class. */
+  onDate: (date: string) => void;
   problemAt: (pointer: string) => string | null;
 }
 
 const MOST_SITTINGS = 10;
 
 /** When it is, and what is kept of it before and after. */
-export function PlanFields({ input, room, onPlan, problemAt }: PlanFieldsProps) {
+export function PlanFields({ input, room, onPlan, onDate, problemAt }: PlanFieldsProps) {
   const { plan } = input;
   const set = (id: string, change: Partial<ClassSession>) =>
     onPlan({ sessions: plan.sessions.map((each) => (each.id === id ? { ...each, ...change } : each)) });
@@ -48,7 +50,10 @@ export function PlanFields({ input, room, onPlan, problemAt }: PlanFieldsProps) 
             label={plan.sessions.length > 1 ? `Sitting ${at + 1}` : 'Day'}
             day={session.date ?? input.date}
             problem={problemAt(`/plan/sessions/${at}/date`)}
-            onDay={(date) => set(session.id, { date: date === input.date ? null : date })}
+            onDay={(date) => {
+              if (at === 0 && date !== null) onDate(date);
+              else set(session.id, { date: date === input.date ? null : date });
+            }}
           />
           <ClockField
             label="Begins"

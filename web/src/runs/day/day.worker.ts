@@ -24,9 +24,13 @@ export type DayNews =
   | { readonly kind: 'together'; readonly together: Together };
 
 const SEED = 20_261_205;
-const [FIRST_CLASSES, CLASSES, EACH_TIME] = [60, 2000, 200];
-/** Enough to tell levers apart: the same people are met by each. */
-const LEVER_CLASSES = 300;
+const [FIRST_CLASSES, CLASSES] = [10, 2000];
+/** Something new is told so often, and whoever asks for another class is heard. */
+const TOLD_EVERY_MS = 150;
+/** Two hundred people at two hundred steps are not gone through two thousand times before somebody reads the answer. */
+const LONGEST_MS = 20_000;
+/** Enough to tell levers apart, for the same people are met by each; fewer where a class is large. */
+const [LEVER_CLASSES, FEWEST_LEVER_CLASSES, LEVER_MS] = [300, 40, 250];
 
 let latest = 0;
 
@@ -56,15 +60,26 @@ const api = {
       const views = room.graphs.map((_graph, at) => dayViews(room, outcome, at, SEED, lateMinutes));
       tell(turn, { kind: 'outcome', outcome, views, isLast });
     };
-    trial.more(FIRST_CLASSES);
+    const begun = performance.now();
+    let msEach = 1;
+    const classesIn = (ms: number) => Math.max(1, Math.round(ms / msEach));
+    const more = (classes: number) => {
+      const from = performance.now();
+      trial.more(Math.min(classes, CLASSES - trial.classes()));
+      msEach = Math.max(0.01, (performance.now() - from) / Math.max(1, classes));
+    };
+    more(FIRST_CLASSES);
+    more(classesIn(isQuick ? TOLD_EVERY_MS / 3 : TOLD_EVERY_MS));
     say(isQuick);
     if (isQuick) return;
-    for (await pause(); isLatest() && trial.classes() < CLASSES; await pause()) {
-      trial.more(Math.min(EACH_TIME, CLASSES - trial.classes()));
-      say(trial.classes() >= CLASSES);
+    const isOver = () => trial.classes() >= CLASSES || performance.now() - begun > LONGEST_MS;
+    for (await pause(); isLatest() && !isOver(); await pause()) {
+      more(classesIn(TOLD_EVERY_MS));
+      say(isOver());
     }
     if (!isLatest()) return;
-    const terms = { designs, run, classes: LEVER_CLASSES, seed: SEED };
+    const classes = Math.max(FEWEST_LEVER_CLASSES, Math.min(LEVER_CLASSES, classesIn(LEVER_MS)));
+    const terms = { designs, run, classes, seed: SEED };
     const tried: TriedLever[] = [];
     for (const lever of tryLevers(terms)) {
       tried.push(lever);
