@@ -1,3 +1,4 @@
+import { isKnownNow, useWhoComes } from '../../src/api/whoComes.ts';
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { blankPattern } from '@lanakit/core/pattern';
 import { readFileSync } from 'node:fs';
@@ -43,11 +44,11 @@ test('the version goes as If-Match, the body as JSON, below /api', async () => {
   expect(sent[0]?.init.headers).toMatchObject({ 'Content-Type': 'application/json', 'If-Match': '"7"' });
 });
 
-test('what has no body and no version sends neither', async () => {
+test('what has no body and no version sends neither, and our header all the same', async () => {
   answers = [json({ id: 'c' }, 201)];
   await perform(runs.copyRun('a'));
   expect(sent[0]?.init.body).toBeUndefined();
-  expect(Object.keys(sent[0]?.init.headers ?? {})).toEqual(['Idempotency-Key']);
+  expect(Object.keys(sent[0]?.init.headers ?? {})).toEqual(['X-Lanakit', 'Idempotency-Key']);
 });
 
 const keysSent = () => sent.map(({ init }) => (init.headers as Record<string, string>)['Idempotency-Key']);
@@ -147,4 +148,12 @@ describe('what is asked for again', () => {
       expect(lost).toEqual([]);
     },
   );
+});
+
+test('a studio that does not know who is there keeps what was to be sent with whoever wrote it', async () => {
+  answers = [json({ code: 'not_logged_in', status: 401, title: 'Say the passphrase' }, 401)];
+  await expect(perform(runs.copyRun('a'))).rejects.toThrow(Unreachable);
+  expect(useWhoComes.getState().isAsked).toBe(true);
+  isKnownNow();
+  expect(useWhoComes.getState().isAsked).toBe(false);
 });
