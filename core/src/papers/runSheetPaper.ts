@@ -118,14 +118,14 @@ function sittingSection(source: PaperSource, times: Times, sitting: Sitting, at:
     notes: breaksOf(room, times.outcome, 0)
       .filter(({ sittingAt }) => sittingAt === at)
       .flatMap((each) => breakWords(each, room.graphs[0]?.build ?? blankPattern(''))),
-    columns: [left('At'), wide('What'), left('Eight in ten begin'), left('Hand out'), left('Watch for')],
+    columns: [left('At'), wide('What'), left('Eight in ten'), left('Hand out'), wide('Watch for')],
     rows: lines.toSorted((a, b) => a.minute - b.minute).map(({ cells: line }) => line),
     // As many as a page takes in large type.
     isLarge: lines.length <= MOST_LARGE,
   });
 }
 
-const MOST_LARGE = 22;
+const MOST_LARGE = 18;
 /** At the author’s pace. */
 const LEAST_PIECE_MINUTES = 8;
 

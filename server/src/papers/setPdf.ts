@@ -82,12 +82,12 @@ function sectionContent(paperSection: PaperSection): Content {
   const notes = paperSection.notes.map((line): Content => ({ text: line, color: QUIET, fontSize: 9 }));
   const head: Content = { stack: [heading, ...notes], headlineLevel: 1 };
   if (paperSection.rows.length === 0) return { stack: [heading, ...notes], unbreakable: true };
-  const isShort = paperSection.isLarge || paperSection.rows.length <= SHORT_ROWS;
+  const isShort = !paperSection.isLarge && paperSection.rows.length <= SHORT_ROWS;
   return { stack: [head, table(paperSection)], unbreakable: isShort };
 }
 
 /** Read at arm’s length, points. */
-const LARGE_TYPE = 12.5;
+const LARGE_TYPE = 12;
 /** A table of so few rows is never broken over two pages. */
 const SHORT_ROWS = 14;
 
