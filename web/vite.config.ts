@@ -25,5 +25,6 @@ export default defineConfig({
       },
     },
   },
-  server: { port: 5173, proxy: { '/api': 'http://127.0.0.1:4310' } },
+  // Under the name it was asked by: a write has to come from a page of the very address that is asked.
+  server: { port: 5173, proxy: { '/api': { target: 'http://127.0.0.1:4310', changeOrigin: false } } },
 });
