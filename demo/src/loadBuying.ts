@@ -1,4 +1,5 @@
-import { daysAfter, type OrderInput } from '@lanakit/core/buying';
+import { daysAfter } from '@lanakit/core/base';
+import type { OrderInput } from '@lanakit/core/buying';
 import type { StockUnit, Supplier } from '@lanakit/core/shelf';
 import { packName } from '@lanakit/core/words';
 import { type Services, todayOf } from '@lanakit/server/services';

@@ -1,4 +1,4 @@
-import { daysAfter } from '@lanakit/core/buying';
+import { daysAfter } from '@lanakit/core/base';
 import { type Pattern, withoutPart } from '@lanakit/core/pattern';
 import {
   blankRecipe,

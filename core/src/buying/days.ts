@@ -1,6 +1,6 @@
 import { strict } from '../base/index.ts';
 import { Type, type Static } from '@sinclair/typebox';
-import { checkRange, isCalendarDate, type At, type BaseProblem } from '../base/index.ts';
+import { checkRange, daysAfter, isCalendarDate, type At, type BaseProblem } from '../base/index.ts';
 
 const Day = Type.String({ minLength: 10, maxLength: 10, description: 'calendar date, YYYY-MM-DD' });
 
@@ -56,12 +56,6 @@ export function checkBuyingTerms(terms: BuyingTerms): BuyingProblem[] {
 
 const unread = (text: string, pointer: string): BuyingProblem[] =>
   isCalendarDate(text) ? [] : [{ code: 'day_not_read', pointer, text }];
-
-const DAY_MS = 86_400_000;
-
-/** So many days later, or before. */
-export const daysAfter = (day: string, days: number): string =>
-  new Date(Date.parse(`${day}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);
 
 const isWorked = (day: string, { restDays, holidays }: BuyingTerms): boolean =>
   !restDays.includes(new Date(`${day}T00:00:00Z`).getUTCDay()) &&

@@ -5,7 +5,6 @@ export {
   type BuyingProblem,
   BuyingTerms,
   checkBuyingTerms,
-  daysAfter,
   orderBy,
   prepareBy,
 } from './days.ts';

@@ -1,5 +1,5 @@
 import type { Supplier } from '../shelf/index.ts';
-import { daysAfter } from './days.ts';
+import { daysAfter } from '../base/index.ts';
 import type { Need, PackOffer, SupplierTerms } from './purchase.ts';
 
 /** Why a need, or some of it, cannot be bought. */

@@ -3,6 +3,7 @@ import type { Skill } from '../needles/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import {
   choiceOfSeat,
+  designsOfPacks,
   designsOfSeats,
   hasChoice,
   isElsewhere,
@@ -45,11 +46,7 @@ export function roomPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'
 }
 
 function tableSections({ input, toPack }: PaperSource): PaperSection[] {
-  const designs = new Map(
-    toPack.groups.flatMap(({ makes }) =>
-      makes.map(({ revisionId, pattern }) => [revisionId, pattern] as const),
-    ),
-  );
+  const designs = designsOfPacks(toPack.groups);
   const designOf = designsOfSeats(designs, input);
   const seats = seatsOf(input);
   const size = Math.max(1, input.seatsPerTable);

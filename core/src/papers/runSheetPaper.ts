@@ -8,8 +8,16 @@ import {
   stepOfCut,
   stepOfFinding,
 } from '../pattern/index.ts';
-import { preparedSteps } from '../run/index.ts';
-import { breaksOf, type ClassGraph, type Room, type Sitting, type StepTimes } from '../timetable/index.ts';
+import { designsOfPacks, preparedSteps } from '../run/index.ts';
+import {
+  breaksOf,
+  type ClassGraph,
+  type Room,
+  type Sitting,
+  type StepTimes,
+  tablesOf,
+  untimedSteps,
+} from '../timetable/index.ts';
 import {
   breakWords,
   chanceWords,
@@ -34,7 +42,7 @@ import {
   section,
   wide,
 } from './paper.ts';
-import { designsOfPacks, timesOfRun } from './timesOfRun.ts';
+import { timesOfRun } from './timesOfRun.ts';
 
 /** What lies on the instructor’s table: when what begins, what is handed out, what to watch for, who is late by when. */
 export function runSheetPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {
@@ -71,15 +79,13 @@ export function runSheetPaper(source: PaperSource): Pick<Paper, 'title' | 'secti
 
 type Times = NonNullable<ReturnType<typeof timesOfRun>>;
 
-const unknownNotes = ({ graphs }: Room): string[] => {
-  const unknown = graphs.flatMap(({ tasks }) => tasks.filter(({ minutes }) => minutes === null));
-  return unknown.length === 0
-    ? []
-    : [`At best: ${counted(unknown.length, 'step')} without minutes count as nothing.`];
+const unknownNotes = (room: Room): string[] => {
+  const untimed = untimedSteps(room);
+  return untimed === 0 ? [] : [`At best: ${counted(untimed, 'step')} untimed, counted as nothing.`];
 };
 
 function bring({ input, toPack }: PaperSource, room: Room): PaperSection {
-  const tables = new Set(room.people.map(({ tableAt }) => tableAt)).size;
+  const tables = tablesOf(room);
   const rows = room.shared.map(({ key, name, count, isPerTable }) =>
     row(
       [
@@ -175,7 +181,7 @@ function stepLines(
   { graph: { build, revisionId, tasks }, times }: ShownStep,
   sittingAt: number,
 ): Line[] {
-  const designs = designsOfPacks(source);
+  const designs = designsOfPacks(source.toPack.groups);
   const step = build.steps.find(({ id }) => id === times.stepId);
   const task = tasks.find(({ stepId }) => stepId === times.stepId);
   if (!step || !task || sittingOfTime(room, times) !== sittingAt) return [];
@@ -267,7 +273,7 @@ const late = (source: PaperSource, times: Times): PaperSection =>
         // Where a piece saves little nobody is helped by one.
         const isWorth = (tasks.find((task) => task.stepId === stepId)?.minutes ?? 0) >= LEAST_PIECE_MINUTES;
         const step = build.steps.find(({ id }) => id === stepId);
-        const pattern = designsOfPacks(source).get(revisionId) ?? build;
+        const pattern = designsOfPacks(source.toPack.groups).get(revisionId) ?? build;
         return handOverBy === null || !step || !isWorth
           ? []
           : [

@@ -1,4 +1,4 @@
-import type { Designs } from '../run/index.ts';
+import { designsOfPacks } from '../run/index.ts';
 import { type Outcome, outcomeOfRun, type Room, roomOf } from '../timetable/index.ts';
 import type { PaperSource } from './paper.ts';
 
@@ -8,18 +8,10 @@ const PAPER_SEED = 20_261_205;
 const MOST_TURNS = 1_000_000;
 const [FEWEST_CLASSES, MOST_CLASSES] = [20, 400];
 
-/** The patterns that the packs of a run are of. */
-export const designsOfPacks = ({ toPack }: Pick<PaperSource, 'toPack'>): Designs =>
-  new Map(
-    toPack.groups.flatMap(({ makes }) =>
-      makes.map(({ revisionId, pattern }) => [revisionId, pattern] as const),
-    ),
-  );
-
 /** How a class goes, for its sheets; null: nobody has said when it is, or nothing of it takes time. */
 export function timesOfRun(source: PaperSource): { readonly room: Room; readonly outcome: Outcome } | null {
   const { input } = source;
-  const designs = designsOfPacks(source);
+  const designs = designsOfPacks(source.toPack.groups);
   const room = input.kind === 'class' ? roomOf(designs, input) : 'no-people';
   if (typeof room === 'string') return null;
   const turns = room.people.reduce((sum, { graphAt }) => sum + (room.graphs[graphAt]?.tasks.length ?? 0), 0);

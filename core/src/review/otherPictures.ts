@@ -1,3 +1,4 @@
+import { isNamed } from './isNamed.ts';
 import { defaultBuild } from '../build/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import type { ReviewContext } from './context.ts';
@@ -19,7 +20,7 @@ export function otherPictures({ pattern, nearby }: ReviewContext): OtherPicture[
     const leftOut = namesLeftOut(pattern, build);
     if (leftOut.length === 0) return [];
     return shownIn(build).flatMap(({ pictureId, words }) => {
-      const name = leftOut.find((each) => isNamedIn(words, each));
+      const name = leftOut.find((each) => isNamed(words, each));
       if (name === undefined || told.has(pictureId)) return [];
       told.add(pictureId);
       return [{ pictureId, name, optionId, valueId }];
@@ -41,9 +42,5 @@ function namesLeftOut(pattern: Pattern, build: Pattern): string[] {
   const named = ({ parts, cuts }: Pattern) =>
     [...parts, ...cuts].map(({ name }) => name.trim()).filter((name) => name.length > 2);
   const there = named(build);
-  return named(pattern).filter((name) => !there.some((other) => isNamedIn(other, name)));
+  return named(pattern).filter((name) => !there.some((other) => isNamed(other, name)));
 }
-
-/** As a word of its own, or several of it. */
-const isNamedIn = (words: string, name: string): boolean =>
-  new RegExp(`(?<!\\p{L})${name.replaceAll(/[^\p{L}\p{N} ]/gu, '.')}(?:s|es)?(?!\\p{L})`, 'iu').test(words);

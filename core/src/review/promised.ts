@@ -1,3 +1,4 @@
+import { isNamed } from './isNamed.ts';
 import type { Pattern } from '../pattern/index.ts';
 import type { ReviewContext } from './context.ts';
 import { isPartThere, partsMissing } from './partsInWords.ts';
@@ -20,7 +21,7 @@ export function promisedAbsent(text: string, fromAt: number, context: ReviewCont
   const isThere = isPartThere(context);
   const isToCome = (partId: string) => isWorkedLater(partId, fromAt, pattern);
   const absent = promises.flatMap((promise) => {
-    const named = pattern.parts.filter(({ name }) => isNamedIn(promise, name));
+    const named = pattern.parts.filter(({ name }) => isNamed(promise, name));
     // Of a part that sits on what is there already, one of the two has still to come.
     if (named.length > 0) return named.some(({ id }) => isToCome(id)) ? [] : [named[0]?.name ?? ''];
     // With its article it is missed by itself.
@@ -37,9 +38,6 @@ const promisesIn = remembered((text: string): readonly string[] =>
     ? text.split(/(?<=[.;!?])\s+/).filter((each) => ANOTHER_DAY.test(each) && COMES.test(each))
     : [],
 );
-
-const isNamedIn = (text: string, name: string): boolean =>
-  name.trim() !== '' && ` ${text.toLowerCase()}`.includes(` ${name.trim().toLowerCase()}`);
 
 /** In a later session, or, where there are none, in a later step. */
 const isWorkedLater = (partId: string, fromAt: number, pattern: Pattern): boolean =>

@@ -32,6 +32,8 @@ export { avoidedBy } from './who/avoided.ts';
 export { choiceOfSeat, hasChoice, undecidedSeats } from './who/choiceOfSeat.ts';
 export { hasPeople, withoutPeople } from './who/withoutPeople.ts';
 export { designsOfSeats } from './who/designOfSeat.ts';
+export { designsOfPacks } from './packs/designsOfPacks.ts';
+export { minutesElsewhere, type MinutesElsewhere } from './prepare/minutesElsewhere.ts';
 export { packGroups, type Designs, type Make, type PackGroup } from './packs/packGroups.ts';
 export { needsOfGroup, personalNeeds, type GroupNeed } from './things/needsOfGroup.ts';
 export { isElsewhere, toolsOfRun, type RoomTool } from './things/toolsOfRun.ts';

@@ -1,11 +1,10 @@
-import type { Task } from './tasks.ts';
+import { activeOf, type Task } from './tasks.ts';
+import { isUntimed } from './untimed.ts';
 
 /** When one task can be, however many hands there are; minutes at the author’s pace from the beginning. */
 interface ChainTask {
   readonly stepId: string;
   readonly earliest: number;
-  readonly earliestEnd: number;
-  readonly latest: number;
   /** It may begin so much later without anything ending later; 0: it is on the longest chain. */
   readonly slack: number;
 }
@@ -22,7 +21,6 @@ interface Chains {
   readonly unknown: readonly string[];
 }
 
-const activeOf = ({ minutes }: Task): number => minutes ?? 0;
 const EPSILON = 1e-9;
 
 /** Forward and backward once each (critical path method, Kelley and Walker 1959); waits belong to the task before them. */
@@ -53,8 +51,6 @@ export function chainsOf(tasks: readonly Task[]): Chains {
     return {
       stepId: task.stepId,
       earliest: earliest[at] ?? 0,
-      earliestEnd: ends[at] ?? 0,
-      latest,
       slack: slack < EPSILON ? 0 : slack,
     };
   });
@@ -64,9 +60,7 @@ export function chainsOf(tasks: readonly Task[]): Chains {
     tasks: told,
     chain: ats.flatMap((at) => tasks[at]?.stepId ?? []),
     waitsOnChain: ats.slice(0, -1).reduce((sum, at) => sum + (tasks[at]?.waitMinutes ?? 0), 0),
-    unknown: tasks.flatMap(({ stepId, minutes: each, isWaitUnknown }) =>
-      each === null || isWaitUnknown ? [stepId] : [],
-    ),
+    unknown: tasks.filter(isUntimed).map(({ stepId }) => stepId),
   };
 }
 

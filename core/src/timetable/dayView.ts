@@ -12,9 +12,6 @@ export interface DayBand {
   readonly stepId: string;
   readonly from: number;
   readonly to: number;
-  /** When the quickest and the slowest tenth are done with it. */
-  readonly quickest: number;
-  readonly slowest: number;
 }
 
 const PACES = ['quickest', 'middle', 'slowest'] as const;
@@ -114,7 +111,7 @@ function bandsOf(room: Room, { steps }: Outcome, graphAt: number, pace: DayPace)
   return (steps[graphAt] ?? [])
     .flatMap(({ stepId, start, end }, at) =>
       (room.graphs[graphAt]?.tasks[at]?.minutes ?? 0) > 0
-        ? [{ stepId, from: start[tenth], to: end[tenth], quickest: end.tenth, slowest: end.nineTenths }]
+        ? [{ stepId, from: start[tenth], to: end[tenth] }]
         : [],
     )
     .toSorted((a, b) => a.from - b.from);

@@ -1,3 +1,4 @@
+import { daysAfter } from '../base/index.ts';
 import { valuesOf } from '../build/index.ts';
 import {
   blankSeat,
@@ -10,8 +11,7 @@ import {
   withSeat,
 } from '../run/index.ts';
 import type { Outcome } from './outcome.ts';
-import { dayAfter } from './proposePlan.ts';
-import { type ClassTask, type Room, roomOf } from './room.ts';
+import { type ClassTask, type Room, roomOf, tablesOf } from './room.ts';
 import { sharedUses } from './sharedThings.ts';
 
 /** Something that could be done otherwise, so that more are done in time. */
@@ -54,8 +54,9 @@ export function leversOf(designs: Designs, run: RunInput, room: Room, outcome: O
   return [...new Map(all.map((lever) => [JSON.stringify(lever), lever])).values()].slice(0, MOST_LEVERS);
 }
 
-function toolLevers({ shared, people }: Room, { things }: Outcome): Lever[] {
-  const tables = Math.max(1, ...people.map(({ tableAt }) => tableAt + 1));
+function toolLevers(room: Room, { things }: Outcome): Lever[] {
+  const { shared, people } = room;
+  const tables = tablesOf(room);
   return things.flatMap(({ key, longestWait }, at): Lever[] => {
     const thing = shared[at];
     if (!thing || thing.isInstructor || longestWait <= LEAST_WAIT) return [];
@@ -175,7 +176,7 @@ function classMinutes(designs: Designs, run: RunInput): number {
 function sittingLever({ plan: { sessions }, date }: RunInput): Lever[] {
   const last = sessions.at(-1);
   return last && sessions.length < 10
-    ? [{ kind: 'another-sitting', date: dayAfter(last.date ?? date, 7) }]
+    ? [{ kind: 'another-sitting', date: daysAfter(last.date ?? date, 7) }]
     : [];
 }
 

@@ -34,9 +34,6 @@ interface SeatTimes {
 interface ThingTimes {
   readonly key: string;
   readonly name: string;
-  /** In a class, on average. */
-  readonly came: number;
-  readonly meanWait: number;
   /** Of whoever waits longest in a class: the middle of the classes. */
   readonly longestWait: number;
 }
@@ -139,8 +136,6 @@ interface Tally {
   readonly starts: number[][][];
   readonly ends: number[][][];
   readonly isLate: boolean[][];
-  readonly came: number[];
-  readonly waited: number[];
   readonly longest: number[][];
 }
 
@@ -155,8 +150,6 @@ const newTally = ({ room, people }: ReadyRoom): Tally => ({
   starts: people.map(({ graph }) => graph.tasks.map(() => [])),
   ends: people.map(({ graph }) => graph.tasks.map(() => [])),
   isLate: people.map(() => []),
-  came: room.shared.map(() => 0),
-  waited: room.shared.map(() => 0),
   longest: room.shared.map(() => []),
 });
 
@@ -192,8 +185,6 @@ function count(tally: Tally, { room, people }: ReadyRoom, once: ClassOnce): void
     if (isDone) tally.sittingsDone[at] = (tally.sittingsDone[at] ?? 0) + 1;
   });
   once.queued.forEach((waits, at) => {
-    tally.came[at] = (tally.came[at] ?? 0) + waits.length;
-    tally.waited[at] = (tally.waited[at] ?? 0) + waits.reduce((sum, { waited }) => sum + waited, 0);
     tally.longest[at]?.push(Math.max(0, ...waits.map(({ waited }) => waited)));
   });
 }
@@ -241,8 +232,6 @@ function outcomeOf(tally: Tally, ready: ReadyRoom): Outcome {
     things: room.shared.map(({ key, name }, at) => ({
       key,
       name,
-      came: share(tally.came[at] ?? 0),
-      meanWait: (tally.came[at] ?? 0) > 0 ? (tally.waited[at] ?? 0) / (tally.came[at] ?? 1) : 0,
       longestWait: tenthsOf(tally.longest[at] ?? []).half,
     })),
     idleMinutes: share(tally.idle.reduce((sum, each) => sum + each, 0)) / Math.max(1, people.length),

@@ -1,4 +1,4 @@
-import type { Task } from './tasks.ts';
+import { activeOf, type Task } from './tasks.ts';
 
 /** One task of one pair of hands. */
 interface OneTurn {
@@ -20,8 +20,6 @@ interface OnePlan {
 /** So many partial orders are looked at; of up to eight tasks that is all of them. */
 const MOST_TRIED = 20_000;
 const EPSILON = 1e-9;
-
-const activeOf = ({ minutes }: Task): number => minutes ?? 0;
 
 /**
  * One machine, precedence with delays: branch and bound over orders, begun from the better of the order as written and the

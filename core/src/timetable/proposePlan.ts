@@ -1,3 +1,4 @@
+import { daysAfter } from '../base/index.ts';
 import { BLANK_PLAN, type ClassPlan, type PlanRow, type RunInput } from '../run/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 
@@ -18,13 +19,6 @@ function proposeSessions(pattern: Pattern, newId: () => string): ClassPlan['sess
     startsAt: count > 1 ? '10:00' : '14:00',
     minutes: SESSION_MINUTES * (count > 1 ? 2 : 1),
   }));
-}
-
-/** A day after another day, YYYY-MM-DD. */
-export function dayAfter(date: string, days: number): string {
-  const at = new Date(`${date}T00:00:00Z`);
-  at.setUTCDate(at.getUTCDate() + days);
-  return Number.isNaN(at.getTime()) ? date : at.toISOString().slice(0, 10);
 }
 
 /** Where the middle of the class is when, from a trial without demonstrations: by step, minutes from its sitting’s beginning. */
@@ -130,7 +124,7 @@ export const withSessions = <R extends RunInput>(run: R, pattern: Pattern, newId
           ...run.plan,
           sessions: proposeSessions(pattern, newId).map((session, at) => ({
             ...session,
-            date: at === 0 ? null : dayAfter(run.date, at),
+            date: at === 0 ? null : daysAfter(run.date, at),
           })),
         },
       };

@@ -69,6 +69,10 @@ export interface Room {
   readonly drawn: number;
 }
 
+/** Tables that somebody sits at. */
+export const tablesOf = ({ people }: Pick<Room, 'people'>): number =>
+  new Set(people.map(({ tableAt }) => tableAt)).size;
+
 /** Why no time can be told. */
 export type NoRoom = 'no-sessions' | 'no-people' | 'no-steps' | 'no-minutes';
 

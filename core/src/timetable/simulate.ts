@@ -132,7 +132,7 @@ function pick(going: Going, { graphOnce, notBefore, uses }: ReadyPerson, who: nu
   return { taken: -1, soonest, lineTask, lineFrom };
 }
 
-/** Takes a task up. @param turnOf which, from when, and since when they stood there */
+/** Takes a task up: which, from when, and since when they stood there. */
 function work(
   going: Going,
   { closed, uses }: ReadyPerson,

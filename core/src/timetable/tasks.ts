@@ -17,6 +17,9 @@ export interface Task {
   readonly sessionAt: number;
 }
 
+/** Minutes of hands; of what nobody has timed none, which whoever uses it has to say. */
+export const activeOf = ({ minutes }: Pick<Task, 'minutes'>): number => minutes ?? 0;
+
 /** A link that cannot be kept: it runs against the order of the steps, or to a step that is not there. */
 interface DroppedLink {
   readonly beforeId: string;

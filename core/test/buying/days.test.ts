@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { BUYING_TERMS, checkBuyingTerms, daysAfter, orderBy, prepareBy } from '../../src/buying/index.ts';
+import { BUYING_TERMS, checkBuyingTerms, orderBy, prepareBy } from '../../src/buying/index.ts';
 
 const terms = { ...BUYING_TERMS, hoursADay: 3, restDays: [0], marginDays: 0 };
 
@@ -43,7 +43,6 @@ describe('the day by which goods have to be there', () => {
   test('ordered so many days before; where nobody says how long it takes, nobody knows by when', () => {
     expect(orderBy('2027-03-02', 5)).toBe('2027-02-25');
     expect(orderBy('2027-03-02', null)).toBeNull();
-    expect(daysAfter('2027-12-31', 1)).toBe('2028-01-01');
   });
 
   test('what is wrong with what was typed is said where it is', () => {

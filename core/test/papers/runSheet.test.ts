@@ -51,7 +51,7 @@ describe('the run sheet', () => {
       makePaper('run-sheet', sourceOf(classOf({ plan: planned() }), stillDesigns)),
     );
     expect(paper).toContain('that all do');
-    expect(paper).toContain('At best: 1 step without minutes');
+    expect(paper).toContain('At best: 1 step untimed');
   });
   test('said twice it says the same', () => {
     expect(words('run-sheet', planned())).toBe(words('run-sheet', planned()));

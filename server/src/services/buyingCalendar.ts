@@ -1,6 +1,6 @@
 import type { BuyingRun } from '@lanakit/core/api';
-import { type BuyingDays, daysAfter, type Order } from '@lanakit/core/buying';
-import { type DateTime, createEvents, type EventAttributes } from 'ics';
+import type { BuyingDays, Order } from '@lanakit/core/buying';
+import { calendarFile, wholeDay } from './calendarEvents.ts';
 
 interface CalendarFacts {
   readonly nameOf: (itemId: string) => string;
@@ -13,50 +13,34 @@ export function calendarOf(
   orders: readonly Order[],
   { nameOf, at }: CalendarFacts,
 ): Buffer {
-  const event = (uid: string, day: string, title: string, description: string): EventAttributes => ({
-    uid: `${uid}@lanakit`,
-    productId: '-//Lanakit//EN',
-    title,
-    description,
-    start: dateOf(day),
-    end: dateOf(daysAfter(day, 1)),
-    created: at.getTime(),
-    // It takes nothing of anybody’s day.
-    transp: 'TRANSPARENT',
-  });
   const events = [
     ...days.flatMap(({ run, day, itemId, isShort, prepareBy }) => [
       ...(isShort && day !== null
         ? [
-            event(
-              `order-${run.id}`,
-              day,
-              `Order by today for ${run.name}`,
-              `First of all ${nameOf(itemId ?? '')}.`,
-            ),
+            wholeDay(day, {
+              uid: `order-${run.id}`,
+              title: `Order by today for ${run.name}`,
+              description: `First of all ${nameOf(itemId ?? '')}.`,
+            }),
           ]
         : []),
-      event(`begin-${run.id}`, prepareBy, `Begin ${run.name}`, `What is bought for it has to be there.`),
+      wholeDay(prepareBy, {
+        uid: `begin-${run.id}`,
+        title: `Begin ${run.name}`,
+        description: 'What is bought for it has to be there.',
+      }),
     ]),
     ...orders.flatMap(({ id, stage, supplierName, expectedOn, lines }) =>
       stage === 'ordered' && expectedOn !== null
         ? [
-            event(
-              `parcel-${id}`,
-              expectedOn,
-              `Parcel from ${supplierName}`,
-              lines.map(({ packs, name }) => `${packs} × ${name}`).join('\n'),
-            ),
+            wholeDay(expectedOn, {
+              uid: `parcel-${id}`,
+              title: `Parcel from ${supplierName}`,
+              description: lines.map(({ packs, name }) => `${packs} × ${name}`).join('\n'),
+            }),
           ]
         : [],
     ),
   ];
-  const { value, error } = createEvents(events, { calName: 'Lanakit: buying' });
-  if (error) throw error;
-  return Buffer.from(value ?? '', 'utf8');
-}
-
-function dateOf(day: string): DateTime {
-  const [year = 0, month = 1, date = 1] = day.split('-').map(Number);
-  return [year, month, date];
+  return calendarFile(events, 'Lanakit: buying', at);
 }

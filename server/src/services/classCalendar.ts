@@ -1,7 +1,8 @@
-import { daysAfter } from '@lanakit/core/buying';
+import { daysAfter } from '@lanakit/core/base';
 import { type Run, sessionStarts } from '@lanakit/core/run';
 import { clockWords } from '@lanakit/core/words';
-import { createEvents, type DateTime, type EventAttributes } from 'ics';
+import type { DateTime, EventAttributes } from 'ics';
+import { calendarFile, dateOf, wholeDay } from './calendarEvents.ts';
 
 /** Days of a class before it: null where nothing is short, or nobody can tell. */
 interface DaysBefore {
@@ -15,7 +16,6 @@ interface DaysBefore {
  */
 export function classCalendarOf(run: Run, days: DaysBefore | null, at: Date): Buffer {
   const starts = sessionStarts(run.plan.sessions, run.date);
-  const base = { productId: '-//Lanakit//EN', created: at.getTime() };
   const sittings = run.plan.sessions.flatMap((session, index): EventAttributes[] => {
     const start = starts[index] ?? null;
     if (start === null) return [];
@@ -25,8 +25,7 @@ export function classCalendarOf(run: Run, days: DaysBefore | null, at: Date): Bu
       .map(({ atMinute, name, minutes }) => `${clockWords(start + atMinute)} ${name} (${minutes} min)`);
     return [
       {
-        ...base,
-        uid: `sitting-${run.id}-${session.id}@lanakit`,
+        uid: `sitting-${run.id}-${session.id}`,
         title: run.plan.sessions.length > 1 ? `${run.name}, ${index + 1}` : run.name,
         description: [`${run.seats} seats`, ...rows].join('\n'),
         startInputType: 'local',
@@ -36,36 +35,26 @@ export function classCalendarOf(run: Run, days: DaysBefore | null, at: Date): Bu
       },
     ];
   });
-  const wholeDay = (uid: string, day: string, title: string): EventAttributes => ({
-    ...base,
-    uid: `${uid}-${run.id}@lanakit`,
-    title,
-    start: dateOf(day),
-    end: dateOf(daysAfter(day, 1)),
-    // It takes nothing of anybody’s day.
-    transp: 'TRANSPARENT',
-  });
   const before = days
     ? [
-        ...(days.orderBy === null ? [] : [wholeDay('order', days.orderBy, `Order by today for ${run.name}`)]),
-        wholeDay('begin', days.prepareBy, `Begin ${run.name}`),
+        ...(days.orderBy === null
+          ? []
+          : [wholeDay(days.orderBy, { uid: `order-${run.id}`, title: `Order by today for ${run.name}` })]),
+        wholeDay(days.prepareBy, { uid: `begin-${run.id}`, title: `Begin ${run.name}` }),
       ]
     : [];
   const post = run.plan.isRemote
-    ? [wholeDay('post', daysAfter(run.date, -run.plan.postDays), `Post the packs of ${run.name}`)]
+    ? [
+        wholeDay(daysAfter(run.date, -run.plan.postDays), {
+          uid: `post-${run.id}`,
+          title: `Post the packs of ${run.name}`,
+        }),
+      ]
     : [];
-  const { value, error } = createEvents([...before, ...post, ...sittings], { calName: run.name });
-  if (error) throw error;
-  return Buffer.from(value ?? '', 'utf8');
-}
-
-function dateOf(day: string): DateTime {
-  const [year = 0, month = 1, date = 1] = day.split('-').map(Number);
-  return [year, month, date];
+  return calendarFile([...before, ...post, ...sittings], run.name, at);
 }
 
 function timeOf(day: string, minute: number): DateTime {
-  const [year = 0, month = 1, date = 1] = day.split('-').map(Number);
   const [hours = 0, minutes = 0] = clockWords(minute).split(':').map(Number);
-  return [year, month, date, hours, minutes];
+  return [...dateOf(day), hours, minutes];
 }

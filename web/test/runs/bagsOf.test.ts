@@ -8,7 +8,7 @@ const build = legged([
   step('legs', 'make', ['leg'], { stage: 'core' }),
   step('coat', 'wrap', ['body'], { stage: 'coat' }),
 ]);
-const bands = build.steps.map(({ id }, at) => ({ stepId: id, from: at * 10, to: at * 10 + 10, quickest: 0, slowest: 0 })); // prettier-ignore
+const bands = build.steps.map(({ id }, at) => ({ stepId: id, from: at * 10, to: at * 10 + 10 })); // prettier-ignore
 
 describe('which bag is open when', () => {
   test.each([

@@ -1,3 +1,4 @@
+import { isNamed } from '../isNamed.ts';
 import { DARK_BELOW_L, PALE_ABOVE_L } from '../../engine/index.ts';
 import {
   CAUTIONS,
@@ -126,10 +127,6 @@ const LIFTED = /\b(?:lift|turn|peel|flip|roll|pull|take|move|other side|both sid
 const RECALLS = /\b(?:you (?:chose|decided)|as (?:chosen|decided)|(?:way|direction|side) chosen)\b/i;
 const CHOSEN = /\b(?:choose|decide)\b/i;
 const COVERING = /\b(?:cloth|cover\w*|own (?:mat|pad)|clean (?:mat|pad|needle)|brush)\b/i;
-
-/** By its name as it begins a word: legs for a leg, not an elegant one. */
-const isNamed = (text: string, name: string): boolean =>
-  name.trim() !== '' && ` ${text.toLowerCase()}`.includes(` ${name.trim().toLowerCase()}`);
 
 const lastMaking = ({ steps }: Pattern, partId: string): number =>
   steps.findLastIndex(({ act, partIds }) => act.kind === 'make' && partIds.includes(partId));

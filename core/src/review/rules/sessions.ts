@@ -1,3 +1,4 @@
+import { isNamed } from '../isNamed.ts';
 import { darkerThan } from '../../build/index.ts';
 import { type Pattern, valuesNeverAllowed } from '../../pattern/index.ts';
 import { sessionAt } from '../place.ts';
@@ -45,12 +46,6 @@ export const SESSION_RULES = [
     pattern.colourways.flatMap(({ id, fills }) => (fills.length === 0 ? [{ colourwayId: id }] : [])),
   ),
 ];
-
-const isNamed = (text: string, name: string): boolean =>
-  name.trim() !== '' &&
-  new RegExp(`(?<!\\p{L})${name.trim().replaceAll(/[^\p{L}\p{N} ]/gu, '.')}(?:s|es)?(?!\\p{L})`, 'iu').test(
-    text,
-  );
 
 /** The first step on a part; -1: none, and that is told. */
 function beginsAt({ steps }: Pattern, partId: string): number {

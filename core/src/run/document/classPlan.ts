@@ -1,5 +1,15 @@
 import { type Static, Type } from '@sinclair/typebox';
-import { checkRange, checkWhole, Id, isCalendarDate, oneOf, orUnknown, strict } from '../../base/index.ts';
+import {
+  checkRange,
+  checkWhole,
+  daysAfter,
+  daysBetween,
+  Id,
+  isCalendarDate,
+  oneOf,
+  orUnknown,
+  strict,
+} from '../../base/index.ts';
 import type { RunProblem } from './problem.ts';
 
 const Words = (maxLength: number) => Type.String({ maxLength });
@@ -193,18 +203,11 @@ export const sessionStarts = (sessions: readonly ClassSession[], date: string): 
 export function planMoved(plan: ClassPlan, from: string, to: string): ClassPlan {
   if (!isCalendarDate(from) || !isCalendarDate(to)) return plan;
   const days = daysBetween(from, to);
-  const moved = (date: string | null) =>
-    date !== null && isCalendarDate(date)
-      ? new Date(Date.parse(`${date}T00:00:00Z`) + days * MS_A_DAY).toISOString().slice(0, 10)
-      : date;
+  const moved = (date: string | null) => (date === null ? null : daysAfter(date, days));
   return { ...plan, sessions: plan.sessions.map((session) => ({ ...session, date: moved(session.date) })) };
 }
 
 export const MINUTES_A_DAY = 1440;
-const MS_A_DAY = 86_400_000;
-
-const daysBetween = (from: string, to: string): number =>
-  Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / MS_A_DAY);
 
 /** Places of sessions that begin before the one ahead of them is over. */
 function sessionsOutOfOrder(sessions: readonly ClassSession[], date: string): number[] {

@@ -1,5 +1,6 @@
 import { type Pattern, type Step, workMinutes } from '../../pattern/index.ts';
 import type { StepElsewhere } from '../document/classPlan.ts';
+import { designsOfPacks } from '../packs/designsOfPacks.ts';
 import type { PackGroup } from '../packs/packGroups.ts';
 
 /** A step that is done before the day, for every pack that has it. */
@@ -18,10 +19,7 @@ export function preparedSteps(
   groups: readonly PackGroup[],
   elsewhere: readonly StepElsewhere[],
 ): PreparedStep[] {
-  const patterns = new Map(
-    groups.flatMap(({ makes }) => makes.map((make) => [make.revisionId, make.pattern] as const)),
-  );
-  return [...patterns].flatMap(([revisionId, pattern]) =>
+  return [...designsOfPacks(groups)].flatMap(([revisionId, pattern]) =>
     pattern.steps.flatMap((step): PreparedStep[] => {
       const isPrepared = elsewhere.some(
         (each) => each.where === 'before' && each.revisionId === revisionId && each.stepId === step.id,

@@ -7,7 +7,7 @@ import {
   revisionsOfRun,
   type RunInput,
 } from '@lanakit/core/run';
-import { type NoRoom, roomOf, withSessions } from '@lanakit/core/timetable';
+import { type NoRoom, roomOf, untimedSteps, withSessions } from '@lanakit/core/timetable';
 import { Button } from 'antd';
 import { nanoid } from 'nanoid';
 import { useMemo, useState } from 'react';
@@ -174,7 +174,7 @@ function Timed({ draft, designs, patternId }: PlannedProps) {
               input={input}
               designs={designs}
               told={told}
-              isAtBest={room.graphs.some(({ tasks }) => tasks.some(({ minutes }) => minutes === null))}
+              isAtBest={untimedSteps(room) > 0}
               onTake={draft.change}
             />
           </div>

@@ -1,6 +1,6 @@
 import { fractionOf, percentBounds, percentOf } from '@lanakit/core/base';
 import { type ClassPlan, PLAN_BOUNDS } from '@lanakit/core/run';
-import type { Outcome, Room } from '@lanakit/core/timetable';
+import { type Outcome, type Room, untimedSteps } from '@lanakit/core/timetable';
 import { chanceWords, clockWords, counted } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useMemo } from 'react';
@@ -24,7 +24,7 @@ const CHART_PX = 170;
 export function Finish({ room, told, plan, onStop, onWant }: FinishProps) {
   const { outcome, isGoing } = told;
   const end = room.sittings.at(-1)?.workTo ?? 0;
-  const unknown = room.graphs.flatMap(({ tasks }) => tasks.filter(({ minutes }) => minutes === null)).length;
+  const unknown = untimedSteps(room);
   return (
     <section className={`sheet ${styles.panel}`} aria-label="Will everybody finish?">
       <div className={styles.panelHead}>
@@ -48,9 +48,7 @@ export function Finish({ room, told, plan, onStop, onWant }: FinishProps) {
               {chanceWords(outcome.all)}
             </output>
             <p>
-              {unknown > 0 && (
-                <b className="amber">at best, for {counted(unknown, 'step')} without minutes: </b>
-              )}
+              {unknown > 0 && <b className="amber">at best, for {counted(unknown, 'step')} untimed: </b>}
               all {room.people.length} by {clockWords(end)}
               <br />
               <span className="quiet">

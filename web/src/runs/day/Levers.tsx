@@ -66,7 +66,7 @@ export function Levers({ input, designs, told, isAtBest, onTake }: LeversProps) 
       {isEnough &&
         outcome &&
         (isAtBest ? (
-          <p className="amber">It fits at best: some steps have no minutes, and count as nothing.</p>
+          <p className="amber">It fits at best: some steps are untimed, and count as nothing.</p>
         ) : (
           <p className="leaf">It fits, as sure as it is wanted.</p>
         ))}

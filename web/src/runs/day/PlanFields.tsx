@@ -1,6 +1,7 @@
+import { daysAfter } from '@lanakit/core/base';
 import { type ClassPlan, type ClassSession, PLAN_BOUNDS, type RunInput } from '@lanakit/core/run';
 import { needsOf } from '@lanakit/core/needles';
-import { dayAfter, type Room } from '@lanakit/core/timetable';
+import type { Room } from '@lanakit/core/timetable';
 import { counted, joinWords, needName, showDay } from '@lanakit/core/words';
 import { Button, Checkbox } from 'antd';
 import { nanoid } from 'nanoid';
@@ -28,7 +29,7 @@ export function PlanFields({ input, room, onPlan, onDate, problemAt }: PlanField
     onPlan({ sessions: plan.sessions.map((each) => (each.id === id ? { ...each, ...change } : each)) });
   const add = () => {
     const last = plan.sessions.at(-1);
-    const date = dayAfter(last?.date ?? input.date, 1);
+    const date = daysAfter(last?.date ?? input.date, 1);
     onPlan({
       sessions: [
         ...plan.sessions,
@@ -113,7 +114,7 @@ export function PlanFields({ input, room, onPlan, onDate, problemAt }: PlanField
             onValue={(postDays) => onPlan({ postDays })}
           />
           <p>
-            Post {counted(input.seats, 'pack')} by <b>{showDay(dayAfter(input.date, -plan.postDays))}</b>.{' '}
+            Post {counted(input.seats, 'pack')} by <b>{showDay(daysAfter(input.date, -plan.postDays))}</b>.{' '}
             {room &&
               `Each needs at home: ${joinWords(neededAtHome(room))}; good light, a pad that does not slip.`}
           </p>

@@ -1,5 +1,5 @@
 import { type ClassPlan, type Designs, PLAN_BOUNDS, revisionsOfRun, type RunInput } from '@lanakit/core/run';
-import { INSTRUCTOR_KEY, type Room } from '@lanakit/core/timetable';
+import { INSTRUCTOR_KEY, type Room, tablesOf } from '@lanakit/core/timetable';
 import { sharedWords, stepTitle } from '@lanakit/core/words';
 import { Button, Input, Select } from 'antd';
 import { nanoid } from 'nanoid';
@@ -21,7 +21,7 @@ interface SharedListProps {
 /** What several use and not all at once: what the steps call for, as many as there are, and what is added. */
 export function SharedList({ input, designs, room, onPlan, problemAt }: SharedListProps) {
   const { plan } = input;
-  const tables = Math.max(1, ...(room?.people ?? []).map(({ tableAt }) => tableAt + 1));
+  const tables = Math.max(1, room ? tablesOf(room) : 1);
   const derived = (room?.shared ?? []).filter(({ key }) => !plan.shared.some((each) => each.key === key));
   const set = (key: string, change: Partial<Shared>) =>
     onPlan({ shared: plan.shared.map((each) => (each.key === key ? { ...each, ...change } : each)) });

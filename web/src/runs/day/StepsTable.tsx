@@ -2,14 +2,21 @@ import {
   type ClassPlan,
   type Designs,
   ELSEWHERE,
+  minutesElsewhere,
   type RunInput,
   seatName,
   seatsOf,
   type StepElsewhere,
 } from '@lanakit/core/run';
-import { type Pattern, workMinutes } from '@lanakit/core/pattern';
-import { chainsOf, type Room, tasksOf } from '@lanakit/core/timetable';
-import { chanceWords, sittingClock, counted, lengthOfTime, stepTitle } from '@lanakit/core/words';
+import { chainsOf, type ClassGraph, type Room, tasksOf, untimedSteps } from '@lanakit/core/timetable';
+import {
+  chanceWords,
+  sittingClock,
+  counted,
+  lengthOfTime,
+  stepTitle,
+  timeOfSteps,
+} from '@lanakit/core/words';
 import { Select } from 'antd';
 import { useMemo } from 'react';
 import styles from './Day.module.css';
@@ -88,7 +95,7 @@ function GraphTable({
           or to a step that is gone. The day is reckoned without. Mend it under Steps of the pattern.
         </p>
       )}
-      <ElsewhereLine input={input} pattern={pattern} revisionId={revisionId} />
+      <ElsewhereLine input={input} graph={graph} />
       <table className={styles.steps}>
         <thead>
           <tr>
@@ -110,7 +117,7 @@ function GraphTable({
             const where =
               input.plan.elsewhere.find((each) => each.revisionId === revisionId && each.stepId === step.id)
                 ?.where ?? 'class';
-            const minutes = task ? task.earliestEnd - task.earliest : 0;
+            const minutes = asWritten.tasks[at]?.minutes ?? null;
             const isUnknown = chains.unknown.includes(step.id);
             return (
               <tr key={step.id} className={chain.has(step.id) ? styles.onChain : ''}>
@@ -132,7 +139,7 @@ function GraphTable({
                   />
                 </td>
                 <td className={styles.number}>
-                  {isUnknown ? <b className="amber">?</b> : Math.round(minutes * 10) / 10}
+                  {minutes === null ? <b className="amber">?</b> : Math.round(minutes * 10) / 10}
                 </td>
                 <td className={styles.number}>
                   {isUnknown ? '' : `${lengthOfTime(task?.earliest ?? 0)} in`}
@@ -166,7 +173,7 @@ const SPARE_FROM = 15;
 function Seats({ room, told, input }: Pick<StepsTableProps, 'room' | 'told' | 'input'>) {
   const seats = seatsOf(input);
   const { outcome } = told;
-  const isAtBest = room.graphs.some(({ tasks }) => tasks.some(({ minutes }) => minutes === null));
+  const isAtBest = untimedSteps(room) > 0;
   if (!outcome) return null;
   return (
     <>
@@ -215,31 +222,14 @@ function Seats({ room, told, input }: Pick<StepsTableProps, 'room' | 'told' | 'i
   );
 }
 
-/** What is done before the class and after it, in minutes at the author’s pace. */
-function ElsewhereLine({
-  input,
-  pattern,
-  revisionId,
-}: {
-  input: RunInput;
-  pattern: Pattern;
-  revisionId: string;
-}) {
-  const minutesOf = (where: StepElsewhere['where']) =>
-    pattern.steps
-      .filter(({ id }) =>
-        input.plan.elsewhere.some(
-          (each) => each.where === where && each.revisionId === revisionId && each.stepId === id,
-        ),
-      )
-      .map((step) => workMinutes(step, pattern)?.likely ?? 0);
-  const [before, home] = [minutesOf('before'), minutesOf('home')];
-  if (before.length + home.length === 0) return null;
-  const sum = (all: readonly number[]) => lengthOfTime(all.reduce((total, each) => total + each, 0));
+/** What is done before the class and after it. */
+function ElsewhereLine({ input, graph }: { input: RunInput; graph: ClassGraph }) {
+  const [before, home] = ELSEWHERE.map((where) => minutesElsewhere(graph, input.plan.elsewhere, where));
+  if ((before?.steps ?? 0) + (home?.steps ?? 0) === 0) return null;
   return (
     <p className="quiet">
-      {before.length > 0 && `Beforehand, for each pack ${sum(before)} of your own. `}
-      {home.length > 0 && `At home about ${sum(home)} for practised hands, and longer for others.`}
+      {before && before.steps > 0 && `Beforehand, of your own for each pack: ${timeOfSteps(before)}. `}
+      {home && home.steps > 0 && `At home, for practised hands: ${timeOfSteps(home)}; others take longer.`}
     </p>
   );
 }
