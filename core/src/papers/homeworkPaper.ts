@@ -1,6 +1,6 @@
 import { needleOf, type Pattern, type Step } from '../pattern/index.ts';
 import { designsOfPacks, minutesElsewhere, type MinutesElsewhere } from '../run/index.ts';
-import { counted, timeOfSteps, wantedName } from '../words/index.ts';
+import { checkWords, counted, timeOfSteps, wantedName } from '../words/index.ts';
 import { left, type Paper, type PaperSource, row, section, wide } from './paper.ts';
 
 /** What is taken home and finished there, step by step in the author’s words. */
@@ -36,7 +36,7 @@ function homework(pattern: Pattern, steps: readonly Step[], time: MinutesElsewhe
           step.text.replaceAll(/[*_#>`]/g, ''),
           needle ? wantedName(needle) : '–',
         ],
-        { ticks: 1, ...(check && { note: `Look at ${check.look}: ${check.pass}` }) },
+        { ticks: 1, ...(check && { note: `Check ${checkWords(check)}` }) },
       );
     }),
     notes: ['Work on the mat, straight in and out; a needle left in wool is found by fingers.'],

@@ -19,6 +19,7 @@ import {
   untimedSteps,
 } from '../timetable/index.ts';
 import {
+  checkWords,
   breakWords,
   chanceWords,
   clockWords,
@@ -244,8 +245,7 @@ function handedOut(step: Step, build: Pattern): string {
   ]);
 }
 
-const watchedFor = ({ checks, cue }: Step): string =>
-  checks[0] ? [checks[0].look, checks[0].pass].filter((words) => words !== '').join(': ') : cue;
+const watchedFor = ({ checks, cue }: Step): string => (checks[0] ? checkWords(checks[0]) : cue);
 
 /** What is made before the day, for every pack. */
 export const preparedPieces = ({ input, toPack }: PaperSource): PaperSection =>

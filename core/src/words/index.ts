@@ -61,6 +61,7 @@ export {
   sittingClock,
   stepTitle,
 } from './timetableWords.ts';
+export { checkWords } from './checkWords.ts';
 export { timeOfSteps } from './timeOfSteps.ts';
 export { problemWords } from './problemWords.ts';
 export { refusalWords } from './refusalWords.ts';
