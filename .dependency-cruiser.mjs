@@ -14,7 +14,7 @@ const WEB = [
 /** The work table stands on its store; the lists beside one another know only that. */
 const TABLE = ['table', 'needles', 'parts', 'joins', 'materials', 'steps', 'options', 'about', 'ledger'];
 
-const SERVER = ['owner', 'db', 'papers', 'services', 'workers', 'http', 'routes'];
+const SERVER = ['access', 'db', 'papers', 'services', 'workers', 'http', 'routes'];
 
 const upward = (base, rooms) =>
   rooms.slice(0, -1).map((room, at) => ({

@@ -16,6 +16,7 @@ export default defineConfig({
         taskWorker: 'src/workers/taskWorker.ts',
         demoStudioWorker: 'src/demoStudioWorker.ts',
         backupCommand: 'src/backupCommand.ts',
+        certificateCommand: 'src/certificateCommand.ts',
         passphraseCommand: 'src/passphraseCommand.ts',
       },
       output: { entryFileNames: '[name].js' },

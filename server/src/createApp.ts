@@ -1,12 +1,13 @@
+import { ANYBODY, OWNER } from './access/caller.ts';
 import compression from 'compression';
 import express, { type Express, type Request, type RequestHandler, type Response } from 'express';
 import { DEMO_STUDIO_PATH } from '@lanakit/core/api';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { errorHandler } from './http/errorHandler.ts';
-import { ownerDoor, type OwnerDoor } from './http/ownerDoor.ts';
+import { studioDoor, type StudioDoor } from './http/studioDoor.ts';
 import { onlyOwnNames, onlyOwnPages } from './http/guards.ts';
-import { mountRoutes } from './http/mount.ts';
+import { mountRoutes, operationOf } from './http/mount.ts';
 import { openApiDocument } from './http/openapi.ts';
 import { HttpProblem } from './http/problems.ts';
 import { ok } from './http/replies.ts';
@@ -26,6 +27,11 @@ import { guideRoutes } from './routes/guides.ts';
 import { patternFileRoutes } from './routes/patternFiles.ts';
 import { patternRoutes } from './routes/patterns.ts';
 import { pictureRoutes } from './routes/pictures.ts';
+import { networkRoutes } from './routes/network.ts';
+import { packCodeRoutes } from './routes/packCodes.ts';
+import { personRoutes } from './routes/persons.ts';
+import { writeLogRoutes } from './routes/writeLog.ts';
+import { sessionRoutes } from './routes/session.ts';
 import { runRoutes } from './routes/runs.ts';
 import { stockRoutes } from './routes/stock.ts';
 import { studioFileRoutes } from './routes/studioFile.ts';
@@ -40,7 +46,7 @@ export interface AppDeps extends WorkDeps {
   /** The names it answers to, as they stand in a URL. */
   readonly names: ReadonlySet<string>;
   /** Who is let in; nothing: on loopback nobody is asked. */
-  readonly door?: OwnerDoor;
+  readonly door?: StudioDoor;
   /** The built interface; null serves the API alone. */
   readonly webDir: string | null;
   /** The demo studio beside this one. */
@@ -54,12 +60,11 @@ export function createApp(deps: AppDeps): Express {
   app.disable('etag');
   app.use(helmet({ contentSecurityPolicy: CONTENT_SECURITY, strictTransportSecurity: false }));
   app.use(onlyOwnNames(deps.names), onlyOwnPages);
-  const door = deps.door ?? ownerDoor(null);
-  door.mount(app);
+  const door = deps.door ?? studioDoor({ owner: null });
   if (deps.demoStudio) app.use(DEMO_STUDIO_PATH, deps.demoStudio);
   // What is small goes faster as it is: on loopback, and even on a studio's own network.
   app.use(compression({ threshold: '16kb', filter: isWorthPacking }));
-  mountRoutes(app, allRoutes(deps.services ?? createServices(deps)), { ...deps, guard: door.guard });
+  mountRoutes(app, allRoutes(deps.services ?? createServices(deps), door), { ...deps, door });
   app.use('/api', () => {
     throw new HttpProblem('not_found');
   });
@@ -80,7 +85,9 @@ function isWorthPacking(request: Request, response: Response): boolean {
 const LOOPBACK_ADDRESSES = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);
 
 /** Every operation, the one that describes them included. */
-export function allRoutes(services: Services): Route[] {
+export function allRoutes(services: Services, door: StudioDoor): Route[] {
+  const wordsOf = (operation: string): string =>
+    routes.find((each) => operationOf(each) === operation)?.summary ?? operation;
   const routes: Route[] = [
     ...itemRoutes(services),
     ...stockRoutes(services.stock),
@@ -89,7 +96,7 @@ export function allRoutes(services: Services): Route[] {
     ...importRoutes(services.imports),
     ...patternRoutes(services.patterns),
     ...patternFileRoutes(services.patternFiles),
-    ...pictureRoutes(services.pictures),
+    ...pictureRoutes(services.pictures, services.learners),
     ...techniqueRoutes(services.techniques),
     ...runRoutes(services.runs),
     ...paperRoutes(services.papers),
@@ -102,11 +109,16 @@ export function allRoutes(services: Services): Route[] {
     ...studioFileRoutes(services.studioFile),
     ...binRoutes(services.bin),
     ...historyRoutes(services.history),
+    ...sessionRoutes(door, services.learners),
+    ...networkRoutes(door),
+    ...writeLogRoutes(services.writeLog, wordsOf),
+    ...personRoutes(services.persons),
+    ...packCodeRoutes(services.learners, door),
     route({
       method: 'get',
       path: '/health',
       summary: 'Is it up',
-      isForAnybody: true,
+      roles: ANYBODY,
       answers: [200],
       handle: () => ok({ up: true }),
     }),
@@ -114,6 +126,7 @@ export function allRoutes(services: Services): Route[] {
       method: 'get',
       path: '/openapi.json',
       summary: 'This document',
+      roles: OWNER,
       answers: [200],
       handle: () => ok(openApiDocument(routes)),
     }),

@@ -1,16 +1,23 @@
+import type { Express } from 'express';
 import { existsSync } from 'node:fs';
+import { createServer, type Server } from 'node:http';
+import { createServer as createTlsServer } from 'node:https';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { setFlagsFromString } from 'node:v8';
-import pino from 'pino';
-import { readConfig } from './config.ts';
+import { nanoid } from 'nanoid';
+import pino, { type Logger } from 'pino';
+import { type Config, readConfig } from './config.ts';
 import { createApp } from './createApp.ts';
-import { databaseFault, holdStudio, openDatabase } from './db/index.ts';
+import { databaseFault, holdStudio, openDatabase, WRITES_KEPT_DAYS } from './db/index.ts';
 import { beginStudio } from './beginStudio.ts';
 import { demoStudio } from './demoStudio.ts';
 import { hostNames, isLoopback } from './http/hostNames.ts';
-import { ownerDoor } from './http/ownerDoor.ts';
-import { readOwner } from './owner/passphrase.ts';
+import { studioDoor } from './http/studioDoor.ts';
+import { readTls, type TlsFiles } from './access/certificate.ts';
+import { keepPaired, pairedBefore } from './services/pairedDevices.ts';
+import { studioUrls } from './http/studioUrls.ts';
+import { type OwnerKey, readOwner } from './access/passphrase.ts';
 import { studioDeps } from './openStudio.ts';
 import { poolRunner } from './workers/pools.ts';
 import { workshopOf } from './workers/workshop.ts';
@@ -53,6 +60,8 @@ function tidyUp({ store }: WorkDeps, services: Services): void {
   store.pictures.sweep(before(UNUSED_PICTURES_MS));
   store.answeredKeys.sweep(before(KEYS_KEPT_MS));
   store.history.thin(new Date());
+  store.writeLog.sweep(before(WRITES_KEPT_DAYS * 24 * 3_600_000));
+  services.persons.forgetDue();
 }
 
 /** What is done beside answering: backups, the file looked through, things tidied. What fails of it must not end the rest. */
@@ -78,12 +87,32 @@ function lookAfter(deps: WorkDeps, services: Services): void {
   setInterval(tidy, TIDY_EVERY_MS).unref();
 }
 
+const WITHOUT_TLS =
+  'Without TLS: whoever is on this network can read along, the passphrase too. For a network others use: npm run certificate.';
+
+const listening = (app: Express, tls: TlsFiles | null): Server =>
+  tls ? createTlsServer({ ...tls, minVersion: 'TLSv1.2' }, app) : createServer(app);
+
+/** Devices that were paired before are known again. */
+const doorOf = (config: Config, owner: OwnerKey | null, isSecure: boolean, log: Logger) =>
+  studioDoor({
+    owner,
+    newId: () => nanoid(12),
+    before: pairedBefore(config.dataDir),
+    keep: (paired) => keepPaired(config.dataDir, paired),
+    urls: owner === null ? [] : studioUrls(config, isSecure),
+    onWrong: (address) => log.warn({ address }, 'a wrong passphrase or code'),
+  });
+
 function start(): void {
   setFlagsFromString(`--heap-growing-percent=${GARBAGE_PERCENT}`);
   const config = readConfig(process.env);
   if ('code' in config) refuse(config);
   const owner = isLoopback(config.host) ? null : readOwner(config.dataDir);
   if (!isLoopback(config.host) && owner === null) refuse({ code: 'no_passphrase', host: config.host });
+  const read = isLoopback(config.host) ? { tls: null } : readTls(config.dataDir, config.tls, new Date());
+  if ('fault' in read) refuse(read.fault);
+  const { tls } = read;
   // Only who runs Lanakit may read what it writes: rosters are in it.
   process.umask(0o077);
   const held = holdStudio(config.dataDir);
@@ -100,19 +129,25 @@ function start(): void {
     if (!fault) throw error;
     refuse(startRefusalOf(fault, config.dataDir));
   }
+  const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' });
   const shown = {
-    log: pino({ level: process.env['LOG_LEVEL'] ?? 'warn' }),
+    log,
     names: hostNames(config.host, config.names),
-    door: ownerDoor(owner),
+    door: doorOf(config, owner, tls !== null, log),
     webDir: existsSync(webDir) ? webDir : null,
   };
   const demo = demoStudio({ dataDir: config.dataDir, ...shown });
   const app = createApp({ ...deps, ...shown, services, demoStudio: demo.handle });
-  const server = app.listen(config.port, config.host, (error?: NodeJS.ErrnoException) => {
-    if (error) refuse({ code: 'cannot_listen', reason: error.code ?? error.message, ...config });
+  const server = listening(app, tls);
+  server.once('error', (error: NodeJS.ErrnoException) =>
+    refuse({ code: 'cannot_listen', reason: error.code ?? error.message, ...config }),
+  );
+  server.listen(config.port, config.host, () => {
     const address = server.address();
     const port = typeof address === 'object' && address ? address.port : config.port;
-    console.log(`Lanakit is running at http://${config.host}:${port}\nData in ${config.dataDir}`);
+    const scheme = tls ? 'https' : 'http';
+    console.log(`Lanakit is running at ${scheme}://${config.host}:${port}\nData in ${config.dataDir}`);
+    if (owner && !tls) console.log(WITHOUT_TLS);
   });
   // Longer than any browser keeps a connection that nothing goes over: closed here first, a write would be lost on its way.
   server.keepAliveTimeout = KEPT_OPEN_MS;

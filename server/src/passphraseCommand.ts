@@ -6,7 +6,7 @@ import {
   ownerKey,
   type PassphraseFault,
   passphraseFault,
-} from './owner/passphrase.ts';
+} from './access/passphrase.ts';
 
 const FAULT_WORDS: Readonly<Record<PassphraseFault, string>> = {
   too_short: `It needs ${LEAST_SIGNS} signs at least: four or five words do.`,

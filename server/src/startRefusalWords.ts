@@ -1,4 +1,5 @@
 import { basename, join } from 'node:path';
+import type { CertificateFault } from './access/certificate.ts';
 import type { ConfigRefusal } from './config.ts';
 import {
   backupFolder,
@@ -12,6 +13,7 @@ export type StartRefusal =
   | ConfigRefusal
   | OpenRefusal
   | HoldRefusal
+  | CertificateFault
   | { readonly code: 'no_passphrase'; readonly host: string }
   | { readonly code: 'cannot_listen'; readonly reason: string; readonly host: string; readonly port: number };
 
@@ -31,6 +33,12 @@ export function startRefusalWords(refusal: StartRefusal): string {
   switch (refusal.code) {
     case 'port_not_read':
       return `PORT is “${refusal.text}”; give a number from 0 to 65535.`;
+    case 'tls_half_given':
+      return 'LANAKIT_TLS_CERT and LANAKIT_TLS_KEY belong together: give both, or neither.';
+    case 'tls_not_read':
+      return `The certificate ${refusal.file}, or its key, cannot be used (${refusal.reason}). Mend it, or make one: npm run certificate.`;
+    case 'tls_over':
+      return `The certificate ${refusal.file} was good until ${refusal.endedOn}. Make another: npm run certificate. Devices that trusted the old one are given the new one.`;
     case 'no_passphrase':
       return (
         `LANAKIT_HOST=${refusal.host} opens this studio to your network, and it has no passphrase yet: anybody there could read and change it. ` +

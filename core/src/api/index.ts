@@ -216,4 +216,23 @@ export interface FirstClassMade {
 }
 
 export { DEMO_STUDIO_PATH } from './demoStudio.ts';
-export type { SessionState } from './session.ts';
+export type {
+  ForgettingRule,
+  PackCodeLine,
+  PackCodes,
+  PackReading,
+  PersonLine,
+  Persons,
+} from './learners.ts';
+export {
+  DEVICE_ROLES,
+  ROLES,
+  type DeviceLine,
+  type DeviceRole,
+  type NetworkState,
+  type PairingOffer,
+  type Role,
+  type SessionState,
+  type WriteLogLine,
+  type WriteLogPage,
+} from './session.ts';

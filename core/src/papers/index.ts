@@ -24,4 +24,5 @@ export type { Guide } from './guide/layoutGuide.ts';
 export { forWhom } from './forWhom.ts';
 export { guideOf, type GuideRequest } from './guide/guideOf.ts';
 export { guideOfRun } from './guide/guideOfRun.ts';
+export { packedForReader, type Packed } from './packedForReader.ts';
 export { guideOfPattern } from './guide/guideOfPattern.ts';

@@ -30,7 +30,7 @@ export {
 } from './document/classPlan.ts';
 export { avoidedBy } from './who/avoided.ts';
 export { choiceOfSeat, hasChoice, undecidedSeats } from './who/choiceOfSeat.ts';
-export { hasPeople, withoutPeople } from './who/withoutPeople.ts';
+export { hasPeople, hasPerson, withoutPerson } from './who/withoutPeople.ts';
 export { designsOfSeats } from './who/designOfSeat.ts';
 export { designsOfPacks } from './packs/designsOfPacks.ts';
 export { minutesElsewhere, type MinutesElsewhere } from './prepare/minutesElsewhere.ts';
@@ -65,6 +65,7 @@ export {
   type RunKind,
 } from './document/run.ts';
 export { sheetPiecesOfRun } from './things/sheetPiecesOfRun.ts';
+export { lastDayOf, openToLearnersUntil } from './document/openToLearners.ts';
 export { packsOver, sparesOf } from './document/packsOver.ts';
 export { RUN_STATES, type RunState } from './document/runState.ts';
 export {

@@ -33,6 +33,7 @@ const RUN_FIELD_WORDS: Readonly<Record<keyof RunInput, string>> = {
   rightsReason: 'why it goes on',
   cost: 'what it costs',
   plan: 'the plan of the day',
+  learnerDays: 'how long learners may open their pattern',
 };
 
 /** Of several fields changed in one go the first that is not only a sum of the others: boxes, not how many they come to. */

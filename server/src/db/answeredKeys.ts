@@ -9,6 +9,8 @@ export interface KeyedAnswer {
   readonly body?: unknown;
 }
 
+const HAS_ROSTER = /"roster":\[\{/;
+
 /** Every query on keys that were answered, prepared once. */
 export function answeredKeyQueries(db: Db) {
   const select = db.prepare<[string], { fingerprint: string; answer: Buffer }>(
@@ -17,6 +19,8 @@ export function answeredKeyQueries(db: Db) {
   const insert = db.prepare(
     'INSERT INTO answered_key (key, fingerprint, answer, at) VALUES (@key, @fingerprint, @answer, @at)',
   );
+  const selectAll = db.prepare<[], { key: string; answer: Buffer }>('SELECT key, answer FROM answered_key');
+  const removeOne = db.prepare('DELETE FROM answered_key WHERE key = ?');
   const sweep = db.prepare('DELETE FROM answered_key WHERE at < ?');
   return {
     find: (key: string): { fingerprint: string; answer: KeyedAnswer } | null => {
@@ -27,6 +31,11 @@ export function answeredKeyQueries(db: Db) {
     },
     keep: (key: string, fingerprint: string, answer: KeyedAnswer, at: string): void => {
       insert.run({ key, fingerprint, answer: packed(JSON.stringify(answer), 1), at });
+    },
+    /** Answers that tell who sits where are given up: sent again, such a request is done again and not answered as it was. */
+    forgetRosters: (): void => {
+      for (const { key, answer } of selectAll.all())
+        if (HAS_ROSTER.test(unpacked(answer))) removeOne.run(key);
     },
     /** Nobody sends anything again after so long. */
     sweep: (before: string): number => sweep.run(before).changes,

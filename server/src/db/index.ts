@@ -7,6 +7,7 @@ import { itemQueries } from './items.ts';
 import type { Db } from './openDatabase.ts';
 import { orderQueries } from './orders.ts';
 import { listQueries } from './lists.ts';
+import { packCodeQueries } from './packCodes.ts';
 import { patternQueries } from './patterns.ts';
 import { pictureQueries } from './pictures.ts';
 import { remembered } from './remembered.ts';
@@ -19,6 +20,7 @@ import { studioQueries } from './studio.ts';
 import { techniqueQueries } from './techniques.ts';
 import { transact } from './transaction.ts';
 import { trayQueries } from './trays.ts';
+import { writeLogQueries } from './writeLog.ts';
 
 export { CUTTING_SETTING } from './cutting.ts';
 export { databaseFault, type DatabaseFault } from './databaseFault.ts';
@@ -41,6 +43,7 @@ export {
   type SearchIndex,
 } from './searchIndex.ts';
 export { isDamage } from './sound.ts';
+export { type Deed, type WritesAsked, WRITES_KEPT_DAYS } from './writeLog.ts';
 
 /** The one narrow door to the database: every table group's queries, prepared once. */
 export function createStore(db: Db) {
@@ -51,6 +54,7 @@ export function createStore(db: Db) {
   const memory = remembered(db);
   const settings = settingQueries(db, sound);
   const cutting = cuttingQueries(db, sound);
+  const answeredKeys = answeredKeyQueries(db);
   return {
     items,
     stock,
@@ -59,7 +63,7 @@ export function createStore(db: Db) {
     patterns: patternQueries(db, sound, history, memory.rememberAs),
     pictures: pictureQueries(db),
     techniques: techniqueQueries(db, sound),
-    runs: runQueries(db, sound, history),
+    runs: runQueries(db, sound, history, answeredKeys.forgetRosters),
     trays: trayQueries(db, sound),
     orders: orderQueries(db, sound),
     settings,
@@ -71,7 +75,9 @@ export function createStore(db: Db) {
     history,
     /** What can be read of what is damaged. */
     sound,
-    answeredKeys: answeredKeyQueries(db),
+    answeredKeys,
+    packCodes: packCodeQueries(db),
+    writeLog: writeLogQueries(db),
     ...memory,
     /** Runs all of it or nothing; within another, as a part of that. */
     together: <T>(work: () => T): T => transact(db, work),

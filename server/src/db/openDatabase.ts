@@ -45,6 +45,8 @@ export function openDatabase(dataDir: string, now = new Date()): OpenResult {
     db.pragma('journal_mode = WAL');
     // Every acknowledged write is on the disk, also when the power goes.
     db.pragma('synchronous = FULL');
+    // What is forgotten is not left in pages that are free: there are names of persons among it.
+    db.pragma('secure_delete = ON');
     db.pragma('foreign_keys = ON');
     db.pragma('busy_timeout = 2000');
     const version = db.pragma('user_version', { simple: true }) as number;

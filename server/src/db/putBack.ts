@@ -3,8 +3,8 @@ import type Database from 'better-sqlite3';
 
 type Connection = Database.Database;
 
-/** Belongs to the studio as it is, whatever is put back: how it is kept, and what was answered lately. */
-const STAYS = ['studio_fact', 'answered_key', 'change_count', 'history'];
+/** Belongs to the studio as it is, whatever is put back: how it is kept, what was answered lately, and who did what. */
+const STAYS = ['studio_fact', 'answered_key', 'change_count', 'history', 'write_log', 'pack_code'];
 
 /**
  * Puts everything of a backup in the place of everything there is, within one transaction: killed in between, nothing was
@@ -31,6 +31,8 @@ export function putAllBack(live: Connection, file: string): void {
       live.exec(`INSERT INTO main.${table} (${columns}) SELECT ${columns} FROM backup.${table}`);
     }
     live.exec('DELETE FROM main.answered_key');
+    // Nobody comes in again by a code that may have been ended since.
+    live.exec('DELETE FROM main.pack_code');
     // With the guards the counters were away.
     live.exec('UPDATE main.change_count SET changes = changes + 1');
     for (const { sql } of triggers) live.exec(sql);

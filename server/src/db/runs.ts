@@ -6,7 +6,8 @@ import {
   type RunInput,
   type RunState,
   type RunTick,
-  withoutPeople,
+  type Seat,
+  withoutPerson,
 } from '@lanakit/core/run';
 import { fromMilli } from '@lanakit/core/shelf';
 import type { HistoryQueries } from './history.ts';
@@ -24,6 +25,12 @@ interface RunRow {
   readonly document_seal: number | null;
 }
 
+interface AnyRow extends RunRow {
+  readonly deletedAt: string | null;
+}
+
+const everySeat = (): boolean => true;
+
 /** Something that left the shelf when a run was packed. */
 export interface RunWithdrawal {
   readonly itemId: string;
@@ -36,6 +43,11 @@ const SELECT = 'SELECT id, version, state, document, document_seal FROM run WHER
 const runOf = ({ document, document_seal: seal, ...row }: RunRow): Run => ({
   ...unsealed<RunInput>(document, seal),
   ...row,
+});
+
+const binnedOf = ({ deletedAt, ...row }: AnyRow): Run & { readonly isBinned: boolean } => ({
+  ...runOf(row),
+  isBinned: deletedAt !== null,
 });
 
 function rowOf(input: RunInput) {
@@ -62,7 +74,7 @@ const frozenColumnsOf = (frozen: Frozen | null) => {
 };
 
 /** Every query on runs, prepared once. */
-export function runQueries(db: Db, sound: SoundReader, history: HistoryQueries) {
+export function runQueries(db: Db, sound: SoundReader, history: HistoryQueries, forgetAnswers: () => void) {
   const selectAll = db.prepare<[], RunRow>(`${SELECT} ORDER BY date, created_at, id`);
   const selectAhead = db.prepare<[string], RunRow>(`${SELECT} AND date >= ? ORDER BY date, created_at, id`);
   const selectOne = db.prepare<[string], RunRow>(`${SELECT} AND id = ?`);
@@ -90,6 +102,11 @@ export function runQueries(db: Db, sound: SoundReader, history: HistoryQueries) 
   const selectBefore = db.prepare<[string, number], { version: number; at: string; document: string }>(
     'SELECT version, updated_at AS at, document FROM run WHERE id = ? AND version = ?',
   );
+  const ANY = 'SELECT id, version, state, document, document_seal, deleted_at AS deletedAt FROM run';
+  const selectAny = db.prepare<[string], AnyRow>(`${ANY} WHERE id = ?`);
+  const selectEvery = db.prepare<[], AnyRow>(ANY);
+  const writeForgotten = db.prepare(`
+    UPDATE run SET version = version + 1, document = @document, document_seal = @seal, updated_at = @at WHERE id = @id`);
   const dropRevisions = db.prepare('DELETE FROM run_revision WHERE run_id = ?');
   const insertRevision = db.prepare('INSERT INTO run_revision (run_id, revision_id) VALUES (?, ?)');
   const insertTick = db.prepare(`
@@ -154,22 +171,42 @@ export function runQueries(db: Db, sound: SoundReader, history: HistoryQueries) 
       { state, frozen }: { readonly state: RunState; readonly frozen: Frozen | null },
       at: string,
     ): boolean => updateState.run({ id, version, state, ...frozenColumnsOf(frozen), at }).changes === 1,
-    /** Who came is taken out of a run, of what was written down of it, and of all that it ever was. */
-    forgetPeople: whole(db, (id: string, version: number, at: string): boolean => {
-      const run = selectOne.get(id);
-      const kept = selectFrozen.get(id);
-      if (!run || run.version !== version) return false;
-      const input = unsealed<RunInput>(run.document, run.document_seal);
-      const forgotten = { ...input, roster: withoutPeople(input.roster) };
-      if (updateRow.run({ ...rowOf(forgotten), id, version, at }).changes !== 1) return false;
-      const frozen = kept?.frozen == null ? null : unsealed<Frozen>(kept.frozen, kept.seal);
-      if (frozen) {
-        const inputThen = { ...frozen.input, roster: withoutPeople(frozen.input.roster) };
-        updateFrozen.run({ id, ...frozenColumnsOf({ ...frozen, input: inputThen }) });
-      }
-      history.forget('run', id);
-      return true;
-    }),
+    /**
+     * Who came is taken out of a run, of what was written down of it, and of all that it ever was; also out of one in the bin.
+     * @param version null: whatever it is
+     * @param which seats; not said: all of them
+     */
+    forgetPeople: whole(
+      db,
+      (
+        id: string,
+        version: number | null,
+        at: string,
+        which: (seat: Seat) => boolean = everySeat,
+      ): boolean => {
+        const run = selectAny.get(id);
+        const kept = selectFrozen.get(id);
+        if (!run || (version !== null && run.version !== version)) return false;
+        const forgotten = <R extends Pick<RunInput, 'roster'>>(input: R): R => ({
+          ...input,
+          roster: input.roster.map((seat) => (which(seat) ? withoutPerson(seat) : seat)),
+        });
+        const input = forgotten(unsealed<RunInput>(run.document, run.document_seal));
+        const { document, seal } = rowOf(input);
+        writeForgotten.run({ id, document, seal, at });
+        const frozen = kept?.frozen == null ? null : unsealed<Frozen>(kept.frozen, kept.seal);
+        if (frozen)
+          updateFrozen.run({ id, ...frozenColumnsOf({ ...frozen, input: forgotten(frozen.input) }) });
+        history.forget('run', id);
+        forgetAnswers();
+        return true;
+      },
+    ),
+    /** All there are, those in the bin as well, the last first. */
+    every: (): (Run & { readonly isBinned: boolean })[] =>
+      sound
+        .rows('run', { all: () => selectEvery.all(), byId: (id) => selectAny.get(id), read: binnedOf })
+        .sort((a, b) => byCodePoint(b.date, a.date)),
     /** What this key ticked before; null: nothing yet. */
     tickOf: (key: string): (RunTick & { readonly runId: string }) | null => {
       const row = selectTick.get(key);

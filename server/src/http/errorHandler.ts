@@ -29,6 +29,8 @@ export function errorHandler(log: Logger): ErrorRequestHandler {
     const problem = problemOf(error);
     if (problem.code === 'internal' || problem.code === 'database_damaged') log.error(error, 'unexpected');
     const body = problemBody(problem);
+    const { seconds } = problem.facts;
+    if (typeof seconds === 'number') response.set('Retry-After', String(seconds));
     response.status(body.status).type('application/problem+json').send(JSON.stringify(body));
   };
 }

@@ -4,9 +4,15 @@ import { arrivalFolder } from '../services/studioFileService.ts';
 import { formCheck, isBeyondTelling } from '../services/formCheck.ts';
 import { isRefusal } from '../services/refusal.ts';
 import { arriveInFile, fileOf } from './arriveInFile.ts';
+import { callerOf, onlyFor } from './callers.ts';
+import { setToken } from './cookies.ts';
+import { redacted } from './redacted.ts';
+import type { StudioDoor } from './studioDoor.ts';
 import { contentProblem, HttpProblem, problemOfRefusal } from './problems.ts';
 import type { FileReply, Route } from './route.ts';
-import { type WriteDeps, written } from './writing.ts';
+import type { Caller } from '../access/caller.ts';
+import type { Deed } from '../db/index.ts';
+import { aboutWhat, type WriteDeps, written } from './writing.ts';
 
 /** Room for the largest pattern there can be, several times over. */
 const LARGEST_BODY = '1mb';
@@ -15,15 +21,14 @@ const LARGEST_ARRIVAL = 4e9;
 
 interface MountDeps extends WriteDeps {
   readonly dataDir: string;
-  /** Before each of them: who is not let in is told so, and nothing is read. */
-  readonly guard: RequestHandler;
+  readonly door: StudioDoor;
 }
 
 /** Mounts every route: form checked, version read, handler called, reply sent. */
 export function mountRoutes(app: Express, routes: readonly Route[], deps: MountDeps): void {
   for (const route of routes) {
-    const guards = route.isForAnybody ? [] : [deps.guard];
-    app[route.method](`/api${route.path}`, ...guards, bodyReader(route, deps), handlerOf(route, deps));
+    const guard = onlyFor(route.roles, deps.door);
+    app[route.method](`/api${route.path}`, guard, bodyReader(route, deps), handlerOf(route, deps));
   }
   for (const path of new Set(routes.map((route) => route.path))) {
     app.all(`/api${path}`, () => {
@@ -49,8 +54,11 @@ function handlerOf(route: Route, deps: MountDeps): RequestHandler {
     response.on('close', () => {
       if (!response.writableFinished) waiting.abort();
     });
+    const caller = callerOf(request);
     const handle = () =>
       route.handle({
+        caller,
+        isSecure: request.secure,
         params: request.params as Record<string, string>,
         query: readQuery(request, route.query ?? []),
         body: request.body as unknown,
@@ -61,21 +69,37 @@ function handlerOf(route: Route, deps: MountDeps): RequestHandler {
       });
     // A file is read before anything is written, and not at once.
     const isWrite = route.method !== 'get' && !route.upload && !route.isApart;
+    const deed = route.method === 'get' ? null : deedOf(route, caller, request.params);
     const outcome = await unlessGone(waiting.signal, () =>
-      isWrite ? written(request, deps, handle) : handle(),
+      isWrite ? written(request, deps, deed, handle) : handle(),
     );
     if (outcome === null) return;
     if (isRefusal(outcome)) throw problemOfRefusal(outcome);
     const reply = outcome;
+    // What is written elsewhere is there by now.
+    if (deed && !isWrite) deps.store.writeLog.add(aboutWhat(deed, reply), deps.now().toISOString());
+    for (const kind of ['device', 'pack'] as const)
+      if (reply.tokens?.[kind] !== undefined) setToken(request, response, kind, reply.tokens[kind]);
     if (reply.version !== undefined) response.set('ETag', `"${reply.version}"`);
     if (reply.location !== undefined) response.set('Location', reply.location);
     // A browser may keep an answer, but asks each time whether it still holds.
     response.set('Cache-Control', 'no-cache').status(reply.status);
     if (reply.file) sendFile(response, reply.file);
     else if (reply.body === undefined) response.end();
-    else response.json(reply.body);
+    else response.json(redacted(reply.body, caller));
   };
 }
+
+/** Method and path, as the log of writes has it. */
+export const operationOf = ({ method, path }: Pick<Route, 'method' | 'path'>): string =>
+  `${method.toUpperCase()} ${path}`;
+
+const deedOf = (route: Route, { role, name }: Caller, params: Request['params']): Deed => ({
+  role: role ?? 'nobody',
+  device: name,
+  operation: operationOf(route),
+  thingId: [params['id'], params['itemId']].find((id) => typeof id === 'string') ?? null,
+});
 
 /** What comes of the work; null where it was given up because who asked has gone. */
 async function unlessGone<T>(signal: AbortSignal, work: () => T | Promise<T>): Promise<T | null> {

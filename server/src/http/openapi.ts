@@ -49,7 +49,14 @@ export function openApiDocument(routes: readonly Route[]) {
     openapi: '3.1.0',
     info: { title: 'Lanakit', version: '0.6.0', license: { name: 'MIT' } },
     paths,
-    components: { schemas: { Problem: PROBLEM_SCHEMA } },
+    security: [{ device: [] }, { pack: [] }],
+    components: {
+      schemas: { Problem: PROBLEM_SCHEMA },
+      securitySchemes: {
+        device: { type: 'apiKey', in: 'cookie', name: 'lanakit', description: 'by passphrase or pairing' },
+        pack: { type: 'apiKey', in: 'cookie', name: 'lanakit_pack', description: 'by the code of a pack' },
+      },
+    },
   };
 }
 
@@ -58,6 +65,8 @@ function operationOf(route: Route) {
   const problem = { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } };
   return {
     summary: route.summary,
+    'x-roles': route.roles,
+    ...(route.roles.includes('anybody') && { security: [] }),
     parameters: [
       ...names.map((name) => ({ name, in: 'path', required: true, schema: { type: 'string' } })),
       ...(route.query ?? []).map((name) => ({ name, in: 'query', schema: { type: 'string' } })),

@@ -158,10 +158,26 @@ export const HTTP_PROBLEMS = {
     status: 401,
     title: 'Say the passphrase of this studio first. Nothing was changed, and what you wrote is kept here.',
   },
+  not_for_role: {
+    status: 403,
+    title: 'This device may not do that: ask the owner of the studio. Nothing was changed.',
+  },
+  code_wrong: {
+    status: 401,
+    title: 'No such code, or it is over. Look at it once more, or ask for a new one.',
+  },
+  devices_too_many: {
+    status: 409,
+    title: 'As many devices are let in as may be. Shut one out first, on the page Network.',
+  },
+  not_opened: {
+    status: 409,
+    title: 'This studio is not open to its network, so there is nothing to pair a device with. See Network.',
+  },
   passphrase_wrong: { status: 401, title: 'That is not the passphrase of this studio.' },
   tries_too_many: {
     status: 429,
-    title: 'Too many wrong passphrases. Wait a little, and try it again.',
+    title: 'Too many wrong tries. Wait a little, and try it again.',
   },
   header_missing: {
     status: 403,

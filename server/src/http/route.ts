@@ -1,4 +1,5 @@
 import type { Static, TSchema } from '@sinclair/typebox';
+import type { Asker, Caller } from '../access/caller.ts';
 import type { Outcome } from '../services/refusal.ts';
 
 /** The `:name` parts of a path. */
@@ -22,6 +23,9 @@ export interface RouteInput<Params, Body, Query extends string> {
   readonly version: number;
   /** Aborted where who asked has gone. */
   readonly signal: AbortSignal;
+  readonly caller: Caller;
+  /** It came over TLS. */
+  readonly isSecure: boolean;
 }
 
 export interface Reply {
@@ -31,6 +35,8 @@ export interface Reply {
   readonly version?: number;
   readonly location?: string;
   readonly file?: FileReply;
+  /** What the browser is to hold from now on, to be known again; null: nothing any more. */
+  readonly tokens?: Partial<Caller['tokens']>;
 }
 
 /** A file instead of a body: held, or lying where it is gone when it is sent. */
@@ -50,6 +56,8 @@ interface RouteFacts<Path extends string, Query extends string> {
   /** With `:name` parameters, below `/api`. */
   readonly path: Path;
   readonly summary: string;
+  /** Whom it answers; nobody else. */
+  readonly roles: readonly Asker[];
   /** Where the usual 1 MB is not enough. */
   readonly largestBody?: '8mb' | '16mb';
   /** Its body is a list without end: of what is wrong with a long one only the first is told. */
@@ -61,8 +69,6 @@ interface RouteFacts<Path extends string, Query extends string> {
   readonly isApart?: true;
   /** Must say which version it changes. */
   readonly ifMatch?: true;
-  /** Says nothing of the studio: answered before anybody has said who they are. */
-  readonly isForAnybody?: true;
   readonly answers: readonly number[];
 }
 

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import type { Request } from 'express';
-import type { Store } from '../db/index.ts';
+import type { Deed, Store } from '../db/index.ts';
 import { isRefusal, type Outcome, Refusal } from '../services/refusal.ts';
 import { HttpProblem } from './problems.ts';
 import type { Reply } from './route.ts';
@@ -20,6 +20,7 @@ export const KEY_HEADER = 'Idempotency-Key';
 export function written(
   request: Request,
   { store, now }: WriteDeps,
+  deed: Deed | null,
   work: () => Outcome<Reply> | Promise<Outcome<Reply>>,
 ): Outcome<Reply> {
   const key = keyOf(request);
@@ -33,6 +34,7 @@ export function written(
       if (outcome instanceof Promise) throw new Error('what is written at once cannot be waited for');
       // What a refusal leaves half done is undone with it.
       if (isRefusal(outcome)) throw outcome;
+      if (deed) store.writeLog.add(aboutWhat(deed, outcome), now().toISOString());
       if (key !== null) store.answeredKeys.keep(key, fingerprint, kept(outcome), now().toISOString());
       return outcome;
     });
@@ -49,6 +51,12 @@ function keepWhatLost({ reason }: Refusal, { store, now }: WriteDeps): void {
   const { kind, id, version } = reason.of;
   store.history.keepLost(kind, id, version, JSON.stringify(reason.yours), now().toISOString());
 }
+
+/** What was only made by it is what it was done to. */
+export const aboutWhat = (deed: Deed, { location }: Reply): Deed =>
+  deed.thingId === null && location
+    ? { ...deed, thingId: location.slice(location.lastIndexOf('/') + 1) }
+    : deed;
 
 const kept = ({ status, body, version, location }: Reply) => ({
   status,

@@ -1,3 +1,4 @@
+import { OWNER } from '../access/caller.ts';
 import { listed } from '../http/replies.ts';
 import { route, type Route } from '../http/route.ts';
 import type { BinService } from '../services/binService.ts';
@@ -9,6 +10,7 @@ export const binRoutes = (bin: BinService): Route[] => [
     path: '/bin',
     summary:
       'What was deleted or put away for good in the last ninety days; each is brought back by its own `restore`',
+    roles: OWNER,
     answers: [200],
     handle: () => listed(bin.all()),
   }),

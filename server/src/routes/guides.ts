@@ -1,3 +1,4 @@
+import { OWNER } from '../access/caller.ts';
 import { type Choices, NO_CHOICES } from '@lanakit/core/pattern';
 import { RESIZE_BOUNDS } from '@lanakit/core/resize';
 import { filed } from '../http/replies.ts';
@@ -12,6 +13,7 @@ export const guideRoutes = (guides: GuideService): Route[] => [
     path: '/patterns/:id/guide/:form',
     summary:
       'The guide at true size: `pdf`, or `svg` of one `sheet`; on `page` a4 or letter, of a `revision`, with `choices` (JSON) in a `size` (1 as written)',
+    roles: OWNER,
     query: ['page', 'sheet', 'revision', 'choices', 'size'],
     answers: [200],
     handle: async ({ params: { id, form }, query, signal }) => {
@@ -30,6 +32,7 @@ export const guideRoutes = (guides: GuideService): Route[] => [
     method: 'get',
     path: '/runs/:id/guide/:form',
     summary: 'The guide of all packs of a run, or of one `pack`: `pdf`, or `svg` of one `sheet`',
+    roles: OWNER,
     query: ['page', 'sheet', 'pack'],
     answers: [200],
     handle: async ({ params: { id, form }, query, signal }) => {

@@ -1,3 +1,4 @@
+import { OWNER } from '../access/caller.ts';
 import type { KeptKind } from '@lanakit/core/api';
 import { listed, ok, versioned } from '../http/replies.ts';
 import { route, type Route } from '../http/route.ts';
@@ -14,6 +15,7 @@ export const historyRoutes = (history: HistoryService): Route[] => [
     method: 'get',
     path: '/history/:kind/:id',
     summary: 'States of a pattern, run or item before its changes, and what lost a conflict; the last first',
+    roles: OWNER,
     answers: [200],
     handle: ({ params: { kind: text, id } }) => {
       const kind = kindOf(text);
@@ -24,6 +26,7 @@ export const historyRoutes = (history: HistoryService): Route[] => [
     method: 'get',
     path: '/history/:kind/:id/now',
     summary: 'The same as it is now, to be set beside what it was',
+    roles: OWNER,
     answers: [200],
     handle: ({ params: { kind: text, id } }) => {
       const kind = kindOf(text);
@@ -34,6 +37,7 @@ export const historyRoutes = (history: HistoryService): Route[] => [
     method: 'get',
     path: '/history/:kind/:id/states/:entry',
     summary: 'One state of before, whole',
+    roles: OWNER,
     answers: [200],
     handle: ({ params: { kind: text, id, entry } }) => {
       const kind = kindOf(text);
@@ -44,6 +48,7 @@ export const historyRoutes = (history: HistoryService): Route[] => [
     method: 'post',
     path: '/history/:kind/:id/states/:entry/go-back',
     summary: 'Make it again what it was: saved as any other change is, with the same checks',
+    roles: OWNER,
     ifMatch: true,
     answers: [200],
     handle: ({ params: { kind: text, id, entry }, version }) => {

@@ -1,3 +1,4 @@
+import { OWNER } from '../access/caller.ts';
 import { ImportInput } from '@lanakit/core/files';
 import { listed, ok, reply } from '../http/replies.ts';
 import { route, type Route } from '../http/route.ts';
@@ -9,6 +10,7 @@ export const importRoutes = (imports: ImportService): Route[] => [
     method: 'get',
     path: '/imports',
     summary: 'The last imports',
+    roles: OWNER,
     answers: [200],
     handle: () => listed(imports.recent()),
   }),
@@ -16,6 +18,7 @@ export const importRoutes = (imports: ImportService): Route[] => [
     method: 'post',
     path: '/imports',
     summary: 'Read in a list: all of it or nothing',
+    roles: OWNER,
     body: ImportInput,
     largestBody: '16mb',
     isLongList: true,
@@ -31,6 +34,7 @@ export const importRoutes = (imports: ImportService): Route[] => [
     method: 'post',
     path: '/imports/:id/undo',
     summary: 'Take an import back, all of it; refused where something has been built on it since',
+    roles: OWNER,
     answers: [200],
     handle: ({ params: { id } }) => ok(imports.undo(id)),
   }),

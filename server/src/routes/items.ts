@@ -1,3 +1,4 @@
+import { AT_THE_TABLE, OWNER } from '../access/caller.ts';
 import { strict } from '@lanakit/core/base';
 import { CountedNow } from '@lanakit/core/shelf';
 import { Type, type TObject } from '@sinclair/typebox';
@@ -17,6 +18,8 @@ const routesOf = (kind: ItemKindRules, items: ItemService): Route[] => [
     method: 'get',
     path: kind.path,
     summary: `Every one on the shelf, archived too, by name (${kind.singular})`,
+    // Who sells what is for who buys.
+    roles: kind.kind === 'supplier' ? OWNER : AT_THE_TABLE,
     answers: [200],
     handle: () => listed(items.all()),
   }),
@@ -24,6 +27,7 @@ const routesOf = (kind: ItemKindRules, items: ItemService): Route[] => [
     method: 'post',
     path: kind.path,
     summary: `Put ${kind.singular} on the shelf`,
+    roles: OWNER,
     body: withCount(kind),
     answers: [201],
     handle: ({ body }) => {
@@ -35,6 +39,7 @@ const routesOf = (kind: ItemKindRules, items: ItemService): Route[] => [
     method: 'put',
     path: kind.path,
     summary: `Change several at once, all or none (${kind.singular})`,
+    roles: OWNER,
     body: severalOf(kind),
     answers: [200],
     handle: ({ body }) => listed(items.saveAll(body.items)),
@@ -49,6 +54,7 @@ const routesOfOne = (kind: ItemKindRules, items: ItemService): Route[] => {
       method: 'get',
       path,
       summary: `One of them (${kind.singular})`,
+      roles: OWNER,
       answers: [200],
       handle: ({ params: { id } }) => versioned(items.find(id)),
     }),
@@ -56,6 +62,7 @@ const routesOfOne = (kind: ItemKindRules, items: ItemService): Route[] => {
       method: 'put',
       path,
       summary: `Change ${kind.singular}`,
+      roles: OWNER,
       body: kind.schema,
       ifMatch: true,
       answers: [200],
@@ -65,6 +72,7 @@ const routesOfOne = (kind: ItemKindRules, items: ItemService): Route[] => {
       method: 'get',
       path: `${path}/uses`,
       summary: `Where ${kind.singular} is used`,
+      roles: OWNER,
       answers: [200],
       handle: ({ params: { id } }) => listed(items.usesOf(id)),
     }),
@@ -72,6 +80,7 @@ const routesOfOne = (kind: ItemKindRules, items: ItemService): Route[] => {
       method: 'delete',
       path,
       summary: `Take ${kind.singular} that nothing uses off the shelf`,
+      roles: OWNER,
       ifMatch: true,
       answers: [204],
       handle: ({ params: { id }, version }) => gone(items.remove(id, version)),
@@ -80,6 +89,7 @@ const routesOfOne = (kind: ItemKindRules, items: ItemService): Route[] => {
       method: 'post',
       path: `${path}/restore`,
       summary: `Undo deleting ${kind.singular}`,
+      roles: OWNER,
       answers: [200],
       handle: ({ params: { id } }) => versioned(items.restore(id)),
     }),

@@ -1,3 +1,4 @@
+import { OWNER } from '../access/caller.ts';
 import { strict } from '@lanakit/core/base';
 import { Type } from '@sinclair/typebox';
 import { gone, ok, reply } from '../http/replies.ts';
@@ -18,6 +19,7 @@ export const keepingRoutes = (keeping: KeepingService): Route[] => [
     method: 'get',
     path: '/keeping',
     summary: 'The backups there are, the last one’s fate, and what is damaged',
+    roles: OWNER,
     answers: [200],
     handle: () => ok(keeping.state()),
   }),
@@ -25,6 +27,7 @@ export const keepingRoutes = (keeping: KeepingService): Route[] => [
     method: 'put',
     path: '/keeping/second-place',
     summary: 'Where each backup is copied to as well; null: nowhere',
+    roles: OWNER,
     body: Type.Object(
       { path: Type.Union([Type.String({ minLength: 1, maxLength: 1000 }), Type.Null()]) },
       strict,
@@ -36,6 +39,7 @@ export const keepingRoutes = (keeping: KeepingService): Route[] => [
     method: 'post',
     path: '/backups',
     summary: 'Make a backup now, and find it whole',
+    roles: OWNER,
     isApart: true,
     answers: [201],
     handle: async () =>
@@ -49,6 +53,7 @@ export const keepingRoutes = (keeping: KeepingService): Route[] => [
     method: 'get',
     path: '/backups/:name',
     summary: 'What a backup holds, and what putting it back would do to what is there now',
+    roles: OWNER,
     answers: [200],
     handle: async ({ params: { name } }) => ok(await keeping.lookInto(name)),
   }),
@@ -56,6 +61,7 @@ export const keepingRoutes = (keeping: KeepingService): Route[] => [
     method: 'post',
     path: '/backups/:name/put-back',
     summary: 'Put one thing of a backup back, or, without one, all of it; what is there is backed up first',
+    roles: OWNER,
     body: Type.Object({ thing: Type.Union([Thing, Type.Null()]) }, strict),
     isApart: true,
     answers: [200],

@@ -1,3 +1,4 @@
+import { AT_THE_TABLE, OWNER } from '../access/caller.ts';
 import { ok } from '../http/replies.ts';
 import { route, type Route } from '../http/route.ts';
 import { PATTERN_ORDERS, type PageAsked } from '../db/index.ts';
@@ -26,6 +27,7 @@ const patternLines = (lists: ListService): Route =>
     path: '/pattern-lines',
     summary:
       'Patterns as a list shows them, by page: `search` words of the title, `order=title` or `changed`, `archived=true`, `unknown=true` for those with something unknown',
+    roles: OWNER,
     query: ['search', 'offset', 'limit', 'order', 'archived', 'unknown'],
     answers: [200],
     handle: ({ query }) => {
@@ -50,6 +52,7 @@ const namedThings = (lists: ListService): Route[] => [
     path: '/runs',
     summary:
       'Runs as a list shows them, by page: those ahead by day, or, `when=behind`, the last first; `search` words of the name',
+    roles: AT_THE_TABLE,
     query: ['when', 'search', 'offset', 'limit'],
     answers: [200],
     handle: ({ query }) => {
@@ -65,6 +68,7 @@ const namedThings = (lists: ListService): Route[] => [
     path: '/revisions',
     summary:
       'Published revisions that a run can be planned from, by title, the newest of each first, by page; `search` words of the title, or `ids`',
+    roles: OWNER,
     query: ['search', 'offset', 'limit', 'ids'],
     answers: [200],
     handle: ({ query }) => {
@@ -84,6 +88,7 @@ const foundThings = (search: SearchService): Route =>
     path: '/found',
     summary:
       'What has these words in its name or in what is written in it, a few of each kind: patterns and their parts and steps, runs and who comes, the shelf and its lots, techniques, papers; where nothing has, of what was most likely meant',
+    roles: OWNER,
     query: ['search'],
     answers: [200],
     handle: ({ query }) => {

@@ -1,3 +1,4 @@
+import { OWNER } from '../access/caller.ts';
 import { PAPER_NAMES, type PaperName } from '@lanakit/core/papers';
 import { LABEL_SHEET, type LabelSheet, type PageSize } from '@lanakit/core/run';
 import { filed } from '../http/replies.ts';
@@ -25,6 +26,7 @@ export const paperRoutes = (papers: PaperService): Route[] => [
     method: 'get',
     path: '/runs/:id/papers/:name/pdf',
     summary: 'A paper of a run as PDF, its fonts in it',
+    roles: OWNER,
     query: ['page', 'marks', ...SHEET_FIELDS],
     answers: [200],
     handle: async ({ params: { id, name }, query, signal }) => {
@@ -39,6 +41,7 @@ export const paperRoutes = (papers: PaperService): Route[] => [
     method: 'get',
     path: '/runs/:id/papers/:name/csv',
     summary: 'A paper of a run as a table',
+    roles: OWNER,
     answers: [200],
     handle: ({ params: { id, name } }) => {
       const paper = named(name);
@@ -49,6 +52,7 @@ export const paperRoutes = (papers: PaperService): Route[] => [
     method: 'get',
     path: '/runs/:id/calendar',
     summary: 'Sittings of a class as iCalendar, with the days to order and to begin by',
+    roles: OWNER,
     answers: [200],
     handle: ({ params: { id } }) => filed(papers.calendar(id)),
   }),
@@ -56,6 +60,7 @@ export const paperRoutes = (papers: PaperService): Route[] => [
     method: 'get',
     path: '/runs/:id/json',
     summary: 'The whole of a run, with its portions',
+    roles: OWNER,
     answers: [200],
     handle: ({ params: { id } }) => filed(papers.json(id)),
   }),

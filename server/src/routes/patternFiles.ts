@@ -1,3 +1,4 @@
+import { OWNER } from '../access/caller.ts';
 import { strict } from '@lanakit/core/base';
 import { PatternFile } from '@lanakit/core/files';
 import { Type } from '@sinclair/typebox';
@@ -35,6 +36,7 @@ export const patternFileRoutes = (files: PatternFileService): Route[] => [
     method: 'get',
     path: '/patterns/:id/file',
     summary: 'A draft as a file: `as=json`, `as=zip` with its pictures, or `as=markdown`',
+    roles: OWNER,
     query: ['as'],
     answers: [200],
     handle: ({ params: { id }, query }) => {
@@ -46,6 +48,7 @@ export const patternFileRoutes = (files: PatternFileService): Route[] => [
     method: 'post',
     path: '/pattern-files',
     summary: 'Read a pattern from JSON, ZIP or Markdown: what is in it, and where it would go on this shelf',
+    roles: OWNER,
     upload: '64mb',
     answers: [200],
     handle: async ({ bytes }) => ok(await files.read(bytes)),
@@ -54,6 +57,7 @@ export const patternFileRoutes = (files: PatternFileService): Route[] => [
     method: 'post',
     path: '/pattern-files/taken',
     summary: 'Take a read pattern in: a new draft, with what the shelf lacks put on it',
+    roles: OWNER,
     body: BroughtIn,
     largestBody: '8mb',
     answers: [201],

@@ -1,3 +1,4 @@
+import { AT_THE_TABLE, OWNER } from '../access/caller.ts';
 import { strict } from '@lanakit/core/base';
 import { BlendLotMade, CountInput, HandMeasureInput, LotInput, MovementInput } from '@lanakit/core/shelf';
 import { Type } from '@sinclair/typebox';
@@ -14,6 +15,7 @@ export const stockRoutes = (stock: StockService): Route[] => [
     method: 'get',
     path: '/promised',
     summary: 'What runs ahead will take of each fibre, and which runs',
+    roles: AT_THE_TABLE,
     answers: [200],
     handle: async () => listed(await stock.promisedAhead()),
   }),
@@ -21,6 +23,7 @@ export const stockRoutes = (stock: StockService): Route[] => [
     method: 'get',
     path: '/hand-measures',
     summary: 'What the maker’s wisp, pinch and tuft weigh',
+    roles: AT_THE_TABLE,
     answers: [200],
     handle: () => listed(stock.handMeasures()),
   }),
@@ -28,6 +31,7 @@ export const stockRoutes = (stock: StockService): Route[] => [
     method: 'put',
     path: '/hand-measures',
     summary: 'Enter what a wisp, pinch or tuft was found to weigh',
+    roles: OWNER,
     body: HandMeasureInput,
     answers: [200],
     handle: ({ body }) => listed(stock.setHandMeasure(body)),
@@ -39,6 +43,7 @@ const ledgerRoutes = (stock: StockService): Route[] => [
     method: 'post',
     path: '/stock/counts',
     summary: 'A stocktake: each count is entered as the difference to what the ledger says, all or none',
+    roles: AT_THE_TABLE,
     body: Type.Object({ counts: Type.Array(CountInput, { minItems: 1, maxItems: 5000 }) }, strict),
     answers: [200],
     handle: ({ body }) => listed(stock.count(body.counts)),
@@ -47,6 +52,7 @@ const ledgerRoutes = (stock: StockService): Route[] => [
     method: 'post',
     path: '/stock/movements',
     summary: 'Something came or went: received, returned, packed, used in a sample, spoiled',
+    roles: OWNER,
     body: MovementInput,
     answers: [201],
     handle: ({ body }) => reply(stock.move(body), (item) => ({ status: 201, body: item })),
@@ -55,6 +61,7 @@ const ledgerRoutes = (stock: StockService): Route[] => [
     method: 'get',
     path: '/stock/movements/:itemId',
     summary: 'The ledger of one thing, the newest first, at most 200 lines',
+    roles: OWNER,
     answers: [200],
     handle: ({ params: { itemId } }) => listed(stock.movementsOf(itemId)),
   }),
@@ -65,6 +72,7 @@ const lotRoutes = (stock: StockService): Route[] => [
     method: 'post',
     path: '/lots/of/:itemId',
     summary: 'A new lot of a fibre or blend, with what is there of it',
+    roles: OWNER,
     body: Type.Object(
       { ...LotInput.properties, receivedG: Type.Union([Type.Number(), Type.Null()]) },
       strict,
@@ -81,6 +89,7 @@ const lotRoutes = (stock: StockService): Route[] => [
     method: 'put',
     path: '/lots',
     summary: 'Change several lots at once, all or none: move them, re-price them',
+    roles: OWNER,
     body: Type.Object(
       {
         lots: Type.Array(Type.Object({ id: Id, version: Type.Integer(), input: LotInput }, strict), {
@@ -97,6 +106,7 @@ const lotRoutes = (stock: StockService): Route[] => [
     method: 'put',
     path: '/lots/:id',
     summary: 'Change a lot',
+    roles: OWNER,
     body: LotInput,
     ifMatch: true,
     answers: [200],
@@ -106,6 +116,7 @@ const lotRoutes = (stock: StockService): Route[] => [
     method: 'delete',
     path: '/lots/:id',
     summary: 'Take away a lot that nothing ever moved in or out of',
+    roles: OWNER,
     ifMatch: true,
     answers: [204],
     handle: ({ params: { id }, version }) => gone(stock.removeLot(id, version)),
@@ -114,6 +125,7 @@ const lotRoutes = (stock: StockService): Route[] => [
     method: 'post',
     path: '/blends/:id/lots',
     summary: 'Make a lot of a blend: what is weighed leaves its lots and comes into the new one',
+    roles: OWNER,
     body: BlendLotMade,
     answers: [201],
     handle: ({ params: { id }, body }) =>

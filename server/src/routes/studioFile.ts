@@ -1,3 +1,4 @@
+import { OWNER } from '../access/caller.ts';
 import { strict } from '@lanakit/core/base';
 import { Type } from '@sinclair/typebox';
 import { filed, ok } from '../http/replies.ts';
@@ -22,6 +23,7 @@ export const studioFileRoutes = (studioFile: StudioFileService): Route[] => [
     method: 'get',
     path: '/studio-file',
     summary: 'The whole studio as one ZIP of open files: JSON, CSV, pictures, and what each of them means',
+    roles: OWNER,
     answers: [200],
     handle: async () => filed(await studioFile.write()),
   }),
@@ -30,6 +32,7 @@ export const studioFileRoutes = (studioFile: StudioFileService): Route[] => [
     path: '/studio-files',
     summary:
       'Read a whole studio: what is in it, and what of it would be what here. Nothing is brought in yet',
+    roles: OWNER,
     upload: 'file',
     answers: [200],
     handle: async ({ file }) => ok(await studioFile.read(file)),
@@ -39,6 +42,7 @@ export const studioFileRoutes = (studioFile: StudioFileService): Route[] => [
     path: '/studio-files/:id/brought-in',
     summary:
       'Bring a studio that was read into this one, all of it or nothing; what is there is backed up first',
+    roles: OWNER,
     body: BringIn,
     largestBody: '16mb',
     isLongList: true,

@@ -1,3 +1,4 @@
+import { AT_THE_TABLE } from '../access/caller.ts';
 import { ResolveInput, TapInput } from '@lanakit/core/needles';
 import { listed, ok } from '../http/replies.ts';
 import { route, type Route } from '../http/route.ts';
@@ -9,6 +10,7 @@ export const trayRoutes = (trays: TrayService): Route[] => [
     method: 'get',
     path: '/runs/:id/tray',
     summary: 'Needles of a class, out and in',
+    roles: AT_THE_TABLE,
     answers: [200],
     handle: ({ params: { id } }) => ok(trays.find(id)),
   }),
@@ -16,6 +18,7 @@ export const trayRoutes = (trays: TrayService): Route[] => [
     method: 'post',
     path: '/runs/:id/tray/taps',
     summary: 'One tap at the tray',
+    roles: AT_THE_TABLE,
     body: TapInput,
     answers: [200],
     handle: ({ params: { id }, body }) => ok(trays.tap(id, body)),
@@ -24,6 +27,7 @@ export const trayRoutes = (trays: TrayService): Route[] => [
     method: 'post',
     path: '/runs/:id/tray/close',
     summary: 'Everybody has gone: what is still out is missing',
+    roles: AT_THE_TABLE,
     answers: [200],
     handle: ({ params: { id } }) => ok(trays.close(id)),
   }),
@@ -31,6 +35,7 @@ export const trayRoutes = (trays: TrayService): Route[] => [
     method: 'post',
     path: '/runs/:id/tray/reopen',
     summary: 'Count on: what was missing is out again',
+    roles: AT_THE_TABLE,
     answers: [200],
     handle: ({ params: { id } }) => ok(trays.reopen(id)),
   }),
@@ -38,6 +43,7 @@ export const trayRoutes = (trays: TrayService): Route[] => [
     method: 'post',
     path: '/runs/:id/tray/resolve',
     summary: 'A missing needle is found, or given up with a reason',
+    roles: AT_THE_TABLE,
     body: ResolveInput,
     answers: [200],
     handle: ({ params: { id }, body }) => ok(trays.resolve(id, body)),
@@ -46,6 +52,7 @@ export const trayRoutes = (trays: TrayService): Route[] => [
     method: 'get',
     path: '/needle-evidence',
     summary: 'How often needles of each gauge have broken',
+    roles: AT_THE_TABLE,
     answers: [200],
     handle: () => listed(trays.evidence()),
   }),

@@ -10,12 +10,14 @@ import { importService } from './importService.ts';
 import { ITEM_KINDS } from './itemKinds.ts';
 import { itemService, type ItemService } from './itemService.ts';
 import { keepingService } from './keepingService.ts';
+import { learnerService } from './learnerService.ts';
 import { listService } from './listService.ts';
 import { makesService } from './makesService.ts';
 import { orderService } from './orderService.ts';
 import { paperService } from './paperService.ts';
 import { patternFileService } from './patternFileService.ts';
 import { patternService } from './patternService.ts';
+import { personService } from './personService.ts';
 import { pictureService } from './pictureService.ts';
 import { runService } from './runService.ts';
 import { searchService } from './searchService.ts';
@@ -24,6 +26,7 @@ import { stockService } from './stockService.ts';
 import { studioFileService } from './studioFileService.ts';
 import { techniqueService } from './techniqueService.ts';
 import { trayService } from './trayService.ts';
+import { writeLogService } from './writeLogService.ts';
 
 export { todayOf, type ServiceDeps, type WorkDeps } from './deps.ts';
 export { isRefusal, type Outcome, Refusal } from './refusal.ts';
@@ -42,7 +45,9 @@ export type Services = ReturnType<typeof createServices>;
 
 /** Everything a studio can do, whoever asks: HTTP, the demo, a test. */
 export const createServices = (deps: WorkDeps) => {
-  const [items, patterns, runs] = [itemServices(deps), patternService(deps), runService(deps)];
+  const search = searchService(deps);
+  const forgotten = () => void search.startAnew();
+  const [items, patterns, runs] = [itemServices(deps), patternService(deps), runService(deps, forgotten)];
   return {
     items,
     patterns,
@@ -62,8 +67,11 @@ export const createServices = (deps: WorkDeps) => {
     cutting: cuttingService(deps),
     makes: makesService(deps),
     lists: listService(deps),
-    search: searchService(deps),
+    search,
     keeping: keepingService(deps),
+    learners: learnerService(deps),
+    persons: personService(deps, forgotten),
+    writeLog: writeLogService(deps),
     studioFile: studioFileService(deps),
     bin: binService(deps),
     history: historyService(deps, { items, patterns, runs }),

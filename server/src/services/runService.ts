@@ -29,7 +29,8 @@ import { designsOf } from './runSources.ts';
 export type RunService = ReturnType<typeof runService>;
 
 /** Classes and batches of kits: planned, weighed, packed, and what the ones before each will have taken. */
-export function runService({ store, now, newId }: ServiceDeps) {
+/** @param forgotten what else knows of persons is told */
+export function runService({ store, now, newId }: ServiceDeps, forgotten: () => void) {
   const { runs } = store;
   const at = () => now().toISOString();
   const today = () => todayOf(now());
@@ -104,6 +105,8 @@ export function runService({ store, now, newId }: ServiceDeps) {
       store.together(() => {
         found(id);
         if (!runs.forgetPeople(id, version, at())) throw conflict(id, null);
+        store.packCodes.end(id);
+        forgotten();
         return opened(id);
       }),
     /** The same again, planned anew. */

@@ -21,15 +21,15 @@ const IN_A_SLICE = 8;
  */
 export function searchIndexKeeper(store: Store, dataDir: string) {
   const kept: Kept = { index: null, knows: null, isBusy: false };
-  return <T>(without: () => T, work: (index: SearchIndex) => T): T => {
+  const letGo = () => {
+    kept.index?.close();
+    kept.index = kept.knows = null;
+  };
+  const withIndex = <T>(without: () => T, work: (index: SearchIndex) => T): T => {
     const attempt = (open: (dataDir: string) => SearchIndex): T => {
       kept.index ??= open(dataDir);
       bringUpToDate(store, kept.index, kept);
       return work(kept.index);
-    };
-    const letGo = () => {
-      kept.index?.close();
-      kept.index = kept.knows = null;
     };
     try {
       return attempt(openSearchIndex);
@@ -44,6 +44,18 @@ export function searchIndexKeeper(store: Store, dataDir: string) {
       if (!isOfFiles(error)) throw error;
       return without();
     }
+  };
+  return {
+    withIndex,
+    /** Nothing of what it was made of is left in it. Where its file cannot be written there is none to be forgotten in. */
+    startAnew(): void {
+      letGo();
+      try {
+        kept.index = newSearchIndex(dataDir);
+      } catch (error) {
+        if (!isOfFiles(error)) throw error;
+      }
+    },
   };
 }
 

@@ -28,13 +28,14 @@ const MOST_LETTERS = 80;
 
 /** Finds things by their names and by what is written in them, also where a name is not spelt as it is. */
 export const searchService = ({ store, now, dataDir }: WorkDeps) => {
-  const withIndex = searchIndexKeeper(store, dataDir);
+  const keeper = searchIndexKeeper(store, dataDir);
   return answering({
+    startAnew: () => keeper.startAnew(),
     found(search: string): FoundAnswer {
       const words = wordsIn(search);
       if (words.length === 0) return { items: [], meant: null };
       const byName = (): FoundAnswer => ({ items: store.lists.found(search, MOST_FOUND), meant: null });
-      return withIndex(byName, (index) => {
+      return keeper.withIndex(byName, (index) => {
         const found = foundBy(store, index, search, words, todayOf(now()));
         if (found.length > 0) return { items: found, meant: null };
         const meant = meantBy(index, words);

@@ -48,7 +48,7 @@ export const bringIn = async (studio: Studio, id: string, mapping: object[] = []
     .body as BroughtIn;
 
 /** Belongs to the studio as it is, wherever it came from. */
-const ITS_OWN = ['studio_fact', 'answered_key', 'change_count'];
+const ITS_OWN = ['studio_fact', 'answered_key', 'change_count', 'write_log', 'pack_code'];
 
 /** Every row of every table, read by SQL alone; of what is packed, what is in it. */
 export function everythingIn(db: Db): Record<string, unknown[]> {

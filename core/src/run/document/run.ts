@@ -99,6 +99,8 @@ export const RunInput = Type.Object(
     cost: CostTerms,
     /** When a class is, and how its time is used. */
     plan: ClassPlan,
+    /** So many days after its last sitting learners may open the pattern of their pack by its code. Null: not at all. */
+    learnerDays: orUnknown(Type.Number()),
   },
   strict,
 );
@@ -129,6 +131,7 @@ export const RUN_BOUNDS = {
   secondsPerPortion: { min: 0, max: 600 },
   minutesPerPack: { min: 0, max: 120 },
   fixedMinutes: { min: 0, max: 6000 },
+  learnerDays: { min: 0, max: 400 },
 } as const;
 
 /** The chance a class is packed for, unless another is asked; and kits by post, which nobody can add to. */
@@ -176,6 +179,7 @@ export const RUN_DEFAULTS = {
   rightsReason: '',
   cost: COST_DEFAULTS,
   plan: BLANK_PLAN,
+  learnerDays: null as number | null,
 } as const;
 
 /** How a new run is packed unless its maker says otherwise: a class with a spare bag for all, a box by post by itself. */
@@ -255,6 +259,7 @@ export function checkRun(run: RunInput): RunProblem[] {
     ...checkIfSaid(run.toBagFraction, RUN_BOUNDS.toBagFraction, '/toBagFraction'),
     ...checkIfSaid(run.undecidedChance, RUN_BOUNDS.wantedChance, '/undecidedChance'),
     ...checkWhole(run.demonstrations, RUN_BOUNDS.demonstrations, '/demonstrations'),
+    ...checkIfSaid(run.learnerDays, RUN_BOUNDS.learnerDays, '/learnerDays'),
     ...checkCost(run.cost),
     ...(run.kind === 'class' ? checkPlan(run.plan, run.date) : []),
   ];

@@ -21,6 +21,7 @@ import { bought } from './020-bought.ts';
 import { setOn } from './021-set-on.ts';
 import { reviewed } from './022-reviewed.ts';
 import { timed } from './023-timed.ts';
+import { who } from './024-who.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
@@ -51,4 +52,5 @@ export const MIGRATIONS: readonly Migration[] = [
   setOn,
   reviewed,
   timed,
+  who,
 ];

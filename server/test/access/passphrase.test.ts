@@ -3,9 +3,8 @@ import fc from 'fast-check';
 import { mkdtempSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { isRight, keepOwner, ownerKey, passphraseFault, readOwner } from '../../src/owner/passphrase.ts';
-import { sessions } from '../../src/owner/sessions.ts';
-import { tries } from '../../src/owner/tries.ts';
+import { isRight, keepOwner, ownerKey, passphraseFault, readOwner } from '../../src/access/passphrase.ts';
+import { tries } from '../../src/access/tries.ts';
 
 const GOOD = 'four green felted pears';
 /** A hundredth of the cost: the rule is the same. */
@@ -97,51 +96,5 @@ describe('wrong tries', () => {
         },
       ),
     );
-  });
-});
-
-describe('who is logged in', () => {
-  const HOUR = 3_600_000;
-  test('is known until they are gone for eight hours, or a week is over', () => {
-    const known = sessions();
-    let token = known.begin(0);
-    expect(known.seen(token, 8 * HOUR)).not.toBeNull();
-    expect(known.seen(known.begin(0), 8 * HOUR + 1)).toBeNull();
-    token = known.begin(0);
-    let last = 0;
-    for (let now = 0; now < 8 * 24 * HOUR; now += 6 * HOUR) {
-      const seen = known.seen(token, now);
-      if (!seen) break;
-      token = seen.next ?? token;
-      last = now;
-    }
-    expect(last).toBeLessThanOrEqual(7 * 24 * HOUR);
-    expect(last).toBeGreaterThan(6 * 24 * HOUR);
-  });
-  test('gets another token every half hour; the one before opens a minute longer, and then nothing', () => {
-    const known = sessions();
-    const first = known.begin(0);
-    expect(known.seen(first, HOUR / 2)).toEqual({ next: null });
-    const next = known.seen(first, HOUR / 2 + 1)?.next ?? '';
-    expect(next).not.toBe('');
-    expect(known.seen(first, HOUR / 2 + 30_000)).toEqual({ next: null });
-    expect(known.seen(first, HOUR / 2 + 61_000)).toBeNull();
-    expect(known.seen(next, HOUR / 2 + 61_000)).not.toBeNull();
-  });
-  test('is shut out by a press, and with all others', () => {
-    const known = sessions();
-    const [mine, theirs] = [known.begin(0), known.begin(0)];
-    known.end(mine);
-    expect(known.seen(mine, 1)).toBeNull();
-    expect(known.seen(theirs, 1)).not.toBeNull();
-    known.endAll();
-    expect(known.seen(theirs, 1)).toBeNull();
-    expect(known.seen('made up', 1)).toBeNull();
-  });
-  test('no more than fifty at once: the first goes', () => {
-    const known = sessions();
-    const all = Array.from({ length: 51 }, () => known.begin(0));
-    expect(known.seen(all[0] ?? '', 1)).toBeNull();
-    expect(known.seen(all[50] ?? '', 1)).not.toBeNull();
   });
 });

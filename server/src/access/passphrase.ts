@@ -1,6 +1,5 @@
 import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
-import { chmodSync, existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { keepOwnFile, readOwnFile } from './ownFiles.ts';
 
 /** What is kept of a passphrase: never itself. Beside the studio and not in it, so that no backup and no file carries it away. */
 export interface OwnerKey {
@@ -48,28 +47,16 @@ export async function isRight(key: OwnerKey, text: string): Promise<boolean> {
   return kept.length === hash.length && timingSafeEqual(kept, hash);
 }
 
-const fileOf = (dataDir: string): string => join(dataDir, 'owner.json');
+const FILE = 'owner.json';
 
-/** Only who runs Lanakit may read it. Written beside and put in place, so that it is whole or as before. */
-export function keepOwner(dataDir: string, key: OwnerKey): void {
-  mkdirSync(dataDir, { recursive: true, mode: 0o700 });
-  const beside = `${fileOf(dataDir)}.new`;
-  writeFileSync(beside, JSON.stringify(key), { mode: 0o600 });
-  chmodSync(beside, 0o600);
-  renameSync(beside, fileOf(dataDir));
-}
+export const keepOwner = (dataDir: string, key: OwnerKey): void => keepOwnFile(dataDir, FILE, key);
 
 /** @returns null: none was set, or what is there is no key */
 export function readOwner(dataDir: string): OwnerKey | null {
-  if (!existsSync(fileOf(dataDir))) return null;
-  try {
-    const key = JSON.parse(readFileSync(fileOf(dataDir), 'utf8')) as Partial<OwnerKey>;
-    const isKey =
-      /^[\da-f]{32}$/.test(key.saltHex ?? '') &&
-      /^[\da-f]{64}$/.test(key.hashHex ?? '') &&
-      Number.isInteger(key.cost);
-    return isKey ? (key as OwnerKey) : null;
-  } catch {
-    return null;
-  }
+  const key = (readOwnFile(dataDir, FILE) ?? {}) as Partial<OwnerKey>;
+  const isKey =
+    /^[\da-f]{32}$/.test(key.saltHex ?? '') &&
+    /^[\da-f]{64}$/.test(key.hashHex ?? '') &&
+    Number.isInteger(key.cost);
+  return isKey ? (key as OwnerKey) : null;
 }
