@@ -1,9 +1,8 @@
 import { chromium, type Page } from '@playwright/test';
-import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { createServer } from 'node:http';
-import { fileURLToPath } from 'node:url';
 import { expectNothingByAxe } from './support/axe.ts';
+import { PASSPHRASE, runCommand } from './support/opened.ts';
 import { expect, Studio, test } from './support/studio.ts';
 
 /** A name that is not ours and leads to this machine all the same, as who owns it may let it. */
@@ -89,19 +88,6 @@ test('bound to a second loopback address it answers there, and to no other name'
   }
 });
 
-const PASSPHRASE = 'four green felted pears';
-
-/** As `npm run passphrase` does, with what is typed piped in. */
-async function setPassphrase(dataDir: string, text: string): Promise<{ code: number | null; words: string }> {
-  const command = fileURLToPath(new URL('../dist/server/passphraseCommand.js', import.meta.url));
-  const asked = spawn(process.execPath, [command], { env: { ...process.env, LANAKIT_DATA: dataDir } });
-  let words = '';
-  for (const stream of [asked.stdout, asked.stderr]) stream.on('data', (chunk) => (words += String(chunk)));
-  asked.stdin.end(`${text}\n`);
-  const [code] = (await once(asked, 'close')) as [number | null];
-  return { code, words };
-}
-
 test('opened to its network it asks who is there: without a passphrase it does not start, wrong ones open nothing, and what was written waits', async ({
   page,
 }) => {
@@ -110,8 +96,8 @@ test('opened to its network it asks who is there: without a passphrase it does n
     const refused = await studio.startAgainst({ LANAKIT_HOST: '0.0.0.0' });
     expect(refused.code).toBe(1);
     expect(refused.words).toContain('npm run passphrase');
-    expect(await setPassphrase(studio.dataDir, 'short')).toMatchObject({ code: 1 });
-    expect(await setPassphrase(studio.dataDir, PASSPHRASE)).toMatchObject({ code: 0 });
+    expect(await runCommand('passphraseCommand', studio.dataDir, 'short')).toMatchObject({ code: 1 });
+    expect(await runCommand('passphraseCommand', studio.dataDir, PASSPHRASE)).toMatchObject({ code: 0 });
     await studio.start({ LANAKIT_HOST: '0.0.0.0' });
     const url = studio.url.replace('0.0.0.0', '127.0.0.1');
     await page.setViewportSize({ width: 390, height: 844 });
@@ -120,13 +106,13 @@ test('opened to its network it asks who is there: without a passphrase it does n
     await expect(ask).toBeVisible();
     await expect(page.getByText('Pear with two leaves')).toHaveCount(0);
     await expectNothingByAxe(page);
-    await page.getByLabel('Passphrase').fill('four green felted plums');
+    await page.getByRole('textbox', { name: 'Passphrase' }).fill('four green felted plums');
     await page.keyboard.press('Enter');
     await expect(page.getByText('That is not the passphrase of this studio.')).toBeVisible();
-    await page.getByLabel('Passphrase').fill(PASSPHRASE);
+    await page.getByRole('textbox', { name: 'Passphrase' }).fill(PASSPHRASE);
     await page.keyboard.press('Enter');
     await expect(ask).toHaveCount(0);
-    await expect(page.getByText('Wrong passphrases within the last hour: 1.')).toBeVisible();
+    await expect(page.getByText('Wrong passphrases and codes within the last hour: 1.')).toBeVisible();
     await page.setViewportSize({ width: 1280, height: 800 });
     await page.getByRole('link', { name: /Pear with two leaves/ }).click();
     const height = page.getByLabel('Finished height');
@@ -135,7 +121,7 @@ test('opened to its network it asks who is there: without a passphrase it does n
     await page.request.delete(`${url}/api/session`, { headers: { 'X-Lanakit': '1' } });
     await height.fill('97 mm');
     await expect(ask).toBeVisible();
-    await page.getByLabel('Passphrase').fill(PASSPHRASE);
+    await page.getByRole('textbox', { name: 'Passphrase' }).fill(PASSPHRASE);
     await page.keyboard.press('Enter');
     await expect(ask).toHaveCount(0);
     await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');

@@ -12,6 +12,7 @@ const SERVER = fileURLToPath(new URL('../../dist/server/main.js', import.meta.ur
 export class Studio {
   #process: ChildProcess | null = null;
   #port = 0;
+  #scheme = 'http';
   #host = '127.0.0.1';
   readonly #dataDir = mkdtempSync(join(tmpdir(), 'lanakit-e2e-'));
   readonly #isDemo: boolean;
@@ -27,7 +28,7 @@ export class Studio {
   }
 
   get url(): string {
-    return `http://${this.#host}:${this.#port}`;
+    return `${this.#scheme}://${this.#host}:${this.#port}`;
   }
 
   /** Starts, on the same port as before if there was one. @param change of what the environment decides */
@@ -42,8 +43,9 @@ export class Studio {
     const started = spawn(process.execPath, [SERVER], { env, stdio: ['ignore', 'pipe', 'inherit'] });
     this.#process = started;
     for await (const chunk of started.stdout) {
-      const [, host, port] = /http:\/\/([\d.]+):(\d+)/.exec(String(chunk)) ?? [];
-      if (host === undefined || port === undefined) continue;
+      const [, scheme, host, port] = /(https?):\/\/([\d.]+):(\d+)/.exec(String(chunk)) ?? [];
+      if (scheme === undefined || host === undefined || port === undefined) continue;
+      this.#scheme = scheme;
       this.#host = host;
       this.#port = Number(port);
       return;

@@ -93,14 +93,24 @@ const WITHOUT_TLS =
 const listening = (app: Express, tls: TlsFiles | null): Server =>
   tls ? createTlsServer({ ...tls, minVersion: 'TLSv1.2' }, app) : createServer(app);
 
+/** The one it got, where any would do. */
+function portOf(server: Server, { port }: Config): number {
+  const address = server.address();
+  return typeof address === 'object' && address ? address.port : port;
+}
+
 /** Devices that were paired before are known again. */
-const doorOf = (config: Config, owner: OwnerKey | null, isSecure: boolean, log: Logger) =>
+const doorOf = (
+  config: Config,
+  owner: OwnerKey | null,
+  { isSecure, log, port }: { readonly isSecure: boolean; readonly log: Logger; readonly port: () => number },
+) =>
   studioDoor({
     owner,
     newId: () => nanoid(12),
     before: pairedBefore(config.dataDir),
     keep: (paired) => keepPaired(config.dataDir, paired),
-    urls: owner === null ? [] : studioUrls(config, isSecure),
+    urls: () => (owner === null ? [] : studioUrls({ ...config, port: port() }, isSecure)),
     onWrong: (address) => log.warn({ address }, 'a wrong passphrase or code'),
   });
 
@@ -133,7 +143,7 @@ function start(): void {
   const shown = {
     log,
     names: hostNames(config.host, config.names),
-    door: doorOf(config, owner, tls !== null, log),
+    door: doorOf(config, owner, { isSecure: tls !== null, log, port: () => portOf(server, config) }),
     webDir: existsSync(webDir) ? webDir : null,
   };
   const demo = demoStudio({ dataDir: config.dataDir, ...shown });
@@ -143,8 +153,7 @@ function start(): void {
     refuse({ code: 'cannot_listen', reason: error.code ?? error.message, ...config }),
   );
   server.listen(config.port, config.host, () => {
-    const address = server.address();
-    const port = typeof address === 'object' && address ? address.port : config.port;
+    const port = portOf(server, config);
     const scheme = tls ? 'https' : 'http';
     console.log(`Lanakit is running at ${scheme}://${config.host}:${port}\nData in ${config.dataDir}`);
     if (owner && !tls) console.log(WITHOUT_TLS);

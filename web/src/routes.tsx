@@ -3,6 +3,7 @@ import { askEarly } from './api/askedEarly.ts';
 import { send } from './api/client.ts';
 import { studioPath } from './api/studio.ts';
 import { NotFound } from './shell/NotFound.tsx';
+import { Paired } from './shell/Paired.tsx';
 import { Shell } from './shell/Shell.tsx';
 import { PageError } from './shell/PageError.tsx';
 
@@ -18,6 +19,12 @@ const asksEarly = (path: string) => ({
 /** Every place has its own chunk. */
 export const router = createBrowserRouter(
   [
+    {
+      path: 'pack',
+      ErrorBoundary: PageError,
+      HydrateFallback: () => null,
+      lazy: async () => ({ Component: (await import('./pack/PackPage.tsx')).PackPage }),
+    },
     {
       Component: Shell,
       ErrorBoundary: PageError,
@@ -77,6 +84,19 @@ export const router = createBrowserRouter(
           path: 'shelf/:section?',
           lazy: async () => ({ Component: (await import('./shelf/ShelfPage.tsx')).ShelfPage }),
         },
+        {
+          path: 'count',
+          lazy: async () => ({ Component: (await import('./shelf/CountPage.tsx')).CountPage }),
+        },
+        {
+          path: 'network/:side?',
+          lazy: async () => ({ Component: (await import('./network/NetworkPage.tsx')).NetworkPage }),
+        },
+        {
+          path: 'runs/:id/codes',
+          lazy: async () => ({ Component: (await import('./network/CodesPage.tsx')).CodesPage }),
+        },
+        { path: 'pair', Component: Paired },
         {
           path: 'buying/:side?',
           lazy: async () => ({ Component: (await import('./buying/BuyingPage.tsx')).BuyingPage }),

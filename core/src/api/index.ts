@@ -216,17 +216,9 @@ export interface FirstClassMade {
 }
 
 export { DEMO_STUDIO_PATH } from './demoStudio.ts';
-export type {
-  ForgettingRule,
-  PackCodeLine,
-  PackCodes,
-  PackReading,
-  PersonLine,
-  Persons,
-} from './learners.ts';
+export type { ForgettingRule, PackCodes, PackReading, PersonLine, Persons } from './learners.ts';
 export {
   DEVICE_ROLES,
-  ROLES,
   type DeviceLine,
   type DeviceRole,
   type NetworkState,

@@ -1,9 +1,9 @@
-import type { Fibre, Finding, HandMeasure } from '../shelf/index.ts';
+import type { Fibre, FibreFlag, Finding, HandMeasure } from '../shelf/index.ts';
 import type { Choices, Pattern } from '../pattern/index.ts';
 import type { PackedWool } from '../run/index.ts';
 
 /** The code of a pack, for its learner’s phone. */
-export interface PackCodeLine {
+interface PackCodeLine {
   readonly number: number;
   /** In two groups. */
   readonly code: string;
@@ -58,7 +58,7 @@ export interface PersonLine {
   readonly seat: number;
   readonly name: string;
   readonly note: string;
-  readonly avoids: readonly string[];
+  readonly avoids: readonly FibreFlag[];
   readonly isLeftHanded: boolean;
   /** It lies in the bin. */
   readonly isBinned: boolean;

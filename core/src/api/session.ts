@@ -1,6 +1,5 @@
 /** Who may do what: the owner everything; a helper weighs, packs and counts; a learner reads the pattern of one pack. */
-export const ROLES = ['owner', 'helper', 'learner'] as const;
-export type Role = (typeof ROLES)[number];
+export type Role = 'owner' | 'helper' | 'learner';
 
 /** Whom a device may be let in as; learners come by the code of their pack. */
 export const DEVICE_ROLES = ['owner', 'helper'] as const;

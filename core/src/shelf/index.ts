@@ -1,3 +1,4 @@
+export { toCount, type ToCount } from './toCount.ts';
 export { itemsNamed } from './itemsNamed.ts';
 export * from './blend/index.ts';
 export * from './fibre/index.ts';

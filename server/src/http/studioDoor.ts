@@ -15,8 +15,8 @@ export interface DoorDeps {
   /** Devices that were paired before. */
   readonly before?: readonly Device[];
   readonly keep?: (paired: readonly Device[]) => void;
-  /** Where other devices find it. */
-  readonly urls?: readonly string[];
+  /** Where other devices find it, once it listens. */
+  readonly urls?: () => readonly string[];
   /** Told when somebody tried a wrong passphrase or code; never what they tried. */
   readonly onWrong?: (address: string) => void;
 }
@@ -39,7 +39,7 @@ export function studioDoor({
   newId = () => String(now()),
   before = [],
   keep = () => undefined,
-  urls = [],
+  urls = () => [],
   onWrong = () => undefined,
 }: DoorDeps) {
   const devices = keptDevices({ newId, before, keep });
@@ -126,7 +126,7 @@ export function studioDoor({
     network: ({ deviceId }: Caller, isSecure: boolean): NetworkState => ({
       isOpened: owner !== null,
       isSecure,
-      urls,
+      urls: urls(),
       passphraseSetAt: owner?.setAt ?? null,
       devices: devices.all(now()).map((device) => deviceLine(device, deviceId)),
       offers: offers.all(now()),

@@ -33,4 +33,4 @@ export const packCodeRoutes = (learners: LearnerService, door: StudioDoor): Rout
 ];
 
 const withUrl = (codes: ReturnType<LearnerService['codes']>, door: StudioDoor) =>
-  reply(codes, (found) => ({ status: 200, body: { ...found, url: door.urls[0] ?? null } }));
+  reply(codes, (found) => ({ status: 200, body: { ...found, url: door.urls()[0] ?? null } }));

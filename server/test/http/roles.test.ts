@@ -120,10 +120,15 @@ describe('every route is for those it says, and for nobody else', () => {
 });
 
 /** Every value anywhere in an answer, with the key it stands under. */
-function* values(body: unknown, key = ''): Generator<readonly [string, unknown]> {
-  if (typeof body !== 'object' || body === null) return yield [key, body];
-  for (const [inner, value] of Object.entries(body)) yield* values(value, Array.isArray(body) ? key : inner);
+function* values(body: unknown, key = ''): Generator<readonly [key: string, value: unknown]> {
+  if (typeof body !== 'object' || body === null) {
+    yield [key, body];
+    return;
+  }
+  for (const [inner, value] of Object.entries(body) as [string, unknown][])
+    yield* values(value, Array.isArray(body) ? key : inner);
 }
+
 const PATHS = () => [
   '/runs',
   `/runs/${run.id}`,

@@ -31,7 +31,12 @@ export async function opened(studio: Studio, clock: () => number = Date.now): Pr
     ...studio.deps,
     log: pino({ level: 'silent' }),
     names: hostNames('127.0.0.1'),
-    door: studioDoor({ owner: key, now: clock, newId: () => `device${++ids}`, urls: ['http://studio:4310'] }),
+    door: studioDoor({
+      owner: key,
+      now: clock,
+      newId: () => `device${++ids}`,
+      urls: () => ['http://studio:4310'],
+    }),
     webDir: null,
   });
   const owner = request(app);

@@ -12,9 +12,12 @@ import type {
   KeptKind,
   Makes,
   NeedleTray,
+  NetworkState,
   OpenedRun,
+  PackCodes,
   PageOf,
   PatternLine,
+  Persons,
   Promised,
   PromisedBefore,
   Revision,
@@ -22,6 +25,7 @@ import type {
   RunLine,
   RunTicks,
   StoredPattern,
+  WriteLogPage,
   SessionState,
 } from '@lanakit/core/api';
 import type { Order } from '@lanakit/core/buying';
@@ -278,3 +282,42 @@ export const useMakes = (heap: readonly string[], isAll: boolean): Resource<Make
     get<Makes>,
     { keepPreviousData: true },
   );
+
+/** Who is paired is seen where the code is shown, without a press. */
+const NETWORK_LOOKED_AT_MS = 3000;
+
+/** How the studio stands to its network; asked again now and then while it is open. */
+export const useNetwork = (): Resource<NetworkState> =>
+  useSWR('/network', get<NetworkState>, {
+    refreshInterval: (latest?: NetworkState) => (latest?.isOpened ? NETWORK_LOOKED_AT_MS : 0),
+  });
+
+export interface WritesShown {
+  readonly device: string;
+  readonly from: string;
+  readonly to: string;
+  readonly offset: number;
+  readonly limit: number;
+}
+
+/** Without what is not asked for. */
+export const writesQuery = ({ offset, limit, ...named }: WritesShown): string =>
+  new URLSearchParams({
+    ...Object.fromEntries(Object.entries(named).filter(([, value]) => value !== '')),
+    offset: String(offset),
+    limit: String(limit),
+  }).toString();
+
+/** Who did what. */
+export const useWrites = (asked: WritesShown): Resource<WriteLogPage> =>
+  useSWR(`/write-log?${writesQuery(asked)}`, get<WriteLogPage>, {
+    keepPreviousData: true,
+    refreshInterval: NETWORK_LOOKED_AT_MS,
+  });
+
+/** Who is named in classes. */
+export const usePersons = (name: string): Resource<Persons> =>
+  useSWR(`/persons?${new URLSearchParams({ name }).toString()}`, get<Persons>, { keepPreviousData: true });
+
+export const usePackCodes = (runId: string): Resource<PackCodes> =>
+  useSWR(`/runs/${runId}/codes`, get<PackCodes>);

@@ -79,7 +79,8 @@ interface ReadingSheetProps {
   view: View;
 }
 
-function ReadingSheet({ sheet, wool, reader, view }: ReadingSheetProps) {
+/** One build to read: with the pack beside it, or by the pattern alone. */
+export function ReadingSheet({ sheet, wool, reader, view }: ReadingSheetProps) {
   const { whole, build, what, notes = NONE, isAlone = false, packed = null } = sheet;
   const bag = reader === 'kit' ? packed : null;
   const estimate = useMemo(() => estimatePattern(build, wool), [build, wool]);

@@ -1,3 +1,4 @@
+import { useContext } from 'react';
 import { apiPath } from '../api/studio.ts';
 import type { PatternEstimate, Wool } from '@lanakit/core/engine';
 import type { Pattern } from '@lanakit/core/pattern';
@@ -28,7 +29,8 @@ import { CautionMark, DepthMark, StrokeMark } from '../ui/marks.tsx';
 import { STAGE_WORDS } from '../words/show.ts';
 import { Proof } from './Proof.tsx';
 import styles from './Reading.module.css';
-import type { Packed } from './sheet.ts';
+import type { Packed } from '@lanakit/core/papers';
+import { StepTicksContext } from './stepTicks.ts';
 import { StepWoolLines } from './StepWoolLines.tsx';
 import { Text } from './Text.tsx';
 
@@ -140,8 +142,10 @@ interface ReadStepProps extends Pick<SittingProps, 'build' | 'wool' | 'bagOf' | 
 function ReadStep({ readingStep, build, wool, bagOf, made }: ReadStepProps) {
   const { step, number, extra, cautions, ticks, recalls, returns } = readingStep;
   const picture = made.get(step.id);
+  const stepTicks = useContext(StepTicksContext);
+  const isDone = stepTicks?.isDone(step.id) === true;
   return (
-    <div className={styles.step}>
+    <div className={`${styles.step} ${isDone ? styles.isDone : ''}`}>
       {cautions.map((caution) => (
         <p key={caution} className={styles.caution}>
           <CautionMark caution={caution} />
@@ -151,7 +155,19 @@ function ReadStep({ readingStep, build, wool, bagOf, made }: ReadStepProps) {
         </p>
       ))}
       <div className={styles.stepBody}>
-        <span className={styles.number}>{number}</span>
+        {stepTicks ? (
+          <button
+            type="button"
+            className={styles.tick}
+            aria-pressed={isDone}
+            aria-label={`Step ${number} done`}
+            onClick={() => stepTicks.toggle(step.id)}
+          >
+            {isDone ? '✓' : number}
+          </button>
+        ) : (
+          <span className={styles.number}>{number}</span>
+        )}
         <div className={styles.words}>
           <Text markdown={[step.text, extra].filter((text) => text !== '').join(' ')} />
           {readingStep.wool && (

@@ -14,7 +14,7 @@ import { useMemo } from 'react';
 import { useGuide } from '../guide/useGuide.ts';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { PREPARATION_WORDS, showCount, showGrams, showWeighed, timesWords } from '../words/show.ts';
-import type { Packed } from './sheet.ts';
+import type { Packed } from '@lanakit/core/papers';
 import styles from './Reading.module.css';
 
 interface YouNeedProps {

@@ -1,5 +1,5 @@
 import type { Pattern } from '@lanakit/core/pattern';
-import type { PackedWool } from '@lanakit/core/run';
+import type { Packed } from '@lanakit/core/papers';
 
 /** One build to read, beside the pattern it is of. */
 export interface Sheet {
@@ -15,19 +15,4 @@ export interface Sheet {
   readonly isAlone?: boolean;
   /** What of the wool is in the packs it is for; null: it is read without a run. */
   readonly packed?: Packed | null;
-}
-
-/** Wool of packs, as it was weighed. */
-export interface Packed {
-  readonly wool: readonly PackedWool[];
-  /** What is written on the bag that a use of wool lies in; nothing where there is only one bag. */
-  readonly bagOf: ReadonlyMap<string, string>;
-  readonly scaleStepG: number;
-  /** Of each finding so many in every pack are spare, by its id. */
-  readonly spares: ReadonlyMap<string, number>;
-  /** Makes that the wool of one pack is for. */
-  readonly copies: number;
-  readonly hasSpareBag: boolean;
-  /** Colours of what is not chosen yet lie out for them. */
-  readonly hasLaidOut: boolean;
 }

@@ -70,7 +70,8 @@ function kept(): Said {
 interface LabelFieldsProps {
   state: LabelSheetState;
   paper: Paper;
-  base: string;
+  /** Null: nothing is saved from here. */
+  base: string | null;
 }
 
 /** Sizes of the sheet, and its first page as it will be printed. */
@@ -111,9 +112,11 @@ export function LabelFields({ state, paper, base }: LabelFieldsProps) {
             onValue={(used) => change({ used })}
           />
         </div>
-        <Button href={`${base}/pdf?${query}&marks=yes`} disabled={problems.length > 0} download>
-          Trial with cut marks
-        </Button>
+        {base !== null && (
+          <Button href={`${base}/pdf?${query}&marks=yes`} disabled={problems.length > 0} download>
+            Trial with cut marks
+          </Button>
+        )}
       </section>
       {problems.length === 0 && <Sheets sheet={sheet} paper={paper} />}
     </div>

@@ -18,6 +18,7 @@ import { Link, useParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
 import { useBlends, useNeedleEvidence, useNeedles, useTools, useRun, useWool } from '../api/queries.ts';
 import { Loading } from '../shell/Loading.tsx';
+import { useRole } from '../shell/useRole.ts';
 import { NotFound } from '../shell/NotFound.tsx';
 import { LabelFields, useLabelSheet } from './LabelFields.tsx';
 import { PaperSwatch } from './PaperLabel.tsx';
@@ -49,6 +50,7 @@ type Page = 'a4' | 'letter';
 function Laid({ run, name, runPlan }: { run: OpenedRun; name: PaperName; runPlan: Planned }) {
   const [page, setPage] = useState<Page>('a4');
   const labels = useLabelSheet(page);
+  const isOwner = useRole().role === 'owner';
   const { paper, error } = usePaper(run, name, runPlan);
   if (!paper) return <Loading error={error} />;
   const base = apiPath(`/runs/${run.id}/papers/${name}`);
@@ -68,22 +70,28 @@ function Laid({ run, name, runPlan }: { run: OpenedRun; name: PaperName; runPlan
           onChange={setPage}
         />
         <span className={styles.files}>
-          <a href={`${base}/csv`} download>
-            CSV
-          </a>
-          <a href={apiPath(`/runs/${run.id}/json`)} download>
-            JSON of the run
-          </a>
+          {isOwner && (
+            <>
+              <a href={`${base}/csv`} download>
+                CSV
+              </a>
+              <a href={apiPath(`/runs/${run.id}/json`)} download>
+                JSON of the run
+              </a>
+            </>
+          )}
           <Button disabled={isWrong} onClick={() => window.print()}>
             Print
           </Button>
-          <Button type="primary" href={`${base}/pdf?${query}`} disabled={isWrong} download>
-            PDF
-          </Button>
+          {isOwner && (
+            <Button type="primary" href={`${base}/pdf?${query}`} disabled={isWrong} download>
+              PDF
+            </Button>
+          )}
         </span>
       </div>
       {name === 'labels' ? (
-        <LabelFields state={labels} paper={paper} base={base} />
+        <LabelFields state={labels} paper={paper} base={isOwner ? base : null} />
       ) : (
         <PaperSheet paper={paper} />
       )}

@@ -31,6 +31,8 @@ import { RunStates } from './RunStates.tsx';
 import { StateButtons } from './StateButtons.tsx';
 import { RunTerms } from './RunTerms.tsx';
 import { SinceOpened } from './SinceOpened.tsx';
+import { HelperRun } from './HelperRun.tsx';
+import { useRole } from '../shell/useRole.ts';
 import { useRunDraft, type RunDraft } from './useRunDraft.ts';
 import { useRunKit } from './useRunKit.ts';
 import { type ShownRun, type Planned, useRunPlan } from './useRunPlan.ts';
@@ -46,8 +48,10 @@ export function RunPage() {
 
 function OpenRun({ id }: { id: string }) {
   const { data, error, mutate } = useRun(id);
+  const isOwner = useRole().role === 'owner';
   if (error instanceof ApiProblem && error.problem.status === 404) return <NotFound />;
   if (!data) return <Loading error={error} />;
+  if (!isOwner) return <HelperRun run={data} />;
   // Taken up anew whenever its numbers were: the draft goes on from that version.
   return <RunTable key={`${data.state} ${data.frozen?.at ?? ''}`} run={data} onMoved={() => mutate()} />;
 }
@@ -211,7 +215,7 @@ function Tabs({ run, runPlan, draft, onMoved }: TabsProps) {
       )}
       {tab === 'packs' && <PackGrid runPlan={runPlan} />}
       {tab === 'findings' && <FindingsTable runPlan={runPlan} draft={draft} />}
-      {tab === 'terms' && <RunTerms runPlan={runPlan.live} draft={draft} />}
+      {tab === 'terms' && <RunTerms runId={run.id} runPlan={runPlan.live} draft={draft} />}
       {tab === 'cost' && <CostSheet runId={run.id} runPlan={runPlan} draft={draft} />}
     </>
   );

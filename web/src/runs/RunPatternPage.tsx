@@ -1,28 +1,19 @@
 import type { OpenedRun } from '@lanakit/core/api';
-import { showLengths } from '@lanakit/core/base';
-import { forWhom } from '@lanakit/core/papers';
-import {
-  bagOfWool,
-  type Designs,
-  type Make,
-  patternOfPack,
-  patternsOfRun,
-  type RunInput,
-  sparesInPacks,
-  woolInPacks,
-} from '@lanakit/core/run';
-import { bagWords, choiceWords, sizedWords } from '@lanakit/core/words';
+
+import { forWhom, packedForReader } from '@lanakit/core/papers';
+import { type Designs, type Make, patternOfPack, patternsOfRun, type RunInput } from '@lanakit/core/run';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
 import { useRun } from '../api/queries.ts';
 import { ReadingSheets } from '../reading/ReadingSheets.tsx';
-import type { Packed, Sheet } from '../reading/sheet.ts';
+import type { Sheet } from '../reading/sheet.ts';
+import { makeNotes, makeWords } from '../reading/makeWords.ts';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
 import { counted } from '../words/show.ts';
 import { runInputOf } from './useRunDraft.ts';
-import { designsOf, type ShownRun, useRunPlan } from './useRunPlan.ts';
+import { designsOf, useRunPlan } from './useRunPlan.ts';
 
 interface ToRead {
   readonly make: Make;
@@ -59,7 +50,7 @@ function OfRun({ run }: { run: OpenedRun }) {
   const sheets = found.map((sheet, at) => ({
     ...sheetOf(sheet, at, revisions.get(sheet.make.revisionId)?.number),
     isAlone: input.kind === 'kits',
-    packed: packedFor(sheet, runPlan),
+    packed: packedForReader(runPlan, sheet.make, sheet.numbers),
   }));
   return (
     <ReadingSheets
@@ -71,25 +62,6 @@ function OfRun({ run }: { run: OpenedRun }) {
       <Link to={`/runs/${run.id}/guide${pack === null ? '' : `?pack=${pack}`}`}>Guide at true size</Link>
     </ReadingSheets>
   );
-}
-
-/** What the bags of a sheet hold, as they are weighed out. */
-function packedFor({ make, numbers }: ToRead, { plan, groups, input, toPack, wool }: ShownRun): Packed {
-  const fibreName = (id: string) => wool.fibres.get(id)?.name ?? '';
-  return {
-    bagOf: new Map(
-      [...bagOfWool(toPack, make, numbers)].map(([useId, { bag, group }]) => [
-        useId,
-        bagWords(bag, group, fibreName) || 'the figure’s bag',
-      ]),
-    ),
-    wool: woolInPacks(plan, groups, make, numbers),
-    spares: sparesInPacks(toPack, make, numbers, wool.findings, input),
-    scaleStepG: input.scaleStepG,
-    copies: make.copies,
-    hasSpareBag: plan.bags.some(({ holds }) => holds.kind === 'spare-bag'),
-    hasLaidOut: groups.some(({ isOpen, seats }) => isOpen && seats.some((seat) => numbers.includes(seat))),
-  };
 }
 
 const allOf = (designs: Designs, input: RunInput): ToRead[] =>
@@ -112,29 +84,14 @@ function oneOf(designs: Designs, input: RunInput, number: number, design: number
     : [];
 }
 
-function sheetOf(
+const sheetOf = (
   { make, build, isLeftHanded, whose }: ToRead,
   at: number,
   revision: number | undefined,
-): Sheet {
-  const { pattern, choices, sizeFraction } = make;
-  const makes = [choiceWords(pattern, choices), sizedWords(sizeFraction)].filter((words) => words !== '');
-  return {
-    key: `${at} ${make.revisionId}`,
-    whole: pattern,
-    build,
-    what: [whose, ...makes, `revision ${revision ?? ''}`].join(' · '),
-    notes: [...sizeNotes(make), ...(isLeftHanded ? [FOR_THE_LEFT_HAND] : [])],
-  };
-}
-
-const FOR_THE_LEFT_HAND = 'For the left hand: what is wound goes the other way round.';
-
-/** Words of steps are older than the size. */
-function sizeNotes({ sizeFraction, build: { finishedHeight } }: Make): string[] {
-  if (sizeFraction === 1) return [];
-  const tall = finishedHeight ? `${showLengths([finishedHeight])} tall. ` : '';
-  return [
-    `${tall}Pieces and cuts are given in this size; a length in the words of a step is as it was written: take it times ${sizeFraction}. Bought things stay as they are.`,
-  ];
-}
+): Sheet => ({
+  key: `${at} ${make.revisionId}`,
+  whole: make.pattern,
+  build,
+  what: [whose, ...makeWords(make.pattern, make), `revision ${revision ?? ''}`].join(' · '),
+  notes: makeNotes(build, { ...make, isLeftHanded }),
+});

@@ -18,6 +18,7 @@ import { Choice } from '../ui/fields/Choice.tsx';
 import { NumberField } from '../ui/fields/NumberField.tsx';
 import { counted, showGrams, showLikely } from '../words/show.ts';
 import { ownerOfBag } from './groupWords.ts';
+import { LearnerAccess } from './LearnerAccess.tsx';
 import { OwnBags } from './OwnBags.tsx';
 import { runProblems } from './RunFields.tsx';
 import fields from './RunFields.module.css';
@@ -26,7 +27,7 @@ import type { RunDraft } from './useRunDraft.ts';
 import type { ShownRun } from './useRunPlan.ts';
 
 /** How packs are bagged, and everything that is packed over what seats or boxes take: each once, with its grams. */
-export function RunTerms({ runPlan, draft }: { runPlan: ShownRun; draft: RunDraft }) {
+export function RunTerms({ runId, runPlan, draft }: { runId: string; runPlan: ShownRun; draft: RunDraft }) {
   const { input } = draft;
   const isKits = input.kind === 'kits';
   return (
@@ -57,6 +58,7 @@ export function RunTerms({ runPlan, draft }: { runPlan: ShownRun; draft: RunDraf
         <Allowances runPlan={runPlan} draft={draft} />
       </section>
       <Swaps runPlan={runPlan} draft={draft} />
+      {!isKits && <LearnerAccess runId={runId} draft={draft} />}
     </div>
   );
 }

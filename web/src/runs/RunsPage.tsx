@@ -19,6 +19,7 @@ import { LongList } from '../ui/LongList.tsx';
 import { Meant } from '../ui/Meant.tsx';
 import { firstUnread } from '../ui/fields/firstUnread.ts';
 import { LaterWays } from '../ways/LaterWays.tsx';
+import { useRole } from '../shell/useRole.ts';
 import { Loading, StillLoading } from '../shell/Loading.tsx';
 import { counted, showDay, showDaysOff } from '../words/show.ts';
 import { RightsNote } from './RightsNote.tsx';
@@ -36,10 +37,11 @@ export function RunsPage() {
   const ahead = useRunsPage('ahead', asked, 0);
   const behind = useRunsPage('behind', asked, 0);
   const [params, setParams] = useSearchParams();
+  const isOwner = useRole().role === 'owner';
   if (!ahead.data || !behind.data) return <Loading error={ahead.error ?? behind.error} />;
   const { today } = ahead.data;
   const isEmpty = ahead.data.total + behind.data.total === 0 && search === '';
-  const isPlanning = params.has('plan') || isEmpty;
+  const isPlanning = isOwner && (params.has('plan') || isEmpty);
   return (
     <main className={styles.page}>
       <section className={`sheet ${styles.list}`} aria-label="Runs">
@@ -59,13 +61,14 @@ export function RunsPage() {
               onChange={(event) => setSearch(event.target.value)}
             />
           )}
-          {!isPlanning && (
+          {!isPlanning && isOwner && (
             <Button type="primary" onClick={() => setParams({ plan: '' }, { replace: true })}>
               Plan a class or kits
             </Button>
           )}
         </header>
-        {isEmpty && (
+        {isEmpty && !isOwner && <p className={styles.empty}>No run is planned yet.</p>}
+        {isEmpty && isOwner && (
           <div className={styles.empty}>
             <p>
               A class or a batch of kits is planned from published patterns: who comes or what goes into a

@@ -15,10 +15,18 @@ interface CountFieldProps {
   unit: StockUnit;
   onHand: number | null;
   label?: string;
+  isLabelHidden?: boolean;
 }
 
 /** What was found when somebody counted; the ledger gets the difference. */
-export function CountedNowField({ itemId, lotId, unit, onHand, label = 'Count' }: CountFieldProps) {
+export function CountedNowField({
+  itemId,
+  lotId,
+  unit,
+  onHand,
+  label = 'Count',
+  isLabelHidden = false,
+}: CountFieldProps) {
   const [amount, setAmount] = useState<number | null>(null);
   const attempt = useAttempt();
   const enter = async () => {
@@ -44,6 +52,7 @@ export function CountedNowField({ itemId, lotId, unit, onHand, label = 'Count' }
     >
       <NumberField
         label={label}
+        isLabelHidden={isLabelHidden}
         value={amount}
         bounds={AMOUNT_BOUNDS}
         allowEmpty

@@ -157,6 +157,10 @@ function useEntries(text: string, { onHelp, onWord }: Asks): FoundEntries {
     { key: 'orders', name: 'Orders: what is on its way', kind: 'place', run: go('/buying/orders') },
     { key: 'makes', name: 'Makes from here: what the shelf allows', kind: 'place', run: go('/buying/makes') },
     { key: 'cutting', name: 'What to cut', kind: 'place', run: go('/buying/cutting') },
+    { key: 'network', name: 'Network: devices that are let in', kind: 'place', run: go('/network') },
+    { key: 'log', name: 'Who did what', kind: 'place', run: go('/network/log') },
+    { key: 'persons', name: 'Persons: what is kept of them', kind: 'place', run: go('/network/persons') },
+    { key: 'count', name: 'Count what lies there', kind: 'place', run: go('/count') },
     { key: 'backups', name: 'Backups', kind: 'place', run: go('/backups') },
     { key: 'bin', name: 'Bin: what was deleted', kind: 'place', run: go('/bin') },
   ];

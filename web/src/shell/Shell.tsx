@@ -2,15 +2,18 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { TermId } from '@lanakit/core/words';
 import { askedTerm } from './help/askedTerm.ts';
-import { NavLink, Outlet } from 'react-router';
+import { NavLink, Outlet, useLocation } from 'react-router';
 import { isDemoStudio } from '../api/studio.ts';
 import { useWhoComes } from '../api/whoComes.ts';
 import { DemoRibbon } from './DemoRibbon.tsx';
+import { NotForThisDevice } from './NotForThisDevice.tsx';
 import { NoticeProvider } from './Notice.tsx';
+import { isPlaceFor, placesOf } from './places.ts';
 import styles from './Shell.module.css';
 import { useTour } from './tour/tourStore.ts';
 import { TopSlotProvider } from './TopSlot.tsx';
 import { UnreadSlip } from './UnreadSlip.tsx';
+import { useRole } from './useRole.ts';
 
 const loadPalette = async () => ({ default: (await import('./Palette.tsx')).Palette });
 const Palette = lazy(loadPalette);
@@ -20,14 +23,6 @@ const HelpHere = lazy(async () => ({ default: (await import('./help/HelpHere.tsx
 
 /** A place comes first; then what may open over it is fetched. */
 const PALETTE_AFTER_MS = 1200;
-
-const PLACES = [
-  { to: '/', name: 'Bench' },
-  { to: '/patterns', name: 'Patterns' },
-  { to: '/shelf', name: 'Shelf' },
-  { to: '/runs', name: 'Runs' },
-  { to: '/buying', name: 'Buying' },
-] as const;
 
 /** The top bar over every place, and what opens from anywhere. */
 export function Shell() {
@@ -54,6 +49,9 @@ export function Shell() {
   useHotkeys('f1', help, { preventDefault: true, enableOnFormTags: true });
   useHotkeys('mod+k', () => setOpened('palette'), { preventDefault: true, enableOnFormTags: true });
   const isAsked = useWhoComes((who) => who.isAsked);
+  const { role, session, isWaiting } = useRole();
+  const isOwner = role === 'owner';
+  const { pathname } = useLocation();
   const isOnTour = useTour(({ stop }) => stop !== null);
   const close = () => setOpened(null);
   return (
@@ -61,11 +59,11 @@ export function Shell() {
       <NoticeProvider>
         <div className={styles.shell}>
           <header className={`${styles.bar} no-print`}>
-            <NavLink to="/" className={styles.mark ?? ''}>
+            <NavLink to={isOwner ? '/' : '/runs'} className={styles.mark ?? ''}>
               Lanakit
             </NavLink>
             <nav aria-label="Places">
-              {PLACES.map((place) => (
+              {placesOf(role).map((place) => (
                 <NavLink
                   key={place.to}
                   to={place.to}
@@ -77,9 +75,13 @@ export function Shell() {
               ))}
             </nav>
             <div className={styles.right}>
-              <button type="button" className={styles.find} onClick={() => setOpened('palette')}>
-                Find or do… <kbd>/</kbd>
-              </button>
+              {isOwner ? (
+                <button type="button" className={styles.find} onClick={() => setOpened('palette')}>
+                  Find or do… <kbd>/</kbd>
+                </button>
+              ) : (
+                <span className="quiet small">{session?.deviceName}</span>
+              )}
               <button type="button" className={styles.ask} aria-label="Help on this place" onClick={help}>
                 ?
               </button>
@@ -87,7 +89,7 @@ export function Shell() {
             </div>
           </header>
           {isDemoStudio && <DemoRibbon />}
-          <UnreadSlip />
+          {isOwner && <UnreadSlip />}
           {isOnTour && (
             <Suspense>
               <TourSlip />
@@ -99,10 +101,10 @@ export function Shell() {
             </Suspense>
           )}
           <div className="as-contents" inert={isAsked}>
-            <Outlet />
+            {!isWaiting && (isPlaceFor(role, pathname) ? <Outlet /> : <NotForThisDevice role={role} />)}
           </div>
           <Suspense>
-            {opened === 'palette' && <Palette onClose={close} onHelp={help} onWord={explain} />}
+            {opened === 'palette' && isOwner && <Palette onClose={close} onHelp={help} onWord={explain} />}
             {opened === 'help' && <HelpHere asked={asked} onClose={close} />}
           </Suspense>
         </div>
