@@ -25,6 +25,7 @@ const CHECKS = [
   { name: 'Types', command: 'npm', args: ['run', '--silent', 'typecheck'] },
   { name: 'Rooms', command: 'npm', args: ['run', '--silent', 'rooms'] },
   { name: 'Nothing unused', command: 'npm', args: ['run', '--silent', 'unused'] },
+  { name: 'Licences', command: 'node', args: ['scripts/licences.mjs', '--check'] },
   { name: 'Format', command: 'npx', args: ['prettier', '--check', '--log-level', 'warn', '.'] },
 ];
 

@@ -108,8 +108,10 @@ const doorOf = (
   studioDoor({
     owner,
     newId: () => nanoid(12),
-    before: pairedBefore(config.dataDir),
-    keep: (paired) => keepPaired(config.dataDir, paired),
+    before: owner === null ? [] : pairedBefore(config.dataDir, owner),
+    keep: (paired) => {
+      if (owner !== null) keepPaired(config.dataDir, owner, paired);
+    },
     urls: () => (owner === null ? [] : studioUrls({ ...config, port: port() }, isSecure)),
     onWrong: (address) => log.warn({ address }, 'a wrong passphrase or code'),
   });

@@ -29,7 +29,7 @@ async function main(): Promise<number> {
   }
   keepOwner(config.dataDir, await ownerKey(text, new Date()));
   console.log(
-    `Kept for the studio in ${config.dataDir}. Start Lanakit anew: whoever was logged in is asked again.`,
+    `Kept for the studio in ${config.dataDir}. Start Lanakit anew: whoever was logged in is asked again, and every device is paired anew.`,
   );
   return 0;
 }

@@ -82,8 +82,7 @@ function handlerOf(route: Route, deps: MountDeps): RequestHandler {
       if (reply.tokens?.[kind] !== undefined) setToken(request, response, kind, reply.tokens[kind]);
     if (reply.version !== undefined) response.set('ETag', `"${reply.version}"`);
     if (reply.location !== undefined) response.set('Location', reply.location);
-    // A browser may keep an answer, but asks each time whether it still holds.
-    response.set('Cache-Control', 'no-cache').status(reply.status);
+    response.set('Cache-Control', deps.door.isOpened ? ON_A_NETWORK : AT_HOME).status(reply.status);
     if (reply.file) sendFile(response, reply.file);
     else if (reply.body === undefined) response.end();
     else response.json(redacted(reply.body, caller));
@@ -112,6 +111,11 @@ async function unlessGone<T>(signal: AbortSignal, work: () => T | Promise<T>): P
 }
 
 const NO_BYTES = Buffer.alloc(0);
+
+/** A browser may keep an answer, but asks each time whether it still holds. */
+const AT_HOME = 'no-cache';
+/** On a device that may be shut out nothing is kept. */
+const ON_A_NETWORK = 'no-store';
 
 /** What was brought in is only ever shown as what it is: no page, no script, nothing sniffed. */
 function sendFile(response: Response, file: FileReply): void {

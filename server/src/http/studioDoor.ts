@@ -68,6 +68,7 @@ export function studioDoor({
   };
   const wrongTries = () => tried.in.wrongInAll(now()) + tried.packs.wrongInAll(now());
   return {
+    isOpened: owner !== null,
     urls,
     /** Who asks, and the token its browser is to hold from now on where that is another. */
     callerOf({ address, tokens }: Shown): { readonly caller: Caller; readonly next: string | null } {

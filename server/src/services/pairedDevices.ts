@@ -2,11 +2,14 @@ import { Type, type Static } from '@sinclair/typebox';
 import { DEVICE_ROLES } from '@lanakit/core/api';
 import { formCheck } from './formCheck.ts';
 import type { Device } from '../access/devices.ts';
+import type { OwnerKey } from '../access/passphrase.ts';
 import { keepOwnFile, readOwnFile } from '../access/ownFiles.ts';
 
 const FILE = 'devices.json';
 
 const Kept = Type.Object({
+  /** By which passphrase they were let in: another lets nobody in any more. */
+  owner: Type.String(),
   devices: Type.Array(
     Type.Object({
       id: Type.String({ minLength: 1 }),
@@ -30,11 +33,16 @@ const Kept = Type.Object({
 });
 const check = formCheck(Kept);
 
-/** What cannot be read lets nobody in: devices are paired anew then. */
-export function pairedBefore(dataDir: string): readonly Device[] {
+/** What cannot be read, or was let in by another passphrase, lets nobody in: devices are paired anew then. */
+export function pairedBefore(dataDir: string, { saltHex }: Pick<OwnerKey, 'saltHex'>): readonly Device[] {
   const kept = readOwnFile(dataDir, FILE);
-  return kept !== null && check(kept).length === 0 ? (kept as Static<typeof Kept>).devices : [];
+  if (kept === null || check(kept).length > 0) return [];
+  const { owner, devices } = kept as Static<typeof Kept>;
+  return owner === saltHex ? devices : [];
 }
 
-export const keepPaired = (dataDir: string, paired: readonly Device[]): void =>
-  keepOwnFile(dataDir, FILE, { devices: paired });
+export const keepPaired = (
+  dataDir: string,
+  { saltHex }: Pick<OwnerKey, 'saltHex'>,
+  paired: readonly Device[],
+): void => keepOwnFile(dataDir, FILE, { owner: saltHex, devices: paired });

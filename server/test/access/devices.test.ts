@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import { type Device, type DeviceFacts, devices } from '../../src/access/devices.ts';
 import { keepPaired, pairedBefore } from '../../src/services/pairedDevices.ts';
 
+const OWNER_KEY = { saltHex: 'a1' };
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
 const TABLET: DeviceFacts = { name: 'Tablet', role: 'helper', seesNames: false, came: 'paired' };
@@ -113,24 +114,26 @@ describe('a device that is let in', () => {
 describe('what is written down of devices', () => {
   test('only those that are paired, known again after a start, without what opens', () => {
     const dir = mkdtempSync(join(tmpdir(), 'lanakit-devices-'));
-    expect(pairedBefore(dir)).toEqual([]);
+    expect(pairedBefore(dir, OWNER_KEY)).toEqual([]);
     const known = registry();
     const token = admit(known, TABLET);
     admit(known, OWNER);
-    keepPaired(dir, kept);
+    keepPaired(dir, OWNER_KEY, kept);
     const file = join(dir, 'devices.json');
     expect(statSync(file).mode & 0o777).toBe(0o600);
     expect(readFileSync(file, 'utf8')).not.toContain(token);
-    const again = registry(pairedBefore(dir));
+    const again = registry(pairedBefore(dir, OWNER_KEY));
     expect(again.all(1).map(({ name }) => name)).toEqual(['Tablet']);
     expect(isKnown(again, token, 1)).toBe(true);
+    // With another passphrase nobody is let in by what the old one let in.
+    expect(pairedBefore(dir, { saltHex: 'b2' })).toEqual([]);
   });
   test.each(['', '{', '{"devices":[{}]}', '{"devices":[{"id":"x","tokens":[]}]}'])(
     '%j lets nobody in',
     (text) => {
       const dir = mkdtempSync(join(tmpdir(), 'lanakit-devices-'));
       writeFileSync(join(dir, 'devices.json'), text);
-      expect(pairedBefore(dir)).toEqual([]);
+      expect(pairedBefore(dir, OWNER_KEY)).toEqual([]);
     },
   );
 });

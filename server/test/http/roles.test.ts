@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import type { NetworkState, PackReading, SessionState, WriteLogPage } from '@lanakit/core/api';
+import type { NetworkState, OpenedRun, PackReading, SessionState, WriteLogPage } from '@lanakit/core/api';
 import { blankSeat, type Run } from '@lanakit/core/run';
 import type { Test } from 'supertest';
 import { allRoutes } from '../../src/createApp.ts';
@@ -167,6 +167,20 @@ describe('a helper', () => {
       { ...blankSeat(2), isLeftHanded: true, avoids: ['lanolin'] },
     ]);
     expect(all[2]).toEqual(owners[2]);
+  });
+  test('sees none either in what was written down of a run that is bought', async () => {
+    const tablet = await studioOpened.pair('Tablet');
+    await studioOpened.owner
+      .post(`/api/runs/${run.id}/state`)
+      .set('If-Match', '"1"')
+      .send({ to: 'bought', anyway: true })
+      .expect(200);
+    const answer = await tablet.get(`/api/runs/${run.id}`).expect(200);
+    expect(bodyOf<OpenedRun>(answer).frozen).not.toBeNull();
+    const all = await seen(tablet);
+    for (const word of ['Anouk', 'Toller', 'window', '2400']) expect(JSON.stringify(all)).not.toContain(word);
+    for (const [key, value] of values(all))
+      if (/minor|price|wage/i.test(key)) expect([key, value]).toEqual([key, null]);
   });
   test('sees names where its owner lets it, and still no price; and no more once that is taken back', async () => {
     const tablet = await studioOpened.pair('Tablet', true);
