@@ -2,19 +2,19 @@
 // Each list runs from the ground floor up: a room may know those below it, never those above or a neighbour's inside.
 
 const CORE = [
-  'base', 'solving', 'shapes', 'cutting', 'shelf', 'tables', 'pattern', 'placing', 'engine', 'build', 'figure', 'resize',
+  'base', 'solving', 'shapes', 'cutting', 'shelf', 'scale', 'tables', 'pattern', 'placing', 'engine', 'build', 'figure', 'resize',
   'writing', 'needles', 'review', 'reading', 'run', 'timetable', 'buying', 'starts', 'search', 'problems', 'api', 'words', 'files', 'papers',
 ]; // prettier-ignore
 
 const WEB = [
-  'words', 'api', 'draft', 'ui', 'review', 'figure', 'shell', 'ways', 'guide', 'patterns', 'reading', 'techniques', 'writing',
-  'shelf', 'runs', 'buying', 'begin', 'bench', 'backups', 'history',
+  'words', 'api', 'draft', 'ui', 'review', 'figure', 'shell', 'scale', 'ways', 'guide', 'patterns', 'reading', 'techniques', 'writing',
+  'shelf', 'runs', 'buying', 'begin', 'bench', 'backups', 'history', 'network', 'pack',
 ]; // prettier-ignore
 
 /** The work table stands on its store; the lists beside one another know only that. */
 const TABLE = ['table', 'needles', 'parts', 'joins', 'materials', 'steps', 'options', 'about', 'ledger'];
 
-const SERVER = ['access', 'db', 'papers', 'services', 'workers', 'http', 'routes'];
+const SERVER = ['access', 'db', 'papers', 'services', 'workers', 'scales', 'http', 'routes'];
 
 const upward = (base, rooms) =>
   rooms.slice(0, -1).map((room, at) => ({

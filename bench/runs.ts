@@ -1,3 +1,4 @@
+import { seededRandom } from '@lanakit/core/base';
 import type { PageOf, RunLine } from '@lanakit/core/api';
 import { onlyFibres } from '@lanakit/core/engine';
 import { bagLabels, type PaperSource } from '@lanakit/core/papers';
@@ -14,7 +15,6 @@ import {
   portionsOfRun,
   RUN_DEFAULTS,
   type RunInput,
-  seededRandom,
   simulateRun,
   toPackOf,
   weighings,

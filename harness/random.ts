@@ -1,4 +1,4 @@
-import { seededRandom } from '@lanakit/core/run';
+import { seededRandom } from '@lanakit/core/base';
 
 /** Chance that can be had again by its seed. */
 export class Chance {

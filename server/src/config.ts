@@ -9,6 +9,8 @@ export interface Config {
   readonly names: readonly string[];
   /** A certificate of one’s own and its key, PEM; null: what `npm run certificate` made, where there is any. */
   readonly tls: { readonly certFile: string; readonly keyFile: string } | null;
+  /** Scales on a wire. */
+  readonly scales: string;
   readonly dataDir: string;
   /** Load the demo data when the studio is new. */
   readonly isDemo: boolean;
@@ -17,7 +19,7 @@ export interface Config {
 export type ConfigRefusal =
   { readonly code: 'port_not_read'; readonly text: string } | { readonly code: 'tls_half_given' };
 
-/** Reads `PORT`, `LANAKIT_HOST`, `LANAKIT_NAMES`, `LANAKIT_TLS_CERT`, `LANAKIT_TLS_KEY`, `LANAKIT_DATA` and `LANAKIT_DEMO`; defaults in the README. */
+/** Reads `PORT`, `LANAKIT_HOST`, `LANAKIT_NAMES`, `LANAKIT_TLS_CERT`, `LANAKIT_TLS_KEY`, `LANAKIT_SCALES`, `LANAKIT_DATA` and `LANAKIT_DEMO`; defaults in the README. */
 export function readConfig(env: NodeJS.ProcessEnv): Config | ConfigRefusal {
   const portText = env['PORT'] ?? '4310';
   const port = Number(portText);
@@ -27,6 +29,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config | ConfigRefusal {
   return {
     tls: certFile && keyFile ? { certFile, keyFile } : null,
     port,
+    scales: env['LANAKIT_SCALES'] ?? '',
     host: env['LANAKIT_HOST'] ?? '127.0.0.1',
     names: (env['LANAKIT_NAMES'] ?? '').split(',').filter((name) => name.trim() !== ''),
     dataDir: env['LANAKIT_DATA'] ?? join(homedir(), '.lanakit'),

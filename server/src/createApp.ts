@@ -31,6 +31,8 @@ import { networkRoutes } from './routes/network.ts';
 import { packCodeRoutes } from './routes/packCodes.ts';
 import { personRoutes } from './routes/persons.ts';
 import { writeLogRoutes } from './routes/writeLog.ts';
+import { scaleRoutes } from './routes/scales.ts';
+import { type ScaleHub, scaleHub } from './scales/scaleHub.ts';
 import { sessionRoutes } from './routes/session.ts';
 import { runRoutes } from './routes/runs.ts';
 import { stockRoutes } from './routes/stock.ts';
@@ -47,6 +49,8 @@ export interface AppDeps extends WorkDeps {
   readonly names: ReadonlySet<string>;
   /** Who is let in; nothing: on loopback nobody is asked. */
   readonly door?: StudioDoor;
+  /** Scales to weigh with; nothing: one that is simulated. */
+  readonly scales?: ScaleHub;
   /** The built interface; null serves the API alone. */
   readonly webDir: string | null;
   /** The demo studio beside this one. */
@@ -64,7 +68,10 @@ export function createApp(deps: AppDeps): Express {
   if (deps.demoStudio) app.use(DEMO_STUDIO_PATH, deps.demoStudio);
   // What is small goes faster as it is: on loopback, and even on a studio's own network.
   app.use(compression({ threshold: '16kb', filter: isWorthPacking }));
-  mountRoutes(app, allRoutes(deps.services ?? createServices(deps), door), { ...deps, door });
+  mountRoutes(app, allRoutes(deps.services ?? createServices(deps), door, deps.scales ?? scaleHub()), {
+    ...deps,
+    door,
+  });
   app.use('/api', () => {
     throw new HttpProblem('not_found');
   });
@@ -85,7 +92,7 @@ function isWorthPacking(request: Request, response: Response): boolean {
 const LOOPBACK_ADDRESSES = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);
 
 /** Every operation, the one that describes them included. */
-export function allRoutes(services: Services, door: StudioDoor): Route[] {
+export function allRoutes(services: Services, door: StudioDoor, scales: ScaleHub): Route[] {
   const wordsOf = (operation: string): string =>
     routes.find((each) => operationOf(each) === operation)?.summary ?? operation;
   const routes: Route[] = [
@@ -109,6 +116,7 @@ export function allRoutes(services: Services, door: StudioDoor): Route[] {
     ...studioFileRoutes(services.studioFile),
     ...binRoutes(services.bin),
     ...historyRoutes(services.history),
+    ...scaleRoutes(scales),
     ...sessionRoutes(door, services.learners),
     ...networkRoutes(door),
     ...writeLogRoutes(services.writeLog, wordsOf),

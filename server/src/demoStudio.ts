@@ -43,7 +43,7 @@ export function demoStudio({ dataDir, ...shown }: DemoStudioDeps): DemoStudio {
   };
 }
 
-type DemoStudioDeps = Pick<AppDeps, 'dataDir' | 'names' | 'door' | 'log' | 'webDir'>;
+type DemoStudioDeps = Pick<AppDeps, 'dataDir' | 'names' | 'door' | 'log' | 'webDir' | 'scales'>;
 
 interface DemoStudio {
   readonly handle: RequestHandler;

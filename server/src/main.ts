@@ -16,6 +16,8 @@ import { hostNames, isLoopback } from './http/hostNames.ts';
 import { studioDoor } from './http/studioDoor.ts';
 import { readTls, type TlsFiles } from './access/certificate.ts';
 import { keepPaired, pairedBefore } from './services/pairedDevices.ts';
+import { readScales } from './scales/readScales.ts';
+import { scaleHub } from './scales/scaleHub.ts';
 import { studioUrls } from './http/studioUrls.ts';
 import { type OwnerKey, readOwner } from './access/passphrase.ts';
 import { studioDeps } from './openStudio.ts';
@@ -51,6 +53,12 @@ const KEPT_OPEN_MS = 65_000;
 function refuse(refusal: StartRefusal): never {
   console.error(`Lanakit did not start.\n${startRefusalWords(refusal)}`);
   process.exit(1);
+}
+
+/** What was read of what it is started with. */
+function orRefuse<T extends object>(read: T | StartRefusal): T {
+  if ('code' in read) refuse(read);
+  return read;
 }
 
 /** What nobody uses or asks for any more. A disk without room keeps it, and keeps nobody from the rest. */
@@ -122,9 +130,8 @@ function start(): void {
   if ('code' in config) refuse(config);
   const owner = isLoopback(config.host) ? null : readOwner(config.dataDir);
   if (!isLoopback(config.host) && owner === null) refuse({ code: 'no_passphrase', host: config.host });
-  const read = isLoopback(config.host) ? { tls: null } : readTls(config.dataDir, config.tls, new Date());
-  if ('fault' in read) refuse(read.fault);
-  const { tls } = read;
+  const tls = isLoopback(config.host) ? null : orRefuse(readTls(config.dataDir, config.tls, new Date())).tls;
+  const wired = orRefuse(readScales(config.scales));
   // Only who runs Lanakit may read what it writes: rosters are in it.
   process.umask(0o077);
   const held = holdStudio(config.dataDir);
@@ -146,6 +153,7 @@ function start(): void {
     log,
     names: hostNames(config.host, config.names),
     door: doorOf(config, owner, { isSecure: tls !== null, log, port: () => portOf(server, config) }),
+    scales: scaleHub(wired),
     webDir: existsSync(webDir) ? webDir : null,
   };
   const demo = demoStudio({ dataDir: config.dataDir, ...shown });
@@ -166,6 +174,7 @@ function start(): void {
   const stop = () => {
     server.close(() => {
       demo.close();
+      shown.scales.close();
       opened.db.close();
       held.hold.release();
       process.exit(0);

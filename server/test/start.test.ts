@@ -9,6 +9,8 @@ describe('what the environment decides', () => {
       port: 4310,
       host: '127.0.0.1',
       names: [],
+      tls: null,
+      scales: '',
       dataDir: `${homedir()}/.lanakit`,
       isDemo: true,
     });
@@ -19,6 +21,9 @@ describe('what the environment decides', () => {
         PORT: '0',
         LANAKIT_HOST: '0.0.0.0',
         LANAKIT_NAMES: 'studio, kiosk',
+        LANAKIT_TLS_CERT: '/c.pem',
+        LANAKIT_TLS_KEY: '/k.pem',
+        LANAKIT_SCALES: 'Window=tcp://scale:7001',
         LANAKIT_DATA: '/x',
         LANAKIT_DEMO: '0',
       }),
@@ -26,10 +31,18 @@ describe('what the environment decides', () => {
       port: 0,
       host: '0.0.0.0',
       names: ['studio', ' kiosk'],
+      tls: { certFile: '/c.pem', keyFile: '/k.pem' },
+      scales: 'Window=tcp://scale:7001',
       dataDir: '/x',
       isDemo: false,
     });
   });
+  test.each([{ LANAKIT_TLS_CERT: '/c.pem' }, { LANAKIT_TLS_KEY: '/k.pem' }])(
+    '%j: half a certificate is refused',
+    (env) => {
+      expect(readConfig(env)).toEqual({ code: 'tls_half_given' });
+    },
+  );
   test.each(['abc', '-1', '99999', '43.1', ''])('a port of %j is refused', (text) => {
     expect(readConfig({ PORT: text })).toEqual({ code: 'port_not_read', text });
   });
@@ -46,6 +59,18 @@ test.each<[string, StartRefusal, string]>([
     { code: 'cannot_listen', reason: 'EADDRNOTAVAIL', host: '9.9.9.9', port: 4310 },
     'LANAKIT_HOST',
   ],
+  ['half a certificate', { code: 'tls_half_given' }, 'LANAKIT_TLS_KEY'],
+  [
+    'a certificate that is over',
+    { code: 'tls_over', file: '/c.pem', endedOn: '2026-01-01' },
+    'npm run certificate',
+  ],
+  [
+    'a certificate that is none',
+    { code: 'tls_not_read', file: '/c.pem', reason: 'no PEM' },
+    'npm run certificate',
+  ],
+  ['a scale that is none', { code: 'scales_not_read', text: 'Window' }, 'tcp://HOST:PORT'],
   ['a network without a passphrase', { code: 'no_passphrase', host: '0.0.0.0' }, 'npm run passphrase'],
   ['a newer database', { code: 'database_newer', found: 9, known: 1 }, 'newer Lanakit'],
   [

@@ -216,6 +216,7 @@ export interface FirstClassMade {
 }
 
 export { DEMO_STUDIO_PATH } from './demoStudio.ts';
+export type { ScaleInfo } from './scales.ts';
 export type { ForgettingRule, PackCodes, PackReading, PersonLine, Persons } from './learners.ts';
 export {
   DEVICE_ROLES,

@@ -8,6 +8,7 @@ export { oneOf, orUnknown } from './oneOf.ts';
 export { keepFew } from './keepFew.ts';
 export { areaOfMass, HALVING_ERROR_FRACTION, massOfArea, roundToMicrogram } from './mass.ts';
 export { wholeDown, wholeUp } from './rounding.ts';
+export { normalFrom, seededRandom } from './random.ts';
 export { daysAfter, daysBetween, isCalendarDate } from './calendarDate.ts';
 export { Length, MM_PER_INCH, toMm, type LengthUnit } from './length.ts';
 export { parseLengthRange, showTypedRange, type LengthRange } from './lengthRange.ts';

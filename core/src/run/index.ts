@@ -37,7 +37,9 @@ export { minutesElsewhere, type MinutesElsewhere } from './prepare/minutesElsewh
 export { packGroups, type Designs, type Make, type PackGroup } from './packs/packGroups.ts';
 export { needsOfGroup, personalNeeds, type GroupNeed } from './things/needsOfGroup.ts';
 export { isElsewhere, toolsOfRun, type RoomTool } from './things/toolsOfRun.ts';
-export { lotsOfPacks, type LotsOfBag } from './keep/lotsOfPacks.ts';
+export { lotsOfMarks, lotsOfPacks, type LotsOfBag } from './keep/lotsOfPacks.ts';
+export { reallyWeighed, type FibreWeighed } from './keep/reallyWeighed.ts';
+export { partingSteps, type PartingStep } from './portions/partingSteps.ts';
 export { toPackOf, type ToPack } from './packs/toPack.ts';
 export { stageSamples } from './packs/stageSamples.ts';
 export { allowances, commonGrams, type VariantGrams } from './packs/undecided.ts';
@@ -116,7 +118,15 @@ export { bagOfWool } from './packs/bagOfWool.ts';
 export { woolInPacks, type PackedWool } from './packs/woolInPacks.ts';
 export { patternsOfRun } from './packs/patternsOfRun.ts';
 export { leftHandedSteps, mirrored, swappedSteps, type OtherStep } from './who/leftHanded.ts';
-export { packedMark, StateInput, TickInput, tickState, weighedOf, type RunTick } from './keep/tick.ts';
+export {
+  lastWeighed,
+  packedMark,
+  StateInput,
+  TickInput,
+  tickState,
+  weighedOf,
+  type RunTick,
+} from './keep/tick.ts';
 export { lotChanges } from './keep/lotChanges.ts';
 export { thingsShort, type ThingShort } from './things/thingsShort.ts';
 export {

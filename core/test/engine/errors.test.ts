@@ -10,7 +10,7 @@ import {
   warningsOf,
 } from '../../src/engine/index.ts';
 import { type Amount, blankPattern, type Part, type Pattern } from '../../src/pattern/index.ts';
-import { seededRandom } from '../../src/run/index.ts';
+import { seededRandom } from '../../src/base/index.ts';
 import { fibre, mm, part, shapes, use } from '../support/make.ts';
 
 const WOOL = onlyFibres(

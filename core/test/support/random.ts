@@ -1,4 +1,4 @@
-import { seededRandom } from '../../src/run/index.ts';
+import { seededRandom } from '../../src/base/index.ts';
 
 /** The core’s own seeded generator, 0 ≤ x < 1: drawings of chance are the judge, not the generator. */
 export const uniform = seededRandom;

@@ -93,7 +93,7 @@ export function readTls(
   dataDir: string,
   given: { readonly certFile: string; readonly keyFile: string } | null,
   now: Date,
-): { readonly tls: TlsFiles | null } | { readonly fault: CertificateFault } {
+): { readonly tls: TlsFiles | null } | CertificateFault {
   const files = certificateFiles(dataDir);
   const { certFile, keyFile } = given ?? { certFile: files.cert, keyFile: files.key };
   if (!given && !existsSync(certFile)) return { tls: null };
@@ -101,11 +101,10 @@ export function readTls(
     const tls = { cert: readFileSync(certFile, 'utf8'), key: readFileSync(keyFile, 'utf8') };
     createSecureContext(tls);
     const end = new Date(new X509Certificate(tls.cert).validTo);
-    if (end < now)
-      return { fault: { code: 'tls_over', file: certFile, endedOn: end.toISOString().slice(0, 10) } };
+    if (end < now) return { code: 'tls_over', file: certFile, endedOn: end.toISOString().slice(0, 10) };
     return { tls };
   } catch (error) {
     const reason = error instanceof Error ? error.message : String(error);
-    return { fault: { code: 'tls_not_read', file: certFile, reason } };
+    return { code: 'tls_not_read', file: certFile, reason };
   }
 }

@@ -118,6 +118,7 @@ export function devices({ newId, before, keep }: DevicesDeps) {
       if (device) put({ ...device, ...facts }, true);
       return device !== undefined;
     },
+    has: (id: string): boolean => byId.has(id),
     /** The last that were here first. */
     all(now: number): Device[] {
       sweep(now);

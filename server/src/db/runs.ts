@@ -9,7 +9,7 @@ import {
   type Seat,
   withoutPerson,
 } from '@lanakit/core/run';
-import { fromMilli } from '@lanakit/core/shelf';
+import { fromMilli, toMilli } from '@lanakit/core/shelf';
 import type { HistoryQueries } from './history.ts';
 import type { Db } from './openDatabase.ts';
 import { sealOf, unsealed } from './sealed.ts';
@@ -57,15 +57,24 @@ function rowOf(input: RunInput) {
 }
 
 interface TickRow {
-  mark: string;
-  isDone: number;
-  massMg: number;
+  readonly mark: string;
+  readonly isDone: number;
+  readonly massMg: number;
+  readonly weighedMg: number | null;
+  readonly lotId: string | null;
+  readonly scale: string | null;
+  readonly device: string | null;
+  readonly at: string;
 }
 
-const tickOfRow = ({ mark, isDone, massMg }: TickRow): RunTick => ({
-  mark,
+const TICK_COLUMNS =
+  'mark, is_done AS isDone, mass_mg AS massMg, weighed_mg AS weighedMg, lot_id AS lotId, scale, device, at';
+
+const tickOfRow = ({ isDone, massMg, weighedMg, ...row }: TickRow): RunTick => ({
+  ...row,
   isDone: isDone === 1,
   massG: fromMilli(massMg),
+  weighedG: weighedMg === null ? null : fromMilli(weighedMg),
 });
 
 const frozenColumnsOf = (frozen: Frozen | null) => {
@@ -110,13 +119,13 @@ export function runQueries(db: Db, sound: SoundReader, history: HistoryQueries, 
   const dropRevisions = db.prepare('DELETE FROM run_revision WHERE run_id = ?');
   const insertRevision = db.prepare('INSERT INTO run_revision (run_id, revision_id) VALUES (?, ?)');
   const insertTick = db.prepare(`
-    INSERT INTO run_tick (tick_key, run_id, mark, is_done, mass_mg, at)
-    VALUES (@key, @runId, @mark, @isDone, @massMg, @at)`);
+    INSERT INTO run_tick (tick_key, run_id, mark, is_done, mass_mg, weighed_mg, lot_id, scale, device, at)
+    VALUES (@key, @runId, @mark, @isDone, @massMg, @weighedMg, @lotId, @scale, @device, @at)`);
   const selectTick = db.prepare<[string], TickRow & { runId: string }>(
-    'SELECT run_id AS runId, mark, is_done AS isDone, mass_mg AS massMg FROM run_tick WHERE tick_key = ?',
+    `SELECT run_id AS runId, ${TICK_COLUMNS} FROM run_tick WHERE tick_key = ?`,
   );
   const selectTicks = db.prepare<[string], TickRow>(`
-    SELECT mark, is_done AS isDone, mass_mg AS massMg FROM run_tick t
+    SELECT ${TICK_COLUMNS} FROM run_tick t
     WHERE run_id = ? AND id = (SELECT max(id) FROM run_tick WHERE run_id = t.run_id AND mark = t.mark)
     ORDER BY mark`);
   const insertWithdrawal = db.prepare(`
@@ -210,10 +219,25 @@ export function runQueries(db: Db, sound: SoundReader, history: HistoryQueries, 
     /** What this key ticked before; null: nothing yet. */
     tickOf: (key: string): (RunTick & { readonly runId: string }) | null => {
       const row = selectTick.get(key);
-      return row ? { ...tickOfRow(row), runId: row.runId } : null;
+      if (!row) return null;
+      const { runId, ...tick } = row;
+      return { ...tickOfRow(tick), runId };
     },
-    tick: (key: string, runId: string, { mark, isDone, massG }: RunTick, at: string): void => {
-      insertTick.run({ key, runId, mark, isDone: isDone ? 1 : 0, massMg: Math.round(massG * 1000), at });
+    /** @param device from which it came, as the log of writes names it */
+    tick: (key: string, runId: string, tick: RunTick, device: string, at: string): void => {
+      const { mark, isDone, massG, weighedG = null, lotId = null, scale = null } = tick;
+      insertTick.run({
+        key,
+        runId,
+        mark,
+        isDone: isDone ? 1 : 0,
+        massMg: toMilli(massG),
+        weighedMg: weighedG === null ? null : toMilli(weighedG),
+        lotId,
+        scale,
+        device,
+        at,
+      });
     },
     /** How every mark stands that was ever ticked. */
     ticks: (runId: string): RunTick[] => selectTicks.all(runId).map(tickOfRow),

@@ -237,6 +237,12 @@ const RUN_SHEETS = [
     column('mark', 'text', 'what was ticked: pack | bag | fibre'),
     column('isDone', 'yesNo', 'ticked, or taken back'),
     column('massMg', 'whole', 'what was to be weighed, milligrams'),
+    column('weighedMg', 'whole', 'what the scale showed, milligrams; null: weighed by hand', {
+      canBeNull: true,
+    }),
+    column('lotId', 'text', 'of which lot it was', { canBeNull: true }),
+    column('scale', 'text', 'on which scale', { canBeNull: true }),
+    column('device', 'text', 'from which device', { canBeNull: true }),
     AT,
   ]),
   sheet('needle-taps', 'needle_tap', 'Needles counted out and in', [

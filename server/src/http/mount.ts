@@ -6,6 +6,7 @@ import { isRefusal } from '../services/refusal.ts';
 import { arriveInFile, fileOf } from './arriveInFile.ts';
 import { callerOf, onlyFor } from './callers.ts';
 import { setToken } from './cookies.ts';
+import { sendEvents } from './events.ts';
 import { redacted } from './redacted.ts';
 import type { StudioDoor } from './studioDoor.ts';
 import { contentProblem, HttpProblem, problemOfRefusal } from './problems.ts';
@@ -68,8 +69,8 @@ function handlerOf(route: Route, deps: MountDeps): RequestHandler {
         signal: waiting.signal,
       });
     // A file is read before anything is written, and not at once.
-    const isWrite = route.method !== 'get' && !route.upload && !route.isApart;
-    const deed = route.method === 'get' ? null : deedOf(route, caller, request.params);
+    const isWrite = route.method !== 'get' && !route.upload && !route.isApart && !route.isPassing;
+    const deed = route.method === 'get' || route.isPassing ? null : deedOf(route, caller, request.params);
     const outcome = await unlessGone(waiting.signal, () =>
       isWrite ? written(request, deps, deed, handle) : handle(),
     );
@@ -83,7 +84,8 @@ function handlerOf(route: Route, deps: MountDeps): RequestHandler {
     if (reply.version !== undefined) response.set('ETag', `"${reply.version}"`);
     if (reply.location !== undefined) response.set('Location', reply.location);
     response.set('Cache-Control', deps.door.isOpened ? ON_A_NETWORK : AT_HOME).status(reply.status);
-    if (reply.file) sendFile(response, reply.file);
+    if (reply.events) sendEvents(response, reply.events, () => deps.door.isStillIn(caller));
+    else if (reply.file) sendFile(response, reply.file);
     else if (reply.body === undefined) response.end();
     else response.json(redacted(reply.body, caller));
   };

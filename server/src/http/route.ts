@@ -35,6 +35,8 @@ export interface Reply {
   readonly version?: number;
   readonly location?: string;
   readonly file?: FileReply;
+  /** Told as it happens, until whoever asked has gone. @returns how to stop */
+  readonly events?: (send: (event: unknown) => void) => () => void;
   /** What the browser is to hold from now on, to be known again; null: nothing any more. */
   readonly tokens?: Partial<Caller['tokens']>;
 }
@@ -67,6 +69,8 @@ interface RouteFacts<Path extends string, Query extends string> {
   readonly upload?: '16mb' | '64mb' | 'file';
   /** What it writes is written elsewhere, and waited for. */
   readonly isApart?: true;
+  /** Nothing of it is kept: no line in the log of writes. */
+  readonly isPassing?: true;
   /** Must say which version it changes. */
   readonly ifMatch?: true;
   readonly answers: readonly number[];

@@ -89,6 +89,9 @@ export function studioDoor({
       };
       return { caller, next: known?.next ?? null };
     },
+    /** Whether whoever was let in to listen still is. */
+    isStillIn: ({ deviceId }: Caller): boolean =>
+      owner === null || (deviceId !== null && devices.has(deviceId)),
     session: ({ role, deviceName, seesNames }: Caller): SessionState => ({
       isOpened: owner !== null,
       isKnown: role !== null,

@@ -114,7 +114,7 @@ const runStateRoutes = (runs: RunService): Route[] => [
     roles: AT_THE_TABLE,
     body: TickInput,
     answers: [200],
-    handle: ({ params: { id }, body }) => listed(runs.tick(id, body)),
+    handle: ({ params: { id }, body, caller }) => listed(runs.tick(id, body, caller.name)),
   }),
 ];
 

@@ -1,4 +1,11 @@
-import { type Run, withdrawalsOfPlan, thingsTaken } from '@lanakit/core/run';
+import {
+  type PackedRun,
+  reallyWeighed,
+  type Run,
+  thingsTaken,
+  weighings,
+  withdrawalsOfPlan,
+} from '@lanakit/core/run';
 import { takeFromLots, toMilli } from '@lanakit/core/shelf';
 import type { Store } from '../db/index.ts';
 import type { RunWithdrawal } from '../db/runs.ts';
@@ -23,14 +30,16 @@ export function bringBackToShelf(store: Store, run: Run, at: string): void {
 }
 
 function withdrawalsOf(store: Store, run: Run, today: string): RunWithdrawal[] {
-  const { plan, toPack, input } = inForceOf(store, run, today).packed;
+  const { packed } = inForceOf(store, run, today);
+  const { plan, toPack, input } = packed;
   const { fibres, findings } = shelfOf(store);
   const [needles, tools] = [store.shelf.needles(), store.shelf.tools()];
   const onHandOf = new Map(
     [...findings.values(), ...needles, ...tools].map(({ id, onHand }) => [id, onHand] as const),
   );
+  const really = reallyTaken(store, run, packed);
   const ofWool = [...withdrawalsOfPlan(plan)].flatMap(([fibreId, massG]) =>
-    ofLots(fibreId, fibres.get(fibreId)?.lots ?? [], massG),
+    ofLots(fibreId, fibres.get(fibreId)?.lots ?? [], Math.max(0, massG + (really.get(fibreId) ?? 0))),
   );
   const ofThings = [...thingsTaken(toPack, input, { findings, needles, tools })].flatMap(
     ([itemId, { amount }]): RunWithdrawal[] => {
@@ -41,6 +50,19 @@ function withdrawalsOf(store: Store, run: Run, today: string): RunWithdrawal[] {
     },
   );
   return [...ofWool, ...ofThings].filter(({ amountMilli }) => amountMilli > 0);
+}
+
+/** Of each fibre what the scale showed over what was wanted, grams: that is off the shelf, and not what was planned. */
+function reallyTaken(
+  store: Store,
+  run: Run,
+  { plan, packs, wool, input }: PackedRun,
+): ReadonlyMap<string, number> {
+  const ticks = new Map(store.runs.ticks(run.id).map((tick) => [tick.mark, tick]));
+  const all = weighings(plan, packs, wool.fibres, input.scaleStepG);
+  return new Map(
+    [...reallyWeighed(all, ticks)].map(([fibreId, { weighedG, wantedG }]) => [fibreId, weighedG - wantedG]),
+  );
 }
 
 /** So much from its lots, oldest first; where they have not that much, all they have. */

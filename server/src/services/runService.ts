@@ -116,12 +116,12 @@ export function runService({ store, now, newId }: ServiceDeps, forgotten: () => 
       return insert({ ...input, name: `${input.name.slice(0, 112)}, again` });
     },
     ticks: (id: string): readonly RunTick[] => runs.ticks(found(id).id),
-    /** Sent twice with one key it counts once. */
-    tick: (id: string, { key, ...tick }: TickInput): readonly RunTick[] =>
+    /** Sent twice with one key it counts once. @param device from which it comes */
+    tick: (id: string, { key, ...tick }: TickInput, device: string): readonly RunTick[] =>
       store.together(() => {
         found(id);
         const before = runs.tickOf(key);
-        if (before === null) runs.tick(key, id, tick, at());
+        if (before === null) runs.tick(key, id, tick, device, at());
         else if (!isSameTick(before, { ...tick, runId: id })) throw new Refusal({ code: 'key_used' });
         return runs.ticks(id);
       }),
@@ -142,7 +142,11 @@ interface TickOfRun extends RunTick {
 
 /** To the milligram, as it is kept. */
 const isSameTick = (a: TickOfRun, b: TickOfRun): boolean =>
-  a.runId === b.runId && a.mark === b.mark && a.isDone === b.isDone && toMilli(a.massG) === toMilli(b.massG);
+  a.runId === b.runId &&
+  a.mark === b.mark &&
+  a.isDone === b.isDone &&
+  toMilli(a.massG) === toMilli(b.massG) &&
+  toMilli(a.weighedG ?? 0) === toMilli(b.weighedG ?? 0);
 
 /** @throws Refusal content_invalid */
 function checked(store: Store, sent: RunInput): RunInput {

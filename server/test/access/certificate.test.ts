@@ -62,10 +62,10 @@ describe('a certificate for a studio’s network', () => {
     expect(readFileSync(files.authority, 'utf8')).toBe(made.authority);
     expect(readTls(dir, null, NOW)).toEqual({ tls: { cert: made.cert, key: made.key } });
     const later = new Date(NOW.getTime() + 400 * 86_400_000);
-    expect(readTls(dir, null, later)).toMatchObject({ fault: { code: 'tls_over' } });
+    expect(readTls(dir, null, later)).toMatchObject({ code: 'tls_over' });
     writeFileSync(files.key, 'no key');
-    expect(readTls(dir, null, NOW)).toMatchObject({ fault: { code: 'tls_not_read', file: files.cert } });
+    expect(readTls(dir, null, NOW)).toMatchObject({ code: 'tls_not_read', file: files.cert });
     const mine = { certFile: join(dir, 'mine.pem'), keyFile: files.key };
-    expect(readTls(dir, mine, NOW)).toMatchObject({ fault: { code: 'tls_not_read', file: mine.certFile } });
+    expect(readTls(dir, mine, NOW)).toMatchObject({ code: 'tls_not_read', file: mine.certFile });
   });
 });

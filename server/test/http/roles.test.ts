@@ -3,6 +3,7 @@ import type { NetworkState, OpenedRun, PackReading, SessionState, WriteLogPage }
 import { blankSeat, type Run } from '@lanakit/core/run';
 import type { Test } from 'supertest';
 import { allRoutes } from '../../src/createApp.ts';
+import { scaleHub } from '../../src/scales/scaleHub.ts';
 import { studioDoor } from '../../src/http/studioDoor.ts';
 import type { Route } from '../../src/http/route.ts';
 import { bodyOf } from '../support/request.ts';
@@ -50,6 +51,12 @@ const HELPER_MAY = [
   'GET /hand-measures',
   'GET /needle-evidence',
   'POST /stock/counts',
+  'GET /scales',
+  'POST /scales',
+  'DELETE /scales/:id',
+  'GET /scales/:id/readings',
+  'POST /scales/:id/commands',
+  'POST /scales/:id/acts',
 ];
 
 let studio: Studio;
@@ -79,7 +86,7 @@ beforeEach(async () => {
 afterEach(() => studio.close());
 
 const operationOf = ({ method, path }: Route) => `${method.toUpperCase()} ${path}`;
-const routes = () => allRoutes(studio.services, studioDoor({ owner: null }));
+const routes = () => allRoutes(studio.services, studioDoor({ owner: null }), scaleHub());
 const ask = (who: Agent, { method, path }: Route): Test =>
   who[method](`/api${path.replaceAll(/:(\w+)/g, 'x')}`).send(method === 'get' ? undefined : {});
 const codeOf = (answer: { body: unknown }) => (answer.body as { code?: string } | null)?.code;

@@ -284,12 +284,15 @@ const DEEDS: Readonly<Record<string, Doing>> = {
   },
   tick: (studio, deed) => {
     const mark = `seat 1|one|${oneOf(idsIn(studio, 'item'), deed)}`;
-    return studio.services.runs.tick(oneOf(idsIn(studio, 'run', alive), deed), {
+    const tick = {
       key: `tick-${deed.pick}-${deed.amount}`,
       mark,
       isDone: deed.pick % 5 !== 0,
       massG: deed.amount,
-    });
+      // By the scale, or by hand.
+      weighedG: deed.pick % 2 === 0 ? deed.amount + 0.1 : null,
+    };
+    return studio.services.runs.tick(oneOf(idsIn(studio, 'run', alive), deed), tick, 'Tablet');
   },
   tap: (studio, deed) =>
     studio.services.trays.tap(oneOf(idsIn(studio, 'run', alive), deed), {

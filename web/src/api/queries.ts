@@ -24,6 +24,7 @@ import type {
   RevisionLine,
   RunLine,
   RunTicks,
+  ScaleInfo,
   StoredPattern,
   WriteLogPage,
   SessionState,
@@ -321,3 +322,6 @@ export const usePersons = (name: string): Resource<Persons> =>
 
 export const usePackCodes = (runId: string): Resource<PackCodes> =>
   useSWR(`/runs/${runId}/codes`, get<PackCodes>);
+
+/** Scales that can be weighed with. */
+export const useScales = (): Resource<Items<ScaleInfo>> => useList('/scales');

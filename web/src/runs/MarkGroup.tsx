@@ -49,6 +49,7 @@ export function MarkGroup({ title, marks, nameOf, isMixed = false, runPlan, tick
           const state = tickState(mark, ticks.get(mark.mark));
           const fibre = isMixed ? runPlan.shelf.get(mark.fibreId) : undefined;
           const isDone = state.kind !== 'open';
+          const weighedG = isDone ? ticks.get(mark.mark)?.weighedG : null;
           return (
             <button
               key={mark.mark}
@@ -77,7 +78,11 @@ export function MarkGroup({ title, marks, nameOf, isMixed = false, runPlan, tick
               </span>
               <span className={styles.grams}>
                 {showWeighed(mark.massG, scaleStepG)}
-                <small>± {showWeighed(mark.toleranceG, scaleStepG)}</small>
+                <small>
+                  {typeof weighedG === 'number'
+                    ? `${showWeighed(weighedG, scaleStepG)} in it`
+                    : `± ${showWeighed(mark.toleranceG, scaleStepG)}`}
+                </small>
               </span>
               {state.kind === 'other' && (
                 <span className={styles.was}>

@@ -1,17 +1,22 @@
-import type { OpenedRun } from '@lanakit/core/api';
+import type { OpenedRun, ScaleInfo } from '@lanakit/core/api';
 import { packNames } from '@lanakit/core/papers';
 import {
   allMarks,
   changesOfFibre,
+  type FibreWeighed,
   type FibreWeighing,
+  lastWeighed,
+  lotsOfMarks,
   type Pack,
   packedMark,
+  reallyWeighed,
   type RunTick,
   weighedOf,
   weighings,
   type WeighMark,
 } from '@lanakit/core/run';
-import { type Fibre, lotsPackedFrom } from '@lanakit/core/shelf';
+import type { Taking } from '@lanakit/core/scale';
+import { type Fibre, type Lot, lotsPackedFrom } from '@lanakit/core/shelf';
 import { groupWords, packWords } from '@lanakit/core/words';
 import { Segmented } from 'antd';
 import { useMemo, useState } from 'react';
@@ -22,10 +27,13 @@ import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
 import { counted, PREPARATION_WORDS, showWeighed } from '../words/show.ts';
+import { ScaleChooser } from '../scale/ScaleChooser.tsx';
+import { useChosenScale } from '../scale/useChosenScale.ts';
 import { bagTitle } from './groupWords.ts';
 import { type AtScale, MarkGroup } from './MarkGroup.tsx';
 import { runInputOf } from './useRunDraft.ts';
 import { type Planned, useRunPlan } from './useRunPlan.ts';
+import { ScaleStation } from './ScaleStation.tsx';
 import { useTicksHere } from './unsentTicks.ts';
 import { useTickActions } from './useTickActions.ts';
 import styles from './WeighOut.module.css';
@@ -63,7 +71,19 @@ function Scale({ run, runPlan }: { run: OpenedRun; runPlan: Planned }) {
   const marks = allMarks(all);
   const done = weighedOf(marks, ticks).right;
   const changes = changesOfFibre(plan);
-  const shared = { runPlan, ticks, onTick: tick };
+  const scale = useChosenScale();
+  const [taking, setTaking] = useState<Taking | null>(null);
+  const lotOf = useMemo(() => lotsOfMarks(all, shelf), [all, shelf]);
+  const really = useMemo(() => reallyWeighed(all, ticks), [all, ticks]);
+  const shared = {
+    runPlan,
+    ticks,
+    onTick: tick,
+    scale,
+    lotOf,
+    taking: taking ?? lying(items ?? []),
+    onTaking: setTaking,
+  };
   // Nobody weighs a second time what is weighed already.
   if (!items) return <Loading error={error} />;
   return (
@@ -83,6 +103,7 @@ function Scale({ run, runPlan }: { run: OpenedRun; runPlan: Planned }) {
           {way === 'fibre' ? changes.byFibre : changes.byPack} changes of fibre
           {way === 'pack' && changes.byPack > changes.byFibre && `; fibre by fibre ${changes.byFibre}`}
         </span>
+        <ScaleChooser />
         <b className={done === marks.length ? 'leaf' : ''} role="status">
           {done} of {marks.length} weighed
         </b>
@@ -95,7 +116,7 @@ function Scale({ run, runPlan }: { run: OpenedRun; runPlan: Planned }) {
           stay.
         </p>
       )}
-      {way === 'fibre' ? <ByFibre all={all} {...shared} /> : <ByPack all={all} {...shared} />}
+      {way === 'fibre' ? <ByFibre all={all} really={really} {...shared} /> : <ByPack all={all} {...shared} />}
     </main>
   );
 }
@@ -103,8 +124,31 @@ function Scale({ run, runPlan }: { run: OpenedRun; runPlan: Planned }) {
 const doneOf = (marks: readonly WeighMark[], ticks: ReadonlyMap<string, RunTick>): number =>
   weighedOf(marks, ticks).right;
 
-function ByFibre({ all, ...shared }: AtScale & { all: readonly FibreWeighing[] }) {
-  const { runPlan, ticks } = shared;
+/** What was weighed last may still lie there, also where the page was opened anew since. */
+const lying = (ticks: readonly RunTick[]): Taking => ({
+  liesG: lastWeighed(ticks)?.weighedG ?? null,
+});
+
+interface Weighing extends AtScale {
+  all: readonly FibreWeighing[];
+  /** The scale this device weighs with; null: by hand. */
+  scale: ScaleInfo | null;
+  /** Of each weighing its lot. */
+  lotOf: ReadonlyMap<string, Lot>;
+  taking: Taking;
+  onTaking: (taking: Taking) => void;
+}
+
+function ByFibre({
+  all,
+  scale,
+  lotOf,
+  taking,
+  onTaking,
+  really,
+  ...shared
+}: Weighing & { really: ReadonlyMap<string, FibreWeighed> }) {
+  const { runPlan, ticks, onTick } = shared;
   const firstOpen = all.findIndex(({ bags }) =>
     bags.some(({ marks }) => doneOf(marks, ticks) < marks.length),
   );
@@ -149,6 +193,24 @@ function ByFibre({ all, ...shared }: AtScale & { all: readonly FibreWeighing[] }
           </h1>
           <b className={styles.sum}>{showWeighed(fibreWeighing.classG, runPlan.input.scaleStepG)}</b>
         </header>
+        {scale && (
+          <ScaleStation
+            scale={scale}
+            taking={taking}
+            onTaking={onTaking}
+            runPlan={runPlan}
+            marks={fibreWeighing.bags.flatMap(({ marks }) => marks)}
+            ticks={ticks}
+            lotOf={lotOf}
+            nameOf={markName}
+            onTick={onTick}
+          />
+        )}
+        <Really
+          really={really.get(fibreWeighing.fibreId)}
+          onHandG={fibre?.onHandG ?? null}
+          stepG={runPlan.input.scaleStepG}
+        />
         {(lots.length > 1 || lots.some(({ note }) => note !== '')) && (
           <p className={styles.lots}>
             {fibreWeighing.lotChange.map(({ from, lotName }) => (
@@ -188,6 +250,32 @@ function ByFibre({ all, ...shared }: AtScale & { all: readonly FibreWeighing[] }
   );
 }
 
+/** What the scale has told of a fibre so far, and what should be left where it lay. */
+function Really({
+  really,
+  onHandG,
+  stepG,
+}: {
+  really: FibreWeighed | undefined;
+  onHandG: number | null;
+  stepG: number;
+}) {
+  if (!really || really.byScale === 0) return null;
+  const { wantedG, weighedG } = really;
+  const overG = weighedG - wantedG;
+  return (
+    <p className={styles.lots}>
+      In bags: <b>{showWeighed(weighedG, stepG)}</b> of {showWeighed(wantedG, stepG)} wanted so far
+      {Math.abs(overG) >= stepG / 2 &&
+        ` (${showWeighed(Math.abs(overG), stepG)} ${overG > 0 ? 'over' : 'under'})`}
+      .{' '}
+      {onHandG === null
+        ? 'What lay there was never counted.'
+        : `${showWeighed(onHandG, stepG)} lay there by the ledger: ${showWeighed(Math.max(0, onHandG - weighedG), stepG)} should be left.`}
+    </p>
+  );
+}
+
 /** Two of one name are told apart by how they were prepared. */
 const fibreWords = (fibre: Pick<Fibre, 'name' | 'preparation'> | undefined): string =>
   fibre ? `${fibre.name} ${PREPARATION_WORDS[fibre.preparation]}` : 'a fibre';
@@ -200,7 +288,7 @@ const markName = ({ packs, parts }: WeighMark): string =>
       ? `÷ ${parts}: ${packNames(packs).replaceAll(' · ', '\u00a0·\u00a0')}`
       : packWords(packs[0] as Pack);
 
-function ByPack({ all, ...shared }: AtScale & { all: readonly FibreWeighing[] }) {
+function ByPack({ all, scale, lotOf, taking, onTaking, ...shared }: Weighing) {
   const { runPlan, ticks, onTick } = shared;
   const { packs, groups } = runPlan;
   const marksOf = useMemo(() => {
@@ -251,6 +339,21 @@ function ByPack({ all, ...shared }: AtScale & { all: readonly FibreWeighing[] })
               .filter((word) => word !== '')
               .join('; ')}
           </p>
+        )}
+        {scale && (
+          <ScaleStation
+            scale={scale}
+            taking={taking}
+            onTaking={onTaking}
+            runPlan={runPlan}
+            marks={[...byBag.values()].flat()}
+            ticks={ticks}
+            lotOf={lotOf}
+            nameOf={({ bag }) =>
+              [packWords(ownPack), bagTitle(bag, runPlan)].filter((word) => word !== '').join(', ')
+            }
+            onTick={onTick}
+          />
         )}
         {[...byBag].map(([bag, inBag]) => (
           <MarkGroup

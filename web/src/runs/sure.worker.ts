@@ -1,3 +1,4 @@
+import { seededRandom } from '@lanakit/core/base';
 import type { Wool } from '@lanakit/core/engine';
 import {
   bagOf,
@@ -7,7 +8,6 @@ import {
   groupsToTry,
   portionsOfRun,
   type RunInput,
-  seededRandom,
   type Simulated,
   simulateRun,
   type Sureness,

@@ -1,4 +1,5 @@
 import { AMOUNT_BOUNDS, type StockUnit } from '@lanakit/core/shelf';
+import { FromScale } from '../scale/FromScale.tsx';
 import { UNIT_WORDS } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -60,6 +61,7 @@ export function CountedNowField({
         placeholder={onHand === null ? '' : String(onHand)}
         onValue={setAmount}
       />
+      {unit === 'g' && <FromScale label={label} onMass={setAmount} />}
       <Button htmlType="submit" disabled={amount === null}>
         Enter the count
       </Button>

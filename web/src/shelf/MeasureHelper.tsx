@@ -10,6 +10,7 @@ import {
 } from '@lanakit/core/shelf';
 import { Button } from 'antd';
 import { useState } from 'react';
+import { FromScale } from '../scale/FromScale.tsx';
 import { NumberField } from '../ui/fields/NumberField.tsx';
 import styles from './Panel.module.css';
 
@@ -74,6 +75,7 @@ export function MeasureHelper({ measuring, onRecord, onUse }: MeasureHelperProps
             bounds={{ min: 0.01, max: 10_000 }}
             allowEmpty
             suffix="g"
+            hint={<FromScale label="Weigh together" onMass={(massG) => change(index, { massG })} />}
             onValue={(massG) => change(index, { massG })}
           />
         </div>

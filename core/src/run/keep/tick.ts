@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { oneOf, roundToMicrogram, strict } from '../../base/index.ts';
+import { oneOf, orUnknown, roundToMicrogram, strict } from '../../base/index.ts';
 import { RUN_STATES } from '../document/runState.ts';
 import type { WeighMark } from './weighOut.ts';
 
@@ -11,6 +11,14 @@ export const TickInput = Type.Object(
     mark: Type.String({ minLength: 1, maxLength: 200 }),
     isDone: Type.Boolean(),
     massG: Type.Number({ minimum: 0, maximum: 100_000, description: 'what it was to weigh; 0: not weighed' }),
+    /** What the scale showed; not there: it was weighed by hand, or by another scale. */
+    weighedG: Type.Optional(
+      orUnknown(Type.Number({ minimum: 0, maximum: 100_000, description: 'what lay there, grams' })),
+    ),
+    /** The lot it was taken from. */
+    lotId: Type.Optional(orUnknown(Type.String({ minLength: 1, maxLength: 40 }))),
+    /** The scale, by its name. */
+    scale: Type.Optional(orUnknown(Type.String({ maxLength: 60 }))),
   },
   strict,
 );
@@ -36,6 +44,14 @@ export interface RunTick {
   readonly isDone: boolean;
   /** What it was to weigh when it was ticked; 0 for what is not weighed. */
   readonly massG: number;
+  /** What a scale showed, grams; null: it was weighed by hand. */
+  readonly weighedG?: number | null;
+  readonly lotId?: string | null;
+  readonly scale?: string | null;
+  /** From which device, as the log of writes names it; null, or not there: it is not with the studio yet. */
+  readonly device?: string | null;
+  /** ISO 8601, UTC. */
+  readonly at?: string;
 }
 
 /** How a weighing stands: not yet, right, or weighed for another amount than is wanted now. */
@@ -67,3 +83,12 @@ export function weighedOf(
     other: kinds.filter((kind) => kind === 'other').length,
   };
 }
+
+/** The tick a scale told last; null: none did. One that is not with the studio yet is later than all that are. */
+export const lastWeighed = (ticks: readonly RunTick[]): RunTick | null =>
+  ticks
+    .filter(({ isDone, weighedG }) => isDone && typeof weighedG === 'number')
+    .reduce<RunTick | null>(
+      (last, tick) => (last === null || (tick.at ?? '~') >= (last.at ?? '~') ? tick : last),
+      null,
+    );

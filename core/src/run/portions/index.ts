@@ -23,4 +23,4 @@ export {
 } from './parting.ts';
 export { HAND_ERROR_FRACTION, weighPortions, type Weighing } from './weighing.ts';
 export { bagsForChance, chanceWithBags, extraForComing } from './spareBag.ts';
-export { seededRandom, simulateRun, type Simulated } from './simulate.ts';
+export { simulateRun, type Simulated } from './simulate.ts';

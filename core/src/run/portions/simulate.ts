@@ -1,3 +1,4 @@
+import { normalFrom } from '../../base/index.ts';
 import { type ClassNeeds, HAND_SHARE } from './classNeeds.ts';
 
 /** What came of making a class many times over. */
@@ -15,10 +16,7 @@ export interface Simulated {
 const CHUNK = 250;
 
 // Taken once: of the millions of draws of a class each would look them up anew.
-const { cos, exp, imul, log, PI, sqrt } = Math;
-
-/** A number of the standard normal distribution from two uniform ones (Box and Muller, 1958). */
-const normalFrom = (random: () => number): number => sqrt(-2 * log(1 - random())) * cos(2 * PI * random());
+const { exp, sqrt } = Math;
 
 /**
  * Makes a class many times, everybody straying by chance, and counts how often nobody was short.
@@ -74,13 +72,4 @@ function makeOnce({ fibres, makers, toleranceFraction }: ClassNeeds, random: () 
     }
   }
   return { beyondG, came, learners };
-}
-
-/** Uniform numbers from a seed, always the same: a 32-bit linear congruential generator (Numerical Recipes). */
-export function seededRandom(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (imul(state, 1664525) + 1013904223) >>> 0;
-    return state / 2 ** 32;
-  };
 }

@@ -1,3 +1,4 @@
+import { seededRandom } from '../../../src/base/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import { HALVING_ERROR_FRACTION } from '../../../src/base/index.ts';
 import fc from 'fast-check';
@@ -13,7 +14,6 @@ import {
   partingErrorFraction,
   partingOf,
   planPortions,
-  seededRandom,
   shortOfPlan,
   withdrawalsOfPlan,
   uncountedOfPlan,

@@ -1,3 +1,4 @@
+import { seededRandom } from '../../../src/base/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { normalCdf, normalQuantile } from '../../../src/base/index.ts';
@@ -11,7 +12,6 @@ import {
   extraForComing,
   extrasForChance,
   packedWith,
-  seededRandom,
   simulateRun,
   type VariantGrams,
 } from '../../../src/run/index.ts';

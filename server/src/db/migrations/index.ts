@@ -22,6 +22,7 @@ import { setOn } from './021-set-on.ts';
 import { reviewed } from './022-reviewed.ts';
 import { timed } from './023-timed.ts';
 import { who } from './024-who.ts';
+import { weighed } from './025-weighed.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
@@ -53,4 +54,5 @@ export const MIGRATIONS: readonly Migration[] = [
   reviewed,
   timed,
   who,
+  weighed,
 ];

@@ -125,7 +125,7 @@ async function readSheet(archive: Archive, sheet: Sheet, write: RowWriter): Prom
   let at = 0;
   for await (const value of archive.rows(file)) {
     assertFits(file, checkRow(value), `/${at}`);
-    const row = value as SheetRow;
+    const row = withNulls(sheet, value as SheetRow);
     assertFits(file, problemsOfRow(sheet, row), `/${at}`);
     const values: Record<string, ApartValue> = {};
     for (const { column, check } of apart)
@@ -140,6 +140,12 @@ async function readSheet(archive: Archive, sheet: Sheet, write: RowWriter): Prom
     at += 1;
   }
 }
+
+/** What is not said in a row is nothing. */
+const withNulls = ({ columns }: Sheet, row: SheetRow): SheetRow => ({
+  ...Object.fromEntries(columns.flatMap(({ key, canBeNull }) => (canBeNull ? [[key, null]] : []))),
+  ...row,
+});
 
 const wordsOf = (error: unknown): string => (error instanceof Error ? error.message : String(error));
 

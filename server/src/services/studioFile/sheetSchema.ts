@@ -70,7 +70,8 @@ export const rowSchema = (sheet: Sheet): TObject =>
     Object.fromEntries(
       sheet.columns.map((column) => {
         const cell = cellSchema(sheet, column);
-        return [column.key, column.canBeNull ? Type.Union([cell, Type.Null()]) : cell];
+        // What may be null may be missing too: a Lanakit that knew less of it wrote none.
+        return [column.key, column.canBeNull ? Type.Optional(Type.Union([cell, Type.Null()])) : cell];
       }),
     ),
     strict,

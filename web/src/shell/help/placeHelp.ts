@@ -19,7 +19,63 @@ const at = (pattern: RegExp) => (pathname: string) => pattern.test(pathname);
 const LIST_KEYS: readonly KeyLine[] = [['↑ ↓', 'From row to row; Home and End to its ends']];
 const PRINT_KEYS: readonly KeyLine[] = [['Ctrl P', 'Print what is shown, at 100 %']];
 
+const NETWORK_PLACES: readonly PlaceHelp[] = [
+  {
+    isAt: at(/^\/network(?:\/[^/]+)?$/),
+    title: 'Network',
+    answers: 'Who comes in, what did they do, and who is named?',
+    ways: [
+      'Devices: name one, say what it may, show the code there. It comes in by typing or photographing it, and goes by a press.',
+      'Who did what: every write with device and role, the last first; by device and by day; as CSV.',
+      'Persons: everybody a class names. Give them theirs, forget them everywhere, or say after how long a class is forgotten by itself.',
+    ],
+    terms: [],
+    keys: [],
+  },
+  {
+    isAt: at(/^\/count$/),
+    title: 'Count',
+    answers: 'What lies in this drawer now?',
+    ways: [
+      'Find the drawer by a name, a lot or a place; count or weigh what lies there; the ledger gets the difference.',
+      'With a scale chosen (at the scale of a run), wool is taken from it by a press.',
+    ],
+    terms: ['lot'],
+    keys: [['Enter', 'Enter the count']],
+  },
+  {
+    isAt: at(/^\/runs\/[^/]+\/codes$/),
+    title: 'Codes for learners’ phones',
+    answers: 'How does a learner open their pattern on their phone?',
+    ways: [
+      'Make a code for each seat, print, cut along the dashes, lay a slip into each pack. It opens the pattern of that pack as long as the class says.',
+      'End them all by a press; new ones are others.',
+    ],
+    terms: [],
+    keys: PRINT_KEYS,
+  },
+  {
+    isAt: at(/^\/pack$/),
+    title: 'Your pattern',
+    answers: 'What do I do next with what is in my pack?',
+    ways: [
+      'Type the code of the pack. Press the number of a step when it is done; it stays so on this phone.',
+    ],
+    terms: [],
+    keys: [],
+  },
+  {
+    isAt: at(/^\/pair$/),
+    title: 'Pair this device',
+    answers: 'How does this device come in?',
+    ways: ['By the code on the owner’s screen, under Network: it lets in one device, for ten minutes.'],
+    terms: [],
+    keys: [],
+  },
+];
+
 const PLACES: readonly PlaceHelp[] = [
+  ...NETWORK_PLACES,
   {
     isAt: at(/^\/$/),
     title: 'Bench',
@@ -254,11 +310,18 @@ const PLACES: readonly PlaceHelp[] = [
     isAt: at(/^\/runs\/[^/]+\/weigh-out$/),
     title: 'Weigh out',
     answers: 'What goes on the scale next?',
-    ways: ['Fibre by fibre, pale before dark, or pack by pack. ± is how far off it may be.'],
+    ways: [
+      'Fibre by fibre, pale before dark, or pack by pack. ± is how far off it may be.',
+      'With a scale chosen above, what is right and stable is kept by itself, with what it weighed; lift it off, and the next is wanted. By hand a tap keeps what was planned.',
+    ],
     terms: ['portion', 'scale', 'lot'],
     keys: [
       ['Space', 'Tick, and on to the next'],
       ['← → ↑ ↓', 'From weighing to weighing'],
+      ['Enter', 'With a scale: keep what lies there, as soon as it stands still'],
+      ['T', 'With a scale: tare'],
+      ['S', 'With a scale: another first'],
+      ['⌫', 'With a scale: the last one again'],
     ],
   },
   {

@@ -5,6 +5,7 @@ import { Checkbox, Input } from 'antd';
 import { useMemo } from 'react';
 import { Choice } from '../../ui/fields/Choice.tsx';
 import { Field } from '../../ui/fields/Field.tsx';
+import { FromScale } from '../../scale/FromScale.tsx';
 import { NumberField } from '../../ui/fields/NumberField.tsx';
 import lists from '../../ui/Lists.module.css';
 import { useTable } from '../table/tableContext.ts';
@@ -115,6 +116,8 @@ function Grants() {
 function WeighedMake() {
   const document = useTable((table) => table.document);
   const edit = useTable((table) => table.edit);
+  const write = (massG: number | null) =>
+    edit('what a make weighed', (draft) => void (draft.weighedMakeG = massG), 'weighedMake');
   return (
     <NumberField<number | null>
       className={lists.span6 ?? ''}
@@ -123,10 +126,13 @@ function WeighedMake() {
       bounds={{ min: 0.01, max: 10_000 }}
       suffix="g"
       allowEmpty
-      hint="its wool alone, as the options stand by default: every calculated weight follows it"
-      onValue={(massG) =>
-        edit('what a make weighed', (draft) => void (draft.weighedMakeG = massG), 'weighedMake')
+      hint={
+        <>
+          its wool alone, as the options stand by default: every calculated weight follows it{' '}
+          <FromScale label="One whole make" onMass={write} />
+        </>
       }
+      onValue={write}
     />
   );
 }

@@ -8,6 +8,7 @@ import { RightsFields } from '../../ui/fields/RightsFields.tsx';
 import { Choice } from '../../ui/fields/Choice.tsx';
 import { Field } from '../../ui/fields/Field.tsx';
 import { LengthField } from '../../ui/fields/LengthField.tsx';
+import { FromScale } from '../../scale/FromScale.tsx';
 import { NumberField } from '../../ui/fields/NumberField.tsx';
 import { PACKING_WORDS } from '../../words/show.ts';
 import { DerivedSizes } from './DerivedSizes.tsx';
@@ -102,6 +103,7 @@ export function PartMore({ part, estimate }: PartMoreProps) {
           bounds={{ min: 0.001, max: 10_000 }}
           suffix="g"
           allowEmpty
+          hint={<FromScale label="Sample’s weight" onMass={(massG) => writeSample({ massG }, 'massG')} />}
           onValue={(massG) => writeSample({ massG }, 'massG')}
         />
         <SampleEvidence part={part} estimate={estimate} />

@@ -1,0 +1,25 @@
+export { lineSplitter } from './lineSplitter.ts';
+export {
+  LONGEST_LINE,
+  readScaleLine,
+  SCALE_COMMANDS,
+  SCALE_PROTOCOL,
+  SCALE_UNITS,
+  scaleLine,
+  type LineRead,
+  type ScaleCommand,
+  type ScaleLine,
+  type ScaleUnit,
+} from './protocol.ts';
+export { afterLine, NO_SCALE, unplugged, type ScaleState } from './scaleState.ts';
+export { SIMULATED_SCALE, simulatedScale, type ScaleAct, type SimulatedScale } from './simulatedScale.ts';
+export { afterReading, isContainer, READY, type Taking } from './taking.ts';
+export {
+  balanceOf,
+  inHands,
+  oddReading,
+  type Balance,
+  type InHands,
+  type OddReading,
+  type WantedMass,
+} from './weighing.ts';

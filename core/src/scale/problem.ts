@@ -1,0 +1,2 @@
+/** Why a line of a scale was not taken. */
+export type LineFault = 'unknown' | 'number' | 'too_long' | 'version';

@@ -1,0 +1,153 @@
+import type { Page } from '@playwright/test';
+import { expectNothingByAxe } from './support/axe.ts';
+import { expect, test } from './support/studio.ts';
+
+const READ_ONLY = [
+  'id',
+  'version',
+  'state',
+  'frozen',
+  'wants',
+  'designs',
+  'patternId',
+  'patternTitle',
+  'revisionNumber',
+];
+
+/** A class of pears for two, as the demo’s Saturday but small. @returns its id */
+async function smallClass(page: Page, url: string): Promise<string> {
+  const { items } = (await (await page.request.get(`${url}/api/runs`)).json()) as {
+    items: { id: string; name: string }[];
+  };
+  const saturday = items.find(({ name }) => name === 'Saturday pears')?.id ?? '';
+  const run = (await (await page.request.get(`${url}/api/runs/${saturday}`)).json()) as Record<
+    string,
+    unknown
+  >;
+  const input = Object.fromEntries(Object.entries(run).filter(([key]) => !READ_ONLY.includes(key)));
+  const small = { ...input, name: 'Two pears', seats: 2, sparePacks: 0, roster: [], toBagFraction: null };
+  const made = await page.request.post(`${url}/api/runs`, { headers: { 'X-Lanakit': '1' }, data: small });
+  expect(made.status()).toBe(201);
+  return ((await made.json()) as { id: string }).id;
+}
+
+const station = (page: Page) => page.getByRole('region', { name: 'At the scale' });
+const play = (page: Page) => page.getByRole('region', { name: 'Play the simulated scale' });
+
+async function chooseSimulated(page: Page): Promise<void> {
+  await page.getByRole('combobox', { name: 'Weighed with' }).click();
+  await page.getByTitle('Simulated scale').click();
+  await expect(station(page)).toBeVisible();
+}
+
+/** What is wanted now, grams. */
+const wantedG = async (page: Page): Promise<number> =>
+  Number(/wanted ([\d.]+) g/.exec((await station(page).textContent()) ?? '')?.[1]);
+
+async function putOn(page: Page, grams: number): Promise<void> {
+  await play(page).getByLabel('Grams to put on').fill(String(grams));
+  await page.keyboard.press('Enter');
+}
+
+test('a whole run is weighed by the scale: taken by itself, parted step by step, and off the shelf as it was weighed', async ({
+  page,
+  demo,
+}) => {
+  test.slow();
+  const runId = await smallClass(page, demo.url);
+  await page.goto(`${demo.url}/runs/${runId}/weigh-out`);
+  const progress = page.getByText(/^\d+ of \d+ weighed$/);
+  const total = Number(/of (\d+)/.exec((await progress.textContent()) ?? '')?.[1]);
+  expect(total).toBeGreaterThan(4);
+  await chooseSimulated(page);
+  await expectNothingByAxe(page);
+  for (let done = 0; done < total; done++) {
+    const wanted = await wantedG(page);
+    // A step under what is wanted: right, and not just what was planned.
+    await putOn(page, wanted >= 2 ? wanted - 0.1 : wanted);
+    // Hardly anything is kept by a press.
+    if (wanted < 0.3) await page.getByRole('button', { name: /^Keep what lies there/ }).click();
+    await expect(page.getByText(`${done + 1} of ${total} weighed`)).toBeVisible();
+    const part = station(page).getByRole('button', { name: /^Done|^Parted/ });
+    await part.or(play(page)).or(page.getByText('Everything here is weighed.')).first().waitFor();
+    while (await part.isVisible()) await page.keyboard.press('Enter');
+    if (done === total - 1) break;
+    await play(page).getByRole('button', { name: 'Take all off' }).click();
+    // A fibre that is done gives way to the next by itself.
+    await expect(station(page).getByText('Put it on')).toBeVisible();
+  }
+  await page.goto(`${demo.url}/runs/${runId}/weigh-out`);
+  const ticks = (await (await page.request.get(`${demo.url}/api/runs/${runId}/ticks`)).json()) as {
+    items: { massG: number; weighedG: number | null; scale: string; device: string; lotId: string | null }[];
+  };
+  expect(ticks.items).toHaveLength(total);
+  for (const { massG, weighedG, scale, device } of ticks.items) {
+    expect([scale, device]).toEqual(['Simulated scale', 'this machine']);
+    expect(Math.abs((weighedG ?? 0) - massG)).toBeLessThanOrEqual(Math.max(0.1, massG * 0.05) + 0.11);
+  }
+  expect(ticks.items.some(({ massG, weighedG }) => weighedG !== massG)).toBe(true);
+});
+
+test('what cannot be right is asked about; unplugged nothing is kept; tared, a bowl is known again; by hand it goes on as before', async ({
+  page,
+  demo,
+}) => {
+  const runId = await smallClass(page, demo.url);
+  await page.goto(`${demo.url}/runs/${runId}/weigh-out`);
+  await chooseSimulated(page);
+  const wanted = await wantedG(page);
+  const reading = page.getByLabel('On the scale');
+  // Ten times as much.
+  await putOn(page, wanted * 10);
+  await expect(reading).toHaveAttribute('data-stable', 'true');
+  await page.getByRole('button', { name: /^Keep what lies there/ }).click();
+  await expect(page.getByRole('alert')).toContainText('10 times');
+  await expectNothingByAxe(page);
+  await page.getByRole('button', { name: 'Weigh it again' }).click();
+  await play(page).getByRole('button', { name: 'Take all off' }).click();
+  await expect(page.getByText('Put it on')).toBeVisible();
+  // Unplugged in the middle.
+  await putOn(page, wanted / 2);
+  await play(page).getByRole('button', { name: 'Unplug' }).click();
+  await expect(reading).toHaveText('––');
+  await expect(page.getByText('The scale says nothing.')).toBeVisible();
+  await play(page).getByRole('button', { name: 'Plug in' }).click();
+  await expect(page.getByText(/ more/).first()).toBeVisible();
+  await play(page).getByRole('button', { name: 'Take all off' }).click();
+  await expect(page.getByText('Put it on')).toBeVisible();
+  // A bowl, tared by its key; taken off and put on again it is known.
+  await putOn(page, 40);
+  await expect(reading).toHaveAttribute('data-stable', 'true');
+  await expect(reading).toHaveText(/^(?:39\.\d|40\.\d) g$/);
+  await reading.click();
+  await page.keyboard.press('t');
+  await expect(page.getByText(/tared by (?:39|40)/)).toBeVisible();
+  await putOn(page, wanted);
+  await expect(page.getByText(/^1 of \d+ weighed$/)).toBeVisible();
+  // By hand, with the scale still there.
+  await page
+    .getByRole('button', { name: /^Seat 2\b/ })
+    .first()
+    .click();
+  await expect(page.getByText(/^2 of \d+ weighed$/)).toBeVisible();
+  await page.getByRole('combobox', { name: 'Weighed with' }).click();
+  await page.getByTitle('Weighed by hand').click();
+  await expect(station(page)).toHaveCount(0);
+});
+
+test('a count takes what lies on the scale', async ({ page, demo }) => {
+  const runId = await smallClass(page, demo.url);
+  await page.goto(`${demo.url}/runs/${runId}/weigh-out`);
+  await chooseSimulated(page);
+  await putOn(page, 3);
+  await page.goto(`${demo.url}/count`);
+  await page.getByLabel('Find a drawer').fill('walnut');
+  await page
+    .getByRole('button', { name: /^Count of Walnut.* from Simulated scale$/ })
+    .first()
+    .click();
+  const field = page.getByLabel(/^Count of Walnut/).first();
+  await expect(field).toHaveValue(/^(?:2\.9|3|3\.1)$/);
+  await field.press('Enter');
+  await expect(page.getByText(/^Counted: (?:2\.9|3\.0|3\.1) g\.$/)).toBeVisible();
+});
