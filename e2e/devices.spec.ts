@@ -114,6 +114,15 @@ test('a tablet is paired, weighs without names and prices, is shut out in the mi
     await tablet.getByLabel('Code', { exact: true }).fill(again.toLowerCase());
     await tablet.keyboard.press('Enter');
     await expect(tablet.getByText('2 of 47 weighed')).toBeVisible();
+    // Weighed without a name, it is weighed for who sits there.
+    const runPath = new URL(tablet.url()).pathname;
+    await owner.goto(`${url}${runPath}`);
+    await expect(owner.getByText('2 of 47 weighed')).toBeVisible();
+    await expect(owner.getByRole('button', { name: /^✓ ?1 · Ines|^1 · Ines/ }).first()).toHaveAttribute(
+      'aria-pressed',
+      'true',
+    );
+    await owner.goto(`${url}/network`);
     await owner.getByText('Who did what').click();
     const lines = owner.getByRole('region', { name: 'Who did what' }).getByRole('listitem');
     await expect(

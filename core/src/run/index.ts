@@ -44,7 +44,8 @@ export { toPackOf, type ToPack } from './packs/toPack.ts';
 export { stageSamples } from './packs/stageSamples.ts';
 export { allowances, commonGrams, type VariantGrams } from './packs/undecided.ts';
 export { readRoster } from './who/readRoster.ts';
-export { blankSeat, Seat, seatName, seatsOf, withoutSeat, withSeat } from './document/seat.ts';
+export { withKeptKeys } from './who/keptKeys.ts';
+export { blankSeat, Seat, seatKeyOf, seatName, seatsOf, withoutSeat, withSeat } from './document/seat.ts';
 export { tellingFibres } from './who/tellingFibres.ts';
 export {
   BAGGINGS,

@@ -26,6 +26,8 @@ import {
   thawPlan,
   thawWool,
   toPackOf,
+  withKeptKeys,
+  withoutSeat,
   wantsOf,
 } from '../../src/run/index.ts';
 import { bird, classOf, coastDesigns, coastWool, duo, kitsOf } from '../support/coast.ts';
@@ -71,9 +73,11 @@ describe('what would be other', () => {
   test.each<readonly [string, Partial<RunInput>, readonly string[], readonly string[]]>([
     ['nothing', {}, [], []],
     ['a late seat', { seats: 5 }, ['new seat 5'], ['amber', 'chalk', 'slate']],
-    ['somebody drops out: by name the others stay who they are', { seats: 3, roster: [seat(1, 'Mara', 'dusk'), seat(2, 'Tove')] }, ['gone seat 4', 'gone seat Ines', 'new seat 3'], ['amber', 'chalk', 'slate']],
-    ['a choice changed', { roster: [seat(1, 'Ines'), seat(2, 'Mara', null), seat(3, 'Tove')] }, ['other seat Mara'], ['plum', 'slate']],
-    ['everybody takes something instead', { swapIds: ['grey'] }, ['other seat 4', 'other seat Ines', 'other seat Tove'], ['plum', 'slate']],
+    ['somebody drops out: the others stay who they are', { seats: 3, roster: withoutSeat(roster, 1) }, ['gone seat 1', 'gone seat 4', 'new seat 3+'], ['amber', 'chalk', 'slate']],
+    ['another list in which two are called the same', { seats: 3, roster: withKeptKeys(roster, [seat(1, 'mara ', 'dusk'), seat(2, 'Tove')]) }, ['gone seat 1', 'gone seat 4', 'new seat 3+'], ['amber', 'chalk', 'slate']],
+    ['a name is only written otherwise', { roster: [seat(1, 'Inés'), seat(2, 'Mara', 'dusk'), seat(3, 'Tove')] }, [], []],
+    ['a choice changed', { roster: [seat(1, 'Ines'), seat(2, 'Mara', null), seat(3, 'Tove')] }, ['other seat 2'], ['plum', 'slate']],
+    ['everybody takes something instead', { swapIds: ['grey'] }, ['other seat 1', 'other seat 3', 'other seat 4'], ['plum', 'slate']],
   ])('%s', (_name, more, packs, fibres) => {
     const input = classOf({ seats: 4, sparePacks: 0, roster, ...more });
     const difference = differenceOf(was, planned(input));

@@ -1,6 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import { NO_CHOICES } from '../../src/pattern/index.ts';
-import { type BagHolds, packGroups, type Parting, RUN_STATES, RUN_WANTS } from '../../src/run/index.ts';
+import {
+  type BagHolds,
+  packGroups,
+  type Parting,
+  RUN_STATES,
+  RUN_WANTS,
+  blankSeat,
+} from '../../src/run/index.ts';
 import { TOOL_KEYS } from '../../src/shelf/index.ts';
 import {
   BAGGING_WORDS,
@@ -131,7 +138,7 @@ describe('runs in words', () => {
     const roster = [
       { seat: 1, choices: { values: {}, colourwayId: 'dusk', swapIds: ['grey'] } },
       { seat: 2, choices: { ...NO_CHOICES, values: {}, swapIds: [] } },
-    ].map((given) => ({ name: '', revisionId: null, skill: null, sizeFraction: 1, isLeftHanded: false, avoids: [], note: '', ...given }));
+    ].map((given) => ({ ...blankSeat(given.seat), ...given }));
     const of = (more = {}, designs = coastDesigns) => packGroups(designs, classOf({ seats: 2, sparePacks: 0, roster, ...more })).map(groupWords);
     expect(of()).toEqual(['Dusk, plum for slate', 'as written']);
     expect(of({ wantedChance: 0.95, skill: 'practised' })).toEqual(['Dusk, plum for slate, practised', 'as written, practised']);

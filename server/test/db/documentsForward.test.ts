@@ -101,4 +101,26 @@ describe('documents of patterns are brought forward', () => {
     expect(() => runs.find('changed')).toThrow();
     opened.db.close();
   }); // prettier-ignore
+  test('what was weighed for somebody by their name is weighed for their seat, and no name is left in a tick', () => {
+    const dir = freshDir();
+    const old = new Database(join(dir, 'lanakit.sqlite'));
+    old.pragma('foreign_keys = ON');
+    migrate(old, MIGRATIONS.slice(0, 25));
+    const document = JSON.stringify({ kind: 'class', name: 'Owls', date: '2026-12-05', seats: 4, revisionId: 'r', roster: [{ seat: 1, name: 'An ' }, { seat: 3, name: 'Bo' }] });
+    const frozen = JSON.stringify({ at: '2026-11-01', input: { roster: [{ seat: 2, name: 'Cy' }] } });
+    old.prepare(`INSERT INTO run (id, state, kind, name, date, document, document_seal, frozen, frozen_seal, created_at, updated_at) VALUES ('r1', 'bought', 'class', 'Owls', '2026-12-05', ?, ?, ?, ?, '2026-01-01', '2026-01-01')`).run(document, sealOf(document), frozen, sealOf(frozen));
+    const tick = old.prepare(`INSERT INTO run_tick (tick_key, run_id, mark, is_done, mass_mg, at) VALUES (?, 'r1', ?, 1, 5000, '2026-11-02')`);
+    const marks = ['seat An|one|chalk', 'packed|seat Bo', 'seat Cy|one|chalk', 'seat Di|one|chalk', 'packed|seat Di', 'seat 4|one|chalk', 'together 1.1|one|plum', 'all|spare-bag|chalk', 'packed|spare 1'];
+    for (const [at, mark] of marks.entries()) tick.run(`t${at}`, mark);
+    old.close();
+    const opened = openDatabase(dir);
+    if (!opened.ok) throw new Error(opened.refusal.code);
+    const after = opened.db.prepare('SELECT mark FROM run_tick ORDER BY id').pluck().all();
+    expect(after).toEqual(['seat 1|one|chalk', 'packed|seat 3', 'seat 2|one|chalk', 'seat gone|one|chalk', 'packed|seat gone', 'seat 4|one|chalk', 'together 1.1|one|plum', 'all|spare-bag|chalk', 'packed|spare 1']);
+    const { runs } = createStore(opened.db);
+    expect(runs.find('r1')?.roster).toMatchObject([{ seat: 1, key: '1', name: 'An ' }, { seat: 3, key: '3', name: 'Bo' }]);
+    expect(runs.ticks('r1')[0]).toMatchObject({ weighedG: null, scale: null, device: null });
+    expect(() => opened.db.exec(`UPDATE run_tick SET mark = 'x'`)).toThrow(/cannot be changed/);
+    opened.db.close();
+  }); // prettier-ignore
 });

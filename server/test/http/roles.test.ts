@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import type { NetworkState, OpenedRun, PackReading, SessionState, WriteLogPage } from '@lanakit/core/api';
-import { blankSeat, type Run } from '@lanakit/core/run';
+import { blankSeat, type Run, seatKeyOf, seatsOf } from '@lanakit/core/run';
 import type { Test } from 'supertest';
 import { allRoutes } from '../../src/createApp.ts';
 import { scaleHub } from '../../src/scales/scaleHub.ts';
@@ -188,6 +188,14 @@ describe('a helper', () => {
     for (const word of ['Anouk', 'Toller', 'window', '2400']) expect(JSON.stringify(all)).not.toContain(word);
     for (const [key, value] of values(all))
       if (/minor|price|wage/i.test(key)) expect([key, value]).toEqual([key, null]);
+  });
+  test('weighs the same seats as whoever sees who sits there', async () => {
+    const tablet = await studioOpened.pair('Tablet');
+    const marks = async (who: Agent) => {
+      const opened = bodyOf<OpenedRun>(await who.get(`/api/runs/${run.id}`).expect(200));
+      return seatsOf(opened).map(({ seat }) => `packed|seat ${seatKeyOf(seat, opened.roster)}`);
+    };
+    expect(await marks(tablet)).toEqual(await marks(studioOpened.owner));
   });
   test('sees names where its owner lets it, and still no price; and no more once that is taken back', async () => {
     const tablet = await studioOpened.pair('Tablet', true);

@@ -139,7 +139,7 @@ describe('ticks', () => {
     expect(await tick(id, 'seat 3|figure|x', false, 2.5, 'taken back')).toHaveLength(12);
     const items = await tick(id, 'seat 3|figure|x', false, 2.5, 'taken back');
     expect(items.filter(({ isDone }) => isDone)).toHaveLength(11);
-    expect(items.find(({ mark }) => mark === 'seat 3|figure|x')).toEqual({ mark: 'seat 3|figure|x', isDone: false, massG: 2.5 });
+    expect(items.find(({ mark }) => mark === 'seat 3|figure|x')).toMatchObject({ mark: 'seat 3|figure|x', isDone: false, massG: 2.5, weighedG: null, device: 'this machine' });
     await tick(id, 'seat 3|figure|x', true, 3, 'again');
     const { items: now } = (await request(studio.app).get(`/api/runs/${id}/ticks`)).body as { items: RunTick[] };
     expect(now.find(({ mark }) => mark === 'seat 3|figure|x')).toMatchObject({ isDone: true, massG: 3 });

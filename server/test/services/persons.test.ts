@@ -110,6 +110,11 @@ describe('who is named', () => {
       .set('If-Match', '"2"')
       .send({ ...runInput(revisionId), seats: 3, roster: [{ ...ANOUK, note: 'hoop is here' }, BEN] })
       .expect(200);
+    // And what was weighed and packed for them.
+    await request(studio.app)
+      .post(`/api/runs/${run.id}/ticks`)
+      .send({ key: 'a', mark: 'packed|seat 1', isDone: true, massG: 0 })
+      .expect(200);
     const binned = await plan({ name: 'Binned' });
     await request(studio.app).delete(`/api/runs/${binned.id}`).set('If-Match', '"1"').expect(204);
     expect(everything()).toContain('Anouk');

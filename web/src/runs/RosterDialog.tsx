@@ -1,5 +1,5 @@
 import type { Pattern } from '@lanakit/core/pattern';
-import { readRoster, RUN_BOUNDS, type RunInput } from '@lanakit/core/run';
+import { readRoster, RUN_BOUNDS, type RunInput, withKeptKeys } from '@lanakit/core/run';
 import { choiceWords, sizedWords, SKILL_WORDS } from '@lanakit/core/words';
 import { Input, Modal } from 'antd';
 import { useMemo, useState } from 'react';
@@ -21,7 +21,13 @@ export function RosterDialog({ pattern, input, onTake, onClose }: RosterDialogPr
   const { max } = RUN_BOUNDS.seats;
   const tooMany = lines.length > max;
   const take = () => {
-    onTake({ seats: lines.length, roster: lines.map(({ seat }) => seat) });
+    onTake({
+      seats: lines.length,
+      roster: withKeptKeys(
+        input.roster,
+        lines.map(({ seat }) => seat),
+      ),
+    });
     onClose();
   };
   return (

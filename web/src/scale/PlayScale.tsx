@@ -2,10 +2,11 @@ import type { ScaleAct } from '@lanakit/core/scale';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { perform } from '../api/mutations/mutation.ts';
-import { actOnScale } from '../api/mutations/scales.ts';
+import { actOnScale, putScaleAway } from '../api/mutations/scales.ts';
 import { useAttempt } from '../shell/useAttempt.ts';
 import { NumberField } from '../ui/fields/NumberField.tsx';
 import styles from './Scale.module.css';
+import { chooseScale } from './scaleChoice.ts';
 
 interface PlayScaleProps {
   scaleId: string;
@@ -73,6 +74,18 @@ export function PlayScale({ scaleId, isPlugged, isBatteryLow, aboutG }: PlayScal
       </Button>
       <Button size="small" onClick={() => act({ act: 'battery', isLow: !isBatteryLow })}>
         {isBatteryLow ? 'New battery' : 'Low battery'}
+      </Button>
+      <Button
+        size="small"
+        onClick={() =>
+          void attempt(async () => {
+            await perform(putScaleAway(scaleId));
+            chooseScale({ scaleId: null });
+            return { text: 'The simulated scale is put away; there is always one to be had.' };
+          })
+        }
+      >
+        Put it away
       </Button>
     </section>
   );

@@ -1,9 +1,13 @@
 import { Select } from 'antd';
+import { perform } from '../api/mutations/mutation.ts';
+import { simulateScale } from '../api/mutations/scales.ts';
 import { useScales } from '../api/queries.ts';
+import { useAttempt } from '../shell/useAttempt.ts';
 import { chooseScale, TOLD_BY, type ToldBy, useScaleChoice } from './scaleChoice.ts';
 import styles from './Scale.module.css';
 
 const BY_HAND = ' ';
+const ANOTHER = '+';
 const TOLD_WORDS: Readonly<Record<ToldBy, string>> = {
   silent: 'silent',
   sound: 'with a sound',
@@ -14,6 +18,13 @@ const TOLD_WORDS: Readonly<Record<ToldBy, string>> = {
 export function ScaleChooser() {
   const { data } = useScales();
   const { scaleId, toldBy } = useScaleChoice();
+  const attempt = useAttempt();
+  const another = () =>
+    void attempt(async () => {
+      const { id } = await perform(simulateScale(`Simulated scale ${(data?.items.length ?? 0) + 1}`));
+      chooseScale({ scaleId: id });
+      return undefined;
+    });
   const isThere = data?.items.some(({ id }) => id === scaleId) === true;
   return (
     <span className={styles.chooser}>
@@ -24,8 +35,9 @@ export function ScaleChooser() {
         options={[
           { value: BY_HAND, label: 'Weighed by hand' },
           ...(data?.items ?? []).map(({ id, name }) => ({ value: id, label: name })),
+          { value: ANOTHER, label: 'Another simulated scale…' },
         ]}
-        onChange={(id) => chooseScale({ scaleId: id === BY_HAND ? null : id })}
+        onChange={(id) => (id === ANOTHER ? another() : chooseScale({ scaleId: id === BY_HAND ? null : id }))}
       />
       {isThere && (
         <Select<ToldBy>

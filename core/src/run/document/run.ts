@@ -293,10 +293,12 @@ function checkClass(run: RunInput): RunProblem[] {
 /** Every seat is one of the class’s, is told of once, and makes it in a size that can be made. */
 function checkRoster({ roster, seats }: RunInput): RunProblem[] {
   const seen = new Set<number>();
-  return roster.flatMap(({ seat, sizeFraction }, index): RunProblem[] => {
+  const keys = new Set<string>();
+  return roster.flatMap(({ seat, key, sizeFraction }, index): RunProblem[] => {
     const pointer = `/roster/${index}/seat`;
-    const isTwice = seen.has(seat);
+    const isTwice = seen.has(seat) || keys.has(key);
     seen.add(seat);
+    keys.add(key);
     return [
       ...(seat > seats ? [{ code: 'seat_beyond', pointer, seat, seats } as const] : []),
       ...(seat <= seats && isTwice ? [{ code: 'seat_twice', pointer, seat } as const] : []),

@@ -19,6 +19,11 @@ export const Seat = Type.Object(
   {
     /** From 1. */
     seat: Type.Integer({ minimum: 1, maximum: 200 }),
+    /**
+     * Who it is, whatever number it has by now: what is weighed and packed is kept by it. The number it had first, and never a name:
+     * what was weighed stays when a name goes.
+     */
+    key: Type.String({ minLength: 1, maxLength: 40, pattern: '^[\\w+-]+$' }),
     name: Type.String({ maxLength: 60 }),
     /** The design this seat makes; null: what the class makes. */
     revisionId: orUnknown(Type.String({ minLength: 1, maxLength: 40 })),
@@ -36,8 +41,10 @@ export const Seat = Type.Object(
 );
 export type Seat = Static<typeof Seat>;
 
-export const blankSeat = (seat: number): Seat => ({
+/** @param key where it is not the number */
+export const blankSeat = (seat: number, key = String(seat)): Seat => ({
   seat,
+  key,
   name: '',
   revisionId: null,
   skill: null,
@@ -51,6 +58,16 @@ export const blankSeat = (seat: number): Seat => ({
 /** Whether anything is said of it. */
 const isBlankSeat = (seat: Seat): boolean => isEqual(seat, blankSeat(seat.seat));
 
+/** What a seat of which nothing is said is known by: its number, unless somebody who moved has that already. */
+export function seatKeyOf(seat: number, roster: readonly Pick<Seat, 'seat' | 'key'>[]): string {
+  const found = roster.find((kept) => kept.seat === seat);
+  if (found) return found.key;
+  const taken = new Set(roster.map(({ key }) => key));
+  let key = String(seat);
+  while (taken.has(key)) key += '+';
+  return key;
+}
+
 /** Every seat of a class, said of or not. */
 export const seatsOf = ({
   seats,
@@ -62,7 +79,7 @@ export const seatsOf = ({
   const bySeat = new Map(roster.map((kept) => [kept.seat, kept]));
   return Array.from(
     { length: Math.max(0, Math.floor(seats)) },
-    (_, at) => bySeat.get(at + 1) ?? blankSeat(at + 1),
+    (_, at) => bySeat.get(at + 1) ?? blankSeat(at + 1, seatKeyOf(at + 1, roster)),
   );
 };
 

@@ -1,9 +1,9 @@
-import type { Seat } from '../document/seat.ts';
+import { type Seat, seatKeyOf } from '../document/seat.ts';
 import type { PackGroup } from './packGroups.ts';
 
 /** One pack or box that lies on the table. */
 export interface Pack {
-  /** Kept on what is weighed and packed for it: by name where it has one of its own, else by number. */
+  /** Kept on what is weighed and packed for it: `seat KEY`, `box NUMBER`, `spare 1`. Never a name. */
   readonly id: string;
   readonly groupKey: string;
   readonly kind: 'seat' | 'box' | 'spare' | 'demonstration' | 'sample';
@@ -16,8 +16,6 @@ export interface Pack {
 /** Every pack of a run: seats or boxes by number, then demonstrations, spares and samples. */
 export function packsOf(groups: readonly PackGroup[], roster: readonly Seat[]): Pack[] {
   const seatOf = new Map(roster.map((seat) => [seat.seat, seat]));
-  const names = roster.map(({ name }) => name.trim());
-  const isAlone = (name: string) => name !== '' && names.indexOf(name) === names.lastIndexOf(name);
   const seats = groups
     .flatMap(({ key, recipe, seats: numbers }) =>
       numbers.map((number): Pack => {
@@ -25,7 +23,7 @@ export function packsOf(groups: readonly PackGroup[], roster: readonly Seat[]): 
         const name = seat?.name.trim() ?? '';
         const kind = recipe ? 'box' : 'seat';
         return {
-          id: isAlone(name) ? `${kind} ${name}` : `${kind} ${number}`,
+          id: `${kind} ${recipe ? number : seatKeyOf(number, roster)}`,
           groupKey: key,
           kind,
           number,

@@ -23,6 +23,7 @@ import { reviewed } from './022-reviewed.ts';
 import { timed } from './023-timed.ts';
 import { who } from './024-who.ts';
 import { weighed } from './025-weighed.ts';
+import { nameless } from './026-nameless.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
@@ -55,4 +56,5 @@ export const MIGRATIONS: readonly Migration[] = [
   timed,
   who,
   weighed,
+  nameless,
 ];
