@@ -1,35 +1,7 @@
 import type { Page } from '@playwright/test';
 import { expectNothingByAxe } from './support/axe.ts';
+import { smallClass } from './support/smallClass.ts';
 import { expect, test } from './support/studio.ts';
-
-const READ_ONLY = [
-  'id',
-  'version',
-  'state',
-  'frozen',
-  'wants',
-  'designs',
-  'patternId',
-  'patternTitle',
-  'revisionNumber',
-];
-
-/** A class of pears for two, as the demo’s Saturday but small. @returns its id */
-async function smallClass(page: Page, url: string): Promise<string> {
-  const { items } = (await (await page.request.get(`${url}/api/runs`)).json()) as {
-    items: { id: string; name: string }[];
-  };
-  const saturday = items.find(({ name }) => name === 'Saturday pears')?.id ?? '';
-  const run = (await (await page.request.get(`${url}/api/runs/${saturday}`)).json()) as Record<
-    string,
-    unknown
-  >;
-  const input = Object.fromEntries(Object.entries(run).filter(([key]) => !READ_ONLY.includes(key)));
-  const small = { ...input, name: 'Two pears', seats: 2, sparePacks: 0, roster: [], toBagFraction: null };
-  const made = await page.request.post(`${url}/api/runs`, { headers: { 'X-Lanakit': '1' }, data: small });
-  expect(made.status()).toBe(201);
-  return ((await made.json()) as { id: string }).id;
-}
 
 const station = (page: Page) => page.getByRole('region', { name: 'At the scale' });
 const play = (page: Page) => page.getByRole('region', { name: 'Play the simulated scale' });
@@ -54,7 +26,7 @@ test('a whole run is weighed by the scale: taken by itself, parted step by step,
   demo,
 }) => {
   test.slow();
-  const runId = await smallClass(page, demo.url);
+  const runId = await smallClass(page, demo.url, 'Saturday pears', 2);
   await page.goto(`${demo.url}/runs/${runId}/weigh-out`);
   const progress = page.getByText(/^\d+ of \d+ weighed$/);
   const total = Number(/of (\d+)/.exec((await progress.textContent()) ?? '')?.[1]);
@@ -92,7 +64,7 @@ test('what cannot be right is asked about; unplugged nothing is kept; tared, a b
   page,
   demo,
 }) => {
-  const runId = await smallClass(page, demo.url);
+  const runId = await smallClass(page, demo.url, 'Saturday pears', 2);
   await page.goto(`${demo.url}/runs/${runId}/weigh-out`);
   await chooseSimulated(page);
   const wanted = await wantedG(page);
@@ -136,7 +108,7 @@ test('what cannot be right is asked about; unplugged nothing is kept; tared, a b
 });
 
 test('a count takes what lies on the scale', async ({ page, demo }) => {
-  const runId = await smallClass(page, demo.url);
+  const runId = await smallClass(page, demo.url, 'Saturday pears', 2);
   await page.goto(`${demo.url}/runs/${runId}/weigh-out`);
   await chooseSimulated(page);
   await putOn(page, 3);

@@ -112,6 +112,10 @@ export const router = createBrowserRouter(
           lazy: async () => ({ Component: (await import('./runs/WeighOutPage.tsx')).WeighOutPage }),
         },
         {
+          path: 'runs/:id/packing',
+          lazy: async () => ({ Component: (await import('./runs/PackingPage.tsx')).PackingPage }),
+        },
+        {
           path: 'runs/:id/needles',
           lazy: async () => ({ Component: (await import('./runs/NeedlesPage.tsx')).NeedlesPage }),
         },

@@ -128,6 +128,18 @@ export {
   weighedOf,
   type RunTick,
 } from './keep/tick.ts';
+export {
+  closedWithout,
+  inMark,
+  massOfPack,
+  notIn,
+  packLines,
+  packWeight,
+  type PackLine,
+  type PackPaper,
+  type PackWeight,
+  type WeighedPack,
+} from './keep/packing.ts';
 export { lotChanges } from './keep/lotChanges.ts';
 export { thingsShort, type ThingShort } from './things/thingsShort.ts';
 export {

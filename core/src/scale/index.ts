@@ -3,7 +3,6 @@ export {
   LONGEST_LINE,
   readScaleLine,
   SCALE_COMMANDS,
-  SCALE_PROTOCOL,
   SCALE_UNITS,
   scaleLine,
   type LineRead,
@@ -12,7 +11,7 @@ export {
   type ScaleUnit,
 } from './protocol.ts';
 export { afterLine, NO_SCALE, unplugged, type ScaleState } from './scaleState.ts';
-export { SIMULATED_SCALE, simulatedScale, type ScaleAct, type SimulatedScale } from './simulatedScale.ts';
+export { SIMULATED_SCALE, simulatedScale, type ScaleAct } from './simulatedScale.ts';
 export { afterReading, isContainer, READY, type Taking } from './taking.ts';
 export {
   balanceOf,

@@ -6,7 +6,7 @@ export const SCALE_UNITS = { g: 1, kg: 1000, oz: 28.349523125, lb: 453.59237 } a
 export type ScaleUnit = keyof typeof SCALE_UNITS;
 
 /** The newest protocol this reads. */
-export const SCALE_PROTOCOL = 1;
+const SCALE_PROTOCOL = 1;
 
 /** Longer is no line of a scale. */
 export const LONGEST_LINE = 120;

@@ -24,6 +24,8 @@ export function wantsWords(wants: RunWants, count: number): string {
       return `${counted(count, 'weighing is', 'weighings are')} not ticked, or ticked for another amount.`;
     case 'packing':
       return `${counted(count, 'pack is', 'packs are')} not ticked yet.`;
+    case 'left-out':
+      return `${counted(count, 'pack was', 'packs were')} closed with something left out. Pack says what.`;
     case 'needles':
       return `${counted(count, 'needle is', 'needles are')} still out or missing.`;
     case 'difference':

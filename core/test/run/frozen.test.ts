@@ -104,7 +104,7 @@ describe('what would be other', () => {
 }); // prettier-ignore
 
 describe('states', () => {
-  const fine: RunFacts = { undecided: 0, short: 0, uncounted: 0, unknown: 0, unweighed: 0, unpacked: 0, needlesOut: 0, different: 0 };
+  const fine: RunFacts = { undecided: 0, short: 0, uncounted: 0, unknown: 0, unweighed: 0, unpacked: 0, leftOut: 0, needlesOut: 0, different: 0 };
   test.each([
     ['bought', { undecided: 2, short: 1, uncounted: 1, unweighed: 9 }, ['choices', 'stock', 'counts']],
     ['bought', { unknown: 3 }, ['amounts']],

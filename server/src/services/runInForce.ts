@@ -1,11 +1,14 @@
 import { trayOf } from '@lanakit/core/needles';
 import {
   allMarks,
+  closedWithout,
   differenceFrom,
   freezeRun,
   type Frozen,
+  type Pack,
   type PackedRun,
   packedMark,
+  packLines,
   planOfToday,
   restocked,
   type Run,
@@ -66,7 +69,9 @@ export function factsOf(store: Store, run: Run, today: string): RunFacts {
   const inForce = inForceOf(store, run, today);
   const { input, plan, packs, wool } = inForce.packed;
   const ticks = new Map(store.runs.ticks(run.id).map((tick) => [tick.mark, tick]));
-  const marks = allMarks(weighings(plan, packs, wool.fibres, input.scaleStepG));
+  const all = weighings(plan, packs, wool.fibres, input.scaleStepG);
+  const marks = allMarks(all);
+  const linesOf = (pack: Pack) => packLines(inForce.packed, pack, gearOf(store).needles, all, ticks);
   const tray = trayOf(store.trays.taps(run.id));
   return {
     undecided: undecidedOf(store, run),
@@ -74,6 +79,7 @@ export function factsOf(store: Store, run: Run, today: string): RunFacts {
     uncounted: uncountedOfPlan(plan).length,
     unknown: plan.unknownCount,
     unweighed: marks.length - weighedOf(marks, ticks).right,
+    leftOut: closedWithout(packs, linesOf, ticks).length,
     unpacked: packs.filter(({ id }) => ticks.get(packedMark(id))?.isDone !== true).length,
     needlesOut: tray.reduce((sum, { stillOut, missing }) => sum + stillOut + missing, 0),
     // The shelf alone changes no pack once it is only less.

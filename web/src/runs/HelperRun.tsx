@@ -14,9 +14,9 @@ interface Work {
 const worksOf = ({ id, kind }: OpenedRun): readonly Work[] => [
   { to: `/runs/${id}/weigh-out`, name: 'Weigh', what: 'one fibre after another, a tap a portion' },
   {
-    to: `/runs/${id}/weigh-out?by=pack`,
+    to: `/runs/${id}/packing`,
     name: 'Pack',
-    what: kind === 'kits' ? 'box by box' : 'seat by seat',
+    what: kind === 'kits' ? 'box by box, everything ticked in' : 'seat by seat, everything ticked in',
   },
   ...(kind === 'kits'
     ? []

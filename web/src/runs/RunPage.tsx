@@ -95,6 +95,9 @@ function RunTable({ run, onMoved }: RunTableProps) {
           <SheetLink runId={run.id} draft={draft} sheet="weigh-out" isPrimary>
             Weigh out
           </SheetLink>
+          <SheetLink runId={run.id} draft={draft} sheet="packing">
+            Pack
+          </SheetLink>
           <RunPapers run={run} draft={draft} />
         </div>
       </header>

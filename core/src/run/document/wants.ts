@@ -6,6 +6,7 @@ export const RUN_WANTS = [
   'amounts',
   'weighing',
   'packing',
+  'left-out',
   'needles',
   'difference',
 ] as const;

@@ -14,6 +14,8 @@ export interface RunFacts {
   readonly unknown: number;
   readonly unweighed: number;
   readonly unpacked: number;
+  /** Packs that were closed with something left out. */
+  readonly leftOut: number;
   /** Needles still out, or missing. */
   readonly needlesOut: number;
   /** Packs that would be other now than they were planned. */
@@ -35,8 +37,12 @@ const WANTED_FOR: Readonly<Record<RunState, readonly (readonly [RunWants, keyof 
   packed: [
     ['difference', 'different'],
     ['packing', 'unpacked'],
+    ['left-out', 'leftOut'],
   ],
-  done: [['needles', 'needlesOut']],
+  done: [
+    ['left-out', 'leftOut'],
+    ['needles', 'needlesOut'],
+  ],
 };
 
 /** What is missing before a run may be called so. */

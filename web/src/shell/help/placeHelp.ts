@@ -325,6 +325,20 @@ const PLACES: readonly PlaceHelp[] = [
     ],
   },
   {
+    isAt: at(/^\/runs\/[^/]+\/packing$/),
+    title: 'Packing',
+    answers: 'What goes into this pack, and is all of it in?',
+    ways: [
+      'One pack in front of you; what goes in from the bottom up, each ticked when it is in. Two may pack at once, on two devices.',
+      'Weigh the finished pack: what nobody weighs is the same in packs that are alike, so a missing bag shows, and mostly which. What was left out is told before it is closed.',
+    ],
+    terms: ['portion', 'scale', 'spare'],
+    keys: [
+      ['Space', 'In, and on to the next'],
+      ['↑ ↓', 'From thing to thing'],
+    ],
+  },
+  {
     isAt: at(/^\/runs\/[^/]+\/tray$/),
     title: 'Needles out and in',
     answers: 'Are all needles back?',

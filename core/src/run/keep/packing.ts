@@ -1,0 +1,314 @@
+import { roundToMicrogram } from '../../base/index.ts';
+import type { CutPiece } from '../../engine/index.ts';
+import {
+  type Finding,
+  findingMassG,
+  type Needle,
+  type NeedleWanted,
+  type StockUnit,
+  wantedKey,
+} from '../../shelf/index.ts';
+import type { PackedRun } from '../inForce/packedRun.ts';
+import type { PackGroup } from '../packs/packGroups.ts';
+import type { Pack } from '../packs/packList.ts';
+import type { Bag } from '../portions/bag.ts';
+import { needlesOfBox } from '../things/boxNeedles.ts';
+import { type FindingInPack, findingsOfPack, isEasilyLost } from '../things/findingsOfRun.ts';
+import { type GroupNeed, personalNeeds } from '../things/needsOfGroup.ts';
+import { packedMark, type RunTick } from './tick.ts';
+import { allMarks, type FibreWeighing, type WeighMark } from './weighOut.ts';
+
+/** Wool of one colour in a bag. */
+export interface WoolInBag {
+  readonly fibreId: string;
+  /** As the scale showed it, else what was wanted; grams. Of what is parted, its share. */
+  readonly massG: number;
+  readonly isWeighed: boolean;
+  /** A scale told it; else it is what was wanted. */
+  readonly isByScale: boolean;
+}
+
+/** One thing that is laid into a pack, and ticked when it is in. */
+export type PackLine = {
+  /** Stays the same while the pack and the thing do. */
+  readonly key: string;
+  /** Grams; null: nobody has weighed it. */
+  readonly massG: number | null;
+} & (
+  | {
+      readonly kind: 'bag';
+      readonly bag: Bag;
+      readonly wool: readonly WoolInBag[];
+      readonly unknownCount: number;
+    }
+  | {
+      readonly kind: 'finding';
+      readonly findingId: string;
+      readonly unit: StockUnit;
+      readonly amount: number;
+      readonly spare: number;
+      readonly pieces: readonly CutPiece[];
+      readonly where: 'inner-bag' | 'loose' | 'packaging';
+      readonly unknownCount: number;
+    }
+  | {
+      readonly kind: 'needles';
+      readonly wanted: NeedleWanted;
+      readonly needle: Needle | null;
+      readonly count: number;
+    }
+  | { readonly kind: 'tool'; readonly need: GroupNeed; readonly count: number }
+  | { readonly kind: 'paper'; readonly paper: PackPaper }
+);
+
+/** What is printed and laid in. */
+export type PackPaper = 'pattern' | 'contents' | 'homework';
+
+/** The mark of a thing that is laid into a pack. */
+export const inMark = (packId: string, key: string): string => `in|${packId}|${key}`;
+
+/**
+ * Everything that goes into a pack, in the order of laying in: what was packaging first, bags of wool as they are used, then
+ * findings, needles, tools, papers on top.
+ * @param ticks what was weighed for it
+ */
+export function packLines(
+  { toPack, plan, wool, input }: PackedRun,
+  pack: Pack,
+  needles: readonly Needle[],
+  all: readonly FibreWeighing[],
+  ticks: ReadonlyMap<string, RunTick>,
+): PackLine[] {
+  const group = toPack.groups.find(({ key }) => key === pack.groupKey);
+  if (!group) return [];
+  const portionPlan = plan.groups.find(({ key }) => key === group.key)?.plan;
+  const marks = allMarks(all).filter(({ packs }) => packs.some(({ id }) => id === pack.id));
+  const bags = (portionPlan?.bags ?? []).map((bag) =>
+    bagLineOf(bag, marks, ticks, unknownOf(portionPlan, bag)),
+  );
+  const findings = findingsOfPack(group, toPack, wool.findings, input).map((inPack) =>
+    findingLine(inPack, wool.findings.get(inPack.findingId)),
+  );
+  const isPackaging = (line: PackLine) => line.kind === 'finding' && line.where === 'packaging';
+  return [
+    ...findings.filter(isPackaging),
+    ...bags,
+    ...findings.filter((line) => !isPackaging(line)),
+    ...toolLines(group, needles),
+    ...papersOf(
+      group.recipe !== null,
+      group.sample !== null,
+      input.plan.elsewhere.some(({ where }) => where === 'home'),
+    ),
+  ];
+}
+
+function findingLine(inPack: FindingInPack, finding: Finding | undefined): PackLine {
+  const { findingId, unit, amount, spare, isPackaging, unknownCount, pieces } = inPack;
+  return {
+    kind: 'finding',
+    key: `${isPackaging ? 'packaging' : 'finding'} ${findingId}`,
+    findingId,
+    unit,
+    amount,
+    spare,
+    pieces,
+    unknownCount,
+    where: isPackaging ? 'packaging' : finding && isEasilyLost(finding) ? 'inner-bag' : 'loose',
+    massG: finding && unknownCount === 0 ? findingMassG(finding.measure, amount + spare) : null,
+  };
+}
+
+/** A box of everything gives needles away; in a class what lies at the seat. */
+function toolLines(group: PackGroup, needles: readonly Needle[]): PackLine[] {
+  const { recipe, sample } = group;
+  if (sample || recipe?.form === 'refill' || recipe?.form === 'pattern-only') return [];
+  if (recipe)
+    return needlesOfBox(group, needles).map(({ wanted, needle, count }) => ({
+      kind: 'needles',
+      key: `needles ${wantedKey(wanted)}`,
+      wanted,
+      needle,
+      count,
+      massG: null,
+    }));
+  return personalNeeds(group).map((need) => ({
+    kind: 'tool',
+    key: `tool ${need.key}`,
+    need,
+    count: need.wanted ? need.perPerson : need.alone,
+    massG: null,
+  }));
+}
+
+const papersOf = (isBox: boolean, isSample: boolean, hasHomework: boolean): PackLine[] =>
+  (isSample
+    ? []
+    : isBox
+      ? (['contents', 'pattern'] as const)
+      : hasHomework
+        ? (['homework'] as const)
+        : []
+  ).map((paper) => ({ kind: 'paper', key: `paper ${paper}`, paper, massG: null }));
+
+const unknownOf = (
+  portionPlan: PackedRun['plan']['groups'][number]['plan'] | undefined,
+  { key }: Bag,
+): number =>
+  (portionPlan?.fibres ?? []).reduce(
+    (sum, { bag, unknownCount }) => sum + (bag === key ? unknownCount : 0),
+    0,
+  );
+
+function bagLineOf(
+  bag: Bag,
+  marks: readonly WeighMark[],
+  ticks: ReadonlyMap<string, RunTick>,
+  unknownCount: number,
+): PackLine {
+  const wool = marks
+    .filter((mark) => mark.bag === bag.key)
+    .map(({ mark, fibreId, massG, parts }): WoolInBag => {
+      const tick = ticks.get(mark);
+      const isWeighed = tick?.isDone === true;
+      return {
+        fibreId,
+        isWeighed,
+        isByScale: isWeighed && typeof tick.weighedG === 'number',
+        massG: roundToMicrogram((isWeighed ? (tick.weighedG ?? tick.massG) : massG) / parts),
+      };
+    });
+  const sum = roundToMicrogram(wool.reduce((total, { massG }) => total + massG, 0));
+  return {
+    kind: 'bag',
+    key: `bag ${bag.key}`,
+    bag,
+    wool,
+    unknownCount,
+    massG: unknownCount > 0 ? null : sum,
+  };
+}
+
+/** What a pack weighs by its parts. */
+export interface PackMass {
+  readonly knownG: number;
+  /** Things in it that nobody has weighed. */
+  readonly unknownCount: number;
+}
+
+export const massOfPack = (lines: readonly PackLine[]): PackMass => ({
+  knownG: roundToMicrogram(lines.reduce((sum, { massG }) => sum + (massG ?? 0), 0)),
+  unknownCount: lines.filter(({ massG }) => massG === null).length,
+});
+
+/** Weighed by hand a portion is off by so much of it. Ours: what a weighing may be off and still be right. */
+const BY_HAND_FRACTION = 0.05;
+
+/** Twice what readings and hands stray by together: further off than that something is missing, or too much. */
+function packToleranceG(lines: readonly PackLine[], stepG: number): number {
+  const wool = lines.flatMap((line) => (line.kind === 'bag' ? line.wool : []));
+  const errors = wool.map(({ massG, isByScale }) => (isByScale ? stepG / 2 : massG * BY_HAND_FRACTION));
+  return roundToMicrogram(2 * Math.hypot(stepG, ...errors));
+}
+
+/** A pack that is closed and was weighed whole. */
+export interface WeighedPack {
+  readonly weighedG: number;
+  readonly knownG: number;
+}
+
+/**
+ * What a finished pack should weigh. What nobody weighs (the box, paper, needles) is the same in packs that are alike: it is the
+ * middle of what those weighed over their known parts.
+ * @param alike packs of the same contents that were weighed whole
+ * @returns null: something of it is unknown, and no pack like it was weighed yet
+ */
+function expectedPackG({ knownG, unknownCount }: PackMass, alike: readonly WeighedPack[]): number | null {
+  if (alike.length > 0) {
+    const over = alike.map((pack) => pack.weighedG - pack.knownG).sort((a, b) => a - b);
+    const [low, high] = [
+      over[Math.floor((over.length - 1) / 2)] ?? 0,
+      over[Math.ceil((over.length - 1) / 2)] ?? 0,
+    ];
+    return roundToMicrogram(knownG + (low + high) / 2);
+  }
+  return unknownCount === 0 ? knownG : null;
+}
+
+/**
+ * What is likely missing, where a finished pack weighs less than it should: things whose weight is what is short, or, where
+ * nothing alone is, two of them.
+ * @param shortG grams, above nought
+ * @param withinG as near counts
+ */
+function likelyMissing(shortG: number, lines: readonly PackLine[], withinG: number): PackLine[][] {
+  const known = lines.filter(({ massG }) => massG !== null && massG > withinG);
+  const fits = (group: readonly PackLine[]) =>
+    Math.abs(group.reduce((sum, { massG }) => sum + (massG ?? 0), 0) - shortG) <= withinG;
+  const alone = known.map((line) => [line]).filter(fits);
+  if (alone.length > 0) return alone;
+  return known.flatMap((line, at) => known.slice(at + 1).map((other) => [line, other])).filter(fits);
+}
+
+/** A finished pack on the scale against what it should weigh. */
+export type PackWeight =
+  /** Nobody knows yet what such a pack weighs: the others are held against it. */
+  | { readonly kind: 'first' }
+  | { readonly kind: 'right'; readonly expectedG: number }
+  | {
+      readonly kind: 'short' | 'over';
+      readonly expectedG: number;
+      /** By so much, grams. */
+      readonly byG: number;
+      /** What is likely missing: things, or pairs of them. */
+      readonly likely: readonly (readonly PackLine[])[];
+    };
+
+/** @param stepG what the scale reads to */
+export function packWeight(
+  lines: readonly PackLine[],
+  alike: readonly WeighedPack[],
+  stepG: number,
+  weighedG: number,
+): PackWeight {
+  const expectedG = expectedPackG(massOfPack(lines), alike);
+  if (expectedG === null) return { kind: 'first' };
+  const withinG = packToleranceG(lines, stepG);
+  const shortG = roundToMicrogram(expectedG - weighedG);
+  if (Math.abs(shortG) <= withinG) return { kind: 'right', expectedG };
+  return {
+    kind: shortG > 0 ? 'short' : 'over',
+    expectedG,
+    byG: Math.abs(shortG),
+    likely: shortG > 0 ? likelyMissing(shortG, lines, withinG) : [],
+  };
+}
+
+/** Lines of a pack that are not ticked in. */
+export const notIn = (
+  packId: string,
+  lines: readonly PackLine[],
+  ticks: ReadonlyMap<string, RunTick>,
+): PackLine[] => lines.filter(({ key }) => ticks.get(inMark(packId, key))?.isDone !== true);
+
+/**
+ * Packs that were closed with something left out. Of who only says that a pack is packed, and ticks nothing in, nothing is known.
+ */
+export const closedWithout = (
+  packs: readonly Pack[],
+  linesOf: (pack: Pack) => readonly PackLine[],
+  ticks: ReadonlyMap<string, RunTick>,
+): Pack[] => {
+  const isTicked = (mark: string) => ticks.get(mark)?.isDone === true;
+  const tickedIn = new Set(
+    [...ticks.keys()]
+      .filter((mark) => mark.startsWith('in|') && isTicked(mark))
+      .map((mark) => mark.split('|')[1]),
+  );
+  return packs.filter(
+    (pack) =>
+      tickedIn.has(pack.id) &&
+      isTicked(packedMark(pack.id)) &&
+      notIn(pack.id, linesOf(pack), ticks).length > 0,
+  );
+};

@@ -1,0 +1,88 @@
+import type { Page } from '@playwright/test';
+import { expectNothingByAxe } from './support/axe.ts';
+import { smallClass } from './support/smallClass.ts';
+import { expect, test } from './support/studio.ts';
+
+/** Things of the pack in front, each a button. */
+const things = (page: Page) => page.locator('section[aria-label^="Seat"] li button');
+const weighs = (page: Page, grams: string) => page.getByLabel('The finished pack weighs').fill(grams);
+const close = (page: Page) => page.getByRole('button', { name: 'Everything is in: close it' });
+
+test('a bag that is missing is found by the weight of the pack, and told before it is closed', async ({
+  page,
+  demo,
+}) => {
+  const runId = await smallClass(page, demo.url, 'Puffin weekend', 2);
+  await page.goto(`${demo.url}/runs/${runId}/packing`);
+  await expect(page.getByText('0 of 2 packed')).toBeVisible();
+  await expect(things(page).first()).toBeVisible();
+  await expectNothingByAxe(page);
+  const total = await things(page).count();
+  expect(total).toBeGreaterThan(8);
+  // The first of its kind, all in by keys alone.
+  await things(page).first().focus();
+  for (let at = 0; at < total; at++) await page.keyboard.press('Space');
+  await expect(page.locator('[aria-label^="Seat"] [aria-pressed="true"]')).toHaveCount(total);
+  await weighs(page, '120');
+  await page.keyboard.press('Tab');
+  await expect(page.getByText('The first of its kind')).toBeVisible();
+  await close(page).click();
+  await expect(page.getByText('1 of 2 packed')).toBeVisible();
+  // The second is short of the bag for Saturday, and of nothing else.
+  const saturday = things(page).filter({ hasText: 'session 1: Saturday' });
+  const saturdayG = Number(/([\d.]+) g$/.exec((await saturday.textContent()) ?? '')?.[1]);
+  expect(saturdayG).toBeGreaterThan(20);
+  const names = await things(page).allTextContents();
+  for (const [at, name] of names.entries())
+    if (!name.includes('session 1: Saturday')) await things(page).nth(at).click();
+  await weighs(page, (120 - saturdayG).toFixed(1));
+  await page.keyboard.press('Tab');
+  await expect(page.getByText(/less than it should be .*: that is session 1: Saturday\./)).toBeVisible();
+  await close(page).click();
+  const told = page.getByRole('alert').filter({ hasText: 'not in it yet' });
+  await expect(told).toContainText('session 1: Saturday');
+  await expectNothingByAxe(page);
+  await page.getByRole('button', { name: 'Close it all the same' }).click();
+  await expect(page.getByText('2 of 2 packed')).toBeVisible();
+  await expect(page.getByRole('button', { name: /Seat 2.*packed, 1 out/ })).toBeVisible();
+  // And again before it is called packed.
+  const run = (await (await page.request.get(`${demo.url}/api/runs/${runId}`)).json()) as { version: number };
+  let { version } = run;
+  for (const to of ['bought', 'weighed']) {
+    const moved = await page.request.post(`${demo.url}/api/runs/${runId}/state`, {
+      headers: { 'If-Match': `"${version}"` },
+      data: { to, anyway: true },
+    });
+    version = ((await moved.json()) as { version: number }).version;
+  }
+  await page.goto(`${demo.url}/runs/${runId}`);
+  await page.getByRole('button', { name: 'It is packed' }).click();
+  await expect(page.getByText('1 pack was closed with something left out.')).toBeVisible();
+});
+
+test('two devices pack at once: each sees what the other laid in, and nothing is lost by a kill', async ({
+  page,
+  browser,
+  demo,
+}) => {
+  const runId = await smallClass(page, demo.url, 'Saturday pears', 2);
+  await page.goto(`${demo.url}/runs/${runId}/packing`);
+  const context = await browser.newContext({ viewport: { width: 1024, height: 768 } });
+  const other = await context.newPage();
+  await other.goto(`${demo.url}/runs/${runId}/packing`);
+  await other.getByRole('button', { name: /^Seat 2/ }).click();
+  await expect(other.getByRole('heading', { name: /^Seat 2/ })).toBeVisible();
+  await things(page).first().click();
+  await things(other).first().click();
+  await things(other).nth(1).click();
+  // Each by itself, without anybody asking anew.
+  await expect(page.getByRole('button', { name: /^Seat 2\s*2\// })).toBeVisible();
+  await expect(other.getByRole('button', { name: /^Seat 1\s*1\// })).toBeVisible();
+  await demo.kill();
+  await things(other).nth(2).click();
+  await expect(other.getByText('1 tick not sent yet, kept here')).toBeVisible();
+  await demo.start();
+  await expect(other.getByText('1 tick not sent yet, kept here')).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /^Seat 2\s*3\// })).toBeVisible();
+  await context.close();
+});
