@@ -10,6 +10,7 @@ import type { Row } from './measure.ts';
 import { benchServer, startServer } from './server.ts';
 import { benchShelf } from './shelf.ts';
 import { benchPdf, benchRuns } from './runs.ts';
+import { benchScale } from './scale.ts';
 import { benchTimetable } from './timetable.ts';
 import { benchNeedles } from './needles.ts';
 import { benchWriting } from './writing.ts';
@@ -48,6 +49,7 @@ if (ON_SERVER.some(([name]) => isAsked(name))) {
     server.stop();
   }
 }
+if (isAsked('scale')) rows.push(...(await benchScale()));
 if (isAsked('journey')) rows.push(...(await benchFirstJourney()));
 if (isAsked('big')) rows.push(...(await benchBig()));
 const widths = (['work', 'size', 'median', 'spread'] as const).map((column) => ({

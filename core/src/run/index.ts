@@ -128,18 +128,15 @@ export {
   weighedOf,
   type RunTick,
 } from './keep/tick.ts';
+export { massOfPack, packWeight, type PackWeight, type WeighedPack } from './packing/packWeight.ts';
 export {
   closedWithout,
   inMark,
-  massOfPack,
   notIn,
   packLines,
-  packWeight,
   type PackLine,
   type PackPaper,
-  type PackWeight,
-  type WeighedPack,
-} from './keep/packing.ts';
+} from './packing/packLines.ts';
 export { lotChanges } from './keep/lotChanges.ts';
 export { thingsShort, type ThingShort } from './things/thingsShort.ts';
 export {

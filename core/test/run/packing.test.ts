@@ -64,10 +64,10 @@ describe('what goes into a pack', () => {
     const input = classOf({ seats: 4, sparePacks: 0 });
     const { all } = lay(input);
     const marks = all.flatMap(({ bags }) => bags.flatMap((each) => each.marks));
-    const ticks = new Map(
+    const ticks = new Map<string, RunTick>(
       marks.map(({ mark, massG }, at) => [
         mark,
-        { mark, isDone: true, massG, weighedG: at % 2 === 0 ? massG + 0.3 : null } as RunTick,
+        { mark, isDone: true, massG, weighedG: at % 2 === 0 ? massG + 0.3 : null },
       ]),
     );
     const { packed, linesOf } = lay(input, ticks);
