@@ -8,7 +8,7 @@ const play = (page: Page) => page.getByRole('region', { name: 'Play the simulate
 
 async function chooseSimulated(page: Page): Promise<void> {
   await page.getByRole('combobox', { name: 'Weighed with' }).click();
-  await page.getByTitle('Simulated scale').click();
+  await page.getByTitle('Simulated scale', { exact: true }).click();
   await expect(station(page)).toBeVisible();
 }
 
