@@ -123,9 +123,6 @@ await pictures('light', async (page) => {
   await drawer(/^Marigold/).click();
   await page.getByText('draft, revision 1').waitFor();
   await take(page, 'shelf');
-  await page.goto(`${url}/runs?plan`);
-  await page.getByRole('heading', { name: 'Plan a class', exact: true }).waitFor();
-  await take(page, 'runs');
   await open(page, 'runs', /Saturday pears/, 'Portions');
   await page.getByText('To weigh out for the class').waitFor();
   await take(page, 'run');
@@ -133,9 +130,12 @@ await pictures('light', async (page) => {
   await page.getByText('For 95 %:').waitFor({ timeout: 120_000 });
   await take(page, 'day');
   await open(page, 'runs', /Puffin weekend/, 'Portions');
-  await page.getByRole('link', { name: /^\d+ needles/ }).click();
-  await page.getByRole('row', { name: /38 triangular/ }).waitFor();
-  await take(page, 'class-needles');
+  await page.getByRole('button', { name: 'Pack', exact: true }).click();
+  const things = page.locator('section[aria-label^="Seat"] li button');
+  for (const at of [0, 1]) await things.nth(at).click();
+  await page.getByRole('button', { name: /^Seat 1\s*2\// }).waitFor();
+  await page.getByText('not sent yet').waitFor({ state: 'hidden' });
+  await take(page, 'packing');
   await open(page, 'runs', /Saturday pears/, 'Portions');
   await page.getByRole('button', { name: 'It is bought' }).click();
   await page.getByRole('button', { name: 'Go on anyway' }).click();
@@ -143,6 +143,14 @@ await pictures('light', async (page) => {
   await page.getByRole('button', { name: 'Weigh out' }).click();
   for (const name of [/1 · Ines/, /2 · Bram/, /3 · Tove/]) await page.getByRole('button', { name }).click();
   await page.getByText('3 of 47 weighed').waitFor();
+  await page.getByText('Saturday pears is bought.').waitFor({ state: 'hidden' });
+  await page.getByRole('combobox', { name: 'Weighed with' }).click();
+  await page.getByTitle('Simulated scale', { exact: true }).click();
+  await page.getByRole('button', { name: 'most of it' }).click();
+  await page
+    .locator('output[data-stable="true"]')
+    .getByText(/1\d\.\d g/)
+    .waitFor();
   await take(page, 'weigh-out');
   await page.getByRole('link', { name: /Saturday pears/ }).click();
   await page.getByRole('button', { name: 'Add a seat' }).click();
@@ -152,6 +160,22 @@ await pictures('light', async (page) => {
   await page.getByText('Pack by pack').click();
   await page.getByRole('rowheader', { name: 'Box 1 · Coast trio' }).waitFor();
   await take(page, 'kits');
+});
+await pictures('light', async (page) => {
+  const { items } = await (await page.request.get(`${url}/api/runs`)).json();
+  const { id } = items.find(({ name }) => name === 'Tide-pool evening');
+  await page.goto(`${url}/runs/${id}?look=terms`);
+  await page.getByLabel('Days their pattern stays open').fill('14');
+  await page.getByRole('button', { name: 'Codes for their phones' }).click();
+  await page.getByRole('button', { name: /^Make/ }).click();
+  const code = await page
+    .getByText(/^[2-9A-Z]{5}-[2-9A-Z]{5}$/)
+    .first()
+    .textContent();
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${url}/pack#${code}`);
+  await page.getByRole('heading', { name: 'Tide-pool octopus' }).waitFor();
+  await take(page, 'phone');
 });
 await pictures('dark', async (page) => {
   await open(page, 'patterns', /Tide-pool octopus/, 'Together');

@@ -37,11 +37,14 @@ export function personService({ store, now }: ServiceDeps, forgotten: () => void
     }
     return [...lines.values()];
   };
+  /** Histories are long: looked through once, until a run is written. */
+  const everybody = (): readonly PersonLine[] =>
+    store.remember(['runs'], 'everybody who is named', () => peopled().flatMap(linesOf));
   const named = (words: string): PersonLine[] => {
     const wanted = nameKey(words);
-    return peopled()
-      .flatMap(linesOf)
-      .filter(({ name, note }) => nameKey(name).includes(wanted) || nameKey(note).includes(wanted));
+    return everybody().filter(
+      ({ name, note }) => nameKey(name).includes(wanted) || nameKey(note).includes(wanted),
+    );
   };
   return answering({
     rule,
@@ -53,7 +56,7 @@ export function personService({ store, now }: ServiceDeps, forgotten: () => void
         rule: rule(),
         items: all.slice(0, MOST_SHOWN),
         more: Math.max(0, all.length - MOST_SHOWN),
-        classes: peopled().length,
+        classes: new Set(everybody().map(({ runId }) => runId)).size,
       };
     },
     /** What is kept of one person, to be handed to them. @param name as it is written, small and large letters alike */

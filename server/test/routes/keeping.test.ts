@@ -4,8 +4,10 @@ import type {
   BackupName,
   Keeping,
   OpenedRun,
+  PackCodes,
   PutBack,
   StoredPattern,
+  WriteLogPage,
 } from '@lanakit/core/api';
 import type { Fibre } from '@lanakit/core/shelf';
 import Database from 'better-sqlite3';
@@ -119,6 +121,25 @@ describe('put back', () => {
     expect(await get<StoredPattern>(`/patterns/${wren.id}`)).toMatchObject({
       document: { title: 'Wren, unpicked' },
     });
+  });
+  test('who did what is not put back with it, and no code of a pack opens anything again', async () => {
+    const { id: fibreId } = await addFibre(studio);
+    const revisionId = await publish(studio, await addPattern(studio, ballPattern(fibreId)));
+    const run = (await post('/runs', runInput(revisionId, { learnerDays: 7 })).expect(201)).body as OpenedRun;
+    const codes = await post(`/runs/${run.id}/codes`).expect(200);
+    const [{ code } = { code: '' }] = (codes.body as PackCodes).items;
+    await post('/session/pack', { code }).expect(204);
+    const backup = await backUp();
+    await addFibre(studio, { name: 'After it' });
+    const before = await get<WriteLogPage>('/write-log');
+    await putBack(backup.name, null);
+    const after = await get<WriteLogPage>('/write-log');
+    // All that was done stays told, and that it was put back as well.
+    expect(after.items.slice(-before.total)).toEqual(
+      before.items.map((line) => ({ ...line, subject: expect.any(String) })),
+    );
+    expect(after.items[0]?.what).toMatch(/back/i);
+    await post('/session/pack', { code }).expect(401);
   });
   test('one pattern that was deleted, one that was changed: the rest stays', async () => {
     const { backup, wren, otter, wool } = await lived();

@@ -8,6 +8,7 @@ import { Field } from '../ui/fields/Field.tsx';
 import { showMoment } from '../words/keepingWords.ts';
 import { ROLE_WORDS } from '../words/roleWords.ts';
 import { counted } from '../words/show.ts';
+import { groupWrites } from './groupWrites.ts';
 import styles from './Network.module.css';
 
 const A_PAGE = 100;
@@ -55,9 +56,17 @@ export function WritesSide() {
         <p className="quiet">Nothing was written so.</p>
       ) : (
         <ol className={styles.lines}>
-          {data.items.map(({ id, at, device, role, what, subject }) => (
+          {groupWrites(data.items).map(({ line: { id, at, device, role, what, subject }, count, since }) => (
             <li key={id}>
-              <span className="num">{showMoment(at)}</span>
+              <span className="num">
+                {showMoment(at)}
+                {count > 1 && (
+                  <span className="quiet small">
+                    {' '}
+                    {count} times since {showMoment(since)}
+                  </span>
+                )}
+              </span>
               <span>
                 <b>{device}</b>{' '}
                 <span className="quiet small">
