@@ -92,6 +92,10 @@ test('at 1024 wide nothing runs off the side', async ({ page, demo }) => {
     '/runs?plan',
     '/begin',
     '/begin/shelf',
+    '/network',
+    '/network/log',
+    '/network/persons',
+    '/count',
   ]) {
     await page.goto(demo.url + path);
     await expect(page.locator('h1').first()).toBeVisible();
@@ -107,6 +111,16 @@ test('at 1024 wide nothing runs off the side', async ({ page, demo }) => {
   await expect(
     page.getByRole('region', { name: 'Seat by seat' }).or(page.getByText('Seat by seat')),
   ).toBeVisible();
+  await expectInside(page);
+  await page.goBack();
+  await page.getByRole('button', { name: 'Pack', exact: true }).click();
+  await expect(page.getByText('0 of 10 packed')).toBeVisible();
+  await expectInside(page);
+  await page.goBack();
+  await page.getByRole('button', { name: 'Weigh out' }).click();
+  await page.getByRole('combobox', { name: 'Weighed with' }).click();
+  await page.getByTitle('Simulated scale', { exact: true }).click();
+  await expect(page.getByRole('region', { name: 'At the scale' })).toBeVisible();
   await expectInside(page);
   await page.goBack();
   await page.getByRole('button', { name: 'Papers' }).click();
