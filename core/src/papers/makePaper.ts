@@ -8,6 +8,7 @@ import { packsPaper } from './packsPaper.ts';
 import { CARE, type Paper, type PaperName, type PaperSource } from './paper.ts';
 import { preparationPaper } from './preparationPaper.ts';
 import { roomPaper } from './roomPaper.ts';
+import { riskPaper } from './riskPaper.ts';
 import { homeworkPaper } from './homeworkPaper.ts';
 import { runSheetPaper } from './runSheetPaper.ts';
 import { shortagePaper } from './shortagePaper.ts';
@@ -24,6 +25,7 @@ const MAKERS: Readonly<
   preparation: preparationPaper,
   'run-sheet': runSheetPaper,
   homework: homeworkPaper,
+  risks: riskPaper,
 };
 
 /** A sheet of a run, not yet set: what the screen, the PDF and the table in a file are all made from. */

@@ -16,6 +16,7 @@ export const PAPER_NAMES = [
   'preparation',
   'run-sheet',
   'homework',
+  'risks',
 ] as const;
 export type PaperName = (typeof PAPER_NAMES)[number];
 

@@ -19,6 +19,7 @@ export const papersOfRun = (kind: 'class' | 'kits'): readonly RunPaper[] => {
           { path: 'papers/room', name: 'Room list' },
           { path: 'papers/run-sheet', name: 'Run sheet of the day' },
           { path: 'papers/homework', name: 'Homework sheet' },
+          { path: 'papers/risks', name: 'Risks of the class' },
           { path: 'codes', name: 'Codes for learners’ phones' },
         ]),
     { path: 'papers/shortage', name: 'What is short' },
