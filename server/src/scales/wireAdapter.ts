@@ -3,7 +3,9 @@ import {
   createReadStream,
   createWriteStream,
   openSync,
+  readSync,
   type ReadStream,
+  statSync,
   type WriteStream,
 } from 'node:fs';
 import { connect, type Socket } from 'node:net';
@@ -58,13 +60,62 @@ export const socketAdapter = (name: string, host: string, port: number): ScaleAd
     }),
 });
 
-/** A device or a pipe that lines are read from, such as `/dev/ttyUSB0`; commands are written to it where it may be written. */
+/** So often a file is looked at for what a program has written on. */
+const FILE_LOOKED_AT_MS = 100;
+/** At most so much of it at once. */
+const CHUNK_BYTES = 65_536;
+
+/** What is written into a file, as it is written: it has no end, and what stands in it already is read first. */
+function followed(path: string, ears: ScaleEars) {
+  let at = 0;
+  let isThere = false;
+  const look = () => {
+    try {
+      const { size } = statSync(path);
+      // Begun anew by whoever writes it.
+      if (size < at) at = 0;
+      isThere = true;
+      if (size > at) at += readOn(path, at, ears);
+    } catch {
+      if (isThere) ears.gone();
+      [at, isThere] = [0, false];
+    }
+  };
+  look();
+  const timer = setInterval(look, FILE_LOOKED_AT_MS);
+  timer.unref();
+  return { say: () => undefined, close: () => clearInterval(timer) };
+}
+
+/** @returns how many bytes were read */
+function readOn(path: string, at: number, ears: ScaleEars): number {
+  const file = openSync(path, 'r');
+  try {
+    const chunk = Buffer.alloc(CHUNK_BYTES);
+    const bytes = readSync(file, chunk, 0, CHUNK_BYTES, at);
+    if (bytes > 0) ears.text(chunk.toString('utf8', 0, bytes));
+    return bytes;
+  } finally {
+    closeSync(file);
+  }
+}
+
+const isPlainFile = (path: string): boolean => {
+  try {
+    return statSync(path).isFile();
+  } catch {
+    return false;
+  }
+};
+
+/** A file, a device or a pipe that lines are read from, such as `/dev/ttyUSB0`; commands are written to it where it may be written. */
 export const fileAdapter = (name: string, path: string): ScaleAdapter => ({
   name,
   kind: 'wire',
   hears: mayWrite(path),
-  open: (ears) =>
-    keptOpen(ears, (lost) => {
+  open: (ears) => {
+    if (isPlainFile(path)) return followed(path, ears);
+    return keptOpen(ears, (lost) => {
       const stream: ReadStream = createReadStream(path, { encoding: 'utf8' });
       stream.on('data', (chunk) => ears.text(String(chunk)));
       stream.on('error', lost);
@@ -80,7 +131,8 @@ export const fileAdapter = (name: string, path: string): ScaleAdapter => ({
           out.write(text);
         },
       };
-    }),
+    });
+  },
 });
 
 function mayWrite(path: string): boolean {

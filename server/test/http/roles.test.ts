@@ -102,8 +102,8 @@ describe('every route is for those it says, and for nobody else', () => {
     ['a helper', () => studioOpened.pair('Tablet'), HELPER_MAY, 'not_for_role'],
     ['the owner', () => Promise.resolve(studioOpened.owner), null, ''],
     ['a paired owner', () => studioOpened.pair('Laptop', true, 'owner'), null, ''],
-  ])('%s', async (_who, let_in, may, refusal) => {
-    const who = await let_in();
+  ])('%s', async (_who, letIn, may, refusal) => {
+    const who = await letIn();
     const all = routes();
     expect(all.length).toBeGreaterThan(110);
     // Who goes is nobody afterwards.

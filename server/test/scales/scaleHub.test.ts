@@ -2,7 +2,7 @@ import { afterEach, describe, expect, test } from '@jest/globals';
 import type { ScaleState } from '@lanakit/core/scale';
 import { execFileSync } from 'node:child_process';
 import { once } from 'node:events';
-import { createWriteStream, mkdtempSync } from 'node:fs';
+import { appendFileSync, createWriteStream, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer, type Server, type Socket } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -108,6 +108,24 @@ test('a pipe that the same lines are written into is a scale as well', async () 
   expect(hub.say('scale-1', 'tare')).toBe(false);
   out.end();
   await until(() => last(states)?.isHere === false);
+});
+
+test('a file that a program writes on is one too: read as it grows, and from its beginning where it is begun anew', async () => {
+  const path = join(mkdtempSync(join(tmpdir(), 'lanakit-scale-')), 'scale.txt');
+  writeFileSync(path, 'scale 1 unit g step 0.1 most 500\nat 3 stable\nat 4.');
+  const hub = scaleHub([fileAdapter('File', path)]);
+  closing.push(() => hub.close());
+  const states: ScaleState[] = [];
+  hub.watch('scale-1', (state) => states.push(state));
+  await until(() => last(states)?.massG === 3);
+  appendFileSync(path, '5 stable\n');
+  await until(() => last(states)?.massG === 4.5);
+  writeFileSync(path, 'at 9 stable\n');
+  await until(() => last(states)?.massG === 9);
+  rmSync(path);
+  await until(() => last(states)?.isHere === false);
+  writeFileSync(path, 'at 2 moving\n');
+  await until(() => last(states)?.massG === 2);
 });
 
 describe('a simulated one', () => {
