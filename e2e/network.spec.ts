@@ -105,6 +105,7 @@ test('opened to its network it asks who is there: without a passphrase it does n
     const ask = page.getByRole('main', { name: 'Who is there?' });
     await expect(ask).toBeVisible();
     await expect(page.getByText('Pear with two leaves')).toHaveCount(0);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
     await expectNothingByAxe(page);
     await page.getByRole('textbox', { name: 'Passphrase' }).fill('four green felted plums');
     await page.keyboard.press('Enter');

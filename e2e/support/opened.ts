@@ -49,6 +49,8 @@ export async function deviceOf(
   browser: Browser,
   size: { readonly width: number; readonly height: number },
 ): Promise<{ readonly context: BrowserContext; readonly page: Page }> {
-  const context = await browser.newContext({ viewport: size });
+  // Narrow is a phone: touched, and laid out as phones lay out.
+  const isPhone = size.width < 500;
+  const context = await browser.newContext({ viewport: size, isMobile: isPhone, hasTouch: isPhone });
   return { context, page: await context.newPage() };
 }

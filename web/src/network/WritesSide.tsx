@@ -58,15 +58,7 @@ export function WritesSide() {
         <ol className={styles.lines}>
           {groupWrites(data.items).map(({ line: { id, at, device, role, what, subject }, count, since }) => (
             <li key={id}>
-              <span className="num">
-                {showMoment(at)}
-                {count > 1 && (
-                  <span className="quiet small">
-                    {' '}
-                    {count} times since {showMoment(since)}
-                  </span>
-                )}
-              </span>
+              <span className="num">{showMoment(at)}</span>
               <span>
                 <b>{device}</b>{' '}
                 <span className="quiet small">
@@ -83,6 +75,11 @@ export function WritesSide() {
                   <>
                     : <b>{subject}</b>
                   </>
+                )}
+                {count > 1 && (
+                  <span className="quiet small">
+                    , {count} times since {showMoment(since)}
+                  </span>
                 )}
               </span>
             </li>

@@ -57,7 +57,7 @@ export function Shell() {
   return (
     <TopSlotProvider value={slot}>
       <NoticeProvider>
-        <div className={styles.shell}>
+        <div className={`${styles.shell} ${isAsked ? styles.asked : ''}`}>
           <header className={`${styles.bar} no-print`}>
             <NavLink to={isOwner ? '/' : '/runs'} className={styles.mark ?? ''}>
               Lanakit
