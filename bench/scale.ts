@@ -64,7 +64,8 @@ async function readingsMs(url: string, socketOf: () => Socket | null): Promise<n
     const begun = performance.now();
     socketOf()?.write(`at ${at}.5 stable\n`);
     while (!seen.includes(`"massG":${at}.5,`)) {
-      if (performance.now() - begun > 5000) throw new Error(`reading ${at} did not come: ${seen.slice(-200)}`);
+      if (performance.now() - begun > 5000)
+        throw new Error(`reading ${at} did not come: ${seen.slice(-200)}`);
       await pause(1);
     }
     samples.push(performance.now() - begun);
