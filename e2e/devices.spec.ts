@@ -97,7 +97,7 @@ test('a tablet is paired, weighs without names and prices, is shut out in the mi
     await expect(tablet.getByText('1 of 47 weighed')).toBeVisible();
     await owner.getByRole('button', { name: 'Shut out Tablet at the scale' }).click();
     await owner.getByRole('button', { name: 'Shut it out' }).click();
-    await expect(owner.getByText(/is shut out/)).toBeVisible();
+    await expect(owner.getByText(/” is shut out\. What it had not sent/)).toBeVisible();
     await tablet
       .getByRole('checkbox', { name: /^Seat 2 / })
       .or(tablet.getByRole('button', { name: /^Seat 2\b/ }))
