@@ -60,6 +60,7 @@ export async function benchRuns(): Promise<Row[]> {
   const { toPack, plan } = planOf(boxes);
   const packs = packsOf(toPack.groups, []);
   const source: PaperSource = {
+    runId: 'run',
     input: boxes,
     toPack,
     plan,

@@ -13,6 +13,14 @@ export interface FittedLabel extends PaperLabel {
   readonly place: string;
   /** At its upper right, beside title and bag line; null: there is no room for it. */
   readonly figureMm: { readonly widthMm: number; readonly heightMm: number } | null;
+  /** Its code, at its lower right above the foot; null: it has none, or there is no room for one that can be scanned. */
+  readonly codeMm: CodeOnLabel | null;
+}
+
+interface CodeOnLabel {
+  readonly sideMm: number;
+  /** Its signs stand under it, for who has nothing to scan with. */
+  readonly hasSigns: boolean;
 }
 
 type Line = PaperLabel['lines'][number];
@@ -34,9 +42,28 @@ const roomPt = ({ heightMm }: Pick<LabelSheet, 'heightMm'>): number =>
 export const labelRoom = (sheet: Pick<LabelSheet, 'heightMm'>): number =>
   Math.floor(roomPt(sheet) / LABEL_LINE_PT + 1e-9);
 
-/** How many letters of a note there are in a line. */
-const lettersOf = ({ widthMm }: Pick<LabelSheet, 'widthMm'>): number =>
-  Math.floor((widthMm - 2 * LABEL_INNER_MM) / SMALL_LETTER_MM);
+/** How many letters of a note there are in a line beside so much that is not for letters. */
+const lettersOf = ({ widthMm }: Pick<LabelSheet, 'widthMm'>, besideMm: number): number =>
+  Math.floor((widthMm - 2 * LABEL_INNER_MM - besideMm) / SMALL_LETTER_MM);
+
+/** A QR of 21 modules: at 7 mm each is four dots of a printer with 300 to the inch. */
+const [LEAST_CODE_MM, MOST_CODE_MM] = [7, 10];
+/** Between what is written and a code, its quiet margin of four modules in it. */
+export const CODE_GAP_MM = 2;
+const FOOT_MM = 3;
+/** Three groups of signs under one another. */
+const CODE_SIGNS_MM = 6.5;
+/** A label with less width for its words goes without. */
+const LEAST_WORDS_MM = 26;
+
+/** How large a code goes on a label of a sheet. */
+function codeOnLabel(sheet: LabelSheet): CodeOnLabel | null {
+  const roomMm = sheet.heightMm - 2 * LABEL_INNER_MM - FOOT_MM - figureHeightMm(sheet) - 0.5;
+  const sideMm = Math.min(MOST_CODE_MM, roomMm);
+  const wordsMm = sheet.widthMm - 2 * LABEL_INNER_MM - sideMm - CODE_GAP_MM;
+  if (sideMm < LEAST_CODE_MM || wordsMm < LEAST_WORDS_MM) return null;
+  return { sideMm, hasSigns: roomMm >= sideMm + CODE_SIGNS_MM };
+}
 
 /**
  * Labels as they fit a sheet. Nothing in a bag is left off its label: where one line for each fibre will not do they stand in
@@ -59,7 +86,7 @@ const BAG_LETTER_MM = 1.2;
 
 /** How large a figure goes beside the words of a label. */
 function figureBeside(
-  label: Omit<FittedLabel, 'figureMm'>,
+  label: Omit<FittedLabel, 'figureMm' | 'codeMm'>,
   figure: FigureSvg | null,
   sheet: LabelSheet,
 ): FittedLabel['figureMm'] {
@@ -72,42 +99,47 @@ function figureBeside(
 }
 
 function fitted(label: PaperLabel, figure: FigureSvg | null, sheet: LabelSheet): FittedLabel[] {
+  const codeMm = label.code === '' ? null : codeOnLabel(sheet);
+  const besideMm = codeMm ? codeMm.sideMm + CODE_GAP_MM : 0;
   const groups: Line[][] = [[]];
   for (const line of label.lines) {
     const last = groups.at(-1) ?? [];
-    if (last.length === 0 || columnsFor([...last, line], sheet) !== null) last.push(line);
+    if (last.length === 0 || columnsFor([...last, line], sheet, besideMm) !== null) last.push(line);
     else groups.push([line]);
   }
   return groups.map((lines, at) => {
     const set = {
       ...label,
       lines,
-      parts: shortened([...new Set(lines.flatMap(({ parts }) => parts))].join(', '), lettersOf(sheet)),
-      columns: columnsFor(lines, sheet) ?? 1,
-      notes: notesOf(lines, sheet),
+      parts: shortened(
+        [...new Set(lines.flatMap(({ parts }) => parts))].join(', '),
+        lettersOf(sheet, besideMm),
+      ),
+      columns: columnsFor(lines, sheet, besideMm) ?? 1,
+      notes: notesOf(lines, sheet, besideMm),
       place: groups.length === 1 ? '' : `${at + 1} of ${groups.length}`,
     };
-    return { ...set, figureMm: figureBeside(set, figure, sheet) };
+    return { ...set, figureMm: figureBeside(set, figure, sheet), codeMm };
   });
 }
 
 /** In how many columns lines and their notes fit a label; null where they do not. */
-function columnsFor(lines: readonly Line[], sheet: LabelSheet): 1 | 2 | null {
-  const notesPt = notesOf(lines, sheet).reduce(
-    (sum, note) => sum + Math.ceil(note.length / lettersOf(sheet)) * NOTE_LINE_PT,
+function columnsFor(lines: readonly Line[], sheet: LabelSheet, besideMm: number): 1 | 2 | null {
+  const notesPt = notesOf(lines, sheet, besideMm).reduce(
+    (sum, note) => sum + Math.ceil(note.length / lettersOf(sheet, besideMm)) * NOTE_LINE_PT,
     0,
   );
   const fits = (rows: number) => rows * LABEL_LINE_PT + notesPt <= roomPt(sheet) + 1e-9;
   if (fits(lines.length)) return 1;
-  const halfMm = (sheet.widthMm - 2 * LABEL_INNER_MM - 2) / 2;
+  const halfMm = (sheet.widthMm - 2 * LABEL_INNER_MM - besideMm - 2) / 2;
   const isShort = ({ text, grams }: Line) =>
     SWATCH_MM + (text.length + cellWords(grams).length + 1) * LETTER_MM <= halfMm;
   return fits(Math.ceil(lines.length / 2)) && lines.every(isShort) ? 2 : null;
 }
 
 /** Notes of the lots, with whose they are where there are several; one longer than a label stands whole on the pack list. */
-function notesOf(lines: readonly Line[], sheet: LabelSheet): string[] {
-  const most = Math.floor((roomPt(sheet) - LABEL_LINE_PT) / NOTE_LINE_PT + 1e-9) * lettersOf(sheet);
+function notesOf(lines: readonly Line[], sheet: LabelSheet, besideMm: number): string[] {
+  const most = Math.floor((roomPt(sheet) - LABEL_LINE_PT) / NOTE_LINE_PT + 1e-9) * lettersOf(sheet, besideMm);
   return lines
     .filter(({ note }) => note !== '')
     .map(({ text, note }) => shortened(lines.length > 1 ? `${text}, ${note}` : note, most))

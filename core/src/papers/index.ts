@@ -15,7 +15,8 @@ export {
   MOST_TICK_BOXES,
 } from './paper.ts';
 export { swatchSvg } from './swatchSvg.ts';
-export { bagLine, fittedLabels, isLowLabel, labelRoom, type FittedLabel } from './fitLabels.ts';
+export { qrSvg } from './qrPath.ts';
+export { bagLine, CODE_GAP_MM, fittedLabels, isLowLabel, labelRoom, type FittedLabel } from './fitLabels.ts';
 export { paperSource } from './paperSource.ts';
 export { cellForTable, cellWords, type Cell } from './cell.ts';
 export { guideSvg } from './guide/guideSvg.ts';

@@ -1,4 +1,11 @@
-import type { Bag, FibrePortion, LabelSheet, Pack, PackGroup } from '../run/index.ts';
+import {
+  type Bag,
+  type FibrePortion,
+  labelCode,
+  type LabelSheet,
+  type Pack,
+  type PackGroup,
+} from '../run/index.ts';
 import {
   bagWords,
   creditLine,
@@ -53,6 +60,7 @@ export function bagLabels(source: PaperSource): PaperLabel[] {
       ...label,
       bag,
       title: titleOf(pack),
+      code: labelCode({ runId: source.runId, packId: pack.id, bagKey }),
       lines: label.lines.map(({ fibreId, pairs, ...line }) => ({
         ...line,
         note: [...pairs, ...lotNotes([pack.id], bagKey, fibreId)].join('; '),
@@ -62,7 +70,7 @@ export function bagLabels(source: PaperSource): PaperLabel[] {
 }
 
 /** What is alike on the labels of all packs of a group. */
-type BagLabel = Omit<PaperLabel, 'title' | 'lines'> & {
+type BagLabel = Omit<PaperLabel, 'title' | 'code' | 'lines'> & {
   readonly bagKey: string;
   readonly lines: readonly (Omit<PaperLabel['lines'][number], 'note'> & {
     readonly fibreId: string;

@@ -60,8 +60,8 @@ function headOf({ input, plan, toPack, revisionNumbers }: PaperSource): string[]
 export function paperTable({ sections, labels }: Paper): string {
   if (labels.length > 0) {
     return writeTable(
-      ['Pack', 'Bag', 'Fibre', 'Grams', 'Note', 'Parts', 'Keep back', 'Foot'],
-      labels.flatMap(({ title, bag, lines, parts, keepBack, foot }) =>
+      ['Pack', 'Bag', 'Fibre', 'Grams', 'Note', 'Parts', 'Keep back', 'Foot', 'Code'],
+      labels.flatMap(({ title, bag, lines, parts, keepBack, foot, code }) =>
         lines.map(({ text, grams, note }) => [
           title,
           bag || 'figure',
@@ -71,6 +71,7 @@ export function paperTable({ sections, labels }: Paper): string {
           parts,
           keepBack,
           foot,
+          code,
         ]),
       ),
     );

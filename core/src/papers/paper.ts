@@ -66,6 +66,8 @@ export interface PaperLabel {
   readonly title: string;
   /** What bag it is; empty for the figure’s own. */
   readonly bag: string;
+  /** Its code, as a scanner reads it; empty: it has none. */
+  readonly code: string;
   readonly lines: readonly {
     readonly swatch: Swatch | null;
     readonly text: string;
@@ -97,6 +99,8 @@ export interface Paper {
 
 /** What papers are made from. */
 export interface PaperSource {
+  /** What codes on labels name. */
+  readonly runId: string;
   readonly input: RunInput;
   readonly toPack: ToPack;
   readonly plan: RunPortions;

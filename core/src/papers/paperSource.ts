@@ -13,6 +13,7 @@ import type { PaperSource } from './paper.ts';
 
 /** What papers need beside the run itself: the shelf as it is today, and what runs before leave of it. */
 export interface PaperFacts extends Omit<ClassKitSources, 'wool' | 'tools'> {
+  readonly runId: string;
   readonly shelf: Wool;
   readonly blends: readonly Blend[];
   readonly tools: readonly Tool[];
@@ -31,6 +32,7 @@ export function paperSource(packed: PackedRun, facts: PaperFacts): PaperSource {
   const input = { ...packed.input, plan: facts.dayPlan };
   const { shelf, promised, needles, tools } = facts;
   return {
+    runId: facts.runId,
     input,
     toPack,
     plan,

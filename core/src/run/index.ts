@@ -39,6 +39,14 @@ export { needsOfGroup, personalNeeds, type GroupNeed } from './things/needsOfGro
 export { isElsewhere, toolsOfRun, type RoomTool } from './things/toolsOfRun.ts';
 export { lotsOfMarks, lotsOfPacks, type LotsOfBag } from './keep/lotsOfPacks.ts';
 export { reallyWeighed, type FibreWeighed } from './keep/reallyWeighed.ts';
+export {
+  labelCode,
+  labelCodeInGroups,
+  LABEL_SIGNS,
+  placeOfCode,
+  readLabelCode,
+  runSigns,
+} from './codes/labelCode.ts';
 export { partingSteps, type PartingStep } from './portions/partingSteps.ts';
 export { toPackOf, type ToPack } from './packs/toPack.ts';
 export { stageSamples } from './packs/stageSamples.ts';

@@ -88,6 +88,9 @@ export function simulatedScale(
     driftG += normalFrom(random) * DRIFT * stepG * Math.sqrt(seconds);
     const steps = Math.round((pan.atG() + driftG - tareG) / stepG + normalFrom(random) * NOISE);
     const stableAt = steady.stableAt(steps, seconds);
+    // Zero tracking, as scales have it: what is stable at nought is nought, else an hour's wandering would be a tenth of a gram.
+    const offG = pan.atG() + driftG - tareG;
+    if (stableAt === 0 && Math.abs(offG) < stepG / 2) driftG -= offG;
     if (pan.atG() > mostG) return { kind: 'fault', fault: 'over' };
     if (steps < -UNDER_STEPS && tareG < stepG / 2) return { kind: 'fault', fault: 'under' };
     // Once it is stable it shows what it is stable at, and not every flicker about it; nought has no sign.

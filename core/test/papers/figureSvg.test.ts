@@ -68,7 +68,7 @@ describe('a small figure for paper', () => {
   test('beside title and bag line, or not at all', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 40 }), fc.integer({ min: 0, max: 60 }), fc.double({ min: 0.2, max: 5, noNaN: true }), fc.integer({ min: 25, max: 110 }), fc.integer({ min: 15, max: 60 }), (letters, bagLetters, aspect, widthMm, heightMm) => {
-        const label: PaperLabel = { title: 'n'.repeat(letters), bag: 'n'.repeat(bagLetters), lines: [], parts: '', keepBack: '', foot: '', figureKey: 'k' };
+        const label: PaperLabel = { title: 'n'.repeat(letters), bag: 'n'.repeat(bagLetters), code: '', lines: [], parts: '', keepBack: '', foot: '', figureKey: 'k' };
         const sheet = { ...LABEL_SHEET, widthMm, heightMm };
         const [fitted] = fittedLabels({ labels: [label], figures: { k: { svg: '<svg/>', aspect } } }, sheet);
         if (!fitted?.figureMm) return;

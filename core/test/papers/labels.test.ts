@@ -19,6 +19,7 @@ import { classOf, coastWool, sourceOf } from '../support/coast.ts';
 const label = (texts: readonly string[], more: Partial<PaperLabel> = {}): PaperLabel => ({
   title: 'Seat 1',
   bag: '',
+  code: '',
   lines: texts.map((text) => ({
     swatch: null,
     text,

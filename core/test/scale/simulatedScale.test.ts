@@ -50,6 +50,12 @@ describe('a scale that is not there', () => {
       { numRuns: 60 },
     );
   });
+  test('an empty pan is nought after an hour as well, and what is put on then is not lost in it', () => {
+    const scale = simulatedScale(4);
+    for (const { massG } of readings(watch(scale, 3600)).slice(20)) expect(massG).toBe(0);
+    scale.do({ act: 'put', massG: 0.3 });
+    expect(Math.abs((readings(watch(scale, 4)).at(-1)?.massG ?? 0) - 0.3)).toBeLessThanOrEqual(0.1 + 1e-9);
+  });
   test('every reading is a whole number of steps', () => {
     const scale = simulatedScale(9);
     scale.do({ act: 'put', massG: 33.33 });

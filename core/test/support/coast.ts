@@ -155,6 +155,7 @@ export const sourceOf = (input: RunInput, designs = coastDesigns, wool: Wool = c
     promisedG: 0,
   }));
   return {
+    runId: 'run-1',
     input,
     toPack,
     plan,

@@ -1,11 +1,13 @@
 import {
   bagLine,
+  CODE_GAP_MM,
   type FittedLabel,
   fittedLabels,
   isLowLabel,
   LABEL_INNER_MM,
   type LabelPlace,
   labelPlaces,
+  qrSvg,
   type Paper,
   type PaperLabel,
   type PaperRow,
@@ -15,7 +17,7 @@ import {
   cellWords,
   MOST_TICK_BOXES,
 } from '@lanakit/core/papers';
-import { type LabelSheet, PAGE_SIZES_MM, type PageSize } from '@lanakit/core/run';
+import { labelCodeInGroups, type LabelSheet, PAGE_SIZES_MM, type PageSize } from '@lanakit/core/run';
 import sharp from 'sharp';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import { pdfmakeWithFonts, pointsOf } from './pdfmakeWithFonts.ts';
@@ -248,6 +250,7 @@ function labelPages({
 function labelContent(label: FittedLabel, { xMm, yMm }: LabelPlace, sheet: LabelSheet): Content[] {
   const width = pointsOf(sheet.widthMm - 2 * LABEL_INNER_MM);
   const at = { x: pointsOf(xMm + LABEL_INNER_MM), y: pointsOf(yMm + LABEL_INNER_MM) };
+  const wordsWidth = width - (label.codeMm ? pointsOf(label.codeMm.sideMm + CODE_GAP_MM) : 0);
   const isLow = isLowLabel(sheet);
   const size = isLow ? 7 : 8;
   const cells = ({ swatch: ownSwatch, text, grams }: PaperLabel['lines'][number]): TableCell[] => [
@@ -272,30 +275,59 @@ function labelContent(label: FittedLabel, { xMm, yMm }: LabelPlace, sheet: Label
             { text: label.title, bold: true, fontSize: isLow ? 9 : 11, noWrap: true },
             // A figure stands beside two lines, though there be nothing to say on the second.
             ...(under === '' && !label.figureMm ? [] : [{ text: under || ' ', bold: true, fontSize: size }]),
-            ...(body.length === 0
-              ? []
-              : [
-                  {
-                    table: {
-                      widths: label.columns === 1 ? [20, '*', 'auto'] : [20, '*', 'auto', 20, '*', 'auto'],
-                      body,
-                    },
-                    layout: { ...NO_LINES },
-                  } satisfies Content,
-                ]),
-            ...label.notes.map((text) => ({ text, fontSize: 6.5 })),
-            { text: label.parts, fontSize: 6.5, color: QUIET },
+            { columns: [{ width: wordsWidth, stack: bodyOfLabel(label, body) }] },
           ],
         },
       ],
     },
     ...figureContent(label, { xMm, yMm }, sheet),
+    ...codeContent(label, { xMm, yMm }, sheet),
     {
       absolutePosition: { x: at.x, y: pointsOf(yMm + sheet.heightMm - LABEL_INNER_MM) - 8 },
       columns: [{ width, text: label.foot, fontSize: 6, color: QUIET, noWrap: true }],
     },
   ];
 }
+
+/** What is in the bag, what lots say of it, and for which parts it is. */
+const bodyOfLabel = (label: FittedLabel, body: TableCell[][]): Content[] => [
+  ...(body.length === 0
+    ? []
+    : [
+        {
+          table: {
+            widths: label.columns === 1 ? [20, '*', 'auto'] : [20, '*', 'auto', 20, '*', 'auto'],
+            body,
+          },
+          layout: { ...NO_LINES },
+        } satisfies Content,
+      ]),
+  ...label.notes.map((text) => ({ text, fontSize: 6.5 })),
+  { text: label.parts, fontSize: 6.5, color: QUIET },
+];
+
+/** What a scanner reads, above the foot at the right, and its signs under it. */
+function codeContent(
+  { code, codeMm }: FittedLabel,
+  { xMm, yMm }: Pick<LabelPlace, 'xMm' | 'yMm'>,
+  sheet: LabelSheet,
+): Content[] {
+  if (!codeMm) return [];
+  const groups = codeMm.hasSigns ? labelCodeInGroups(code).split('-') : [];
+  const [side, low] = [pointsOf(codeMm.sideMm), groups.length * CODE_LINE_PT];
+  const x = pointsOf(xMm + sheet.widthMm - LABEL_INNER_MM) - side;
+  const y = pointsOf(yMm + sheet.heightMm - LABEL_INNER_MM) - FOOT_PT - low - side;
+  return [
+    { absolutePosition: { x, y }, svg: qrSvg(code), width: side, height: side },
+    ...groups.map((text, at): Content => ({
+      absolutePosition: { x, y: y + side + 0.5 + at * CODE_LINE_PT },
+      columns: [{ width: side, text, fontSize: 6, alignment: 'center', characterSpacing: 0.3 }],
+    })),
+  ];
+}
+
+const CODE_LINE_PT = 6;
+const FOOT_PT = 8;
 
 /** What a pack is known by, at the upper right of its label. */
 function figureContent(

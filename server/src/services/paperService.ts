@@ -22,6 +22,7 @@ export function paperService({ store, now, work }: WorkDeps) {
     const { packed, promised } = inForceOf(store, run, todayOf(now()));
     const revisions = revisionsOfRun(packed.input).flatMap((id) => store.patterns.findRevision(id) ?? []);
     return paperSource(packed, {
+      runId: run.id,
       designs: designsOf(store, packed.input),
       shelf: shelfOf(store),
       blends: store.shelf.blends(store.shelf.fibres()),

@@ -1,11 +1,14 @@
 import {
   bagLine,
   cellWords,
+  CODE_GAP_MM,
   type FigureSvg,
   type FittedLabel,
+  qrSvg,
   type Swatch,
   swatchSvg,
 } from '@lanakit/core/papers';
+import { labelCodeInGroups } from '@lanakit/core/run';
 import styles from './Paper.module.css';
 
 const svgSource = (svg: string): string => `data:image/svg+xml;utf8,${encodeURIComponent(svg)}`;
@@ -30,20 +33,41 @@ export function Label({ label, figure }: { label: FittedLabel; figure: FigureSvg
         />
       )}
       {(under !== '' || label.figureMm) && <i>{under || '\u00a0'}</i>}
-      <div className={label.columns === 2 ? styles.labelColumns : undefined}>
-        {label.lines.map(({ swatch, text, grams }, at) => (
-          <span key={at} className={styles.labelLine}>
-            {swatch && <PaperSwatch swatch={swatch} width={18} height={9} />}
-            <span>{text}</span>
-            <b>{cellWords(grams)}</b>
-          </span>
+      <div
+        className={styles.labelBody}
+        style={{ marginRight: label.codeMm ? `${label.codeMm.sideMm + CODE_GAP_MM}mm` : undefined }}
+      >
+        <div className={label.columns === 2 ? styles.labelColumns : undefined}>
+          {label.lines.map(({ swatch, text, grams }, at) => (
+            <span key={at} className={styles.labelLine}>
+              {swatch && <PaperSwatch swatch={swatch} width={18} height={9} />}
+              <span>{text}</span>
+              <b>{cellWords(grams)}</b>
+            </span>
+          ))}
+        </div>
+        {label.notes.map((note) => (
+          <small key={note}>{note}</small>
         ))}
+        <small>{label.parts}</small>
       </div>
-      {label.notes.map((note) => (
-        <small key={note}>{note}</small>
-      ))}
-      <small>{label.parts}</small>
+      {label.codeMm && <Code code={label.code} {...label.codeMm} />}
       <small className={styles.labelFoot}>{label.foot}</small>
     </div>
+  );
+}
+
+/** What a scanner reads, and whoever has none types. */
+function Code({ code, sideMm, hasSigns }: { code: string; sideMm: number; hasSigns: boolean }) {
+  const signs = labelCodeInGroups(code);
+  return (
+    <span className={styles.labelCode} style={{ width: `${sideMm}mm` }}>
+      <img
+        alt={`code ${signs}`}
+        style={{ width: `${sideMm}mm`, height: `${sideMm}mm` }}
+        src={svgSource(qrSvg(code))}
+      />
+      {hasSigns && signs.split('-').map((group) => <i key={group}>{group}</i>)}
+    </span>
   );
 }

@@ -115,6 +115,7 @@ function usePaper(
     if (!blends || !needles || !tools || !evidence || !isReady) return null;
     const { revisions, promised } = runPlan;
     const source = paperSource(runPlan, {
+      runId: run.id,
       designs: designsOf(revisions),
       shelf,
       blends: blends.items,
@@ -127,7 +128,7 @@ function usePaper(
       dayPlan: run.plan,
     });
     return makePaper(name, source);
-  }, [name, runPlan, blends, needles, tools, evidence, shelf, isReady, run.state, run.plan]);
+  }, [name, runPlan, blends, needles, tools, evidence, shelf, isReady, run.id, run.state, run.plan]);
   return { paper, error: shelfBlends.error ?? shelfNeedles.error };
 }
 
