@@ -1,4 +1,5 @@
 export { isEqual } from './equal.ts';
+export { bareCode, CODE_SIGNS, isOfCodeSigns } from './codeSigns.ts';
 export { checkName, checkRange, checkWhole, type Bounds } from './bounds.ts';
 export type { At, BaseProblem } from './problem.ts';
 export { discriminated, Id, strict } from './discriminated.ts';

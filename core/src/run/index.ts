@@ -38,7 +38,7 @@ export { packGroups, type Designs, type Make, type PackGroup } from './packs/pac
 export { needsOfGroup, personalNeeds, type GroupNeed } from './things/needsOfGroup.ts';
 export { isElsewhere, toolsOfRun, type RoomTool } from './things/toolsOfRun.ts';
 export { lotsOfMarks, lotsOfPacks, type LotsOfBag } from './keep/lotsOfPacks.ts';
-export { reallyWeighed, type FibreWeighed } from './keep/reallyWeighed.ts';
+export { leftInDrawer, reallyWeighed, type FibreWeighed } from './keep/reallyWeighed.ts';
 export {
   labelCode,
   labelCodeInGroups,

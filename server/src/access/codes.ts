@@ -1,7 +1,6 @@
 import { randomInt } from 'node:crypto';
+import { bareCode, CODE_SIGNS, isOfCodeSigns } from '@lanakit/core/base';
 
-/** No two that look alike on a label or a screen: neither 0 and O nor 1, I and L; no U, so that no word comes of it. */
-const SIGNS = '23456789ABCDEFGHJKMNPQRSTVWXYZ';
 const GROUP = 5;
 
 /** As many signs as a few wrong tries in a thousand years ask for: 39 bits for minutes, 49 for as long as a class says. */
@@ -10,7 +9,7 @@ export const PACK_SIGNS = 10;
 
 /** A code nobody guesses. */
 export const newCode = (signs: number): string =>
-  Array.from({ length: signs }, () => SIGNS[randomInt(SIGNS.length)]).join('');
+  Array.from({ length: signs }, () => CODE_SIGNS[randomInt(CODE_SIGNS.length)]).join('');
 
 /** In two groups, to be read aloud and typed. */
 export function codeInGroups(code: string): string {
@@ -18,8 +17,8 @@ export function codeInGroups(code: string): string {
   return code.length <= GROUP ? code : `${code.slice(0, first)}-${code.slice(first)}`;
 }
 
-/** What somebody typed, as it is kept: small letters, gaps and hyphens are theirs. @returns null: no such code can be */
+/** What somebody typed, as it is kept. @returns null: no such code can be */
 export function readCode(text: string, signs: number): string | null {
-  const code = text.toUpperCase().replaceAll(/[\s\-–_.]/g, '');
-  return code.length === signs && [...code].every((sign) => SIGNS.includes(sign)) ? code : null;
+  const code = bareCode(text);
+  return code.length === signs && isOfCodeSigns(code) ? code : null;
 }

@@ -60,9 +60,7 @@ function reallyTaken(
 ): ReadonlyMap<string, number> {
   const ticks = new Map(store.runs.ticks(run.id).map((tick) => [tick.mark, tick]));
   const all = weighings(plan, packs, wool.fibres, input.scaleStepG);
-  return new Map(
-    [...reallyWeighed(all, ticks)].map(([fibreId, { weighedG, wantedG }]) => [fibreId, weighedG - wantedG]),
-  );
+  return new Map([...reallyWeighed(all, ticks)].map(([fibreId, { overG }]) => [fibreId, overG]));
 }
 
 /** So much from its lots, oldest first; where they have not that much, all they have. */

@@ -1,3 +1,5 @@
+import { bareCode, CODE_SIGNS, isOfCodeSigns } from '../../base/index.ts';
+
 /** What the code of a label names: a pack, or one bag in it. */
 export interface CodedPlace {
   readonly runId: string;
@@ -6,8 +8,6 @@ export interface CodedPlace {
   readonly bagKey: string | null;
 }
 
-/** Capital letters and digits alone, which a QR sets small; none that look alike (no 0 and O, no 1, I and L), no U. */
-const SIGNS = '23456789ABCDEFGHJKMNPQRSTVWXYZ';
 /** Of the run, and of the place in it: 19 and 34 bits. The last sign checks the others. */
 const [RUN_SIGNS, PLACE_SIGNS] = [4, 7];
 export const LABEL_SIGNS = RUN_SIGNS + PLACE_SIGNS + 1;
@@ -39,10 +39,9 @@ export type LabelCodeRead =
 
 /** Small letters, gaps and hyphens are whoever’s typed it. */
 export function readLabelCode(text: string): LabelCodeRead {
-  const code = text.toUpperCase().replaceAll(/[\s\-–—_.]/g, '');
+  const code = bareCode(text);
   if (code.length !== LABEL_SIGNS) return { kind: 'no-code' };
-  const isWhole = [...code].every((sign) => SIGNS.includes(sign));
-  return isWhole && checkSign(code.slice(0, -1)) === code.at(-1)
+  return isOfCodeSigns(code) && checkSign(code.slice(0, -1)) === code.at(-1)
     ? { kind: 'code', code }
     : { kind: 'misread' };
 }
@@ -78,10 +77,10 @@ function hash(text: string): bigint {
 }
 
 function signsOf(value: bigint, count: number): string {
-  const base = BigInt(SIGNS.length);
+  const base = BigInt(CODE_SIGNS.length);
   let [rest, signs] = [value, ''];
   for (let at = 0; at < count; at++) {
-    signs += SIGNS[Number(rest % base)];
+    signs += CODE_SIGNS[Number(rest % base)];
     rest /= base;
   }
   return signs;
@@ -89,10 +88,10 @@ function signsOf(value: bigint, count: number): string {
 
 /** Luhn’s, modulo the number of signs: tells every single wrong sign, and nearly every two that changed places. */
 function checkSign(signs: string): string {
-  const base = SIGNS.length;
+  const base = CODE_SIGNS.length;
   const sum = [...signs].reverse().reduce((total, sign, at) => {
-    const weighed = SIGNS.indexOf(sign) * (at % 2 === 0 ? 2 : 1);
+    const weighed = CODE_SIGNS.indexOf(sign) * (at % 2 === 0 ? 2 : 1);
     return total + Math.floor(weighed / base) + (weighed % base);
   }, 0);
-  return SIGNS[(base - (sum % base)) % base] ?? '';
+  return CODE_SIGNS[(base - (sum % base)) % base] ?? '';
 }
