@@ -86,3 +86,37 @@ test('two devices pack at once: each sees what the other laid in, and nothing is
   await expect(page.getByRole('button', { name: /^Seat 2\s*3\// })).toBeVisible();
   await context.close();
 });
+
+test('a label is scanned: its bag is ticked in, and one of another pack is kept out of the box', async ({
+  page,
+  demo,
+}) => {
+  const runId = await smallClass(page, demo.url, 'Puffin weekend', 2);
+  const csv = await (await page.request.get(`${demo.url}/api/runs/${runId}/papers/labels/csv`)).text();
+  const codeOf = (seat: string) =>
+    /([2-9A-Z]{12})\s*$/.exec(csv.split('\n').find((line) => line.startsWith(`${seat},`)) ?? '')?.[1] ?? '';
+  await page.goto(`${demo.url}/runs/${runId}/packing`);
+  const field = page.getByLabel('Code of a label');
+  const scan = async (text: string) => {
+    await field.fill(text);
+    await page.keyboard.press('Enter');
+  };
+  const ticked = page.locator('[aria-label^="Seat"] [aria-pressed="true"]');
+  await scan(codeOf('Seat 1'));
+  await expect(page.getByText(/^In: .*, Seat 1\.$/)).toBeVisible();
+  await expect(ticked).toHaveCount(1);
+  await expect(field).toHaveValue('');
+  await scan(codeOf('Seat 2'));
+  await expect(page.getByText(/^Not in here: this is .* of Seat 2\.$/)).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Seat 1' })).toBeVisible();
+  await expectNothingByAxe(page);
+  await page.getByRole('button', { name: 'Go to Seat 2' }).click();
+  await expect(page.getByRole('region', { name: 'Seat 2' })).toBeVisible();
+  await scan(codeOf('Seat 2').toLowerCase());
+  await expect(page.getByText(/^Not in here/)).toBeHidden();
+  await expect(ticked).toHaveCount(1);
+  const misread = codeOf('Seat 2').replace(/.$/, (sign) => (sign === '2' ? '3' : '2'));
+  await scan(misread);
+  await expect(page.getByText('One of its signs is wrong. Look at the label again.')).toBeVisible();
+  await expect(field).toHaveValue(misread);
+});

@@ -47,6 +47,7 @@ export {
   readLabelCode,
   runSigns,
 } from './codes/labelCode.ts';
+export { scannedAt, type Scanned } from './packing/scanned.ts';
 export { partingSteps, type PartingStep } from './portions/partingSteps.ts';
 export { toPackOf, type ToPack } from './packs/toPack.ts';
 export { stageSamples } from './packs/stageSamples.ts';

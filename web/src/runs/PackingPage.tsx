@@ -8,6 +8,8 @@ import {
   type PackLine,
   packLines,
   type RunTick,
+  type Scanned,
+  scannedAt,
   weighings,
 } from '@lanakit/core/run';
 import { FIBRE_FLAG_WORDS, groupWords, packWords } from '@lanakit/core/words';
@@ -22,6 +24,7 @@ import { packLineWords, type PackingNames } from '../words/packingWords.ts';
 import { counted } from '../words/show.ts';
 import { ClosePack } from './ClosePack.tsx';
 import styles from './Packing.module.css';
+import { ScannedCode } from './ScannedCode.tsx';
 import { runInputOf } from './useRunDraft.ts';
 import { type Planned, useRunPlan } from './useRunPlan.ts';
 import { useTicksHere } from './unsentTicks.ts';
@@ -103,6 +106,14 @@ function Bench({ run, runPlan, lines, ticks, unsent, isWeighing }: BenchProps) {
   if (!pack) return <NotFound />;
   const inPack = lines.get(pack.id) ?? NONE;
   const next = packs.find((each) => each.id !== pack.id && !isClosed(each));
+  const goTo = (packId: string) => setParams({ pack: packId }, { replace: true });
+  const scan = (text: string): Scanned => {
+    const scanned = scannedAt(text, { runId: run.id, lines, ticks, frontId: pack.id });
+    if (scanned.kind === 'pack' || scanned.kind === 'bag') goTo(scanned.packId);
+    if (scanned.kind === 'bag')
+      void tick({ mark: inMark(scanned.packId, scanned.line.key), isDone: true, massG: 0 });
+    return scanned;
+  };
   return (
     <main className={styles.page}>
       <header className={`sheet ${styles.top}`}>
@@ -112,6 +123,12 @@ function Bench({ run, runPlan, lines, ticks, unsent, isWeighing }: BenchProps) {
           {packs.filter(isClosed).length} of {packs.length} packed
         </b>
         {unsent > 0 && <span className="amber">{counted(unsent, 'tick')} not sent yet, kept here</span>}
+        <ScannedCode
+          onCode={scan}
+          packs={new Map(packs.map((each) => [each.id, each]))}
+          titleOf={(packId, line) => packLineWords(line, namesOf(runPlan, packId)).title}
+          onGo={goTo}
+        />
       </header>
       <div className={styles.columns}>
         <ol className={`sheet ${styles.list}`} aria-label="Packs">
@@ -152,6 +169,17 @@ function Bench({ run, runPlan, lines, ticks, unsent, isWeighing }: BenchProps) {
   );
 }
 
+/** What lines of a pack are called by. */
+function namesOf({ packs, groups, shelf, wool, input }: Planned, packId: string): PackingNames {
+  const pack = packs.find(({ id }) => id === packId);
+  return {
+    fibres: shelf,
+    findings: wool.findings,
+    group: groups.find(({ key }) => key === pack?.groupKey),
+    stepG: input.scaleStepG,
+  };
+}
+
 interface InFrontProps {
   pack: Pack;
   lines: readonly PackLine[];
@@ -163,13 +191,8 @@ interface InFrontProps {
 }
 
 function InFront({ pack, lines, runPlan, ticks, allLines, onTick, onNext }: InFrontProps) {
-  const group = runPlan.groups.find(({ key }) => key === pack.groupKey);
-  const names: PackingNames = {
-    fibres: runPlan.shelf,
-    findings: runPlan.wool.findings,
-    group,
-    stepG: runPlan.input.scaleStepG,
-  };
+  const names = namesOf(runPlan, pack.id);
+  const { group } = names;
   const tickOf = (line: PackLine, isDone: boolean) =>
     onTick({ mark: inMark(pack.id, line.key), isDone, massG: 0 });
   return (
