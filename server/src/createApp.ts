@@ -16,6 +16,7 @@ import { benchRoutes } from './routes/bench.ts';
 import { startRoutes } from './routes/starts.ts';
 import { binRoutes } from './routes/bin.ts';
 import { buyingRoutes } from './routes/buying.ts';
+import { classDayRoutes } from './routes/classDay.ts';
 import { cuttingRoutes } from './routes/cutting.ts';
 import { historyRoutes } from './routes/history.ts';
 import { importRoutes } from './routes/imports.ts';
@@ -39,6 +40,7 @@ import { stockRoutes } from './routes/stock.ts';
 import { studioFileRoutes } from './routes/studioFile.ts';
 import { techniqueRoutes } from './routes/techniques.ts';
 import { trayRoutes } from './routes/trays.ts';
+import { runNews } from './http/runNews.ts';
 import { createServices, type Services, type WorkDeps } from './services/index.ts';
 
 export interface AppDeps extends WorkDeps {
@@ -68,10 +70,9 @@ export function createApp(deps: AppDeps): Express {
   if (deps.demoStudio) app.use(DEMO_STUDIO_PATH, deps.demoStudio);
   // What is small goes faster as it is: on loopback, and even on a studio's own network.
   app.use(compression({ threshold: '16kb', filter: isWorthPacking }));
-  mountRoutes(app, allRoutes(deps.services ?? createServices(deps), door, deps.scales ?? scaleHub()), {
-    ...deps,
-    door,
-  });
+  const news = runNews();
+  const services = deps.services ?? createServices(deps);
+  mountRoutes(app, allRoutes(services, door, deps.scales ?? scaleHub(), news), { ...deps, door, news });
   app.use('/api', () => {
     throw new HttpProblem('not_found');
   });
@@ -92,7 +93,7 @@ function isWorthPacking(request: Request, response: Response): boolean {
 const LOOPBACK_ADDRESSES = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);
 
 /** Every operation, the one that describes them included. */
-export function allRoutes(services: Services, door: StudioDoor, scales: ScaleHub): Route[] {
+export function allRoutes(services: Services, door: StudioDoor, scales: ScaleHub, news = runNews()): Route[] {
   const wordsOf = (operation: string): string =>
     routes.find((each) => operationOf(each) === operation)?.summary ?? operation;
   const routes: Route[] = [
@@ -109,6 +110,7 @@ export function allRoutes(services: Services, door: StudioDoor, scales: ScaleHub
     ...paperRoutes(services.papers),
     ...guideRoutes(services.guides),
     ...trayRoutes(services.trays),
+    ...classDayRoutes(services.classDays, news),
     ...benchRoutes(services.bench),
     ...startRoutes(services.starts),
     ...listRoutes(services.lists, services.search),

@@ -10,6 +10,7 @@ import type { BenchBuying } from './buying.ts';
 import type { PageOf } from './lists.ts';
 
 export type * from './buying.ts';
+export type * from './classDay.ts';
 export type * from './cutting.ts';
 export type * from './keeping.ts';
 export type * from './lists.ts';

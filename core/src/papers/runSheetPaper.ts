@@ -1,17 +1,9 @@
 import * as cells from './cell.ts';
 import { wholeUp } from '../base/index.ts';
-import {
-  blankPattern,
-  needleOf,
-  type Pattern,
-  type Step,
-  stepOfCut,
-  stepOfFinding,
-} from '../pattern/index.ts';
+import { blankPattern } from '../pattern/index.ts';
 import { designsOfPacks, preparedSteps } from '../run/index.ts';
 import {
   breaksOf,
-  type ClassGraph,
   type Room,
   type Sitting,
   type StepTimes,
@@ -19,18 +11,15 @@ import {
   untimedSteps,
 } from '../timetable/index.ts';
 import {
-  checkWords,
   breakWords,
   chanceWords,
   clockWords,
   counted,
-  joinWords,
   lengthOfTime,
   sharedWords,
   sittingClock,
   showDay,
   stepTitle,
-  wantedName,
 } from '../words/index.ts';
 import {
   left,
@@ -43,7 +32,15 @@ import {
   section,
   wide,
 } from './paper.ts';
-import { timesOfRun } from './timesOfRun.ts';
+import {
+  distinctSteps,
+  handedOut,
+  numberOf,
+  type ShownStep,
+  sittingOfTime,
+  watchedFor,
+} from './stepsOfDay.ts';
+import { type Times, timesOfRun } from './timesOfRun.ts';
 
 /** What lies on the instructor’s table: when what begins, what is handed out, what to watch for, who is late by when. */
 export function runSheetPaper(source: PaperSource): Pick<Paper, 'title' | 'sections'> {
@@ -77,8 +74,6 @@ export function runSheetPaper(source: PaperSource): Pick<Paper, 'title' | 'secti
     ].filter(({ rows, notes }) => rows.length + notes.length > 0),
   };
 }
-
-type Times = NonNullable<ReturnType<typeof timesOfRun>>;
 
 const unknownNotes = (room: Room): string[] => {
   const untimed = untimedSteps(room);
@@ -154,27 +149,6 @@ function rowLines(room: Room, sitting: Sitting): Line[] {
 
 const KIND_WORDS = { talk: 'Talk', demo: 'Show', break: 'Break' } as const;
 
-interface ShownStep {
-  readonly graph: ClassGraph;
-  readonly times: StepTimes;
-}
-
-/** Of builds of one design that differ in a choice each step once, as those have it who are most. */
-function distinctSteps({ room, outcome }: Times): ShownStep[] {
-  const makers = (at: number) => room.people.filter(({ graphAt }) => graphAt === at).length;
-  const order = room.graphs.map((_graph, at) => at).toSorted((a, b) => makers(b) - makers(a));
-  const seen = new Set<string>();
-  return order.flatMap((at) =>
-    (outcome.steps[at] ?? []).flatMap((times): ShownStep[] => {
-      const graph = room.graphs[at];
-      const key = `${graph?.revisionId ?? ''} ${times.stepId}`;
-      if (!graph || seen.has(key)) return [];
-      seen.add(key);
-      return [{ graph, times }];
-    }),
-  );
-}
-
 /** A step when the middle of the class comes to it, with what leaves the bag there and what to look at. */
 function stepLines(
   source: PaperSource,
@@ -219,33 +193,6 @@ function rangeWords(
   );
   return `${from}–${to}`;
 }
-
-/** As it is numbered where nothing is left out. */
-const numberOf = ({ id }: Step, { steps }: Pattern): number => steps.findIndex((step) => step.id === id) + 1;
-
-/** The last sitting that has begun by then. */
-const sittingOfTime = ({ sittings }: Room, { start }: StepTimes): number =>
-  Math.max(
-    0,
-    sittings.findLastIndex(({ from }) => from <= start.half),
-  );
-
-function handedOut(step: Step, build: Pattern): string {
-  const at = build.steps.indexOf(step);
-  const needle = needleOf(step, build);
-  const before = at > 0 ? build.steps.slice(0, at).map((each) => needleOf(each, build)) : [];
-  const last = before.findLast((each) => each !== null);
-  const isNew = needle !== null && (!last || wantedName(last) !== wantedName(needle));
-  const cuts = build.cuts.filter((cut) => stepOfCut(build, cut) === at).map(({ name }) => name);
-  const hasFindings = build.findings.some((use) => stepOfFinding(build, use) === at);
-  return joinWords([
-    ...(isNew && needle ? [`needle ${wantedName(needle)}`] : []),
-    ...cuts.filter((name) => name !== ''),
-    ...(hasFindings ? ['findings of the bag'] : []),
-  ]);
-}
-
-const watchedFor = ({ checks, cue }: Step): string => (checks[0] ? checkWords(checks[0]) : cue);
 
 /** What is made before the day, for every pack. */
 export const preparedPieces = ({ input, toPack }: PaperSource): PaperSection =>

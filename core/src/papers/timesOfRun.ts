@@ -8,8 +8,14 @@ const PAPER_SEED = 20_261_205;
 const MOST_TURNS = 1_000_000;
 const [FEWEST_CLASSES, MOST_CLASSES] = [20, 400];
 
+/** A class as it would go. */
+export interface Times {
+  readonly room: Room;
+  readonly outcome: Outcome;
+}
+
 /** How a class goes, for its sheets; null: nobody has said when it is, or nothing of it takes time. */
-export function timesOfRun(source: PaperSource): { readonly room: Room; readonly outcome: Outcome } | null {
+export function timesOfRun(source: PaperSource): Times | null {
   const { input } = source;
   const designs = designsOfPacks(source.toPack.groups);
   const room = input.kind === 'class' ? roomOf(designs, input) : 'no-people';

@@ -1,5 +1,6 @@
 import { answeredKeyQueries } from './answeredKeys.ts';
 import { binQueries } from './bin.ts';
+import { classEventQueries } from './classEvents.ts';
 import { cuttingQueries } from './cutting.ts';
 import { historyQueries } from './history.ts';
 import { importQueries } from './imports.ts';
@@ -65,6 +66,7 @@ export function createStore(db: Db) {
     techniques: techniqueQueries(db, sound),
     runs: runQueries(db, sound, history, answeredKeys.forgetRosters),
     trays: trayQueries(db, sound),
+    classEvents: classEventQueries(db),
     orders: orderQueries(db, sound),
     settings,
     cutting,

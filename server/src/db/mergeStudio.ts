@@ -150,8 +150,9 @@ function leaver({ fateOf, isEmpty, here, backToPlanned }: Merge, sheet: Sheet): 
       return isOfRunHere;
     // Each counts once, whichever way it came.
     case 'run_tick':
-    case 'needle_tap': {
-      const key = sheet.table === 'run_tick' ? TICK_KEY : TAP_KEY;
+    case 'needle_tap':
+    case 'class_event': {
+      const key = KEYS_OF_DEEDS[sheet.table];
       const isKeyHere = isThere(here, sheet.table, key);
       return (row) => isOfRunHere(row) || isKeyHere(row);
     }
@@ -168,8 +169,11 @@ const isLevelHere = (here: Connection, fateOf: FateOf, row: SheetRow): boolean =
   );
 };
 
-const TICK_KEY = { key: 'tickKey', column: 'tick_key' } as const;
-const TAP_KEY = { key: 'tapKey', column: 'tap_key' } as const;
+const KEYS_OF_DEEDS = {
+  run_tick: { key: 'tickKey', column: 'tick_key' },
+  needle_tap: { key: 'tapKey', column: 'tap_key' },
+  class_event: { key: 'eventKey', column: 'event_key' },
+} as const;
 
 function isThere(
   here: Connection,

@@ -255,6 +255,16 @@ const RUN_SHEETS = [
     column('note', 'text', 'in words'),
     AT,
   ]),
+  sheet('class-events', 'class_event', 'What happened in classes, act by act', [
+    ORDER,
+    column('eventKey', 'id', 'made by who did it'),
+    RUN,
+    column('at', 'moment', 'when it was done; ISO 8601, UTC'),
+    column('seen', 'whole', 'the last of these that the device knew of'),
+    column('device', 'text', 'from which device'),
+    column('what', 'document', 'what was done'),
+    column('cameAt', 'moment', 'when the studio had it; ISO 8601, UTC'),
+  ]),
   sheet(
     'needle-closings',
     'needle_closing',

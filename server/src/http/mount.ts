@@ -8,6 +8,7 @@ import { callerOf, onlyFor } from './callers.ts';
 import { setToken } from './cookies.ts';
 import { sendEvents } from './events.ts';
 import { redacted } from './redacted.ts';
+import { newsOf, type RunNews } from './runNews.ts';
 import type { StudioDoor } from './studioDoor.ts';
 import { contentProblem, HttpProblem, problemOfRefusal } from './problems.ts';
 import type { FileReply, Route } from './route.ts';
@@ -23,6 +24,7 @@ const LARGEST_ARRIVAL = 4e9;
 interface MountDeps extends WriteDeps {
   readonly dataDir: string;
   readonly door: StudioDoor;
+  readonly news: RunNews;
 }
 
 /** Mounts every route: form checked, version read, handler called, reply sent. */
@@ -79,6 +81,7 @@ function handlerOf(route: Route, deps: MountDeps): RequestHandler {
     const reply = outcome;
     // What is written elsewhere is there by now.
     if (deed && !isWrite) deps.store.writeLog.add(aboutWhat(deed, reply), deps.now().toISOString());
+    if (isWrite) tellOfRun(deps.news, route, request.params);
     for (const kind of ['device', 'pack'] as const)
       if (reply.tokens?.[kind] !== undefined) setToken(request, response, kind, reply.tokens[kind]);
     if (reply.version !== undefined) response.set('ETag', `"${reply.version}"`);
@@ -110,6 +113,11 @@ async function unlessGone<T>(signal: AbortSignal, work: () => T | Promise<T>): P
     if (signal.aborted) return null;
     throw error;
   }
+}
+
+function tellOfRun(news: RunNews, { path }: Route, { id }: Request['params']): void {
+  const what = newsOf(path);
+  if (what !== null && typeof id === 'string') news.tell(id, what);
 }
 
 const NO_BYTES = Buffer.alloc(0);

@@ -1,4 +1,4 @@
-import { OWNER, WITH_A_PACK } from '../access/caller.ts';
+import { AT_THE_TABLE, WITH_A_PACK } from '../access/caller.ts';
 import { reply } from '../http/replies.ts';
 import { route, type Route } from '../http/route.ts';
 import type { LearnerService } from '../services/learnerService.ts';
@@ -15,7 +15,7 @@ export const pictureRoutes = (pictures: PictureService, learners: LearnerService
     path: '/pictures',
     summary:
       'Bring in a picture as it is: JPEG, PNG, WebP or SVG. It is turned upright and loses its metadata',
-    roles: OWNER,
+    roles: AT_THE_TABLE,
     upload: LARGEST,
     answers: [201],
     handle: async ({ bytes }) =>

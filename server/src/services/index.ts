@@ -3,6 +3,7 @@ import type { ServiceDeps, WorkDeps } from './deps.ts';
 import { benchService } from './benchService.ts';
 import { binService } from './binService.ts';
 import { buyingService } from './buyingService.ts';
+import { classDayService } from './classDayService.ts';
 import { cuttingService } from './cuttingService.ts';
 import { guideService } from './guideService.ts';
 import { historyService } from './historyService.ts';
@@ -61,6 +62,7 @@ export const createServices = (deps: WorkDeps) => {
     papers: paperService(deps),
     guides: guideService(deps),
     trays: trayService(deps),
+    classDays: classDayService(deps),
     bench: benchService(deps),
     buying: buyingService(deps),
     orders: orderService(deps),

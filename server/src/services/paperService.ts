@@ -1,11 +1,10 @@
-import { makePaper, type PaperName, paperSource, type PaperSource, paperTable } from '@lanakit/core/papers';
-import { checkLabelSheet, isOffShelf, type LabelSheet, revisionsOfRun, type Run } from '@lanakit/core/run';
+import { makePaper, type PaperName, type PaperSource, paperTable } from '@lanakit/core/papers';
+import { checkLabelSheet, type LabelSheet, type Run } from '@lanakit/core/run';
 import { todayOf, type WorkDeps } from './deps.ts';
 import { classCalendarOf } from './classCalendar.ts';
+import { paperSourceOf } from './paperSourceOf.ts';
 import { buyingDaysAhead } from './wantsAhead.ts';
 import { answering, assertSound, foundOr } from './refusal.ts';
-import { inForceOf } from './runInForce.ts';
-import { designsOf, shelfOf } from './runSources.ts';
 
 export type PaperService = ReturnType<typeof paperService>;
 
@@ -18,23 +17,7 @@ export interface PaperSetting {
 /** Papers of a run as PDF and as tables, and the whole of a run as JSON. */
 export function paperService({ store, now, work }: WorkDeps) {
   const found = (id: string): Run => foundOr(store.runs.find(id));
-  const sourceOf = (run: Run): PaperSource => {
-    const { packed, promised } = inForceOf(store, run, todayOf(now()));
-    const revisions = revisionsOfRun(packed.input).flatMap((id) => store.patterns.findRevision(id) ?? []);
-    return paperSource(packed, {
-      runId: run.id,
-      designs: designsOf(store, packed.input),
-      shelf: shelfOf(store),
-      blends: store.shelf.blends(store.shelf.fibres()),
-      needles: store.shelf.needles(),
-      tools: store.shelf.tools(),
-      evidence: store.trays.evidence(),
-      promised,
-      revisionNumbers: new Map(revisions.map(({ id, number }) => [id, number])),
-      isPacked: isOffShelf(run.state),
-      dayPlan: run.plan,
-    });
-  };
+  const sourceOf = (run: Run) => paperSourceOf(store, run, todayOf(now()));
   return answering({
     /** @param signal nobody waits for it any more */
     async pdf(runId: string, name: PaperName, { sheet, hasCropMarks }: PaperSetting, signal?: AbortSignal) {

@@ -19,6 +19,7 @@ import {
 import { toMilli } from '@lanakit/core/shelf';
 import type { Store } from '../db/index.ts';
 import { todayOf, type ServiceDeps } from './deps.ts';
+import { settleLeftOvers } from './leftOvers.ts';
 import { bringBackToShelf, takeOffShelf } from './packingStock.ts';
 import { promisedTo, thingsPromisedTo } from './promisedAhead.ts';
 import { answering, assertSound, foundOr, type LostOf, Refusal } from './refusal.ts';
@@ -175,7 +176,10 @@ function moved(
   const frozen = !isFrozen(to) ? null : (store.runs.frozen(run.id) ?? freezeNow(store, run, today, at));
   if (isOn && to === 'packed') takeOffShelf(store, run, today, at);
   if (!isOn && run.state === 'packed') bringBackToShelf(store, run, at);
-  return store.runs.setState(run.id, run.version, { state: to, frozen }, at);
+  const isMoved = store.runs.setState(run.id, run.version, { state: to, frozen }, at);
+  // What was weighed back in before it was called packed.
+  if (isMoved) settleLeftOvers(store, { ...run, state: to }, at);
+  return isMoved;
 }
 
 function openedRun(store: Store, run: Run, today: string): OpenedRun {

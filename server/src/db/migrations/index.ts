@@ -24,6 +24,7 @@ import { timed } from './023-timed.ts';
 import { who } from './024-who.ts';
 import { weighed } from './025-weighed.ts';
 import { nameless } from './026-nameless.ts';
+import { taught } from './027-taught.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
@@ -57,4 +58,5 @@ export const MIGRATIONS: readonly Migration[] = [
   who,
   weighed,
   nameless,
+  taught,
 ];

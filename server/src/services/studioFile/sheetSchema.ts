@@ -1,5 +1,6 @@
 import { strict } from '@lanakit/core/base';
 import { OrderDocument } from '@lanakit/core/buying';
+import { ClassAct } from '@lanakit/core/classDay';
 import { CuttingDocument } from '@lanakit/core/cutting';
 import { Pattern } from '@lanakit/core/pattern';
 import { RunInput } from '@lanakit/core/run';
@@ -35,6 +36,7 @@ const DOCUMENTS: Readonly<Record<string, TSchema>> = {
   'runs document': RunInput,
   'orders document': OrderDocument,
   'cutting-plans document': CuttingDocument,
+  'class-events what': ClassAct,
 };
 
 /** Numbers of a run, and what was before: as the Lanakit that wrote them had them. */

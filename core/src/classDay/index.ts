@@ -1,0 +1,31 @@
+export { whoIsBehind, type BehindOn, type SeatBehind } from './behind.ts';
+export { clashesOf, type Clash } from './clashes.ts';
+export {
+  ClassAct,
+  ClassEventInput,
+  PHOTO_PERMISSIONS,
+  SAID_SORTS,
+  type ActOf,
+  type ClassEvent,
+  type PhotoPermission,
+  type SaidSort,
+} from './event.ts';
+export { eventsOf, inOrder, type EventOf } from './inOrder.ts';
+export { isMarked, rankOf, stateAfterTap, statesOf, stepOfEntry, type PieceNow } from './pieces.ts';
+export type {
+  ClassDayPlan,
+  PieceLife,
+  PlannedMake,
+  PlannedSeat,
+  PlannedSharp,
+  PlannedSitting,
+  ShowEntry,
+} from './plan.ts';
+export { roomNow, type RoomNow, type SeatNow } from './room.ts';
+export { saidNow, type SaidNow } from './said.ts';
+export { sharpsNow, type SharpNow, type SharpsNow, type TipNow } from './sharps.ts';
+export { showNow, sittingNow, type ShowLine, type ShowNow } from './show.ts';
+export type { Clock } from './touched.ts';
+export { entriesTook, type EntryTook } from './stepTimes.ts';
+export { timersNow, type TimerNow } from './timers.ts';
+export { tookOf, type FibreTook } from './tookOf.ts';

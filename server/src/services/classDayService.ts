@@ -1,0 +1,83 @@
+import type { ClassDay, ClassEvents, ClassTook } from '@lanakit/core/api';
+import { isEqual } from '@lanakit/core/base';
+import { type ClassEventInput, tookOf } from '@lanakit/core/classDay';
+import { classDayPlan } from '@lanakit/core/papers';
+import { isOffShelf, reallyWeighed, type Run, weighings } from '@lanakit/core/run';
+import { todayOf, type ServiceDeps } from './deps.ts';
+import { settleLeftOvers } from './leftOvers.ts';
+import { paperSourceOf } from './paperSourceOf.ts';
+import { answering, assertSound, foundOr, Refusal } from './refusal.ts';
+import { inForceOf } from './runInForce.ts';
+import { shelfOf } from './runSources.ts';
+
+export type ClassDayService = ReturnType<typeof classDayService>;
+
+/** Clocks of devices may be a little ahead of the studio’s, and no more. */
+const AHEAD_MS = 60_000;
+
+/** All that a class as it is planned rests on. */
+const PLANNED_BY = ['things', 'ledger', 'patterns', 'runs', 'needles'] as const;
+
+/** The day of a class: what is planned for it, and what happens, act by act. */
+export function classDayService({ store, now }: ServiceDeps) {
+  const today = () => todayOf(now());
+  const found = (id: string): Run => {
+    const run = foundOr(store.runs.find(id));
+    if (run.kind !== 'class') throw new Refusal({ code: 'not_found' });
+    return run;
+  };
+  const since = (runId: string, after: number): ClassEvents => ({
+    items: store.classEvents.of(runId, after),
+    now: now().toISOString(),
+  });
+  const plan = (run: Run) =>
+    store.remember(PLANNED_BY, `class day, ${run.id}, ${today()}`, () =>
+      classDayPlan(paperSourceOf(store, run, today())),
+    );
+  return answering({
+    find: (runId: string): ClassDay => ({ plan: plan(found(runId)), ...since(runId, 0) }),
+    events: (runId: string, after: number): ClassEvents => since(found(runId).id, after),
+    /** Sent twice with one key it counts once. @param device from which it comes. @returns what that device did not know of */
+    add: (runId: string, { key, at, ...event }: ClassEventInput, device: string): ClassEvents =>
+      store.together(() => {
+        const run = found(runId);
+        const before = store.classEvents.find(key);
+        if (before) {
+          if (before.runId !== runId || !isEqual(before.what, event.what))
+            throw new Refusal({ code: 'key_used' });
+          return since(runId, event.seen);
+        }
+        assertKnown(event.what);
+        store.classEvents.add({ key, runId, device, at: notAhead(at, now()), ...event }, now().toISOString());
+        settleLeftOvers(store, run, now().toISOString());
+        return since(runId, event.seen);
+      }),
+    /** What it took of each fibre, against what was planned. */
+    took(runId: string): ClassTook {
+      const run = found(runId);
+      const { plan: portions, packs, wool, input } = inForceOf(store, run, today()).packed;
+      const ticks = new Map(store.runs.ticks(runId).map((tick) => [tick.mark, tick]));
+      const planned = new Map<string, number>();
+      for (const { fibreId, classG } of portions.fibres)
+        planned.set(fibreId, (planned.get(fibreId) ?? 0) + classG);
+      const all = weighings(portions, packs, wool.fibres, input.scaleStepG);
+      return {
+        items: tookOf(planned, reallyWeighed(all, ticks), store.classEvents.of(runId)),
+        isOnShelf: isOffShelf(run.state),
+      };
+    },
+  });
+
+  /** What an act names is there. */
+  function assertKnown(what: ClassEventInput['what']): void {
+    const isFibre = what.act === 'left' || what.act === 'spare';
+    if (isFibre && !shelfOf(store).fibres.has(what.fibreId))
+      assertSound([{ code: 'field_wrong', pointer: '/what/fibreId', reason: 'names no fibre of the shelf' }]);
+    if (what.act === 'photo' && !store.classEvents.hasPicture(what.pictureId))
+      assertSound([{ code: 'field_wrong', pointer: '/what/pictureId', reason: 'names no picture' }]);
+  }
+}
+
+/** A clock that is wrong by a day would be the last word for a day. */
+const notAhead = (at: string, now: Date): string =>
+  Date.parse(at) > now.getTime() + AHEAD_MS ? now.toISOString() : new Date(at).toISOString();
