@@ -110,7 +110,7 @@ export function allRoutes(services: Services, door: StudioDoor, scales: ScaleHub
     ...paperRoutes(services.papers),
     ...guideRoutes(services.guides),
     ...trayRoutes(services.trays),
-    ...classDayRoutes(services.classDays, news),
+    ...classDayRoutes(services.classDays, services.runs, news),
     ...benchRoutes(services.bench),
     ...startRoutes(services.starts),
     ...listRoutes(services.lists, services.search),

@@ -124,6 +124,10 @@ export const router = createBrowserRouter(
           lazy: async () => ({ Component: (await import('./runs/day/DayPage.tsx')).DayPage }),
         },
         {
+          path: 'runs/:id/class',
+          lazy: async () => ({ Component: (await import('./runs/class/ClassPage.tsx')).ClassPage }),
+        },
+        {
           path: 'runs/:id/tray',
           lazy: async () => ({ Component: (await import('./runs/TrayPage.tsx')).TrayPage }),
         },

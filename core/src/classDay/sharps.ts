@@ -38,7 +38,7 @@ export function sharpsNow({ sharps }: Pick<ClassDayPlan, 'sharps'>, all: readonl
   const counts = eventsOf(events, 'sharp');
   const sum = (key: string, pile: 'out' | 'in') =>
     Math.max(0, counts.reduce((total, { what }) => total + (what.key === key && what.pile === pile ? what.amount : 0), 0)); // prettier-ignore
-  const lines = sharps.map((sharp): SharpNow => {
+  const lines = withStrays(sharps, events).map((sharp): SharpNow => {
     const heat = eventsOf(events, 'heat').findLast(({ what }) => what.key === sharp.key);
     const [out, back] = [sum(sharp.key, 'out'), sum(sharp.key, 'in')];
     return {
@@ -58,6 +58,15 @@ export function sharpsNow({ sharps }: Pick<ClassDayPlan, 'sharps'>, all: readonl
     stillOut: lines.reduce((total, { stillOut }) => total + stillOut, 0),
     stillHot: lines.filter(({ isOn }) => isOn).length,
   };
+}
+
+/** What was counted out and is no longer planned is out all the same. */
+function withStrays(planned: readonly PlannedSharp[], events: readonly ClassEvent[]): PlannedSharp[] {
+  const known = new Set(planned.map(({ key }) => key));
+  const hot = new Set(eventsOf(events, 'heat').map(({ what }) => what.key));
+  const met = new Set([...eventsOf(events, 'sharp').map(({ what }) => what.key), ...hot]);
+  const strays = [...met].filter((key) => !known.has(key));
+  return [...planned, ...strays.map((key) => ({ key, name: key, wanted: null, isHot: hot.has(key) }))];
 }
 
 function tipsOf(events: readonly ClassEvent[]): TipNow[] {

@@ -12,7 +12,7 @@ export {
 } from './protocol.ts';
 export { afterLine, NO_SCALE, unplugged, type ScaleState } from './scaleState.ts';
 export { SIMULATED_SCALE, simulatedScale, type ScaleAct } from './simulatedScale.ts';
-export { afterReading, isContainer, READY, type Taking } from './taking.ts';
+export { afterReading, isContainer, isStillOn, READY, type Taking } from './taking.ts';
 export {
   balanceOf,
   inHands,

@@ -28,11 +28,14 @@ const LEAST_STEPS = 2;
 const isHardlyAnything = (massG: number, { stepG }: ScaleState): boolean =>
   massG < LEAST_STEPS * (stepG ?? 0) - 1e-6;
 
+/** Whether what was taken, or asked about, still lies there; of a scale that says nothing nobody knows that it does not. */
+export const isStillOn = ({ liesG }: Taking, { massG }: Pick<ScaleState, 'massG'>): boolean =>
+  liesG !== null && (massG === null || massG >= liesG * OFF_FRACTION);
+
 /** After a reading: takes what is right and stable, once. */
 export function afterReading(taking: Taking, wanted: WantedMass, scale: ScaleState): Taken {
   const { massG, isStable } = scale;
-  const isOff = taking.liesG === null || (massG !== null && massG < taking.liesG * OFF_FRACTION);
-  if (!isOff) return { taking, massG: null };
+  if (isStillOn(taking, scale)) return { taking, massG: null };
   if (
     massG === null ||
     !isStable ||

@@ -28,6 +28,12 @@ export function wantsWords(wants: RunWants, count: number): string {
       return `${counted(count, 'pack was', 'packs were')} closed with something left out. Pack says what.`;
     case 'needles':
       return `${counted(count, 'needle is', 'needles are')} still out or missing.`;
+    case 'sharps':
+      return `${counted(count, 'sharp thing', 'sharp things')} beside needles ${count === 1 ? 'is' : 'are'} still out.`;
+    case 'heat':
+      return `${counted(count, 'hot tool is', 'hot tools are')} still switched on.`;
+    case 'tips':
+      return `${counted(count, 'broken tip was', 'broken tips were')} not found.`;
     case 'difference':
       return `${counted(count, 'pack', 'packs')} would be other now than planned. Take the new numbers, or put it back.`;
   }

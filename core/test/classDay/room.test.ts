@@ -12,7 +12,7 @@ import {
   tookOf,
   whoIsBehind,
 } from '../../src/classDay/index.ts';
-import { atMinute, clock, eventsAt, plan, sitting } from '../support/taught.ts';
+import { type Acted, atMinute, clock, eventsAt, plan, sitting } from '../support/taught.ts';
 
 const piece = (seatKey: string, partId: string, state: 'rolled' | 'felted' | 'joined' | null): ClassAct => ({
   act: 'piece',
@@ -20,7 +20,7 @@ const piece = (seatKey: string, partId: string, state: 'rolled' | 'felted' | 'jo
   partId,
   state,
 });
-const statesOf = (...all: Parameters<typeof eventsAt>) => {
+const statesOf = (...all: readonly Acted[]) => {
   const { pieces } = roomNow(plan, eventsAt(...all));
   return ['1', '2', '3'].map((key) => [...(pieces.get(key) ?? [])].map(([id, { state }]) => `${id} ${state}`));
 }; // prettier-ignore
@@ -86,7 +86,7 @@ describe('hands and wool', () => {
 });
 
 describe('who is behind', () => {
-  const behind = (now: number, late: number, ...all: Parameters<typeof eventsAt>) =>
+  const behind = (now: number, late: number, ...all: readonly Acted[]) =>
     whoIsBehind(plan, roomNow(plan, eventsAt(...all)), now, late).map(({ seatKey, minutes, on, handOver }) => [
       seatKey,
       minutes,

@@ -104,13 +104,14 @@ describe('what would be other', () => {
 }); // prettier-ignore
 
 describe('states', () => {
-  const fine: RunFacts = { undecided: 0, short: 0, uncounted: 0, unknown: 0, unweighed: 0, unpacked: 0, leftOut: 0, needlesOut: 0, different: 0 };
+  const fine: RunFacts = { undecided: 0, short: 0, uncounted: 0, unknown: 0, unweighed: 0, unpacked: 0, leftOut: 0, needlesOut: 0, sharpsOut: 0, stillHot: 0, openTips: 0, different: 0 };
   test.each([
     ['bought', { undecided: 2, short: 1, uncounted: 1, unweighed: 9 }, ['choices', 'stock', 'counts']],
     ['bought', { unknown: 3 }, ['amounts']],
     ['weighed', { unweighed: 3, different: 1, unpacked: 4 }, ['difference', 'weighing']],
     ['packed', { unpacked: 4, unweighed: 3 }, ['packing']],
     ['done', { needlesOut: 1, unpacked: 4 }, ['needles']],
+    ['done', { sharpsOut: 2, stillHot: 1, openTips: 1 }, ['sharps', 'heat', 'tips']],
     ['planned', { undecided: 2, needlesOut: 1 }, []],
   ] as const)('before it is %s, what is missing for that and nothing else', (to, facts, wants) => {
     expect(wantsOf(to, { ...fine, ...facts }).map((want) => want.wants)).toEqual(wants);

@@ -13,10 +13,11 @@ const MIDNIGHT = Date.parse('2026-12-05T00:00:00Z');
 export const atMinute = (minute: number): string => new Date(MIDNIGHT + minute * 60_000).toISOString();
 export const clock: Clock = (at) => (Date.parse(at) - MIDNIGHT) / 60_000;
 
+/** An act with its minute. */
+export type Acted = readonly [minute: number, what: ClassAct, more?: Partial<ClassEvent>];
+
 /** Events with their minute; the number in the order written is the order in which they came in. */
-export function eventsAt(
-  ...all: readonly (readonly [minute: number, what: ClassAct, more?: Partial<ClassEvent>])[]
-): ClassEvent[] {
+export function eventsAt(...all: readonly Acted[]): ClassEvent[] {
   return all.map(([minute, what, more], at) => ({
     key: `k${at}`,
     seq: at + 1,

@@ -1,3 +1,4 @@
+import type { ClassAct } from '@lanakit/core/classDay';
 import type { Pattern } from '@lanakit/core/pattern';
 import { revisionsOfRun, type RunInput } from '@lanakit/core/run';
 import { itemsNamed } from '@lanakit/core/shelf';
@@ -22,6 +23,10 @@ export function linkWriter(db: Database.Database) {
     links.ofRevision(id, pattern);
     if (woolOnlyFlag(pattern) === 1) setWoolOnly.run(id);
   };
+  const usePicture = db.prepare('INSERT OR IGNORE INTO picture_use (owner_id, picture_id) VALUES (?, ?)');
+  const ofEvent = (runId: string, what: ClassAct) => {
+    if (what.act === 'photo') usePicture.run(runId, what.pictureId);
+  };
   const documentOf = <T>(apart: Readonly<Record<string, ApartValue>>) =>
     JSON.parse(String(apart['document'])) as T;
   return ({ table, itemKind }: Sheet, row: SheetRow, apart: Readonly<Record<string, ApartValue>>): void => {
@@ -29,6 +34,7 @@ export function linkWriter(db: Database.Database) {
       for (const itemId of itemsNamed(itemKind, row['properties'])) nameItem.run(row['id'], itemId);
     if (table === 'pattern') ofPattern(String(row['id']), documentOf<Pattern>(apart));
     if (table === 'revision') ofRevision(String(row['id']), documentOf<Pattern>(apart));
+    if (table === 'class_event') ofEvent(String(row['runId']), row['what'] as ClassAct);
     if (table === 'run')
       for (const id of revisionsOfRun(documentOf<RunInput>(apart))) nameRevision.run(row['id'], id);
   };

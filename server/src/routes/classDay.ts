@@ -1,14 +1,15 @@
 import { ClassEventInput } from '@lanakit/core/classDay';
 import { AT_THE_TABLE } from '../access/caller.ts';
-import { ok } from '../http/replies.ts';
+import { ok, reply } from '../http/replies.ts';
 import { route, type Route } from '../http/route.ts';
 import type { RunNews } from '../http/runNews.ts';
+import type { RunService } from '../services/runService.ts';
 import type { ClassDayService } from '../services/classDayService.ts';
 
 const MOST = Number.MAX_SAFE_INTEGER;
 
 /** A class on its day: what is planned, what happens, and what it took. */
-export const classDayRoutes = (days: ClassDayService, news: RunNews): Route[] => [
+export const classDayRoutes = (days: ClassDayService, runs: RunService, news: RunNews): Route[] => [
   route({
     method: 'get',
     path: '/runs/:id/class-day',
@@ -49,7 +50,8 @@ export const classDayRoutes = (days: ClassDayService, news: RunNews): Route[] =>
     summary: 'That something of a run was written, as it happens (text/event-stream)',
     roles: AT_THE_TABLE,
     answers: [200],
-    handle: ({ params: { id } }) => ({ status: 200, events: (send) => news.watch(id, send) }),
+    handle: ({ params: { id } }) =>
+      reply(runs.ticks(id), () => ({ status: 200, events: (send) => news.watch(id, send) })),
   }),
 ];
 

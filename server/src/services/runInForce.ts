@@ -1,3 +1,4 @@
+import { sharpsNow } from '@lanakit/core/classDay';
 import { trayOf } from '@lanakit/core/needles';
 import {
   allMarks,
@@ -73,6 +74,7 @@ export function factsOf(store: Store, run: Run, today: string): RunFacts {
   const marks = allMarks(all);
   const linesOf = (pack: Pack) => packLines(inForce.packed, pack, gearOf(store).needles, all, ticks);
   const tray = trayOf(store.trays.taps(run.id));
+  const sharps = sharpsNow({ sharps: [] }, store.classEvents.of(run.id));
   return {
     undecided: undecidedOf(store, run),
     short: shortOfPlan(plan).length + shortThings(store, run, inForce).length,
@@ -82,6 +84,9 @@ export function factsOf(store: Store, run: Run, today: string): RunFacts {
     leftOut: closedWithout(packs, linesOf, ticks).length,
     unpacked: packs.filter(({ id }) => ticks.get(packedMark(id))?.isDone !== true).length,
     needlesOut: tray.reduce((sum, { stillOut, missing }) => sum + stillOut + missing, 0),
+    sharpsOut: sharps.stillOut,
+    stillHot: sharps.stillHot,
+    openTips: sharps.openTips,
     // The shelf alone changes no pack once it is only less.
     different: inForce.frozen ? differenceFrom(inForce.packed, planToday(store, run, today)).packs.length : 0,
   };

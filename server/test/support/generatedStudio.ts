@@ -1,3 +1,4 @@
+import type { ClassAct } from '@lanakit/core/classDay';
 import { BUYING_TERMS } from '@lanakit/core/buying';
 import { CUTTING_TERMS } from '@lanakit/core/cutting';
 import { BLANK_STEP, OWN_RIGHTS } from '@lanakit/core/pattern';
@@ -305,6 +306,29 @@ const DEEDS: Readonly<Record<string, Doing>> = {
   runGone: (studio, deed) => {
     const id = oneOf(idsIn(studio, 'run', alive), deed);
     return studio.services.runs.remove(id, versionOf(studio, 'run', id));
+  },
+  taught: (studio, deed) => {
+    const fibres = idsIn(studio, 'item', `${alive} AND kind = 'fibre'`);
+    const acts: readonly ClassAct[] = [
+      { act: 'help', seatKey: '1', isWanted: deed.pick % 2 === 0 },
+      { act: 'left', fibreId: oneOf(fibres, deed), seatKey: null, massG: deed.amount },
+      {
+        act: 'said',
+        sort: 'idea',
+        revisionId: 'r',
+        stepId: null,
+        partId: null,
+        seatKey: null,
+        text: deed.words,
+      },
+    ];
+    const event = { key: `event-${deed.pick}-${deed.amount}`, at: '2026-11-24T10:00:00.000Z', seen: 0 };
+    const what = acts[deed.pick % acts.length] as ClassAct;
+    return studio.services.classDays.add(
+      oneOf(idsIn(studio, 'run', alive), deed),
+      { ...event, what },
+      'Tablet',
+    );
   },
 };
 

@@ -2,6 +2,8 @@ import type {
   BackupContents,
   Bench,
   BinnedThing,
+  ClassDay,
+  ClassTook,
   Buying,
   Cutting,
   HistoryEntry,
@@ -212,12 +214,18 @@ export const useRevisionsById = (ids: readonly string[]): Resource<Revision[]> =
     { keepPreviousData: true, revalidateOnFocus: false },
   );
 
-/** How often another device is asked what it ticked. */
-const TICKS_EVERY_MS = 1500;
+/** Another device’s ticks are told at once; so often it is asked all the same, should the line be cut. */
+const TICKS_EVERY_MS = 15_000;
 
 /** What is weighed and packed, by whichever device. */
 export const useTicks = (runId: string, isWatched = true): Resource<RunTicks> =>
   useSWR(`/runs/${runId}/ticks`, get<RunTicks>, { refreshInterval: isWatched ? TICKS_EVERY_MS : 0 });
+
+/** A class on its day. What is new is told by the studio, and asked for now and then should the line be cut. */
+export const useClassDayOf = (runId: string): Resource<ClassDay> =>
+  useSWR(`/runs/${runId}/class-day`, get<ClassDay>, { refreshInterval: TICKS_EVERY_MS });
+export const useClassTook = (runId: string): Resource<ClassTook> =>
+  useSWR(`/runs/${runId}/took`, get<ClassTook>);
 
 /** A draft to be written on. */
 export const usePattern = (id: string): Resource<StoredPattern> => useFresh(`/patterns/${id}`);

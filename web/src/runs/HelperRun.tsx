@@ -20,7 +20,10 @@ const worksOf = ({ id, kind }: OpenedRun): readonly Work[] => [
   },
   ...(kind === 'kits'
     ? []
-    : [{ to: `/runs/${id}/tray`, name: 'Count needles', what: 'out, in, broken, sold' }]),
+    : [
+        { to: `/runs/${id}/class`, name: 'Teach', what: 'what is on, who is where, sharps, who needs help' },
+        { to: `/runs/${id}/tray`, name: 'Count needles', what: 'out, in, broken, sold' },
+      ]),
 ];
 
 /** A run on a helper’s device: what there is to do, and what is read beside it. */

@@ -28,6 +28,7 @@ import { ScannedCode } from './ScannedCode.tsx';
 import { runInputOf } from './useRunDraft.ts';
 import { type Planned, useRunPlan } from './useRunPlan.ts';
 import { useTicksHere } from './unsentTicks.ts';
+import { useRunNews } from './useRunNews.ts';
 import { useTickActions } from './useTickActions.ts';
 
 /** The pack in front of one: what goes in, in the order of laying in, and whether all of it is. */
@@ -42,6 +43,7 @@ export function PackingPage() {
 function OfRun({ run }: { run: OpenedRun }) {
   const input = useMemo(() => runInputOf(run), [run]);
   const runPlan = useRunPlan(run.id, input, run.frozen);
+  useRunNews(run.id);
   const needles = useNeedles();
   const ticks = useTicksHere(run.id);
   const byMark = useMemo(

@@ -88,9 +88,14 @@ function RunTable({ run, onMoved }: RunTableProps) {
         <div className={styles.actions}>
           <StateButtons run={run} draft={draft} onMoved={onMoved} />
           {!isKits && (
-            <SheetLink runId={run.id} draft={draft} sheet="day">
-              The day
-            </SheetLink>
+            <>
+              <SheetLink runId={run.id} draft={draft} sheet="day">
+                The day
+              </SheetLink>
+              <SheetLink runId={run.id} draft={draft} sheet="class">
+                Teach
+              </SheetLink>
+            </>
           )}
           <SheetLink runId={run.id} draft={draft} sheet="weigh-out" isPrimary>
             Weigh out

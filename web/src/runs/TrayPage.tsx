@@ -17,6 +17,7 @@ import styles from './Tray.module.css';
 import { runInputOf } from './useRunDraft.ts';
 import { useRunKit } from './useRunKit.ts';
 import { useUnsentTaps } from './unsentTaps.ts';
+import { useRunNews } from './useRunNews.ts';
 import { useTrayActions } from './useTrayActions.ts';
 
 const MODE_WORDS: Readonly<Record<Tapped, string>> = {
@@ -55,6 +56,7 @@ function TrayTable({ run, tray, needles }: TrayTableProps) {
   const { kitOfRun: classKit, error: kitError } = useRunKit(run.id, runInputOf(run));
   const [mode, setMode] = useState<Tapped>(tray.lines.some(({ out }) => out > 0) ? 'in' : 'out');
   const { tap, close, reopen, resolve } = useTrayActions(run.id);
+  useRunNews(run.id);
   const unsent = useUnsentTaps(run.id);
   const isClosed = tray.closedAt !== null;
   const wanted = new Map(

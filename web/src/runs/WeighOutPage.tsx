@@ -27,6 +27,7 @@ import { useTicksHere } from './unsentTicks.ts';
 import { useTickActions } from './useTickActions.ts';
 import { WeighByFibre } from './WeighByFibre.tsx';
 import { WeighByPack } from './WeighByPack.tsx';
+import { useRunNews } from './useRunNews.ts';
 import styles from './WeighOut.module.css';
 
 /** At the scale: one fibre after another or one pack after another, ticked with one tap by whoever stands there. */
@@ -51,6 +52,7 @@ type Way = 'fibre' | 'pack';
 function Scale({ run, runPlan }: { run: OpenedRun; runPlan: Planned }) {
   const [params, setParams] = useSearchParams();
   const way: Way = params.get('by') === 'pack' ? 'pack' : 'fibre';
+  useRunNews(run.id);
   const { items, unsent, error } = useTicksHere(run.id);
   const tick = useTickActions(run.id);
   const ticks = useMemo(() => new Map(items?.map((runTick) => [runTick.mark, runTick])), [items]);

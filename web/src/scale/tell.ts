@@ -1,7 +1,7 @@
 import type { ToldBy } from './scaleChoice.ts';
 
-/** Two tones up: it is kept. One low: look here. Hz and seconds. */
-const TONES = { kept: [660, 880], look: [220] } as const;
+/** Two tones up: it is kept. One low: look here. Two high and two lower: a time is over. Hz and seconds. */
+const TONES = { kept: [660, 880], look: [220], ring: [880, 660, 880, 660] } as const;
 const TONE_S = 0.09;
 const LOUDNESS = 0.15;
 

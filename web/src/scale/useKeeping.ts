@@ -2,6 +2,7 @@ import type { ScaleInfo } from '@lanakit/core/api';
 import {
   afterReading,
   isContainer,
+  isStillOn,
   type OddReading,
   oddReading,
   type ScaleState,
@@ -59,7 +60,12 @@ export function useKeeping({ scale, state, wanted, onHandG, taking, onTaking, on
     setAsked({ odd, massG });
   };
   useEffect(() => {
-    if (asked || isKept.current) return;
+    if (isKept.current) return;
+    if (asked) {
+      // Taken off: there is nothing to answer any more.
+      if (!isStillOn({ liesG: asked.massG }, state)) setAsked(null);
+      return;
+    }
     if (state.tareG === 0 && isContainer(containerG, wanted, state)) {
       void perform(tellScale(scale.id, 'tare')).catch(() => undefined);
       return;
@@ -81,7 +87,11 @@ export function useKeeping({ scale, state, wanted, onHandG, taking, onTaking, on
     /** While it moves nothing is kept: as soon as it stands still. */
     keepNow: () => setHeld(true),
     keepAnyway: keep,
-    weighAgain: () => setAsked(null),
+    // What lies there still is what was asked about: it is looked at again when it has been off.
+    weighAgain: () => {
+      if (asked) onTaking({ liesG: asked.massG });
+      setAsked(null);
+    },
     /** What stands there is a bowl, and known again. */
     tare: () =>
       void attempt(async () => {

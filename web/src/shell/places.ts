@@ -22,7 +22,7 @@ export const placesOf = (role: Role): readonly Place[] => (role === 'owner' ? OW
 
 /** What a helper’s device works at; the server holds to the same, whatever is opened here. */
 const FOR_HELPERS =
-  /^\/(?:runs(?:\/[^/]+(?:\/(?:weigh-out|packing|tray|needles|pattern|guide|papers\/(?:packs|labels|contents|room|preparation|weigh-out|risks)))?)?|count)\/?$/;
+  /^\/(?:runs(?:\/[^/]+(?:\/(?:weigh-out|packing|class|tray|needles|pattern|guide|papers\/(?:packs|labels|contents|room|preparation|weigh-out|risks)))?)?|count)\/?$/;
 
 export const isPlaceFor = (role: Role, path: string): boolean =>
   role === 'owner' || (role === 'helper' && FOR_HELPERS.test(path));

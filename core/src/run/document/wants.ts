@@ -8,6 +8,9 @@ export const RUN_WANTS = [
   'packing',
   'left-out',
   'needles',
+  'sharps',
+  'heat',
+  'tips',
   'difference',
 ] as const;
 

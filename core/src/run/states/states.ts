@@ -18,6 +18,10 @@ export interface RunFacts {
   readonly leftOut: number;
   /** Needles still out, or missing. */
   readonly needlesOut: number;
+  /** Other sharp things of a class that are still out, what is still hot, and broken tips that nobody has found. */
+  readonly sharpsOut: number;
+  readonly stillHot: number;
+  readonly openTips: number;
   /** Packs that would be other now than they were planned. */
   readonly different: number;
 }
@@ -42,6 +46,9 @@ const WANTED_FOR: Readonly<Record<RunState, readonly (readonly [RunWants, keyof 
   done: [
     ['left-out', 'leftOut'],
     ['needles', 'needlesOut'],
+    ['sharps', 'sharpsOut'],
+    ['heat', 'stillHot'],
+    ['tips', 'openTips'],
   ],
 };
 

@@ -37,7 +37,11 @@ export function TourSlip() {
       </p>
       <div className={styles.slipWays}>
         {!isHere && <Button onClick={() => go(stop)}>Take me there</Button>}
-        {deed && <Button onClick={() => isLost.set(!deed.run())}>{deed.name}</Button>}
+        {deed && (
+          <Button onClick={() => void whenThere(deed.run).then((isDone) => isLost.set(!isDone))}>
+            {deed.name}
+          </Button>
+        )}
         {canGo(stop + 1) && (
           <Button type="primary" onClick={() => go(stop + 1)}>
             Next stop
@@ -49,6 +53,26 @@ export function TourSlip() {
       </div>
     </section>
   );
+}
+
+/** A page that is still being drawn has nothing to press yet. */
+const PATIENCE_MS = 10_000;
+
+/** Does it as soon as the page has it. @returns false: it never had */
+function whenThere(run: () => boolean): Promise<boolean> {
+  if (run()) return Promise.resolve(true);
+  return new Promise((resolve) => {
+    const end = (isDone: boolean) => {
+      watcher.disconnect();
+      clearTimeout(patience);
+      resolve(isDone);
+    };
+    const watcher = new MutationObserver(() => {
+      if (run()) end(true);
+    });
+    const patience = setTimeout(() => end(false), PATIENCE_MS);
+    watcher.observe(document.body, { childList: true, subtree: true });
+  });
 }
 
 /** What it was to do was not found: said until another page is shown. */

@@ -1,0 +1,24 @@
+import { clashesOf } from '@lanakit/core/classDay';
+import { clockWords } from '@lanakit/core/words';
+import { useMemo } from 'react';
+import { actWords } from '../../words/classWords.ts';
+import styles from './Class.module.css';
+import type { Teaching } from './teaching.ts';
+
+/** Two devices said different things of the same without knowing it: who, when, and what was kept. */
+export function Clashes({ teaching: { here, names, clock } }: { teaching: Teaching }) {
+  const clashes = useMemo(() => clashesOf(here.events), [here.events]);
+  if (clashes.length === 0) return null;
+  const who = (device: string | null) => device ?? 'this device';
+  return (
+    <ul className={`sheet ${styles.clashes}`} aria-label="Said differently by two devices">
+      {clashes.map(({ kept, lost }) => (
+        <li key={kept.key}>
+          <b>{actWords(kept, names)}</b> is kept ({who(kept.device)}, {clockWords(clock(kept.at))}); “
+          {actWords(lost, names)}” ({who(lost.device)}, {clockWords(clock(lost.at))}) came apart from it. Tap
+          it anew if that is wrong.
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,25 @@
+import { inOrder } from '@lanakit/core/classDay';
+import { Button } from 'antd';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { actWords } from '../../words/classWords.ts';
+import styles from './Class.module.css';
+import type { Teaching } from './teaching.ts';
+
+/** The last thing that happened, and how to take it back: a tap too much costs one tap. */
+export function TakeBack({ teaching: { here, names } }: { teaching: Teaching }) {
+  const last = inOrder(here.events).at(-1);
+  const back = () => last && here.act({ act: 'back', key: last.key });
+  useHotkeys('mod+z', back, { preventDefault: true }, [last?.key]);
+  if (!last) return null;
+  return (
+    <div className={`sheet ${styles.back}`}>
+      <span className="quiet">
+        Last: {actWords(last, names)}
+        {last.device !== null && here.day.items.length > 0 && ` (${last.device})`}
+      </span>
+      <Button size="large" onClick={back}>
+        Take back
+      </Button>
+    </div>
+  );
+}
