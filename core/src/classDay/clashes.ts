@@ -29,7 +29,7 @@ function saysOf(what: ClassAct): { readonly of: string; readonly is: string } | 
 
 /** Neither device had heard of the other’s when it was done. */
 const areApart = (a: ClassEvent, b: ClassEvent): boolean =>
-  a.device !== b.device && a.seen < b.seq && b.seen < a.seq;
+  a.from !== b.from && a.seen < b.seq && b.seen < a.seq;
 
 /**
  * Where two devices said different things of the same without knowing it: what was done later is kept. A clash is over as soon as

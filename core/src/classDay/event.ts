@@ -52,6 +52,8 @@ export const ClassEventInput = Type.Object(
     key: Type.String({ minLength: 1, maxLength: 40 }),
     /** When it was done, ISO 8601, UTC, on the studio’s clock as far as the device knows it. */
     at: Type.String({ maxLength: 30, pattern: '^\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d:\\d\\d(\\.\\d{1,3})?Z$' }),
+    /** The device, by a key it made for itself once: two pages on one machine are two. */
+    from: Id,
     /** The last event of the class that the device knew of; 0: of none. */
     seen: Type.Integer({ minimum: 0 }),
     what: ClassAct,
@@ -64,7 +66,7 @@ export type ClassEventInput = Static<typeof ClassEventInput>;
 export interface ClassEvent extends ClassEventInput {
   /** In the order in which they came in, from 1. One that waits on a device is after all that are kept. */
   readonly seq: number;
-  /** From which device; null: it is not with the studio yet. */
+  /** What the studio calls the device; null: it is not with the studio yet. */
   readonly device: string | null;
 }
 

@@ -163,24 +163,24 @@ describe('two devices', () => {
     ['neither knew of the other: the later holds, and it is told', 'tablet', 0, 0, 1],
     ['the second knew: nothing clashes', 'tablet', 0, 1, 0],
     ['the same device corrects itself', 'desk', 0, 0, 0],
-  ] as const)('%s', (_name, device, seenA, seenB, clashes) => {
+  ] as const)('%s', (_name, from, seenA, seenB, clashes) => {
     const events = eventsAt(
-      [610, rolled, { device: 'desk', seen: seenA }],
-      [611, felted, { device, seen: seenB }],
+      [610, rolled, { from: 'desk', seen: seenA }],
+      [611, felted, { from, seen: seenB }],
     );
     const found = clashesOf(events);
     expect(found.length).toBe(clashes);
-    if (found[0]) expect([found[0].kept.what, found[0].lost.device]).toEqual([felted, 'desk']);
+    if (found[0]) expect([found[0].kept.what, found[0].lost.from]).toEqual([felted, 'desk']);
     expect(roomNow(plan, events).pieces.get('1')?.get('body')?.state).toBe('felted');
   });
   test('the same said twice is no clash, and saying it anew ends one', () => {
-    expect(clashesOf(eventsAt([610, rolled, { seen: 0 }], [611, rolled, { seen: 0, device: 'tablet' }]))).toEqual([]);
+    expect(clashesOf(eventsAt([610, rolled, { seen: 0 }], [611, rolled, { seen: 0, from: 'tablet' }]))).toEqual([]);
     expect(
-      clashesOf(eventsAt([610, rolled, { seen: 0 }], [611, felted, { seen: 0, device: 'tablet' }], [612, rolled, { seen: 2 }])),
+      clashesOf(eventsAt([610, rolled, { seen: 0 }], [611, felted, { seen: 0, from: 'tablet' }], [612, rolled, { seen: 2 }])),
     ).toEqual([]);
   }); // prettier-ignore
   test('two that say different things at the same moment are one class on both', () => {
-    const [a, b] = [{ key: 'a', seen: 0 }, { key: 'b', seen: 0, device: 'tablet' }]; // prettier-ignore
+    const [a, b] = [{ key: 'a', seen: 0 }, { key: 'b', seen: 0, from: 'tablet' }]; // prettier-ignore
     const both = eventsAt([610, rolled, a], [610, felted, b]);
     expect(roomNow(plan, both)).toEqual(roomNow(plan, both.toReversed()));
   });

@@ -8,6 +8,7 @@ interface EventRow {
   at: string;
   seen: number;
   device: string;
+  from: string;
   what: string;
 }
 
@@ -16,7 +17,7 @@ export interface KeptEvent extends ClassEvent {
   readonly runId: string;
 }
 
-const COLUMNS = 'id AS seq, event_key AS key, run_id AS runId, at, seen, device, what';
+const COLUMNS = 'id AS seq, event_key AS key, run_id AS runId, at, seen, device, device_key AS "from", what';
 
 const eventOf = ({ what, ...row }: EventRow): KeptEvent => ({ ...row, what: JSON.parse(what) as ClassAct });
 
@@ -27,8 +28,8 @@ export function classEventQueries(db: Db) {
   );
   const selectOne = db.prepare<[string], EventRow>(`SELECT ${COLUMNS} FROM class_event WHERE event_key = ?`);
   const insert = db.prepare(`
-    INSERT INTO class_event (event_key, run_id, at, seen, device, what, came_at)
-    VALUES (@key, @runId, @at, @seen, @device, @what, @cameAt)`);
+    INSERT INTO class_event (event_key, run_id, at, seen, device, device_key, what, came_at)
+    VALUES (@key, @runId, @at, @seen, @device, @from, @what, @cameAt)`);
   const usePicture = db.prepare('INSERT OR IGNORE INTO picture_use (owner_id, picture_id) VALUES (?, ?)');
   const hasPicture = db.prepare<[string], number>('SELECT 1 FROM picture WHERE id = ?').pluck();
   return {

@@ -262,6 +262,7 @@ const RUN_SHEETS = [
     column('at', 'moment', 'when it was done; ISO 8601, UTC'),
     column('seen', 'whole', 'the last of these that the device knew of'),
     column('device', 'text', 'from which device'),
+    column('deviceKey', 'id', 'the key that device made for itself'),
     column('what', 'document', 'what was done'),
     column('cameAt', 'moment', 'when the studio had it; ISO 8601, UTC'),
   ]),

@@ -46,6 +46,7 @@ const eventOf = (what: ClassAct, more: Partial<ClassEventInput> = {}): ClassEven
   key: `event-${++events}`,
   at: NOW.toISOString(),
   seen: 0,
+  from: 'tablet',
   what,
   ...more,
 });

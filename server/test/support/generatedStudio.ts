@@ -322,7 +322,12 @@ const DEEDS: Readonly<Record<string, Doing>> = {
         text: deed.words,
       },
     ];
-    const event = { key: `event-${deed.pick}-${deed.amount}`, at: '2026-11-24T10:00:00.000Z', seen: 0 };
+    const event = {
+      key: `event-${deed.pick}-${deed.amount}`,
+      at: '2026-11-24T10:00:00.000Z',
+      seen: 0,
+      from: 'tablet',
+    };
     const what = acts[deed.pick % acts.length] as ClassAct;
     return studio.services.classDays.add(
       oneOf(idsIn(studio, 'run', alive), deed),

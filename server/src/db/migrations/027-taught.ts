@@ -10,6 +10,7 @@ CREATE TABLE class_event (
   at TEXT NOT NULL,
   seen INTEGER NOT NULL,
   device TEXT NOT NULL,
+  device_key TEXT NOT NULL,
   what TEXT NOT NULL,
   came_at TEXT NOT NULL
 );

@@ -1,6 +1,7 @@
-import { clashesOf } from '@lanakit/core/classDay';
+import { type ClassEvent, clashesOf } from '@lanakit/core/classDay';
 import { clockWords } from '@lanakit/core/words';
 import { useMemo } from 'react';
+import { deviceKey } from '../../draft/deviceKey.ts';
 import { actWords } from '../../words/classWords.ts';
 import styles from './Class.module.css';
 import type { Teaching } from './teaching.ts';
@@ -9,14 +10,15 @@ import type { Teaching } from './teaching.ts';
 export function Clashes({ teaching: { here, names, clock } }: { teaching: Teaching }) {
   const clashes = useMemo(() => clashesOf(here.events), [here.events]);
   if (clashes.length === 0) return null;
-  const who = (device: string | null) => device ?? 'this device';
+  const who = ({ from, device }: ClassEvent) =>
+    from === deviceKey() ? 'this device' : (device ?? 'another device');
   return (
     <ul className={`sheet ${styles.clashes}`} aria-label="Said differently by two devices">
       {clashes.map(({ kept, lost }) => (
         <li key={kept.key}>
-          <b>{actWords(kept, names)}</b> is kept ({who(kept.device)}, {clockWords(clock(kept.at))}); “
-          {actWords(lost, names)}” ({who(lost.device)}, {clockWords(clock(lost.at))}) came apart from it. Tap
-          it anew if that is wrong.
+          <b>{actWords(kept, names)}</b> is kept ({who(kept)}, {clockWords(clock(kept.at))}); “
+          {actWords(lost, names)}” ({who(lost)}, {clockWords(clock(lost.at))}) came apart from it. Tap it anew
+          if that is wrong.
         </li>
       ))}
     </ul>

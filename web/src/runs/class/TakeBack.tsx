@@ -2,6 +2,7 @@ import { inOrder } from '@lanakit/core/classDay';
 import { Button } from 'antd';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { actWords } from '../../words/classWords.ts';
+import { deviceKey } from '../../draft/deviceKey.ts';
 import styles from './Class.module.css';
 import type { Teaching } from './teaching.ts';
 
@@ -15,7 +16,7 @@ export function TakeBack({ teaching: { here, names } }: { teaching: Teaching }) 
     <div className={`sheet ${styles.back}`}>
       <span className="quiet">
         Last: {actWords(last, names)}
-        {last.device !== null && here.day.items.length > 0 && ` (${last.device})`}
+        {last.from !== deviceKey() && ` (${last.device ?? 'another device'})`}
       </span>
       <Button size="large" onClick={back}>
         Take back

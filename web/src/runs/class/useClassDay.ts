@@ -6,6 +6,7 @@ import { ApiProblem, errorWords } from '../../api/client.ts';
 import { addClassEvent } from '../../api/mutations/classDay.ts';
 import { perform } from '../../api/mutations/mutation.ts';
 import { useClassDayOf } from '../../api/queries.ts';
+import { deviceKey } from '../../draft/deviceKey.ts';
 import { Outbox, type Waiting } from '../../draft/outbox.ts';
 import { useNotice } from '../../shell/Notice.tsx';
 import { outboxSender, useOutbox } from '../../shell/outboxSender.ts';
@@ -14,6 +15,7 @@ import { useRunNews, withEvents } from '../useRunNews.ts';
 /** What was done here: when, what of the class was known then, and what. */
 interface Done {
   readonly at: string;
+  readonly from: string;
   readonly seen: number;
   readonly what: ClassAct;
 }
@@ -57,7 +59,7 @@ export function useClassDay(runId: string): {
   if (!day) return { here: null, error };
   const act = (what: ClassAct): string => {
     const seen = day.items.at(-1)?.seq ?? 0;
-    const { key } = outbox.put({ at: new Date(studioNow()).toISOString(), seen, what });
+    const { key } = outbox.put({ from: deviceKey(), at: new Date(studioNow()).toISOString(), seen, what });
     void send();
     return key;
   };
