@@ -2,7 +2,7 @@
 // Each list runs from the ground floor up: a room may know those below it, never those above or a neighbour's inside.
 
 const CORE = [
-  'base', 'solving', 'shapes', 'cutting', 'shelf', 'scale', 'tables', 'pattern', 'placing', 'engine', 'build', 'figure', 'resize',
+  'base', 'solving', 'shapes', 'cutting', 'shelf', 'scale', 'labelling', 'tables', 'pattern', 'placing', 'engine', 'build', 'figure', 'resize',
   'writing', 'needles', 'review', 'reading', 'run', 'timetable', 'classDay', 'buying', 'starts', 'search', 'problems', 'api', 'words', 'files', 'papers',
 ]; // prettier-ignore
 
@@ -14,7 +14,7 @@ const WEB = [
 /** The work table stands on its store; the lists beside one another know only that. */
 const TABLE = ['table', 'needles', 'parts', 'joins', 'materials', 'steps', 'options', 'about', 'ledger'];
 
-const SERVER = ['access', 'db', 'papers', 'services', 'workers', 'scales', 'http', 'routes'];
+const SERVER = ['access', 'db', 'papers', 'services', 'workers', 'devices', 'http', 'routes'];
 
 const upward = (base, rooms) =>
   rooms.slice(0, -1).map((room, at) => ({

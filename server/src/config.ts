@@ -11,6 +11,8 @@ export interface Config {
   readonly tls: { readonly certFile: string; readonly keyFile: string } | null;
   /** Scales on a wire. */
   readonly scales: string;
+  readonly scanners: string;
+  readonly printers: string;
   readonly dataDir: string;
   /** Load the demo data when the studio is new. */
   readonly isDemo: boolean;
@@ -30,6 +32,8 @@ export function readConfig(env: NodeJS.ProcessEnv): Config | ConfigRefusal {
     tls: certFile && keyFile ? { certFile, keyFile } : null,
     port,
     scales: env['LANAKIT_SCALES'] ?? '',
+    scanners: env['LANAKIT_SCANNERS'] ?? '',
+    printers: env['LANAKIT_PRINTERS'] ?? '',
     host: env['LANAKIT_HOST'] ?? '127.0.0.1',
     names: (env['LANAKIT_NAMES'] ?? '').split(',').filter((name) => name.trim() !== ''),
     dataDir: env['LANAKIT_DATA'] ?? join(homedir(), '.lanakit'),

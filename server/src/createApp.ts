@@ -33,7 +33,9 @@ import { packCodeRoutes } from './routes/packCodes.ts';
 import { personRoutes } from './routes/persons.ts';
 import { writeLogRoutes } from './routes/writeLog.ts';
 import { scaleRoutes } from './routes/scales.ts';
-import { type ScaleHub, scaleHub } from './scales/scaleHub.ts';
+import { printerRoutes } from './routes/printers.ts';
+import { scannerRoutes } from './routes/scanners.ts';
+import { type Devices, simulatedDevices } from './devices/index.ts';
 import { sessionRoutes } from './routes/session.ts';
 import { runRoutes } from './routes/runs.ts';
 import { stockRoutes } from './routes/stock.ts';
@@ -51,8 +53,8 @@ export interface AppDeps extends WorkDeps {
   readonly names: ReadonlySet<string>;
   /** Who is let in; nothing: on loopback nobody is asked. */
   readonly door?: StudioDoor;
-  /** Scales to weigh with; nothing: one that is simulated. */
-  readonly scales?: ScaleHub;
+  /** Scales, scanners and printers at the table; nothing: one of each that is simulated. */
+  readonly devices?: Devices;
   /** The built interface; null serves the API alone. */
   readonly webDir: string | null;
   /** The demo studio beside this one. */
@@ -72,7 +74,11 @@ export function createApp(deps: AppDeps): Express {
   app.use(compression({ threshold: '16kb', filter: isWorthPacking }));
   const news = runNews();
   const services = deps.services ?? createServices(deps);
-  mountRoutes(app, allRoutes(services, door, deps.scales ?? scaleHub(), news), { ...deps, door, news });
+  mountRoutes(app, allRoutes(services, door, deps.devices ?? simulatedDevices(), news), {
+    ...deps,
+    door,
+    news,
+  });
   app.use('/api', () => {
     throw new HttpProblem('not_found');
   });
@@ -93,7 +99,12 @@ function isWorthPacking(request: Request, response: Response): boolean {
 const LOOPBACK_ADDRESSES = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);
 
 /** Every operation, the one that describes them included. */
-export function allRoutes(services: Services, door: StudioDoor, scales: ScaleHub, news = runNews()): Route[] {
+export function allRoutes(
+  services: Services,
+  door: StudioDoor,
+  { scales, scanners, printers }: Devices,
+  news = runNews(),
+): Route[] {
   const wordsOf = (operation: string): string =>
     routes.find((each) => operationOf(each) === operation)?.summary ?? operation;
   const routes: Route[] = [
@@ -119,6 +130,8 @@ export function allRoutes(services: Services, door: StudioDoor, scales: ScaleHub
     ...binRoutes(services.bin),
     ...historyRoutes(services.history),
     ...scaleRoutes(scales),
+    ...scannerRoutes(scanners),
+    ...printerRoutes(printers, services.printing),
     ...sessionRoutes(door, services.learners),
     ...networkRoutes(door),
     ...writeLogRoutes(services.writeLog, wordsOf),

@@ -43,7 +43,7 @@ export function demoStudio({ dataDir, ...shown }: DemoStudioDeps): DemoStudio {
   };
 }
 
-type DemoStudioDeps = Pick<AppDeps, 'dataDir' | 'names' | 'door' | 'log' | 'webDir' | 'scales'>;
+type DemoStudioDeps = Pick<AppDeps, 'dataDir' | 'names' | 'door' | 'log' | 'webDir' | 'devices'>;
 
 interface DemoStudio {
   readonly handle: RequestHandler;

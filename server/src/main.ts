@@ -16,8 +16,11 @@ import { hostNames, isLoopback } from './http/hostNames.ts';
 import { studioDoor } from './http/studioDoor.ts';
 import { readTls, type TlsFiles } from './access/certificate.ts';
 import { keepPaired, pairedBefore } from './services/pairedDevices.ts';
-import { readScales } from './scales/readScales.ts';
-import { scaleHub } from './scales/scaleHub.ts';
+import { readWires } from './devices/readWires.ts';
+import type { Devices } from './devices/index.ts';
+import { printerHub } from './devices/printerHub.ts';
+import { scaleHub } from './devices/scaleHub.ts';
+import { scannerHub } from './devices/scannerHub.ts';
 import { studioUrls } from './http/studioUrls.ts';
 import { type OwnerKey, readOwner } from './access/passphrase.ts';
 import { studioDeps } from './openStudio.ts';
@@ -124,6 +127,13 @@ const doorOf = (
     onWrong: (address) => log.warn({ address }, 'a wrong passphrase or code'),
   });
 
+/** Those that are there, and one of each that is simulated. */
+const devicesOf = ({ scales, scanners, printers }: Config): Devices => ({
+  scales: scaleHub(orRefuse(readWires('LANAKIT_SCALES', scales))),
+  scanners: scannerHub(orRefuse(readWires('LANAKIT_SCANNERS', scanners))),
+  printers: printerHub(orRefuse(readWires('LANAKIT_PRINTERS', printers))),
+});
+
 function start(): void {
   setFlagsFromString(`--heap-growing-percent=${GARBAGE_PERCENT}`);
   const config = readConfig(process.env);
@@ -131,7 +141,7 @@ function start(): void {
   const owner = isLoopback(config.host) ? null : readOwner(config.dataDir);
   if (!isLoopback(config.host) && owner === null) refuse({ code: 'no_passphrase', host: config.host });
   const tls = isLoopback(config.host) ? null : orRefuse(readTls(config.dataDir, config.tls, new Date())).tls;
-  const wired = orRefuse(readScales(config.scales));
+  const devices = devicesOf(config);
   // Only who runs Lanakit may read what it writes: rosters are in it.
   process.umask(0o077);
   const held = holdStudio(config.dataDir);
@@ -153,7 +163,7 @@ function start(): void {
     log,
     names: hostNames(config.host, config.names),
     door: doorOf(config, owner, { isSecure: tls !== null, log, port: () => portOf(server, config) }),
-    scales: scaleHub(wired),
+    devices,
     webDir: existsSync(webDir) ? webDir : null,
   };
   const demo = demoStudio({ dataDir: config.dataDir, ...shown });
@@ -174,7 +184,7 @@ function start(): void {
   const stop = () => {
     server.close(() => {
       demo.close();
-      shown.scales.close();
+      for (const hub of [devices.scales, devices.scanners, devices.printers]) hub.close();
       opened.db.close();
       held.hold.release();
       process.exit(0);

@@ -1,6 +1,6 @@
 import { basename, join } from 'node:path';
 import type { CertificateFault } from './access/certificate.ts';
-import type { ScalesFault } from './scales/readScales.ts';
+import type { WiresFault } from './devices/readWires.ts';
 import type { ConfigRefusal } from './config.ts';
 import {
   backupFolder,
@@ -15,7 +15,7 @@ export type StartRefusal =
   | OpenRefusal
   | HoldRefusal
   | CertificateFault
-  | ScalesFault
+  | WiresFault
   | { readonly code: 'no_passphrase'; readonly host: string }
   | { readonly code: 'cannot_listen'; readonly reason: string; readonly host: string; readonly port: number };
 
@@ -35,8 +35,8 @@ export function startRefusalWords(refusal: StartRefusal): string {
   switch (refusal.code) {
     case 'port_not_read':
       return `PORT is “${refusal.text}”; give a number from 0 to 65535.`;
-    case 'scales_not_read':
-      return `LANAKIT_SCALES has “${refusal.text}”; give NAME=tcp://HOST:PORT or NAME=file:/PATH, with commas between.`;
+    case 'wires_not_read':
+      return `${refusal.setting} has “${refusal.text}”; give NAME=tcp://HOST:PORT or NAME=file:/PATH, with commas between.`;
     case 'tls_half_given':
       return 'LANAKIT_TLS_CERT and LANAKIT_TLS_KEY belong together: give both, or neither.';
     case 'tls_not_read':

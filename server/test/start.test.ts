@@ -11,6 +11,8 @@ describe('what the environment decides', () => {
       names: [],
       tls: null,
       scales: '',
+      scanners: '',
+      printers: '',
       dataDir: `${homedir()}/.lanakit`,
       isDemo: true,
     });
@@ -33,6 +35,8 @@ describe('what the environment decides', () => {
       names: ['studio', ' kiosk'],
       tls: { certFile: '/c.pem', keyFile: '/k.pem' },
       scales: 'Window=tcp://scale:7001',
+      scanners: '',
+      printers: '',
       dataDir: '/x',
       isDemo: false,
     });
@@ -70,7 +74,11 @@ test.each<[string, StartRefusal, string]>([
     { code: 'tls_not_read', file: '/c.pem', reason: 'no PEM' },
     'npm run certificate',
   ],
-  ['a scale that is none', { code: 'scales_not_read', text: 'Window' }, 'tcp://HOST:PORT'],
+  [
+    'a scale that is none',
+    { code: 'wires_not_read', setting: 'LANAKIT_SCALES', text: 'Window' },
+    'tcp://HOST:PORT',
+  ],
   ['a network without a passphrase', { code: 'no_passphrase', host: '0.0.0.0' }, 'npm run passphrase'],
   ['a newer database', { code: 'database_newer', found: 9, known: 1 }, 'newer Lanakit'],
   [

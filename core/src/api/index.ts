@@ -13,6 +13,7 @@ export type * from './buying.ts';
 export type * from './classDay.ts';
 export type * from './cutting.ts';
 export type * from './keeping.ts';
+export type * from './labelling.ts';
 export type * from './lists.ts';
 export type * from './makes.ts';
 

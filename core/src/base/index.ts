@@ -14,6 +14,7 @@ export { daysAfter, daysBetween, isCalendarDate } from './calendarDate.ts';
 export { Length, MM_PER_INCH, toMm, type LengthUnit } from './length.ts';
 export { parseLengthRange, showTypedRange, type LengthRange } from './lengthRange.ts';
 export { handLength } from './handLength.ts';
+export { lineSplitter, LONGEST_LINE } from './lineSplitter.ts';
 export { nudgeLength } from './nudgeLength.ts';
 export { boundLength, parseLength, type LengthRefusal } from './parseLength.ts';
 export { fractionOf, majorOf, minorOf, percentBounds, percentOf, repriced } from './shares.ts';

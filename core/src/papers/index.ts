@@ -18,6 +18,14 @@ export { swatchSvg } from './swatchSvg.ts';
 export { qrSvg } from './qrPath.ts';
 export { bagLine, CODE_GAP_MM, fittedLabels, isLowLabel, labelRoom, type FittedLabel } from './fitLabels.ts';
 export { classDayPlan } from './classDayPlan.ts';
+export {
+  labelsInSize,
+  ROLL_SIZES,
+  rollPieces,
+  sheetPieces,
+  sizeForLabels,
+  type RollSize,
+} from './printerPieces.ts';
 export { paperSource } from './paperSource.ts';
 export { cellForTable, cellWords, type Cell } from './cell.ts';
 export { guideSvg } from './guide/guideSvg.ts';

@@ -1,6 +1,4 @@
-export { lineSplitter } from './lineSplitter.ts';
 export {
-  LONGEST_LINE,
   readScaleLine,
   SCALE_COMMANDS,
   SCALE_UNITS,

@@ -1,4 +1,4 @@
-import { roundToMicrogram } from '../base/index.ts';
+import { LONGEST_LINE, roundToMicrogram } from '../base/index.ts';
 import type { LineFault } from './problem.ts';
 
 /** Units a scale may say. International avoirdupois pound of 1959. */
@@ -7,9 +7,6 @@ export type ScaleUnit = keyof typeof SCALE_UNITS;
 
 /** The newest protocol this reads. */
 const SCALE_PROTOCOL = 1;
-
-/** Longer is no line of a scale. */
-export const LONGEST_LINE = 120;
 
 /** One line of a scale, in grams whatever it said. */
 export type ScaleLine =

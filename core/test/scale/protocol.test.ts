@@ -1,10 +1,9 @@
+import { lineSplitter, LONGEST_LINE } from '../../src/base/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import {
   afterLine,
   type LineRead,
-  lineSplitter,
-  LONGEST_LINE,
   NO_SCALE,
   readScaleLine,
   SCALE_UNITS,

@@ -4,7 +4,7 @@ import { Type } from '@sinclair/typebox';
 import { AT_THE_TABLE } from '../access/caller.ts';
 import { listed } from '../http/replies.ts';
 import { route, type Route } from '../http/route.ts';
-import type { ScaleHub } from '../scales/scaleHub.ts';
+import type { ScaleHub } from '../devices/scaleHub.ts';
 import { Refusal } from '../services/refusal.ts';
 
 const Mass = Type.Number({ minimum: 0, maximum: 10_000, description: 'grams' });

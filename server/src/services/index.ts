@@ -20,6 +20,7 @@ import { patternFileService } from './patternFileService.ts';
 import { patternService } from './patternService.ts';
 import { personService } from './personService.ts';
 import { pictureService } from './pictureService.ts';
+import { printingService } from './printingService.ts';
 import { runService } from './runService.ts';
 import { searchService } from './searchService.ts';
 import { startService } from './startService.ts';
@@ -62,6 +63,7 @@ export const createServices = (deps: WorkDeps) => {
     papers: paperService(deps),
     guides: guideService(deps),
     trays: trayService(deps),
+    printing: printingService(deps),
     classDays: classDayService(deps),
     bench: benchService(deps),
     buying: buyingService(deps),

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { request } from '../support/request.ts';
 import { allRoutes } from '../../src/createApp.ts';
-import { scaleHub } from '../../src/scales/scaleHub.ts';
+import { simulatedDevices } from '../../src/devices/index.ts';
 import { studioDoor } from '../../src/http/studioDoor.ts';
 import { HTTP_PROBLEMS } from '../../src/http/problems.ts';
 import { ballPattern, NOW, openStudio, type Studio } from '../support/studio.ts';
@@ -67,7 +67,7 @@ test('the OpenAPI document and the routes list the same operations', async () =>
   const documented = Object.entries(document.paths).flatMap(([path, item]) =>
     Object.keys(item).map((method) => `${method} ${path}`),
   );
-  const routed = allRoutes(studio.servicesAt(NOW), studioDoor({ owner: null }), scaleHub()).map(
+  const routed = allRoutes(studio.servicesAt(NOW), studioDoor({ owner: null }), simulatedDevices()).map(
     ({ method, path }) => `${method} /api${path.replace(/:(\w+)/g, '{$1}')}`,
   );
   expect(documented.sort()).toEqual(routed.sort());

@@ -3,7 +3,7 @@ import type { NetworkState, OpenedRun, PackReading, SessionState, WriteLogPage }
 import { blankSeat, type Run, seatKeyOf, seatsOf } from '@lanakit/core/run';
 import type { Test } from 'supertest';
 import { allRoutes } from '../../src/createApp.ts';
-import { scaleHub } from '../../src/scales/scaleHub.ts';
+import { simulatedDevices } from '../../src/devices/index.ts';
 import { studioDoor } from '../../src/http/studioDoor.ts';
 import type { Route } from '../../src/http/route.ts';
 import { bodyOf } from '../support/request.ts';
@@ -63,6 +63,15 @@ const HELPER_MAY = [
   'GET /scales/:id/readings',
   'POST /scales/:id/commands',
   'POST /scales/:id/acts',
+  'GET /scanners',
+  'GET /scanners/:id/scans',
+  'POST /scanners/:id/acts',
+  'GET /printers',
+  'GET /printers/:id/state',
+  'POST /printers/:id/jobs',
+  'DELETE /printers/:id/jobs',
+  'POST /printers/:id/acts',
+  'GET /label-codes/:code',
 ];
 
 let studio: Studio;
@@ -92,7 +101,7 @@ beforeEach(async () => {
 afterEach(() => studio.close());
 
 const operationOf = ({ method, path }: Route) => `${method.toUpperCase()} ${path}`;
-const routes = () => allRoutes(studio.services, studioDoor({ owner: null }), scaleHub());
+const routes = () => allRoutes(studio.services, studioDoor({ owner: null }), simulatedDevices());
 const ask = (who: Agent, { method, path }: Route): Test =>
   who[method](`/api${path.replaceAll(/:(\w+)/g, 'x')}`).send(method === 'get' ? undefined : {});
 const codeOf = (answer: { body: unknown }) => (answer.body as { code?: string } | null)?.code;

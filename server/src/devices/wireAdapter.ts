@@ -9,14 +9,14 @@ import {
   type WriteStream,
 } from 'node:fs';
 import { connect, type Socket } from 'node:net';
-import type { ScaleAdapter, ScaleEars } from './adapter.ts';
+import type { DeviceAdapter, DeviceEars } from './adapter.ts';
 
 /** So long after it was lost it is looked for again. */
 const AGAIN_MS = 2000;
 
 /** Opens, and again whenever it was lost, until it is closed. @param begin gives back how to stop, and how to say something */
 function keptOpen(
-  ears: ScaleEars,
+  ears: DeviceEars,
   begin: (lost: () => void) => { readonly stop: () => void; readonly write: (text: string) => void },
 ) {
   let isClosed = false;
@@ -34,7 +34,7 @@ function keptOpen(
   };
   open();
   return {
-    say: (command: string) => link?.write(`${command}\n`),
+    say: (line: string) => link?.write(`${line}\n`),
     close: () => {
       isClosed = true;
       if (again) clearTimeout(again);
@@ -44,7 +44,7 @@ function keptOpen(
 }
 
 /** A scale, or a program for one, that says its lines over TCP. */
-export const socketAdapter = (name: string, host: string, port: number): ScaleAdapter => ({
+export const socketAdapter = (name: string, host: string, port: number): DeviceAdapter => ({
   name,
   kind: 'wire',
   hears: true,
@@ -66,7 +66,7 @@ const FILE_LOOKED_AT_MS = 100;
 const CHUNK_BYTES = 65_536;
 
 /** What is written into a file, as it is written: it has no end, and what stands in it already is read first. */
-function followed(path: string, ears: ScaleEars) {
+function followed(path: string, ears: DeviceEars) {
   let at = 0;
   let isThere = false;
   const look = () => {
@@ -88,7 +88,7 @@ function followed(path: string, ears: ScaleEars) {
 }
 
 /** @returns how many bytes were read */
-function readOn(path: string, at: number, ears: ScaleEars): number {
+function readOn(path: string, at: number, ears: DeviceEars): number {
   const file = openSync(path, 'r');
   try {
     const chunk = Buffer.alloc(CHUNK_BYTES);
@@ -109,7 +109,7 @@ const isPlainFile = (path: string): boolean => {
 };
 
 /** A file, a device or a pipe that lines are read from, such as `/dev/ttyUSB0`; commands are written to it where it may be written. */
-export const fileAdapter = (name: string, path: string): ScaleAdapter => ({
+export const fileAdapter = (name: string, path: string): DeviceAdapter => ({
   name,
   kind: 'wire',
   hears: mayWrite(path),

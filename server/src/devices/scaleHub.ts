@@ -1,7 +1,7 @@
 import type { ScaleInfo } from '@lanakit/core/api';
+import { lineSplitter } from '@lanakit/core/base';
 import {
   afterLine,
-  lineSplitter,
   NO_SCALE,
   readScaleLine,
   type ScaleAct,
@@ -9,8 +9,8 @@ import {
   type ScaleState,
   unplugged,
 } from '@lanakit/core/scale';
-import type { OpenScale, ScaleAdapter } from './adapter.ts';
-import { simulatedAdapter, type SimulatedAdapter } from './simulatedAdapter.ts';
+import type { OpenDevice, DeviceAdapter } from './adapter.ts';
+import { simulatedAdapter, type SimulatedAdapter } from './simulatedScale.ts';
 
 /** However many lines it says, so often its state is told on: sooner than anybody sees, and no more than a screen shows. */
 const TOLD_EVERY_MS = 40;
@@ -21,19 +21,19 @@ const MOST_SCALES = 8;
 type Watcher = (state: ScaleState) => void;
 
 interface Held {
-  readonly adapter: ScaleAdapter | SimulatedAdapter;
+  readonly adapter: DeviceAdapter | SimulatedAdapter;
   readonly watchers: Set<Watcher>;
   state: ScaleState;
-  open: OpenScale | null;
+  open: OpenDevice | null;
   letGo: NodeJS.Timeout | null;
 }
 
 export type ScaleHub = ReturnType<typeof scaleHub>;
 
 /** All scales of a studio, each read once for however many look at it. @param wired those that are there; beside them one is simulated */
-export function scaleHub(wired: readonly ScaleAdapter[] = []) {
+export function scaleHub(wired: readonly DeviceAdapter[] = []) {
   const held = new Map<string, Held>();
-  const add = (adapter: ScaleAdapter): string => {
+  const add = (adapter: DeviceAdapter): string => {
     let number = held.size + 1;
     while (held.has(`scale-${number}`)) number += 1;
     const id = `scale-${number}`;
@@ -110,7 +110,7 @@ function listen(scale: Held): void {
   if (scale.letGo) clearTimeout(scale.letGo);
   scale.letGo = null;
   if (scale.open) return;
-  const split = lineSplitter();
+  let split = lineSplitter();
   const tell = toldNowAndThen(scale);
   scale.open = scale.adapter.open({
     text(chunk) {
@@ -121,6 +121,8 @@ function listen(scale: Held): void {
       tell();
     },
     gone() {
+      // Half a line of before is no beginning of what comes next.
+      split = lineSplitter();
       scale.state = unplugged(scale.state);
       tell();
     },

@@ -1,11 +1,12 @@
-import { LONGEST_LINE } from './protocol.ts';
+/** Longer than that no line of a device is, whatever it says. */
+export const LONGEST_LINE = 120;
 
 /**
  * Parts what comes over a wire into lines, in whatever pieces it comes: half a line waits for its other half. What goes on and
  * on without an end is given back cut, as a line nobody can read, and the rest of it up to the next end is thrown away: no
  * device may fill the memory.
  */
-export function lineSplitter(): (chunk: string) => string[] {
+export function lineSplitter(longest = LONGEST_LINE): (chunk: string) => string[] {
   let rest = '';
   let isSkipping = false;
   return (chunk) => {
@@ -16,8 +17,8 @@ export function lineSplitter(): (chunk: string) => string[] {
       if (!isSkipping) lines.push(part);
       isSkipping = false;
     }
-    if (rest.length > LONGEST_LINE) {
-      if (!isSkipping) lines.push(rest.slice(0, LONGEST_LINE + 1));
+    if (rest.length > longest) {
+      if (!isSkipping) lines.push(rest.slice(0, longest + 1));
       isSkipping = true;
       rest = '';
     }

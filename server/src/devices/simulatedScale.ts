@@ -1,16 +1,17 @@
 import {
+  SCALE_COMMANDS,
   SIMULATED_SCALE,
   type ScaleAct,
   scaleLine,
   type ScaleLine,
   simulatedScale,
 } from '@lanakit/core/scale';
-import type { ScaleAdapter, ScaleEars } from './adapter.ts';
+import type { DeviceAdapter, DeviceEars } from './adapter.ts';
 
 /** So often it says what it shows. */
 const EVERY_MS = 100;
 
-export interface SimulatedAdapter extends ScaleAdapter {
+export interface SimulatedAdapter extends DeviceAdapter {
   readonly do: (act: ScaleAct) => void;
   readonly loadG: () => number;
 }
@@ -18,7 +19,7 @@ export interface SimulatedAdapter extends ScaleAdapter {
 /** A scale that is not there: what is put on it lies on while nobody listens. @param seed of its noise */
 export function simulatedAdapter(name: string, seed: number): SimulatedAdapter {
   const scale = simulatedScale(seed);
-  let ears: ScaleEars | null = null;
+  let ears: DeviceEars | null = null;
   const say = (lines: readonly ScaleLine[]) => {
     if (lines.length > 0) ears?.text(lines.map((line) => `${scaleLine(line, 'g')}\n`).join(''));
   };
@@ -38,7 +39,10 @@ export function simulatedAdapter(name: string, seed: number): SimulatedAdapter {
       const timer = setInterval(() => say(scale.after(EVERY_MS / 1000)), EVERY_MS);
       timer.unref();
       return {
-        say: (command) => say(scale.do({ act: command })),
+        say: (line) => {
+          const command = SCALE_COMMANDS.find((each) => each === line);
+          if (command) say(scale.do({ act: command }));
+        },
         close: () => {
           clearInterval(timer);
           ears = null;

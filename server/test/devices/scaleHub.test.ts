@@ -6,9 +6,9 @@ import { appendFileSync, createWriteStream, mkdtempSync, rmSync, writeFileSync }
 import { createServer, type Server, type Socket } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { scaleHub } from '../../src/scales/scaleHub.ts';
-import { readScales } from '../../src/scales/readScales.ts';
-import { fileAdapter, socketAdapter } from '../../src/scales/wireAdapter.ts';
+import { scaleHub } from '../../src/devices/scaleHub.ts';
+import { readWires } from '../../src/devices/readWires.ts';
+import { fileAdapter, socketAdapter } from '../../src/devices/wireAdapter.ts';
 
 const closing: (() => void)[] = [];
 afterEach(() => {
@@ -46,6 +46,16 @@ async function until(isSo: () => boolean): Promise<void> {
 const last = (states: readonly ScaleState[]) => states.at(-1);
 
 describe('a scale on a wire', () => {
+  test('half a line before it went is no beginning of what it says when it is back', async () => {
+    const { states, sockets } = await wired();
+    sockets[0]?.write('scale 1 unit g step 0.1 most 500\nat 18.6 stable\nat 1');
+    await until(() => last(states)?.massG === 18.6);
+    sockets[0]?.destroy();
+    await until(() => sockets.length === 2);
+    sockets[1]?.write('2.5 stable\nat 4.0 stable\n');
+    await until(() => last(states)?.massG === 4);
+    expect(states.some(({ massG }) => massG === 12.5)).toBe(false);
+  });
   test('is read in whatever pieces its lines come, and hears tare', async () => {
     const { hub, states, heard, socket } = await wired();
     socket().write('scale 1 unit g step 0.1 most 500\nat 18.');
@@ -171,7 +181,7 @@ describe('LANAKIT_SCALES', () => {
     [' Window = tcp://scale.local:7001 , Door=file:/dev/null', 2],
     ['Six=tcp://[::1]:7001', 1],
   ])('%j: %p of them', (text, count) => {
-    const read = readScales(text);
+    const read = readWires('LANAKIT_SCALES', text);
     expect('code' in read ? read : read.length).toBe(count);
   });
   test.each([
@@ -183,6 +193,10 @@ describe('LANAKIT_SCALES', () => {
     'W=http://a:1',
     'W=file:relative',
   ])('%j is told', (text) =>
-    expect(readScales(`Fine=file:/dev/null,${text}`)).toEqual({ code: 'scales_not_read', text }),
+    expect(readWires('LANAKIT_SCALES', `Fine=file:/dev/null,${text}`)).toEqual({
+      code: 'wires_not_read',
+      setting: 'LANAKIT_SCALES',
+      text,
+    }),
   );
 });

@@ -1,13 +1,18 @@
-import type { ScaleAdapter } from './adapter.ts';
+import type { DeviceAdapter } from './adapter.ts';
 import { fileAdapter, socketAdapter } from './wireAdapter.ts';
 
-export type ScalesFault = { readonly code: 'scales_not_read'; readonly text: string };
+/** @property setting the variable it stands in */
+export interface WiresFault {
+  readonly code: 'wires_not_read';
+  readonly setting: string;
+  readonly text: string;
+}
 
 /**
- * The scales of `LANAKIT_SCALES`: `NAME=tcp://HOST:PORT` or `NAME=file:/PATH`, with commas between.
+ * Devices of a setting such as `LANAKIT_SCALES`: `NAME=tcp://HOST:PORT` or `NAME=file:/PATH`, with commas between.
  */
-export function readScales(text: string): readonly ScaleAdapter[] | ScalesFault {
-  const adapters: ScaleAdapter[] = [];
+export function readWires(setting: string, text: string): readonly DeviceAdapter[] | WiresFault {
+  const adapters: DeviceAdapter[] = [];
   for (const entry of text.split(',').map((each) => each.trim())) {
     if (entry === '') continue;
     const [, name = '', target = ''] = /^([^=]{1,60})=\s*(.+)$/.exec(entry) ?? [];
@@ -16,7 +21,7 @@ export function readScales(text: string): readonly ScaleAdapter[] | ScalesFault 
     if (host !== '' && Number(port) > 0 && Number(port) < 65_536)
       adapters.push(socketAdapter(name.trim(), host.replaceAll(/[[\]]/g, ''), Number(port)));
     else if (path !== '') adapters.push(fileAdapter(name.trim(), path));
-    else return { code: 'scales_not_read', text: entry };
+    else return { code: 'wires_not_read', setting, text: entry };
   }
   return adapters;
 }
