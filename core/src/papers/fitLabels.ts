@@ -156,5 +156,8 @@ function shortened(text: string, most: number): string {
 }
 
 /** What stands under the title: the bag, when it is opened, and which of several labels this is. */
-export const bagLine = ({ bag, keepBack, place }: Pick<FittedLabel, 'bag' | 'keepBack' | 'place'>): string =>
-  [bag, keepBack, place].filter((word) => word !== '').join(' · ');
+export function bagLine({ bag, keepBack, place }: Pick<FittedLabel, 'bag' | 'keepBack' | 'place'>): string {
+  // “Open only if needed” says of a bag “only if needed” all there is to say.
+  const isSaid = keepBack.toLowerCase().endsWith(bag.toLowerCase());
+  return [isSaid ? '' : bag, keepBack, place].filter((word) => word !== '').join(' · ');
+}

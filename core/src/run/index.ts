@@ -90,7 +90,14 @@ export { preparedSteps } from './prepare/preparedSteps.ts';
 export { needlesOfBox, needlesOfBoxes, needlesOffered } from './things/boxNeedles.ts';
 export { packsOf, type Pack } from './packs/packList.ts';
 export { checkRights, rightsOfRun, type RightsSubject } from './states/rightsOfRun.ts';
-export { allMarks, changesOfFibre, weighings, type FibreWeighing, type WeighMark } from './keep/weighOut.ts';
+export {
+  allMarks,
+  changesOfFibre,
+  packsWithBags,
+  weighings,
+  type FibreWeighing,
+  type WeighMark,
+} from './keep/weighOut.ts';
 export { sharesOfFibre, whoIsHit, whyOfFibre } from './keep/whoIsHit.ts';
 export {
   findingsOfPack,

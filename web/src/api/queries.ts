@@ -12,6 +12,7 @@ import type {
   ItemUse,
   Keeping,
   KeptKind,
+  LabelPlaceFound,
   Makes,
   NeedleTray,
   NetworkState,
@@ -20,6 +21,7 @@ import type {
   PageOf,
   PatternLine,
   Persons,
+  PrinterInfo,
   Promised,
   PromisedBefore,
   Revision,
@@ -27,6 +29,7 @@ import type {
   RunLine,
   RunTicks,
   ScaleInfo,
+  ScannerInfo,
   StoredPattern,
   WriteLogPage,
   SessionState,
@@ -226,6 +229,12 @@ export const useClassDayOf = (runId: string): Resource<ClassDay> =>
   useSWR(`/runs/${runId}/class-day`, get<ClassDay>, { refreshInterval: TICKS_EVERY_MS });
 export const useClassTook = (runId: string): Resource<ClassTook> =>
   useSWR(`/runs/${runId}/took`, get<ClassTook>);
+
+/** Where the label with this code belongs. */
+export const useLabelPlace = (code: string | null): Resource<LabelPlaceFound> =>
+  useSWR(code === null ? null : `/label-codes/${code}`, get<LabelPlaceFound>, { shouldRetryOnError: false });
+export const useScanners = (): Resource<Items<ScannerInfo>> => useList('/scanners');
+export const usePrinters = (): Resource<Items<PrinterInfo>> => useList('/printers');
 
 /** A draft to be written on. */
 export const usePattern = (id: string): Resource<StoredPattern> => useFresh(`/patterns/${id}`);

@@ -15,6 +15,7 @@ import { NumberField } from '../ui/fields/NumberField.tsx';
 import { counted } from '../words/show.ts';
 import fields from './RunFields.module.css';
 import { Label } from './PaperLabel.tsx';
+import { PrintLabels } from './PrintLabels.tsx';
 import styles from './Paper.module.css';
 
 const KEPT_UNDER = 'lanakit.label-sheet';
@@ -72,10 +73,11 @@ interface LabelFieldsProps {
   paper: Paper;
   /** Null: nothing is saved from here. */
   base: string | null;
+  runId: string;
 }
 
 /** Sizes of the sheet, and its first page as it will be printed. */
-export function LabelFields({ state, paper, base }: LabelFieldsProps) {
+export function LabelFields({ state, paper, base, runId }: LabelFieldsProps) {
   const { sheet, problems, query, change } = state;
   const problemAt = (pointer: string) => {
     const problem = problems.find((candidate) => candidate.pointer === pointer);
@@ -84,40 +86,43 @@ export function LabelFields({ state, paper, base }: LabelFieldsProps) {
   const perSheet = sheet.rows * sheet.columns;
   return (
     <div className={styles.labels}>
-      <section className={`sheet ${styles.labelFields} no-print`} aria-label="The sheet of labels">
-        <h1>Labels</h1>
-        <p className="quiet small">
-          {counted(paper.labels.length, 'bag')} to label. Print at 100 %; try it on plain paper first.
-        </p>
-        <div className={fields.fields}>
-          {FIELDS.map(([key, label, suffix]) => (
+      <div>
+        <section className={`sheet ${styles.labelFields} no-print`} aria-label="The sheet of labels">
+          <h1>Labels</h1>
+          <p className="quiet small">
+            {counted(paper.labels.length, 'bag')} to label. Print at 100 %; try it on plain paper first.
+          </p>
+          <div className={fields.fields}>
+            {FIELDS.map(([key, label, suffix]) => (
+              <NumberField
+                key={key}
+                label={label}
+                value={sheet[key]}
+                bounds={LABEL_BOUNDS[key as keyof typeof LABEL_BOUNDS]}
+                isWhole={key === 'rows' || key === 'columns'}
+                problem={problemAt(`/${key}`)}
+                {...(suffix && { suffix })}
+                onValue={(value) => change({ [key]: value })}
+              />
+            ))}
             <NumberField
-              key={key}
-              label={label}
-              value={sheet[key]}
-              bounds={LABEL_BOUNDS[key as keyof typeof LABEL_BOUNDS]}
-              isWhole={key === 'rows' || key === 'columns'}
-              problem={problemAt(`/${key}`)}
-              {...(suffix && { suffix })}
-              onValue={(value) => change({ [key]: value })}
+              label="Used up already"
+              value={sheet.used}
+              bounds={{ min: 0, max: Math.max(0, perSheet - 1) }}
+              isWhole
+              problem={problemAt('/used')}
+              hint={`of the ${perSheet} on the first sheet`}
+              onValue={(used) => change({ used })}
             />
-          ))}
-          <NumberField
-            label="Used up already"
-            value={sheet.used}
-            bounds={{ min: 0, max: Math.max(0, perSheet - 1) }}
-            isWhole
-            problem={problemAt('/used')}
-            hint={`of the ${perSheet} on the first sheet`}
-            onValue={(used) => change({ used })}
-          />
-        </div>
-        {base !== null && (
-          <Button href={`${base}/pdf?${query}&marks=yes`} disabled={problems.length > 0} download>
-            Trial with cut marks
-          </Button>
-        )}
-      </section>
+          </div>
+          {base !== null && (
+            <Button href={`${base}/pdf?${query}&marks=yes`} disabled={problems.length > 0} download>
+              Trial with cut marks
+            </Button>
+          )}
+        </section>
+        <PrintLabels runId={runId} paper={paper} sheet={sheet} isSheetWrong={problems.length > 0} />
+      </div>
       {problems.length === 0 && <Sheets sheet={sheet} paper={paper} />}
     </div>
   );

@@ -163,6 +163,7 @@ function Bench({ run, runPlan, lines, ticks, unsent, isWeighing }: BenchProps) {
           runPlan={runPlan}
           ticks={ticks}
           allLines={lines}
+          foundBag={params.get('bag')}
           onTick={tick}
           onNext={next ? () => setParams({ pack: next.id }, { replace: true }) : null}
         />
@@ -190,9 +191,11 @@ interface InFrontProps {
   allLines: ReadonlyMap<string, readonly PackLine[]>;
   onTick: (tick: RunTick) => Promise<void>;
   onNext: (() => void) | null;
+  /** The bag whose label was looked up. */
+  foundBag: string | null;
 }
 
-function InFront({ pack, lines, runPlan, ticks, allLines, onTick, onNext }: InFrontProps) {
+function InFront({ foundBag, pack, lines, runPlan, ticks, allLines, onTick, onNext }: InFrontProps) {
   const names = namesOf(runPlan, pack.id);
   const { group } = names;
   const tickOf = (line: PackLine, isDone: boolean) =>
@@ -215,7 +218,7 @@ function InFront({ pack, lines, runPlan, ticks, allLines, onTick, onNext }: InFr
               <button
                 type="button"
                 aria-pressed={isIn}
-                className={styles.line}
+                className={`${styles.line} ${line.kind === 'bag' && line.bag.key === foundBag ? styles.found : ''}`}
                 onClick={(event) => {
                   void tickOf(line, !isIn);
                   // A key goes on to the next; a finger goes where it will.

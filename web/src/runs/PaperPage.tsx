@@ -91,7 +91,7 @@ function Laid({ run, name, runPlan }: { run: OpenedRun; name: PaperName; runPlan
         </span>
       </div>
       {name === 'labels' ? (
-        <LabelFields state={labels} paper={paper} base={isOwner ? base : null} />
+        <LabelFields state={labels} paper={paper} base={isOwner ? base : null} runId={run.id} />
       ) : (
         <PaperSheet paper={paper} />
       )}

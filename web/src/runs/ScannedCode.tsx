@@ -2,6 +2,8 @@ import type { Pack, PackLine, Scanned } from '@lanakit/core/run';
 import { packWords } from '@lanakit/core/words';
 import { Button, Input } from 'antd';
 import { useState } from 'react';
+import { ScannerChooser } from '../scale/ScannerChooser.tsx';
+import { useScanHandler } from '../scan/scanHandlers.ts';
 import styles from './Packing.module.css';
 
 interface ScannedCodeProps {
@@ -20,12 +22,17 @@ export function ScannedCode({ onCode, packs, titleOf, onGo }: ScannedCodeProps) 
     const pack = packs.get(packId);
     return pack ? packWords(pack) : 'a pack';
   };
-  const enter = () => {
-    if (text.trim() === '') return;
-    const scanned = onCode(text);
+  const take = (code: string) => {
+    const scanned = onCode(code);
     setFound(scanned);
     // What could not be read stays to be mended; what could gives way to the next.
-    if (scanned.kind !== 'misread' && scanned.kind !== 'no-code') setText('');
+    setText(scanned.kind === 'misread' || scanned.kind === 'no-code' ? code : '');
+    // A label of another run opens where it belongs.
+    return scanned.kind !== 'not-here';
+  };
+  useScanHandler(take);
+  const enter = () => {
+    if (text.trim() !== '') take(text);
   };
   return (
     <div className={styles.code}>
@@ -39,6 +46,7 @@ export function ScannedCode({ onCode, packs, titleOf, onGo }: ScannedCodeProps) 
         }}
         onPressEnter={enter}
       />
+      <ScannerChooser />
       <span role="status" className={found && isRefused(found) ? 'red' : 'leaf'}>
         {found && scannedWords(found, name, titleOf)}
       </span>

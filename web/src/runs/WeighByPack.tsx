@@ -1,7 +1,8 @@
 import { allMarks, type Pack, packedMark, type WeighMark } from '@lanakit/core/run';
 import type { Fibre } from '@lanakit/core/shelf';
 import { groupWords, packWords } from '@lanakit/core/words';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
+import { useSearchParams } from 'react-router';
 import { PREPARATION_WORDS } from '../words/show.ts';
 import { bagTitle } from './groupWords.ts';
 import { MarkGroup } from './MarkGroup.tsx';
@@ -25,7 +26,9 @@ export function WeighByPack({ all, scale, lotOf, taking, onTaking, ...shared }: 
     return byPack;
   }, [all]);
   const isPacked = (pack: Pack) => ticks.get(packedMark(pack.id))?.isDone === true;
-  const [chosen, setChosen] = useState<string | null>(null);
+  const [params, setParams] = useSearchParams();
+  const chosen = params.get('pack');
+  const setChosen = (packId: string) => setParams({ by: 'pack', pack: packId }, { replace: true });
   const ownPack = packs.find(({ id }) => id === chosen) ?? packs.find((pack) => !isPacked(pack)) ?? packs[0];
   if (!ownPack) return null;
   const marks = marksOf.get(ownPack.id) ?? [];

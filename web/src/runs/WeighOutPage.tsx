@@ -4,6 +4,9 @@ import {
   changesOfFibre,
   isOffShelf,
   lastWeighed,
+  packsWithBags,
+  placeOfCode,
+  readLabelCode,
   lotsOfMarks,
   reallyWeighed,
   type RunTick,
@@ -16,6 +19,7 @@ import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
 import { useRun } from '../api/queries.ts';
+import { useScanHandler } from '../scan/scanHandlers.ts';
 import { ScaleChooser } from '../scale/ScaleChooser.tsx';
 import { useChosenScale } from '../scale/useChosenScale.ts';
 import { Loading } from '../shell/Loading.tsx';
@@ -62,6 +66,13 @@ function Scale({ run, runPlan }: { run: OpenedRun; runPlan: Planned }) {
     [plan, packs, shelf, input.scaleStepG],
   );
   const marks = allMarks(all);
+  // A label that is scanned lays its pack in front.
+  useScanHandler((code) => {
+    const read = readLabelCode(code);
+    const place = read.kind === 'code' ? placeOfCode(read.code, run.id, packsWithBags(all)) : null;
+    if (place) setParams({ by: 'pack', pack: place.packId }, { replace: true });
+    return place !== null;
+  });
   const done = weighedOf(marks, ticks).right;
   const changes = changesOfFibre(plan);
   const scale = useChosenScale();

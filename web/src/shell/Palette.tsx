@@ -4,14 +4,16 @@ import { isDemoStudio } from '../api/studio.ts';
 import { useDeferredValue, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { send } from '../api/client.ts';
-import { useFound, useSession } from '../api/queries.ts';
+import { useFound, useLabelPlace, useSession } from '../api/queries.ts';
 import { askWhoComes } from '../api/whoComes.ts';
 import { hasWords } from '@lanakit/core/base';
+import { readLabelCode } from '@lanakit/core/run';
 import { allTerms, type TermId } from '@lanakit/core/words';
 import { SHELF_OF } from '../words/shelfPlaces.ts';
 import { PREPARATION_WORDS, showDay } from '../words/show.ts';
 import { THING_WORDS } from '../words/studioFileWords.ts';
 import styles from './Palette.module.css';
+import { pathOfLabel } from './pathOfLabel.ts';
 import { TOUR_START } from './tour/tourStops.ts';
 import { useTour } from './tour/tourStore.ts';
 
@@ -103,6 +105,22 @@ export function Palette({ onClose, onHelp, onWord }: PaletteProps) {
 /** Every word somewhere in what it is called or what it is. */
 const isMatch = ({ name, kind }: Entry, text: string): boolean => hasWords(`${name} ${kind}`, text);
 
+/** A code of a label that is typed, or scanned into the field. */
+function useLabelTyped(text: string, go: (to: string) => () => void): Entry[] {
+  const read = readLabelCode(text);
+  const { data: place } = useLabelPlace(read.kind === 'code' ? read.code : null);
+  return place && read.kind === 'code'
+    ? [
+        {
+          key: 'label',
+          name: `Label of ${place.runName}`,
+          kind: 'open where it belongs',
+          run: go(pathOfLabel(place)),
+        },
+      ]
+    : [];
+}
+
 /** What can be done and gone to, and what is called so anywhere in the studio. */
 function useEntries(text: string, { onHelp, onWord }: Asks): FoundEntries {
   const navigate = useNavigate();
@@ -164,6 +182,7 @@ function useEntries(text: string, { onHelp, onWord }: Asks): FoundEntries {
     { key: 'backups', name: 'Backups', kind: 'place', run: go('/backups') },
     { key: 'bin', name: 'Bin: what was deleted', kind: 'place', run: go('/bin') },
   ];
+  const label = useLabelTyped(text, go);
   const things = (found?.items ?? []).map((thing): Entry => entryOf(thing, go));
   const words = allTerms()
     .filter(([, { name }]) => text.trim().length > 2 && hasWords(name, text))
@@ -175,6 +194,7 @@ function useEntries(text: string, { onHelp, onWord }: Asks): FoundEntries {
     }));
   const byText = [...places.filter((entry) => isMatch(entry, text)), ...words];
   const meant = text.trim() === '' ? null : (found?.meant ?? null);
+  if (label.length > 0) return { entries: label, meant: null };
   // Of what is called as it was typed, and of what was only meant, the first is enough.
   if (meant !== null && byText.length > 0) return { entries: byText.slice(0, MOST_SHOWN), meant: null };
   return { entries: [...byText, ...things].slice(0, MOST_SHOWN), meant };

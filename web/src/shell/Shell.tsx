@@ -13,12 +13,14 @@ import styles from './Shell.module.css';
 import { useTour } from './tour/tourStore.ts';
 import { TopSlotProvider } from './TopSlot.tsx';
 import { UnreadSlip } from './UnreadSlip.tsx';
+import { useScannerChoice } from '../scan/scannerChoice.ts';
 import { useRole } from './useRole.ts';
 
 const loadPalette = async () => ({ default: (await import('./Palette.tsx')).Palette });
 const Palette = lazy(loadPalette);
 const LogIn = lazy(async () => ({ default: (await import('./LogIn.tsx')).LogIn }));
 const TourSlip = lazy(async () => ({ default: (await import('./tour/TourSlip.tsx')).TourSlip }));
+const ScanAnywhere = lazy(async () => ({ default: (await import('./ScanAnywhere.tsx')).ScanAnywhere }));
 const HelpHere = lazy(async () => ({ default: (await import('./help/HelpHere.tsx')).HelpHere }));
 
 /** A place comes first; then what may open over it is fetched. */
@@ -53,6 +55,7 @@ export function Shell() {
   const isOwner = role === 'owner';
   const { pathname } = useLocation();
   const isOnTour = useTour(({ stop }) => stop !== null);
+  const hasScanner = useScannerChoice(({ scannerId }) => scannerId !== null);
   const close = () => setOpened(null);
   return (
     <TopSlotProvider value={slot}>
@@ -88,6 +91,11 @@ export function Shell() {
               <div ref={setSlot} className={styles.slot} />
             </div>
           </header>
+          {hasScanner && !isWaiting && role !== 'learner' && (
+            <Suspense>
+              <ScanAnywhere />
+            </Suspense>
+          )}
           {isDemoStudio && <DemoRibbon />}
           {isOwner && <UnreadSlip />}
           {isOnTour && (

@@ -204,3 +204,15 @@ function togetherMarks(
     });
   });
 }
+
+/** Every pack that something is weighed for, with the keys of its bags. */
+export function packsWithBags(
+  all: readonly FibreWeighing[],
+): { readonly packId: string; readonly bagKeys: readonly string[] }[] {
+  const keys = new Map<string, Set<string>>();
+  for (const { bag, marks } of all.flatMap(({ bags }) => bags)) {
+    for (const { id } of marks.flatMap(({ packs }) => packs))
+      keys.set(id, (keys.get(id) ?? new Set()).add(bag.key));
+  }
+  return [...keys].map(([packId, bagKeys]) => ({ packId, bagKeys: [...bagKeys] }));
+}
