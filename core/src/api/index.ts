@@ -3,7 +3,7 @@ import type { FigureLook, WoolLook } from '../figure/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import type { Problem } from '../problems/index.ts';
 import type { Remark } from '../review/index.ts';
-import type { Frozen, Run, RunTick, RunWants, ThingPromise } from '../run/index.ts';
+import type { Frozen, Run, RunDeed, RunTick, RunWants, ThingPromise } from '../run/index.ts';
 import type { StockUnit } from '../shelf/index.ts';
 
 import type { BenchBuying } from './buying.ts';
@@ -202,6 +202,16 @@ export interface Bench {
   readonly isShelfEmpty: boolean;
   /** What has to be ordered, the first first, and what is on its way. */
   readonly buying: BenchBuying;
+  /** What to do today toward the next of them. */
+  readonly deeds: readonly BenchDeeds[];
+}
+
+/** What is to be done toward a run, in its order. */
+export interface BenchDeeds {
+  readonly runId: string;
+  readonly runName: string;
+  readonly date: string;
+  readonly deeds: readonly RunDeed[];
 }
 
 /** What was put on the shelf, in the order it was picked. */

@@ -7,6 +7,7 @@ import {
   type RunState,
   type RunTick,
   type Seat,
+  type TimedTick,
   withoutPerson,
 } from '@lanakit/core/run';
 import { fromMilli, toMilli } from '@lanakit/core/shelf';
@@ -128,6 +129,8 @@ export function runQueries(db: Db, sound: SoundReader, history: HistoryQueries, 
     SELECT ${TICK_COLUMNS} FROM run_tick t
     WHERE run_id = ? AND id = (SELECT max(id) FROM run_tick WHERE run_id = t.run_id AND mark = t.mark)
     ORDER BY mark`);
+  const selectRecent = db.prepare<[number], Omit<TimedTick, 'isDone'> & { isDone: 0 | 1 }>(`
+    SELECT run_id AS runId, mark, is_done AS isDone, device, at FROM run_tick ORDER BY id DESC LIMIT ?`);
   const insertWithdrawal = db.prepare(`
     INSERT INTO run_taking (run_id, item_id, lot_id, amount_milli) VALUES (@runId, @itemId, @lotId, @amountMilli)`);
   const selectWithdrawals = db.prepare<[string], RunWithdrawal>(
@@ -239,6 +242,9 @@ export function runQueries(db: Db, sound: SoundReader, history: HistoryQueries, 
         at,
       });
     },
+    /** The last so many that were ticked, of whatever run. */
+    recentTicks: (most: number): TimedTick[] =>
+      selectRecent.all(most).map((row) => ({ ...row, isDone: row.isDone === 1 })),
     /** How every mark stands that was ever ticked. */
     ticks: (runId: string): RunTick[] => selectTicks.all(runId).map(tickOfRow),
     withdraw: (runId: string, withdrawal: RunWithdrawal): void => {

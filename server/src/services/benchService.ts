@@ -30,6 +30,7 @@ import { todayOf, type ServiceDeps } from './deps.ts';
 import { answering } from './refusal.ts';
 import { unknownOneByOne, unlessDamaged } from './oneByOne.ts';
 import { drawingOf, shortInOrder } from './runDrawing.ts';
+import { benchDeeds } from './benchDeeds.ts';
 import { benchBuying } from './benchBuying.ts';
 import { warmPlans } from './warmPlans.ts';
 import { figureOfPattern } from './patternLine.ts';
@@ -49,11 +50,13 @@ export const benchService = ({ store, now }: ServiceDeps) =>
         `bench of ${today}`,
         () => benchOf(store, today),
       );
-      return { ...bench, buying: benchBuying(store, today) };
+      const things = new Map(bench.runs.map((each) => [each.run.id, each.things.length]));
+      // Ticks are not among what is remembered.
+      return { ...bench, buying: benchBuying(store, today), deeds: benchDeeds(store, today, things) };
     },
   });
 
-function benchOf(store: Store, today: string): Omit<Bench, 'buying'> {
+function benchOf(store: Store, today: string): Omit<Bench, 'buying' | 'deeds'> {
   const drawn = planInOrder(runsAhead(store, today), (run, promisedG) => planAfter(store, run, promisedG));
   const shorts = shortRuns(
     store,

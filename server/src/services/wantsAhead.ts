@@ -17,11 +17,13 @@ import {
   prepareMinutes,
   type Run,
   type RunPortions,
+  type WorkPace,
 } from '@lanakit/core/run';
 import { recipesOf, type StockUnit, unitOfFinding, wantedKey } from '@lanakit/core/shelf';
 import { nameOfShort } from '@lanakit/core/words';
 import type { Store } from '../db/index.ts';
 import { drawingOf, type RunDrawing, shortInOrder } from './runDrawing.ts';
+import { paceOfMaker } from './paceOfMaker.ts';
 import { planAfter, runsAhead, shelfOf } from './runSources.ts';
 
 const TERMS = 'buying';
@@ -40,12 +42,15 @@ export const buyingRun = (run: RunAhead, terms: BuyingTerms): BuyingRun => ({
 });
 
 /** Runs that still draw on the shelf, in their order, with what each wants after those before it. */
-export const wantsAhead = (store: Store, today: string) =>
-  store.remember(['things', 'ledger', 'patterns', 'runs', 'needles'], `wants of ${today}`, () =>
-    workedOut(store, today),
+export function wantsAhead(store: Store, today: string) {
+  const pace = paceOfMaker(store);
+  const key = `wants of ${today}, ${pace.minutesAWeighing} and ${pace.minutesAPack} min`;
+  return store.remember(['things', 'ledger', 'patterns', 'runs', 'needles'], key, () =>
+    workedOut(store, today, pace),
   );
+}
 
-function workedOut(store: Store, today: string) {
+function workedOut(store: Store, today: string, pace: WorkPace) {
   const wool = shelfOf(store);
   const recipes = recipesOf(store.shelf.blends());
   const drawn = planInOrder(runsAhead(store, today), (run, promisedG) => planAfter(store, run, promisedG));
@@ -66,7 +71,7 @@ function workedOut(store: Store, today: string) {
   });
   return {
     runs: ahead.map(({ run, plan }, at) =>
-      runAhead(run, plan, drawings[at] as RunDrawing, new Set(recipes.keys())),
+      runAhead(run, plan, drawings[at] as RunDrawing, new Set(recipes.keys()), pace),
     ),
     wants: wantsOfRuns(runs, {
       onHandG: new Map([...wool.fibres].map(([id, { onHandG }]) => [id, onHandG])),
@@ -93,6 +98,7 @@ const runAhead = (
   plan: RunPortions,
   { toPack }: RunDrawing,
   blendIds: ReadonlySet<string>,
+  pace: WorkPace,
 ): RunAhead => ({
   id,
   kind,
@@ -100,7 +106,7 @@ const runAhead = (
   date,
   seats,
   state,
-  minutes: prepareMinutes(toPack, plan, blendIds, dayPlan.elsewhere),
+  minutes: prepareMinutes(toPack, plan, blendIds, dayPlan.elsewhere, pace),
 });
 
 /** By when to order what each run is short of, and when its work begins. */

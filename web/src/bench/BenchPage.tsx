@@ -11,6 +11,7 @@ import { Loading } from '../shell/Loading.tsx';
 import { keepingLines } from '../words/keepingWords.ts';
 import { counted, PREPARATION_WORDS, showDay, showDaysOff, showGrams, showWeighed } from '../words/show.ts';
 import ways from '../ways/Ways.module.css';
+import { ToDoToday } from './ToDoToday.tsx';
 import styles from './BenchPage.module.css';
 
 /** What needs the maker today. */
@@ -30,6 +31,7 @@ export function BenchPage() {
           <div className={styles.side}>
             <NotSafe />
             <MissingNeedles bench={data} />
+            <ToDoToday bench={data} />
             <ToOrder bench={data} />
             <ShortList bench={data} />
             <Unfinished bench={data} />

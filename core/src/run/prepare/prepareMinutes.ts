@@ -2,16 +2,13 @@ import type { ToPack } from '../packs/toPack.ts';
 import type { RunPortions } from '../portions/planGroups.ts';
 import { shortOfPlan } from '../portions/planPortions.ts';
 import type { StepElsewhere } from '../document/classPlan.ts';
+import { RECKONED_PACE, type WorkPace } from './pace.ts';
 import { preparedSteps } from './preparedSteps.ts';
 import { workMinutes } from '../../pattern/index.ts';
 
 /** Minutes that work beforehand takes. Ours, to be overruled by what you know. */
 export const MINUTES_A_CUT = 0.5;
 export const MINUTES_A_BLEND = 12;
-/** One portion onto the scale and into its bag. */
-const MINUTES_A_WEIGHING = 0.75;
-/** One pack put together and closed. */
-const MINUTES_A_PACK = 1.5;
 
 /** Work before the day of a run, in minutes: what is weighed, packed, cut, blended and half made. */
 export interface PrepareMinutes {
@@ -32,6 +29,7 @@ export function prepareMinutes(
   plan: Pick<RunPortions, 'groups' | 'fibres'>,
   blendIds: ReadonlySet<string>,
   elsewhere: readonly StepElsewhere[] = [],
+  pace: WorkPace = RECKONED_PACE,
 ): PrepareMinutes {
   const sum = (amounts: readonly number[]) => amounts.reduce((total, amount) => total + amount, 0);
   const weighed = sum(plan.groups.map((group) => group.packs * group.plan.fibres.length));
@@ -55,8 +53,8 @@ export function prepareMinutes(
     ),
   );
   const minutes = {
-    weighing: weighed * MINUTES_A_WEIGHING,
-    packing: packs * MINUTES_A_PACK,
+    weighing: weighed * pace.minutesAWeighing,
+    packing: packs * pace.minutesAPack,
     cutting: cuts * MINUTES_A_CUT,
     blending: blended * MINUTES_A_BLEND,
     samples,

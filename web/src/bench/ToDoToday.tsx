@@ -1,0 +1,81 @@
+import type { Bench, BenchDeeds } from '@lanakit/core/api';
+import type { RunDeed } from '@lanakit/core/run';
+import { Link } from 'react-router';
+import { counted, showDay, showMinutes } from '../words/show.ts';
+import styles from './BenchPage.module.css';
+
+/** What can be done today toward each of the next runs, and how long it takes as this maker does it. */
+export function ToDoToday({ bench: { deeds } }: { bench: Bench }) {
+  if (deeds.length === 0) return null;
+  const minutes = deeds.flatMap((run) => run.deeds).reduce((sum, deed) => sum + minutesOf(deed), 0);
+  const isReckoned = deeds.some((run) => run.deeds.some((deed) => 'isFromPast' in deed && !deed.isFromPast));
+  return (
+    <section className={`sheet ${styles.card}`} aria-label="To do toward what is ahead">
+      <h2>To do</h2>
+      <ul className={styles.deeds}>
+        {deeds.map((run) => (
+          <li key={run.runId}>
+            <span>
+              <Link to={`/runs/${run.runId}`}>{run.runName}</Link>{' '}
+              <span className="quiet small">{showDay(run.date)}</span>
+            </span>
+            <ul>
+              {run.deeds.map((deed) => (
+                <li key={deed.does}>
+                  <Link to={placeOf(run, deed)}>{nameOf(deed)}</Link>
+                  {minutesOf(deed) > 0 && <b>{showMinutes(minutesOf(deed))}</b>}
+                </li>
+              ))}
+            </ul>
+          </li>
+        ))}
+      </ul>
+      {minutes > 0 && (
+        <p className="quiet small">
+          At the table about {showMinutes(minutes)} in all
+          {isReckoned ? '; reckoned, until enough is ticked to tell how long you take.' : ', as you took before.'}
+        </p>
+      )}
+    </section>
+  );
+} // prettier-ignore
+
+const minutesOf = (deed: RunDeed): number => ('minutes' in deed ? deed.minutes : 0);
+
+function nameOf(deed: RunDeed): string {
+  switch (deed.does) {
+    case 'buy':
+      return `Buy: ${counted(deed.things, 'thing')} short`;
+    case 'count':
+      return `Count ${counted(deed.fibres, 'fibre')}`;
+    case 'weigh':
+      return `Weigh ${counted(deed.portions, 'portion')}`;
+    case 'pack':
+      return `Pack ${counted(deed.packs, 'pack')}`;
+    case 'teach':
+      return 'Teach it: today';
+    case 'send':
+      return 'Send the boxes';
+    case 'close':
+      return 'Close it: what it took, what came back';
+  }
+}
+
+function placeOf({ runId }: BenchDeeds, { does }: RunDeed): string {
+  const run = `/runs/${runId}`;
+  switch (does) {
+    case 'buy':
+      return '/buying';
+    case 'count':
+      return '/count';
+    case 'weigh':
+      return `${run}/weigh-out`;
+    case 'pack':
+      return `${run}/packing`;
+    case 'teach':
+      return `${run}/class`;
+    case 'close':
+    case 'send':
+      return run;
+  }
+}
