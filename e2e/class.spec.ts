@@ -103,7 +103,7 @@ test('a class is taught from its beginning to its close: a late-comer, a broken 
   await expect.poll(shelfG).toBeCloseTo(before + 6.5, 3);
   await expectNothingByAxe(page);
   await button(page, 'Close the class').click();
-  for (const words of ['3 needles are still out', '1 sharp thing beside', '1 broken tip was not found'])
+  for (const words of ['3 needles are still out', '1 sharp beside', '1 tip of broken needles was not found'])
     await expect(page.getByRole('alert').filter({ hasText: 'Before it is closed' })).toContainText(words);
   await side(page, 'Sharps');
   await page.getByPlaceholder('where it was').fill('in the mat');

@@ -170,6 +170,14 @@ test('a learner’s phone opens the pattern of its pack, ticks along, and sees n
     expect(await phone.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
     await phone.getByRole('button', { name: 'Step 1 done' }).click();
     await expect(phone.getByRole('status').filter({ hasText: '1 of 10' })).toBeVisible();
+    // A hand that goes up on the phone is up in front of the class, and down when somebody came.
+    await owner.goto(`${url}/runs/${runId}/class`);
+    await phone.getByRole('button', { name: 'Hand up' }).click();
+    await expect(phone.getByRole('button', { name: 'Hand is up' })).toBeVisible();
+    await expect(owner.getByRole('article', { name: 'Bram' })).toContainText('hand up');
+    await owner.getByRole('button', { name: 'Bram: helped' }).click();
+    await expect(owner.getByRole('article', { name: 'Bram' })).not.toContainText('hand up');
+    await expect(phone.getByRole('button', { name: 'Hand up' })).toBeVisible();
     // It comes back as it was left, also where the studio was started anew.
     await studio.stop();
     await studio.start({ LANAKIT_HOST: '0.0.0.0' });

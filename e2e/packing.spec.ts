@@ -120,3 +120,26 @@ test('a label is scanned: its bag is ticked in, and one of another pack is kept 
   await expect(page.getByText('One of its signs is wrong. Look at the label again.')).toBeVisible();
   await expect(field).toHaveValue(misread);
 });
+
+test('a photo of the finished box is kept with its pack, also of boxes that nobody sits at, and taken out again', async ({
+  page,
+  demo,
+}) => {
+  const { items } = (await (await page.request.get(`${demo.url}/api/runs`)).json()) as {
+    items: { id: string; name: string }[];
+  };
+  const runId = items.find(({ name }) => name === 'Pears by the three')?.id ?? '';
+  await page.goto(`${demo.url}/runs/${runId}/packing`);
+  await expect(things(page).first().or(page.locator('section li button').first())).toBeVisible();
+  const picture = await page.screenshot({ clip: { x: 0, y: 0, width: 320, height: 240 } });
+  await page
+    .getByLabel(/^Photo of the finished box of /)
+    .setInputFiles({ name: 'box.png', mimeType: 'image/png', buffer: picture });
+  const photo = page.getByAltText(/^The finished box of /);
+  await expect(photo).toBeVisible();
+  await page.reload();
+  await expect(photo).toBeVisible();
+  await expectNothingByAxe(page);
+  await page.getByRole('button', { name: /^Take the photo of .* out$/ }).click();
+  await expect(photo).toHaveCount(0);
+});

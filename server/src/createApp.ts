@@ -132,7 +132,7 @@ export function allRoutes(
     ...scaleRoutes(scales),
     ...scannerRoutes(scanners),
     ...printerRoutes(printers, services.printing),
-    ...sessionRoutes(door, services.learners),
+    ...sessionRoutes(door, services.learners, services.classDays, news),
     ...networkRoutes(door),
     ...writeLogRoutes(services.writeLog, wordsOf),
     ...personRoutes(services.persons),

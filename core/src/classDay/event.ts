@@ -41,6 +41,8 @@ export const ClassAct = discriminated('act', [
   /** Wool that came back: of one seat, or of all in a heap. */
   Type.Object({ act: Type.Literal('left'), fibreId: Id, seatKey: orUnknown(SeatKey), massG: Type.Number({ minimum: 0.001, maximum: 10_000, description: 'weighed back in, grams' }) }, strict),
   Type.Object({ act: Type.Literal('photo'), pictureId: Id, seatKey: orUnknown(SeatKey), permission: oneOf(PHOTO_PERMISSIONS) }, strict),
+  /** The finished box of a pack. */
+  Type.Object({ act: Type.Literal('box-photo'), pictureId: Id, packId: Type.String({ minLength: 1, maxLength: 80 }) }, strict),
   Type.Object({ act: Type.Literal('back'), key: Type.String({ minLength: 1, maxLength: 40 }) }, strict),
 ]); // prettier-ignore
 export type ClassAct = Static<typeof ClassAct>;

@@ -1,17 +1,16 @@
 export { whoIsBehind, type BehindOn, type SeatBehind } from './behind.ts';
-export { clashesOf, type Clash } from './clashes.ts';
+export { clashesOf } from './clashes.ts';
 export {
   ClassAct,
   ClassEventInput,
   PHOTO_PERMISSIONS,
   SAID_SORTS,
-  type ActOf,
   type ClassEvent,
   type PhotoPermission,
   type SaidSort,
 } from './event.ts';
-export { eventsOf, inOrder, type EventOf } from './inOrder.ts';
-export { isMarked, rankOf, stateAfterTap, statesOf, stepOfEntry, type PieceNow } from './pieces.ts';
+export { eventsOf, inOrder } from './inOrder.ts';
+export { isMarked, rankOf, stateAfterTap, statesOf } from './pieces.ts';
 export type {
   ClassDayPlan,
   PieceLife,
@@ -21,11 +20,11 @@ export type {
   PlannedSitting,
   ShowEntry,
 } from './plan.ts';
-export { roomNow, type RoomNow, type SeatNow } from './room.ts';
+export { roomNow, type RoomNow } from './room.ts';
 export { saidNow, type SaidNow } from './said.ts';
-export { sharpsNow, type SharpNow, type SharpsNow, type TipNow } from './sharps.ts';
+export { sharpsNow, type SharpNow, type TipNow } from './sharps.ts';
 export { showNow, sittingNow, type ShowLine, type ShowNow } from './show.ts';
 export type { Clock } from './touched.ts';
-export { entriesTook, type EntryTook } from './stepTimes.ts';
-export { timersNow, type TimerNow } from './timers.ts';
+export { entriesTook } from './stepTimes.ts';
+export { timersNow } from './timers.ts';
 export { tookOf, type FibreTook } from './tookOf.ts';

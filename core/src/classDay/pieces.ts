@@ -3,7 +3,7 @@ import type { ClassEvent } from './event.ts';
 import type { ClassDayPlan, PieceLife, PlannedMake, PlannedSeat } from './plan.ts';
 
 /** How a piece at a seat stands. */
-export interface PieceNow {
+interface PieceNow {
   readonly state: PartState | null;
   /** What it became and when, rising; what it was as it came has no time. ISO 8601. */
   readonly became: readonly { readonly state: PartState; readonly at: string | null }[];
@@ -24,14 +24,14 @@ const asItCame = ({ marks }: PieceLife): PartState | null =>
   );
 
 /** What that step makes of a piece; null: nothing new. */
-export const leftBy = ({ marks }: PieceLife, stepId: string): PartState | null =>
+const leftBy = ({ marks }: PieceLife, stepId: string): PartState | null =>
   marks.findLast((mark) => mark.stepId === stepId)?.state ?? null;
 
-export const piecesOfSeat = ({ makes }: ClassDayPlan, { makeAt }: PlannedSeat): PlannedMake['pieces'] =>
+const piecesOfSeat = ({ makes }: ClassDayPlan, { makeAt }: PlannedSeat): PlannedMake['pieces'] =>
   makes[makeAt]?.pieces ?? [];
 
 /** What an entry teaches: a step, or a row of the plan. */
-export const stepOfEntry = (entryId: string): string => entryId.slice(entryId.indexOf(':') + 1);
+const stepOfEntry = (entryId: string): string => entryId.slice(entryId.indexOf(':') + 1);
 
 const untouched = (piece: PieceLife): PieceNow => {
   const state = asItCame(piece);

@@ -4,7 +4,7 @@ import { piecesNow, type PiecesNow } from './pieces.ts';
 import type { ClassDayPlan } from './plan.ts';
 
 /** A seat as it stands now. */
-export interface SeatNow {
+interface SeatNow {
   readonly key: string;
   /** False: not come yet, or gone. */
   readonly isHere: boolean;

@@ -1,4 +1,4 @@
-export { LONGEST_PRINTER_LINE, pieceLines, pieceReader } from './pieceLines.ts';
+export { pieceLines, pieceReader } from './pieceLines.ts';
 export type { PrinterLabel, PrinterPiece } from './printerLabel.ts';
 export {
   afterPrinterLine,
@@ -9,4 +9,4 @@ export {
   type PrinterState,
 } from './printerState.ts';
 export { readScanLine, scanFilter } from './scanLine.ts';
-export { ROLL_PIECES, simulatedPrinter, type PrinterAct } from './simulatedPrinter.ts';
+export { simulatedPrinter, type PrinterAct } from './simulatedPrinter.ts';

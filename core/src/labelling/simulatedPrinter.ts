@@ -9,7 +9,7 @@ export type PrinterAct =
   | { readonly act: 'jam' | 'clear' | 'unplug' | 'plug' | 'empty-tray' };
 
 /** A roll, and how long a piece takes. Ours. */
-export const ROLL_PIECES = 100;
+const ROLL_PIECES = 100;
 const SECONDS_A_PIECE = 0.4;
 /** What lies in its tray; the oldest fall out. */
 const MOST_IN_TRAY = 500;

@@ -29,11 +29,11 @@ export function wantsWords(wants: RunWants, count: number): string {
     case 'needles':
       return `${counted(count, 'needle is', 'needles are')} still out or missing.`;
     case 'sharps':
-      return `${counted(count, 'sharp thing', 'sharp things')} beside needles ${count === 1 ? 'is' : 'are'} still out.`;
+      return `${counted(count, 'sharp')} beside needles ${count === 1 ? 'is' : 'are'} still out.`;
     case 'heat':
-      return `${counted(count, 'hot tool is', 'hot tools are')} still switched on.`;
+      return `${counted(count, 'tool is', 'tools are')} still hot.`;
     case 'tips':
-      return `${counted(count, 'broken tip was', 'broken tips were')} not found.`;
+      return `${counted(count, 'tip')} of broken needles ${count === 1 ? 'was' : 'were'} not found.`;
     case 'difference':
       return `${counted(count, 'pack', 'packs')} would be other now than planned. Take the new numbers, or put it back.`;
   }

@@ -13,6 +13,7 @@ import {
   type RunTick,
   weighings,
 } from '../../src/run/index.ts';
+import { type Lot, NO_OVERRIDES } from '../../src/shelf/index.ts';
 import { classOf, coastDesigns, coastWool, duo, kitsOf } from '../support/coast.ts';
 
 const sources = { designs: coastDesigns, shelf: coastWool, promisedG: new Map<string, number>() };
@@ -80,6 +81,58 @@ describe('what goes into a pack', () => {
       expect(bags.reduce((sum, { massG }) => sum + (massG ?? 0), 0)).toBeCloseTo(wanted, 4);
     }
   });
+  test('further off than was agreed is told, by a scale alone; within it, and by hand, nothing is', () => {
+    const input = classOf({ seats: 3, sparePacks: 0 });
+    const marks = lay(input)
+      .all.flatMap(({ bags }) => bags.flatMap((each) => each.marks))
+      .filter(({ parts }) => parts === 1);
+    const [over, within, byHand] = marks;
+    if (!over || !within || !byHand) throw new Error('three seats have three weighings');
+    const ticked = (mark: typeof over, byG: number | null): [string, RunTick] => [
+      mark.mark,
+      { mark: mark.mark, isDone: true, massG: mark.massG, weighedG: byG === null ? null : mark.massG + byG },
+    ];
+    const ticks = new Map([
+      ticked(over, over.toleranceG + 0.4),
+      ticked(within, -within.toleranceG),
+      ticked(byHand, null),
+    ]);
+    const { packed, linesOf } = lay(input, ticks);
+    const off = packed.packs.flatMap((_pack, at) =>
+      linesOf(at).flatMap((line) => (line.kind === 'bag' ? line.wool.map(({ offG }) => offG) : [])),
+    );
+    expect(off.filter((grams) => grams !== 0)).toEqual([expect.closeTo(over.toleranceG + 0.4, 6)]);
+  });
+  test('what a lot says stands with the wool that is of it', () => {
+    const input = classOf({ seats: 2, sparePacks: 0 });
+    const lotOf = (id: string): Lot => ({
+      id: `lot-${id}`,
+      version: 1,
+      name: '12',
+      note: `${id} bleeds`,
+      place: '',
+      receivedOn: null,
+      pricePer100gMinor: null,
+      overrides: NO_OVERRIDES,
+      onHandG: 900,
+    });
+    // One of them has a lot that says something, the others have none.
+    const noted = new Map(
+      [...coastWool.fibres].map(([id, fibre]) => [
+        id,
+        id === 'slate' ? { ...fibre, onHandG: 900, lots: [lotOf(id)] } : fibre,
+      ]),
+    );
+    const packed = planOfToday(input, { ...sources, shelf: { ...coastWool, fibres: noted } });
+    const all = weighings(packed.plan, packed.packs, packed.wool.fibres, input.scaleStepG);
+    const lines = packLines(packed, packed.packs[0] as never, [], all, new Map());
+    const notes = lines
+      .flatMap((line) => (line.kind === 'bag' ? line.wool : []))
+      .map(({ fibreId, lotNotes }) => [fibreId, ...lotNotes]);
+    expect(notes.filter(([fibreId]) => fibreId === 'slate').length).toBeGreaterThan(0);
+    for (const [fibreId, ...words] of notes)
+      expect(words).toEqual(fibreId === 'slate' ? ['lot 12: slate bleeds'] : []);
+  });
   test('is in when it is ticked, and out again when that is taken back', () => {
     const { packed, linesOf } = lay(classOf({ seats: 2 }));
     const lines = linesOf(0);
@@ -120,7 +173,10 @@ const bag = (key: string, massG: number | null): PackLine =>
     massG,
     unknownCount: 0,
     bag: {},
-    wool: massG === null ? [] : [{ fibreId: key, massG, isWeighed: true, isByScale: true }],
+    wool:
+      massG === null
+        ? []
+        : [{ fibreId: key, massG, isWeighed: true, isByScale: true, offG: 0, lotNotes: [] }],
   }) as never;
 
 describe('the weight of a finished pack', () => {

@@ -30,7 +30,7 @@ export function eventsAt(...all: readonly Acted[]): ClassEvent[] {
   }));
 }
 
-export const entry = (id: string, from: number, to: number, more: Partial<ShowEntry> = {}): ShowEntry => ({
+const entry = (id: string, from: number, to: number, more: Partial<ShowEntry> = {}): ShowEntry => ({
   id: `one:${id}`,
   kind: 'step',
   name: id,

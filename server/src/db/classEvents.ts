@@ -46,7 +46,8 @@ export function classEventQueries(db: Db) {
     add: (event: Omit<KeptEvent, 'seq'>, cameAt: string): void => {
       insert.run({ ...event, what: JSON.stringify(event.what), cameAt });
       // A picture that nobody names is swept away.
-      if (event.what.act === 'photo') usePicture.run(event.runId, event.what.pictureId);
+      if (event.what.act === 'photo' || event.what.act === 'box-photo')
+        usePicture.run(event.runId, event.what.pictureId);
     },
     hasPicture: (id: string): boolean => hasPicture.get(id) !== undefined,
   };

@@ -25,7 +25,7 @@ export function linkWriter(db: Database.Database) {
   };
   const usePicture = db.prepare('INSERT OR IGNORE INTO picture_use (owner_id, picture_id) VALUES (?, ?)');
   const ofEvent = (runId: string, what: ClassAct) => {
-    if (what.act === 'photo') usePicture.run(runId, what.pictureId);
+    if (what.act === 'photo' || what.act === 'box-photo') usePicture.run(runId, what.pictureId);
   };
   const documentOf = <T>(apart: Readonly<Record<string, ApartValue>>) =>
     JSON.parse(String(apart['document'])) as T;

@@ -5,13 +5,20 @@ import { ok } from '../http/replies.ts';
 import { HttpProblem } from '../http/problems.ts';
 import { route, type Route } from '../http/route.ts';
 import type { StudioDoor } from '../http/studioDoor.ts';
+import type { RunNews } from '../http/runNews.ts';
+import type { ClassDayService } from '../services/classDayService.ts';
 import { isRefusal } from '../services/refusal.ts';
 import type { LearnerService } from '../services/learnerService.ts';
 
 const Code = Type.Object({ code: Type.String({ maxLength: 40 }) }, strict);
 
 /** Who asks, how they come and how they go; and the one thing a learner sees. */
-export const sessionRoutes = (door: StudioDoor, learners: LearnerService): Route[] => [
+export const sessionRoutes = (
+  door: StudioDoor,
+  learners: LearnerService,
+  days: ClassDayService,
+  news: RunNews,
+): Route[] => [
   route({
     method: 'get',
     path: '/session',
@@ -84,6 +91,32 @@ export const sessionRoutes = (door: StudioDoor, learners: LearnerService): Route
     handle: ({ caller }) => {
       if (caller.pack === null || learners.isOpen(caller.pack) !== true) throw new HttpProblem('code_wrong');
       return ok(learners.open(caller.pack));
+    },
+  }),
+  route({
+    method: 'post',
+    path: '/pack/hand',
+    summary: 'Put a hand up in the class, or down again',
+    roles: WITH_A_PACK,
+    body: Type.Object({ key: Type.String({ minLength: 1, maxLength: 40 }), isUp: Type.Boolean() }, strict),
+    answers: [200],
+    handle: ({ caller, body }) => {
+      if (caller.pack === null || learners.isOpen(caller.pack) !== true) throw new HttpProblem('code_wrong');
+      const answer = days.hand(caller.pack, body);
+      if (isRefusal(answer)) return answer;
+      news.tell(caller.pack.runId, 'class-day');
+      return ok(answer);
+    },
+  }),
+  route({
+    method: 'get',
+    path: '/pack/hand',
+    summary: 'Whether the hand of this pack’s learner is up',
+    roles: WITH_A_PACK,
+    answers: [200],
+    handle: ({ caller }) => {
+      if (caller.pack === null || learners.isOpen(caller.pack) !== true) throw new HttpProblem('code_wrong');
+      return ok(days.handOf(caller.pack));
     },
   }),
 ];

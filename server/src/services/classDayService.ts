@@ -1,8 +1,9 @@
 import type { ClassDay, ClassEvents, ClassTook } from '@lanakit/core/api';
 import { isEqual } from '@lanakit/core/base';
-import { type ClassEventInput, tookOf } from '@lanakit/core/classDay';
+import { type ClassEventInput, eventsOf, inOrder, tookOf } from '@lanakit/core/classDay';
 import { classDayPlan } from '@lanakit/core/papers';
-import { isOffShelf, reallyWeighed, type Run, weighings } from '@lanakit/core/run';
+import { isOffShelf, reallyWeighed, type Run, seatsOf, weighings } from '@lanakit/core/run';
+import type { PackPlace } from '../access/packSessions.ts';
 import { todayOf, type ServiceDeps } from './deps.ts';
 import { settleLeftOvers } from './leftOvers.ts';
 import { paperSourceOf } from './paperSourceOf.ts';
@@ -21,8 +22,9 @@ const PLANNED_BY = ['things', 'ledger', 'patterns', 'runs', 'needles'] as const;
 /** The day of a class: what is planned for it, and what happens, act by act. */
 export function classDayService({ store, now }: ServiceDeps) {
   const today = () => todayOf(now());
+  const anyRun = (id: string): Run => foundOr(store.runs.find(id));
   const found = (id: string): Run => {
-    const run = foundOr(store.runs.find(id));
+    const run = anyRun(id);
     if (run.kind !== 'class') throw new Refusal({ code: 'not_found' });
     return run;
   };
@@ -36,11 +38,13 @@ export function classDayService({ store, now }: ServiceDeps) {
     );
   return answering({
     find: (runId: string): ClassDay => ({ plan: plan(found(runId)), ...since(runId, 0) }),
-    events: (runId: string, after: number): ClassEvents => since(found(runId).id, after),
+    /** Of boxes too: photos of them. */
+    events: (runId: string, after: number): ClassEvents => since(anyRun(runId).id, after),
     /** Sent twice with one key it counts once. @param device from which it comes. @returns what that device did not know of */
     add: (runId: string, { key, at, ...event }: ClassEventInput, device: string): ClassEvents =>
       store.together(() => {
-        const run = found(runId);
+        const run =
+          event.what.act === 'box-photo' || event.what.act === 'back' ? anyRun(runId) : found(runId);
         const before = store.classEvents.find(key);
         if (before) {
           if (before.runId !== runId || !isEqual(before.what, event.what))
@@ -52,6 +56,21 @@ export function classDayService({ store, now }: ServiceDeps) {
         settleLeftOvers(store, run, now().toISOString());
         return since(runId, event.seen);
       }),
+    /** A learner’s own hand, from the phone their pack’s code opened. */
+    hand({ runId, number }: PackPlace, { key, isUp }: { readonly key: string; readonly isUp: boolean }) {
+      const seatKey = seatKeyAt(found(runId), number);
+      const what = { act: 'help', seatKey, isWanted: isUp } as const;
+      if (store.classEvents.find(key) === null) {
+        const at = now().toISOString();
+        const seen = store.classEvents.of(runId).at(-1)?.seq ?? 0;
+        store.classEvents.add(
+          { key, runId, at, seen, device: `Phone of pack ${number}`, from: `pack-${number}`, what },
+          at,
+        );
+      }
+      return { isUp: isHandUp(runId, seatKey) };
+    },
+    handOf: ({ runId, number }: PackPlace) => ({ isUp: isHandUp(runId, seatKeyAt(found(runId), number)) }),
     /** What it took of each fibre, against what was planned. */
     took(runId: string): ClassTook {
       const run = found(runId);
@@ -68,14 +87,26 @@ export function classDayService({ store, now }: ServiceDeps) {
     },
   });
 
+  function isHandUp(runId: string, seatKey: string): boolean {
+    const helps = eventsOf(inOrder(store.classEvents.of(runId)), 'help');
+    return helps.findLast(({ what }) => what.seatKey === seatKey)?.what.isWanted ?? false;
+  }
+
   /** What an act names is there. */
   function assertKnown(what: ClassEventInput['what']): void {
     const isFibre = what.act === 'left' || what.act === 'spare';
     if (isFibre && !shelfOf(store).fibres.has(what.fibreId))
       assertSound([{ code: 'field_wrong', pointer: '/what/fibreId', reason: 'names no fibre of the shelf' }]);
-    if (what.act === 'photo' && !store.classEvents.hasPicture(what.pictureId))
+    const isPhoto = what.act === 'photo' || what.act === 'box-photo';
+    if (isPhoto && !store.classEvents.hasPicture(what.pictureId))
       assertSound([{ code: 'field_wrong', pointer: '/what/pictureId', reason: 'names no picture' }]);
   }
+}
+
+/** Who sits there is known by a key of their own. */
+function seatKeyAt(run: Run, number: number): string {
+  const seat = seatsOf(run).find((each) => each.seat === number);
+  return foundOr(seat ?? null).key;
 }
 
 /** A clock that is wrong by a day would be the last word for a day. */

@@ -28,7 +28,7 @@ const ANYBODY_MAY = [
   'POST /session/pairing',
   'POST /session/pack',
 ];
-const LEARNER_MAY = [...ANYBODY_MAY, 'GET /pack', 'GET /pictures/:id'];
+const LEARNER_MAY = [...ANYBODY_MAY, 'GET /pack', 'POST /pack/hand', 'GET /pack/hand', 'GET /pictures/:id'];
 const HELPER_MAY = [
   ...LEARNER_MAY,
   'GET /runs',

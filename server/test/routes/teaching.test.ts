@@ -184,7 +184,7 @@ test('a class is not closed unasked while a sharp thing is out, something is hot
   await happens({ act: 'heat', key: 'iron', isOn: true });
   await happens({ act: 'tip', tipId: 't', seatKey: '1', needleId: null, note: '' });
   const refused = JSON.stringify((await move('done', 422, false)).body);
-  for (const words of ['2 sharp things', '1 hot tool is', '1 broken tip was'])
+  for (const words of ['2 sharps beside', '1 tool is still hot', '1 tip of broken needles was'])
     expect(refused).toContain(words);
   await happens({ act: 'sharp', key: 'scissors', pile: 'in', amount: 2 });
   await happens({ act: 'heat', key: 'iron', isOn: false });

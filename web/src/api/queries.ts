@@ -3,6 +3,7 @@ import type {
   Bench,
   BinnedThing,
   ClassDay,
+  ClassEvents,
   ClassTook,
   Buying,
   Cutting,
@@ -227,6 +228,9 @@ export const useTicks = (runId: string, isWatched = true): Resource<RunTicks> =>
 /** A class on its day. What is new is told by the studio, and asked for now and then should the line be cut. */
 export const useClassDayOf = (runId: string): Resource<ClassDay> =>
   useSWR(`/runs/${runId}/class-day`, get<ClassDay>, { refreshInterval: TICKS_EVERY_MS });
+/** What happened in a run: of boxes only photos of them. */
+export const useRunEvents = (runId: string): Resource<ClassEvents> =>
+  useSWR(`/runs/${runId}/class-day/events`, get<ClassEvents>);
 export const useClassTook = (runId: string): Resource<ClassTook> =>
   useSWR(`/runs/${runId}/took`, get<ClassTook>);
 

@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import { keptAs } from '../api/studio.ts';
 
-const KEY = keptAs('device');
+const KEY = keptAs('device-key');
 let made: string | null = null;
 
 /** What this browser calls itself, made once and kept: whoever it belongs to, nobody is named by it. */

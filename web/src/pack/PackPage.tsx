@@ -11,6 +11,7 @@ import { StepTicksContext } from '../reading/stepTicks.ts';
 import { Field } from '../ui/fields/Field.tsx';
 import { showDay } from '../words/show.ts';
 import { useDoneSteps } from './doneSteps.ts';
+import { HandUp } from './HandUp.tsx';
 import { packCodeHere, rememberPackCode } from './packCode.ts';
 import styles from './PackPage.module.css';
 
@@ -112,6 +113,7 @@ function OfPack({ reading, code, onLeave }: OfPackProps) {
           <b>{done}</b> of {total}
           <span className="quiet small">steps done</span>
         </p>
+        <HandUp />
         <Button size="small" onClick={onLeave}>
           Put away
         </Button>

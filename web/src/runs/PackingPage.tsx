@@ -22,6 +22,7 @@ import { NotFound } from '../shell/NotFound.tsx';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { packLineWords, type PackingNames } from '../words/packingWords.ts';
 import { counted } from '../words/show.ts';
+import { BoxPhoto } from './BoxPhoto.tsx';
 import { ClosePack } from './ClosePack.tsx';
 import styles from './Packing.module.css';
 import { ScannedCode } from './ScannedCode.tsx';
@@ -163,6 +164,7 @@ function Bench({ run, runPlan, lines, ticks, unsent, isWeighing }: BenchProps) {
           runPlan={runPlan}
           ticks={ticks}
           allLines={lines}
+          runId={run.id}
           foundBag={params.get('bag')}
           onTick={tick}
           onNext={next ? () => setParams({ pack: next.id }, { replace: true }) : null}
@@ -193,9 +195,10 @@ interface InFrontProps {
   onNext: (() => void) | null;
   /** The bag whose label was looked up. */
   foundBag: string | null;
+  runId: string;
 }
 
-function InFront({ foundBag, pack, lines, runPlan, ticks, allLines, onTick, onNext }: InFrontProps) {
+function InFront({ runId, foundBag, pack, lines, runPlan, ticks, allLines, onTick, onNext }: InFrontProps) {
   const names = namesOf(runPlan, pack.id);
   const { group } = names;
   const tickOf = (line: PackLine, isDone: boolean) =>
@@ -243,6 +246,7 @@ function InFront({ foundBag, pack, lines, runPlan, ticks, allLines, onTick, onNe
           );
         })}
       </ul>
+      <BoxPhoto runId={runId} packId={pack.id} name={packWords(pack)} />
       <ClosePack
         pack={pack}
         lines={lines}

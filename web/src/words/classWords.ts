@@ -27,7 +27,7 @@ export const clockOfDay =
     );
   };
 
-export const MINUTES_A_DAY = 24 * 60;
+const MINUTES_A_DAY = 24 * 60;
 
 /** Less than a minute is nothing. */
 export const lateWords = (minutes: number): string => {
@@ -146,6 +146,8 @@ export function actWords({ what }: Pick<ClassEvent, 'what'>, { plan, seat, fibre
       return `${what.massG} g ${fibre(what.fibreId)} weighed back`;
     case 'photo':
       return 'a photo';
+    case 'box-photo':
+      return 'a photo of a box';
     case 'back':
       return 'taken back';
   }

@@ -60,6 +60,14 @@ export function packLineWords(line: PackLine, names: PackingNames): PackLineWord
             : open.length === line.wool.length
               ? ['not weighed yet']
               : [`not weighed yet: ${joinWords(open.map(({ fibreId }) => colour(fibreId)))}`]),
+          ...line.wool.flatMap(({ fibreId, offG, lotNotes }) => [
+            ...(offG === 0
+              ? []
+              : [
+                  `${colour(fibreId)}: ${showWeighed(Math.abs(offG), stepG)} ${offG > 0 ? 'more' : 'less'} than wanted`,
+                ]),
+            ...lotNotes.map((note) => `${colour(fibreId)}, ${note}`),
+          ]),
         ],
       };
     }

@@ -1,5 +1,5 @@
 import { roundToMicrogram } from '../../base/index.ts';
-import type { CutPiece } from '../../engine/index.ts';
+import type { CutPiece, FibreLookup } from '../../engine/index.ts';
 import {
   type Finding,
   findingMassG,
@@ -15,6 +15,7 @@ import type { Bag } from '../portions/bag.ts';
 import { needlesOfBox } from '../things/boxNeedles.ts';
 import { type FindingInPack, findingsOfPack, isEasilyLost } from '../things/findingsOfRun.ts';
 import { type GroupNeed, personalNeeds } from '../things/needsOfGroup.ts';
+import { lotsOfPacks } from '../keep/lotsOfPacks.ts';
 import { packedMark, type RunTick } from '../keep/tick.ts';
 import { allMarks, type FibreWeighing, type WeighMark } from '../keep/weighOut.ts';
 
@@ -26,6 +27,10 @@ interface WoolInBag {
   readonly isWeighed: boolean;
   /** A scale told it; else it is what was wanted. */
   readonly isByScale: boolean;
+  /** By which it is off what was wanted, grams, where that is more than was agreed; 0: it is right, or nobody knows. */
+  readonly offG: number;
+  /** What its lots say: may bleed, a shade paler. */
+  readonly lotNotes: readonly string[];
 }
 
 /** One thing that is laid into a pack, and ticked when it is in. */
@@ -83,8 +88,9 @@ export function packLines(
   if (!group) return [];
   const portionPlan = plan.groups.find(({ key }) => key === group.key)?.plan;
   const marks = allMarks(all).filter(({ packs }) => packs.some(({ id }) => id === pack.id));
+  const notesOf = notesOfLots(pack, all, wool.fibres);
   const bags = (portionPlan?.bags ?? []).map((bag) =>
-    bagLineOf(bag, marks, ticks, unknownOf(portionPlan, bag)),
+    bagLineOf(bag, { marks, ticks, unknownCount: unknownOf(portionPlan, bag), notesOf }),
   );
   const findings = findingsOfPack(group, toPack, wool.findings, input).map((inPack) =>
     findingLine(inPack, wool.findings.get(inPack.findingId)),
@@ -160,20 +166,43 @@ const unknownOf = (
     0,
   );
 
-function bagLineOf(
-  bag: Bag,
-  marks: readonly WeighMark[],
-  ticks: ReadonlyMap<string, RunTick>,
-  unknownCount: number,
-): PackLine {
+interface BagTerms {
+  readonly marks: readonly WeighMark[];
+  readonly ticks: ReadonlyMap<string, RunTick>;
+  readonly unknownCount: number;
+  readonly notesOf: (bagKey: string, fibreId: string) => readonly string[];
+}
+
+/** What the lots of a pack say; nothing where no lot says anything. */
+function notesOfLots(pack: Pack, all: readonly FibreWeighing[], fibres: FibreLookup): BagTerms['notesOf'] {
+  const hasNotes = [...fibres.values()].some(({ lots }) => lots.some(({ note }) => note.trim() !== ''));
+  if (!hasNotes) return () => [];
+  const lotsOf = lotsOfPacks(all, fibres);
+  return (bagKey, fibreId) =>
+    lotsOf(pack.id, bagKey, fibreId).flatMap(({ name, note }) =>
+      note.trim() === '' ? [] : [`lot ${name}: ${note.trim()}`],
+    );
+}
+
+/** A scale told it, and it is further off than was agreed. */
+const offOf = ({ massG, toleranceG, parts }: WeighMark, tick: RunTick | undefined): number => {
+  if (!tick?.isDone || typeof tick.weighedG !== 'number') return 0;
+  const offG = roundToMicrogram((tick.weighedG - massG) / parts);
+  return Math.abs(offG) > toleranceG / parts + 1e-9 ? offG : 0;
+};
+
+function bagLineOf(bag: Bag, { marks, ticks, unknownCount, notesOf }: BagTerms): PackLine {
   const wool = marks
     .filter((mark) => mark.bag === bag.key)
-    .map(({ mark, fibreId, massG, parts }): WoolInBag => {
+    .map((weighed): WoolInBag => {
+      const { mark, fibreId, massG, parts } = weighed;
       const tick = ticks.get(mark);
       const isWeighed = tick?.isDone === true;
       return {
         fibreId,
         isWeighed,
+        offG: offOf(weighed, tick),
+        lotNotes: notesOf(bag.key, fibreId),
         isByScale: isWeighed && typeof tick.weighedG === 'number',
         massG: roundToMicrogram((isWeighed ? (tick.weighedG ?? tick.massG) : massG) / parts),
       };

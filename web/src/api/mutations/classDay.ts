@@ -9,7 +9,12 @@ export const addClassEvent = (runId: string, event: ClassEventInput): Mutation<C
   path: `/runs/${runId}/class-day/events`,
   body: event,
   hasOwnKey: true,
-  touches: isOfWool(event) ? [`/runs/${runId}/took`, ...SHELF] : [],
+  touches: [
+    ...(isOfWool(event) ? [`/runs/${runId}/took`, ...SHELF] : []),
+    ...(event.what.act === 'box-photo' || event.what.act === 'back'
+      ? [`/runs/${runId}/class-day/events`]
+      : []),
+  ],
 });
 
 /** Wool that comes back, or does not after all, is on the shelf. */

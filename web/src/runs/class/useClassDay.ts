@@ -30,7 +30,7 @@ function unsentActs(runId: string): Outbox<Done> {
 
 /** How far this device’s clock is from the studio’s, milliseconds: what is done on both is put in one order. */
 let offsetMs = 0;
-export const studioNow = (): number => Date.now() + offsetMs;
+const studioNow = (): number => Date.now() + offsetMs;
 
 export interface ClassHere {
   readonly day: ClassDay;

@@ -339,6 +339,24 @@ const PLACES: readonly PlaceHelp[] = [
     ],
   },
   {
+    isAt: at(/^\/runs\/[^/]+\/class$/),
+    title: 'Teaching',
+    answers: 'What is on, what comes next, and who needs me?',
+    ways: [
+      'At the left the clock, what is on, how late it is and what comes next. “Everybody has it” ends it, “5 more minutes” moves the rest of the day along; what runs by itself afterwards is timed at once, and rings on every device.',
+      'In the room a tap on a piece says what it has become; behind is who is not where half of the class was to be by now. What the whole class is late is nobody’s own.',
+      'Everything is kept act by act and can be taken back; out of reach of the studio it waits on this device. Where two devices said different things it is told who said what.',
+    ],
+    terms: ['tray', 'spare', 'portion'],
+    keys: [
+      ['H', 'Everybody has it'],
+      ['M', 'Five more minutes'],
+      ['N', 'Begin what comes next'],
+      ['1 – 5', 'The room, the day, sharps, said and seen, afterwards'],
+      ['Ctrl Z', 'Take the last thing back'],
+    ],
+  },
+  {
     isAt: at(/^\/runs\/[^/]+\/tray$/),
     title: 'Needles out and in',
     answers: 'Are all needles back?',
