@@ -8,6 +8,7 @@ import { showDay } from '../../words/show.ts';
 import { Link } from 'react-router';
 import styles from './Class.module.css';
 import type { Teaching } from './teaching.ts';
+import { useStudioClock } from './useClassDay.ts';
 
 const MORE_MINUTES = 5;
 
@@ -81,7 +82,6 @@ function NotBegun({ show, teaching, onBegin }: { show: ShowNow; teaching: Teachi
 
 function Going({ show, teaching, onEnd }: { show: ShowNow; teaching: Teaching; onEnd: () => void }) {
   const acts = useEntryActs(teaching);
-  const { now } = teaching;
   const [main, ...also] = inHand(show);
   const { next } = show;
   useHotkeys('h', () => main && acts.hasIt(main), [main]);
@@ -95,11 +95,7 @@ function Going({ show, teaching, onEnd }: { show: ShowNow; teaching: Teaching; o
       {main ? (
         <>
           <h2 className={styles.on}>{entryName(main.entry)}</h2>
-          <p className={styles.left_}>
-            {main.to - now >= 0
-              ? `${timerWords((main.to - now) * 60_000)} left, to ${clockWords(main.to)}`
-              : `until ${clockWords(main.to)}`}
-          </p>
+          <Left line={main} teaching={teaching} />
           {main.entry.watchFor && <p className={styles.watch}>Watch: {main.entry.watchFor}</p>}
           {main.entry.handOut && <p className={styles.watch}>Hand out: {main.entry.handOut}</p>}
           <div className={styles.buttons}>
@@ -139,6 +135,17 @@ function Going({ show, teaching, onEnd }: { show: ShowNow; teaching: Teaching; o
         </Button>
       )}
     </>
+  );
+}
+
+/** How long it still has, counted down. */
+function Left({ line: { to }, teaching }: { line: ShowLine; teaching: Teaching }) {
+  const nowMs = useStudioClock(1000);
+  const leftMs = (to - teaching.clock(new Date(nowMs).toISOString())) * 60_000;
+  return (
+    <p className={styles.left_}>
+      {leftMs >= 0 ? `${timerWords(leftMs)} left, to ${clockWords(to)}` : `until ${clockWords(to)}`}
+    </p>
   );
 }
 

@@ -6,6 +6,7 @@ import { tell } from '../../scale/tell.ts';
 import { entryName, timerWords } from '../../words/classWords.ts';
 import styles from './Class.module.css';
 import type { Teaching } from './teaching.ts';
+import { useStudioClock } from './useClassDay.ts';
 
 /** What is set with one tap; another length is set with several. */
 const LENGTHS = [3, 5, 10, 30];
@@ -14,7 +15,9 @@ const AGAIN_S = 4;
 
 /** What runs by itself: it rings on every device, until somebody puts it out. */
 export function Timers({ teaching }: { teaching: Teaching }) {
-  const { here, nowMs, show } = teaching;
+  const { here, show } = teaching;
+  const isAnySet = timersNow(here.events, 0).length > 0;
+  const nowMs = useStudioClock(isAnySet ? 1000 : 60_000);
   const timers = timersNow(here.events, nowMs);
   const ringing = timers.filter(({ leftMs }) => leftMs <= 0);
   const ringFor = ringing[0] ? Math.floor(-ringing[0].leftMs / 1000) : -1;

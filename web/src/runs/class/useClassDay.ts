@@ -97,12 +97,12 @@ function useSender(runId: string, outbox: Outbox<Done>): () => Promise<void> {
   return sendAll;
 }
 
-/** The studio’s clock, once a second. */
-export function useStudioClock(): number {
+/** The studio’s clock, now and then. */
+export function useStudioClock(everyMs: number): number {
   const [nowMs, setNow] = useState(studioNow);
   useEffect(() => {
-    const timer = setInterval(() => setNow(studioNow()), 1000);
+    const timer = setInterval(() => setNow(studioNow()), everyMs);
     return () => clearInterval(timer);
-  }, []);
+  }, [everyMs]);
   return nowMs;
 }

@@ -5,7 +5,8 @@ import { useLocation, useNavigate } from 'react-router';
 import { TOUR_START } from '../tour/tourStops.ts';
 import { useTour } from '../tour/tourStore.ts';
 import styles from './HelpHere.module.css';
-import { helpAt, type KeyLine, KEYS_ANYWHERE } from './placeHelp.ts';
+import type { KeyLine } from './helpOfPlace.ts';
+import { helpAt, KEYS_ANYWHERE } from './placeHelp.ts';
 
 interface HelpHereProps {
   /** What the field that was asked from is about. */
