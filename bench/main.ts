@@ -8,6 +8,7 @@ import { benchFirstJourney } from './firstJourney.ts';
 import { benchGuide } from './guide.ts';
 import type { Row } from './measure.ts';
 import { benchServer, startServer } from './server.ts';
+import { benchClassDay } from './classDay.ts';
 import { benchShelf } from './shelf.ts';
 import { benchPdf, benchRuns } from './runs.ts';
 import { benchScale } from './scale.ts';
@@ -50,6 +51,7 @@ if (ON_SERVER.some(([name]) => isAsked(name))) {
   }
 }
 if (isAsked('scale')) rows.push(...(await benchScale()));
+if (isAsked('class')) rows.push(...(await benchClassDay()));
 if (isAsked('journey')) rows.push(...(await benchFirstJourney()));
 if (isAsked('big')) rows.push(...(await benchBig()));
 const widths = (['work', 'size', 'median', 'spread'] as const).map((column) => ({

@@ -1,7 +1,7 @@
 import { once } from 'node:events';
-import { readFileSync } from 'node:fs';
 import { Agent, get, request } from 'node:http';
 import { createServer, type Socket } from 'node:net';
+import { cpuTicks } from './cpuTicks.ts';
 import { rowOf, type Row } from './measure.ts';
 import { startServer } from './server.ts';
 
@@ -11,12 +11,6 @@ const WATCHED_S = 10;
 const TICKS = 200;
 
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
-
-/** Clock ticks of a process so far; a hundred make a second. */
-function cpuTicks(pid: number): number {
-  const fields = readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1]?.split(' ') ?? [];
-  return Number(fields[11]) + Number(fields[12]);
-}
 
 /** Every message of a scale. @returns how to stop */
 function listen(url: string, onData: (text: string) => void): () => void {

@@ -118,19 +118,23 @@ async function operationsOf(studio: Studio): Promise<Operation[]> {
         string,
         {
           parameters: Operation['parameters'];
+          summary: string;
           requestBody?: { content: Record<string, { schema?: Schema }> };
         }
       >
     >;
   };
   return Object.entries(document.paths).flatMap(([path, methods]) =>
-    Object.entries(methods).map(([method, { parameters, requestBody }]): Operation => ({
-      method: method.toUpperCase(),
-      path,
-      parameters,
-      body: requestBody?.content['application/json']?.schema ?? null,
-      isUpload: requestBody?.content['application/octet-stream'] !== undefined,
-    })),
+    // What is told as it happens has no end to wait for.
+    Object.entries(methods)
+      .filter(([, { summary }]) => !summary.includes('text/event-stream'))
+      .map(([method, { parameters, requestBody }]): Operation => ({
+        method: method.toUpperCase(),
+        path,
+        parameters,
+        body: requestBody?.content['application/json']?.schema ?? null,
+        isUpload: requestBody?.content['application/octet-stream'] !== undefined,
+      })),
   );
 }
 
