@@ -197,12 +197,15 @@ const SATURDAY_ROSTER: Seat[] = (
   ] satisfies readonly (readonly [string, Told])[]
 ).map(([name, told], at) => ({ ...blankSeat(at + 1), name, ...told }));
 
+/** From which device it is said to come. */
+const DEVICE = 'this machine';
+
 /** A class that has been: its needles counted out and in, two broken, one not found. */
 function countNeedles({ trays }: Services, runId: string, needleId: string): void {
-  done(trays.tap(runId, { key: 'demo-out', needleId, pile: 'out', amount: 14 }));
-  done(trays.tap(runId, { key: 'demo-in', needleId, pile: 'in', amount: 11 }));
-  done(trays.tap(runId, { key: 'demo-broken', needleId, pile: 'broken', amount: 2 }));
-  done(trays.close(runId));
+  done(trays.tap(runId, { key: 'demo-out', needleId, pile: 'out', amount: 14 }, DEVICE));
+  done(trays.tap(runId, { key: 'demo-in', needleId, pile: 'in', amount: 11 }, DEVICE));
+  done(trays.tap(runId, { key: 'demo-broken', needleId, pile: 'broken', amount: 2 }, DEVICE));
+  done(trays.close(runId, DEVICE));
 }
 
 /** The first Saturday at least two days off, then `weeks` later. */

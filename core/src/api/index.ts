@@ -3,7 +3,7 @@ import type { FigureLook, WoolLook } from '../figure/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import type { Problem } from '../problems/index.ts';
 import type { Remark } from '../review/index.ts';
-import type { Frozen, Run, RunDeed, RunTick, RunWants, ThingPromise } from '../run/index.ts';
+import type { Frozen, Run, RunDeed, RunTick, RunWants, ThingPromise, WeighedTwice } from '../run/index.ts';
 import type { StockUnit } from '../shelf/index.ts';
 
 import type { BenchBuying } from './buying.ts';
@@ -91,6 +91,8 @@ export interface OpenedRun extends NamedRun {
 /** Every mark of a run that was ever ticked. */
 export interface RunTicks {
   readonly items: readonly RunTick[];
+  /** Portions that two devices weighed both. */
+  readonly twice: readonly WeighedTwice[];
 }
 
 /** Where a thing on the shelf is used. */

@@ -1,4 +1,4 @@
-import { Id, oneOf, strict } from '../base/index.ts';
+import { Id, oneOf, orUnknown, strict } from '../base/index.ts';
 import { type Pile, TAPPED } from './piles.ts';
 import type { TrayProblem } from './problem.ts';
 import { Type, type Static } from '@sinclair/typebox';
@@ -10,6 +10,8 @@ export const TapInput = Type.Object(
     needleId: Id,
     pile: oneOf(TAPPED),
     amount: Type.Integer({ minimum: -500, maximum: 500 }),
+    /** The device, by a key it made for itself once. */
+    from: Type.Optional(orUnknown(Id)),
   },
   strict,
 );

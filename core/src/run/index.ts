@@ -132,6 +132,7 @@ export { RUN_WANTS, type RunWants } from './document/wants.ts';
 export { kitOfClass, type ClassKit, type ClassKitSources } from './things/kitOfClass.ts';
 export { deedsOf, type RunDeed, type RunStanding } from './prepare/deeds.ts';
 export { paceOf, RECKONED_PACE, type TimedTick, type WorkPace } from './prepare/pace.ts';
+export { weighedTwice, type SignedTick, type WeighedTwice } from './keep/weighedTwice.ts';
 export { patternOfPack } from './packs/patternOfPack.ts';
 export { bagOfWool } from './packs/bagOfWool.ts';
 export { woolInPacks, type PackedWool } from './packs/woolInPacks.ts';

@@ -7,6 +7,7 @@ import {
   type RunState,
   type RunTick,
   type Seat,
+  type SignedTick,
   type TimedTick,
   withoutPerson,
 } from '@lanakit/core/run';
@@ -55,6 +56,14 @@ function rowOf(input: RunInput) {
   const name = input.name.trim();
   const document = JSON.stringify({ ...input, name });
   return { kind: input.kind, name, date: input.date, document, seal: sealOf(document) };
+}
+
+/** From which device something came. */
+export interface Signature {
+  /** As the log of writes names it. */
+  readonly device: string;
+  /** The key it made for itself; null: it said none. */
+  readonly from: string | null;
 }
 
 interface TickRow {
@@ -120,8 +129,8 @@ export function runQueries(db: Db, sound: SoundReader, history: HistoryQueries, 
   const dropRevisions = db.prepare('DELETE FROM run_revision WHERE run_id = ?');
   const insertRevision = db.prepare('INSERT INTO run_revision (run_id, revision_id) VALUES (?, ?)');
   const insertTick = db.prepare(`
-    INSERT INTO run_tick (tick_key, run_id, mark, is_done, mass_mg, weighed_mg, lot_id, scale, device, at)
-    VALUES (@key, @runId, @mark, @isDone, @massMg, @weighedMg, @lotId, @scale, @device, @at)`);
+    INSERT INTO run_tick (tick_key, run_id, mark, is_done, mass_mg, weighed_mg, lot_id, scale, device, device_key, at)
+    VALUES (@key, @runId, @mark, @isDone, @massMg, @weighedMg, @lotId, @scale, @device, @from, @at)`);
   const selectTick = db.prepare<[string], TickRow & { runId: string }>(
     `SELECT run_id AS runId, ${TICK_COLUMNS} FROM run_tick WHERE tick_key = ?`,
   );
@@ -131,6 +140,9 @@ export function runQueries(db: Db, sound: SoundReader, history: HistoryQueries, 
     ORDER BY mark`);
   const selectRecent = db.prepare<[number], Omit<TimedTick, 'isDone'> & { isDone: 0 | 1 }>(`
     SELECT run_id AS runId, mark, is_done AS isDone, device, at FROM run_tick ORDER BY id DESC LIMIT ?`);
+  const selectHistory = db.prepare<[string], TickRow & { from: string | null }>(
+    `SELECT ${TICK_COLUMNS}, device_key AS "from" FROM run_tick WHERE run_id = ? AND mass_mg > 0 ORDER BY id`,
+  );
   const insertWithdrawal = db.prepare(`
     INSERT INTO run_taking (run_id, item_id, lot_id, amount_milli) VALUES (@runId, @itemId, @lotId, @amountMilli)`);
   const selectWithdrawals = db.prepare<[string], RunWithdrawal>(
@@ -226,8 +238,8 @@ export function runQueries(db: Db, sound: SoundReader, history: HistoryQueries, 
       const { runId, ...tick } = row;
       return { ...tickOfRow(tick), runId };
     },
-    /** @param device from which it came, as the log of writes names it */
-    tick: (key: string, runId: string, tick: RunTick, device: string, at: string): void => {
+    /** @param by from which device it came, as the log of writes names it, and by the key it gave itself */
+    tick: (key: string, runId: string, tick: RunTick, by: Signature, at: string): void => {
       const { mark, isDone, massG, weighedG = null, lotId = null, scale = null } = tick;
       insertTick.run({
         key,
@@ -238,13 +250,16 @@ export function runQueries(db: Db, sound: SoundReader, history: HistoryQueries, 
         weighedMg: weighedG === null ? null : toMilli(weighedG),
         lotId,
         scale,
-        device,
+        ...by,
         at,
       });
     },
     /** The last so many that were ticked, of whatever run. */
     recentTicks: (most: number): TimedTick[] =>
       selectRecent.all(most).map((row) => ({ ...row, isDone: row.isDone === 1 })),
+    /** Every weighing that was ever ticked, or taken back, in the order in which it came in. */
+    weighingHistory: (runId: string): SignedTick[] =>
+      selectHistory.all(runId).map(({ from, ...row }) => ({ ...tickOfRow(row), from })),
     /** How every mark stands that was ever ticked. */
     ticks: (runId: string): RunTick[] => selectTicks.all(runId).map(tickOfRow),
     withdraw: (runId: string, withdrawal: RunWithdrawal): void => {

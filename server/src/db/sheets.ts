@@ -243,6 +243,7 @@ const RUN_SHEETS = [
     column('lotId', 'text', 'of which lot it was', { canBeNull: true }),
     column('scale', 'text', 'on which scale', { canBeNull: true }),
     column('device', 'text', 'from which device', { canBeNull: true }),
+    column('deviceKey', 'text', 'the key that device made for itself', { canBeNull: true }),
     AT,
   ]),
   sheet('needle-taps', 'needle_tap', 'Needles counted out and in', [
@@ -253,6 +254,8 @@ const RUN_SHEETS = [
     column('pile', 'text', 'out, in, broken, sold, missing or given-up'),
     column('amount', 'whole', 'needles; below nothing: fewer'),
     column('note', 'text', 'in words'),
+    column('device', 'text', 'from which device', { canBeNull: true }),
+    column('deviceKey', 'text', 'the key that device made for itself', { canBeNull: true }),
     AT,
   ]),
   sheet('class-events', 'class_event', 'What happened in classes, act by act', [

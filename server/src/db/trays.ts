@@ -1,12 +1,20 @@
 import type { MissingNeedles } from '@lanakit/core/api';
 import type { BreakageEvidence, Pile, Tap } from '@lanakit/core/needles';
 import type { Db } from './openDatabase.ts';
+import type { Signature } from './runs.ts';
 import type { SoundReader } from './sound.ts';
 
 /** One tap as it was entered. */
 export interface KnownTap extends Tap {
   readonly runId: string;
   readonly note: string;
+}
+
+/** What stands with a tap. */
+export interface TapFacts {
+  readonly note: string;
+  readonly by: Signature;
+  readonly at: string;
 }
 
 interface TapRow {
@@ -27,8 +35,8 @@ export function trayQueries(db: Db, sound: SoundReader) {
     'SELECT run_id AS runId, needle_id AS needleId, pile, amount, note FROM needle_tap WHERE tap_key = ?',
   );
   const insertTap = db.prepare(`
-    INSERT INTO needle_tap (tap_key, run_id, needle_id, pile, amount, note, at)
-    VALUES (@key, @runId, @needleId, @pile, @amount, @note, @at)`);
+    INSERT INTO needle_tap (tap_key, run_id, needle_id, pile, amount, note, device, device_key, at)
+    VALUES (@key, @runId, @needleId, @pile, @amount, @note, @device, @from, @at)`);
   const insertClosing = db.prepare(`
     INSERT INTO needle_closing (run_id, needle_id, exposure_minutes, at) VALUES (@runId, @needleId, @exposureMinutes, @at)`);
   const deleteClosings = db.prepare('DELETE FROM needle_closing WHERE run_id = ?');
@@ -52,8 +60,8 @@ export function trayQueries(db: Db, sound: SoundReader) {
       const row = selectTap.get(key);
       return row ? { ...row } : null;
     },
-    tap: (key: string, runId: string, tap: Tap, note: string, at: string): void => {
-      insertTap.run({ ...tap, key, runId, note, at });
+    tap: (key: string, runId: string, { needleId, pile, amount }: Tap, { note, by, at }: TapFacts): void => {
+      insertTap.run({ needleId, pile, amount, key, runId, note, ...by, at });
     },
     close: (runId: string, needleId: string, exposureMinutes: number, at: string): void => {
       insertClosing.run({ runId, needleId, exposureMinutes, at });

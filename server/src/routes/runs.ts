@@ -1,6 +1,6 @@
 import { AT_THE_TABLE, OWNER } from '../access/caller.ts';
 import { type Run, RunInput, StateInput, TickInput } from '@lanakit/core/run';
-import { gone, listed, made, ok, versioned } from '../http/replies.ts';
+import { gone, made, ok, versioned } from '../http/replies.ts';
 import { route, type Route } from '../http/route.ts';
 import { isRefusal, type Outcome } from '../services/refusal.ts';
 import type { RunService } from '../services/runService.ts';
@@ -105,7 +105,7 @@ const runStateRoutes = (runs: RunService): Route[] => [
     summary: 'What is weighed and packed of a run',
     roles: AT_THE_TABLE,
     answers: [200],
-    handle: ({ params: { id } }) => listed(runs.ticks(id)),
+    handle: ({ params: { id } }) => ok(runs.ticks(id)),
   }),
   route({
     method: 'post',
@@ -114,7 +114,7 @@ const runStateRoutes = (runs: RunService): Route[] => [
     roles: AT_THE_TABLE,
     body: TickInput,
     answers: [200],
-    handle: ({ params: { id }, body, caller }) => listed(runs.tick(id, body, caller.name)),
+    handle: ({ params: { id }, body, caller }) => ok(runs.tick(id, body, caller.name)),
   }),
 ];
 

@@ -21,7 +21,7 @@ export const trayRoutes = (trays: TrayService): Route[] => [
     roles: AT_THE_TABLE,
     body: TapInput,
     answers: [200],
-    handle: ({ params: { id }, body }) => ok(trays.tap(id, body)),
+    handle: ({ params: { id }, body, caller }) => ok(trays.tap(id, body, caller.name)),
   }),
   route({
     method: 'post',
@@ -29,7 +29,7 @@ export const trayRoutes = (trays: TrayService): Route[] => [
     summary: 'Everybody has gone: what is still out is missing',
     roles: AT_THE_TABLE,
     answers: [200],
-    handle: ({ params: { id } }) => ok(trays.close(id)),
+    handle: ({ params: { id }, caller }) => ok(trays.close(id, caller.name)),
   }),
   route({
     method: 'post',
@@ -37,7 +37,7 @@ export const trayRoutes = (trays: TrayService): Route[] => [
     summary: 'Count on: what was missing is out again',
     roles: AT_THE_TABLE,
     answers: [200],
-    handle: ({ params: { id } }) => ok(trays.reopen(id)),
+    handle: ({ params: { id }, caller }) => ok(trays.reopen(id, caller.name)),
   }),
   route({
     method: 'post',
@@ -46,7 +46,7 @@ export const trayRoutes = (trays: TrayService): Route[] => [
     roles: AT_THE_TABLE,
     body: ResolveInput,
     answers: [200],
-    handle: ({ params: { id }, body }) => ok(trays.resolve(id, body)),
+    handle: ({ params: { id }, body, caller }) => ok(trays.resolve(id, body, caller.name)),
   }),
   route({
     method: 'get',

@@ -52,7 +52,14 @@ export const benchService = ({ store, now }: ServiceDeps) =>
       );
       const things = new Map(bench.runs.map((each) => [each.run.id, each.things.length]));
       // Ticks are not among what is remembered.
-      return { ...bench, buying: benchBuying(store, today), deeds: benchDeeds(store, today, things) };
+      return {
+        ...bench,
+        buying: benchBuying(store, today),
+        deeds: unlessDamaged(
+          () => benchDeeds(store, today, things),
+          () => [],
+        ),
+      };
     },
   });
 

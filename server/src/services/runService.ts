@@ -1,4 +1,4 @@
-import type { NamedRun, OpenedRun, PromisedBefore, RunDesign } from '@lanakit/core/api';
+import type { NamedRun, OpenedRun, RunTicks, PromisedBefore, RunDesign } from '@lanakit/core/api';
 import type { Problem } from '@lanakit/core/problems';
 import {
   checkRights,
@@ -14,6 +14,7 @@ import {
   type StateInput,
   type TickInput,
   wantsOf,
+  weighedTwice,
   withBoxesCounted,
 } from '@lanakit/core/run';
 import { toMilli } from '@lanakit/core/shelf';
@@ -116,15 +117,15 @@ export function runService({ store, now, newId }: ServiceDeps, forgotten: () => 
       const { id: _id, version: _version, state: _state, ...input } = run;
       return insert({ ...input, name: `${input.name.slice(0, 112)}, again` });
     },
-    ticks: (id: string): readonly RunTick[] => runs.ticks(found(id).id),
+    ticks: (id: string): RunTicks => ticksOf(store, found(id).id),
     /** Sent twice with one key it counts once. @param device from which it comes */
-    tick: (id: string, { key, ...tick }: TickInput, device: string): readonly RunTick[] =>
+    tick: (id: string, { key, from = null, ...tick }: TickInput, device: string): RunTicks =>
       store.together(() => {
         found(id);
         const before = runs.tickOf(key);
-        if (before === null) runs.tick(key, id, tick, device, at());
+        if (before === null) runs.tick(key, id, tick, { device, from }, at());
         else if (!isSameTick(before, { ...tick, runId: id })) throw new Refusal({ code: 'key_used' });
-        return runs.ticks(id);
+        return ticksOf(store, id);
       }),
     remove(id: string, version: number): void {
       found(id);
@@ -136,6 +137,12 @@ export function runService({ store, now, newId }: ServiceDeps, forgotten: () => 
     },
   });
 }
+
+/** How every mark stands, and what two devices weighed both. */
+const ticksOf = ({ runs }: Store, id: string): RunTicks => ({
+  items: runs.ticks(id),
+  twice: weighedTwice(runs.weighingHistory(id)),
+});
 
 interface TickOfRun extends RunTick {
   readonly runId: string;

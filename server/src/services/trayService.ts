@@ -16,6 +16,7 @@ import {
 import type { Run } from '@lanakit/core/run';
 import { toMilli } from '@lanakit/core/shelf';
 import type { Store } from '../db/index.ts';
+import type { Signature } from '../db/runs.ts';
 import type { KnownTap } from '../db/trays.ts';
 import type { ServiceDeps } from './deps.ts';
 import { answering, assertSound, foundOr, Refusal } from './refusal.ts';
@@ -34,8 +35,8 @@ export function trayService({ store, now, newId }: ServiceDeps) {
   });
   const lineOf = (runId: string, needleId: string): TrayLine =>
     trayOf(trays.taps(runId)).find((line) => line.needleId === needleId) ?? emptyLine(needleId);
-  const put = (run: Run, key: string, tap: Tap, note = '') => {
-    trays.tap(key, run.id, tap, note, at());
+  const put = (run: Run, key: string, tap: Tap, by: Signature, note = '') => {
+    trays.tap(key, run.id, tap, { note, by, at: at() });
     moveStock(store, run, tap, at());
   };
   /** Whether this key did just this before. @throws Refusal key_used where it did something else */
@@ -60,36 +61,36 @@ export function trayService({ store, now, newId }: ServiceDeps) {
   return answering({
     find: (id: string): NeedleTray => tray(found(id).id),
     /** Sent twice it counts once. */
-    tap: (id: string, { key, ...tap }: TapInput): NeedleTray =>
+    tap: (id: string, { key, from = null, ...tap }: TapInput, device: string): NeedleTray =>
       counting(id, (run) => {
         if (isDone(key, { ...tap, runId: id, note: '' })) return;
         if (trays.closedAt(id) !== null) throw new Refusal({ code: 'tray_closed' });
         assertKnown(tap.needleId);
         assertSound(checkTap(lineOf(id, tap.needleId), tap));
-        put(run, key, tap);
+        put(run, key, tap, { device, from });
       }),
     /** Everybody has gone: what is still out is missing. */
-    close: (id: string): NeedleTray =>
+    close: (id: string, device: string): NeedleTray =>
       counting(id, (run) => {
         const { lines, closedAt } = tray(id);
         if (closedAt !== null) throw new Refusal({ code: 'tray_closed' });
         if (lines.length === 0) throw new Refusal({ code: 'tray_empty' });
-        for (const tap of tapsToClose(lines)) put(run, newId(), tap);
+        for (const tap of tapsToClose(lines)) put(run, newId(), tap, { device, from: null });
         const exposure = exposureByNeedle(kitOfRun(store, run));
         for (const { needleId } of lines) trays.close(id, needleId, exposure.get(needleId) ?? 0, at());
       }),
     /** Count on: what was missing is out again. */
-    reopen: (id: string): NeedleTray =>
+    reopen: (id: string, device: string): NeedleTray =>
       counting(id, (run) => {
         for (const { needleId, missing } of tray(id).lines) {
           if (missing === 0) continue;
           const tap: Tap = { needleId, pile: 'missing', amount: -missing };
-          put(run, newId(), tap);
+          put(run, newId(), tap, { device, from: null });
         }
         trays.reopen(id);
       }),
     /** A missing needle is found, or given up with a reason. */
-    resolve: (id: string, input: ResolveInput): NeedleTray =>
+    resolve: (id: string, input: ResolveInput, device: string): NeedleTray =>
       counting(id, (run) => {
         assertKnown(input.needleId);
         const keys = [0, 1].map((index) => `${input.key.slice(0, 36)}-${index}`);
@@ -99,7 +100,7 @@ export function trayService({ store, now, newId }: ServiceDeps) {
         if (isDone(keys[1] ?? '', last)) return;
         const taps = tapsToResolve(lineOf(id, input.needleId), input);
         if (isProblems(taps)) throw new Refusal({ code: 'content_invalid', problems: taps });
-        taps.forEach((tap, index) => put(run, keys[index] ?? '', tap, note));
+        taps.forEach((tap, index) => put(run, keys[index] ?? '', tap, { device, from: null }, note));
       }),
     evidence: () => trays.evidence(),
   });

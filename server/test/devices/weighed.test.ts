@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import type { OpenedRun, ScaleInfo } from '@lanakit/core/api';
+import type { OpenedRun, RunTicks, ScaleInfo } from '@lanakit/core/api';
 import { allMarks, type Run, type RunTick, weighings, type WeighMark } from '@lanakit/core/run';
 import { inForceOf } from '../../src/services/runInForce.ts';
 import type { Fibre } from '@lanakit/core/shelf';
@@ -72,6 +72,23 @@ test('what the scale showed is kept beside what was wanted, with its lot, its sc
   await tick({ key: 't2', mark: `seat-2|one|${fibre.id}`, isDone: true, massG: 18.6 }).expect(200);
   await tick({ ...sent, key: 't3', weighedG: -1 }).expect(400);
 });
+
+test('what two devices weighed both is told, who and when, until it is taken back', async () => {
+  const mark = `seat-1|one|${fibre.id}`;
+  const sent = { mark, isDone: true, massG: 18.6 };
+  const twice = async () =>
+    bodyOf<RunTicks>(await request(studio.app).get(`/api/runs/${run.id}/ticks`).expect(200)).twice;
+  await tick({ ...sent, key: 'a', from: 'tablet', weighedG: 18.4 }).expect(200);
+  await tick({ ...sent, key: 'a2', from: 'tablet', weighedG: 18.5 }).expect(200);
+  expect(await twice()).toEqual([]);
+  await tick({ ...sent, key: 'b', from: 'laptop', weighedG: 18.7 }).expect(200);
+  expect(await twice()).toMatchObject([
+    { mark, kept: { from: 'laptop', weighedG: 18.7, device: 'this machine', at: expect.any(String) }, lost: { from: 'tablet', weighedG: 18.5 } },
+  ]);
+  await tick({ ...sent, key: 'c', from: 'laptop', isDone: false }).expect(200);
+  await tick({ ...sent, key: 'd', from: 'laptop', weighedG: 18.6 }).expect(200);
+  expect(await twice()).toEqual([]);
+}); // prettier-ignore
 
 test('packed, the shelf gives what was really weighed: over what was planned by just so much', async () => {
   const before = await onHandG();

@@ -296,13 +296,18 @@ const DEEDS: Readonly<Record<string, Doing>> = {
     return studio.services.runs.tick(oneOf(idsIn(studio, 'run', alive), deed), tick, 'Tablet');
   },
   tap: (studio, deed) =>
-    studio.services.trays.tap(oneOf(idsIn(studio, 'run', alive), deed), {
-      key: `tap-${deed.pick}-${deed.amount}`,
-      needleId: oneOf(idsIn(studio, 'item', `${alive} AND kind = 'needle'`), deed),
-      pile: 'out',
-      amount: 1 + (deed.pick % 3),
-    } as never),
-  trayClosed: (studio, deed) => studio.services.trays.close(oneOf(idsIn(studio, 'run', alive), deed)),
+    studio.services.trays.tap(
+      oneOf(idsIn(studio, 'run', alive), deed),
+      {
+        key: `tap-${deed.pick}-${deed.amount}`,
+        needleId: oneOf(idsIn(studio, 'item', `${alive} AND kind = 'needle'`), deed),
+        pile: 'out',
+        amount: 1 + (deed.pick % 3),
+      } as never,
+      'Tablet',
+    ),
+  trayClosed: (studio, deed) =>
+    studio.services.trays.close(oneOf(idsIn(studio, 'run', alive), deed), 'Tablet'),
   runGone: (studio, deed) => {
     const id = oneOf(idsIn(studio, 'run', alive), deed);
     return studio.services.runs.remove(id, versionOf(studio, 'run', id));

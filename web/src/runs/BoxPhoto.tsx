@@ -7,7 +7,7 @@ import { perform } from '../api/mutations/mutation.ts';
 import { keepPicture } from '../api/mutations/patterns.ts';
 import { useRunEvents } from '../api/queries.ts';
 import { apiPath } from '../api/studio.ts';
-import { deviceKey } from '../draft/deviceKey.ts';
+import { deviceKey } from '../api/deviceKey.ts';
 import { useAttempt } from '../shell/useAttempt.ts';
 import styles from './Packing.module.css';
 

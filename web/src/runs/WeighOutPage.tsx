@@ -29,6 +29,7 @@ import { runInputOf } from './useRunDraft.ts';
 import { type Planned, useRunPlan } from './useRunPlan.ts';
 import { useTicksHere } from './unsentTicks.ts';
 import { useTickActions } from './useTickActions.ts';
+import { WeighedTwice } from './WeighedTwice.tsx';
 import { WeighByFibre } from './WeighByFibre.tsx';
 import { WeighByPack } from './WeighByPack.tsx';
 import { useRunNews } from './useRunNews.ts';
@@ -57,7 +58,7 @@ function Scale({ run, runPlan }: { run: OpenedRun; runPlan: Planned }) {
   const [params, setParams] = useSearchParams();
   const way: Way = params.get('by') === 'pack' ? 'pack' : 'fibre';
   useRunNews(run.id);
-  const { items, unsent, error } = useTicksHere(run.id);
+  const { items, twice, unsent, error } = useTicksHere(run.id);
   const tick = useTickActions(run.id);
   const ticks = useMemo(() => new Map(items?.map((runTick) => [runTick.mark, runTick])), [items]);
   const { plan, packs, shelf, input } = runPlan;
@@ -114,6 +115,12 @@ function Scale({ run, runPlan }: { run: OpenedRun; runPlan: Planned }) {
         {unsent > 0 && <span className="amber">{counted(unsent, 'tick')} not sent yet, kept here</span>}
         <Link to={`/runs/${run.id}/papers/weigh-out`}>On paper</Link>
       </header>
+      <WeighedTwice
+        twice={twice}
+        marks={marks}
+        fibreName={(id) => shelf.get(id)?.name ?? 'a fibre'}
+        stepG={input.scaleStepG}
+      />
       {run.state === 'planned' && (
         <p className={styles.still}>
           Only planned so far: the numbers still follow the shelf and the pattern. Once it is bought they

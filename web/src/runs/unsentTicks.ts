@@ -19,6 +19,8 @@ const withUnsent = (stored: RunTicks['items'], unsent: readonly RunTick[]): read
     ? stored
     : [...new Map([...stored, ...unsent].map((tick) => [tick.mark, tick])).values()];
 
+const NONE: RunTicks['twice'] = [];
+
 /** How every mark stands, what is not yet sent included; `unsent` is how many of those there are. */
 export function useTicksHere(runId: string) {
   const { data, error } = useTicks(runId);
@@ -33,5 +35,5 @@ export function useTicksHere(runId: string) {
       ),
     [data, waiting],
   );
-  return { items, unsent: waiting.length, error };
+  return { items, twice: data?.twice ?? NONE, unsent: waiting.length, error };
 }

@@ -17,6 +17,8 @@ export const TickInput = Type.Object(
     ),
     /** The lot it was taken from. */
     lotId: Type.Optional(orUnknown(Type.String({ minLength: 1, maxLength: 40 }))),
+    /** The device, by a key it made for itself once; not there: it made none. */
+    from: Type.Optional(orUnknown(Type.String({ minLength: 1, maxLength: 40, pattern: '^[A-Za-z0-9_-]+$' }))),
     /** The scale, by its name. */
     scale: Type.Optional(orUnknown(Type.String({ maxLength: 60 }))),
   },

@@ -18,6 +18,10 @@ CREATE INDEX class_event_by_run ON class_event (run_id, id);
 CREATE TRIGGER class_event_stays BEFORE UPDATE ON class_event
 BEGIN SELECT RAISE(ABORT, 'what happened in a class is not changed'); END;
 
+ALTER TABLE run_tick ADD COLUMN device_key TEXT;
+ALTER TABLE needle_tap ADD COLUMN device TEXT;
+ALTER TABLE needle_tap ADD COLUMN device_key TEXT;
+
 CREATE TABLE run_taking_whole (
   id INTEGER PRIMARY KEY,
   run_id TEXT NOT NULL REFERENCES run (id),

@@ -1,6 +1,7 @@
 import type { NamedRun, NeedleTray, OpenedRun, RunTicks } from '@lanakit/core/api';
 import type { ResolveInput, Tapped } from '@lanakit/core/needles';
 import type { RunInput, RunState, RunTick } from '@lanakit/core/run';
+import { deviceKey } from '../deviceKey.ts';
 import type { Mutation } from './mutation.ts';
 import { SHELF } from './shelf.ts';
 
@@ -63,7 +64,7 @@ export const replanRun = (id: string, version: number): Mutation<OpenedRun> => (
 export const tickRun = (id: string, key: string, tick: RunTick): Mutation<RunTicks> => ({
   method: 'POST',
   path: `/runs/${id}/ticks`,
-  body: { key, ...tick },
+  body: { key, from: deviceKey(), ...tick },
   hasOwnKey: true,
   touches: [],
 });
@@ -75,7 +76,7 @@ export const tapTray = (
 ): Mutation<NeedleTray> => ({
   method: 'POST',
   path: `/runs/${runId}/tray/taps`,
-  body: tap,
+  body: { ...tap, from: deviceKey() },
   hasOwnKey: true,
   touches: [],
 });

@@ -1,7 +1,7 @@
 import { type ClassEvent, clashesOf } from '@lanakit/core/classDay';
 import { clockWords } from '@lanakit/core/words';
 import { useMemo } from 'react';
-import { deviceKey } from '../../draft/deviceKey.ts';
+import { deviceKey } from '../../api/deviceKey.ts';
 import { actWords } from '../../words/classWords.ts';
 import styles from './Class.module.css';
 import type { Teaching } from './teaching.ts';

@@ -2,7 +2,7 @@ import { inOrder } from '@lanakit/core/classDay';
 import { Button } from 'antd';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { actWords } from '../../words/classWords.ts';
-import { deviceKey } from '../../draft/deviceKey.ts';
+import { deviceKey } from '../../api/deviceKey.ts';
 import styles from './Class.module.css';
 import type { Teaching } from './teaching.ts';
 

@@ -6,7 +6,7 @@ import { ApiProblem, errorWords } from '../../api/client.ts';
 import { addClassEvent } from '../../api/mutations/classDay.ts';
 import { perform } from '../../api/mutations/mutation.ts';
 import { useClassDayOf } from '../../api/queries.ts';
-import { deviceKey } from '../../draft/deviceKey.ts';
+import { deviceKey } from '../../api/deviceKey.ts';
 import { Outbox, type Waiting } from '../../draft/outbox.ts';
 import { useNotice } from '../../shell/Notice.tsx';
 import { outboxSender, useOutbox } from '../../shell/outboxSender.ts';

@@ -1,5 +1,5 @@
 import { nanoid } from 'nanoid';
-import { keptAs } from '../api/studio.ts';
+import { keptAs } from './studio.ts';
 
 const KEY = keptAs('device-key');
 let made: string | null = null;
