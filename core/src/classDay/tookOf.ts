@@ -30,7 +30,7 @@ export function tookOf(planned: ReadonlyMap<string, number>, weighed: ReadonlyMa
     const leftG = left.get(fibreId) ?? null;
     return {
       fibreId,
-      plannedG: planned.get(fibreId) ?? 0,
+      plannedG: roundToMicrogram(planned.get(fibreId) ?? 0),
       weighedG,
       spareG: spare.get(fibreId) ?? 0,
       leftG,

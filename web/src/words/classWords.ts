@@ -29,6 +29,9 @@ export const clockOfDay =
 
 const MINUTES_A_DAY = 24 * 60;
 
+/** As a clock shows it: a minute counts when it is over. */
+export const clockAt = (minute: number): string => clockWords(Math.floor(minute));
+
 /** Less than a minute is nothing. */
 export const lateWords = (minutes: number): string => {
   const whole = Math.round(minutes);
@@ -51,7 +54,7 @@ export const entryName = ({ kind, name }: ShowEntry): string => {
 
 /** When it will be over, against when hands have to stop. */
 export function endWords({ endsAt, overMinutes, breakMinutes, sitting }: ShowNow): string {
-  const ends = `The last of it ends at about ${clockWords(endsAt)}`;
+  const ends = `The last of it ends at about ${clockAt(endsAt)}`;
   const over = Math.round(overMinutes);
   if (over < 1) {
     const spare = Math.round(sitting.workTo - endsAt);

@@ -1,8 +1,7 @@
 import { type ClassEvent, clashesOf } from '@lanakit/core/classDay';
-import { clockWords } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { deviceKey } from '../../api/deviceKey.ts';
-import { actWords } from '../../words/classWords.ts';
+import { clockAt, actWords } from '../../words/classWords.ts';
 import styles from './Class.module.css';
 import type { Teaching } from './teaching.ts';
 
@@ -16,9 +15,9 @@ export function Clashes({ teaching: { here, names, clock } }: { teaching: Teachi
     <ul className={`sheet ${styles.clashes}`} aria-label="Said differently by two devices">
       {clashes.map(({ kept, lost }) => (
         <li key={kept.key}>
-          <b>{actWords(kept, names)}</b> is kept ({who(kept)}, {clockWords(clock(kept.at))}); “
-          {actWords(lost, names)}” ({who(lost)}, {clockWords(clock(lost.at))}) came apart from it. Tap it anew
-          if that is wrong.
+          <b>{actWords(kept, names)}</b> is kept ({who(kept)}, {clockAt(clock(kept.at))}); “
+          {actWords(lost, names)}” ({who(lost)}, {clockAt(clock(lost.at))}) came apart from it. Tap it anew if
+          that is wrong.
         </li>
       ))}
     </ul>

@@ -1,7 +1,7 @@
-import type { ShowLine } from '@lanakit/core/classDay';
-import { clockWords, lengthOfTime } from '@lanakit/core/words';
+import { eventsOf, inOrder, type ShowLine } from '@lanakit/core/classDay';
+import { lengthOfTime } from '@lanakit/core/words';
 import { Button } from 'antd';
-import { entryName } from '../../words/classWords.ts';
+import { clockAt, entryName } from '../../words/classWords.ts';
 import { counted } from '../../words/show.ts';
 import styles from './Class.module.css';
 import { useEntryActs } from './NowCard.tsx';
@@ -14,7 +14,7 @@ const STATUS_WORDS = { ahead: '', on: 'on', over: 'over' } as const;
 export function DayList({ teaching }: { teaching: Teaching }) {
   const { show, here } = teaching;
   const acts = useEntryActs(teaching);
-  if (!show) return null;
+  if (!show) return <WithoutTimes teaching={teaching} />;
   const isGoing = show.beganAt !== null && show.endedAt === null;
   return (
     <section className={`sheet ${styles.side}`} aria-label="The day">
@@ -33,14 +33,14 @@ export function DayList({ teaching }: { teaching: Teaching }) {
           {show.lines.map((line) => (
             <tr key={line.entry.id} className={LOOKS[line.status]}>
               <td>
-                <b>{clockWords(line.from)}</b>–{clockWords(line.to)}
+                <b>{clockAt(line.from)}</b>–{clockAt(line.to)}
               </td>
               <td>
                 {entryName(line.entry)}
                 <Marks line={line} />
               </td>
               <td className="quiet">
-                {clockWords(line.entry.from)}, {lengthOfTime(line.entry.to - line.entry.from)}
+                {clockAt(line.entry.from)}, {lengthOfTime(line.entry.to - line.entry.from)}
               </td>
               <td className={styles.does}>
                 {isGoing && line.endedAt === null && (
@@ -60,10 +60,10 @@ export function DayList({ teaching }: { teaching: Teaching }) {
           ))}
           <tr>
             <td>
-              <b>{clockWords(show.sitting.workTo)}</b>
+              <b>{clockAt(show.sitting.workTo)}</b>
             </td>
             <td>Hands stop: clear up, count needles in</td>
-            <td className="quiet">the room is left at {clockWords(show.sitting.to)}</td>
+            <td className="quiet">the room is left at {clockAt(show.sitting.to)}</td>
             <td />
           </tr>
         </tbody>
@@ -76,6 +76,41 @@ export function DayList({ teaching }: { teaching: Teaching }) {
     </section>
   );
 }
+
+/** Nobody can tell when: steps as they come, and that everybody has them. */
+function WithoutTimes({ teaching: { here } }: { teaching: Teaching }) {
+  const had = new Set(
+    eventsOf(inOrder(here.events), 'entry').flatMap(({ what }) => (what.does === 'has-it' ? [what.entryId] : [])),
+  );
+  const steps = new Map(here.day.plan.makes.flatMap((make) => make.steps.map((step) => [step.id, step] as const)));
+  return (
+    <section className={`sheet ${styles.side}`} aria-label="Steps">
+      <p className="quiet">Without a time, or without minutes, nobody can tell when what comes. Steps as they come:</p>
+      <table className={styles.day}>
+        <tbody>
+          {[...steps.values()]
+            .toSorted((a, b) => a.number - b.number)
+            .map(({ id, number, title }) => (
+              <tr key={id} className={had.has(`steps:${id}`) ? styles.lineOver : undefined}>
+                <td>
+                  <b>{number}</b> {title}
+                </td>
+                <td className={styles.does}>
+                  {had.has(`steps:${id}`) ? (
+                    'everybody has it'
+                  ) : (
+                    <Button size="large" onClick={() => here.act({ act: 'entry', entryId: `steps:${id}`, does: 'has-it' })}>
+                      All have it
+                    </Button>
+                  )}
+                </td>
+              </tr>
+            ))}
+        </tbody>
+      </table>
+    </section>
+  );
+} // prettier-ignore
 
 const Marks = ({ line: { status, extraMinutes, beganAt, endedAt, entry } }: { line: ShowLine }) => {
   const marks = [

@@ -1,9 +1,8 @@
 import type { ShowLine, ShowNow } from '@lanakit/core/classDay';
-import { clockWords } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { nanoid } from 'nanoid';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { endWords, entryName, lateWords, timerWords } from '../../words/classWords.ts';
+import { clockAt, endWords, entryName, lateWords, timerWords } from '../../words/classWords.ts';
 import { showDay } from '../../words/show.ts';
 import { Link } from 'react-router';
 import styles from './Class.module.css';
@@ -47,7 +46,7 @@ export function NowCard({ teaching }: { teaching: Teaching }) {
     <section className={`sheet ${styles.now}`} aria-label="Now">
       <Hands now={now} />
       {show.endedAt !== null ? (
-        <p className={styles.lead}>Over since {clockWords(show.endedAt)}.</p>
+        <p className={styles.lead}>Over since {clockAt(show.endedAt)}.</p>
       ) : show.beganAt === null ? (
         <NotBegun show={show} teaching={teaching} onBegin={() => does('begin')} />
       ) : (
@@ -57,9 +56,7 @@ export function NowCard({ teaching }: { teaching: Teaching }) {
   );
 }
 
-const Hands = ({ now }: { now: number }) => (
-  <time className={styles.clock}>{clockWords(Math.floor(now))}</time>
-);
+const Hands = ({ now }: { now: number }) => <time className={styles.clock}>{clockAt(now)}</time>;
 
 function NotBegun({ show, teaching, onBegin }: { show: ShowNow; teaching: Teaching; onBegin: () => void }) {
   const { now, run } = teaching;
@@ -69,8 +66,8 @@ function NotBegun({ show, teaching, onBegin }: { show: ShowNow; teaching: Teachi
     <>
       <p className={styles.lead}>
         {isAnotherDay
-          ? `Planned for ${showDay(run.date)}, ${clockWords(show.sitting.from)}.`
-          : `Begins at ${clockWords(show.sitting.from)}${show.lateMinutes >= 1 ? `: ${lateWords(show.lateMinutes)}` : ''}.`}
+          ? `Planned for ${showDay(run.date)}, ${clockAt(show.sitting.from)}.`
+          : `Begins at ${clockAt(show.sitting.from)}${show.lateMinutes >= 1 ? `: ${lateWords(show.lateMinutes)}` : ''}.`}
       </p>
       {show.lines[0] && <p>First: {entryName(show.lines[0].entry)}</p>}
       <Button size="large" type="primary" block onClick={onBegin}>
@@ -116,7 +113,7 @@ function Going({ show, teaching, onEnd }: { show: ShowNow; teaching: Teaching; o
       {next && (
         <div className={styles.next}>
           <span>
-            <b>{clockWords(next.from)}</b> {entryName(next.entry)}
+            <b>{clockAt(next.from)}</b> {entryName(next.entry)}
           </span>
           <Button size="large" onClick={() => acts.begin(next)}>
             Begin
@@ -144,7 +141,7 @@ function Left({ line: { to }, teaching }: { line: ShowLine; teaching: Teaching }
   const leftMs = (to - teaching.clock(new Date(nowMs).toISOString())) * 60_000;
   return (
     <p className={styles.left_}>
-      {leftMs >= 0 ? `${timerWords(leftMs)} left, to ${clockWords(to)}` : `until ${clockWords(to)}`}
+      {leftMs >= 0 ? `${timerWords(leftMs)} left, to ${clockAt(to)}` : `until ${clockAt(to)}`}
     </p>
   );
 }

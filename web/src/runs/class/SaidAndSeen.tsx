@@ -1,8 +1,7 @@
 import { type PlannedMake, SAID_SORTS, saidNow, type SaidNow, type SaidSort } from '@lanakit/core/classDay';
-import { clockWords } from '@lanakit/core/words';
 import { Button, Input, Segmented } from 'antd';
 import { useMemo, useState } from 'react';
-import { SAID_WORDS } from '../../words/classWords.ts';
+import { clockAt, SAID_WORDS } from '../../words/classWords.ts';
 import { Field } from '../../ui/fields/Field.tsx';
 import styles from './Class.module.css';
 import type { Teaching } from './teaching.ts';
@@ -106,7 +105,7 @@ function Noted({ teaching }: { teaching: Teaching }) {
       {all.map((each) => (
         <li key={each.key}>
           <span>
-            {clockWords(teaching.clock(each.at))} <b>{SAID_WORDS[each.sort]}</b> {whereWords(each, teaching)}
+            {clockAt(teaching.clock(each.at))} <b>{SAID_WORDS[each.sort]}</b> {whereWords(each, teaching)}
             {each.text && `: ${each.text}`}
           </span>
           <Button type="text" onClick={() => teaching.here.act({ act: 'back', key: each.key })}>

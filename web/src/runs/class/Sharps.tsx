@@ -1,6 +1,5 @@
 import { type SharpNow, sharpsNow, type TipNow } from '@lanakit/core/classDay';
 import { needleName } from '@lanakit/core/shelf';
-import { clockWords } from '@lanakit/core/words';
 import { Button, Input, Select } from 'antd';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
@@ -9,6 +8,7 @@ import { useNeedles, useTray } from '../../api/queries.ts';
 import { Field } from '../../ui/fields/Field.tsx';
 import { useTrayActions } from '../useTrayActions.ts';
 import styles from './Class.module.css';
+import { clockAt } from '../../words/classWords.ts';
 import type { Teaching } from './teaching.ts';
 
 /** What is sharp or hot: out and in, on and off; a broken tip stays told until it is found. */
@@ -60,7 +60,7 @@ function SharpLine({ line, teaching }: { line: SharpNow; teaching: Teaching }) {
         {stillOut > 1 && <Button size="large" onClick={() => count('in', stillOut)}>All {stillOut} in</Button>}
         {sharp.isHot && (
           <Button size="large" type={isOn ? 'primary' : 'default'} danger={isOn} aria-pressed={isOn} onClick={() => here.act({ act: 'heat', key: sharp.key, isOn: !isOn })}>
-            {isOn ? `Hot since ${clockWords(clock(onSince ?? ''))}: switch off` : 'Switched on'}
+            {isOn ? `Hot since ${clockAt(clock(onSince ?? ''))}: switch off` : 'Switched on'}
           </Button>
         )}
       </span>
@@ -83,7 +83,7 @@ function Tips({ tips, teaching }: { tips: readonly TipNow[]; teaching: Teaching 
       <Broke teaching={teaching} />
       {found.map((tip) => (
         <p key={tip.id} className="quiet">
-          {tipWords(tip, teaching)}: found at {clockWords(teaching.clock(tip.found?.at ?? ''))}{tip.found?.where ? `, ${tip.found.where}` : ''}.
+          {tipWords(tip, teaching)}: found at {clockAt(teaching.clock(tip.found?.at ?? ''))}{tip.found?.where ? `, ${tip.found.where}` : ''}.
         </p>
       ))}
     </section>
@@ -91,7 +91,7 @@ function Tips({ tips, teaching }: { tips: readonly TipNow[]; teaching: Teaching 
 } // prettier-ignore
 
 const tipWords = ({ at, seatKey, note }: TipNow, { clock, names }: Teaching): string =>
-  [`${clockWords(clock(at))}, a needle broke`, seatKey === null ? '' : `at ${names.seat(seatKey)}`, note]
+  [`${clockAt(clock(at))}, a needle broke`, seatKey === null ? '' : `at ${names.seat(seatKey)}`, note]
     .filter((words) => words !== '')
     .join(', ');
 
