@@ -79,7 +79,7 @@ export function showNow(
   const endedAt = last?.what.does === 'end' ? clock(last.at) : null;
   const movedMinutes =
     beganAt !== null && Math.abs(beganAt - planned.from) > MOVED_FROM_MINUTES
-      ? Math.floor(beganAt - planned.from)
+      ? beganAt - planned.from
       : 0;
   const sitting = movedBy(planned, movedMinutes);
   const touched = touchedOf(plan, sitting, events, roomNow(plan, events), clock);
