@@ -177,11 +177,23 @@ await pictures('light', async (page) => {
   await page.getByRole('heading', { name: 'Tide-pool octopus' }).waitFor();
   await take(page, 'phone');
 });
-await pictures('dark', async (page) => {
-  await open(page, 'patterns', /Tide-pool octopus/, 'Together');
-  await page.getByText('side by side', { exact: true }).click();
-  await page.getByText('Cut open').click();
-  await take(page, 'work-table-dark');
+await pictures('light', async (page) => {
+  await open(page, 'runs', /Saturday pears/, 'Portions');
+  await page.getByRole('button', { name: 'Teach' }).click();
+  const press = (name) => page.getByRole('button', { name }).first().click();
+  await press('Begin now all the same');
+  await press('Begin');
+  await press('Everybody has it');
+  await press('Begin');
+  for (const name of ['Ines', 'Bram', 'Oda', 'Mara']) await press(`${name}, Body: not begun`);
+  await press('Ines, Body: rolled');
+  await press('Oda, Leaf: not begun');
+  await press(/^Tove/);
+  await press('Hand up');
+  await press('Close');
+  await press('10 min');
+  await page.getByRole('button', { name: 'Tove: helped' }).waitFor();
+  await take(page, 'class');
 });
 await browser.close();
 server.kill();

@@ -1,6 +1,15 @@
 import type { ForgettingRule, PersonLine, Persons } from '@lanakit/core/api';
 import { daysAfter } from '@lanakit/core/base';
-import { hasPeople, hasPerson, lastDayOf, type Run, type RunInput, type Seat } from '@lanakit/core/run';
+import {
+  hasPeople,
+  hasPerson,
+  lastDayOf,
+  type Run,
+  type RunInput,
+  type Seat,
+  seatKeyOf,
+} from '@lanakit/core/run';
+import type { Store } from '../db/index.ts';
 import { todayOf, type ServiceDeps } from './deps.ts';
 import { answering, Refusal } from './refusal.ts';
 
@@ -63,7 +72,8 @@ export function personService({ store, now }: ServiceDeps, forgotten: () => void
     file(name: string) {
       const items = named(name).filter((line) => nameKey(line.name) === nameKey(name));
       if (items.length === 0) throw new Refusal({ code: 'not_found' });
-      const body = { format: 'lanakit-person', formatVersion: 1, madeAt: at(), name, items };
+      const acts = items.flatMap((line) => actsAt(store, line));
+      const body = { format: 'lanakit-person', formatVersion: 1, madeAt: at(), name, items, acts };
       return {
         bytes: Buffer.from(JSON.stringify(body, null, 2), 'utf8'),
         mime: 'application/json',
@@ -105,6 +115,16 @@ const FORGOTTEN = 'POST /runs/:id/people-forgotten';
 
 /** Names are the same however they are spaced and cased. */
 const nameKey = (name: string): string => name.normalize('NFC').trim().replaceAll(/\s+/g, ' ').toLowerCase();
+
+/** What happened at that seat in the class: when it came, what its pieces were, photos with what was permitted. */
+function actsAt(store: Store, { runId, seat }: PersonLine) {
+  const run = store.runs.every().find(({ id }) => id === runId);
+  const seatKey = run ? seatKeyOf(seat, run.roster) : null;
+  return store.classEvents
+    .of(runId)
+    .filter(({ what }) => 'seatKey' in what && what.seatKey === seatKey)
+    .map(({ at, what }) => ({ runId, at, ...what }));
+}
 
 const lineOf = ({ id, name, date, isBinned }: AnyRun, seat: Seat): PersonLine => ({
   runId: id,
