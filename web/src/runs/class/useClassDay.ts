@@ -101,8 +101,13 @@ function useSender(runId: string, outbox: Outbox<Done>): () => Promise<void> {
 export function useStudioClock(everyMs: number): number {
   const [nowMs, setNow] = useState(studioNow);
   useEffect(() => {
-    const timer = setInterval(() => setNow(studioNow()), everyMs);
-    return () => clearInterval(timer);
+    const look = () => setNow(studioNow());
+    // At once too: what is looked at more often from now on was looked at long ago.
+    const [first, timer] = [setTimeout(look, 0), setInterval(look, everyMs)];
+    return () => {
+      clearTimeout(first);
+      clearInterval(timer);
+    };
   }, [everyMs]);
   return nowMs;
 }
