@@ -91,7 +91,8 @@ test('the demo studio is looked round, changed and left, and nothing of it is in
   await page.goto(empty.url);
   await page.getByRole('link', { name: /A studio to look at/ }).click();
   await expect(page.getByText('Demo studio.')).toBeVisible();
-  await page.getByRole('link', { name: /Saturday pears/ }).click();
+  const ahead = page.getByRole('region', { name: 'Runs ahead' });
+  await ahead.getByRole('link', { name: /Saturday pears/ }).click();
   const seats = page.getByLabel('Seats', { exact: true });
   await seats.fill('12');
   await seats.press('Tab');

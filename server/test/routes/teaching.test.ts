@@ -118,6 +118,7 @@ describe('what happens', () => {
   test('once kept it cannot be changed, also not in the file itself', async () => {
     await happens({ act: 'help', seatKey: '1', isWanted: true });
     expect(() => studio.db.prepare("UPDATE class_event SET at = ''").run()).toThrow('is not changed');
+    expect(() => studio.db.prepare('DELETE FROM class_event').run()).toThrow('is kept');
   });
   test.each<[string, object, number]>([
     ['of what nobody knows', { act: 'dance' }, 400],

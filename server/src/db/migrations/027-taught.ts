@@ -17,6 +17,8 @@ CREATE TABLE class_event (
 CREATE INDEX class_event_by_run ON class_event (run_id, id);
 CREATE TRIGGER class_event_stays BEFORE UPDATE ON class_event
 BEGIN SELECT RAISE(ABORT, 'what happened in a class is not changed'); END;
+CREATE TRIGGER class_event_is_kept BEFORE DELETE ON class_event
+BEGIN SELECT RAISE(ABORT, 'what happened in a class is kept'); END;
 
 ALTER TABLE run_tick ADD COLUMN device_key TEXT;
 ALTER TABLE needle_tap ADD COLUMN device TEXT;
