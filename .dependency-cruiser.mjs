@@ -3,12 +3,12 @@
 
 const CORE = [
   'base', 'solving', 'shapes', 'cutting', 'shelf', 'scale', 'labelling', 'tables', 'pattern', 'placing', 'engine', 'build', 'figure', 'resize',
-  'writing', 'needles', 'review', 'reading', 'run', 'timetable', 'classDay', 'buying', 'starts', 'search', 'problems', 'api', 'words', 'files', 'papers',
+  'writing', 'needles', 'review', 'reading', 'run', 'timetable', 'classDay', 'logbook', 'buying', 'starts', 'search', 'problems', 'api', 'words', 'files', 'papers',
 ]; // prettier-ignore
 
 const WEB = [
   'words', 'api', 'draft', 'ui', 'review', 'figure', 'scan', 'shell', 'scale', 'ways', 'guide', 'patterns', 'reading', 'techniques', 'writing',
-  'shelf', 'runs', 'buying', 'begin', 'bench', 'backups', 'history', 'network', 'pack',
+  'shelf', 'runs', 'logbook', 'buying', 'begin', 'bench', 'backups', 'history', 'network', 'pack',
 ]; // prettier-ignore
 
 /** The work table stands on its store; the lists beside one another know only that. */

@@ -118,6 +118,13 @@ test('a class is taught from its beginning to its close: a late-comer, a broken 
   await expect(page.getByText('This class is closed.').or(all)).toBeVisible();
   if (await all.isVisible()) await all.click();
   await expect(page.getByText('This class is closed.')).toBeVisible();
+  // And its page stands in the logbook.
+  await page.getByRole('link', { name: 'Logbook' }).click();
+  await expect(page.getByRole('heading', { name: 'Saturday pears, small', level: 2 })).toBeVisible();
+  await expect(page.getByText(/1 of 3 seats finished\..* 1 needle of 4 broke\..* 1 tip broke off, all found\./)).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Said and seen' })).toContainText('Trouble, step 2, Felt all round');
+  await expect(page.getByRole('region', { name: 'Minutes' })).toContainText('Welcome');
+  await expectNothingByAxe(page);
 }); // prettier-ignore
 
 const onHand = async (page: Page, url: string): Promise<number> => {

@@ -20,6 +20,7 @@ const VIEWS: readonly (readonly [path: string, heading: string | RegExp])[] = [
   ['/network/log', 'Network'],
   ['/network/persons', 'Network'],
   ['/count', 'Count'],
+  ['/logbook', 'Logbook'],
   ['/nowhere', 'Nothing lies here'],
   ['/patterns/gone', 'Nothing lies here'],
   ['/runs/gone', 'Nothing lies here'],

@@ -21,6 +21,7 @@ import { cuttingRoutes } from './routes/cutting.ts';
 import { historyRoutes } from './routes/history.ts';
 import { importRoutes } from './routes/imports.ts';
 import { itemRoutes } from './routes/items.ts';
+import { logbookRoutes } from './routes/logbook.ts';
 import { keepingRoutes } from './routes/keeping.ts';
 import { listRoutes } from './routes/lists.ts';
 import { paperRoutes } from './routes/papers.ts';
@@ -131,6 +132,7 @@ export function allRoutes(
     ...historyRoutes(services.history),
     ...scaleRoutes(scales),
     ...scannerRoutes(scanners),
+    ...logbookRoutes(services.logbook),
     ...printerRoutes(printers, services.printing),
     ...sessionRoutes(door, services.learners, services.classDays, news),
     ...networkRoutes(door),

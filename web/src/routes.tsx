@@ -101,6 +101,10 @@ export const router = createBrowserRouter(
           path: 'buying/:side?',
           lazy: async () => ({ Component: (await import('./buying/BuyingPage.tsx')).BuyingPage }),
         },
+        {
+          path: 'logbook/:id?',
+          lazy: async () => ({ Component: (await import('./logbook/LogbookPage.tsx')).LogbookPage }),
+        },
         { path: 'runs', lazy: async () => ({ Component: (await import('./runs/RunsPage.tsx')).RunsPage }) },
         {
           path: 'runs/:id',

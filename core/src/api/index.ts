@@ -15,6 +15,7 @@ export type * from './cutting.ts';
 export type * from './keeping.ts';
 export type * from './labelling.ts';
 export type * from './lists.ts';
+export type * from './logbook.ts';
 export type * from './makes.ts';
 
 /** A draft and its newest revision, as the server answers it. */

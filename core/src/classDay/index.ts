@@ -1,5 +1,6 @@
 export { whoIsBehind, type BehindOn, type SeatBehind } from './behind.ts';
 export { clashesOf } from './clashes.ts';
+export { clockOfDay } from './clockOfDay.ts';
 export {
   ClassAct,
   ClassEventInput,
@@ -25,6 +26,6 @@ export { saidNow, type SaidNow } from './said.ts';
 export { sharpsNow, type SharpNow, type TipNow } from './sharps.ts';
 export { showNow, sittingNow, type ShowLine, type ShowNow } from './show.ts';
 export type { Clock } from './touched.ts';
-export { entriesTook } from './stepTimes.ts';
+export { entriesTook, type EntryTook } from './stepTimes.ts';
 export { timersNow } from './timers.ts';
 export { tookOf, type FibreTook } from './tookOf.ts';

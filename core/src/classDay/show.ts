@@ -78,9 +78,7 @@ export function showNow(
   const last = spoken.at(-1);
   const endedAt = last?.what.does === 'end' ? clock(last.at) : null;
   const movedMinutes =
-    beganAt !== null && Math.abs(beganAt - planned.from) > MOVED_FROM_MINUTES
-      ? beganAt - planned.from
-      : 0;
+    beganAt !== null && Math.abs(beganAt - planned.from) > MOVED_FROM_MINUTES ? beganAt - planned.from : 0;
   const sitting = movedBy(planned, movedMinutes);
   const touched = touchedOf(plan, sitting, events, roomNow(plan, events), clock);
   // After its end the clock of a sitting stands still.

@@ -1,15 +1,15 @@
 import type { ClassDay, ClassEvents, ClassTook } from '@lanakit/core/api';
 import { isEqual } from '@lanakit/core/base';
-import { type ClassEventInput, eventsOf, inOrder, tookOf } from '@lanakit/core/classDay';
+import { type ClassEventInput, eventsOf, inOrder } from '@lanakit/core/classDay';
 import { classDayPlan } from '@lanakit/core/papers';
-import { isOffShelf, reallyWeighed, type Run, seatsOf, weighings } from '@lanakit/core/run';
+import { isOffShelf, type Run, seatsOf } from '@lanakit/core/run';
 import type { PackPlace } from '../access/packSessions.ts';
 import { todayOf, type ServiceDeps } from './deps.ts';
 import { settleLeftOvers } from './leftOvers.ts';
 import { paperSourceOf } from './paperSourceOf.ts';
 import { answering, assertSound, foundOr, Refusal } from './refusal.ts';
-import { inForceOf } from './runInForce.ts';
 import { shelfOf } from './runSources.ts';
+import { tookOfRun } from './tookOfRun.ts';
 
 export type ClassDayService = ReturnType<typeof classDayService>;
 
@@ -74,16 +74,7 @@ export function classDayService({ store, now }: ServiceDeps) {
     /** What it took of each fibre, against what was planned. */
     took(runId: string): ClassTook {
       const run = found(runId);
-      const { plan: portions, packs, wool, input } = inForceOf(store, run, today()).packed;
-      const ticks = new Map(store.runs.ticks(runId).map((tick) => [tick.mark, tick]));
-      const planned = new Map<string, number>();
-      for (const { fibreId, classG } of portions.fibres)
-        planned.set(fibreId, (planned.get(fibreId) ?? 0) + classG);
-      const all = weighings(portions, packs, wool.fibres, input.scaleStepG);
-      return {
-        items: tookOf(planned, reallyWeighed(all, ticks), store.classEvents.of(runId)),
-        isOnShelf: isOffShelf(run.state),
-      };
+      return { items: tookOfRun(store, run, today()), isOnShelf: isOffShelf(run.state) };
     },
   });
 

@@ -13,6 +13,7 @@ import { itemService, type ItemService } from './itemService.ts';
 import { keepingService } from './keepingService.ts';
 import { learnerService } from './learnerService.ts';
 import { listService } from './listService.ts';
+import { logbookService } from './logbookService.ts';
 import { makesService } from './makesService.ts';
 import { orderService } from './orderService.ts';
 import { paperService } from './paperService.ts';
@@ -64,6 +65,7 @@ export const createServices = (deps: WorkDeps) => {
     guides: guideService(deps),
     trays: trayService(deps),
     printing: printingService(deps),
+    logbook: logbookService(deps),
     classDays: classDayService(deps),
     bench: benchService(deps),
     buying: buyingService(deps),

@@ -1,5 +1,12 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import type { ClassDay, ClassEvents, ClassTook, OpenedRun } from '@lanakit/core/api';
+import type {
+  ClassDay,
+  ClassEvents,
+  ClassTook,
+  LogbookLine,
+  LogbookPage,
+  OpenedRun,
+} from '@lanakit/core/api';
 import type { ClassAct, ClassEventInput } from '@lanakit/core/classDay';
 import { BLANK_STEP } from '@lanakit/core/pattern';
 import { BLANK_PLAN, type Run } from '@lanakit/core/run';
@@ -192,6 +199,22 @@ test('a class is not closed unasked while a sharp thing is out, something is hot
   await happens({ act: 'tip-found', tipId: 't', where: 'in the mat' });
   await move('done', 200, true);
 });
+
+test('a class that was taught has its page in the logbook, and others have none', async () => {
+  const lines = async () =>
+    bodyOf<{ items: LogbookLine[] }>(await request(studio.app).get('/api/logbook').expect(200)).items;
+  expect(await lines()).toEqual([]);
+  await request(studio.app).get(`/api/logbook/${run.id}`).expect(404);
+  await happens({ act: 'finished', seatKey: '2', isFinished: true });
+  await happens({ act: 'left', fibreId: fibre.id, seatKey: null, massG: 2 });
+  await happens({ act: 'said', sort: 'idea', revisionId: run.revisionId, stepId: 'felt', partId: null, seatKey: null, text: 'two wisps' });
+  expect(await lines()).toMatchObject([{ runId: run.id, isClosed: false, seats: 3, finished: 1, notes: 1, wool: { tookG: null } }]);
+  for (const to of ['bought', 'weighed', 'packed', 'done']) await move(to);
+  const page = bodyOf<LogbookPage>(await request(studio.app).get(`/api/logbook/${run.id}`).expect(200));
+  expect(page).toMatchObject({ isClosed: true, making: { notes: [{ text: 'two wisps', stepId: 'felt' }], needles: null } });
+  // The same numbers as in front of the class.
+  expect(page.making.wool).toEqual((await took()).items);
+}); // prettier-ignore
 
 test('whoever looks at a class is told of it as soon as another device does something', async () => {
   const server = createServer(studio.app).listen(0, '127.0.0.1');

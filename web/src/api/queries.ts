@@ -14,6 +14,8 @@ import type {
   Keeping,
   KeptKind,
   LabelPlaceFound,
+  LogbookLine,
+  LogbookPage,
   Makes,
   NeedleTray,
   NetworkState,
@@ -237,6 +239,9 @@ export const useClassTook = (runId: string): Resource<ClassTook> =>
 /** Where the label with this code belongs. */
 export const useLabelPlace = (code: string | null): Resource<LabelPlaceFound> =>
   useSWR(code === null ? null : `/label-codes/${code}`, get<LabelPlaceFound>, { shouldRetryOnError: false });
+export const useLogbook = (): Resource<Items<LogbookLine>> => useList('/logbook');
+export const useLogbookPage = (runId: string): Resource<LogbookPage> =>
+  useSWR(`/logbook/${runId}`, get<LogbookPage>);
 export const useScanners = (): Resource<Items<ScannerInfo>> => useList('/scanners');
 export const usePrinters = (): Resource<Items<PrinterInfo>> => useList('/printers');
 

@@ -171,6 +171,7 @@ function useEntries(text: string, { onHelp, onWord }: Asks): FoundEntries {
     { key: 'patterns', name: 'Patterns', kind: 'place', run: go('/patterns') },
     { key: 'shelf', name: 'Shelf', kind: 'place', run: go('/shelf') },
     { key: 'runs', name: 'Runs', kind: 'place', run: go('/runs') },
+    { key: 'logbook', name: 'Logbook: what classes took', kind: 'place', run: go('/logbook') },
     { key: 'buying', name: 'Buying', kind: 'place', run: go('/buying') },
     { key: 'orders', name: 'Orders: what is on its way', kind: 'place', run: go('/buying/orders') },
     { key: 'makes', name: 'Makes from here: what the shelf allows', kind: 'place', run: go('/buying/makes') },

@@ -11,6 +11,7 @@ const OWNERS: readonly Place[] = [
   { to: '/shelf', name: 'Shelf' },
   { to: '/runs', name: 'Runs' },
   { to: '/buying', name: 'Buying' },
+  { to: '/logbook', name: 'Logbook' },
 ];
 const HELPERS: readonly Place[] = [
   { to: '/runs', name: 'Runs' },

@@ -1,9 +1,7 @@
-import { daysBetween } from '@lanakit/core/base';
 import type {
   BehindOn,
   ClassDayPlan,
   ClassEvent,
-  Clock,
   PhotoPermission,
   SaidSort,
   ShowEntry,
@@ -11,23 +9,6 @@ import type {
 } from '@lanakit/core/classDay';
 import type { PartState } from '@lanakit/core/pattern';
 import { clockWords, counted, joinWords, STATE_WORDS } from '@lanakit/core/words';
-
-/** The clock of the room this device stands in, minutes from midnight of the class’s day. */
-export const clockOfDay =
-  (day: string): Clock =>
-  (at) => {
-    const moment = new Date(at);
-    const two = (value: number) => String(value).padStart(2, '0');
-    const date = `${moment.getFullYear()}-${two(moment.getMonth() + 1)}-${two(moment.getDate())}`;
-    return (
-      daysBetween(day, date) * MINUTES_A_DAY +
-      moment.getHours() * 60 +
-      moment.getMinutes() +
-      moment.getSeconds() / 60
-    );
-  };
-
-const MINUTES_A_DAY = 24 * 60;
 
 /** As a clock shows it: a minute counts when it is over. */
 export const clockAt = (minute: number): string => clockWords(Math.floor(minute));

@@ -1,5 +1,5 @@
 import type { OpenedRun } from '@lanakit/core/api';
-import { isMarked, roomNow, showNow, sittingNow, whoIsBehind } from '@lanakit/core/classDay';
+import { clockOfDay, isMarked, roomNow, showNow, sittingNow, whoIsBehind } from '@lanakit/core/classDay';
 import { seatName, seatsOf } from '@lanakit/core/run';
 import type { Fibre } from '@lanakit/core/shelf';
 import { Segmented } from 'antd';
@@ -10,7 +10,6 @@ import { ApiProblem } from '../../api/client.ts';
 import { useFibres, useRun } from '../../api/queries.ts';
 import { Loading } from '../../shell/Loading.tsx';
 import { NotFound } from '../../shell/NotFound.tsx';
-import { clockOfDay } from '../../words/classWords.ts';
 import { counted, PREPARATION_WORDS, showDay } from '../../words/show.ts';
 import { Afterwards } from './Afterwards.tsx';
 import styles from './Class.module.css';

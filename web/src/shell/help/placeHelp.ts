@@ -59,6 +59,16 @@ const NETWORK_PLACES: readonly PlaceHelp[] = [
 ];
 
 const PLACES: readonly PlaceHelp[] = [
+  {
+    isAt: at(/^\/logbook(?:\/[^/]+)?$/),
+    title: 'Logbook',
+    answers: 'What did it really take?',
+    ways: [
+      'A page for each class that was taught, out of what happened in it: wool against the plan, minutes as they were, what broke, what was said at which step. Nothing is typed for it.',
+    ],
+    terms: ['portion', 'spare'],
+    keys: [],
+  },
   ...RUN_PLACES,
   ...NETWORK_PLACES,
   {

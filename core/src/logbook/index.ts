@@ -1,0 +1,1 @@
+export { classMaking, woolSum, type ClassMaking, type WoolSum } from './classMaking.ts';
