@@ -66,6 +66,7 @@ const PLACES: readonly {
     landmarks: [
       'section Runs ahead',
       'section Missing needles',
+      'section To do toward what is ahead',
       'section To order',
       'section Short',
       'section Patterns with something unknown',

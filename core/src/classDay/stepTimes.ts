@@ -6,7 +6,7 @@ export interface EntryTook {
   readonly name: string;
   readonly stepId: string | null;
   readonly plannedMinutes: number;
-  /** From its beginning to when everybody had it; null: one of them was not marked. */
+  /** From its beginning to when everybody had it; null: one of them was not marked, or they stand the wrong way round. */
   readonly tookMinutes: number | null;
   /** Its end against the plan; null: not marked. */
   readonly lateMinutes: number | null;
@@ -20,7 +20,8 @@ export const entriesTook = (shows: readonly ShowNow[]): EntryTook[] =>
       name,
       stepId,
       plannedMinutes: to - from,
-      tookMinutes: beganAt === null || endedAt === null ? null : endedAt - beganAt,
+      // Had before it was begun: it was begun once more, for somebody.
+      tookMinutes: beganAt === null || endedAt === null || endedAt < beganAt ? null : endedAt - beganAt,
       lateMinutes: endedAt === null ? null : endedAt - to,
     })),
   );

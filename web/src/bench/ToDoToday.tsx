@@ -16,7 +16,7 @@ export function ToDoToday({ bench: { deeds } }: { bench: Bench }) {
         {deeds.map((run) => (
           <li key={run.runId}>
             <span>
-              <Link to={`/runs/${run.runId}`}>{run.runName}</Link>{' '}
+              <b>{run.runName}</b>{' '}
               <span className="quiet small">{showDay(run.date)}</span>
             </span>
             <ul>
