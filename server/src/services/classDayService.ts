@@ -53,7 +53,8 @@ export function classDayService({ store, now }: ServiceDeps) {
         }
         assertKnown(event.what);
         store.classEvents.add({ key, runId, device, at: notAhead(at, now()), ...event }, now().toISOString());
-        settleLeftOvers(store, run, now().toISOString());
+        if (event.what.act === 'left' || event.what.act === 'back')
+          settleLeftOvers(store, run, now().toISOString());
         return since(runId, event.seen);
       }),
     /** A learner’s own hand, from the phone their pack’s code opened. */

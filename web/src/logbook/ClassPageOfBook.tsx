@@ -1,7 +1,7 @@
 import type { LogbookPage } from '@lanakit/core/api';
 import { lengthOfTime } from '@lanakit/core/words';
 import { Link } from 'react-router';
-import { useFibres } from '../api/queries.ts';
+import { useShelf } from '../api/queries.ts';
 import { apiPath } from '../api/studio.ts';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { lateWords, PERMISSION_WORDS, SAID_WORDS } from '../words/classWords.ts';
@@ -50,7 +50,7 @@ function sumWords({ making, wool }: LogbookPage): string {
 } // prettier-ignore
 
 function Wool({ page: { making } }: { page: LogbookPage }) {
-  const fibres = useFibres();
+  const { byId } = useShelf();
   if (making.wool.length === 0) return null;
   return (
     <section aria-label="Wool">
@@ -68,7 +68,7 @@ function Wool({ page: { making } }: { page: LogbookPage }) {
         </thead>
         <tbody>
           {making.wool.map(({ fibreId, plannedG, weighedG, leftG, tookG }) => {
-            const fibre = fibres.data?.items.find(({ id }) => id === fibreId);
+            const fibre = byId.get(fibreId);
             return (
               <tr key={fibreId}>
                 <th scope="row">

@@ -7,7 +7,7 @@ import { useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ApiProblem } from '../../api/client.ts';
-import { useFibres, useRun } from '../../api/queries.ts';
+import { useRun, useShelf } from '../../api/queries.ts';
 import { Loading } from '../../shell/Loading.tsx';
 import { NotFound } from '../../shell/NotFound.tsx';
 import { counted, PREPARATION_WORDS, showDay } from '../../words/show.ts';
@@ -104,7 +104,7 @@ const LOOKED_AT_MS = 15_000;
 function useTeaching(run: OpenedRun, here: ClassHere): Teaching {
   // Seconds are shown by what counts them; all else is looked at less often, on twenty devices at once.
   const nowMs = useStudioClock(LOOKED_AT_MS);
-  const fibres = useFibres();
+  const shelf = useShelf();
   const { events, day } = here;
   const { plan } = day;
   const clock = useMemo(() => clockOfDay(run.date), [run.date]);
@@ -115,7 +115,7 @@ function useTeaching(run: OpenedRun, here: ClassHere): Teaching {
   const show = sitting ? showNow(plan, sitting, events, { now, clock }) : null;
   const isOn = show !== null && show.beganAt !== null && show.endedAt === null;
   const seatOf = (key: string) => seats.get(key);
-  const fibreOf = (id: string) => fibres.data?.items.find((each) => each.id === id);
+  const fibreOf = (id: string) => shelf.byId.get(id);
   return {
     run,
     here,
@@ -136,7 +136,7 @@ function useTeaching(run: OpenedRun, here: ClassHere): Teaching {
         const seat = seats.get(key);
         return seat ? seatName(seat) : 'a seat that is gone';
       },
-      fibre: (id) => nameOfFibre(fibreOf(id), fibres.data?.items ?? []),
+      fibre: (id) => nameOfFibre(fibreOf(id), shelf.fibres),
     },
   };
 }
