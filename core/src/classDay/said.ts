@@ -1,5 +1,4 @@
-import type { SaidSort } from './event.ts';
-import type { ClassEvent } from './event.ts';
+import type { ClassEvent, SaidSort } from './event.ts';
 import { eventsOf, inOrder } from './inOrder.ts';
 
 /** A question, a trouble or an idea, waiting for the next revision. */

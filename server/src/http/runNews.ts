@@ -17,7 +17,8 @@ export function runNews(): RunNews {
     watch(runId, send) {
       const watching = watchers.get(runId) ?? new Set();
       watchers.set(runId, watching);
-      if (watching.size >= MOST_WATCHERS) watching.delete([...watching][0] as typeof send);
+      const [oldest] = watching;
+      if (oldest && watching.size >= MOST_WATCHERS) watching.delete(oldest);
       watching.add(send);
       // At once: what was written between the last answer and now is asked for.
       send({ what: 'all' });
@@ -29,5 +30,8 @@ export function runNews(): RunNews {
   };
 }
 
-/** What of which run a write was about; null: of none. @param path of the route, `/runs/:id/ticks` */
-export const newsOf = (path: string): string | null => /^\/runs\/:id(?:\/(?<what>[\w-]+))?/u.exec(path)?.groups?.['what'] ?? (path === '/runs/:id' ? 'run' : null); // prettier-ignore
+/** What of a run a write was about; null: of none. @param path of the route, `/runs/:id/ticks` */
+export function newsOf(path: string): string | null {
+  const [, place, id, what] = path.split('/');
+  return place === 'runs' && id === ':id' ? (what ?? 'run') : null;
+}

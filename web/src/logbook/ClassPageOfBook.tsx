@@ -1,11 +1,11 @@
 import type { LogbookPage } from '@lanakit/core/api';
-import { lengthOfTime } from '@lanakit/core/words';
+import { fibreNamesOf, lengthOfTime } from '@lanakit/core/words';
 import { Link } from 'react-router';
 import { useShelf } from '../api/queries.ts';
 import { apiPath } from '../api/studio.ts';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
 import { lateWords, PERMISSION_WORDS, SAID_WORDS } from '../words/classWords.ts';
-import { counted, PREPARATION_WORDS, showDay, showGrams } from '../words/show.ts';
+import { counted, showDay, showGrams } from '../words/show.ts';
 import styles from './Logbook.module.css';
 
 /** One class as its notebook page has it. */
@@ -74,7 +74,7 @@ function Wool({ page: { making } }: { page: LogbookPage }) {
                 <th scope="row">
                   <span className={styles.fibre}>
                     {fibre && <FibreSwatch fibre={fibre} width={30} height={18} />}
-                    {fibre ? `${fibre.name} ${PREPARATION_WORDS[fibre.preparation]}` : 'a fibre that is gone'}
+                    {fibreNamesOf({ fibres: byId })(fibreId)}
                   </span>
                 </th>
                 <td>{showGrams(plannedG)}</td>

@@ -3,11 +3,11 @@ import type { PrinterLabel } from '@lanakit/core/labelling';
 import { labelsInSize, type Paper, qrSvg, ROLL_SIZES, sizeForLabels } from '@lanakit/core/papers';
 import type { LabelSheet } from '@lanakit/core/run';
 import { Button, Select } from 'antd';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { actOnPrinter, giveUpPrinting, type LabelJob, printLabels } from '../api/mutations/labelling.ts';
 import { perform } from '../api/mutations/mutation.ts';
 import { usePrinters } from '../api/queries.ts';
-import { apiPath } from '../api/studio.ts';
+import { useServerEvents } from '../api/useServerEvents.ts';
 import { useAttempt } from '../shell/useAttempt.ts';
 import { Field } from '../ui/fields/Field.tsx';
 import { counted } from '../words/show.ts';
@@ -111,12 +111,7 @@ const keyOf = ({ widthMm, heightMm }: { readonly widthMm: number; readonly heigh
 /** As it tells of itself. */
 function usePrinter(id: string | null): PrinterInfo | null {
   const [shown, setShown] = useState<PrinterInfo | null>(null);
-  useEffect(() => {
-    if (id === null) return undefined;
-    const source = new EventSource(apiPath(`/printers/${id}/state`));
-    source.onmessage = ({ data }) => setShown(JSON.parse(String(data)) as PrinterInfo);
-    return () => source.close();
-  }, [id]);
+  useServerEvents<PrinterInfo>(id === null ? null : `/printers/${id}/state`, { onEvent: setShown });
   return shown?.id === id ? shown : null;
 }
 

@@ -1,46 +1,29 @@
 import type { ClassDay, ClassEvents } from '@lanakit/core/api';
-import { useEffect } from 'react';
 import { mutate } from 'swr';
 import { get } from '../api/client.ts';
-import { apiPath } from '../api/studio.ts';
+import { useServerEvents } from '../api/useServerEvents.ts';
 
-/** What is asked for anew when something of a run was written, by the part of it that was. */
+/** What is asked for anew when something of a run was written, by the part of it that was; of any other part: the run itself. */
 const ASKED: Readonly<Record<string, readonly string[]>> = {
-  ticks: ['/ticks'],
+  ticks: ['/ticks', '/took'],
   tray: ['/tray'],
-  state: ['', '/class-day', '/took'],
-  run: ['', '/class-day'],
-  all: ['/ticks', '/tray'],
+  'class-day': ['/took', '/class-day/events'],
+  all: ['/ticks', '/tray', '/took', '/class-day/events'],
 };
 
-/**
- * Told by the studio as soon as another device writes something of this run. A page nobody looks at is told nothing: a browser holds
- * only so many lines to one studio; when it is looked at again it asks for all.
- */
+/** Told by the studio as soon as another device writes something of this run. */
 export function useRunNews(runId: string): void {
-  useEffect(() => {
-    let source: EventSource | null = null;
-    const listen = () => {
-      if (document.hidden) {
-        source?.close();
-        source = null;
-        return;
-      }
-      if (source) return;
-      source = new EventSource(apiPath(`/runs/${runId}/news`));
-      source.onmessage = ({ data }) => hear(runId, (JSON.parse(String(data)) as { readonly what: string }).what);
-    };
-    listen();
-    document.addEventListener('visibilitychange', listen);
-    return () => {
-      document.removeEventListener('visibilitychange', listen);
-      source?.close();
-    };
-  }, [runId]);
-} // prettier-ignore
+  useServerEvents<{ readonly what: string }>(`/runs/${runId}/news`, {
+    onEvent: ({ what }) => hear(runId, what),
+  });
+}
 
 function hear(runId: string, what: string): void {
-  for (const part of ASKED[what] ?? []) void mutate(`/runs/${runId}${part}`);
+  const path = `/runs/${runId}`;
+  const asked = ASKED[what];
+  for (const part of asked ?? ['/class-day', '/took']) void mutate(path + part);
+  // A run is asked for under a key of each visit.
+  if (!asked) void mutate((key) => typeof key === 'string' && key.startsWith(`${path}#`));
   if (what === 'class-day' || what === 'all') void catchUp(runId);
 }
 

@@ -8,7 +8,7 @@ import type {
   ShowNow,
 } from '@lanakit/core/classDay';
 import type { PartState } from '@lanakit/core/pattern';
-import { clockWords, counted, joinWords, STATE_WORDS } from '@lanakit/core/words';
+import { clockWords, counted, joinWords, showGrams, STATE_WORDS } from '@lanakit/core/words';
 
 /** As a clock shows it: a minute counts when it is over. */
 export const clockAt = (minute: number): string => clockWords(Math.floor(minute));
@@ -113,7 +113,7 @@ export function actWords({ what }: Pick<ClassEvent, 'what'>, { plan, seat, fibre
     case 'prepared':
       return `${seat(what.seatKey)} was given a prepared piece`;
     case 'spare':
-      return `${seat(what.seatKey)} took ${what.massG} g ${fibre(what.fibreId)}`;
+      return `${seat(what.seatKey)} took ${showGrams(what.massG)} ${fibre(what.fibreId)}`;
     case 'finished':
       return `${seat(what.seatKey)} ${what.isFinished ? 'is finished' : 'goes on'}`;
     case 'sharp':
@@ -127,7 +127,7 @@ export function actWords({ what }: Pick<ClassEvent, 'what'>, { plan, seat, fibre
     case 'said':
       return `${SAID_WORDS[what.sort].toLowerCase()} noted`;
     case 'left':
-      return `${what.massG} g ${fibre(what.fibreId)} weighed back`;
+      return `${showGrams(what.massG)} ${fibre(what.fibreId)} weighed back`;
     case 'photo':
       return 'a photo';
     case 'box-photo':

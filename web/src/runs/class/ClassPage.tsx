@@ -1,7 +1,7 @@
 import type { OpenedRun } from '@lanakit/core/api';
 import { clockOfDay, isMarked, roomNow, showNow, sittingNow, whoIsBehind } from '@lanakit/core/classDay';
 import { seatName, seatsOf } from '@lanakit/core/run';
-import type { Fibre } from '@lanakit/core/shelf';
+import { fibreNamesOf } from '@lanakit/core/words';
 import { Segmented } from 'antd';
 import { useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -10,7 +10,7 @@ import { ApiProblem } from '../../api/client.ts';
 import { useRun, useShelf } from '../../api/queries.ts';
 import { Loading } from '../../shell/Loading.tsx';
 import { NotFound } from '../../shell/NotFound.tsx';
-import { counted, PREPARATION_WORDS, showDay } from '../../words/show.ts';
+import { counted, showDay } from '../../words/show.ts';
 import { Afterwards } from './Afterwards.tsx';
 import styles from './Class.module.css';
 import { Clashes } from './Clashes.tsx';
@@ -92,13 +92,6 @@ function InClass({ run, here }: { run: OpenedRun; here: ClassHere }) {
   );
 }
 
-/** Two of one name are told apart by how they were prepared. */
-function nameOfFibre(fibre: Fibre | undefined, all: readonly Fibre[]): string {
-  if (!fibre) return 'a fibre that is no longer on the shelf';
-  const isTwice = all.some(({ id, name }) => id !== fibre.id && name === fibre.name);
-  return isTwice ? `${fibre.name} ${PREPARATION_WORDS[fibre.preparation]}` : fibre.name;
-}
-
 const LOOKED_AT_MS = 15_000;
 
 function useTeaching(run: OpenedRun, here: ClassHere): Teaching {
@@ -136,7 +129,7 @@ function useTeaching(run: OpenedRun, here: ClassHere): Teaching {
         const seat = seats.get(key);
         return seat ? seatName(seat) : 'a seat that is gone';
       },
-      fibre: (id) => nameOfFibre(fibreOf(id), shelf.fibres),
+      fibre: fibreNamesOf({ fibres: shelf.byId }),
     },
   };
 }

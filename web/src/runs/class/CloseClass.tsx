@@ -2,7 +2,6 @@ import { RUN_STATE_WORDS } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { mutate } from 'swr';
 import { perform } from '../../api/mutations/mutation.ts';
 import { moveRun } from '../../api/mutations/runs.ts';
 import { useSession } from '../../api/queries.ts';
@@ -19,7 +18,6 @@ export function CloseClass({ teaching: { run } }: { teaching: Teaching }) {
     attempt(
       async () => {
         await perform(moveRun(run.id, run.version, 'done', anyway), () => setMissing(null));
-        await mutate(`/runs/${run.id}`);
         return { text: `${run.name} is closed.` };
       },
       ({ problem }) => {

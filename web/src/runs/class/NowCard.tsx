@@ -31,11 +31,11 @@ export function useEntryActs({ here: { act } }: Teaching) {
 
 /** The clock, what is on, how late it is, and what comes next: read from two metres. */
 export function NowCard({ teaching }: { teaching: Teaching }) {
-  const { show, now, run, here } = teaching;
+  const { show, run, here } = teaching;
   if (!show)
     return (
       <section className={`sheet ${styles.now}`} aria-label="Now">
-        <Hands now={now} />
+        <Hands clock={teaching.clock} />
         <p>Nobody has said when this class is, or no step of it has minutes: there is no run of show.</p>
         <Link to={`/runs/${run.id}/day`}>Plan its day</Link>
       </section>
@@ -44,7 +44,7 @@ export function NowCard({ teaching }: { teaching: Teaching }) {
     here.act({ act: 'sitting', sessionId: show.sitting.id, does: what });
   return (
     <section className={`sheet ${styles.now}`} aria-label="Now">
-      <Hands now={now} />
+      <Hands clock={teaching.clock} />
       {show.endedAt !== null ? (
         <p className={styles.lead}>Over since {clockAt(show.endedAt)}.</p>
       ) : show.beganAt === null ? (
@@ -56,7 +56,10 @@ export function NowCard({ teaching }: { teaching: Teaching }) {
   );
 }
 
-const Hands = ({ now }: { now: number }) => <time className={styles.clock}>{clockAt(now)}</time>;
+function Hands({ clock }: Pick<Teaching, 'clock'>) {
+  const nowMs = useStudioClock(1000);
+  return <time className={styles.clock}>{clockAt(clock(new Date(nowMs).toISOString()))}</time>;
+}
 
 function NotBegun({ show, teaching, onBegin }: { show: ShowNow; teaching: Teaching; onBegin: () => void }) {
   const { now, run } = teaching;
