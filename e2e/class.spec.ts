@@ -91,7 +91,7 @@ test('a class is taught from its beginning to its close: a late-comer, a broken 
   await expectNothingByAxe(page);
   // Afterwards.
   await side(page, 'Afterwards');
-  await expect(page.getByRole('region', { name: 'Still out' })).toContainText('3 needles, 1 other sharp thing, 1 broken tip');
+  await expect(page.getByRole('region', { name: 'Still out' })).toContainText('3 needles, 1 sharp beside them, 1 tip of broken needles');
   await page.getByRole('region', { name: 'Who finished' }).getByRole('button', { name: 'Seat 1' }).click();
   await expect(page.getByText('Who finished: 1 of 3')).toBeVisible();
   const shelfG = () => onHand(page, demo.url);
@@ -122,7 +122,7 @@ test('a class is taught from its beginning to its close: a late-comer, a broken 
   await page.getByRole('link', { name: 'Logbook' }).click();
   await expect(page.getByRole('heading', { name: 'Saturday pears, small', level: 2 })).toBeVisible();
   await expect(page.getByText(/1 of 3 seats finished\..* 1 needle of 4 broke\..* 1 tip broke off, all found\./)).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Said and seen' })).toContainText('Trouble, step 2, Felt all round');
+  await expect(page.getByRole('region', { name: 'Said and seen' })).toContainText('Trouble at step 2, Felt all round');
   await expect(page.getByRole('region', { name: 'Minutes' })).toContainText('Welcome');
   await expectNothingByAxe(page);
 }); // prettier-ignore

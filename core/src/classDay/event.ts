@@ -21,7 +21,8 @@ export const ClassAct = discriminated('act', [
   Type.Object({ act: Type.Literal('entry'), entryId: EntryId, does: oneOf(['begin', 'has-it'] as const) }, strict),
   Type.Object({ act: Type.Literal('more'), entryId: EntryId, minutes: Minutes(-240) }, strict),
   Type.Object({ act: Type.Literal('timer'), timerId: Id, name: Words(80), minutes: Minutes(0.1) }, strict),
-  Type.Object({ act: Type.Literal('timer-more'), timerId: Id, minutes: Minutes(-240) }, strict),
+  /** One that was forgotten has rung for hours. */
+  Type.Object({ act: Type.Literal('timer-more'), timerId: Id, minutes: Type.Number({ minimum: -240, maximum: 10_000 }) }, strict),
   /** Heard, or no longer wanted. */
   Type.Object({ act: Type.Literal('timer-off'), timerId: Id }, strict),
   Type.Object({ act: Type.Literal('here'), seatKey: SeatKey, isHere: Type.Boolean() }, strict),

@@ -11,7 +11,7 @@ export {
   type SaidSort,
 } from './event.ts';
 export { eventsOf, inOrder } from './inOrder.ts';
-export { isMarked, rankOf, stateAfterTap, statesOf } from './pieces.ts';
+export { rankOf, stateAfterTap, statesOf } from './pieces.ts';
 export type {
   ClassDayPlan,
   PieceLife,
@@ -26,6 +26,7 @@ export { saidNow, type SaidNow } from './said.ts';
 export { sharpsNow, type SharpNow, type TipNow } from './sharps.ts';
 export { showNow, sittingNow, type ShowLine, type ShowNow } from './show.ts';
 export type { Clock } from './touched.ts';
+export { figuresOf } from './figures.ts';
 export { entriesTook, type EntryTook } from './stepTimes.ts';
-export { timersNow } from './timers.ts';
+export { minutesToRingIn, timersNow } from './timers.ts';
 export { tookOf, type FibreTook } from './tookOf.ts';

@@ -30,3 +30,7 @@ export function timersNow(all: readonly ClassEvent[], nowMs: number): TimerNow[]
 }
 
 const MINUTE_MS = 60_000;
+
+/** How much more a timer is given so that it rings so long from now; of one that still runs, so much more. */
+export const minutesToRingIn = ({ leftMs }: Pick<TimerNow, 'leftMs'>, minutes: number): number =>
+  minutes - Math.min(0, leftMs) / MINUTE_MS;

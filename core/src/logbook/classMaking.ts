@@ -14,7 +14,7 @@ import {
   sharpsNow,
   showNow,
 } from '../classDay/index.ts';
-import type { TrayLine } from '../needles/index.ts';
+import { type TrayLine, trayTotals } from '../needles/index.ts';
 
 /** What a class came to, as its notebook page tells it. */
 export interface ClassMaking {
@@ -53,23 +53,14 @@ export function classMaking({ plan, events, wool, tray, clock, now }: Told): Cla
   const room = roomNow(plan, events);
   const shows = plan.sittings.map((sitting) => showNow(plan, sitting, events, { now, clock }));
   const { tips, openTips } = sharpsNow(plan, events);
-  const sum = (of: (line: TrayLine) => number) => tray.reduce((total, line) => total + of(line), 0);
+  const { out, broken, missing, givenUp } = trayTotals(tray);
   return {
     seats: room.seats.length,
     finished: room.seats.filter(({ isFinished }) => isFinished).length,
     prepared: room.seats.reduce((total, { prepared }) => total + prepared.length, 0),
     wool,
-    entries: entriesTook(shows).filter(
-      ({ tookMinutes, lateMinutes }) => tookMinutes !== null || lateMinutes !== null,
-    ),
-    needles:
-      tray.length === 0
-        ? null
-        : {
-            out: sum(({ out }) => out),
-            broken: sum(({ broken }) => broken),
-            missing: sum(({ missing, givenUp }) => missing + givenUp),
-          },
+    entries: entriesTook(shows),
+    needles: tray.length === 0 ? null : { out, broken, missing: missing + givenUp },
     tips: tips.length,
     openTips,
     notes: saidNow(events),

@@ -48,6 +48,7 @@ export {
   tapsToClose,
   tapsToResolve,
   trayOf,
+  trayTotals,
   type Tap,
   type TrayLine,
 } from './tray.ts';

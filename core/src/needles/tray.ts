@@ -66,6 +66,24 @@ export function trayOf(taps: readonly Tap[]): TrayLine[] {
   });
 }
 
+/** All sorts together. */
+export const trayTotals = (
+  lines: readonly TrayLine[],
+): Omit<TrayLine, 'needleId'> & { readonly open: number } => {
+  const sum = (of: (line: TrayLine) => number) => lines.reduce((total, line) => total + of(line), 0);
+  return {
+    out: sum(({ out }) => out),
+    in: sum((line) => line.in),
+    broken: sum(({ broken }) => broken),
+    sold: sum(({ sold }) => sold),
+    missing: sum(({ missing }) => missing),
+    givenUp: sum(({ givenUp }) => givenUp),
+    stillOut: sum(({ stillOut }) => stillOut),
+    /** Still out, or missing: nobody may be sure of the floor. */
+    open: sum(({ stillOut, missing }) => stillOut + missing),
+  };
+};
+
 export const emptyLine = (needleId: string): TrayLine => ({
   needleId,
   out: 0,

@@ -3,6 +3,7 @@ import {
   type ClassAct,
   clashesOf,
   entriesTook,
+  minutesToRingIn,
   roomNow,
   saidNow,
   sharpsNow,
@@ -86,8 +87,14 @@ describe('hands and wool', () => {
 });
 
 describe('who is behind', () => {
-  const behind = (now: number, late: number, ...all: readonly Acted[]) =>
-    whoIsBehind(plan, roomNow(plan, eventsAt(...all)), now, late).map(({ seatKey, minutes, on, handOver }) => [
+  const show = showNow(plan, sitting, eventsAt([600, { act: 'sitting', sessionId: 'one', does: 'begin' }]), {
+    now: 600,
+    clock,
+  });
+  // The third says of its piece what it is anyway: that somebody marks pieces.
+  const marked: Acted = [600, piece('3', 'body', 'rolled')];
+  const behind = (now: number, lateMinutes: number, ...all: readonly Acted[]) =>
+    whoIsBehind(plan, eventsAt(marked, ...all), { ...show, lateMinutes }, now).map(({ seatKey, minutes, on, handOver }) => [
       seatKey,
       minutes,
       on.map(({ partId, wanted }) => `${partId} ${wanted}`).join(', '),
@@ -105,6 +112,8 @@ describe('who is behind', () => {
   });
   test('what the whole class is late is nobody’s own; who is away or done is not behind', () => {
     expect(behind(620, 6)).toEqual([]);
+    // Early, nobody is asked for more.
+    expect(behind(614, -9)).toEqual([]);
     expect(
       behind(
         640,
@@ -116,6 +125,15 @@ describe('who is behind', () => {
     ).toEqual([]);
   });
 });
+
+test('nobody is behind where nobody marks pieces, before it begins and after its end; held elsewhen it goes along', () => {
+  const begun = showNow(plan, sitting, eventsAt([600, { act: 'sitting', sessionId: 'one', does: 'begin' }]), { now: 600, clock });
+  const marked = eventsAt([600, piece('3', 'body', 'rolled')]);
+  expect(whoIsBehind(plan, [], begun, 640)).toEqual([]);
+  expect(whoIsBehind(plan, marked, { ...begun, beganAt: null }, 640)).toEqual([]);
+  expect(whoIsBehind(plan, marked, { ...begun, endedAt: 641 }, 640)).toEqual([]);
+  expect(whoIsBehind(plan, marked, { ...begun, movedMinutes: 300 }, 920).map(({ minutes }) => minutes)).toEqual([5, 5]);
+}); // prettier-ignore
 
 describe('sharps', () => {
   test('out and in, on and off, and a tip until it is found', () => {
@@ -153,6 +171,8 @@ describe('timers', () => {
       ['tea', -1],
       ['glue', 21],
     ]);
+    // Given five more, what has rung for a minute rings in five; what runs, five later.
+    expect([-60_000, 21 * 60_000].map((leftMs) => minutesToRingIn({ leftMs }, 5))).toEqual([6, 5]);
   });
 });
 
@@ -194,10 +214,9 @@ test('minutes as they were: from its beginning to when everybody had it; the res
     [620, { act: 'entry', entryId: 'one:roll', does: 'has-it' }],
   );
   const took = entriesTook([showNow(plan, sitting, events, { now: 630, clock })]);
-  expect(took.slice(0, 3).map(({ name, plannedMinutes, tookMinutes, lateMinutes }) => [name, plannedMinutes, tookMinutes, lateMinutes])).toEqual([
-    ['talk', 5, 6, 2],
-    ['roll', 10, null, 5],
-    ['show', 4, null, null],
+  expect(took.map(({ entry, tookMinutes, lateMinutes }) => [entry.name, tookMinutes, lateMinutes])).toEqual([
+    ['talk', 6, 2],
+    ['roll', null, 5],
   ]);
 }); // prettier-ignore
 

@@ -32,7 +32,7 @@ describe('what a class came to', () => {
       tips: 2,
       openTips: 1,
     });
-    expect(making.entries.map(({ name, tookMinutes }) => [name, tookMinutes])).toEqual([['talk', 6]]);
+    expect(making.entries.map(({ entry, tookMinutes }) => [entry.name, tookMinutes])).toEqual([['talk', 6]]);
   }); // prettier-ignore
   test('of needles nobody counted nothing is told', () => {
     expect(classMaking({ plan, events: [], wool, tray: [], clock, now: 700 }).needles).toBeNull();

@@ -1,5 +1,5 @@
 import { sharpsNow } from '@lanakit/core/classDay';
-import { trayOf } from '@lanakit/core/needles';
+import { trayOf, trayTotals } from '@lanakit/core/needles';
 import {
   allMarks,
   closedWithout,
@@ -83,7 +83,7 @@ export function factsOf(store: Store, run: Run, today: string): RunFacts {
     unweighed: marks.length - weighedOf(marks, ticks).right,
     leftOut: closedWithout(packs, linesOf, ticks).length,
     unpacked: packs.filter(({ id }) => ticks.get(packedMark(id))?.isDone !== true).length,
-    needlesOut: tray.reduce((sum, { stillOut, missing }) => sum + stillOut + missing, 0),
+    needlesOut: trayTotals(tray).open,
     sharpsOut: sharps.stillOut,
     stillHot: sharps.stillHot,
     openTips: sharps.openTips,

@@ -1,7 +1,6 @@
 import { eventsOf, inOrder } from '@lanakit/core/classDay';
 import { Button } from 'antd';
 import { nanoid } from 'nanoid';
-import { useRef } from 'react';
 import { addClassEvent } from '../api/mutations/classDay.ts';
 import { perform } from '../api/mutations/mutation.ts';
 import { keepPicture } from '../api/mutations/patterns.ts';
@@ -9,12 +8,12 @@ import { useRunEvents } from '../api/queries.ts';
 import { apiPath } from '../api/studio.ts';
 import { deviceKey } from '../api/deviceKey.ts';
 import { useAttempt } from '../shell/useAttempt.ts';
+import { PictureButton } from '../ui/fields/PictureButton.tsx';
 import styles from './Packing.module.css';
 
 /** A photo of the finished box, for when somebody writes that something was missing. */
 export function BoxPhoto({ runId, packId, name }: { runId: string; packId: string; name: string }) {
   const attempt = useAttempt();
-  const file = useRef<HTMLInputElement>(null);
   const { data } = useRunEvents(runId);
   const photos = eventsOf(inOrder(data?.items ?? []), 'box-photo').filter(
     ({ what }) => what.packId === packId,
@@ -55,21 +54,12 @@ export function BoxPhoto({ runId, packId, name }: { runId: string; packId: strin
           </Button>
         </figure>
       ))}
-      <input
-        ref={file}
-        type="file"
-        accept="image/*"
-        capture="environment"
-        className="visually-hidden"
-        tabIndex={-1}
-        aria-label={`Photo of the finished box of ${name}`}
-        onChange={({ target }) => {
-          const [picture] = target.files ?? [];
-          if (picture) void keep(picture);
-          target.value = '';
-        }}
-      />
-      <Button onClick={() => file.current?.click()}>Photo of the finished box</Button>
+      <PictureButton
+        label={`Photo of the finished box of ${name}`}
+        onPicture={(picture) => void keep(picture)}
+      >
+        Photo of the finished box
+      </PictureButton>
     </div>
   );
 }

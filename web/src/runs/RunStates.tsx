@@ -1,3 +1,4 @@
+import { trayTotals } from '@lanakit/core/needles';
 import type { OpenedRun } from '@lanakit/core/api';
 import {
   allMarks,
@@ -213,8 +214,7 @@ function Enough({ elsewhere, unknown }: { elsewhere: readonly RoomTool[]; unknow
 /** Needles that have not come back. */
 function TrayState({ runId }: { runId: string }) {
   const lines = useTray(runId).data?.lines ?? [];
-  const missing = lines.reduce((sum, line) => sum + line.missing, 0);
-  const stillOut = lines.reduce((sum, line) => sum + line.stillOut, 0);
+  const { missing, stillOut } = trayTotals(lines);
   if (missing + stillOut === 0) return null;
   return (
     <span className={missing > 0 ? 'red' : ''}>

@@ -1,5 +1,5 @@
 import type { NamedRun, NeedleTray } from '@lanakit/core/api';
-import { emptyLine, type Tapped, TAPPED, type TrayLine } from '@lanakit/core/needles';
+import { emptyLine, type Tapped, TAPPED, type TrayLine, trayTotals } from '@lanakit/core/needles';
 import type { Needle } from '@lanakit/core/shelf';
 import { PILE_WORDS } from '@lanakit/core/words';
 import { Button, Segmented } from 'antd';
@@ -63,8 +63,7 @@ function TrayTable({ run, tray, needles }: TrayTableProps) {
     classKit?.kit.lines.flatMap(({ needle, total }) => (needle ? [[needle.id, total] as const] : [])) ?? [],
   );
   const places = placesOf(tray, needles, wanted);
-  const stillOut = tray.lines.reduce((sum, line) => sum + line.stillOut, 0);
-  const out = tray.lines.reduce((sum, line) => sum + line.out, 0);
+  const { stillOut, out } = trayTotals(tray.lines);
   const byKey = (event: KeyboardEvent, amount: 1 | -1) => {
     const place = places[Number(event.code.replace('Digit', '')) - 1];
     if (place && !isClosed) void tap(place.needle.id, mode, amount);
@@ -167,14 +166,12 @@ function TrayTable({ run, tray, needles }: TrayTableProps) {
 }
 
 function Closed({ lines }: { lines: readonly TrayLine[] }) {
-  const sum = (of: (line: TrayLine) => number) => lines.reduce((total, line) => total + of(line), 0);
-  const missing = sum((line) => line.missing);
+  const { out, in: back, broken, sold, missing, givenUp } = trayTotals(lines);
   return (
     <>
-      {sum((line) => line.out)} out = {sum((line) => line.in)} {PILE_WORDS.in} + {sum((line) => line.broken)}{' '}
-      {PILE_WORDS.broken} + {sum((line) => line.sold)} {PILE_WORDS.sold} +{' '}
+      {out} out = {back} {PILE_WORDS.in} + {broken} {PILE_WORDS.broken} + {sold} {PILE_WORDS.sold} +{' '}
       {missing === 0 ? missing : <b className="red">{missing}</b>} {PILE_WORDS.missing}
-      {sum((line) => line.givenUp) > 0 && ` + ${sum((line) => line.givenUp)} ${PILE_WORDS['given-up']}`}
+      {givenUp > 0 && ` + ${givenUp} ${PILE_WORDS['given-up']}`}
     </>
   );
 }

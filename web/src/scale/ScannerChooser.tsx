@@ -1,5 +1,5 @@
 import { Button, Input, Select } from 'antd';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { perform } from '../api/mutations/mutation.ts';
 import { actOnScanner } from '../api/mutations/labelling.ts';
 import { useScanners } from '../api/queries.ts';
@@ -8,6 +8,7 @@ import { handScan } from '../scan/scanHandlers.ts';
 import { chooseScanner, useScannerChoice } from '../scan/scannerChoice.ts';
 import { useNotice } from '../shell/Notice.tsx';
 import { useAttempt } from '../shell/useAttempt.ts';
+import { PictureButton } from '../ui/fields/PictureButton.tsx';
 import styles from './Scale.module.css';
 
 const NONE = ' ';
@@ -37,7 +38,6 @@ export function ScannerChooser() {
 
 /** A photo of a label, or a picture of one. */
 function CodeFromPicture() {
-  const file = useRef<HTMLInputElement>(null);
   const say = useNotice();
   const read = async (picture: File) => {
     const code = await readPicture(picture).catch(() => null);
@@ -49,23 +49,9 @@ function CodeFromPicture() {
     else handScan(code);
   };
   return (
-    <>
-      <input
-        ref={file}
-        type="file"
-        accept="image/*"
-        capture="environment"
-        className="visually-hidden"
-        tabIndex={-1}
-        aria-label="Picture of a label"
-        onChange={({ target }) => {
-          const [picture] = target.files ?? [];
-          if (picture) void read(picture);
-          target.value = '';
-        }}
-      />
-      <Button onClick={() => file.current?.click()}>From a picture</Button>
-    </>
+    <PictureButton label="Picture of a label" onPicture={(picture) => void read(picture)}>
+      From a picture
+    </PictureButton>
   );
 }
 

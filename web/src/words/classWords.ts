@@ -3,6 +3,8 @@ import type {
   ClassDayPlan,
   ClassEvent,
   PhotoPermission,
+  PlannedMake,
+  SaidNow,
   SaidSort,
   ShowEntry,
   ShowNow,
@@ -66,6 +68,15 @@ export const SAID_WORDS: Readonly<Record<SaidSort, string>> = {
   trouble: 'Trouble',
   idea: 'Good idea',
 };
+
+/** At which step, or on which piece, something was said. @param figures of `figuresOf` */
+export function whereWords({ revisionId, stepId, partId }: SaidNow, figures: readonly PlannedMake[]): string {
+  const figure = figures.find((each) => each.revisionId === revisionId);
+  const step = figure?.steps.find(({ id }) => id === stepId);
+  const piece = figure?.pieces.find((each) => each.partId === partId);
+  if (step) return `at step ${step.number}, ${step.title}`;
+  return piece ? `on the ${piece.name}` : 'of what is no longer made';
+}
 
 export const PERMISSION_WORDS: Readonly<Record<PhotoPermission, string>> = {
   none: 'not to be shown',

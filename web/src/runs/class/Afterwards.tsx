@@ -1,6 +1,7 @@
 import { Button } from 'antd';
 import { Link } from 'react-router';
 import { sharpsNow } from '@lanakit/core/classDay';
+import { trayTotals } from '@lanakit/core/needles';
 import { useTray } from '../../api/queries.ts';
 import { counted } from '../../words/show.ts';
 import styles from './Class.module.css';
@@ -28,13 +29,12 @@ function StillOut({ teaching }: { teaching: Teaching }) {
   const { here, run } = teaching;
   const { stillOut, stillHot, openTips } = sharpsNow(here.day.plan, here.events);
   const tray = useTray(run.id);
-  const needles = tray.data?.lines.reduce((sum, line) => sum + line.stillOut + line.missing, 0) ?? null;
-  const broken = tray.data?.lines.reduce((sum, line) => sum + line.broken, 0) ?? null;
+  const needles = tray.data ? trayTotals(tray.data.lines) : null;
   const open = [
-    ...(needles ? [counted(needles, 'needle')] : []),
-    ...(stillOut > 0 ? [`${stillOut} other sharp ${stillOut === 1 ? 'thing' : 'things'}`] : []),
+    ...(needles && needles.open > 0 ? [counted(needles.open, 'needle')] : []),
+    ...(stillOut > 0 ? [`${counted(stillOut, 'sharp')} beside them`] : []),
     ...(stillHot > 0 ? [`${stillHot} still hot`] : []),
-    ...(openTips > 0 ? [counted(openTips, 'broken tip')] : []),
+    ...(openTips > 0 ? [`${counted(openTips, 'tip')} of broken needles`] : []),
   ];
   return (
     <section
@@ -45,7 +45,7 @@ function StillOut({ teaching }: { teaching: Teaching }) {
       <p>
         {open.length > 0 ? <b className="red">{open.join(', ')}</b> : 'Nothing that was counted out.'}
         {needles === null && ' How many needles are out could not be read.'}
-        {broken !== null && broken > 0 && ` ${counted(broken, 'needle')} broke.`}{' '}
+        {needles !== null && needles.broken > 0 && ` ${counted(needles.broken, 'needle')} broke.`}{' '}
         <Link to={`/runs/${run.id}/tray`}>Count needles in</Link>
       </p>
     </section>

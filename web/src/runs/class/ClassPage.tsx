@@ -1,5 +1,5 @@
 import type { OpenedRun } from '@lanakit/core/api';
-import { clockOfDay, isMarked, roomNow, showNow, sittingNow, whoIsBehind } from '@lanakit/core/classDay';
+import { clockOfDay, roomNow, showNow, sittingNow, whoIsBehind } from '@lanakit/core/classDay';
 import { seatName, seatsOf } from '@lanakit/core/run';
 import { fibreNamesOf } from '@lanakit/core/words';
 import { Segmented } from 'antd';
@@ -106,7 +106,6 @@ function useTeaching(run: OpenedRun, here: ClassHere): Teaching {
   const now = clock(new Date(nowMs).toISOString());
   const sitting = sittingNow(plan, events, now);
   const show = sitting ? showNow(plan, sitting, events, { now, clock }) : null;
-  const isOn = show !== null && show.beganAt !== null && show.endedAt === null;
   const seatOf = (key: string) => seats.get(key);
   const fibreOf = (id: string) => shelf.byId.get(id);
   return {
@@ -119,10 +118,7 @@ function useTeaching(run: OpenedRun, here: ClassHere): Teaching {
     nowMs,
     seatOf,
     fibreOf,
-    behind:
-      show && isOn && isMarked(events)
-        ? whoIsBehind(plan, room, now - show.movedMinutes, Math.max(0, show.lateMinutes))
-        : [],
+    behind: show ? whoIsBehind(plan, events, show, now) : [],
     names: {
       plan,
       seat: (key) => {

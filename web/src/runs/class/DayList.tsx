@@ -1,13 +1,14 @@
-import { eventsOf, inOrder, type ShowLine } from '@lanakit/core/classDay';
+import { eventsOf, figuresOf, inOrder, type ShowLine } from '@lanakit/core/classDay';
 import { lengthOfTime } from '@lanakit/core/words';
 import { Button } from 'antd';
 import { clockAt, entryName } from '../../words/classWords.ts';
 import { counted } from '../../words/show.ts';
 import styles from './Class.module.css';
+import tables from './Tables.module.css';
 import { useEntryActs } from './NowCard.tsx';
 import type { Teaching } from './teaching.ts';
 
-const LOOKS = { ahead: undefined, on: styles.lineOn, over: styles.lineOver } as const;
+const LOOKS = { ahead: undefined, on: tables.lineOn, over: tables.lineOver } as const;
 const STATUS_WORDS = { ahead: '', on: 'on', over: 'over' } as const;
 
 /** The whole run of show, as planned and as it goes. */
@@ -18,7 +19,7 @@ export function DayList({ teaching }: { teaching: Teaching }) {
   const isGoing = show.beganAt !== null && show.endedAt === null;
   return (
     <section className={`sheet ${styles.side}`} aria-label="The day">
-      <table className={styles.day}>
+      <table className={tables.day}>
         <thead>
           <tr>
             <th scope="col">As it goes</th>
@@ -42,7 +43,7 @@ export function DayList({ teaching }: { teaching: Teaching }) {
               <td className="quiet">
                 {clockAt(line.entry.from)}, {lengthOfTime(line.entry.to - line.entry.from)}
               </td>
-              <td className={styles.does}>
+              <td className={tables.does}>
                 {isGoing && line.endedAt === null && (
                   <>
                     {line.beganAt === null && (
@@ -82,20 +83,18 @@ function WithoutTimes({ teaching: { here } }: { teaching: Teaching }) {
   const had = new Set(
     eventsOf(inOrder(here.events), 'entry').flatMap(({ what }) => (what.does === 'has-it' ? [what.entryId] : [])),
   );
-  const steps = new Map(here.day.plan.makes.flatMap((make) => make.steps.map((step) => [step.id, step] as const)));
+  const steps = figuresOf(here.day.plan.makes).flatMap((figure) => figure.steps);
   return (
     <section className={`sheet ${styles.side}`} aria-label="Steps">
       <p className="quiet">Without a time, or without minutes, nobody can tell when what comes. Steps as they come:</p>
-      <table className={styles.day}>
+      <table className={tables.day}>
         <tbody>
-          {[...steps.values()]
-            .toSorted((a, b) => a.number - b.number)
-            .map(({ id, number, title }) => (
-              <tr key={id} className={had.has(`steps:${id}`) ? styles.lineOver : undefined}>
+          {steps.map(({ id, number, title }) => (
+              <tr key={id} className={had.has(`steps:${id}`) ? tables.lineOver : undefined}>
                 <td>
                   <b>{number}</b> {title}
                 </td>
-                <td className={styles.does}>
+                <td className={tables.does}>
                   {had.has(`steps:${id}`) ? (
                     'everybody has it'
                   ) : (

@@ -1,57 +1,42 @@
 import { eventsOf, inOrder } from '@lanakit/core/classDay';
-import { Button, Select } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { useClassTook } from '../../api/queries.ts';
-import { FromScale } from '../../scale/FromScale.tsx';
-import { Field } from '../../ui/fields/Field.tsx';
-import { NumberField } from '../../ui/fields/NumberField.tsx';
-import { FibreSwatch } from '../../ui/look/FibreSwatch.tsx';
 import { showGrams } from '../../words/show.ts';
 import styles from './Class.module.css';
+import { FibreGrams } from './FibreGrams.tsx';
+import { SeatChoice } from './SeatChoice.tsx';
 import type { Teaching } from './teaching.ts';
+import { WoolTable } from './WoolTable.tsx';
 
-const MASS = { min: 0.001, max: 10_000 };
-const HEAP = '';
+const MOST_G = 10_000;
 
 /** Wool weighed back in, of one seat or of all in a heap; and with it what the class took. */
 export function LeftOvers({ teaching }: { teaching: Teaching }) {
-  const { run, here } = teaching;
-  const hasSpare = here.day.plan.spare.length > 0;
+  const { run, here, names } = teaching;
   const { data: took, error } = useClassTook(run.id);
+  const [seatKey, setSeatKey] = useState<string | null>(null);
   if (!took)
     return <p className="sheet">{error ? 'What it took could not be read.' : 'Reading what it took…'}</p>;
   return (
     <section className={`sheet ${styles.side}`} aria-label="Left over">
       <h2>Left over, and what it took</h2>
-      <table className={styles.took}>
-        <thead>
-          <tr>
-            <th scope="col">Fibre</th>
-            <th scope="col">Planned</th>
-            <th scope="col">Weighed out</th>
-            {hasSpare && <th scope="col">From the spare bag</th>}
-            <th scope="col">Came back</th>
-            <th scope="col">Took</th>
-          </tr>
-        </thead>
-        <tbody>
-          {took.items.map((row) => (
-            <tr key={row.fibreId}>
-              <th scope="row">
-                <FibreNamed fibreId={row.fibreId} teaching={teaching} />
-              </th>
-              <td>{showGrams(row.plannedG)}</td>
-              <td>{row.weighedG === null ? 'not weighed' : showGrams(row.weighedG)}</td>
-              {hasSpare && <td>{row.spareG === 0 ? '–' : showGrams(row.spareG)}</td>}
-              <td>{row.leftG === null ? 'not weighed' : showGrams(row.leftG)}</td>
-              <td>
-                <b>{tookWords(row)}</b>
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      <WeighBack fibreIds={took.items.map(({ fibreId }) => fibreId)} teaching={teaching} />
+      <WoolTable rows={took.items} hasSpare={here.day.plan.spare.length > 0} />
+      <FibreGrams
+        labels={{ fibre: 'Fibre that came back', grams: 'Grams left over' }}
+        fibres={took.items.map(({ fibreId }) => ({ value: fibreId, label: names.fibre(fibreId) }))}
+        mostG={MOST_G}
+        press="Weighed back"
+        onGrams={(fibreId, massG) => here.act({ act: 'left', fibreId, seatKey, massG })}
+      >
+        <SeatChoice
+          label="Of"
+          teaching={teaching}
+          seatKey={seatKey}
+          nobody="all, in a heap"
+          onSeat={setSeatKey}
+        />
+      </FibreGrams>
       <Back teaching={teaching} />
       <p className="quiet small">
         {took.isOnShelf
@@ -59,76 +44,6 @@ export function LeftOvers({ teaching }: { teaching: Teaching }) {
           : 'This run is not called packed yet: its wool is still on the shelf, and what comes back is reckoned as soon as it is.'}
       </p>
     </section>
-  );
-}
-
-function FibreNamed({ fibreId, teaching }: { fibreId: string; teaching: Teaching }) {
-  const fibre = teaching.fibreOf(fibreId);
-  return (
-    <span className={styles.fibre}>
-      {fibre && <FibreSwatch fibre={fibre} width={26} height={20} />}
-      {teaching.names.fibre(fibreId)}
-    </span>
-  );
-}
-
-const tookWords = ({ tookG, weighedG, leftG }: { readonly tookG: number | null; readonly weighedG: number | null; readonly leftG: number | null }): string => {
-  if (tookG !== null) return showGrams(tookG);
-  return weighedG !== null && leftG === null ? `up to ${showGrams(weighedG)}` : 'not known';
-}; // prettier-ignore
-
-function WeighBack({ fibreIds, teaching }: { fibreIds: readonly string[]; teaching: Teaching }) {
-  const { here, names } = teaching;
-  const [fibreId, setFibreId] = useState<string | null>(fibreIds[0] ?? null);
-  const [seatKey, setSeatKey] = useState(HEAP);
-  const [massG, setMassG] = useState<number | null>(null);
-  const back = () => {
-    if (fibreId === null || massG === null) return;
-    here.act({ act: 'left', fibreId, seatKey: seatKey === HEAP ? null : seatKey, massG });
-    setMassG(null);
-  };
-  return (
-    <div className={styles.line}>
-      <Field label="Fibre that came back">
-        {(control) => (
-          <Select
-            {...control}
-            size="large"
-            className="wide"
-            value={fibreId}
-            onChange={setFibreId}
-            options={fibreIds.map((id) => ({ value: id, label: names.fibre(id) }))}
-          />
-        )}
-      </Field>
-      <Field label="Of">
-        {(control) => (
-          <Select
-            {...control}
-            size="large"
-            className="wide"
-            value={seatKey}
-            onChange={setSeatKey}
-            options={[
-              { value: HEAP, label: 'all, in a heap' },
-              ...here.day.plan.seats.map(({ key }) => ({ value: key, label: names.seat(key) })),
-            ]}
-          />
-        )}
-      </Field>
-      <NumberField<number | null>
-        label="Grams left over"
-        value={massG}
-        bounds={MASS}
-        allowEmpty
-        suffix="g"
-        onValue={setMassG}
-      />
-      <FromScale label="Grams left over" onMass={setMassG} />
-      <Button size="large" type="primary" disabled={massG === null || fibreId === null} onClick={back}>
-        Weighed back
-      </Button>
-    </div>
   );
 }
 

@@ -5,7 +5,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { clockAt, endWords, entryName, lateWords, timerWords } from '../../words/classWords.ts';
 import { showDay } from '../../words/show.ts';
 import { Link } from 'react-router';
-import styles from './Class.module.css';
+import styles from './NowCard.module.css';
 import type { Teaching } from './teaching.ts';
 import { useStudioClock } from './useClassDay.ts';
 

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { behindWords } from '../../words/classWords.ts';
-import styles from './Class.module.css';
+import styles from './Seats.module.css';
 import { SeatCard } from './SeatCard.tsx';
 import { SeatPanel } from './SeatPanel.tsx';
 import type { Teaching } from './teaching.ts';

@@ -1,7 +1,7 @@
-import { type PlannedMake, SAID_SORTS, saidNow, type SaidNow, type SaidSort } from '@lanakit/core/classDay';
+import { figuresOf, SAID_SORTS, saidNow, type SaidSort } from '@lanakit/core/classDay';
 import { Button, Input, Segmented } from 'antd';
 import { useMemo, useState } from 'react';
-import { clockAt, SAID_WORDS } from '../../words/classWords.ts';
+import { clockAt, SAID_WORDS, whereWords } from '../../words/classWords.ts';
 import { Field } from '../../ui/fields/Field.tsx';
 import styles from './Class.module.css';
 import type { Teaching } from './teaching.ts';
@@ -81,31 +81,16 @@ export function SaidAndSeen({ teaching }: { teaching: Teaching }) {
   );
 }
 
-/** Builds of one figure are one figure: all of their steps and pieces, each once, in the order of the pattern. */
-function figuresOf(makes: readonly PlannedMake[]): PlannedMake[] {
-  const figures = new Map<string, PlannedMake>();
-  for (const make of makes) {
-    const before = figures.get(make.revisionId);
-    const steps = new Map([...(before?.steps ?? []), ...make.steps].map((step) => [step.id, step]));
-    const pieces = new Map([...make.pieces, ...(before?.pieces ?? [])].map((piece) => [piece.partId, piece]));
-    figures.set(make.revisionId, {
-      ...make,
-      steps: [...steps.values()].toSorted((a, b) => a.number - b.number),
-      pieces: [...pieces.values()],
-    });
-  }
-  return [...figures.values()];
-}
-
 function Noted({ teaching }: { teaching: Teaching }) {
   const all = saidNow(teaching.here.events);
+  const figures = figuresOf(teaching.here.day.plan.makes);
   if (all.length === 0) return <p className="quiet">Nothing noted yet. Two taps: what it is, and where.</p>;
   return (
     <ul className={styles.noted}>
       {all.map((each) => (
         <li key={each.key}>
           <span>
-            {clockAt(teaching.clock(each.at))} <b>{SAID_WORDS[each.sort]}</b> {whereWords(each, teaching)}
+            {clockAt(teaching.clock(each.at))} <b>{SAID_WORDS[each.sort]}</b> {whereWords(each, figures)}
             {each.text && `: ${each.text}`}
           </span>
           <Button type="text" onClick={() => teaching.here.act({ act: 'back', key: each.key })}>
@@ -115,12 +100,4 @@ function Noted({ teaching }: { teaching: Teaching }) {
       ))}
     </ul>
   );
-}
-
-function whereWords({ revisionId, stepId, partId }: SaidNow, { here }: Teaching): string {
-  const makes = here.day.plan.makes.filter((make) => make.revisionId === revisionId);
-  const step = makes.flatMap(({ steps }) => steps).find(({ id }) => id === stepId);
-  const piece = makes.flatMap(({ pieces }) => pieces).find((each) => each.partId === partId);
-  if (step) return `at step ${step.number}, ${step.title}`;
-  return piece ? `on the ${piece.name}` : 'of what is no longer made';
 }

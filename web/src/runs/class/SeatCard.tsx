@@ -1,7 +1,7 @@
 import { type PlannedSeat, rankOf, stateAfterTap, statesOf } from '@lanakit/core/classDay';
 import { FIBRE_FLAG_WORDS } from '@lanakit/core/words';
 import { stateWords } from '../../words/classWords.ts';
-import styles from './Class.module.css';
+import styles from './Seats.module.css';
 import type { Teaching } from './teaching.ts';
 
 interface SeatCardProps {

@@ -1,10 +1,10 @@
 import type { PlannedSeat } from '@lanakit/core/classDay';
 import { Button, Select } from 'antd';
 import { useState } from 'react';
-import { FromScale } from '../../scale/FromScale.tsx';
-import { NumberField } from '../../ui/fields/NumberField.tsx';
 import { Field } from '../../ui/fields/Field.tsx';
+import { showGrams } from '../../words/show.ts';
 import styles from './Class.module.css';
+import { FibreGrams } from './FibreGrams.tsx';
 import type { Teaching } from './teaching.ts';
 
 interface SeatPanelProps {
@@ -13,7 +13,7 @@ interface SeatPanelProps {
   onClose: () => void;
 }
 
-const MASS = { min: 0.001, max: 1000 };
+const MOST_G = 1000;
 
 /** What may happen at one seat beside its pieces. */
 export function SeatPanel({ seat, teaching, onClose }: SeatPanelProps) {
@@ -95,46 +95,22 @@ function HandOver({ seat, teaching }: Omit<SeatPanelProps, 'onClose'>) {
 function FromSpareBag({ seat, teaching }: Omit<SeatPanelProps, 'onClose'>) {
   const { here, names, room } = teaching;
   const { spare } = here.day.plan;
-  const [fibreId, setFibreId] = useState<string | null>(spare[0]?.fibreId ?? null);
-  const [massG, setMassG] = useState<number | null>(null);
   const took = room.seats.find(({ key }) => key === seat.key)?.spare ?? [];
   if (spare.length === 0) return <p className="quiet">This class has no spare bag for all.</p>;
-  const take = () => {
-    if (fibreId === null || massG === null) return;
-    here.act({ act: 'spare', seatKey: seat.key, fibreId, massG });
-    setMassG(null);
-  };
   return (
-    <div className={styles.line}>
-      <Field label="From the spare bag">
-        {(control) => (
-          <Select
-            {...control}
-            size="large"
-            className="wide"
-            value={fibreId}
-            onChange={setFibreId}
-            options={spare.map((each) => ({ value: each.fibreId, label: names.fibre(each.fibreId) }))}
-          />
-        )}
-      </Field>
-      <NumberField<number | null>
-        label="Grams taken"
-        value={massG}
-        bounds={MASS}
-        allowEmpty
-        suffix="g"
-        onValue={setMassG}
+    <>
+      <FibreGrams
+        labels={{ fibre: 'From the spare bag', grams: 'Grams taken' }}
+        fibres={spare.map(({ fibreId }) => ({ value: fibreId, label: names.fibre(fibreId) }))}
+        mostG={MOST_G}
+        press="Took it"
+        onGrams={(fibreId, massG) => here.act({ act: 'spare', seatKey: seat.key, fibreId, massG })}
       />
-      <FromScale label="Grams taken" onMass={setMassG} />
-      <Button size="large" disabled={massG === null || fibreId === null} onClick={take}>
-        Took it
-      </Button>
       {took.length > 0 && (
-        <span className="quiet">
-          took {took.map((each) => `${each.massG} g ${names.fibre(each.fibreId)}`).join(', ')}
-        </span>
+        <p className="quiet">
+          took {took.map((each) => `${showGrams(each.massG)} ${names.fibre(each.fibreId)}`).join(', ')}
+        </p>
       )}
-    </div>
+    </>
   );
 }

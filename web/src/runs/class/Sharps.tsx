@@ -1,4 +1,5 @@
 import { type SharpNow, sharpsNow, type TipNow } from '@lanakit/core/classDay';
+import { trayTotals } from '@lanakit/core/needles';
 import { needleName } from '@lanakit/core/shelf';
 import { Button, Input, Select } from 'antd';
 import { nanoid } from 'nanoid';
@@ -16,7 +17,7 @@ export function Sharps({ teaching }: { teaching: Teaching }) {
   const { here, run } = teaching;
   const state = sharpsNow(here.day.plan, here.events);
   const tray = useTray(run.id);
-  const needlesOut = tray.data?.lines.reduce((sum, { stillOut }) => sum + stillOut, 0);
+  const needlesOut = tray.data && trayTotals(tray.data.lines).stillOut;
   return (
     <>
       <Tips tips={state.tips} teaching={teaching} />

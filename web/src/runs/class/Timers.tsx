@@ -1,15 +1,16 @@
-import { timersNow } from '@lanakit/core/classDay';
+import { minutesToRingIn, timersNow } from '@lanakit/core/classDay';
 import { Button } from 'antd';
 import { nanoid } from 'nanoid';
 import { useEffect } from 'react';
 import { tell } from '../../scale/tell.ts';
 import { entryName, timerWords } from '../../words/classWords.ts';
-import styles from './Class.module.css';
+import styles from './NowCard.module.css';
 import type { Teaching } from './teaching.ts';
 import { useStudioClock } from './useClassDay.ts';
 
 /** What is set with one tap; another length is set with several. */
 const LENGTHS = [3, 5, 10, 30];
+const MORE_MINUTES = 5;
 /** A bell nobody hears at once is rung again. */
 const AGAIN_S = 4;
 
@@ -32,8 +33,8 @@ export function Timers({ teaching }: { teaching: Teaching }) {
         <div key={id} className={`${styles.timer} ${leftMs <= 0 ? styles.rings : ''}`} role={leftMs <= 0 ? 'alert' : undefined}>
           <b>{timerWords(leftMs)}</b>
           <span>{what}</span>
-          <Button size="large" onClick={() => here.act({ act: 'timer-more', timerId: id, minutes: leftMs <= 0 ? 5 - leftMs / 60_000 : 5 })}>
-            +5
+          <Button size="large" onClick={() => here.act({ act: 'timer-more', timerId: id, minutes: minutesToRingIn({ leftMs }, MORE_MINUTES) })}>
+            +{MORE_MINUTES}
           </Button>
           <Button size="large" type={leftMs <= 0 ? 'primary' : 'default'} onClick={() => here.act({ act: 'timer-off', timerId: id })}>
             {leftMs <= 0 ? 'Heard' : 'Put out'}
