@@ -1,5 +1,6 @@
 export { whoIsBehind, type BehindOn, type SeatBehind } from './behind.ts';
 export { clashesOf } from './clashes.ts';
+export { comesBack, type RunTaking } from './comesBack.ts';
 export { clockOfDay } from './clockOfDay.ts';
 export {
   ClassAct,

@@ -145,6 +145,7 @@ export function runQueries(db: Db, sound: SoundReader, history: HistoryQueries, 
   );
   const insertWithdrawal = db.prepare(`
     INSERT INTO run_taking (run_id, item_id, lot_id, amount_milli) VALUES (@runId, @itemId, @lotId, @amountMilli)`);
+  const dropBack = db.prepare('DELETE FROM run_taking WHERE run_id = ? AND item_id = ? AND amount_milli < 0');
   const selectWithdrawals = db.prepare<[string], RunWithdrawal>(
     'SELECT item_id AS itemId, lot_id AS lotId, amount_milli AS amountMilli FROM run_taking WHERE run_id = ? ORDER BY id',
   );
@@ -264,6 +265,11 @@ export function runQueries(db: Db, sound: SoundReader, history: HistoryQueries, 
     ticks: (runId: string): RunTick[] => selectTicks.all(runId).map(tickOfRow),
     withdraw: (runId: string, withdrawal: RunWithdrawal): void => {
       insertWithdrawal.run({ ...withdrawal, runId });
+    },
+    /** What is back of a thing in all, as less than nothing; in place of what was said of it before. */
+    comesBack: (runId: string, back: RunWithdrawal): void => {
+      dropBack.run(runId, back.itemId);
+      if (back.amountMilli !== 0) insertWithdrawal.run({ ...back, runId });
     },
     withdrawals: (runId: string): RunWithdrawal[] => selectWithdrawals.all(runId),
     forgetWithdrawals: (runId: string): void => {

@@ -160,6 +160,12 @@ describe('left over', () => {
     const last = (await day()).items.at(-1);
     await happens({ act: 'back', key: last?.key ?? '' });
     expect(await onHandG()).toBeCloseTo(packedG + 5.5, 6);
+    // However often something else happens with wool, it went off once.
+    for (const massG of [2, 3]) {
+      await back(massG);
+      await happens({ act: 'back', key: (await day()).items.at(-1)?.key ?? '' });
+      expect(await onHandG()).toBeCloseTo(packedG + 5.5, 6);
+    }
     // Not packed after all: all of it is back, and what came back is not there twice.
     await move('weighed');
     expect(await onHandG()).toBeCloseTo(400, 6);
