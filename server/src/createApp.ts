@@ -21,6 +21,7 @@ import { cuttingRoutes } from './routes/cutting.ts';
 import { historyRoutes } from './routes/history.ts';
 import { importRoutes } from './routes/imports.ts';
 import { itemRoutes } from './routes/items.ts';
+import { learningRoutes, makingRoutes } from './routes/learning.ts';
 import { logbookRoutes } from './routes/logbook.ts';
 import { keepingRoutes } from './routes/keeping.ts';
 import { listRoutes } from './routes/lists.ts';
@@ -133,6 +134,8 @@ export function allRoutes(
     ...scaleRoutes(scales),
     ...scannerRoutes(scanners),
     ...logbookRoutes(services.logbook),
+    ...makingRoutes(services.makings),
+    ...learningRoutes(services.learning),
     ...printerRoutes(printers, services.printing),
     ...sessionRoutes(door, services.learners, services.classDays, news),
     ...networkRoutes(door),

@@ -1,3 +1,4 @@
+import type { Learnt } from '../learning/index.ts';
 import type { Fibre, FibreFlag, Finding, HandMeasure } from '../shelf/index.ts';
 import type { Choices, Pattern } from '../pattern/index.ts';
 import type { PackedWool } from '../run/index.ts';
@@ -34,6 +35,7 @@ export interface PackReading {
   readonly fibres: readonly Fibre[];
   readonly findings: readonly Finding[];
   readonly handMeasures: readonly HandMeasure[];
+  readonly learnt: Learnt | null;
   readonly packed: {
     readonly wool: readonly PackedWool[];
     readonly bagOf: readonly (readonly [useId: string, bag: string])[];

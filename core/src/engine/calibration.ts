@@ -9,9 +9,9 @@ import {
   PACKED_DENSITY_G_PER_CM3,
   type Packing,
 } from '../shelf/index.ts';
+import { type Learnt, SIGMA } from '../learning/index.ts';
 import { hidingConstant } from './coat.ts';
-import { makerAndFibres, type Observation } from './posterior.ts';
-import { SIGMA } from './sigmas.ts';
+import { makerAndFibres, type PartSample } from './posterior.ts';
 
 /** Fibre itself weighs 1.31 g/cm³; felted by hand nothing comes near half of a third of it. */
 export const DENSEST_FELT_G_PER_CM3 = 0.45;
@@ -52,45 +52,40 @@ export interface Calibration {
   readonly loft: (fibre: Fibre) => { readonly value: number; readonly isDefault: boolean } | null;
   /** Hiding constant κ of a coat, g/m². */
   readonly hiding: (fibre: Fibre) => Omit<Calibrated, 'commonSigma'>;
+  /** How thick hair of a fibre is laid, against what its author says. */
+  readonly hair: (fibreId: string) => Omit<Calibrated, 'commonSigma'>;
   /** What this maker's fingers take, grams; null until they have been weighed. */
   readonly hand: (name: HandMeasureName) => Omit<Calibrated, 'commonSigma'> | null;
 }
 
-const keyOf = (fibreId: string | null, firmness: Firmness): string => `${fibreId ?? ''} ${firmness}`;
-
 const usualDensity = (fibre: Fibre | null, firmness: Firmness): number =>
   FINISHED_DENSITY_G_PER_CM3[firmness] * (fibre ? (fibreNumber(fibre, 'densityFactor')?.value ?? 1) : 1);
 
-/** What a calibration is made from beside the samples. */
+/** What a calibration is made from beside the pattern’s own samples. */
 export interface CalibrationSources {
   readonly handMeasures: readonly HandMeasure[];
+  /** What the logbook has taught, as it is in force; null: nothing. */
+  readonly learnt: Learnt | null;
   readonly fibreOf: (id: string) => Fibre | null;
   /** ln of a whole weighed make over what it was calculated to; null: none was weighed. */
   readonly lnOfWeighedMake?: number | null;
 }
 
-/** @param evidence samples; a later issue fills it from the logbook, the pattern's own count already */
+/** @param evidence the pattern's own samples: they count on top of what the logbook taught */
 export function calibrate(
   evidence: readonly Evidence[],
-  { handMeasures, fibreOf, lnOfWeighedMake = null }: CalibrationSources,
+  { handMeasures, learnt, fibreOf, lnOfWeighedMake = null }: CalibrationSources,
 ): Calibration {
-  const packed = (packing: Packing) => PACKED_DENSITY_G_PER_CM3[packing];
-  const observed = evidence.flatMap(({ fibreId, firmness, finished: found }): Observation[] =>
-    found
-      ? [
-          {
-            key: keyOf(fibreId, firmness),
-            ln: Math.log(found.gPerCm3 / usualDensity(fibreOf(fibreId), firmness)),
-            sigma: found.sigma,
-          },
-        ]
-      : [],
-  );
-  const learnt = makerAndFibres(observed, lnOfWeighedMake);
+  const packed = (packing: Packing) =>
+    PACKED_DENSITY_G_PER_CM3[packing] *
+    Math.exp(learnt?.packed.find((row) => row.packing === packing)?.ln ?? 0);
+  const feltedSoFar = makerAndFibres(learnt, samplesIn(evidence, fibreOf), lnOfWeighedMake);
   const finished = (fibre: Fibre | null, firmness: Firmness): Calibrated => {
-    const { ln, commonSigma, sigma, samples } = learnt(keyOf(fibre?.id ?? null, firmness));
-    return { value: usualDensity(fibre, firmness) * Math.exp(ln), commonSigma, sigma, samples };
+    const { ln, ...rest } = feltedSoFar(fibre?.id ?? null, firmness);
+    return { value: usualDensity(fibre, firmness) * Math.exp(ln), ...rest };
   };
+  const hiding = byFibre(learnt?.hiding);
+  const hair = byFibre(learnt?.hair);
   return {
     packed,
     finished,
@@ -102,14 +97,51 @@ export function calibrate(
           .flatMap(({ growth }) => (growth?.packing === packing ? [growth.q] : [])),
       ),
     loft: (fibre) => fibreNumber(fibre, 'loftGPerCm3'),
-    hiding: (fibre) => ({ value: hidingConstant(fibre), sigma: SIGMA.coatShared, samples: 0 }),
-    hand: (name) => {
-      const measure = handMeasures.find((handMeasure) => handMeasure.name === name);
-      if (!measure) return null;
-      const sigma = Math.log(measure.highG / measure.lowG) / (2 * Z90);
-      return { value: measure.massG, sigma: sigma > 0 ? sigma : SIGMA.handUnmeasured, samples: 1 };
-    },
+    hiding: (fibre) => shifted(hidingConstant(fibre), hiding.get(fibre.id), SIGMA.coatShared),
+    hair: (fibreId) => shifted(1, hair.get(fibreId), SIGMA.hairShared),
+    hand: (name) =>
+      handLearnt(learnt, name) ?? handMeasured(handMeasures.find((measure) => measure.name === name)),
   };
+}
+
+const samplesIn = (evidence: readonly Evidence[], fibreOf: CalibrationSources['fibreOf']): PartSample[] =>
+  evidence.flatMap(({ fibreId, firmness, finished: found }) =>
+    found
+      ? [
+          {
+            fibreId,
+            firmness,
+            ln: Math.log(found.gPerCm3 / usualDensity(fibreOf(fibreId), firmness)),
+            sigma: found.sigma,
+          },
+        ]
+      : [],
+  );
+
+type OfFibre = Learnt['hiding'][number];
+
+const byFibre = (rows: readonly OfFibre[] = []): ReadonlyMap<string, OfFibre> =>
+  new Map(rows.map((row) => [row.fibreId, row]));
+
+const shifted = (
+  usual: number,
+  row: OfFibre | undefined,
+  priorSigma: number,
+): Omit<Calibrated, 'commonSigma'> => ({
+  value: usual * Math.exp(row?.ln ?? 0),
+  sigma: row?.sigma ?? priorSigma,
+  samples: row?.samples ?? 0,
+});
+
+const handLearnt = (learnt: Learnt | null, name: HandMeasureName) => {
+  const row = learnt?.hands.find((hand) => hand.name === name);
+  return row ? { value: row.massG, sigma: row.sigma, samples: row.samples } : null;
+};
+
+function handMeasured(measure: HandMeasure | undefined): Omit<Calibrated, 'commonSigma'> | null {
+  if (!measure) return null;
+  const sigma = Math.log(measure.highG / measure.lowG) / (2 * Z90);
+  return { value: measure.massG, sigma: sigma > 0 ? sigma : SIGMA.handUnmeasured, samples: 1 };
 }
 
 /** Bayes on logs: what is usual may be off as far as a density, and samples each stray by their own. */

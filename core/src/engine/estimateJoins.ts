@@ -8,7 +8,7 @@ import {
   type Part,
 } from '../pattern/index.ts';
 import { baseMm, type Solid } from '../shapes/index.ts';
-import type { Fibre } from '../shelf/index.ts';
+import type { Fibre, Firmness } from '../shelf/index.ts';
 import type { Calibration } from './calibration.ts';
 import { coatOver, type CoatWeight } from './coat.ts';
 import { joinCoverMm2, usualBandMm } from './joinCover.ts';
@@ -19,7 +19,7 @@ import { massOfTerm, type MassTerm } from './quantity/totalMass.ts';
 import { countSigma } from './resolveAmounts.ts';
 import { type RollUp, sectionMm2 } from './rollUp.ts';
 import { showingOutside } from './showing.ts';
-import { SIGMA } from './sigmas.ts';
+import { SIGMA } from '../learning/index.ts';
 import type { UnknownReason } from './unknown.ts';
 import type { UseEstimate, WoolRole } from './useEstimate.ts';
 import { fibreOf } from './useWorking.ts';
@@ -109,23 +109,29 @@ const unknownUse = (base: Owner, reason: UnknownReason): UseEstimate => ({
   reason,
 });
 
+type JoinDoubt = Pick<MassTerm, 'cause' | 'commonSigma' | 'sharedSigma' | 'ownSigma'>;
+
+/** A loose end is as dense as its core is felted; a cover hides as any coat of its fibre does. */
+const doubtOfEnd = (calibration: Calibration, fibre: Fibre, firmness: Firmness): JoinDoubt => {
+  const { commonSigma, sigma } = calibration.finished(fibre, firmness);
+  return { cause: 'density', commonSigma, sharedSigma: sigma, ownSigma: SIGMA.coreOwn };
+};
+const doubtOfCover = (calibration: Calibration, fibre: Fibre): JoinDoubt => ({
+  cause: 'hiding',
+  commonSigma: 0,
+  sharedSigma: calibration.hiding(fibre).sigma,
+  ownSigma: SIGMA.coatOwn,
+});
+
 function knownUse(
   { owner, useId, role, isIfNeeded }: Owner,
-  {
-    fibreId,
-    count,
-    pieceG,
-    cause,
-  }: { fibreId: string; count: CountRange; pieceG: number; cause: 'density' | 'hiding' },
+  { fibreId, count, pieceG, doubt }: { fibreId: string; count: CountRange; pieceG: number; doubt: JoinDoubt },
 ): UseEstimate {
   const term: MassTerm = {
     group: fibreId,
-    cause,
+    ...doubt,
     pieceG,
     count: count.likely,
-    commonSigma: cause === 'density' ? SIGMA.common : 0,
-    sharedSigma: cause === 'density' ? SIGMA.coreShared : SIGMA.coatShared,
-    ownSigma: cause === 'density' ? SIGMA.coreOwn : SIGMA.coatOwn,
     allSigma: 0,
     countSigma: countSigma(count),
   };
@@ -242,7 +248,8 @@ function endUse(
   const endG = massOfEnd(amount, tailMm, core.fibre, part, acrossOf(join, around)?.mm ?? null);
   if (typeof endG === 'string') return unknownUse(base, endG);
   if (!count) return unknownUse(base, 'count_missing');
-  return knownUse(base, { fibreId: core.fibre.id, count, pieceG: endG * ends, cause: 'density' });
+  const doubt = doubtOfEnd(around.calibration, core.fibre, part?.part.firmness ?? 'firm');
+  return knownUse(base, { fibreId: core.fibre.id, count, pieceG: endG * ends, doubt });
 }
 
 /** Grams of one end, or why they cannot be said. */
@@ -297,5 +304,8 @@ function coverOf(
   });
   const coat = coatOver(colours, fibre, calibration.hiding(fibre).value);
   const pieceG = massOfArea(joinCoverMm2(acrossMm, bandMm), coat.arealGPerM2);
-  return { coat, use: knownUse(base, { fibreId: fibre.id, count, pieceG, cause: 'hiding' }) };
+  return {
+    coat,
+    use: knownUse(base, { fibreId: fibre.id, count, pieceG, doubt: doubtOfCover(calibration, fibre) }),
+  };
 }

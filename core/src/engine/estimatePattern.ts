@@ -200,6 +200,7 @@ function workParts(pattern: WoolOfPattern, wool: Wool, lnOfMake: number | null) 
     });
   const sources: CalibrationSources = {
     handMeasures: wool.handMeasures,
+    learnt: wool.learnt,
     fibreOf: (id) => wool.fibres.get(id) ?? null,
   };
   // Samples are held against what comes out before anything is learnt of them.

@@ -31,10 +31,11 @@ export interface Hair {
 /**
  * Hair laid across its line: strips of twice the drop and the parting, folded over the middle, or of the drop and the
  * root, held by one end; more by what is trimmed off. Line × strip × g/m² ÷ (1 − trim).
+ * @param thickness how thick this maker lays it, against what is usual
  */
-export function hairMass({ lineMm, dropMm, weight, fixed, trimFraction }: HairTerms): Hair {
+export function hairMass({ lineMm, dropMm, weight, fixed, trimFraction }: HairTerms, thickness = 1): Hair {
   const leftMm = fixed === 'middle' ? 2 * dropMm + PARTING_MM : dropMm + ROOT_MM;
-  const leftG = massOfArea(lineMm * leftMm, HAIR_G_PER_M2[weight]);
+  const leftG = massOfArea(lineMm * leftMm, HAIR_G_PER_M2[weight] * thickness);
   const massG = leftG / (1 - trimFraction);
   return { massG, stripMm: leftMm / (1 - trimFraction), trimmingsG: massG - leftG };
 }

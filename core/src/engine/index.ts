@@ -20,7 +20,7 @@ export { type SheetPiece } from './sheetPieces.ts';
 export { handsMeasures, type HandsMeasure } from './handsMeasures.ts';
 export { shareVolume, type LayerRequest } from './layers.ts';
 export type { PartEstimate } from './partEstimate.ts';
-export { rollUpSize, type RollUp } from './rollUp.ts';
+export { growthFromAcross, rollUpSize, usualPacking, type RollUp } from './rollUp.ts';
 export { outermostUse } from './showing.ts';
 export { sizeLedger, type SizeStage, type StageSize } from './sizeLedger.ts';
 export { topsLength, type TopsLength } from './topsLength.ts';

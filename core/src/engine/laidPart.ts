@@ -7,7 +7,6 @@ import type { PartSurroundings } from './partSurroundings.ts';
 import type { PartWorking } from './partWorking.ts';
 import type { ErrorCause } from './quantity/totalMass.ts';
 import { showingBeneath } from './showing.ts';
-import { SIGMA } from './sigmas.ts';
 import {
   type Calculated,
   ellipseMm2,
@@ -47,10 +46,11 @@ function finishLaid(part: Part, prepared: Prepared, around: PartSurroundings): U
     const coat = coatOver(around.beneath, prepared.fibre, around.calibration.hiding(prepared.fibre).value);
     const face = faceMm2(part);
     const working = finish({ ...prepared, coat }, face === null ? null : massOfArea(face, coat.arealGPerM2));
-    return laidAs(working, 'hiding', SIGMA.coatShared);
+    return laidAs(working, 'hiding', around.calibration.hiding(prepared.fibre).sigma);
   }
-  const hair = shape.kind === 'fringe' ? fringeHair(shape) : null;
-  return laidAs(finish({ ...prepared, hair }, hair?.massG ?? null), 'hair', SIGMA.hairShared);
+  const { value, sigma } = around.calibration.hair(prepared.fibre.id);
+  const hair = shape.kind === 'fringe' ? fringeHair(shape, value) : null;
+  return laidAs(finish({ ...prepared, hair }, hair?.massG ?? null), 'hair', sigma);
 }
 
 /** The main wool of what is laid is in doubt as a coat or hair is, not as a core. */
@@ -59,9 +59,9 @@ const laidAs = (working: UseWorking, cause: ErrorCause, sharedSigma: number): Us
     ? { ...working, calculated: { ...working.calculated, cause, commonSigma: 0, sharedSigma } }
     : working;
 
-function fringeHair(shape: Extract<Part['shape'], { kind: 'fringe' }>): Hair | null {
+function fringeHair(shape: Extract<Part['shape'], { kind: 'fringe' }>, thickness: number): Hair | null {
   const [lineMm, dropMm] = [mmOrNull(shape.line), mmOrNull(shape.drop)];
-  return lineMm === null || dropMm === null ? null : hairMass({ ...shape, lineMm, dropMm });
+  return lineMm === null || dropMm === null ? null : hairMass({ ...shape, lineMm, dropMm }, thickness);
 }
 
 /** The face of what is laid, mm²; null where it has none. */

@@ -2,7 +2,7 @@ import { type Source, Z90 } from '../base/index.ts';
 import { countRange, type CountRange, type SharedWeight } from '../pattern/index.ts';
 import type { PartWorking } from './partWorking.ts';
 import { type ErrorCause, massOfTerm, type MassTerm } from './quantity/totalMass.ts';
-import { SIGMA } from './sigmas.ts';
+import { SIGMA } from '../learning/index.ts';
 import type { UnknownReason } from './unknown.ts';
 import type { Comparison, OtherStatement, UseEstimate } from './useEstimate.ts';
 import type { UseWorking } from './useWorking.ts';

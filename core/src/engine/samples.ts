@@ -5,7 +5,7 @@ import type { Evidence } from './calibration.ts';
 import type { SizedPart } from './derivedSizes.ts';
 import type { PartWorking } from './partWorking.ts';
 import { growthFromAcross, usualPacking } from './rollUp.ts';
-import { SIGMA } from './sigmas.ts';
+import { SIGMA } from '../learning/index.ts';
 import type { FibreLookup } from './wool.ts';
 
 /**

@@ -3,7 +3,7 @@ import { type Amount, isIncomplete } from '../pattern/index.ts';
 import { type Fibre, fibreNumber } from '../shelf/index.ts';
 import type { Calibration } from './calibration.ts';
 import type { ErrorCause } from './quantity/totalMass.ts';
-import { SIGMA } from './sigmas.ts';
+import { SIGMA } from '../learning/index.ts';
 import type { UnknownReason } from './unknown.ts';
 
 /** One piece's amount as its author states it. */

@@ -16,7 +16,7 @@ import { type Hair, hairMass } from './hair.ts';
 import type { PartSurroundings } from './partSurroundings.ts';
 import type { ErrorCause } from './quantity/totalMass.ts';
 import type { Colours } from './showing.ts';
-import { SIGMA } from './sigmas.ts';
+import { SIGMA } from '../learning/index.ts';
 import { type Stated, statedMass } from './statedMass.ts';
 import type { UnknownReason } from './unknown.ts';
 import type { Wool } from './wool.ts';
@@ -53,6 +53,8 @@ export interface Prepared extends Omit<UseWorking, 'calculated'> {
   readonly gPerCm3: number;
   readonly densitySigma: number;
   readonly densityCommonSigma: number;
+  /** How far a coat or hair of this fibre may be off, for all of them, σ of ln. */
+  readonly laidSigma: number;
 }
 
 export function fibreOf(fibreId: string | null, { fibres }: Wool): Fibre | UnknownReason {
@@ -108,12 +110,18 @@ export function prepare(
     gPerCm3: density.value,
     densitySigma: density.sigma,
     densityCommonSigma: density.commonSigma,
+    laidSigma: laidSigmaOf(use, fibre, around.calibration),
     stated: stateOf(use, fibre, around, girthMm),
     alsoStated: alsoStatedOf(use, fibre, around, girthMm),
     often: oftenOf(use),
     coat: typeof fibre === 'object' ? coatOf(use, fibre, beneath, around.calibration) : null,
-    hair: hairOf(use),
+    hair: hairOf(use, around.calibration.hair(use.fibreId ?? '').value),
   };
+}
+
+function laidSigmaOf(use: WoolUse, fibre: Fibre | UnknownReason, calibration: Calibration): number {
+  if (typeof fibre !== 'object') return use.role === 'hair' ? SIGMA.hairShared : SIGMA.coatShared;
+  return use.role === 'hair' ? calibration.hair(fibre.id).sigma : calibration.hiding(fibre).sigma;
 }
 
 function coatOf(use: WoolUse, fibre: Fibre, beneath: Colours, calibration: Calibration): CoatWeight | null {
@@ -125,10 +133,10 @@ function coatOf(use: WoolUse, fibre: Fibre, beneath: Colours, calibration: Calib
   return { ...hiding, arealGPerM2, isLeastCoat: false };
 }
 
-function hairOf(use: WoolUse): Hair | null {
+function hairOf(use: WoolUse, thickness: number): Hair | null {
   if (use.role !== 'hair') return null;
   const [lineMm, dropMm] = [mmOrNull(use.line), mmOrNull(use.drop)];
-  return lineMm === null || dropMm === null ? null : hairMass({ ...use, lineMm, dropMm });
+  return lineMm === null || dropMm === null ? null : hairMass({ ...use, lineMm, dropMm }, thickness);
 }
 
 /** Area that a coat or patch covers of a surface, mm²; null while one of its sizes is unknown. */
@@ -185,13 +193,13 @@ const CAUSE: Readonly<Record<WoolUse['role'], ErrorCause>> = {
   added: 'piece',
 };
 
-function sigmasOf({ use, densitySigma, densityCommonSigma }: Prepared) {
+function sigmasOf({ use, densitySigma, densityCommonSigma, laidSigma }: Prepared) {
   switch (use.role) {
     case 'coat':
     case 'patch':
-      return { commonSigma: 0, sharedSigma: SIGMA.coatShared, ownSigma: SIGMA.coatOwn };
+      return { commonSigma: 0, sharedSigma: laidSigma, ownSigma: SIGMA.coatOwn };
     case 'hair':
-      return { commonSigma: 0, sharedSigma: SIGMA.hairShared, ownSigma: SIGMA.coreOwn };
+      return { commonSigma: 0, sharedSigma: laidSigma, ownSigma: SIGMA.coreOwn };
     default:
       return { commonSigma: densityCommonSigma, sharedSigma: densitySigma, ownSigma: SIGMA.coreOwn };
   }

@@ -1,3 +1,4 @@
+import type { Learnt } from '../learning/index.ts';
 import { type Blend, type Fibre, type Finding, type HandMeasure, lotInUse, ofLot } from '../shelf/index.ts';
 
 export type FibreLookup = ReadonlyMap<string, Fibre>;
@@ -8,10 +9,17 @@ export interface Wool {
   readonly fibres: FibreLookup;
   readonly findings: ReadonlyMap<string, Finding>;
   readonly handMeasures: readonly HandMeasure[];
+  /** What the logbook has taught, as it is in force; null: nothing. */
+  readonly learnt: Learnt | null;
 }
 
 /** Only fibres: enough for a pattern that names nothing else. */
-export const onlyFibres = (fibres: FibreLookup): Wool => ({ fibres, findings: new Map(), handMeasures: [] });
+export const onlyFibres = (fibres: FibreLookup): Wool => ({
+  fibres,
+  findings: new Map(),
+  handMeasures: [],
+  learnt: null,
+});
 
 /**
  * The shelf as the engine looks wool up: every fibre as its lot in use has it, and every blend that can be, by id.

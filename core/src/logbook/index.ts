@@ -1,1 +1,27 @@
 export { classMaking, woolSum, type ClassMaking, type WoolSum } from './classMaking.ts';
+export {
+  blankMaking,
+  blankMakingLine,
+  blankMakingPiece,
+  blankMakingStep,
+  MAKING_BOUNDS,
+  MakingInput,
+  SAID_ROLES,
+  type Making,
+  type MakingLine,
+  type MakingPiece,
+  type MakingStep,
+} from './making.ts';
+export { checkMaking } from './checkMaking.ts';
+export { isClockBackwards, minutesNow, started, stopped, tookOfLine, tookOfMaking } from './took.ts';
+export type { Evidence, EvidenceKind, EvidenceSource, Gathered, NotTaught, Untaught } from './evidence.ts';
+export { expectedOf, expectedSum, type ExpectedUse } from './expected.ts';
+export { makingEvidence, type MakingSources } from './makingEvidence.ts';
+export { classEvidence, LEARNERS, type ClassTold } from './classEvidence.ts';
+export { handSamplesOf } from './handSamples.ts';
+export { learn, unitSlip, type JudgedEvidence, type Learning, type LearningTerms } from './learning.ts';
+export { makingQuestions, type MakingQuestion } from './makingQuestions.ts';
+export { foretold, howGood, type Foretold, type HowGood } from './howGood.ts';
+export { worthWeighing, type WorthWeighing } from './worthWeighing.ts';
+export { learntRows, type LearntRow, type LearntState } from './learntRows.ts';
+export { makeChange, type FibreChange, type MakeChange } from './changes.ts';

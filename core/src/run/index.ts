@@ -12,6 +12,8 @@ export {
   type Sureness,
 } from './packs/sureness.ts';
 export { classNeeds } from './packs/classNeeds.ts';
+export { NEED_SIGMA } from './portions/index.ts';
+export { SeatChoices } from './document/seat.ts';
 export { BOX_FORMS, BoxDesign, BoxRecipe, blankRecipe, type BoxForm } from './document/boxRecipe.ts';
 export {
   BLANK_PLAN,

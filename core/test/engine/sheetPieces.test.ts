@@ -24,6 +24,7 @@ const WOOL = {
   ]),
   findings: new Map(),
   handMeasures: [],
+  learnt: null,
 };
 
 const use = (role: Use['role'], fibreId: string, more: object = {}): Use =>

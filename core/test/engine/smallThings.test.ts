@@ -59,7 +59,7 @@ describe('what is hardly there', () => {
     );
   });
   test('a strip torn from batt, or a square cut from sheet, is never short of its grams', () => {
-    const calibration = calibrate([], { handMeasures: [], fibreOf: () => null });
+    const calibration = calibrate([], { handMeasures: [], learnt: null, fibreOf: () => null });
     fc.assert(
       fc.property(
         fc.double({ min: 0.05, max: 60, noNaN: true }),

@@ -52,6 +52,7 @@ const woolOf = (...findings: Finding[]): Wool => ({
   fibres: new Map([['core', fibre('core')]]),
   findings: new Map(findings.map((ownFinding) => [ownFinding.id, ownFinding])),
   handMeasures: [],
+  learnt: null,
 });
 
 /** A round dog with two eyes and whatever is cut for it. */

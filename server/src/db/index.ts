@@ -7,7 +7,9 @@ import { importQueries } from './imports.ts';
 import { itemQueries } from './items.ts';
 import type { Db } from './openDatabase.ts';
 import { orderQueries } from './orders.ts';
+import { learntQueries } from './learnt.ts';
 import { listQueries } from './lists.ts';
+import { makingQueries } from './makings.ts';
 import { packCodeQueries } from './packCodes.ts';
 import { patternQueries } from './patterns.ts';
 import { pictureQueries } from './pictures.ts';
@@ -67,6 +69,8 @@ export function createStore(db: Db) {
     runs: runQueries(db, sound, history, answeredKeys.forgetRosters),
     trays: trayQueries(db, sound),
     classEvents: classEventQueries(db),
+    makings: makingQueries(db, sound),
+    learnt: learntQueries(db, sound),
     orders: orderQueries(db, sound),
     settings,
     cutting,

@@ -1,4 +1,5 @@
 import type { ClassAct } from '@lanakit/core/classDay';
+import type { MakingInput } from '@lanakit/core/logbook';
 import type { Pattern } from '@lanakit/core/pattern';
 import { revisionsOfRun, type RunInput } from '@lanakit/core/run';
 import { itemsNamed } from '@lanakit/core/shelf';
@@ -34,6 +35,9 @@ export function linkWriter(db: Database.Database) {
       for (const itemId of itemsNamed(itemKind, row['properties'])) nameItem.run(row['id'], itemId);
     if (table === 'pattern') ofPattern(String(row['id']), documentOf<Pattern>(apart));
     if (table === 'revision') ofRevision(String(row['id']), documentOf<Pattern>(apart));
+    if (table === 'making')
+      for (const { pictureId } of documentOf<MakingInput>(apart).pictures)
+        usePicture.run(row['id'], pictureId);
     if (table === 'class_event') ofEvent(String(row['runId']), row['what'] as ClassAct);
     if (table === 'run')
       for (const id of revisionsOfRun(documentOf<RunInput>(apart))) nameRevision.run(row['id'], id);

@@ -2,7 +2,7 @@ import type { BroughtIn } from '@lanakit/core/api';
 import type Database from 'better-sqlite3';
 import { settleFates, type ThingMapping } from './arrivalFates.ts';
 import { bringTogether } from './bringTogether.ts';
-import { type FateOf, renamed, renamedMark, renamedNumbers } from './renamed.ts';
+import { type FateOf, renamed, renamedEvidence, renamedMark, renamedNumbers } from './renamed.ts';
 import { apartColumns, apartReader, rowWriter, sheetRows } from './sheetRows.ts';
 import { type ApartValue, type Sheet, type SheetColumn, type SheetRow, SHEETS } from './sheets.ts';
 
@@ -134,11 +134,15 @@ function leaver({ fateOf, isEmpty, here, backToPlanned }: Merge, sheet: Sheet): 
     case 'import':
     case 'import_change':
     case 'history':
+    // What is in force here stays; what came of makings can be taken anew.
+    case 'learnt':
       return () => true;
     case 'hand_measure':
       return isThere(here, 'hand_measure', { key: 'name', column: 'name' });
     case 'movement':
       return (row) => isLedgerHere(fateOf, { itemId: row['itemId'], lotId: row['lotId'] });
+    case 'evidence_choice':
+      return isThere(here, 'evidence_choice', { key: 'evidenceId', column: 'evidence_id' });
     case 'setting':
       return isThere(here, 'setting', { key: 'name', column: 'name' });
     case 'stock_level':
@@ -195,6 +199,7 @@ function renamedRow({ fateOf, isEmpty }: Merge, { table, columns }: Sheet, row: 
       if (key === 'importId') return [key, null];
       if (refersTo !== null && typeof value === 'string') return [key, fateOf(refersTo, value).id];
       if (key === 'mark') return [key, renamedMark(String(value), fateOf)];
+      if (key === 'evidenceId') return [key, renamedEvidence(String(value), fateOf)];
       return [key, is === 'document' ? renamed(value, fateOf) : value];
     }),
   );

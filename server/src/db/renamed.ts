@@ -61,3 +61,10 @@ export function renamedMark(mark: string, fateOf: FateOf): string {
   const at = mark.lastIndexOf('|');
   return at < 0 ? mark : `${mark.slice(0, at + 1)}${fateOf('item', mark.slice(at + 1)).id}`;
 }
+
+/** Where something was weighed: the making or run, and last its place in it; a fibre, in a run. */
+export function renamedEvidence(id: string, fateOf: FateOf): string {
+  const at = id.indexOf(':');
+  const [owner, place] = [id.slice(0, at), id.slice(at + 1)];
+  return `${fateOf('making', fateOf('run', owner).id).id}:${fateOf('item', place).id}`;
+}

@@ -37,6 +37,9 @@ const SEALED_COLUMNS = [
   { table: 'lot', column: 'properties', seal: 'properties_seal' },
   { table: 'purchase_order', column: 'document', seal: 'document_seal' },
   { table: 'cutting_plan', column: 'document', seal: 'document_seal' },
+  { table: 'making', column: 'document', seal: 'document_seal' },
+  { table: 'making', column: 'build', seal: 'build_seal' },
+  { table: 'learnt', column: 'document', seal: 'document_seal' },
 ] as const;
 
 /** Where the seal of a document stands; null: it has none. */

@@ -334,6 +334,39 @@ const BUYING_SHEETS = [
   ),
 ] as const;
 
+const LOGBOOK_SHEETS = [
+  sheet('makings', 'making', 'Figures that were made, as they were written down', [
+    ID,
+    VERSION,
+    column('title', 'text', 'what it is called'),
+    column('date', 'day', 'YYYY-MM-DD'),
+    CREATED,
+    UPDATED,
+    DELETED,
+    column('document', 'document', 'the file of it', { isApart: true }),
+    column('build', 'document', 'the file of the pattern it is of, as it was chosen and sized then', {
+      isApart: true,
+      canBeNull: true,
+    }),
+  ]),
+  sheet('learnt', 'learnt', 'What was learnt of them and taken; the last is in force', [
+    ORDER,
+    column('takenAt', 'moment', 'ISO 8601, UTC'),
+    column('document', 'document', 'the factors, and what they rest on'),
+  ]),
+  sheet(
+    'evidence-choices',
+    'evidence_choice',
+    'What of what was weighed is left out, or odd and meant so',
+    [
+      column('evidenceId', 'text', 'the making or run, and where in it'),
+      column('choice', 'text', 'left-out or meant'),
+      AT,
+    ],
+    { order: 'evidence_id' },
+  ),
+] as const;
+
 /** Everything of a studio, in an order in which each names only what stands before it. */
 export const SHEETS: readonly Sheet[] = [
   ...ITEM_SHEETS,
@@ -341,4 +374,5 @@ export const SHEETS: readonly Sheet[] = [
   ...WRITING_SHEETS,
   ...RUN_SHEETS,
   ...BUYING_SHEETS,
+  ...LOGBOOK_SHEETS,
 ];

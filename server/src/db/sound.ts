@@ -2,7 +2,15 @@ import { databaseFault } from './databaseFault.ts';
 import type { Db } from './openDatabase.ts';
 
 type ListTable =
-  'pattern' | 'revision' | 'technique' | 'run' | 'item' | 'lot' | 'purchase_order' | 'cutting_plan';
+  | 'pattern'
+  | 'revision'
+  | 'technique'
+  | 'run'
+  | 'item'
+  | 'lot'
+  | 'purchase_order'
+  | 'cutting_plan'
+  | 'making';
 
 /** What may be damaged: things with names, and what is only counted together. */
 export type SoundTable =
@@ -13,7 +21,8 @@ export type SoundTable =
   | 'needle_closing'
   | 'setting'
   | 'stock_level'
-  | 'offcut';
+  | 'offcut'
+  | 'learnt';
 
 /** Something that is there and cannot be read. */
 export interface Unreadable {

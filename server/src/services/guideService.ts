@@ -76,8 +76,8 @@ export function guideService({ store, now, work }: WorkDeps) {
 }
 
 /** Only what the builds name: the shelf of a large studio is not carried into a thread. */
-function woolFor({ builds }: GuideRequest, { fibres, findings }: Wool): Wool {
+function woolFor({ builds }: GuideRequest, { fibres, findings, learnt }: Wool): Wool {
   const ids = new Set(builds.flatMap(({ build }) => itemsUsed(build)));
   const kept = <T>(things: ReadonlyMap<string, T>) => new Map([...things].filter(([id]) => ids.has(id)));
-  return { fibres: kept(fibres), findings: kept(findings), handMeasures: [] };
+  return { fibres: kept(fibres), findings: kept(findings), handMeasures: [], learnt };
 }

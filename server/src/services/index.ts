@@ -13,7 +13,9 @@ import { itemService, type ItemService } from './itemService.ts';
 import { keepingService } from './keepingService.ts';
 import { learnerService } from './learnerService.ts';
 import { listService } from './listService.ts';
+import { learningService } from './learningService.ts';
 import { logbookService } from './logbookService.ts';
+import { makingService } from './makingService.ts';
 import { makesService } from './makesService.ts';
 import { orderService } from './orderService.ts';
 import { paperService } from './paperService.ts';
@@ -66,6 +68,8 @@ export const createServices = (deps: WorkDeps) => {
     trays: trayService(deps),
     printing: printingService(deps),
     logbook: logbookService(deps),
+    makings: makingService(deps),
+    learning: learningService(deps),
     classDays: classDayService(deps),
     bench: benchService(deps),
     buying: buyingService(deps),

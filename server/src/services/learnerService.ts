@@ -3,6 +3,7 @@ import { packedForReader } from '@lanakit/core/papers';
 import { openToLearnersUntil, patternOfPack, type Run } from '@lanakit/core/run';
 import { patternFile } from '@lanakit/core/files';
 import type { Wool } from '@lanakit/core/engine';
+import { learntOfFibres } from '@lanakit/core/learning';
 import type { Pattern } from '@lanakit/core/pattern';
 import { codeInGroups, newCode, PACK_SIGNS, readCode } from '../access/codes.ts';
 import type { PackPlace } from '../access/packSessions.ts';
@@ -91,15 +92,20 @@ export function learnerService({ store, now }: ServiceDeps) {
 const forLearners = (pattern: Pattern): Pattern => ({ ...pattern, meant: [] });
 
 /** The wool and findings a pattern names, with what is to be known to work with them: no stock, no price, no place, no note. */
-function plainWool(pattern: Pattern, wool: Wool): Pick<PackReading, 'fibres' | 'findings' | 'handMeasures'> {
+function plainWool(
+  pattern: Pattern,
+  wool: Wool,
+): Pick<PackReading, 'fibres' | 'findings' | 'handMeasures' | 'learnt'> {
   const { shelf } = patternFile(pattern, {
     fibres: [...wool.fibres.values()],
     findings: [...wool.findings.values()],
     needles: [],
   });
+  const fibreIds = new Set(shelf.fibres.map(({ id }) => id));
   return {
     fibres: shelf.fibres.map(({ id, is }) => ({ ...is, id, version: 0, lots: [], onHandG: null, peakG: 0 })),
     findings: shelf.findings.map(({ id, is }) => ({ ...is, id, version: 0, onHand: null, peak: 0 })),
     handMeasures: wool.handMeasures,
+    learnt: wool.learnt && learntOfFibres(wool.learnt, fibreIds),
   };
 }

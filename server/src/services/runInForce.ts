@@ -38,7 +38,7 @@ export interface InForceAfter {
 }
 
 /** All that bears on a run: the shelf, what is published, the runs before it and their needles. */
-const IN_FORCE_BY = ['things', 'ledger', 'patterns', 'runs', 'needles'] as const;
+const IN_FORCE_BY = ['things', 'ledger', 'patterns', 'runs', 'needles', 'logbook'] as const;
 
 /** While nothing of that is written it is the same for whoever asks. The shelf itself is not kept with it. */
 export function inForceOf(store: Store, run: Run, today: string): InForceAfter {

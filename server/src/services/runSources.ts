@@ -22,13 +22,14 @@ import { itemsUsed } from '@lanakit/core/pattern';
 import type { Store } from '../db/index.ts';
 
 /** The shelf as the engine looks wool up. */
-export const shelfOf = ({ shelf, stock, remember }: Store): Wool =>
-  remember(['things', 'ledger'], 'shelf', () => {
+export const shelfOf = ({ shelf, stock, learnt, remember }: Store): Wool =>
+  remember(['things', 'ledger', 'logbook'], 'shelf', () => {
     const fibres = shelf.fibres();
     return {
       fibres: woolOnShelf(fibres, shelf.blends(fibres)),
       findings: new Map(shelf.findings().map((finding) => [finding.id, finding])),
       handMeasures: stock.handMeasures(),
+      learnt: learnt.last()?.learnt ?? null,
     };
   });
 
@@ -95,11 +96,11 @@ export function woolStamp(store: Store, run: RunInput): string {
 /** By shelf, and by revisions: of hundreds of runs that are pinned to a few, each few once. */
 const stamps = new WeakMap<Wool, Map<string, string>>();
 
-function stampOf(store: Store, { fibres, findings, handMeasures }: Wool, run: RunInput): string {
+function stampOf(store: Store, { fibres, findings, handMeasures, learnt }: Wool, run: RunInput): string {
   const ids = [...new Set(revisionsOfRun(run).flatMap((id) => itemsOfRevision(store, id)))];
   const like = ids.map((id) => [id, packedBy(fibres.get(id)), packedBy(findings.get(id))]);
   return createHash('sha1')
-    .update(JSON.stringify([like, handMeasures]))
+    .update(JSON.stringify([like, handMeasures, learnt]))
     .digest('base64');
 }
 
@@ -128,7 +129,7 @@ const packedBy = (thing: object | undefined): object | null =>
  * wool is like has changed; what is free and short of them follows the shelf.
  */
 export function packedAlone(store: Store, run: Run): PackedRun {
-  const kept = store.remember(['things', 'ledger', 'runs'], `packed alone, ${run.id}`, () => {
+  const kept = store.remember(['things', 'ledger', 'runs', 'logbook'], `packed alone, ${run.id}`, () => {
     const frozen = store.runs.frozen(run.id);
     const sources = sourcesOf(store, run);
     const packed = frozen ? keptAsWritten(store, run, frozen, sources) : keptAsPlanned(store, run, sources);

@@ -45,7 +45,7 @@ export const buyingRun = (run: RunAhead, terms: BuyingTerms): BuyingRun => ({
 export function wantsAhead(store: Store, today: string) {
   const pace = paceOfMaker(store);
   const key = `wants of ${today}, ${pace.minutesAWeighing} and ${pace.minutesAPack} min`;
-  return store.remember(['things', 'ledger', 'patterns', 'runs', 'needles'], key, () =>
+  return store.remember(['things', 'ledger', 'patterns', 'runs', 'needles', 'logbook'], key, () =>
     workedOut(store, today, pace),
   );
 }

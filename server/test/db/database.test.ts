@@ -333,6 +333,7 @@ test('the demo studio is whole: everything stored is possible, and every screen 
     fibres: woolOnShelf(view.fibres, view.blends),
     findings: new Map(view.findings.map((finding) => [finding.id, finding])),
     handMeasures: store.stock.handMeasures(),
+    learnt: null,
   };
   const drafts = store.patterns.page(null, 50);
   expect(drafts.map(({ document }) => document.title).sort()).toEqual([

@@ -55,6 +55,7 @@ const HELPER_MAY = [
   'GET /needles',
   'GET /tools',
   'GET /hand-measures',
+  'GET /learnt',
   'GET /needle-evidence',
   'POST /stock/counts',
   'GET /scales',

@@ -62,7 +62,7 @@ describe('patterns by page', () => {
     await publish(studio, pattern);
     const [line] = (await get<PageOf<PatternLine>>('/pattern-lines')).items;
     const { document } = await get<StoredPattern>(`/patterns/${pattern.id}`);
-    const wool = { fibres: woolOnShelf([fibre], []), findings: new Map(), handMeasures: [] };
+    const wool = { fibres: woolOnShelf([fibre], []), findings: new Map(), handMeasures: [], learnt: null };
     const { lowG, likelyG, highG } = estimatePattern(document, wool).total;
     expect(line).toMatchObject({
       total: { lowG, likelyG, highG, unknownCount: 0 },

@@ -1,6 +1,7 @@
 import type { ClassAct } from '@lanakit/core/classDay';
 import { BUYING_TERMS } from '@lanakit/core/buying';
 import { CUTTING_TERMS } from '@lanakit/core/cutting';
+import { blankMaking, blankMakingLine } from '@lanakit/core/logbook';
 import { BLANK_STEP, OWN_RIGHTS } from '@lanakit/core/pattern';
 import type { Run, RunState } from '@lanakit/core/run';
 import {
@@ -339,6 +340,19 @@ const DEEDS: Readonly<Record<string, Doing>> = {
       { ...event, what },
       'Tablet',
     );
+  },
+  making: (studio, deed) => {
+    const patternId = oneOf(idsIn(studio, 'pattern', alive), deed);
+    const partId = done(studio.services.patterns.find(patternId))?.document.parts[0]?.id ?? null;
+    const lines = [blankMakingLine('l', { of: 'part', partId, beforeG: 50, afterG: 49 - (deed.pick % 9) })];
+    return studio.services.makings.begin({ ...blankMaking(deed.words, '2026-11-01'), patternId, lines });
+  },
+  makingGone: (studio, deed) => studio.services.makings.remove(oneOf(idsIn(studio, 'making'), deed)),
+  learntTaken: ({ services }) => services.learning.take(),
+  evidenceLeftOut: ({ services }, deed) => {
+    const state = done(services.learning.state());
+    const id = oneOf(state?.evidence.map((each) => each.id) ?? [], deed);
+    return services.learning.choose(id, 'left-out');
   },
 };
 

@@ -41,6 +41,7 @@ import type { Order } from '@lanakit/core/buying';
 import { type Wool, woolOnShelf } from '@lanakit/core/engine';
 import type { ImportRecord } from '@lanakit/core/files';
 import type { BreakageEvidence } from '@lanakit/core/needles';
+import type { Learnt } from '@lanakit/core/learning';
 import type { Pattern } from '@lanakit/core/pattern';
 import type {
   Blend,
@@ -77,6 +78,9 @@ export const useTray = (runId: string): Resource<NeedleTray> =>
 export const useTools = (): Resource<Items<Tool>> => useList('/tools');
 export const useSuppliers = (): Resource<Items<Supplier>> => useList('/suppliers');
 export const useHandMeasures = (): Resource<Items<HandMeasure>> => useList('/hand-measures');
+/** What the logbook taught, as it is in force. */
+export const useLearnt = (): Resource<{ readonly learnt: Learnt | null }> =>
+  useSWR('/learnt', get<{ readonly learnt: Learnt | null }>);
 export const useImports = (): Resource<Items<ImportRecord>> => useList('/imports');
 /** What runs ahead will take of each fibre. */
 export const usePromisedAhead = (): Resource<Items<Promised>> => useList('/promised');
@@ -108,19 +112,21 @@ export function useWool() {
   const shelf = useShelf();
   const { data: findings, error: findingsError } = useFindings();
   const { data: hands, error: handsError } = useHandMeasures();
+  const { data: learnt, error: learntError } = useLearnt();
   const wool = useMemo(
     (): Wool => ({
       fibres: shelf.byId,
       findings: new Map((findings?.items ?? NOTHING).map((finding) => [finding.id, finding])),
       handMeasures: hands?.items ?? NOTHING,
+      learnt: learnt?.learnt ?? null,
     }),
-    [shelf.byId, findings, hands],
+    [shelf.byId, findings, hands, learnt],
   );
   return {
     fibres: shelf.fibres,
     wool,
-    isReady: shelf.isReady && findings !== undefined && hands !== undefined,
-    error: shelf.error ?? findingsError ?? handsError,
+    isReady: shelf.isReady && findings !== undefined && hands !== undefined && learnt !== undefined,
+    error: shelf.error ?? findingsError ?? handsError ?? learntError,
   };
 }
 

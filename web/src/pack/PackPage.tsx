@@ -125,10 +125,11 @@ function OfPack({ reading, code, onLeave }: OfPackProps) {
   );
 }
 
-const woolOf = ({ fibres, findings, handMeasures }: PackReading): Wool => ({
+const woolOf = ({ fibres, findings, handMeasures, learnt }: PackReading): Wool => ({
   fibres: new Map(fibres.map((fibre) => [fibre.id, fibre])),
   findings: new Map(findings.map((finding) => [finding.id, finding])),
   handMeasures,
+  learnt,
 });
 
 function sheetOf(reading: PackReading): Sheet {

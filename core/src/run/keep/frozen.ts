@@ -1,4 +1,5 @@
 import type { Wool } from '../../engine/index.ts';
+import type { Learnt } from '../../learning/index.ts';
 import { itemsUsed } from '../../pattern/index.ts';
 import type { Fibre, Finding, HandMeasure } from '../../shelf/index.ts';
 import { revisionsOfRun, type RunInput } from '../document/run.ts';
@@ -20,6 +21,8 @@ export interface Frozen {
     readonly fibres: readonly Fibre[];
     readonly findings: readonly Finding[];
     readonly handMeasures: readonly HandMeasure[];
+    /** Missing where it was written down before anything could be learnt. */
+    readonly learnt?: Learnt | null;
   };
   readonly plan: Omit<RunPortions, 'fibres' | 'groups' | 'bags'> & {
     readonly bags: readonly Bag[];
@@ -50,6 +53,7 @@ export function freezeRun(
       fibres: [...wool.fibres.values()].filter(({ id }) => named.has(id)),
       findings: [...wool.findings.values()].filter(({ id }) => named.has(id)),
       handMeasures: wool.handMeasures,
+      learnt: wool.learnt,
     },
     plan: { ...plan, fibres: plan.fibres.map((row) => ({ ...row, byGroup: [...row.byGroup] })) },
   };
@@ -71,6 +75,7 @@ export const thawWool = ({ wool }: Frozen): Wool => ({
   fibres: new Map(wool.fibres.map((fibre) => [fibre.id, fibre])),
   findings: new Map(wool.findings.map((finding) => [finding.id, finding])),
   handMeasures: wool.handMeasures,
+  learnt: wool.learnt ?? null,
 });
 
 /** A plan with the packs it is for. */

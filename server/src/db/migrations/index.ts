@@ -25,6 +25,7 @@ import { who } from './024-who.ts';
 import { weighed } from './025-weighed.ts';
 import { nameless } from './026-nameless.ts';
 import { taught } from './027-taught.ts';
+import { learnt } from './028-learnt.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
@@ -59,4 +60,5 @@ export const MIGRATIONS: readonly Migration[] = [
   weighed,
   nameless,
   taught,
+  learnt,
 ];

@@ -29,6 +29,8 @@ export function apartPath({ name }: Sheet, key: string, row: Readonly<Record<str
       return `patterns/${slug(row['title'])}revision-${String(row['number'])}-${id}.json`;
     case 'runs':
       return `runs/${String(row['date'])}-${slug(row['name'])}${id}${key === 'frozen' ? '-numbers' : ''}.json`;
+    case 'makings':
+      return `makings/${String(row['date'])}-${slug(row['title'])}${id}${key === 'build' ? '-pattern' : ''}.json`;
     default:
       return `${name}/${slug(row['title'] ?? row['name'])}${id}.json`;
   }

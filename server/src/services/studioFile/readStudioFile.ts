@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { checkPattern, type Pattern, type PatternOfAnyFormat, upgradePattern } from '@lanakit/core/pattern';
 import type { Problem } from '@lanakit/core/problems';
+import { checkMaking, type MakingInput } from '@lanakit/core/logbook';
 import { checkRun, type RunInput, runOfToday } from '@lanakit/core/run';
 import {
   type BlendInput,
@@ -203,10 +204,10 @@ function checkedDocument(sheet: Sheet, { key }: SheetColumn, check: FormCheck, f
 }
 
 function broughtForward({ name }: Sheet, key: string, found: unknown): unknown {
-  if (key !== 'document' || typeof found !== 'object' || found === null) return found;
+  if (typeof found !== 'object' || found === null) return found;
   try {
-    if (name === 'patterns' || name === 'revisions') return upgradePattern(found as PatternOfAnyFormat);
-    return name === 'runs' ? runOfToday(found) : found;
+    if (isPattern(name, key)) return upgradePattern(found as PatternOfAnyFormat);
+    return name === 'runs' && key === 'document' ? runOfToday(found) : found;
   } catch {
     // What cannot be brought forward does not fit today’s form either, and is told by that.
     return found;
@@ -214,10 +215,15 @@ function broughtForward({ name }: Sheet, key: string, found: unknown): unknown {
 }
 
 function soundness({ name }: Sheet, key: string, document: unknown): readonly Problem[] {
+  if (isPattern(name, key)) return checkPattern(document as Pattern);
   if (key !== 'document') return [];
-  if (name === 'patterns' || name === 'revisions') return checkPattern(document as Pattern);
+  if (name === 'makings') return checkMaking(document as MakingInput);
   return name === 'runs' ? checkRun(document as RunInput) : [];
 }
+
+/** A draft, a revision, or what a making is of. */
+const isPattern = (sheet: string, key: string): boolean =>
+  key === 'build' || (key === 'document' && (sheet === 'patterns' || sheet === 'revisions'));
 
 /** Known by what is in it: what is not what its row tells has been changed. A drawing may hold nothing that runs. */
 function assertPicture(path: string, row: SheetRow, key: string, bytes: Buffer): void {

@@ -2,6 +2,8 @@ import { strict } from '@lanakit/core/base';
 import { OrderDocument } from '@lanakit/core/buying';
 import { ClassAct } from '@lanakit/core/classDay';
 import { CuttingDocument } from '@lanakit/core/cutting';
+import { Learnt } from '@lanakit/core/learning';
+import { MakingInput } from '@lanakit/core/logbook';
 import { Pattern } from '@lanakit/core/pattern';
 import { RunInput } from '@lanakit/core/run';
 import {
@@ -37,6 +39,9 @@ const DOCUMENTS: Readonly<Record<string, TSchema>> = {
   'orders document': OrderDocument,
   'cutting-plans document': CuttingDocument,
   'class-events what': ClassAct,
+  'makings document': MakingInput,
+  'makings build': Pattern,
+  'learnt document': Type.Object({ learnt: Learnt, evidenceIds: Type.Array(Type.String()) }, strict),
 };
 
 /** Numbers of a run, and what was before: as the Lanakit that wrote them had them. */

@@ -1,5 +1,6 @@
 import { type FindingMeasure, type StockUnit, unitOfFinding } from '@lanakit/core/shelf';
 import { Pattern } from '@lanakit/core/pattern';
+import { MakingInput } from '@lanakit/core/logbook';
 import { RunInput } from '@lanakit/core/run';
 import Database from 'better-sqlite3';
 import { createWriteStream } from 'node:fs';
@@ -64,6 +65,7 @@ export async function writeStudioFile(studioFile: string, to: string, madeAt: st
 const DOCUMENT_SCHEMAS = [
   ['pattern', described(Pattern, 'pattern', 'A pattern, as a draft or as it was published')],
   ['run', described(RunInput, 'run', 'The plan of a class or a batch of kits')],
+  ['making', described(MakingInput, 'making', 'A figure that was made, as it was written down')],
 ] as const;
 
 const jsonText = (value: unknown): string => `${JSON.stringify(value, null, 2)}\n`;

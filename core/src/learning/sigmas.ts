@@ -12,6 +12,8 @@ export const SIGMA = {
   coatOwn: 0.1,
   /** How thick hair is laid differs from hand to hand. */
   hairShared: 0.2,
+  /** How tightly one maker packs wool before felting it. */
+  packing: 0.15,
   weighed: 0.02,
   /** A single number an author states. */
   stated: 0.1,
@@ -19,4 +21,18 @@ export const SIGMA = {
   unmeasured: 0.3,
   /** Fingers whose measure has no spread yet. */
   handUnmeasured: 0.35,
+  /** One lot of a fibre against another. */
+  lot: 0.08,
+} as const;
+
+/** Standard deviations of the log of minutes. Lanakit's own defaults, uncalibrated. */
+export const MINUTES_SIGMA = {
+  /** One person against others of the same practice. */
+  person: 0.25,
+  /** A kind of act against how long its author says. */
+  act: 0.2,
+  /** A degree of practice against what is usual for it. */
+  skill: 0.2,
+  /** Each step's own. */
+  step: 0.3,
 } as const;

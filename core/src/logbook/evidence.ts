@@ -1,0 +1,64 @@
+import { type FactorShare, type Observation, SIGMA } from '../learning/index.ts';
+
+/** Where something was weighed. */
+export type EvidenceSource =
+  { readonly kind: 'making'; readonly makingId: string } | { readonly kind: 'run'; readonly runId: string };
+
+/** What kind of number it is held against. */
+
+export type EvidenceKind = 'wool' | 'piece' | 'whole' | 'class' | 'rolled' | 'minutes';
+
+/** Something found against what was expected of it, and where it is from. */
+export interface Evidence extends Observation {
+  readonly source: EvidenceSource;
+  readonly kind: EvidenceKind;
+  /** YYYY-MM-DD */
+  readonly date: string;
+  /** Empty: the studio’s own maker. */
+  readonly who: string;
+  readonly fibreId: string | null;
+  readonly partId: string | null;
+  readonly stepId: string | null;
+  /** Grams; minutes of a step; of what was rolled, times as much room. */
+  readonly expected: number;
+  readonly found: number;
+}
+
+/** Why something that was written down teaches nothing. */
+export type Untaught =
+  | { readonly code: 'below_nothing'; readonly tookG: number }
+  | { readonly code: 'no_pattern' }
+  | { readonly code: 'fibre_not_found' }
+  | { readonly code: 'not_in_pattern' }
+  | { readonly code: 'expected_unknown' }
+  | { readonly code: 'told_by_finer' }
+  | { readonly code: 'nothing_took' }
+  | { readonly code: 'not_all_finished'; readonly finished: number; readonly seats: number }
+  | { readonly code: 'left_not_weighed' };
+
+export interface NotTaught {
+  readonly id: string;
+  readonly why: Untaught;
+}
+
+export interface Gathered {
+  readonly evidence: readonly Evidence[];
+  readonly untaught: readonly NotTaught[];
+}
+
+/** What a weighing itself may be off by, σ of ln. @param stepG what the scale reads to */
+const weighingSigma = (massG: number, stepG: number): number =>
+  Math.hypot(SIGMA.weighed, stepG / (Math.sqrt(12) * massG));
+
+/** The error of what was weighed: its pieces’ own, and the scale’s. */
+export const observed = (
+  of: readonly FactorShare[],
+  foundG: number,
+  expectedG: number,
+  ownSigma: number,
+  stepG: number,
+) => ({
+  of,
+  ln: Math.log(foundG / expectedG),
+  sigma: Math.hypot(ownSigma, weighingSigma(foundG, stepG)),
+});

@@ -1,0 +1,44 @@
+/**
+ * Figures that were made, as they were written down, and the build each is of as it was then; what was learnt and taken, kept for
+ * good; and what of it was left out or meant so. What is worked out from the logbook follows its changes.
+ */
+const TABLES = ['making', 'learnt', 'evidence_choice', 'class_event'] as const;
+
+const counter = (table: string, change: string): string => `
+  CREATE TRIGGER ${table}_${change.toLowerCase()}_is_counted AFTER ${change} ON ${table}
+  BEGIN UPDATE change_count SET changes = changes + 1 WHERE domain = 'logbook'; END;`;
+
+export const learnt = `
+CREATE TABLE making (
+  id TEXT PRIMARY KEY,
+  version INTEGER NOT NULL DEFAULT 1,
+  title TEXT NOT NULL,
+  date TEXT NOT NULL,
+  document TEXT NOT NULL,
+  document_seal INTEGER,
+  build TEXT,
+  build_seal INTEGER,
+  created_at TEXT NOT NULL,
+  updated_at TEXT NOT NULL,
+  deleted_at TEXT
+) STRICT;
+CREATE INDEX making_there ON making (date) WHERE deleted_at IS NULL;
+
+CREATE TABLE learnt (
+  id INTEGER PRIMARY KEY,
+  taken_at TEXT NOT NULL,
+  document TEXT NOT NULL,
+  document_seal INTEGER
+) STRICT;
+CREATE TRIGGER learnt_stays BEFORE UPDATE OF taken_at ON learnt
+BEGIN SELECT RAISE(ABORT, 'what was taken is not changed'); END;
+
+CREATE TABLE evidence_choice (
+  evidence_id TEXT PRIMARY KEY,
+  choice TEXT NOT NULL CHECK (choice IN ('left-out', 'meant')),
+  at TEXT NOT NULL
+) STRICT, WITHOUT ROWID;
+
+INSERT INTO change_count (domain, changes) VALUES ('logbook', 0);
+${TABLES.flatMap((table) => ['INSERT', 'UPDATE', 'DELETE'].map((change) => counter(table, change))).join('\n')}
+`;

@@ -1,0 +1,124 @@
+import {
+  classEvidence,
+  type Evidence,
+  type Gathered,
+  handSamplesOf,
+  learn,
+  type Learning,
+  type Making,
+  makingEvidence,
+  type NotTaught,
+} from '@lanakit/core/logbook';
+import { lotInUse } from '@lanakit/core/shelf';
+import { roomNow } from '@lanakit/core/classDay';
+import { classDayPlan } from '@lanakit/core/papers';
+import type { Run } from '@lanakit/core/run';
+import type { Store } from '../db/index.ts';
+import { todayOf } from './deps.ts';
+import { unlessDamaged } from './oneByOne.ts';
+import { paperSourceOf } from './paperSourceOf.ts';
+import { inForceOf } from './runInForce.ts';
+import { shelfOf } from './runSources.ts';
+import { tookOfRun } from './tookOfRun.ts';
+
+/** What the book rests on. */
+const LEARNT_BY = ['things', 'ledger', 'patterns', 'runs', 'needles', 'logbook'] as const;
+
+const LEARNING = 'learning';
+
+/** How long a weighing counts. */
+interface LearningSetting {
+  readonly halfLifeMonths: number | null;
+}
+
+export const learningSetting = (store: Store): LearningSetting =>
+  store.settings.find<LearningSetting>(LEARNING) ?? { halfLifeMonths: null };
+
+export const setLearningSetting = (store: Store, setting: LearningSetting, at: string): void =>
+  store.settings.set(LEARNING, setting, at);
+
+/** What a making says, against its pattern as it was. */
+export function evidenceOfMaking(store: Store, making: Making): Gathered {
+  const inUse = new Map(store.shelf.fibres().map((fibre) => [fibre.id, lotInUse(fibre)?.id ?? null]));
+  return makingEvidence(making, {
+    build: store.makings.buildOf(making.id),
+    wool: shelfOf(store),
+    lotInUse: (fibreId) => inUse.get(fibreId) ?? null,
+  });
+}
+
+/** What a class says that is closed; nothing of one that is not. */
+function evidenceOfClass(store: Store, run: Run, today: string): Gathered {
+  if (run.kind !== 'class' || run.state !== 'done') return { evidence: [], untaught: [] };
+  const events = store.classEvents.of(run.id);
+  if (events.length === 0) return { evidence: [], untaught: [] };
+  const { packed } = inForceOf(store, run, today);
+  const room = roomNow(classDayPlan(paperSourceOf(store, run, today)), events);
+  return classEvidence({
+    runId: run.id,
+    date: run.date,
+    skill: run.skill,
+    makes: packed.toPack.groups.flatMap(({ makes, seats }) =>
+      makes.map(({ build, copies }) => ({ build, seats: seats.length * copies })),
+    ),
+    seats: room.seats.length,
+    finished: room.seats.filter(({ isFinished }) => isFinished).length,
+    wool: packed.wool,
+    took: tookOfRun(store, run, today),
+    stepG: run.scaleStepG,
+  });
+}
+
+export interface GatheredBook {
+  readonly evidence: readonly Evidence[];
+  readonly untaught: readonly NotTaught[];
+  /** What each page is called, by the id of its making or run. */
+  readonly titles: ReadonlyMap<string, string>;
+}
+
+/** Everything that was weighed, of every making and every class; what cannot be read is left out, and noted elsewhere. */
+export const gatherEvidence = (store: Store, today: string): GatheredBook =>
+  store.remember(LEARNT_BY, `evidence of ${today}`, () => {
+    const makings = store.makings.all();
+    const runs = store.runs.all();
+    const gathered = [
+      ...makings.map((making) =>
+        unlessDamaged(
+          () => evidenceOfMaking(store, making),
+          () => NOTHING,
+        ),
+      ),
+      ...runs.map((run) =>
+        unlessDamaged(
+          () => evidenceOfClass(store, run, today),
+          () => NOTHING,
+        ),
+      ),
+    ];
+    return {
+      evidence: gathered.flatMap(({ evidence }) => evidence),
+      untaught: gathered.flatMap(({ untaught }) => untaught),
+      titles: new Map([
+        ...makings.map(({ id, title }) => [id, title] as const),
+        ...runs.map(({ id, name }) => [id, name] as const),
+      ]),
+    };
+  });
+
+const NOTHING: Gathered = { evidence: [], untaught: [] };
+
+/** What is believed of all of it. */
+export function learningNow(store: Store, now: Date): Learning {
+  const today = todayOf(now);
+  const { halfLifeMonths } = learningSetting(store);
+  return store.remember(LEARNT_BY, `learning of ${today}, ${halfLifeMonths ?? 'for good'}`, () => {
+    const choices = [...store.learnt.choices()];
+    const chosen = (wanted: string) =>
+      new Set(choices.flatMap(([id, choice]) => (choice === wanted ? [id] : [])));
+    return learn(
+      gatherEvidence(store, today).evidence,
+      { leftOut: chosen('left-out'), meant: chosen('meant'), halfLifeMonths, today },
+      { samples: store.makings.all().flatMap(handSamplesOf), measured: store.stock.handMeasures() },
+    );
+  });
+}
