@@ -17,6 +17,7 @@ import { DRAWINGS } from './drawings.ts';
 import { balloon, beetle, beetleBeingChanged, octopus, pear, puffin } from './patterns.ts';
 import { SATURDAY_PLAN, weekendPlan } from './classDays.ts';
 import { loadBuying } from './loadBuying.ts';
+import { loadLogbook } from './loadLogbook.ts';
 import { loadShelf } from './loadShelf.ts';
 import { DEMO_TECHNIQUES, ROLLED_LIMB_NEXT } from './techniques.ts';
 import { type Clock, done } from './studio.ts';
@@ -32,6 +33,7 @@ export function loadDemo(servicesAt: Clock, now: Date): void {
   planRuns(services, now, shelf, revisions);
   done(services.stock.count(shelf.needlesCounted));
   loadBuying(servicesAt, now, shelf);
+  loadLogbook(servicesAt, now);
 }
 
 /** Revisions that runs make. */

@@ -102,6 +102,22 @@ export const router = createBrowserRouter(
           lazy: async () => ({ Component: (await import('./buying/BuyingPage.tsx')).BuyingPage }),
         },
         {
+          path: 'logbook/new',
+          lazy: async () => ({ Component: (await import('./logbook/making/NewMaking.tsx')).NewMaking }),
+        },
+        {
+          path: 'logbook/learnt',
+          lazy: async () => ({ Component: (await import('./logbook/learnt/LearntPage.tsx')).LearntPage }),
+        },
+        {
+          path: 'logbook/good',
+          lazy: async () => ({ Component: (await import('./logbook/good/GoodPage.tsx')).GoodPage }),
+        },
+        {
+          path: 'logbook/making/:makingId',
+          lazy: async () => ({ Component: (await import('./logbook/LogbookPage.tsx')).LogbookPage }),
+        },
+        {
           path: 'logbook/:id?',
           lazy: async () => ({ Component: (await import('./logbook/LogbookPage.tsx')).LogbookPage }),
         },

@@ -59,6 +59,8 @@ export interface MakingPage {
   readonly evidence: readonly JudgedEvidence[];
   readonly untaught: readonly NotTaught[];
   readonly questions: readonly MakingQuestion[];
+  /** All makings of its pattern, it among them, as far as they count; none where it has none. */
+  readonly ofPattern: readonly Making[];
 }
 
 /** Something weighed, with the name of the page it is on. */

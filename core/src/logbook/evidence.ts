@@ -32,6 +32,8 @@ export type Untaught =
   | { readonly code: 'not_in_pattern' }
   | { readonly code: 'expected_unknown' }
   | { readonly code: 'told_by_finer' }
+  /** Nothing of it follows from a shape. */
+  | { readonly code: 'only_stated' }
   | { readonly code: 'nothing_took' }
   | { readonly code: 'not_all_finished'; readonly finished: number; readonly seats: number }
   | { readonly code: 'left_not_weighed' };
@@ -46,9 +48,9 @@ export interface Gathered {
   readonly untaught: readonly NotTaught[];
 }
 
-/** What a weighing itself may be off by, σ of ln. @param stepG what the scale reads to */
+/** What a weighing itself may be off by, σ of ln: it is a difference of two, each off by up to half a step. @param stepG what the scale reads to */
 const weighingSigma = (massG: number, stepG: number): number =>
-  Math.hypot(SIGMA.weighed, stepG / (Math.sqrt(12) * massG));
+  Math.hypot(SIGMA.weighed, stepG / (Math.sqrt(6) * massG));
 
 /** The error of what was weighed: its pieces’ own, and the scale’s. */
 export const observed = (

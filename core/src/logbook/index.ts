@@ -19,9 +19,20 @@ export { expectedOf, expectedSum, type ExpectedUse } from './expected.ts';
 export { makingEvidence, type MakingSources } from './makingEvidence.ts';
 export { classEvidence, LEARNERS, type ClassTold } from './classEvidence.ts';
 export { handSamplesOf } from './handSamples.ts';
-export { learn, unitSlip, type JudgedEvidence, type Learning, type LearningTerms } from './learning.ts';
+export {
+  learn,
+  unitSlip,
+  withoutUncounted,
+  type JudgedEvidence,
+  type Learning,
+  type LearningTerms,
+} from './learning.ts';
 export { makingQuestions, type MakingQuestion } from './makingQuestions.ts';
 export { foretold, howGood, type Foretold, type HowGood } from './howGood.ts';
 export { worthWeighing, type WorthWeighing } from './worthWeighing.ts';
 export { learntRows, type LearntRow, type LearntState } from './learntRows.ts';
 export { makeChange, type FibreChange, type MakeChange } from './changes.ts';
+export { layersOfBag, makingOf } from './makingOf.ts';
+export { draftOf } from './draftOf.ts';
+export { proposalsOf, withProposals, type Proposal } from './proposals.ts';
+export { evidenceTable, foretoldTable, type TextTable } from './evidenceTable.ts';

@@ -13,6 +13,7 @@ import {
 } from '../learning/index.ts';
 import type { HandMeasure } from '../shelf/index.ts';
 import type { Evidence } from './evidence.ts';
+import type { Making } from './making.ts';
 
 /** How what was written down counts. */
 export interface LearningTerms {
@@ -111,4 +112,17 @@ export function unitSlip({ expected, found }: Pick<Evidence, 'expected' | 'found
   if (!(expected > 0) || !(found > 0)) return null;
   const slip = SLIPS.find((times) => Math.abs(Math.log((found * times) / expected)) < NEAR);
   return slip ?? null;
+}
+
+/** A making without what of it does not count: what is left out, or odd and not meant so. */
+export function withoutUncounted(making: Making, judged: readonly JudgedEvidence[]): Making {
+  const uncounted = new Set(judged.filter(({ counts }) => !counts).map(({ id }) => id));
+  const counts = ({ id }: { readonly id: string }) => !uncounted.has(`${making.id}:${id}`);
+  return {
+    ...making,
+    lines: making.lines.filter(counts),
+    pieces: making.pieces.filter(counts),
+    steps: making.steps.filter(counts),
+    wholeG: counts({ id: 'whole' }) ? making.wholeG : null,
+  };
 }

@@ -122,6 +122,7 @@ class Gathering {
     if (uses.some(({ useId }) => this.#told.has(useId))) return this.#not(place, { code: 'told_by_finer' });
     const sum: ExpectedSum = expectedSum(uses, about.oneEach);
     if (sum.massG <= 0) return this.#not(place, { code: 'expected_unknown' });
+    if (sum.of.length === 0) return this.#not(place, { code: 'only_stated' });
     for (const { useId } of uses) this.#told.add(useId);
     const of: readonly FactorShare[] = sum.of;
     this.evidence.push({

@@ -14,6 +14,7 @@ const PATHS: Readonly<Record<Exclude<BinnedThing['kind'], 'item'>, string>> = {
   pattern: '/patterns',
   run: '/runs',
   technique: '/techniques',
+  making: '/makings',
 };
 
 /** What was deleted in the last ninety days, the last first, with the way back. */

@@ -6,6 +6,7 @@ import {
   type MakingInput,
   makingQuestions,
   tookOfMaking,
+  withoutUncounted,
 } from '@lanakit/core/logbook';
 import type { Pattern } from '@lanakit/core/pattern';
 import { resizePattern } from '@lanakit/core/resize';
@@ -45,6 +46,13 @@ export function makingService({ store, now, newId }: ServiceDeps) {
       hasPattern: making.patternId !== null && patterns.find(making.patternId) !== null,
       evidence: judged.filter(({ source }) => source.kind === 'making' && source.makingId === making.id),
       untaught,
+      ofPattern:
+        making.patternId === null
+          ? []
+          : makings
+              .all()
+              .filter(({ patternId }) => patternId === making.patternId)
+              .map((other) => withoutUncounted(other, judged)),
       questions: makingQuestions(making, evidence, wool.fibres, makings.all(), now().getTime()),
     };
   };

@@ -1,5 +1,6 @@
 import type { ForgettingRule, PersonLine, Persons } from '@lanakit/core/api';
 import { daysAfter } from '@lanakit/core/base';
+import type { Making } from '@lanakit/core/logbook';
 import {
   hasPeople,
   hasPerson,
@@ -71,9 +72,10 @@ export function personService({ store, now }: ServiceDeps, forgotten: () => void
     /** What is kept of one person, to be handed to them. @param name as it is written, small and large letters alike */
     file(name: string) {
       const items = named(name).filter((line) => nameKey(line.name) === nameKey(name));
-      if (items.length === 0) throw new Refusal({ code: 'not_found' });
+      const makings = madeBy(store, name);
+      if (items.length === 0 && makings.length === 0) throw new Refusal({ code: 'not_found' });
       const acts = items.flatMap((line) => actsAt(store, line));
-      const body = { format: 'lanakit-person', formatVersion: 1, madeAt: at(), name, items, acts };
+      const body = { format: 'lanakit-person', formatVersion: 1, madeAt: at(), name, items, acts, makings };
       return {
         bytes: Buffer.from(JSON.stringify(body, null, 2), 'utf8'),
         mime: 'application/json',
@@ -85,7 +87,10 @@ export function personService({ store, now }: ServiceDeps, forgotten: () => void
       store.together(() => {
         const isTheirs = (seat: Seat) => nameKey(seat.name) === nameKey(name);
         const seats = named(name).filter((line) => nameKey(line.name) === nameKey(name));
-        if (seats.length === 0) throw new Refusal({ code: 'not_found' });
+        const makings = madeBy(store, name);
+        if (seats.length === 0 && makings.length === 0) throw new Refusal({ code: 'not_found' });
+        for (const { id, version, ...making } of makings)
+          store.makings.update(id, version, { ...making, madeBy: SOMEBODY }, undefined, at());
         for (const runId of new Set(seats.map((line) => line.runId)))
           store.runs.forgetPeople(runId, null, at(), isTheirs);
         forgotten();
@@ -115,6 +120,13 @@ const FORGOTTEN = 'POST /runs/:id/people-forgotten';
 
 /** Names are the same however they are spaced and cased. */
 const nameKey = (name: string): string => name.normalize('NFC').trim().replaceAll(/\s+/g, ' ').toLowerCase();
+
+/** Whose name was forgotten: still another’s hands than the studio’s own. */
+const SOMEBODY = 'somebody';
+
+/** Pages of the logbook that this person made. */
+const madeBy = ({ makings }: Store, name: string): Making[] =>
+  makings.all().filter((making) => making.madeBy !== '' && nameKey(making.madeBy) === nameKey(name));
 
 /** What happened at that seat in the class: when it came, what its pieces were, photos with what was permitted. */
 function actsAt(store: Store, { runId, seat }: PersonLine) {

@@ -14,8 +14,11 @@ import type {
   Keeping,
   KeptKind,
   LabelPlaceFound,
+  LearningState,
   LogbookLine,
   LogbookPage,
+  MakingLineOfBook,
+  MakingPage,
   Makes,
   NeedleTray,
   NetworkState,
@@ -246,6 +249,12 @@ export const useClassTook = (runId: string): Resource<ClassTook> =>
 export const useLabelPlace = (code: string | null): Resource<LabelPlaceFound> =>
   useSWR(code === null ? null : `/label-codes/${code}`, get<LabelPlaceFound>, { shouldRetryOnError: false });
 export const useLogbook = (): Resource<Items<LogbookLine>> => useList('/logbook');
+/** Figures that were made, the last first. */
+export const useMakings = (): Resource<Items<MakingLineOfBook>> => useList('/makings');
+export const useMakingPage = (id: string): Resource<MakingPage> =>
+  useSWR(`/makings/${id}/page`, get<MakingPage>, { keepPreviousData: true });
+/** What everything weighed teaches. */
+export const useLearning = (): Resource<LearningState> => useSWR('/learning', get<LearningState>);
 export const useLogbookPage = (runId: string): Resource<LogbookPage> =>
   useSWR(`/logbook/${runId}`, get<LogbookPage>);
 export const useScanners = (): Resource<Items<ScannerInfo>> => useList('/scanners');

@@ -1,60 +1,38 @@
-import type { LogbookLine } from '@lanakit/core/api';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
-import { useLogbook, useLogbookPage } from '../api/queries.ts';
+import { useLogbook, useLogbookPage, useMakings } from '../api/queries.ts';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
-import { counted, showDay, showGrams } from '../words/show.ts';
+import { BookList, pagesOf } from './BookList.tsx';
 import { ClassPageOfBook } from './ClassPageOfBook.tsx';
+import { EmptyBook } from './EmptyBook.tsx';
 import styles from './Logbook.module.css';
+import { OpenMaking } from './making/OpenMaking.tsx';
 
-/** What each class really took, and what it taught: a maker’s notebook, a page each. */
+/** A maker’s notebook: a page for each figure that was made and each class that was taught. */
 export function LogbookPage() {
-  const { id } = useParams();
-  const { data, error } = useLogbook();
-  if (!data) return <Loading error={error} />;
-  const [first] = data.items;
-  const shown = id ?? first?.runId;
+  const { id, makingId } = useParams();
+  const { data: classes, error: classesError } = useLogbook();
+  const { data: makings, error: makingsError } = useMakings();
+  if (!classes || !makings) return <Loading error={classesError ?? makingsError} />;
+  const pages = pagesOf(classes.items, makings.items);
+  const shown =
+    makingId !== undefined
+      ? ({ kind: 'making', id: makingId } as const)
+      : id !== undefined
+        ? ({ kind: 'class', id } as const)
+        : pages[0];
   return (
     <main className={styles.page}>
-      <nav className={`sheet ${styles.list}`} aria-label="Pages">
-        <h1>Logbook</h1>
-        {data.items.length === 0 && (
-          <p className="quiet">
-            No class has been taught yet. <i>Teach</i> on a class writes its page by itself: what it took, its
-            minutes, what was said.
-          </p>
-        )}
-        <ul>
-          {data.items.map((line) => (
-            <Line key={line.runId} line={line} isShown={line.runId === shown} />
-          ))}
-        </ul>
-      </nav>
-      {shown !== undefined && <OnePage key={shown} runId={shown} />}
+      <BookList pages={pages} shownId={shown?.id ?? null} />
+      {!shown && <EmptyBook />}
+      {shown?.kind === 'class' && <ClassPage key={shown.id} runId={shown.id} />}
+      {shown?.kind === 'making' && <OpenMaking key={shown.id} id={shown.id} />}
     </main>
   );
 }
 
-function Line({ line, isShown }: { line: LogbookLine; isShown: boolean }) {
-  const { runId, name, date, seats, wool, isClosed } = line;
-  return (
-    <li>
-      <Link to={`/logbook/${runId}`} aria-current={isShown ? 'page' : undefined}>
-        <span>
-          <b>{name}</b>
-          <span className="quiet small">
-            {showDay(date)} · {counted(seats, 'seat')}
-            {!isClosed && ' · not closed yet'}
-          </span>
-        </span>
-        <span>{wool.tookG === null ? '' : showGrams(wool.tookG)}</span>
-      </Link>
-    </li>
-  );
-}
-
-function OnePage({ runId }: { runId: string }) {
+function ClassPage({ runId }: { runId: string }) {
   const { data, error } = useLogbookPage(runId);
   if (error instanceof ApiProblem && error.problem.status === 404) return <NotFound />;
   return data ? <ClassPageOfBook page={data} /> : <Loading error={error} />;

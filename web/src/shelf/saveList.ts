@@ -1,6 +1,7 @@
 import { exportList, type ShelfView } from '@lanakit/core/files';
 import type { ListKind } from '@lanakit/core/tables';
 import { get } from '../api/client.ts';
+import { saveText } from '../ui/saveText.ts';
 
 type Items<T> = { readonly items: readonly T[] };
 
@@ -21,10 +22,5 @@ export async function wholeShelf(): Promise<ShelfView> {
 /** Saves a list of the shelf as a CSV file. */
 export async function saveList(kind: ListKind): Promise<void> {
   const text = exportList(kind, await wholeShelf());
-  const url = URL.createObjectURL(new Blob([text], { type: 'text/csv;charset=utf-8' }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = `lanakit-${kind}.csv`;
-  link.click();
-  URL.revokeObjectURL(url);
+  saveText(`lanakit-${kind}.csv`, text);
 }

@@ -1,4 +1,11 @@
-import { BarChart, type BarSeriesOption, LineChart, type LineSeriesOption } from 'echarts/charts';
+import {
+  BarChart,
+  type BarSeriesOption,
+  LineChart,
+  type LineSeriesOption,
+  ScatterChart,
+  type ScatterSeriesOption,
+} from 'echarts/charts';
 import {
   GridComponent,
   type GridComponentOption,
@@ -10,23 +17,26 @@ import {
   type TooltipComponentOption,
 } from 'echarts/components';
 import { type ComposeOption, init, use as drawsWith } from 'echarts/core';
-import { SVGRenderer } from 'echarts/renderers';
+import { CanvasRenderer, SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
 import { useIsDark } from './look/useIsDark.ts';
 
 drawsWith([
   BarChart,
   LineChart,
+  ScatterChart,
   GridComponent,
   LegendComponent,
   MarkLineComponent,
   TooltipComponent,
+  CanvasRenderer,
   SVGRenderer,
 ]);
 
 export type ChartOption = ComposeOption<
   | BarSeriesOption
   | LineSeriesOption
+  | ScatterSeriesOption
   | GridComponentOption
   | LegendComponentOption
   | MarkLineComponentOption
@@ -37,20 +47,26 @@ export interface ChartProps {
   /** Colours by the names of our tokens. */
   readonly option: ChartOption;
   readonly heightPx: number;
+  /** How many points it draws: very many are drawn as pixels. */
+  readonly points?: number;
   /** All it says, in words. */
   readonly label: string;
 }
 
-/** In our own type and colours, as lines and not as pixels. */
-export function ChartDrawing({ option, heightPx, label }: ChartProps) {
+/** Over so many, lines and signs that each are a thing of the page take too long. */
+const MOST_AS_LINES = 1500;
+
+/** In our own type and colours; as lines and not as pixels, unless there are very many. */
+export function ChartDrawing({ option, heightPx, label, points = 0 }: ChartProps) {
   const place = useRef<HTMLDivElement>(null);
   const isDark = useIsDark();
+  const renderer = points > MOST_AS_LINES ? 'canvas' : 'svg';
   useEffect(() => {
     const node = place.current;
     if (!node) return undefined;
     const look = getComputedStyle(document.documentElement);
     const token = (name: string) => look.getPropertyValue(`--${name}`).trim();
-    const chart = init(node, undefined, { renderer: 'svg', height: heightPx });
+    const chart = init(node, undefined, { renderer, height: heightPx });
     chart.setOption({
       animation: false,
       textStyle: { fontFamily: token('text'), fontSize: 13, color: token('ink') },
@@ -62,7 +78,7 @@ export function ChartDrawing({ option, heightPx, label }: ChartProps) {
       watch.disconnect();
       chart.dispose();
     };
-  }, [option, heightPx, isDark]);
+  }, [option, heightPx, isDark, renderer]);
   return <div ref={place} role="img" aria-label={label} />;
 }
 

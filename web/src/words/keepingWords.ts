@@ -31,6 +31,7 @@ const KINDS: Readonly<Record<string, readonly [single: string, several: string]>
   run: ['run', 'runs'],
   item: ['thing on the shelf', 'things on the shelf'],
   technique: ['technique', 'techniques'],
+  making: ['page of the logbook', 'pages of the logbook'],
 };
 
 export const kindWords = (kind: string): string => KINDS[kind]?.[0] ?? kind;
@@ -44,6 +45,8 @@ const DAMAGED: Readonly<Record<string, string>> = {
   pattern: 'A pattern',
   revision: 'A published revision',
   technique: 'A technique',
+  making: 'A page of the logbook',
+  learnt: 'What was learnt',
   run: 'A run',
   item: 'A thing on the shelf',
   lot: 'A lot',

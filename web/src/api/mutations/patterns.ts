@@ -29,6 +29,15 @@ export const archivePattern = (id: string, archived: boolean): Mutation<StoredPa
   touches: LIST,
 });
 
+/** Writes over the draft as it is at this version. */
+export const putPattern = (id: string, version: number, document: Pattern): Mutation<StoredPattern> => ({
+  method: 'PUT',
+  path: `/patterns/${id}`,
+  version,
+  body: document,
+  touches: PUBLISHED,
+});
+
 export const deletePattern = (id: string, version: number): Mutation<void> => ({
   method: 'DELETE',
   path: `/patterns/${id}`,

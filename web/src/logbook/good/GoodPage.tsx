@@ -1,0 +1,145 @@
+import { Z90 } from '@lanakit/core/base';
+import { foretoldTable, type Foretold, howGood, type HowGood } from '@lanakit/core/logbook';
+import { writeTable } from '@lanakit/core/tables';
+import { fibreNamesOf } from '@lanakit/core/words';
+import { Button } from 'antd';
+import { useLearning, useLogbook, useMakings, useShelf } from '../../api/queries.ts';
+import { Loading } from '../../shell/Loading.tsx';
+import { saveText } from '../../ui/saveText.ts';
+import { EVIDENCE_WORDS, factorWords, VERDICT_WORDS } from '../../words/logbookWords.ts';
+import { counted, showGrams } from '../../words/show.ts';
+import { BookList, monthWords, pagesOf } from '../BookList.tsx';
+import learnt from '../learnt/Learnt.module.css';
+import book from '../Logbook.module.css';
+import { FoundChart } from './FoundChart.tsx';
+import { OverTimeChart } from './OverTimeChart.tsx';
+
+/** Estimated against weighed: how far off, whether ranges keep what they promise, and what is most worth weighing next. */
+export function GoodPage() {
+  const { data: classes } = useLogbook();
+  const { data: makings } = useMakings();
+  const { data: state, error } = useLearning();
+  const { byId, isReady } = useShelf();
+  if (!classes || !makings || !state || !isReady) return <Loading error={error} />;
+  const named = fibreNamesOf({ fibres: byId });
+  const fibreName = (id: string) => (byId.has(id) ? named(id) : 'a fibre no longer on the shelf');
+  const { foretold, worth } = state;
+  const weighed = foretold.filter(({ kind }) => kind !== 'minutes' && kind !== 'rolled');
+  return (
+    <main className={book.page}>
+      <BookList pages={pagesOf(classes.items, makings.items)} shownId={null} />
+      <article className={`sheet ${book.notebook}`} aria-label="How good are we?">
+        <h2>How good are we?</h2>
+        {foretold.length === 0 ? (
+          <p>
+            Nothing is weighed yet. Each bag that is weighed before and after is held against what was
+            estimated the day before.
+          </p>
+        ) : (
+          <>
+            <p className={book.sum}>{sumWords(howGood(weighed))}</p>
+            <p className="quiet">
+              Each weighing is held against the estimate that all weighings before it, and none after, would
+              have given.
+            </p>
+            {weighed.length > 0 && (
+              <>
+                <FoundChart all={weighed} />
+                <OverTimeChart all={weighed} />
+              </>
+            )}
+            <Groups all={foretold} fibreName={fibreName} />
+            <p className={book.add}>
+              <Button size="small" onClick={() => save(foretold, fibreName)}>
+                As a table (CSV)
+              </Button>
+            </p>
+          </>
+        )}
+        {worth.length > 0 && (
+          <section aria-label="Most worth weighing next">
+            <h3>Most worth weighing next</h3>
+            <p className="quiet">
+              One sample of it, and how unsure the wool of all runs ahead is before and after.
+            </p>
+            <ol className={book.said}>
+              {worth.map(({ factor, aheadG, sigmaG, sigmaAfterG }) => (
+                <li key={factorWords(factor, fibreName)}>
+                  <b>{factorWords(factor, fibreName)}</b>: ±{showGrams(Z90 * sigmaG)} becomes ±
+                  {showGrams(Z90 * sigmaAfterG)}; the runs ahead take {showGrams(aheadG)} of it
+                </li>
+              ))}
+            </ol>
+          </section>
+        )}
+      </article>
+    </main>
+  );
+}
+
+function save(all: readonly Foretold[], fibreName: (id: string) => string): void {
+  const { headings, rows } = foretoldTable(all, fibreName);
+  saveText('lanakit-estimated-and-found.csv', writeTable(headings, rows));
+}
+
+function sumWords({ count, inside, typicalOff, lean, verdict }: HowGood): string {
+  if (count === 0 || typicalOff === null || lean === null) return 'No wool is weighed yet.';
+  const leaning = Math.round((lean - 1) * 100);
+  const lay =
+    leaning === 0
+      ? 'We lean to neither side.'
+      : `In the middle it took ${Math.abs(leaning)} % ${leaning > 0 ? 'more' : 'less'} than estimated.`;
+  return `Of ${counted(count, 'weighing')} ${inside} fell into the range that was told before: ${VERDICT_WORDS[verdict]}. Half were within ${Math.max(1, Math.round(typicalOff * 100))} %. ${lay}`;
+}
+
+interface Group {
+  readonly name: string;
+  readonly good: HowGood;
+}
+
+function Groups({ all, fibreName }: { all: readonly Foretold[]; fibreName: (id: string) => string }) {
+  const by = (keyOf: (each: Foretold) => string | null): Group[] => {
+    const keys = [...new Set(all.map(keyOf))].filter((key) => key !== null);
+    return keys.map((key) => ({ name: key, good: howGood(all.filter((each) => keyOf(each) === key)) }));
+  };
+  return (
+    <>
+      <GroupTable title="By kind of number" groups={by(({ kind }) => EVIDENCE_WORDS[kind])} />
+      <GroupTable
+        title="By fibre"
+        groups={by(({ fibreId }) => (fibreId === null ? null : fibreName(fibreId)))}
+      />
+      <GroupTable title="By month" groups={by(({ date }) => monthWords(date))} />
+    </>
+  );
+}
+
+function GroupTable({ title, groups }: { title: string; groups: readonly Group[] }) {
+  if (groups.length === 0) return null;
+  return (
+    <table className={learnt.changes}>
+      <thead>
+        <tr>
+          <th scope="col">{title}</th>
+          <th scope="col">Weighings</th>
+          <th scope="col">In their range</th>
+          <th scope="col">Half within</th>
+          <th scope="col">Found over estimated</th>
+        </tr>
+      </thead>
+      <tbody>
+        {groups.map(({ name, good: { count, inside, typicalOff, lean } }) => (
+          <tr key={name}>
+            <th scope="row">{name}</th>
+            <td>{count}</td>
+            <td>
+              {inside} of {count}
+            </td>
+            <td>{typicalOff === null ? '–' : `${Math.round(typicalOff * 100)} %`}</td>
+            <td>{lean === null ? '–' : `${Math.round(lean * 100)} %`}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

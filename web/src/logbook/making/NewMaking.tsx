@@ -1,0 +1,152 @@
+import { resolveBuild } from '@lanakit/core/build';
+import { blankMaking, makingOf, type MakingInput } from '@lanakit/core/logbook';
+import { NO_CHOICES } from '@lanakit/core/pattern';
+import { hasChoice } from '@lanakit/core/run';
+import { Button } from 'antd';
+import { nanoid } from 'nanoid';
+import { useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { createMaking } from '../../api/mutations/logbook.ts';
+import { perform } from '../../api/mutations/mutation.ts';
+import { useLogbook, useMakings, usePattern, usePatternsPage, useWool } from '../../api/queries.ts';
+import { Loading } from '../../shell/Loading.tsx';
+import { useAttempt } from '../../shell/useAttempt.ts';
+import { Choice } from '../../ui/fields/Choice.tsx';
+import { NumberField } from '../../ui/fields/NumberField.tsx';
+import { percentOf } from '@lanakit/core/base';
+import { BookList, pagesOf } from '../BookList.tsx';
+import book from '../Logbook.module.css';
+import styles from './Making.module.css';
+
+/** The day it is, where this page is looked at. */
+function today(): string {
+  const now = new Date();
+  const two = (value: number) => String(value).padStart(2, '0');
+  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
+}
+
+/** Along which pattern, or none yet. */
+export function NewMaking() {
+  const { data: classes } = useLogbook();
+  const { data: makings } = useMakings();
+  const [params] = useSearchParams();
+  const [patternId, setPattern] = useState<string | null>(params.get('pattern'));
+  const { data: patterns, error } = usePatternsPage(
+    { search: '', order: 'changed', isArchive: false, isUnknownOnly: false },
+    0,
+  );
+  if (!patterns || !classes || !makings) return <Loading error={error} />;
+  return (
+    <main className={book.page}>
+      <BookList pages={pagesOf(classes.items, makings.items)} shownId={null} />
+      <article className={`sheet ${book.notebook}`} aria-label="A new page">
+        <h2>A new page</h2>
+        <p className={book.sum}>Which figure is being made?</p>
+        <ul className={styles.patterns}>
+          {patterns.items.map(({ id, title }) => (
+            <li key={id}>
+              <Button
+                size="large"
+                type={id === patternId ? 'primary' : 'default'}
+                aria-pressed={id === patternId}
+                onClick={() => setPattern(id)}
+              >
+                {title}
+              </Button>
+            </li>
+          ))}
+        </ul>
+        {patternId === null ? <WithoutPattern /> : <Along key={patternId} patternId={patternId} />}
+      </article>
+    </main>
+  );
+}
+
+function useBegin() {
+  const attempt = useAttempt();
+  const navigate = useNavigate();
+  return (input: MakingInput) =>
+    void attempt(async () => {
+      await perform(createMaking(input), ({ id }) => void navigate(`/logbook/making/${id}`));
+      return undefined;
+    });
+}
+
+function WithoutPattern() {
+  const begin = useBegin();
+  return (
+    <>
+      <p className="quiet">
+        Or none of these: make first and write later. You log what you take and do, and a draft pattern is
+        made of the page afterwards.
+      </p>
+      <p>
+        <Button onClick={() => begin(blankMaking('A new figure', today()))}>Make first, write later</Button>
+      </p>
+    </>
+  );
+}
+
+/** Of which build and size, and as how fine. */
+function Along({ patternId }: { patternId: string }) {
+  const begin = useBegin();
+  const { data: pattern } = usePattern(patternId);
+  const { wool, isReady } = useWool();
+  const [choices, setChoices] = useState(NO_CHOICES);
+  const [sizeFraction, setSize] = useState(1);
+  if (!pattern || !isReady) return <Loading error={undefined} />;
+  const { document } = pattern;
+  const start = () => {
+    const page = makingOf(resolveBuild(document, choices), wool, today(), () => nanoid(10));
+    begin({
+      ...page,
+      title: document.title,
+      patternId,
+      choices: { values: { ...choices.values }, colourwayId: choices.colourwayId, swapIds: [] },
+      sizeFraction,
+    });
+  };
+  return (
+    <>
+      <div className={styles.facts}>
+        {hasChoice(document) &&
+          document.options.map((option) => (
+            <Choice<string>
+              key={option.id}
+              label={option.name}
+              value={choices.values[option.id] ?? option.values[0]?.id ?? null}
+              words={Object.fromEntries(option.values.map(({ id, name }) => [id, name]))}
+              onChoose={(valueId) =>
+                valueId && setChoices({ ...choices, values: { ...choices.values, [option.id]: valueId } })
+              }
+            />
+          ))}
+        {document.colourways.length > 0 && (
+          <Choice<string>
+            label="Colours"
+            value={choices.colourwayId}
+            words={Object.fromEntries(document.colourways.map(({ id, name }) => [id, name]))}
+            none="as it is written"
+            onChoose={(colourwayId) => setChoices({ ...choices, colourwayId })}
+          />
+        )}
+        <NumberField<number>
+          label="Size"
+          value={percentOf(sizeFraction)}
+          bounds={{ min: 25, max: 400 }}
+          suffix="%"
+          onValue={(percent) => setSize(percent / 100)}
+        />
+      </div>
+      <p>
+        <Button type="primary" size="large" onClick={start}>
+          Begin the page
+        </Button>
+      </p>
+      <p className="quiet">
+        The page has a line for each bag of wool, each piece and each step of it. Leave empty what you do not
+        want to weigh.
+      </p>
+    </>
+  );
+}
