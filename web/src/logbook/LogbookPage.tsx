@@ -1,7 +1,7 @@
 import { useParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
 import { useLogbook, useLogbookPage, useMakings } from '../api/queries.ts';
-import { Loading } from '../shell/Loading.tsx';
+import { Loading, StillLoading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
 import { BookList, pagesOf } from './BookList.tsx';
 import { ClassPageOfBook } from './ClassPageOfBook.tsx';
@@ -35,5 +35,5 @@ export function LogbookPage() {
 function ClassPage({ runId }: { runId: string }) {
   const { data, error } = useLogbookPage(runId);
   if (error instanceof ApiProblem && error.problem.status === 404) return <NotFound />;
-  return data ? <ClassPageOfBook page={data} /> : <Loading error={error} />;
+  return data ? <ClassPageOfBook page={data} /> : <StillLoading error={error} />;
 }

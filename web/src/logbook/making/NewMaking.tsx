@@ -9,7 +9,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { createMaking } from '../../api/mutations/logbook.ts';
 import { perform } from '../../api/mutations/mutation.ts';
 import { useLogbook, useMakings, usePattern, usePatternsPage, useWool } from '../../api/queries.ts';
-import { Loading } from '../../shell/Loading.tsx';
+import { Loading, StillLoading } from '../../shell/Loading.tsx';
 import { useAttempt } from '../../shell/useAttempt.ts';
 import { Choice } from '../../ui/fields/Choice.tsx';
 import { NumberField } from '../../ui/fields/NumberField.tsx';
@@ -94,7 +94,7 @@ function Along({ patternId }: { patternId: string }) {
   const { wool, isReady } = useWool();
   const [choices, setChoices] = useState(NO_CHOICES);
   const [sizeFraction, setSize] = useState(1);
-  if (!pattern || !isReady) return <Loading error={undefined} />;
+  if (!pattern || !isReady) return <StillLoading error={undefined} />;
   const { document } = pattern;
   const start = () => {
     const page = makingOf(resolveBuild(document, choices), wool, today(), () => nanoid(10));

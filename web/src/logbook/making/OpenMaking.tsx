@@ -1,6 +1,6 @@
 import { ApiProblem } from '../../api/client.ts';
 import { useMakingPage, useWool } from '../../api/queries.ts';
-import { Loading } from '../../shell/Loading.tsx';
+import { StillLoading } from '../../shell/Loading.tsx';
 import { NotFound } from '../../shell/NotFound.tsx';
 import { MakingSheet } from './MakingSheet.tsx';
 
@@ -9,6 +9,6 @@ export function OpenMaking({ id }: { id: string }) {
   const { data, error } = useMakingPage(id);
   const { wool, isReady, error: shelfError } = useWool();
   if (error instanceof ApiProblem && error.problem.status === 404) return <NotFound />;
-  if (!data || !isReady) return <Loading error={error ?? shelfError} />;
+  if (!data || !isReady) return <StillLoading error={error ?? shelfError} />;
   return <MakingSheet page={data} wool={wool} />;
 }
