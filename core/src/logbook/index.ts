@@ -36,3 +36,4 @@ export { layersOfBag, makingOf } from './makingOf.ts';
 export { draftOf } from './draftOf.ts';
 export { proposalsOf, withProposals, type Proposal } from './proposals.ts';
 export { evidenceTable, foretoldTable, type TextTable } from './evidenceTable.ts';
+export { classMinutes, slowestOf, type ClassTimed } from './classMinutes.ts';

@@ -1,5 +1,5 @@
 import { designsOfPacks } from '../run/index.ts';
-import { type Outcome, outcomeOfRun, type Room, roomOf } from '../timetable/index.ts';
+import { type Outcome, outcomeOfRun, pacesOf, type Room, roomOf } from '../timetable/index.ts';
 import type { PaperSource } from './paper.ts';
 
 /** Always the same class for the same plan: a sheet printed twice says the same. */
@@ -18,13 +18,14 @@ export interface Times {
 export function timesOfRun(source: PaperSource): Times | null {
   const { input } = source;
   const designs = designsOfPacks(source.toPack.groups);
-  const room = input.kind === 'class' ? roomOf(designs, input) : 'no-people';
+  const paces = pacesOf(source.wool.learnt);
+  const room = input.kind === 'class' ? roomOf(designs, input, paces) : 'no-people';
   if (typeof room === 'string') return null;
   const turns = room.people.reduce((sum, { graphAt }) => sum + (room.graphs[graphAt]?.tasks.length ?? 0), 0);
   const classes = Math.max(
     FEWEST_CLASSES,
     Math.min(MOST_CLASSES, Math.floor(MOST_TURNS / Math.max(1, turns))),
   );
-  const outcome = outcomeOfRun(input, { designs, classes, seed: PAPER_SEED });
+  const outcome = outcomeOfRun(input, { designs, classes, seed: PAPER_SEED, paces });
   return outcome && { room, outcome };
 }

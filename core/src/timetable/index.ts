@@ -8,6 +8,8 @@ export { planForOne } from './planForOne.ts';
 export { proposeRows, withSessions } from './proposePlan.ts';
 export {
   PACE,
+  type Paces,
+  pacesOf,
   PERSON_SIGMA,
   roomOf,
   tablesOf,

@@ -1,5 +1,6 @@
 import type { Pattern } from '../pattern/index.ts';
-import type { Skill } from '../needles/index.ts';
+import type { Learnt } from '../learning/index.ts';
+import { type Skill, SKILLS } from '../needles/index.ts';
 import {
   type ClassPlan,
   type Designs,
@@ -15,8 +16,22 @@ import { planForOne } from './planForOne.ts';
 import { type RoomThing, type SharedUse, sharedUses } from './sharedThings.ts';
 import { type Task, tasksOf } from './tasks.ts';
 
-/** A learner’s pace, of the author’s. Ours, until classes have taught better. */
-export const PACE: Readonly<Record<Skill, number>> = { practised: 1.2, some: 1.6, 'first-timer': 2.2 };
+/** How long learners of each degree of practice take, of the author’s time. */
+export type Paces = Readonly<Record<Skill, number>>;
+
+/** Ours, until classes have taught better. */
+export const PACE: Paces = { practised: 1.2, some: 1.6, 'first-timer': 2.2 };
+
+/** As classes have taught, as far as it is in force. */
+export const pacesOf = (learnt: Learnt | null): Paces => ({
+  ...PACE,
+  ...Object.fromEntries(
+    SKILLS.flatMap((skill) => {
+      const row = learnt?.skills.find((each) => each.skill === skill);
+      return row ? [[skill, PACE[skill] * Math.exp(row.ln)]] : [];
+    }),
+  ),
+});
 /** Between learners of one skill, σ of the logarithm of all their minutes together. */
 export const PERSON_SIGMA = 0.25;
 
@@ -77,7 +92,7 @@ export const tablesOf = ({ people }: Pick<Room, 'people'>): number =>
 export type NoRoom = 'no-sessions' | 'no-people' | 'no-steps' | 'no-minutes';
 
 /** The class as it would be worked through. @param run a class whose plan is as it should be */
-export function roomOf(designs: Designs, run: RunInput): Room | NoRoom {
+export function roomOf(designs: Designs, run: RunInput, paces: Paces = PACE): Room | NoRoom {
   const { plan } = run;
   const sittings = sittingsOf(plan, run.date);
   if (sittings.length === 0) return 'no-sessions';
@@ -89,7 +104,7 @@ export function roomOf(designs: Designs, run: RunInput): Room | NoRoom {
     if (!make) return [];
     const skill = its ?? run.skill;
     const tableAt = Math.floor(at / Math.max(1, run.seatsPerTable));
-    return [{ seat, skill, graphAt: builder.graphAt(make), pace: PACE[skill], tableAt }];
+    return [{ seat, skill, graphAt: builder.graphAt(make), pace: paces[skill], tableAt }];
   });
   const graphs = builder.graphs();
   if (people.length === 0) return 'no-people';

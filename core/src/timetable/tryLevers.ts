@@ -1,7 +1,7 @@
 import type { Designs, RunInput } from '../run/index.ts';
 import { applied, type Lever, leversOf, makerMinutes } from './levers.ts';
 import { type Outcome, trialOf } from './outcome.ts';
-import { roomOf } from './room.ts';
+import { type Paces, roomOf } from './room.ts';
 
 /** A lever as it was tried, held against the class as it is. */
 export interface TriedLever {
@@ -21,14 +21,19 @@ export interface Terms {
   readonly run: RunInput;
   readonly classes: number;
   readonly seed: number;
+  /** How long learners take; ours where it is left out. */
+  readonly paces?: Paces;
 }
 
 /** Gained by fewer than so many in a hundred classes, a lever is not worth a line. */
 const LEAST_GAIN = 0.005;
 
 /** A class as it would go; null: its time cannot be told. */
-export function outcomeOfRun(run: RunInput, { designs, classes, seed }: Omit<Terms, 'run'>): Outcome | null {
-  const room = roomOf(designs, run);
+export function outcomeOfRun(
+  run: RunInput,
+  { designs, classes, seed, paces }: Omit<Terms, 'run'>,
+): Outcome | null {
+  const room = roomOf(designs, run, paces);
   if (typeof room === 'string') return null;
   const trial = trialOf(room, run.plan.lateMinutes, seed);
   trial.more(classes);
@@ -37,8 +42,8 @@ export function outcomeOfRun(run: RunInput, { designs, classes, seed }: Omit<Ter
 
 /** Each lever by itself, one at a time, so that whoever waits can be shown the first. Nothing that gains nothing. */
 export function* tryLevers(terms: Terms): Generator<TriedLever> {
-  const { designs, run } = terms;
-  const room = roomOf(designs, run);
+  const { designs, run, paces } = terms;
+  const room = roomOf(designs, run, paces);
   const before = outcomeOfRun(run, terms);
   if (typeof room === 'string' || !before) return;
   for (const lever of leversOf(designs, run, room, before)) {

@@ -1,5 +1,6 @@
 import {
   classEvidence,
+  classMinutes,
   type Evidence,
   type Gathered,
   handSamplesOf,
@@ -10,9 +11,16 @@ import {
   type NotTaught,
 } from '@lanakit/core/logbook';
 import { lotInUse } from '@lanakit/core/shelf';
-import { roomNow } from '@lanakit/core/classDay';
+import {
+  type ClassDayPlan,
+  type ClassEvent,
+  clockOfDay,
+  entriesTook,
+  roomNow,
+  showNow,
+} from '@lanakit/core/classDay';
 import { classDayPlan } from '@lanakit/core/papers';
-import type { Run } from '@lanakit/core/run';
+import { type PackedRun, type Run, seatsOf } from '@lanakit/core/run';
 import type { Store } from '../db/index.ts';
 import { todayOf } from './deps.ts';
 import { unlessDamaged } from './oneByOne.ts';
@@ -53,8 +61,9 @@ function evidenceOfClass(store: Store, run: Run, today: string): Gathered {
   const events = store.classEvents.of(run.id);
   if (events.length === 0) return { evidence: [], untaught: [] };
   const { packed } = inForceOf(store, run, today);
-  const room = roomNow(classDayPlan(paperSourceOf(store, run, today)), events);
-  return classEvidence({
+  const plan = classDayPlan(paperSourceOf(store, run, today));
+  const room = roomNow(plan, events);
+  const told = classEvidence({
     runId: run.id,
     date: run.date,
     skill: run.skill,
@@ -66,6 +75,31 @@ function evidenceOfClass(store: Store, run: Run, today: string): Gathered {
     wool: packed.wool,
     took: tookOfRun(store, run, today),
     stepG: run.scaleStepG,
+  });
+  return { ...told, evidence: [...told.evidence, ...minutesOfClass(run, plan, packed, events)] };
+}
+
+/** How long its steps took, where all of it made one design. */
+function minutesOfClass(
+  run: Run,
+  plan: ClassDayPlan,
+  { toPack, input }: PackedRun,
+  events: readonly ClassEvent[],
+): Evidence[] {
+  const builds = toPack.groups.flatMap(({ makes, seats }) => (seats.length > 0 ? makes : []));
+  const [first] = builds;
+  if (!first || builds.some(({ revisionId }) => revisionId !== first.revisionId)) return [];
+  const clock = clockOfDay(run.date);
+  // All of it is over: what is on is what was on last.
+  const shows = plan.sittings.map((sitting) =>
+    showNow(plan, sitting, events, { now: Number.MAX_SAFE_INTEGER, clock }),
+  );
+  return classMinutes({
+    runId: run.id,
+    date: run.date,
+    skills: seatsOf(input).map(({ skill }) => skill ?? input.skill),
+    build: first.build,
+    entries: entriesTook(shows),
   });
 }
 

@@ -12,7 +12,7 @@ import { EVIDENCE_WORDS, untaughtWords, whoWords } from '../../words/logbookWord
 import { counted, showDay, showGrams, showMinutes } from '../../words/show.ts';
 import book from '../Logbook.module.css';
 import styles from './Learnt.module.css';
-import type { ToldState } from './LearntPage.tsx';
+import type { ToldState } from './toldState.ts';
 
 const FIRST = 20;
 

@@ -10,6 +10,7 @@ import { AllEvidence } from './AllEvidence.tsx';
 import { HowLong } from './HowLong.tsx';
 import { NarrowingChart } from './NarrowingChart.tsx';
 import { TakeIt } from './TakeIt.tsx';
+import type { ToldState } from './toldState.ts';
 
 /** What all pages teach together: what is in force, what taking it would change, and every weighing it rests on. */
 export function LearntPage() {
@@ -40,11 +41,6 @@ export function LearntPage() {
       </article>
     </main>
   );
-}
-
-export interface ToldState {
-  state: LearningState;
-  fibreName: (id: string) => string;
 }
 
 const TIMES = new Set(['pace', 'act', 'skill']);

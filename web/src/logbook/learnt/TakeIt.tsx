@@ -7,7 +7,7 @@ import { useAttempt } from '../../shell/useAttempt.ts';
 import { counted, showDay, showGrams, showRange } from '../../words/show.ts';
 import book from '../Logbook.module.css';
 import styles from './Learnt.module.css';
-import type { ToldState } from './LearntPage.tsx';
+import type { ToldState } from './toldState.ts';
 
 /** What taking it would change, before it is taken. */
 export function TakeIt({ state, fibreName }: ToldState) {

@@ -7,14 +7,15 @@ import {
   revisionsOfRun,
   type RunInput,
 } from '@lanakit/core/run';
-import { type NoRoom, roomOf, untimedSteps, withSessions } from '@lanakit/core/timetable';
+import type { Learnt } from '@lanakit/core/learning';
+import { type NoRoom, pacesOf, roomOf, untimedSteps, withSessions } from '@lanakit/core/timetable';
 import { Button } from 'antd';
 import { nanoid } from 'nanoid';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams } from 'react-router';
 import { ApiProblem } from '../../api/client.ts';
-import { useRevisionsById, useRun } from '../../api/queries.ts';
+import { useLearnt, useRevisionsById, useRun } from '../../api/queries.ts';
 import { apiPath } from '../../api/studio.ts';
 import { SaveMark } from '../../draft/SaveMark.tsx';
 import { Loading } from '../../shell/Loading.tsx';
@@ -84,7 +85,13 @@ function OpenDay({ run }: { run: OpenedRun }) {
           </SheetLink>
         </div>
       </header>
-      <Planned draft={draft} designs={designs} patternId={run.patternId} />
+      <Planned
+        draft={draft}
+        designs={designs}
+        patternId={run.patternId}
+        kept={run.frozen?.wool.learnt ?? null}
+        isKept={run.frozen !== null}
+      />
       <RunConflict draft={draft} />
     </main>
   );
@@ -96,10 +103,14 @@ interface PlannedProps {
   draft: RunDraft;
   designs: Designs;
   patternId: string;
+  /** What was learnt when its numbers were written down. */
+  kept: Learnt | null;
+  /** They are. */
+  isKept: boolean;
 }
 
 /** Nobody has said when it is: that comes first, as it would be proposed. */
-function Planned({ draft, designs, patternId }: PlannedProps) {
+function Planned({ draft, designs, ...rest }: PlannedProps) {
   const { input } = draft;
   const pattern = designs.get(input.revisionId);
   if (input.plan.sessions.length === 0 && pattern) {
@@ -118,7 +129,7 @@ function Planned({ draft, designs, patternId }: PlannedProps) {
       </section>
     );
   }
-  return <Timed draft={draft} designs={designs} patternId={patternId} />;
+  return <Timed draft={draft} designs={designs} {...rest} />;
 }
 
 const NO_ROOM_WORDS: Readonly<Record<NoRoom, string>> = {
@@ -129,14 +140,19 @@ const NO_ROOM_WORDS: Readonly<Record<NoRoom, string>> = {
   'no-steps': 'Nothing is left to do in the class: no step of it is done here, or the pattern has none.',
 };
 
-function Timed({ draft, designs, patternId }: PlannedProps) {
+function Timed({ draft, designs, patternId, kept, isKept }: PlannedProps) {
   const { input } = draft;
   // While a hand drags, the day is gone through with what is under the hand and not with what is kept.
   const [dragged, setDragged] = useState<ClassPlan | null>(null);
   const shown = useMemo((): RunInput => (dragged ? { ...input, plan: dragged } : input), [input, dragged]);
   const isWrong = checkRun({ ...input, name: input.name || '-' }).length > 0;
-  const room = useMemo(() => (isWrong ? null : roomOf(designs, shown)), [designs, shown, isWrong]);
-  const { told, stop } = useDay(shown, designs, dragged !== null);
+  const { data: learnt } = useLearnt();
+  const paces = useMemo(() => pacesOf(isKept ? kept : (learnt?.learnt ?? null)), [learnt, kept, isKept]);
+  const room = useMemo(
+    () => (isWrong ? null : roomOf(designs, shown, paces)),
+    [designs, shown, paces, isWrong],
+  );
+  const { told, stop } = useDay(shown, designs, paces, dragged !== null);
   const { at } = runProblems(input, true);
   const setPlan = (change: Partial<ClassPlan>) => draft.change({ plan: { ...input.plan, ...change } });
   return (

@@ -8,6 +8,7 @@ import {
   type Together,
   trialOf,
   type TriedLever,
+  type Paces,
   tryLevers,
 } from '@lanakit/core/timetable';
 import { expose } from 'comlink';
@@ -46,12 +47,13 @@ const api = {
     turn: number,
     run: RunInput,
     designs: Designs,
+    paces: Paces,
     isQuick: boolean,
     tell: (turn: number, news: DayNews) => void,
   ): Promise<void> {
     latest = turn;
     const isLatest = () => latest === turn;
-    const room = roomOf(designs, run);
+    const room = roomOf(designs, run, paces);
     if (typeof room === 'string') return;
     const { lateMinutes } = run.plan;
     const trial = trialOf(room, lateMinutes, SEED);
@@ -79,7 +81,7 @@ const api = {
     }
     if (!isLatest()) return;
     const classes = Math.max(FEWEST_LEVER_CLASSES, Math.min(LEVER_CLASSES, classesIn(LEVER_MS)));
-    const terms = { designs, run, classes, seed: SEED };
+    const terms = { designs, run, classes, seed: SEED, paces };
     const tried: TriedLever[] = [];
     for (const lever of tryLevers(terms)) {
       tried.push(lever);

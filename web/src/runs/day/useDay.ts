@@ -1,5 +1,5 @@
 import type { Designs, RunInput } from '@lanakit/core/run';
-import type { DayView, Outcome, Together, TriedLever } from '@lanakit/core/timetable';
+import type { DayView, Outcome, Paces, Together, TriedLever } from '@lanakit/core/timetable';
 import { proxy, type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { DayApi, DayNews } from './day.worker.ts';
@@ -37,7 +37,7 @@ interface DayAsked {
  * more.
  * @param isQuick a hand drags: only what is seen at once is worked out
  */
-export function useDay(run: RunInput, designs: Designs, isQuick: boolean): DayAsked {
+export function useDay(run: RunInput, designs: Designs, paces: Paces, isQuick: boolean): DayAsked {
   const [told, setTold] = useState(NOTHING);
   const api = useRef<Remote<DayApi> | null>(null);
   const turn = useRef(0);
@@ -56,6 +56,7 @@ export function useDay(run: RunInput, designs: Designs, isQuick: boolean): DayAs
         mine,
         run,
         designs,
+        paces,
         isQuick,
         proxy((its: number, news: DayNews) => {
           if (its === turn.current) setTold((before) => withNews(before, news, isQuick));
@@ -67,7 +68,7 @@ export function useDay(run: RunInput, designs: Designs, isQuick: boolean): DayAs
     }
     const pause = setTimeout(ask, PAUSE_MS);
     return () => clearTimeout(pause);
-  }, [run, designs, isQuick]);
+  }, [run, designs, paces, isQuick]);
   const stop = () => {
     turn.current += 1;
     void api.current?.stop();
