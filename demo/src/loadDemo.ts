@@ -90,6 +90,7 @@ function planRuns(services: Services, now: Date, shelf: DemoShelf, made: FigureR
     skill: 'first-timer',
   });
   countNeedles(services, past, shelf.needle(38, 'triangular'));
+  sayInClass(services, past, pearRevision, now);
   done(services.runs.recordDone(past));
   plan({
     name: 'Saturday pears',
@@ -208,6 +209,30 @@ function countNeedles({ trays }: Services, runId: string, needleId: string): voi
   done(trays.tap(runId, { key: 'demo-in', needleId, pile: 'in', amount: 11 }, DEVICE));
   done(trays.tap(runId, { key: 'demo-broken', needleId, pile: 'broken', amount: 2 }, DEVICE));
   done(trays.close(runId, DEVICE));
+}
+
+/** What was said in it, at which step: for the next revision to answer. */
+function sayInClass({ classDays }: Services, runId: string, revisionId: string, now: Date): void {
+  const notes = [
+    ['trouble', 'coat', 'Green came off again on the needle: two of nine laid it too thick at once.'],
+    ['question', 'leaves', 'How do I know that the leaf is felted through?'],
+    ['idea', null, 'Show the finished stalk before the leaves.'],
+  ] as const;
+  notes.forEach(([sort, stepId, text], at) =>
+    done(
+      classDays.add(
+        runId,
+        {
+          key: `demo-said-${at}`,
+          at: now.toISOString(),
+          from: 'demo',
+          seen: 0,
+          what: { act: 'said', sort, revisionId, stepId, partId: null, seatKey: null, text },
+        },
+        DEVICE,
+      ),
+    ),
+  );
 }
 
 /** The first Saturday at least two days off, then `weeks` later. */

@@ -110,6 +110,10 @@ export const router = createBrowserRouter(
           lazy: async () => ({ Component: (await import('./logbook/learnt/LearntPage.tsx')).LearntPage }),
         },
         {
+          path: 'logbook/questions',
+          lazy: async () => ({ Component: (await import('./logbook/QuestionsPage.tsx')).QuestionsPage }),
+        },
+        {
           path: 'logbook/good',
           lazy: async () => ({ Component: (await import('./logbook/good/GoodPage.tsx')).GoodPage }),
         },

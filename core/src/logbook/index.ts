@@ -37,3 +37,5 @@ export { draftOf } from './draftOf.ts';
 export { proposalsOf, withProposals, type Proposal } from './proposals.ts';
 export { evidenceTable, foretoldTable, type TextTable } from './evidenceTable.ts';
 export { classMinutes, slowestOf, type ClassTimed } from './classMinutes.ts';
+export { minutesByPerson, type StepMinutes } from './minutesByPerson.ts';
+export { classQuestions, type ClassQuestion, type QuestionPlace } from './questions.ts';

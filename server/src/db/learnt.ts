@@ -16,7 +16,8 @@ export interface Taken extends TakenDocument {
 }
 
 export const EVIDENCE_CHOICES = ['left-out', 'meant'] as const;
-export type EvidenceChoice = (typeof EVIDENCE_CHOICES)[number];
+/** `done`: a question of a class that is worked off. */
+export type EvidenceChoice = (typeof EVIDENCE_CHOICES)[number] | 'done';
 
 interface TakenRow {
   id: number;

@@ -357,10 +357,10 @@ const LOGBOOK_SHEETS = [
   sheet(
     'evidence-choices',
     'evidence_choice',
-    'What of what was weighed is left out, or odd and meant so',
+    'What of what was weighed is left out, or odd and meant so; what was asked and is worked off',
     [
       column('evidenceId', 'text', 'the making or run, and where in it'),
-      column('choice', 'text', 'left-out or meant'),
+      column('choice', 'text', 'left-out, meant, or of a question done'),
       AT,
     ],
     { order: 'evidence_id' },

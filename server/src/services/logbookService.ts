@@ -1,9 +1,16 @@
 import type { LogbookLine, LogbookPage } from '@lanakit/core/api';
-import { type ClassDayPlan, clockOfDay } from '@lanakit/core/classDay';
-import { classMaking, woolSum } from '@lanakit/core/logbook';
+import { type ClassDayPlan, clockOfDay, saidNow } from '@lanakit/core/classDay';
+import {
+  classMaking,
+  type ClassQuestion,
+  classQuestions,
+  type QuestionPlace,
+  woolSum,
+} from '@lanakit/core/logbook';
 import { trayOf } from '@lanakit/core/needles';
 import { classDayPlan } from '@lanakit/core/papers';
 import type { Run } from '@lanakit/core/run';
+import type { Store } from '../db/index.ts';
 import { todayOf, type ServiceDeps } from './deps.ts';
 import { answering, foundOr } from './refusal.ts';
 import { paperSourceOf } from './paperSourceOf.ts';
@@ -42,7 +49,29 @@ export function logbookService({ store, now }: ServiceDeps) {
       makes: plan.makes,
     };
   };
+  /** By pattern and step. */
+  const questions = (): ClassQuestion[] => {
+    const choices = [...store.learnt.choices()];
+    const done = new Set(choices.flatMap(([id, choice]) => (choice === 'done' ? [id] : [])));
+    const classes = store.runs
+      .all()
+      .filter(isWritten)
+      .map(({ id: runId, name: runName, date }) => ({
+        runId,
+        runName,
+        date,
+        notes: saidNow(store.classEvents.of(runId)),
+      }));
+    return classQuestions(classes, (revisionId) => placeOf(store, revisionId), done);
+  };
   return answering({
+    questions,
+    /** Worked off into the pattern, or to be asked again. */
+    setQuestion(id: string, isDone: boolean): ClassQuestion[] {
+      foundOr(questions().find((question) => question.id === id) ?? null);
+      store.learnt.choose(id, isDone ? 'done' : null, now().toISOString());
+      return questions();
+    },
     /** The last first. */
     list: (): LogbookLine[] =>
       store.runs
@@ -58,4 +87,13 @@ export function logbookService({ store, now }: ServiceDeps) {
       return foundOr(isWritten(run) ? pageOf(run) : null);
     },
   });
+}
+
+/** The pattern a revision is of, as it is written now; null: one of them is gone. */
+function placeOf(store: Store, revisionId: string): QuestionPlace | null {
+  const revision = store.patterns.findRevision(revisionId);
+  const pattern = revision && store.patterns.find(revision.patternId);
+  if (!pattern) return null;
+  const { title, steps } = pattern.document;
+  return { patternId: pattern.id, title, stepIds: steps.map(({ id }) => id) };
 }

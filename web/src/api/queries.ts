@@ -45,6 +45,7 @@ import { type Wool, woolOnShelf } from '@lanakit/core/engine';
 import type { ImportRecord } from '@lanakit/core/files';
 import type { BreakageEvidence } from '@lanakit/core/needles';
 import type { Learnt } from '@lanakit/core/learning';
+import type { ClassQuestion } from '@lanakit/core/logbook';
 import type { Pattern } from '@lanakit/core/pattern';
 import type {
   Blend,
@@ -253,6 +254,8 @@ export const useLogbook = (): Resource<Items<LogbookLine>> => useList('/logbook'
 export const useMakings = (): Resource<Items<MakingLineOfBook>> => useList('/makings');
 export const useMakingPage = (id: string): Resource<MakingPage> =>
   useSWR(`/makings/${id}/page`, get<MakingPage>, { keepPreviousData: true });
+/** What was asked in classes, by pattern and step. */
+export const useClassQuestions = (): Resource<Items<ClassQuestion>> => useList('/class-questions');
 /** What everything weighed teaches. */
 export const useLearning = (): Resource<LearningState> => useSWR('/learning', get<LearningState>);
 export const useLogbookPage = (runId: string): Resource<LogbookPage> =>

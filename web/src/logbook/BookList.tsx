@@ -2,7 +2,7 @@ import type { LogbookLine, MakingLineOfBook } from '@lanakit/core/api';
 import { byCodePoint } from '@lanakit/core/base';
 import { Button } from 'antd';
 import { Link, useLocation, useNavigate } from 'react-router';
-import { useLearning } from '../api/queries.ts';
+import { useClassQuestions, useLearning } from '../api/queries.ts';
 import { counted, showDay, showGrams } from '../words/show.ts';
 import styles from './Logbook.module.css';
 
@@ -73,6 +73,8 @@ export function BookList({ pages, shownId }: { pages: readonly BookPage[]; shown
 function BookTabs() {
   const { pathname } = useLocation();
   const { data } = useLearning();
+  const { data: questions } = useClassQuestions();
+  const open = questions?.items.filter(({ isDone }) => !isDone).length ?? 0;
   return (
     <ul className={styles.tabs} aria-label="What the pages say together">
       <li>
@@ -86,6 +88,12 @@ function BookTabs() {
       <li>
         <Link to="/logbook/good" aria-current={pathname.endsWith('/good') ? 'page' : undefined}>
           <b>How good are we?</b>
+        </Link>
+      </li>
+      <li>
+        <Link to="/logbook/questions" aria-current={pathname.endsWith('/questions') ? 'page' : undefined}>
+          <b>Asked in classes</b>
+          {open > 0 && <span className={styles.fresh}>{counted(open, 'to answer', 'to answer')}</span>}
         </Link>
       </li>
     </ul>

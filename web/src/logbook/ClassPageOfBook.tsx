@@ -1,11 +1,15 @@
 import type { LogbookPage } from '@lanakit/core/api';
 import { figuresOf, type SaidNow } from '@lanakit/core/classDay';
+import { fibreNamesOf } from '@lanakit/core/words';
+import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { apiPath } from '../api/studio.ts';
 import { MinutesTable } from '../runs/class/MinutesTable.tsx';
 import { WoolTable } from '../runs/class/WoolTable.tsx';
 import { PERMISSION_WORDS, SAID_WORDS, whereWords } from '../words/classWords.ts';
 import { counted, showDay, showGrams } from '../words/show.ts';
+import { useShelf } from '../api/queries.ts';
+import { TookChart } from './TookChart.tsx';
 import styles from './Logbook.module.css';
 
 /** One class as its notebook page has it. */
@@ -50,10 +54,16 @@ function sumWords({ making, wool }: LogbookPage): string {
 } // prettier-ignore
 
 function Wool({ page: { making } }: { page: LogbookPage }) {
+  const { byId } = useShelf();
+  const nameOf = useMemo(() => {
+    const named = fibreNamesOf({ fibres: byId });
+    return (id: string) => (byId.has(id) ? named(id) : 'a fibre no longer on the shelf');
+  }, [byId]);
   if (making.wool.length === 0) return null;
   return (
     <section aria-label="Wool">
       <h3>Wool</h3>
+      <TookChart rows={making.wool} nameOf={nameOf} />
       <WoolTable rows={making.wool} hasSpare={making.wool.some(({ spareG }) => spareG > 0)} />
     </section>
   );

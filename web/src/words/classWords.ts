@@ -75,7 +75,10 @@ export function whereWords({ revisionId, stepId, partId }: SaidNow, figures: rea
   const step = figure?.steps.find(({ id }) => id === stepId);
   const piece = figure?.pieces.find((each) => each.partId === partId);
   if (step) return `at step ${step.number}, ${step.title}`;
-  return piece ? `on the ${piece.name}` : 'of what is no longer made';
+  if (piece) return `on the ${piece.name}`;
+  return figure && stepId === null && partId === null
+    ? `of ${figure.title}`
+    : 'of what is no longer made';
 }
 
 export const PERMISSION_WORDS: Readonly<Record<PhotoPermission, string>> = {

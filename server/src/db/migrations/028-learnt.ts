@@ -1,6 +1,7 @@
 /**
  * Figures that were made, as they were written down, and the build each is of as it was then; what was learnt and taken, kept for
- * good; and what of it was left out or meant so. What is worked out from the logbook follows its changes.
+ * good; and what of it was left out, meant so, or
+ * worked off. What is worked out from the logbook follows its changes.
  */
 const TABLES = ['making', 'learnt', 'evidence_choice', 'class_event'] as const;
 
@@ -35,7 +36,7 @@ BEGIN SELECT RAISE(ABORT, 'what was taken is not changed'); END;
 
 CREATE TABLE evidence_choice (
   evidence_id TEXT PRIMARY KEY,
-  choice TEXT NOT NULL CHECK (choice IN ('left-out', 'meant')),
+  choice TEXT NOT NULL CHECK (choice IN ('left-out', 'meant', 'done')),
   at TEXT NOT NULL
 ) STRICT, WITHOUT ROWID;
 

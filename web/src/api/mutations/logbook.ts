@@ -41,3 +41,11 @@ export const setHalfLife = (halfLifeMonths: number | null): Mutation<LearningSta
   body: { halfLifeMonths },
   touches: MAKING_TOUCHES,
 });
+
+/** Worked off into the pattern, or to be asked again. */
+export const setQuestionDone = (id: string, isDone: boolean): Mutation<unknown> => ({
+  method: 'PUT',
+  path: `/class-questions/${encodeURIComponent(id)}`,
+  body: { isDone },
+  touches: ['/class-questions'],
+});

@@ -17,6 +17,7 @@ import { MakingAbout } from './MakingAbout.tsx';
 import { MakingConflict } from './MakingConflict.tsx';
 import { MakingPictures } from './MakingPictures.tsx';
 import { MakingTeaches } from './MakingTeaches.tsx';
+import { MinutesChart } from './MinutesChart.tsx';
 import { NextRevision } from './NextRevision.tsx';
 import { PieceLines } from './PieceLines.tsx';
 import { StepLines } from './StepLines.tsx';
@@ -48,6 +49,7 @@ export function MakingSheet({ page, wool }: { page: MakingPage; wool: Wool }) {
       <WoolLines page={page} draft={draft} wool={wool} questionsAt={questionsAt} />
       <PieceLines page={page} draft={draft} questionsAt={questionsAt} />
       <StepLines page={page} draft={draft} questionsAt={questionsAt} />
+      {page.build && <MinutesChart build={page.build} makings={page.ofPattern} />}
       <Tried draft={draft} />
       <MakingPictures draft={draft} />
       <MakingTeaches page={page} />
