@@ -6,6 +6,7 @@ import { benchCore } from './core.ts';
 import { benchFigure } from './figure.ts';
 import { benchFirstJourney } from './firstJourney.ts';
 import { benchGuide } from './guide.ts';
+import { benchLogbook } from './logbook.ts';
 import type { Row } from './measure.ts';
 import { benchServer, startServer } from './server.ts';
 import { benchClassDay } from './classDay.ts';
@@ -52,6 +53,7 @@ if (ON_SERVER.some(([name]) => isAsked(name))) {
 }
 if (isAsked('scale')) rows.push(...(await benchScale()));
 if (isAsked('class')) rows.push(...(await benchClassDay()));
+if (isAsked('logbook')) rows.push(...(await benchLogbook()));
 if (isAsked('journey')) rows.push(...(await benchFirstJourney()));
 if (isAsked('big')) rows.push(...(await benchBig()));
 const widths = (['work', 'size', 'median', 'spread'] as const).map((column) => ({

@@ -93,7 +93,19 @@ export interface Believed {
 
 /** Mean and spread of what an observation would show, without its own error. */
 export function believedOf(belief: Belief, of: readonly FactorShare[]): Believed {
-  const entries = placed(of, belief.places);
+  const { ln, sigma } = believedAt(belief, placed(of, belief.places));
+  return { ln, sigma: Math.sqrt(sigma ** 2 + unseenVariance(belief, of)) };
+}
+
+/** Shares by their factors’ places in a belief. */
+export type PlacedShares = readonly (readonly [place: number, share: number])[];
+
+/** Worked out once where the same is asked of many beliefs about the same factors. */
+export const placedShares = ({ places }: Pick<Belief, 'places'>, of: readonly FactorShare[]): PlacedShares =>
+  placed(of, places);
+
+/** As `believedOf`, of factors that are all in the belief. */
+export function believedAt(belief: Belief, entries: PlacedShares): Believed {
   const size = belief.factors.length;
   let [ln, variance] = [0, 0];
   for (const [row, share] of entries) {
@@ -101,7 +113,7 @@ export function believedOf(belief: Belief, of: readonly FactorShare[]): Believed
     for (const [column, other] of entries)
       variance += share * other * (belief.covariance[row * size + column] ?? 0);
   }
-  return { ln, sigma: Math.sqrt(Math.max(0, variance) + unseenVariance(belief, of)) };
+  return { ln, sigma: Math.sqrt(Math.max(0, variance)) };
 }
 
 function unseenVariance({ places }: Belief, of: readonly FactorShare[]): number {

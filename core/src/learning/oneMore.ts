@@ -7,6 +7,16 @@ import type { Observation } from './observation.ts';
  * them together, to rounding.
  */
 export function withOneMore(belief: Belief, observation: Observation): Belief {
+  return stepped(belief, observation, observation.sigma ** 2);
+}
+
+/** What would be believed had this one of them never been there: the same step, backwards. */
+export function withoutOne(belief: Belief, observation: Observation): Belief {
+  return stepped(belief, observation, -(observation.sigma ** 2));
+}
+
+/** @param errorVariance of the observation; below nothing: it is taken out again */
+function stepped(belief: Belief, observation: Observation, errorVariance: number): Belief {
   const { factors, places, size, mean, covariance, samples } = widened(belief, observation);
   const share = new Float64Array(size);
   for (const { factor, share: more } of observation.of) {
@@ -14,7 +24,7 @@ export function withOneMore(belief: Belief, observation: Observation): Belief {
     share[place] = (share[place] ?? 0) + more;
   }
   const gain = times(covariance, share, size);
-  const variance = dot(share, gain) + observation.sigma ** 2;
+  const variance = dot(share, gain) + errorVariance;
   const surprise = observation.ln - dot(share, mean);
   for (let row = 0; row < size; row++) {
     const rowGain = gain[row] ?? 0;
@@ -23,7 +33,8 @@ export function withOneMore(belief: Belief, observation: Observation): Belief {
       const cell = row * size + column;
       covariance[cell] = (covariance[cell] ?? 0) - (rowGain * (gain[column] ?? 0)) / variance;
     }
-    if (Math.abs(share[row] ?? 0) >= COUNTED_SHARE) samples[row] = (samples[row] ?? 0) + 1;
+    if (Math.abs(share[row] ?? 0) >= COUNTED_SHARE)
+      samples[row] = (samples[row] ?? 0) + Math.sign(errorVariance);
   }
   return { factors, places, mean, covariance, samples };
 }

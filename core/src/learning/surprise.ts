@@ -1,4 +1,4 @@
-import { type Belief, believedOf } from './belief.ts';
+import { type Belief, believedAt, believedOf, type PlacedShares, placedShares } from './belief.ts';
 import type { Observation } from './observation.ts';
 
 /** An observation against what all others say of it. */
@@ -15,9 +15,14 @@ export interface Surprise {
  * What the others say of an observation that is among them, without going through them again. Cook and Weisberg, Residuals
  * and Influence in Regression, 2.2 (the deletion formulas of a linear model).
  * @param belief made with it
+ * @param entries its shares by their places, where they are worked out already
  */
-export function surpriseAmong(belief: Belief, { of, ln, sigma }: Observation): Surprise {
-  const among = believedOf(belief, of);
+export function surpriseAmong(
+  belief: Belief,
+  { of, ln, sigma }: Observation,
+  entries: PlacedShares = placedShares(belief, of),
+): Surprise {
+  const among = believedAt(belief, entries);
   const left = Math.max(1e-12, sigma ** 2 - among.sigma ** 2);
   const off = ((ln - among.ln) * sigma ** 2) / left;
   const spread = sigma ** 2 / Math.sqrt(left);

@@ -7,9 +7,12 @@ import {
   type Learnt,
   learntFrom,
   ODD_SIGMAS,
+  type PlacedShares,
+  placedShares,
   surpriseAmong,
   surpriseOf,
   weighedLess,
+  withoutOne,
 } from '../learning/index.ts';
 import type { HandMeasure } from '../shelf/index.ts';
 import type { Evidence } from './evidence.ts';
@@ -80,24 +83,28 @@ const MOST_ODD = 100;
 
 function withoutOdd(offered: readonly Evidence[], meant: ReadonlySet<string>) {
   const odd = new Set<string>();
-  let kept = offered;
-  let belief = believe(kept);
+  let belief = believe(offered);
+  let kept = offered.map((each) => ({ each, entries: placedShares(belief, each.of) }));
   while (odd.size < MOST_ODD) {
     const worst = farthest(belief, kept, meant);
     if (!worst) break;
-    odd.add(worst);
-    kept = kept.filter(({ id }) => id !== worst);
-    belief = believe(kept);
+    odd.add(worst.id);
+    kept = kept.filter(({ each }) => each !== worst);
+    belief = withoutOne(belief, worst);
   }
   return { belief, odd };
 }
 
-function farthest(belief: Belief, kept: readonly Evidence[], meant: ReadonlySet<string>): string | null {
-  let [worst, far]: [string | null, number] = [null, ODD_SIGMAS];
-  for (const each of kept) {
-    if (meant.has(each.id)) continue;
-    const off = Math.abs(surpriseAmong(belief, each).z);
-    if (off > far) [worst, far] = [each.id, off];
+interface Kept {
+  readonly each: Evidence;
+  readonly entries: PlacedShares;
+}
+
+function farthest(belief: Belief, kept: readonly Kept[], meant: ReadonlySet<string>): Evidence | null {
+  let [worst, far]: [Evidence | null, number] = [null, ODD_SIGMAS];
+  for (const { each, entries } of kept) {
+    const off = Math.abs(surpriseAmong(belief, each, entries).z);
+    if (off > far && !meant.has(each.id)) [worst, far] = [each, off];
   }
   return worst;
 }

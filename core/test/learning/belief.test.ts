@@ -18,6 +18,7 @@ import {
   surpriseOf,
   weighedLess,
   withOneMore,
+  withoutOne,
 } from '../../src/learning/index.ts';
 
 const MAKER: Factor = { kind: 'maker', who: '' };
@@ -114,6 +115,23 @@ describe('one more', () => {
           covarianceOf(inTurn, MAKER, felted('a')),
           8,
         );
+      }),
+    );
+  });
+  test('taken out again it is as if it had never been there', () => {
+    fc.assert(
+      fc.property(observations, (all) => {
+        const list = built(all);
+        const [first, ...others] = list;
+        if (!first) return;
+        const [without, never] = [withoutOne(believe(list), first), believe(others)];
+        for (const factor of FACTORS) {
+          expect(believedOf(without, whole(factor)).ln).toBeCloseTo(believedOf(never, whole(factor)).ln, 6);
+          expect(believedOf(without, whole(factor)).sigma).toBeCloseTo(
+            believedOf(never, whole(factor)).sigma,
+            6,
+          );
+        }
       }),
     );
   });

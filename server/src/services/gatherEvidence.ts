@@ -30,7 +30,7 @@ import { shelfOf } from './runSources.ts';
 import { tookOfRun } from './tookOfRun.ts';
 
 /** What the book rests on. */
-const LEARNT_BY = ['things', 'ledger', 'patterns', 'runs', 'needles', 'logbook'] as const;
+export const LEARNT_BY = ['things', 'ledger', 'patterns', 'runs', 'needles', 'logbook'] as const;
 
 const LEARNING = 'learning';
 

@@ -15,7 +15,13 @@ import { planOfToday, type Run } from '@lanakit/core/run';
 import type { Store } from '../db/index.ts';
 import type { EvidenceChoice } from '../db/learnt.ts';
 import { todayOf, type ServiceDeps } from './deps.ts';
-import { gatherEvidence, learningNow, learningSetting, setLearningSetting } from './gatherEvidence.ts';
+import {
+  gatherEvidence,
+  LEARNT_BY,
+  learningNow,
+  learningSetting,
+  setLearningSetting,
+} from './gatherEvidence.ts';
 import { answering, Refusal } from './refusal.ts';
 import { packedAlone, runsAhead, shelfOf, sourcesOf } from './runSources.ts';
 
@@ -50,7 +56,14 @@ export function learningService({ store, now }: ServiceDeps) {
 const idsThatCount = (judged: readonly { readonly id: string; readonly counts: boolean }[]): string[] =>
   judged.flatMap(({ id, counts }) => (counts ? [id] : []));
 
+/** While nothing it rests on is written it is the same for whoever asks. */
 function stateOf(store: Store, now: Date): LearningState {
+  const { halfLifeMonths } = learningSetting(store);
+  const key = `state of learning, ${todayOf(now)}, ${halfLifeMonths ?? 'for good'}`;
+  return store.remember(LEARNT_BY, key, () => workedOut(store, now));
+}
+
+function workedOut(store: Store, now: Date): LearningState {
   const today = todayOf(now);
   const { judged, belief, learnt } = learningNow(store, now);
   const { untaught, titles } = gatherEvidence(store, today);

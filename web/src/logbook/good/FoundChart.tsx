@@ -4,6 +4,8 @@ import { Chart, type ChartOption } from '../../ui/Chart.tsx';
 import { counted, showGrams } from '../../words/show.ts';
 
 const CHART_PX = 320;
+/** Over so many, points are drawn as one. */
+const MANY = 1500;
 
 /** Estimated against weighed, grams, both by tens: on the line it took what was told. */
 export function FoundChart({ all }: { all: readonly Foretold[] }) {
@@ -28,6 +30,8 @@ function foundOption(all: readonly Foretold[]): ChartOption {
     color: token,
     symbol,
     symbolSize: 9,
+    large: true,
+    largeThreshold: MANY,
     data: all.filter((each) => each.isInside === isInside).map(({ estimated, found }) => [estimated, found]),
   });
   const axis = (name: string) => ({

@@ -99,8 +99,15 @@ interface Group {
 
 function Groups({ all, fibreName }: { all: readonly Foretold[]; fibreName: (id: string) => string }) {
   const by = (keyOf: (each: Foretold) => string | null): Group[] => {
-    const keys = [...new Set(all.map(keyOf))].filter((key) => key !== null);
-    return keys.map((key) => ({ name: key, good: howGood(all.filter((each) => keyOf(each) === key)) }));
+    const groups = new Map<string, Foretold[]>();
+    for (const each of all) {
+      const key = keyOf(each);
+      if (key === null) continue;
+      const group = groups.get(key);
+      if (group) group.push(each);
+      else groups.set(key, [each]);
+    }
+    return [...groups].map(([name, group]) => ({ name, good: howGood(group) }));
   };
   return (
     <>
@@ -109,7 +116,13 @@ function Groups({ all, fibreName }: { all: readonly Foretold[]; fibreName: (id: 
         title="By fibre"
         groups={by(({ fibreId }) => (fibreId === null ? null : fibreName(fibreId)))}
       />
-      <GroupTable title="By month" groups={by(({ date }) => monthWords(date))} />
+      <GroupTable
+        title="By month"
+        groups={by(({ date }) => date.slice(0, 7)).map(({ name, good }) => ({
+          name: monthWords(`${name}-01`),
+          good,
+        }))}
+      />
     </>
   );
 }

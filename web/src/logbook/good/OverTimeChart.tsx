@@ -4,6 +4,8 @@ import { Chart, type ChartOption } from '../../ui/Chart.tsx';
 import { showDay } from '../../words/show.ts';
 
 const CHART_PX = 220;
+/** Over so many, points are drawn as one. */
+const MANY = 1500;
 const percent = (value: number) => Math.round(value * 100);
 
 /** How wide the range was that was told of each, in the order they were weighed, and where in it the weighing fell. */
@@ -30,6 +32,7 @@ function overTimeOption(all: readonly Foretold[]): ChartOption {
     showSymbol: false,
     step: 'middle' as const,
     lineStyle: { width: 1.5 },
+    sampling: 'minmax' as const,
     data: all.map((each) => percent(of(each) / each.estimated - 1)),
   });
   return {
@@ -37,8 +40,9 @@ function overTimeOption(all: readonly Foretold[]): ChartOption {
     legend: { top: 0, right: 0, itemWidth: 14, data: ['the range that was told', 'what was weighed'] },
     xAxis: {
       type: 'category',
-      data: all.map(({ date }) => showDay(date)),
-      axisLabel: { hideOverlap: true },
+      data: all.map(({ date }) => date),
+      // Said only where it stands: of ten thousand days a dozen are written.
+      axisLabel: { hideOverlap: true, formatter: (date: string) => showDay(date) },
       axisTick: { show: false },
     },
     yAxis: {
@@ -54,6 +58,8 @@ function overTimeOption(all: readonly Foretold[]): ChartOption {
         name: 'what was weighed',
         color: 'ink',
         symbolSize: 7,
+        large: true,
+        largeThreshold: MANY,
         data: all.map(({ found, estimated }) => percent(found / estimated - 1)),
       },
     ],
