@@ -114,10 +114,6 @@ await pictures('light', async (page) => {
   await page.getByRole('button', { name: /^Marigold/ }).click();
   await page.getByRole('img', { name: /today/ }).waitFor();
   await take(page, 'buying');
-  await page.goto(`${url}/buying/cutting`);
-  await page.getByRole('button', { name: /Fuzzy stem/ }).click();
-  await page.getByText('no fewer will do').waitFor();
-  await take(page, 'cutting');
   const drawer = (name) => page.getByRole('region', { name: 'Wool' }).getByRole('button', { name });
   await page.goto(`${url}/shelf`);
   await drawer(/^Marigold/).click();
@@ -156,10 +152,6 @@ await pictures('light', async (page) => {
   await page.getByRole('button', { name: 'Add a seat' }).click();
   await page.getByRole('region', { name: 'What is other now' }).waitFor();
   await page.getByText('Saturday pears is bought.').waitFor({ state: 'hidden' });
-  await open(page, 'runs', /Coast trio/, 'Portions');
-  await page.getByText('Pack by pack').click();
-  await page.getByRole('rowheader', { name: 'Box 1 · Coast trio' }).waitFor();
-  await take(page, 'kits');
 });
 await pictures('light', async (page) => {
   const { items } = await (await page.request.get(`${url}/api/runs`)).json();
@@ -194,6 +186,17 @@ await pictures('light', async (page) => {
   await press('10 min');
   await page.getByRole('button', { name: 'Tove: helped' }).waitFor();
   await take(page, 'class');
+});
+await pictures('light', async (page) => {
+  await page.goto(`${url}/logbook/learnt`);
+  await page
+    .getByRole('img', { name: /before, .* now/ })
+    .first()
+    .waitFor();
+  await take(page, 'learnt');
+  await page.getByRole('link', { name: /^Pear with two leaves.*5\.\d g/ }).click();
+  await page.getByRole('button', { name: /^Yes, / }).waitFor();
+  await take(page, 'making');
 });
 await browser.close();
 server.kill();

@@ -9,7 +9,7 @@ import { type Savable, useSaver } from '../../draft/useSaver.ts';
 const FIELDS = Object.keys(MakingInput.properties) as (keyof MakingInput)[];
 
 /** What is written down, without its id and version. */
-export const makingInputOf = (making: MakingInput): MakingInput =>
+const makingInputOf = (making: MakingInput): MakingInput =>
   Object.fromEntries(FIELDS.map((field) => [field, making[field]])) as unknown as MakingInput;
 
 const versioned = (making: Making): Versioned<MakingInput> => ({
@@ -26,7 +26,7 @@ const savableMaking = (id: string): Savable<MakingInput> => ({
 });
 
 /** One change, and what undo calls it. */
-export type ChangeMaking = (label: string, recipe: (draft: MakingInput) => void) => void;
+type ChangeMaking = (label: string, recipe: (draft: MakingInput) => void) => void;
 
 export interface MakingDraft {
   readonly input: MakingInput;
