@@ -1,7 +1,7 @@
 import { type FactorShare, type Observation, SIGMA } from '../learning/index.ts';
 
 /** Where something was weighed. */
-export type EvidenceSource =
+type EvidenceSource =
   { readonly kind: 'making'; readonly makingId: string } | { readonly kind: 'run'; readonly runId: string };
 
 /** What kind of number it is held against. */

@@ -14,9 +14,9 @@ export {
 } from './making.ts';
 export { checkMaking } from './checkMaking.ts';
 export { isClockBackwards, minutesNow, started, stopped, tookOfLine, tookOfMaking } from './took.ts';
-export type { Evidence, EvidenceKind, EvidenceSource, Gathered, NotTaught, Untaught } from './evidence.ts';
-export { expectedOf, expectedSum, type ExpectedUse } from './expected.ts';
-export { makingEvidence, type MakingSources } from './makingEvidence.ts';
+export type { Evidence, Gathered, NotTaught, Untaught } from './evidence.ts';
+export { expectedOf, type ExpectedUse } from './expected.ts';
+export { makingEvidence } from './makingEvidence.ts';
 export { classEvidence, LEARNERS, type ClassTold } from './classEvidence.ts';
 export { handSamplesOf } from './handSamples.ts';
 export {
@@ -35,7 +35,7 @@ export { makeChange, type FibreChange, type MakeChange } from './changes.ts';
 export { layersOfBag, makingOf } from './makingOf.ts';
 export { draftOf } from './draftOf.ts';
 export { proposalsOf, withProposals, type Proposal } from './proposals.ts';
-export { evidenceTable, foretoldTable, type TextTable } from './evidenceTable.ts';
-export { classMinutes, slowestOf, type ClassTimed } from './classMinutes.ts';
+export { evidenceTable, foretoldTable } from './evidenceTable.ts';
+export { classMinutes, slowestOf } from './classMinutes.ts';
 export { minutesByPerson, type StepMinutes } from './minutesByPerson.ts';
 export { classQuestions, type ClassQuestion, type QuestionPlace } from './questions.ts';

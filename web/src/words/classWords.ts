@@ -76,9 +76,7 @@ export function whereWords({ revisionId, stepId, partId }: SaidNow, figures: rea
   const piece = figure?.pieces.find((each) => each.partId === partId);
   if (step) return `at step ${step.number}, ${step.title}`;
   if (piece) return `on the ${piece.name}`;
-  return figure && stepId === null && partId === null
-    ? `of ${figure.title}`
-    : 'of what is no longer made';
+  return figure && stepId === null && partId === null ? `of ${figure.title}` : 'of what is no longer made';
 }
 
 export const PERMISSION_WORDS: Readonly<Record<PhotoPermission, string>> = {
