@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { readFile } from 'node:fs/promises';
 import { expectNothingByAxe } from './support/axe.ts';
 import { smallClass } from './support/smallClass.ts';
 import { expect, test } from './support/studio.ts';
@@ -125,6 +126,23 @@ test('make first, write later: what was taken and done becomes a draft pattern',
   await expect(page.getByText('17.5 g').first()).toBeVisible();
   await page.getByRole('radiogroup', { name: 'What to write' }).getByText(/1 step/).click();
   await expect(page.getByText('Roll the body tight and felt it').first()).toBeVisible();
+}); // prettier-ignore
+
+test('a tester fills in a table and sends it back: it stands on the page, and what cannot be read is told by its line', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/logbook`);
+  const saved = page.waitForEvent('download');
+  await button(page, 'Save as a table to fill in').click();
+  const path = await (await saved).path();
+  const [head = '', ...rows] = (await readFile(path, 'utf8')).trimEnd().split('\r\n');
+  const marigold = rows.find((row) => row.includes('Marigold')) ?? '';
+  const [what, key, name] = marigold.split(',');
+  const back = [head, [what, key, name, '50', '48.5', '', '', '', '', '', '', ''].join(','), 'wool,nobody,,1,1,,,,,,,', 'whole,whole,,,,,,,,,36.4,'];
+  await page.getByLabel('A filled-in table').setInputFiles({ name: 'puffin.csv', mimeType: 'text/csv', buffer: Buffer.from(back.join('\n')) });
+  await expect(page.getByText('2 lines filled in from puffin.csv.')).toBeVisible();
+  await expect(page.getByRole('alert')).toContainText('Line 3: nothing on this page has the key “nobody”.');
+  await expect(page.getByRole('group', { name: 'Marigold' })).toContainText('1.5 g');
+  await expect(page.getByLabel('Whole figure', { exact: true })).toHaveValue('36.4');
+  await expectNothingByAxe(page);
 }); // prettier-ignore
 
 test('how good we are is told in words, charts and a table', async ({ page, demo }) => {

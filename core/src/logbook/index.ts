@@ -39,3 +39,4 @@ export { evidenceTable, foretoldTable } from './evidenceTable.ts';
 export { classMinutes, slowestOf } from './classMinutes.ts';
 export { minutesByPerson, type StepMinutes } from './minutesByPerson.ts';
 export { classQuestions, type ClassQuestion, type QuestionPlace } from './questions.ts';
+export { fillIn, makingTable, type UnreadRow } from './makingTable.ts';

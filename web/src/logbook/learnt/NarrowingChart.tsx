@@ -24,6 +24,21 @@ type State = LearntRow['now'];
 const lowOf = ({ factor, sigma }: State) => factor * Math.exp(-Z90 * sigma);
 const highOf = ({ factor, sigma }: State) => factor * Math.exp(Z90 * sigma);
 
+/** A line of the scale. */
+const STEP = 0.2;
+
+/** Whole steps, so that its ends are lines of the scale as well. */
+const rangeOf = (rows: readonly LearntRow[]) => ({
+  min:
+    Math.floor(
+      Math.min(0.8, ...rows.flatMap(({ before, now }) => [lowOf(before), lowOf(now)])) / STEP + 1e-9,
+    ) * STEP,
+  max:
+    Math.ceil(
+      Math.max(1.2, ...rows.flatMap(({ before, now }) => [highOf(before), highOf(now)])) / STEP - 1e-9,
+    ) * STEP,
+});
+
 function narrowingOption(rows: readonly LearntRow[], nameOf: (row: LearntRow) => string): ChartOption {
   const span = (name: string, token: string, barWidth: number, of: (row: LearntRow) => State) => [
     {
@@ -31,7 +46,7 @@ function narrowingOption(rows: readonly LearntRow[], nameOf: (row: LearntRow) =>
       stack: name,
       silent: true,
       barWidth,
-      barGap: '-100%',
+      barGap: '20%',
       itemStyle: { opacity: 0 },
       tooltip: { show: false },
       data: rows.map((row) => lowOf(of(row))),
@@ -41,7 +56,7 @@ function narrowingOption(rows: readonly LearntRow[], nameOf: (row: LearntRow) =>
       name,
       stack: name,
       barWidth,
-      barGap: '-100%',
+      barGap: '20%',
       color: token,
       data: rows.map((row) => highOf(of(row)) - lowOf(of(row))),
     },
@@ -51,17 +66,13 @@ function narrowingOption(rows: readonly LearntRow[], nameOf: (row: LearntRow) =>
     legend: { top: 0, left: 250, itemWidth: 14, itemHeight: 8, data: ['before anything was weighed', 'now'] },
     xAxis: {
       type: 'value',
-      min:
-        Math.floor(
-          Math.min(0.7, ...rows.map(({ before, now }) => Math.min(lowOf(before), lowOf(now)))) * 10,
-        ) / 10,
-      max:
-        Math.ceil(
-          Math.max(1.4, ...rows.map(({ before, now }) => Math.max(highOf(before), highOf(now)))) * 10,
-        ) / 10,
+      ...rangeOf(rows),
+      interval: STEP,
       axisLabel: {
         formatter: (times: number) =>
-          times === 1 ? 'as usual' : `${times > 1 ? '+' : ''}${Math.round((times - 1) * 100)} %`,
+          Math.abs(times - 1) < 1e-6
+            ? 'as usual'
+            : `${times > 1 ? '+' : ''}${Math.round((times - 1) * 100)} %`,
       },
       splitLine: { show: false },
     },
@@ -74,7 +85,7 @@ function narrowingOption(rows: readonly LearntRow[], nameOf: (row: LearntRow) =>
       axisLabel: { width: 236, overflow: 'truncate' },
     },
     series: [
-      ...span('before anything was weighed', 'line', 18, ({ before }) => before),
+      ...span('before anything was weighed', 'line', 8, ({ before }) => before),
       ...span('now', 'action', 8, ({ now }) => now),
       {
         type: 'bar' as const,

@@ -20,6 +20,7 @@ export function TakeIt({ state, fibreName }: ToldState) {
       <p>Everything weighed so far is in force.</p>
     );
   }
+  const them = fresh === 1 ? 'it' : 'them';
   const take = () =>
     attempt(async () => {
       await perform(takeLearnt());
@@ -34,11 +35,16 @@ export function TakeIt({ state, fibreName }: ToldState) {
           ? `${counted(fresh, 'weighing')} ${fresh === 1 ? 'is' : 'are'} not in force yet.`
           : 'What is in force could be taken anew.'}{' '}
         {patterns.length === 0 && runs.length === 0
-          ? 'Taking them changes no pattern and no run.'
-          : `Taking them changes ${counted(patterns.length, 'pattern')}${runs.length > 0 ? ` and ${counted(runs.length, 'run')} ahead` : ''}:`}
+          ? `Taking ${them} changes no pattern and no run.`
+          : `Taking ${them} changes ${counted(patterns.length, 'pattern')}${runs.length > 0 ? ` and ${counted(runs.length, 'run')} ahead` : ''}:`}
       </p>
       <Patterns patterns={patterns} />
       <Runs runs={runs} fibreName={fibreName} />
+      {runs.some(({ fibres }) => fibres.some(({ wasG, nowG }) => nowG < wasG)) && (
+        <p className="quiet small">
+          A run may want less although a make takes more: what is surer needs less in reserve.
+        </p>
+      )}
       <Button type="primary" size="large" onClick={() => void take()}>
         Take it
       </Button>

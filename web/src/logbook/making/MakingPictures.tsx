@@ -18,7 +18,7 @@ export function MakingPictures({ draft: { input, change } }: { draft: MakingDraf
       return undefined;
     });
   return (
-    <section aria-label="Pictures">
+    <section aria-label="Pictures" className={book.notOnPaper}>
       <h3>Pictures</h3>
       <div className={book.photos}>
         {input.pictures.map(({ id, pictureId, words }, at) => (

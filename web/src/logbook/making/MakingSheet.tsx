@@ -20,6 +20,7 @@ import { MakingTeaches } from './MakingTeaches.tsx';
 import { MinutesChart } from './MinutesChart.tsx';
 import { NextRevision } from './NextRevision.tsx';
 import { PieceLines } from './PieceLines.tsx';
+import { SheetAndTable } from './SheetAndTable.tsx';
 import { StepLines } from './StepLines.tsx';
 import { Tried } from './Tried.tsx';
 import { type MakingDraft, useMakingDraft } from './useMakingDraft.ts';
@@ -54,6 +55,7 @@ export function MakingSheet({ page, wool }: { page: MakingPage; wool: Wool }) {
       <MakingPictures draft={draft} />
       <MakingTeaches page={page} />
       <NextRevision page={page} draft={draft} />
+      <SheetAndTable page={page} draft={draft} wool={wool} />
       <Ends page={page} draft={draft} />
       <MakingConflict draft={draft} />
     </article>

@@ -21,7 +21,7 @@ export function MakingTeaches({ page }: { page: MakingPage }) {
       return undefined;
     });
   return (
-    <section aria-label="What it teaches">
+    <section aria-label="What it teaches" className={book.notOnPaper}>
       <h3>What it teaches</h3>
       <p className="quiet">
         {counting === 0

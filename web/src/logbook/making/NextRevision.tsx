@@ -88,7 +88,7 @@ function Proposals({
       };
     });
   return (
-    <section aria-label="For the next revision">
+    <section aria-label="For the next revision" className={book.notOnPaper}>
       <h3>For the next revision</h3>
       <p className="quiet">
         What {pattern.document.title} could state, from what its makings took. What you do not take stays

@@ -9,7 +9,6 @@ import {
   tookOfLine,
 } from '@lanakit/core/logbook';
 import { FIRMNESSES, type Firmness, HAND_MEASURES, type HandMeasureName } from '@lanakit/core/shelf';
-import { fibreNamesOf } from '@lanakit/core/words';
 import { Button, Input } from 'antd';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
@@ -23,6 +22,7 @@ import { untaughtWords } from '../../words/logbookWords.ts';
 import { showGrams } from '../../words/show.ts';
 import book from '../Logbook.module.css';
 import styles from './Making.module.css';
+import { lineName } from './lineName.ts';
 import type { MakingDraft } from './useMakingDraft.ts';
 
 interface WoolLinesProps {
@@ -350,13 +350,4 @@ function LineMore({ line, page, draft, wool, at, set }: LineMoreProps) {
       </div>
     </div>
   );
-}
-
-/** What a line is of, by its names. */
-function lineName(line: MakingLine, { build }: MakingPage, wool: Wool): string {
-  const fibre = line.fibreId === null ? '' : fibreNamesOf({ fibres: wool.fibres })(line.fibreId);
-  const known =
-    line.fibreId === null ? 'wool' : wool.fibres.has(line.fibreId) ? fibre : 'a fibre no longer on the shelf';
-  const part = build?.parts.find(({ id }) => id === line.partId)?.name ?? (build ? '' : line.name);
-  return part === '' ? known : `${known}, ${part}`;
 }
