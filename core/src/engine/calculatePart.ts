@@ -62,6 +62,9 @@ function bodyByGrams(part: Part, uses: readonly WoolUse[], around: PartSurroundi
   return { kind: 'solid', solid: bodyOfWool(part.shape, (massG / value) * 1000) };
 }
 
+/** Of what cannot be worked out nothing is taught. */
+const UNTAUGHT = { times: 1, sigma: 0, samples: 0 };
+
 function unknownPart(
   part: Part,
   uses: readonly WoolUse[],
@@ -79,6 +82,8 @@ function unknownPart(
       often: oftenOf(use),
       coat: null,
       hair: null,
+      felted: UNTAUGHT,
+      laid: UNTAUGHT,
     };
   });
   return { part, uses: workings, solid: null, layers: null, rollUp: null };

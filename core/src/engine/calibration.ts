@@ -29,12 +29,17 @@ export interface Evidence {
 /** A number in force, how much it may be off for everything it is used for, and how many samples it rests on. */
 interface Calibrated {
   readonly value: number;
+  /** Times what is usual. */
+  readonly times: number;
   /** How much of the maker's own error is in it, σ of ln: the same for all fibres. */
   readonly commonSigma: number;
   /** Beside that, of this fibre and firmness. */
   readonly sigma: number;
   readonly samples: number;
 }
+
+/** One of which no usual value is told. */
+type Untimed = Omit<Calibrated, 'commonSigma' | 'times'>;
 
 /** Every number that samples may teach, read through one place. */
 export interface Calibration {
@@ -43,11 +48,7 @@ export interface Calibration {
   /** Density as it is packed before felting, g/cm³. */
   readonly packed: (packing: Packing) => number;
   /** Finished over packed density: what a core must be rolled larger by, in volume. */
-  readonly growth: (
-    fibre: Fibre | null,
-    firmness: Firmness,
-    packing: Packing,
-  ) => Omit<Calibrated, 'commonSigma'>;
+  readonly growth: (fibre: Fibre | null, firmness: Firmness, packing: Packing) => Untimed;
   /** Density as torn off, g/cm³; null where nobody knows. */
   readonly loft: (fibre: Fibre) => { readonly value: number; readonly isDefault: boolean } | null;
   /** Hiding constant κ of a coat, g/m². */
@@ -55,7 +56,7 @@ export interface Calibration {
   /** How thick hair of a fibre is laid, against what its author says. */
   readonly hair: (fibreId: string) => Omit<Calibrated, 'commonSigma'>;
   /** What this maker's fingers take, grams; null until they have been weighed. */
-  readonly hand: (name: HandMeasureName) => Omit<Calibrated, 'commonSigma'> | null;
+  readonly hand: (name: HandMeasureName) => Untimed | null;
 }
 
 const usualDensity = (fibre: Fibre | null, firmness: Firmness): number =>
@@ -82,7 +83,7 @@ export function calibrate(
   const feltedSoFar = makerAndFibres(learnt, samplesIn(evidence, fibreOf), lnOfWeighedMake);
   const finished = (fibre: Fibre | null, firmness: Firmness): Calibrated => {
     const { ln, ...rest } = feltedSoFar(fibre?.id ?? null, firmness);
-    return { value: usualDensity(fibre, firmness) * Math.exp(ln), ...rest };
+    return { value: usualDensity(fibre, firmness) * Math.exp(ln), times: Math.exp(ln), ...rest };
   };
   const hiding = byFibre(learnt?.hiding);
   const hair = byFibre(learnt?.hair);
@@ -129,6 +130,7 @@ const shifted = (
   priorSigma: number,
 ): Omit<Calibrated, 'commonSigma'> => ({
   value: usual * Math.exp(row?.ln ?? 0),
+  times: Math.exp(row?.ln ?? 0),
   sigma: row?.sigma ?? priorSigma,
   samples: row?.samples ?? 0,
 });
@@ -138,14 +140,14 @@ const handLearnt = (learnt: Learnt | null, name: HandMeasureName) => {
   return row ? { value: row.massG, sigma: row.sigma, samples: row.samples } : null;
 };
 
-function handMeasured(measure: HandMeasure | undefined): Omit<Calibrated, 'commonSigma'> | null {
+function handMeasured(measure: HandMeasure | undefined): Untimed | null {
   if (!measure) return null;
   const sigma = Math.log(measure.highG / measure.lowG) / (2 * Z90);
   return { value: measure.massG, sigma: sigma > 0 ? sigma : SIGMA.handUnmeasured, samples: 1 };
 }
 
 /** Bayes on logs: what is usual may be off as far as a density, and samples each stray by their own. */
-function learnGrowth(usual: number, samples: readonly number[]): Omit<Calibrated, 'commonSigma'> {
+function learnGrowth(usual: number, samples: readonly number[]): Untimed {
   const sigma = Math.hypot(SIGMA.common, SIGMA.coreShared);
   if (samples.length === 0) return { value: usual, sigma, samples: 0 };
   const [usualWeight, sampleWeight] = [1 / sigma ** 2, 1 / SIGMA.coreOwn ** 2];

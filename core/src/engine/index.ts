@@ -1,5 +1,5 @@
 export { calibrate, DENSEST_FELT_G_PER_CM3 } from './calibration.ts';
-export type { UseWorking } from './useWorking.ts';
+export type { Taught, UseWorking } from './useWorking.ts';
 export { coatByContrast, DARK_BELOW_L, hidingConstant, PALE_ABOVE_L } from './coat.ts';
 export { compareEstimates, type WoolMove } from './compareEstimates.ts';
 export type { CutPiece, FindingTotal } from './estimateFindings.ts';

@@ -46,6 +46,20 @@ export interface UseWorking {
   readonly often: CountRange | null;
   readonly coat: CoatWeight | null;
   readonly hair: Hair | null;
+  /** How dense its fibre felts here, against what is usual. */
+  readonly felted: Taught;
+  /** How thick a coat or hair of its fibre is laid, against what is usual; of other uses as felted. */
+  readonly laid: Taught;
+}
+
+/** What samples have made of a number. */
+export interface Taught {
+  /** Times what is usual; 1: as anybody would expect. */
+  readonly times: number;
+  /** σ of ln. */
+  readonly sigma: number;
+  /** Of this very fibre; none: what it is follows from others. */
+  readonly samples: number;
 }
 
 /** What a use is made of on the way: its fibre, how a coat or hair is laid, how dense it felts. */
@@ -104,13 +118,20 @@ export function prepare(
 ): Prepared {
   const fibre = fibreOf(use.fibreId, around.wool);
   const density = around.calibration.finished(knownFibre(fibre), use.role === 'dot' ? 'firm' : part.firmness);
+  const laid = laidOf(use, fibre, around.calibration);
   return {
     use,
     fibre,
     gPerCm3: density.value,
     densitySigma: density.sigma,
     densityCommonSigma: density.commonSigma,
-    laidSigma: laidSigmaOf(use, fibre, around.calibration),
+    laidSigma: laid.sigma,
+    felted: {
+      times: density.times,
+      sigma: Math.hypot(density.sigma, density.commonSigma),
+      samples: density.samples,
+    },
+    laid,
     stated: stateOf(use, fibre, around, girthMm),
     alsoStated: alsoStatedOf(use, fibre, around, girthMm),
     often: oftenOf(use),
@@ -119,9 +140,12 @@ export function prepare(
   };
 }
 
-function laidSigmaOf(use: WoolUse, fibre: Fibre | UnknownReason, calibration: Calibration): number {
-  if (typeof fibre !== 'object') return use.role === 'hair' ? SIGMA.hairShared : SIGMA.coatShared;
-  return use.role === 'hair' ? calibration.hair(fibre.id).sigma : calibration.hiding(fibre).sigma;
+function laidOf(use: WoolUse, fibre: Fibre | UnknownReason, calibration: Calibration): Taught {
+  if (typeof fibre !== 'object')
+    return { times: 1, sigma: use.role === 'hair' ? SIGMA.hairShared : SIGMA.coatShared, samples: 0 };
+  const { times, sigma, samples } =
+    use.role === 'hair' ? calibration.hair(fibre.id) : calibration.hiding(fibre);
+  return { times, sigma, samples };
 }
 
 function coatOf(use: WoolUse, fibre: Fibre, beneath: Colours, calibration: Calibration): CoatWeight | null {
@@ -226,5 +250,7 @@ export const finish = (prepared: Prepared, massG: number | null): UseWorking => 
   often: prepared.often,
   coat: prepared.coat,
   hair: prepared.hair,
+  felted: prepared.felted,
+  laid: prepared.laid,
   calculated: calculatedOf(prepared, massG),
 });

@@ -1,4 +1,3 @@
-import type { Length } from '../base/index.ts';
 import { countRange, minutesRange, type Pattern, repeatsOf, type Use } from '../pattern/index.ts';
 import type { Making, MakingLine } from './making.ts';
 import { tookOfLine } from './took.ts';
@@ -32,13 +31,6 @@ export type Proposal = ProposalBase &
         readonly high: number;
       }
     | { readonly kind: 'whole'; readonly wasG: number | null; readonly massG: number }
-    | {
-        readonly kind: 'sample';
-        readonly partId: string;
-        readonly rolledMm: number | null;
-        readonly feltedMm: number | null;
-        readonly massG: number | null;
-      }
   );
 
 /** Nearer than this to what stands there it is not worth a line. */
@@ -51,12 +43,7 @@ const SAME_MINUTES = 0.15;
  */
 export function proposalsOf(draft: Pattern, makings: readonly Making[]): Proposal[] {
   const ofThis = makings.filter(({ sizeFraction }) => sizeFraction === 1);
-  return [
-    ...amounts(draft, ofThis),
-    ...minutes(draft, ofThis),
-    ...whole(draft, ofThis),
-    ...samples(draft, ofThis),
-  ];
+  return [...amounts(draft, ofThis), ...minutes(draft, ofThis), ...whole(draft, ofThis)];
 }
 
 interface PlacedUse {
@@ -144,33 +131,6 @@ function whole({ weighedMakeG: wasG }: Pattern, makings: readonly Making[]): Pro
     : [{ kind: 'whole', key: 'whole', makings: weighed.length, wasG, massG }];
 }
 
-function samples(draft: Pattern, makings: readonly Making[]): Proposal[] {
-  return draft.parts.flatMap((part): Proposal[] => {
-    if (part.sample) return [];
-    const pieces = makings
-      .flatMap((making) => making.pieces)
-      .filter(
-        (piece) =>
-          piece.partId === part.id &&
-          (piece.rolledMm !== null || piece.feltedMm !== null || piece.massG !== null),
-      );
-    const last = pieces.at(-1);
-    if (!last) return [];
-    const { rolledMm, feltedMm, massG } = last;
-    return [
-      {
-        kind: 'sample',
-        key: `sample ${part.id}`,
-        makings: pieces.length,
-        partId: part.id,
-        rolledMm,
-        feltedMm,
-        massG,
-      },
-    ];
-  });
-}
-
 /** The draft with what was taken of it; everything else as it is. */
 export const withProposals = (draft: Pattern, taken: readonly Proposal[]): Pattern =>
   taken.reduce(withProposal, draft);
@@ -198,20 +158,8 @@ function withProposal(draft: Pattern, proposal: Proposal): Pattern {
             : use,
         ),
       }));
-    case 'sample':
-      return withPart(draft, proposal.partId, (part) => ({
-        ...part,
-        sample: {
-          rolled: lengthOf(proposal.rolledMm),
-          felted: lengthOf(proposal.feltedMm),
-          massG: proposal.massG,
-          sizeFraction: 1,
-        },
-      }));
   }
 }
-
-const lengthOf = (mm: number | null): Length | null => (mm === null ? null : { value: mm, unit: 'mm' });
 
 /** Several that took differently long are a range. */
 const minutesSaid = ({ low, likely, high }: Extract<Proposal, { kind: 'minutes' }>) =>

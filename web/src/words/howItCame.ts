@@ -1,4 +1,4 @@
-import { showNumber } from '@lanakit/core/base';
+import { showNumber, Z90 } from '@lanakit/core/base';
 import type {
   Doubt,
   FibreLookup,
@@ -7,9 +7,11 @@ import type {
   PartEstimate,
   PatternEstimate,
   UseWorking,
+  RollUp,
+  Taught,
 } from '@lanakit/core/engine';
 import type { Part, Pattern } from '@lanakit/core/pattern';
-import type { Fibre } from '@lanakit/core/shelf';
+import { type Fibre, PACKED_DENSITY_G_PER_CM3 } from '@lanakit/core/shelf';
 import {
   CAUSE_REMEDIES,
   CAUSE_WORDS,
@@ -20,7 +22,7 @@ import {
 } from '@lanakit/core/words';
 import { ownerName } from './ownerWords.ts';
 import { sizeLine } from './partWords.ts';
-import { FIRMNESS_WORDS, PACKING_WORDS, showGrams, showRange } from './show.ts';
+import { counted, FIRMNESS_WORDS, PACKING_WORDS, showGrams, showRange } from './show.ts';
 
 /** One line of how a number came about. */
 export interface CameLine {
@@ -62,7 +64,7 @@ function startLines(
     {
       what: 'Density',
       value: `${showNumber(densityOf(working, role), 3)} g/cm³`,
-      note: `${part.firmness}: ${FIRMNESS_WORDS[part.firmness]}. ${densityNote(fibre)}`,
+      note: `${part.firmness}: ${FIRMNESS_WORDS[part.firmness]}. ${densityNote(fibre, feltedOf(working, role))}`,
     },
   ];
 }
@@ -73,13 +75,30 @@ const densityOf = ({ layers, uses }: PartEstimate['working'], role: string): num
     : (layers?.shares.find(({ useId }) => uses.find(({ use }) => use.id === useId)?.use.role === role)
         ?.gPerCm3 ?? 0);
 
-const densityNote = (fibre: Fibre | undefined): string =>
-  fibre?.densityFactor == null
-    ? 'Our default, not yet measured'
-    : `Our default × ${fibre.densityFactor}, this fibre’s own`;
+const feltedOf = ({ uses }: PartEstimate['working'], role: string): Taught | null =>
+  uses.find(({ use }) => use.role === role)?.felted ?? null;
+
+function densityNote(fibre: Fibre | undefined, felted: Taught | null): string {
+  const usual =
+    fibre?.densityFactor == null ? 'our default' : `our default × ${fibre.densityFactor}, this fibre’s own`;
+  const learnt = felted && learntNote(felted);
+  if (learnt) return `${usual.charAt(0).toUpperCase()}${usual.slice(1)}, ${learnt}`;
+  return fibre?.densityFactor == null ? 'Our default, not yet measured' : `O${usual.slice(1)}`;
+}
+
+/** What samples made of it; null: nothing. */
+function learntNote({ times, sigma, samples }: Taught): string | null {
+  const more = Math.round((times - 1) * 100);
+  if (samples === 0 && more === 0) return null;
+  const from = samples > 0 ? `from ${counted(samples, 'sample')}` : 'as your hands felted other wool';
+  const by = more === 0 ? 'as usual' : more > 0 ? `${more} % more` : `${-more} % less`;
+  return `${by} ${from}, now ±${Math.round(100 * Math.expm1(Z90 * sigma))} %`;
+}
 
 /** What a coat, hair or core is worked out from. */
-function ownLines({ use, coat, hair }: UseWorking, { working }: PartEstimate): CameLine[] {
+const commaBefore = (words: string | null): string => (words === null ? '' : `, ${words}`);
+
+function ownLines({ use, coat, hair, laid }: UseWorking, { working }: PartEstimate): CameLine[] {
   const { layers } = working;
   if (coat) {
     const share = layers?.shares.find(({ useId }) => useId === use.id);
@@ -102,7 +121,7 @@ function ownLines({ use, coat, hair }: UseWorking, { working }: PartEstimate): C
         ...(isHiding && {
           note: coat.isLeastCoat
             ? 'the least that has no holes'
-            : `${showNumber(coat.hidingGPerM2, 0)} × ln(ΔE ÷ 3), hiding constant ${coat.isHidingDefault ? 'our default' : 'as measured'}`,
+            : `${showNumber(coat.hidingGPerM2, 0)} × ln(ΔE ÷ 3), hiding constant ${coat.isHidingDefault ? 'our default' : 'as measured'}${commaBefore(learntNote(laid))}`,
         }),
       },
     ];
@@ -175,6 +194,10 @@ function rangeLines(use: KnownUse): CameLine[] {
   ];
 }
 
+/** Samples have taught how tightly these hands pack it. */
+const isPackedOtherwise = ({ packedGPerCm3, packing }: RollUp): boolean =>
+  Math.abs(packedGPerCm3 / PACKED_DENSITY_G_PER_CM3[packing] - 1) > 0.005;
+
 /** What a roll or a piece laid out was worked out from. */
 export function cameOfRollUp(part: Part, { rollUp, working }: PartEstimate): CameLine[] {
   if (!rollUp) return [];
@@ -190,7 +213,7 @@ export function cameOfRollUp(part: Part, { rollUp, working }: PartEstimate): Cam
       note:
         part.sample?.rolled && part.sample.felted
           ? 'from your sample and our default'
-          : `${PACKING_WORDS[rollUp.packing]}: our default`,
+          : `${PACKING_WORDS[rollUp.packing]}: our default${isPackedOtherwise(rollUp) ? ', as your hands pack it' : ''}`,
     },
     rollUp.kind === 'rolled'
       ? {

@@ -73,7 +73,7 @@ export function untaughtWords(why: Untaught): string {
     case 'told_by_finer':
       return 'Its wool is weighed more finely on this page already; it counts once.';
     case 'only_stated':
-      return 'Its pattern states these grams and calculates none: there is nothing for it to correct.';
+      return 'Nothing of it follows from what can be learnt: its grams are stated, or the coat is as thin as a coat may be.';
     case 'nothing_took':
       return 'Before and after are the same.';
     case 'not_all_finished':

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { estimatePattern, type KnownUse } from '@lanakit/core/engine';
+import { onlyOne } from '@lanakit/core/learning';
 import type { Pattern } from '@lanakit/core/pattern';
 import { BLANK_FINDING, blankMeasure, type Finding } from '@lanakit/core/shelf';
 import fc from 'fast-check';
@@ -140,6 +141,38 @@ describe('with what is assumed on the way', () => {
   test('several pieces: all of them, with their range; one: its range alone', () => {
     expect(lineOf(ofRole(coated(60, 4), 'core'), 'All 4').note).toMatch(/ g; 8 times in 10/);
     expect(lineOf(ofRole(coated(60), 'core'), 'Likely range').value).toMatch(/^\d+\.\d+–\d+\.\d+ g$/);
+  });
+  test('what was learnt says so where it counts: by how much, from how many samples, and how sure it is now', () => {
+    const learnt = {
+      ...onlyOne({ kind: 'maker', who: '' }, Math.log(1.05)),
+      felted: [
+        {
+          fibreId: 'chalk',
+          firmness: 'firm' as const,
+          ln: Math.log(1.12),
+          sigma: 0.05,
+          samples: 3,
+          makerSlope: 0,
+        },
+      ],
+      hiding: [{ fibreId: 'slate', ln: Math.log(0.9), sigma: 0.06, samples: 2 }],
+    };
+    const figure = coated(60);
+    const estimate = estimatePattern(figure, { ...wool, learnt });
+    const linesOf = (role: KnownUse['role']) => {
+      const [first, partEstimate] = [figure.parts[0], estimate.parts[0]];
+      const each = estimate.uses.find((candidate) => candidate.role === role);
+      if (!first || !partEstimate || each?.kind !== 'known') throw new Error('known');
+      return cameOfUse(first, partEstimate, each, wool.fibres);
+    };
+    expect(lineOf(linesOf('core'), 'Density').note).toContain(
+      'Our default × 1.1, this fibre’s own, 12 % more from 3 samples, now ±7 %',
+    );
+    expect(lineOf(linesOf('coat'), 'Density').note).toContain(
+      'Our default, 5 % more as your hands felted other wool',
+    );
+    expect(lineOf(linesOf('coat'), 'Coat to hide it').note).toContain('10 % less from 2 samples, now ±8 %');
+    expect(lineOf(ofRole(figure, 'core'), 'Density').note).toContain('this fibre’s own');
   });
   test('a roll says how much felting takes, and a flat piece how deep it is laid', () => {
     const lines = (figure: Pattern) => {

@@ -14,16 +14,10 @@ import { useAttempt } from '../../shell/useAttempt.ts';
 import { Choice } from '../../ui/fields/Choice.tsx';
 import { NumberField } from '../../ui/fields/NumberField.tsx';
 import { percentOf } from '@lanakit/core/base';
+import { todayPlus } from '../../words/days.ts';
 import { BookList, pagesOf } from '../BookList.tsx';
 import book from '../Logbook.module.css';
 import styles from './Making.module.css';
-
-/** The day it is, where this page is looked at. */
-function today(): string {
-  const now = new Date();
-  const two = (value: number) => String(value).padStart(2, '0');
-  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
-}
 
 /** Along which pattern, or none yet. */
 export function NewMaking() {
@@ -81,7 +75,9 @@ function WithoutPattern() {
         made of the page afterwards.
       </p>
       <p>
-        <Button onClick={() => begin(blankMaking('A new figure', today()))}>Make first, write later</Button>
+        <Button onClick={() => begin(blankMaking('A new figure', todayPlus(0)))}>
+          Make first, write later
+        </Button>
       </p>
     </>
   );
@@ -97,7 +93,7 @@ function Along({ patternId }: { patternId: string }) {
   if (!pattern || !isReady) return <StillLoading error={undefined} />;
   const { document } = pattern;
   const start = () => {
-    const page = makingOf(resolveBuild(document, choices), wool, today(), () => nanoid(10));
+    const page = makingOf(resolveBuild(document, choices), wool, todayPlus(0), () => nanoid(10));
     begin({
       ...page,
       title: document.title,

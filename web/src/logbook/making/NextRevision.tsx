@@ -146,13 +146,5 @@ function proposalWords(proposal: Proposal, pattern: Named): string {
     }
     case 'whole':
       return `A whole make weighs ${showGrams(proposal.massG)}${proposal.wasG === null ? '' : `, ${showGrams(proposal.wasG)} so far`}`;
-    case 'sample':
-      return `${partName(proposal.partId)} as a sample: ${[
-        proposal.rolledMm === null ? '' : `rolled ${proposal.rolledMm} mm`,
-        proposal.feltedMm === null ? '' : `felted ${proposal.feltedMm} mm`,
-        proposal.massG === null ? '' : `one weighs ${showGrams(proposal.massG)}`,
-      ]
-        .filter((words) => words !== '')
-        .join(', ')}`;
   }
 }

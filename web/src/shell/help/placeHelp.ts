@@ -1,4 +1,5 @@
 import { at, type KeyLine, type PlaceHelp, PRINT_KEYS } from './helpOfPlace.ts';
+import { LOGBOOK_PLACES } from './logbookHelp.ts';
 import { RUN_PLACES } from './runHelp.ts';
 
 const LIST_KEYS: readonly KeyLine[] = [['↑ ↓', 'From row to row; Home and End to its ends']];
@@ -59,16 +60,7 @@ const NETWORK_PLACES: readonly PlaceHelp[] = [
 ];
 
 const PLACES: readonly PlaceHelp[] = [
-  {
-    isAt: at(/^\/logbook(?:\/[^/]+)?$/),
-    title: 'Logbook',
-    answers: 'What did it really take?',
-    ways: [
-      'A page for each class that was taught, out of what happened in it: wool against the plan, minutes as they were, what broke, what was said at which step. Nothing is typed for it.',
-    ],
-    terms: ['portion', 'spare'],
-    keys: [],
-  },
+  ...LOGBOOK_PLACES,
   ...RUN_PLACES,
   ...NETWORK_PLACES,
   {

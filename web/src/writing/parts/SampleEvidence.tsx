@@ -1,6 +1,7 @@
 import { percentOf, toMm } from '@lanakit/core/base';
 import type { PartEstimate } from '@lanakit/core/engine';
 import type { Part } from '@lanakit/core/pattern';
+import { counted } from '../../words/show.ts';
 import styles from '../../ui/Lists.module.css';
 import { useTable } from '../table/tableContext.ts';
 
@@ -20,7 +21,7 @@ export function SampleEvidence({ part, estimate }: { part: Part; estimate: PartE
         ? `Felting took ${Math.round((1 - toMm(felted) / toMm(rolled)) * 100)} % across here; ${fibre.name} is rolled by that, with our default still counting a little. `
         : ''}
       {density.samples > 0
-        ? `${fibre.name}, ${part.firmness}: ${density.value.toFixed(3)} g/cm³ from this sample and our default.`
+        ? `${fibre.name}, ${part.firmness}: ${density.value.toFixed(3)} g/cm³ ${density.samples > 1 ? `from ${counted(density.samples, 'sample')}, this one among them` : 'from this sample'}, and our default.`
         : ''}
       {part.sample.massG !== null &&
         density.samples === 0 &&
