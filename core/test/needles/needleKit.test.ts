@@ -14,6 +14,7 @@ import {
   ladderOf,
   needleKit,
   peakOf,
+  type Pile,
   RISK_FACTOR,
   risksOf,
   type Skill,
@@ -23,6 +24,7 @@ import {
   tapsToClose,
   tapsToResolve,
   trayOf,
+  trayTotals,
 } from '../../src/needles/index.ts';
 import type { Pattern } from '../../src/pattern/index.ts';
 import { byGauge, type Needle, type Tool } from '../../src/shelf/index.ts';
@@ -330,4 +332,11 @@ describe('the tray', () => {
       }),
     );
   });
+}); // prettier-ignore
+
+test('a whole tray: every pile added up, and what nobody may be sure of', () => {
+  const tap = (needleId: string, pile: Pile, amount: number) => ({ needleId, pile, amount });
+  const lines = trayOf([tap('a', 'out', 9), tap('a', 'in', 5), tap('a', 'broken', 1), tap('b', 'out', 4), tap('b', 'missing', 1), tap('b', 'in', 2), tap('b', 'given-up', 1)]);
+  expect(trayTotals(lines)).toEqual({ out: 13, in: 7, broken: 1, sold: 0, missing: 1, givenUp: 1, stillOut: 3, open: 4 });
+  expect(trayTotals([])).toMatchObject({ out: 0, open: 0 });
 }); // prettier-ignore

@@ -1,6 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { deedsOf, paceOf, RECKONED_PACE, type RunStanding, type TimedTick } from '../../src/run/index.ts';
+import {
+  deedsOf,
+  minutesOfDeed,
+  paceOf,
+  RECKONED_PACE,
+  type RunStanding,
+  type TimedTick,
+  timeOfDeeds,
+} from '../../src/run/index.ts';
 
 const START = Date.parse('2026-11-20T18:00:00Z');
 const tickAt = (minute: number, more: Partial<TimedTick> = {}): TimedTick => ({
@@ -86,5 +94,15 @@ describe('what is to be done toward a run', () => {
       { does: 'weigh', portions: 40, minutes: 20, isFromPast: true },
       { does: 'pack', packs: 10, minutes: 15, isFromPast: false },
     ]);
+  });
+  test('together, and whether some of it is only reckoned', () => {
+    const pace = { minutesAWeighing: 0.5, fromWeighings: 30, minutesAPack: 1.5, fromPacks: 0 };
+    const deeds = deedsOf(standing({ state: 'planned' }), pace, '2026-11-29');
+    expect(timeOfDeeds(deeds)).toEqual({ minutes: 35, isReckoned: true });
+    expect(timeOfDeeds(deeds.filter(({ does }) => does !== 'pack'))).toEqual({
+      minutes: 20,
+      isReckoned: false,
+    });
+    expect(deeds.map(minutesOfDeed)).toEqual([0, 0, 20, 15]);
   });
 });

@@ -1,14 +1,11 @@
 import type { BenchDeeds } from '@lanakit/core/api';
 import {
-  allMarks,
   deedsOf,
   lastDayOf,
-  packedMark,
+  leftToDo,
   type Run,
   shortOfPlan,
   uncountedOfPlan,
-  weighedOf,
-  weighings,
   type WorkPace,
 } from '@lanakit/core/run';
 import type { Store } from '../db/index.ts';
@@ -37,9 +34,9 @@ const runsToDo = (store: Store, today: string): Run[] => {
 };
 
 function deedsToward(store: Store, run: Run, things: number, pace: WorkPace, today: string) {
-  const { plan, packs, wool, input } = inForceOf(store, run, today).packed;
+  const { packed } = inForceOf(store, run, today);
+  const { plan } = packed;
   const ticks = new Map(store.runs.ticks(run.id).map((tick) => [tick.mark, tick]));
-  const marks = allMarks(weighings(plan, packs, wool.fibres, input.scaleStepG));
   return deedsOf(
     {
       state: run.state,
@@ -48,8 +45,7 @@ function deedsToward(store: Store, run: Run, things: number, pace: WorkPace, tod
       lastDay: lastDayOf(run),
       short: shortOfPlan(plan).length + things,
       uncounted: uncountedOfPlan(plan).length,
-      unweighed: marks.length - weighedOf(marks, ticks).right,
-      unpacked: packs.filter(({ id }) => ticks.get(packedMark(id))?.isDone !== true).length,
+      ...leftToDo(packed, ticks),
     },
     pace,
     today,

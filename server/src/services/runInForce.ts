@@ -1,14 +1,13 @@
 import { sharpsNow } from '@lanakit/core/classDay';
 import { trayOf, trayTotals } from '@lanakit/core/needles';
 import {
-  allMarks,
   closedWithout,
   differenceFrom,
   freezeRun,
+  leftToDo,
   type Frozen,
   type Pack,
   type PackedRun,
-  packedMark,
   packLines,
   planOfToday,
   restocked,
@@ -21,7 +20,6 @@ import {
   thingsShort,
   uncountedOfPlan,
   undecidedSeats,
-  weighedOf,
   weighings,
 } from '@lanakit/core/run';
 import type { Store } from '../db/index.ts';
@@ -71,7 +69,6 @@ export function factsOf(store: Store, run: Run, today: string): RunFacts {
   const { input, plan, packs, wool } = inForce.packed;
   const ticks = new Map(store.runs.ticks(run.id).map((tick) => [tick.mark, tick]));
   const all = weighings(plan, packs, wool.fibres, input.scaleStepG);
-  const marks = allMarks(all);
   const linesOf = (pack: Pack) => packLines(inForce.packed, pack, gearOf(store).needles, all, ticks);
   const tray = trayOf(store.trays.taps(run.id));
   const sharps = sharpsNow({ sharps: [] }, store.classEvents.of(run.id));
@@ -80,9 +77,8 @@ export function factsOf(store: Store, run: Run, today: string): RunFacts {
     short: shortOfPlan(plan).length + shortThings(store, run, inForce).length,
     uncounted: uncountedOfPlan(plan).length,
     unknown: plan.unknownCount,
-    unweighed: marks.length - weighedOf(marks, ticks).right,
+    ...leftToDo(inForce.packed, ticks),
     leftOut: closedWithout(packs, linesOf, ticks).length,
-    unpacked: packs.filter(({ id }) => ticks.get(packedMark(id))?.isDone !== true).length,
     needlesOut: trayTotals(tray).open,
     sharpsOut: sharps.stillOut,
     stillHot: sharps.stillHot,

@@ -1,5 +1,5 @@
 import type { Bench, BenchDeeds } from '@lanakit/core/api';
-import type { RunDeed } from '@lanakit/core/run';
+import { minutesOfDeed, type RunDeed, timeOfDeeds } from '@lanakit/core/run';
 import { Link } from 'react-router';
 import { counted, showDay, showMinutes } from '../words/show.ts';
 import styles from './BenchPage.module.css';
@@ -7,8 +7,7 @@ import styles from './BenchPage.module.css';
 /** What can be done today toward each of the next runs, and how long it takes as this maker does it. */
 export function ToDoToday({ bench: { deeds } }: { bench: Bench }) {
   if (deeds.length === 0) return null;
-  const minutes = deeds.flatMap((run) => run.deeds).reduce((sum, deed) => sum + minutesOf(deed), 0);
-  const isReckoned = deeds.some((run) => run.deeds.some((deed) => 'isFromPast' in deed && !deed.isFromPast));
+  const { minutes, isReckoned } = timeOfDeeds(deeds.flatMap((run) => run.deeds));
   return (
     <section className={`sheet ${styles.card}`} aria-label="To do toward what is ahead">
       <h2>To do</h2>
@@ -23,7 +22,7 @@ export function ToDoToday({ bench: { deeds } }: { bench: Bench }) {
               {run.deeds.map((deed) => (
                 <li key={deed.does}>
                   <Link to={placeOf(run, deed)}>{nameOf(deed)}</Link>
-                  {minutesOf(deed) > 0 && <b>{showMinutes(minutesOf(deed))}</b>}
+                  {minutesOfDeed(deed) > 0 && <b>{showMinutes(minutesOfDeed(deed))}</b>}
                 </li>
               ))}
             </ul>
@@ -39,8 +38,6 @@ export function ToDoToday({ bench: { deeds } }: { bench: Bench }) {
     </section>
   );
 } // prettier-ignore
-
-const minutesOf = (deed: RunDeed): number => ('minutes' in deed ? deed.minutes : 0);
 
 function nameOf(deed: RunDeed): string {
   switch (deed.does) {

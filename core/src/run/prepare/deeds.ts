@@ -54,3 +54,18 @@ const atTheTable = ({ unweighed, unpacked }: RunStanding, pace: WorkPace): RunDe
     ? [{ does: 'pack', packs: unpacked, minutes: unpacked * pace.minutesAPack, isFromPast: pace.fromPacks > 0 } as const]
     : []),
 ]; // prettier-ignore
+
+/** Minutes of one deed; 0: it takes none at the table. */
+export const minutesOfDeed = (deed: RunDeed): number => ('minutes' in deed ? deed.minutes : 0);
+
+/** Minutes of several together. */
+export interface DeedsTime {
+  readonly minutes: number;
+  /** Some of them are only reckoned: too little was ticked to tell how long this maker takes. */
+  readonly isReckoned: boolean;
+}
+
+export const timeOfDeeds = (deeds: readonly RunDeed[]): DeedsTime => ({
+  minutes: deeds.reduce((sum, deed) => sum + minutesOfDeed(deed), 0),
+  isReckoned: deeds.some((deed) => 'isFromPast' in deed && !deed.isFromPast),
+});
