@@ -1,6 +1,6 @@
 import type { MakingPage } from '@lanakit/core/api';
 import type { Wool } from '@lanakit/core/engine';
-import { tookOfMaking } from '@lanakit/core/logbook';
+import { tookOfLine, tookOfMaking } from '@lanakit/core/logbook';
 import { Button, Popconfirm } from 'antd';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useNavigate } from 'react-router';
@@ -71,9 +71,11 @@ function useUndoKeys({ undo, redo }: MakingDraft): void {
 /** What the page comes to, in a sentence. */
 function Sum({ page, draft: { input } }: { page: MakingPage; draft: MakingDraft }) {
   const { knownG, unknownCount } = tookOfMaking(input);
-  const expectedG = page.evidence
-    .filter(({ kind }) => kind === 'wool')
-    .reduce((sum, { expected }) => sum + expected, 0);
+  const held = page.evidence.filter(({ kind }) => kind === 'wool');
+  const weighed = input.lines.filter((line) => tookOfLine(line) !== null);
+  // Like with like: where a bag has nothing it could be held against, nothing is said of all of them.
+  const expectedG =
+    held.length === weighed.length ? held.reduce((sum, { expected }) => sum + expected, 0) : 0;
   const minutes = input.steps.reduce((sum, step) => sum + (step.minutes ?? 0), 0);
   const broken = input.steps.reduce((sum, step) => sum + step.broken, 0);
   const took =
