@@ -14,6 +14,8 @@ const STABLE_S = 0.6;
 const SLICE_S = 0.002;
 /** A nudge: what the pan is pressed by, of what it carries at most. */
 const NUDGE_FRACTION = 0.04;
+/** So far off nought an empty pan finds back to it by itself. */
+const TRACKED_STEPS = 3;
 /** Lifted off by more than so many steps below nought it says `under`. */
 const UNDER_STEPS = 20;
 
@@ -90,7 +92,13 @@ export function simulatedScale(
     const stableAt = steady.stableAt(steps, seconds);
     // Zero tracking, as scales have it: what is stable at nought is nought, else an hour's wandering would be a tenth of a gram.
     const offG = pan.atG() + driftG - tareG;
-    if (stableAt === 0 && Math.abs(offG) < stepG / 2) driftG -= offG;
+    const isAtNought = stableAt === 0 && Math.abs(offG) < stepG / 2;
+    // What wandered under a load is found when the load is lifted off.
+    const isEmptied =
+      stableAt !== null && Math.abs(pan.atG()) < stepG / 2 && Math.abs(offG) < TRACKED_STEPS * stepG;
+    if (isAtNought || isEmptied) driftG -= offG;
+    // What it was steady at is not where it is any more.
+    if (isEmptied && stableAt !== 0) steady.begin();
     if (pan.atG() > mostG) return { kind: 'fault', fault: 'over' };
     if (steps < -UNDER_STEPS && tareG < stepG / 2) return { kind: 'fault', fault: 'under' };
     // Once it is stable it shows what it is stable at, and not every flicker about it; nought has no sign.

@@ -56,6 +56,17 @@ describe('a scale that is not there', () => {
     scale.do({ act: 'put', massG: 0.3 });
     expect(Math.abs((readings(watch(scale, 4)).at(-1)?.massG ?? 0) - 0.3)).toBeLessThanOrEqual(0.1 + 1e-9);
   });
+  test.each([3, 4, 11, 20_261_130])(
+    'what wandered under a load is nought again when the load is lifted off (seed %d)',
+    (seed) => {
+      const scale = simulatedScale(seed);
+      scale.do({ act: 'put', massG: 186 });
+      watch(scale, 600);
+      scale.do({ act: 'clear' });
+      watch(scale, 4);
+      for (const { massG } of readings(watch(scale, 30))) expect(massG).toBe(0);
+    },
+  );
   test('every reading is a whole number of steps', () => {
     const scale = simulatedScale(9);
     scale.do({ act: 'put', massG: 33.33 });
