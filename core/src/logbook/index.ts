@@ -15,7 +15,7 @@ export {
 export { checkMaking } from './checkMaking.ts';
 export { isClockBackwards, minutesNow, started, stopped, tookOfLine, tookOfMaking } from './took.ts';
 export type { Evidence, Gathered, NotTaught, Untaught } from './evidence.ts';
-export { expectedOf, type ExpectedUse } from './expected.ts';
+export { expectedOf, type Expected, type ExpectedUse } from './expected.ts';
 export { makingEvidence } from './makingEvidence.ts';
 export { classEvidence, LEARNERS, type ClassTold } from './classEvidence.ts';
 export { handSamplesOf } from './handSamples.ts';

@@ -18,6 +18,8 @@ export interface MakingSources {
   /** The lot of each fibre that is in use now. */
   readonly lotInUse: (fibreId: string) => string | null;
   readonly stepG?: number;
+  /** What the build comes to by these hands, where it is worked out already. */
+  readonly expected?: Expected;
 }
 
 /** Everything a making says of what is the same in other figures; and what of it says nothing, and why. */
@@ -29,7 +31,7 @@ export function makingEvidence(making: Making, sources: MakingSources): Gathered
       untaught: weighed.map(({ id }) => ({ id: idOf(making, id), why: { code: 'no_pattern' } })),
     };
   }
-  const expected = expectedOf(sources.build, sources.wool, making.madeBy);
+  const expected = sources.expected ?? expectedOf(sources.build, sources.wool, making.madeBy);
   const gathering = new Gathering(making, sources, expected);
   for (const grain of ['use', 'part', 'fibre'] as const)
     for (const line of making.lines) if (line.of === grain) gathering.line(line);

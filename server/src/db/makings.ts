@@ -70,6 +70,8 @@ export function makingQueries(db: Db, sound: SoundReader) {
       const row = selectBuild.get(id);
       return row?.build == null ? null : unsealed<Pattern>(row.build, row.build_seal);
     },
+    /** The same as long as its build is the same. */
+    buildStamp: (id: string): string => String(selectBuild.get(id)?.build_seal ?? ''),
     insert: whole(db, (id: string, making: MakingInput, build: Pattern | null, at: string) => {
       const { text, seal } = sealed(build);
       insertRow.run({ id, ...columnsOf(making), build: text, buildSeal: seal, at });

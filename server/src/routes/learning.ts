@@ -90,6 +90,14 @@ export const learningRoutes = (learning: LearningService): Route[] => [
     handle: () => ok(learning.state()),
   }),
   route({
+    method: 'get',
+    path: '/learning/fresh',
+    summary: 'How many weighings are not in force yet, or no longer count',
+    roles: OWNER,
+    answers: [200],
+    handle: () => ok(learning.fresh()),
+  }),
+  route({
     method: 'post',
     path: '/learning/take',
     summary: 'Take it: in force in every pattern from now on; runs keep what they were planned with',

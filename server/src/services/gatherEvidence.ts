@@ -2,6 +2,8 @@ import {
   classEvidence,
   classMinutes,
   type Evidence,
+  type Expected,
+  expectedOf,
   type Gathered,
   handSamplesOf,
   learn,
@@ -10,6 +12,8 @@ import {
   makingEvidence,
   type NotTaught,
 } from '@lanakit/core/logbook';
+import type { Wool } from '@lanakit/core/engine';
+import { itemsUsed, type Pattern } from '@lanakit/core/pattern';
 import { lotInUse } from '@lanakit/core/shelf';
 import {
   type ClassDayPlan,
@@ -26,11 +30,11 @@ import { todayOf } from './deps.ts';
 import { unlessDamaged } from './oneByOne.ts';
 import { paperSourceOf } from './paperSourceOf.ts';
 import { inForceOf } from './runInForce.ts';
-import { shelfOf } from './runSources.ts';
+import { shelfOf, untaughtStamp } from './runSources.ts';
 import { tookOfRun } from './tookOfRun.ts';
 
 /** What the book rests on. */
-export const LEARNT_BY = ['things', 'ledger', 'patterns', 'runs', 'needles', 'logbook'] as const;
+export const LEARNT_BY = ['things', 'ledger', 'patterns', 'runs', 'needles', 'logbook', 'class'] as const;
 
 const LEARNING = 'learning';
 
@@ -48,15 +52,30 @@ export const setLearningSetting = (store: Store, setting: LearningSetting, at: s
 /** What a making says, against its pattern as it was. */
 export function evidenceOfMaking(store: Store, making: Making): Gathered {
   const inUse = new Map(store.shelf.fibres().map((fibre) => [fibre.id, lotInUse(fibre)?.id ?? null]));
+  const build = store.makings.buildOf(making.id);
+  const wool = shelfOf(store);
   return makingEvidence(making, {
-    build: store.makings.buildOf(making.id),
-    wool: shelfOf(store),
+    build,
+    wool,
     lotInUse: (fibreId) => inUse.get(fibreId) ?? null,
+    ...(build && { expected: expectedFor(store, making, build, wool) }),
   });
 }
 
+/** What a page is held against is worked out once, however often something is written on it. */
+function expectedFor(store: Store, { id, madeBy }: Making, build: Pattern, wool: Wool): Expected {
+  const stamp = `${store.makings.buildStamp(id)} ${madeBy} ${untaughtStamp(itemsUsed(build), wool)}`;
+  return store.rememberAs(`expected of ${id}`, stamp, () => expectedOf(build, wool, madeBy));
+}
+
+/** What a class rests on that is closed: its wool is written down with it. */
+const CLASS_BY = ['things', 'ledger', 'patterns', 'runs', 'needles', 'class'] as const;
+
 /** What a class says that is closed; nothing of one that is not. */
-function evidenceOfClass(store: Store, run: Run, today: string): Gathered {
+const evidenceOfClass = (store: Store, run: Run, today: string): Gathered =>
+  store.remember(CLASS_BY, `evidence of class ${run.id}, ${today}`, () => classGathered(store, run, today));
+
+function classGathered(store: Store, run: Run, today: string): Gathered {
   if (run.kind !== 'class' || run.state !== 'done') return { evidence: [], untaught: [] };
   const events = store.classEvents.of(run.id);
   if (events.length === 0) return { evidence: [], untaught: [] };

@@ -6,6 +6,7 @@ import {
   type ExpectedUse,
   type FibreChange,
   foretold,
+  type JudgedEvidence,
   learntRows,
   makeChange,
   worthWeighing,
@@ -33,6 +34,10 @@ export function learningService({ store, now }: ServiceDeps) {
   return answering({
     inForce: (): { readonly learnt: Learnt | null } => ({ learnt: store.learnt.last()?.learnt ?? null }),
     state: (): LearningState => stateOf(store, now()),
+    /** Only how much there is to take: asked on every page of the book. */
+    fresh: (): { readonly fresh: number } => ({
+      fresh: freshOf(store, learningNow(store, now()).judged),
+    }),
     /** From now on in every pattern; what is written down of runs stays as it is. */
     take(): LearningState {
       const { judged, learnt } = learningNow(store, now());
@@ -53,6 +58,15 @@ export function learningService({ store, now }: ServiceDeps) {
   });
 }
 
+/** Evidence that counts and is not in what is in force, or is in it and counts no longer. */
+function freshOf(store: Store, judged: readonly JudgedEvidence[]): number {
+  const taken = new Set(store.learnt.last()?.evidenceIds ?? []);
+  const counting = new Set(idsThatCount(judged));
+  return (
+    [...counting].filter((id) => !taken.has(id)).length + [...taken].filter((id) => !counting.has(id)).length
+  );
+}
+
 const idsThatCount = (judged: readonly { readonly id: string; readonly counts: boolean }[]): string[] =>
   judged.flatMap(({ id, counts }) => (counts ? [id] : []));
 
@@ -69,10 +83,7 @@ function workedOut(store: Store, now: Date): LearningState {
   const { untaught, titles } = gatherEvidence(store, today);
   const taken = store.learnt.last();
   const takenIds = new Set(taken?.evidenceIds ?? []);
-  const counting = new Set(idsThatCount(judged));
-  const fresh =
-    [...counting].filter((id) => !takenIds.has(id)).length +
-    [...takenIds].filter((id) => !counting.has(id)).length;
+  const fresh = freshOf(store, judged);
   const isNews = fresh > 0 || (taken !== null && !isEqual(taken.learnt, learnt));
   const titleOf = (id: string): string => titles.get(id.slice(0, id.indexOf(':'))) ?? '';
   return {

@@ -96,13 +96,21 @@ export function woolStamp(store: Store, run: RunInput): string {
 /** By shelf, and by revisions: of hundreds of runs that are pinned to a few, each few once. */
 const stamps = new WeakMap<Wool, Map<string, string>>();
 
-function stampOf(store: Store, { fibres, findings, handMeasures, learnt }: Wool, run: RunInput): string {
+function stampOf(store: Store, wool: Wool, run: RunInput): string {
   const ids = [...new Set(revisionsOfRun(run).flatMap((id) => itemsOfRevision(store, id)))];
-  const like = ids.map((id) => [id, packedBy(fibres.get(id)), packedBy(findings.get(id))]);
   return createHash('sha1')
-    .update(JSON.stringify([like, handMeasures, learnt]))
+    .update(JSON.stringify([likeOf(ids, wool), wool.handMeasures, wool.learnt]))
     .digest('base64');
 }
+
+const likeOf = (ids: readonly string[], { fibres, findings }: Wool) =>
+  ids.map((id) => [id, packedBy(fibres.get(id)), packedBy(findings.get(id))]);
+
+/** The same as long as what these things are like is the same, and the maker’s fingers: whatever was learnt. */
+export const untaughtStamp = (ids: readonly string[], wool: Wool): string =>
+  createHash('sha1')
+    .update(JSON.stringify([likeOf(ids, wool), wool.handMeasures]))
+    .digest('base64');
 
 /** How much of it there is, and what is only shown of it: no pack follows from that. A test holds it against what is read. */
 export const NOT_PACKED_BY: ReadonlySet<string> = new Set([

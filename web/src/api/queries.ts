@@ -254,6 +254,9 @@ export const useLogbook = (): Resource<Items<LogbookLine>> => useList('/logbook'
 export const useMakings = (): Resource<Items<MakingLineOfBook>> => useList('/makings');
 export const useMakingPage = (id: string): Resource<MakingPage> =>
   useSWR(`/makings/${id}/page`, get<MakingPage>, { keepPreviousData: true });
+/** How many weighings there are to take. */
+export const useFreshWeighings = (): Resource<{ readonly fresh: number }> =>
+  useSWR('/learning/fresh', get<{ readonly fresh: number }>);
 /** What was asked in classes, by pattern and step. */
 export const useClassQuestions = (): Resource<Items<ClassQuestion>> => useList('/class-questions');
 /** What everything weighed teaches. */

@@ -2,7 +2,7 @@ import type { LogbookLine, MakingLineOfBook } from '@lanakit/core/api';
 import { byCodePoint } from '@lanakit/core/base';
 import { Button } from 'antd';
 import { Link, useLocation, useNavigate } from 'react-router';
-import { useClassQuestions, useLearning } from '../api/queries.ts';
+import { useClassQuestions, useFreshWeighings } from '../api/queries.ts';
 import { counted, showDay, showGrams } from '../words/show.ts';
 import styles from './Logbook.module.css';
 
@@ -72,7 +72,7 @@ export function BookList({ pages, shownId }: { pages: readonly BookPage[]; shown
 /** What all pages together say. */
 function BookTabs() {
   const { pathname } = useLocation();
-  const { data } = useLearning();
+  const { data } = useFreshWeighings();
   const { data: questions } = useClassQuestions();
   const open = questions?.items.filter(({ isDone }) => !isDone).length ?? 0;
   return (

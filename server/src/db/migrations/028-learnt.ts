@@ -3,11 +3,14 @@
  * good; and what of it was left out, meant so, or
  * worked off. What is worked out from the logbook follows its changes.
  */
-const TABLES = ['making', 'learnt', 'evidence_choice', 'class_event'] as const;
+const DOMAINS = {
+  logbook: ['making', 'learnt', 'evidence_choice'],
+  class: ['class_event'],
+} as const;
 
-const counter = (table: string, change: string): string => `
+const counter = (domain: string, table: string, change: string): string => `
   CREATE TRIGGER ${table}_${change.toLowerCase()}_is_counted AFTER ${change} ON ${table}
-  BEGIN UPDATE change_count SET changes = changes + 1 WHERE domain = 'logbook'; END;`;
+  BEGIN UPDATE change_count SET changes = changes + 1 WHERE domain = '${domain}'; END;`;
 
 export const learnt = `
 CREATE TABLE making (
@@ -40,6 +43,12 @@ CREATE TABLE evidence_choice (
   at TEXT NOT NULL
 ) STRICT, WITHOUT ROWID;
 
-INSERT INTO change_count (domain, changes) VALUES ('logbook', 0);
-${TABLES.flatMap((table) => ['INSERT', 'UPDATE', 'DELETE'].map((change) => counter(table, change))).join('\n')}
+${Object.keys(DOMAINS)
+  .map((domain) => `INSERT INTO change_count (domain, changes) VALUES ('${domain}', 0);`)
+  .join('\n')}
+${Object.entries(DOMAINS)
+  .flatMap(([domain, tables]) =>
+    tables.flatMap((table) => ['INSERT', 'UPDATE', 'DELETE'].map((change) => counter(domain, table, change))),
+  )
+  .join('\n')}
 `;
