@@ -133,7 +133,7 @@ export {
 export { RUN_WANTS, type RunWants } from './document/wants.ts';
 export { kitOfClass, type ClassKit, type ClassKitSources } from './things/kitOfClass.ts';
 export { deedsOf, minutesOfDeed, type RunDeed, type RunStanding, timeOfDeeds } from './prepare/deeds.ts';
-export { leftToDo } from './keep/leftToDo.ts';
+export { leftToDo } from './inForce/leftToDo.ts';
 export { paceOf, RECKONED_PACE, type TimedTick, type WorkPace } from './prepare/pace.ts';
 export { weighedTwice, type SignedTick, type WeighedTwice } from './keep/weighedTwice.ts';
 export { patternOfPack } from './packs/patternOfPack.ts';

@@ -1,6 +1,6 @@
-import type { PackedRun } from '../inForce/packedRun.ts';
-import { packedMark, type RunTick, weighedOf } from './tick.ts';
-import { allMarks, weighings } from './weighOut.ts';
+import type { PackedRun } from './packedRun.ts';
+import { packedMark, type RunTick, weighedOf } from '../keep/tick.ts';
+import { allMarks, weighings } from '../keep/weighOut.ts';
 
 /** What is still to be done at the table for a run. */
 export interface LeftToDo {
