@@ -5,6 +5,7 @@ import { onlyOne } from '@lanakit/core/learning';
 import { makingOf, type MakingInput, type MakingLine } from '@lanakit/core/logbook';
 import { type Pattern, workMinutes } from '@lanakit/core/pattern';
 import type { Blend, Fibre, Finding } from '@lanakit/core/shelf';
+import { PACE } from '@lanakit/core/timetable';
 import { type Services, todayOf } from '@lanakit/server/services';
 import { type Clock, done } from './studio.ts';
 
@@ -112,7 +113,14 @@ function pageOf(
     const of = build.steps[place];
     const minutes = of ? (workMinutes(of, build)?.likely ?? null) : null;
     if (minutes === null || minutes === 0 || made.isWoolOnly === true || made.isOpen === true) return step;
-    const took = Math.max(1, Math.round(minutes * SLOWER * Math.exp(MINUTES_STRAY * normalFrom(random))));
+    const took = Math.max(
+      1,
+      Math.round(
+        minutes *
+          (made.madeBy === undefined ? SLOWER : PACE.some) *
+          Math.exp(MINUTES_STRAY * normalFrom(random)),
+      ),
+    );
     return { ...step, minutes: took, broken: at === 2 && place === 3 ? 1 : 0 };
   });
   const [failed, instead] = made.tried ?? [];

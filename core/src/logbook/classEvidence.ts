@@ -3,7 +3,14 @@ import type { Wool } from '../engine/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import type { Skill } from '../needles/index.ts';
 import { NEED_SIGMA } from '../run/index.ts';
-import { type Evidence, type Gathered, type NotTaught, observed, type Untaught } from './evidence.ts';
+import {
+  type Evidence,
+  type Gathered,
+  type NotTaught,
+  observed,
+  otherHandsSigma,
+  type Untaught,
+} from './evidence.ts';
 import { expectedOf, expectedSum, type ExpectedUse } from './expected.ts';
 
 /** Learners’ hands are nobody’s own: a class is a maker of its own, the same in every class. */
@@ -43,7 +50,13 @@ export function classEvidence(told: ClassTold): Gathered {
     else if (row.tookG !== null) {
       const hands = NEED_SIGMA[told.skill] / Math.sqrt(Math.max(1, seats));
       evidence.push({
-        ...observed(sum.of, row.tookG, sum.massG, Math.hypot(sum.ownSigma, hands), told.stepG),
+        ...observed(
+          sum.of,
+          row.tookG,
+          sum.massG,
+          Math.hypot(sum.ownSigma, hands, otherHandsSigma(sum.of, LEARNERS)),
+          told.stepG,
+        ),
         id,
         source: { kind: 'run', runId },
         kind: 'class',

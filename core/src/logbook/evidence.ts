@@ -35,6 +35,8 @@ export type Untaught =
   /** Nothing of it follows from a shape. */
   | { readonly code: 'only_stated' }
   | { readonly code: 'nothing_took' }
+  /** What was on the scale holds more than wool. */
+  | { readonly code: 'not_only_wool' }
   | { readonly code: 'not_all_finished'; readonly finished: number; readonly seats: number }
   | { readonly code: 'left_not_weighed' };
 
@@ -64,3 +66,13 @@ export const observed = (
   ln: Math.log(foundG / expectedG),
   sigma: Math.hypot(ownSigma, weighingSigma(foundG, stepG)),
 });
+
+/**
+ * What another person’s hands add to the doubt, σ of ln: how thick a coat or hair is laid is the fibre’s and the hand’s, and
+ * only the studio’s own hand is asked about. How firm they felt is a factor of its own.
+ */
+export const otherHandsSigma = (of: readonly FactorShare[], who: string): number => {
+  if (who === '') return 0;
+  const laid = of.filter(({ factor }) => factor.kind === 'hiding' || factor.kind === 'hair');
+  return SIGMA.common * Math.abs(laid.reduce((sum, { share }) => sum + share, 0));
+};

@@ -1,7 +1,14 @@
 import type { Wool } from '../engine/index.ts';
 import { type FactorShare, SIGMA } from '../learning/index.ts';
-import type { Pattern } from '../pattern/index.ts';
-import { type Evidence, type Gathered, type NotTaught, observed, type Untaught } from './evidence.ts';
+import type { Part, Pattern } from '../pattern/index.ts';
+import {
+  type Evidence,
+  type Gathered,
+  type NotTaught,
+  observed,
+  otherHandsSigma,
+  type Untaught,
+} from './evidence.ts';
 import { type Expected, expectedOf, type ExpectedSum, expectedSum, type ExpectedUse } from './expected.ts';
 import type { Making, MakingLine, MakingPiece } from './making.ts';
 import { minutesEvidence } from './minutesEvidence.ts';
@@ -49,6 +56,9 @@ export function makingEvidence(making: Making, sources: MakingSources): Gathered
 
 const idOf = ({ id }: Pick<Making, 'id'>, place: string): string => `${id}:${place}`;
 
+/** Something that is no wool lies inside. */
+const holdsMore = ({ uses }: Part): boolean => uses.some(({ role }) => role === 'insert');
+
 /** From the finest to the coarsest: wool that is told of once counts once. */
 class Gathering {
   readonly evidence: Evidence[] = [];
@@ -81,6 +91,8 @@ class Gathering {
 
   piece({ id, partId, massG }: MakingPiece): void {
     if (massG === null || partId === null) return;
+    const part = this.#sources.build?.parts.find((each) => each.id === partId);
+    if (part && holdsMore(part)) return this.#not(id, { code: 'not_only_wool' });
     const uses = this.#expected.uses.filter((use) => use.partId === partId);
     this.#weigh(id, uses, massG, { kind: 'piece', fibreId: null, partId, lotSigma: 0, oneEach: true });
   }
@@ -88,6 +100,10 @@ class Gathering {
   whole(): void {
     const { wholeG } = this.#making;
     if (wholeG === null) return;
+    // Eyes, wire and what lies inside are on the scale too, and are no wool.
+    const build = this.#sources.build;
+    if (build && (build.findings.length > 0 || build.cuts.length > 0 || build.parts.some(holdsMore)))
+      return this.#not('whole', { code: 'not_only_wool' });
     this.#weigh('whole', this.#expected.uses, wholeG, {
       kind: 'whole',
       fibreId: null,
@@ -132,7 +148,7 @@ class Gathering {
         of,
         tookG,
         sum.massG,
-        Math.hypot(sum.ownSigma, about.lotSigma),
+        Math.hypot(sum.ownSigma, about.lotSigma, otherHandsSigma(of, this.#making.madeBy)),
         this.#sources.stepG ?? USUAL_STEP_G,
       ),
       id: idOf(this.#making, place),

@@ -43,8 +43,15 @@ const SAME_MINUTES = 0.15;
  */
 export function proposalsOf(draft: Pattern, makings: readonly Making[]): Proposal[] {
   const ofThis = makings.filter(({ sizeFraction }) => sizeFraction === 1);
-  return [...amounts(draft, ofThis), ...minutes(draft, ofThis), ...whole(draft, ofThis)];
+  return [
+    ...amounts(draft, ofThis),
+    ...minutes(draft, ofThis.filter(isByItsAuthor)),
+    ...whole(draft, ofThis),
+  ];
 }
+
+/** A pattern’s minutes are at its author’s pace. */
+const isByItsAuthor = ({ madeBy }: Making): boolean => madeBy === '';
 
 interface PlacedUse {
   readonly partId: string;

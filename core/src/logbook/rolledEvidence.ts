@@ -39,8 +39,9 @@ export function rolledEvidence(
         expected,
         found,
         ln: Math.log(found / expected),
-        sigma: SIGMA.coreOwn,
-        of: [...factors, { factor: { kind: 'packed', packing }, share: -1 }],
+        // How tightly another packs is nobody’s here: it is only more doubt.
+        sigma: making.madeBy === '' ? SIGMA.coreOwn : Math.hypot(SIGMA.coreOwn, SIGMA.packing),
+        of: making.madeBy === '' ? [...factors, { factor: { kind: 'packed', packing }, share: -1 }] : factors,
       },
     ];
   });

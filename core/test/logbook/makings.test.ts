@@ -201,11 +201,32 @@ describe('what a page tells of', () => {
       madeBy: 'Ada',
       steps: [blankMakingStep('x', { stepId: 's2', minutes: 30 })],
     }).evidence;
-    expect(each).toMatchObject({ kind: 'minutes', expected: 20, found: 30, ln: Math.log(1.5) });
+    expect(each).toMatchObject({ kind: 'minutes', expected: 24, found: 30 });
+    expect(each?.ln).toBeCloseTo(Math.log(1.25), 12);
     expect(each?.of.map(({ factor }) => factor)).toEqual([
       { kind: 'pace', who: 'Ada' },
       { kind: 'act', act: 'make' },
+      { kind: 'skill', skill: 'practised' },
     ]);
+    const steps = [blankMakingStep('x', { stepId: 's2', minutes: 30 })];
+    expect(evidenceOf({ steps }).evidence[0]).toMatchObject({ expected: 20 });
+  });
+  test('what another rolled or laid tells nothing of the studio’s own hands, and less of the fibre', () => {
+    const pieces = [blankMakingPiece('p', { partId: 'body', rolledMm: 84, feltedMm: 60 })];
+    const kinds = (madeBy: string) =>
+      evidenceOf({ madeBy, pieces }).evidence[0]?.of.map(({ factor }) => factor.kind) ?? [];
+    expect([kinds('').includes('packed'), kinds('Ada').includes('packed')]).toEqual([true, false]);
+    const sigma = (madeBy: string) =>
+      evidenceOf({ madeBy, lines: [bag('l', 'coat', 9, 6)] }).evidence[0]?.sigma ?? 0;
+    expect(sigma('Ada')).toBeGreaterThan(sigma('') + 0.05);
+  });
+  test('a whole figure with something on it that is no wool is not held against its wool', () => {
+    const eyes = { id: 'e', findingId: null, partId: 'body', count: 2, placement: null };
+    const told = makingEvidence(making('m', { wholeG: 20 }), {
+      ...SOURCES,
+      build: { ...PEAR, findings: [eyes] },
+    });
+    expect(told.untaught.map(({ why }) => why.code)).toEqual(['not_only_wool']);
   });
 });
 

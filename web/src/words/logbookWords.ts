@@ -74,6 +74,8 @@ export function untaughtWords(why: Untaught): string {
       return 'Its wool is weighed more finely on this page already; it counts once.';
     case 'only_stated':
       return 'Nothing of it follows from what can be learnt: its grams are stated, or the coat is as thin as a coat may be.';
+    case 'not_only_wool':
+      return 'It holds more than wool: eyes, wire or something inside. Weigh its bags instead.';
     case 'nothing_took':
       return 'Before and after are the same.';
     case 'not_all_finished':
