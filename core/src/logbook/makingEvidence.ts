@@ -40,7 +40,7 @@ export function makingEvidence(making: Making, sources: MakingSources): Gathered
   }
   const expected = sources.expected ?? expectedOf(sources.build, sources.wool, making.madeBy);
   const gathering = new Gathering(making, sources, expected);
-  for (const grain of ['use', 'part', 'fibre'] as const)
+  for (const grain of ['use', 'part', 'said', 'fibre'] as const)
     for (const line of making.lines) if (line.of === grain) gathering.line(line);
   for (const piece of making.pieces) gathering.piece(piece);
   gathering.whole();
@@ -113,9 +113,15 @@ class Gathering {
     });
   }
 
-  #usesOf({ of, useId, partId, fibreId }: MakingLine): ExpectedUse[] {
+  #partNamed(name: string): string | null {
+    return this.#sources.build?.parts.find((part) => part.name === name.trim())?.id ?? null;
+  }
+
+  #usesOf({ of, useId, partId, fibreId, name }: MakingLine): ExpectedUse[] {
     return this.#expected.uses.filter((use) => {
       if (of === 'use') return use.useId === useId;
+      // Named before there was a pattern: the part of that name.
+      if (of === 'said') return use.fibreId === fibreId && use.partId === this.#partNamed(name);
       if (of === 'part') return use.partId === partId && (fibreId === null || use.fibreId === fibreId);
       return use.fibreId === fibreId;
     });

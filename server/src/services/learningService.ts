@@ -12,7 +12,7 @@ import {
   worthWeighing,
 } from '@lanakit/core/logbook';
 import type { Learnt } from '@lanakit/core/learning';
-import { planOfToday, type Run } from '@lanakit/core/run';
+import { differenceFrom, planOfToday, type Run } from '@lanakit/core/run';
 import type { Store } from '../db/index.ts';
 import type { EvidenceChoice } from '../db/learnt.ts';
 import { todayOf, type ServiceDeps } from './deps.ts';
@@ -142,22 +142,13 @@ function runChanges(store: Store, learnt: Learnt, today: string): RunChange[] {
 /** Under this no scale would tell. */
 const STILL_G = 0.05;
 
-function fibreChanges(store: Store, run: Run, learnt: Learnt): FibreChange[] {
+/** As a run that is bought tells what would be other now. */
+function fibreChanges(store: Store, run: Run, learnt: Learnt): readonly FibreChange[] {
   const sources = sourcesOf(store, run);
-  const after = planOfToday(run, { ...sources, shelf: { ...sources.shelf, learnt } }).plan.fibres;
-  const before = sumByFibre(packedAlone(store, run).plan.fibres);
-  return [...sumByFibre(after)].flatMap(([fibreId, nowG]): FibreChange[] => {
-    const wasG = before.get(fibreId) ?? 0;
-    return Math.abs(nowG - wasG) < STILL_G ? [] : [{ fibreId, wasG, nowG }];
-  });
-}
-
-function sumByFibre(
-  rows: readonly { readonly fibreId: string; readonly classG: number }[],
-): Map<string, number> {
-  const sums = new Map<string, number>();
-  for (const { fibreId, classG } of rows) sums.set(fibreId, (sums.get(fibreId) ?? 0) + classG);
-  return sums;
+  const after = planOfToday(run, { ...sources, shelf: { ...sources.shelf, learnt } });
+  return differenceFrom(packedAlone(store, run), after).fibres.filter(
+    ({ wasG, nowG }) => Math.abs(nowG - wasG) >= STILL_G,
+  );
 }
 
 /** All wool of the runs ahead, as often as it is made. */

@@ -2,7 +2,7 @@ import { resolveBuild } from '@lanakit/core/build';
 import { blankMaking, makingOf, type MakingInput } from '@lanakit/core/logbook';
 import { NO_CHOICES } from '@lanakit/core/pattern';
 import { hasChoice } from '@lanakit/core/run';
-import { Button } from 'antd';
+import { Button, Input } from 'antd';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
@@ -25,8 +25,9 @@ export function NewMaking() {
   const { data: makings } = useMakings();
   const [params] = useSearchParams();
   const [patternId, setPattern] = useState<string | null>(params.get('pattern'));
+  const [search, setSearch] = useState('');
   const { data: patterns, error } = usePatternsPage(
-    { search: '', order: 'changed', isArchive: false, isUnknownOnly: false },
+    { search, order: 'changed', isArchive: false, isUnknownOnly: false },
     0,
   );
   if (!patterns || !classes || !makings) return <Loading error={error} />;
@@ -36,6 +37,13 @@ export function NewMaking() {
       <article className={`sheet ${book.notebook}`} aria-label="A new page">
         <h2>A new page</h2>
         <p className={book.sum}>Which figure is being made?</p>
+        <Input
+          className="control-xl"
+          aria-label="Find a pattern"
+          placeholder="Find a pattern"
+          value={search}
+          onChange={({ target: { value } }) => setSearch(value)}
+        />
         <ul className={styles.patterns}>
           {patterns.items.map(({ id, title }) => (
             <li key={id}>

@@ -138,12 +138,22 @@ function StepLine({ step, at, nowMs, page, draft, questions }: StepLineProps) {
         onClick={() =>
           set('a broken needle', (each) => ({
             ...each,
-            broken: (each.broken + 1) % (MAKING_BOUNDS.broken.max + 1),
+            broken: Math.min(each.broken + 1, MAKING_BOUNDS.broken.max),
           }))
         }
       >
         {step.broken === 0 ? 'a needle broke' : `${counted(step.broken, 'needle')} broke`}
       </Button>
+      {step.broken > 0 && (
+        <Button
+          size="small"
+          type="text"
+          className={styles.less ?? ''}
+          onClick={() => set('a broken needle', (each) => ({ ...each, broken: each.broken - 1 }))}
+        >
+          one less
+        </Button>
+      )}
       {isClockBackwards(step, nowMs) && questions.length === 0 && (
         <p className={book.question} role="note">
           This watch began later than it is now. Type the minutes.
