@@ -30,6 +30,8 @@ test('a sample by the scale: weighed before and after, timed by a press, taken, 
   await chooseSimulatedScale(page, demo.url);
   await page.goto(`${demo.url}/logbook`);
   await button(page, 'Write down a making').click();
+  await expect(page.getByRole('heading', { name: 'A new page' })).toBeVisible();
+  await expect(button(page, 'Pear with two leaves')).toBeVisible();
   await expectNothingByAxe(page);
   await button(page, 'Pear with two leaves').click();
   await button(page, 'Begin the page').click();
