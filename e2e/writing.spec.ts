@@ -206,10 +206,11 @@ test('publishing waits until nothing is unknown, and says what is', async ({ pag
   await page.getByLabel('What is new in it').fill('broader legs');
   await page.getByRole('dialog').getByRole('button', { name: 'Publish', exact: true }).click();
   await expect(page.getByText('Revision 2 is published')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Publish revision 3' })).toBeVisible();
+  // The first dialog is gone before the second is asked for, as for anybody who looks.
+  await expect(page.getByRole('dialog')).toHaveCount(0);
   await page.getByRole('button', { name: 'Publish revision 3' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Publish', exact: true }).click();
-  await expect(page.getByText('Nothing has changed since the last revision')).toBeVisible();
+  await expect(page.getByRole('status').last()).toContainText('Nothing has changed since the last revision');
 });
 
 test('undo in the very field gives the size back, arrows nudge it, and a page left and come back to goes on from what was saved', async ({

@@ -1,3 +1,4 @@
+export { afterAsked, answerG, JUST_ASKED } from './asking.ts';
 export {
   readScaleLine,
   SCALE_COMMANDS,

@@ -1,6 +1,6 @@
-import type { ScaleState } from '@lanakit/core/scale';
+import { afterAsked, answerG, JUST_ASKED, type ScaleState } from '@lanakit/core/scale';
 import { Button } from 'antd';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { showWeighed } from '../words/show.ts';
 import { useChosenScale } from './useChosenScale.ts';
 import { useScale } from './useScale.ts';
@@ -11,31 +11,28 @@ interface FromScaleProps {
   onMass: (massG: number) => void;
 }
 
-/** Takes what lies on the scale of this device into the field beside it, as soon as it is stable. Weighed by hand: nothing. */
+/** Takes what lies on the scale of this device into the field beside it, as soon as it is sure. Weighed by hand: nothing. */
 export function FromScale({ label, onMass }: FromScaleProps) {
   const scale = useChosenScale();
   const [isAsked, setAsked] = useState(false);
   const state = useScale(scale && isAsked ? scale.id : null);
-  const settled = isAsked ? settledG(state) : null;
+  const asking = useRef(JUST_ASKED);
   useEffect(() => {
-    if (settled === null) return;
+    asking.current = isAsked ? afterAsked(asking.current, state) : JUST_ASKED;
+    const massG = answerG(asking.current);
+    if (massG === null) return;
     setAsked(false);
-    onMass(settled);
-    // Once, when it is stable.
+    onMass(massG);
+    // Once for each reading, and for nothing else.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [settled]);
+  }, [state, isAsked]);
   if (!scale) return null;
   return (
     <Button size="small" aria-label={`${label} from ${scale.name}`} onClick={() => setAsked(!isAsked)}>
-      {isAsked
-        ? state.massG === null
-          ? 'waiting for the scale…'
-          : `${showWeighed(state.massG, state.stepG ?? 0.1)}, settling…`
-        : 'From the scale'}
+      {isAsked ? waitingWords(state) : 'From the scale'}
     </Button>
   );
 }
 
-/** What lies there, once it is sure; null: not yet, or nothing. */
-const settledG = ({ massG, isStable, isHere }: ScaleState): number | null =>
-  isHere && isStable && massG !== null && massG > 0 ? massG : null;
+const waitingWords = ({ massG, stepG }: ScaleState): string =>
+  massG === null ? 'waiting for the scale…' : `${showWeighed(massG, stepG ?? 0.1)}, settling…`;
