@@ -15,7 +15,7 @@ const says = (massG: number | null, isStable = true): ScaleState => ({
   massG,
   isStable,
 });
-const answerTo = (said: readonly ScaleState[]) => answerG(said.reduce(afterAsked, JUST_ASKED));
+const answerTo = (lines: readonly ScaleState[]) => answerG(lines.reduce(afterAsked, JUST_ASKED));
 
 describe('a scale asked what lies there', () => {
   test.each<[string, readonly ScaleState[], number | null]>([
@@ -27,8 +27,8 @@ describe('a scale asked what lies there', () => {
     ['less than nothing neither', [says(-1), says(-1), says(-1), says(-1)], null],
     ['unplugged it says nothing', [NO_SCALE, NO_SCALE, NO_SCALE, NO_SCALE], null],
     ['what it cannot weigh neither', [says(null), says(null), says(null), says(null)], null],
-  ])('%s', (_what, said, massG) => {
-    expect(answerTo(said)).toBe(massG);
+  ])('%s', (_what, lines, massG) => {
+    expect(answerTo(lines)).toBe(massG);
   });
 
   test.each([1, 2, 3, 4, 5, 6])(

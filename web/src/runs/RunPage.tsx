@@ -2,11 +2,11 @@ import type { OpenedRun } from '@lanakit/core/api';
 import type { RunInput } from '@lanakit/core/run';
 import { Segmented } from 'antd';
 import { lazy, Suspense, useMemo } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
 import { useRun } from '../api/queries.ts';
 import { SaveMark } from '../draft/SaveMark.tsx';
+import { useUndoKeys } from '../draft/useUndoKeys.ts';
 import { figureLook } from '@lanakit/core/figure';
 import { FigureStrip } from '../figure/FigureStrip.tsx';
 import { Loading, StillLoading } from '../shell/Loading.tsx';
@@ -129,12 +129,6 @@ function RunTable({ run, onMoved }: RunTableProps) {
       <RunConflict draft={draft} />
     </main>
   );
-}
-
-function useUndoKeys({ undo, redo }: RunDraft): void {
-  const keys = { enableOnFormTags: true, preventDefault: true } as const;
-  useHotkeys('mod+z', undo, keys);
-  useHotkeys(['mod+shift+z', 'mod+y'], redo, keys);
 }
 
 interface SideProps {

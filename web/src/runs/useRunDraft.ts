@@ -1,11 +1,11 @@
 import { isEqual } from '@lanakit/core/base';
 import type { NamedRun } from '@lanakit/core/api';
 import { checkRun, RunInput, runOfToday, withBoxesCounted } from '@lanakit/core/run';
-import { useCallback, useRef, useState } from 'react';
+import { useCallback } from 'react';
 import { changeOfRunWords } from '@lanakit/core/words';
-import type { SaveState, Versioned } from '../draft/DraftSaver.ts';
-import { applyEdit, beginHistory, type History, redo, undo } from '../draft/history.ts';
-import { useSaver, type Savable } from '../draft/useSaver.ts';
+import type { Versioned } from '../draft/DraftSaver.ts';
+import { type KeptDraft, useKeptDraft } from '../draft/useKeptDraft.ts';
+import type { Savable } from '../draft/useSaver.ts';
 
 const FIELDS = Object.keys(RunInput.properties) as (keyof RunInput)[];
 
@@ -28,70 +28,27 @@ const savableRun = (id: string): Savable<RunInput> => ({
   touches: ['/runs', '/bench'],
 });
 
-export interface RunDraft {
-  readonly input: RunInput;
-  readonly saveState: SaveState<RunInput>;
+export interface RunDraft extends KeptDraft<RunInput> {
   readonly change: (change: Partial<RunInput>) => void;
-  /** What undo takes back; null: nothing was changed since it was opened. */
-  readonly undoLabel: string | null;
-  readonly undo: () => void;
-  readonly redo: () => void;
-  readonly version: () => number;
-  readonly settle: () => Promise<boolean>;
-  readonly keepMine: () => void;
-  readonly takeTheirs: () => void;
 }
 
 /** A class being changed: it saves itself, and what it shows follows at once. Mount it anew for another class. */
 export function useRunDraft(run: NamedRun): RunDraft {
-  const { opening, saveState, saver } = useSaver(versioned(run), savableRun(run.id));
-  const [history, setHistory] = useState(() => beginHistory(opening.document));
-  // Two changes in one go: the second goes on from the first, which is not drawn yet.
-  const newest = useRef(history);
-  const show = useCallback((next: History<RunInput>) => {
-    newest.current = next;
-    setHistory(next);
-  }, []);
-  const act = useCallback(
-    (next: History<RunInput>) => {
-      if (next === newest.current) return;
-      show(next);
-      saver.current?.changed(next.document);
-    },
-    [saver, show],
-  );
+  const { edit, ...draft } = useKeptDraft(versioned(run), savableRun(run.id));
   const change = useCallback(
-    (fields: Partial<RunInput>) => {
-      const before = newest.current.document;
-      const next = withBoxesCounted({ ...before, ...fields });
-      const changed = FIELDS.filter((field) => !isEqual(before[field], next[field]));
-      act(
-        applyEdit(newest.current, {
+    (fields: Partial<RunInput>) =>
+      edit((before) => {
+        const next = withBoxesCounted({ ...before, ...fields });
+        const changed = FIELDS.filter((field) => !isEqual(before[field], next[field]));
+        return {
           label: changeOfRunWords(changed),
           // A name is taken back as a word, not letter by letter; a list by what was done to it.
           ...(changed.some((field) => typeof next[field] === 'object') ? {} : { key: changed.join() }),
-          atMs: Date.now(),
-          recipe: (draft) =>
-            void Object.assign(draft, Object.fromEntries(changed.map((field) => [field, next[field]]))),
-        }),
-      );
-    },
-    [act],
+          recipe: (draftOfRun) =>
+            void Object.assign(draftOfRun, Object.fromEntries(changed.map((field) => [field, next[field]]))),
+        };
+      }),
+    [edit],
   );
-  return {
-    input: history.document,
-    saveState,
-    change,
-    undoLabel: history.past.at(-1)?.label ?? null,
-    undo: useCallback(() => act(undo(newest.current)), [act]),
-    redo: useCallback(() => act(redo(newest.current)), [act]),
-    version: () => saver.current?.version ?? run.version,
-    settle: async () => (await saver.current?.settle()) ?? false,
-    keepMine: () => void saver.current?.keepMine(),
-    takeTheirs: () => {
-      if (saveState.kind !== 'conflict') return;
-      show(beginHistory(saveState.theirs.document));
-      saver.current?.takeTheirs();
-    },
-  };
+  return { ...draft, change };
 }

@@ -5,6 +5,7 @@ import { lazy, useCallback, useDeferredValue, useEffect, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useSearchParams } from 'react-router';
 import { SaveMark } from '../draft/SaveMark.tsx';
+import { useUndoKeys } from '../draft/useUndoKeys.ts';
 import { InTopBar } from '../shell/TopSlot.tsx';
 import { ConflictDialog } from './ConflictDialog.tsx';
 import { Ledger } from './ledger/Ledger.tsx';
@@ -157,10 +158,8 @@ function TableKeys() {
   const undo = useTable((table) => table.undo);
   const redo = useTable((table) => table.redo);
   const settle = useTable((table) => table.settle);
-  const keys = { enableOnFormTags: true, preventDefault: true } as const;
-  useHotkeys('mod+z', undo, keys);
-  useHotkeys(['mod+shift+z', 'mod+y'], redo, keys);
-  useHotkeys('mod+s', () => void settle(), keys);
+  useUndoKeys({ undo, redo });
+  useHotkeys('mod+s', () => void settle(), { enableOnFormTags: true, preventDefault: true });
   return null;
 }
 

@@ -2,12 +2,12 @@ import type { MakingPage } from '@lanakit/core/api';
 import type { Wool } from '@lanakit/core/engine';
 import { tookOfLine, tookOfMaking } from '@lanakit/core/logbook';
 import { Button, Popconfirm } from 'antd';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useNavigate } from 'react-router';
 import { bringBack } from '../../api/mutations/keeping.ts';
 import { deleteMaking } from '../../api/mutations/logbook.ts';
 import { perform } from '../../api/mutations/mutation.ts';
 import { SaveMark } from '../../draft/SaveMark.tsx';
+import { useUndoKeys } from '../../draft/useUndoKeys.ts';
 import { useAttempt } from '../../shell/useAttempt.ts';
 import { InTopBar } from '../../shell/TopSlot.tsx';
 import { questionWords } from '../../words/logbookWords.ts';
@@ -60,12 +60,6 @@ export function MakingSheet({ page, wool }: { page: MakingPage; wool: Wool }) {
       <MakingConflict draft={draft} />
     </article>
   );
-}
-
-function useUndoKeys({ undo, redo }: MakingDraft): void {
-  const keys = { enableOnFormTags: true, preventDefault: true } as const;
-  useHotkeys('mod+z', undo, keys);
-  useHotkeys(['mod+shift+z', 'mod+y'], redo, keys);
 }
 
 /** What the page comes to, in a sentence. */

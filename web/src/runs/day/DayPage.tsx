@@ -12,12 +12,12 @@ import { type NoRoom, pacesOf, roomOf, untimedSteps, withSessions } from '@lanak
 import { Button } from 'antd';
 import { nanoid } from 'nanoid';
 import { useMemo, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams } from 'react-router';
 import { ApiProblem } from '../../api/client.ts';
 import { useLearnt, useRevisionsById, useRun } from '../../api/queries.ts';
 import { apiPath } from '../../api/studio.ts';
 import { SaveMark } from '../../draft/SaveMark.tsx';
+import { useUndoKeys } from '../../draft/useUndoKeys.ts';
 import { Loading } from '../../shell/Loading.tsx';
 import { NotFound } from '../../shell/NotFound.tsx';
 import { InTopBar } from '../../shell/TopSlot.tsx';
@@ -54,8 +54,7 @@ function OpenDay({ run }: { run: OpenedRun }) {
     () => (data ? designsOf(new Map(data.map((revision) => [revision.id, revision]))) : null),
     [data],
   );
-  useHotkeys('mod+z', draft.undo, KEYS);
-  useHotkeys(['mod+shift+z', 'mod+y'], draft.redo, KEYS);
+  useUndoKeys(draft);
   if (!designs || !designs.has(draft.input.revisionId)) return <Loading error={error} />;
   return (
     <main className={styles.page}>
@@ -96,8 +95,6 @@ function OpenDay({ run }: { run: OpenedRun }) {
     </main>
   );
 }
-
-const KEYS = { enableOnFormTags: true, preventDefault: true } as const;
 
 interface PlannedProps {
   draft: RunDraft;
