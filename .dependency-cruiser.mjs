@@ -3,7 +3,7 @@
 
 const CORE = [
   'base', 'solving', 'shapes', 'cutting', 'shelf', 'scale', 'labelling', 'tables', 'learning', 'pattern', 'placing', 'engine', 'build', 'figure', 'resize',
-  'writing', 'needles', 'review', 'reading', 'run', 'timetable', 'classDay', 'logbook', 'buying', 'starts', 'search', 'problems', 'api', 'words', 'files', 'papers',
+  'writing', 'needles', 'review', 'reading', 'run', 'timetable', 'classDay', 'logbook', 'buying', 'starts', 'search', 'commissions', 'year', 'problems', 'api', 'words', 'files', 'papers',
 ]; // prettier-ignore
 
 const WEB = [

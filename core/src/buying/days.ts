@@ -57,7 +57,8 @@ export function checkBuyingTerms(terms: BuyingTerms): BuyingProblem[] {
 const unread = (text: string, pointer: string): BuyingProblem[] =>
   isCalendarDate(text) ? [] : [{ code: 'day_not_read', pointer, text }];
 
-const isWorked = (day: string, { restDays, holidays }: BuyingTerms): boolean =>
+/** Whether somebody is at the table on that day. */
+export const isWorked = (day: string, { restDays, holidays }: BuyingTerms): boolean =>
   !restDays.includes(new Date(`${day}T00:00:00Z`).getUTCDay()) &&
   !holidays.some(({ from, to }) => from <= day && day <= to);
 

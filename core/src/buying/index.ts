@@ -5,6 +5,7 @@ export {
   type BuyingProblem,
   BuyingTerms,
   checkBuyingTerms,
+  isWorked,
   orderBy,
   prepareBy,
 } from './days.ts';

@@ -66,6 +66,7 @@ export { linkCircle } from './check/linkCircle.ts';
 export {
   activeMinutes,
   isWaitedFor,
+  type MinutesTotal,
   repeatsOf,
   waitingMinutes,
   workMinutes,

@@ -1,5 +1,6 @@
 import type { BaseProblem } from '../base/index.ts';
 import type { BuyingProblem, OrderProblem } from '../buying/index.ts';
+import type { CommissionProblem } from '../commissions/index.ts';
 import type { CuttingProblem } from '../cutting/index.ts';
 import type { TrayProblem } from '../needles/index.ts';
 import type { PatternProblem } from '../pattern/index.ts';
@@ -25,6 +26,7 @@ export type Problem =
   | OrderProblem
   | CuttingProblem
   | RowProblem
+  | CommissionProblem
   | RequestProblem;
 
 export type ProblemCode = Problem['code'];

@@ -200,6 +200,8 @@ export function problemWords(problem: Problem): string {
       return 'This line is not in the order any more. Open the order again.';
     case 'day_not_read':
       return `“${problem.text}” is no day. Write it like 2027-03-14.`;
+    case 'by_before_begin':
+      return 'It would begin after the day it is wanted by. Choose an earlier day, or a later one to have it by.';
     case 'days_reversed':
       return 'The last day is before the first. Swap the two.';
     case 'break_out_of_order':

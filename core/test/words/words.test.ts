@@ -13,6 +13,7 @@ const EVERY: { readonly [Code in ProblemCode]: Extract<Problem, { code: Code }> 
   taper_ends_swapped: { code: 'taper_ends_swapped', pointer: '', thickMm: 5, thinMm: 9 },
   number_out_of_range: { code: 'number_out_of_range', pointer: '', value: 0, min: 1, max: 9 },
   not_whole: { code: 'not_whole', pointer: '', value: 1.5 },
+  by_before_begin: { code: 'by_before_begin', pointer: '' },
   break_out_of_order: { code: 'break_out_of_order', pointer: '' },
   break_dearer: { code: 'break_dearer', pointer: '' },
   assortment_empty: { code: 'assortment_empty', pointer: '' },

@@ -1,0 +1,23 @@
+export {
+  blankCommission,
+  isAhead,
+  COMMISSION_BOUNDS,
+  COMMISSION_STATES,
+  CommissionInput,
+  type Commission,
+  type CommissionState,
+} from './commission.ts';
+export { checkCommission, type CommissionProblem } from './checkCommission.ts';
+export { buildWanted, sizeWanted, type SizeWanted } from './sizeWanted.ts';
+export {
+  pricedQuote,
+  quoteOf,
+  type Money,
+  type Priced,
+  type Quote,
+  type QuotedFibre,
+  type QuotedMinutes,
+  type QuotedThing,
+} from './quote.ts';
+export { placeOf, workDaysOf, type TakenDay, type WorkPlace } from './place.ts';
+export { patternsAnswering, type Answering, type PatternWords } from './answering.ts';
