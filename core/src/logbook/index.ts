@@ -35,7 +35,7 @@ export { makeChange, type FibreChange, type MakeChange } from './changes.ts';
 export { layersOfBag, makingOf } from './makingOf.ts';
 export { draftOf } from './draftOf.ts';
 export { proposalsOf, withProposals, type Proposal } from './proposals.ts';
-export { evidenceTable, foretoldTable } from './evidenceTable.ts';
+export { evidenceTable, foretoldTable, type TextTable } from './evidenceTable.ts';
 export { classMinutes, slowestOf } from './classMinutes.ts';
 export { minutesByPerson, type StepMinutes } from './minutesByPerson.ts';
 export { classQuestions, type ClassQuestion, type QuestionPlace } from './questions.ts';
