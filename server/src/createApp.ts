@@ -22,6 +22,7 @@ import { historyRoutes } from './routes/history.ts';
 import { importRoutes } from './routes/imports.ts';
 import { itemRoutes } from './routes/items.ts';
 import { learningRoutes, makingRoutes } from './routes/learning.ts';
+import { commissionRoutes, yearRoutes } from './routes/commissions.ts';
 import { logbookRoutes } from './routes/logbook.ts';
 import { keepingRoutes } from './routes/keeping.ts';
 import { listRoutes } from './routes/lists.ts';
@@ -100,6 +101,15 @@ function isWorthPacking(request: Request, response: Response): boolean {
 
 const LOOPBACK_ADDRESSES = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);
 
+/** All of the logbook. */
+const bookRoutes = (services: Services): Route[] => [
+  ...logbookRoutes(services.logbook),
+  ...makingRoutes(services.makings),
+  ...commissionRoutes(services.commissions),
+  ...yearRoutes(services.year, services.gallery),
+  ...learningRoutes(services.learning),
+];
+
 /** Every operation, the one that describes them included. */
 export function allRoutes(
   services: Services,
@@ -133,9 +143,7 @@ export function allRoutes(
     ...historyRoutes(services.history),
     ...scaleRoutes(scales),
     ...scannerRoutes(scanners),
-    ...logbookRoutes(services.logbook),
-    ...makingRoutes(services.makings),
-    ...learningRoutes(services.learning),
+    ...bookRoutes(services),
     ...printerRoutes(printers, services.printing),
     ...sessionRoutes(door, services.learners, services.classDays, news),
     ...networkRoutes(door),

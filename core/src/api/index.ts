@@ -10,6 +10,7 @@ import type { BenchBuying } from './buying.ts';
 import type { PageOf } from './lists.ts';
 
 export type * from './buying.ts';
+export type * from './commissions.ts';
 export type * from './classDay.ts';
 export type * from './cutting.ts';
 export type * from './keeping.ts';
@@ -232,7 +233,14 @@ export interface FirstClassMade {
 
 export { DEMO_STUDIO_PATH } from './demoStudio.ts';
 export type { ScaleInfo } from './scales.ts';
-export type { ForgettingRule, PackCodes, PackReading, PersonLine, Persons } from './learners.ts';
+export type {
+  ForgettingRule,
+  PackCodes,
+  PackReading,
+  PersonLine,
+  Persons,
+  SeatedPerson,
+} from './learners.ts';
 export {
   DEVICE_ROLES,
   type DeviceLine,

@@ -68,7 +68,7 @@ export interface PutBack {
 
 /** Something that was deleted, and how it is had back. */
 export interface BinnedThing {
-  readonly kind: KeptKind | 'technique' | 'making';
+  readonly kind: KeptKind | 'technique' | 'making' | 'commission';
   readonly id: string;
   readonly name: string;
   readonly deletedAt: string;

@@ -52,19 +52,33 @@ export interface ForgettingRule {
   readonly afterDays: number | null;
 }
 
-/** What is kept of somebody at one seat. */
-export interface PersonLine {
-  readonly runId: string;
-  readonly runName: string;
-  readonly date: string;
-  readonly seat: number;
+interface Named {
   readonly name: string;
+  /** What is noted of them. */
   readonly note: string;
-  readonly avoids: readonly FibreFlag[];
-  readonly isLeftHanded: boolean;
-  /** It lies in the bin. */
+  readonly date: string;
+  /** What names them lies in the bin. */
   readonly isBinned: boolean;
 }
+
+/** What is kept of somebody at one seat. */
+export interface SeatedPerson extends Named {
+  readonly of: 'seat';
+  readonly runId: string;
+  readonly runName: string;
+  readonly seat: number;
+  readonly avoids: readonly FibreFlag[];
+  readonly isLeftHanded: boolean;
+}
+
+/** Somebody who made a figure, or asked for one. */
+interface PersonElsewhere extends Named {
+  readonly of: 'making' | 'commission';
+  readonly id: string;
+  readonly title: string;
+}
+
+export type PersonLine = SeatedPerson | PersonElsewhere;
 
 export interface Persons {
   readonly rule: ForgettingRule;

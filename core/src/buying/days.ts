@@ -62,25 +62,37 @@ export const isWorked = (day: string, { restDays, holidays }: BuyingTerms): bool
   !restDays.includes(new Date(`${day}T00:00:00Z`).getUTCDay()) &&
   !holidays.some(({ from, to }) => from <= day && day <= to);
 
+interface RunDay {
+  readonly date: string;
+  readonly isPosted: boolean;
+}
+
 /** Further back nobody plans; where every day is a holiday the search ends. */
 const MOST_DAYS_BACK = 3 * 366;
+
+/** The day of the run, or on which it goes to the post. */
+const leavesOn = (run: RunDay, terms: BuyingTerms): string =>
+  daysAfter(run.date, run.isPosted ? -terms.postDays : 0);
+
+/** The days at the table before a run that its work takes, the last first. */
+export function workDaysBefore(run: RunDay, workMinutes: number, terms: BuyingTerms): string[] {
+  const wanted = Math.ceil(workMinutes / 60 / terms.hoursADay - 1e-9);
+  const days: string[] = [];
+  let day = leavesOn(run, terms);
+  for (let back = 0; days.length < wanted && back < MOST_DAYS_BACK; back++) {
+    day = daysAfter(day, -1);
+    if (isWorked(day, terms)) days.push(day);
+  }
+  return days;
+}
 
 /**
  * The day on which the work for a run begins, so that it is done before the run’s day, or before it is posted: what is bought has
  * to be there then, less the margin, on a day when somebody is there.
  */
-export function prepareBy(
-  run: { readonly date: string; readonly isPosted: boolean },
-  workMinutes: number,
-  terms: BuyingTerms,
-): string {
-  let day = daysAfter(run.date, run.isPosted ? -terms.postDays : 0);
-  let daysLeft = Math.ceil(workMinutes / 60 / terms.hoursADay - 1e-9);
-  for (let back = 0; daysLeft > 0 && back < MOST_DAYS_BACK; back++) {
-    day = daysAfter(day, -1);
-    if (isWorked(day, terms)) daysLeft -= 1;
-  }
-  day = daysAfter(day, -terms.marginDays);
+export function prepareBy(run: RunDay, workMinutes: number, terms: BuyingTerms): string {
+  const first = workDaysBefore(run, workMinutes, terms).at(-1) ?? leavesOn(run, terms);
+  let day = daysAfter(first, -terms.marginDays);
   // Nobody takes a parcel in on a day of rest.
   for (let back = 0; !isWorked(day, terms) && back < MOST_DAYS_BACK; back++) day = daysAfter(day, -1);
   return day;

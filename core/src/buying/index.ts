@@ -8,6 +8,7 @@ export {
   isWorked,
   orderBy,
   prepareBy,
+  workDaysBefore,
 } from './days.ts';
 export { type NotOffered } from './packsOffered.ts';
 export {

@@ -12,8 +12,8 @@ export type CommissionProblem = BaseProblem | (At & { readonly code: 'by_before_
 
 /** What cannot be written down so. A commission is written as it comes in: half of it is no problem. */
 export function checkCommission(commission: CommissionInput): CommissionProblem[] {
-  const { title, askedOn, byDay, beginsOn, count, height } = commission;
-  const days = { askedOn, byDay, beginsOn };
+  const { title, askedOn, byDay, beginsOn, handedOverOn, count, height } = commission;
+  const days = { askedOn, byDay, beginsOn, handedOverOn };
   return [
     ...checkName(title, '/title'),
     ...Object.entries(days).flatMap(([field, day]): CommissionProblem[] =>

@@ -36,8 +36,22 @@ export const CommissionInput = Type.Object(
     /** The day the work begins; null: it has no place in the calendar yet. */
     beginsOn: orUnknown(Day),
     /** Pages of the logbook on which they were made. */
-    makingIds: Type.Array(Id, { maxItems: 60 }),
-    pictures: Type.Array(Type.Object({ id: Id, pictureId: Id, words: Words(200) }, strict), { maxItems: 12 }),
+    makings: Type.Array(Type.Object({ makingId: Id }, strict), { maxItems: 60 }),
+    pictures: Type.Array(
+      Type.Object(
+        {
+          id: Id,
+          pictureId: Id,
+          words: Words(200),
+          /** Of the finished figure; false: of what is wanted. */
+          isOfIt: Type.Boolean(),
+        },
+        strict,
+      ),
+      { maxItems: 12 },
+    ),
+    /** The day whoever asked had it; null: not yet. */
+    handedOverOn: orUnknown(Day),
   },
   strict,
 );
@@ -66,8 +80,9 @@ export const blankCommission = (title: string, askedOn: string): CommissionInput
   agreedMinor: null,
   hourlyMinor: null,
   beginsOn: null,
-  makingIds: [],
+  makings: [],
   pictures: [],
+  handedOverOn: null,
 });
 
 /** Work that is still ahead: it takes wool and days. */

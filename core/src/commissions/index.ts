@@ -20,4 +20,5 @@ export {
   type QuotedThing,
 } from './quote.ts';
 export { placeOf, workDaysOf, type TakenDay, type WorkPlace } from './place.ts';
+export { standingOf, type Calendar, type Standing } from './standing.ts';
 export { patternsAnswering, type Answering, type PatternWords } from './answering.ts';

@@ -8,6 +8,8 @@ export interface TakenDay {
   readonly name: string;
   /** The class or commission it is of. */
   readonly ofId: string;
+  /** A class, weighing and packing for a run, or another commission. */
+  readonly of: 'class' | 'packing' | 'commission';
 }
 
 export interface WorkPlace {

@@ -14,6 +14,7 @@ export {
 } from './making.ts';
 export { checkMaking } from './checkMaking.ts';
 export { isClockBackwards, minutesNow, started, stopped, tookOfLine, tookOfMaking } from './took.ts';
+export { minutesOfMaking, sumOfMaking, type SumOfMaking } from './sumOfMaking.ts';
 export type { Evidence, Gathered, NotTaught, Untaught } from './evidence.ts';
 export { expectedOf, type Expected, type ExpectedUse } from './expected.ts';
 export { makingEvidence } from './makingEvidence.ts';

@@ -93,7 +93,7 @@ function byPattern(works: readonly Work[]): PatternOfYear[] {
       entry.works.push(shareOf(work, patternId, title, count));
     }
   return [...shares.values()]
-    .map(({ patternId, title, works: own }) => ({ patternId, title, ...sumOf(own) }))
+    .map(({ patternId, title, works: shared }) => ({ patternId, title, ...sumOf(shared) }))
     .toSorted((a, b) => b.figures + b.kits - (a.figures + a.kits) || (a.title < b.title ? -1 : 1));
 }
 

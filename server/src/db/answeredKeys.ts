@@ -9,7 +9,8 @@ export interface KeyedAnswer {
   readonly body?: unknown;
 }
 
-const HAS_ROSTER = /"roster":\[\{/;
+/** Who sits where, who made a figure, who asked for one. */
+const NAMES_SOMEBODY = /"roster":\[\{|"(?:madeBy|askedBy|reach)":"[^"]/;
 
 /** Every query on keys that were answered, prepared once. */
 export function answeredKeyQueries(db: Db) {
@@ -32,10 +33,10 @@ export function answeredKeyQueries(db: Db) {
     keep: (key: string, fingerprint: string, answer: KeyedAnswer, at: string): void => {
       insert.run({ key, fingerprint, answer: packed(JSON.stringify(answer), 1), at });
     },
-    /** Answers that tell who sits where are given up: sent again, such a request is done again and not answered as it was. */
-    forgetRosters: (): void => {
+    /** Answers that name somebody are given up: sent again, such a request is done again and not answered as it was. */
+    forgetNamed: (): void => {
       for (const { key, answer } of selectAll.all())
-        if (HAS_ROSTER.test(unpacked(answer))) removeOne.run(key);
+        if (NAMES_SOMEBODY.test(unpacked(answer))) removeOne.run(key);
     },
     /** Nobody sends anything again after so long. */
     sweep: (before: string): number => sweep.run(before).changes,

@@ -40,6 +40,7 @@ export function settleFates(deps: FateDeps): FateOf {
   settle('cutting_plan', fatesOf(deps, { table: 'cutting_plan', mark: 'created_at' }));
   settle('run', fatesOf(deps, { table: 'run', mark: 'created_at' }));
   settle('making', fatesOf(deps, { table: 'making', mark: 'created_at' }));
+  settle('commission', fatesOf(deps, { table: 'commission', mark: 'created_at' }));
   const fateOf: FateOf = (table, id) => fates.get(`${table} ${id}`) ?? { id, isHere: false };
   // By what everything in them is called here.
   settle('pattern', patternFates(deps, fateOf));

@@ -17,6 +17,7 @@ export function binQueries(db: Db) {
     UNION ALL SELECT 'run', id, name, NULL, deleted_at FROM run WHERE deleted_at >= @since
     UNION ALL SELECT 'item', id, name, kind, deleted_at FROM item WHERE deleted_at >= @since
     UNION ALL SELECT 'making', id, title, NULL, deleted_at FROM making WHERE deleted_at >= @since
+    UNION ALL SELECT 'commission', id, title, NULL, deleted_at FROM commission WHERE deleted_at >= @since
     UNION ALL SELECT 'technique', t.id,
       CASE WHEN json_valid(v.document) THEN json_extract(v.document, '$.name') ELSE '' END, NULL, t.archived_at
     FROM technique t JOIN technique_version v ON v.technique_id = t.id AND v.version = t.version

@@ -1,6 +1,7 @@
 import { answeredKeyQueries } from './answeredKeys.ts';
 import { binQueries } from './bin.ts';
 import { classEventQueries } from './classEvents.ts';
+import { commissionQueries } from './commissions.ts';
 import { cuttingQueries } from './cutting.ts';
 import { historyQueries } from './history.ts';
 import { importQueries } from './imports.ts';
@@ -20,6 +21,7 @@ import { shelfReader } from './shelf.ts';
 import { soundReader } from './sound.ts';
 import { stockQueries } from './stock.ts';
 import { studioQueries } from './studio.ts';
+import { takingQueries } from './takings.ts';
 import { techniqueQueries } from './techniques.ts';
 import { transact } from './transaction.ts';
 import { trayQueries } from './trays.ts';
@@ -66,10 +68,12 @@ export function createStore(db: Db) {
     patterns: patternQueries(db, sound, history, memory.rememberAs),
     pictures: pictureQueries(db),
     techniques: techniqueQueries(db, sound),
-    runs: runQueries(db, sound, history, answeredKeys.forgetRosters),
+    runs: runQueries(db, sound, history, answeredKeys.forgetNamed),
     trays: trayQueries(db, sound),
     classEvents: classEventQueries(db),
     makings: makingQueries(db, sound),
+    commissions: commissionQueries(db, sound),
+    takings: takingQueries(db),
     learnt: learntQueries(db, sound),
     orders: orderQueries(db, sound),
     settings,

@@ -35,8 +35,8 @@ export function linkWriter(db: Database.Database) {
       for (const itemId of itemsNamed(itemKind, row['properties'])) nameItem.run(row['id'], itemId);
     if (table === 'pattern') ofPattern(String(row['id']), documentOf<Pattern>(apart));
     if (table === 'revision') ofRevision(String(row['id']), documentOf<Pattern>(apart));
-    if (table === 'making')
-      for (const { pictureId } of documentOf<MakingInput>(apart).pictures)
+    if (table === 'making' || table === 'commission')
+      for (const { pictureId } of documentOf<Pick<MakingInput, 'pictures'>>(apart).pictures)
         usePicture.run(row['id'], pictureId);
     if (table === 'class_event') ofEvent(String(row['runId']), row['what'] as ClassAct);
     if (table === 'run')

@@ -10,6 +10,7 @@ interface MakingRow {
   version: number;
   document: string;
   document_seal: number | null;
+  deleted_at: string | null;
 }
 
 interface BuildRow {
@@ -24,11 +25,15 @@ const sealed = (value: unknown) => {
 
 /** Figures that were made, and the build each is of, as it was when it was written down. */
 export function makingQueries(db: Db, sound: SoundReader) {
-  const SELECT = 'SELECT id, version, document, document_seal FROM making';
+  const SELECT = 'SELECT id, version, document, document_seal, deleted_at FROM making';
   const selectAll = db.prepare<[], MakingRow>(
     `${SELECT} WHERE deleted_at IS NULL ORDER BY date, created_at, rowid`,
   );
   const selectOne = db.prepare<[string], MakingRow>(`${SELECT} WHERE deleted_at IS NULL AND id = ?`);
+  const selectEvery = db.prepare<[], MakingRow>(`${SELECT} ORDER BY date, created_at, rowid`);
+  const selectAny = db.prepare<[string], MakingRow>(`${SELECT} WHERE id = ?`);
+  const rewriteRow = db.prepare(`
+    UPDATE making SET version = version + 1, document = @document, document_seal = @seal, updated_at = @at WHERE id = @id`);
   const selectBuild = db.prepare<[string], BuildRow>('SELECT build, build_seal FROM making WHERE id = ?');
   const insertRow = db.prepare(`
     INSERT INTO making (id, title, date, document, document_seal, build, build_seal, created_at, updated_at)
@@ -61,6 +66,18 @@ export function makingQueries(db: Db, sound: SoundReader) {
     /** By the day they were made. */
     all: (): Making[] =>
       sound.rows('making', { all: () => selectAll.all(), byId: (id) => selectOne.get(id), read }),
+    /** Those in the bin too. */
+    every: (): (Making & { readonly isBinned: boolean })[] =>
+      sound.rows('making', {
+        all: () => selectEvery.all(),
+        byId: (id) => selectAny.get(id),
+        read: (row) => ({ ...read(row), isBinned: row.deleted_at !== null }),
+      }),
+    /** Written anew wherever it lies, also in the bin: somebody is forgotten. */
+    rewrite: (id: string, making: MakingInput, at: string): void => {
+      const { text: document, seal } = sealed(making);
+      rewriteRow.run({ id, document, seal, at });
+    },
     find: (id: string): Making | null => {
       const row = selectOne.get(id);
       return row ? read(row) : null;

@@ -143,6 +143,8 @@ function leaver({ fateOf, isEmpty, here, backToPlanned }: Merge, sheet: Sheet): 
       return (row) => isLedgerHere(fateOf, { itemId: row['itemId'], lotId: row['lotId'] });
     case 'evidence_choice':
       return isThere(here, 'evidence_choice', { key: 'evidenceId', column: 'evidence_id' });
+    case 'takings':
+      return isThere(here, 'takings', { key: 'runId', column: 'run_id' });
     case 'setting':
       return isThere(here, 'setting', { key: 'name', column: 'name' });
     case 'stock_level':

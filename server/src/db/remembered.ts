@@ -3,7 +3,7 @@ import { isDamage } from './sound.ts';
 import { rollbacksOf } from './transaction.ts';
 
 /** Tables that belong together; see migration 13. */
-const DOMAINS = ['things', 'ledger', 'patterns', 'runs', 'needles', 'logbook', 'class'] as const;
+const DOMAINS = ['things', 'ledger', 'patterns', 'runs', 'needles', 'logbook', 'class', 'asked'] as const;
 export type Domain = (typeof DOMAINS)[number];
 
 /** Runs, and some five things of each, that are looked at again and again: of one more than fits all would be worked out anew. */

@@ -22,6 +22,7 @@ const TABLE_OF_KEY: Readonly<Record<string, string>> = {
   revisionId: 'revision',
   patternId: 'pattern',
   techniqueId: 'technique',
+  makingId: 'making',
 };
 
 /** Lists of things that have their id themselves. */

@@ -39,6 +39,7 @@ const SEALED_COLUMNS = [
   { table: 'cutting_plan', column: 'document', seal: 'document_seal' },
   { table: 'making', column: 'document', seal: 'document_seal' },
   { table: 'making', column: 'build', seal: 'build_seal' },
+  { table: 'commission', column: 'document', seal: 'document_seal' },
   { table: 'learnt', column: 'document', seal: 'document_seal' },
 ] as const;
 

@@ -349,6 +349,23 @@ const LOGBOOK_SHEETS = [
       canBeNull: true,
     }),
   ]),
+  sheet('commissions', 'commission', 'Who asked for what, by when, and what was agreed', [
+    ID,
+    VERSION,
+    column('title', 'text', 'what is wanted'),
+    column('askedOn', 'day', 'YYYY-MM-DD'),
+    CREATED,
+    UPDATED,
+    DELETED,
+    column('document', 'document', 'the file of it', { isApart: true }),
+  ]),
+  sheet(
+    'takings',
+    'takings',
+    'What came in for a class or a batch of kits',
+    [RUN, column('minor', 'whole', 'minor units of the studio’s currency'), AT],
+    { order: 'run_id' },
+  ),
   sheet('learnt', 'learnt', 'What was learnt of them and taken; the last is in force', [
     ORDER,
     column('takenAt', 'moment', 'ISO 8601, UTC'),

@@ -10,7 +10,8 @@ type ListTable =
   | 'lot'
   | 'purchase_order'
   | 'cutting_plan'
-  | 'making';
+  | 'making'
+  | 'commission';
 
 /** What may be damaged: things with names, and what is only counted together. */
 export type SoundTable =

@@ -15,6 +15,7 @@ const PATHS: Readonly<Record<Exclude<BinnedThing['kind'], 'item'>, string>> = {
   run: '/runs',
   technique: '/techniques',
   making: '/makings',
+  commission: '/commissions',
 };
 
 /** What was deleted in the last ninety days, the last first, with the way back. */

@@ -4,7 +4,9 @@ import { benchService } from './benchService.ts';
 import { binService } from './binService.ts';
 import { buyingService } from './buyingService.ts';
 import { classDayService } from './classDayService.ts';
+import { commissionService } from './commissionService.ts';
 import { cuttingService } from './cuttingService.ts';
+import { galleryService } from './galleryService.ts';
 import { guideService } from './guideService.ts';
 import { historyService } from './historyService.ts';
 import { importService } from './importService.ts';
@@ -32,6 +34,7 @@ import { studioFileService } from './studioFileService.ts';
 import { techniqueService } from './techniqueService.ts';
 import { trayService } from './trayService.ts';
 import { writeLogService } from './writeLogService.ts';
+import { yearService } from './yearService.ts';
 
 export { todayOf, type ServiceDeps, type WorkDeps } from './deps.ts';
 export { isRefusal, type Outcome, Refusal } from './refusal.ts';
@@ -52,6 +55,7 @@ export type Services = ReturnType<typeof createServices>;
 export const createServices = (deps: WorkDeps) => {
   const search = searchService(deps);
   const forgotten = () => void search.startAnew();
+  const commissions = commissionService(deps);
   const [items, patterns, runs] = [itemServices(deps), patternService(deps), runService(deps, forgotten)];
   return {
     items,
@@ -70,6 +74,9 @@ export const createServices = (deps: WorkDeps) => {
     logbook: logbookService(deps),
     makings: makingService(deps),
     learning: learningService(deps),
+    commissions,
+    year: yearService(deps, commissions),
+    gallery: galleryService(deps),
     classDays: classDayService(deps),
     bench: benchService(deps),
     buying: buyingService(deps),

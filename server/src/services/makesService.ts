@@ -57,7 +57,7 @@ export const makesService = ({ store, now }: ServiceDeps) =>
   });
 
 /** What is on hand, less what runs ahead will take. */
-function hereToMake(store: Store, ahead: readonly Promised[]): HereToMake {
+export function hereToMake(store: Store, ahead: readonly Promised[]): HereToMake {
   const { fibres, findings } = shelfOf(store);
   const promised = new Map(ahead.map(({ itemId, amount }) => [itemId, amount]));
   const free = (id: string, onHand: number | null) =>

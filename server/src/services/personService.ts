@@ -1,6 +1,5 @@
-import type { ForgettingRule, PersonLine, Persons } from '@lanakit/core/api';
+import type { ForgettingRule, PersonLine, Persons, SeatedPerson } from '@lanakit/core/api';
 import { daysAfter } from '@lanakit/core/base';
-import type { Making } from '@lanakit/core/logbook';
 import {
   hasPeople,
   hasPerson,
@@ -12,6 +11,7 @@ import {
 } from '@lanakit/core/run';
 import type { Store } from '../db/index.ts';
 import { todayOf, type ServiceDeps } from './deps.ts';
+import { filesElsewhere, forgetElsewhere, namedElsewhere } from './namedElsewhere.ts';
 import { answering, Refusal } from './refusal.ts';
 
 export type PersonService = ReturnType<typeof personService>;
@@ -22,7 +22,7 @@ const MOST_SHOWN = 100;
 type AnyRun = Run & { readonly isBinned: boolean };
 
 /**
- * Who is named in classes: found, given theirs, and forgotten everywhere, by hand or after a time.
+ * Who is named in classes, in the logbook and in what was asked for: found, given theirs, and forgotten everywhere, by hand or after a time.
  * @param forgotten what else knows of persons is told
  */
 export function personService({ store, now }: ServiceDeps, forgotten: () => void) {
@@ -49,7 +49,10 @@ export function personService({ store, now }: ServiceDeps, forgotten: () => void
   };
   /** Histories are long: looked through once, until a run is written. */
   const everybody = (): readonly PersonLine[] =>
-    store.remember(['runs'], 'everybody who is named', () => peopled().flatMap(linesOf));
+    store.remember(['runs', 'logbook', 'asked'], 'everybody who is named', () => [
+      ...peopled().flatMap(linesOf),
+      ...namedElsewhere(store),
+    ]);
   const named = (words: string): PersonLine[] => {
     const wanted = nameKey(words);
     return everybody().filter(
@@ -66,16 +69,24 @@ export function personService({ store, now }: ServiceDeps, forgotten: () => void
         rule: rule(),
         items: all.slice(0, MOST_SHOWN),
         more: Math.max(0, all.length - MOST_SHOWN),
-        classes: new Set(everybody().map(({ runId }) => runId)).size,
+        classes: new Set(everybody().flatMap((line) => (line.of === 'seat' ? [line.runId] : []))).size,
       };
     },
     /** What is kept of one person, to be handed to them. @param name as it is written, small and large letters alike */
     file(name: string) {
       const items = named(name).filter((line) => nameKey(line.name) === nameKey(name));
-      const makings = madeBy(store, name);
-      if (items.length === 0 && makings.length === 0) throw new Refusal({ code: 'not_found' });
-      const acts = items.flatMap((line) => actsAt(store, line));
-      const body = { format: 'lanakit-person', formatVersion: 1, madeAt: at(), name, items, acts, makings };
+      if (items.length === 0) throw new Refusal({ code: 'not_found' });
+      const acts = items.flatMap((line) => (line.of === 'seat' ? actsAt(store, line) : []));
+      const elsewhere = filesElsewhere(store, (other) => nameKey(other) === nameKey(name));
+      const body = {
+        format: 'lanakit-person',
+        formatVersion: 1,
+        madeAt: at(),
+        name,
+        items,
+        acts,
+        ...elsewhere,
+      };
       return {
         bytes: Buffer.from(JSON.stringify(body, null, 2), 'utf8'),
         mime: 'application/json',
@@ -86,15 +97,14 @@ export function personService({ store, now }: ServiceDeps, forgotten: () => void
     forget: (name: string) =>
       store.together(() => {
         const isTheirs = (seat: Seat) => nameKey(seat.name) === nameKey(name);
-        const seats = named(name).filter((line) => nameKey(line.name) === nameKey(name));
-        const makings = madeBy(store, name);
-        if (seats.length === 0 && makings.length === 0) throw new Refusal({ code: 'not_found' });
-        for (const { id, version, ...making } of makings)
-          store.makings.update(id, version, { ...making, madeBy: SOMEBODY }, undefined, at());
+        const lines = named(name).filter((line) => nameKey(line.name) === nameKey(name));
+        const seats = lines.filter((line) => line.of === 'seat');
+        const pages = forgetElsewhere(store, (other) => nameKey(other) === nameKey(name), at());
+        if (seats.length + pages === 0) throw new Refusal({ code: 'not_found' });
         for (const runId of new Set(seats.map((line) => line.runId)))
           store.runs.forgetPeople(runId, null, at(), isTheirs);
         forgotten();
-        return { seats: seats.length };
+        return { seats: seats.length, pages };
       }),
     /** Classes whose time has come are forgotten, and their codes end. @returns how many */
     forgetDue(): number {
@@ -121,15 +131,8 @@ const FORGOTTEN = 'POST /runs/:id/people-forgotten';
 /** Names are the same however they are spaced and cased. */
 const nameKey = (name: string): string => name.normalize('NFC').trim().replaceAll(/\s+/g, ' ').toLowerCase();
 
-/** Whose name was forgotten: still another’s hands than the studio’s own. */
-const SOMEBODY = 'somebody';
-
-/** Pages of the logbook that this person made. */
-const madeBy = ({ makings }: Store, name: string): Making[] =>
-  makings.all().filter((making) => making.madeBy !== '' && nameKey(making.madeBy) === nameKey(name));
-
 /** What happened at that seat in the class: when it came, what its pieces were, photos with what was permitted. */
-function actsAt(store: Store, { runId, seat }: PersonLine) {
+function actsAt(store: Store, { runId, seat }: SeatedPerson) {
   const run = store.runs.every().find(({ id }) => id === runId);
   const seatKey = run ? seatKeyOf(seat, run.roster) : null;
   return store.classEvents
@@ -138,7 +141,8 @@ function actsAt(store: Store, { runId, seat }: PersonLine) {
     .map(({ at, what }) => ({ runId, at, ...what }));
 }
 
-const lineOf = ({ id, name, date, isBinned }: AnyRun, seat: Seat): PersonLine => ({
+const lineOf = ({ id, name, date, isBinned }: AnyRun, seat: Seat): SeatedPerson => ({
+  of: 'seat',
   runId: id,
   runName: name,
   date,

@@ -1,3 +1,5 @@
+import { blankCommission, type Commission, type CommissionInput } from '@lanakit/core/commissions';
+import { blankMaking, type Making } from '@lanakit/core/logbook';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import type { OpenedRun, Persons } from '@lanakit/core/api';
 import { blankSeat, type Run, type RunInput } from '@lanakit/core/run';
@@ -73,7 +75,9 @@ describe('who is named', () => {
       .expect(200);
     await request(studio.app).delete(`/api/runs/${first.id}`).set('If-Match', '"2"').expect(204);
     const { items, classes } = await found('anouk');
-    expect(items.map(({ runName, seat, isBinned }) => [runName, seat, isBinned])).toEqual([
+    expect(
+      items.flatMap((line) => (line.of === 'seat' ? [[line.runName, line.seat, line.isBinned]] : [])),
+    ).toEqual([
       ['Second', 1, false],
       ['First', 1, true],
     ]);
@@ -118,7 +122,7 @@ describe('who is named', () => {
     const binned = await plan({ name: 'Binned' });
     await request(studio.app).delete(`/api/runs/${binned.id}`).set('If-Match', '"1"').expect(204);
     expect(everything()).toContain('Anouk');
-    expect(bodyOf(await forget('ANOUK VERHALEN').expect(200))).toEqual({ seats: 3 });
+    expect(bodyOf(await forget('ANOUK VERHALEN').expect(200))).toEqual({ seats: 3, pages: 0 });
     expect(everything()).not.toMatch(/Anouk|hoop/);
     expect(everything()).toContain('Ben Toller');
     expect((await found('Anouk')).items).toEqual([]);
@@ -126,6 +130,48 @@ describe('who is named', () => {
     const after = (await request(studio.app).get(`/api/runs/${run.id}`)).body as OpenedRun;
     expect(after.roster).toEqual([blankSeat(1), BEN]);
     await forget('Anouk Verhalen').expect(404);
+  });
+});
+
+describe('who made a figure, and who asked for one', () => {
+  const asked = (more: Partial<CommissionInput> = {}) =>
+    add<Commission>(studio, '/commissions', {
+      ...blankCommission('A hare', '2026-11-01'),
+      askedBy: 'Anouk Verhalen',
+      reach: 'anouk at the harbour',
+      ...more,
+    });
+  test('is found, given theirs, and forgotten, in the bin as well and in what was answered', async () => {
+    const made = await add<Making>(studio, '/makings', {
+      ...blankMaking('Ball', '2026-11-01'),
+      madeBy: 'Anouk Verhalen',
+    });
+    await request(studio.app).delete(`/api/makings/${made.id}`).set('X-Lanakit', '1').expect(204);
+    const kept = await asked();
+    await request(studio.app)
+      .post('/api/commissions')
+      .set('Idempotency-Key', 'twice')
+      .send({ ...blankCommission('Another', '2026-11-02'), askedBy: 'Anouk Verhalen' })
+      .expect(201);
+    expect((await found('anouk')).items.map(({ of, isBinned }) => [of, isBinned])).toEqual([
+      ['making', true],
+      ['commission', false],
+      ['commission', false],
+    ]);
+    // Also by how they are reached.
+    expect((await found('harbour')).items).toHaveLength(1);
+    const { text } = await request(studio.app)
+      .get('/api/persons/file')
+      .query({ name: 'anouk verhalen' })
+      .buffer();
+    expect(text).toContain('harbour');
+    expect(bodyOf(await forget('Anouk Verhalen').expect(200))).toEqual({ seats: 0, pages: 3 });
+    expect(everything()).not.toMatch(/Anouk|harbour/);
+    expect((await found('somebody')).items).toEqual([]);
+    const after = bodyOf<Commission>(
+      await request(studio.app).get(`/api/commissions/${kept.id}`).expect(200),
+    );
+    expect(after).toMatchObject({ title: 'A hare', askedBy: 'somebody', reach: '' });
   });
 });
 

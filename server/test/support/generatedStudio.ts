@@ -1,5 +1,6 @@
 import type { ClassAct } from '@lanakit/core/classDay';
 import { BUYING_TERMS } from '@lanakit/core/buying';
+import { blankCommission } from '@lanakit/core/commissions';
 import { CUTTING_TERMS } from '@lanakit/core/cutting';
 import { blankMaking, blankMakingLine } from '@lanakit/core/logbook';
 import { BLANK_STEP, OWN_RIGHTS } from '@lanakit/core/pattern';
@@ -342,8 +343,11 @@ const DEEDS: Readonly<Record<string, Doing>> = {
     );
   },
   making: (studio, deed) => {
-    const patternId = oneOf(idsIn(studio, 'pattern', alive), deed);
-    const partId = done(studio.services.patterns.find(patternId))?.document.parts[0]?.id ?? null;
+    const patternId = oneOf(idsIn(studio, 'pattern', alive), deed) || null;
+    const partId =
+      patternId === null
+        ? null
+        : (done(studio.services.patterns.find(patternId))?.document.parts[0]?.id ?? null);
     const lines = [blankMakingLine('l', { of: 'part', partId, beforeG: 50, afterG: 49 - (deed.pick % 9) })];
     return studio.services.makings.begin({ ...blankMaking(deed.words, '2026-11-01'), patternId, lines });
   },
@@ -354,6 +358,20 @@ const DEEDS: Readonly<Record<string, Doing>> = {
     const id = oneOf(state?.evidence.map((each) => each.id) ?? [], deed);
     return services.learning.choose(id, 'left-out');
   },
+  commission: (studio, deed) =>
+    studio.services.commissions.begin({
+      ...blankCommission(deed.words, '2026-11-02'),
+      askedBy: 'Anouk',
+      patternId: oneOf(idsIn(studio, 'pattern', alive), deed) || null,
+      makings: idsIn(studio, 'making')
+        .slice(0, 1)
+        .map((makingId) => ({ makingId })),
+      agreedMinor: Math.round(deed.amount),
+    }),
+  commissionGone: (studio, deed) =>
+    studio.services.commissions.remove(oneOf(idsIn(studio, 'commission'), deed)),
+  cameIn: (studio, deed) =>
+    studio.services.year.setTakings(oneOf(idsIn(studio, 'run', alive), deed), deed.pick),
 };
 
 /** Everything there is to do, twice over: once more on what the first left. */

@@ -48,7 +48,11 @@ export function PersonsSide() {
 function Named({ persons: { items, more }, isSearched }: { persons: Persons; isSearched: boolean }) {
   if (items.length === 0)
     return (
-      <p className="quiet">{isSearched ? 'Nobody is called so here.' : 'Nobody is named in any class.'}</p>
+      <p className="quiet">
+        {isSearched
+          ? 'Nobody is called so here.'
+          : 'Nobody is named in any class or on any page of the logbook.'}
+      </p>
     );
   return (
     <>
@@ -56,7 +60,7 @@ function Named({ persons: { items, more }, isSearched }: { persons: Persons; isS
         <thead>
           <tr>
             <th scope="col">Name</th>
-            <th scope="col">Class</th>
+            <th scope="col">Where</th>
             <th scope="col">What is noted</th>
             <th scope="col">
               <span className="visually-hidden">What can be done</span>
@@ -65,7 +69,7 @@ function Named({ persons: { items, more }, isSearched }: { persons: Persons; isS
         </thead>
         <tbody>
           {items.map((line) => (
-            <PersonRow key={`${line.runId} ${line.seat} ${line.name}`} line={line} />
+            <PersonRow key={keyOf(line)} line={line} />
           ))}
         </tbody>
       </table>
@@ -74,39 +78,66 @@ function Named({ persons: { items, more }, isSearched }: { persons: Persons; isS
   );
 }
 
-const notedOf = ({ note, avoids, isLeftHanded }: PersonLine): string =>
-  [
+const keyOf = (line: PersonLine): string =>
+  line.of === 'seat' ? `${line.runId} ${line.seat} ${line.name}` : `${line.of} ${line.id}`;
+
+function notedOf(line: PersonLine): string {
+  if (line.of !== 'seat') return line.note;
+  const { note, avoids, isLeftHanded } = line;
+  return [
     note,
     avoids.length > 0 ? `not: ${avoids.map((flag) => FIBRE_FLAG_WORDS[flag]).join(', ')}` : '',
     isLeftHanded ? 'left-handed' : '',
   ]
     .filter((word) => word !== '')
     .join('; ');
+}
+
+const NAMELESS = { making: 'Somebody', commission: 'Somebody' } as const;
+const nameShown = (line: PersonLine): string =>
+  line.name !== '' ? line.name : line.of === 'seat' ? `Seat ${line.seat}` : NAMELESS[line.of];
+
+/** Where they are named, and as what. */
+function Where({ line }: { line: PersonLine }) {
+  const isSeat = line.of === 'seat';
+  const name = isSeat ? line.runName : line.title;
+  const path = isSeat
+    ? `/runs/${line.runId}?seat=${line.seat}`
+    : line.of === 'making'
+      ? `/logbook/making/${line.id}`
+      : `/logbook/asked/${line.id}`;
+  const as = isSeat ? `seat ${line.seat}` : line.of === 'making' ? 'made it' : 'asked for it';
+  return (
+    <>
+      {line.isBinned ? <span className="quiet">{name}, in the bin</span> : <Link to={path}>{name}</Link>}{' '}
+      <span className="quiet small">
+        {showDay(line.date)}, {as}
+      </span>
+    </>
+  );
+}
 
 function PersonRow({ line }: { line: PersonLine }) {
-  const { runId, runName, date, seat, name, isBinned } = line;
+  const { name } = line;
   const attempt = useAttempt();
   const forget = () =>
     attempt(async () => {
-      const { seats } = await perform(forgetPerson(name));
+      const { seats, pages } = await perform(forgetPerson(name));
+      const where = [
+        ...(seats > 0 ? [`at ${counted(seats, 'seat')}`] : []),
+        ...(pages > 0 ? [`on ${counted(pages, 'page')} of the logbook`] : []),
+      ];
       return {
-        text: `“${name}” is forgotten, at ${counted(seats, 'seat')}. Backups made before still have them.`,
+        text: `“${name}” is forgotten, ${where.join(' and ')}. Backups made before still have them.`,
       };
     });
   return (
     <tr>
       <td>
-        <b>{name === '' ? `Seat ${seat}` : name}</b>
+        <b>{nameShown(line)}</b>
       </td>
       <td>
-        {isBinned ? (
-          <span className="quiet">{runName}, in the bin</span>
-        ) : (
-          <Link to={`/runs/${runId}?seat=${seat}`}>{runName}</Link>
-        )}{' '}
-        <span className="quiet small">
-          {showDay(date)}, seat {seat}
-        </span>
+        <Where line={line} />
       </td>
       <td>{notedOf(line)}</td>
       <td>
@@ -117,7 +148,7 @@ function PersonRow({ line }: { line: PersonLine }) {
             </a>{' '}
             <Popconfirm
               title={`Forget “${name}”?`}
-              description="Everywhere: in every class, in what was written down of it, and the history of those classes. It cannot be taken back."
+              description="Everywhere: in every class, in what was written down of it, the history of those classes, and on pages of the logbook. It cannot be taken back."
               okText="Forget"
               cancelText="Keep"
               onConfirm={() => void forget()}

@@ -26,6 +26,7 @@ import { weighed } from './025-weighed.ts';
 import { nameless } from './026-nameless.ts';
 import { taught } from './027-taught.ts';
 import { learnt } from './028-learnt.ts';
+import { commissions } from './029-commissions.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
@@ -61,4 +62,5 @@ export const MIGRATIONS: readonly Migration[] = [
   nameless,
   taught,
   learnt,
+  commissions,
 ];

@@ -31,6 +31,8 @@ export function apartPath({ name }: Sheet, key: string, row: Readonly<Record<str
       return `runs/${String(row['date'])}-${slug(row['name'])}${id}${key === 'frozen' ? '-numbers' : ''}.json`;
     case 'makings':
       return `makings/${String(row['date'])}-${slug(row['title'])}${id}${key === 'build' ? '-pattern' : ''}.json`;
+    case 'commissions':
+      return `commissions/${String(row['askedOn'])}-${slug(row['title'])}${id}.json`;
     default:
       return `${name}/${slug(row['title'] ?? row['name'])}${id}.json`;
   }

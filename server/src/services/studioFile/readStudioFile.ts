@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { checkPattern, type Pattern, type PatternOfAnyFormat, upgradePattern } from '@lanakit/core/pattern';
 import type { Problem } from '@lanakit/core/problems';
+import { checkCommission, type CommissionInput } from '@lanakit/core/commissions';
 import { checkMaking, type MakingInput } from '@lanakit/core/logbook';
 import { checkRun, type RunInput, runOfToday } from '@lanakit/core/run';
 import {
@@ -217,6 +218,7 @@ function broughtForward({ name }: Sheet, key: string, found: unknown): unknown {
 function soundness({ name }: Sheet, key: string, document: unknown): readonly Problem[] {
   if (isPattern(name, key)) return checkPattern(document as Pattern);
   if (key !== 'document') return [];
+  if (name === 'commissions') return checkCommission(document as CommissionInput);
   if (name === 'makings') return checkMaking(document as MakingInput);
   return name === 'runs' ? checkRun(document as RunInput) : [];
 }

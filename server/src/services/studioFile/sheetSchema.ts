@@ -1,6 +1,7 @@
 import { strict } from '@lanakit/core/base';
 import { OrderDocument } from '@lanakit/core/buying';
 import { ClassAct } from '@lanakit/core/classDay';
+import { CommissionInput } from '@lanakit/core/commissions';
 import { CuttingDocument } from '@lanakit/core/cutting';
 import { Learnt } from '@lanakit/core/learning';
 import { MakingInput } from '@lanakit/core/logbook';
@@ -41,6 +42,7 @@ const DOCUMENTS: Readonly<Record<string, TSchema>> = {
   'class-events what': ClassAct,
   'makings document': MakingInput,
   'makings build': Pattern,
+  'commissions document': CommissionInput,
   'learnt document': Type.Object({ learnt: Learnt, evidenceIds: Type.Array(Type.String()) }, strict),
 };
 

@@ -1,5 +1,6 @@
 import { type FindingMeasure, type StockUnit, unitOfFinding } from '@lanakit/core/shelf';
 import { Pattern } from '@lanakit/core/pattern';
+import { CommissionInput } from '@lanakit/core/commissions';
 import { MakingInput } from '@lanakit/core/logbook';
 import { RunInput } from '@lanakit/core/run';
 import Database from 'better-sqlite3';
@@ -65,6 +66,7 @@ export async function writeStudioFile(studioFile: string, to: string, madeAt: st
 const DOCUMENT_SCHEMAS = [
   ['pattern', described(Pattern, 'pattern', 'A pattern, as a draft or as it was published')],
   ['run', described(RunInput, 'run', 'The plan of a class or a batch of kits')],
+  ['commission', described(CommissionInput, 'commission', 'What somebody asked for')],
   ['making', described(MakingInput, 'making', 'A figure that was made, as it was written down')],
 ] as const;
 

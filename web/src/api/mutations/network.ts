@@ -43,7 +43,7 @@ export const setForgetting = (afterDays: number | null): Mutation<void> => ({
 });
 
 /** One person, everywhere. */
-export const forgetPerson = (name: string): Mutation<{ readonly seats: number }> => ({
+export const forgetPerson = (name: string): Mutation<{ readonly seats: number; readonly pages: number }> => ({
   method: 'POST',
   path: '/persons/forgotten',
   body: { name },

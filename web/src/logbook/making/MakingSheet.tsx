@@ -1,6 +1,6 @@
 import type { MakingPage } from '@lanakit/core/api';
 import type { Wool } from '@lanakit/core/engine';
-import { tookOfLine, tookOfMaking } from '@lanakit/core/logbook';
+import { sumOfMaking } from '@lanakit/core/logbook';
 import { Button, Popconfirm } from 'antd';
 import { Link, useNavigate } from 'react-router';
 import { bringBack } from '../../api/mutations/keeping.ts';
@@ -64,22 +64,16 @@ export function MakingSheet({ page, wool }: { page: MakingPage; wool: Wool }) {
 
 /** What the page comes to, in a sentence. */
 function Sum({ page, draft: { input } }: { page: MakingPage; draft: MakingDraft }) {
-  const { knownG, unknownCount } = tookOfMaking(input);
-  const held = page.evidence.filter(({ kind }) => kind === 'wool');
-  const weighed = input.lines.filter((line) => tookOfLine(line) !== null);
-  // Like with like: where a bag has nothing it could be held against, nothing is said of all of them.
-  const expectedG =
-    held.length === weighed.length ? held.reduce((sum, { expected }) => sum + expected, 0) : 0;
-  const minutes = input.steps.reduce((sum, step) => sum + (step.minutes ?? 0), 0);
-  const broken = input.steps.reduce((sum, step) => sum + step.broken, 0);
+  const { took: wool, expectedG, minutes, broken } = sumOfMaking(input, page.evidence);
+  const { knownG, unknownCount } = wool;
   const took =
     knownG > 0
-      ? `${unknownCount > 0 ? 'So far it' : 'It'} took ${showGrams(knownG)} of wool${unknownCount === 0 && expectedG > 0 ? `; before anything was weighed ${showGrams(expectedG)} were expected` : ''}.`
+      ? `${unknownCount > 0 ? 'So far it' : 'It'} took ${showGrams(knownG)} of wool${unknownCount === 0 && expectedG !== null ? `; before anything was weighed ${showGrams(expectedG)} were expected` : ''}.`
       : 'Nothing is weighed yet.';
   return (
     <p className={book.sum}>
       {took}
-      {minutes > 0 && ` ${showMinutes(Math.round(minutes))} at work.`}
+      {minutes.known !== null && ` ${showMinutes(Math.round(minutes.known))} at work.`}
       {broken > 0 && ` ${counted(broken, 'needle')} broke.`}
     </p>
   );
