@@ -12,6 +12,12 @@ const row = (kind: PlanRow['kind'], name: string, sessionId: string, atMinute: n
   ...more,
 }); // prettier-ignore
 
+/** Two and a half hours of which nothing more is said. */
+export const AFTERNOON_PLAN: ClassPlan = {
+  ...BLANK_PLAN,
+  sessions: [{ id: 'afternoon', date: null, startsAt: '13:30', minutes: 150 }],
+};
+
 /** Two hours on a Saturday, as it was always taught: it does not fit those who have never held a needle. */
 export const SATURDAY_PLAN: ClassPlan = {
   ...BLANK_PLAN,

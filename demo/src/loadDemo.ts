@@ -15,7 +15,8 @@ import {
 import { type Services, todayOf } from '@lanakit/server/services';
 import { DRAWINGS } from './drawings.ts';
 import { balloon, beetle, beetleBeingChanged, octopus, pear, puffin } from './patterns.ts';
-import { SATURDAY_PLAN, weekendPlan } from './classDays.ts';
+import { AFTERNOON_PLAN, SATURDAY_PLAN, weekendPlan } from './classDays.ts';
+import { loadAsked } from './loadAsked.ts';
 import { loadBuying } from './loadBuying.ts';
 import { loadLogbook } from './loadLogbook.ts';
 import { loadShelf } from './loadShelf.ts';
@@ -34,6 +35,7 @@ export function loadDemo(servicesAt: Clock, now: Date): void {
   done(services.stock.count(shelf.needlesCounted));
   loadBuying(servicesAt, now, shelf);
   loadLogbook(servicesAt, now);
+  loadAsked(servicesAt, now);
 }
 
 /** Revisions that runs make. */
@@ -74,7 +76,7 @@ const withDrawnSteps = (pattern: Pattern): Pattern => ({
     .map(({ id }) => id),
 });
 
-/** One class that has been, and five runs ahead. */
+/** A class of last year, one of this autumn, and five runs ahead. */
 function planRuns(services: Services, now: Date, shelf: DemoShelf, made: FigureRevisions): void {
   const { pear: pearRevision, puffin: puffinRevision, octopus: octopusRevision } = made;
   const plan = (
@@ -88,10 +90,22 @@ function planRuns(services: Services, now: Date, shelf: DemoShelf, made: FigureR
     sparePacks: 1,
     revisionId: pearRevision,
     skill: 'first-timer',
+    plan: AFTERNOON_PLAN,
   });
   countNeedles(services, past, shelf.needle(38, 'triangular'));
   sayInClass(services, past, pearRevision, now);
   done(services.runs.recordDone(past));
+  done(services.year.setTakings(past, 9 * 3800));
+  const lastYear = plan({
+    name: 'December pears',
+    date: saturday(-52),
+    seats: 8,
+    sparePacks: 1,
+    revisionId: pearRevision,
+    skill: 'some',
+    plan: AFTERNOON_PLAN,
+  });
+  done(services.runs.recordDone(lastYear));
   plan({
     name: 'Saturday pears',
     date: saturday(0),

@@ -1,10 +1,12 @@
 import { daysAfter, normalFrom, seededRandom } from '@lanakit/core/base';
 import { defaultBuild } from '@lanakit/core/build';
 import { estimatePattern, type UseEstimate, type Wool, woolOnShelf } from '@lanakit/core/engine';
+import { figureLook } from '@lanakit/core/figure';
 import { onlyOne } from '@lanakit/core/learning';
 import { makingOf, type MakingInput, type MakingLine } from '@lanakit/core/logbook';
 import { type Pattern, workMinutes } from '@lanakit/core/pattern';
 import type { Blend, Fibre, Finding } from '@lanakit/core/shelf';
+import { figureSvg } from '@lanakit/core/papers';
 import { PACE } from '@lanakit/core/timetable';
 import { type Services, todayOf } from '@lanakit/server/services';
 import { type Clock, done } from './studio.ts';
@@ -68,9 +70,25 @@ export function loadLogbook(servicesAt: Clock, now: Date): void {
   MADE.forEach((made, at) => {
     const pattern = patterns.find(({ document: { title } }) => title === made.title);
     if (!pattern) return;
-    const page = pageOf(made, defaultBuild(pattern.document), wool, todayOf(now), random, at);
-    done(services.makings.begin({ ...page, patternId: pattern.id }));
+    const build = defaultBuild(pattern.document);
+    const page = pageOf(made, build, wool, todayOf(now), random, at);
+    const pictures = page.isDone && made.isWoolOnly !== true ? drawn(services, build, wool, at) : [];
+    done(services.makings.begin({ ...page, patternId: pattern.id, pictures }));
   });
+}
+
+const FINE_LINE = 1 / 260;
+
+/** Nobody here had a camera: the finished figure as it is drawn. */
+function drawn(services: Services, build: Pattern, wool: Wool, at: number): MakingInput['pictures'] {
+  const picture = figureSvg([figureLook(build, wool)], FINE_LINE);
+  if (!picture) return [];
+  // The same figure is the same drawing.
+  const pictureId = `made-${build.title.toLowerCase().replaceAll(' ', '-')}`;
+  const width = 400;
+  const size = { width, height: Math.round(width / picture.aspect) };
+  done(services.pictures.putDrawing(pictureId, picture.svg, size));
+  return [{ id: `p${at}`, pictureId, words: 'the finished figure, drawn' }];
 }
 
 function woolOf({ items }: Services): Wool {

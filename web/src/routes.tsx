@@ -118,6 +118,28 @@ export const router = createBrowserRouter(
           lazy: async () => ({ Component: (await import('./logbook/good/GoodPage.tsx')).GoodPage }),
         },
         {
+          path: 'logbook/asked',
+          lazy: async () => ({ Component: (await import('./logbook/asked/AskedPage.tsx')).AskedPage }),
+        },
+        {
+          path: 'logbook/asked/:id',
+          lazy: async () => ({
+            Component: (await import('./logbook/asked/OpenCommission.tsx')).OpenCommission,
+          }),
+        },
+        {
+          path: 'logbook/gallery',
+          lazy: async () => ({ Component: (await import('./logbook/year/GalleryPage.tsx')).GalleryPage }),
+        },
+        {
+          path: 'logbook/seasons',
+          lazy: async () => ({ Component: (await import('./logbook/year/SeasonsPage.tsx')).SeasonsPage }),
+        },
+        {
+          path: 'logbook/year',
+          lazy: async () => ({ Component: (await import('./logbook/year/YearPage.tsx')).YearPage }),
+        },
+        {
           path: 'logbook/making/:makingId',
           lazy: async () => ({ Component: (await import('./logbook/LogbookPage.tsx')).LogbookPage }),
         },

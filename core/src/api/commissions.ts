@@ -14,7 +14,7 @@ export interface CommissionLine {
   /** Of the pattern that answers it; null: none does yet. */
   readonly patternTitle: string | null;
   /** Null: how long it takes is not known. */
-  readonly place: Pick<WorkPlace, 'beginBy' | 'isTooLate' | 'lateOn' | 'workDays'> | null;
+  readonly place: Pick<WorkPlace, 'beginBy' | 'isTooLate' | 'lateOn' | 'workDays' | 'days'> | null;
   readonly beginsOn: string | null;
 }
 
@@ -31,7 +31,7 @@ export interface CommissionPage {
   readonly enough: {
     readonly makes: number;
     readonly isMany: boolean;
-    /** What there is too little of for one more. */
+    /** Things there is too little of for one more, by id. */
     readonly limits: readonly string[];
     /** Wanted and never counted. */
     readonly uncounted: readonly string[];

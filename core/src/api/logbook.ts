@@ -6,6 +6,7 @@ import type {
   FibreChange,
   JudgedEvidence,
   LearntRow,
+  LossEvidence,
   MakeChange,
   Making,
   MakingQuestion,
@@ -92,6 +93,10 @@ export interface LearningState {
   readonly takenAt: string | null;
   readonly rows: readonly LearntRow[];
   readonly hands: Learnt['hands'];
+  /** Of every making of which it was said. */
+  readonly losses: readonly LossEvidence[];
+  /** Every time it was taken, the last first. */
+  readonly taken: readonly { readonly takenAt: string; readonly evidence: number }[];
   /** Evidence that is not in what is in force, or is in it and counts no longer. */
   readonly fresh: number;
   readonly evidence: readonly EvidenceLine[];

@@ -16,6 +16,15 @@ export interface Answering {
   readonly words: readonly string[];
 }
 
+/** Words that stand in any sentence tell nothing. */
+const ANY_SENTENCE = new Set(
+  wordsIn(
+    'a about all also an and any are as at be been but by can could do does done each every few for from get had has have her him his ' +
+      'how if in into is it its just like long made make many may me more most much my new no not of off on one only or other our out ' +
+      'over own please she he should small large big little so some something such than that the their them then there these they this ' +
+      'those to too two three very want wants was we were what when which who will with without would year years you your',
+  ),
+);
 const TITLE_WEIGHT = 3;
 const LEAST_LETTERS = 3;
 const MOST_ANSWERS = 4;
@@ -28,7 +37,9 @@ export function patternsAnswering(
   { title, words }: Pick<CommissionInput, 'title' | 'words'>,
   patterns: readonly PatternWords[],
 ): Answering[] {
-  const asked = [...new Set(wordsIn(`${title} ${words}`))].filter((word) => word.length >= LEAST_LETTERS);
+  const asked = [...new Set(wordsIn(`${title} ${words}`))].filter(
+    (word) => word.length >= LEAST_LETTERS && !ANY_SENTENCE.has(word),
+  );
   const read = patterns.map((pattern) => ({
     pattern,
     inTitle: wordsIn(pattern.title),

@@ -20,5 +20,6 @@ export {
   type QuotedThing,
 } from './quote.ts';
 export { placeOf, workDaysOf, type TakenDay, type WorkPlace } from './place.ts';
+export { calendarDays, type CalendarDay } from './calendarDays.ts';
 export { standingOf, type Calendar, type Standing } from './standing.ts';
 export { patternsAnswering, type Answering, type PatternWords } from './answering.ts';

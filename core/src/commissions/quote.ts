@@ -2,7 +2,7 @@ import { wholeUp, Z90 } from '../base/index.ts';
 import { estimatePattern, type Wool } from '../engine/index.ts';
 import { type Learnt, MINUTES_SIGMA } from '../learning/index.ts';
 import { type MinutesTotal, type Pattern, stepTotals } from '../pattern/index.ts';
-import { unitPriceMinor } from '../shelf/index.ts';
+import { type StockUnit, unitPriceMinor } from '../shelf/index.ts';
 
 /** Money of which a part may be unknown; minor units, not rounded. */
 export interface Money {
@@ -25,7 +25,7 @@ export interface QuotedFibre {
 export interface QuotedThing {
   readonly findingId: string;
   readonly amount: number;
-  readonly unit: string;
+  readonly unit: StockUnit;
   readonly unknownCount: number;
   readonly costMinor: number | null;
 }

@@ -19,6 +19,10 @@ export function checkMaking(making: MakingInput): BaseProblem[] {
     ...making.lines.flatMap((line, at) => checkLine(line, `/lines/${at}`)),
     ...making.pieces.flatMap((piece, at) => checkPiece(piece, `/pieces/${at}`)),
     ...making.steps.flatMap((step, at) => checkStep(step, `/steps/${at}`)),
+    ...(making.things ?? []).flatMap(({ used, lost }, at) => [
+      ...checkRange(used, MAKING_BOUNDS.things, `/things/${at}/used`),
+      ...checkRange(lost, MAKING_BOUNDS.things, `/things/${at}/lost`),
+    ]),
   ];
 }
 

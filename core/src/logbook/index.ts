@@ -22,6 +22,7 @@ export { classEvidence, LEARNERS, type ClassTold } from './classEvidence.ts';
 export { handSamplesOf } from './handSamples.ts';
 export {
   learn,
+  uncountedUnknown,
   unitSlip,
   withoutUncounted,
   type JudgedEvidence,
@@ -40,4 +41,6 @@ export { evidenceTable, foretoldTable, type TextTable } from './evidenceTable.ts
 export { classMinutes, slowestOf } from './classMinutes.ts';
 export { minutesByPerson, type StepMinutes } from './minutesByPerson.ts';
 export { classQuestions, type ClassQuestion, type QuestionPlace } from './questions.ts';
+export { brokenInMaking, brokenTogether } from './broken.ts';
+export { lossRates, type LossEvidence, type LossRate } from './lost.ts';
 export { fillIn, makingTable, type UnreadRow } from './makingTable.ts';

@@ -123,8 +123,7 @@ export function unitSlip({ expected, found }: Pick<Evidence, 'expected' | 'found
 
 /** A making without what of it does not count: what is left out, or odd and not meant so. */
 export function withoutUncounted(making: Making, judged: readonly JudgedEvidence[]): Making {
-  const uncounted = new Set(judged.filter(({ counts }) => !counts).map(({ id }) => id));
-  const counts = ({ id }: { readonly id: string }) => !uncounted.has(`${making.id}:${id}`);
+  const counts = countsIn(making, judged);
   return {
     ...making,
     lines: making.lines.filter(counts),
@@ -132,4 +131,19 @@ export function withoutUncounted(making: Making, judged: readonly JudgedEvidence
     steps: making.steps.filter(counts),
     wholeG: counts({ id: 'whole' }) ? making.wholeG : null,
   };
+}
+
+/** The same with what does not count as unknown: in a sum it is missing, and said to be. */
+export function uncountedUnknown(making: Making, judged: readonly JudgedEvidence[]): Making {
+  const counts = countsIn(making, judged);
+  return {
+    ...making,
+    lines: making.lines.map((line) => (counts(line) ? line : { ...line, beforeG: null, afterG: null })),
+    steps: making.steps.map((step) => (counts(step) ? step : { ...step, minutes: null })),
+  };
+}
+
+function countsIn(making: Making, judged: readonly JudgedEvidence[]) {
+  const uncounted = new Set(judged.filter(({ counts }) => !counts).map(({ id }) => id));
+  return ({ id }: { readonly id: string }): boolean => !uncounted.has(`${making.id}:${id}`);
 }

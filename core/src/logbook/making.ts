@@ -109,6 +109,12 @@ export const MakingInput = Type.Object(
     }),
     words: Words(4000),
     pictures: Type.Array(Type.Object({ id: Id, pictureId: Id, words: Words(200) }, strict), { maxItems: 24 }),
+    /** Bought things: how many went in, and how many more were lost or broken. Left out: nobody counted. */
+    things: Type.Optional(
+      Type.Array(Type.Object({ findingId: Id, used: Type.Number(), lost: Type.Number() }, strict), {
+        maxItems: 100,
+      }),
+    ),
   },
   strict,
 );
@@ -126,6 +132,7 @@ export const MAKING_BOUNDS = {
   minutes: { min: 0, max: 6000 },
   handCount: { min: 0.25, max: 200 },
   broken: { min: 0, max: 50 },
+  things: { min: 0, max: 1000 },
 } as const;
 
 export const blankMakingLine = (id: string, more: Partial<MakingLine> = {}): MakingLine => ({

@@ -2,6 +2,7 @@ export {
   breakageRate,
   defaultRate,
   RISK_FACTOR,
+  riskFactor,
   risksOf,
   SKILL_FACTOR,
   SKILLS,

@@ -9,6 +9,9 @@ const INK = '#1d2733';
 /** Between two figures, of their height. */
 const GAP_FRACTION = 0.12;
 
+/** As thick a line, of the height, as a printer of labels needs. */
+const LINE_FRACTION = 1 / 80;
+
 /** A small picture of figures for paper, side by side on one ground. */
 export interface FigureSvg {
   readonly svg: string;
@@ -16,13 +19,16 @@ export interface FigureSvg {
   readonly aspect: number;
 }
 
-/** To know a pack by: its figures to scale, flat colours within lines, so that a printer without colour shows them too. */
-export function figureSvg(looks: readonly FigureLook[]): FigureSvg | null {
+/**
+ * To know a pack by: its figures to scale, flat colours within lines, so that a printer without colour shows them too.
+ * @param lineFraction how thick its lines are, of the height
+ */
+export function figureSvg(looks: readonly FigureLook[], lineFraction = LINE_FRACTION): FigureSvg | null {
   const drawn = looks.filter((look): look is Drawing => look.kind === 'together');
   const heightMm = Math.max(0, ...drawn.map(({ drawn: { box } }) => box.topMm - box.bottomMm));
   if (!(heightMm > 0)) return null;
   // As thick wherever it is shown: of a picture eight millimetres high a tenth.
-  const lineMm = heightMm / 80;
+  const lineMm = heightMm * lineFraction;
   let atMm = lineMm;
   const groups = drawn.map((look) => {
     const { box } = look.drawn;

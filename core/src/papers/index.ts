@@ -1,4 +1,4 @@
-export type { FigureSvg } from './figureSvg.ts';
+export { figureSvg, type FigureSvg } from './figureSvg.ts';
 export { orderPaper } from './orderPaper.ts';
 export { bagLabels, LABEL_INNER_MM, labelPlaces, type LabelPlace } from './labels.ts';
 export { makePaper, paperTable } from './makePaper.ts';

@@ -57,7 +57,7 @@ export const yearsOf = (works: readonly Work[]): string[] =>
 
 export const monthOf = (date: string): number => Number(date.slice(5, 7));
 
-export function sumOf(works: readonly Work[]): WorkSum {
+function sumOf(works: readonly Work[]): WorkSum {
   const total = (of: (work: Work) => Known): Known => works.map(of).reduce(plus, NOTHING_KNOWN);
   const count = (wanted: (work: Work) => boolean) =>
     works.filter(wanted).reduce((sum, { made }) => sum + made.reduce((of, { count: each }) => of + each, 0), 0);

@@ -61,6 +61,7 @@ describe('which pattern answers it', () => {
     ['several of them', 'Two hares', '', ['hare']],
     ['by a piece, the rarer word first', 'something with a beak and wings', '', ['puffin', 'owl']],
     ['by what was said', 'a present', 'she loves owls', ['owl']],
+    ['not by a word of any sentence', 'a present with some', 'in the year', []],
     ['by none', 'a dragon', 'green', []],
     ['case and accents do not matter', 'HÄRE'.replace('Ä', 'A'), '', ['hare']],
   ])('%s', (_what, title, words, ids) => {

@@ -4,7 +4,8 @@ import { daysAfter } from '../../src/base/index.ts';
 import { BUYING_TERMS } from '../../src/buying/index.ts';
 import { placeOf, type TakenDay, workDaysOf } from '../../src/commissions/index.ts';
 
-const taken = (...days: string[]): TakenDay[] => days.map((day) => ({ day, name: 'a class', ofId: 'r', of: 'class' }));
+const taken = (...days: string[]): TakenDay[] =>
+  days.map((day) => ({ day, name: 'a class', ofId: 'r', of: 'class' }));
 // Three hours a day, no work on Sundays. 2026-12-05 is a Saturday.
 const terms = BUYING_TERMS;
 const weekday = (day: string) => new Date(`${day}T00:00:00Z`).getUTCDay();

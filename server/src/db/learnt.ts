@@ -29,6 +29,9 @@ interface TakenRow {
 /** What was learnt and taken: added to, the last is in force; and what of what was weighed is left out, or meant so. */
 export function learntQueries(db: Db, sound: SoundReader) {
   const selectLast = db.prepare<[], TakenRow>('SELECT * FROM learnt ORDER BY id DESC LIMIT 1');
+  const selectAll = db.prepare<[], { takenAt: string; evidence: number }>(`
+    SELECT taken_at AS takenAt, 
+      CASE WHEN json_valid(document) THEN json_array_length(document, '$.evidenceIds') ELSE 0 END AS evidence FROM learnt ORDER BY id DESC`);
   const insert = db.prepare(
     'INSERT INTO learnt (taken_at, document, document_seal) VALUES (@at, @document, @seal)',
   );
@@ -46,6 +49,8 @@ export function learntQueries(db: Db, sound: SoundReader) {
   return {
     /** In force; null: nothing was ever taken. What cannot be read is as if nothing were. */
     last: (): Taken | null => sound.firstOf('learnt', [() => read(selectLast.get())], null),
+    /** Every time something was taken, the last first, and how much counted in it. */
+    all: (): { takenAt: string; evidence: number }[] => sound.firstOf('learnt', [() => selectAll.all()], []),
     take: (taken: TakenDocument, at: string): void => {
       const document = JSON.stringify(taken);
       insert.run({ at, document, seal: sealOf(document) });

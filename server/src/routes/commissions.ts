@@ -2,7 +2,7 @@ import { CommissionInput } from '@lanakit/core/commissions';
 import { orUnknown, strict } from '@lanakit/core/base';
 import { Type } from '@sinclair/typebox';
 import { OWNER } from '../access/caller.ts';
-import { gone, listed, made, ok, versioned } from '../http/replies.ts';
+import { filed, gone, listed, made, ok, versioned } from '../http/replies.ts';
 import { route, type Route } from '../http/route.ts';
 import type { CommissionService } from '../services/commissionService.ts';
 import type { GalleryService } from '../services/galleryService.ts';
@@ -26,6 +26,14 @@ export const commissionRoutes = (commissions: CommissionService): Route[] => [
     body: CommissionInput,
     answers: [201],
     handle: ({ body }) => made(commissions.begin(body), '/commissions'),
+  }),
+  route({
+    method: 'get',
+    path: '/commissions/calendar',
+    summary: 'Days on which what was asked for is made and wanted, as iCalendar (RFC 5545)',
+    roles: OWNER,
+    answers: [200],
+    handle: () => filed(commissions.calendar()),
   }),
   route({
     method: 'get',

@@ -14,6 +14,7 @@ import { estimatePattern } from '@lanakit/core/engine';
 import { minutesOfMaking, tookOfMaking } from '@lanakit/core/logbook';
 import type { Pattern } from '@lanakit/core/pattern';
 import type { Store } from '../db/index.ts';
+import { commissionCalendar } from './commissionCalendar.ts';
 import { todayOf, type ServiceDeps } from './deps.ts';
 import { hereToMake } from './makesService.ts';
 import { promisedAhead } from './promisedAhead.ts';
@@ -53,6 +54,7 @@ export function commissionService({ store, now, newId }: ServiceDeps) {
         isTooLate: place.isTooLate,
         lateOn: place.lateOn,
         workDays: place.workDays,
+        days: place.days,
       },
     };
   };
@@ -60,13 +62,12 @@ export function commissionService({ store, now, newId }: ServiceDeps) {
     const pattern = patternOf(commission);
     const build = pattern && buildWanted(commission, resolveBuild(pattern, commission.choices));
     if (!build) return null;
-    const nameOf = (itemId: string) => store.items.kindOf(itemId)?.name ?? 'a thing no longer on the shelf';
     const here = hereToMake(store, promisedAhead(store, today()));
     const { makes, isMany, limits, uncounted } = makesFromHere(
       oneMakeOf(estimatePattern(build, shelfOf(store))),
       here,
     );
-    return { makes, isMany, limits: limits.map(nameOf), uncounted: uncounted.map(nameOf) };
+    return { makes, isMany, limits, uncounted };
   };
   return answering({
     /** Those wanted soonest first, then those wanted whenever they are done. */
@@ -91,6 +92,11 @@ export function commissionService({ store, now, newId }: ServiceDeps) {
         }),
       };
     },
+    calendar: () => ({
+      bytes: commissionCalendar(commissions.all().map(lineOf), now()),
+      mime: 'text/calendar; charset=utf-8',
+      name: 'lanakit-asked-for.ics',
+    }),
     find: found,
     begin(input: CommissionInput): Commission {
       assertSound(checkCommission(input));

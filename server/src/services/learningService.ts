@@ -100,6 +100,8 @@ function workedOut(store: Store, now: Date): LearningState {
     untaught: untaught.map((each) => ({ ...each, title: titleOf(each.id) })),
     foretold: foretold(judged.filter(({ counts }) => counts)),
     worth: worthWeighing(belief, usesAhead(store, today)).slice(0, MOST_WORTH),
+    losses: store.makings.all().flatMap(({ things }) => things ?? []),
+    taken: store.learnt.all(),
     halfLifeMonths: learningSetting(store).halfLifeMonths,
     patterns: isNews ? patternChanges(store, learnt) : [],
     runs: isNews ? runChanges(store, learnt, today) : [],

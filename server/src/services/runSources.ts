@@ -17,6 +17,8 @@ import {
   stockIn,
 } from '@lanakit/core/run';
 import { byCodePoint } from '@lanakit/core/base';
+import { brokenInMaking, brokenTogether, type Making } from '@lanakit/core/logbook';
+import type { BreakageEvidence } from '@lanakit/core/needles';
 import { createHash } from 'node:crypto';
 import { itemsUsed } from '@lanakit/core/pattern';
 import type { Store } from '../db/index.ts';
@@ -63,10 +65,26 @@ export function sourcesOf(
   };
 }
 
+/** How often needles broke: by what closed trays count, and by what makings tell. */
+export const breakages = (store: Store): BreakageEvidence[] =>
+  brokenTogether([
+    ...store.trays.evidence(),
+    ...store.makings.all().flatMap((making) => brokenIn(store, making)),
+  ]);
+
+function brokenIn(store: Store, making: Making): BreakageEvidence[] {
+  if (making.steps.every(({ minutes }) => minutes === null)) return [];
+  const stamp = `${store.makings.buildStamp(making.id)} ${making.version}`;
+  return store.rememberAs(`broken in ${making.id}`, stamp, () => {
+    const build = store.makings.buildOf(making.id);
+    return build ? brokenInMaking(making, build, shelfOf(store)) : [];
+  });
+}
+
 /** Needles, tools, and how often needles break: the same while nothing of that is written. */
 export const gearOf = (store: Store) =>
-  store.remember(['things', 'ledger', 'runs', 'needles'], 'gear', () => {
-    const [needles, tools, evidence] = [store.shelf.needles(), store.shelf.tools(), store.trays.evidence()];
+  store.remember(['things', 'ledger', 'runs', 'needles', 'logbook'], 'gear', () => {
+    const [needles, tools, evidence] = [store.shelf.needles(), store.shelf.tools(), breakages(store)];
     const stamp = createHash('sha1')
       .update(JSON.stringify([needles, tools, evidence]))
       .digest('base64');

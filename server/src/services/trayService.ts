@@ -21,6 +21,7 @@ import type { KnownTap } from '../db/trays.ts';
 import type { ServiceDeps } from './deps.ts';
 import { answering, assertSound, foundOr, Refusal } from './refusal.ts';
 import { kitOfRun } from './runDrawing.ts';
+import { breakages } from './runSources.ts';
 
 export type TrayService = ReturnType<typeof trayService>;
 
@@ -102,7 +103,7 @@ export function trayService({ store, now, newId }: ServiceDeps) {
         if (isProblems(taps)) throw new Refusal({ code: 'content_invalid', problems: taps });
         taps.forEach((tap, index) => put(run, keys[index] ?? '', tap, { device, from: null }, note));
       }),
-    evidence: () => trays.evidence(),
+    evidence: () => breakages(store),
   });
 }
 

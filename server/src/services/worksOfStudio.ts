@@ -1,7 +1,7 @@
 import { roomNow } from '@lanakit/core/classDay';
 import { BUYING_TERMS } from '@lanakit/core/buying';
 import { type Commission, isAhead, standingOf } from '@lanakit/core/commissions';
-import { woolSum } from '@lanakit/core/logbook';
+import { type Making, uncountedUnknown, woolSum } from '@lanakit/core/logbook';
 import { classDayPlan } from '@lanakit/core/papers';
 import { costOfRun, isOffShelf, type PackedRun, prepareMinutes, type Run } from '@lanakit/core/run';
 import { recipesOf } from '@lanakit/core/shelf';
@@ -15,6 +15,8 @@ import {
   workOfRun,
 } from '@lanakit/core/year';
 import type { Store } from '../db/index.ts';
+import { todayOf } from './deps.ts';
+import { learningNow } from './gatherEvidence.ts';
 import { paceOfMaker } from './paceOfMaker.ts';
 import { paperSourceOf } from './paperSourceOf.ts';
 import { kitOfRun } from './runDrawing.ts';
@@ -25,10 +27,14 @@ import { tookOfRun } from './tookOfRun.ts';
 const WORKED_BY = ['things', 'ledger', 'patterns', 'runs', 'needles', 'logbook', 'class', 'asked'] as const;
 
 /** Everything the studio did: classes taught, kits packed, what was asked for and handed over, figures made. */
-export const worksOfStudio = (store: Store, today: string): readonly Work[] =>
-  store.remember(WORKED_BY, `works of ${today}`, () => {
+export const worksOfStudio = (store: Store, now: Date): readonly Work[] => {
+  const today = todayOf(now);
+  return store.remember(WORKED_BY, `works of ${today}`, () => {
     const takings = store.takings.all();
     const handedOver = store.commissions.all().filter(({ state }) => state === 'handed-over');
+    // What is odd and not meant so is not known.
+    const { judged } = learningNow(store, now);
+    const counted = (making: Making): Making => uncountedUnknown(making, judged);
     const madeForSomebody = new Set(
       handedOver.flatMap(({ makings }) => makings.map(({ makingId }) => makingId)),
     );
@@ -37,13 +43,14 @@ export const worksOfStudio = (store: Store, today: string): readonly Work[] =>
         .all()
         .filter((run) => isOver(run, today))
         .map((run) => runWork(store, run, today, takings.get(run.id) ?? null)),
-      ...handedOver.map((commission) => commissionWork(store, commission)),
+      ...handedOver.map((commission) => commissionWork(store, commission, counted)),
       ...store.makings
         .all()
         .filter(({ id, isDone }) => isDone && !madeForSomebody.has(id))
-        .map(workOfMaking),
+        .map((making) => workOfMaking(counted(making))),
     ];
   });
+};
 
 /** A class that is closed; kits that are packed, from their day on. */
 const isOver = ({ kind, state, date }: Run, today: string): boolean =>
@@ -133,12 +140,12 @@ function runWork(store: Store, run: Run, today: string, takingsMinor: number | n
   });
 }
 
-function commissionWork(store: Store, commission: Commission): Work {
+function commissionWork(store: Store, commission: Commission, counted: (making: Making) => Making): Work {
   const { patternId, title, askedOn, makings } = commission;
   const pattern = patternId === null ? null : (store.patterns.find(patternId)?.document ?? null);
   // Of what is over the calendar says nothing any more.
   const calendar = { taken: [], today: askedOn, terms: BUYING_TERMS };
   const { quote } = standingOf(commission, pattern, shelfOf(store), calendar);
-  const pages = makings.flatMap(({ makingId }) => store.makings.find(makingId) ?? []);
+  const pages = makings.flatMap(({ makingId }) => store.makings.find(makingId) ?? []).map(counted);
   return workOfCommission(commission, pattern?.title ?? title, quote, pages);
 }

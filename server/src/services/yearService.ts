@@ -1,5 +1,6 @@
 import type { SeasonsState, YearState } from '@lanakit/core/api';
 import { daysAfter } from '@lanakit/core/base';
+import { isAhead } from '@lanakit/core/commissions';
 import { prepareBy } from '@lanakit/core/buying';
 import { seasonsOf, studioYear, toPrepare, yearsOf } from '@lanakit/core/year';
 import type { CommissionService } from './commissionService.ts';
@@ -17,7 +18,7 @@ const BEGIN_WITHIN_DAYS = 45;
 export function yearService({ store, now }: ServiceDeps, commissions: CommissionService) {
   const today = () => todayOf(now());
   const state = (year: string | null): YearState => {
-    const works = worksOfStudio(store, today());
+    const works = worksOfStudio(store, now());
     const years = yearsOf(works);
     return { years, year: studioYear(works, year ?? years[0] ?? today().slice(0, 4)) };
   };
@@ -31,7 +32,7 @@ export function yearService({ store, now }: ServiceDeps, commissions: Commission
       return state(run.date.slice(0, 4));
     },
     seasons(): SeasonsState {
-      const works = worksOfStudio(store, today());
+      const works = worksOfStudio(store, now());
       const listed = commissions.list();
       if (listed instanceof Refusal) throw listed;
       const soon = daysAfter(today(), BEGIN_WITHIN_DAYS);
@@ -42,11 +43,12 @@ export function yearService({ store, now }: ServiceDeps, commissions: Commission
         date,
         beginBy: prepareBy({ date, isPosted: kind === 'kits' }, minutes.total, buyingTerms(store)),
       }));
-      const asked = listed.flatMap(({ id, title: name, byDay, state: is, place }) =>
-        byDay !== null && place?.beginBy != null && (is === 'asked' || is === 'agreed')
-          ? [{ kind: 'commission' as const, id, name, date: byDay, beginBy: place.beginBy }]
-          : [],
-      );
+      const asked = listed.filter(isAhead).flatMap(({ id, title: name, byDay, beginsOn, place }) => {
+        const beginBy = beginsOn ?? place?.beginBy ?? null;
+        return byDay !== null && beginBy !== null
+          ? [{ kind: 'commission' as const, id, name, date: byDay, beginBy }]
+          : [];
+      });
       return {
         today: today(),
         lines: seasonsOf(works),

@@ -15,6 +15,9 @@ import type {
   KeptKind,
   LabelPlaceFound,
   LearningState,
+  CommissionLine,
+  CommissionPage,
+  GalleryPicture,
   LogbookLine,
   LogbookPage,
   MakingLineOfBook,
@@ -23,6 +26,8 @@ import type {
   NeedleTray,
   NetworkState,
   OpenedRun,
+  SeasonsState,
+  YearState,
   PackCodes,
   PageOf,
   PatternLine,
@@ -254,6 +259,22 @@ export const useLogbook = (): Resource<Items<LogbookLine>> => useList('/logbook'
 export const useMakings = (): Resource<Items<MakingLineOfBook>> => useList('/makings');
 export const useMakingPage = (id: string): Resource<MakingPage> =>
   useSWR(`/makings/${id}/page`, get<MakingPage>, { keepPreviousData: true });
+/** What was asked for, those wanted soonest first. */
+export const useCommissions = (): Resource<Items<CommissionLine>> => useList('/commissions');
+export const useCommissionPage = (id: string): Resource<CommissionPage> =>
+  useSWR(`/commissions/${id}/page`, get<CommissionPage>, { keepPreviousData: true });
+/** Pages of the logbook and what was asked for, for a search; nothing while nobody searches. */
+export function useBookLists(isAsked: boolean) {
+  const { data: makings } = useSWR(isAsked ? '/makings' : null, get<Items<MakingLineOfBook>>);
+  const { data: commissions } = useSWR(isAsked ? '/commissions' : null, get<Items<CommissionLine>>);
+  return { makings: makings?.items ?? [], commissions: commissions?.items ?? [] };
+}
+/** Finished figures by their pictures, the last first. */
+export const useGallery = (): Resource<Items<GalleryPicture>> => useList('/gallery');
+/** @param year null: the last in which something was done */
+export const useYear = (year: string | null): Resource<YearState> =>
+  useSWR(year === null ? '/year' : `/year?year=${year}`, get<YearState>, { keepPreviousData: true });
+export const useSeasons = (): Resource<SeasonsState> => useSWR('/seasons', get<SeasonsState>);
 /** How many weighings there are to take. */
 export const useFreshWeighings = (): Resource<{ readonly fresh: number }> =>
   useSWR('/learning/fresh', get<{ readonly fresh: number }>);
@@ -267,6 +288,9 @@ export const useScanners = (): Resource<Items<ScannerInfo>> => useList('/scanner
 export const usePrinters = (): Resource<Items<PrinterInfo>> => useList('/printers');
 
 /** A draft to be written on. */
+/** As it is written now; null: none is wanted. */
+export const usePatternIf = (id: string | null): Resource<StoredPattern> =>
+  useSWR(id === null ? null : `/patterns/${id}`, get<StoredPattern>);
 export const usePattern = (id: string): Resource<StoredPattern> => useFresh(`/patterns/${id}`);
 
 /**

@@ -1,8 +1,9 @@
-import type { LogbookLine, MakingLineOfBook } from '@lanakit/core/api';
+import type { CommissionLine, LogbookLine, MakingLineOfBook } from '@lanakit/core/api';
 import { byCodePoint } from '@lanakit/core/base';
 import { Button } from 'antd';
 import { Link, useLocation, useNavigate } from 'react-router';
-import { useClassQuestions, useFreshWeighings } from '../api/queries.ts';
+import { isAhead } from '@lanakit/core/commissions';
+import { useClassQuestions, useCommissions, useFreshWeighings } from '../api/queries.ts';
 import { counted, showDay, showGrams } from '../words/show.ts';
 import styles from './Logbook.module.css';
 
@@ -69,11 +70,27 @@ export function BookList({ pages, shownId }: { pages: readonly BookPage[]; shown
   );
 }
 
+const STUDIO_PAGES = [
+  ['/logbook/gallery', 'Finished figures'],
+  ['/logbook/seasons', 'Seasons'],
+  ['/logbook/year', 'The year'],
+] as const;
+
+/** What is most pressing of what was asked for. */
+function askedWords(commissions: readonly CommissionLine[]): string {
+  const ahead = commissions.filter(isAhead);
+  const late = ahead.filter(({ place }) => place?.isTooLate || place?.lateOn != null).length;
+  if (late > 0) return `${late} late`;
+  return ahead.length > 0 ? `${ahead.length} ahead` : '';
+}
+
 /** What all pages together say. */
 function BookTabs() {
   const { pathname } = useLocation();
   const { data } = useFreshWeighings();
   const { data: questions } = useClassQuestions();
+  const { data: commissions } = useCommissions();
+  const asked = askedWords(commissions?.items ?? []);
   const open = questions?.items.filter(({ isDone }) => !isDone).length ?? 0;
   return (
     <ul className={styles.tabs} aria-label="What the pages say together">
@@ -96,6 +113,19 @@ function BookTabs() {
           {open > 0 && <span className={styles.fresh}>{counted(open, 'to answer', 'to answer')}</span>}
         </Link>
       </li>
+      <li>
+        <Link to="/logbook/asked" aria-current={pathname.includes('/logbook/asked') ? 'page' : undefined}>
+          <b>Asked for</b>
+          {asked !== '' && <span className={styles.fresh}>{asked}</span>}
+        </Link>
+      </li>
+      {STUDIO_PAGES.map(([path, name]) => (
+        <li key={path}>
+          <Link to={path} aria-current={pathname === path ? 'page' : undefined}>
+            <b>{name}</b>
+          </Link>
+        </li>
+      ))}
     </ul>
   );
 }

@@ -3,24 +3,20 @@ import { Checkbox } from 'antd';
 import { Link } from 'react-router';
 import { setQuestionDone } from '../api/mutations/logbook.ts';
 import { perform } from '../api/mutations/mutation.ts';
-import { useClassQuestions, useLogbook, useMakings } from '../api/queries.ts';
-import { Loading } from '../shell/Loading.tsx';
+import { useClassQuestions } from '../api/queries.ts';
 import { useAttempt } from '../shell/useAttempt.ts';
 import { SAID_WORDS } from '../words/classWords.ts';
 import { showDay } from '../words/show.ts';
-import { BookList, pagesOf } from './BookList.tsx';
+import { BookFrame } from './BookFrame.tsx';
 import styles from './Logbook.module.css';
 
 /** What learners asked, what went wrong and what was thought of, by pattern and step: worked off into the next revision. */
 export function QuestionsPage() {
-  const { data: classes } = useLogbook();
-  const { data: makings } = useMakings();
-  const { data: questions, error } = useClassQuestions();
-  if (!classes || !makings || !questions) return <Loading error={error} />;
-  const titles = [...new Set(questions.items.map(({ title }) => title))];
+  const { data, error } = useClassQuestions();
+  const questions = data?.items ?? [];
+  const titles = [...new Set(questions.map(({ title }) => title))];
   return (
-    <main className={styles.page}>
-      <BookList pages={pagesOf(classes.items, makings.items)} shownId={null} />
+    <BookFrame isWaiting={!data} error={error}>
       <article className={`sheet ${styles.notebook}`} aria-label="Asked in classes">
         <h2>Asked in classes</h2>
         {titles.length === 0 && (
@@ -30,14 +26,10 @@ export function QuestionsPage() {
           </p>
         )}
         {titles.map((title) => (
-          <OfPattern
-            key={title}
-            title={title}
-            questions={questions.items.filter((each) => each.title === title)}
-          />
+          <OfPattern key={title} title={title} questions={questions.filter((each) => each.title === title)} />
         ))}
       </article>
-    </main>
+    </BookFrame>
   );
 }
 

@@ -15,6 +15,7 @@ import { THING_WORDS } from '../words/studioFileWords.ts';
 import styles from './Palette.module.css';
 import { pathOfLabel } from './pathOfLabel.ts';
 import { TOUR_START } from './tour/tourStops.ts';
+import { useBookFound } from './useBookFound.ts';
 import { useTour } from './tour/tourStore.ts';
 
 interface Entry {
@@ -126,6 +127,7 @@ function useEntries(text: string, { onHelp, onWord }: Asks): FoundEntries {
   const navigate = useNavigate();
   const { data: found } = useFound(useDeferredValue(text));
   const { data: session } = useSession();
+  const inBook = useBookFound(useDeferredValue(text));
   const go = (to: string) => () => void navigate(to);
   const places: Entry[] = [
     { key: 'new-pattern', name: 'Begin a pattern', kind: 'do', run: go('/patterns?begin') },
@@ -171,7 +173,13 @@ function useEntries(text: string, { onHelp, onWord }: Asks): FoundEntries {
     { key: 'patterns', name: 'Patterns', kind: 'place', run: go('/patterns') },
     { key: 'shelf', name: 'Shelf', kind: 'place', run: go('/shelf') },
     { key: 'runs', name: 'Runs', kind: 'place', run: go('/runs') },
-    { key: 'logbook', name: 'Logbook: what classes took', kind: 'place', run: go('/logbook') },
+    { key: 'new-making', name: 'Write down a making', kind: 'do', run: go('/logbook/new') },
+    { key: 'logbook', name: 'Logbook: what it really took', kind: 'place', run: go('/logbook') },
+    { key: 'learnt', name: 'What was learnt', kind: 'place', run: go('/logbook/learnt') },
+    { key: 'asked', name: 'Asked for: who wants what, by when', kind: 'place', run: go('/logbook/asked') },
+    { key: 'gallery', name: 'Finished figures', kind: 'place', run: go('/logbook/gallery') },
+    { key: 'seasons', name: 'Seasons: what to prepare', kind: 'place', run: go('/logbook/seasons') },
+    { key: 'year', name: 'The year: wool, hours, money', kind: 'place', run: go('/logbook/year') },
     { key: 'buying', name: 'Buying', kind: 'place', run: go('/buying') },
     { key: 'orders', name: 'Orders: what is on its way', kind: 'place', run: go('/buying/orders') },
     { key: 'makes', name: 'Makes from here: what the shelf allows', kind: 'place', run: go('/buying/makes') },
@@ -184,7 +192,10 @@ function useEntries(text: string, { onHelp, onWord }: Asks): FoundEntries {
     { key: 'bin', name: 'Bin: what was deleted', kind: 'place', run: go('/bin') },
   ];
   const label = useLabelTyped(text, go);
-  const things = (found?.items ?? []).map((thing): Entry => entryOf(thing, go));
+  const things = [
+    ...(found?.items ?? []).map((thing): Entry => entryOf(thing, go)),
+    ...inBook.map(({ path, ...entry }): Entry => ({ ...entry, run: go(path) })),
+  ];
   const words = allTerms()
     .filter(([, { name }]) => text.trim().length > 2 && hasWords(name, text))
     .map(([id, { name }]): Entry => ({

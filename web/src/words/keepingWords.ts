@@ -32,6 +32,7 @@ const KINDS: Readonly<Record<string, readonly [single: string, several: string]>
   item: ['thing on the shelf', 'things on the shelf'],
   technique: ['technique', 'techniques'],
   making: ['page of the logbook', 'pages of the logbook'],
+  commission: ['thing asked for', 'things asked for'],
 };
 
 export const kindWords = (kind: string): string => KINDS[kind]?.[0] ?? kind;
@@ -46,6 +47,7 @@ const DAMAGED: Readonly<Record<string, string>> = {
   revision: 'A published revision',
   technique: 'A technique',
   making: 'A page of the logbook',
+  commission: 'Something asked for',
   learnt: 'What was learnt',
   run: 'A run',
   item: 'A thing on the shelf',

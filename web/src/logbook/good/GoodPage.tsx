@@ -1,14 +1,15 @@
 import { Z90 } from '@lanakit/core/base';
 import { foretoldTable, type Foretold, howGood, type HowGood } from '@lanakit/core/logbook';
 import { writeTable } from '@lanakit/core/tables';
-import { fibreNamesOf } from '@lanakit/core/words';
 import { Button } from 'antd';
-import { useLearning, useLogbook, useMakings, useShelf } from '../../api/queries.ts';
-import { Loading } from '../../shell/Loading.tsx';
+import { useLearning } from '../../api/queries.ts';
 import { saveText } from '../../ui/saveText.ts';
 import { EVIDENCE_WORDS, factorWords, VERDICT_WORDS } from '../../words/logbookWords.ts';
 import { counted, showGrams } from '../../words/show.ts';
-import { BookList, monthWords, pagesOf } from '../BookList.tsx';
+import { BookFrame } from '../BookFrame.tsx';
+import { monthWords } from '../BookList.tsx';
+import type { ToldState } from '../learnt/toldState.ts';
+import { useFibreName } from '../useFibreName.ts';
 import learnt from '../learnt/Learnt.module.css';
 import book from '../Logbook.module.css';
 import { FoundChart } from './FoundChart.tsx';
@@ -16,64 +17,63 @@ import { OverTimeChart } from './OverTimeChart.tsx';
 
 /** Estimated against weighed: how far off, whether ranges keep what they promise, and what is most worth weighing next. */
 export function GoodPage() {
-  const { data: classes } = useLogbook();
-  const { data: makings } = useMakings();
   const { data: state, error } = useLearning();
-  const { byId, isReady } = useShelf();
-  if (!classes || !makings || !state || !isReady) return <Loading error={error} />;
-  const named = fibreNamesOf({ fibres: byId });
-  const fibreName = (id: string) => (byId.has(id) ? named(id) : 'a fibre no longer on the shelf');
-  const { foretold, worth } = state;
+  const fibreName = useFibreName();
+  return (
+    <BookFrame isWaiting={!state || !fibreName} error={error}>
+      {state && fibreName && <HowGoodWeAre state={state} fibreName={fibreName} />}
+    </BookFrame>
+  );
+}
+
+function HowGoodWeAre({ state: { foretold, worth }, fibreName }: ToldState) {
   const weighed = foretold.filter(({ kind }) => kind !== 'minutes' && kind !== 'rolled');
   return (
-    <main className={book.page}>
-      <BookList pages={pagesOf(classes.items, makings.items)} shownId={null} />
-      <article className={`sheet ${book.notebook}`} aria-label="How good are we?">
-        <h2>How good are we?</h2>
-        {foretold.length === 0 ? (
-          <p>
-            Nothing is weighed yet. Each bag that is weighed before and after is held against what was
-            estimated the day before.
+    <article className={`sheet ${book.notebook}`} aria-label="How good are we?">
+      <h2>How good are we?</h2>
+      {foretold.length === 0 ? (
+        <p>
+          Nothing is weighed yet. Each bag that is weighed before and after is held against what was estimated
+          the day before.
+        </p>
+      ) : (
+        <>
+          <p className={book.sum}>{sumWords(howGood(weighed))}</p>
+          <p className="quiet">
+            Each weighing is held against the estimate that all weighings before it, and none after, would
+            have given.
           </p>
-        ) : (
-          <>
-            <p className={book.sum}>{sumWords(howGood(weighed))}</p>
-            <p className="quiet">
-              Each weighing is held against the estimate that all weighings before it, and none after, would
-              have given.
-            </p>
-            {weighed.length > 0 && (
-              <>
-                <FoundChart all={weighed} />
-                <OverTimeChart all={weighed} />
-              </>
-            )}
-            <Groups all={foretold} fibreName={fibreName} />
-            <p className={book.add}>
-              <Button size="small" onClick={() => save(foretold, fibreName)}>
-                As a table (CSV)
-              </Button>
-            </p>
-          </>
-        )}
-        {worth.length > 0 && (
-          <section aria-label="Most worth weighing next">
-            <h3>Most worth weighing next</h3>
-            <p className="quiet">
-              One sample of it, and how unsure the wool of all runs ahead is before and after.
-            </p>
-            <ol className={book.said}>
-              {worth.map(({ factor, aheadG, sigmaG, sigmaAfterG }) => (
-                <li key={factorWords(factor, fibreName)}>
-                  <b>{factorWords(factor, fibreName)}</b>: ±{showGrams(Z90 * sigmaG)} becomes ±
-                  {showGrams(Z90 * sigmaAfterG)}; the runs ahead take {showGrams(aheadG)} of it
-                </li>
-              ))}
-            </ol>
-          </section>
-        )}
-      </article>
-    </main>
+          {weighed.length > 0 && (
+            <>
+              <FoundChart all={weighed} />
+              <OverTimeChart all={weighed} />
+            </>
+          )}
+          <Groups all={foretold} fibreName={fibreName} />
+          <p className={book.add}>
+            <Button size="small" onClick={() => save(foretold, fibreName)}>
+              As a table (CSV)
+            </Button>
+          </p>
+        </>
+      )}
+      {worth.length > 0 && (
+        <section aria-label="Most worth weighing next">
+          <h3>Most worth weighing next</h3>
+          <p className="quiet">
+            One sample of it, and how unsure the wool of all runs ahead is before and after.
+          </p>
+          <ol className={book.said}>
+            {worth.map(({ factor, aheadG, sigmaG, sigmaAfterG }) => (
+              <li key={factorWords(factor, fibreName)}>
+                <b>{factorWords(factor, fibreName)}</b>: ±{showGrams(Z90 * sigmaG)} becomes ±
+                {showGrams(Z90 * sigmaAfterG)}; the runs ahead take {showGrams(aheadG)} of it
+              </li>
+            ))}
+          </ol>
+        </section>
+      )}
+    </article>
   );
 }
 

@@ -1,12 +1,13 @@
 import type { LearningState } from '@lanakit/core/api';
-import { fibreNamesOf } from '@lanakit/core/words';
-import { useLearning, useLogbook, useMakings, useShelf } from '../../api/queries.ts';
-import { Loading } from '../../shell/Loading.tsx';
+import { useLearning } from '../../api/queries.ts';
 import { factorWords, moreOrLess, narrowedWords } from '../../words/logbookWords.ts';
+import { timeWords } from '../../words/days.ts';
 import { counted, showDay, showGrams } from '../../words/show.ts';
-import { BookList, pagesOf } from '../BookList.tsx';
+import { BookFrame } from '../BookFrame.tsx';
+import { useFibreName } from '../useFibreName.ts';
 import book from '../Logbook.module.css';
 import { AllEvidence } from './AllEvidence.tsx';
+import { Breakages } from './Breakages.tsx';
 import { HowLong } from './HowLong.tsx';
 import { NarrowingChart } from './NarrowingChart.tsx';
 import { TakeIt } from './TakeIt.tsx';
@@ -14,34 +15,34 @@ import type { ToldState } from './toldState.ts';
 
 /** What all pages teach together: what is in force, what taking it would change, and every weighing it rests on. */
 export function LearntPage() {
-  const { data: classes } = useLogbook();
-  const { data: makings } = useMakings();
   const { data: state, error } = useLearning();
-  const { byId, isReady } = useShelf();
-  if (!classes || !makings || !state || !isReady) return <Loading error={error} />;
-  const named = fibreNamesOf({ fibres: byId });
-  const fibreName = (id: string) => (byId.has(id) ? named(id) : 'a fibre no longer on the shelf');
+  const fibreName = useFibreName();
   return (
-    <main className={book.page}>
-      <BookList pages={pagesOf(classes.items, makings.items)} shownId={null} />
-      <article className={`sheet ${book.notebook}`} aria-label="What was learnt">
-        <header>
-          <h2>What was learnt</h2>
-          <p className="quiet">
-            {state.takenAt === null
-              ? 'Nothing is in force yet: every pattern still reckons as before anything was weighed.'
-              : `In force since ${showDay(state.takenAt.slice(0, 10))}, in every pattern with these wools.`}
-          </p>
-        </header>
-        <TakeIt state={state} fibreName={fibreName} />
-        <Rows state={state} fibreName={fibreName} />
-        <Hands state={state} />
-        <AllEvidence state={state} fibreName={fibreName} />
-        <HowLong state={state} />
-      </article>
-    </main>
+    <BookFrame isWaiting={!state || !fibreName} error={error}>
+      {state && fibreName && <Told state={state} fibreName={fibreName} />}
+    </BookFrame>
   );
 }
+
+const Told = ({ state, fibreName }: ToldState) => (
+  <article className={`sheet ${book.notebook}`} aria-label="What was learnt">
+    <header>
+      <h2>What was learnt</h2>
+      <p className="quiet">
+        {state.takenAt === null
+          ? 'Nothing is in force yet: every pattern still reckons as before anything was weighed.'
+          : `In force since ${showDay(state.takenAt.slice(0, 10))}, in every pattern with these wools.`}
+      </p>
+      <TakenBefore taken={state.taken} />
+    </header>
+    <TakeIt state={state} fibreName={fibreName} />
+    <Rows state={state} fibreName={fibreName} />
+    <Hands state={state} />
+    <Breakages state={state} />
+    <AllEvidence state={state} fibreName={fibreName} />
+    <HowLong state={state} />
+  </article>
+);
 
 const TIMES = new Set(['pace', 'act', 'skill']);
 
@@ -96,5 +97,23 @@ function Hands({ state }: { state: LearningState }) {
         ))}
       </ul>
     </section>
+  );
+}
+
+/** What was in force before, and since when. */
+function TakenBefore({ taken }: { taken: LearningState['taken'] }) {
+  if (taken.length < 2) return null;
+  return (
+    <details className={book.notOnPaper}>
+      <summary>Taken {counted(taken.length, 'time')}</summary>
+      <ul className={book.said}>
+        {taken.map(({ takenAt, evidence }, at) => (
+          <li key={takenAt}>
+            {showDay(takenAt.slice(0, 10))}, {timeWords(takenAt)}: {counted(evidence, 'weighing')}
+            {at === 0 && ', in force'}
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }

@@ -22,6 +22,7 @@ import { NextRevision } from './NextRevision.tsx';
 import { PieceLines } from './PieceLines.tsx';
 import { SheetAndTable } from './SheetAndTable.tsx';
 import { StepLines } from './StepLines.tsx';
+import { ThingLines } from './ThingLines.tsx';
 import { Tried } from './Tried.tsx';
 import { type MakingDraft, useMakingDraft } from './useMakingDraft.ts';
 import { WoolLines } from './WoolLines.tsx';
@@ -49,6 +50,7 @@ export function MakingSheet({ page, wool }: { page: MakingPage; wool: Wool }) {
       ))}
       <WoolLines page={page} draft={draft} wool={wool} questionsAt={questionsAt} />
       <PieceLines page={page} draft={draft} questionsAt={questionsAt} />
+      <ThingLines page={page} draft={draft} wool={wool} />
       <StepLines page={page} draft={draft} questionsAt={questionsAt} />
       {page.build && <MinutesChart build={page.build} makings={page.ofPattern} />}
       <Tried draft={draft} />

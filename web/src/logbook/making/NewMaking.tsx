@@ -1,28 +1,25 @@
 import { resolveBuild } from '@lanakit/core/build';
 import { blankMaking, makingOf, type MakingInput } from '@lanakit/core/logbook';
 import { NO_CHOICES } from '@lanakit/core/pattern';
-import { hasChoice } from '@lanakit/core/run';
 import { Button, Input } from 'antd';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { createMaking } from '../../api/mutations/logbook.ts';
 import { perform } from '../../api/mutations/mutation.ts';
-import { useLogbook, useMakings, usePattern, usePatternsPage, useWool } from '../../api/queries.ts';
-import { Loading, StillLoading } from '../../shell/Loading.tsx';
+import { usePattern, usePatternsPage, useWool } from '../../api/queries.ts';
+import { StillLoading } from '../../shell/Loading.tsx';
 import { useAttempt } from '../../shell/useAttempt.ts';
-import { Choice } from '../../ui/fields/Choice.tsx';
 import { NumberField } from '../../ui/fields/NumberField.tsx';
 import { percentOf } from '@lanakit/core/base';
 import { todayPlus } from '../../words/days.ts';
-import { BookList, pagesOf } from '../BookList.tsx';
+import { BookFrame } from '../BookFrame.tsx';
+import { BuildChoice } from '../BuildChoice.tsx';
 import book from '../Logbook.module.css';
 import styles from './Making.module.css';
 
 /** Along which pattern, or none yet. */
 export function NewMaking() {
-  const { data: classes } = useLogbook();
-  const { data: makings } = useMakings();
   const [params] = useSearchParams();
   const [patternId, setPattern] = useState<string | null>(params.get('pattern'));
   const [search, setSearch] = useState('');
@@ -30,10 +27,8 @@ export function NewMaking() {
     { search, order: 'changed', isArchive: false, isUnknownOnly: false },
     0,
   );
-  if (!patterns || !classes || !makings) return <Loading error={error} />;
   return (
-    <main className={book.page}>
-      <BookList pages={pagesOf(classes.items, makings.items)} shownId={null} />
+    <BookFrame isWaiting={!patterns} error={error}>
       <article className={`sheet ${book.notebook}`} aria-label="A new page">
         <h2>A new page</h2>
         <p className={book.sum}>Which figure is being made?</p>
@@ -45,7 +40,7 @@ export function NewMaking() {
           onChange={({ target: { value } }) => setSearch(value)}
         />
         <ul className={styles.patterns}>
-          {patterns.items.map(({ id, title }) => (
+          {patterns?.items.map(({ id, title }) => (
             <li key={id}>
               <Button
                 size="large"
@@ -60,7 +55,7 @@ export function NewMaking() {
         </ul>
         {patternId === null ? <WithoutPattern /> : <Along key={patternId} patternId={patternId} />}
       </article>
-    </main>
+    </BookFrame>
   );
 }
 
@@ -113,27 +108,7 @@ function Along({ patternId }: { patternId: string }) {
   return (
     <>
       <div className={styles.facts}>
-        {hasChoice(document) &&
-          document.options.map((option) => (
-            <Choice<string>
-              key={option.id}
-              label={option.name}
-              value={choices.values[option.id] ?? option.values[0]?.id ?? null}
-              words={Object.fromEntries(option.values.map(({ id, name }) => [id, name]))}
-              onChoose={(valueId) =>
-                valueId && setChoices({ ...choices, values: { ...choices.values, [option.id]: valueId } })
-              }
-            />
-          ))}
-        {document.colourways.length > 0 && (
-          <Choice<string>
-            label="Colours"
-            value={choices.colourwayId}
-            words={Object.fromEntries(document.colourways.map(({ id, name }) => [id, name]))}
-            none="as it is written"
-            onChoose={(colourwayId) => setChoices({ ...choices, colourwayId })}
-          />
-        )}
+        <BuildChoice document={document} choices={choices} onChoices={setChoices} />
         <NumberField<number>
           label="Size"
           value={percentOf(sizeFraction)}

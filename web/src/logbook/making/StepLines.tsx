@@ -8,13 +8,16 @@ import {
   started,
   stopped,
 } from '@lanakit/core/logbook';
-import { workMinutes } from '@lanakit/core/pattern';
+import { type Stage, STAGES, workMinutes } from '@lanakit/core/pattern';
+import { needleName } from '@lanakit/core/shelf';
 import { Button, Input } from 'antd';
 import { nanoid } from 'nanoid';
 import { useEffect, useState } from 'react';
+import { useNeedles } from '../../api/queries.ts';
+import { Choice } from '../../ui/fields/Choice.tsx';
 import { Field } from '../../ui/fields/Field.tsx';
 import { NumberField } from '../../ui/fields/NumberField.tsx';
-import { counted } from '../../words/show.ts';
+import { counted, STAGE_WORDS } from '../../words/show.ts';
 import book from '../Logbook.module.css';
 import styles from './Making.module.css';
 import type { MakingDraft } from './useMakingDraft.ts';
@@ -98,18 +101,21 @@ function StepLine({ step, at, nowMs, page, draft, questions }: StepLineProps) {
       {of ? (
         <p className={styles.text}>{plainStart(of.text)}</p>
       ) : (
-        <Field label="What you did" isLabelHidden>
-          {(control) => (
-            <Input.TextArea
-              {...control}
-              autoSize
-              value={step.text}
-              maxLength={600}
-              placeholder="What you did"
-              onChange={({ target: { value } }) => set('words', (each) => ({ ...each, text: value }))}
-            />
-          )}
-        </Field>
+        <div>
+          <Field label="What you did" isLabelHidden>
+            {(control) => (
+              <Input.TextArea
+                {...control}
+                autoSize
+                value={step.text}
+                maxLength={600}
+                placeholder="What you did"
+                onChange={({ target: { value } }) => set('words', (each) => ({ ...each, text: value }))}
+              />
+            )}
+          </Field>
+          <ByWhat step={step} onStep={(more) => set('how it was done', (each) => ({ ...each, ...more }))} />
+        </div>
       )}
       <Button
         size="large"
@@ -165,6 +171,34 @@ function StepLine({ step, at, nowMs, page, draft, questions }: StepLineProps) {
         </p>
       ))}
     </li>
+  );
+}
+
+interface ByWhatProps {
+  step: MakingStep;
+  onStep: (more: Partial<Pick<MakingStep, 'stage' | 'needleId'>>) => void;
+}
+
+/** With no pattern yet: what it was for, and which needle was in the hand. */
+function ByWhat({ step: { stage, needleId }, onStep }: ByWhatProps) {
+  const needles = useNeedles().data?.items ?? [];
+  return (
+    <div className={styles.nameFields}>
+      <Choice<Stage>
+        label="For"
+        value={stage}
+        words={STAGE_WORDS}
+        among={STAGES}
+        onChoose={(chosen) => chosen && onStep({ stage: chosen })}
+      />
+      <Choice<string>
+        label="Needle"
+        value={needleId}
+        words={Object.fromEntries(needles.map((needle) => [needle.id, needleName(needle)]))}
+        none="not said"
+        onChoose={(chosen) => onStep({ needleId: chosen })}
+      />
+    </div>
   );
 }
 

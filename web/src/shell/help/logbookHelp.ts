@@ -56,6 +56,53 @@ export const LOGBOOK_PLACES: readonly PlaceHelp[] = [
     keys: [],
   },
   {
+    isAt: at(/^\/logbook\/asked$/),
+    title: 'Asked for',
+    answers: 'Who wants what, by when, and when does it have to begin?',
+    ways: [
+      'Those wanted soonest stand first. By when it has to begin follows from its pattern, your pace and the days that are taken.',
+    ],
+    terms: ['likely'],
+    keys: [],
+  },
+  {
+    isAt: at(/^\/logbook\/asked\/[^/]+$/),
+    title: 'Something asked for',
+    answers: 'Which pattern answers it, what does it take, and when is it made?',
+    ways: [
+      'Choose a pattern: its wool, your hours and a price stand there at once. A height scales it; several are reckoned together.',
+      'Press a free day of the calendar to begin on it. Days of classes, of packing for them and of other things asked for are taken.',
+    ],
+    terms: ['likely'],
+    keys: [UNDO],
+  },
+  {
+    isAt: at(/^\/logbook\/gallery$/),
+    title: 'Finished figures',
+    answers: 'What was made, and how does it look?',
+    ways: ['Pictures of pages that are done, of classes, and of what was asked for and handed over.'],
+    terms: ['likely'],
+    keys: [],
+  },
+  {
+    isAt: at(/^\/logbook\/seasons$/),
+    title: 'Seasons',
+    answers: 'What is wanted when, and what has to begin now?',
+    ways: ['What was taught and sold in these months of earlier years, beside what is planned of it now.'],
+    terms: ['likely'],
+    keys: [],
+  },
+  {
+    isAt: at(/^\/logbook\/year$/),
+    title: 'The year',
+    answers: 'What did a year come to, and what did an hour earn?',
+    ways: [
+      'Say beside each class and batch what came in for it. What is unknown is in no sum, and each sum says so.',
+    ],
+    terms: ['likely'],
+    keys: [],
+  },
+  {
     isAt: at(/^\/logbook(?:\/[^/]+)?$/),
     title: 'Logbook',
     answers: 'What did it really take?',

@@ -1,7 +1,8 @@
 import { DatePicker } from 'antd';
 import enGB from 'antd/es/date-picker/locale/en_GB';
-import dayjs from 'dayjs';
+import dayjs, { type Dayjs } from 'dayjs';
 import 'dayjs/locale/en-gb';
+import { useRef, useState } from 'react';
 import { Field } from './Field.tsx';
 
 interface DayFieldProps {
@@ -32,6 +33,14 @@ export function DayField({
   className,
   onDay,
 }: DayFieldProps) {
+  const [isOpen, setOpen] = useState(false);
+  /** What is understood of what is being typed; null: nothing yet. */
+  const typed = useRef<Dayjs | null>(null);
+  const take = (picked: Dayjs | null) => {
+    typed.current = null;
+    const next = picked ? picked.format(KEPT) : null;
+    if (next !== null || allowEmpty === true) onDay(next);
+  };
   const value = day === null || day === '' ? null : dayjs(day, KEPT);
   const isThisYear = value !== null && value.year() === dayjs().year();
   const shown = isThisYear ? 'ddd D MMM' : 'ddd D MMM YYYY';
@@ -49,12 +58,18 @@ export function DayField({
           locale={enGB}
           placeholder="5 Dec"
           value={value}
+          open={isOpen}
+          onOpenChange={setOpen}
+          onCalendarChange={(picked) => (typed.current = Array.isArray(picked) ? null : picked)}
+          onKeyDown={(event) => {
+            // The calendar's own Enter does not read a day with its weekday: what was understood of it is taken.
+            if (event.key !== 'Enter') return;
+            if (typed.current) take(typed.current);
+            setOpen(false);
+          }}
           allowClear={allowEmpty ?? false}
           format={[shown, ...TYPED]}
-          onChange={(picked) => {
-            const next = picked ? picked.format(KEPT) : null;
-            if (next !== null || allowEmpty === true) onDay(next);
-          }}
+          onChange={take}
         />
       )}
     </Field>
