@@ -84,12 +84,6 @@ await pictures('light', async (page) => {
   await write('26 steps');
   await page.getByRole('button', { name: 'Paste a text…' }).waitFor();
   await take(page, 'steps');
-  await write('options');
-  await page.getByRole('region', { name: 'Permitted swaps' }).scrollIntoViewIfNeeded();
-  await page.getByLabel('colourway', { exact: true }).click();
-  await page.getByTitle('winter').click();
-  await page.getByText('Driftwood').first().waitFor();
-  await take(page, 'options');
   const puffin = page.url();
   await write('26 steps');
   await page.getByRole('button', { name: 'Open the ladder' }).click();
@@ -197,6 +191,11 @@ await pictures('light', async (page) => {
   await page.getByRole('link', { name: /^Pear with two leaves.*5\.\d g/ }).click();
   await page.getByRole('button', { name: /^Yes, / }).waitFor();
   await take(page, 'making');
+  await page.goto(`${url}/logbook/asked`);
+  await page.getByRole('link', { name: /Large puffin/ }).click();
+  await page.getByRole('region', { name: 'Quote' }).scrollIntoViewIfNeeded();
+  await page.getByText(/leaves [\d.]+ an hour/).waitFor();
+  await take(page, 'asked');
 });
 await browser.close();
 server.kill();

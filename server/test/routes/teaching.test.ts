@@ -3,16 +3,18 @@ import type {
   ClassDay,
   ClassEvents,
   ClassTook,
+  LearningState,
   LogbookLine,
   LogbookPage,
   OpenedRun,
 } from '@lanakit/core/api';
 import type { ClassAct, ClassEventInput } from '@lanakit/core/classDay';
 import { BLANK_STEP } from '@lanakit/core/pattern';
-import { BLANK_PLAN, type Run } from '@lanakit/core/run';
+import { BLANK_PLAN, type Run, weighings } from '@lanakit/core/run';
 import type { Fibre } from '@lanakit/core/shelf';
 import { once } from 'node:events';
 import { createServer, get } from 'node:http';
+import { inForceOf } from '../../src/services/runInForce.ts';
 import { bodyOf, request } from '../support/request.ts';
 import { add, addFibre, addPattern, ballPattern, NOW, openStudio, publish, runInput, type Studio } from '../support/studio.ts'; // prettier-ignore
 
@@ -220,6 +222,39 @@ test('a class that was taught has its page in the logbook, and others have none'
   expect(page).toMatchObject({ isClosed: true, making: { notes: [{ text: 'two wisps', stepId: 'felt' }], needles: null } });
   // The same numbers as in front of the class.
   expect(page.making.wool).toEqual((await took()).items);
+}); // prettier-ignore
+
+test('a class that is closed teaches: what it took against what as many figures come to, and its minutes against the slowest of three', async () => {
+  const { packed } = inForceOf(studio.deps.store, run, run.date);
+  const marks = weighings(packed.plan, packed.packs, packed.wool.fibres, run.scaleStepG).flatMap(({ bags }) =>
+    bags.flatMap((bag) => bag.marks),
+  );
+  // Before everything is weighed, everybody is finished and what was left is back, it teaches nothing, and says why.
+  for (const seatKey of ['1', '2', '3']) await happens({ act: 'finished', seatKey, isFinished: true });
+  const at = (minutes: number) => ({ at: new Date(NOW.getTime() - (60 - minutes) * 60_000).toISOString() });
+  await happens({ act: 'sitting', sessionId: 'one', does: 'begin' }, at(0));
+  await happens({ act: 'entry', entryId: 'one:felt', does: 'begin' }, at(10));
+  await happens({ act: 'entry', entryId: 'one:felt', does: 'has-it' }, at(55));
+  for (const { mark, massG } of marks)
+    await request(studio.app).post(`/api/runs/${run.id}/ticks`).send({ key: mark.slice(-40), mark, isDone: true, massG }).expect(200);
+  const learning = async () => bodyOf<LearningState>(await request(studio.app).get('/api/learning').expect(200));
+  for (const to of ['bought', 'weighed', 'packed', 'done']) await move(to);
+  expect((await learning()).untaught.map(({ why }) => why)).toEqual([{ code: 'left_not_weighed' }]);
+  const weighedG = marks.reduce((sum, { massG }) => sum + massG, 0);
+  await happens({ act: 'left', fibreId: fibre.id, seatKey: null, massG: 4 });
+  const { evidence, untaught } = await learning();
+  expect(untaught).toEqual([]);
+  // Three balls of 60 mm, firm: 0.15 g/cm³.
+  const ballG = 0.15 * (Math.PI / 6) * 216;
+  const wool = evidence.find(({ kind }) => kind === 'class');
+  expect(wool?.expected).toBeCloseTo(3 * ballG, 6);
+  expect(wool?.found).toBeCloseTo(weighedG - 4, 6);
+  // Of twenty of the author’s: the slowest of three is 3 ÷ (2·√π) σ behind the middle, which Blom’s rule meets within a hundredth.
+  const minutes = evidence.find(({ kind }) => kind === 'minutes');
+  expect(minutes?.found).toBeCloseTo(45, 6);
+  const pace = { practised: 1.2, some: 1.6, 'first-timer': 2.2 }[run.skill];
+  const slowest = 20 * pace * Math.exp((Math.hypot(0.25, 0.3) * 3) / (2 * Math.sqrt(Math.PI)));
+  expect(Math.abs((minutes?.expected ?? 0) / slowest - 1)).toBeLessThan(0.01);
 }); // prettier-ignore
 
 test('whoever looks at a class is told of it as soon as another device does something', async () => {
