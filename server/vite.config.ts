@@ -23,5 +23,5 @@ export default defineConfig({
     },
   },
   // What is native, and what is only wanted when a picture or a paper is made, stays outside.
-  ssr: { noExternal: true, external: ['better-sqlite3', 'sharp', 'pdfmake', 'piscina'] },
+  ssr: { noExternal: true, external: ['better-sqlite3', 'sharp', 'pdfkit', 'pdfmake', 'piscina'] },
 });

@@ -22,6 +22,7 @@ import { historyRoutes } from './routes/history.ts';
 import { importRoutes } from './routes/imports.ts';
 import { itemRoutes } from './routes/items.ts';
 import { learningRoutes, makingRoutes } from './routes/learning.ts';
+import { bookletRoutes } from './routes/booklets.ts';
 import { commissionRoutes, yearRoutes } from './routes/commissions.ts';
 import { logbookRoutes } from './routes/logbook.ts';
 import { keepingRoutes } from './routes/keeping.ts';
@@ -132,6 +133,7 @@ export function allRoutes(
     ...runRoutes(services.runs),
     ...paperRoutes(services.papers),
     ...guideRoutes(services.guides),
+    ...bookletRoutes(services.booklets),
     ...trayRoutes(services.trays),
     ...classDayRoutes(services.classDays, services.runs, news),
     ...benchRoutes(services.bench),

@@ -47,14 +47,17 @@ export function figureSvg(looks: readonly FigureLook[], lineFraction = LINE_FRAC
 }
 
 const piecesSvg = ({ drawn, wool }: Drawing, lineMm: number): string =>
-  drawn.pieces
-    .map(
-      ({ outline, fibreId, marks, behind }) =>
-        behind.map((mark) => markSvg(mark, wool, lineMm)).join('') +
-        `<path fill-rule="evenodd" fill="${colourOf(fibreId, wool)}" d="${outline.map(closed).join('')}"/>` +
-        marks.map((mark) => markSvg(mark, wool, lineMm)).join(''),
-    )
-    .join('');
+  drawn.pieces.map((piece) => drawnPieceSvg(piece, wool, lineMm)).join('');
+
+/** One piece with what is on it, in the figure’s own mm. */
+export const drawnPieceSvg = (
+  { outline, fibreId, marks, behind }: Drawing['drawn']['pieces'][number],
+  wool: Drawing['wool'],
+  lineMm: number,
+): string =>
+  behind.map((mark) => markSvg(mark, wool, lineMm)).join('') +
+  `<path fill-rule="evenodd" fill="${colourOf(fibreId, wool)}" d="${outline.map(closed).join('')}"/>` +
+  marks.map((mark) => markSvg(mark, wool, lineMm)).join('');
 
 function markSvg(mark: DrawnMark, wool: Drawing['wool'], lineMm: number): string {
   switch (mark.kind) {

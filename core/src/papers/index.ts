@@ -34,5 +34,29 @@ export type { Guide } from './guide/layoutGuide.ts';
 export { forWhom } from './forWhom.ts';
 export { guideOf, type GuideRequest } from './guide/guideOf.ts';
 export { guideOfRun } from './guide/guideOfRun.ts';
-export { packedForReader, type Packed } from './packedForReader.ts';
+export { packedForReader, packedWoolLines, type Packed } from './packedForReader.ts';
 export { guideOfPattern } from './guide/guideOfPattern.ts';
+export { bookletOf } from './booklet/booklet.ts';
+export {
+  textOfBlock,
+  textOfBooklet,
+  wordsOf,
+  type Block,
+  type Booklet,
+  type BookletPart,
+  type BookletPicture,
+  type PictureSource,
+  type Words,
+} from './booklet/model.ts';
+export type { BookletRequest } from './booklet/source.ts';
+export {
+  BOOKLET_ENDS,
+  BOOKLET_PAGES,
+  BOOKLET_PARTS,
+  BOOKLET_TERMS,
+  type BookletEnd,
+  type BookletPage,
+  type BookletPartName,
+  BookletTerms,
+} from './booklet/terms.ts';
+export { TROUBLES, troublesOf, type Trouble } from './booklet/troubles.ts';

@@ -6,7 +6,8 @@ import {
   sparesInPacks,
   woolInPacks,
 } from '../run/index.ts';
-import { bagWords } from '../words/index.ts';
+import type { Wool } from '../engine/index.ts';
+import { bagWords, type NeedLine, packedWoolWords, PREPARATION_WORDS, showWeighed } from '../words/index.ts';
 
 /** Wool of packs, as it was weighed, for whoever reads the pattern with the pack beside it. */
 export interface Packed {
@@ -46,3 +47,20 @@ export function packedForReader(
     hasLaidOut: groups.some(({ isOpen, seats }) => isOpen && seats.some((seat) => numbers.includes(seat))),
   };
 }
+
+/** Wool as it lies in the bag. */
+export const packedWoolLines = ({ wool: inBag, scaleStepG }: Packed, { fibres }: Wool): NeedLine[] =>
+  inBag.map((packedWool) => {
+    const fibre = fibres.get(packedWool.fibreId);
+    const ifNeeded =
+      packedWool.ifNeededG > 0 ? `${showWeighed(packedWool.ifNeededG, scaleStepG)} of it only if needed` : '';
+    return {
+      key: packedWool.fibreId,
+      fibreId: packedWool.fibreId,
+      name: fibre?.name ?? 'not chosen yet',
+      about: [fibre ? PREPARATION_WORDS[fibre.preparation] : '', ifNeeded]
+        .filter((words) => words !== '')
+        .join(', '),
+      amount: packedWoolWords(packedWool, scaleStepG),
+    };
+  });

@@ -136,7 +136,7 @@ export { deedsOf, minutesOfDeed, type RunDeed, type RunStanding, timeOfDeeds } f
 export { leftToDo } from './inForce/leftToDo.ts';
 export { paceOf, RECKONED_PACE, type TimedTick, type WorkPace } from './prepare/pace.ts';
 export { weighedTwice, type SignedTick, type WeighedTwice } from './keep/weighedTwice.ts';
-export { patternOfPack } from './packs/patternOfPack.ts';
+export { forHand, patternOfPack } from './packs/patternOfPack.ts';
 export { bagOfWool } from './packs/bagOfWool.ts';
 export { woolInPacks, type PackedWool } from './packs/woolInPacks.ts';
 export { patternsOfRun } from './packs/patternsOfRun.ts';

@@ -122,7 +122,10 @@ export {
   STROKE_WORDS,
 } from './writingWords.ts';
 export { choiceWords } from './choiceWords.ts';
-export { minutesWords } from './minutesWords.ts';
+export { minutesWords, showKnownMinutes, showMinutes, showPace } from './minutesWords.ts';
+export { makeNotes, makeWords } from './makeWords.ts';
+export { amountWords, cutNeedLines, findingLines, type NeedLine, woolLines } from './needLines.ts';
+export { actWords, stepMarks, stillAfter } from './stepWords.ts';
 export {
   cueWords,
   mendWords,

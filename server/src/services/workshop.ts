@@ -1,5 +1,6 @@
 import type { KeepingDone, KeepingTask } from '../db/keepingTasks.ts';
 import type { ReadyPicture } from '../db/pictures.ts';
+import type { BookletTask } from '../papers/setBooklet.ts';
 import type { GuideTask } from '../papers/setGuide.ts';
 import type { PdfTask } from '../papers/setPdf.ts';
 import type { StudioDone, StudioTask } from './studioFile/studioTasks.ts';
@@ -20,6 +21,8 @@ export interface Workshop {
    * @param signal nobody waits for it any more
    */
   setPdf(make: () => PdfTask, signal?: AbortSignal): Promise<Buffer>;
+  /** The same of a booklet. */
+  setBooklet(make: () => BookletTask, signal?: AbortSignal): Promise<Buffer>;
   /** The same of a guide; null: it has no such page. */
   setGuide(make: () => GuideTask, signal?: AbortSignal): Promise<Buffer | null>;
 }

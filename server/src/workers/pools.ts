@@ -13,6 +13,7 @@ const POOL_OF: Readonly<Record<Task['kind'], Pool>> = {
   drawing: 'readers',
   pdf: 'papers',
   guide: 'papers',
+  booklet: 'papers',
   keeping: 'keeping',
   'studio-file': 'keeping',
 };

@@ -1,6 +1,7 @@
 import { nanoid } from 'nanoid';
 import { doKeepingTask, type KeepingDone, type KeepingTask } from '../db/keepingTasks.ts';
 import type { ReadyPicture } from '../db/pictures.ts';
+import type { BookletTask } from '../papers/setBooklet.ts';
 import type { GuideTask } from '../papers/setGuide.ts';
 import type { PdfTask } from '../papers/setPdf.ts';
 import { readDrawing } from '../services/readPicture.ts';
@@ -14,6 +15,7 @@ export type Task =
   | { readonly kind: 'drawing'; readonly bytes: Uint8Array }
   | { readonly kind: 'pdf'; readonly task: PdfTask }
   | { readonly kind: 'guide'; readonly task: GuideTask }
+  | { readonly kind: 'booklet'; readonly task: BookletTask }
   | { readonly kind: 'keeping'; readonly task: KeepingTask }
   | { readonly kind: 'studio-file'; readonly task: StudioTask };
 
@@ -24,6 +26,7 @@ export interface Done {
   readonly pdf: Uint8Array;
   /** Null: it has no such page. */
   readonly guide: Uint8Array | null;
+  readonly booklet: Uint8Array;
   readonly keeping: KeepingDone;
   readonly 'studio-file': StudioDone;
 }
@@ -59,6 +62,10 @@ async function done(task: Task): Promise<Done[Task['kind']]> {
       // What sets papers is a third of a second to load, and readers never need it.
       const { setPdf } = await import('../papers/setPdf.ts');
       return setPdf(task.task);
+    }
+    case 'booklet': {
+      const { setBooklet } = await import('../papers/setBooklet.ts');
+      return setBooklet(task.task);
     }
     case 'guide': {
       const { setGuide } = await import('../papers/setGuide.ts');

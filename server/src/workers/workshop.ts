@@ -40,6 +40,11 @@ export function workshopOf(run: TaskRunner): Workshop {
     },
     setPdf: (make, signal) =>
       papers(async () => Buffer.from(await done<'pdf'>({ kind: 'pdf', task: make() }, signal)), signal),
+    setBooklet: (make, signal) =>
+      papers(
+        async () => Buffer.from(await done<'booklet'>({ kind: 'booklet', task: make() }, signal)),
+        signal,
+      ),
     setGuide: (make, signal) =>
       papers(async () => {
         const bytes = await done<'guide'>({ kind: 'guide', task: make() }, signal);

@@ -4,7 +4,7 @@ import type { Packed } from '@lanakit/core/papers';
 import { Button, Input } from 'antd';
 import { useEffect, useMemo, useState } from 'react';
 import { errorWords, send, Unreachable } from '../api/client.ts';
-import { makeNotes, makeWords } from '../reading/makeWords.ts';
+import { makeNotes, makeWords } from '@lanakit/core/words';
 import { ReadingSheet } from '../reading/ReadingSheets.tsx';
 import type { Sheet } from '../reading/sheet.ts';
 import { StepTicksContext } from '../reading/stepTicks.ts';

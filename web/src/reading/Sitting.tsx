@@ -10,16 +10,14 @@ import {
   type ReadingSession,
   type ReadingStep,
   type StepPicture,
-  stillInBag,
-  thingsStill,
 } from '@lanakit/core/reading';
 import {
+  actWords,
   CAUTION_NAMES,
   CAUTION_WORDS,
   DEPTH_WORDS,
-  fibreNamesOf,
   minutesWords,
-  stillWords,
+  stillAfter,
   STROKE_WORDS,
   wantedName,
 } from '@lanakit/core/words';
@@ -48,20 +46,17 @@ interface SittingsProps {
 export function Sittings({ reading, build, estimate, wool, packed, reader }: SittingsProps) {
   const made = useStepPictures(build, build.drawnStepIds, wool);
   const inBag: readonly InBag[] = packed?.wool ?? bagOfPattern(estimate);
-  const fibreName = fibreNamesOf(wool);
   return reading.sessions.map((sitting, index) => {
     const isLast = index === reading.sessions.length - 1;
-    const still = stillInBag(inBag, build, estimate.uses, {
-      afterStep: sitting.lastStep,
+    const told = {
+      build,
+      estimate,
+      wool,
+      reader,
+      inBag,
       copies: packed?.copies ?? 1,
-    });
-    const things = thingsStill(build, estimate, wool, {
-      afterStep: sitting.lastStep,
-      copies: packed?.copies ?? 1,
-      ...(packed && { spares: packed.spares }),
-    });
-    const isTold = still.length + things.length > 0 && (!isLast || packed !== null);
-    const names = { fibreName, findingName: (id: string) => wool.findings.get(id)?.name ?? 'a finding' };
+      spares: packed?.spares ?? null,
+    };
     return (
       <Sitting
         key={sitting.session?.id ?? index}
@@ -70,11 +65,7 @@ export function Sittings({ reading, build, estimate, wool, packed, reader }: Sit
         wool={wool}
         bagOf={packed?.bagOf}
         made={made}
-        still={
-          isTold
-            ? `${isLast ? 'At the end' : reader === 'kit' ? 'Now' : 'Still to come'}, ${stillWords(still, things, names)}${reader === 'kit' || isLast ? ' should be left in the bag' : ''}.`
-            : ''
-        }
+        still={stillAfter(sitting, isLast, told)}
       />
     );
   });
@@ -141,6 +132,7 @@ interface ReadStepProps extends Pick<SittingProps, 'build' | 'wool' | 'bagOf' | 
 
 function ReadStep({ readingStep, build, wool, bagOf, made }: ReadStepProps) {
   const { step, number, extra, cautions, ticks, recalls, returns } = readingStep;
+  const act = actWords(readingStep, build);
   const picture = made.get(step.id);
   const stepTicks = useContext(StepTicksContext);
   const isDone = stepTicks?.isDone(step.id) === true;
@@ -173,7 +165,7 @@ function ReadStep({ readingStep, build, wool, bagOf, made }: ReadStepProps) {
           {readingStep.wool && (
             <StepWoolLines of={readingStep.wool} build={build} wool={wool} bagOf={bagOf} />
           )}
-          <ActWords readingStep={readingStep} build={build} />
+          {act !== '' && <p className={styles.small}>{act}</p>}
           {recalls && (
             <p className={styles.small}>
               As you decided in step {recalls.number}: {recalls.question}.
@@ -232,40 +224,6 @@ function ReadStep({ readingStep, build, wool, bagOf, made }: ReadStepProps) {
       )}
     </div>
   );
-}
-
-/** What acts with more to them than a word say to the reader. */
-function ActWords({ readingStep: { step }, build }: { readingStep: ReadingStep; build: Pattern }) {
-  const { act } = step;
-  switch (act.kind) {
-    case 'choose':
-      return (
-        <p className={styles.small}>
-          {act.findingUseIds.length} are in the bag: try them on the figure, keep one, the rest goes back.
-        </p>
-      );
-    case 'decide':
-      return (
-        <p className={styles.small}>
-          Decide now: {act.question}{' '}
-          {act.answers
-            .filter((answer) => answer !== '')
-            .map((answer) => `☐ ${answer}`)
-            .join('  ')}
-        </p>
-      );
-    case 'stand-in': {
-      const until = build.steps.findIndex(({ id }) => id === act.untilStepId) + 1;
-      return (
-        <p className={styles.small}>
-          It stands in for {act.standsFor}
-          {until > 0 && `, until step ${until}`}.
-        </p>
-      );
-    }
-    default:
-      return null;
-  }
 }
 
 /** Needle, stroke, depth and time beside the words, each with its name. */

@@ -1,20 +1,19 @@
-import type { PatternEstimate, TotalMass, Wool } from '@lanakit/core/engine';
+import type { PatternEstimate, Wool } from '@lanakit/core/engine';
 import type { Need } from '@lanakit/core/needles';
 import type { Pattern } from '@lanakit/core/pattern';
-import { type Reader, WISP_G } from '@lanakit/core/reading';
+import type { Reader } from '@lanakit/core/reading';
 import {
-  CUT_WORDS,
-  cutSizesIn,
+  cutNeedLines,
+  findingLines,
   guidePagesWords,
   needName,
-  packedWoolWords,
   PROVISION_WORDS,
+  woolLines,
 } from '@lanakit/core/words';
 import { useMemo } from 'react';
 import { useGuide } from '../guide/useGuide.ts';
 import { FibreSwatch } from '../ui/look/FibreSwatch.tsx';
-import { PREPARATION_WORDS, showCount, showGrams, showWeighed, timesWords } from '../words/show.ts';
-import type { Packed } from '@lanakit/core/papers';
+import { packedWoolLines, type Packed } from '@lanakit/core/papers';
 import styles from './Reading.module.css';
 
 interface YouNeedProps {
@@ -33,47 +32,24 @@ interface YouNeedProps {
 
 /** Wool, findings, what is cut to size, and tools. With the kit it is in the bag. */
 export function YouNeed({ build, whole, estimate, wool, tools, reader, isAlone, packed }: YouNeedProps) {
-  const tried = new Set(build.steps.flatMap(({ act }) => (act.kind === 'choose' ? act.findingUseIds : [])));
   return (
     <section className={styles.need}>
       <div>
         <h2>{reader === 'kit' ? 'In the bag' : 'You need'}</h2>
         <ul>
-          {(packed ? packedLines(packed) : takenLines(estimate)).map(({ fibreId, amount, more }) => {
-            const fibre = wool.fibres.get(fibreId);
+          {[
+            ...(packed ? packedWoolLines(packed, wool) : woolLines(estimate, wool)),
+            ...findingLines(build, wool),
+            ...cutNeedLines(build, estimate, wool),
+          ].map(({ key, fibreId, name, about, amount }) => {
+            const fibre = wool.fibres.get(fibreId ?? '');
             return (
-              <li key={fibreId}>
+              <li key={key}>
                 {fibre && <FibreSwatch fibre={fibre} width={34} height={16} />}
                 <span>
-                  {fibre?.name}{' '}
-                  {fibre && <span className={styles.small}>{PREPARATION_WORDS[fibre.preparation]}</span>}
-                  {more !== '' && <span className={styles.small}>, {more}</span>}
+                  {name} {about !== '' && <span className={styles.small}>{about}</span>}
                 </span>
                 <b>{amount}</b>
-              </li>
-            );
-          })}
-          {build.findings.map(({ id, findingId, count }) => (
-            <li key={id}>
-              <span>
-                {wool.findings.get(findingId ?? '')?.name ?? 'not chosen yet'}
-                {tried.has(id) && <span className={styles.small}> to try: what is not kept goes back</span>}
-              </span>
-              <b>{showCount(count)}</b>
-            </li>
-          ))}
-          {build.cuts.map((cut) => {
-            const cutEstimate = estimate.cuts.find(({ cutId }) => cutId === cut.id);
-            return (
-              <li key={cut.id}>
-                <span>
-                  {cut.name || CUT_WORDS[cut.kind]}
-                  {cut.findingId && `, ${wool.findings.get(cut.findingId)?.name ?? ''}`}
-                </span>
-                <b>
-                  {cutEstimate?.cut ? cutSizesIn(cutEstimate.sizes, build) : 'not said'}
-                  {timesWords(cut.count)}
-                </b>
               </li>
             );
           })}
@@ -122,25 +98,3 @@ function NeedName({
   const pages = laid.kind === 'laid' ? laid.guide.pages.length : 0;
   return <>{isGuide && pages > 0 ? guidePagesWords(pages) : needName(need)}</>;
 }
-
-interface WoolLine {
-  readonly fibreId: string;
-  readonly amount: string;
-  readonly more: string;
-}
-
-const takenLines = ({ fibres }: PatternEstimate): WoolLine[] =>
-  fibres.map(({ fibreId, total }) => ({ fibreId, amount: amountWords(total), more: '' }));
-
-const packedLines = ({ wool, scaleStepG }: Packed): WoolLine[] =>
-  wool.map((packedWool) => ({
-    fibreId: packedWool.fibreId,
-    amount: packedWoolWords(packedWool, scaleStepG),
-    more:
-      packedWool.ifNeededG > 0 ? `${showWeighed(packedWool.ifNeededG, scaleStepG)} of it only if needed` : '',
-  }));
-
-const amountWords = ({ likelyG, unknownCount }: TotalMass): string => {
-  if (unknownCount > 0) return likelyG > 0 ? `at least ${showGrams(likelyG)}` : 'amount unknown';
-  return likelyG < WISP_G ? `under ${WISP_G} g` : `about ${showGrams(likelyG)}`;
-};

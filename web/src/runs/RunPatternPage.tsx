@@ -8,7 +8,7 @@ import { ApiProblem } from '../api/client.ts';
 import { useRun } from '../api/queries.ts';
 import { ReadingSheets } from '../reading/ReadingSheets.tsx';
 import type { Sheet } from '../reading/sheet.ts';
-import { makeNotes, makeWords } from '../reading/makeWords.ts';
+import { makeNotes, makeWords } from '@lanakit/core/words';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
 import { counted } from '../words/show.ts';

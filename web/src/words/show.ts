@@ -1,5 +1,3 @@
-import { isWoolOnly } from '@lanakit/core/pattern';
-
 export {
   counted,
   findingAmount,
@@ -9,40 +7,16 @@ export {
   showGramNumber,
   showGrams,
   showLikely,
+  showKnownMinutes,
+  showMinutes,
   showMoney,
+  showPace,
   showRange,
   showUseGrams,
   timesWords,
   showWeighed,
   showWeighedNumber,
 } from '@lanakit/core/words';
-
-/** Minutes as a person says them. */
-export function showMinutes(minutes: number): string {
-  const whole = Math.round(minutes);
-  const hours = Math.floor(whole / 60);
-  if (hours === 0) return `${whole} min`;
-  return `${hours} h ${String(whole % 60).padStart(2, '0')}`;
-}
-
-/** Minutes of many things, of which some are unknown: then only at least so many. */
-export function showKnownMinutes({
-  known,
-  unknownCount,
-}: {
-  readonly known: number;
-  readonly unknownCount: number;
-}): string {
-  if (unknownCount === 0) return showMinutes(known);
-  return known > 0 ? `at least ${showMinutes(known)}` : 'time unknown';
-}
-
-/** Minutes of a make; a pattern without steps takes no time that anybody knows. */
-export const showPace = (
-  pattern: Parameters<typeof isWoolOnly>[0],
-  minutes: Parameters<typeof showKnownMinutes>[0],
-): string =>
-  isWoolOnly(pattern) ? 'wool only, no steps' : `${showKnownMinutes(minutes)} at the author’s pace`;
 
 /** A published pattern by its name and number, and whether it is of wool only. */
 export const revisionName = (revision: {

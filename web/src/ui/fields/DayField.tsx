@@ -2,7 +2,7 @@ import { DatePicker } from 'antd';
 import enGB from 'antd/es/date-picker/locale/en_GB';
 import dayjs, { type Dayjs } from 'dayjs';
 import 'dayjs/locale/en-gb';
-import { useRef, useState } from 'react';
+import { useRef } from 'react';
 import { Field } from './Field.tsx';
 
 interface DayFieldProps {
@@ -33,7 +33,6 @@ export function DayField({
   className,
   onDay,
 }: DayFieldProps) {
-  const [isOpen, setOpen] = useState(false);
   /** What is understood of what is being typed; null: nothing yet. */
   const typed = useRef<Dayjs | null>(null);
   const take = (picked: Dayjs | null) => {
@@ -58,14 +57,12 @@ export function DayField({
           locale={enGB}
           placeholder="5 Dec"
           value={value}
-          open={isOpen}
-          onOpenChange={setOpen}
           onCalendarChange={(picked) => (typed.current = Array.isArray(picked) ? null : picked)}
           onKeyDown={(event) => {
             // The calendar's own Enter does not read a day with its weekday: what was understood of it is taken.
-            if (event.key !== 'Enter') return;
-            if (typed.current) take(typed.current);
-            setOpen(false);
+            if (event.key !== 'Enter' || !typed.current) return;
+            take(typed.current);
+            event.preventDefault();
           }}
           allowClear={allowEmpty ?? false}
           format={[shown, ...TYPED]}

@@ -1,6 +1,7 @@
-import { showLengths } from '@lanakit/core/base';
-import type { Choices, Pattern } from '@lanakit/core/pattern';
-import { choiceWords, sizedWords } from '@lanakit/core/words';
+import { showLengths } from '../base/index.ts';
+import type { Choices, Pattern } from '../pattern/index.ts';
+import { choiceWords } from './choiceWords.ts';
+import { sizedWords } from './runWords.ts';
 
 /** What is made of a pattern, beside which it is. */
 interface Made {

@@ -1,0 +1,50 @@
+/** What a reader of the page is told of it: the tags of PDF (ISO 32000-1, 14.8). */
+export interface Tagged {
+  readonly tag: string;
+  readonly alt?: string;
+  readonly parent: Tagged | null;
+}
+
+export const tagged = (tag: string, parent: Tagged | null, alt?: string): Tagged => ({
+  tag,
+  parent,
+  ...(alt !== undefined && { alt }),
+});
+
+type Content = ReturnType<PDFKit.PDFDocument['markStructureContent']>;
+
+/** Elements are made when the first of them is drawn, so that they stand in the order in which they are read. */
+export function structureOf(doc: PDFKit.PDFDocument) {
+  const made = new Map<Tagged, PDFKit.PDFStructureElement>();
+  const root = doc.struct('Document');
+  doc.addStructure(root);
+  const elementOf = (node: Tagged): PDFKit.PDFStructureElement => {
+    const known = made.get(node);
+    if (known) return known;
+    const parent = node.parent ? elementOf(node.parent) : root;
+    const element = doc.struct(node.tag, node.alt === undefined ? {} : { alt: node.alt });
+    parent.add(element);
+    made.set(node, element);
+    return element;
+  };
+  return {
+    /** Draws what belongs to an element; null: nothing that is read. */
+    draw(node: Tagged | null, work: () => void): void {
+      if (!node) {
+        doc.markContent('Artifact', { type: 'Layout' });
+        work();
+        doc.endMarkedContent();
+        return;
+      }
+      const element = elementOf(node);
+      const content: Content = doc.markStructureContent(node.tag);
+      work();
+      doc.endMarkedContent();
+      element.add(content);
+    },
+    elementOf,
+    end: (): void => root.end(),
+  };
+}
+
+export type Structure = ReturnType<typeof structureOf>;
