@@ -360,7 +360,10 @@ test('the demo studio is whole: everything stored is possible, and every screen 
     expect(forms).toContain(form);
   expect(drafts.filter(({ document }) => missingForPublishing(document).length > 0)).toHaveLength(1);
   const all = store.runs.all();
-  const [past, ahead] = [all.filter(({ state }) => state === 'done'), all.filter(({ state }) => state !== 'done')];
+  const [past, ahead] = [
+    all.filter(({ state }) => state === 'done'),
+    all.filter(({ state }) => state !== 'done'),
+  ];
   expect(ahead.every((run) => run.date > '2026-11-24')).toBe(true);
   expect(past.map(({ name }) => name)).toEqual(['December pears', 'Autumn pears']);
   expect(store.trays.missing()).toMatchObject([{ runId: past.at(-1)?.id, missing: 1 }]);

@@ -1,0 +1,142 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { estimatePattern } from '../../../src/engine/index.ts';
+import {
+  type Block,
+  BOOKLET_ENDS,
+  BOOKLET_PARTS,
+  BOOKLET_TERMS,
+  bookletOf,
+  type BookletRequest,
+  type BookletTerms,
+  textOfBlock,
+  textOfBooklet,
+  troublesOf,
+} from '../../../src/papers/index.ts';
+import { piecesToMake } from '../../../src/reading/index.ts';
+import { pieceLines } from '../../../src/words/index.ts';
+import { bird, coastWool } from '../../support/coast.ts';
+import { part, pattern, shapes } from '../../support/make.ts';
+
+const request = (build = bird, more: Partial<BookletTerms> = {}): BookletRequest => ({
+  whole: build,
+  build,
+  what: ['revision 2'],
+  notes: [],
+  terms: { ...BOOKLET_TERMS.sell, ...more },
+  needles: [],
+  packed: null,
+});
+const booklet = (build = bird, more: Partial<BookletTerms> = {}) =>
+  bookletOf(request(build, more), coastWool);
+const blocksOf = (made: ReturnType<typeof booklet>) => made.parts.flatMap(({ blocks }) => blocks);
+const stepsIn = (made: ReturnType<typeof booklet>) =>
+  blocksOf(made).filter((block): block is Extract<Block, { is: 'step' }> => block.is === 'step');
+const spaced = (text: string) => text.replaceAll('\u00A0', ' ');
+
+describe('a pattern as a booklet', () => {
+  test('has every step in its order, with its words, its needle and its time', () => {
+    const steps = stepsIn(booklet());
+    expect(steps.map(({ number }) => number)).toEqual(bird.steps.map((_step, at) => at + 1));
+    steps.forEach((step, at) => {
+      const text = spaced(textOfBlock(step).join(' '));
+      expect(text).toContain(bird.steps[at]?.text ?? '');
+      const minutes = bird.steps[at]?.minutes;
+      if (typeof minutes === 'number') expect(text).toContain(`${minutes} min`);
+    });
+  });
+  test('tells every piece as it is told on the screen, line by line', () => {
+    const pieces = blocksOf(booklet()).filter((block) => block.is === 'piece');
+    const told = piecesToMake(bird, bird, estimatePattern(bird, coastWool), coastWool);
+    expect(pieces).toHaveLength(told.length);
+    told.forEach((piece, at) => {
+      const text = spaced(textOfBlock(pieces[at] as Block).join(' '));
+      for (const line of pieceLines(piece, bird, coastWool))
+        expect(text).toContain(spaced(line.kind === 'wool' ? line.grams : line.text));
+    });
+  });
+  test('names every fibre it takes with its grams, and every bought thing', () => {
+    const text = spaced(textOfBooklet(booklet()));
+    for (const { fibreId } of estimatePattern(bird, coastWool).fibres)
+      expect(text).toContain(coastWool.fibres.get(fibreId)?.name ?? 'missing');
+    for (const { findingId } of bird.findings)
+      expect(text).toContain(coastWool.findings.get(findingId ?? '')?.name ?? 'missing');
+  });
+  test('has what is chosen, in the order it is chosen in, and nothing twice', () => {
+    fc.assert(
+      fc.property(fc.shuffledSubarray([...BOOKLET_PARTS]), (parts) => {
+        const anchors = booklet(bird, { parts }).parts.filter(({ within }) => within === null).map(({ anchor }) => anchor);
+        expect(anchors).toEqual(parts.filter((name) => anchors.includes(name)));
+        expect(new Set(anchors).size).toBe(anchors.length);
+      }),
+      { numRuns: 15 },
+    );
+  }); // prettier-ignore
+  test('every link to a step or a piece leads to one that is there', () => {
+    const made = booklet(bird);
+    const anchors = new Set([
+      ...made.parts.map(({ anchor }) => anchor),
+      ...blocksOf(made).flatMap((block) => (block.is === 'step' || block.is === 'piece' ? [block.anchor] : [])),
+    ]);
+    const links = JSON.stringify(made.parts).match(/"to":"([^"]+)"/g) ?? [];
+    expect(links.length).toBeGreaterThan(0);
+    for (const link of links) expect(anchors).toContain(/"to":"([^"]+)"/.exec(link)?.[1]);
+  }); // prettier-ignore
+  test('words are explained that stand in it, and no others', () => {
+    const glossary = (parts: BookletTerms['parts']) =>
+      booklet(bird, { parts }).parts.find(({ anchor }) => anchor === 'glossary');
+    expect(spaced(textOfBlock(glossary(['pieces', 'glossary'])?.blocks[0] as Block).join(' '))).toContain(
+      'Core',
+    );
+    expect(glossary(['glossary'])).toBeUndefined();
+  });
+  test.each(BOOKLET_ENDS)('to %s it is whole, and reads as its reader holds it', (end) => {
+    const made = bookletOf({ ...request(), terms: BOOKLET_TERMS[end] }, coastWool);
+    expect(made.parts.map(({ title }) => title)).toContain(end === 'teach' ? 'In the bag' : 'You need');
+    expect(stepsIn(made)).toHaveLength(bird.steps.length);
+  });
+  test('the figure together is drawn on its front, and pictures are there once each', () => {
+    const made = booklet({ ...bird, drawnStepIds: bird.steps.map(({ id }) => id) });
+    expect(made.pictures[made.figureKey ?? '']).toMatchObject({ from: 'drawing' });
+    for (const { pictures } of stepsIn(made))
+      for (const { key, alt } of pictures) {
+        expect(made.pictures[key]).toBeDefined();
+        expect(alt).not.toBe('');
+      }
+    expect(Object.keys(booklet(bird, { hasPictures: false }).pictures)).toEqual(['figure']);
+  });
+});
+
+describe('an author’s Markdown', () => {
+  const stepOf = (text: string) => {
+    const [first] = stepsIn(booklet({ ...bird, joins: [], sessions: [], steps: bird.steps.slice(0, 1).map((step) => ({ ...step, text })) }));
+    return first?.blocks ?? [];
+  };
+  test.each<[string, string, readonly object[]]>([
+    ['strong words', 'Roll it **tight**.', [{ is: 'words', words: [{ text: 'Roll it ' }, { text: 'tight', isStrong: true }, { text: '.' }] }]],
+    ['slanted words', '_Not_ yet', [{ is: 'words', words: [{ text: 'Not', isSlanted: true }, { text: ' yet' }] }]],
+    ['a list', '- one\n- two', [{ is: 'list', isNumbered: false, items: [[{ text: 'one' }], [{ text: 'two' }]] }]],
+    ['numbers', '1. one\n2. two', [{ is: 'list', isNumbered: true }]],
+    ['no markup of its own', 'a <b>b</b>', [{ is: 'words', words: [{ text: 'a <b>b</b>' }] }]],
+  ])('%s', (_what, text, blocks) => {
+    expect(stepOf(text).slice(0, blocks.length)).toMatchObject(blocks);
+  });
+}); // prettier-ignore
+
+describe('what may go wrong', () => {
+  const ids = (build: Parameters<typeof troublesOf>[0]) => troublesOf(build).map(({ id }) => id);
+  test('a bare ball has no coat to show through, no legs to wobble and no face', () => {
+    const ball = pattern([part('ball', shapes.ball(40), { core: 'chalk' })]);
+    expect(ids(ball)).toEqual(['thin', 'baggy', 'ridges', 'dents']);
+  });
+  test('a coat can be bare, a flat piece curls, eyes can be crooked', () => {
+    const figure = pattern(
+      [
+        part('body', shapes.ball(40), { core: 'chalk', coat: 'slate' }),
+        part('fin', shapes.flat(30, 20, 4), { core: 'slate' }),
+      ],
+      { findings: [{ id: 'e', findingId: 'eye', partId: 'body', count: 2, placement: null }] },
+    );
+    expect(ids(figure)).toEqual(expect.arrayContaining(['bare', 'curls', 'crooked']));
+  });
+});

@@ -1,0 +1,243 @@
+import { estimatePattern } from '@lanakit/core/engine';
+import type { StoredPattern } from '@lanakit/core/api';
+import { BOOKLET_TERMS, bookletOf, type BookletTerms, textOfBooklet } from '@lanakit/core/papers';
+import { BLANK_STEP, OWN_RIGHTS, type Pattern } from '@lanakit/core/pattern';
+import type { Fibre } from '@lanakit/core/shelf';
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { XMLValidator } from 'fast-xml-parser';
+import { getDocument, type PDFPageProxy } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { shelfOf } from '../../../src/services/runSources.ts';
+import { photo } from '../../support/files.ts';
+import { request } from '../../support/request.ts';
+import { addFibre, addPattern, ballPattern, openStudio, type Studio } from '../../support/studio.ts';
+
+let studio: Studio;
+let fibre: Fibre;
+let stored: StoredPattern;
+let pictureId: string;
+
+const LONG = 'Turn it a little with every stab and keep the needle straight, in and out by the same line. ';
+
+beforeEach(async () => {
+  studio = openStudio();
+  fibre = await addFibre(studio, { name: 'Chalk & “foam” <b>' });
+  const kept = await request(studio.app).post('/api/pictures').set('Content-Type', 'image/jpeg').set('X-Lanakit', '1').send(await photo(800, 600).jpeg().toBuffer()).expect(201);
+  ({ id: pictureId } = kept.body as { id: string });
+  stored = await addPattern(studio, manySteps(ballPattern(fibre.id)));
+}); // prettier-ignore
+afterEach(() => studio.close());
+
+/** Two dozen steps, long and short, with a picture, a caution and a check here and there. */
+const manySteps = (pattern: Pattern): Pattern => ({
+  ...pattern,
+  title: 'Ćwiek’s ball',
+  pictures: [{ id: pictureId, name: 'A ball', alt: 'A ball on a mat', rights: OWN_RIGHTS }],
+  steps: Array.from({ length: 24 }, (_each, at) => ({
+    ...BLANK_STEP,
+    id: `s${at}`,
+    text: `Step words number ${at + 1}. ${LONG.repeat(1 + (at % 4))}`,
+    partIds: ['p1'],
+    stage: at < 12 ? ('core' as const) : ('finish' as const),
+    minutes: 10 + at,
+    pictures: at % 5 === 2 ? [{ id: `pic${at}`, pictureId, caption: `As it is after step ${at + 1}` }] : [],
+    checks:
+      at % 7 === 3
+        ? [{ id: `c${at}`, look: 'the size', how: 'on a ruler', pass: 'it is 60 mm', remedy: 'felt on', returnToStepId: 's1' }]
+        : [],
+  })) as Pattern['steps'],
+}); // prettier-ignore
+
+const get = (form: string, terms: Partial<BookletTerms> = {}, more = '') =>
+  request(studio.app)
+    .get(
+      `/api/patterns/${stored.id}/booklet/${form}?terms=${encodeURIComponent(JSON.stringify({ ...BOOKLET_TERMS.sell, ...terms }))}${more}`,
+    )
+    .buffer()
+    .parse((answer, done) => {
+      const parts: Buffer[] = [];
+      answer.on('data', (part: Buffer) => parts.push(part));
+      answer.on('end', () => done(null, Buffer.concat(parts)));
+    });
+const bytesOf = async (form: string, terms: Partial<BookletTerms> = {}) =>
+  (await get(form, terms).expect(200)).body as Buffer;
+
+/** Read by a reader that is not ours. */
+async function readPdf(bytes: Buffer) {
+  const loading = getDocument({ data: new Uint8Array(bytes), useSystemFonts: false, verbosity: 0 });
+  const pdf = await loading.promise;
+  const pages = await Promise.all(
+    Array.from({ length: pdf.numPages }, async (_each, at) => {
+      const page = await pdf.getPage(at + 1);
+      const { items } = await page.getTextContent();
+      return { page, items: items.flatMap((item) => ('str' in item ? [item] : [])) };
+    }),
+  );
+  return { pdf, pages, end: () => loading.destroy() };
+}
+
+interface TagNode {
+  readonly role?: string;
+  readonly alt?: string;
+  readonly type?: string;
+  readonly id?: string;
+  readonly children?: readonly TagNode[];
+}
+
+/** The words of a page in the order of its tags, as a screen reader says them. */
+async function blindly(page: PDFPageProxy): Promise<string> {
+  const { items } = await page.getTextContent({ includeMarkedContent: true });
+  const said = new Map<string, string>();
+  let open: string | null = null;
+  for (const item of items) {
+    if ('str' in item) {
+      if (open !== null) said.set(open, `${said.get(open) ?? ''}${item.str} `);
+    } else if (item.type === 'beginMarkedContentProps') open = item.id ?? null;
+    else if (item.type === 'endMarkedContent') open = null;
+  }
+  const read = (node: TagNode): string =>
+    node.type === 'content' ? (said.get(node.id ?? '') ?? '') : (node.children ?? []).map(read).join(' ');
+  return read(await page.getStructTree());
+}
+
+const plain = (text: string) => text.replaceAll(/\s+/g, '').replaceAll('\u00AD', '');
+
+const expectedText = (terms: Partial<BookletTerms> = {}): string => {
+  const build = studio.deps.store.patterns.find(stored.id)?.document as Pattern;
+  const made = bookletOf(
+    { whole: build, build, what: ['draft, not published yet'], notes: [], terms: { ...BOOKLET_TERMS.sell, ...terms }, needles: [], packed: null },
+    shelfOf(studio.deps.store),
+  );
+  return textOfBooklet(made);
+}; // prettier-ignore
+
+describe('as PDF', () => {
+  test('every word of the booklet is in it, and of the steps in their order', async () => {
+    const { pages, end } = await readPdf(await bytesOf('pdf'));
+    const text = plain(pages.flatMap(({ items }) => items.map(({ str }) => str)).join(' '));
+    for (const line of expectedText().split('\n')) {
+      // A paragraph may go on after the foot of a page: its sentences stand each by themselves.
+      for (const words of line.split(/(?<=[.:;])\s/).filter((each) => each.length > 3 && each.length < 60))
+        expect(text).toContain(plain(words));
+    }
+    const places = Array.from({ length: 24 }, (_each, at) =>
+      text.indexOf(plain(`Step words number ${at + 1}.`)),
+    );
+    expect(places).toEqual(places.toSorted((a, b) => a - b));
+    expect(places[0]).toBeGreaterThan(0);
+    await end();
+  });
+  test('it is tagged in the order it is read: title, contents, parts; figures say what they show', async () => {
+    const { pdf, pages, end } = await readPdf(await bytesOf('pdf'));
+    expect(await pdf.getMarkInfo()).toMatchObject({ Marked: true });
+    const tree = (await pages[0]?.page.getStructTree()) as TagNode;
+    const roles = (node: TagNode): string[] => [node.role ?? '', ...(node.children ?? []).flatMap(roles)].filter((role) => role !== '');
+    const order = roles(tree);
+    expect(order.indexOf('H1')).toBeLessThan(order.indexOf('TOC'));
+    expect(order.indexOf('TOC')).toBeLessThan(order.indexOf('H2'));
+    const alts = (node: TagNode): string[] => [...(node.role === 'Figure' ? [node.alt ?? ''] : []), ...(node.children ?? []).flatMap(alts)];
+    const all = await Promise.all(pages.map(async ({ page }) => alts((await page.getStructTree()) as TagNode)));
+    expect(all.flat().length).toBeGreaterThan(4);
+    expect(all.flat()).not.toContain('');
+    await end();
+  }); // prettier-ignore
+  test('read blind, tag by tag, it says what the booklet says in its order', async () => {
+    const { pages, end } = await readPdf(await bytesOf('pdf'));
+    const read = await Promise.all(pages.map(({ page }) => blindly(page)));
+    const text = plain(read.join(' '));
+    const inOrder = expectedText()
+      .split('\n')
+      .filter((line) => /^Step words number \d+\./.test(line))
+      .map((line) => plain(line.slice(0, 24)));
+    const places = inOrder.map((words) => text.indexOf(words));
+    expect(places).toHaveLength(24);
+    expect(places).toEqual(places.toSorted((a, b) => a - b));
+    expect(places[0]).toBeGreaterThan(text.indexOf(plain('Before you begin')));
+    // What stands at the foot of every page is not read.
+    expect(text).not.toContain(plain('1 of'));
+    await end();
+  }); // prettier-ignore
+  test('bookmarks for every part, links that lead somewhere, its fonts in it, and it says that it is PDF/A', async () => {
+    const bytes = await bytesOf('pdf');
+    const { pdf, pages, end } = await readPdf(bytes);
+    const outline = (await pdf.getOutline()).map(({ title }) => title);
+    expect(outline).toEqual(expect.arrayContaining(['You need', 'Pieces', 'Steps', 'When it goes wrong']));
+    const links = (await Promise.all(pages.map(({ page }) => page.getAnnotations()))).flat() as { subtype: string; dest?: string }[];
+    expect(links.filter(({ subtype }) => subtype === 'Link').length).toBeGreaterThan(10);
+    for (const { dest } of links) if (typeof dest === 'string') expect(await pdf.getDestination(dest)).not.toBeNull();
+    const raw = bytes.toString('latin1');
+    expect(raw).toContain('<pdfaid:part>2</pdfaid:part>');
+    expect(raw).toContain('<pdfaid:conformance>A</pdfaid:conformance>');
+    expect(raw.match(/\/FontFile2|\/FontFile3/g)?.length).toBeGreaterThanOrEqual(2);
+    expect(raw).not.toMatch(/\/BaseFont \/Helvetica/);
+    await end();
+  }); // prettier-ignore
+  test.each<[string, Partial<BookletTerms>, readonly [number, number]]>([
+    ['A4', {}, [595.28, 841.89]],
+    ['A5', { page: 'a5' }, [419.53, 595.28]],
+    ['Letter', { page: 'letter' }, [612, 792]],
+    ['two columns', { columns: 2 }, [595.28, 841.89]],
+    ['large type', { type: 'large' }, [595.28, 841.89]],
+    ['saving ink', { ink: 'saving' }, [595.28, 841.89]],
+  ])('%s: the page is as large as it says, nothing runs out of it, and no page but the last is half empty', async (_what, terms, [across, down]) => {
+    const { pages, end } = await readPdf(await bytesOf('pdf', terms));
+    pages.forEach(({ page, items }, at) => {
+      const [, , width, height] = page.view as [number, number, number, number];
+      expect(width).toBeCloseTo(across, 1);
+      expect(height).toBeCloseTo(down, 1);
+      for (const { transform, width: wide } of items) {
+        const [x, y] = [transform[4] as number, transform[5] as number];
+        expect(x).toBeGreaterThan(20);
+        expect(x + wide).toBeLessThan(across - 20);
+        expect(y).toBeGreaterThan(20);
+        expect(y).toBeLessThan(down - 20);
+      }
+      // The lowest words above the foot: what is empty is below them.
+      const lowest = Math.min(...items.map(({ transform }) => transform[5] as number).filter((y) => y > down * 0.1));
+      if (at < pages.length - 1) expect(lowest).toBeLessThan(down * 0.55);
+    });
+    const sizes = pages.flatMap(({ items }) => items.filter(({ str }) => str.includes('Step words')).map(({ height }) => height));
+    if (terms.type === 'large') expect(Math.min(...sizes)).toBeGreaterThanOrEqual(18 - 1e-6);
+    await end();
+  }); // prettier-ignore
+  test('a step a page: as many pages as steps, and each begins one', async () => {
+    const { pages, end } = await readPdf(await bytesOf('pdf', { parts: ['steps'], isStepAPage: true }));
+    const begun = pages.filter(({ items }) => items.some(({ str }) => str.includes('Step words number')));
+    expect(begun).toHaveLength(24);
+    await end();
+  });
+});
+
+describe('as one file of HTML', () => {
+  test('it fetches nothing, is well-formed, and says every word', async () => {
+    const html = (await bytesOf('html')).toString('utf8');
+    expect(XMLValidator.validate(html.replace(/^<!doctype html>/, '').replaceAll(/<(style|script)>[\s\S]*?<\/\1>/g, ''))).toBe(true);
+    expect(html).not.toMatch(/(?:src|href)="(?!data:|#)/);
+    expect(html).not.toMatch(/url\((?!data:)/);
+    const text = plain(html.replaceAll(/<(style|script)>[\s\S]*?<\/\1>/g, '').replaceAll(/<[^>]+>/g, '').replaceAll('&#39;', "'").replaceAll('&quot;', '"').replaceAll('&lt;', '<').replaceAll('&gt;', '>').replaceAll('&amp;', '&'));
+    for (const line of expectedText().split('\n').filter((each) => each.length > 3)) expect(text).toContain(plain(line));
+    // What a fibre is called runs nowhere.
+    expect(html).toContain('Chalk &amp; “foam” &lt;b&gt;');
+  }); // prettier-ignore
+  test('no id stands twice, and every link leads to one', async () => {
+    const html = (await bytesOf('html')).toString('utf8');
+    const ids = [...html.matchAll(/ id="([^"]+)"/g)].map(([, id]) => id);
+    expect(new Set(ids).size).toBe(ids.length);
+    for (const [, anchor] of html.matchAll(/href="#([^"]+)"/g)) expect(ids).toContain(anchor);
+  });
+});
+
+test('the grams in it are those of the engine', async () => {
+  const { total } = estimatePattern(stored.document, shelfOf(studio.deps.store));
+  const html = (await bytesOf('html')).toString('utf8').replaceAll('\u00A0', ' ');
+  expect(html).toContain(`about ${total.likelyG.toFixed(1)} g`);
+});
+
+test.each<[string, string, number]>([
+  ['a form there is none of', 'docx', 404],
+  ['terms of another form', 'pdf?terms={"page":"a3"}', 400],
+  ['terms that are no JSON', 'pdf?terms={', 400],
+  ['a size nobody makes', 'pdf?size=99', 400],
+  ['choices of another form', 'pdf?choices=[]', 400],
+])('%s is refused with words', async (_what, path, status) => {
+  await request(studio.app).get(`/api/patterns/${stored.id}/booklet/${path}`).expect(status);
+});
