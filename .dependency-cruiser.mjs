@@ -7,7 +7,7 @@ const CORE = [
 ]; // prettier-ignore
 
 const WEB = [
-  'words', 'api', 'draft', 'ui', 'review', 'figure', 'scan', 'shell', 'scale', 'ways', 'guide', 'patterns', 'reading', 'techniques', 'writing',
+  'words', 'api', 'draft', 'ui', 'review', 'figure', 'scan', 'shell', 'scale', 'ways', 'guide', 'booklet', 'patterns', 'reading', 'techniques', 'writing',
   'shelf', 'runs', 'logbook', 'buying', 'begin', 'bench', 'backups', 'history', 'network', 'pack',
 ]; // prettier-ignore
 

@@ -55,6 +55,10 @@ export const router = createBrowserRouter(
           lazy: async () => ({ Component: (await import('./guide/GuidePage.tsx')).GuidePage }),
         },
         {
+          path: 'patterns/:id/papers',
+          lazy: async () => ({ Component: (await import('./booklet/BookletPage.tsx')).BookletPage }),
+        },
+        {
           path: 'bring-in',
           lazy: async () => ({ Component: (await import('./patterns/BringInPage.tsx')).BringInPage }),
         },

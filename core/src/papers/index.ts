@@ -36,6 +36,7 @@ export { guideOf, type GuideRequest } from './guide/guideOf.ts';
 export { guideOfRun } from './guide/guideOfRun.ts';
 export { packedForReader, packedWoolLines, type Packed } from './packedForReader.ts';
 export { guideOfPattern } from './guide/guideOfPattern.ts';
+export { missingInBooklet, type MissingInBooklet } from './booklet/missing.ts';
 export { bookletOf } from './booklet/booklet.ts';
 export {
   textOfBlock,

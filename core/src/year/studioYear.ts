@@ -17,7 +17,7 @@ export interface WorkSum {
   readonly sold: number;
 }
 
-export interface PatternOfYear extends WorkSum {
+interface PatternOfYear extends WorkSum {
   readonly patternId: string | null;
   readonly title: string;
 }

@@ -76,6 +76,10 @@ function usePatternActions(stored: StoredPattern) {
       await settle();
       await navigate(`/patterns/${stored.id}/guide`);
     },
+    papers: async () => {
+      await settle();
+      await navigate(`/patterns/${stored.id}/papers`);
+    },
     saveAs,
     putAway,
     remove,
@@ -112,6 +116,7 @@ export function PatternMenu({ stored }: { stored: StoredPattern }) {
             { key: 'resize', label: 'Another size…' },
             { key: 'compare', label: 'Side by side with…' },
             { key: 'read', label: 'Read as the learner does' },
+            { key: 'papers', label: 'Booklet: to sell, to teach, to keep' },
             { key: 'guide', label: 'Guide at true size' },
             { key: 'revisions', label: 'Revisions…' },
             { key: 'history', label: 'History: as it was before' },
@@ -140,6 +145,7 @@ export function PatternMenu({ stored }: { stored: StoredPattern }) {
             if (key === 'derive') void actions.derive();
             if (key === 'read') void actions.read();
             if (key === 'guide') void actions.guide();
+            if (key === 'papers') void actions.papers();
             if (key === 'revisions') setShowing(true);
             if (key === 'zip' || key === 'json' || key === 'markdown') void actions.saveAs(key);
             if (key === 'archive') void actions.putAway();

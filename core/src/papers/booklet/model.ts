@@ -19,7 +19,7 @@ export interface BookletPicture {
   readonly caption: string;
 }
 
-export interface FactRow {
+interface FactRow {
   readonly label: string;
   readonly swatch: Swatch | null;
   readonly words: Words;
@@ -30,7 +30,7 @@ export interface BookletCell {
   readonly swatch: Swatch | null;
 }
 
-export interface TickBox {
+interface TickBox {
   /** What is beside it; empty: nothing. */
   readonly words: string;
 }
@@ -54,7 +54,7 @@ export type Block =
   | PieceBlock;
 
 /** A step: its number hangs beside its words, and it is never parted from its cautions and pictures. */
-export interface StepBlock {
+interface StepBlock {
   readonly is: 'step';
   readonly anchor: string;
   readonly number: number;
@@ -66,7 +66,7 @@ export interface StepBlock {
 }
 
 /** A piece of the figure, in a block of its own. */
-export interface PieceBlock {
+interface PieceBlock {
   readonly is: 'piece';
   readonly anchor: string;
   readonly number: number;

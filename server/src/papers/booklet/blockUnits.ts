@@ -161,7 +161,7 @@ function boxUnits(boxes: Extract<Block, { is: 'boxes' }>['boxes'], { xPt, parent
 const MOST_HIGH = 11;
 
 /** Pictures side by side as far as they go, each with its caption beneath. */
-export function pictureUnits(pictures: readonly BookletPicture[], { xPt, parent }: Within, setting: Setting): Unit[] {
+function pictureUnits(pictures: readonly BookletPicture[], { xPt, parent }: Within, setting: Setting): Unit[] {
   const { sizePt, smallPt, lead, measure, sheet } = setting;
   const roomPt = setting.widthPt - xPt;
   const mostHighPt = Math.min(sheet.heightPt * 0.24, sizePt * MOST_HIGH);

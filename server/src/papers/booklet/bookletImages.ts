@@ -63,7 +63,7 @@ export async function bookletSwatches({ parts }: Booklet, { ink }: BookletTerms)
   return new Map<string, ReadyImage>(ready);
 } // prettier-ignore
 
-export function swatchesIn(block: Block): Swatch[] {
+function swatchesIn(block: Block): Swatch[] {
   switch (block.is) {
     case 'facts':
       return block.rows.flatMap(({ swatch }) => swatch ?? []);

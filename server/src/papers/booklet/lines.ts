@@ -9,7 +9,7 @@ export const FONTS = {
 type FontName = (typeof FONTS)[keyof typeof FONTS];
 
 /** A stretch of one line in one hand. */
-export interface Stretch {
+interface Stretch {
   readonly text: string;
   readonly font: FontName;
   readonly xPt: number;

@@ -27,7 +27,7 @@ export interface Pen {
   readonly anchor: (name: string, yPt: number) => void;
 }
 
-export interface TextPlace {
+interface TextPlace {
   readonly xPt: number;
   /** Of its line’s top. */
   readonly yPt: number;

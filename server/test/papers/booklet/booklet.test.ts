@@ -86,16 +86,16 @@ interface TagNode {
 /** The words of a page in the order of its tags, as a screen reader says them. */
 async function blindly(page: PDFPageProxy): Promise<string> {
   const { items } = await page.getTextContent({ includeMarkedContent: true });
-  const said = new Map<string, string>();
+  const heard = new Map<string, string>();
   let open: string | null = null;
   for (const item of items) {
     if ('str' in item) {
-      if (open !== null) said.set(open, `${said.get(open) ?? ''}${item.str} `);
+      if (open !== null) heard.set(open, `${heard.get(open) ?? ''}${item.str} `);
     } else if (item.type === 'beginMarkedContentProps') open = item.id ?? null;
     else if (item.type === 'endMarkedContent') open = null;
   }
   const read = (node: TagNode): string =>
-    node.type === 'content' ? (said.get(node.id ?? '') ?? '') : (node.children ?? []).map(read).join(' ');
+    node.type === 'content' ? (heard.get(node.id ?? '') ?? '') : (node.children ?? []).map(read).join(' ');
   return read(await page.getStructTree());
 }
 

@@ -148,6 +148,17 @@ const PLACES: readonly PlaceHelp[] = [
     keys: PRINT_KEYS,
   },
   {
+    isAt: at(/^\/patterns\/[^/]+\/papers$/),
+    title: 'Booklet',
+    answers: 'How does this pattern leave the studio?',
+    ways: [
+      'Say what it is for: to sell, to teach, for yourself. Each begins with settings of its own; yours are kept for this pattern on this device.',
+      'The pages beside it are those of the file that is saved: tagged for readers, with bookmarks and links. One page of HTML works without a network, and is ticked along.',
+    ],
+    terms: ['revision', 'option', 'colourway'],
+    keys: [],
+  },
+  {
     isAt: at(/\/guide$/),
     title: 'Guide at true size',
     answers: 'How large is this piece, under my hands?',

@@ -1,0 +1,88 @@
+import { GlobalWorkerOptions, getDocument, type PDFDocumentProxy } from 'pdfjs-dist';
+import workerUrl from 'pdfjs-dist/build/pdf.worker.min.mjs?url';
+import { useEffect, useRef, useState } from 'react';
+import styles from './Booklet.module.css';
+
+GlobalWorkerOptions.workerSrc = workerUrl;
+
+/** The pages as they will be printed: drawn from the very file that is saved. */
+export function PdfPages({ bytes, title }: { bytes: ArrayBuffer; title: string }) {
+  const [pdf, setPdf] = useState<PDFDocumentProxy | null>(null);
+  useEffect(() => {
+    // Reading it takes it over: the file that is saved stays whole.
+    const loading = getDocument({ data: bytes.slice(0) });
+    let isHere = true;
+    loading.promise.then((read) => isHere && setPdf(read)).catch(() => undefined);
+    return () => {
+      isHere = false;
+      void loading.destroy();
+    };
+  }, [bytes]);
+  if (!pdf) return null;
+  return (
+    <ol className={styles.pages} aria-label={`${title}, ${pdf.numPages} pages`}>
+      {Array.from({ length: pdf.numPages }, (_each, at) => (
+        <li key={at}>
+          <Page pdf={pdf} number={at + 1} />
+          <span className="quiet small">
+            {at + 1} of {pdf.numPages}
+          </span>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+/** As wide as it is shown, px of CSS. */
+const SHOWN_PX = 620;
+const USUAL_ASPECT = 1.414;
+
+/** One page, drawn when it comes into sight. */
+function Page({ pdf, number }: { pdf: PDFDocumentProxy; number: number }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const [isSeen, setSeen] = useState(false);
+  const [aspect, setAspect] = useState(USUAL_ASPECT);
+  useEffect(() => {
+    const place = canvas.current;
+    if (!place) return undefined;
+    const watcher = new IntersectionObserver(
+      ([entry]) => {
+        if (entry?.isIntersecting) setSeen(true);
+      },
+      { rootMargin: '600px' },
+    );
+    watcher.observe(place);
+    return () => watcher.disconnect();
+  }, []);
+  useEffect(() => {
+    if (!isSeen) return undefined;
+    let stop: () => void = () => undefined;
+    let isHere = true;
+    void pdf.getPage(number).then((page) => {
+      const place = canvas.current;
+      if (!place || !isHere) return;
+      const plain = page.getViewport({ scale: 1 });
+      const scale = (SHOWN_PX * Math.min(2, window.devicePixelRatio || 1)) / plain.width;
+      const viewport = page.getViewport({ scale });
+      setAspect(plain.height / plain.width);
+      place.width = viewport.width;
+      place.height = viewport.height;
+      const task = page.render({ canvas: place, viewport });
+      stop = () => task.cancel();
+      task.promise.catch(() => undefined);
+    });
+    return () => {
+      isHere = false;
+      stop();
+    };
+  }, [pdf, number, isSeen]);
+  return (
+    <canvas
+      ref={canvas}
+      className={styles.sheet}
+      style={{ aspectRatio: `1 / ${aspect}` }}
+      role="img"
+      aria-label={`Page ${number}`}
+    />
+  );
+}

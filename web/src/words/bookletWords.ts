@@ -1,0 +1,53 @@
+import type { BookletEnd, BookletPage, BookletPartName, MissingInBooklet } from '@lanakit/core/papers';
+import { counted } from './show.ts';
+
+export const BOOKLET_END_WORDS: Readonly<Record<BookletEnd, string>> = {
+  sell: 'to sell',
+  teach: 'to teach',
+  oneself: 'for me',
+};
+
+export const BOOKLET_PAGE_WORDS: Readonly<Record<BookletPage, string>> = {
+  a4: 'A4',
+  a5: 'A5',
+  letter: 'Letter',
+};
+
+export const BOOKLET_PART_WORDS: Readonly<Record<BookletPartName, string>> = {
+  before: 'Before you begin',
+  needs: 'What you need',
+  cuts: 'Before you cut',
+  pieces: 'Pieces',
+  needles: 'Needles',
+  steps: 'Steps',
+  trouble: 'When it goes wrong',
+  hands: 'Hands and rests',
+  care: 'Care and cautions',
+  glossary: 'Words',
+  rights: 'Rights and credits',
+};
+
+const MOST_NUMBERS = 8;
+
+const stepsWords = (steps: readonly number[]): string =>
+  steps.length === 1
+    ? `Step ${steps[0]}`
+    : `Steps ${steps.slice(0, MOST_NUMBERS).join(', ')}${steps.length > MOST_NUMBERS ? ` and ${steps.length - MOST_NUMBERS} more` : ''}`;
+
+/** What its reader would look for, and what to do about it. */
+export function missingWords(missing: MissingInBooklet): string {
+  switch (missing.kind) {
+    case 'unknown':
+      return `${counted(missing.count, 'thing')} in it nobody has said yet: the booklet says so in their place.`;
+    case 'untimed':
+      return `${stepsWords(missing.steps)}: no minutes, so the time is only “at least”.`;
+    case 'no-picture':
+      return `${stepsWords(missing.steps)}: no picture. A step can show the figure as far as it is.`;
+    case 'no-alt':
+      return `${counted(missing.count, 'picture')} without words for those who cannot see it.`;
+    case 'no-prerequisites':
+      return 'What one should know before is not said.';
+    case 'no-steps':
+      return 'It has no steps: nobody can learn from it.';
+  }
+}
