@@ -9,7 +9,7 @@ const Money = (description: string) =>
   orUnknown(Type.Integer({ minimum: 0, maximum: 100_000_000, description }));
 
 /** Asked for; agreed on; made; with whoever asked; or not to be. */
-export const COMMISSION_STATES = ['asked', 'agreed', 'made', 'handed-over', 'declined'] as const;
+const COMMISSION_STATES = ['asked', 'agreed', 'made', 'handed-over', 'declined'] as const;
 export type CommissionState = (typeof COMMISSION_STATES)[number];
 
 /** Somebody asked for a figure, or for several alike. */

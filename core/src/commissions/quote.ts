@@ -5,13 +5,13 @@ import { type MinutesTotal, type Pattern, stepTotals } from '../pattern/index.ts
 import { type StockUnit, unitPriceMinor } from '../shelf/index.ts';
 
 /** Money of which a part may be unknown; minor units, not rounded. */
-export interface Money {
+interface Money {
   readonly minor: number;
   /** Things that have no price, or no amount. */
   readonly unknownCount: number;
 }
 
-export interface QuotedFibre {
+interface QuotedFibre {
   readonly fibreId: string;
   readonly lowG: number;
   readonly likelyG: number;
@@ -22,7 +22,7 @@ export interface QuotedFibre {
   readonly costMinor: number | null;
 }
 
-export interface QuotedThing {
+interface QuotedThing {
   readonly findingId: string;
   readonly amount: number;
   readonly unit: StockUnit;
@@ -31,7 +31,7 @@ export interface QuotedThing {
 }
 
 /** Hands at work on all of them, eight times in ten from `low` to `high`. */
-export interface QuotedMinutes {
+interface QuotedMinutes {
   readonly low: number;
   readonly likely: number;
   readonly high: number;

@@ -14,7 +14,7 @@ export {
 } from './making.ts';
 export { checkMaking } from './checkMaking.ts';
 export { isClockBackwards, minutesNow, started, stopped, tookOfLine, tookOfMaking } from './took.ts';
-export { minutesOfMaking, sumOfMaking, type SumOfMaking } from './sumOfMaking.ts';
+export { minutesOfMaking, sumOfMaking } from './sumOfMaking.ts';
 export type { Evidence, Gathered, NotTaught, Untaught } from './evidence.ts';
 export { expectedOf, type Expected, type ExpectedUse } from './expected.ts';
 export { makingEvidence } from './makingEvidence.ts';
@@ -42,5 +42,5 @@ export { classMinutes, slowestOf } from './classMinutes.ts';
 export { minutesByPerson, type StepMinutes } from './minutesByPerson.ts';
 export { classQuestions, type ClassQuestion, type QuestionPlace } from './questions.ts';
 export { brokenInMaking, brokenTogether } from './broken.ts';
-export { lossRates, type LossEvidence, type LossRate } from './lost.ts';
+export { lossRates, type LossEvidence } from './lost.ts';
 export { fillIn, makingTable, type UnreadRow } from './makingTable.ts';

@@ -8,7 +8,7 @@ export interface LossEvidence {
 }
 
 /** How often one is lost, for each that is used, and what it rests on. */
-export interface LossRate extends LossEvidence {
+interface LossRate extends LossEvidence {
   /** Before anything was counted. */
   readonly usual: number;
   readonly now: number;

@@ -19,7 +19,7 @@ export function minutesOfMaking({ steps }: Pick<MakingInput, 'steps'>): MinutesO
 }
 
 /** What a page comes to. */
-export interface SumOfMaking {
+interface SumOfMaking {
   readonly took: TookOfMaking;
   /** Before anything was weighed it was expected to take so much; null: not all that is weighed can be held against anything. */
   readonly expectedG: number | null;

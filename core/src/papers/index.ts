@@ -41,7 +41,6 @@ export { bookletOf } from './booklet/booklet.ts';
 export {
   textOfBlock,
   textOfBooklet,
-  wordsOf,
   type Block,
   type Booklet,
   type BookletPart,
@@ -60,4 +59,4 @@ export {
   type BookletPartName,
   BookletTerms,
 } from './booklet/terms.ts';
-export { TROUBLES, troublesOf, type Trouble } from './booklet/troubles.ts';
+export { troublesOf } from './booklet/troubles.ts';

@@ -41,7 +41,6 @@ export { fibreNamesOf } from './fibreNames.ts';
 export { handsWords, showHandLength } from './handsWords.ts';
 export {
   cutLines,
-  cutSizesIn,
   finishedWords,
   pieceLines,
   type PieceLine,

@@ -111,7 +111,7 @@ export const say = (...words: (TextRun | string)[]): Block => ({
 });
 
 /** All it says, as one text, in the order it is read. */
-export const wordsOf = (words: Words): string => words.map(({ text }) => text).join('');
+const wordsOf = (words: Words): string => words.map(({ text }) => text).join('');
 
 export function textOfBlock(block: Block): string[] {
   switch (block.is) {

@@ -1,7 +1,7 @@
 import type { Pattern } from '../../pattern/index.ts';
 
 /** Something that may go wrong with a figure, what it comes from and what helps. */
-export interface Trouble {
+interface Trouble {
   readonly id: string;
   readonly name: string;
   readonly cause: string;
@@ -21,7 +21,7 @@ const hasFace = ({ findings, parts }: Pattern) =>
   findings.length > 0 || parts.some(({ uses }) => uses.some(({ role }) => role === 'dot' || role === 'line'));
 
 /** The trade’s causes and remedies, in the order a figure is made in. */
-export const TROUBLES: readonly Trouble[] = [
+const TROUBLES: readonly Trouble[] = [
   {
     id: 'thin',
     name: 'It came out thin',
