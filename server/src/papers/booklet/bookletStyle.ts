@@ -46,7 +46,7 @@ input[type=checkbox]{accent-color:var(--action);min-width:18px;min-height:18px}
 footer{margin-top:2.5rem;padding-top:.7rem;border-top:1px solid var(--line);color:var(--quiet);font-size:.86em}
 html.saving{--paper:#fff}
 @media (width<34rem){body{padding:1rem}.front{flex-direction:column}.figure{width:70%}dl>div{grid-template-columns:1fr}}
-@media (prefers-color-scheme:dark) and (not print){:root{--ink:#eef1f2;--quiet:#b4bdc4;--line:#4a545d;--paper:#2b3036;--red:#ff9a86;--action:#7cc7d2}html{background:#1f2327}figure img,.figure{background:#fdfdfb;padding:.3rem}}
+@media screen and (prefers-color-scheme:dark){:root{--ink:#eef1f2;--quiet:#b4bdc4;--line:#4a545d;--paper:#2b3036;--red:#ff9a86;--action:#7cc7d2}html{background:#1f2327}figure img,.figure{background:#fdfdfb;padding:.3rem}}
 @media print{html{background:none;font-size:10.5pt}html.large{font-size:18pt}body{max-width:none;padding:0}nav{display:none}h2,h3,h4{break-after:avoid}p{orphans:2;widows:2}@page{margin:16mm}}
 `;
 

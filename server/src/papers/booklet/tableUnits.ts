@@ -3,7 +3,8 @@ import { FONTS, linesOf } from './lines.ts';
 import { INK, QUIET } from './pen.ts';
 import { type Setting, swatchKey } from './setting.ts';
 import { type Tagged, tagged } from './structure.ts';
-import { together, type Unit } from './units.ts';
+import { heightOf, together, type Unit } from './units.ts';
+import { wordUnits } from './wordUnits.ts';
 
 type Table = Extract<Block, { is: 'table' }>;
 
@@ -15,14 +16,17 @@ export function tableUnits(table: Table, parent: Tagged | null, setting: Setting
   const hasBoxes = table.rows.some(({ hasBox }) => hasBox);
   const boxPt = hasBoxes ? setting.sizePt * 1.3 : 0;
   const swatchPt = table.rows.some(({ cells }) => cells.some(({ swatch }) => swatch)) ? setting.sizePt * 2.4 : 0;
+  if (isTooNarrow(table, setting.widthPt - boxPt, swatchPt, setting)) return stackedUnits(table, node, boxPt, setting);
   const columns = columnsOf(table, setting.widthPt - boxPt, swatchPt, setting);
   const head = headUnit(table, columns, boxPt, node, setting);
   const rows = table.rows.map((row) => rowUnit(row, table, columns, { boxPt, swatchPt }, node, head, setting));
-  return [head, ...rows].length <= SHORT_TABLE ? together([head, ...rows]) : [head, ...rows];
+  const { heightPt, marginPt } = setting.sheet;
+  const all = [head, ...rows];
+  return heightOf(all) <= (heightPt - 2 * marginPt) * SHORT_FRACTION ? together(all) : all;
 } // prettier-ignore
 
-/** So short it is never broken. */
-const SHORT_TABLE = 9;
+/** So little of a column it is never broken. */
+const SHORT_FRACTION = 0.28;
 
 interface Column {
   readonly xPt: number;
@@ -30,25 +34,77 @@ interface Column {
   readonly hasSwatch: boolean;
 }
 
-/** As wide as they want to be; where that is too much, the widest give way down to their longest word. */
-function columnsOf({ columns, rows }: Table, widthPt: number, swatchPt: number, setting: Setting): Column[] {
+interface ColumnFacts {
+  readonly hasSwatch: boolean;
+  readonly wantsPt: number;
+  readonly leastPt: number;
+}
+
+function factsOf({ columns, rows }: Table, swatchPt: number, setting: Setting): ColumnFacts[] {
   const { measure, sizePt } = setting;
   const wide = (words: Words) =>
     words.reduce((sum, run) => sum + measure(run.text, run.isStrong ? FONTS.strong : FONTS.plain, sizePt), 0);
   const longest = (words: Words) =>
     Math.max(0, ...words.flatMap(({ text }) => text.split(' ')).map((word) => measure(word, FONTS.plain, sizePt)));
-  const facts = columns.map(({ title }, at) => {
+  return columns.map(({ title }, at) => {
     const cells = rows.flatMap((row) => row.cells[at] ?? []);
     const hasSwatch = cells.some(({ swatch }) => swatch !== null);
     const besidePt = hasSwatch ? swatchPt : 0;
+    const titlePt = measure(title, FONTS.plain, setting.smallPt);
     return {
       hasSwatch,
-      wantsPt: besidePt + Math.max(measure(title, FONTS.plain, setting.smallPt), ...cells.map(({ words }) => wide(words))),
-      leastPt: besidePt + Math.max(measure(title, FONTS.plain, setting.smallPt), ...cells.map(({ words }) => longest(words))),
+      wantsPt: besidePt + Math.max(titlePt, ...cells.map(({ words }) => wide(words))),
+      leastPt: besidePt + Math.max(titlePt, ...cells.map(({ words }) => longest(words))),
     };
   });
-  const gapPt = sizePt * GAP;
-  const freePt = widthPt - gapPt * (columns.length - 1);
+} // prettier-ignore
+
+/** A column of text that is so narrow that words would be broken, or every cell be a tower of them. */
+const TOWER = 1.9;
+
+function isTooNarrow(table: Table, widthPt: number, swatchPt: number, setting: Setting): boolean {
+  const facts = factsOf(table, swatchPt, setting);
+  const gapsPt = setting.sizePt * GAP * (facts.length - 1);
+  const sum = (of: (fact: ColumnFacts) => number) => facts.reduce((total, fact) => total + of(fact), gapsPt);
+  return sum(({ leastPt }) => leastPt) > widthPt || sum(({ wantsPt }) => wantsPt) > widthPt * TOWER;
+}
+
+/** Row under row: what it is, and beneath it each of the others with what its column is called. */
+function stackedUnits({ columns, rows }: Table, node: Tagged, boxPt: number, setting: Setting): Unit[] {
+  const { sizePt } = setting;
+  return rows.flatMap(({ cells, hasBox }) => {
+    const row = tagged('TR', node);
+    const [first, ...others] = cells;
+    const name = wordUnits(
+      (first?.words ?? []).map((run) => ({ ...run, isStrong: true as const })),
+      { xPt: boxPt, abovePt: sizePt * 0.5 },
+      tagged('TH', row),
+      setting,
+    ).map((unit, at): Unit =>
+      at > 0 || !hasBox
+        ? unit
+        : {
+            ...unit,
+            draw: (pen, left, yPt, isRepeat) => {
+              pen.box(left, yPt + sizePt * 0.22, sizePt * 0.75);
+              unit.draw(pen, left, yPt, isRepeat);
+            },
+          });
+    const rest = others.flatMap(({ words }, at): Unit[] => {
+      const title = columns[at + 1]?.title ?? '';
+      if (words.length === 0) return [];
+      const told = title === '' ? words : [{ text: `${title}: ` }, ...words];
+      return wordUnits(told, { xPt: boxPt, abovePt: 0 }, tagged('TD', row), setting);
+    });
+    return together([...name, ...rest]);
+  });
+} // prettier-ignore
+
+/** As wide as they want to be; where that is too much, the widest give way down to their longest word. */
+function columnsOf(table: Table, widthPt: number, swatchPt: number, setting: Setting): Column[] {
+  const facts = factsOf(table, swatchPt, setting);
+  const gapPt = setting.sizePt * GAP;
+  const freePt = widthPt - gapPt * (facts.length - 1);
   const widths = fitted(facts, freePt);
   let xPt = 0;
   return facts.map(({ hasSwatch }, at) => {
@@ -58,7 +114,7 @@ function columnsOf({ columns, rows }: Table, widthPt: number, swatchPt: number, 
   });
 } // prettier-ignore
 
-function fitted(facts: readonly { readonly wantsPt: number; readonly leastPt: number }[], freePt: number): number[] {
+function fitted(facts: readonly ColumnFacts[], freePt: number): number[] {
   const wantedPt = facts.reduce((sum, { wantsPt }) => sum + wantsPt, 0);
   if (wantedPt <= freePt) {
     // What is over goes to the first: what it is called stands there.
