@@ -1,9 +1,10 @@
 import { bookletOf, type BookletRequest } from '@lanakit/core/papers';
 import type { Wool } from '@lanakit/core/engine';
+import { bookletEpub } from './booklet/bookletEpub.ts';
 import { bookletHtml } from './booklet/bookletHtml.ts';
 import { bookletPdf } from './booklet/bookletPdf.ts';
 
-export const BOOKLET_FORMS = ['pdf', 'html'] as const;
+export const BOOKLET_FORMS = ['pdf', 'html', 'epub'] as const;
 export type BookletForm = (typeof BOOKLET_FORMS)[number];
 
 /** A booklet that is to be set. Plain data: it crosses into a worker. */
@@ -21,7 +22,12 @@ export interface BookletTask {
 /** A pattern as it leaves the studio, in one of its forms. */
 export async function setBooklet({ request, wool, pictures, form, at }: BookletTask): Promise<Buffer> {
   const booklet = bookletOf(request, wool);
-  return form === 'pdf'
-    ? bookletPdf(booklet, request.terms, pictures, new Date(at))
-    : bookletHtml(booklet, request.terms, pictures);
+  switch (form) {
+    case 'pdf':
+      return bookletPdf(booklet, request.terms, pictures, new Date(at));
+    case 'html':
+      return bookletHtml(booklet, request.terms, pictures);
+    case 'epub':
+      return bookletEpub(booklet, request.terms, pictures, new Date(at));
+  }
 }

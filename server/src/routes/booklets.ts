@@ -11,13 +11,13 @@ import type { BookletBuild, BookletService } from '../services/bookletService.ts
 import { formCheck } from '../services/formCheck.ts';
 import { Refusal } from '../services/refusal.ts';
 
-/** A pattern as a booklet: as PDF, and as one file of HTML. */
+/** A pattern as a booklet: as PDF, as one file of HTML, and as EPUB. */
 export const bookletRoutes = (booklets: BookletService): Route[] => [
   route({
     method: 'get',
     path: '/patterns/:id/booklet/:form',
     summary:
-      'A pattern as a booklet: `pdf` or `html`; `terms` (JSON) how it is set and what is in it, of a `revision`, with `choices` (JSON) in a `size` (1 as written), for the `left` hand',
+      'A pattern as a booklet: `pdf`, `html` or `epub`; `terms` (JSON) how it is set and what is in it, of a `revision`, with `choices` (JSON) in a `size` (1 as written), for the `left` hand',
     roles: OWNER,
     query: ['terms', 'revision', 'choices', 'size', 'left'],
     answers: [200],

@@ -28,6 +28,7 @@ export interface BookletBuild {
 const FORMS: Readonly<Record<BookletForm, { readonly mime: string; readonly extension: string }>> = {
   pdf: { mime: 'application/pdf', extension: 'pdf' },
   html: { mime: 'text/html; charset=utf-8', extension: 'html' },
+  epub: { mime: 'application/epub+zip', extension: 'epub' },
 };
 
 /** A pattern as it leaves the studio: to sell, to teach, to keep beside the work. */

@@ -94,6 +94,9 @@ function Papers({ id, document, revisionId, newest, onRevision }: PapersProps) {
           <Button href={at('html')} download>
             Save as one page of HTML
           </Button>
+          <Button href={at('epub')} download>
+            Save as EPUB
+          </Button>
         </div>
         {missing.length > 0 && (
           <ul className={styles.missing} aria-label="What is missing in it">

@@ -50,6 +50,26 @@ html.saving{--paper:#fff}
 @media print{html{background:none;font-size:10.5pt}html.large{font-size:18pt}body{max-width:none;padding:0}nav{display:none}h2,h3,h4{break-after:avoid}p{orphans:2;widows:2}@page{margin:16mm}}
 `;
 
+/** The same for readers of books, which have type and colours of their own. */
+export const EPUB_STYLE = `
+h1,h2,h3,h4{line-height:1.2}
+.quiet,dt,figcaption{font-size:.9em}
+.figure{width:60%}
+dl>div{margin:.2em 0}
+dt{float:left;clear:left;width:28%}
+dd{margin-left:30%}
+.swatch{width:2.1em;height:.8em}
+table{width:100%;border-collapse:collapse}
+th,td{padding:.25em .6em .25em 0;border-bottom:1px solid #999;font-weight:normal;text-align:left;vertical-align:baseline}
+.number{text-align:right}
+.hidden{position:absolute;width:1px;height:1px;overflow:hidden}
+.step,.piece{margin:1em 0;page-break-inside:avoid}
+.step .number{font-weight:bold;text-align:left}
+.caution{padding-left:.6em;border-left:4px solid #a8321f}
+figure{margin:.6em 0}
+img{max-width:100%}
+`;
+
 /** What is ticked stays ticked on this device, where it may keep anything; a file that is opened twice is one. */
 export const TICK_SCRIPT = `
 (function(){

@@ -5,6 +5,7 @@ import { BLANK_STEP, OWN_RIGHTS, type Pattern } from '@lanakit/core/pattern';
 import type { Fibre } from '@lanakit/core/shelf';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { XMLValidator } from 'fast-xml-parser';
+import { unzipSync } from 'fflate';
 import { getDocument, type PDFPageProxy } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { shelfOf } from '../../../src/services/runSources.ts';
 import { photo } from '../../support/files.ts';
@@ -225,6 +226,50 @@ describe('as one file of HTML', () => {
     for (const [, anchor] of html.matchAll(/href="#([^"]+)"/g)) expect(ids).toContain(anchor);
   });
 });
+
+describe('as EPUB', () => {
+  const unzipped = async () => new Map(Object.entries(unzipSync(new Uint8Array(await bytesOf('epub')))).map(([path, bytes]) => [path, Buffer.from(bytes)]));
+  test('its first bytes say what it is, uncompressed (OCF 3.3)', async () => {
+    const bytes = await bytesOf('epub');
+    expect(bytes.subarray(30, 58).toString('latin1')).toBe('mimetypeapplication/epub+zip');
+    expect(bytes.readUInt16LE(8)).toBe(0);
+  });
+  test('every file is in its list, every listed one is there, and all of it is well-formed', async () => {
+    const files = await unzipped();
+    const opf = files.get('book/package.opf')?.toString('utf8') ?? '';
+    expect(files.get('META-INF/container.xml')?.toString('utf8')).toContain('full-path="book/package.opf"');
+    const listed = [...opf.matchAll(/<item id="([^"]+)" href="([^"]+)" media-type="([^"]+)"/g)];
+    const paths = listed.map(([, , href]) => `book/${href ?? ''}`);
+    expect(paths.toSorted()).toEqual([...files.keys()].filter((path) => path.startsWith('book/') && !path.endsWith('.opf')).toSorted());
+    expect(new Set(listed.map(([, id]) => id)).size).toBe(listed.length);
+    for (const [path, bytes] of files)
+      if (/\.(?:xhtml|opf|xml)$/.test(path)) expect([path, XMLValidator.validate(bytes.toString('utf8'))]).toEqual([path, true]);
+    for (const [, idref] of opf.matchAll(/<itemref idref="([^"]+)"/g)) expect(listed.map(([, id]) => id)).toContain(idref);
+    expect(opf).toMatch(/<meta property="dcterms:modified">\d{4}-\d\d-\d\dT\d\d:\d\d:\d\dZ<\/meta>/);
+    expect(opf.match(/properties="nav"/g)).toHaveLength(1);
+  });
+  test('every picture and every link in it leads to a file and a place that are there; nothing is fetched', async () => {
+    const files = await unzipped();
+    const pages = [...files].filter(([path]) => path.endsWith('.xhtml'));
+    const ids = new Map(pages.map(([path, bytes]) => [path.slice(5), new Set([...bytes.toString('utf8').matchAll(/ id="([^"]+)"/g)].map(([, id]) => id))]));
+    for (const [path, bytes] of pages) {
+      const text = bytes.toString('utf8');
+      for (const [, src] of text.matchAll(/src="([^"]+)"/g)) expect(files.has(`book/${src ?? ''}`)).toBe(true);
+      for (const [, href = ''] of text.matchAll(/<a href="([^"]+)"/g)) {
+        const [file, anchor] = href.split('#');
+        expect(ids.get(file === '' ? path.slice(5) : (file ?? ''))?.has(anchor)).toBe(true);
+      }
+      expect(text).not.toMatch(/(?:src|href)="https?:/);
+    }
+  });
+  test('read through from front to end it says every word', async () => {
+    const files = await unzipped();
+    const opf = files.get('book/package.opf')?.toString('utf8') ?? '';
+    const hrefs = new Map([...opf.matchAll(/<item id="([^"]+)" href="([^"]+)"/g)].map(([, id, href]) => [id, href]));
+    const text = plain([...opf.matchAll(/<itemref idref="([^"]+)"/g)].map(([, id]) => files.get(`book/${hrefs.get(id) ?? ''}`)?.toString('utf8') ?? '').join('').replaceAll(/<title>[^<]*<\/title>/g, '').replaceAll(/<[^>]+>/g, '').replaceAll('&#39;', "'").replaceAll('&quot;', '"').replaceAll('&lt;', '<').replaceAll('&gt;', '>').replaceAll('&amp;', '&'));
+    for (const line of expectedText().split('\n').filter((each) => each.length > 3)) expect(text).toContain(plain(line));
+  });
+}); // prettier-ignore
 
 test('the grams in it are those of the engine', async () => {
   const { total } = estimatePattern(stored.document, shelfOf(studio.deps.store));
