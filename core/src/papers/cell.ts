@@ -53,3 +53,42 @@ export function cellForTable(cell: Cell): string {
   // “<0.01” is no number to a spreadsheet either.
   return number.startsWith('<') ? cellWords(cell) : number;
 }
+
+/** A number with its unit, as a workbook has it. */
+interface CellMeasure {
+  readonly number: number;
+  readonly decimals: number;
+  /** Null: so many of them. */
+  readonly unit: string | null;
+}
+
+const UNITS: Readonly<Record<StockUnit, string | null>> = {
+  m: 'm',
+  cm2: 'cm²',
+  ml: 'ml',
+  g: 'g',
+  piece: null,
+};
+
+/** Null where it is words, known only in part, or too little to have a number. */
+export function measureOfCell(cell: Cell): CellMeasure | null {
+  switch (cell.kind) {
+    case 'text':
+      return null;
+    case 'count':
+      return { number: cell.count, decimals: 0, unit: null };
+    case 'amount':
+      return { number: cell.amount, decimals: decimalsOf(cell.amount), unit: UNITS[cell.unit] };
+    case 'grams': {
+      const words = cellForTable(cell);
+      const number = Number(words);
+      if (words === '' || Number.isNaN(number)) return null;
+      return { number, decimals: decimalsIn(words), unit: 'g' };
+    }
+  }
+}
+
+const decimalsIn = (words: string): number => (words.split('.')[1] ?? '').length;
+
+/** What is kept in pieces, metres or drops is written no finer than a hundredth. */
+const decimalsOf = (number: number): number => decimalsIn(String(Math.round(number * 100) / 100));

@@ -1,7 +1,8 @@
 export { figureSvg, type FigureSvg } from './figureSvg.ts';
 export { orderPaper } from './orderPaper.ts';
 export { bagLabels, LABEL_INNER_MM, labelPlaces, type LabelPlace } from './labels.ts';
-export { makePaper, paperTable } from './makePaper.ts';
+export { makePaper } from './makePaper.ts';
+export { paperTable, workbookSheet, type WorkbookSheet } from './paperTable.ts';
 export { packNames } from './packNames.ts';
 export {
   PAPER_NAMES,

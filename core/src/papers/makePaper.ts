@@ -1,6 +1,4 @@
-import { writeTable } from '../tables/index.ts';
 import { counted, showDay } from '../words/index.ts';
-import { cellForTable } from './cell.ts';
 import { contentsPaper } from './contentsPaper.ts';
 import { bagLabels } from './labels.ts';
 import { figuresOf } from './figuresOf.ts';
@@ -54,41 +52,4 @@ function headOf({ input, plan, toPack, revisionNumbers }: PaperSource): string[]
       ? []
       : [`Gone on without a permission: ${input.rightsReason.trim()}`]),
   ];
-}
-
-/** The same as a table for a spreadsheet: a row for each line, its section first. */
-export function paperTable({ sections, labels }: Paper): string {
-  if (labels.length > 0) {
-    return writeTable(
-      ['Pack', 'Bag', 'Fibre', 'Grams', 'Note', 'Parts', 'Keep back', 'Foot', 'Code'],
-      labels.flatMap(({ title, bag, lines, parts, keepBack, foot, code }) =>
-        lines.map(({ text, grams, note }) => [
-          title,
-          bag || 'figure',
-          text,
-          cellForTable(grams),
-          note,
-          parts,
-          keepBack,
-          foot,
-          code,
-        ]),
-      ),
-    );
-  }
-  const columns = [...new Set(sections.flatMap((section) => section.columns.map(({ title }) => title)))];
-  return writeTable(
-    ['Section', ...columns, 'Note'],
-    sections.flatMap(({ title, columns: section, rows }) =>
-      rows.map(({ cells, note = '' }) => [
-        title,
-        ...columns.map((column) => {
-          const at = section.findIndex((paperColumn) => paperColumn.title === column);
-          const cell = cells[at];
-          return cell ? cellForTable(cell) : '';
-        }),
-        note,
-      ]),
-    ),
-  );
 }

@@ -126,6 +126,14 @@ const orderRoutes = (orders: OrderService): Route[] => [
     answers: [200],
     handle: ({ params: { id } }) => filed(orders.csv(id)),
   }),
+  route({
+    method: 'get',
+    path: '/orders/:id/sheet/xlsx',
+    summary: 'An order as it is sent, as a spreadsheet workbook, units in its headings',
+    roles: OWNER,
+    answers: [200],
+    handle: async ({ params: { id } }) => filed(await orders.workbook(id)),
+  }),
   ...stageRoutes(orders),
 ];
 

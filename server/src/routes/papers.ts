@@ -50,6 +50,17 @@ export const paperRoutes = (papers: PaperService): Route[] => [
   }),
   route({
     method: 'get',
+    path: '/runs/:id/papers/:name/xlsx',
+    summary: 'A paper of a run as a spreadsheet workbook, units in its headings',
+    roles: OWNER,
+    answers: [200],
+    handle: async ({ params: { id, name } }) => {
+      const paper = named(name);
+      return paper ? filed(await papers.workbook(id, paper)) : new Refusal({ code: 'not_found' });
+    },
+  }),
+  route({
+    method: 'get',
     path: '/runs/:id/calendar',
     summary: 'Sittings of a class as iCalendar, with the days to order and to begin by',
     roles: OWNER,

@@ -12,7 +12,8 @@ import {
 } from '@lanakit/core/buying';
 import type { Problem } from '@lanakit/core/problems';
 import { blankLot, toMilli } from '@lanakit/core/shelf';
-import { orderPaper, paperTable } from '@lanakit/core/papers';
+import { orderPaper, paperTable, workbookSheet } from '@lanakit/core/papers';
+import { WORKBOOK_MIME, workbookOf } from '../papers/workbook.ts';
 import { LABEL_SHEET } from '@lanakit/core/run';
 import { todayOf, type WorkDeps } from './deps.ts';
 import { ITEM_KINDS } from './itemKinds.ts';
@@ -152,6 +153,11 @@ export function orderService({ store, now, newId, work }: WorkDeps) {
       const order = found(id);
       const bytes = Buffer.from(paperTable(orderPaper(order)), 'utf8');
       return { bytes, mime: 'text/csv; charset=utf-8', name: `${fileName(order)}.csv` };
+    },
+    async workbook(id: string) {
+      const order = found(id);
+      const bytes = await workbookOf(workbookSheet(orderPaper(order)));
+      return { bytes, mime: WORKBOOK_MIME, name: `${fileName(order)}.xlsx` };
     },
     /** The last arrival was a slip: what it put on the shelf is taken off again. */
     takeBack(id: string, version: number): Order {

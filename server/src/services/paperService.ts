@@ -1,5 +1,6 @@
-import { makePaper, type PaperName, type PaperSource, paperTable } from '@lanakit/core/papers';
+import { makePaper, type PaperName, type PaperSource, paperTable, workbookSheet } from '@lanakit/core/papers';
 import { checkLabelSheet, type LabelSheet, type Run } from '@lanakit/core/run';
+import { WORKBOOK_MIME, workbookOf } from '../papers/workbook.ts';
 import { todayOf, type WorkDeps } from './deps.ts';
 import { classCalendarOf } from './classCalendar.ts';
 import { paperSourceOf } from './paperSourceOf.ts';
@@ -35,6 +36,11 @@ export function paperService({ store, now, work }: WorkDeps) {
       const source = sourceOf(found(runId));
       const bytes = Buffer.from(paperTable(makePaper(name, source)), 'utf8');
       return { bytes, mime: 'text/csv; charset=utf-8', name: `${fileName(source)}-${name}.csv` };
+    },
+    async workbook(runId: string, name: PaperName) {
+      const source = sourceOf(found(runId));
+      const bytes = await workbookOf(workbookSheet(makePaper(name, source)));
+      return { bytes, mime: WORKBOOK_MIME, name: `${fileName(source)}-${name}.xlsx` };
     },
     /** Sittings of a class, and the days before it. */
     calendar(runId: string) {

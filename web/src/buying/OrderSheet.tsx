@@ -240,7 +240,7 @@ function Copies({ order }: { order: Order }) {
       await navigator.clipboard.writeText(orderText(order));
       return { text: 'Copied: paste it into a letter or a form.' };
     });
-  const file = (kind: 'csv' | 'pdf') => apiPath(`/orders/${order.id}/sheet/${kind}`);
+  const file = (kind: 'csv' | 'xlsx' | 'pdf') => apiPath(`/orders/${order.id}/sheet/${kind}`);
   return (
     <div className={styles.copies}>
       <span className="quiet small">In the supplier’s own words:</span>
@@ -249,6 +249,9 @@ function Copies({ order }: { order: Order }) {
       </Button>
       <Button size="small" href={file('csv')} download>
         CSV
+      </Button>
+      <Button size="small" href={file('xlsx')} download>
+        Workbook
       </Button>
       <Button size="small" href={file('pdf')} target="_blank">
         PDF

@@ -75,6 +75,9 @@ function Laid({ run, name, runPlan }: { run: OpenedRun; name: PaperName; runPlan
               <a href={`${base}/csv`} download>
                 CSV
               </a>
+              <a href={`${base}/xlsx`} download>
+                Workbook
+              </a>
               <a href={apiPath(`/runs/${run.id}/json`)} download>
                 JSON of the run
               </a>

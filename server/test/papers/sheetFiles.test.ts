@@ -1,0 +1,113 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { OpenedRun } from '@lanakit/core/api';
+import { PAPER_NAMES, type PaperName } from '@lanakit/core/papers';
+import { blankSeat } from '@lanakit/core/run';
+import { readTable } from '@lanakit/core/tables';
+import { XMLValidator } from 'fast-xml-parser';
+import { strFromU8, unzipSync } from 'fflate';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import readWorkbook from 'read-excel-file/node';
+import { workbookOf } from '../../src/papers/workbook.ts';
+import { request } from '../support/request.ts';
+import {
+  addFibre,
+  addPattern,
+  ballPattern,
+  openStudio,
+  publish,
+  runInput,
+  type Studio,
+} from '../support/studio.ts';
+
+/** As a reader of spreadsheets sees it that is not ours. */
+async function read(bytes: Buffer) {
+  const [sheet] = await readWorkbook(bytes);
+  if (!sheet) throw new Error('no sheet in the workbook');
+  return { name: sheet.sheet, rows: sheet.data };
+}
+
+describe('a workbook', () => {
+  test('numbers are numbers, words stay words whatever they begin with', async () => {
+    const evil = ['=1+1', '+SUM(A1:A9)', '-2', '@cmd', '1e5', '\u0007bell', '007', ' spaced '];
+    const bytes = await workbookOf({
+      name: 'Pears: Saturday/Sunday [all of them, even those at home]',
+      headings: ['Said', 'Wool (g)'],
+      rows: evil.map((words, at) => [{ words }, { number: at + 0.25, decimals: 2 }]),
+    });
+    const { name, rows } = await read(bytes);
+    expect(name.length).toBeLessThanOrEqual(31);
+    expect(rows.slice(1).map(([, number]) => number)).toEqual(evil.map((_, at) => at + 0.25));
+    expect(rows.slice(1).map(([words]) => String(words).trim())).toEqual(
+      evil.map((words) => words.replace('\u0007', '').trim()),
+    );
+    const files = Object.entries(unzipSync(new Uint8Array(bytes))).filter(([path]) =>
+      /\.(xml|rels)$/.test(path),
+    );
+    expect(files.length).toBeGreaterThan(4);
+    for (const [path, content] of files) {
+      expect([path, XMLValidator.validate(strFromU8(content))]).toEqual([path, true]);
+      expect(strFromU8(content)).not.toMatch(/<f[ >]/);
+    }
+  });
+});
+
+/** Words and numbers of a PDF, by a reader that is not ours; hyphens and breaks of lines do not count. */
+async function lettersOfPdf(bytes: Buffer): Promise<string> {
+  const loading = getDocument({ data: new Uint8Array(bytes), useSystemFonts: false, verbosity: 0 });
+  const pdf = await loading.promise;
+  const pages = await Promise.all(
+    Array.from({ length: pdf.numPages }, async (_each, at) => {
+      const { items } = await (await pdf.getPage(at + 1)).getTextContent();
+      return items.map((item) => ('str' in item ? item.str : '')).join('');
+    }),
+  );
+  await loading.destroy();
+  return pages.join('').replaceAll(/\s/g, '');
+}
+
+let studio: Studio;
+let runId: string;
+beforeAll(async () => {
+  studio = openStudio();
+  const fibre = await addFibre(studio, { name: 'Chalk & foam' }, 250);
+  const revisionId = await publish(studio, await addPattern(studio, ballPattern(fibre.id)));
+  const input = runInput(revisionId, { seats: 3, roster: [{ ...blankSeat(1), name: '=HYPERLINK("x")' }] });
+  runId = ((await request(studio.app).post('/api/runs').send(input).expect(201)).body as OpenedRun).id;
+});
+afterAll(() => studio.close());
+
+const fileOf = async (name: PaperName, form: 'pdf' | 'xlsx') => {
+  const answer = await request(studio.app)
+    .get(`/api/runs/${runId}/papers/${name}/${form}`)
+    .responseType('blob')
+    .expect(200);
+  expect(answer.headers['content-disposition']).toContain(`-${name}.${form}`);
+  return answer.body as Buffer;
+};
+const tableOf = async (name: PaperName) =>
+  readTable((await request(studio.app).get(`/api/runs/${runId}/papers/${name}/csv`).expect(200)).text, ',');
+
+describe.each(PAPER_NAMES)('%s of a class', (name) => {
+  test('as a workbook says what its CSV says, and its numbers can be added up', async () => {
+    const { rows } = await read(await fileOf(name, 'xlsx'));
+    const { header, rows: lines } = await tableOf(name);
+    const [headings = [], ...cells] = rows;
+    // Only what is added up changes its heading, by its unit.
+    expect(headings.map((heading) => String(heading).replace(/ \((g|m|ml|cm²)\)$/, ''))).toEqual(header.map((heading) => (heading === 'Grams' ? 'Wool' : heading)));
+    expect(cells.length).toBe(lines.length);
+    lines.forEach((line, at) =>
+      [...line.cells.values()].forEach((told, column) => {
+        const value = cells[at]?.[column] ?? '';
+        if (typeof value === 'number') expect([told, Number.parseFloat(told)]).toEqual([told, value]);
+        else expect(String(value)).toContain(told);
+      }));
+  });
+  test('as PDF has every word and number of its table', async () => {
+    const letters = await lettersOfPdf(await fileOf(name, 'pdf'));
+    const { rows } = await tableOf(name);
+    const told = new Set(rows.flatMap(({ cells }) => [...cells.values()].flatMap((cell) => cell.split(/\s+/))));
+    // A label of the only bag says what is in it and not which bag it is; the table has to name it.
+    told.delete('figure');
+    expect([...told].filter((word) => !letters.includes(word))).toEqual([]);
+  });
+}); // prettier-ignore
