@@ -94,12 +94,9 @@ await pictures('light', async (page) => {
     .first()
     .waitFor();
   await take(page, 'ladder');
-  await page.goto(`${puffin}/read`);
-  await page.getByRole('heading', { name: 'You need' }).waitFor();
-  const made = page.getByRole('img', { name: 'The figure as far as step 5', exact: true });
-  await made.waitFor();
-  await made.evaluate((picture) => picture.scrollIntoView({ block: 'center' }));
-  await take(page, 'reading');
+  await page.goto(`${puffin}/papers`);
+  await page.locator('canvas[aria-label="Page 1"][aria-busy="false"]').waitFor({ timeout: 120_000 });
+  await take(page, 'booklet');
   await page.goto(`${puffin}/guide`);
   await page.getByRole('figure', { name: /^Page 1 of/ }).waitFor();
   await take(page, 'guide');

@@ -41,6 +41,7 @@ const USUAL_ASPECT = 1.414;
 function Page({ pdf, number }: { pdf: PDFDocumentProxy; number: number }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const [isSeen, setSeen] = useState(false);
+  const [isDrawn, setDrawn] = useState(false);
   const [aspect, setAspect] = useState(USUAL_ASPECT);
   useEffect(() => {
     const place = canvas.current;
@@ -69,7 +70,10 @@ function Page({ pdf, number }: { pdf: PDFDocumentProxy; number: number }) {
       place.height = viewport.height;
       const task = page.render({ canvas: place, viewport });
       stop = () => task.cancel();
-      task.promise.catch(() => undefined);
+      task.promise.then(
+        () => setDrawn(true),
+        () => undefined,
+      );
     });
     return () => {
       isHere = false;
@@ -83,6 +87,7 @@ function Page({ pdf, number }: { pdf: PDFDocumentProxy; number: number }) {
       style={{ aspectRatio: `1 / ${aspect}` }}
       role="img"
       aria-label={`Page ${number}`}
+      aria-busy={!isDrawn}
     />
   );
 }
