@@ -1,4 +1,5 @@
 import { counted, showDay } from '../words/index.ts';
+import { beforeClassPaper } from './beforeClassPaper.ts';
 import { contentsPaper } from './contentsPaper.ts';
 import { bagLabels } from './labels.ts';
 import { figuresOf } from './figuresOf.ts';
@@ -10,6 +11,7 @@ import { riskPaper } from './riskPaper.ts';
 import { homeworkPaper } from './homeworkPaper.ts';
 import { runSheetPaper } from './runSheetPaper.ts';
 import { shortagePaper } from './shortagePaper.ts';
+import { signUpPaper } from './signUpPaper.ts';
 import { weighOutPaper } from './weighOutPaper.ts';
 
 const MAKERS: Readonly<
@@ -24,6 +26,8 @@ const MAKERS: Readonly<
   'run-sheet': runSheetPaper,
   homework: homeworkPaper,
   risks: riskPaper,
+  'before-class': beforeClassPaper,
+  'sign-up': signUpPaper,
 };
 
 /** A sheet of a run, not yet set: what the screen, the PDF and the table in a file are all made from. */
@@ -32,7 +36,7 @@ export function makePaper(name: PaperName, source: PaperSource): Paper {
     name === 'labels'
       ? { title: 'Labels', sections: [], labels: bagLabels(source), figures: figuresOf(source) }
       : { ...MAKERS[name](source), labels: [], figures: {} };
-  return { name, head: headOf(source), foot: CARE, ...made };
+  return { name, head: name === 'before-class' ? [source.input.name] : headOf(source), foot: CARE, ...made };
 }
 
 function headOf({ input, plan, toPack, revisionNumbers }: PaperSource): string[] {

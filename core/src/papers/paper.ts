@@ -17,6 +17,8 @@ export const PAPER_NAMES = [
   'run-sheet',
   'homework',
   'risks',
+  'before-class',
+  'sign-up',
 ] as const;
 export type PaperName = (typeof PAPER_NAMES)[number];
 

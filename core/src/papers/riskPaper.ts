@@ -4,6 +4,7 @@ import type { Caution } from '../pattern/index.ts';
 import { seatsOf } from '../run/index.ts';
 import { CAUTION_NAMES, CAUTION_WORDS, counted, FIBRE_FLAG_WORDS, joinWords } from '../words/index.ts';
 import { cautionsOf } from '../writing/index.ts';
+import { HURTS } from './hurts.ts';
 import {
   left,
   type Paper,
@@ -15,9 +16,6 @@ import {
   section,
   wide,
 } from './paper.ts';
-
-/** What hurts somebody, worst first; what cannot be undone hurts only the figure. */
-const HURTS: readonly Caution[] = ['needle', 'blade', 'wire-end', 'hot', 'glue', 'small-part', 'allergy'];
 
 /** What is usually done first. No medical advice: the foot of the paper says whose word goes. */
 const FIRST_AID: Readonly<Partial<Record<Caution, readonly (readonly [what: string, first: string])[]>>> = {

@@ -2,10 +2,8 @@ import * as cells from './cell.ts';
 import type { Skill } from '../needles/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import {
-  choiceOfSeat,
   designsOfPacks,
   designsOfSeats,
-  hasChoice,
   isElsewhere,
   type Seat,
   seatName,
@@ -14,7 +12,6 @@ import {
 } from '../run/index.ts';
 import { isSameToolName } from '../shelf/index.ts';
 import {
-  choiceWords,
   counted,
   FIBRE_FLAG_WORDS,
   needName,
@@ -22,6 +19,7 @@ import {
   sizedWords,
   SKILL_WORDS,
 } from '../words/index.ts';
+import { makesWords } from './makesWords.ts';
 import {
   left,
   type Paper,
@@ -73,16 +71,6 @@ function seatRow(seat: Seat, pattern: Pattern | null, isOneOfSeveral: boolean, u
   const skill = SKILL_WORDS[seat.skill ?? usualSkill];
   const makes = pattern ? makesWords(seat, pattern, isOneOfSeveral) : '';
   return row([who, makes, skill, mind.join('; ')], { ticks: 1 });
-}
-
-/** What is chosen; of several designs in one room the title first. */
-function makesWords(seat: Seat, pattern: Pattern, isOneOfSeveral: boolean): string {
-  const choice = choiceOfSeat(pattern, seat);
-  const isOpen = choice.kind !== 'chosen' && hasChoice(pattern);
-  const chosen = isOpen
-    ? 'not chosen yet'
-    : (choice.kind === 'chosen' && choiceWords(pattern, choice.choices)) || 'as written';
-  return isOneOfSeveral ? `${pattern.title}: ${chosen}` : chosen;
 }
 
 /** Holders that a table or the room shares. */

@@ -16,6 +16,8 @@ export const papersOfRun = (kind: 'class' | 'kits'): readonly RunPaper[] => {
     ...(isKits
       ? []
       : [
+          { path: 'papers/before-class', name: 'Before they come: what to bring' },
+          { path: 'papers/sign-up', name: 'Sign-up list' },
           { path: 'papers/room', name: 'Room list' },
           { path: 'papers/run-sheet', name: 'Run sheet of the day' },
           { path: 'papers/homework', name: 'Homework sheet' },

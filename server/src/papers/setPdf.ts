@@ -119,6 +119,8 @@ function table(paperSection: PaperSection): Content {
   };
 }
 
+const SHORT_NAME_LETTERS = 24;
+
 function rowCells(
   line: PaperRow,
   { columns }: PaperSection,
@@ -131,14 +133,15 @@ function rowCells(
   return [
     ...(hasTicks ? [line.ticks > 0 ? tickBoxes(line.ticks) : ''] : []),
     ...(hasSwatches ? [line.swatch ? swatch(line.swatch, 24, 10) : ''] : []),
-    ...columns.map(({ align }, at): TableCell => {
+    ...columns.map(({ align, isWide }, at): TableCell => {
       const cell = line.cells[at];
       const text = cell ? cellWords(cell) : '';
       const document = {
         text,
         alignment: align,
         bold: align === 'right',
-        noWrap: align === 'right' || at === 0,
+        // A short name is not broken; a long one would push the table over the edge of the page.
+        noWrap: align === 'right' || (at === 0 && !isWide && text.length <= SHORT_NAME_LETTERS),
       };
       return at === firstWide && line.note
         ? { stack: [document, { text: line.note, fontSize: 8, color: QUIET }] }

@@ -51,27 +51,48 @@ describe('a workbook', () => {
   });
 });
 
-/** Words and numbers of a PDF, by a reader that is not ours; hyphens and breaks of lines do not count. */
-async function lettersOfPdf(bytes: Buffer): Promise<string> {
+/** By a reader that is not ours: its letters, hyphens and breaks of lines not counted, and what stands beyond the edges of its pages. */
+async function readPdf(bytes: Buffer): Promise<{ letters: string; beyond: string[] }> {
   const loading = getDocument({ data: new Uint8Array(bytes), useSystemFonts: false, verbosity: 0 });
   const pdf = await loading.promise;
   const pages = await Promise.all(
     Array.from({ length: pdf.numPages }, async (_each, at) => {
-      const { items } = await (await pdf.getPage(at + 1)).getTextContent();
-      return items.map((item) => ('str' in item ? item.str : '')).join('');
+      const page = await pdf.getPage(at + 1);
+      const [, , widthPt = 0] = page.view;
+      const items = (await page.getTextContent()).items.flatMap((item) => ('str' in item ? [item] : []));
+      const beyond = items.filter(
+        ({ transform, width }) =>
+          Number(transform[4]) < 0 || Number(transform[4]) + width > widthPt - EDGE_PT,
+      );
+      return { letters: items.map(({ str }) => str).join(''), beyond: beyond.map(({ str }) => str) };
     }),
   );
   await loading.destroy();
-  return pages.join('').replaceAll(/\s/g, '');
+  return {
+    letters: pages
+      .map(({ letters }) => letters)
+      .join('')
+      .replaceAll(/\s/g, ''),
+    beyond: pages.flatMap(({ beyond }) => beyond),
+  };
 }
+/** No printer reaches the last quarter of an inch. */
+const EDGE_PT = 18;
+const LONG = 'of wool that was washed, carded, dyed and combed by hand ';
 
 let studio: Studio;
 let runId: string;
 beforeAll(async () => {
   studio = openStudio();
-  const fibre = await addFibre(studio, { name: 'Chalk & foam' }, 250);
-  const revisionId = await publish(studio, await addPattern(studio, ballPattern(fibre.id)));
-  const input = runInput(revisionId, { seats: 3, roster: [{ ...blankSeat(1), name: '=HYPERLINK("x")' }] });
+  const fibre = await addFibre(studio, { name: `Chalk & foam ${LONG}`.trim() }, 250);
+  const revisionId = await publish(
+    studio,
+    await addPattern(studio, ballPattern(fibre.id, { title: `A ball ${LONG}${LONG}`.trim() })),
+  );
+  const input = runInput(revisionId, {
+    seats: 3,
+    roster: [{ ...blankSeat(1), name: '=HYPERLINK("x")', note: LONG.repeat(3) }],
+  });
   runId = ((await request(studio.app).post('/api/runs').send(input).expect(201)).body as OpenedRun).id;
 });
 afterAll(() => studio.close());
@@ -102,8 +123,9 @@ describe.each(PAPER_NAMES)('%s of a class', (name) => {
         else expect(String(value)).toContain(told);
       }));
   });
-  test('as PDF has every word and number of its table', async () => {
-    const letters = await lettersOfPdf(await fileOf(name, 'pdf'));
+  test('as PDF has every word and number of its table, and none beyond its page', async () => {
+    const { letters, beyond } = await readPdf(await fileOf(name, 'pdf'));
+    expect(beyond).toEqual([]);
     const { rows } = await tableOf(name);
     const told = new Set(rows.flatMap(({ cells }) => [...cells.values()].flatMap((cell) => cell.split(/\s+/))));
     // A label of the only bag says what is in it and not which bag it is; the table has to name it.
