@@ -80,9 +80,10 @@ export const isLowLabel = ({ heightMm }: Pick<LabelSheet, 'heightMm'>): boolean 
 /** Title and bag line together are so high, mm: a figure stands beside them. */
 const figureHeightMm = (sheet: LabelSheet): number => (isLowLabel(sheet) ? 6.5 : 8);
 const MOST_FIGURE_WIDTH_MM = 16;
-/** Millimetres a letter of the title takes, and one of the bag line. */
+/** Millimetres a letter of the title takes, one of the bag line and one of the foot. */
 const TITLE_LETTER_MM = 1.8;
 const BAG_LETTER_MM = 1.2;
+const FOOT_LETTER_MM = 1;
 
 /** How large a figure goes beside the words of a label. */
 function figureBeside(
@@ -101,8 +102,10 @@ function figureBeside(
 function fitted(label: PaperLabel, figure: FigureSvg | null, sheet: LabelSheet): FittedLabel[] {
   const codeMm = label.code === '' ? null : codeOnLabel(sheet);
   const besideMm = codeMm ? codeMm.sideMm + CODE_GAP_MM : 0;
+  const innerMm = sheet.widthMm - 2 * LABEL_INNER_MM;
   const groups: Line[][] = [[]];
-  for (const line of label.lines) {
+  for (const whole of label.lines) {
+    const line = namedWithin(whole, sheet, besideMm);
     const last = groups.at(-1) ?? [];
     if (last.length === 0 || columnsFor([...last, line], sheet, besideMm) !== null) last.push(line);
     else groups.push([line]);
@@ -110,6 +113,8 @@ function fitted(label: PaperLabel, figure: FigureSvg | null, sheet: LabelSheet):
   return groups.map((lines, at) => {
     const set = {
       ...label,
+      title: shortened(label.title, Math.floor(innerMm / TITLE_LETTER_MM)),
+      foot: shortened(label.foot, Math.floor(innerMm / FOOT_LETTER_MM)),
       lines,
       parts: shortened(
         [...new Set(lines.flatMap(({ parts }) => parts))].join(', '),
@@ -130,19 +135,53 @@ function columnsFor(lines: readonly Line[], sheet: LabelSheet, besideMm: number)
     0,
   );
   const fits = (rows: number) => rows * LABEL_LINE_PT + notesPt <= roomPt(sheet) + 1e-9;
-  if (fits(lines.length)) return 1;
-  const halfMm = (sheet.widthMm - 2 * LABEL_INNER_MM - besideMm - 2) / 2;
+  const wholeMm = sheet.widthMm - 2 * LABEL_INNER_MM - besideMm;
+  if (fits(lines.reduce((sum, line) => sum + rowsOf(line, wholeMm), 0))) return 1;
+  const halfMm = (wholeMm - 2) / 2;
   const isShort = ({ text, grams }: Line) =>
     SWATCH_MM + (text.length + cellWords(grams).length + 1) * LETTER_MM <= halfMm;
   return fits(Math.ceil(lines.length / 2)) && lines.every(isShort) ? 2 : null;
 }
 
+/** How many letters of a name there are in a row beside its grams. */
+const nameLetters = ({ grams }: Pick<Line, 'grams'>, widthMm: number): number =>
+  Math.max(LEAST_NAME_LETTERS, Math.floor((widthMm - SWATCH_MM) / LETTER_MM) - cellWords(grams).length - 1);
+const LEAST_NAME_LETTERS = 6;
+
+/** In how many rows a name stands beside its grams: broken between words, and within one that is longer than a row. */
+function rowsOf(line: Line, widthMm: number): number {
+  const most = nameLetters(line, widthMm);
+  let [rows, used] = [1, 0];
+  for (const { length } of line.text.split(' ')) {
+    const wanted = used === 0 ? length : used + 1 + length;
+    if (wanted <= most) used = wanted;
+    else {
+      rows += (used === 0 ? 0 : 1) + Math.ceil(length / most) - 1;
+      used = length % most || Math.min(length, most);
+    }
+  }
+  return rows;
+}
+
+/** A name that has not room on a whole label by itself ends where the label does. */
+function namedWithin(line: Line, sheet: LabelSheet, besideMm: number): Line {
+  const widthMm = sheet.widthMm - 2 * LABEL_INNER_MM - besideMm;
+  const [letters, room] = [nameLetters(line, widthMm), labelRoom(sheet)];
+  let named = line;
+  for (let most = letters * room; rowsOf(named, widthMm) > room && most >= letters; most -= letters / 2)
+    named = { ...line, text: shortened(line.text, Math.floor(most)) };
+  return named;
+}
+
 /** Notes of the lots, with whose they are where there are several; one longer than a label stands whole on the pack list. */
 function notesOf(lines: readonly Line[], sheet: LabelSheet, besideMm: number): string[] {
-  const most = Math.floor((roomPt(sheet) - LABEL_LINE_PT) / NOTE_LINE_PT + 1e-9) * lettersOf(sheet, besideMm);
+  const widthMm = sheet.widthMm - 2 * LABEL_INNER_MM - besideMm;
+  const roomBeside = (line: Line): number =>
+    Math.floor((roomPt(sheet) - rowsOf(line, widthMm) * LABEL_LINE_PT) / NOTE_LINE_PT + 1e-9) *
+    lettersOf(sheet, besideMm);
   return lines
     .filter(({ note }) => note !== '')
-    .map(({ text, note }) => shortened(lines.length > 1 ? `${text}, ${note}` : note, most))
+    .map((line) => shortened(lines.length > 1 ? `${line.text}, ${line.note}` : line.note, roomBeside(line)))
     .filter((note) => note !== '');
 }
 

@@ -53,22 +53,46 @@ describe('what does not fit one label', () => {
     const all = fitted([label(names(room + 1, 25))], LABEL_SHEET);
     expect(all.map(({ columns, lines }) => [columns, lines.length])).toEqual([[1, room], [1, 1]]);
   });
+  /** A name set letter by letter: a word goes on the next row where it does not fit, and is broken where it is longer than one. */
+  const rowsOfName = (name: string, letters: number): number => {
+    const rows: string[] = [''];
+    for (const word of name.split(' ')) {
+      const row = rows.at(-1) ?? '';
+      if (row !== '' && row.length + 1 + word.length > letters) rows.push('');
+      else if (row !== '') rows[rows.length - 1] = `${row} `;
+      for (const letter of word) {
+        if ((rows.at(-1) ?? '').length === letters) rows.push('');
+        rows[rows.length - 1] += letter;
+      }
+    }
+    return rows.length;
+  };
+  const wordsOf = (lengths: readonly number[], at: number) => [`${at}`, ...lengths.map((length) => 'x'.repeat(length))].join(' ');
   test('for any sheet and any bag: every fibre once, in its order, never more than there is room for', () => {
     fc.assert(
       fc.property(
-        fc.array(fc.tuple(fc.integer({ min: 3, max: 30 }), fc.integer({ min: 0, max: 90 })), { maxLength: 24 }),
+        fc.array(fc.tuple(fc.array(fc.integer({ min: 1, max: 14 }), { maxLength: 6 }), fc.integer({ min: 0, max: 90 })), { maxLength: 24 }),
         fc.integer({ min: 12, max: 90 }),
         fc.integer({ min: 25, max: 110 }),
         (made, heightMm, widthMm) => {
-          const lines = made.map(([letters, noteLetters], at) => ({ swatch: null, text: `${at}`.padEnd(letters, 'x'), grams: { kind: 'grams', massG: 12.5, scaleStepG: 0.1, isAtLeast: false } as const, note: 'n'.repeat(noteLetters), parts: [] }));
+          const lines = made.map(([lengths, noteLetters], at) => ({ swatch: null, text: wordsOf(lengths, at), grams: { kind: 'grams', massG: 12.5, scaleStepG: 0.1, isAtLeast: false } as const, note: 'n'.repeat(noteLetters), parts: [] }));
           const sheet = { ...LABEL_SHEET, heightMm, widthMm };
           const all = fitted([label([], { lines })], sheet);
-          expect(all.flatMap((fittedLabel) => fittedLabel.lines.map(({ text }) => text))).toEqual(lines.map(({ text }) => text));
-          // A line is 10.4 points high, one of a note 8.2; 41 are title, bag, parts and foot. One line there always is.
+          // A row is 10.4 points high, one of a note 8.2; 41 are title, bag, parts and foot. One row there always is.
           const room = Math.max(10.4, ((heightMm - 5) * 72) / 25.4 - 41);
+          // 1.4 mm a letter, 8 mm a swatch, “12.5 g” and a space beside it; a name has six at least.
+          const letters = Math.max(6, Math.floor((widthMm - 5 - 8) / 1.4) - 7);
+          const set = all.flatMap((fittedLabel) => fittedLabel.lines.map(({ text }) => text));
+          expect(set.length).toBe(lines.length);
+          set.forEach((text, at) => {
+            const whole = lines[at]?.text ?? '';
+            if (rowsOfName(whole, letters) * 10.4 <= room + 1e-6) expect(text).toBe(whole);
+            else expect(text.endsWith(' …') && whole.startsWith(text.slice(0, -2))).toBe(true);
+          });
           for (const { lines: ownLines, columns, notes } of all) {
             const noteLines = notes.reduce((sum, note) => sum + Math.ceil(note.length / Math.floor((widthMm - 5) / 1.2)), 0);
-            expect(Math.ceil(ownLines.length / columns) * 10.4 + noteLines * 8.2).toBeLessThanOrEqual(room + 1e-6);
+            const rows = columns === 2 ? Math.ceil(ownLines.length / 2) : ownLines.reduce((sum, { text }) => sum + rowsOfName(text, letters), 0);
+            expect(rows * 10.4 + noteLines * 8.2).toBeLessThanOrEqual(room + 1e-6);
           }
         },
       ),

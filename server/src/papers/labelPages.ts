@@ -52,7 +52,7 @@ function labelContent(label: FittedLabel, { xMm, yMm }: LabelPlace, sheet: Label
   const size = isLow ? 7 : 8;
   const cells = ({ swatch: ownSwatch, text, grams }: PaperLabel['lines'][number]): TableCell[] => [
     ownSwatch ? swatch(ownSwatch, 18, 8) : '',
-    { text, fontSize: size, noWrap: true },
+    { text, fontSize: size },
     { text: cellWords(grams), fontSize: size, bold: true, alignment: 'right', noWrap: true },
   ];
   const half = Math.ceil(label.lines.length / label.columns);
