@@ -59,7 +59,8 @@ function Page({ pdf, number }: { pdf: PDFDocumentProxy; number: number }) {
     if (!isSeen) return undefined;
     let stop: () => void = () => undefined;
     let isHere = true;
-    void pdf.getPage(number).then((page) => {
+    const draw = async () => {
+      const page = await pdf.getPage(number);
       const place = canvas.current;
       if (!place || !isHere) return;
       const plain = page.getViewport({ scale: 1 });
@@ -70,11 +71,11 @@ function Page({ pdf, number }: { pdf: PDFDocumentProxy; number: number }) {
       place.height = viewport.height;
       const task = page.render({ canvas: place, viewport });
       stop = () => task.cancel();
-      task.promise.then(
-        () => setDrawn(true),
-        () => undefined,
-      );
-    });
+      await task.promise;
+      if (isHere) setDrawn(true);
+    };
+    // A booklet that is set anew takes the one before it away in the middle of a page: that page is not missed.
+    draw().catch(() => undefined);
     return () => {
       isHere = false;
       stop();
