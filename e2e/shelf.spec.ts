@@ -137,7 +137,8 @@ test('a stocktake by keys writes the differences, and moves what a class is shor
   await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Bench' }).click();
   const weekend = page.getByRole('link', { name: /Puffin weekend/ });
   await expect(weekend).not.toContainText('Marigold');
-  await expect(weekend).toContainText('4 × 40 spiral');
+  // One spare fewer than by the rule alone: in the makings of the logbook those needles worked for hours, and none broke.
+  await expect(weekend).toContainText('3 × 40 spiral');
 });
 
 test('a list with two bad rows: each said with its line, the rest read in, and taken back', async ({
