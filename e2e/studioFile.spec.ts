@@ -50,7 +50,7 @@ async function moveStudio(
   await expect(page.getByRole('region', { name: 'What is in it' })).toContainText('it becomes the same');
   await hands.look();
   await hands.press(page.getByRole('button', { name: 'Bring it in' }));
-  await expect(say(page)).toContainText('Brought in: 5 patterns, 6 runs');
+  await expect(say(page)).toContainText('Brought in: 5 patterns, 7 runs');
   await expect(page.getByText('Saturday pears').first()).toBeVisible();
   expect(await runsAhead()).toEqual(before);
   expect(before.length).toBeGreaterThan(4);
