@@ -18,6 +18,7 @@ import {
   lengthOfTime,
   LEVEL_WORDS,
   needName,
+  orWords,
   showDay,
 } from '../words/index.ts';
 import { cautionsOf, proposeLevel } from '../writing/index.ts';
@@ -129,9 +130,6 @@ function sayBefore({ toPack, plan, wool }: PaperSource): PaperSection {
   });
 }
 
-const orWords = (words: readonly string[]): string =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} or ${words.at(-1) ?? ''}`;
-
 /** `eyes (beads or dots); colourway (as written, Russet)` */
 const choicesOf = ({ options, colourways }: Pick<Pattern, 'options' | 'colourways'>): string =>
   [
@@ -150,7 +148,7 @@ function careSection({ toPack, wool }: PaperSource): PaperSection {
   );
   return section('Take care', {
     notes: [
-      'This is what is usual, and no medical advice: whoever cannot feel a prick, bleeds long or is with a child asks a doctor, and says so beforehand.',
+      'This is what is usual, and no medical advice: whoever cannot feel a prick, bleeds long or is pregnant asks a doctor, and says so beforehand.',
     ],
     columns: [left('What'), wide('The usual caution')],
     rows: HURTS.filter((caution) => found.has(caution)).map((caution) =>

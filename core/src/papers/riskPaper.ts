@@ -16,6 +16,7 @@ import {
   section,
   wide,
 } from './paper.ts';
+import { ranges } from './shown.ts';
 
 /** What is usually done first. No medical advice: the foot of the paper says whose word goes. */
 const FIRST_AID: Readonly<Partial<Record<Caution, readonly (readonly [what: string, first: string])[]>>> = {
@@ -93,21 +94,10 @@ function stepsOfCautions({ toPack, wool }: PaperSource): ReadonlyMap<Caution, st
       caution,
       [...byTitle]
         .sort(([a], [b]) => byCodePoint(a, b))
-        .map(([title, all]) => `${isOneDesign ? '' : `${title} `}${spans([...all].sort((a, b) => a - b))}`)
+        .map(([title, all]) => `${isOneDesign ? '' : `${title} `}${ranges([...all].sort((a, b) => a - b))}`)
         .join('; '),
     ]),
   );
-}
-
-/** `1–4, 7` */
-function spans(numbers: readonly number[]): string {
-  const found: [number, number][] = [];
-  for (const number of numbers) {
-    const last = found.at(-1);
-    if (last && last[1] === number - 1) last[1] = number;
-    else found.push([number, number]);
-  }
-  return found.map(([from, to]) => (from === to ? `${from}` : `${from}–${to}`)).join(', ');
 }
 
 function beforehand({ input, kit }: PaperSource, hurts: readonly Caution[]): PaperSection {

@@ -22,6 +22,10 @@ export function cutSizeWords(sizes: readonly Length[]): string {
 export const joinWords = (words: readonly string[]): string =>
   words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`;
 
+/** One of them is meant: `beads, dots or none`. */
+export const orWords = (words: readonly string[]): string =>
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} or ${words.at(-1) ?? ''}`;
+
 /** Why a piece cannot be cut, and what to do. */
 export const tooLargeWords = ({ name, sizesMm, putUpMm }: TooLarge): string =>
   `${name || 'A piece'} of ${mmWords(sizesMm)} does not go into ${mmWords(putUpMm)}: buy it in larger, or join it from two.`;

@@ -158,6 +158,7 @@ export {
 export {
   cutSizeWords,
   joinWords,
+  orWords,
   pieceNames,
   piecesLine,
   SPARE_RULE_WORDS,

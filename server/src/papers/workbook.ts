@@ -11,8 +11,7 @@ const sheetName = (name: string): string =>
     .slice(0, 31) || 'Table';
 
 /** Characters that XML 1.0 has no way to write: they would make the file unreadable. */
-// eslint-disable-next-line no-control-regex
-const UNWRITABLE = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]/g;
+const UNWRITABLE = /(?![\t\n\r])[\p{Cc}\uFFFE\uFFFF]/gu;
 const MOST_LETTERS = 32_767;
 
 const words = (text: string): Cell => {
