@@ -49,6 +49,7 @@ export interface Quote {
   readonly lowG: number;
   readonly likelyG: number;
   readonly highG: number;
+  /** Uses of wool of which nobody knows how much, or of what: they are in no sum. */
   readonly unknownUses: number;
   readonly material: Money;
   readonly minutes: QuotedMinutes;
@@ -92,7 +93,11 @@ export function quoteOf(build: Pattern, count: number, wool: Wool): Quote {
     likelyG: total.likelyG * count,
     highG: total.highG * count,
     unknownUses: total.unknownCount,
-    material: [...quotedFibres, ...quotedThings].reduce(withCostOf, { minor: 0, unknownCount: 0 }),
+    // Of what no fibre is chosen for there is no line, and no price all the same.
+    material: [...quotedFibres, ...quotedThings].reduce(withCostOf, {
+      minor: 0,
+      unknownCount: quotedFibres.reduce((left, line) => left - line.unknownCount, total.unknownCount),
+    }),
     minutes: minutesAtOwnPace(stepTotals(build).minutes, count, wool.learnt?.pace ?? null),
   };
 }

@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { pricedQuote, quoteOf } from '../../src/commissions/index.ts';
 import { estimatePattern, type Wool } from '../../src/engine/index.ts';
 import { seededRandom, normalFrom } from '../../src/base/index.ts';
+import type { Pattern } from '../../src/pattern/index.ts';
 import { bird, coastWool } from '../support/coast.ts';
 
 /** A studio whose own minutes have been so many times those of its patterns. */
@@ -49,6 +50,29 @@ describe('what a figure that was asked for takes', () => {
     const { material, things } = quoteOf(timed, 1, wool);
     expect(things.map(({ costMinor }) => costMinor)).toEqual(things.map(() => null));
     expect(material.unknownCount).toBe(things.length);
+  });
+
+  test('wool of which no fibre is chosen has no line, and keeps a price from being told all the same', () => {
+    const [body, ...others] = timed.parts;
+    if (!body) throw new Error('a bird has a body');
+    const [first, ...rest] = body.uses;
+    if (!first || first.role === 'insert') throw new Error('a body has wool');
+    const open: Pattern = {
+      ...timed,
+      parts: [{ ...body, uses: [{ ...first, fibreId: null }, ...rest] }, ...others],
+    };
+    const priced: Wool = {
+      ...coastWool,
+      findings: new Map(
+        [...coastWool.findings].map(([id, finding]) => [id, { ...finding, priceMinor: 100 }]),
+      ),
+    };
+    const prices = { agreedMinor: 5000, hourlyMinor: 2000 };
+    expect(pricedQuote(quoteOf(timed, 1, priced), prices).priceMinor).not.toBeNull();
+    const quote = quoteOf(open, 1, priced);
+    expect([quote.unknownUses, quote.material.unknownCount]).toEqual([1, 1]);
+    expect(quote.fibres.every(({ unknownCount }) => unknownCount === 0)).toBe(true);
+    expect(pricedQuote(quote, prices)).toMatchObject({ priceMinor: null, hourMinor: null });
   });
 
   test('minutes at the maker’s pace: eight of ten makers drawn by it fall into the range', () => {

@@ -97,7 +97,10 @@ function Takes({ quote, wool }: { quote: Quote; wool: Wool }) {
         {quote.things.map((line) => (
           <tr key={line.findingId}>
             <th scope="row">{nameOfThing(wool, line.findingId)}</th>
-            <td>{findingAmount(line.amount, line.unit)}</td>
+            <td>
+              {line.unknownCount > 0 && 'at least '}
+              {findingAmount(line.amount, line.unit)}
+            </td>
             <td />
             <td>{line.costMinor === null ? <span className="amber">no price</span> : showCost(line.costMinor)}</td>
           </tr>
@@ -106,7 +109,10 @@ function Takes({ quote, wool }: { quote: Quote; wool: Wool }) {
       <tfoot>
         <tr>
           <th scope="row">Material</th>
-          <td>{showGrams(quote.likelyG)}</td>
+          <td>
+            {quote.unknownUses > 0 && 'at least '}
+            {showGrams(quote.likelyG)}
+          </td>
           <td>{showRange(quote)}</td>
           <td>
             {quote.material.unknownCount > 0 && 'at least '}
@@ -156,11 +162,13 @@ function hoursWords({ minutes }: Quote): string {
 }
 
 function priceWords(
-  { material, minutes }: Quote,
+  { material, minutes, unknownUses }: Quote,
   priced: Priced,
   { hourlyMinor, agreedMinor }: { readonly hourlyMinor: number | null; readonly agreedMinor: number | null },
 ): string {
   const { priceMinor, priceLowMinor, priceHighMinor, hourMinor, hourLowMinor, hourHighMinor } = priced;
+  if (unknownUses > 0)
+    return 'No price can be told before the pattern says of everything which wool it is and how much.';
   if (material.unknownCount > 0)
     return 'No price can be told before everything in it has one: give it on the shelf.';
   if (minutes.unknownCount > 0 || minutes.likely === 0)
