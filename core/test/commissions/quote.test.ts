@@ -56,7 +56,7 @@ describe('what a figure that was asked for takes', () => {
     const [body, ...others] = timed.parts;
     if (!body) throw new Error('a bird has a body');
     const [first, ...rest] = body.uses;
-    if (!first || first.role === 'insert') throw new Error('a body has wool');
+    if (first?.role !== 'core') throw new Error('a body has wool');
     const open: Pattern = {
       ...timed,
       parts: [{ ...body, uses: [{ ...first, fibreId: null }, ...rest] }, ...others],
