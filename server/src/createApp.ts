@@ -47,6 +47,7 @@ import { studioFileRoutes } from './routes/studioFile.ts';
 import { techniqueRoutes } from './routes/techniques.ts';
 import { trayRoutes } from './routes/trays.ts';
 import { runNews } from './http/runNews.ts';
+import { paperProgressBoard } from './services/paperProgress.ts';
 import { createServices, type Services, type WorkDeps } from './services/index.ts';
 
 export interface AppDeps extends WorkDeps {
@@ -133,7 +134,7 @@ export function allRoutes(
     ...runRoutes(services.runs),
     ...paperRoutes(services.papers),
     ...guideRoutes(services.guides),
-    ...bookletRoutes(services.booklets),
+    ...bookletRoutes(services.booklets, paperProgressBoard()),
     ...trayRoutes(services.trays),
     ...classDayRoutes(services.classDays, services.runs, news),
     ...benchRoutes(services.bench),

@@ -186,6 +186,10 @@ export const router = createBrowserRouter(
           lazy: async () => ({ Component: (await import('./runs/RunPatternPage.tsx')).RunPatternPage }),
         },
         {
+          path: 'runs/:id/booklets',
+          lazy: async () => ({ Component: (await import('./runs/RunBookletsPage.tsx')).RunBookletsPage }),
+        },
+        {
           path: 'runs/:id/guide',
           lazy: async () => ({ Component: (await import('./runs/RunGuidePage.tsx')).RunGuidePage }),
         },

@@ -49,6 +49,7 @@ export {
   type PictureSource,
   type Words,
 } from './booklet/model.ts';
+export { runBooklets, type RunBooklets, type RunBookletsAsked } from './booklet/runBooklets.ts';
 export type { BookletRequest } from './booklet/source.ts';
 export {
   BOOKLET_ENDS,

@@ -139,7 +139,7 @@ export { weighedTwice, type SignedTick, type WeighedTwice } from './keep/weighed
 export { forHand, patternOfPack } from './packs/patternOfPack.ts';
 export { bagOfWool } from './packs/bagOfWool.ts';
 export { woolInPacks, type PackedWool } from './packs/woolInPacks.ts';
-export { patternsOfRun } from './packs/patternsOfRun.ts';
+export { patternsOfRun, type RunPattern } from './packs/patternsOfRun.ts';
 export { leftHandedSteps, mirrored, swappedSteps, type OtherStep } from './who/leftHanded.ts';
 export {
   lastWeighed,

@@ -12,6 +12,7 @@ export const papersOfRun = (kind: 'class' | 'kits'): readonly RunPaper[] => {
     { path: 'papers/labels', name: 'Labels' },
     { path: 'papers/contents', name: 'Contents card' },
     { path: 'pattern', name: 'Patterns, as each is made' },
+    { path: 'booklets', name: 'Booklets, all of the run in one file' },
     { path: 'guide', name: 'Guide at true size' },
     ...(isKits
       ? []

@@ -1,33 +1,57 @@
-import { bookletOf, type BookletRequest } from '@lanakit/core/papers';
+import { type Booklet, bookletOf, type BookletRequest, type RunBooklets } from '@lanakit/core/papers';
 import type { Wool } from '@lanakit/core/engine';
 import { bookletEpub } from './booklet/bookletEpub.ts';
 import { bookletHtml } from './booklet/bookletHtml.ts';
-import { bookletPdf } from './booklet/bookletPdf.ts';
+import { bookletsPdf } from './booklet/bookletPdf.ts';
 
 export const BOOKLET_FORMS = ['pdf', 'html', 'epub'] as const;
 export type BookletForm = (typeof BOOKLET_FORMS)[number];
 
-/** A booklet that is to be set. Plain data: it crosses into a worker. */
+/** Booklets that are to be set, one after the other in one file. Plain data: it crosses into a worker. */
 export interface BookletTask {
-  readonly request: BookletRequest;
-  /** What of the shelf it names. */
+  /** Of the whole file. */
+  readonly title: string;
+  /** Each kind once; at least one. */
+  readonly requests: readonly BookletRequest[];
+  readonly booklets: RunBooklets['booklets'];
+  /** What of the shelf they name. */
   readonly wool: Wool;
-  /** Pictures it shows, by id. */
+  /** Pictures they show, by id. */
   readonly pictures: ReadonlyMap<string, Uint8Array>;
   readonly form: BookletForm;
   /** When it is made, ISO 8601. */
   readonly at: string;
 }
 
-/** A pattern as it leaves the studio, in one of its forms. */
-export async function setBooklet({ request, wool, pictures, form, at }: BookletTask): Promise<Buffer> {
-  const booklet = bookletOf(request, wool);
+/** How far it has come. */
+export interface PaperProgress {
+  readonly done: number;
+  readonly of: number;
+}
+
+/** Patterns as they leave the studio, in one of their forms: many only as PDF, else the first. */
+export async function setBooklet(
+  { title, requests, booklets, wool, pictures, form, at }: BookletTask,
+  tell: (progress: PaperProgress) => void = () => undefined,
+): Promise<Buffer> {
+  const [first] = requests;
+  if (!first) throw new Error('no booklet to set');
+  const kinds = requests.map((request) => bookletOf(request, wool));
+  const all = booklets.flatMap(({ request, whose }): Booklet[] => {
+    const kind = kinds[request];
+    return kind ? [{ ...kind, whose }] : [];
+  });
+  const [only = kinds[0]] = all;
+  if (!only) throw new Error('no booklet to set');
+  const { terms } = first;
   switch (form) {
     case 'pdf':
-      return bookletPdf(booklet, request.terms, pictures, new Date(at));
+      return bookletsPdf({ title, booklets: all, terms, pictures, at: new Date(at) }, (done) =>
+        tell({ done, of: all.length }),
+      );
     case 'html':
-      return bookletHtml(booklet, request.terms, pictures);
+      return bookletHtml(only, terms, pictures);
     case 'epub':
-      return bookletEpub(booklet, request.terms, pictures, new Date(at));
+      return bookletEpub(only, terms, pictures, new Date(at));
   }
 }

@@ -1,4 +1,4 @@
-import { BOOKLET_TERMS, BookletTerms } from '@lanakit/core/papers';
+import { BOOKLET_TERMS, BookletTerms, type RunBookletsAsked } from '@lanakit/core/papers';
 import { type Choices, NO_CHOICES } from '@lanakit/core/pattern';
 import { RESIZE_BOUNDS } from '@lanakit/core/resize';
 import { SeatChoices } from '@lanakit/core/run';
@@ -6,13 +6,45 @@ import type { TSchema } from '@sinclair/typebox';
 import { OWNER } from '../access/caller.ts';
 import { filed } from '../http/replies.ts';
 import { route, type Route } from '../http/route.ts';
-import { BOOKLET_FORMS } from '../papers/setBooklet.ts';
+import { BOOKLET_FORMS, type PaperProgress } from '../papers/setBooklet.ts';
 import type { BookletBuild, BookletService } from '../services/bookletService.ts';
+import type { PaperProgressBoard } from '../services/paperProgress.ts';
 import { formCheck } from '../services/formCheck.ts';
 import { Refusal } from '../services/refusal.ts';
 
-/** A pattern as a booklet: as PDF, as one file of HTML, and as EPUB. */
-export const bookletRoutes = (booklets: BookletService): Route[] => [
+/** A pattern as a booklet: as PDF, as one file of HTML, and as EPUB; those of a run in one PDF. */
+export const bookletRoutes = (booklets: BookletService, progress: PaperProgressBoard): Route[] => [
+  route({
+    method: 'get',
+    path: '/runs/:id/booklets/pdf',
+    summary:
+      'Booklets of a run in one PDF: `of` its `packs`, each of its `kinds` once, or the number of one pack; `terms` (JSON) how they are set; `job`: a name of 12 signs or more that how far it has come can be watched under',
+    roles: OWNER,
+    query: ['terms', 'of', 'job'],
+    answers: [200],
+    handle: async ({ params: { id }, query, signal }) => {
+      const terms = read(query.terms, BookletTerms, BOOKLET_TERMS.teach);
+      if (!terms) return new Refusal({ code: 'query_invalid', field: 'terms' });
+      const asked = askedOf(query.of ?? 'packs');
+      if (!asked) return new Refusal({ code: 'query_invalid', field: 'of' });
+      const { job } = query;
+      const tell = (told: PaperProgress) => {
+        if (job !== undefined) progress.tell(job, told);
+      };
+      return filed(await booklets.ofRun(id, asked, terms, { signal, tell }));
+    },
+  }),
+  route({
+    method: 'get',
+    path: '/paper-progress/:job',
+    summary: 'How far a paper has come that was asked for under this name, as it happens',
+    roles: OWNER,
+    answers: [200],
+    handle: ({ params: { job } }) =>
+      JOB_NAME.test(job)
+        ? { status: 200, events: (send) => progress.watch(job, send) }
+        : new Refusal({ code: 'not_found' }),
+  }),
   route({
     method: 'get',
     path: '/patterns/:id/booklet/:form',
@@ -41,6 +73,15 @@ export const bookletRoutes = (booklets: BookletService): Route[] => [
     },
   }),
 ];
+
+/** Made up by whoever asks, and hit upon by nobody else. */
+const JOB_NAME = /^[\w-]{12,40}$/;
+
+function askedOf(of: string): RunBookletsAsked | null {
+  if (of === 'packs' || of === 'kinds') return { of };
+  const number = Number(of);
+  return Number.isSafeInteger(number) && number > 0 ? { of: 'pack', number } : null;
+}
 
 /** What is said in JSON; null where it is none, or has another form. */
 function read<T>(text: string | undefined, schema: TSchema, usual: T): T | null {

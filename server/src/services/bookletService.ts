@@ -1,17 +1,24 @@
 import { resolveBuild } from '@lanakit/core/build';
 import type { Wool } from '@lanakit/core/engine';
-import type { BookletRequest, BookletTerms } from '@lanakit/core/papers';
+import {
+  type BookletRequest,
+  type BookletTerms,
+  runBooklets,
+  type RunBooklets,
+  type RunBookletsAsked,
+} from '@lanakit/core/papers';
 import { type Choices, itemsUsed, type Pattern } from '@lanakit/core/pattern';
 import { resizePattern } from '@lanakit/core/resize';
-import { forHand } from '@lanakit/core/run';
+import { forHand, revisionsOfRun } from '@lanakit/core/run';
 import { makeNotes, makeWords } from '@lanakit/core/words';
 import type { Store } from '../db/index.ts';
-import type { BookletForm, BookletTask } from '../papers/setBooklet.ts';
-import type { WorkDeps } from './deps.ts';
+import type { BookletForm, BookletTask, PaperProgress } from '../papers/setBooklet.ts';
+import { todayOf, type WorkDeps } from './deps.ts';
 import { slugOf } from './fileNames.ts';
 import type { OutFile } from './patternFileService.ts';
 import { answering, foundOr, Refusal } from './refusal.ts';
-import { shelfOf } from './runSources.ts';
+import { inForceOf } from './runInForce.ts';
+import { designsOf, shelfOf } from './runSources.ts';
 
 export type BookletService = ReturnType<typeof bookletService>;
 
@@ -39,7 +46,52 @@ export function bookletService({ store, now, work }: WorkDeps) {
     if (revision.patternId !== id) throw new Refusal({ code: 'not_found' });
     return { document: revision.document, number: revision.number };
   };
+  const taskOf = (
+    title: string,
+    { requests, booklets }: RunBooklets,
+    wool: Wool,
+    form: BookletForm,
+  ): BookletTask => ({
+    title,
+    requests,
+    booklets,
+    wool: woolFor(requests, wool),
+    pictures: picturesOf(store, requests),
+    form,
+    at: now().toISOString(),
+  });
+  const bookletsOf = (runId: string, terms: BookletTerms, asked: RunBookletsAsked) => {
+    const { packed } = inForceOf(store, foundOr(store.runs.find(runId)), todayOf(now()));
+    const revisions = revisionsOfRun(packed.input).flatMap((id) => store.patterns.findRevision(id) ?? []);
+    const facts = {
+      designs: designsOf(store, packed.input),
+      packed,
+      revisionNumbers: new Map(revisions.map(({ id, number }) => [id, number])),
+      needles: store.shelf.needles(),
+    };
+    return { booklets: runBooklets(facts, terms, asked), wool: packed.wool };
+  };
   return answering({
+    /** Every pack’s own, or each kind once, in one file. @param signal nobody waits for it any more */
+    async ofRun(
+      runId: string,
+      asked: RunBookletsAsked,
+      terms: BookletTerms,
+      { signal, tell }: { readonly signal?: AbortSignal; readonly tell?: (progress: PaperProgress) => void },
+    ): Promise<OutFile> {
+      const { name } = foundOr(store.runs.find(runId));
+      if (bookletsOf(runId, terms, asked).booklets.booklets.length === 0)
+        throw new Refusal({ code: 'not_found' });
+      const bytes = await work.setBooklet(
+        () => {
+          const { booklets, wool } = bookletsOf(runId, terms, asked);
+          return taskOf(name, booklets, wool, 'pdf');
+        },
+        signal,
+        tell,
+      );
+      return { bytes, mime: FORMS.pdf.mime, name: `${slugOf(name, 60) || 'run'}-booklets.pdf` };
+    },
     /** @param signal nobody waits for it any more */
     async ofPattern(
       id: string,
@@ -52,13 +104,8 @@ export function bookletService({ store, now, work }: WorkDeps) {
       const bytes = await work.setBooklet((): BookletTask => {
         const found = documentOf(id, asked.revisionId);
         const request = requestOf(store, found.document, found.number, asked, terms);
-        return {
-          request,
-          wool: woolFor(request.build, shelfOf(store)),
-          pictures: picturesOf(store, request.build, terms),
-          form,
-          at: now().toISOString(),
-        };
+        const booklets = { requests: [request], booklets: [{ request: 0, whose: '' }] };
+        return taskOf(document.title, booklets, shelfOf(store), form);
       }, signal);
       const { mime, extension } = FORMS[form];
       return { bytes, mime, name: `${slugOf(document.title, 60) || 'figure'}.${extension}` };
@@ -90,16 +137,21 @@ function requestOf(
   };
 }
 
-/** Only what the build names: the shelf of a large studio is not carried into a thread. */
-function woolFor(build: Pattern, { fibres, findings, handMeasures, learnt }: Wool): Wool {
-  const ids = new Set(itemsUsed(build));
+/** Only what the builds name: the shelf of a large studio is not carried into a thread. */
+function woolFor(
+  requests: readonly BookletRequest[],
+  { fibres, findings, handMeasures, learnt }: Wool,
+): Wool {
+  const ids = new Set(requests.flatMap(({ build }) => itemsUsed(build)));
   const kept = <T>(things: ReadonlyMap<string, T>) => new Map([...things].filter(([id]) => ids.has(id)));
   return { fibres: kept(fibres), findings: kept(findings), handMeasures, learnt };
 }
 
-function picturesOf(store: Store, { steps }: Pattern, { hasPictures }: BookletTerms): Map<string, Uint8Array> {
-  if (!hasPictures) return new Map();
-  const ids = new Set(steps.flatMap(({ pictures }) => pictures.map(({ pictureId }) => pictureId)));
+function picturesOf(store: Store, requests: readonly BookletRequest[]): Map<string, Uint8Array> {
+  const ids = new Set(
+    requests.flatMap(({ build, terms }) =>
+      terms.hasPictures ? build.steps.flatMap(({ pictures }) => pictures.map(({ pictureId }) => pictureId)) : []),
+  );
   return new Map(
     [...ids].flatMap((pictureId) => {
       const picture = store.pictures.bytes(pictureId, 'large');

@@ -1,6 +1,6 @@
 import type { KeepingDone, KeepingTask } from '../db/keepingTasks.ts';
 import type { ReadyPicture } from '../db/pictures.ts';
-import type { BookletTask } from '../papers/setBooklet.ts';
+import type { BookletTask, PaperProgress } from '../papers/setBooklet.ts';
 import type { GuideTask } from '../papers/setGuide.ts';
 import type { PdfTask } from '../papers/setPdf.ts';
 import type { StudioDone, StudioTask } from './studioFile/studioTasks.ts';
@@ -21,8 +21,12 @@ export interface Workshop {
    * @param signal nobody waits for it any more
    */
   setPdf(make: () => PdfTask, signal?: AbortSignal): Promise<Buffer>;
-  /** The same of a booklet. */
-  setBooklet(make: () => BookletTask, signal?: AbortSignal): Promise<Buffer>;
+  /** The same of booklets. @param tell how far it has come */
+  setBooklet(
+    make: () => BookletTask,
+    signal?: AbortSignal,
+    tell?: (progress: PaperProgress) => void,
+  ): Promise<Buffer>;
   /** The same of a guide; null: it has no such page. */
   setGuide(make: () => GuideTask, signal?: AbortSignal): Promise<Buffer | null>;
 }

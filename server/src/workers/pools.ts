@@ -1,8 +1,11 @@
 import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
+import { MessageChannel } from 'node:worker_threads';
 import type { Piscina } from 'piscina';
+import type { PaperProgress } from '../papers/setBooklet.ts';
 import { Refusal } from '../services/refusal.ts';
 import type { Task, TaskAnswer } from './tasks.ts';
+import type { ThreadWork } from './taskWorker.ts';
 import type { TaskRunner } from './workshop.ts';
 
 /** Readers and setters of papers wait for their own kind only. */
@@ -50,16 +53,22 @@ export function poolRunner(): TaskRunner {
     pools.set(name, pool);
     return pool;
   };
-  return async (task, signal) => {
+  return async (task, signal, tell) => {
     const name = POOL_OF[task.kind];
     const pool = await poolOf(name);
     const isLate = AbortSignal.timeout(LIMIT_MS[name]);
+    const { port1: heard, port2: told } = new MessageChannel();
+    heard.on('message', (progress: PaperProgress) => tell?.(progress));
+    const work: ThreadWork = { task, told };
     try {
-      return (await pool.run(task, {
+      return (await pool.run(work, {
+        transferList: [told],
         signal: signal ? AbortSignal.any([signal, isLate]) : isLate,
       })) as TaskAnswer;
     } catch (error) {
       throw refusalOf(error, { isLate: isLate.aborted, limitMs: LIMIT_MS[name] });
+    } finally {
+      heard.close();
     }
   };
 }

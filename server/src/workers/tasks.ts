@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import { doKeepingTask, type KeepingDone, type KeepingTask } from '../db/keepingTasks.ts';
 import type { ReadyPicture } from '../db/pictures.ts';
-import type { BookletTask } from '../papers/setBooklet.ts';
+import type { BookletTask, PaperProgress } from '../papers/setBooklet.ts';
 import type { GuideTask } from '../papers/setGuide.ts';
 import type { PdfTask } from '../papers/setPdf.ts';
 import { readDrawing } from '../services/readPicture.ts';
@@ -31,6 +31,8 @@ export interface Done {
   readonly 'studio-file': StudioDone;
 }
 
+export type TellProgress = (progress: PaperProgress) => void;
+
 /** A refusal is a value on its way out of a worker: what is thrown there loses what it is. */
 export type TaskAnswer =
   | { readonly ok: true; readonly value: Done[Task['kind']] }
@@ -38,17 +40,17 @@ export type TaskAnswer =
 
 const newId = (): string => nanoid(12);
 
-/** Does a task here and now. */
-export async function doTask(task: Task): Promise<TaskAnswer> {
+/** Does a task here and now. @param tell how far it has come, of those that can say so */
+export async function doTask(task: Task, tell?: TellProgress): Promise<TaskAnswer> {
   try {
-    return { ok: true, value: await done(task) };
+    return { ok: true, value: await done(task, tell) };
   } catch (error) {
     if (isRefusal(error)) return { ok: false, reason: error.reason };
     throw error;
   }
 }
 
-async function done(task: Task): Promise<Done[Task['kind']]> {
+async function done(task: Task, tell?: TellProgress): Promise<Done[Task['kind']]> {
   switch (task.kind) {
     case 'pattern-file':
       return readPatternFile(Buffer.from(task.bytes), newId);
@@ -65,7 +67,7 @@ async function done(task: Task): Promise<Done[Task['kind']]> {
     }
     case 'booklet': {
       const { setBooklet } = await import('../papers/setBooklet.ts');
-      return setBooklet(task.task);
+      return setBooklet(task.task, tell);
     }
     case 'guide': {
       const { setGuide } = await import('../papers/setGuide.ts');

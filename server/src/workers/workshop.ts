@@ -2,10 +2,10 @@ import { looksLikeSvg, readPhoto } from '../services/readPicture.ts';
 import { Refusal } from '../services/refusal.ts';
 import type { Workshop } from '../services/workshop.ts';
 import { oneAfterAnother } from './oneAfterAnother.ts';
-import { type Done, doTask, type Task, type TaskAnswer } from './tasks.ts';
+import { type Done, doTask, type Task, type TaskAnswer, type TellProgress } from './tasks.ts';
 
 /** Does a task somewhere. @throws Refusal took_too_long, too_busy */
-export type TaskRunner = (task: Task, signal?: AbortSignal) => Promise<TaskAnswer>;
+export type TaskRunner = (task: Task, signal?: AbortSignal, tell?: TellProgress) => Promise<TaskAnswer>;
 
 /** Pictures that may wait while one is decoded. */
 const MOST_PICTURES_WAITING = 20;
@@ -20,8 +20,12 @@ export function workshopOf(run: TaskRunner): Workshop {
   const pictures = oneAfterAnother(1, MOST_PICTURES_WAITING);
   const backups = oneAfterAnother(1, MOST_BACKUPS_WAITING);
   const papers = oneAfterAnother(PAPERS_AT_ONCE, MOST_PAPERS_WAITING);
-  const done = async <K extends Task['kind']>(task: Extract<Task, { kind: K }>, signal?: AbortSignal) => {
-    const answer = await run(task, signal);
+  const done = async <K extends Task['kind']>(
+    task: Extract<Task, { kind: K }>,
+    signal?: AbortSignal,
+    tell?: TellProgress,
+  ) => {
+    const answer = await run(task, signal, tell);
     if (!answer.ok) throw new Refusal(answer.reason);
     return answer.value as Done[K];
   };
@@ -40,9 +44,9 @@ export function workshopOf(run: TaskRunner): Workshop {
     },
     setPdf: (make, signal) =>
       papers(async () => Buffer.from(await done<'pdf'>({ kind: 'pdf', task: make() }, signal)), signal),
-    setBooklet: (make, signal) =>
+    setBooklet: (make, signal, tell) =>
       papers(
-        async () => Buffer.from(await done<'booklet'>({ kind: 'booklet', task: make() }, signal)),
+        async () => Buffer.from(await done<'booklet'>({ kind: 'booklet', task: make() }, signal, tell)),
         signal,
       ),
     setGuide: (make, signal) =>
@@ -54,4 +58,4 @@ export function workshopOf(run: TaskRunner): Workshop {
 }
 
 /** Everything on the thread that asks: for the demo, and for tests. */
-export const workshopHere = (): Workshop => workshopOf(doTask);
+export const workshopHere = (): Workshop => workshopOf((task, _signal, tell) => doTask(task, tell));

@@ -5,9 +5,9 @@ import { type Choices, NO_CHOICES, type Pattern } from '@lanakit/core/pattern';
 import { isEqual } from '@lanakit/core/base';
 import { RESIZE_BOUNDS } from '@lanakit/core/resize';
 import { Button, Checkbox, Segmented } from 'antd';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { ApiProblem, errorWords } from '../api/client.ts';
+import { ApiProblem } from '../api/client.ts';
 import { useDocumentOf, usePatternIf, useWool } from '../api/queries.ts';
 import { apiPath } from '../api/studio.ts';
 import { Loading } from '../shell/Loading.tsx';
@@ -19,9 +19,7 @@ import { BOOKLET_END_WORDS, missingWords } from '../words/bookletWords.ts';
 import styles from './Booklet.module.css';
 import { type BookletChoice, keepChoice, lastChoice } from './bookletTerms.ts';
 import { BookletFields } from './BookletFields.tsx';
-import { usePdf } from './usePdf.ts';
-
-const PdfPages = lazy(async () => ({ default: (await import('./PdfPages.tsx')).PdfPages }));
+import { PdfPreview } from './PdfPreview.tsx';
 
 /** A pattern as a booklet: chosen by what it is for, seen as it will print. Of the draft, or a revision (`?revision=ID`). */
 export function BookletPage() {
@@ -130,35 +128,7 @@ function Papers({ id, document, revisionId, newest, onRevision }: PapersProps) {
         </div>
         <BookletFields terms={choice.terms} onTerms={(terms) => change({ ...choice, terms })} />
       </section>
-      <Preview key={id} url={at('pdf')} title={document.title} />
+      <PdfPreview key={id} url={at('pdf')} title={document.title} />
     </main>
-  );
-}
-
-function Preview({ url, title }: { url: string; title: string }) {
-  const { state, stop, again } = usePdf(url);
-  return (
-    <section className={styles.preview} aria-label="As it will print" aria-busy={state.kind === 'making'}>
-      {state.kind === 'making' && (
-        <p className={styles.making} role="status">
-          Setting its pages… <Button onClick={stop}>Stop</Button>
-        </p>
-      )}
-      {state.kind === 'stopped' && (
-        <p className={styles.making}>
-          Stopped. <Button onClick={again}>Set it after all</Button>
-        </p>
-      )}
-      {state.kind === 'failed' && (
-        <p className={styles.making} role="alert">
-          {errorWords(state.error)} <Button onClick={again}>Try again</Button>
-        </p>
-      )}
-      {state.kind === 'made' && (
-        <Suspense fallback={null}>
-          <PdfPages bytes={state.bytes} title={title} />
-        </Suspense>
-      )}
-    </section>
   );
 }

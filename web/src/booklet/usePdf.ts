@@ -46,7 +46,8 @@ export function usePdf(url: string) {
   };
 }
 
-async function fetchPdf(url: string, signal: AbortSignal): Promise<ArrayBuffer> {
+/** @throws ApiProblem what the studio says of it */
+export async function fetchPdf(url: string, signal: AbortSignal): Promise<ArrayBuffer> {
   const answer = await fetch(url, { signal });
   if (answer.ok) return answer.arrayBuffer();
   throw new ApiProblem((await answer.json()) as ApiProblem['problem']);

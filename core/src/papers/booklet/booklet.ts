@@ -31,6 +31,7 @@ export function bookletOf(request: BookletRequest, wool: Wool): Booklet {
   const parts = partsOf(source);
   return {
     title: build.title,
+    whose: '',
     lines: [`${LEVEL_WORDS[reading.level]} · ${showPace(build, totals.minutes)}`, ...request.what],
     figureKey: figure ? FIGURE : null,
     parts,

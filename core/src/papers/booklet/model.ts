@@ -92,6 +92,8 @@ export type PictureSource =
 /** A pattern as it leaves the studio: the same for PDF, HTML and whatever else it is set in. */
 export interface Booklet {
   readonly title: string;
+  /** Whose it is; empty: nobody’s in particular. */
+  readonly whose: string;
   /** Under the title: level, time, which of its makes. */
   readonly lines: readonly string[];
   readonly figureKey: string | null;
@@ -147,7 +149,7 @@ export function textOfBlock(block: Block): string[] {
   }
 }
 
-export const textOfBooklet = ({ title, lines, parts }: Booklet): string =>
-  [title, ...lines, ...parts.flatMap((part) => [part.title, ...part.blocks.flatMap(textOfBlock)])]
+export const textOfBooklet = ({ title, whose, lines, parts }: Booklet): string =>
+  [title, whose, ...lines, ...parts.flatMap((part) => [part.title, ...part.blocks.flatMap(textOfBlock)])]
     .filter((text) => text !== '')
     .join('\n');

@@ -1,7 +1,7 @@
 import type { Booklet, BookletPart, BookletTerms } from '@lanakit/core/papers';
 import { createHash } from 'node:crypto';
 import { ZipFile } from 'yazl';
-import { bookletImages, bookletSwatches, type StudioPictures } from './bookletImages.ts';
+import { bookletImages, bookletSwatches, imageDrawer, type StudioPictures } from './bookletImages.ts';
 import { frontMarkup, type MarkupSources, partMarkup } from './bookletMarkup.ts';
 import { EPUB_STYLE } from './bookletStyle.ts';
 import { element, escaped } from './html.ts';
@@ -26,8 +26,9 @@ export async function bookletEpub(
   pictures: StudioPictures,
   at: Date,
 ): Promise<Buffer> {
-  const images = await bookletImages(booklet, terms, pictures);
-  const swatches = await bookletSwatches(booklet, terms);
+  const draw = imageDrawer(terms, pictures);
+  const images = await bookletImages(booklet, draw);
+  const swatches = await bookletSwatches(booklet, draw);
   const named = new Map([...namesOf('picture', images), ...namesOf('swatch', swatches)]);
   const chapters = chaptersOf(booklet);
   const fileOf = new Map(chapters.flatMap(({ path, parts }) => parts.flatMap(anchorsIn).map((anchor) => [anchor, path])));

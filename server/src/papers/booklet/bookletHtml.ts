@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
-import { bookletImages, bookletSwatches, type StudioPictures } from './bookletImages.ts';
+import { bookletImages, bookletSwatches, imageDrawer, type StudioPictures } from './bookletImages.ts';
 import { contentsMarkup, frontMarkup, type MarkupSources, partMarkup } from './bookletMarkup.ts';
 import { BOOKLET_STYLE, TICK_SCRIPT } from './bookletStyle.ts';
 import { element, escaped } from './html.ts';
@@ -18,10 +18,8 @@ export async function bookletHtml(
   terms: BookletTerms,
   pictures: StudioPictures,
 ): Promise<Buffer> {
-  const [images, swatches] = [
-    await bookletImages(booklet, terms, pictures),
-    await bookletSwatches(booklet, terms),
-  ];
+  const draw = imageDrawer(terms, pictures);
+  const [images, swatches] = [await bookletImages(booklet, draw), await bookletSwatches(booklet, draw)];
   const anchors = new Set(anchorsIn(booklet));
   const sources: MarkupSources = {
     image: (key) => {

@@ -16,16 +16,43 @@ export type StudioPictures = ReadonlyMap<string, Uint8Array>;
 /** As wide as a page prints it, dots: 300 to an inch on 90 mm. */
 const [PICTURE_DOTS, DRAWING_DOTS, SWATCH_DPI, JPEG_QUALITY] = [1060, 900, 300, 82] as const;
 
+/** Draws each picture and each swatch once for all the booklets of a file. */
+export interface ImageDrawer {
+  readonly image: (source: PictureSource) => Promise<ReadyImage | null>;
+  readonly swatch: (shown: Swatch) => Promise<ReadyImage>;
+}
+
+export function imageDrawer({ ink }: Pick<BookletTerms, 'ink'>, kept: StudioPictures): ImageDrawer {
+  const images = new Map<string, ReadyImage | null>();
+  const swatches = new Map<string, ReadyImage>();
+  return {
+    async image(source) {
+      const key = source.from === 'drawing' ? source.svg : source.pictureId;
+      const known = images.get(key);
+      if (known !== undefined) return known;
+      const drawn = await imageOf(source, ink, kept);
+      images.set(key, drawn);
+      return drawn;
+    },
+    async swatch(shown) {
+      const key = swatchKey(shown);
+      const known = swatches.get(key) ?? (await swatchImage(shown, ink));
+      swatches.set(key, known);
+      return known;
+    },
+  };
+}
+
 /** Every picture of a booklet as it is printed; drawings in outline where ink is saved. */
-export async function bookletImages({ pictures }: Booklet, { ink }: BookletTerms, kept: StudioPictures) {
+export async function bookletImages({ pictures }: Booklet, draw: ImageDrawer) {
   const ready = new Map<string, ReadyImage>();
   // One after the other: sixty pictures at once would take all the memory there is.
   for (const [key, source] of Object.entries(pictures)) {
-    const image = await imageOf(source, ink, kept);
+    const image = await draw.image(source);
     if (image) ready.set(key, image);
   }
   return ready;
-} // prettier-ignore
+}
 
 async function imageOf(source: PictureSource, ink: BookletTerms['ink'], kept: StudioPictures): Promise<ReadyImage | null> {
   if (source.from === 'drawing') {
@@ -48,20 +75,20 @@ async function imageOf(source: PictureSource, ink: BookletTerms['ink'], kept: St
 const outlined = (svg: string): string => svg.replaceAll(/fill="#[0-9a-f]{6}"/gi, 'fill="#ffffff"');
 
 /** A pattern of its preparation alone, where ink is saved. */
-export async function bookletSwatches({ parts }: Booklet, { ink }: BookletTerms) {
-  const all = new Map(
-    parts.flatMap(({ blocks }) => blocks.flatMap(swatchesIn)).map((swatch) => [swatchKey(swatch), swatch]),
-  );
-  const ready = await Promise.all(
-    [...all].map(async ([key, swatch]) => {
-      const shown = ink === 'saving' ? { ...swatch, colour: '#ffffff' } : swatch;
-      const svg = Buffer.from(swatchSvg(shown, 34, 14));
-      const bytes = await sharp(svg, { density: SWATCH_DPI }).flatten({ background: '#ffffff' }).png().toBuffer();
-      return [key, { bytes, aspect: 34 / 14 }] as const;
-    }),
-  );
-  return new Map<string, ReadyImage>(ready);
-} // prettier-ignore
+async function swatchImage(swatch: Swatch, ink: BookletTerms['ink']): Promise<ReadyImage> {
+  const shown = ink === 'saving' ? { ...swatch, colour: '#ffffff' } : swatch;
+  const svg = Buffer.from(swatchSvg(shown, 34, 14));
+  const bytes = await sharp(svg, { density: SWATCH_DPI }).flatten({ background: '#ffffff' }).png().toBuffer();
+  return { bytes, aspect: 34 / 14 };
+}
+
+/** Of every fibre it shows, by `swatchKey`. */
+export async function bookletSwatches({ parts }: Booklet, draw: ImageDrawer) {
+  const ready = new Map<string, ReadyImage>();
+  for (const swatch of parts.flatMap(({ blocks }) => blocks.flatMap(swatchesIn)))
+    ready.set(swatchKey(swatch), await draw.swatch(swatch));
+  return ready;
+}
 
 function swatchesIn(block: Block): Swatch[] {
   switch (block.is) {

@@ -26,7 +26,7 @@ export function partMarkup({ anchor, title, within, blocks }: BookletPart, sourc
 }
 
 /** Title, what it is, the figure together. */
-export const frontMarkup = ({ title, lines, figureKey }: Booklet, sources: MarkupSources): string => {
+export const frontMarkup = ({ title, whose, lines, figureKey }: Booklet, sources: MarkupSources): string => {
   const figure = figureKey === null ? null : sources.image(figureKey);
   return element(
     'header',
@@ -35,6 +35,7 @@ export const frontMarkup = ({ title, lines, figureKey }: Booklet, sources: Marku
       'div',
       {},
       element('h1', {}, escaped(title)),
+      whose === '' ? '' : element('p', {}, element('strong', {}, escaped(whose))),
       ...lines.map((line) => element('p', { class: 'quiet' }, escaped(line))),
     ),
     figure === null ? '' : element('img', { src: figure.src, alt: `${title}, the figure together`, class: 'figure' }),

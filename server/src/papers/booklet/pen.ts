@@ -16,6 +16,8 @@ export interface ReadyImage {
 /** Draws on pages, and says what it draws to whoever cannot see it. */
 export interface Pen {
   readonly doc: PDFKit.PDFDocument;
+  /** Under which its bookmarks stand. */
+  readonly outline: () => PDFKit.PDFOutline;
   readonly structure: Structure;
   readonly measure: Measure;
   readonly line: (line: TextLine, at: TextPlace, node: Tagged | null) => void;
@@ -45,14 +47,21 @@ interface ImagePlace {
 /** How far the letters’ base lies under the top of a line of them, of its size. */
 const ASCENT = 0.93;
 
-/** @param isAnchor whether a link leads anywhere in this booklet */
-export function penOf(doc: PDFKit.PDFDocument, structure: Structure, measure: Measure, isAnchor: (name: string) => boolean): Pen {
+/** What one booklet in a document is drawn with. */
+interface PenFacts extends Pick<Pen, 'outline' | 'structure' | 'measure'> {
+  /** Before its anchors: booklets of one document have the same. */
+  readonly prefix: string;
+  readonly anchors: ReadonlySet<string>;
+}
+
+export function penOf(doc: PDFKit.PDFDocument, { outline, structure, measure, prefix, anchors }: PenFacts): Pen {
   const write = (text: string, font: string, { xPt, yPt, sizePt, colour }: TextPlace) => {
     doc.font(font).fontSize(sizePt).fillColor(colour);
     doc.text(text, xPt, yPt + sizePt * ASCENT, { lineBreak: false, baseline: 'alphabetic' });
   };
   return {
     doc,
+    outline,
     structure,
     measure,
     line({ stretches }, at, node) {
@@ -60,8 +69,8 @@ export function penOf(doc: PDFKit.PDFDocument, structure: Structure, measure: Me
         for (const { text, font, xPt } of stretches) write(text, font, { ...at, xPt: at.xPt + xPt });
       });
       for (const { to, xPt, widthPt } of stretches)
-        if (to !== null && node && isAnchor(to))
-          doc.goTo(at.xPt + xPt, at.yPt, widthPt, at.sizePt * 1.2, to, linkIn(structure, node));
+        if (to !== null && node && anchors.has(to))
+          doc.goTo(at.xPt + xPt, at.yPt, widthPt, at.sizePt * 1.2, prefix + to, linkIn(structure, node));
     },
     text: (text, { font, ...at }, node) => structure.draw(node, () => write(text, font, at)),
     rule: (xPt, yPt, widthPt) =>
@@ -72,13 +81,29 @@ export function penOf(doc: PDFKit.PDFDocument, structure: Structure, measure: Me
       structure.draw(null, () => {
         doc.rect(xPt, yPt, sizePt, sizePt).lineWidth(0.6).strokeColor(INK).stroke();
       }),
-    image: ({ bytes }, { xPt, yPt, widthPt, heightPt }, node) =>
+    image: (image, { xPt, yPt, widthPt, heightPt }, node) =>
       structure.draw(node, () => {
-        doc.image(bytes, xPt, yPt, { width: widthPt, height: heightPt });
+        doc.image(openedIn(doc, image), xPt, yPt, { width: widthPt, height: heightPt });
       }),
-    anchor: (name, yPt) => doc.addNamedDestination(name, 'XYZ', 0, yPt, 0),
+    anchor: (name, yPt) => doc.addNamedDestination(prefix + name, 'XYZ', 0, yPt, 0),
   };
 } // prettier-ignore
+
+/** Read once, and once in the file, however often it is shown. */
+const opened = new WeakMap<PDFKit.PDFDocument, WeakMap<ReadyImage, PDFKit.Mixins.ImageSrc>>();
+
+function openedIn(doc: PDFKit.PDFDocument, image: ReadyImage): PDFKit.Mixins.ImageSrc {
+  const images = opened.get(doc) ?? new WeakMap<ReadyImage, PDFKit.Mixins.ImageSrc>();
+  opened.set(doc, images);
+  const known = images.get(image) ?? (doc as PDFKit.PDFDocument & ImageOpener).openImage(image.bytes);
+  images.set(image, known);
+  return known;
+}
+
+/** Missing from the types of the library. */
+interface ImageOpener {
+  readonly openImage: (bytes: Buffer) => PDFKit.Mixins.ImageSrc;
+}
 
 /** A link is told as one, beside the words it stands in. */
 function linkIn(structure: Structure, node: Tagged): PDFKit.Mixins.AnnotationOption {

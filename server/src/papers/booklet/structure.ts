@@ -13,11 +13,23 @@ export const tagged = (tag: string, parent: Tagged | null, alt?: string): Tagged
 
 type Content = ReturnType<PDFKit.PDFDocument['markStructureContent']>;
 
-/** Elements are made when the first of them is drawn, so that they stand in the order in which they are read. */
-export function structureOf(doc: PDFKit.PDFDocument) {
-  const made = new Map<Tagged, PDFKit.PDFStructureElement>();
+/** Of a whole document; each booklet in it has a part of its own. */
+export function structureOfDocument(doc: PDFKit.PDFDocument) {
   const root = doc.struct('Document');
   doc.addStructure(root);
+  return {
+    part(title: string): Structure {
+      const element = doc.struct('Part', { title });
+      root.add(element);
+      return structureUnder(doc, element);
+    },
+    end: (): void => root.end(),
+  };
+}
+
+/** Elements are made when the first of them is drawn, so that they stand in the order in which they are read. */
+function structureUnder(doc: PDFKit.PDFDocument, root: PDFKit.PDFStructureElement) {
+  const made = new Map<Tagged, PDFKit.PDFStructureElement>();
   const elementOf = (node: Tagged): PDFKit.PDFStructureElement => {
     const known = made.get(node);
     if (known) return known;
@@ -47,4 +59,4 @@ export function structureOf(doc: PDFKit.PDFDocument) {
   };
 }
 
-export type Structure = ReturnType<typeof structureOf>;
+export type Structure = ReturnType<typeof structureUnder>;

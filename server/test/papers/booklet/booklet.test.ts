@@ -6,9 +6,9 @@ import type { Fibre } from '@lanakit/core/shelf';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { XMLValidator } from 'fast-xml-parser';
 import { unzipSync } from 'fflate';
-import { getDocument, type PDFPageProxy } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { shelfOf } from '../../../src/services/runSources.ts';
 import { photo } from '../../support/files.ts';
+import { bare, blindly, readPdf, type TagNode } from '../../support/readPdf.ts';
 import { request } from '../../support/request.ts';
 import { addFibre, addPattern, ballPattern, openStudio, type Studio } from '../../support/studio.ts';
 
@@ -62,46 +62,6 @@ const get = (form: string, terms: Partial<BookletTerms> = {}, more = '') =>
 const bytesOf = async (form: string, terms: Partial<BookletTerms> = {}) =>
   (await get(form, terms).expect(200)).body as Buffer;
 
-/** Read by a reader that is not ours. */
-async function readPdf(bytes: Buffer) {
-  const loading = getDocument({ data: new Uint8Array(bytes), useSystemFonts: false, verbosity: 0 });
-  const pdf = await loading.promise;
-  const pages = await Promise.all(
-    Array.from({ length: pdf.numPages }, async (_each, at) => {
-      const page = await pdf.getPage(at + 1);
-      const { items } = await page.getTextContent();
-      return { page, items: items.flatMap((item) => ('str' in item ? [item] : [])) };
-    }),
-  );
-  return { pdf, pages, end: () => loading.destroy() };
-}
-
-interface TagNode {
-  readonly role?: string;
-  readonly alt?: string;
-  readonly type?: string;
-  readonly id?: string;
-  readonly children?: readonly TagNode[];
-}
-
-/** The words of a page in the order of its tags, as a screen reader says them. */
-async function blindly(page: PDFPageProxy): Promise<string> {
-  const { items } = await page.getTextContent({ includeMarkedContent: true });
-  const heard = new Map<string, string>();
-  let open: string | null = null;
-  for (const item of items) {
-    if ('str' in item) {
-      if (open !== null) heard.set(open, `${heard.get(open) ?? ''}${item.str} `);
-    } else if (item.type === 'beginMarkedContentProps') open = item.id ?? null;
-    else if (item.type === 'endMarkedContent') open = null;
-  }
-  const read = (node: TagNode): string =>
-    node.type === 'content' ? (heard.get(node.id ?? '') ?? '') : (node.children ?? []).map(read).join(' ');
-  return read(await page.getStructTree());
-}
-
-const plain = (text: string) => text.replaceAll(/\s+/g, '').replaceAll('\u00AD', '');
-
 const expectedText = (terms: Partial<BookletTerms> = {}): string => {
   const build = studio.deps.store.patterns.find(stored.id)?.document as Pattern;
   const made = bookletOf(
@@ -114,14 +74,14 @@ const expectedText = (terms: Partial<BookletTerms> = {}): string => {
 describe('as PDF', () => {
   test('every word of the booklet is in it, and of the steps in their order', async () => {
     const { pages, end } = await readPdf(await bytesOf('pdf'));
-    const text = plain(pages.flatMap(({ items }) => items.map(({ str }) => str)).join(' '));
+    const text = bare(pages.flatMap(({ items }) => items.map(({ str }) => str)).join(' '));
     for (const line of expectedText().split('\n')) {
       // A paragraph may go on after the foot of a page: its sentences stand each by themselves.
       for (const words of line.split(/(?<=[.:;])\s/).filter((each) => each.length > 3 && each.length < 60))
-        expect(text).toContain(plain(words));
+        expect(text).toContain(bare(words));
     }
     const places = Array.from({ length: 24 }, (_each, at) =>
-      text.indexOf(plain(`Step words number ${at + 1}.`)),
+      text.indexOf(bare(`Step words number ${at + 1}.`)),
     );
     expect(places).toEqual(places.toSorted((a, b) => a - b));
     expect(places[0]).toBeGreaterThan(0);
@@ -144,17 +104,17 @@ describe('as PDF', () => {
   test('read blind, tag by tag, it says what the booklet says in its order', async () => {
     const { pages, end } = await readPdf(await bytesOf('pdf'));
     const read = await Promise.all(pages.map(({ page }) => blindly(page)));
-    const text = plain(read.join(' '));
+    const text = bare(read.join(' '));
     const inOrder = expectedText()
       .split('\n')
       .filter((line) => /^Step words number \d+\./.test(line))
-      .map((line) => plain(line.slice(0, 24)));
+      .map((line) => bare(line.slice(0, 24)));
     const places = inOrder.map((words) => text.indexOf(words));
     expect(places).toHaveLength(24);
     expect(places).toEqual(places.toSorted((a, b) => a - b));
-    expect(places[0]).toBeGreaterThan(text.indexOf(plain('Before you begin')));
+    expect(places[0]).toBeGreaterThan(text.indexOf(bare('Before you begin')));
     // What stands at the foot of every page is not read.
-    expect(text).not.toContain(plain('1 of'));
+    expect(text).not.toContain(bare('1 of'));
     await end();
   }); // prettier-ignore
   test('bookmarks for every part, links that lead somewhere, its fonts in it, and it says that it is PDF/A', async () => {
@@ -214,8 +174,8 @@ describe('as one file of HTML', () => {
     expect(XMLValidator.validate(html.replace(/^<!doctype html>/, '').replaceAll(/<(style|script)>[\s\S]*?<\/\1>/g, ''))).toBe(true);
     expect(html).not.toMatch(/(?:src|href)="(?!data:|#)/);
     expect(html).not.toMatch(/url\((?!data:)/);
-    const text = plain(html.replaceAll(/<(style|script)>[\s\S]*?<\/\1>/g, '').replaceAll(/<[^>]+>/g, '').replaceAll('&#39;', "'").replaceAll('&quot;', '"').replaceAll('&lt;', '<').replaceAll('&gt;', '>').replaceAll('&amp;', '&'));
-    for (const line of expectedText().split('\n').filter((each) => each.length > 3)) expect(text).toContain(plain(line));
+    const text = bare(html.replaceAll(/<(style|script)>[\s\S]*?<\/\1>/g, '').replaceAll(/<[^>]+>/g, '').replaceAll('&#39;', "'").replaceAll('&quot;', '"').replaceAll('&lt;', '<').replaceAll('&gt;', '>').replaceAll('&amp;', '&'));
+    for (const line of expectedText().split('\n').filter((each) => each.length > 3)) expect(text).toContain(bare(line));
     // What a fibre is called runs nowhere.
     expect(html).toContain('Chalk &amp; “foam” &lt;b&gt;');
   }); // prettier-ignore
@@ -266,8 +226,8 @@ describe('as EPUB', () => {
     const files = await unzipped();
     const opf = files.get('book/package.opf')?.toString('utf8') ?? '';
     const hrefs = new Map([...opf.matchAll(/<item id="([^"]+)" href="([^"]+)"/g)].map(([, id, href]) => [id, href]));
-    const text = plain([...opf.matchAll(/<itemref idref="([^"]+)"/g)].map(([, id]) => files.get(`book/${hrefs.get(id) ?? ''}`)?.toString('utf8') ?? '').join('').replaceAll(/<title>[^<]*<\/title>/g, '').replaceAll(/<[^>]+>/g, '').replaceAll('&#39;', "'").replaceAll('&quot;', '"').replaceAll('&lt;', '<').replaceAll('&gt;', '>').replaceAll('&amp;', '&'));
-    for (const line of expectedText().split('\n').filter((each) => each.length > 3)) expect(text).toContain(plain(line));
+    const text = bare([...opf.matchAll(/<itemref idref="([^"]+)"/g)].map(([, id]) => files.get(`book/${hrefs.get(id) ?? ''}`)?.toString('utf8') ?? '').join('').replaceAll(/<title>[^<]*<\/title>/g, '').replaceAll(/<[^>]+>/g, '').replaceAll('&#39;', "'").replaceAll('&quot;', '"').replaceAll('&lt;', '<').replaceAll('&gt;', '>').replaceAll('&amp;', '&'));
+    for (const line of expectedText().split('\n').filter((each) => each.length > 3)) expect(text).toContain(bare(line));
   });
 }); // prettier-ignore
 

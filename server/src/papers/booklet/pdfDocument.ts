@@ -1,0 +1,49 @@
+import { createRequire } from 'node:module';
+import { dirname, join } from 'node:path';
+import PDFDocument from 'pdfkit';
+import { FONTS } from './lines.ts';
+import type { Sheet } from './sheetOf.ts';
+
+const FILES: Readonly<Record<(typeof FONTS)[keyof typeof FONTS], string>> = {
+  Plain: '400Regular',
+  Strong: '600SemiBold',
+  Slanted: '400Regular_Italic',
+  StrongSlanted: '600SemiBold_Italic',
+};
+
+const fontFile = (weight: string): string =>
+  join(
+    dirname(createRequire(import.meta.url).resolve('@expo-google-fonts/source-sans-3/package.json')),
+    weight,
+    `SourceSans3_${weight}.ttf`,
+  );
+
+/** Empty, its fonts in it: tagged, and PDF/A-2a (ISO 19005-2). */
+export function newDocument(title: string, { widthPt, heightPt }: Sheet, at: Date): PDFKit.PDFDocument {
+  const doc = new PDFDocument({
+    size: [widthPt, heightPt],
+    margin: 0,
+    autoFirstPage: false,
+    // None of its own: one that is opened beside the same one under its name is opened anew for every word.
+    font: '',
+    bufferPages: true,
+    pdfVersion: '1.7',
+    subset: 'PDF/A-2a',
+    tagged: true,
+    lang: 'en-GB',
+    displayTitle: true,
+    info: { Title: title, Creator: 'Lanakit', Producer: 'Lanakit', CreationDate: at, ModDate: at },
+  });
+  for (const [name, weight] of Object.entries(FILES)) doc.registerFont(name, fontFile(weight));
+  doc.font(FONTS.plain);
+  return doc;
+}
+
+/** All of it, when it has been ended: gathered as it is written, so that what is written is let go of. */
+export const finished = (doc: PDFKit.PDFDocument): Promise<Buffer> =>
+  new Promise((resolve, reject) => {
+    const parts: Buffer[] = [];
+    doc.on('data', (part: Buffer) => parts.push(part));
+    doc.on('end', () => resolve(Buffer.concat(parts)));
+    doc.on('error', reject);
+  });
