@@ -134,7 +134,7 @@ export function allRoutes(
     ...runRoutes(services.runs),
     ...paperRoutes(services.papers),
     ...guideRoutes(services.guides),
-    ...bookletRoutes(services.booklets, paperProgressBoard()),
+    ...bookletRoutes(services.booklets, services.cards, paperProgressBoard()),
     ...trayRoutes(services.trays),
     ...classDayRoutes(services.classDays, services.runs, news),
     ...benchRoutes(services.bench),

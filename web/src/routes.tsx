@@ -190,6 +190,10 @@ export const router = createBrowserRouter(
           lazy: async () => ({ Component: (await import('./runs/RunBookletsPage.tsx')).RunBookletsPage }),
         },
         {
+          path: 'runs/:id/cards',
+          lazy: async () => ({ Component: (await import('./runs/CardsPage.tsx')).CardsPage }),
+        },
+        {
           path: 'runs/:id/guide',
           lazy: async () => ({ Component: (await import('./runs/RunGuidePage.tsx')).RunGuidePage }),
         },

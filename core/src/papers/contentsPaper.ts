@@ -65,7 +65,13 @@ export function contentsPaper(source: PaperSource): Pick<Paper, 'title' | 'secti
   };
 }
 
-function contentsCard(group: PackGroup, source: PaperSource, lotNotes: LotNotes): PaperSection {
+/** One group’s, to be ticked off. @param packIds whose lots are told */
+export function contentsCard(
+  group: PackGroup,
+  source: PaperSource,
+  lotNotes: LotNotes,
+  packIds: readonly string[] = packIdsOf(group, source),
+): PaperSection {
   return section(groupWords(group) || 'Contents', {
     notes: [
       makesLine(group, source),
@@ -76,13 +82,21 @@ function contentsCard(group: PackGroup, source: PaperSource, lotNotes: LotNotes)
       ...creditsOfGroup(group),
     ].filter((line) => line !== ''),
     columns: [left('Bag'), wide('What'), right('How much'), left('For')],
-    rows: [...woolRows(group, source, lotNotes), ...findingRows(group, source), ...needleRows(group, source)],
+    rows: [
+      ...woolRows(group, source, lotNotes, packIds),
+      ...findingRows(group, source),
+      ...needleRows(group, source),
+    ],
   });
 }
 
 /** Wool bag by bag; in a box of several designs, of each colour whose it is and how much. */
-function woolRows(group: PackGroup, source: PaperSource, lotNotes: LotNotes): PaperRow[] {
-  const packIds = packIdsOf(group, source);
+function woolRows(
+  group: PackGroup,
+  source: PaperSource,
+  lotNotes: LotNotes,
+  packIds: readonly string[],
+): PaperRow[] {
   const { plan, wool, input } = source;
   const portionPlan = plan.groups.find(({ key }) => key === group.key)?.plan;
   const bags = new Map(portionPlan?.bags.map((bag) => [bag.key, bag]));
@@ -170,7 +184,7 @@ function needleRows(group: PackGroup, { needles }: PaperSource): PaperRow[] {
 }
 
 /** What is not in it and has to be at hand, every tool of it: needles too, but for those a full box gives. */
-function atHandLine(group: PackGroup, { needles }: PaperSource): string {
+export function atHandLine(group: PackGroup, { needles }: PaperSource): string {
   const given = needlesOfBox(group, needles).map(({ wanted }) => wanted);
   const needs = needsOfGroup(group).filter(
     ({ wanted }) =>

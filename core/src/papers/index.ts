@@ -60,5 +60,16 @@ export {
   type BookletPage,
   type BookletPartName,
   BookletTerms,
+  isSmallPage,
 } from './booklet/terms.ts';
+export { cardsOfRun, type RunCard } from './cards/cardsOfRun.ts';
+export {
+  BOX_BOUNDS,
+  CARD_NAMES,
+  CARD_TERMS,
+  type CardName,
+  CardTerms,
+  cardSizeMm,
+} from './cards/cardTerms.ts';
+export { type LeafPlace, leafPlaces, leafSheet, SHEET_EDGE_MM } from './cards/leafPlaces.ts';
 export { troublesOf } from './booklet/troubles.ts';

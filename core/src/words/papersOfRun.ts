@@ -13,6 +13,7 @@ export const papersOfRun = (kind: 'class' | 'kits'): readonly RunPaper[] => {
     { path: 'papers/contents', name: 'Contents card' },
     { path: 'pattern', name: 'Patterns, as each is made' },
     { path: 'booklets', name: 'Booklets, all of the run in one file' },
+    { path: 'cards', name: isKits ? 'Cards for the box' : 'Cards for packs, certificates' },
     { path: 'guide', name: 'Guide at true size' },
     ...(isKits
       ? []

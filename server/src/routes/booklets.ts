@@ -1,4 +1,10 @@
-import { BOOKLET_TERMS, BookletTerms, type RunBookletsAsked } from '@lanakit/core/papers';
+import {
+  BOOKLET_TERMS,
+  BookletTerms,
+  CARD_TERMS,
+  CardTerms,
+  type RunBookletsAsked,
+} from '@lanakit/core/papers';
 import { type Choices, NO_CHOICES } from '@lanakit/core/pattern';
 import { RESIZE_BOUNDS } from '@lanakit/core/resize';
 import { SeatChoices } from '@lanakit/core/run';
@@ -9,11 +15,30 @@ import { route, type Route } from '../http/route.ts';
 import { BOOKLET_FORMS, type PaperProgress } from '../papers/setBooklet.ts';
 import type { BookletBuild, BookletService } from '../services/bookletService.ts';
 import type { PaperProgressBoard } from '../services/paperProgress.ts';
+import type { CardService } from '../services/cardService.ts';
 import { formCheck } from '../services/formCheck.ts';
 import { Refusal } from '../services/refusal.ts';
 
 /** A pattern as a booklet: as PDF, as one file of HTML, and as EPUB; those of a run in one PDF. */
-export const bookletRoutes = (booklets: BookletService, progress: PaperProgressBoard): Route[] => [
+export const bookletRoutes = (
+  booklets: BookletService,
+  cards: CardService,
+  progress: PaperProgressBoard,
+): Route[] => [
+  route({
+    method: 'get',
+    path: '/runs/:id/cards/pdf',
+    summary:
+      'Cards that lie in the packs of a run, in their size with marks where to cut and fold; `terms` (JSON) which, and for which box',
+    roles: OWNER,
+    query: ['terms'],
+    answers: [200],
+    handle: async ({ params: { id }, query, signal }) => {
+      const terms = read(query.terms, CardTerms, CARD_TERMS.kits);
+      if (!terms) return new Refusal({ code: 'query_invalid', field: 'terms' });
+      return filed(await cards.ofRun(id, terms, signal));
+    },
+  }),
   route({
     method: 'get',
     path: '/runs/:id/booklets/pdf',

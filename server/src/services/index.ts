@@ -2,6 +2,7 @@ import type { ItemKind } from '../db/index.ts';
 import type { ServiceDeps, WorkDeps } from './deps.ts';
 import { benchService } from './benchService.ts';
 import { binService } from './binService.ts';
+import { cardService } from './cardService.ts';
 import { bookletService } from './bookletService.ts';
 import { buyingService } from './buyingService.ts';
 import { classDayService } from './classDayService.ts';
@@ -71,6 +72,7 @@ export const createServices = (deps: WorkDeps) => {
     papers: paperService(deps),
     guides: guideService(deps),
     booklets: bookletService(deps),
+    cards: cardService(deps),
     trays: trayService(deps),
     printing: printingService(deps),
     logbook: logbookService(deps),

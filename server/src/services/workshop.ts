@@ -1,6 +1,7 @@
 import type { KeepingDone, KeepingTask } from '../db/keepingTasks.ts';
 import type { ReadyPicture } from '../db/pictures.ts';
 import type { BookletTask, PaperProgress } from '../papers/setBooklet.ts';
+import type { CardsTask } from '../papers/cards/cardsPdf.ts';
 import type { GuideTask } from '../papers/setGuide.ts';
 import type { PdfTask } from '../papers/setPdf.ts';
 import type { StudioDone, StudioTask } from './studioFile/studioTasks.ts';
@@ -27,6 +28,8 @@ export interface Workshop {
     signal?: AbortSignal,
     tell?: (progress: PaperProgress) => void,
   ): Promise<Buffer>;
+  /** The same of cards. */
+  setCards(make: () => CardsTask, signal?: AbortSignal): Promise<Buffer>;
   /** The same of a guide; null: it has no such page. */
   setGuide(make: () => GuideTask, signal?: AbortSignal): Promise<Buffer | null>;
 }

@@ -2,6 +2,7 @@ import { nanoid } from 'nanoid';
 import { doKeepingTask, type KeepingDone, type KeepingTask } from '../db/keepingTasks.ts';
 import type { ReadyPicture } from '../db/pictures.ts';
 import type { BookletTask, PaperProgress } from '../papers/setBooklet.ts';
+import type { CardsTask } from '../papers/cards/cardsPdf.ts';
 import type { GuideTask } from '../papers/setGuide.ts';
 import type { PdfTask } from '../papers/setPdf.ts';
 import { readDrawing } from '../services/readPicture.ts';
@@ -16,6 +17,7 @@ export type Task =
   | { readonly kind: 'pdf'; readonly task: PdfTask }
   | { readonly kind: 'guide'; readonly task: GuideTask }
   | { readonly kind: 'booklet'; readonly task: BookletTask }
+  | { readonly kind: 'cards'; readonly task: CardsTask }
   | { readonly kind: 'keeping'; readonly task: KeepingTask }
   | { readonly kind: 'studio-file'; readonly task: StudioTask };
 
@@ -27,6 +29,7 @@ export interface Done {
   /** Null: it has no such page. */
   readonly guide: Uint8Array | null;
   readonly booklet: Uint8Array;
+  readonly cards: Uint8Array;
   readonly keeping: KeepingDone;
   readonly 'studio-file': StudioDone;
 }
@@ -68,6 +71,10 @@ async function done(task: Task, tell?: TellProgress): Promise<Done[Task['kind']]
     case 'booklet': {
       const { setBooklet } = await import('../papers/setBooklet.ts');
       return setBooklet(task.task, tell);
+    }
+    case 'cards': {
+      const { cardsPdf } = await import('../papers/cards/cardsPdf.ts');
+      return cardsPdf(task.task);
     }
     case 'guide': {
       const { setGuide } = await import('../papers/setGuide.ts');

@@ -49,6 +49,8 @@ export function workshopOf(run: TaskRunner): Workshop {
         async () => Buffer.from(await done<'booklet'>({ kind: 'booklet', task: make() }, signal, tell)),
         signal,
       ),
+    setCards: (make, signal) =>
+      papers(async () => Buffer.from(await done<'cards'>({ kind: 'cards', task: make() }, signal)), signal),
     setGuide: (make, signal) =>
       papers(async () => {
         const bytes = await done<'guide'>({ kind: 'guide', task: make() }, signal);

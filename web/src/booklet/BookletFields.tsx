@@ -4,6 +4,7 @@ import {
   type BookletPage,
   type BookletPartName,
   type BookletTerms,
+  isSmallPage,
 } from '@lanakit/core/papers';
 import { Button, Checkbox, Segmented } from 'antd';
 import { BOOKLET_PAGE_WORDS, BOOKLET_PART_WORDS } from '../words/bookletWords.ts';
@@ -46,7 +47,7 @@ export function BookletFields({ terms, onTerms }: BookletFieldsProps) {
         </Checkbox>
         <Checkbox
           checked={terms.columns === 2}
-          disabled={terms.type === 'large' || terms.page === 'a5'}
+          disabled={terms.type === 'large' || isSmallPage(terms.page)}
           onChange={({ target: { checked } }) => set({ columns: checked ? 2 : 1 })}
         >
           two columns

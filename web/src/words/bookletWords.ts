@@ -1,4 +1,10 @@
-import type { BookletEnd, BookletPage, BookletPartName, MissingInBooklet } from '@lanakit/core/papers';
+import type {
+  BookletEnd,
+  BookletPage,
+  BookletPartName,
+  CardName,
+  MissingInBooklet,
+} from '@lanakit/core/papers';
 import { counted } from './show.ts';
 
 export const BOOKLET_END_WORDS: Readonly<Record<BookletEnd, string>> = {
@@ -10,6 +16,7 @@ export const BOOKLET_END_WORDS: Readonly<Record<BookletEnd, string>> = {
 export const BOOKLET_PAGE_WORDS: Readonly<Record<BookletPage, string>> = {
   a4: 'A4',
   a5: 'A5',
+  'a5-folded': 'A5, folded',
   letter: 'Letter',
 };
 
@@ -25,6 +32,15 @@ export const BOOKLET_PART_WORDS: Readonly<Record<BookletPartName, string>> = {
   care: 'Care and cautions',
   glossary: 'Words',
   rights: 'Rights and credits',
+};
+
+export const CARD_WORDS: Readonly<Record<CardName, string>> = {
+  insert: 'Welcome: what it becomes, how to begin',
+  contents: 'What is in it',
+  needles: 'Needles, stage by stage',
+  sharps: 'Needles and fingers: guards and sharps',
+  missing: 'Something missing? With the pack’s code',
+  certificate: 'Certificate of attendance',
 };
 
 const MOST_NUMBERS = 8;

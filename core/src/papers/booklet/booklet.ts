@@ -3,18 +3,10 @@ import { stepPicture } from '../../reading/index.ts';
 import { LEVEL_WORDS, showPace } from '../../words/index.ts';
 import { figureOf } from './looks.ts';
 import type { Block, Booklet, BookletPart, PictureSource } from './model.ts';
-import {
-  beforePart,
-  carePart,
-  cutsPart,
-  glossaryPart,
-  handsPart,
-  needlesPart,
-  needsPart,
-  piecesPart,
-  rightsPart,
-  troublePart,
-} from './parts.ts';
+import { carePart, handsPart } from './careParts.ts';
+import { glossaryPart } from './glossaryPart.ts';
+import { needlesPart } from './needlesPart.ts';
+import { beforePart, cutsPart, needsPart, piecesPart, rightsPart, troublePart } from './parts.ts';
 import { type BookletRequest, type BookletSource, sourceOfBooklet } from './source.ts';
 import { stepPictureSvg } from './stepPictureSvg.ts';
 import { stepsParts } from './stepsPart.ts';

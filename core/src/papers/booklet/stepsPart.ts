@@ -16,7 +16,8 @@ import {
 import { swatchOf, unbroken, unbrokenWords } from './looks.ts';
 import { markdownBlocks } from './markdownBlocks.ts';
 import { type Block, type BookletPart, type BookletPicture, quiet, say, strong } from './model.ts';
-import { part, stepAnchor } from './parts.ts';
+import { part } from './part.ts';
+import { stepAnchor } from './parts.ts';
 import type { BookletSource } from './source.ts';
 
 /** Steps by sitting and stage; one sitting is a part of its own under them. */

@@ -21,8 +21,11 @@ export type BookletPartName = (typeof BOOKLET_PARTS)[number];
 export const BOOKLET_ENDS = ['sell', 'teach', 'oneself'] as const;
 export type BookletEnd = (typeof BOOKLET_ENDS)[number];
 
-export const BOOKLET_PAGES = ['a4', 'a5', 'letter'] as const;
+export const BOOKLET_PAGES = ['a4', 'a5', 'a5-folded', 'letter'] as const;
 export type BookletPage = (typeof BOOKLET_PAGES)[number];
+
+/** Its type is smaller, and has one column. Folded: two pages on each side of a sheet of A4. */
+export const isSmallPage = (page: BookletPage): boolean => page === 'a5' || page === 'a5-folded';
 
 /** How a booklet is set, and what is in it. */
 export const BookletTerms = Type.Object(

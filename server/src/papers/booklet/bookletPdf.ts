@@ -1,6 +1,8 @@
 import type { Booklet, BookletTerms } from '@lanakit/core/papers';
 import { bookletImages, bookletSwatches, imageDrawer, type StudioPictures } from './bookletImages.ts';
+import { foldedBed, plainBed } from './bed.ts';
 import { measureOf } from './measureOf.ts';
+import { pageCounter } from './pageCounter.ts';
 import { finished, newDocument } from './pdfDocument.ts';
 import { penOf } from './pen.ts';
 import { anchorsOf, setBookletIn } from './setBookletIn.ts';
@@ -30,6 +32,7 @@ export async function bookletsPdf({ title, booklets, terms, pictures, at }: Book
   const file = finished(doc);
   const structure = structureOfDocument(doc);
   const measure = measureOf(doc);
+  const countPages = pageCounter(sheet, at);
   const draw = imageDrawer(terms, pictures);
   for (const [number, booklet] of booklets.entries()) {
     const [images, swatches] = [await bookletImages(booklet, draw), await bookletSwatches(booklet, draw)];
@@ -38,7 +41,11 @@ export async function bookletsPdf({ title, booklets, terms, pictures, at }: Book
     const isAlone = booklets.length === 1;
     const outline = isAlone ? () => doc.outline : bookmark(doc, nameOf(booklet));
     const prefix = isAlone ? '' : `${number + 1}-`;
-    setBookletIn(penOf(doc, { outline, structure: part, measure, prefix, anchors: anchorsOf(booklet) }), setting);
+    const pen = penOf(doc, { outline, structure: part, measure, prefix, anchors: anchorsOf(booklet) });
+    const bed = terms.page === 'a5-folded' ? foldedBed(doc, sheet, countPages(setting)) : plainBed(doc, sheet);
+    setBookletIn(pen, setting, bed);
+    // They are done with, and let go of.
+    doc.flushPages();
     part.end();
     told(number + 1);
   }

@@ -1,4 +1,5 @@
 import type { Block, Booklet, BookletPart } from '@lanakit/core/papers';
+import type { Bed } from './bed.ts';
 import { blocksUnits } from './blockUnits.ts';
 import { feet } from './feet.ts';
 import { flow } from './flow.ts';
@@ -22,24 +23,21 @@ export function anchorsOf({ parts }: Booklet): ReadonlySet<string> {
 }
 
 /** Where each part begins: on which of the booklet’s pages, from 1. */
-export type Begun = Map<string, { readonly page: number; readonly outline: PDFKit.PDFOutline | null }>;
+type Begun = Map<string, { readonly page: number; readonly outline: PDFKit.PDFOutline | null }>;
 
-/** Sets a booklet on pages of its own, after what is there; they are done with then, and let go of. */
-export function setBookletIn(pen: Pen, setting: Setting): void {
-  const { doc } = pen;
+/** Sets a booklet on the pages of a bed. */
+export function setBookletIn(pen: Pen, setting: Setting, bed: Bed): void {
   const { sheet, booklet } = setting;
   let [column, yPt, topPt] = [0, sheet.marginPt, sheet.marginPt];
+  let corner = bed.add();
   const bottomPt = sheet.heightPt - sheet.marginPt - sheet.footPt;
   const begun: Begun = new Map();
   const newPage = () => {
-    doc.addPage({ size: [sheet.widthPt, sheet.heightPt], margin: 0 });
+    corner = bed.add();
     [column, topPt, yPt] = [0, sheet.marginPt, sheet.marginPt];
   };
-  const before = pagesOf(doc);
-  newPage();
-  const contents = setFront(pen, setting, (usedPt) => {
-    topPt = yPt = sheet.marginPt + usedPt;
-  });
+  const { contents, usedPt } = setFront(pen, setting, corner);
+  topPt = yPt = sheet.marginPt + usedPt;
   const room = {
     leftPt: () => bottomPt - yPt,
     columnPt: bottomPt - sheet.marginPt,
@@ -52,22 +50,14 @@ export function setBookletIn(pen: Pen, setting: Setting): void {
     place: (unit: Unit, isRepeat: boolean) => {
       const abovePt = yPt <= topPt + 1e-6 ? 0 : unit.abovePt;
       const xPt = sheet.marginPt + column * (columnWidthPt(sheet) + sheet.gutterPt);
-      unit.draw(pen, xPt, yPt + abovePt, isRepeat);
+      unit.draw(pen, corner.xPt + xPt, corner.yPt + yPt + abovePt, isRepeat);
       yPt += abovePt + unit.heightPt;
     },
   };
-  const pageNow = () => pagesOf(doc) - before;
   const section = new Map<string, Tagged>();
-  for (const part of booklet.parts) flow(partUnits(part, section, setting, begun, pageNow), room);
-  finishContents(pen, setting, contents, { begun, firstPage: before });
-  feet(pen, setting, before);
-  doc.flushPages();
-}
-
-/** So many are made, those that were let go of too. */
-function pagesOf(doc: PDFKit.PDFDocument): number {
-  const { start, count } = doc.bufferedPageRange();
-  return start + count;
+  for (const part of booklet.parts) flow(partUnits(part, section, setting, begun, bed.count), room);
+  if (sheet.hasContents) finishContents(pen, setting, contents, { begun, bed });
+  if (sheet.hasFeet) feet(pen, setting, bed);
 }
 
 function partUnits(

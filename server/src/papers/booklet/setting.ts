@@ -6,7 +6,7 @@ import { columnWidthPt, type Sheet } from './sheetOf.ts';
 /** What everything on a page is set with. */
 export interface Setting {
   readonly sheet: Sheet;
-  readonly terms: BookletTerms;
+  readonly terms: Pick<BookletTerms, 'ink' | 'isStepAPage'>;
   readonly booklet: Booklet;
   readonly measure: Measure;
   readonly images: ReadonlyMap<string, ReadyImage>;

@@ -42,10 +42,9 @@ interface ColumnFacts {
 
 function factsOf({ columns, rows }: Table, swatchPt: number, setting: Setting): ColumnFacts[] {
   const { measure, sizePt } = setting;
-  const wide = (words: Words) =>
-    words.reduce((sum, run) => sum + measure(run.text, run.isStrong ? FONTS.strong : FONTS.plain, sizePt), 0);
+  const wide = (words: Words) => Math.max(0, ...linesOf(words, Infinity, sizePt, measure).map(({ widthPt }) => widthPt));
   const longest = (words: Words) =>
-    Math.max(0, ...words.flatMap(({ text }) => text.split(' ')).map((word) => measure(word, FONTS.plain, sizePt)));
+    Math.max(0, ...words.flatMap(({ text }) => text.split(/[ \n]/)).map((word) => measure(word, FONTS.plain, sizePt)));
   return columns.map(({ title }, at) => {
     const cells = rows.flatMap((row) => row.cells[at] ?? []);
     const hasSwatch = cells.some(({ swatch }) => swatch !== null);
@@ -60,13 +59,14 @@ function factsOf({ columns, rows }: Table, swatchPt: number, setting: Setting): 
 } // prettier-ignore
 
 /** A column of text that is so narrow that words would be broken, or every cell be a tower of them. */
-const TOWER = 1.9;
-
 function isTooNarrow(table: Table, widthPt: number, swatchPt: number, setting: Setting): boolean {
   const facts = factsOf(table, swatchPt, setting);
   const gapsPt = setting.sizePt * GAP * (facts.length - 1);
   const sum = (of: (fact: ColumnFacts) => number) => facts.reduce((total, fact) => total + of(fact), gapsPt);
-  return sum(({ leastPt }) => leastPt) > widthPt || sum(({ wantsPt }) => wantsPt) > widthPt * TOWER;
+  return (
+    sum(({ leastPt }) => leastPt) > widthPt ||
+    sum(({ wantsPt }) => wantsPt) > widthPt * setting.sheet.towerTimes
+  );
 }
 
 /** Row under row: what it is, and beneath it each of the others with what its column is called. */
