@@ -30,7 +30,7 @@ export {
 export { paperSource } from './paperSource.ts';
 export { cellForTable, cellWords, type Cell } from './cell.ts';
 export { guideSvg } from './guide/guideSvg.ts';
-export type { GuideItem, GuidePage } from './guide/guidePage.ts';
+export { STROKES as GUIDE_STROKES, type GuideItem, type GuidePage } from './guide/guidePage.ts';
 export type { Guide } from './guide/layoutGuide.ts';
 export { forWhom } from './forWhom.ts';
 export { guideOf, type GuideRequest } from './guide/guideOf.ts';

@@ -3,7 +3,7 @@ import type { StoredPattern } from '@lanakit/core/api';
 import type { Part, Pattern } from '@lanakit/core/pattern';
 import { blankSeat } from '@lanakit/core/run';
 import { request } from '../support/request.ts';
-import { type PdfPath, pathsOfPdf } from '../support/pdfPaths.ts';
+import { extent, pathsOfPdf, roundsOf } from '../support/pdfPaths.ts';
 import {
   addFibre,
   addPattern,
@@ -40,23 +40,6 @@ function balls(...diameters: number[]): Pattern {
 const stored = async (pattern: Pattern): Promise<StoredPattern> => addPattern(studio, pattern);
 const pdfOf = async (path: string): Promise<Buffer> =>
   (await request(studio.app).get(path).responseType('blob').expect(200)).body as Buffer;
-
-const extent = (path: PdfPath) => {
-  const [xs, ys] = [path.map(([x]) => x), path.map(([, y]) => y)];
-  const [left, right, top, bottom] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
-  return { left, right, top, bottom, across: right - left, down: bottom - top };
-};
-/** Across of every round drawn: as wide as high, and all its points as far from its middle. */
-const roundsOf = (pdf: Buffer): number[] =>
-  pathsOfPdf(pdf).flatMap(({ paths }) =>
-    paths.flatMap((path) => {
-      const { left, right, top, bottom, across } = extent(path);
-      const [x0, y0] = [(left + right) / 2, (top + bottom) / 2];
-      const isRound =
-        path.length > 20 && path.every(([x, y]) => Math.abs(Math.hypot(x - x0, y - y0) - across / 2) < 0.05);
-      return isRound ? [Math.round(across * 10) / 10] : [];
-    }),
-  );
 
 describe('the guide as PDF', () => {
   test.each([

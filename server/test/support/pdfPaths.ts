@@ -61,3 +61,20 @@ function pathsOf(stream: string, heightMm: number): PdfPath[] {
   }
   return paths;
 }
+
+export const extent = (path: PdfPath) => {
+  const [xs, ys] = [path.map(([x]) => x), path.map(([, y]) => y)];
+  const [left, right, top, bottom] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+  return { left, right, top, bottom, across: right - left, down: bottom - top };
+};
+/** Across of every round drawn, mm: as wide as high, and all its points as far from its middle. */
+export const roundsOf = (pdf: Buffer): number[] =>
+  pathsOfPdf(pdf).flatMap(({ paths }) =>
+    paths.flatMap((path) => {
+      const { left, right, top, bottom, across } = extent(path);
+      const [x0, y0] = [(left + right) / 2, (top + bottom) / 2];
+      const isRound =
+        path.length > 20 && path.every(([x, y]) => Math.abs(Math.hypot(x - x0, y - y0) - across / 2) < 0.05);
+      return isRound ? [Math.round(across * 10) / 10] : [];
+    }),
+  );

@@ -70,6 +70,12 @@ export function BookletFields({ terms, onTerms }: BookletFieldsProps) {
         >
           pictures of steps
         </Checkbox>
+        <Checkbox
+          checked={terms.hasBothUnits}
+          onChange={({ target: { checked } }) => set({ hasBothUnits: checked })}
+        >
+          millimetres and inches side by side
+        </Checkbox>
       </div>
       <h2>What is in it</h2>
       <PartsList parts={terms.parts} onParts={(parts) => set({ parts })} />

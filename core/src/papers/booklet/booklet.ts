@@ -5,11 +5,13 @@ import { figureOf } from './looks.ts';
 import type { Block, Booklet, BookletPart, PictureSource } from './model.ts';
 import { carePart, handsPart } from './careParts.ts';
 import { glossaryPart } from './glossaryPart.ts';
+import { guidePart } from './guidePart.ts';
 import { needlesPart } from './needlesPart.ts';
 import { beforePart, cutsPart, needsPart, piecesPart, rightsPart, troublePart } from './parts.ts';
 import { type BookletRequest, type BookletSource, sourceOfBooklet } from './source.ts';
 import { stepPictureSvg } from './stepPictureSvg.ts';
 import { stepsParts } from './stepsPart.ts';
+import { techniquesPart } from './techniquesPart.ts';
 import type { BookletPartName } from './terms.ts';
 
 const FOOT =
@@ -61,6 +63,10 @@ function onePart(name: Exclude<BookletPartName, 'glossary'>, source: BookletSour
       return listed(cutsPart(source));
     case 'pieces':
       return [piecesPart(source)];
+    case 'guide':
+      return listed(guidePart(source));
+    case 'techniques':
+      return listed(techniquesPart(source));
     case 'needles':
       return listed(needlesPart(source));
     case 'steps':

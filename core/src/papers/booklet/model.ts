@@ -1,3 +1,5 @@
+import type { PageSize } from '../../run/index.ts';
+import type { GuidePage } from '../guide/guidePage.ts';
 import type { Swatch } from '../paper.ts';
 
 /** Words in one hand: plain, strong, or leading somewhere in the same booklet. */
@@ -50,8 +52,19 @@ export type Block =
   | { readonly is: 'pictures'; readonly pictures: readonly BookletPicture[] }
   | { readonly is: 'caution'; readonly name: string; readonly words: string }
   | { readonly is: 'boxes'; readonly boxes: readonly TickBox[] }
+  | SheetsBlock
   | StepBlock
   | PieceBlock;
+
+/** Pages at true size: each is a page of its own wherever it is printed. */
+interface SheetsBlock {
+  readonly is: 'sheets';
+  readonly anchor: string;
+  /** Said instead of each. */
+  readonly about: string;
+  readonly page: PageSize;
+  readonly sheets: readonly GuidePage[];
+}
 
 /** A step: its number hangs beside its words, and it is never parted from its cautions and pictures. */
 interface StepBlock {
@@ -136,6 +149,10 @@ export function textOfBlock(block: Block): string[] {
       return [`${block.name}. ${block.words}`];
     case 'boxes':
       return block.boxes.map(({ words }) => words);
+    case 'sheets':
+      return block.sheets.flatMap(({ items }) =>
+        items.flatMap((item) => (item.kind === 'text' ? [item.text] : [])),
+      );
     case 'step':
       return [
         ...block.cautions.map(({ name, words }) => `${name}. ${words}`),

@@ -33,10 +33,12 @@ export interface BookletSource extends BookletRequest {
 }
 
 export function sourceOfBooklet(request: BookletRequest, wool: Wool): BookletSource {
-  const { build, whole, terms, needles } = request;
+  const { whole, terms, needles } = request;
+  const build = terms.hasBothUnits ? { ...request.build, showsBothUnits: true } : request.build;
   const estimate = estimatePattern(build, wool);
   return {
     ...request,
+    build,
     wool,
     estimate,
     reading: readingOf(build, estimate, wool, terms.reader),

@@ -19,6 +19,7 @@ import { type Block, type BookletPart, type BookletPicture, quiet, say, strong }
 import { part } from './part.ts';
 import { stepAnchor } from './parts.ts';
 import type { BookletSource } from './source.ts';
+import { techniqueOfStep } from './techniquesPart.ts';
 
 /** Steps by sitting and stage; one sitting is a part of its own under them. */
 export function stepsParts(source: BookletSource): BookletPart[] {
@@ -79,11 +80,13 @@ function stepBlock(readingStep: ReadingStep, source: BookletSource): Block {
 function stepBlocks(readingStep: ReadingStep, source: BookletSource): Block[] {
   const { step, extra, ticks, recalls, returns } = readingStep;
   const act = actWords(readingStep, source.build);
+  const technique = source.terms.parts.includes('techniques') ? techniqueOfStep(step, source.build) : null;
   const words = markdownBlocks([step.text, extra].filter((text) => text !== '').join(' '));
   return [
     ...words.map(unbrokenBlock),
     ...woolBlocks(readingStep, source),
     ...(act === '' ? [] : [say(act)]),
+    ...(technique ? [{ is: 'words' as const, words: [{ text: 'Technique: ' }, technique], tone: 'quiet' as const }] : []),
     ...(recalls ? [quiet(`As you decided in step ${recalls.number}: ${recalls.question}.`)] : []),
     ...(ticks.length > 1
       ? [{ is: 'boxes' as const, boxes: ticks.map((note, at) => ({ words: note || String(at + 1) })) }]

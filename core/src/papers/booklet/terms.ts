@@ -7,8 +7,10 @@ export const BOOKLET_PARTS = [
   'needs',
   'cuts',
   'pieces',
+  'guide',
   'needles',
   'steps',
+  'techniques',
   'trouble',
   'hands',
   'care',
@@ -41,6 +43,8 @@ export const BookletTerms = Type.Object(
     /** Saving: nothing is filled, fibre is told by name and hatching alone. */
     ink: oneOf(['colour', 'saving'] as const),
     hasPictures: Type.Boolean(),
+    /** Millimetres and inches side by side. */
+    hasBothUnits: Type.Boolean(),
   },
   strict,
 );
@@ -55,6 +59,7 @@ const USUAL: BookletTerms = {
   isStepAPage: false,
   ink: 'colour',
   hasPictures: true,
+  hasBothUnits: false,
 };
 
 /** To sell: all of it. To teach: with the kit beside it, without what an instructor says. For oneself: short, saving ink. */

@@ -7,12 +7,14 @@ import {
   BOOKLET_PARTS,
   BOOKLET_TERMS,
   bookletOf,
+  guideOf,
   type BookletRequest,
   type BookletTerms,
   textOfBlock,
   textOfBooklet,
   troublesOf,
 } from '../../../src/papers/index.ts';
+import { OWN_RIGHTS, type Pattern } from '../../../src/pattern/index.ts';
 import { piecesToMake } from '../../../src/reading/index.ts';
 import { pieceLines } from '../../../src/words/index.ts';
 import { bird, coastWool } from '../../support/coast.ts';
@@ -76,7 +78,7 @@ describe('a pattern as a booklet', () => {
     const made = booklet(bird);
     const anchors = new Set([
       ...made.parts.map(({ anchor }) => anchor),
-      ...blocksOf(made).flatMap((block) => (block.is === 'step' || block.is === 'piece' ? [block.anchor] : [])),
+      ...blocksOf(made).flatMap((block) => ('anchor' in block ? [block.anchor] : [])),
     ]);
     const links = JSON.stringify(made.parts).match(/"to":"([^"]+)"/g) ?? [];
     expect(links.length).toBeGreaterThan(0);
@@ -138,5 +140,91 @@ describe('what may go wrong', () => {
       { findings: [{ id: 'e', findingId: 'eye', partId: 'body', count: 2, placement: null }] },
     );
     expect(ids(figure)).toEqual(expect.arrayContaining(['bare', 'curls', 'crooked']));
+  });
+});
+
+describe('what may be in it besides', () => {
+  const techniques = [
+    {
+      id: 'u1',
+      techniqueId: 't',
+      name: 'Wound limb',
+      version: 2,
+      partIds: ['leg'],
+      values: [],
+      rights: { ...OWN_RIGHTS, credit: 'After a drawing of the demo' },
+    },
+    {
+      id: 'u2',
+      techniqueId: 't',
+      name: 'Wound limb',
+      version: 2,
+      partIds: ['wing'],
+      values: [],
+      rights: OWN_RIGHTS,
+    },
+    {
+      id: 'u3',
+      techniqueId: 'other',
+      name: 'Never used',
+      version: 1,
+      partIds: [],
+      values: [],
+      rights: OWN_RIGHTS,
+    },
+  ];
+  const taught: Pattern = {
+    ...bird,
+    techniques,
+    steps: bird.steps.map((step, at) => ({
+      ...step,
+      technique: at === 1 ? { useId: 'u1', index: 0 } : at === 3 ? { useId: 'u2', index: 0 } : null,
+    })),
+  };
+  test('a technique is printed whole once, with every step it is used in; each of those leads to it', () => {
+    const made = booklet(taught);
+    const [told] = made.parts.filter(({ anchor }) => anchor === 'techniques');
+    expect(told?.blocks.filter(({ is }) => is === 'heading')).toHaveLength(1);
+    const text = told?.blocks.flatMap(textOfBlock).join('\n') ?? '';
+    expect(text).toContain(taught.steps[1]?.text);
+    expect(text).toContain('In step 2; step 4');
+    expect(text).toContain('After a drawing of the demo');
+    const leading = stepsIn(made).filter(({ blocks }) =>
+      JSON.stringify(blocks).includes('"to":"technique-t"'),
+    );
+    expect(leading.map(({ number }) => number)).toEqual([2, 4]);
+  });
+  test('left out, it is neither printed nor led to', () => {
+    expect(textOfBooklet(booklet(taught, { parts: ['steps'] }))).not.toContain('Wound limb');
+  });
+  test('the guide in it is the guide itself, in words that say how to print it', () => {
+    const made = booklet(bird, { parts: ['guide'], page: 'letter' });
+    const [sheets] = blocksOf(made).filter((block) => block.is === 'sheets');
+    const guide = guideOf(
+      { title: `${bird.title}: guide at true size`, builds: [{ build: bird, whole: bird, forWhom: '' }] },
+      coastWool,
+      'letter',
+    );
+    expect(sheets?.is === 'sheets' && sheets.sheets).toEqual(guide.pages);
+    expect(textOfBooklet(made)).toContain('of Letter at true size');
+  });
+  test('both units: every size of a piece has the other beside it, and a fraction of an inch is right', () => {
+    const sizes = (hasBothUnits: boolean) =>
+      blocksOf(booklet(bird, { parts: ['pieces'], hasBothUnits }))
+        .flatMap(textOfBlock)
+        .join('\n');
+    expect(sizes(false)).not.toMatch(/\bin\b\)/);
+    const told = [
+      ...spaced(sizes(true)).matchAll(
+        /(?<![×\d.–] ?)(\d+) mm[^(\n]*\((\d+)? ?(?:(\d+)\/(\d+)|([¼½¾⅛⅜⅝⅞]))? ?in/g,
+      ),
+    ];
+    expect(spaced(sizes(true))).toMatch(/mm.*\(.*in.*\)/);
+    for (const [, mm, whole = '0', over, under] of told) {
+      if (over === undefined) continue;
+      expect(Math.abs(Number(whole) + Number(over) / Number(under) - Number(mm) / 25.4)).toBeLessThanOrEqual(
+        1 / 16,
+      );
+    }
   });
 });

@@ -47,6 +47,9 @@ function blockUnits(block: Block, within: Within, setting: Setting): Unit[] {
       return cautionUnits(block, within, setting);
     case 'boxes':
       return boxUnits(block.boxes, within, setting);
+    // On pages of their own, after all the others.
+    case 'sheets':
+      return [];
     case 'step':
       return stepUnits(block, setting, parent);
     case 'piece':

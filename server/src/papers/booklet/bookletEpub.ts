@@ -1,4 +1,4 @@
-import type { Booklet, BookletPart, BookletTerms } from '@lanakit/core/papers';
+import { guideSvg, type Booklet, type BookletPart, type BookletTerms } from '@lanakit/core/papers';
 import { createHash } from 'node:crypto';
 import { ZipFile } from 'yazl';
 import { bookletImages, bookletSwatches, imageDrawer, type StudioPictures } from './bookletImages.ts';
@@ -39,6 +39,7 @@ export async function bookletEpub(
     },
     swatch: (key) => named.get(`swatch ${key}`) ?? null,
     canTick: false,
+    sheet: (_svg, alt, at) => element('img', { src: sheetName(at), alt }),
     hrefOf: (anchor) => {
       const file = fileOf.get(anchor);
       return file === undefined ? null : `${file === path ? '' : file}#${anchor}`;
@@ -55,6 +56,7 @@ export async function bookletEpub(
         { isRead: true },
       ),
     ),
+    ...sheetFiles(booklet),
     ...imageFiles('picture', images, named),
     ...imageFiles('swatch', swatches, named),
   ];
@@ -93,6 +95,18 @@ const imageFiles = (
     isRead: false,
   }));
 
+const sheetName = (at: number): string => `images/guide-${at + 1}.svg`;
+
+/** Pages at true size, as large as they say where a reader keeps to it. */
+const sheetFiles = ({ parts }: Booklet): BookFile[] =>
+  parts
+    .flatMap(({ blocks }) =>
+      blocks.flatMap((block) =>
+        block.is === 'sheets' ? block.sheets.map((sheet) => guideSvg(sheet, block.page)) : [],
+      ),
+    )
+    .map((svg, at) => text(sheetName(at), 'image/svg+xml', svg));
+
 interface Chapter {
   readonly path: string;
   readonly title: string;
@@ -116,7 +130,7 @@ function chaptersOf({ title, parts }: Booklet): Chapter[] {
 
 const anchorsIn = ({ anchor, blocks }: BookletPart): string[] => [
   anchor,
-  ...blocks.flatMap((block) => (block.is === 'step' || block.is === 'piece' ? [block.anchor] : [])),
+  ...blocks.flatMap((block) => ('anchor' in block && block.anchor !== null ? [block.anchor] : [])),
 ];
 
 const page = (title: string, body: string): string => `<?xml version="1.0" encoding="UTF-8"?>

@@ -31,6 +31,8 @@ export async function bookletHtml(
       return image ? dataUri(image) : null;
     },
     canTick: true,
+    sheet: (svg, alt) =>
+      element('div', { class: 'trueSize', role: 'img', 'aria-label': alt, tabindex: '0' }, svg),
     hrefOf: (anchor) => (anchors.has(anchor) ? `#${anchor}` : null),
   };
   const body = [
@@ -70,7 +72,7 @@ const dataUri = ({ bytes }: ReadyImage): string =>
 const anchorsIn = ({ parts }: Booklet): string[] =>
   parts.flatMap(({ anchor, blocks }) => [
     anchor,
-    ...blocks.flatMap((block) => (block.is === 'step' || block.is === 'piece' ? [block.anchor] : [])),
+    ...blocks.flatMap((block) => ('anchor' in block && block.anchor !== null ? [block.anchor] : [])),
   ]);
 
 /** Letters in all weights, upright and slanted; those beyond western Europe’s only where the booklet has some. */

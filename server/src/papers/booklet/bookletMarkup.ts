@@ -1,4 +1,12 @@
-import type { Block, Booklet, BookletPart, BookletPicture, Swatch, Words } from '@lanakit/core/papers';
+import {
+  type Block,
+  type Booklet,
+  type BookletPart,
+  type BookletPicture,
+  guideSvg,
+  type Swatch,
+  type Words,
+} from '@lanakit/core/papers';
 import { element, escaped } from './html.ts';
 import { swatchKey } from './setting.ts';
 
@@ -8,6 +16,8 @@ export interface MarkupSources {
   readonly swatch: (key: string) => string | null;
   /** Boxes can be ticked; false: they are drawn. */
   readonly canTick: boolean;
+  /** A page at true size. */
+  readonly sheet: (svg: string, alt: string, at: number) => string;
   /** Where an anchor lies; null: nowhere in this booklet. */
   readonly hrefOf: (anchor: string) => string | null;
 }
@@ -98,12 +108,27 @@ function blockMarkup(block: Block, key: string, level: number, sources: MarkupSo
         { class: 'boxes' },
         ...block.boxes.map(({ words }, at) => boxMarkup(`${key}-box-${at}`, words, sources)),
       );
+    case 'sheets':
+      return sheetsMarkup(block, sources);
     case 'step':
       return stepMarkup(block, level, sources);
     case 'piece':
       return pieceMarkup(block, level, sources);
   }
 }
+
+/** True to size where a browser's millimetre is one. */
+const sheetsMarkup = (
+  { anchor, about, page, sheets }: Extract<Block, { is: 'sheets' }>,
+  { sheet }: MarkupSources,
+): string =>
+  element(
+    'div',
+    { id: anchor, class: 'sheets' },
+    ...sheets.map((each, at) =>
+      sheet(guideSvg(each, page), `${about}, page ${at + 1} of ${sheets.length}`, at),
+    ),
+  );
 
 const insideMarkup = (blocks: readonly Block[], key: string, level: number, sources: MarkupSources): string =>
   blocks.map((each, at) => blockMarkup(each, `${key}-${at}`, level, sources)).join('');

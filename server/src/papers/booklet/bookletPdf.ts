@@ -8,6 +8,7 @@ import { penOf } from './pen.ts';
 import { anchorsOf, setBookletIn } from './setBookletIn.ts';
 import { settingOf } from './setting.ts';
 import { sheetOf } from './sheetOf.ts';
+import { sheetPages } from './sheetPages.ts';
 import { structureOfDocument } from './structure.ts';
 
 /** Booklets that are set into one file, one after the other. */
@@ -44,6 +45,7 @@ export async function bookletsPdf({ title, booklets, terms, pictures, at }: Book
     const pen = penOf(doc, { outline, structure: part, measure, prefix, anchors: anchorsOf(booklet) });
     const bed = terms.page === 'a5-folded' ? foldedBed(doc, sheet, countPages(setting)) : plainBed(doc, sheet);
     setBookletIn(pen, setting, bed);
+    sheetPages(pen, booklet);
     // They are done with, and let go of.
     doc.flushPages();
     part.end();

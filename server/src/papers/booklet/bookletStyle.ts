@@ -37,6 +37,7 @@ td.number,th.number{text-align:right;white-space:nowrap}
 .step .number input{width:1.1rem;height:1.1rem;margin:.3rem 0 0}
 .step:has(.number input:checked) .words{color:var(--quiet)}
 .caution{margin:.6rem 0 .3rem 3.1rem;padding-left:.7rem;border-left:4px solid var(--red)}
+.trueSize{overflow-x:auto;margin:1rem 0;border:1px solid var(--line);background:#fff}
 .boxes{display:flex;flex-wrap:wrap;gap:.2rem 1.2rem}
 .pictures{display:flex;flex-wrap:wrap;gap:1rem;margin-top:.6rem}
 figure{margin:0}
@@ -47,7 +48,7 @@ footer{margin-top:2.5rem;padding-top:.7rem;border-top:1px solid var(--line);colo
 html.saving{--paper:#fff}
 @media (width<34rem){body{padding:1rem}.front{flex-direction:column}.figure{width:70%}dl>div{grid-template-columns:1fr}}
 @media screen and (prefers-color-scheme:dark){:root{--ink:#eef1f2;--quiet:#b4bdc4;--line:#4a545d;--paper:#2b3036;--red:#ff9a86;--action:#7cc7d2}html{background:#1f2327}figure img,.figure{background:#fdfdfb;padding:.3rem}}
-@media print{html{background:none;font-size:10.5pt}html.large{font-size:18pt}body{max-width:none;padding:0}nav{display:none}h2,h3,h4{break-after:avoid}p{orphans:2;widows:2}@page{margin:16mm}}
+@media print{html{background:none;font-size:10.5pt}html.large{font-size:18pt}body{max-width:none;padding:0}nav{display:none}h2,h3,h4{break-after:avoid}p{orphans:2;widows:2}@page{margin:16mm}@page sheet{margin:0}.trueSize{page:sheet;break-before:page;overflow:visible;margin:0;border:0}}
 `;
 
 /** The same for readers of books, which have type and colours of their own. */

@@ -16,7 +16,7 @@ export function anchorsOf({ parts }: Booklet): ReadonlySet<string> {
   const inside = (block: Block): string[] =>
     block.is === 'step' || block.is === 'piece'
       ? [block.anchor, ...block.blocks.flatMap(inside)]
-      : block.is === 'heading' && block.anchor !== null
+      : 'anchor' in block && block.anchor !== null
         ? [block.anchor]
         : [];
   return new Set(parts.flatMap(({ anchor, blocks }) => [anchor, ...blocks.flatMap(inside)]));
@@ -55,7 +55,11 @@ export function setBookletIn(pen: Pen, setting: Setting, bed: Bed): void {
     },
   };
   const section = new Map<string, Tagged>();
-  for (const part of booklet.parts) flow(partUnits(part, section, setting, begun, bed.count), room);
+  // All in one: what ends a part may have to stay with what begins the next.
+  flow(
+    booklet.parts.flatMap((part) => partUnits(part, section, setting, begun, bed.count)),
+    room,
+  );
   if (sheet.hasContents) finishContents(pen, setting, contents, { begun, bed });
   if (sheet.hasFeet) feet(pen, setting, bed);
 }

@@ -9,6 +9,7 @@ import { unzipSync } from 'fflate';
 import { shelfOf } from '../../../src/services/runSources.ts';
 import { photo } from '../../support/files.ts';
 import { bare, blindly, readPdf, type TagNode } from '../../support/readPdf.ts';
+import { roundsOf } from '../../support/pdfPaths.ts';
 import { request } from '../../support/request.ts';
 import { addFibre, addPattern, ballPattern, openStudio, type Studio } from '../../support/studio.ts';
 
@@ -71,6 +72,9 @@ const expectedText = (terms: Partial<BookletTerms> = {}): string => {
   return textOfBooklet(made);
 }; // prettier-ignore
 
+/** Without the guide, whose pages are as large as they have to be. */
+const PARTS_IN_TYPE = BOOKLET_TERMS.sell.parts.filter((name) => name !== 'guide');
+
 describe('as PDF', () => {
   test('every word of the booklet is in it, and of the steps in their order', async () => {
     const { pages, end } = await readPdf(await bytesOf('pdf'));
@@ -114,7 +118,7 @@ describe('as PDF', () => {
     expect(places).toEqual(places.toSorted((a, b) => a - b));
     expect(places[0]).toBeGreaterThan(text.indexOf(bare('Before you begin')));
     // What stands at the foot of every page is not read.
-    expect(text).not.toContain(bare('1 of'));
+    expect(text).not.toContain(bare('Not a toy for small children.'));
     await end();
   }); // prettier-ignore
   test('bookmarks for every part, links that lead somewhere, its fonts in it, and it says that it is PDF/A', async () => {
@@ -140,7 +144,7 @@ describe('as PDF', () => {
     ['large type', { type: 'large' }, [595.28, 841.89]],
     ['saving ink', { ink: 'saving' }, [595.28, 841.89]],
   ])('%s: the page is as large as it says, nothing runs out of it, and no page but the last is half empty', async (_what, terms, [across, down]) => {
-    const { pages, end } = await readPdf(await bytesOf('pdf', terms));
+    const { pages, end } = await readPdf(await bytesOf('pdf', { ...terms, parts: PARTS_IN_TYPE }));
     pages.forEach(({ page, items }, at) => {
       const [, , width, height] = page.view as [number, number, number, number];
       expect(width).toBeCloseTo(across, 1);
@@ -167,6 +171,36 @@ describe('as PDF', () => {
     await end();
   });
 });
+
+describe('the guide in it', () => {
+  test.each<[string, Partial<BookletTerms>, readonly [number, number]]>([
+    ['A5', { page: 'a5' }, [595.28, 841.89]],
+    ['A5 folded', { page: 'a5-folded' }, [595.28, 841.89]],
+    ['Letter', { page: 'letter' }, [612, 792]],
+  ])('with %s lies on pages of its own, as large as life', async (_what, terms, [across, down]) => {
+    const bytes = await bytesOf('pdf', { ...terms, parts: ['steps', 'guide'] });
+    const { pages, end } = await readPdf(bytes);
+    const [, , width, height] = pages.at(-1)?.page.view ?? [];
+    expect([width, height]).toEqual([expect.closeTo(across, 0), expect.closeTo(down, 0)]);
+    // The ball is 60 mm across.
+    expect(roundsOf(bytes)).toContain(60);
+    await end();
+  });
+  test('folded, two pages of A5 lie on each side, and every page says in order where it is', async () => {
+    const { pages, end } = await readPdf(await bytesOf('pdf', { page: 'a5-folded', parts: PARTS_IN_TYPE }));
+    for (const { page } of pages) expect(page.view.slice(2).map(Math.round)).toEqual([842, 595]);
+    const halves = pages.flatMap(({ items }) => [false, true].map((isRight) => items.filter(({ transform }) => Number(transform[4]) > 842 / 2 === isRight).map(({ str }) => str).join('')));
+    const numbers = halves.map((text) => Number(/(\d+) of \d+/.exec(text)?.[1] ?? 0));
+    const count = Math.max(...numbers);
+    const room = 2 * pages.length;
+    // Fronts: n, 1; backs: 2, n - 1; and so on inward.
+    pages.forEach((_page, side) => {
+      const [outer, inner] = [room - side, side + 1].map((number) => (number > count ? 0 : number));
+      expect(numbers.slice(2 * side, 2 * side + 2)).toEqual(side % 2 === 0 ? [outer, inner] : [inner, outer]);
+    });
+    await end();
+  });
+}); // prettier-ignore
 
 describe('as one file of HTML', () => {
   test('it fetches nothing, is well-formed, and says every word', async () => {
@@ -226,7 +260,8 @@ describe('as EPUB', () => {
     const files = await unzipped();
     const opf = files.get('book/package.opf')?.toString('utf8') ?? '';
     const hrefs = new Map([...opf.matchAll(/<item id="([^"]+)" href="([^"]+)"/g)].map(([, id, href]) => [id, href]));
-    const text = bare([...opf.matchAll(/<itemref idref="([^"]+)"/g)].map(([, id]) => files.get(`book/${hrefs.get(id) ?? ''}`)?.toString('utf8') ?? '').join('').replaceAll(/<title>[^<]*<\/title>/g, '').replaceAll(/<[^>]+>/g, '').replaceAll('&#39;', "'").replaceAll('&quot;', '"').replaceAll('&lt;', '<').replaceAll('&gt;', '>').replaceAll('&amp;', '&'));
+    const sheets = [...files].filter(([path]) => path.endsWith('.svg')).map(([, bytes]) => bytes.toString('utf8'));
+    const text = bare([...[...opf.matchAll(/<itemref idref="([^"]+)"/g)].map(([, id]) => files.get(`book/${hrefs.get(id) ?? ''}`)?.toString('utf8') ?? ''), ...sheets].join('').replaceAll(/<title>[^<]*<\/title>/g, '').replaceAll(/<[^>]+>/g, '').replaceAll('&#39;', "'").replaceAll('&quot;', '"').replaceAll('&lt;', '<').replaceAll('&gt;', '>').replaceAll('&amp;', '&'));
     for (const line of expectedText().split('\n').filter((each) => each.length > 3)) expect(text).toContain(bare(line));
   });
 }); // prettier-ignore
