@@ -2,7 +2,7 @@
 // Each list runs from the ground floor up: a room may know those below it, never those above or a neighbour's inside.
 
 const CORE = [
-  'base', 'solving', 'shapes', 'cutting', 'shelf', 'scale', 'labelling', 'tables', 'learning', 'pattern', 'placing', 'engine', 'build', 'figure', 'resize',
+  'base', 'solving', 'shapes', 'cutting', 'shelf', 'scale', 'labelling', 'tables', 'learning', 'pattern', 'translation', 'placing', 'engine', 'build', 'figure', 'resize',
   'writing', 'needles', 'review', 'reading', 'run', 'timetable', 'classDay', 'logbook', 'buying', 'starts', 'search', 'commissions', 'year', 'problems', 'api', 'words', 'files', 'papers',
 ]; // prettier-ignore
 

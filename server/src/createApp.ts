@@ -28,6 +28,7 @@ import { logbookRoutes } from './routes/logbook.ts';
 import { keepingRoutes } from './routes/keeping.ts';
 import { listRoutes } from './routes/lists.ts';
 import { paperRoutes } from './routes/papers.ts';
+import { translationRoutes } from './routes/translations.ts';
 import { guideRoutes } from './routes/guides.ts';
 import { patternFileRoutes } from './routes/patternFiles.ts';
 import { patternRoutes } from './routes/patterns.ts';
@@ -133,6 +134,7 @@ export function allRoutes(
     ...techniqueRoutes(services.techniques),
     ...runRoutes(services.runs),
     ...paperRoutes(services.papers),
+    ...translationRoutes(services.translations),
     ...guideRoutes(services.guides),
     ...bookletRoutes(services.booklets, services.cards, paperProgressBoard()),
     ...trayRoutes(services.trays),

@@ -59,6 +59,10 @@ export const router = createBrowserRouter(
           lazy: async () => ({ Component: (await import('./booklet/BookletPage.tsx')).BookletPage }),
         },
         {
+          path: 'patterns/:id/translations/:language',
+          lazy: async () => ({ Component: (await import('./booklet/TranslationPage.tsx')).TranslationPage }),
+        },
+        {
           path: 'bring-in',
           lazy: async () => ({ Component: (await import('./patterns/BringInPage.tsx')).BringInPage }),
         },

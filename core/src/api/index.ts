@@ -252,3 +252,4 @@ export {
   type WriteLogLine,
   type WriteLogPage,
 } from './session.ts';
+export type { TranslationLine } from './translations.ts';

@@ -38,6 +38,7 @@ export { guideOfRun } from './guide/guideOfRun.ts';
 export { packedForReader, packedWoolLines, type Packed } from './packedForReader.ts';
 export { guideOfPattern } from './guide/guideOfPattern.ts';
 export { missingInBooklet, type MissingInBooklet } from './booklet/missing.ts';
+export { bookletWords } from './booklet/bookletWords.ts';
 export { bookletOf } from './booklet/booklet.ts';
 export {
   textOfBlock,

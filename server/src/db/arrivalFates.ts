@@ -44,6 +44,7 @@ export function settleFates(deps: FateDeps): FateOf {
   const fateOf: FateOf = (table, id) => fates.get(`${table} ${id}`) ?? { id, isHere: false };
   // By what everything in them is called here.
   settle('pattern', patternFates(deps, fateOf));
+  settle('translation', fatesOf(deps, { table: 'translation', mark: 'created_at' }));
   return fateOf;
 }
 

@@ -22,6 +22,7 @@ import { soundReader } from './sound.ts';
 import { stockQueries } from './stock.ts';
 import { studioQueries } from './studio.ts';
 import { takingQueries } from './takings.ts';
+import { translationQueries } from './translations.ts';
 import { techniqueQueries } from './techniques.ts';
 import { transact } from './transaction.ts';
 import { trayQueries } from './trays.ts';
@@ -74,6 +75,7 @@ export function createStore(db: Db) {
     makings: makingQueries(db, sound),
     commissions: commissionQueries(db, sound),
     takings: takingQueries(db),
+    translations: translationQueries(db, sound),
     learnt: learntQueries(db, sound),
     orders: orderQueries(db, sound),
     settings,

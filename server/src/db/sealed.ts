@@ -40,6 +40,7 @@ const SEALED_COLUMNS = [
   { table: 'making', column: 'document', seal: 'document_seal' },
   { table: 'making', column: 'build', seal: 'build_seal' },
   { table: 'commission', column: 'document', seal: 'document_seal' },
+  { table: 'translation', column: 'document', seal: 'document_seal' },
   { table: 'learnt', column: 'document', seal: 'document_seal' },
 ] as const;
 

@@ -1,57 +1,6 @@
-/** What a value of a sheet is. */
-export type CellKind = 'id' | 'text' | 'whole' | 'number' | 'yesNo' | 'moment' | 'day' | 'document' | 'bytes';
+import { column, type Sheet, sheet } from './sheet.ts';
 
-export interface SheetColumn {
-  /** In JSON, and over its column in CSV. */
-  readonly key: string;
-  /** In the database. */
-  readonly column: string;
-  readonly is: CellKind;
-  readonly canBeNull: boolean;
-  readonly about: string;
-  /** The table whose id it is. */
-  readonly refersTo: string | null;
-  /** Stands in a file of its own; its row tells the name of that. */
-  readonly isApart: boolean;
-  /** JSON, deflated. */
-  readonly isPacked: boolean;
-}
-
-/** One table of the studio as it goes out and comes in as open data. */
-export interface Sheet {
-  /** Of its files, with its directory. */
-  readonly name: string;
-  readonly table: string;
-  readonly about: string;
-  /** The kind of its things where the table holds several. */
-  readonly itemKind: string | null;
-  readonly columns: readonly SheetColumn[];
-  /** SQL. */
-  readonly order: string;
-}
-
-/** One row of a sheet as JSON has it, by key. */
-export type SheetRow = Readonly<Record<string, unknown>>;
-
-/** What stands in a file of its own: JSON, or the bytes of a picture. Null: there is none. */
-export type ApartValue = string | Buffer | null;
-
-const column = (
-  key: string,
-  is: CellKind,
-  about: string,
-  more: Partial<Omit<SheetColumn, 'key' | 'is' | 'about'>> = {},
-): SheetColumn => ({
-  key,
-  column: key.replaceAll(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`),
-  is,
-  about,
-  canBeNull: false,
-  refersTo: null,
-  isApart: false,
-  isPacked: false,
-  ...more,
-});
+export type { ApartValue, CellKind, Sheet, SheetColumn, SheetRow } from './sheet.ts';
 
 const ID = column('id', 'id', 'known by this everywhere in these files');
 const VERSION = column('version', 'whole', 'one more with every change');
@@ -63,14 +12,6 @@ const ORDER = column('id', 'whole', 'the order they were entered in');
 const ITEM = column('itemId', 'id', 'the thing on the shelf', { refersTo: 'item' });
 const RUN = column('runId', 'id', 'the class or batch of kits', { refersTo: 'run' });
 const LOT = column('lotId', 'id', 'the lot it is of', { refersTo: 'lot', canBeNull: true });
-
-const sheet = (
-  name: string,
-  table: string,
-  about: string,
-  columns: readonly SheetColumn[],
-  more: Partial<Pick<Sheet, 'itemKind' | 'order'>> = {},
-): Sheet => ({ name, table, about, columns, itemKind: null, order: 'id', ...more });
 
 const items = (name: string, itemKind: string, about: string): Sheet =>
   sheet(
@@ -203,6 +144,15 @@ const WRITING_SHEETS = [
       canBeNull: true,
     }),
     column('document', 'document', 'the file of the pattern', { isApart: true }),
+  ]),
+  sheet('translations', 'translation', 'Texts of patterns in other languages', [
+    ID,
+    VERSION,
+    column('patternId', 'id', 'the pattern', { refersTo: 'pattern' }),
+    column('language', 'text', 'BCP 47'),
+    CREATED,
+    UPDATED,
+    column('document', 'document', 'the file of it', { isApart: true }),
   ]),
 ] as const;
 

@@ -11,7 +11,8 @@ type ListTable =
   | 'purchase_order'
   | 'cutting_plan'
   | 'making'
-  | 'commission';
+  | 'commission'
+  | 'translation';
 
 /** What may be damaged: things with names, and what is only counted together. */
 export type SoundTable =

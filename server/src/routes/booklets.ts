@@ -74,9 +74,9 @@ export const bookletRoutes = (
     method: 'get',
     path: '/patterns/:id/booklet/:form',
     summary:
-      'A pattern as a booklet: `pdf`, `html` or `epub`; `terms` (JSON) how it is set and what is in it, of a `revision`, with `choices` (JSON) in a `size` (1 as written), for the `left` hand',
+      'A pattern as a booklet: `pdf`, `html` or `epub`; `terms` (JSON) how it is set and what is in it, of a `revision`, with `choices` (JSON) in a `size` (1 as written), for the `left` hand, in a `language` it is translated into',
     roles: OWNER,
-    query: ['terms', 'revision', 'choices', 'size', 'left'],
+    query: ['terms', 'revision', 'choices', 'size', 'left', 'language'],
     answers: [200],
     handle: async ({ params: { id, form }, query, signal }) => {
       const known = BOOKLET_FORMS.find((each) => each === form);
@@ -93,6 +93,7 @@ export const bookletRoutes = (
         choices,
         sizeFraction,
         isLeftHanded: query.left === 'true',
+        language: query.language ?? null,
       };
       return filed(await booklets.ofPattern(id, asked, terms, known, signal));
     },

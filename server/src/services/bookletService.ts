@@ -10,6 +10,7 @@ import {
 import { type Choices, itemsUsed, type Pattern } from '@lanakit/core/pattern';
 import { resizePattern } from '@lanakit/core/resize';
 import { forHand, revisionsOfRun } from '@lanakit/core/run';
+import type { Translation } from '@lanakit/core/translation';
 import { makeNotes, makeWords } from '@lanakit/core/words';
 import type { Store } from '../db/index.ts';
 import type { BookletForm, BookletTask, PaperProgress } from '../papers/setBooklet.ts';
@@ -30,6 +31,8 @@ export interface BookletBuild {
   /** Of the size as written, linear. */
   readonly sizeFraction: number;
   readonly isLeftHanded: boolean;
+  /** BCP 47; null: as it is written. */
+  readonly language: string | null;
 }
 
 const FORMS: Readonly<Record<BookletForm, { readonly mime: string; readonly extension: string }>> = {
@@ -46,6 +49,10 @@ export function bookletService({ store, now, work }: WorkDeps) {
     if (revision.patternId !== id) throw new Refusal({ code: 'not_found' });
     return { document: revision.document, number: revision.number };
   };
+  const translationOf = (id: string, language: string | null): Translation | null =>
+    language === null
+      ? null
+      : foundOr(store.translations.of(id).find((each) => each.language === language) ?? null);
   const taskOf = (
     title: string,
     { requests, booklets }: RunBooklets,
@@ -101,14 +108,26 @@ export function bookletService({ store, now, work }: WorkDeps) {
       signal?: AbortSignal,
     ): Promise<OutFile> {
       const { document } = documentOf(id, asked.revisionId);
+      translationOf(id, asked.language);
       const bytes = await work.setBooklet((): BookletTask => {
         const found = documentOf(id, asked.revisionId);
-        const request = requestOf(store, found.document, found.number, asked, terms);
+        const request = requestOf(
+          store,
+          found.document,
+          found.number,
+          asked,
+          terms,
+          translationOf(id, asked.language),
+        );
         const booklets = { requests: [request], booklets: [{ request: 0, whose: '' }] };
         return taskOf(document.title, booklets, shelfOf(store), form);
       }, signal);
       const { mime, extension } = FORMS[form];
-      return { bytes, mime, name: `${slugOf(document.title, 60) || 'figure'}.${extension}` };
+      return {
+        bytes,
+        mime,
+        name: `${slugOf(document.title, 60) || 'figure'}${asked.language === null ? '' : `-${asked.language}`}.${extension}`,
+      };
     },
   });
 }
@@ -119,6 +138,7 @@ function requestOf(
   number: number | null,
   { choices, sizeFraction, isLeftHanded }: BookletBuild,
   terms: BookletTerms,
+  translation: Translation | null,
 ): BookletRequest {
   const built = resolveBuild(whole, choices);
   const sized = sizeFraction === 1 ? built : resizePattern(built, sizeFraction);
@@ -134,6 +154,7 @@ function requestOf(
     terms,
     needles: store.shelf.needles(),
     packed: null,
+    translation,
   };
 }
 

@@ -34,6 +34,7 @@ import { startService } from './startService.ts';
 import { stockService } from './stockService.ts';
 import { studioFileService } from './studioFileService.ts';
 import { techniqueService } from './techniqueService.ts';
+import { translationService } from './translationService.ts';
 import { trayService } from './trayService.ts';
 import { writeLogService } from './writeLogService.ts';
 import { yearService } from './yearService.ts';
@@ -73,6 +74,7 @@ export const createServices = (deps: WorkDeps) => {
     guides: guideService(deps),
     booklets: bookletService(deps),
     cards: cardService(deps),
+    translations: translationService(deps),
     trays: trayService(deps),
     printing: printingService(deps),
     logbook: logbookService(deps),

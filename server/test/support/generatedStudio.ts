@@ -1,5 +1,6 @@
 import type { ClassAct } from '@lanakit/core/classDay';
 import { BUYING_TERMS } from '@lanakit/core/buying';
+import { translateAll } from './translateAll.ts';
 import { blankCommission } from '@lanakit/core/commissions';
 import { CUTTING_TERMS } from '@lanakit/core/cutting';
 import { blankMaking, blankMakingLine } from '@lanakit/core/logbook';
@@ -368,6 +369,8 @@ const DEEDS: Readonly<Record<string, Doing>> = {
         .map((makingId) => ({ makingId })),
       agreedMinor: Math.round(deed.amount),
     }),
+  translated: (studio, deed) =>
+    translateAll(studio, oneOf(idsIn(studio, 'pattern', alive), deed), deed.words),
   commissionGone: (studio, deed) =>
     studio.services.commissions.remove(oneOf(idsIn(studio, 'commission'), deed)),
   cameIn: (studio, deed) =>
@@ -390,11 +393,6 @@ const BEGINNING = ['fibre', 'needle', 'pattern', 'pattern', 'revision', 'revisio
 
 /** Does one after another what a maker would; what cannot be done is refused and leaves nothing. */
 export async function live(studio: Studio, deeds: readonly Deed[]): Promise<void> {
-  const first = BEGINNING.map((does, at): Deed => ({
-    does,
-    pick: at * 2 + 1,
-    amount: 100 + at,
-    words: `First ${at}`,
-  }));
+  const first = BEGINNING.map((does, at): Deed => ({ does, pick: at * 2 + 1, amount: 100 + at, words: `First ${at}` })); // prettier-ignore
   for (const deed of [...first, ...deeds]) await DEEDS[deed.does]?.(studio, deed);
 }

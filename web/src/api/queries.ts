@@ -68,7 +68,7 @@ import { useMemo, useState } from 'react';
 import { nanoid } from 'nanoid';
 import { get } from './client.ts';
 
-interface Items<T> {
+export interface Items<T> {
   readonly items: readonly T[];
 }
 

@@ -18,6 +18,7 @@ import { NumberField } from '../ui/fields/NumberField.tsx';
 import { BOOKLET_END_WORDS, missingWords } from '../words/bookletWords.ts';
 import styles from './Booklet.module.css';
 import { type BookletChoice, keepChoice, lastChoice } from './bookletTerms.ts';
+import { LanguageChoice } from './LanguageChoice.tsx';
 import { BookletFields } from './BookletFields.tsx';
 import { PdfPreview } from './PdfPreview.tsx';
 
@@ -58,6 +59,7 @@ function Papers({ id, document, revisionId, newest, onRevision }: PapersProps) {
   const [choices, setChoices] = useState<Choices>(NO_CHOICES);
   const [percent, setPercent] = useState(100);
   const [isLeftHanded, setLeft] = useState(false);
+  const [language, setLanguage] = useState<string | null>(null);
   const change = (next: BookletChoice) => {
     setChoice(next);
     keepChoice(id, next);
@@ -68,6 +70,7 @@ function Papers({ id, document, revisionId, newest, onRevision }: PapersProps) {
     ...(!isEqual(choices, NO_CHOICES) && { choices: JSON.stringify(choices) }),
     ...(percent !== 100 && { size: String(percent / 100) }),
     ...(isLeftHanded && { left: 'true' }),
+    ...(language !== null && { language }),
   }).toString();
   const at = (form: string) => apiPath(`/patterns/${id}/booklet/${form}?${query}`);
   const build = useMemo(() => resolveBuild(document, choices), [document, choices]);
@@ -104,6 +107,7 @@ function Papers({ id, document, revisionId, newest, onRevision }: PapersProps) {
           </ul>
         )}
         <h2>Which</h2>
+        <LanguageChoice patternId={id} language={language} onLanguage={setLanguage} />
         {newest && (
           <Choice<string>
             label="Of what"

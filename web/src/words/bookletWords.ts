@@ -69,3 +69,48 @@ export function missingWords(missing: MissingInBooklet): string {
       return 'It has no steps: nobody can learn from it.';
   }
 }
+
+const PLACES: Readonly<Record<string, string>> = {
+  title: 'title',
+  prerequisites: 'what one should know',
+  parts: 'part',
+  joins: 'join',
+  cuts: 'cut',
+  steps: 'step',
+  sessions: 'session',
+  options: 'option',
+  slots: 'place of a colour',
+  colourways: 'colours',
+  swaps: 'swap',
+  pictures: 'picture',
+  tools: 'tool',
+  techniques: 'technique',
+  limits: 'what goes together',
+  sharedWeights: 'shared weight',
+  enclosures: 'what it goes into',
+};
+const FIELDS: Readonly<Record<string, string>> = {
+  cue: 'stop or change when',
+  look: 'check: what to look at',
+  how: 'check: how',
+  pass: 'check: right when',
+  remedy: 'check: if not',
+  caption: 'caption',
+  alt: 'for who cannot see it',
+  kit: 'for who has the kit',
+  pattern: 'for who has the pattern alone',
+  hides: 'left off, this shows',
+  startState: 'on the table',
+  safeStop: 'safe stop',
+  homework: 'until next time',
+  question: 'question',
+  notes: 'note',
+};
+
+/** Where a text of a pattern stands: `step: check: if not`. */
+export function textPlace(key: string): string {
+  const [list = '', ...rest] = key.split('/');
+  const field = rest.toReversed().find((each) => each in FIELDS);
+  const place = PLACES[list] ?? list;
+  return field === undefined ? place : `${place}: ${FIELDS[field]}`;
+}

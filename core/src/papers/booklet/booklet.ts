@@ -3,6 +3,7 @@ import { stepPicture } from '../../reading/index.ts';
 import { LEVEL_WORDS, showPace } from '../../words/index.ts';
 import { figureOf } from './looks.ts';
 import type { Block, Booklet, BookletPart, PictureSource } from './model.ts';
+import { bareWords, withWords } from './bookletWords.ts';
 import { carePart, handsPart } from './careParts.ts';
 import { glossaryPart } from './glossaryPart.ts';
 import { guidePart } from './guidePart.ts';
@@ -19,6 +20,23 @@ const FOOT =
 
 /** A pattern as it leaves the studio, from a build and what is wanted of it: the same for every form it is set in. */
 export function bookletOf(request: BookletRequest, wool: Wool): Booklet {
+  const written = asWritten(request, wool);
+  if (!request.translation) return written;
+  const { language, words } = request.translation;
+  const others = new Map(
+    words.filter(({ text }) => text.trim() !== '').map(({ source, text }) => [source, text]),
+  );
+  return { ...withWords(written, (stretch) => inOther(others, stretch)), language };
+}
+
+/** With the gaps that stood around it. */
+function inOther(words: ReadonlyMap<string, string>, stretch: string): string {
+  const bare = bareWords(stretch);
+  const found = words.get(bare);
+  return found === undefined ? stretch : stretch.replaceAll('\u00A0', ' ').replace(bare, () => found);
+}
+
+function asWritten(request: BookletRequest, wool: Wool): Booklet {
   const source = sourceOfBooklet(request, wool);
   const { build, reading, totals, terms } = source;
   const figure = figureOf(source);
@@ -26,6 +44,7 @@ export function bookletOf(request: BookletRequest, wool: Wool): Booklet {
   return {
     title: build.title,
     whose: '',
+    language: 'en-GB',
     lines: [`${LEVEL_WORDS[reading.level]} · ${showPace(build, totals.minutes)}`, ...request.what],
     figureKey: figure ? FIGURE : null,
     parts,

@@ -105,6 +105,8 @@ export type PictureSource =
 /** A pattern as it leaves the studio: the same for PDF, HTML and whatever else it is set in. */
 export interface Booklet {
   readonly title: string;
+  /** BCP 47. */
+  readonly language: string;
   /** Whose it is; empty: nobody’s in particular. */
   readonly whose: string;
   /** Under the title: level, time, which of its makes. */

@@ -52,6 +52,7 @@ export function runBooklets({ designs, packed, revisionNumbers, needles }: RunBo
       terms,
       needles,
       packed: packedForReader(packed, make, kind.numbers),
+      translation: null,
     };
   });
   const booklets = kinds

@@ -3,6 +3,8 @@ import { ladderOf, type Ladder } from '../../needles/index.ts';
 import { type Pattern, stepTotals } from '../../pattern/index.ts';
 import { type Piece, piecesToMake, type Reading, readingOf } from '../../reading/index.ts';
 import type { Needle } from '../../shelf/index.ts';
+import { type TranslationInput, translated } from '../../translation/index.ts';
+import { inWordsOf } from './inWordsOf.ts';
 import type { Packed } from '../packedForReader.ts';
 import type { BookletTerms } from './terms.ts';
 
@@ -20,6 +22,8 @@ export interface BookletRequest {
   readonly needles: readonly Needle[];
   /** What lies in the bag; null: what the pattern takes. */
   readonly packed: Packed | null;
+  /** In whose words it is said; null: as it is written. */
+  readonly translation: Pick<TranslationInput, 'language' | 'texts' | 'words'> | null;
 }
 
 /** The same with all that is worked out of it, once for every part. */
@@ -33,15 +37,17 @@ export interface BookletSource extends BookletRequest {
 }
 
 export function sourceOfBooklet(request: BookletRequest, wool: Wool): BookletSource {
-  const { whole, terms, needles } = request;
-  const build = terms.hasBothUnits ? { ...request.build, showsBothUnits: true } : request.build;
+  const { whole, terms, needles, translation } = request;
+  const written = terms.hasBothUnits ? { ...request.build, showsBothUnits: true } : request.build;
+  const build = translation ? translated(written, translation) : written;
   const estimate = estimatePattern(build, wool);
   return {
     ...request,
     build,
     wool,
     estimate,
-    reading: readingOf(build, estimate, wool, terms.reader),
+    // Cautions and left-overs are read in the words it was written in.
+    reading: inWordsOf(build, readingOf(written, estimate, wool, terms.reader), terms.reader),
     pieces: piecesToMake(build, whole, estimate, wool),
     ladder: ladderOf(build, estimate, wool, needles),
     totals: stepTotals(build),

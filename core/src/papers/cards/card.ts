@@ -11,6 +11,7 @@ export const cardOf = (
 ): Booklet => ({
   title,
   whose: '',
+  language: 'en-GB',
   lines: lines.filter((line) => line !== ''),
   figureKey: FIGURE in pictures ? FIGURE : null,
   parts: [part('card', '', blocks)],

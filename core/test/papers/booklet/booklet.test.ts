@@ -28,6 +28,7 @@ const request = (build = bird, more: Partial<BookletTerms> = {}): BookletRequest
   terms: { ...BOOKLET_TERMS.sell, ...more },
   needles: [],
   packed: null,
+  translation: null,
 });
 const booklet = (build = bird, more: Partial<BookletTerms> = {}) =>
   bookletOf(request(build, more), coastWool);

@@ -27,6 +27,7 @@ import { nameless } from './026-nameless.ts';
 import { taught } from './027-taught.ts';
 import { learnt } from './028-learnt.ts';
 import { commissions } from './029-commissions.ts';
+import { translations } from './030-translations.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
@@ -63,4 +64,5 @@ export const MIGRATIONS: readonly Migration[] = [
   taught,
   learnt,
   commissions,
+  translations,
 ];

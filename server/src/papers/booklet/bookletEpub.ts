@@ -52,7 +52,7 @@ export async function bookletEpub(
       text(
         path,
         XHTML,
-        page(title, (isFront ? frontMarkup(booklet, sourcesFor(path)) : '') + parts.map((part) => partMarkup(part, sourcesFor(path))).join('')),
+        page(booklet, title, (isFront ? frontMarkup(booklet, sourcesFor(path)) : '') + parts.map((part) => partMarkup(part, sourcesFor(path))).join('')),
         { isRead: true },
       ),
     ),
@@ -133,15 +133,20 @@ const anchorsIn = ({ anchor, blocks }: BookletPart): string[] => [
   ...blocks.flatMap((block) => ('anchor' in block && block.anchor !== null ? [block.anchor] : [])),
 ];
 
-const page = (title: string, body: string): string => `<?xml version="1.0" encoding="UTF-8"?>
+const page = (
+  { language }: Booklet,
+  title: string,
+  body: string,
+): string => `<?xml version="1.0" encoding="UTF-8"?>
 <!DOCTYPE html>
-<html xmlns="http://www.w3.org/1999/xhtml" xmlns:epub="http://www.idpf.org/2007/ops" lang="en-GB" xml:lang="en-GB">
+<html xmlns="http://www.w3.org/1999/xhtml" xmlns:epub="http://www.idpf.org/2007/ops" lang="${language}" xml:lang="${language}">
 <head><title>${escaped(title)}</title><link rel="stylesheet" type="text/css" href="style.css"/></head>
 <body>${body}</body>
 </html>
 `;
 
-function navOf({ title, parts }: Booklet, fileOf: ReadonlyMap<string, string>): string {
+function navOf(booklet: Booklet, fileOf: ReadonlyMap<string, string>): string {
+  const { title, parts } = booklet;
   const entry = (part: BookletPart): string => {
     const inside = parts.filter(({ within }) => within === part.anchor).map(entry);
     const href = `${fileOf.get(part.anchor) ?? ''}#${part.anchor}`;
@@ -154,6 +159,7 @@ function navOf({ title, parts }: Booklet, fileOf: ReadonlyMap<string, string>): 
   };
   const tops = parts.filter(({ within }) => within === null).map(entry);
   return page(
+    booklet,
     title,
     element(
       'nav',
@@ -170,7 +176,7 @@ const CONTAINER = `<?xml version="1.0" encoding="UTF-8"?>
 
 const idOf = (path: string): string => `f-${path.replaceAll(/[^A-Za-z0-9]/g, '-')}`;
 
-function packageOf({ title, foot }: Booklet, files: readonly BookFile[], at: Date): string {
+function packageOf({ title, foot, language }: Booklet, files: readonly BookFile[], at: Date): string {
   const day = `${at.toISOString().slice(0, 19)}Z`;
   const name = createHash('sha1');
   for (const { bytes } of files) name.update(bytes);
@@ -179,11 +185,11 @@ function packageOf({ title, foot }: Booklet, files: readonly BookFile[], at: Dat
     `<item id="${idOf(path)}" href="${escaped(path)}" media-type="${type}"${properties === undefined ? '' : ` properties="${properties}"`}/>`).join('');
   const spine = files.filter(({ isRead }) => isRead).map(({ path }) => `<itemref idref="${idOf(path)}"/>`).join('');
   return `<?xml version="1.0" encoding="UTF-8"?>
-<package xmlns="http://www.idpf.org/2007/opf" version="3.0" unique-identifier="book-id" xml:lang="en-GB">
+<package xmlns="http://www.idpf.org/2007/opf" version="3.0" unique-identifier="book-id" xml:lang="${language}">
 <metadata xmlns:dc="http://purl.org/dc/elements/1.1/">
 <dc:identifier id="book-id">urn:sha1:${name.digest('hex')}</dc:identifier>
 <dc:title>${escaped(title)}</dc:title>
-<dc:language>en-GB</dc:language>
+<dc:language>${language}</dc:language>
 ${meta('dcterms:modified', day)}
 ${['textual', 'visual'].map((mode) => meta('schema:accessMode', mode)).join('')}
 ${meta('schema:accessModeSufficient', 'textual')}

@@ -44,12 +44,16 @@ export async function bookletHtml(
   return Buffer.from(await page(booklet, terms, body), 'utf8');
 }
 
-async function page({ title }: Booklet, { type, ink }: BookletTerms, body: string): Promise<string> {
+async function page(
+  { title, language }: Booklet,
+  { type, ink }: BookletTerms,
+  body: string,
+): Promise<string> {
   const fonts = await fontFaces(body);
   // What was ticked belongs to this booklet as it is, and to no other of the same name.
   const name = createHash('sha1').update(body).digest('hex').slice(0, 12);
   return `<!doctype html>
-<html lang="en-GB" data-booklet="${name}" class="${type} ${ink}">
+<html lang="${language}" data-booklet="${name}" class="${type} ${ink}">
 <head>
 <meta charset="utf-8"/>
 <meta name="viewport" content="width=device-width, initial-scale=1"/>

@@ -29,7 +29,7 @@ export interface BookletsToSet {
  */
 export async function bookletsPdf({ title, booklets, terms, pictures, at }: BookletsToSet, told: (done: number) => void = () => undefined): Promise<Buffer> {
   const sheet = sheetOf(terms);
-  const doc = newDocument(title, sheet, at);
+  const doc = newDocument({ title, language: booklets[0]?.language ?? 'en-GB' }, sheet, at);
   const file = finished(doc);
   const structure = structureOfDocument(doc);
   const measure = measureOf(doc);

@@ -9,7 +9,7 @@ import { structureOfDocument } from './structure.ts';
 
 /** Counts the pages of booklets by setting each where nobody sees it; the same one is set once. */
 export function pageCounter(sheet: Sheet, at: Date): (setting: Setting) => number {
-  const doc = newDocument('counted', sheet, at);
+  const doc = newDocument({ title: 'counted', language: 'en-GB' }, sheet, at);
   const structure = structureOfDocument(doc);
   const measure = measureOf(doc);
   const counted = new Map<Setting['booklet'], number>();

@@ -19,7 +19,11 @@ const fontFile = (weight: string): string =>
   );
 
 /** Empty, its fonts in it: tagged, and PDF/A-2a (ISO 19005-2). */
-export function newDocument(title: string, { widthPt, heightPt }: Sheet, at: Date): PDFKit.PDFDocument {
+export function newDocument(
+  { title, language }: { readonly title: string; readonly language: string },
+  { widthPt, heightPt }: Sheet,
+  at: Date,
+): PDFKit.PDFDocument {
   const doc = new PDFDocument({
     size: [widthPt, heightPt],
     margin: 0,
@@ -30,7 +34,7 @@ export function newDocument(title: string, { widthPt, heightPt }: Sheet, at: Dat
     pdfVersion: '1.7',
     subset: 'PDF/A-2a',
     tagged: true,
-    lang: 'en-GB',
+    lang: language,
     displayTitle: true,
     info: { Title: title, Creator: 'Lanakit', Producer: 'Lanakit', CreationDate: at, ModDate: at },
   });

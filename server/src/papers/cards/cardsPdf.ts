@@ -35,7 +35,7 @@ export async function cardsPdf({ title, cards, terms, at }: CardsTask): Promise<
   const made = new Date(at);
   const page = leafSheet(terms.page, size);
   const paper = { ...sheet, widthPt: page.widthMm * PT_PER_MM, heightPt: page.heightMm * PT_PER_MM };
-  const doc = newDocument(title, paper, made);
+  const doc = newDocument({ title, language: cards[0]?.card.language ?? 'en-GB' }, paper, made);
   const file = finished(doc);
   const structure = structureOfDocument(doc);
   const measure = measureOf(doc);

@@ -33,6 +33,8 @@ export function apartPath({ name }: Sheet, key: string, row: Readonly<Record<str
       return `makings/${String(row['date'])}-${slug(row['title'])}${id}${key === 'build' ? '-pattern' : ''}.json`;
     case 'commissions':
       return `commissions/${String(row['askedOn'])}-${slug(row['title'])}${id}.json`;
+    case 'translations':
+      return `translations/${String(row['language'])}-${id}.json`;
     default:
       return `${name}/${slug(row['title'] ?? row['name'])}${id}.json`;
   }

@@ -2,6 +2,7 @@ import { strict } from '@lanakit/core/base';
 import { OrderDocument } from '@lanakit/core/buying';
 import { ClassAct } from '@lanakit/core/classDay';
 import { CommissionInput } from '@lanakit/core/commissions';
+import { TranslationInput } from '@lanakit/core/translation';
 import { CuttingDocument } from '@lanakit/core/cutting';
 import { Learnt } from '@lanakit/core/learning';
 import { MakingInput } from '@lanakit/core/logbook';
@@ -43,6 +44,7 @@ const DOCUMENTS: Readonly<Record<string, TSchema>> = {
   'makings document': MakingInput,
   'makings build': Pattern,
   'commissions document': CommissionInput,
+  'translations document': TranslationInput,
   'learnt document': Type.Object({ learnt: Learnt, evidenceIds: Type.Array(Type.String()) }, strict),
 };
 

@@ -1,6 +1,7 @@
 import { type FindingMeasure, type StockUnit, unitOfFinding } from '@lanakit/core/shelf';
 import { Pattern } from '@lanakit/core/pattern';
 import { CommissionInput } from '@lanakit/core/commissions';
+import { TranslationInput } from '@lanakit/core/translation';
 import { MakingInput } from '@lanakit/core/logbook';
 import { RunInput } from '@lanakit/core/run';
 import Database from 'better-sqlite3';
@@ -66,6 +67,7 @@ export async function writeStudioFile(studioFile: string, to: string, madeAt: st
 const DOCUMENT_SCHEMAS = [
   ['pattern', described(Pattern, 'pattern', 'A pattern, as a draft or as it was published')],
   ['run', described(RunInput, 'run', 'The plan of a class or a batch of kits')],
+  ['translation', described(TranslationInput, 'translation', 'Texts of a pattern in another language')],
   ['commission', described(CommissionInput, 'commission', 'What somebody asked for')],
   ['making', described(MakingInput, 'making', 'A figure that was made, as it was written down')],
 ] as const;

@@ -97,7 +97,7 @@ test('it is told after each how far it has come', async () => {
   const told: PaperProgress[] = [];
   const terms: BookletTerms = { ...BOOKLET_TERMS.teach, parts: ['needs'] };
   const document = ballPattern(null);
-  const request0 = { whole: document, build: document, what: [], notes: [], terms, needles: [], packed: null };
+  const request0 = { whole: document, build: document, what: [], notes: [], terms, needles: [], packed: null, translation: null };
   await workshopHere().setBooklet(
     () => ({ title: 'Three', requests: [request0], booklets: ['a', 'b', 'c'].map((whose) => ({ request: 0, whose })), wool: { fibres: new Map(), findings: new Map(), handMeasures: [], learnt: null }, pictures: new Map(), form: 'pdf', at: '2026-11-30T10:00:00Z' }),
     undefined,
