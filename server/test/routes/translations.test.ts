@@ -44,15 +44,15 @@ describe('a translation beside a pattern', () => {
   test('what the pattern says otherwise since is told, and what it was translated from', async () => {
     await put('de', 0, shouted(inputOf(await opened('de')))).expect(200);
     await request(studio.app).put(`/api/patterns/${stored.id}`).set('If-Match', `"${stored.version}"`).set('X-Lanakit', '1').send({ ...stored.document, title: 'A round ball' }).expect(200);
-    const { body } = await request(studio.app).get(`/api/patterns/${stored.id}/translations`).expect(200);
-    expect(body).toMatchObject({ items: [{ missing: 0, changed: 1 }] });
+    const answer = await request(studio.app).get(`/api/patterns/${stored.id}/translations`).expect(200);
+    expect(answer.body).toMatchObject({ items: [{ missing: 0, changed: 1 }] });
     expect((await opened('de')).texts[0]).toEqual({ key: 'title', source: 'A ball', text: 'Ganz A ball' });
   });
   test('written twice from the same version: the second is told, with both, and nothing is lost', async () => {
     const input = shouted(inputOf(await opened('de')));
     await put('de', 0, input).expect(200);
-    const { body } = await put('de', 0, { ...input, of: 'Another' }).expect(409);
-    expect(body).toMatchObject({ yours: { of: 'Another' }, theirs: { version: 1 } });
+    const answer = await put('de', 0, { ...input, of: 'Another' }).expect(409);
+    expect(answer.body).toMatchObject({ yours: { of: 'Another' }, theirs: { version: 1 } });
     await put('de', 1, input).expect(200);
   });
   test('goes out as a file and comes in again as it was', async () => {
