@@ -39,6 +39,8 @@ export { packedForReader, packedWoolLines, type Packed } from './packedForReader
 export { guideOfPattern } from './guide/guideOfPattern.ts';
 export { missingInBooklet, type MissingInBooklet } from './booklet/missing.ts';
 export { bookletWords } from './booklet/bookletWords.ts';
+export { listingOf } from './listing/listing.ts';
+export { plainText } from './listing/plainText.ts';
 export { bookletOf } from './booklet/booklet.ts';
 export {
   textOfBlock,

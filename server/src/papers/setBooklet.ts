@@ -1,10 +1,18 @@
-import { type Booklet, bookletOf, type BookletRequest, type RunBooklets } from '@lanakit/core/papers';
+import {
+  type Booklet,
+  bookletOf,
+  type BookletRequest,
+  listingOf,
+  plainText,
+  type RunBooklets,
+} from '@lanakit/core/papers';
 import type { Wool } from '@lanakit/core/engine';
 import { bookletEpub } from './booklet/bookletEpub.ts';
+import { listingHtml } from './booklet/listingHtml.ts';
 import { bookletHtml } from './booklet/bookletHtml.ts';
 import { bookletsPdf } from './booklet/bookletPdf.ts';
 
-export const BOOKLET_FORMS = ['pdf', 'html', 'epub'] as const;
+export const BOOKLET_FORMS = ['pdf', 'html', 'epub', 'listing-text', 'listing-html'] as const;
 export type BookletForm = (typeof BOOKLET_FORMS)[number];
 
 /** Booklets that are to be set, one after the other in one file. Plain data: it crosses into a worker. */
@@ -36,6 +44,9 @@ export async function setBooklet(
 ): Promise<Buffer> {
   const [first] = requests;
   if (!first) throw new Error('no booklet to set');
+  // What a shop says of it is another choice of the same.
+  if (form === 'listing-text') return Buffer.from(plainText(listingOf(first, wool)), 'utf8');
+  if (form === 'listing-html') return listingHtml(listingOf(first, wool), first.terms, pictures);
   const kinds = requests.map((request) => bookletOf(request, wool));
   const all = booklets.flatMap(({ request, whose }): Booklet[] => {
     const kind = kinds[request];

@@ -74,7 +74,7 @@ export const bookletRoutes = (
     method: 'get',
     path: '/patterns/:id/booklet/:form',
     summary:
-      'A pattern as a booklet: `pdf`, `html` or `epub`; `terms` (JSON) how it is set and what is in it, of a `revision`, with `choices` (JSON) in a `size` (1 as written), for the `left` hand, in a `language` it is translated into',
+      'A pattern as a booklet: `pdf`, `html` or `epub`; as a listing of a shop: `listing-text`, `listing-html`; `terms` (JSON) how it is set and what is in it, of a `revision`, with `choices` (JSON) in a `size` (1 as written), for the `left` hand, in a `language` it is translated into',
     roles: OWNER,
     query: ['terms', 'revision', 'choices', 'size', 'left', 'language'],
     answers: [200],

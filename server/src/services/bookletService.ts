@@ -39,6 +39,8 @@ const FORMS: Readonly<Record<BookletForm, { readonly mime: string; readonly exte
   pdf: { mime: 'application/pdf', extension: 'pdf' },
   html: { mime: 'text/html; charset=utf-8', extension: 'html' },
   epub: { mime: 'application/epub+zip', extension: 'epub' },
+  'listing-text': { mime: 'text/plain; charset=utf-8', extension: 'listing.txt' },
+  'listing-html': { mime: 'text/html; charset=utf-8', extension: 'listing.html' },
 };
 
 /** A pattern as it leaves the studio: to sell, to teach, to keep beside the work. */
@@ -63,7 +65,7 @@ export function bookletService({ store, now, work }: WorkDeps) {
     requests,
     booklets,
     wool: woolFor(requests, wool),
-    pictures: picturesOf(store, requests),
+    pictures: picturesOf(store, requests, form),
     form,
     at: now().toISOString(),
   });
@@ -168,10 +170,14 @@ function woolFor(
   return { fibres: kept(fibres), findings: kept(findings), handMeasures, learnt };
 }
 
-function picturesOf(store: Store, requests: readonly BookletRequest[]): Map<string, Uint8Array> {
+/** Those of its steps; a listing shows all there are. */
+function picturesOf(store: Store, requests: readonly BookletRequest[], form: BookletForm): Map<string, Uint8Array> {
+  const isListing = form === 'listing-html';
   const ids = new Set(
-    requests.flatMap(({ build, terms }) =>
-      terms.hasPictures ? build.steps.flatMap(({ pictures }) => pictures.map(({ pictureId }) => pictureId)) : []),
+    requests.flatMap(({ build, terms }) => {
+      if (isListing) return build.pictures.map(({ id }) => id);
+      return terms.hasPictures ? build.steps.flatMap(({ pictures }) => pictures.map(({ pictureId }) => pictureId)) : [];
+    }),
   );
   return new Map(
     [...ids].flatMap((pictureId) => {

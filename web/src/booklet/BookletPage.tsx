@@ -18,6 +18,7 @@ import { NumberField } from '../ui/fields/NumberField.tsx';
 import { BOOKLET_END_WORDS, missingWords } from '../words/bookletWords.ts';
 import styles from './Booklet.module.css';
 import { type BookletChoice, keepChoice, lastChoice } from './bookletTerms.ts';
+import { ForAShop } from './ForAShop.tsx';
 import { LanguageChoice } from './LanguageChoice.tsx';
 import { BookletFields } from './BookletFields.tsx';
 import { PdfPreview } from './PdfPreview.tsx';
@@ -54,7 +55,7 @@ interface PapersProps {
   onRevision: (revisionId: string | null) => void;
 }
 
-function Papers({ id, document, revisionId, newest, onRevision }: PapersProps) {
+function Papers({ id, document, wool, revisionId, newest, onRevision }: PapersProps) {
   const [choice, setChoice] = useState(() => lastChoice(id));
   const [choices, setChoices] = useState<Choices>(NO_CHOICES);
   const [percent, setPercent] = useState(100);
@@ -131,6 +132,7 @@ function Papers({ id, document, revisionId, newest, onRevision }: PapersProps) {
           </Checkbox>
         </div>
         <BookletFields terms={choice.terms} onTerms={(terms) => change({ ...choice, terms })} />
+        <ForAShop build={build} wool={wool} at={at} />
       </section>
       <PdfPreview key={id} url={at('pdf')} title={document.title} />
     </main>

@@ -6,8 +6,8 @@ import { dirname, join } from 'node:path';
 import { bookletImages, bookletSwatches, imageDrawer, type StudioPictures } from './bookletImages.ts';
 import { contentsMarkup, frontMarkup, type MarkupSources, partMarkup } from './bookletMarkup.ts';
 import { BOOKLET_STYLE, TICK_SCRIPT } from './bookletStyle.ts';
+import { dataUri } from './dataUri.ts';
 import { element, escaped } from './html.ts';
-import type { ReadyImage } from './pen.ts';
 
 /**
  * A booklet as one file of HTML: pictures and fonts in it, nothing is fetched, boxes are ticked and stay so on that device. It
@@ -69,9 +69,6 @@ ${body}
 </html>
 `;
 }
-
-const dataUri = ({ bytes }: ReadyImage): string =>
-  `data:${bytes[0] === 0xff ? 'image/jpeg' : 'image/png'};base64,${bytes.toString('base64')}`;
 
 const anchorsIn = ({ parts }: Booklet): string[] =>
   parts.flatMap(({ anchor, blocks }) => [

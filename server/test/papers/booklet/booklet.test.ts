@@ -266,6 +266,23 @@ describe('as EPUB', () => {
   });
 }); // prettier-ignore
 
+describe('as a listing of a shop', () => {
+  test('a piece of HTML that runs nothing, fetches nothing and has its pictures in it', async () => {
+    const html = (await bytesOf('listing-html')).toString('utf8');
+    expect(XMLValidator.validate(html)).toBe(true);
+    expect(html).not.toMatch(/<(?:script|style|link)/);
+    expect(html).not.toMatch(/(?:src|href)="(?!data:)/);
+    expect(html.match(/<img /g)?.length).toBeGreaterThanOrEqual(2);
+    expect(html).toContain('alt="A ball on a mat"');
+  });
+  test('the same as text', async () => {
+    const text = (await bytesOf('listing-text')).toString('utf8');
+    expect(text.split('\n')[0]).toBe('Ćwiek’s ball');
+    expect(text).toContain('Told in: 24 steps');
+    expect(text).toContain('– Chalk & “foam” <b>, core batt, about 17.0 g');
+  });
+});
+
 test('the grams in it are those of the engine', async () => {
   const { total } = estimatePattern(stored.document, shelfOf(studio.deps.store));
   const html = (await bytesOf('html')).toString('utf8').replaceAll('\u00A0', ' ');
