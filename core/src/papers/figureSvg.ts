@@ -46,6 +46,16 @@ export function figureSvg(looks: readonly FigureLook[], lineFraction = LINE_FRAC
   };
 }
 
+/** The same as large as it is: its own unit a millimetre. */
+export function figureAtTrueSize(look: FigureLook): string | null {
+  const figure = figureSvg([look], PAGE_LINE_FRACTION);
+  // What is drawn is in millimetres already; only nobody has said so.
+  return figure && figure.svg.replace(/ width="([\d.]+)" height="([\d.]+)"/, ' width="$1mm" height="$2mm"');
+}
+
+/** As fine a line as a page is read with. */
+const PAGE_LINE_FRACTION = 1 / 220;
+
 const piecesSvg = ({ drawn, wool }: Drawing, lineMm: number): string =>
   drawn.pieces.map((piece) => drawnPieceSvg(piece, wool, lineMm)).join('');
 

@@ -1,4 +1,5 @@
-export { figureSvg, type FigureSvg } from './figureSvg.ts';
+export { figureAtTrueSize, figureSvg, type FigureSvg } from './figureSvg.ts';
+export { piecesSvg } from './guide/piecesSvg.ts';
 export { orderPaper } from './orderPaper.ts';
 export { bagLabels, LABEL_INNER_MM, labelPlaces, type LabelPlace } from './labels.ts';
 export { makePaper } from './makePaper.ts';

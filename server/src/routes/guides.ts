@@ -3,7 +3,7 @@ import { type Choices, NO_CHOICES } from '@lanakit/core/pattern';
 import { RESIZE_BOUNDS } from '@lanakit/core/resize';
 import { filed } from '../http/replies.ts';
 import { route, type Route } from '../http/route.ts';
-import type { GuideService, GuideSetting } from '../services/guideService.ts';
+import type { GuideBuildAsked, GuideService, GuideSetting } from '../services/guideService.ts';
 import { Refusal } from '../services/refusal.ts';
 
 /** The guide at true size as PDF, or one page of it as SVG. */
@@ -19,13 +19,23 @@ export const guideRoutes = (guides: GuideService): Route[] => [
     handle: async ({ params: { id, form }, query, signal }) => {
       const setting = settingOf(form, query);
       if (setting instanceof Refusal) return setting;
-      const choices = readChoices(query.choices);
-      if (!choices) return new Refusal({ code: 'query_invalid', field: 'choices' });
-      const sizeFraction = Number(query.size ?? 1);
-      if (!(sizeFraction >= RESIZE_BOUNDS.min && sizeFraction <= RESIZE_BOUNDS.max))
-        return new Refusal({ code: 'query_invalid', field: 'size', ...RESIZE_BOUNDS });
-      const asked = { revisionId: query.revision ?? null, choices, sizeFraction };
+      const asked = buildOf(query);
+      if (asked instanceof Refusal) return asked;
       return filed(await guides.ofPattern(id, asked, setting, signal));
+    },
+  }),
+  route({
+    method: 'get',
+    path: '/patterns/:id/drawing/:which',
+    summary:
+      'The `figure` together, or all its `pieces`, as one SVG at true size; of a `revision`, with `choices` (JSON) in a `size` (1 as written)',
+    roles: OWNER,
+    query: ['revision', 'choices', 'size'],
+    answers: [200],
+    handle: ({ params: { id, which }, query }) => {
+      if (which !== 'figure' && which !== 'pieces') return new Refusal({ code: 'not_found' });
+      const asked = buildOf(query);
+      return asked instanceof Refusal ? asked : filed(guides.drawing(id, which, asked));
     },
   }),
   route({
@@ -45,6 +55,15 @@ export const guideRoutes = (guides: GuideService): Route[] => [
     },
   }),
 ];
+
+function buildOf({ revision, choices: text, size }: Readonly<Partial<Record<'revision' | 'choices' | 'size', string | undefined>>>): GuideBuildAsked | Refusal {
+  const choices = readChoices(text);
+  if (!choices) return new Refusal({ code: 'query_invalid', field: 'choices' });
+  const sizeFraction = Number(size ?? 1);
+  if (!(sizeFraction >= RESIZE_BOUNDS.min && sizeFraction <= RESIZE_BOUNDS.max))
+    return new Refusal({ code: 'query_invalid', field: 'size', ...RESIZE_BOUNDS });
+  return { revisionId: revision ?? null, choices, sizeFraction };
+} // prettier-ignore
 
 function settingOf(
   form: string,

@@ -1,5 +1,13 @@
-import type { Wool } from '@lanakit/core/engine';
-import { guideOfPattern, guideOfRun, type GuideRequest } from '@lanakit/core/papers';
+import { estimatePattern, type Wool } from '@lanakit/core/engine';
+import { lookOfBuild } from '@lanakit/core/figure';
+import {
+  figureAtTrueSize,
+  guideOf,
+  guideOfPattern,
+  guideOfRun,
+  type GuideRequest,
+  piecesSvg,
+} from '@lanakit/core/papers';
 import { type Choices, itemsUsed, type Pattern } from '@lanakit/core/pattern';
 import type { PageSize } from '@lanakit/core/run';
 import { todayOf, type WorkDeps } from './deps.ts';
@@ -61,6 +69,16 @@ export function guideService({ store, now, work }: WorkDeps) {
       };
       return set(title, make, setting, signal);
     },
+    /** The figure together, or all its pieces, as one drawing at true size. */
+    drawing(id: string, which: 'figure' | 'pieces', asked: GuideBuildAsked): OutFile {
+      const whole = documentOf(id, asked.revisionId);
+      const request = guideOfPattern(whole, asked.choices, asked.sizeFraction);
+      const wool = shelfOf(store);
+      const svg = which === 'figure' ? figureOf(request, whole, wool) : piecesOf(request, wool);
+      if (svg === null) throw new Refusal({ code: 'not_found' });
+      const bytes = Buffer.from(svg, 'utf8');
+      return { bytes, mime: 'image/svg+xml', name: `${slugOf(whole.title, 60) || 'figure'}-${which}.svg` };
+    },
     /** @param pack number of a seat or box; null: all of them */
     async ofRun(runId: string, pack: number | null, setting: GuideSetting, signal?: AbortSignal) {
       const { name } = foundOr(store.runs.find(runId));
@@ -73,6 +91,18 @@ export function guideService({ store, now, work }: WorkDeps) {
       return set(name, make, setting, signal);
     },
   });
+}
+
+/** Null: nothing of it can be put together. */
+function figureOf({ builds: [first] }: GuideRequest, whole: Pattern, wool: Wool): string | null {
+  if (!first) return null;
+  return figureAtTrueSize(lookOfBuild(first.build, estimatePattern(first.build, wool), wool, whole));
+}
+
+/** Null: nothing of it can be drawn. */
+function piecesOf(request: GuideRequest, wool: Wool): string | null {
+  const { pages } = guideOf(request, wool, 'a4');
+  return pages.length === 0 ? null : piecesSvg(pages, 'a4');
 }
 
 /** Only what the builds name: the shelf of a large studio is not carried into a thread. */

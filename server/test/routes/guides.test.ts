@@ -3,6 +3,7 @@ import type { StoredPattern } from '@lanakit/core/api';
 import type { Part, Pattern } from '@lanakit/core/pattern';
 import { blankSeat } from '@lanakit/core/run';
 import { request } from '../support/request.ts';
+import { XMLValidator } from 'fast-xml-parser';
 import { extent, pathsOfPdf, roundsOf } from '../support/pdfPaths.ts';
 import {
   addFibre,
@@ -96,6 +97,39 @@ describe('the guide as PDF', () => {
     await request(studio.app).get(`/api/patterns/${id}/guide/pdf?revision=${revision}`).expect(404);
   });
 });
+
+describe('drawings as SVG', () => {
+  const svgOf = async (path: string) => ((await request(studio.app).get(path).expect(200)).body as Buffer).toString('utf8');
+  const sizeOf = (svg: string) => [...(/<svg [^>]*width="([\d.]+)mm" height="([\d.]+)mm"[^>]*>/.exec(svg) ?? [])].slice(1).map(Number);
+  test('the figure is as large as it is, in its size', async () => {
+    const { id } = await stored(balls(60));
+    const [usual, half] = [await svgOf(`/api/patterns/${id}/drawing/figure`), await svgOf(`/api/patterns/${id}/drawing/figure?size=0.5`)];
+    expect(XMLValidator.validate(usual)).toBe(true);
+    // The line round it is a little wider than what it is round.
+    for (const [svg, acrossMm] of [[usual, 60], [half, 30]] as const)
+      for (const mm of sizeOf(svg)) expect(Math.abs(mm - acrossMm)).toBeLessThan(acrossMm * 0.02);
+  });
+  test('all pieces are in one drawing, none in the room of another', async () => {
+    const { id } = await stored(balls(90, 80, 70, 60, 50));
+    const svg = await svgOf(`/api/patterns/${id}/drawing/pieces`);
+    expect(XMLValidator.validate(svg)).toBe(true);
+    const [across = 0, down = 0] = sizeOf(svg);
+    expect(across).toBe(210);
+    expect(down % 297).toBe(0);
+    const rounds = [...svg.matchAll(/<path d="M([^"]+)Z"/g)].flatMap(([, path = '']) => {
+      const points = path.split('L').map((point) => point.split(' ').map(Number) as [number, number]);
+      return points.length > 20 ? [extent(points)] : [];
+    });
+    for (const mm of [90, 80, 70, 60, 50]) expect(rounds.some((each) => Math.abs(each.across - mm) < 0.1)).toBe(true);
+    for (const { left, right, top, bottom } of rounds) expect([left >= 0, right <= across, top >= 0, bottom <= down]).toEqual([true, true, true, true]);
+  });
+  test('what there is none of is refused', async () => {
+    const { id } = await stored(balls(60));
+    await request(studio.app).get(`/api/patterns/${id}/drawing/shadow`).expect(404);
+    await request(studio.app).get(`/api/patterns/${id}/drawing/figure?size=99`).expect(400);
+    await request(studio.app).get('/api/patterns/nobody/drawing/figure').expect(404);
+  });
+}); // prettier-ignore
 
 describe('the guide of a run', () => {
   test('every size of its seats is drawn once, or that of one seat alone', async () => {

@@ -132,6 +132,15 @@ function Papers({ id, document, wool, revisionId, newest, onRevision }: PapersPr
           </Checkbox>
         </div>
         <BookletFields terms={choice.terms} onTerms={(terms) => change({ ...choice, terms })} />
+        <h2>Drawings</h2>
+        <div className={styles.ways}>
+          <Button href={apiPath(`/patterns/${id}/drawing/figure?${query}`)} download>
+            Figure as SVG
+          </Button>
+          <Button href={apiPath(`/patterns/${id}/drawing/pieces?${query}`)} download>
+            Pieces as SVG
+          </Button>
+        </div>
         <ForAShop build={build} wool={wool} at={at} />
       </section>
       <PdfPreview key={id} url={at('pdf')} title={document.title} />

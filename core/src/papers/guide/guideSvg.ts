@@ -11,6 +11,16 @@ const LETTERS = "SourceSans, 'Source Sans 3 Variable', 'Source Sans 3', sans-ser
 /** A page as SVG, its own unit a millimetre. @param unit in which it says how large it is: points for what sets a PDF */
 export function guideSvg({ items }: GuidePage, page: PageSize, unit: 'mm' | 'pt' = 'mm'): string {
   const { widthMm, heightMm } = PAGE_SIZES_MM[page];
+  return itemsSvg(items, widthMm, heightMm, unit);
+}
+
+/** Lines and words as SVG of this size, its own unit a millimetre. */
+export function itemsSvg(
+  items: readonly GuideItem[],
+  widthMm: number,
+  heightMm: number,
+  unit: 'mm' | 'pt' = 'mm',
+): string {
   const size = (mm: number) => (unit === 'mm' ? `${mm}mm` : String((mm * 72) / 25.4));
   return (
     `<svg xmlns="http://www.w3.org/2000/svg" width="${size(widthMm)}" height="${size(heightMm)}" viewBox="0 0 ${widthMm} ${heightMm}">` +
