@@ -29,6 +29,7 @@ import { keepingRoutes } from './routes/keeping.ts';
 import { listRoutes } from './routes/lists.ts';
 import { paperRoutes } from './routes/papers.ts';
 import { translationRoutes } from './routes/translations.ts';
+import { tableRoutes } from './routes/tables.ts';
 import { guideRoutes } from './routes/guides.ts';
 import { patternFileRoutes } from './routes/patternFiles.ts';
 import { patternRoutes } from './routes/patterns.ts';
@@ -113,6 +114,15 @@ const bookRoutes = (services: Services): Route[] => [
   ...learningRoutes(services.learning),
 ];
 
+/** All that leaves the studio on paper or as a file. */
+const paperOfStudioRoutes = (services: Services): Route[] => [
+  ...paperRoutes(services.papers),
+  ...tableRoutes(),
+  ...translationRoutes(services.translations),
+  ...guideRoutes(services.guides),
+  ...bookletRoutes(services.booklets, services.cards, paperProgressBoard()),
+];
+
 /** Every operation, the one that describes them included. */
 export function allRoutes(
   services: Services,
@@ -133,10 +143,7 @@ export function allRoutes(
     ...pictureRoutes(services.pictures, services.learners),
     ...techniqueRoutes(services.techniques),
     ...runRoutes(services.runs),
-    ...paperRoutes(services.papers),
-    ...translationRoutes(services.translations),
-    ...guideRoutes(services.guides),
-    ...bookletRoutes(services.booklets, services.cards, paperProgressBoard()),
+    ...paperOfStudioRoutes(services),
     ...trayRoutes(services.trays),
     ...classDayRoutes(services.classDays, services.runs, news),
     ...benchRoutes(services.bench),

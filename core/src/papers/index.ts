@@ -4,6 +4,7 @@ export { orderPaper } from './orderPaper.ts';
 export { bagLabels, LABEL_INNER_MM, labelPlaces, type LabelPlace } from './labels.ts';
 export { makePaper } from './makePaper.ts';
 export { paperTable, workbookSheet, type WorkbookSheet } from './paperTable.ts';
+export { tableSheet } from './tableSheet.ts';
 export { packNames } from './packNames.ts';
 export {
   PAPER_NAMES,

@@ -133,3 +133,14 @@ describe.each(PAPER_NAMES)('%s of a class', (name) => {
     expect([...told].filter((word) => !letters.includes(word))).toEqual([]);
   });
 }); // prettier-ignore
+
+test('any table that is shown comes back as a workbook, and none of it is kept', async () => {
+  const studio = openStudio();
+  const csv = '\ufeffWhat,Wool (g)\r\n"Chalk, core",12.50\r\n\'=1+1,0.3\r\n';
+  const answer = await request(studio.app).post('/api/tables/xlsx').set('X-Lanakit', '1').send({ name: 'Year 2026', csv }).responseType('blob').expect(200);
+  const { name, rows } = await read(answer.body as Buffer);
+  expect(name).toBe('Year 2026');
+  expect(rows).toEqual([['What', 'Wool (g)'], ['Chalk, core', 12.5], ['=1+1', 0.3]]);
+  await request(studio.app).post('/api/tables/xlsx').set('X-Lanakit', '1').send({ name: 'No table' }).expect(400);
+  studio.close();
+}); // prettier-ignore

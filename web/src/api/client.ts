@@ -73,6 +73,16 @@ export async function send<T>(method: Method, path: string, options: SendOptions
   return answered<T>(response);
 }
 
+/** Sends something and takes a file for it. @throws as `send` */
+export async function fileFor(path: string, body: unknown): Promise<Blob> {
+  const response = await reach(apiPath(path), {
+    method: 'POST',
+    headers: { ...OURS, 'Content-Type': 'application/json' },
+    body: JSON.stringify(body),
+  });
+  return response.ok ? response.blob() : answered<Blob>(response);
+}
+
 /** Sends a file as it is. @throws as `send` */
 export const sendFile = async <T>(path: string, file: Blob): Promise<T> =>
   answered<T>(

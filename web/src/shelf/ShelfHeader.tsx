@@ -2,6 +2,7 @@ import { Button, Dropdown } from 'antd';
 import { NavLink, useNavigate } from 'react-router';
 import { counted } from '../words/show.ts';
 import { type Shown } from './entries.ts';
+import { useAttempt } from '../shell/useAttempt.ts';
 import { saveList } from './saveList.ts';
 import { ADDABLE, type Adding } from './ShelfPanel.tsx';
 import styles from './ShelfPage.module.css';
@@ -22,6 +23,7 @@ export function ShelfHeader({ section, count, shown, onAdd }: ShelfHeaderProps) 
     [Exclude<Adding, null>, string],
     ...[Exclude<Adding, null>, string][],
   ];
+  const attempt = useAttempt();
   return (
     <header className={styles.header}>
       <div className={styles.title}>
@@ -54,12 +56,17 @@ export function ShelfHeader({ section, count, shown, onAdd }: ShelfHeaderProps) 
             {
               key: 'export',
               label: `Save ${LIST_WORDS[section]} as a list`,
-              onClick: () => void saveList(LIST_OF[section]),
+              onClick: () => void attempt(() => saveList(LIST_OF[section], 'csv')),
+            },
+            {
+              key: 'workbook',
+              label: `Save ${LIST_WORDS[section]} as a workbook`,
+              onClick: () => void attempt(() => saveList(LIST_OF[section], 'xlsx')),
             },
             {
               key: 'counts',
               label: 'Save the stock counts as a list',
-              onClick: () => void saveList('counts'),
+              onClick: () => void attempt(() => saveList('counts', 'csv')),
             },
           ],
         }}

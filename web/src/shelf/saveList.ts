@@ -1,6 +1,7 @@
 import { exportList, type ShelfView } from '@lanakit/core/files';
 import type { ListKind } from '@lanakit/core/tables';
 import { get } from '../api/client.ts';
+import { saveWorkbook } from '../shell/SaveTable.tsx';
 import { saveText } from '../ui/saveText.ts';
 
 type Items<T> = { readonly items: readonly T[] };
@@ -19,8 +20,10 @@ export async function wholeShelf(): Promise<ShelfView> {
   return { fibres, blends, findings, needles, tools, suppliers };
 }
 
-/** Saves a list of the shelf as a CSV file. */
-export async function saveList(kind: ListKind): Promise<void> {
+/** Saves a list of the shelf as CSV, or as a workbook of the same. @throws ApiProblem, Unreachable */
+export async function saveList(kind: ListKind, form: 'csv' | 'xlsx'): Promise<undefined> {
   const text = exportList(kind, await wholeShelf());
+  if (form === 'xlsx') return saveWorkbook(`lanakit-${kind}`, text);
   saveText(`lanakit-${kind}.csv`, text);
+  return undefined;
 }

@@ -1,9 +1,8 @@
 import { Z90 } from '@lanakit/core/base';
 import { foretoldTable, type Foretold, howGood, type HowGood } from '@lanakit/core/logbook';
 import { writeTable } from '@lanakit/core/tables';
-import { Button } from 'antd';
 import { useLearning } from '../../api/queries.ts';
-import { saveText } from '../../ui/saveText.ts';
+import { SaveTable } from '../../shell/SaveTable.tsx';
 import { EVIDENCE_WORDS, factorWords, VERDICT_WORDS } from '../../words/logbookWords.ts';
 import { counted, showGrams } from '../../words/show.ts';
 import { BookFrame } from '../BookFrame.tsx';
@@ -51,9 +50,7 @@ function HowGoodWeAre({ state: { foretold, worth }, fibreName }: ToldState) {
           )}
           <Groups all={foretold} fibreName={fibreName} />
           <p className={book.add}>
-            <Button size="small" onClick={() => save(foretold, fibreName)}>
-              As a table (CSV)
-            </Button>
+            <SaveTable name="lanakit-estimated-and-found" table={() => tableOf(foretold, fibreName)} />
           </p>
         </>
       )}
@@ -77,9 +74,9 @@ function HowGoodWeAre({ state: { foretold, worth }, fibreName }: ToldState) {
   );
 }
 
-function save(all: readonly Foretold[], fibreName: (id: string) => string): void {
+function tableOf(all: readonly Foretold[], fibreName: (id: string) => string): string {
   const { headings, rows } = foretoldTable(all, fibreName);
-  saveText('lanakit-estimated-and-found.csv', writeTable(headings, rows));
+  return writeTable(headings, rows);
 }
 
 function sumWords({ count, inside, typicalOff, lean, verdict }: HowGood): string {

@@ -7,7 +7,7 @@ import { Link } from 'react-router';
 import { chooseEvidence } from '../../api/mutations/logbook.ts';
 import { perform } from '../../api/mutations/mutation.ts';
 import { useAttempt } from '../../shell/useAttempt.ts';
-import { saveText } from '../../ui/saveText.ts';
+import { SaveTable } from '../../shell/SaveTable.tsx';
 import { EVIDENCE_WORDS, untaughtWords, whoWords } from '../../words/logbookWords.ts';
 import { counted, showDay, showGrams, showMinutes } from '../../words/show.ts';
 import book from '../Logbook.module.css';
@@ -24,9 +24,9 @@ export function AllEvidence({ state, fibreName }: ToldState) {
   if (evidence.length === 0 && untaught.length === 0) return null;
   const shown = evidence.filter(({ kind }) => (kind === 'minutes') === (side === 'time'));
   const inOrder = shown.toReversed().sort((a, b) => Number(b.isOdd) - Number(a.isOdd));
-  const save = () => {
+  const table = () => {
     const { headings, rows } = evidenceTable(evidence, fibreName);
-    saveText('lanakit-weighed.csv', writeTable(headings, rows));
+    return writeTable(headings, rows);
   };
   return (
     <section aria-label="What it rests on">
@@ -63,9 +63,7 @@ export function AllEvidence({ state, fibreName }: ToldState) {
             All {shown.length}
           </Button>
         )}
-        <Button size="small" onClick={save}>
-          As a table (CSV)
-        </Button>
+        <SaveTable name="lanakit-weighed" table={table} />
       </p>
       {untaught.length > 0 && (
         <details>

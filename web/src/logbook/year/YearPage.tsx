@@ -1,7 +1,6 @@
 import { majorOf, minorOf } from '@lanakit/core/base';
 import { writeTable } from '@lanakit/core/tables';
 import { type StudioYear, type Work, yearTable } from '@lanakit/core/year';
-import { Button, Segmented } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { setTakings } from '../../api/mutations/commissions.ts';
@@ -9,7 +8,7 @@ import { perform } from '../../api/mutations/mutation.ts';
 import { useYear } from '../../api/queries.ts';
 import { useAttempt } from '../../shell/useAttempt.ts';
 import { NumberField } from '../../ui/fields/NumberField.tsx';
-import { saveText } from '../../ui/saveText.ts';
+import { SaveTable } from '../../shell/SaveTable.tsx';
 import { counted, showDay, showGrams, showMinutes, showMoney } from '../../words/show.ts';
 import { atLeast, WORK_KIND_WORDS, yearWords } from '../../words/yearWords.ts';
 import { BookFrame } from '../BookFrame.tsx';
@@ -50,9 +49,9 @@ export function YearPage() {
 }
 
 function Told({ year }: { year: StudioYear }) {
-  const save = () => {
+  const table = () => {
     const { headings, rows } = yearTable(year.works, WORK_KIND_WORDS);
-    saveText(`lanakit-year-${year.year}.csv`, writeTable(headings, rows));
+    return writeTable(headings, rows);
   };
   return (
     <>
@@ -80,9 +79,7 @@ function Told({ year }: { year: StudioYear }) {
           </tbody>
         </table>
         <p className={book.add}>
-          <Button size="small" onClick={save}>
-            As a table (CSV)
-          </Button>
+          <SaveTable name={`lanakit-year-${year.year}`} table={table} />
         </p>
         <p className="quiet small">
           Hours are the sittings of a class and its weighing and packing, as they are reckoned; of a making
