@@ -1,6 +1,7 @@
 import { majorOf, minorOf } from '@lanakit/core/base';
 import { writeTable } from '@lanakit/core/tables';
 import { type StudioYear, type Work, yearTable } from '@lanakit/core/year';
+import { Segmented } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { setTakings } from '../../api/mutations/commissions.ts';

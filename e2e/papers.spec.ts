@@ -1,0 +1,78 @@
+import { expect, type Page } from '@playwright/test';
+import { readFile } from 'node:fs/promises';
+import { expectNothingByAxe } from './support/axe.ts';
+import { test } from './support/studio.ts';
+
+const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name });
+const preview = (page: Page) => page.getByRole('region', { name: 'As it will print' });
+
+test('a pattern is translated, told what is still missing, and its booklet says it so; the file goes out and comes in', async ({ page, demo }, info) => {
+  await page.goto(`${demo.url}/patterns`);
+  await page.getByRole('link', { name: /Pear with two leaves/ }).first().click();
+  await button(page, 'More to do with this pattern').click();
+  await page.getByRole('menuitem', { name: 'Booklet: to sell, to teach, to keep' }).click();
+  // By keys: the language is searched and chosen.
+  await page.getByRole('combobox', { name: 'Translate into another language' }).focus();
+  await page.keyboard.type('Ger');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Pear with two leaves in German' })).toBeVisible();
+  await page.getByRole('textbox', { name: 'title: Pear with two leaves' }).fill('Birne mit zwei Blättern');
+  await page.getByRole('textbox', { name: 'part: Body' }).fill('Körper');
+  await page.getByRole('textbox', { name: 'Pieces', exact: true }).fill('Teile');
+  await expect(page.getByRole('status').filter({ hasText: /^Saved \d/ })).toBeVisible();
+  await expectNothingByAxe(page);
+  const saved = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Save as a file' }).click();
+  const path = info.outputPath('pear.de.json');
+  await (await saved).saveAs(path);
+  const file = JSON.parse(await readFile(path, 'utf8')) as { texts: { key: string; text: string; source: string }[] };
+  expect(file.texts.find(({ key }) => key === 'title')?.text).toBe('Birne mit zwei Blättern');
+  // Translated elsewhere, and brought in.
+  file.texts.forEach((each) => {
+    if (each.text === '') each.text = `De: ${each.source}`;
+  });
+  await page.getByLabel('A translation file').setInputFiles({ name: 'pear.de.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(file)) });
+  await expect(page.getByText('Everything is translated.')).toBeVisible();
+  await page.getByLabel('A translation file').setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{') });
+  await expect(page.getByText('This file is no JSON.')).toBeVisible();
+  await page.getByRole('link', { name: '← booklet' }).click();
+  await page.getByRole('combobox', { name: 'In which language' }).click();
+  await page.getByTitle('German').click();
+  await expect(page.getByText('All of it is translated.')).toBeVisible();
+  await expect(preview(page)).toHaveAttribute('aria-busy', 'false');
+  const html = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Save as one page of HTML' }).click();
+  const text = await readFile(await (await html).path(), 'utf8');
+  expect(text).toContain('<h1>Birne mit zwei Blättern</h1>');
+  expect(text).toContain('>Teile</h2>');
+}); // prettier-ignore
+
+test('a kit’s papers: cards in the size of its box, kept for the next run, and every box its own booklet in one file', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/runs`);
+  await page.getByRole('link', { name: /Pears by the three/ }).first().click();
+  await button(page, 'Papers').click();
+  await page.getByRole('menuitem', { name: 'Cards for the box' }).click();
+  await expect(preview(page).getByRole('img').first()).toBeVisible();
+  await expectNothingByAxe(page);
+  const sheets = await preview(page).getByRole('img').count();
+  await page.getByRole('spinbutton', { name: 'Across' }).or(page.getByRole('textbox', { name: 'Across' })).fill('180');
+  await page.keyboard.press('Tab');
+  await expect(page.getByText('Cards are 176 × 141 mm')).toBeVisible();
+  await expect.poll(() => preview(page).getByRole('img').count()).toBeGreaterThan(sheets);
+  await page.getByRole('checkbox', { name: 'Needles, stage by stage' }).uncheck();
+  await page.reload();
+  await expect(page.getByText('Cards are 176 × 141 mm')).toBeVisible();
+  await expect(page.getByRole('checkbox', { name: 'Needles, stage by stage' })).not.toBeChecked();
+  const cards = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Save as PDF' }).click();
+  expect((await cards).suggestedFilename()).toBe('pears-by-the-three-cards.pdf');
+  await page.getByRole('link', { name: '← Pears by the three' }).click();
+  await button(page, 'Papers').click();
+  await page.getByRole('menuitem', { name: 'Booklets, all of the run in one file' }).click();
+  await button(page, 'Set 6 booklets into one PDF').click();
+  const booklets = page.waitForEvent('download');
+  await page.getByRole('link', { name: /^Save 6 booklets as PDF, \d+\.\d MB$/ }).click();
+  const file = await readFile(await (await booklets).path());
+  expect(file.subarray(0, 5).toString()).toBe('%PDF-');
+  await expectNothingByAxe(page);
+}); // prettier-ignore
