@@ -1,4 +1,5 @@
 import { benchBig } from './big.ts';
+import { benchBooklets } from './booklets.ts';
 import { benchBuying } from './buying.ts';
 import { benchBusy, benchBusyCore } from './busy.ts';
 import { benchBrowser } from './browser.ts';
@@ -39,6 +40,7 @@ const ON_SERVER: readonly (readonly [name: string, bench: (server: Server) => Pr
   ['shelf', benchShelf],
   ['pdf', benchPdf],
   ['busy', benchBusy],
+  ['booklets', benchBooklets],
 ];
 
 const rows: Row[] = [];

@@ -15,6 +15,9 @@ const MOST_BACKUPS_WAITING = 5;
 const PAPERS_AT_ONCE = 2;
 const MOST_PAPERS_WAITING = 40;
 
+/** The same bytes, under the name they lost between threads. */
+const held = (bytes: Uint8Array): Buffer => Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+
 export function workshopOf(run: TaskRunner): Workshop {
   // Decoded, a picture is a hundred times as large: one at a time.
   const pictures = oneAfterAnother(1, MOST_PICTURES_WAITING);
@@ -43,14 +46,14 @@ export function workshopOf(run: TaskRunner): Workshop {
       return { ...drawing, large: Buffer.from(large), small: Buffer.from(small) };
     },
     setPdf: (make, signal) =>
-      papers(async () => Buffer.from(await done<'pdf'>({ kind: 'pdf', task: make() }, signal)), signal),
+      papers(async () => held(await done<'pdf'>({ kind: 'pdf', task: make() }, signal)), signal),
     setBooklet: (make, signal, tell) =>
       papers(
-        async () => Buffer.from(await done<'booklet'>({ kind: 'booklet', task: make() }, signal, tell)),
+        async () => held(await done<'booklet'>({ kind: 'booklet', task: make() }, signal, tell)),
         signal,
       ),
     setCards: (make, signal) =>
-      papers(async () => Buffer.from(await done<'cards'>({ kind: 'cards', task: make() }, signal)), signal),
+      papers(async () => held(await done<'cards'>({ kind: 'cards', task: make() }, signal)), signal),
     setGuide: (make, signal) =>
       papers(async () => {
         const bytes = await done<'guide'>({ kind: 'guide', task: make() }, signal);

@@ -6,6 +6,7 @@ import {
   type Swatch,
   swatchSvg,
 } from '@lanakit/core/papers';
+import pLimit from 'p-limit';
 import sharp from 'sharp';
 import type { ReadyImage } from './pen.ts';
 import { swatchKey } from './setting.ts';
@@ -15,6 +16,12 @@ export type StudioPictures = ReadonlyMap<string, Uint8Array>;
 
 /** As wide as a page prints it, dots: 300 to an inch on 90 mm. */
 const [PICTURE_DOTS, DRAWING_DOTS, SWATCH_DPI, JPEG_QUALITY] = [1060, 900, 300, 82] as const;
+
+// Nothing is drawn twice in one file, and several are drawn beside one another: what the library keeps, and its threads, only take room.
+sharp.cache(false);
+sharp.concurrency(1);
+
+const AT_ONCE = 3;
 
 /** Draws each picture and each swatch once for all the booklets of a file. */
 export interface ImageDrawer {
@@ -46,11 +53,16 @@ export function imageDrawer({ ink }: Pick<BookletTerms, 'ink'>, kept: StudioPict
 /** Every picture of a booklet as it is printed; drawings in outline where ink is saved. */
 export async function bookletImages({ pictures }: Booklet, draw: ImageDrawer) {
   const ready = new Map<string, ReadyImage>();
-  // One after the other: sixty pictures at once would take all the memory there is.
-  for (const [key, source] of Object.entries(pictures)) {
-    const image = await draw.image(source);
-    if (image) ready.set(key, image);
-  }
+  // A few at once: all sixty would take all the memory there is.
+  const limit = pLimit(AT_ONCE);
+  await Promise.all(
+    Object.entries(pictures).map(([key, source]) =>
+      limit(async () => {
+        const image = await draw.image(source);
+        if (image) ready.set(key, image);
+      }),
+    ),
+  );
   return ready;
 }
 

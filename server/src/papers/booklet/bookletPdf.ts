@@ -1,4 +1,5 @@
 import type { Booklet, BookletTerms } from '@lanakit/core/papers';
+import { setImmediate } from 'node:timers/promises';
 import { bookletImages, bookletSwatches, imageDrawer, type StudioPictures } from './bookletImages.ts';
 import { foldedBed, plainBed } from './bed.ts';
 import { measureOf } from './measureOf.ts';
@@ -50,6 +51,8 @@ export async function bookletsPdf({ title, booklets, terms, pictures, at }: Book
     doc.flushPages();
     part.end();
     told(number + 1);
+    // What is written flows on only when nothing else is done.
+    await setImmediate();
   }
   structure.end();
   doc.end();

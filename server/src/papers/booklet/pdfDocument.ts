@@ -43,11 +43,27 @@ export function newDocument(
   return doc;
 }
 
-/** All of it, when it has been ended: gathered as it is written, so that what is written is let go of. */
+/** Small pieces are put together as they come: a million of them take more room than what is in them. */
+const BLOCK_BYTES = 1_000_000;
+
+/** All of it, when it has been ended. */
 export const finished = (doc: PDFKit.PDFDocument): Promise<Buffer> =>
   new Promise((resolve, reject) => {
-    const parts: Buffer[] = [];
-    doc.on('data', (part: Buffer) => parts.push(part));
-    doc.on('end', () => resolve(Buffer.concat(parts)));
+    const blocks: Buffer[] = [];
+    let pieces: Buffer[] = [];
+    let bytes = 0;
+    const close = () => {
+      blocks.push(Buffer.concat(pieces));
+      [pieces, bytes] = [[], 0];
+    };
+    doc.on('data', (piece: Buffer) => {
+      pieces.push(piece);
+      bytes += piece.length;
+      if (bytes >= BLOCK_BYTES) close();
+    });
+    doc.on('end', () => {
+      close();
+      resolve(Buffer.concat(blocks));
+    });
     doc.on('error', reject);
   });

@@ -55,8 +55,19 @@ function structureUnder(doc: PDFKit.PDFDocument, root: PDFKit.PDFStructureElemen
       element.add(content);
     },
     elementOf,
-    end: (): void => root.end(),
+    end(): void {
+      root.end();
+      // They are written; of what they were only the number is asked for by now, and a class has a hundred thousand of them.
+      for (const { dictionary } of made.values() as Iterable<PDFKit.PDFStructureElement & Written>)
+        dictionary.data = {};
+      made.clear();
+    },
   };
+}
+
+/** Missing from the types of the library. */
+interface Written {
+  readonly dictionary: { data: object };
 }
 
 export type Structure = ReturnType<typeof structureUnder>;
