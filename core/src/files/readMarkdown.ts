@@ -31,17 +31,24 @@ export interface MarkdownRead {
  */
 export function patternFromMarkdown(text: string, newId: () => string): MarkdownRead {
   const lines = linesOf(text);
-  const title = lines.map(titleIn).find((found) => found !== null);
+  const plain = plainTitleAt(lines);
+  const preface = plainPreface(lines, plain);
+  const title = lines.map(titleIn).find((found) => found !== null) ?? lines[plain]?.trim();
   const before =
     lines.find((line) => line.startsWith(`${MARKDOWN.before} `))?.slice(MARKDOWN.before.length) ?? '';
   const { body, byStep: statements } = takeOut(
-    lines.filter((line) => !/^\s*#\s/.test(line) && !COMPUTED.test(line)),
+    lines.filter(
+      (line, at) => at !== plain && !preface.has(at) && !/^\s*#\s/.test(line) && !COMPUTED.test(line),
+    ),
   );
   const { steps, isCut } = readSteps(withoutLists(withoutPreface(body.map(unescaped).join('\n'))));
   const ids = steps.map(() => newId());
   const pattern = {
     ...blankPattern(unescaped(title || 'Brought in').slice(0, 120)),
-    prerequisites: unescaped(before.trim()).slice(0, 600),
+    prerequisites: unescaped(before.trim() || [...preface].map((at) => lines[at]?.trim()).join(' ')).slice(
+      0,
+      600,
+    ),
     parts: sectionOf(lines, MARKDOWN.pieces).flatMap((line) => readPieceLine(line, newId) ?? []),
     cuts: sectionOf(lines, MARKDOWN.cuts).flatMap((line) => readCutLine(line, newId) ?? []),
     steps: steps.map((step, at): Step => {
@@ -57,6 +64,28 @@ export function patternFromMarkdown(text: string, newId: () => string): Markdown
   };
   return { pattern, isCut: isCut || lines.length >= MOST_LINES };
 }
+
+const LONGEST_TITLE = 80;
+
+/** Of a text without any heading: its first line, where that is short, no sentence and stands alone. -1: there is none. */
+function plainTitleAt(lines: readonly string[]): number {
+  if (lines.some((line) => /^\s*#/.test(line))) return -1;
+  const at = lines.findIndex((line) => line.trim() !== '');
+  const first = lines[at]?.trim() ?? '';
+  const isAlone = (lines[at + 1] ?? '').trim() === '' || ANY_MARK.test(lines[at + 1] ?? '');
+  const isTitle = first.length <= LONGEST_TITLE && !/[.:;!?]$/.test(first) && !ANY_MARK.test(first);
+  return isTitle && isAlone && lines.slice(at + 1).some((line) => line.trim() !== '') ? at : -1;
+}
+
+/** What stands before the first number of a text without headings: no step, but what its reader should know first. */
+function plainPreface(lines: readonly string[], titleAt: number): ReadonlySet<number> {
+  const first = lines.findIndex((line) => /^\s*\d{1,3}[.)]\s/.test(line));
+  if (lines.some((line) => /^\s*#/.test(line))) return new Set();
+  return new Set([...lines.keys()].filter((at) => at < first && at !== titleAt && lines[at]?.trim() !== ''));
+}
+
+/** A number or a bullet before a line. */
+const ANY_MARK = /^\s*(?:\d{1,3}[.)]|[-*•–])\s/;
 
 /** The words of a heading of the first rank. */
 function titleIn(line: string): string | null {

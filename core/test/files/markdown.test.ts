@@ -110,10 +110,30 @@ describe('Markdown out and in', () => {
     ['numbers in brackets', '# Bear\n\n## Steps\n\n1) Roll\n2) Felt\n', ['Roll', 'Felt'], 0],
     ['a heading called Pieces that is not ours', '# Bear\n\n## Pieces\n\nTwo ears\n\n## Steps\n\n1. Roll\n', ['Roll'], 0],
     ['what we wrote before 0.7', '# Bear\n\n## Core\n\n1. Roll\n   **Check** the size: it fits If not: more\n   Stop or change: it springs back\n   You decided in step 1: left\n2. Felt\n', ['Roll', 'Felt'], 0],
-    ['a mark of ours before any step is words like others', '**Check:** nothing\n\n1. Roll\n', ['**Check:** nothing', 'Roll'], 0],
+    ['a mark of ours before any step is words like others, for who begins', '**Check:** nothing\n\n1. Roll\n', ['Roll'], 0],
   ])('of other texts: %s', (_name, text, texts, parts) => {
     const read = patternFromMarkdown(text, newIds()).pattern;
     expect(read.steps.map((readStep) => readStep.text)).toEqual(texts);
     expect(read.parts).toHaveLength(parts);
+  });
+}); // prettier-ignore
+
+describe('plain text without any marks of Markdown', () => {
+  const read = (text: string) => patternFromMarkdown(text, counter()).pattern;
+  const counter = () => {
+    let next = 0;
+    return () => `id${(next += 1)}`;
+  };
+  test.each<[string, string, string, string, readonly string[]]>([
+    ['its first line alone is the title, what stands before the numbers goes before', 'Little owl\n\nFor a morning.\n\n1. Roll it.\n2) Felt it.\n', 'Little owl', 'For a morning.', ['Roll it.', 'Felt it.']],
+    ['paragraphs are steps', 'OWL\r\n\r\nRoll it tight.\r\n\r\nFelt it.\r\n', 'OWL', '', ['Roll it tight.', 'Felt it.']],
+    ['a first line that is a sentence is a step', 'Roll it tight.\n\nFelt it.\n', 'Brought in', '', ['Roll it tight.', 'Felt it.']],
+    ['a first line that goes on is a step', 'Roll it\ntight and felt it\n\nTurn it.\n', 'Brought in', '', ['Roll it\ntight and felt it', 'Turn it.']],
+    ['bullets at once', 'A fish\n- Roll it\n- Felt it\n', 'A fish', '', ['Roll it', 'Felt it']],
+    ['a line alone is a step, for it is all there is', 'Roll it\n', 'Brought in', '', ['Roll it']],
+  ])('%s', (_what, text, title, prerequisites, steps) => {
+    const pattern = read(text);
+    expect([pattern.title, pattern.prerequisites]).toEqual([title, prerequisites]);
+    expect(pattern.steps.map((step) => step.text.replaceAll(/\s+/g, ' '))).toEqual(steps.map((each) => each.replaceAll(/\s+/g, ' ')));
   });
 }); // prettier-ignore
