@@ -57,6 +57,8 @@ export function missingWords(missing: MissingInBooklet): string {
   switch (missing.kind) {
     case 'unknown':
       return `${counted(missing.count, 'thing')} in it nobody has said yet: the booklet says so in their place.`;
+    case 'no-words':
+      return `${stepsWords(missing.steps)}: no words. Say what is done, or take it out.`;
     case 'untimed':
       return `${stepsWords(missing.steps)}: no minutes, so the time is only “at least”.`;
     case 'no-picture':

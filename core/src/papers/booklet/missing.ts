@@ -4,6 +4,7 @@ import type { BookletTerms } from './terms.ts';
 /** What a booklet lacks that its reader would look for. */
 export type MissingInBooklet =
   | { readonly kind: 'unknown'; readonly count: number }
+  | { readonly kind: 'no-words'; readonly steps: readonly number[] }
   | { readonly kind: 'untimed'; readonly steps: readonly number[] }
   | { readonly kind: 'no-picture'; readonly steps: readonly number[] }
   | { readonly kind: 'no-alt'; readonly count: number }
@@ -15,6 +16,7 @@ export function missingInBooklet(build: Pattern, { parts, hasPictures }: Booklet
   const unknown = missingForPublishing(build).length;
   const numbers = (wanted: (step: Pattern['steps'][number]) => boolean) =>
     build.steps.flatMap((step, at) => (wanted(step) ? [at + 1] : []));
+  const wordless = numbers(({ text }) => text.trim() === '');
   const untimed = numbers((step) => workMinutes(step, build) === null);
   const bare = numbers(({ id, pictures }) => pictures.length === 0 && !build.drawnStepIds.includes(id));
   const shown = new Set(build.steps.flatMap(({ pictures }) => pictures.map(({ pictureId }) => pictureId)));
@@ -23,6 +25,7 @@ export function missingInBooklet(build: Pattern, { parts, hasPictures }: Booklet
   return [
     ...(unknown > 0 ? [{ kind: 'unknown' as const, count: unknown }] : []),
     ...(hasSteps && build.steps.length === 0 ? [{ kind: 'no-steps' as const }] : []),
+    ...(hasSteps && wordless.length > 0 ? [{ kind: 'no-words' as const, steps: wordless }] : []),
     ...(hasSteps && untimed.length > 0 ? [{ kind: 'untimed' as const, steps: untimed }] : []),
     ...(hasSteps && hasPictures && bare.length > 0 ? [{ kind: 'no-picture' as const, steps: bare }] : []),
     ...(hasPictures && silent > 0 ? [{ kind: 'no-alt' as const, count: silent }] : []),

@@ -72,10 +72,14 @@ function stepBlock(readingStep: ReadingStep, source: BookletSource): Block {
     number,
     marks: stepMarks(readingStep).map(unbroken),
     cautions: cautions.map((caution) => ({ name: CAUTION_NAMES[caution], words: CAUTION_WORDS[caution] })),
-    blocks: stepBlocks(readingStep, source),
+    blocks: saidOrNot(stepBlocks(readingStep, source)),
     pictures: source.terms.hasPictures ? picturesOf(readingStep, step.pictures, source) : [],
   };
 }
+
+/** Its number stands beside something. */
+const saidOrNot = (blocks: Block[]): Block[] =>
+  blocks.length > 0 ? blocks : [quiet('Nothing is said of it yet.')];
 
 function stepBlocks(readingStep: ReadingStep, source: BookletSource): Block[] {
   const { step, extra, ticks, recalls, returns } = readingStep;

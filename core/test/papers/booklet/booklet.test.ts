@@ -8,13 +8,14 @@ import {
   BOOKLET_TERMS,
   bookletOf,
   guideOf,
+  missingInBooklet,
   type BookletRequest,
   type BookletTerms,
   textOfBlock,
   textOfBooklet,
   troublesOf,
 } from '../../../src/papers/index.ts';
-import { OWN_RIGHTS, type Pattern } from '../../../src/pattern/index.ts';
+import { BLANK_STEP, OWN_RIGHTS, type Pattern } from '../../../src/pattern/index.ts';
 import { piecesToMake } from '../../../src/reading/index.ts';
 import { pieceLines } from '../../../src/words/index.ts';
 import { bird, coastWool } from '../../support/coast.ts';
@@ -142,6 +143,30 @@ describe('what may go wrong', () => {
     );
     expect(ids(figure)).toEqual(expect.arrayContaining(['bare', 'curls', 'crooked']));
   });
+});
+
+test('a step without words keeps its number, and is told as missing', () => {
+  const bare = {
+    ...bird,
+    steps: bird.steps.map((step, at) =>
+      at === 1
+        ? {
+            ...step,
+            text: ' ',
+            act: BLANK_STEP.act,
+            partIds: [],
+            joinIds: [],
+            cue: '',
+            checks: [],
+            repeat: null,
+          }
+        : step,
+    ),
+  };
+  const [, second] = stepsIn(booklet(bare));
+  expect(second?.number).toBe(2);
+  expect(textOfBlock(second as Block).join(' ')).toContain('Nothing is said of it yet.');
+  expect(missingInBooklet(bare, BOOKLET_TERMS.sell)).toContainEqual({ kind: 'no-words', steps: [2] });
 });
 
 describe('what may be in it besides', () => {
