@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
-import type sharp from 'sharp';
 import { rowOf, type Row } from './measure.ts';
 import type { RunningServer } from './server.ts';
 
@@ -57,9 +56,12 @@ const pagesIn = (pdf: Buffer): number => pdf.toString('latin1').match(/\/Type \/
 const residentMb = (pid: number): number =>
   Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1]) / 1024;
 
+/** As much of the drawing library as is used here. */
+type DrawPhoto = (of: object) => { jpeg: (how: object) => { toBuffer: () => Promise<Buffer> } };
+
 /** The octopus with so many steps and photographs that it fills forty pages. */
 async function longPattern(url: string, get: (path: string) => Promise<Record<string, unknown>>, post: (path: string, body: unknown) => Promise<Record<string, unknown>>): Promise<string> {
-  const draw = createRequire(join(process.cwd(), 'server/package.json'))('sharp') as typeof sharp;
+  const draw = createRequire(join(process.cwd(), 'server/package.json'))('sharp') as DrawPhoto;
   const ids: string[] = [];
   for (let at = 0; at < PICTURES; at++) {
     const width = 1600;

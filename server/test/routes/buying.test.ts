@@ -2,6 +2,7 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import type { Buying, Makes } from '@lanakit/core/api';
 import { BUYING_TERMS, chosenWants, type Order, type OrderInput, orderState } from '@lanakit/core/buying';
 import { BLANK_FINDING, BLANK_SUPPLIER, type Fibre, type Finding, type Supplier } from '@lanakit/core/shelf';
+import { readCalendar } from '../support/readCalendar.ts';
 import { request } from '../support/request.ts';
 import {
   add,
@@ -271,6 +272,13 @@ describe('what runs want', () => {
     const dayOf = (words: string) =>
       /DTSTART;VALUE=DATE:(\d+)/.exec(events.find((event) => event.includes(words)) ?? '')?.[1];
     expect(dayOf('Parcel from Harbour Wool')).toBe('20261201');
+    // Whole days, as a program reads them.
+    const read = readCalendar(text);
+    expect(read).toHaveLength(events.length);
+    expect(read.find(({ summary }) => summary.includes('Parcel from Harbour Wool'))).toMatchObject({
+      start: '2026-12-01',
+      end: '2026-12-02',
+    });
     const { runs } = await getOne<Buying>('/buying');
     expect(dayOf('Begin Big class')).toBe(runs[0]?.prepareBy.replaceAll('-', ''));
   });

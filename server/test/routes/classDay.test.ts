@@ -4,6 +4,7 @@ import Database from 'better-sqlite3';
 import { join } from 'node:path';
 import { unpacked } from '../../src/db/packed.ts';
 import { BLANK_PLAN, blankSeat, type ClassPlan, type Run } from '@lanakit/core/run';
+import { readCalendar } from '../support/readCalendar.ts';
 import { request } from '../support/request.ts';
 import {
   addFibre,
@@ -60,7 +61,12 @@ describe('the day of a class', () => {
     expect(text).toContain('SUMMARY:Owls\\, 1');
     expect(text).toMatch(/14:05 Welcome/);
     expect(text).toContain('SUMMARY:Begin Owls');
-    expect(text.match(/BEGIN:VEVENT/g)?.length).toBeGreaterThanOrEqual(3);
+    const events = readCalendar(text);
+    expect(events.length).toBeGreaterThanOrEqual(3);
+    expect(events.find(({ summary }) => summary === 'Owls, 1')).toMatchObject({
+      start: '2026-12-05T14:00:00',
+      end: '2026-12-05T16:00:00',
+    });
   });
   test('of a class at home the day to post by is in it', async () => {
     const run = await plan({ name: 'Owls', date: '2026-12-05', plan: day({ isRemote: true, postDays: 6 }) });
