@@ -155,6 +155,52 @@ test('an outline from a drawing: refused with its place, then taken, and asked f
   await saved(page);
 });
 
+/** A photograph of a ring drawn with a pen on paper, with a speck beside it. */
+const ringOnPaper = async (page: Page): Promise<Buffer> => {
+  const url = await page.evaluate(() => {
+    const canvas = document.createElement('canvas');
+    [canvas.width, canvas.height] = [900, 700];
+    const pen = canvas.getContext('2d');
+    if (!pen) throw new Error('no canvas');
+    pen.fillStyle = '#e9e4d8';
+    pen.fillRect(0, 0, 900, 700);
+    pen.lineWidth = 8;
+    pen.strokeStyle = '#26303a';
+    pen.beginPath();
+    pen.ellipse(430, 350, 300, 200, 0, 0, 2 * Math.PI);
+    pen.stroke();
+    pen.fillStyle = '#26303a';
+    pen.fillRect(820, 60, 9, 9);
+    return canvas.toDataURL('image/png');
+  });
+  return Buffer.from(url.slice(url.indexOf(',') + 1), 'base64');
+};
+
+test('a photograph of what was drawn on paper is traced, and is as large as one length says', async ({
+  page,
+  demo,
+}) => {
+  await open(page, demo.url, 'Pear with two leaves');
+  await page.getByRole('region', { name: 'Pieces' }).getByRole('button', { name: /Leaf/ }).first().click();
+  await choose(page, 'Shape', 'flat, own outline');
+  await page.getByRole('button', { name: 'Bring an outline in', exact: true }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Choose a file').setInputFiles({ name: 'leaf.png', mimeType: 'image/png', buffer: await ringOnPaper(page) });
+  await expect(dialog).toContainText('does not say how large it is');
+  await dialog.getByLabel('How high it really is, from its lowest to its highest point').fill('40');
+  await page.keyboard.press('Tab');
+  await expect(dialog).toContainText('40 mm high, as the drawing says.');
+  await expectNothingByAxe(page);
+  // By keys: darker and darker, until nothing is left of the ink.
+  await dialog.getByRole('slider').focus();
+  await page.keyboard.press('Home');
+  await expect(dialog.getByRole('alert')).toContainText('Nothing dark enough is on it.');
+  await expect(dialog.getByRole('button', { name: 'Take this outline' })).toBeDisabled();
+  for (let at = 0; at < 45; at++) await page.keyboard.press('ArrowRight');
+  await dialog.getByRole('button', { name: 'Take this outline' }).click();
+  await expect(page.getByLabel('Length', { exact: true })).toHaveValue(/^40/);
+}); // prettier-ignore
+
 test('another size: seen beside this one, an eye swapped, made a pattern of its own; and side by side', async ({
   page,
   demo,

@@ -76,3 +76,32 @@ test('a kit’s papers: cards in the size of its box, kept for the next run, and
   expect(file.subarray(0, 5).toString()).toBe('%PDF-');
   await expectNothingByAxe(page);
 }); // prettier-ignore
+
+test('pictures in bulk find their steps by number, are put right where they do not, and go in at once', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/patterns`);
+  await page.getByRole('link', { name: /Pear with two leaves/ }).first().click();
+  await page.getByRole('radiogroup', { name: 'What to write' }).getByText(/10 steps/).click();
+  await button(page, 'Pictures onto steps…').click();
+  const dialog = page.getByRole('dialog', { name: 'Pictures onto steps' });
+  const picture = (name: string, colour: string) => ({
+    name,
+    mimeType: 'image/svg+xml',
+    buffer: Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="60" height="40"><rect width="60" height="40" fill="${colour}"/></svg>`),
+  });
+  await dialog.locator('input[type="file"]').setInputFiles([picture('step 2.svg', '#a33'), picture('04 neck.svg', '#3a3'), picture('IMG_0099.svg', '#33a')]);
+  await expect(dialog.getByRole('listitem')).toHaveCount(3);
+  await expect(dialog.getByRole('listitem').filter({ hasText: 'step 2.svg' })).toContainText('2 ');
+  await expect(dialog.getByRole('listitem').filter({ hasText: '04 neck.svg' })).toContainText('4 ');
+  await expect(dialog.getByRole('listitem').filter({ hasText: 'IMG_0099.svg' })).toContainText('nowhere');
+  await expectNothingByAxe(page);
+  // By keys: the third is put where it belongs.
+  await dialog.getByRole('combobox', { name: 'Step of IMG_0099.svg' }).focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await dialog.getByRole('button', { name: 'Bring in 3 pictures' }).click();
+  await expect(dialog).toBeHidden();
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+Shift+z');
+  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
+}); // prettier-ignore

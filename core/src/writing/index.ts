@@ -10,6 +10,7 @@ export {
 } from './order.ts';
 export { joinedBy, workOnParts } from './partWork.ts';
 export { sessionOfWool, stageOfWool, stepOfWool, woolUpTo } from './woolInSteps.ts';
+export { picturesOntoSteps, type PlacedBy } from './picturesOntoSteps.ts';
 export { proposeLevel, type LevelMeasure } from './proposeLevel.ts';
 export { linesOf, LONGEST_STEP, MOST_LINES, MOST_STEPS, readSteps, type ReadStep } from './readSteps.ts';
 export { isSaid, recognise, withRecognised, type KnownNames, type Recognised } from './recognise.ts';

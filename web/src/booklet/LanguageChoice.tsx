@@ -2,6 +2,7 @@ import { Select } from 'antd';
 import { Link, useNavigate } from 'react-router';
 import { useTranslations } from '../api/translations.ts';
 import { Choice } from '../ui/fields/Choice.tsx';
+import styles from './Booklet.module.css';
 import { COMMON_LANGUAGES, languageName } from './languageNames.ts';
 
 interface LanguageChoiceProps {
@@ -38,8 +39,7 @@ export function LanguageChoice({ patternId, language, onLanguage }: LanguageChoi
         </p>
       )}
       <Select<string>
-        className="above-1"
-        style={{ width: '100%' }}
+        className={`above-1 ${styles.whole}`}
         showSearch={{ optionFilterProp: 'label' }}
         aria-label="Translate into another language"
         placeholder="Translate into another language…"

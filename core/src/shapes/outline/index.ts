@@ -6,3 +6,4 @@ export {
   type OutlineResult,
   type ReadOutline,
 } from './readOutline.ts';
+export { drawingOfTrace, type GreyPhoto, inkThreshold, tracePhoto } from './tracePhoto.ts';

@@ -159,6 +159,17 @@ const PLACES: readonly PlaceHelp[] = [
     keys: [],
   },
   {
+    isAt: at(/^\/patterns\/[^/]+\/translations\/[^/]+$/),
+    title: 'Another language',
+    answers: 'What does this pattern say in another language?',
+    ways: [
+      'Every text stands beside what it was written from. What is empty, or was changed since, stays as written in the booklet.',
+      'Save it as a file to have it translated elsewhere, and bring that in again. Words of the paper stand at the end.',
+    ],
+    terms: ['revision'],
+    keys: [],
+  },
+  {
     isAt: at(/\/guide$/),
     title: 'Guide at true size',
     answers: 'How large is this piece, under my hands?',

@@ -26,6 +26,28 @@ export const RUN_PLACES: readonly PlaceHelp[] = [
     keys: PRINT_KEYS,
   },
   {
+    isAt: at(/^\/runs\/[^/]+\/booklets$/),
+    title: 'Booklets of a run',
+    answers: 'What does each pack take home to read?',
+    ways: [
+      'Every pack its own, with what lies in its bag, or each kind once with whose it is; all in one file.',
+      'One of them is seen beside it. Many take a while: how far they have come is told, and they can be stopped.',
+    ],
+    terms: ['build', 'portion', 'bag'],
+    keys: [],
+  },
+  {
+    isAt: at(/^\/runs\/[^/]+\/cards$/),
+    title: 'Cards for the box',
+    answers: 'What lies in the box beside the wool?',
+    ways: [
+      'Say how large the box is inside: the cards are a little less. The size stays for the next run.',
+      'Print at 100 %, on one side. Cut along whole lines; what hangs together is folded like a fan.',
+    ],
+    terms: ['bag', 'spare'],
+    keys: [],
+  },
+  {
     isAt: at(/^\/runs\/[^/]+$/),
     title: 'A run',
     answers: 'What goes into every pack, and is it there?',

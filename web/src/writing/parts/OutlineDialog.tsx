@@ -1,11 +1,15 @@
 import { showNumber } from '@lanakit/core/base';
-import type { OutlineResult, ReadOutline } from '@lanakit/core/outline';
+import type { GreyPhoto, OutlineResult, ReadOutline } from '@lanakit/core/outline';
 import { outlineContours } from '@lanakit/core/shapes';
 import { outlineRefusalWords } from '@lanakit/core/words';
 import { Button, Input, Modal } from 'antd';
-import { useState } from 'react';
+import { lazy, Suspense, useCallback, useState } from 'react';
+import { errorWords } from '../../api/client.ts';
 import { counted } from '../../words/show.ts';
+import { greyOf } from './greyOf.ts';
 import styles from './OutlineDialog.module.css';
+
+const PhotoTrace = lazy(async () => ({ default: (await import('./PhotoTrace.tsx')).PhotoTrace }));
 
 interface OutlineDialogProps {
   onClose: () => void;
@@ -15,21 +19,35 @@ interface OutlineDialogProps {
 /** Larger drawings are refused before they are read. */
 const LARGEST_BYTES = 8_000_000;
 
-/** Brings an outline in from a drawing: a file, or what is pasted. */
+/** Brings an outline in from a drawing: a file, what is pasted, or a photograph of one on paper. */
 export function OutlineDialog({ onClose, onOutline }: OutlineDialogProps) {
   const [text, setText] = useState('');
   const [result, setResult] = useState<OutlineResult | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
-  const read = async (source: string) => {
+  const [photo, setPhoto] = useState<GreyPhoto | null>(null);
+  const read = useCallback(async (source: string) => {
     setText(source.length > 20_000 ? `${source.slice(0, 20_000)}…` : source);
     setRefusal(null);
     if (source.trim() === '') return setResult(null);
     // The reader of drawings is only fetched by who brings one in.
     const { readOutline } = await import('@lanakit/core/outline');
     setResult(readOutline(source));
+    return undefined;
+  }, []);
+  const traced = useCallback((drawing: string | null) => void read(drawing ?? ''), [read]);
+  const readPhoto = async (file: File) => {
+    try {
+      setPhoto(await greyOf(file));
+    } catch (error) {
+      setRefusal(`This picture could not be read. ${errorWords(error)}`);
+    }
   };
   const readFile = async (file: File | undefined) => {
     if (!file) return;
+    setPhoto(null);
+    setResult(null);
+    setRefusal(null);
+    if (file.type.startsWith('image/') && file.type !== 'image/svg+xml') return readPhoto(file);
     if (file.size > LARGEST_BYTES) {
       setRefusal('This file is larger than 8 MB: it holds more than an outline. Save only the outline.');
       return;
@@ -55,27 +73,36 @@ export function OutlineDialog({ onClose, onOutline }: OutlineDialogProps) {
       }
     >
       <p className="quiet">
-        An SVG file, or the text of one, or bare path data. It must be closed and must not cross itself; holes
-        stay holes.
+        An SVG file, or the text of one, or bare path data: closed, not crossing itself; holes stay holes. Or
+        a photograph of what you drew on paper, taken from straight above: its outer edge is traced.
       </p>
       <p>
         <label className={styles.file}>
           <span>Choose a file</span>
           <input
             type="file"
-            accept=".svg,image/svg+xml"
+            accept=".svg,image/svg+xml,image/jpeg,image/png,image/webp"
             onChange={(event) => void readFile(event.target.files?.[0])}
           />
         </label>
       </p>
-      <label htmlFor="outline-text">or paste it</label>
-      <Input.TextArea
-        id="outline-text"
-        value={text}
-        rows={5}
-        spellCheck={false}
-        onChange={(event) => void read(event.target.value)}
-      />
+      {photo && (
+        <Suspense fallback={null}>
+          <PhotoTrace photo={photo} onDrawing={traced} />
+        </Suspense>
+      )}
+      {!photo && (
+        <>
+          <label htmlFor="outline-text">or paste it</label>
+          <Input.TextArea
+            id="outline-text"
+            value={text}
+            rows={5}
+            spellCheck={false}
+            onChange={(event) => void read(event.target.value)}
+          />
+        </>
+      )}
       {refusal && <p className="red">{refusal}</p>}
       {result && !result.ok && (
         <p className="red" role="alert">

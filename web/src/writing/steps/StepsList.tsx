@@ -20,6 +20,7 @@ import styles from './Steps.module.css';
 import { TechniqueNews } from './TechniqueNews.tsx';
 import { useStepActions } from './useStepActions.ts';
 
+const BulkPictures = lazy(async () => ({ default: (await import('./BulkPictures.tsx')).BulkPictures }));
 const PasteSteps = lazy(async () => ({ default: (await import('./PasteSteps.tsx')).PasteSteps }));
 
 interface StepsListProps {
@@ -36,6 +37,7 @@ export function StepsList({ openId, onOpen }: StepsListProps) {
   const cautions = useTable((table) => table.cautions);
   const steps = useTable((table) => table.document.steps);
   const [isPasting, setPasting] = useState(false);
+  const [hasPictures, setPictures] = useState(false);
   const actions = useStepActions(onOpen);
   const inBuild = useMemo(() => new Set(build.steps.map(({ id }) => id)), [build.steps]);
   const toggle = useToggle(openId, onOpen);
@@ -46,6 +48,11 @@ export function StepsList({ openId, onOpen }: StepsListProps) {
         <Button size="small" onClick={() => setPasting(true)}>
           Paste a text…
         </Button>
+        {steps.length > 0 && (
+          <Button size="small" onClick={() => setPictures(true)}>
+            Pictures onto steps…
+          </Button>
+        )}
         <MarksKey />
       </div>
       <TechniqueNews />
@@ -116,6 +123,11 @@ export function StepsList({ openId, onOpen }: StepsListProps) {
         <Button onClick={() => actions.onAddAfter(steps.at(-1)?.id ?? '')}>Add a step</Button>
         <UseTechnique />
       </div>
+      {hasPictures && (
+        <Suspense fallback={null}>
+          <BulkPictures onClose={() => setPictures(false)} />
+        </Suspense>
+      )}
       {isPasting && (
         <Suspense fallback={null}>
           <PasteSteps onClose={() => setPasting(false)} />
