@@ -188,7 +188,7 @@ test('what is saved as a list reads in again to the same shelf, with formulas ma
   await expect(say(page)).toContainText('Soot is saved.');
   await page.getByRole('button', { name: 'Lists' }).hover();
   const download = page.waitForEvent('download');
-  await page.getByRole('menuitem', { name: 'Save the fibres' }).click();
+  await page.getByRole('menuitem', { name: 'Save the fibres as a list' }).click();
   const text = readFileSync(await (await download).path(), 'utf8');
   expect(text).toContain("'=cmd|calc");
   await page.goto(`${demo.url}/shelf/import?kind=fibres`);
