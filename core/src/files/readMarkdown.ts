@@ -66,6 +66,8 @@ export function patternFromMarkdown(text: string, newId: () => string): Markdown
 }
 
 const LONGEST_TITLE = 80;
+/** As long as a pattern keeps it. */
+const LONGEST_PREREQUISITES = 600;
 
 /** Of a text without any heading: its first line, where that is short, no sentence and stands alone. -1: there is none. */
 function plainTitleAt(lines: readonly string[]): number {
@@ -81,7 +83,12 @@ function plainTitleAt(lines: readonly string[]): number {
 function plainPreface(lines: readonly string[], titleAt: number): ReadonlySet<number> {
   const first = lines.findIndex((line) => /^\s*\d{1,3}[.)]\s/.test(line));
   if (lines.some((line) => /^\s*#/.test(line))) return new Set();
-  return new Set([...lines.keys()].filter((at) => at < first && at !== titleAt && lines[at]?.trim() !== ''));
+  const places = new Set(
+    [...lines.keys()].filter((at) => at < first && at !== titleAt && lines[at]?.trim() !== ''),
+  );
+  // What has no room there stays among the steps: nothing is cut off.
+  const letters = [...places].reduce((sum, at) => sum + (lines[at]?.length ?? 0) + 1, 0);
+  return letters > LONGEST_PREREQUISITES ? new Set() : places;
 }
 
 /** A number or a bullet before a line. */

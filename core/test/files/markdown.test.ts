@@ -130,6 +130,7 @@ describe('plain text without any marks of Markdown', () => {
     ['a first line that is a sentence is a step', 'Roll it tight.\n\nFelt it.\n', 'Brought in', '', ['Roll it tight.', 'Felt it.']],
     ['a first line that goes on is a step', 'Roll it\ntight and felt it\n\nTurn it.\n', 'Brought in', '', ['Roll it\ntight and felt it', 'Turn it.']],
     ['bullets at once', 'A fish\n- Roll it\n- Felt it\n', 'A fish', '', ['Roll it', 'Felt it']],
+    ['a preface that has no room before the steps stays among them', `${'Long '.repeat(130).trim()}\n\n1. Roll it\n`, 'Brought in', '', ['Long '.repeat(130).trim(), 'Roll it']],
     ['a line alone is a step, for it is all there is', 'Roll it\n', 'Brought in', '', ['Roll it']],
   ])('%s', (_what, text, title, prerequisites, steps) => {
     const pattern = read(text);

@@ -41,6 +41,14 @@ describe('what a page of a shop says', () => {
     expect(listing(bare)).toContain('Made of: 1 piece');
     expect(listing({ ...bare, finishedHeight: { value: 50, unit: 'mm' }, prerequisites: 'Firm felt' })).toMatch(/Finished: .*50.* tall[\s\S]*What you should know: Firm felt/);
   });
+  test.each<[string, readonly Pattern['parts'][number]['count'][], string]>([
+    ['counted', [1, 2, 4], 'Made of: 7 pieces'],
+    ['as many as one likes', [1, { low: 24, high: 32 }], 'Made of: 25–33 pieces'],
+    ['not said of one', [3, null], 'Made of: at least 3 pieces'],
+  ])('pieces %s', (_what, counts, words) => {
+    const parts = counts.map((count, at) => ({ ...part(`piece ${at}`, shapes.ball(20), { core: 'chalk' }), count }));
+    expect(listing(pattern(parts, { title: 'Pieces' }))).toContain(words);
+  });
   test('what one gets is told for the kit and for the pattern alone', () => {
     expect(listing(bird, 'kit')).toContain('IN THE BAG');
     expect(listing(bird, 'pattern')).toContain('the pattern alone');

@@ -3,12 +3,13 @@ import {
   CAUTION_WORDS,
   counted,
   LEVEL_WORDS,
+  showCountRange,
   showMinutes,
   showPace,
   wantedName,
 } from '../../words/index.ts';
 import type { Wool } from '../../engine/index.ts';
-import { type Caution, CAUTIONS } from '../../pattern/index.ts';
+import { type Caution, CAUTIONS, countRange } from '../../pattern/index.ts';
 import { showLengths } from '../../base/index.ts';
 import { needleCounts } from '../../needles/index.ts';
 import { carePart } from '../booklet/careParts.ts';
@@ -49,7 +50,7 @@ function factsPart({ build, reading, totals, pieces, terms }: BookletSource): Bo
     ['For whom', LEVEL_WORDS[reading.level]],
     ['Time', `${showPace(build, totals.minutes)}${totals.waiting.known > 0 ? `, and ${showMinutes(totals.waiting.known)} of waiting` : ''}`],
     ['What you should know', build.prerequisites],
-    ['Made of', counted(pieces.reduce((sum, { part: { count } }) => sum + (typeof count === 'number' ? count : 1), 0), 'piece')],
+    ['Made of', piecesWords(pieces)],
     ['Told in', `${counted(build.steps.length, 'step')}${sittings > 1 ? `, ${counted(sittings, 'sitting')}` : ''}`],
     ['Needles', needles.map(({ wanted }) => wantedName(wanted)).join(', ')],
     ['You get', terms.reader === 'kit' ? 'the wool and everything that is fixed to it, with the pattern' : 'the pattern alone: wool and needles are your own'],
@@ -63,6 +64,15 @@ function factsPart({ build, reading, totals, pieces, terms }: BookletSource): Bo
     },
   ]);
 }
+
+/** `11 pieces`, `32–40 pieces`, `at least 4 pieces` where nobody has said how many there are of one. */
+function piecesWords(pieces: BookletSource['pieces']): string {
+  const ranges = pieces.map(({ part: { count } }) => countRange(count));
+  const sum = ranges.reduce((all, range) => ({ low: all.low + (range?.low ?? 0), high: all.high + (range?.high ?? 0) }), { low: 0, high: 0 });
+  if (sum.high === 0) return '';
+  const words = sum.high === 1 ? '1 piece' : `${showCountRange(sum)} pieces`;
+  return ranges.includes(null) ? `at least ${words}` : words;
+} // prettier-ignore
 
 /** Every caution of every step, once, in the order of the trade. */
 function cautionsPart({ reading }: BookletSource): BookletPart | null {
