@@ -71,6 +71,7 @@ export { cardsOfRun, type RunCard } from './cards/cardsOfRun.ts';
 export {
   BOX_BOUNDS,
   CARD_NAMES,
+  CARDS_FOR,
   CARD_TERMS,
   type CardName,
   CardTerms,

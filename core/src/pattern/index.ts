@@ -145,6 +145,7 @@ export {
   Check,
   DEPTHS,
   LINK_STRENGTHS,
+  MOST_STEP_PICTURES,
   PART_STATES,
   PLAIN_ACTS,
   Session,

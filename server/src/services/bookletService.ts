@@ -89,11 +89,10 @@ export function bookletService({ store, now, work }: WorkDeps) {
       { signal, tell }: { readonly signal?: AbortSignal; readonly tell?: (progress: PaperProgress) => void },
     ): Promise<OutFile> {
       const { name } = foundOr(store.runs.find(runId));
-      if (bookletsOf(runId, terms, asked).booklets.booklets.length === 0)
-        throw new Refusal({ code: 'not_found' });
       const bytes = await work.setBooklet(
         () => {
           const { booklets, wool } = bookletsOf(runId, terms, asked);
+          if (booklets.booklets.length === 0) throw new Refusal({ code: 'not_found' });
           return taskOf(name, booklets, wool, 'pdf');
         },
         signal,

@@ -14,10 +14,12 @@ export function cardService({ store, now, work }: WorkDeps) {
     /** @param signal nobody waits for it any more */
     async ofRun(runId: string, terms: CardTerms, signal?: AbortSignal): Promise<OutFile> {
       const { name } = foundOr(store.runs.find(runId));
-      const cardsNow = () =>
-        cardsOfRun(paperSourceOf(store, foundOr(store.runs.find(runId)), todayOf(now())), terms);
-      if (cardsNow().length === 0) throw new Refusal({ code: 'not_found' });
-      const make = (): CardsTask => ({ title: `${name}: cards`, cards: cardsNow(), terms, at: now().toISOString() });
+      // As it is when its turn comes.
+      const make = (): CardsTask => {
+        const cards = cardsOfRun(paperSourceOf(store, foundOr(store.runs.find(runId)), todayOf(now())), terms);
+        if (cards.length === 0) throw new Refusal({ code: 'not_found' });
+        return { title: `${name}: cards`, cards, terms, at: now().toISOString() };
+      };
       const bytes = await work.setCards(make, signal);
       return { bytes, mime: 'application/pdf', name: `${slugOf(name, 60) || 'run'}-cards.pdf` };
     },

@@ -1,9 +1,10 @@
 import { Select } from 'antd';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useTranslations } from '../api/translations.ts';
 import { Choice } from '../ui/fields/Choice.tsx';
 import styles from './Booklet.module.css';
-import { COMMON_LANGUAGES, languageName } from './languageNames.ts';
+import { COMMON_LANGUAGES, isLanguageCode, languageName } from './languageNames.ts';
 
 interface LanguageChoiceProps {
   patternId: string;
@@ -18,7 +19,9 @@ export function LanguageChoice({ patternId, language, onLanguage }: LanguageChoi
   const lines = useTranslations(patternId).data?.items ?? [];
   const nameOf = (code: string) => languageName(code) ?? code;
   const chosen = lines.find((line) => line.language === language);
-  const others = COMMON_LANGUAGES.filter((code) => lines.every((line) => line.language !== code));
+  const [typed, setTyped] = useState('');
+  const offered: readonly string[] = isLanguageCode(typed) ? [...new Set([...COMMON_LANGUAGES, typed])] : COMMON_LANGUAGES;
+  const others = offered.filter((code) => lines.every((line) => line.language !== code));
   return (
     <div>
       {lines.length > 0 && (
@@ -40,11 +43,11 @@ export function LanguageChoice({ patternId, language, onLanguage }: LanguageChoi
       )}
       <Select<string>
         className={`above-1 ${styles.whole}`}
-        showSearch={{ optionFilterProp: 'label' }}
+        showSearch={{ optionFilterProp: 'label', onSearch: (text) => setTyped(text.trim()) }}
         aria-label="Translate into another language"
         placeholder="Translate into another language…"
         value={null}
-        options={others.map((code) => ({ value: code, label: nameOf(code) })).toSorted((a, b) => a.label.localeCompare(b.label, 'en'))}
+        options={others.map((code) => ({ value: code, label: `${nameOf(code)} (${code})` })).toSorted((a, b) => a.label.localeCompare(b.label, 'en'))}
         onChange={(code) => void navigate(`/patterns/${patternId}/translations/${code}`)}
       />
     </div>

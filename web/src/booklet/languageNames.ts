@@ -10,3 +10,12 @@ export function languageName(language: string): string | null {
 
 /** Those offered first; any other is typed by its code. */
 export const COMMON_LANGUAGES = ['cs', 'da', 'de', 'es', 'et', 'fi', 'fr', 'is', 'it', 'lv', 'lt', 'nb', 'nl', 'pl', 'pt', 'sv', 'cy', 'uk'] as const; // prettier-ignore
+
+/** It is the code of a language, as BCP 47 writes it: `cy`, `pt-BR`, and not `Welsh` or `CY`. */
+export function isLanguageCode(text: string): boolean {
+  try {
+    return Intl.getCanonicalLocales(text)[0] === text && languageName(text) !== null;
+  } catch {
+    return false;
+  }
+}

@@ -1,7 +1,7 @@
 import type { OpenedRun } from '@lanakit/core/api';
 import {
   BOX_BOUNDS,
-  CARD_NAMES,
+  CARDS_FOR,
   CARD_TERMS,
   type CardName,
   cardSizeMm,
@@ -29,10 +29,6 @@ export function CardsPage() {
   return data ? <OfRun run={data} /> : <Loading error={error} />;
 }
 
-/** What a class has no use for, or boxes. */
-const isFor = (name: CardName, kind: OpenedRun['kind']): boolean =>
-  kind === 'kits' ? name !== 'certificate' : name !== 'insert';
-
 function OfRun({ run }: { run: OpenedRun }) {
   const [terms, setTerms] = useState<CardTerms>(() => lastCardTerms(run.id, CARD_TERMS[run.kind]));
   const set = (more: Partial<CardTerms>) => {
@@ -42,7 +38,7 @@ function OfRun({ run }: { run: OpenedRun }) {
   };
   const size = cardSizeMm(terms);
   const url = apiPath(`/runs/${run.id}/cards/pdf?${new URLSearchParams({ terms: JSON.stringify(terms) }).toString()}`);
-  const offered = CARD_NAMES.filter((name) => isFor(name, run.kind));
+  const offered = CARDS_FOR[run.kind];
   const toggle = (name: CardName, isIn: boolean) =>
     set({ cards: offered.filter((each) => (each === name ? isIn : terms.cards.includes(each))) });
   return (

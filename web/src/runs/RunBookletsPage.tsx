@@ -13,6 +13,7 @@ import { PdfPreview } from '../booklet/PdfPreview.tsx';
 import { type LongPdfState, useLongPdf } from '../booklet/useLongPdf.ts';
 import { Loading } from '../shell/Loading.tsx';
 import { NotFound } from '../shell/NotFound.tsx';
+import { showSize } from '../words/keepingWords.ts';
 import { counted } from '../words/show.ts';
 import { seatName, seatsOf } from '@lanakit/core/run';
 import { runInputOf } from './useRunDraft.ts';
@@ -103,7 +104,7 @@ function AllOfThem({ url, count, name }: { url: string; count: number; name: str
     <div className={styles.ways} aria-busy={state.kind === 'making'}>
       {state.kind === 'made' ? (
         <Button type="primary" href={state.href} download={`${name}, booklets.pdf`}>
-          Save {counted(count, 'booklet')} as PDF, {(state.bytes / 1e6).toFixed(1)} MB
+          Save {counted(count, 'booklet')} as PDF, {showSize(state.bytes)}
         </Button>
       ) : (
         <Button type="primary" disabled={state.kind === 'making' || count === 0} onClick={begin}>

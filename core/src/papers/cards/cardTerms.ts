@@ -5,6 +5,12 @@ import { oneOf, strict } from '../../base/index.ts';
 export const CARD_NAMES = ['insert', 'contents', 'needles', 'sharps', 'missing', 'certificate'] as const;
 export type CardName = (typeof CARD_NAMES)[number];
 
+/** Boxes are opened by who knows nothing of them; who comes to a class is told, and has been there. */
+export const CARDS_FOR: Readonly<Record<'class' | 'kits', readonly CardName[]>> = {
+  kits: CARD_NAMES.filter((name) => name !== 'certificate'),
+  class: CARD_NAMES.filter((name) => name !== 'insert'),
+};
+
 /** Of the inside of a box, and so of what fits on a sheet. */
 export const BOX_BOUNDS = { widthMm: { min: 60, max: 194 }, heightMm: { min: 60, max: 267 } } as const;
 

@@ -10,8 +10,11 @@ import type { GuideRequest } from './guideOf.ts';
 export function guideOfPattern(whole: Pattern, choices: Choices, sizeFraction: number): GuideRequest {
   const built = resolveBuild(whole, choices);
   const build = sizeFraction === 1 ? built : resizePattern(built, sizeFraction);
-  return {
-    title: `${whole.title}: guide at true size`,
-    builds: [{ build, whole: { parts: whole.parts }, forWhom: '' }],
-  };
+  return guideOfBuild(build, whole);
 }
+
+/** The same of a build that was made already. */
+export const guideOfBuild = (build: Pattern, { parts }: Pick<Pattern, 'parts'>): GuideRequest => ({
+  title: `${build.title}: guide at true size`,
+  builds: [{ build, whole: { parts }, forWhom: '' }],
+});

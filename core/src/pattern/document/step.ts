@@ -128,6 +128,9 @@ const StepNeedle = discriminated('by', [
 ]);
 type StepNeedle = Static<typeof StepNeedle>;
 
+/** A step has room for so many. */
+export const MOST_STEP_PICTURES = 8;
+
 const Words = (maxLength: number) => Type.String({ maxLength });
 
 export const Step = Type.Object(
@@ -174,7 +177,7 @@ export const Step = Type.Object(
       strict,
     ),
     pictures: Type.Array(Type.Object({ id: Id, pictureId: Id, caption: Words(200) }, strict), {
-      maxItems: 8,
+      maxItems: MOST_STEP_PICTURES,
     }),
     /** The step in which an early choice was made that matters here. */
     recallsStepId: orUnknown(Id),

@@ -3,11 +3,11 @@ import { createHash } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
-import { bookletImages, bookletSwatches, imageDrawer, type StudioPictures } from './bookletImages.ts';
+import type { StudioPictures } from './bookletImages.ts';
 import { contentsMarkup, frontMarkup, type MarkupSources, partMarkup } from './bookletMarkup.ts';
 import { BOOKLET_STYLE, TICK_SCRIPT } from './bookletStyle.ts';
-import { dataUri } from './dataUri.ts';
 import { element, escaped } from './html.ts';
+import { htmlSources } from './htmlSources.ts';
 
 /**
  * A booklet as one file of HTML: pictures and fonts in it, nothing is fetched, boxes are ticked and stay so on that device. It
@@ -18,18 +18,9 @@ export async function bookletHtml(
   terms: BookletTerms,
   pictures: StudioPictures,
 ): Promise<Buffer> {
-  const draw = imageDrawer(terms, pictures);
-  const [images, swatches] = [await bookletImages(booklet, draw), await bookletSwatches(booklet, draw)];
   const anchors = new Set(anchorsIn(booklet));
   const sources: MarkupSources = {
-    image: (key) => {
-      const image = images.get(key);
-      return image ? { src: dataUri(image), aspect: image.aspect } : null;
-    },
-    swatch: (key) => {
-      const image = swatches.get(key);
-      return image ? dataUri(image) : null;
-    },
+    ...(await htmlSources(booklet, terms, pictures)),
     canTick: true,
     sheet: (svg, alt) =>
       element('div', { class: 'trueSize', role: 'img', 'aria-label': alt, tabindex: '0' }, svg),

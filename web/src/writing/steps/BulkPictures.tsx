@@ -1,4 +1,4 @@
-import { OWN_RIGHTS, type Pattern } from '@lanakit/core/pattern';
+import { MOST_STEP_PICTURES, OWN_RIGHTS, type Pattern } from '@lanakit/core/pattern';
 import { picturesOntoSteps, type PlacedBy } from '@lanakit/core/writing';
 import { Button, Modal, Segmented, Select, Upload } from 'antd';
 import { nanoid } from 'nanoid';
@@ -11,8 +11,8 @@ import { counted } from '../../words/show.ts';
 import { useTable } from '../table/tableContext.ts';
 import styles from './Steps.module.css';
 
-/** As many as a step may have, and a pattern’s whole making. */
-const [MOST_A_STEP, MOST] = [8, 120] as const;
+/** More photographs of one making nobody looks through. */
+const MOST = 120;
 const NOWHERE = -1;
 
 /** Many pictures at once, each onto the step its name or its time tells; every place can be changed before they go in. */
@@ -35,7 +35,7 @@ export function BulkPictures({ onClose }: { onClose: () => void }) {
     .filter(({ step }) => step !== NOWHERE);
   const tooMany = steps.flatMap((step, at) => {
     const count = step.pictures.length + placed.filter((each) => each.step === at).length;
-    return count > MOST_A_STEP ? [at + 1] : [];
+    return count > MOST_STEP_PICTURES ? [at + 1] : [];
   });
   const take = async () => {
     setProblem(null);
@@ -120,7 +120,8 @@ export function BulkPictures({ onClose }: { onClose: () => void }) {
       </ul>
       {tooMany.length > 0 && (
         <p className="red" role="alert">
-          A step has room for {MOST_A_STEP} pictures: too many at {tooMany.join(', ')}. Put some nowhere.
+          A step has room for {MOST_STEP_PICTURES} pictures: too many at {tooMany.join(', ')}. Put some
+          nowhere.
         </p>
       )}
       {problem && (
