@@ -35,16 +35,18 @@ export function translationService({ store, now, newId }: ServiceDeps) {
     const { id: keptId, version, patternId, ...input } = kept ?? { id: '', version: NOT_KEPT, patternId: id, ...blankTranslation(language, pattern.title) };
     const whole = broughtUpToDate(pattern, input);
     const known = new Map(input.words.map(({ source, text }) => [source, text]));
-    const words = wordsOf(pattern).map((source) => ({ source, text: known.get(source) ?? '' }));
+    const words = wordsOf(id, pattern).map((source) => ({ source, text: known.get(source) ?? '' }));
     // What another make of it says is kept, though this one does not.
     const others = input.words.filter(({ source, text }) => text !== '' && !words.some((each) => each.source === source));
     return { ...whole, words: [...words, ...others], id: keptId, version, patternId };
   };
-  const wordsOf = (pattern: Pattern): string[] => {
-    const request = { whole: pattern, build: pattern, what: [], notes: [], terms: BOOKLET_TERMS.sell, needles: store.shelf.needles(), packed: null, translation: null };
-    const booklet = bookletOf(request, shelfOf(store));
-    return bookletWords(booklet, new Set(textsOf(pattern).map(({ source }) => source)));
-  };
+  /** The same while neither the shelf nor a pattern is written; without pictures, which say nothing that has no number. */
+  const wordsOf = (id: string, pattern: Pattern): string[] =>
+    store.remember(['patterns', 'things', 'needles'], `words of its booklet, ${id}`, () => {
+      const terms = { ...BOOKLET_TERMS.sell, hasPictures: false };
+      const request = { whole: pattern, build: pattern, what: [], notes: [], terms, needles: store.shelf.needles(), packed: null, translation: null };
+      return bookletWords(bookletOf(request, shelfOf(store)), new Set(textsOf(pattern).map(({ source }) => source)));
+    });
   return answering({
     list: (id: string): TranslationLine[] => {
       const pattern = patternOf(id);

@@ -29,7 +29,8 @@ export interface Done {
   /** Null: it has no such page. */
   readonly guide: Uint8Array | null;
   readonly booklet: Uint8Array;
-  readonly cards: Uint8Array;
+  /** Null: there are none. */
+  readonly cards: Uint8Array | null;
   readonly keeping: KeepingDone;
   readonly 'studio-file': StudioDone;
 }

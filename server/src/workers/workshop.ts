@@ -53,7 +53,10 @@ export function workshopOf(run: TaskRunner): Workshop {
         signal,
       ),
     setCards: (make, signal) =>
-      papers(async () => held(await done<'cards'>({ kind: 'cards', task: make() }, signal)), signal),
+      papers(async () => {
+        const bytes = await done<'cards'>({ kind: 'cards', task: make() }, signal);
+        return bytes && held(bytes);
+      }, signal),
     setGuide: (make, signal) =>
       papers(async () => {
         const bytes = await done<'guide'>({ kind: 'guide', task: make() }, signal);

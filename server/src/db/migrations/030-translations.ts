@@ -1,4 +1,7 @@
-/** Texts of a pattern in other languages, beside it. They go with it into the bin and out of it. */
+/**
+ * Texts of a pattern in other languages, beside it. They go with it into the bin and out of it. Nothing that is worked out of patterns
+ * reads them, so that a word that is written throws none of it away.
+ */
 export const translations = `
 CREATE TABLE translation (
   id TEXT PRIMARY KEY,
@@ -11,11 +14,4 @@ CREATE TABLE translation (
   updated_at TEXT NOT NULL
 ) STRICT;
 CREATE INDEX translation_of ON translation (pattern_id, language);
-${['INSERT', 'UPDATE', 'DELETE']
-  .map(
-    (change) => `
-CREATE TRIGGER translation_${change.toLowerCase()}_is_counted AFTER ${change} ON translation
-BEGIN UPDATE change_count SET changes = changes + 1 WHERE domain = 'patterns'; END;`,
-  )
-  .join('\n')}
 `;

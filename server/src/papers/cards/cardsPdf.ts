@@ -1,10 +1,11 @@
 import {
+  cardsOfRun,
   type CardTerms,
   cardSizeMm,
   type LeafPlace,
   leafPlaces,
   leafSheet,
-  type RunCard,
+  type PaperSource,
 } from '@lanakit/core/papers';
 import { type Bed, type Corner, pagesOf } from '../booklet/bed.ts';
 import { bookletImages, bookletSwatches, imageDrawer } from '../booklet/bookletImages.ts';
@@ -22,14 +23,16 @@ import { drawMarks } from './cardMarks.ts';
 /** Cards of a run that are to be set. Plain data: it crosses into a worker. */
 export interface CardsTask {
   readonly title: string;
-  readonly cards: readonly RunCard[];
+  readonly source: PaperSource;
   readonly terms: CardTerms;
   /** When it is made, ISO 8601. */
   readonly at: string;
 }
 
-/** Cards in their size on sheets printed on one side, tagged card by card, with marks where to cut and to fold. */
-export async function cardsPdf({ title, cards, terms, at }: CardsTask): Promise<Buffer> {
+/** Cards in their size on sheets printed on one side, tagged card by card, with marks where to cut and to fold. Null: there are none. */
+export async function cardsPdf({ title, source, terms, at }: CardsTask): Promise<Buffer | null> {
+  const cards = cardsOfRun(source, terms);
+  if (cards.length === 0) return null;
   const size = cardSizeMm(terms);
   const sheet = cardSheet(size);
   const made = new Date(at);
