@@ -1,4 +1,4 @@
-import type { CardTerms } from '@lanakit/core/papers';
+import { cardsOfRun, type CardTerms } from '@lanakit/core/papers';
 import type { CardsTask } from '../papers/cards/cardsPdf.ts';
 import { todayOf, type WorkDeps } from './deps.ts';
 import { slugOf } from './fileNames.ts';
@@ -14,13 +14,13 @@ export function cardService({ store, now, work }: WorkDeps) {
     /** @param signal nobody waits for it any more */
     async ofRun(runId: string, terms: CardTerms, signal?: AbortSignal): Promise<OutFile> {
       const { name } = foundOr(store.runs.find(runId));
-      // As it is when its turn comes; what lies in each pack is told where it is set, away from the thread that answers.
+      // As it is when its turn comes.
       const make = (): CardsTask => {
-        const source = paperSourceOf(store, foundOr(store.runs.find(runId)), todayOf(now()));
-        return { title: `${name}: cards`, source, terms, at: now().toISOString() };
+        const cards = cardsOfRun(paperSourceOf(store, foundOr(store.runs.find(runId)), todayOf(now())), terms);
+        if (cards.length === 0) throw new Refusal({ code: 'not_found' });
+        return { title: `${name}: cards`, cards, terms, at: now().toISOString() };
       };
       const bytes = await work.setCards(make, signal);
-      if (!bytes) throw new Refusal({ code: 'not_found' });
       return { bytes, mime: 'application/pdf', name: `${slugOf(name, 60) || 'run'}-cards.pdf` };
     },
   });

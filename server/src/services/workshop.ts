@@ -28,8 +28,8 @@ export interface Workshop {
     signal?: AbortSignal,
     tell?: (progress: PaperProgress) => void,
   ): Promise<Buffer>;
-  /** The same of cards; null: there are none. */
-  setCards(make: () => CardsTask, signal?: AbortSignal): Promise<Buffer | null>;
+  /** The same of cards. */
+  setCards(make: () => CardsTask, signal?: AbortSignal): Promise<Buffer>;
   /** The same of a guide; null: it has no such page. */
   setGuide(make: () => GuideTask, signal?: AbortSignal): Promise<Buffer | null>;
 }

@@ -29,8 +29,7 @@ export interface Done {
   /** Null: it has no such page. */
   readonly guide: Uint8Array | null;
   readonly booklet: Uint8Array;
-  /** Null: there are none. */
-  readonly cards: Uint8Array | null;
+  readonly cards: Uint8Array;
   readonly keeping: KeepingDone;
   readonly 'studio-file': StudioDone;
 }

@@ -53,10 +53,7 @@ export function workshopOf(run: TaskRunner): Workshop {
         signal,
       ),
     setCards: (make, signal) =>
-      papers(async () => {
-        const bytes = await done<'cards'>({ kind: 'cards', task: make() }, signal);
-        return bytes && held(bytes);
-      }, signal),
+      papers(async () => held(await done<'cards'>({ kind: 'cards', task: make() }, signal)), signal),
     setGuide: (make, signal) =>
       papers(async () => {
         const bytes = await done<'guide'>({ kind: 'guide', task: make() }, signal);
@@ -65,5 +62,6 @@ export function workshopOf(run: TaskRunner): Workshop {
   };
 }
 
-/** Everything on the thread that asks: for the demo, and for tests. */
-export const workshopHere = (): Workshop => workshopOf((task, _signal, tell) => doTask(task, tell));
+/** Everything on the thread that asks: for the demo, and for tests. What could not cross into a thread is found here too. */
+export const workshopHere = (): Workshop =>
+  workshopOf((task, _signal, tell) => doTask(structuredClone(task), tell));

@@ -1,11 +1,10 @@
 import {
-  cardsOfRun,
   type CardTerms,
   cardSizeMm,
   type LeafPlace,
   leafPlaces,
   leafSheet,
-  type PaperSource,
+  type RunCard,
 } from '@lanakit/core/papers';
 import { type Bed, type Corner, pagesOf } from '../booklet/bed.ts';
 import { bookletImages, bookletSwatches, imageDrawer } from '../booklet/bookletImages.ts';
@@ -23,16 +22,14 @@ import { drawMarks } from './cardMarks.ts';
 /** Cards of a run that are to be set. Plain data: it crosses into a worker. */
 export interface CardsTask {
   readonly title: string;
-  readonly source: PaperSource;
+  readonly cards: readonly RunCard[];
   readonly terms: CardTerms;
   /** When it is made, ISO 8601. */
   readonly at: string;
 }
 
-/** Cards in their size on sheets printed on one side, tagged card by card, with marks where to cut and to fold. Null: there are none. */
-export async function cardsPdf({ title, source, terms, at }: CardsTask): Promise<Buffer | null> {
-  const cards = cardsOfRun(source, terms);
-  if (cards.length === 0) return null;
+/** Cards in their size on sheets printed on one side, tagged card by card, with marks where to cut and to fold. */
+export async function cardsPdf({ title, cards, terms, at }: CardsTask): Promise<Buffer> {
   const size = cardSizeMm(terms);
   const sheet = cardSheet(size);
   const made = new Date(at);
