@@ -2,23 +2,31 @@ import { GlobalWorkerOptions, getDocument, type PDFDocumentProxy } from 'pdfjs-d
 import workerUrl from 'pdfjs-dist/build/pdf.worker.min.mjs?url';
 import { useEffect, useRef, useState } from 'react';
 import styles from './Booklet.module.css';
+import { DrawingPages } from './DrawingPages.tsx';
 
 GlobalWorkerOptions.workerSrc = workerUrl;
 
 /** The pages as they will be printed: drawn from the very file that is saved. */
 export function PdfPages({ bytes, title }: { bytes: ArrayBuffer; title: string }) {
   const [pdf, setPdf] = useState<PDFDocumentProxy | null>(null);
+  const [isUnread, setUnread] = useState(false);
   useEffect(() => {
     // Reading it takes it over: the file that is saved stays whole.
     const loading = getDocument({ data: bytes.slice(0) });
     let isHere = true;
-    loading.promise.then((read) => isHere && setPdf(read)).catch(() => undefined);
+    loading.promise.then((read) => isHere && setPdf(read)).catch(() => isHere && setUnread(true));
     return () => {
       isHere = false;
       void loading.destroy();
     };
   }, [bytes]);
-  if (!pdf) return null;
+  if (isUnread)
+    return (
+      <p className={styles.making} role="alert">
+        This browser cannot show the pages. The file itself is sound: save it and open it.
+      </p>
+    );
+  if (!pdf) return <DrawingPages />;
   return (
     <ol className={styles.pages} aria-label={`${title}, ${pdf.numPages} pages`}>
       {Array.from({ length: pdf.numPages }, (_each, at) => (

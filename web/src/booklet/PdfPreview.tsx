@@ -2,6 +2,7 @@ import { Button } from 'antd';
 import { lazy, Suspense } from 'react';
 import { errorWords } from '../api/client.ts';
 import styles from './Booklet.module.css';
+import { DrawingPages } from './DrawingPages.tsx';
 import { usePdf } from './usePdf.ts';
 
 const PdfPages = lazy(async () => ({ default: (await import('./PdfPages.tsx')).PdfPages }));
@@ -27,7 +28,7 @@ export function PdfPreview({ url, title }: { url: string; title: string }) {
         </p>
       )}
       {state.kind === 'made' && (
-        <Suspense fallback={null}>
+        <Suspense fallback={<DrawingPages />}>
           <PdfPages bytes={state.bytes} title={title} />
         </Suspense>
       )}

@@ -54,12 +54,7 @@ const get = (form: string, terms: Partial<BookletTerms> = {}, more = '') =>
     .get(
       `/api/patterns/${stored.id}/booklet/${form}?terms=${encodeURIComponent(JSON.stringify({ ...BOOKLET_TERMS.sell, ...terms }))}${more}`,
     )
-    .buffer()
-    .parse((answer, done) => {
-      const parts: Buffer[] = [];
-      answer.on('data', (part: Buffer) => parts.push(part));
-      answer.on('end', () => done(null, Buffer.concat(parts)));
-    });
+    .responseType('blob');
 const bytesOf = async (form: string, terms: Partial<BookletTerms> = {}) =>
   (await get(form, terms).expect(200)).body as Buffer;
 

@@ -29,14 +29,7 @@ beforeAll(async () => {
 afterAll(() => studio.close());
 
 const get = (query: string) =>
-  request(studio.app)
-    .get(`/api/runs/${run.id}/booklets/pdf?${query}`)
-    .buffer()
-    .parse((answer, done) => {
-      const parts: Buffer[] = [];
-      answer.on('data', (part: Buffer) => parts.push(part));
-      answer.on('end', () => done(null, Buffer.concat(parts)));
-    });
+  request(studio.app).get(`/api/runs/${run.id}/booklets/pdf?${query}`).responseType('blob');
 const read = async (query: string) => readPdf((await get(query).expect(200)).body as Buffer);
 
 describe('booklets of a run in one file', () => {

@@ -30,12 +30,7 @@ afterAll(() => studio.close());
 const get = (terms: Partial<CardTerms> | string) =>
   request(studio.app)
     .get(`/api/runs/${run.id}/cards/pdf?terms=${encodeURIComponent(typeof terms === 'string' ? terms : JSON.stringify({ ...CARD_TERMS.kits, ...terms }))}`)
-    .buffer()
-    .parse((answer, done) => {
-      const parts: Buffer[] = [];
-      answer.on('data', (part: Buffer) => parts.push(part));
-      answer.on('end', () => done(null, Buffer.concat(parts)));
-    }); // prettier-ignore
+    .responseType('blob'); // prettier-ignore
 
 describe('cards on sheets', () => {
   test.each<[string, Partial<CardTerms>]>([
