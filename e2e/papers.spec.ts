@@ -71,7 +71,7 @@ test('a kit’s papers: cards in the size of its box, kept for the next run, and
   await page.getByRole('menuitem', { name: 'Booklets, all of the run in one file' }).click();
   await button(page, 'Set 6 booklets into one PDF').click();
   const booklets = page.waitForEvent('download');
-  await page.getByRole('link', { name: /^Save 6 booklets as PDF, \d+\.\d MB$/ }).click();
+  await page.getByRole('link', { name: /^Save 6 booklets as PDF, [\d.]+ [kM]B$/ }).click();
   const file = await readFile(await (await booklets).path());
   expect(file.subarray(0, 5).toString()).toBe('%PDF-');
   await expectNothingByAxe(page);

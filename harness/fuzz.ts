@@ -118,7 +118,7 @@ async function operationsOf(studio: Studio): Promise<Operation[]> {
         string,
         {
           parameters: Operation['parameters'];
-          summary: string;
+          responses: Record<string, { content?: Record<string, unknown> }>;
           requestBody?: { content: Record<string, { schema?: Schema }> };
         }
       >
@@ -127,7 +127,7 @@ async function operationsOf(studio: Studio): Promise<Operation[]> {
   return Object.entries(document.paths).flatMap(([path, methods]) =>
     // What is told as it happens has no end to wait for.
     Object.entries(methods)
-      .filter(([, { summary }]) => !summary.includes('text/event-stream'))
+      .filter(([, { responses }]) => !responses['200']?.content?.['text/event-stream'])
       .map(([method, { parameters, requestBody }]): Operation => ({
         method: method.toUpperCase(),
         path,

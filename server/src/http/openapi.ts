@@ -80,7 +80,10 @@ function operationOf(route: Route) {
       requestBody: { required: true, content: { 'application/octet-stream': {} } },
     }),
     responses: Object.fromEntries([
-      ...route.answers.map((status) => [String(status), { description: 'Done' }]),
+      ...route.answers.map((status) => [
+        String(status),
+        { description: 'Done', ...(route.isWatched && { content: { 'text/event-stream': {} } }) },
+      ]),
       ['default', { description: 'A problem', content: problem }],
     ]) as Record<string, unknown>,
   };

@@ -73,6 +73,8 @@ interface RouteFacts<Path extends string, Query extends string> {
   readonly isPassing?: true;
   /** Must say which version it changes. */
   readonly ifMatch?: true;
+  /** Tells as it happens, without an end: server-sent events. */
+  readonly isWatched?: true;
   readonly answers: readonly number[];
 }
 

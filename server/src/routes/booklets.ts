@@ -63,6 +63,7 @@ export const bookletRoutes = (
     method: 'get',
     path: '/paper-progress/:job',
     summary: 'How far a paper has come that was asked for under this name, as it happens',
+    isWatched: true,
     roles: OWNER,
     answers: [200],
     handle: ({ params: { job } }) =>

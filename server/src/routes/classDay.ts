@@ -47,7 +47,8 @@ export const classDayRoutes = (days: ClassDayService, runs: RunService, news: Ru
   route({
     method: 'get',
     path: '/runs/:id/news',
-    summary: 'That something of a run was written, as it happens (text/event-stream)',
+    summary: 'That something of a run was written, as it happens',
+    isWatched: true,
     roles: AT_THE_TABLE,
     answers: [200],
     handle: ({ params: { id } }) =>

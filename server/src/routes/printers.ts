@@ -34,7 +34,8 @@ export const printerRoutes = (printers: PrinterHub, printing: PrintingService): 
   route({
     method: 'get',
     path: '/printers/:id/state',
-    summary: 'What a printer shows, and what lies in the tray of a simulated one (text/event-stream)',
+    summary: 'What a printer shows, and what lies in the tray of a simulated one',
+    isWatched: true,
     roles: AT_THE_TABLE,
     answers: [200],
     handle: ({ params: { id } }) =>

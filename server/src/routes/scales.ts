@@ -52,7 +52,8 @@ export const scaleRoutes = (scales: ScaleHub): Route[] => [
   route({
     method: 'get',
     path: '/scales/:id/readings',
-    summary: 'What it shows, as it changes (text/event-stream)',
+    summary: 'What it shows, as it changes',
+    isWatched: true,
     roles: AT_THE_TABLE,
     answers: [200],
     handle: ({ params: { id } }) =>

@@ -25,7 +25,8 @@ export const scannerRoutes = (scanners: ScannerHub): Route[] => [
   route({
     method: 'get',
     path: '/scanners/:id/scans',
-    summary: 'What it scans, as it happens (text/event-stream)',
+    summary: 'What it scans, as it happens',
+    isWatched: true,
     roles: AT_THE_TABLE,
     answers: [200],
     handle: ({ params: { id } }) =>

@@ -43,8 +43,8 @@ const SETTINGS = {
 
 /** So long a thread that has nothing to do is kept; its memory is given back then. */
 const IDLE_MS = 10_000;
-/** Threads give way to the one that answers. */
-const NICENESS = 10;
+/** Threads give way to the one that answers, but not so far that a busy machine gives them nothing: at 10 a booklet never came. */
+const NICENESS = 3;
 
 /** Does tasks in pools of threads, each with a limit of time and memory; a thread that keeps neither is ended. */
 export function poolRunner(): TaskRunner {
