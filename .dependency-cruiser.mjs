@@ -46,6 +46,17 @@ export default {
       to: { circular: true },
     },
     {
+      name: 'paper-set-in-threads-only',
+      comment: 'Setting papers loads a PDF engine: a third of a second and 30 MB that the one who answers does without.',
+      severity: 'error',
+      from: { path: '^server/src/', pathNot: '^server/src/papers/' },
+      to: {
+        path: '^server/src/papers/(set\\w+|cards/cardsPdf)\\.ts$',
+        dynamic: false,
+        dependencyTypesNot: ['type-only'],
+      },
+    },
+    {
       name: 'no-orphan',
       comment: 'Nobody needs it: delete it, or say here why it stands alone.',
       severity: 'error',

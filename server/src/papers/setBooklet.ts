@@ -7,13 +7,11 @@ import {
   type RunBooklets,
 } from '@lanakit/core/papers';
 import type { Wool } from '@lanakit/core/engine';
+import type { BookletForm } from './booklet/bookletForms.ts';
 import { bookletEpub } from './booklet/bookletEpub.ts';
 import { listingHtml } from './booklet/listingHtml.ts';
 import { bookletHtml } from './booklet/bookletHtml.ts';
 import { bookletsPdf } from './booklet/bookletPdf.ts';
-
-export const BOOKLET_FORMS = ['pdf', 'html', 'epub', 'listing-text', 'listing-html'] as const;
-export type BookletForm = (typeof BOOKLET_FORMS)[number];
 
 /** Booklets that are to be set, one after the other in one file. Plain data: it crosses into a worker. */
 export interface BookletTask {
