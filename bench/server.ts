@@ -1,3 +1,4 @@
+import memoryEnv from '../server/memoryEnv.json' with { type: 'json' };
 import { spawn } from 'node:child_process';
 import { Agent, get as httpGet } from 'node:http';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
@@ -19,7 +20,7 @@ export async function startServer(
   settings: Readonly<Record<string, string>> = {},
 ): Promise<RunningServer> {
   const begun = performance.now();
-  const env = { ...process.env, PORT: '0', LANAKIT_DATA: dataDir, ...settings };
+  const env = { ...memoryEnv, ...process.env, PORT: '0', LANAKIT_DATA: dataDir, ...settings };
   const child = spawn(process.execPath, ['dist/server/main.js'], {
     env,
     stdio: ['ignore', 'pipe', 'inherit'],

@@ -1,3 +1,4 @@
+import memoryEnv from '../server/memoryEnv.json' with { type: 'json' };
 import Database from 'better-sqlite3';
 import { type ChildProcess, spawn } from 'node:child_process';
 import { once } from 'node:events';
@@ -54,6 +55,7 @@ export class Studio {
   private constructor(dataDir: string, isDemo: boolean) {
     this.dataDir = dataDir;
     const env = {
+      ...memoryEnv,
       ...process.env,
       PORT: '0',
       LANAKIT_DATA: dataDir,

@@ -181,7 +181,7 @@ function start(): void {
   // Longer than any browser keeps a connection that nothing goes over: closed here first, a write would be lost on its way.
   server.keepAliveTimeout = KEPT_OPEN_MS;
   lookAfter(deps, services);
-  const stop = () => {
+  whenTold(() => {
     server.close(() => {
       demo.close();
       for (const hub of [devices.scales, devices.scanners, devices.printers]) hub.close();
@@ -190,9 +190,17 @@ function start(): void {
       process.exit(0);
     });
     server.closeAllConnections();
+  });
+}
+
+/** Once: when it is told to end, or whoever started it has gone. */
+function whenTold(end: () => void): void {
+  let isEnding = false;
+  const endOnce = () => {
+    if (!isEnding) end();
+    isEnding = true;
   };
-  process.once('SIGINT', stop);
-  process.once('SIGTERM', stop);
+  for (const told of ['SIGINT', 'SIGTERM', 'disconnect']) process.on(told, endOnce);
 }
 
 start();

@@ -1,6 +1,6 @@
 import express, { type Express, type Request, type RequestHandler, type Response } from 'express';
 import { rmSync } from 'node:fs';
-import { arrivalFolder } from '../services/studioFileService.ts';
+import { arrivalFolder } from '../services/onceFile.ts';
 import { formCheck, isBeyondTelling } from '../services/formCheck.ts';
 import { isRefusal } from '../services/refusal.ts';
 import { arriveInFile, fileOf } from './arriveInFile.ts';

@@ -1,5 +1,5 @@
 import { type Paper, type Swatch, swatchSvg } from '@lanakit/core/papers';
-import sharp from 'sharp';
+import { sharp } from './imaging.ts';
 
 /** The picture of a swatch by name: each is in the file once, however often it is shown. */
 const swatchName = ({ colour, preparation }: Swatch): string => `${preparation} ${colour}`;

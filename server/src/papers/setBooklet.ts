@@ -11,7 +11,8 @@ import type { BookletForm } from './booklet/bookletForms.ts';
 import { bookletEpub } from './booklet/bookletEpub.ts';
 import { listingHtml } from './booklet/listingHtml.ts';
 import { bookletHtml } from './booklet/bookletHtml.ts';
-import { bookletsPdf } from './booklet/bookletPdf.ts';
+import { bookletsPdf, type BookletsToSet } from './booklet/bookletPdf.ts';
+import { finished, writtenTo } from './booklet/pdfDocument.ts';
 
 /** Booklets that are to be set, one after the other in one file. Plain data: it crosses into a worker. */
 export interface BookletTask {
@@ -35,32 +36,48 @@ export interface PaperProgress {
   readonly of: number;
 }
 
-/** Patterns as they leave the studio, in one of their forms: many only as PDF, else the first. */
-export async function setBooklet(
-  { title, requests, booklets, wool, pictures, form, at }: BookletTask,
-  tell: (progress: PaperProgress) => void = () => undefined,
-): Promise<Buffer> {
+/** A pattern as it leaves the studio, in one of its forms: of many only the first. */
+export async function setBooklet(task: BookletTask): Promise<Buffer> {
+  const { requests, wool, pictures, form, at } = task;
   const [first] = requests;
   if (!first) throw new Error('no booklet to set');
+  const { terms } = first;
   // What a shop says of it is another choice of the same.
   if (form === 'listing-text') return Buffer.from(plainText(listingOf(first, wool)), 'utf8');
-  if (form === 'listing-html') return listingHtml(listingOf(first, wool), first.terms, pictures);
+  if (form === 'listing-html') return listingHtml(listingOf(first, wool), terms, pictures);
+  if (form === 'pdf') return bookletsPdf(toSet(task), finished);
+  const [only] = bookletsIn(task);
+  return form === 'html'
+    ? bookletHtml(only, terms, pictures)
+    : bookletEpub(only, terms, pictures, new Date(at));
+}
+
+/** Booklets of a run as one PDF. @param into where it is written, and nothing is yet */
+export async function setBooklets(
+  task: BookletTask,
+  into: string,
+  tell: (progress: PaperProgress) => void = () => undefined,
+): Promise<void> {
+  const set = toSet(task);
+  await bookletsPdf(
+    set,
+    (doc) => writtenTo(doc, into),
+    (done) => tell({ done, of: set.booklets.length }),
+  );
+}
+
+function toSet(task: BookletTask): BookletsToSet {
+  const { title, requests, pictures, at } = task;
+  const booklets = bookletsIn(task);
+  return { title, booklets, terms: (requests[0] as BookletRequest).terms, pictures, at: new Date(at) };
+}
+
+function bookletsIn({ requests, booklets, wool }: BookletTask): [Booklet, ...Booklet[]] {
   const kinds = requests.map((request) => bookletOf(request, wool));
-  const all = booklets.flatMap(({ request, whose }): Booklet[] => {
+  const [first, ...others] = booklets.flatMap(({ request, whose }): Booklet[] => {
     const kind = kinds[request];
     return kind ? [{ ...kind, whose }] : [];
   });
-  const [only = kinds[0]] = all;
-  if (!only) throw new Error('no booklet to set');
-  const { terms } = first;
-  switch (form) {
-    case 'pdf':
-      return bookletsPdf({ title, booklets: all, terms, pictures, at: new Date(at) }, (done) =>
-        tell({ done, of: all.length }),
-      );
-    case 'html':
-      return bookletHtml(only, terms, pictures);
-    case 'epub':
-      return bookletEpub(only, terms, pictures, new Date(at));
-  }
+  if (!first) throw new Error('no booklet to set');
+  return [first, ...others];
 }

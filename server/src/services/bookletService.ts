@@ -14,13 +14,15 @@ import type { Translation } from '@lanakit/core/translation';
 import { makeNotes, makeWords } from '@lanakit/core/words';
 import type { Store } from '../db/index.ts';
 import type { BookletForm } from '../papers/booklet/bookletForms.ts';
-import type { BookletTask, PaperProgress } from '../papers/setBooklet.ts';
+import type { BookletTask } from '../papers/setBooklet.ts';
 import { todayOf, type WorkDeps } from './deps.ts';
 import { slugOf } from './fileNames.ts';
+import { type OnceFile, writtenOnce } from './onceFile.ts';
 import type { OutFile } from './patternFileService.ts';
 import { answering, foundOr, Refusal } from './refusal.ts';
 import { inForceOf } from './runInForce.ts';
 import { designsOf, shelfOf } from './runSources.ts';
+import type { Watched } from './workshop.ts';
 
 export type BookletService = ReturnType<typeof bookletService>;
 
@@ -45,7 +47,7 @@ const FORMS: Readonly<Record<BookletForm, { readonly mime: string; readonly exte
 };
 
 /** A pattern as it leaves the studio: to sell, to teach, to keep beside the work. */
-export function bookletService({ store, now, work }: WorkDeps) {
+export function bookletService({ store, now, newId, work, dataDir }: WorkDeps) {
   const documentOf = (id: string, revisionId: string | null) => {
     if (revisionId === null) return { document: foundOr(store.patterns.find(id)).document, number: null };
     const revision = foundOr(store.patterns.findRevision(revisionId));
@@ -82,24 +84,23 @@ export function bookletService({ store, now, work }: WorkDeps) {
     return { booklets: runBooklets(facts, terms, asked), wool: packed.wool };
   };
   return answering({
-    /** Every pack’s own, or each kind once, in one file. @param signal nobody waits for it any more */
+    /** Every pack’s own, or each kind once, in one file. */
     async ofRun(
       runId: string,
       asked: RunBookletsAsked,
       terms: BookletTerms,
-      { signal, tell }: { readonly signal?: AbortSignal; readonly tell?: (progress: PaperProgress) => void },
-    ): Promise<OutFile> {
+      watched: Watched,
+    ): Promise<OnceFile> {
       const { name } = foundOr(store.runs.find(runId));
-      const bytes = await work.setBooklet(
-        () => {
-          const { booklets, wool } = bookletsOf(runId, terms, asked);
-          if (booklets.booklets.length === 0) throw new Refusal({ code: 'not_found' });
-          return taskOf(name, booklets, wool, 'pdf');
-        },
-        signal,
-        tell,
+      const make = () => {
+        const { booklets, wool } = bookletsOf(runId, terms, asked);
+        if (booklets.booklets.length === 0) throw new Refusal({ code: 'not_found' });
+        return taskOf(name, booklets, wool, 'pdf');
+      };
+      const path = await writtenOnce({ dataDir, newId }, 'pdf', (into) =>
+        work.setBooklets(make, into, watched),
       );
-      return { bytes, mime: FORMS.pdf.mime, name: `${slugOf(name, 60) || 'run'}-booklets.pdf` };
+      return { path, mime: FORMS.pdf.mime, name: `${slugOf(name, 60) || 'run'}-booklets.pdf` };
     },
     /** @param signal nobody waits for it any more */
     async ofPattern(

@@ -135,7 +135,7 @@ function keptDrawing(svg: string, size: PixelSize): ReadyPicture {
 }
 
 /** Brought when the first picture comes: loading it takes longer than a good part of a start. */
-const loadSharp = async () => (await import('sharp')).default;
+const loadSharp = async () => (await import('../papers/imaging.ts')).sharp;
 
 const hashOf = (bytes: Buffer): string => createHash('sha256').update(bytes).digest('hex');
 

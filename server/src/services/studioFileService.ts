@@ -3,6 +3,7 @@ import { mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import type { ThingMapping } from '../db/arrivalFates.ts';
 import type { WorkDeps } from './deps.ts';
+import { arrivalFolder, type OnceFile, writtenOnce } from './onceFile.ts';
 import { answering, Refusal } from './refusal.ts';
 import { type StudioDone, type StudioTask, ZIP_NAME } from './studioFile/studioTasks.ts';
 
@@ -10,16 +11,6 @@ export type StudioFileService = ReturnType<typeof studioFileService>;
 
 /** What was read and not brought in is kept so long. */
 const KEPT_MS = 24 * 3_600_000;
-
-/** Where what comes lies until it is brought in, and what goes out until it is sent. */
-export const arrivalFolder = (dataDir: string): string => join(dataDir, 'arrivals');
-
-/** A file that goes out and is gone then. */
-export interface OnceFile {
-  readonly path: string;
-  readonly mime: string;
-  readonly name: string;
-}
 
 /** The whole studio out as open files, and in again. */
 export function studioFileService({ work, now, newId, dataDir }: WorkDeps) {
@@ -33,15 +24,10 @@ export function studioFileService({ work, now, newId, dataDir }: WorkDeps) {
   const discard = (place: string) => rmSync(place, { recursive: true, force: true });
   return answering({
     async write(): Promise<OnceFile> {
-      mkdirSync(folder, { recursive: true, mode: 0o700 });
       const at = now().toISOString();
-      const path = join(folder, `${newId()}.zip`);
-      try {
-        await done({ do: 'write', dataDir, to: path, at });
-      } catch (error) {
-        discard(path);
-        throw error;
-      }
+      const path = await writtenOnce({ dataDir, newId }, 'zip', (to) =>
+        done({ do: 'write', dataDir, to, at }),
+      );
       return { path, mime: 'application/zip', name: `lanakit-studio-${at.slice(0, 10)}.zip` };
     },
     /** @param file of what was sent; gone afterwards */

@@ -22,14 +22,20 @@ export interface Workshop {
    * @param signal nobody waits for it any more
    */
   setPdf(make: () => PdfTask, signal?: AbortSignal): Promise<Buffer>;
-  /** The same of booklets. @param tell how far it has come */
-  setBooklet(
-    make: () => BookletTask,
-    signal?: AbortSignal,
-    tell?: (progress: PaperProgress) => void,
-  ): Promise<Buffer>;
+  /** The same of a booklet. */
+  setBooklet(make: () => BookletTask, signal?: AbortSignal): Promise<Buffer>;
+  /** Booklets of a run. @param into the file they are written to: not there yet, and to be taken away where it throws */
+  setBooklets(make: () => BookletTask, into: string, watched: Watched): Promise<void>;
   /** The same of cards. */
   setCards(make: () => CardsTask, signal?: AbortSignal): Promise<Buffer>;
   /** The same of a guide; null: it has no such page. */
   setGuide(make: () => GuideTask, signal?: AbortSignal): Promise<Buffer | null>;
+}
+
+/** Somebody who waits. */
+export interface Watched {
+  /** Aborted when nobody does any more. */
+  readonly signal?: AbortSignal;
+  /** How far it has come. */
+  readonly tell?: (progress: PaperProgress) => void;
 }

@@ -17,6 +17,7 @@ const POOL_OF: Readonly<Record<Task['kind'], Pool>> = {
   pdf: 'papers',
   guide: 'papers',
   booklet: 'papers',
+  booklets: 'papers',
   cards: 'papers',
   keeping: 'keeping',
   'studio-file': 'keeping',

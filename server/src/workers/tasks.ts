@@ -17,6 +17,7 @@ export type Task =
   | { readonly kind: 'pdf'; readonly task: PdfTask }
   | { readonly kind: 'guide'; readonly task: GuideTask }
   | { readonly kind: 'booklet'; readonly task: BookletTask }
+  | { readonly kind: 'booklets'; readonly task: BookletTask; readonly into: string }
   | { readonly kind: 'cards'; readonly task: CardsTask }
   | { readonly kind: 'keeping'; readonly task: KeepingTask }
   | { readonly kind: 'studio-file'; readonly task: StudioTask };
@@ -29,6 +30,7 @@ export interface Done {
   /** Null: it has no such page. */
   readonly guide: Uint8Array | null;
   readonly booklet: Uint8Array;
+  readonly booklets: null;
   readonly cards: Uint8Array;
   readonly keeping: KeepingDone;
   readonly 'studio-file': StudioDone;
@@ -70,7 +72,12 @@ async function done(task: Task, tell?: TellProgress): Promise<Done[Task['kind']]
     }
     case 'booklet': {
       const { setBooklet } = await import('../papers/setBooklet.ts');
-      return setBooklet(task.task, tell);
+      return setBooklet(task.task);
+    }
+    case 'booklets': {
+      const { setBooklets } = await import('../papers/setBooklet.ts');
+      await setBooklets(task.task, task.into, tell);
+      return null;
     }
     case 'cards': {
       const { cardsPdf } = await import('../papers/cards/cardsPdf.ts');

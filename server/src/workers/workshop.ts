@@ -47,11 +47,12 @@ export function workshopOf(run: TaskRunner): Workshop {
     },
     setPdf: (make, signal) =>
       papers(async () => held(await done<'pdf'>({ kind: 'pdf', task: make() }, signal)), signal),
-    setBooklet: (make, signal, tell) =>
-      papers(
-        async () => held(await done<'booklet'>({ kind: 'booklet', task: make() }, signal, tell)),
-        signal,
-      ),
+    setBooklet: (make, signal) =>
+      papers(async () => held(await done<'booklet'>({ kind: 'booklet', task: make() }, signal)), signal),
+    setBooklets: (make, into, { signal, tell }) =>
+      papers(async () => {
+        await done<'booklets'>({ kind: 'booklets', task: make(), into }, signal, tell);
+      }, signal),
     setCards: (make, signal) =>
       papers(async () => held(await done<'cards'>({ kind: 'cards', task: make() }, signal)), signal),
     setGuide: (make, signal) =>

@@ -7,7 +7,7 @@ import {
   swatchSvg,
 } from '@lanakit/core/papers';
 import pLimit from 'p-limit';
-import sharp from 'sharp';
+import { sharp } from '../imaging.ts';
 import type { ReadyImage } from './pen.ts';
 import { swatchKey } from './setting.ts';
 
@@ -16,10 +16,6 @@ export type StudioPictures = ReadonlyMap<string, Uint8Array>;
 
 /** As wide as a page prints it, dots: 300 to an inch on 90 mm. */
 const [PICTURE_DOTS, DRAWING_DOTS, SWATCH_DPI, JPEG_QUALITY] = [1060, 900, 300, 82] as const;
-
-// Nothing is drawn twice in one file, and several are drawn beside one another: what the library keeps, and its threads, only take room.
-sharp.cache(false);
-sharp.concurrency(1);
 
 const AT_ONCE = 3;
 

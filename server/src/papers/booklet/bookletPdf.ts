@@ -4,7 +4,7 @@ import { bookletImages, bookletSwatches, imageDrawer, type StudioPictures } from
 import { foldedBed, plainBed } from './bed.ts';
 import { measureOf } from './measureOf.ts';
 import { pageCounter } from './pageCounter.ts';
-import { finished, newDocument } from './pdfDocument.ts';
+import { newDocument } from './pdfDocument.ts';
 import { penOf } from './pen.ts';
 import { anchorsOf, setBookletIn } from './setBookletIn.ts';
 import { settingOf } from './setting.ts';
@@ -26,12 +26,17 @@ export interface BookletsToSet {
 /**
  * Booklets as PDF 1.7: fonts in it, tagged in the order it is read (ISO 32000-1, 14.8), bookmarks, links between step, piece and
  * part, and conforming to PDF/A-2a (ISO 19005-2). Each has pages, numbers and bookmarks of its own.
+ * @param gather what becomes of it as it is made: held, or written to a file
  * @param told so many are set
  */
-export async function bookletsPdf({ title, booklets, terms, pictures, at }: BookletsToSet, told: (done: number) => void = () => undefined): Promise<Buffer> {
+export async function bookletsPdf<T>(
+  { title, booklets, terms, pictures, at }: BookletsToSet,
+  gather: (doc: PDFKit.PDFDocument) => Promise<T>,
+  told: (done: number) => void = () => undefined,
+): Promise<T> {
   const sheet = sheetOf(terms);
   const doc = newDocument({ title, language: booklets[0]?.language ?? 'en-GB' }, sheet, at);
-  const file = finished(doc);
+  const gathering = gather(doc);
   const structure = structureOfDocument(doc);
   const measure = measureOf(doc);
   const countPages = pageCounter(sheet, at);
@@ -56,7 +61,7 @@ export async function bookletsPdf({ title, booklets, terms, pictures, at }: Book
   }
   structure.end();
   doc.end();
-  return file;
+  return gathering;
 } // prettier-ignore
 
 /** Made on the first page of its booklet: a bookmark leads to where it is made. */

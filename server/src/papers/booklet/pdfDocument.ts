@@ -1,3 +1,4 @@
+import { closeSync, openSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import PDFDocument from 'pdfkit';
@@ -46,14 +47,13 @@ export function newDocument(
 /** Small pieces are put together as they come: a million of them take more room than what is in them. */
 const BLOCK_BYTES = 1_000_000;
 
-/** All of it, when it has been ended. */
-export const finished = (doc: PDFKit.PDFDocument): Promise<Buffer> =>
+/** Block by block, as it is made; @returns when it has been ended */
+const gathered = (doc: PDFKit.PDFDocument, keep: (block: Buffer) => void): Promise<void> =>
   new Promise((resolve, reject) => {
-    const blocks: Buffer[] = [];
     let pieces: Buffer[] = [];
     let bytes = 0;
     const close = () => {
-      blocks.push(Buffer.concat(pieces));
+      keep(Buffer.concat(pieces));
       [pieces, bytes] = [[], 0];
     };
     doc.on('data', (piece: Buffer) => {
@@ -63,7 +63,25 @@ export const finished = (doc: PDFKit.PDFDocument): Promise<Buffer> =>
     });
     doc.on('end', () => {
       close();
-      resolve(Buffer.concat(blocks));
+      resolve();
     });
     doc.on('error', reject);
   });
+
+/** All of it, when it has been ended. */
+export async function finished(doc: PDFKit.PDFDocument): Promise<Buffer> {
+  const blocks: Buffer[] = [];
+  await gathered(doc, (block) => blocks.push(block));
+  return Buffer.concat(blocks);
+}
+
+/** All of it in a file that is not there yet: a large one is never whole in memory. */
+export async function writtenTo(doc: PDFKit.PDFDocument, path: string): Promise<void> {
+  const file = openSync(path, 'wx', 0o600);
+  try {
+    // At once: nothing else is done on the thread that sets.
+    await gathered(doc, (block) => writeFileSync(file, block));
+  } finally {
+    closeSync(file);
+  }
+}

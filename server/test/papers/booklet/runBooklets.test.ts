@@ -2,6 +2,10 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { OpenedRun } from '@lanakit/core/api';
 import { BOOKLET_TERMS, type BookletTerms } from '@lanakit/core/papers';
 import { blankSeat } from '@lanakit/core/run';
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { setImmediate } from 'node:timers/promises';
 import type { PaperProgress } from '../../../src/papers/setBooklet.ts';
 import { workshopHere } from '../../../src/workers/workshop.ts';
 import { lettersOf, readPdf } from '../../support/readPdf.ts';
@@ -91,10 +95,29 @@ test('it is told after each how far it has come', async () => {
   const terms: BookletTerms = { ...BOOKLET_TERMS.teach, parts: ['needs'] };
   const document = ballPattern(null);
   const request0 = { whole: document, build: document, what: [], notes: [], terms, needles: [], packed: null, translation: null };
-  await workshopHere().setBooklet(
+  const dir = mkdtempSync(join(tmpdir(), 'lanakit-booklets-'));
+  const into = join(dir, 'three.pdf');
+  await workshopHere().setBooklets(
     () => ({ title: 'Three', requests: [request0], booklets: ['a', 'b', 'c'].map((whose) => ({ request: 0, whose })), wool: { fibres: new Map(), findings: new Map(), handMeasures: [], learnt: null }, pictures: new Map(), form: 'pdf', at: '2026-11-30T10:00:00Z' }),
-    undefined,
-    (progress) => told.push(progress),
+    into,
+    { tell: (progress) => told.push(progress) },
   );
   expect(told).toEqual([1, 2, 3].map((done) => ({ done, of: 3 })));
+  expect(readFileSync(into).subarray(-6).toString()).toBe('%%EOF\n');
+  rmSync(dir, { recursive: true });
+}); // prettier-ignore
+
+describe('the file it is sent from', () => {
+  const lying = () => readdirSync(join(studio.dir, 'arrivals'));
+  test('is gone when it has been sent', async () => {
+    await get('of=1').expect(200);
+    // The answer is heard of before its connection closes; where it stays, this never ends.
+    while (lying().length > 0) await setImmediate();
+  });
+  test('is gone when nobody waits for it any more', async () => {
+    const control = new AbortController();
+    control.abort();
+    await expect(studio.services.booklets.ofRun(run.id, { of: 'packs' }, BOOKLET_TERMS.teach, { signal: control.signal })).rejects.toThrow();
+    expect(lying()).toEqual([]);
+  });
 }); // prettier-ignore
