@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { rowOf, type Row } from './measure.ts';
 import type { RunningServer } from './server.ts';
 
-const [PICTURES, SEATS, TIMES] = [60, 200, 5] as const;
+const [PICTURES, STEPS, SEATS, TIMES] = [60, 170, 200, 5] as const;
 
 /** Booklets as they leave the studio: a long one with many photographs, and those of a large class in one file. */
 export async function benchBooklets({ url, pid }: RunningServer): Promise<Row[]> {
@@ -74,13 +74,13 @@ async function longPattern(url: string, get: (path: string) => Promise<Record<st
   const of = patterns.find(({ document }) => document.title.includes('octopus'));
   if (!of) throw new Error('no octopus to make a long booklet of');
   const rights = (of.document.pictures[0] as { rights: object } | undefined)?.rights;
-  const steps = Array.from({ length: PICTURES }, (_each, at) => ({
+  const steps = Array.from({ length: STEPS }, (_each, at) => ({
     ...(of.document.steps[at % of.document.steps.length] as object),
     id: `bench-${at}`,
     checks: [],
     recallsStepId: null,
     technique: null,
-    pictures: [{ id: `shown-${at}`, pictureId: ids[at], caption: `After step ${at + 1}` }],
+    pictures: at < PICTURES ? [{ id: `shown-${at}`, pictureId: ids[at], caption: `After step ${at + 1}` }] : [],
   }));
   const pictures = ids.map((id, at) => ({ id, name: `Photograph ${at + 1}`, alt: `After step ${at + 1}`, rights }));
   const made = await post('/patterns', { ...of.document, title: 'A long one', steps, pictures, sessions: [], drawnStepIds: [], techniques: [], options: [], limits: [], links: [], meant: [] });

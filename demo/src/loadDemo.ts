@@ -45,28 +45,34 @@ interface FigureRevisions {
   readonly octopus: string;
 }
 
-/** Each a minute after the one before, so that lists have an order: the pear was changed last. */
+/** A minute apart, so that lists have an order: the pear was changed last. */
 function putFigures(servicesAt: Clock, now: Date, shelf: DemoShelf): FigureRevisions {
-  let minutesOn = -10;
   const { patterns } = servicesAt(now);
-  const put = (published: Pattern, draft: Pattern | null = null) => {
-    minutesOn += 1;
+  const put = (minutesOn: number, published: Pattern, draft: Pattern | null = null) => {
     const then = servicesAt(new Date(now.getTime() + minutesOn * 60_000)).patterns;
     const { id, version } = done(then.begin(withDrawnSteps(published)));
     const revision = done(patterns.publish(id, version, 'the first'));
     if (draft) done(then.save(id, version, withDrawnSteps(draft)));
     return { id, revisionId: revision.id };
   };
-  put(balloon(shelf));
-  put(beetle(shelf), beetleBeingChanged(shelf));
-  const octopusIn = put(octopus(shelf));
-  const puffinIn = put(puffin(shelf));
-  const pearIn = put(withoutBlush(pear(shelf)), pear(shelf));
+  const pearIn = put(-5, withoutBlush(pear(shelf)), pear(shelf));
+  put(-9, balloon(shelf));
+  put(-8, beetle(shelf), beetleBeingChanged(shelf));
+  const octopusIn = put(-7, { ...octopus(shelf), series: bySea(2) });
+  const puffinIn = put(-6, {
+    ...puffin(shelf),
+    series: bySea(1),
+    related: [
+      { id: 'pear', relation: 'before', patternId: pearIn.id, title: 'Pear with two leaves', where: '' },
+    ],
+  });
   const { version } = done(patterns.find(pearIn.id));
   const news = 'a blush on one cheek, for those who want it';
   const { id: pearRevision } = done(patterns.publish(pearIn.id, version, news));
   return { pear: pearRevision, puffin: puffinIn.revisionId, octopus: octopusIn.revisionId };
 }
+
+const bySea = (number: number): Pattern['series'] => ({ name: 'By the sea', number });
 
 /** Nobody in this studio had a camera: what has no drawing shows the figure as far as it is. */
 const withDrawnSteps = (pattern: Pattern): Pattern => ({

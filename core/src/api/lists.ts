@@ -1,6 +1,6 @@
 import type { Length, MassRangeG } from '../base/index.ts';
 import type { FigureLook } from '../figure/index.ts';
-import type { Level } from '../pattern/index.ts';
+import type { Level, Pattern } from '../pattern/index.ts';
 import type { RunKind, RunState } from '../run/index.ts';
 import type { ThingOfShelf } from './keeping.ts';
 
@@ -18,6 +18,7 @@ export interface PatternLine {
   /** Proposed where its author has not said. */
   readonly level: Level;
   readonly finishedHeight: Length | null;
+  readonly series: Pattern['series'];
   readonly parts: number;
   readonly steps: number;
   readonly takesWool: boolean;

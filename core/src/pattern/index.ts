@@ -74,6 +74,15 @@ export {
 export { isSameThing } from './document/things.ts';
 export { ACROSS_BY, Join, JOIN_METHODS, type JoinMethod } from './document/join.ts';
 export { isIncomplete, missingForPublishing } from './check/missingForPublishing.ts';
+export { RELATIONS, type Relation } from './document/related.ts';
+export {
+  NO_SURROUNDINGS,
+  numbersTwice,
+  surroundingsOf,
+  type Neighbour,
+  type PatternNamed,
+  type Surroundings,
+} from './among/surroundings.ts';
 export { isWoolOnly } from './document/isWoolOnly.ts';
 export {
   DerivedSize,

@@ -12,8 +12,15 @@ export const TEXT_FIELDS: ReadonlySet<string> = new Set([
   'question', 'answers', 'standsFor', 'startState', 'safeStop', 'homework', 'reason',
 ]); // prettier-ignore
 
-/** Words for its makers, or of somebody who has to be named as they are. */
-const NOT_FOR_READERS: ReadonlySet<string> = new Set(['rights', 'outlineRights', 'meantSo', 'links']);
+/** Words for its makers, of somebody who has to be named as they are, or of another pattern: its title is said as any word of the booklet. */
+const NOT_FOR_READERS: ReadonlySet<string> = new Set([
+  'rights',
+  'outlineRights',
+  'meantSo',
+  'links',
+  'related',
+  'series',
+]);
 
 /** Every text of a pattern that its reader may come upon, in the order they stand in it; empty ones are left out. */
 export function textsOf(pattern: Pattern): PatternText[] {

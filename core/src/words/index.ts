@@ -193,3 +193,4 @@ export {
 } from './remarkLines.ts';
 export { remarkPlace } from './remarkPlace.ts';
 export { remarkWords } from './remarkWords.ts';
+export { seriesWords } from './seriesWords.ts';

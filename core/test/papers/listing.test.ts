@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { estimatePattern } from '../../src/engine/index.ts';
 import { BOOKLET_TERMS, listingOf, plainText } from '../../src/papers/index.ts';
-import { OWN_RIGHTS, type Pattern } from '../../src/pattern/index.ts';
+import { NO_SURROUNDINGS, OWN_RIGHTS, type Pattern } from '../../src/pattern/index.ts';
 import { readingOf } from '../../src/reading/index.ts';
 import { CAUTION_NAMES } from '../../src/words/index.ts';
 import { bird, coastWool } from '../support/coast.ts';
@@ -18,6 +18,7 @@ const listing = (build: Pattern, reader: 'kit' | 'pattern' = 'kit') =>
         terms: { ...BOOKLET_TERMS.sell, reader },
         needles: [],
         packed: null,
+        surroundings: NO_SURROUNDINGS,
         translation: null,
       },
       coastWool,

@@ -1,3 +1,4 @@
+import { NO_SURROUNDINGS } from '../../src/pattern/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { Pattern } from '../../src/pattern/index.ts';
@@ -48,6 +49,7 @@ function stringFields(schema: unknown, field: string, found: Map<string, Set<'wo
 
 /** Of the form’s free words those that no reader comes upon. */
 const NOT_READ = new Set([
+  'where',
   'from',
   'conditions',
   'credit',
@@ -124,7 +126,7 @@ describe('a pattern in another language', () => {
 });
 
 describe('its booklet', () => {
-  const request = { whole: bird, build: bird, what: [], notes: [], terms: BOOKLET_TERMS.sell, needles: [], packed: null };
+  const request = { whole: bird, build: bird, what: [], notes: [], terms: BOOKLET_TERMS.sell, needles: [], packed: null, surroundings: NO_SURROUNDINGS };
   const english = bookletOf({ ...request, translation: null }, coastWool);
   test('says the translated texts, with the cautions, grams and sizes of the original', () => {
     const other = bookletOf({ ...request, translation: shouted }, coastWool);

@@ -17,7 +17,7 @@ export function gaugesIn(value: unknown, gauges = new Set<number>()): ReadonlySe
 
 /** What a draft or a revision names, so that the database itself can say where a thing, a technique or a picture is used. */
 export function patternLinks(db: Database.Database) {
-  const clear = ['pattern_item', 'pattern_gauge', 'pattern_technique'].map((table) =>
+  const clear = ['pattern_item', 'pattern_gauge', 'pattern_technique', 'pattern_among'].map((table) =>
     db.prepare(`DELETE FROM ${table} WHERE pattern_id = ?`),
   );
   const clearPictures = db.prepare('DELETE FROM picture_use WHERE owner_id = ?');
@@ -29,6 +29,7 @@ export function patternLinks(db: Database.Database) {
   const insertTechnique = db.prepare(
     'INSERT OR IGNORE INTO pattern_technique (pattern_id, use_id, technique_id, version) VALUES (?, ?, ?, ?)',
   );
+  const insertAmong = db.prepare('INSERT INTO pattern_among (pattern_id, series, related) VALUES (?, ?, ?)');
   const insertPicture = db.prepare('INSERT OR IGNORE INTO picture_use (owner_id, picture_id) VALUES (?, ?)');
   const insertRevisionItem = db.prepare(
     'INSERT OR IGNORE INTO revision_item (revision_id, item_id) SELECT ?, id FROM item WHERE id = ?',
@@ -43,6 +44,12 @@ export function patternLinks(db: Database.Database) {
       for (const itemId of itemsUsed(pattern)) insertItem.run(id, itemId);
       for (const gauge of gaugesIn(pattern)) insertGauge.run(id, gauge);
       for (const use of pattern.techniques) insertTechnique.run(id, use.id, use.techniqueId, use.version);
+      if (pattern.series || pattern.related.length > 0)
+        insertAmong.run(
+          id,
+          pattern.series && JSON.stringify(pattern.series),
+          JSON.stringify(pattern.related),
+        );
       notePictures(id, pattern);
     },
     ofRevision: (id: string, pattern: Pattern): void => {

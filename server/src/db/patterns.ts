@@ -1,7 +1,7 @@
 import type { Revision, StoredPattern } from '@lanakit/core/api';
 import { byCodePoint } from '@lanakit/core/base';
 import type { Remark } from '@lanakit/core/review';
-import type { Pattern } from '@lanakit/core/pattern';
+import type { Pattern, PatternNamed } from '@lanakit/core/pattern';
 import type { HistoryQueries } from './history.ts';
 import type { Db } from './openDatabase.ts';
 import type { remembered } from './remembered.ts';
@@ -31,6 +31,13 @@ interface RevisionRow {
   open_remarks: string | null;
   document: string;
   document_seal: number | null;
+}
+
+interface NamedRow {
+  id: string;
+  title: string;
+  series: string | null;
+  related: string | null;
 }
 
 /** Where a page of a list goes on: after this row in its order. */
@@ -92,6 +99,9 @@ export function patternQueries(
   const selectRevisionOf = db.prepare<[string, string], RevisionRow>(
     `SELECT * FROM revision WHERE id = ? AND pattern_id = ?`,
   );
+  const selectNamed = db.prepare<[], NamedRow>(`
+    SELECT p.id, p.title, a.series, a.related FROM pattern p LEFT JOIN pattern_among a ON a.pattern_id = p.id
+    WHERE p.deleted_at IS NULL ORDER BY p.title, p.id`);
   const selectRevisions = db.prepare<[string], RevisionRow>(
     `SELECT * FROM revision WHERE pattern_id = ? ORDER BY number DESC`,
   );
@@ -132,6 +142,8 @@ export function patternQueries(
     /** @param after null for the first page */
     page: (after: PatternCursor | null, limit: number, archived = false): StoredPattern[] =>
       soundPage({ after, limit, archived }),
+    /** All that are not deleted, as others are told of them; no document is read for it. */
+    named: (): PatternNamed[] => selectNamed.all().map(namedOf),
     /** Those of these ids that can be read, in their order. */
     byIds: (ids: readonly string[]): StoredPattern[] =>
       sound.byIds('pattern', ids, { byId: oneOrBare, read: patternOf }),
@@ -226,6 +238,20 @@ const columnsOf = (pattern: Pattern) => {
     isWoolOnly: woolOnlyFlag(pattern),
   };
 };
+
+/** Spoilt, it is as if it stood alone: its document tells all of it anew when it is saved. */
+function namedOf({ id, title, series, related }: NamedRow): PatternNamed {
+  try {
+    return {
+      id,
+      title,
+      series: series === null ? null : (JSON.parse(series) as PatternNamed['series']),
+      related: related === null ? [] : (JSON.parse(related) as PatternNamed['related']),
+    };
+  } catch {
+    return { id, title, series: null, related: [] };
+  }
+}
 
 const patternOf = (row: PatternRow): StoredPattern => ({
   id: row.id,

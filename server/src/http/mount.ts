@@ -87,7 +87,8 @@ function handlerOf(route: Route, deps: MountDeps): RequestHandler {
     if (reply.version !== undefined) response.set('ETag', `"${reply.version}"`);
     if (reply.location !== undefined) response.set('Location', reply.location);
     response.set('Cache-Control', deps.door.isOpened ? ON_A_NETWORK : AT_HOME).status(reply.status);
-    if (route.isWatched && reply.events) sendEvents(response, reply.events, () => deps.door.isStillIn(caller));
+    if (route.isWatched && reply.events)
+      sendEvents(response, reply.events, () => deps.door.isStillIn(caller));
     else if (reply.file) sendFile(response, reply.file);
     else if (reply.body === undefined) response.end();
     else response.json(redacted(reply.body, caller));

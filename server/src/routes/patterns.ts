@@ -42,6 +42,14 @@ export const patternRoutes = (patterns: PatternService): Route[] => [
   }),
   route({
     method: 'get',
+    path: '/pattern-names',
+    summary: 'Every pattern by its title, with its series and the patterns it names',
+    roles: OWNER,
+    answers: [200],
+    handle: () => listed(patterns.named()),
+  }),
+  route({
+    method: 'get',
     path: '/patterns/:id',
     summary: 'A draft and its newest revision',
     roles: OWNER,

@@ -22,6 +22,7 @@ import type { OutFile } from './patternFileService.ts';
 import { answering, foundOr, Refusal } from './refusal.ts';
 import { inForceOf } from './runInForce.ts';
 import { designsOf, shelfOf } from './runSources.ts';
+import { surroundingsIn } from './surroundingsOf.ts';
 import type { Watched } from './workshop.ts';
 
 export type BookletService = ReturnType<typeof bookletService>;
@@ -80,6 +81,9 @@ export function bookletService({ store, now, newId, work, dataDir }: WorkDeps) {
       packed,
       revisionNumbers: new Map(revisions.map(({ id, number }) => [id, number])),
       needles: store.shelf.needles(),
+      surroundings: new Map(
+        revisions.map(({ id, patternId, document }) => [id, surroundingsIn(store, patternId, document)]),
+      ),
     };
     return { booklets: runBooklets(facts, terms, asked), wool: packed.wool };
   };
@@ -114,14 +118,7 @@ export function bookletService({ store, now, newId, work, dataDir }: WorkDeps) {
       translationOf(id, asked.language);
       const bytes = await work.setBooklet((): BookletTask => {
         const found = documentOf(id, asked.revisionId);
-        const request = requestOf(
-          store,
-          found.document,
-          found.number,
-          asked,
-          terms,
-          translationOf(id, asked.language),
-        );
+        const request = requestOf(store, { id, ...found }, asked, terms, translationOf(id, asked.language));
         const booklets = { requests: [request], booklets: [{ request: 0, whose: '' }] };
         return taskOf(document.title, booklets, shelfOf(store), form);
       }, signal);
@@ -137,8 +134,11 @@ export function bookletService({ store, now, newId, work, dataDir }: WorkDeps) {
 
 function requestOf(
   store: Store,
-  whole: Pattern,
-  number: number | null,
+  {
+    id,
+    document: whole,
+    number,
+  }: { readonly id: string; readonly document: Pattern; readonly number: number | null },
   { choices, sizeFraction, isLeftHanded }: BookletBuild,
   terms: BookletTerms,
   translation: Translation | null,
@@ -157,6 +157,7 @@ function requestOf(
     terms,
     needles: store.shelf.needles(),
     packed: null,
+    surroundings: surroundingsIn(store, id, whole),
     translation,
   };
 }

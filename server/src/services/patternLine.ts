@@ -19,6 +19,7 @@ export function patternLine(store: Store, pattern: StoredPattern, wool: Wool): P
     figure: figureOfPattern(store, pattern, wool),
     level: document.level ?? proposeLevel(build, estimate).level,
     finishedHeight: document.finishedHeight,
+    series: document.series,
     parts: document.parts.length,
     steps: document.steps.length,
     takesWool: estimate.uses.length > 0,

@@ -31,6 +31,7 @@ export function patternService({ store, now, newId }: ServiceDeps) {
     page: (after: PatternCursor | null, limit: number, isArchive: boolean) =>
       patterns.page(after, limit, isArchive),
     find: found,
+    named: () => patterns.named(),
     begin(document: Pattern): StoredPattern {
       assertSound([...checkPattern(document), ...strangeReferences(store, document)]);
       const id = newId();

@@ -12,6 +12,7 @@ import {
 import type { ServiceDeps } from './deps.ts';
 import { slugOf } from './fileNames.ts';
 import type { OutFile } from './patternFileService.ts';
+import { surroundingsIn } from './surroundingsOf.ts';
 import { answering, foundOr, Refusal } from './refusal.ts';
 import { shelfOf } from './runSources.ts';
 
@@ -44,7 +45,7 @@ export function translationService({ store, now, newId }: ServiceDeps) {
   const wordsOf = (id: string, pattern: Pattern): string[] =>
     store.remember(['patterns', 'things', 'needles'], `words of its booklet, ${id}`, () => {
       const terms = { ...BOOKLET_TERMS.sell, hasPictures: false };
-      const request = { whole: pattern, build: pattern, what: [], notes: [], terms, needles: store.shelf.needles(), packed: null, translation: null };
+      const request = { whole: pattern, build: pattern, what: [], notes: [], terms, needles: store.shelf.needles(), packed: null, surroundings: surroundingsIn(store, id, pattern), translation: null };
       return bookletWords(bookletOf(request, shelfOf(store)), new Set(textsOf(pattern).map(({ source }) => source)));
     });
   return answering({

@@ -81,6 +81,29 @@ describe('documents of patterns are brought forward', () => {
     expect(() => opened.db.exec(`UPDATE revision SET number = 9`)).toThrow(/cannot be changed/);
     opened.db.close();
   }); // prettier-ignore
+  test('one of the eleventh format stands alone, and what it says of others later is found without reading it', () => {
+    const dir = freshDir();
+    const old = new Database(join(dir, 'lanakit.sqlite'));
+    old.pragma('foreign_keys = ON');
+    migrate(old, MIGRATIONS.slice(0, 30));
+    const { series: _series, related: _related, ...bare } = blankPattern('Wren');
+    const eleventh = JSON.stringify({ ...bare, formatVersion: 11 });
+    old.prepare(`INSERT INTO pattern (id, title, document, document_seal, created_at, updated_at) VALUES ('wren', 'Wren', ?, ?, '2026-01-01', '2026-01-01')`).run(eleventh, sealOf(eleventh));
+    old.prepare(`INSERT INTO revision (id, pattern_id, number, document, document_seal, published_at) VALUES ('r', 'wren', 1, ?, ?, '2026-01-01')`).run(eleventh, sealOf(eleventh));
+    old.close();
+    const opened = openDatabase(dir);
+    if (!opened.ok) throw new Error(opened.refusal.code);
+    const { patterns } = createStore(opened.db);
+    for (const document of [patterns.find('wren')?.document, patterns.findRevision('r')?.document])
+      expect(document).toEqual(blankPattern('Wren'));
+    expect(patterns.named()).toEqual([{ id: 'wren', title: 'Wren', series: null, related: [] }]);
+    const series = { name: 'Birds', number: 2 };
+    patterns.update('wren', 1, { ...blankPattern('Wren'), series }, '2026-01-02');
+    expect(patterns.named()).toEqual([{ id: 'wren', title: 'Wren', series, related: [] }]);
+    opened.db.exec(`UPDATE pattern_among SET series = '{'`);
+    expect(patterns.named()).toEqual([{ id: 'wren', title: 'Wren', series: null, related: [] }]);
+    opened.db.close();
+  }); // prettier-ignore
   test('a run gets a plan of its day that says nothing, and its seats no design of their own; a damaged one stays', () => {
     const dir = freshDir();
     const old = new Database(join(dir, 'lanakit.sqlite'));

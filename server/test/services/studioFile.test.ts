@@ -9,7 +9,8 @@ import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { request } from '../support/request.ts';
 import { upload } from '../support/files.ts';
-import { everyDeed, live, someDeeds } from '../support/generatedStudio.ts';
+import { everyDeed } from '../support/everyDeed.ts';
+import { live, someDeeds } from '../support/generatedStudio.ts';
 import {
   bringIn,
   everythingIn,

@@ -3,7 +3,8 @@ import type { OpenedRun, StoredPattern } from '@lanakit/core/api';
 import type { Run } from '@lanakit/core/run';
 import type { Fibre } from '@lanakit/core/shelf';
 import { request } from '../support/request.ts';
-import { everyDeed, live } from '../support/generatedStudio.ts';
+import { everyDeed } from '../support/everyDeed.ts';
+import { live } from '../support/generatedStudio.ts';
 import {
   bringIn,
   everythingIn,

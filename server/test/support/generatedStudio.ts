@@ -70,7 +70,11 @@ const alive = 'deleted_at IS NULL';
 
 const patternOf = (studio: Studio, { pick, words: title }: Deed) => {
   const fibreId = oneOf(idsIn(studio, 'item', `${alive} AND kind IN ('fibre', 'blend')`), { pick } as Deed);
-  const document = ballPattern(pick % 4 === 0 ? null : fibreId || null, { title: title.slice(0, 60) });
+  const series = pick % 2 === 0 ? null : { name: 'Studio', number: pick + 1 };
+  const document = ballPattern(pick % 4 === 0 ? null : fibreId || null, {
+    title: title.slice(0, 60),
+    series,
+  });
   const needle = pick % 5 < 3 ? byGauge(36 + (pick % 4)) : BLANK_STEP.needle;
   const step = { ...BLANK_STEP, id: 'felt', text: title, partIds: ['p1'], minutes: 10, needle };
   const techniqueId = oneOf(idsIn(studio, 'technique'), { pick } as Deed);
@@ -80,7 +84,7 @@ const patternOf = (studio: Studio, { pick, words: title }: Deed) => {
     : { ...document, steps: [step], techniques: techniqueId === '' ? [] : [use] };
 };
 
-const DEEDS: Readonly<Record<string, Doing>> = {
+export const DEEDS: Readonly<Record<string, Doing>> = {
   fibre: ({ services }, { amount, pick, words: name }) =>
     services.items.fibre.put(fibreInput({ name, note: name }), pick % 3 === 0 ? null : amount),
   fibreChanged: (studio, deed) => {
@@ -376,17 +380,6 @@ const DEEDS: Readonly<Record<string, Doing>> = {
   cameIn: (studio, deed) =>
     studio.services.year.setTakings(oneOf(idsIn(studio, 'run', alive), deed), deed.pick),
 };
-
-/** Everything there is to do, twice over: once more on what the first left. */
-export const everyDeed = (): Deed[] => [
-  // The first run is packed.
-  ...Array.from({ length: 3 }, (): Deed => ({ does: 'runOn', pick: 0, amount: 1, words: 'on' })),
-  ...[1, 2].flatMap((round) =>
-    Object.keys(DEEDS)
-      .filter((does) => round === 1 || !does.endsWith('Gone'))
-      .map((does, at) => ({ does, pick: round * 7 + at, amount: round + at / 8, words: `${does} ${round}` })),
-  ),
-];
 
 /** Each studio begins with this much, or most deeds would find nothing to be done to. */
 const BEGINNING = ['fibre', 'needle', 'pattern', 'pattern', 'revision', 'revision', 'run', 'run'];

@@ -1,6 +1,7 @@
 import type { PageOf, PatternLine } from '@lanakit/core/api';
 import { showTypedLength } from '@lanakit/core/base';
 import { blankPattern } from '@lanakit/core/pattern';
+import { seriesWords } from '@lanakit/core/words';
 import { Button, Input, Select } from 'antd';
 import { useDeferredValue, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
@@ -159,6 +160,7 @@ function Line({ line }: { line: PatternLine }) {
         <span className={styles.main}>
           <span className={styles.title}>{line.title}</span>
           <span className="quiet">
+            {line.series && `${seriesWords(line.series)} · `}
             {LEVEL_WORDS[line.level]}
             {line.finishedHeight && ` · ${showTypedLength(line.finishedHeight)} high`} ·{' '}
             {counted(line.parts, 'part')}, {counted(line.steps, 'step')}

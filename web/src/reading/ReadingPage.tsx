@@ -1,11 +1,12 @@
 import { resolveBuild } from '@lanakit/core/build';
 import type { Wool } from '@lanakit/core/engine';
-import { type Choices, NO_CHOICES, type Pattern } from '@lanakit/core/pattern';
+import { type Choices, NO_CHOICES, type Pattern, surroundingsOf } from '@lanakit/core/pattern';
 import type { RemarkLine } from '@lanakit/core/words';
 import { Checkbox } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ApiProblem } from '../api/client.ts';
+import { usePatternNames } from '../api/patternNames.ts';
 import { useDocumentOf, useWool } from '../api/queries.ts';
 import { ChoiceFields } from '../ui/fields/ChoiceFields.tsx';
 import { Loading } from '../shell/Loading.tsx';
@@ -49,6 +50,11 @@ function ReadPattern({ id, revisionId, document, wool, what }: ReadPatternProps)
   const [choices, setChoices] = useState<Choices>(NO_CHOICES);
   const build = useMemo(() => resolveBuild(document, choices), [document, choices]);
   const colourway = document.colourways.find((candidate) => candidate.id === choices.colourwayId)?.name;
+  const names = usePatternNames().data?.items;
+  const surroundings = useMemo(() => {
+    const { title, series, related } = document;
+    return surroundingsOf({ id, title, series, related }, names ?? []);
+  }, [id, document, names]);
   const [isProof, setProof] = useState(false);
   const [lines, setLines] = useState<readonly RemarkLine[]>([]);
   const notes = useMemo(() => proofNotes(lines), [lines]);
@@ -61,6 +67,7 @@ function ReadPattern({ id, revisionId, document, wool, what }: ReadPatternProps)
             whole: document,
             build,
             what: [colourway, what].filter((word) => word).join(' · '),
+            surroundings,
           },
         ]}
         wool={wool}

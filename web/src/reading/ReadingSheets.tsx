@@ -1,4 +1,4 @@
-import { stepTotals } from '@lanakit/core/pattern';
+import { NO_SURROUNDINGS, stepTotals } from '@lanakit/core/pattern';
 import { estimatePattern, type Wool } from '@lanakit/core/engine';
 import { piecesToMake, type Reader, readingOf } from '@lanakit/core/reading';
 import { grantsWords } from '@lanakit/core/words';
@@ -82,6 +82,7 @@ interface ReadingSheetProps {
 /** One build to read: with the pack beside it, or by the pattern alone. */
 export function ReadingSheet({ sheet, wool, reader, view }: ReadingSheetProps) {
   const { whole, build, what, notes = NONE, isAlone = false, packed = null } = sheet;
+  const { surroundings = NO_SURROUNDINGS } = sheet;
   const bag = reader === 'kit' ? packed : null;
   const estimate = useMemo(() => estimatePattern(build, wool), [build, wool]);
   const totals = useMemo(() => stepTotals(build), [build]);
@@ -114,6 +115,11 @@ export function ReadingSheet({ sheet, wool, reader, view }: ReadingSheetProps) {
       {build.prerequisites !== '' && (
         <p>
           <b>Before you begin:</b> {build.prerequisites}
+        </p>
+      )}
+      {surroundings.before.length > 0 && (
+        <p>
+          <b>Make first:</b> {surroundings.before.map(({ title }) => title).join(', ')}
         </p>
       )}
       {build.sidesSeen !== null && (

@@ -1,4 +1,4 @@
-import type { Pattern } from '@lanakit/core/pattern';
+import type { Pattern, Surroundings } from '@lanakit/core/pattern';
 import type { Packed } from '@lanakit/core/papers';
 
 /** One build to read, beside the pattern it is of. */
@@ -11,6 +11,8 @@ export interface Sheet {
   readonly what: string;
   /** What has to be known before the first step. */
   readonly notes?: readonly string[];
+  /** The patterns around it; left out: nothing is said of them. */
+  readonly surroundings?: Surroundings;
   /** It is made at home, and not in a class. */
   readonly isAlone?: boolean;
   /** What of the wool is in the packs it is for; null: it is read without a run. */

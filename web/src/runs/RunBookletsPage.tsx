@@ -36,6 +36,9 @@ function OfRun({ run }: { run: OpenedRun }) {
   return <OfPlan run={run} runPlan={runPlan} needles={needles.data.items} />;
 }
 
+/** Counted alone, no booklet names any other pattern. */
+const NONE_AROUND = new Map<string, never>();
+
 type Which = 'packs' | 'kinds';
 
 interface OfPlanProps {
@@ -54,7 +57,7 @@ function OfPlan({ run, runPlan, needles }: OfPlanProps) {
   };
   const { revisions, input } = runPlan;
   const booklets = useMemo(() => {
-    const facts = { designs: designsOf(revisions), packed: runPlan, needles, revisionNumbers: new Map([...revisions].map(([id, { number }]) => [id, number])) };
+    const facts = { designs: designsOf(revisions), packed: runPlan, needles, surroundings: NONE_AROUND, revisionNumbers: new Map([...revisions].map(([id, { number }]) => [id, number])) };
     const asked: RunBookletsAsked = { of: which };
     return runBooklets(facts, choice.terms, asked);
   }, [runPlan, revisions, needles, choice.terms, which]); // prettier-ignore

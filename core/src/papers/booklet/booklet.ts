@@ -12,6 +12,7 @@ import { beforePart, cutsPart, needsPart, piecesPart, rightsPart, troublePart } 
 import { type BookletRequest, type BookletSource, sourceOfBooklet } from './source.ts';
 import { stepPictureSvg } from './stepPictureSvg.ts';
 import { stepsParts } from './stepsPart.ts';
+import { companionsPart } from './companionsPart.ts';
 import { techniquesPart } from './techniquesPart.ts';
 import type { BookletPartName } from './terms.ts';
 
@@ -86,6 +87,8 @@ function onePart(name: Exclude<BookletPartName, 'glossary'>, source: BookletSour
       return listed(guidePart(source));
     case 'techniques':
       return listed(techniquesPart(source));
+    case 'companions':
+      return listed(companionsPart(source));
     case 'needles':
       return listed(needlesPart(source));
     case 'steps':

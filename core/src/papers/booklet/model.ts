@@ -7,7 +7,7 @@ export interface TextRun {
   readonly text: string;
   readonly isStrong?: true;
   readonly isSlanted?: true;
-  /** An anchor of the booklet; what it leads to may be left out, and it is plain then. */
+  /** An anchor of the booklet, or an address in the web; what it leads to may be left out, and it is plain then. */
   readonly to?: string;
 }
 export type Words = readonly TextRun[];

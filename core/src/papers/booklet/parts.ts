@@ -15,6 +15,7 @@ import {
   woolLines,
 } from '../../words/index.ts';
 import { packedWoolLines } from '../packedForReader.ts';
+import { firstWords } from './companionsPart.ts';
 import { swatchOf, unbroken } from './looks.ts';
 import { type Block, type BookletPart, plain, quiet, say, strong, type Words } from './model.ts';
 import { cell, part } from './part.ts';
@@ -29,12 +30,13 @@ const toStep = (number: number): Words => [
   { text: `step ${number}`, to: stepAnchor(number) },
 ];
 /** Level, time, what one should know; what is other in this make. */
-export function beforePart({ build, reading, totals, notes }: BookletSource): BookletPart {
+export function beforePart({ build, reading, totals, notes, surroundings }: BookletSource): BookletPart {
   const waiting = totals.waiting.known > 0 ? `, and ${showMinutes(totals.waiting.known)} of waiting` : '';
   return part('before', 'Before you begin', [
     say(strong('How practised: '), LEVEL_WORDS[reading.level]),
     say(strong('Time: '), `${showPace(build, totals.minutes)}${waiting}`),
     ...(build.prerequisites === '' ? [] : [say(strong('What you should know: '), build.prerequisites)]),
+    ...(surroundings.before.length === 0 ? [] : [say(strong('Make first: '), ...firstWords(surroundings))]),
     ...notes.map((note) => say(strong(note))),
     ...(build.sidesSeen === null
       ? []

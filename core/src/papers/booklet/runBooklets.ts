@@ -7,6 +7,7 @@ import {
   seatName,
   seatsOf,
 } from '../../run/index.ts';
+import { NO_SURROUNDINGS, type Surroundings } from '../../pattern/index.ts';
 import type { Needle } from '../../shelf/index.ts';
 import { counted, makeNotes, makeWords } from '../../words/index.ts';
 import { forWhom } from '../forWhom.ts';
@@ -34,10 +35,12 @@ interface RunBookletFacts {
   readonly packed: PackedRun;
   readonly revisionNumbers: ReadonlyMap<string, number>;
   readonly needles: readonly Needle[];
+  /** The patterns around each, by its revision; what is not there has none. */
+  readonly surroundings: ReadonlyMap<string, Surroundings>;
 }
 
 /** What each pack of a run is made by, with what lies in its bag. Empty where no pack has the number asked for. */
-export function runBooklets({ designs, packed, revisionNumbers, needles }: RunBookletFacts, terms: BookletTerms, asked: RunBookletsAsked): RunBooklets {
+export function runBooklets({ designs, packed, revisionNumbers, needles, surroundings }: RunBookletFacts, terms: BookletTerms, asked: RunBookletsAsked): RunBooklets {
   const { input } = packed;
   const kinds = patternsOfRun(designs, input).filter(
     ({ numbers }) => asked.of !== 'pack' || numbers.includes(asked.number),
@@ -52,6 +55,7 @@ export function runBooklets({ designs, packed, revisionNumbers, needles }: RunBo
       terms,
       needles,
       packed: packedForReader(packed, make, kind.numbers),
+      surroundings: surroundings.get(make.revisionId) ?? NO_SURROUNDINGS,
       translation: null,
     };
   });

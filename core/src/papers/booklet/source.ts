@@ -1,6 +1,6 @@
 import { estimatePattern, type PatternEstimate, type Wool } from '../../engine/index.ts';
 import { ladderOf, type Ladder } from '../../needles/index.ts';
-import { type Pattern, stepTotals } from '../../pattern/index.ts';
+import { type Pattern, stepTotals, type Surroundings } from '../../pattern/index.ts';
 import { type Piece, piecesToMake, type Reading, readingOf } from '../../reading/index.ts';
 import type { Needle } from '../../shelf/index.ts';
 import { type TranslationInput, translated } from '../../translation/index.ts';
@@ -22,6 +22,8 @@ export interface BookletRequest {
   readonly needles: readonly Needle[];
   /** What lies in the bag; null: what the pattern takes. */
   readonly packed: Packed | null;
+  /** The patterns around it. */
+  readonly surroundings: Surroundings;
   /** In whose words it is said; null: as it is written. */
   readonly translation: Pick<TranslationInput, 'language' | 'texts' | 'words'> | null;
 }

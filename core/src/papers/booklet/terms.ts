@@ -15,6 +15,7 @@ export const BOOKLET_PARTS = [
   'hands',
   'care',
   'glossary',
+  'companions',
   'rights',
 ] as const;
 export type BookletPartName = (typeof BOOKLET_PARTS)[number];

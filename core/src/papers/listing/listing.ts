@@ -1,4 +1,5 @@
 import {
+  seriesWords,
   CAUTION_NAMES,
   CAUTION_WORDS,
   counted,
@@ -42,7 +43,7 @@ export function listingOf(request: BookletRequest, wool: Wool): Booklet {
 
 const FIGURE = 'figure';
 
-function factsPart({ build, reading, totals, pieces, terms }: BookletSource): BookletPart {
+function factsPart({ build, reading, totals, pieces, terms, surroundings }: BookletSource): BookletPart {
   const needles = needleCounts(build);
   const sittings = reading.sessions.filter(({ session }) => session !== null).length;
   const rows = [
@@ -50,9 +51,12 @@ function factsPart({ build, reading, totals, pieces, terms }: BookletSource): Bo
     ['For whom', LEVEL_WORDS[reading.level]],
     ['Time', `${showPace(build, totals.minutes)}${totals.waiting.known > 0 ? `, and ${showMinutes(totals.waiting.known)} of waiting` : ''}`],
     ['What you should know', build.prerequisites],
+    ['Make first', surroundings.before.map(({ title }) => title).join(', ')],
     ['Made of', piecesWords(pieces)],
     ['Told in', `${counted(build.steps.length, 'step')}${sittings > 1 ? `, ${counted(sittings, 'sitting')}` : ''}`],
     ['Needles', needles.map(({ wanted }) => wantedName(wanted)).join(', ')],
+    ['Series', surroundings.series ? seriesWords(surroundings.series) : ''],
+    ['Goes with', surroundings.companions.map(({ title }) => title).join(', ')],
     ['You get', terms.reader === 'kit' ? 'the wool and everything that is fixed to it, with the pattern' : 'the pattern alone: wool and needles are your own'],
   ] as const; // prettier-ignore
   return part('facts', 'What it is', [

@@ -21,6 +21,8 @@ export const BLANK_WRITING = {
   pictures: [],
   meant: [],
   prerequisites: '',
+  series: null,
+  related: [],
   sidesSeen: null,
   rights: OWN_RIGHTS,
   grants: [],
@@ -31,7 +33,7 @@ export const BLANK_WRITING = {
 export function blankPattern(title: string): Pattern {
   return {
     format: 'lanakit-pattern',
-    formatVersion: 11,
+    formatVersion: 12,
     title,
     finishedHeight: null,
     level: null,

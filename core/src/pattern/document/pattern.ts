@@ -10,6 +10,7 @@ import { Enclosure } from './enclosure.ts';
 import { Placement, Stance } from './placement.ts';
 import { Pose } from './pose.ts';
 import { Proportion } from './proportion.ts';
+import { RelatedPattern, Series } from './related.ts';
 import { PERMITTED, Rights } from './rights.ts';
 import { School } from './school.ts';
 import { STAGES } from './stage.ts';
@@ -187,7 +188,7 @@ export type MeantSo = Static<typeof MeantSo>;
 const SIDES_SEEN = ['figure', 'viewer'] as const;
 
 /** What documents are written in today; `upgradePattern` brings older ones forward. */
-export const PATTERN_FORMAT = 11;
+export const PATTERN_FORMAT = 12;
 
 /** A pattern as it is stored: one document per revision. */
 export const Pattern = Type.Object(
@@ -241,6 +242,10 @@ export const Pattern = Type.Object(
     meant: Type.Array(MeantSo, { maxItems: 400 }),
     /** What one should have made or know before. */
     prerequisites: Type.String({ maxLength: 600 }),
+    /** What it is one of; null: it stands alone. */
+    series: orUnknown(Series),
+    /** Patterns to be made before it, and those that go with it. */
+    related: Type.Array(RelatedPattern, { maxItems: 24 }),
     sidesSeen: orUnknown(oneOf(SIDES_SEEN)),
     rights: Rights,
     /** What whoever buys or gets the pattern may do with it, of a design that is one's own. */

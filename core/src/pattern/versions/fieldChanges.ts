@@ -45,6 +45,8 @@ const HEADING = [
   'drawnStepIds',
   'sidesSeen',
   'prerequisites',
+  'series',
+  'related',
   'rights',
   'school',
   'stageNeedles',

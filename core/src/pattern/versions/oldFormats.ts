@@ -56,8 +56,13 @@ type FindingUseOfSeventh = Omit<FindingUse, 'placement'>;
 /** Something cut as the first ten formats had it: set on nothing. */
 type CutOfTenth = Without<Cut, 'seat'>;
 
+/** A document of the eleventh: it knows of no other pattern. */
+export type PatternOfEleventh = Omit<Pattern, 'formatVersion' | 'series' | 'related'> & {
+  readonly formatVersion: 11;
+};
+
 /** A document of the tenth: what is cut for a figure has no place on it. */
-export type PatternOfTenth = Omit<Pattern, 'formatVersion' | 'cuts' | 'meant'> & {
+export type PatternOfTenth = Omit<PatternOfEleventh, 'formatVersion' | 'cuts' | 'meant'> & {
   readonly formatVersion: 10;
   readonly cuts: readonly CutOfTenth[];
 };

@@ -15,6 +15,7 @@ import type {
   AmountOfFourth,
   UseOfFourth,
   UseOfSeventh,
+  PatternOfEleventh,
   PatternOfTenth,
   PatternOfNinth,
   PatternOfEighth,
@@ -33,6 +34,7 @@ import type {
 
 export type PatternOfAnyFormat =
   | Pattern
+  | PatternOfEleventh
   | PatternOfTenth
   | PatternOfNinth
   | PatternOfEighth
@@ -66,8 +68,10 @@ export function upgradePattern(document: PatternOfAnyFormat): Pattern {
     case 9:
       return upgradePattern(tenthFrom(document));
     case 10:
-      return eleventhFrom(document);
+      return upgradePattern(eleventhFrom(document));
     case 11:
+      return { ...document, formatVersion: 12, series: null, related: [] };
+    case 12:
       return document;
   }
 }
@@ -146,7 +150,7 @@ function isOfWool(of: Swap['of'], { parts }: PatternOfSixth): boolean {
 }
 
 /** Nobody has said where any sits. */
-const eleventhFrom = (document: PatternOfTenth): Pattern => ({
+const eleventhFrom = (document: PatternOfTenth): PatternOfEleventh => ({
   ...document,
   formatVersion: 11,
   meant: [],

@@ -15,7 +15,13 @@ import {
   textOfBooklet,
   troublesOf,
 } from '../../../src/papers/index.ts';
-import { BLANK_STEP, OWN_RIGHTS, type Pattern } from '../../../src/pattern/index.ts';
+import {
+  BLANK_STEP,
+  NO_SURROUNDINGS,
+  OWN_RIGHTS,
+  type Pattern,
+  type Surroundings,
+} from '../../../src/pattern/index.ts';
 import { piecesToMake } from '../../../src/reading/index.ts';
 import { pieceLines } from '../../../src/words/index.ts';
 import { bird, coastWool } from '../../support/coast.ts';
@@ -29,6 +35,7 @@ const request = (build = bird, more: Partial<BookletTerms> = {}): BookletRequest
   terms: { ...BOOKLET_TERMS.sell, ...more },
   needles: [],
   packed: null,
+  surroundings: NO_SURROUNDINGS,
   translation: null,
 });
 const booklet = (build = bird, more: Partial<BookletTerms> = {}) =>
@@ -252,5 +259,43 @@ describe('what may be in it besides', () => {
         1 / 16,
       );
     }
+  });
+});
+
+describe('the patterns around it', () => {
+  const surroundings: Surroundings = {
+    series: {
+      name: 'Birds',
+      number: 2,
+      members: [
+        { patternId: 'a', title: 'Wren', number: 1, isThis: false },
+        { patternId: 'b', title: 'Bird', number: 2, isThis: true },
+      ],
+    },
+    before: [
+      { patternId: 'c', title: 'Felted ball', where: 'https://felt.example/ball' },
+      { patternId: null, title: 'A nest', where: 'javascript:alert(1)' },
+    ],
+    companions: [{ patternId: null, title: 'A twig', where: '' }],
+    neededBy: [{ patternId: 'd', title: 'Two birds', where: '' }],
+    circle: null,
+  };
+  const made = (around: Surroundings, more: Partial<BookletTerms> = {}) =>
+    bookletOf({ ...request(bird, more), surroundings: around }, coastWool);
+  test('are told where each belongs', () => {
+    const { parts } = made(surroundings);
+    const textOf = (anchor: string) => spaced(parts.find((each) => each.anchor === anchor)?.blocks.flatMap(textOfBlock).join('\n') ?? '');
+    expect(textOf('before')).toContain('Make first: Felted ball, https://felt.example/ball; A nest, javascript:alert(1)');
+    expect(textOf('companions').split('\n')).toEqual([
+      'Series: Birds, no. 2', 'Wren, no. 1', 'Bird, no. 2 (this one)', 'Goes with it', 'A twig', 'What you can make next', 'Two birds',
+    ]);
+  }); // prettier-ignore
+  test('only what is an address in the web leads out of it', () => {
+    const links = JSON.stringify(made(surroundings)).match(/"to":"[a-z]+:[^"]*"/g);
+    expect(links).toEqual(['"to":"https://felt.example/ball"']);
+  });
+  test('are not told where there are none, or where they are left out', () => {
+    expect(made(NO_SURROUNDINGS).parts.some(({ anchor }) => anchor === 'companions')).toBe(false);
+    expect(made(surroundings, { parts: ['needs'] }).parts.map(({ anchor }) => anchor)).toEqual(['needs']);
   });
 });

@@ -11,7 +11,7 @@ import { classOf, coastDesigns, coastWool, duo, kitsOf, sourceOf } from '../../s
 
 const made = (input: RunInput, asked: RunBookletsAsked) => {
   const { toPack, plan, packs, wool } = sourceOf(input);
-  return runBooklets({ designs: coastDesigns, packed: { input, toPack, plan, packs, wool }, revisionNumbers: new Map([['bird-1', 3]]), needles: [] }, BOOKLET_TERMS.teach, asked);
+  return runBooklets({ designs: coastDesigns, packed: { input, toPack, plan, packs, wool }, revisionNumbers: new Map([['bird-1', 3]]), needles: [], surroundings: new Map() }, BOOKLET_TERMS.teach, asked);
 }; // prettier-ignore
 const titlesOf = ({ requests, booklets }: ReturnType<typeof made>) =>
   booklets.map(({ request, whose }) => `${requests[request]?.build.title} ${whose}`);

@@ -28,6 +28,7 @@ import { taught } from './027-taught.ts';
 import { learnt } from './028-learnt.ts';
 import { commissions } from './029-commissions.ts';
 import { translations } from './030-translations.ts';
+import { among } from './031-among.ts';
 import type { Database } from 'better-sqlite3';
 
 /** SQL, or where SQL cannot say it, work on the database; each runs in its own transaction. */
@@ -65,4 +66,5 @@ export const MIGRATIONS: readonly Migration[] = [
   learnt,
   commissions,
   translations,
+  among,
 ];

@@ -4,6 +4,7 @@ import {
   type BookletPart,
   type BookletPicture,
   guideSvg,
+  isWebAddress,
   type Swatch,
   type Words,
 } from '@lanakit/core/papers';
@@ -196,7 +197,7 @@ function wordsMarkup(words: Words, { hrefOf }: Pick<MarkupSources, 'hrefOf'>): s
       const plain = escaped(text).replaceAll('\n', '<br/>');
       const slanted = isSlanted ? element('em', {}, plain) : plain;
       const strong = isStrong ? element('strong', {}, slanted) : slanted;
-      const href = to === undefined ? null : hrefOf(to);
+      const href = to === undefined ? null : isWebAddress(to) ? to : hrefOf(to);
       return href === null ? strong : element('a', { href }, strong);
     })
     .join('');

@@ -1,3 +1,4 @@
+import { isWebAddress } from '@lanakit/core/papers';
 import type { Measure, TextLine } from './lines.ts';
 import type { Structure, Tagged } from './structure.ts';
 
@@ -69,8 +70,11 @@ export function penOf(doc: PDFKit.PDFDocument, { outline, structure, measure, pr
         for (const { text, font, xPt } of stretches) write(text, font, { ...at, xPt: at.xPt + xPt });
       });
       for (const { to, xPt, widthPt } of stretches)
-        if (to !== null && node && anchors.has(to))
-          doc.goTo(at.xPt + xPt, at.yPt, widthPt, at.sizePt * 1.2, prefix + to, linkIn(structure, node));
+        if (to !== null && node) {
+          const box = [at.xPt + xPt, at.yPt, widthPt, at.sizePt * 1.2] as const;
+          if (isWebAddress(to)) doc.link(...box, to, linkIn(structure, node));
+          else if (anchors.has(to)) doc.goTo(...box, prefix + to, linkIn(structure, node));
+        }
     },
     text: (text, { font, ...at }, node) => structure.draw(node, () => write(text, font, at)),
     rule: (xPt, yPt, widthPt) =>

@@ -1,7 +1,7 @@
 import { estimatePattern } from '@lanakit/core/engine';
 import type { StoredPattern } from '@lanakit/core/api';
 import { BOOKLET_TERMS, bookletOf, type BookletTerms, textOfBooklet } from '@lanakit/core/papers';
-import { BLANK_STEP, OWN_RIGHTS, type Pattern } from '@lanakit/core/pattern';
+import { BLANK_STEP, NO_SURROUNDINGS, OWN_RIGHTS, type Pattern } from '@lanakit/core/pattern';
 import type { Fibre } from '@lanakit/core/shelf';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { XMLValidator } from 'fast-xml-parser';
@@ -61,7 +61,7 @@ const bytesOf = async (form: string, terms: Partial<BookletTerms> = {}) =>
 const expectedText = (terms: Partial<BookletTerms> = {}): string => {
   const build = studio.deps.store.patterns.find(stored.id)?.document as Pattern;
   const made = bookletOf(
-    { whole: build, build, what: ['draft, not published yet'], notes: [], terms: { ...BOOKLET_TERMS.sell, ...terms }, needles: [], packed: null, translation: null },
+    { whole: build, build, what: ['draft, not published yet'], notes: [], terms: { ...BOOKLET_TERMS.sell, ...terms }, needles: [], packed: null, surroundings: NO_SURROUNDINGS, translation: null },
     shelfOf(studio.deps.store),
   );
   return textOfBooklet(made);

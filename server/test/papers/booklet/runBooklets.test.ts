@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { OpenedRun } from '@lanakit/core/api';
 import { BOOKLET_TERMS, type BookletTerms } from '@lanakit/core/papers';
+import { NO_SURROUNDINGS } from '@lanakit/core/pattern';
 import { blankSeat } from '@lanakit/core/run';
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -94,7 +95,7 @@ test('it is told after each how far it has come', async () => {
   const told: PaperProgress[] = [];
   const terms: BookletTerms = { ...BOOKLET_TERMS.teach, parts: ['needs'] };
   const document = ballPattern(null);
-  const request0 = { whole: document, build: document, what: [], notes: [], terms, needles: [], packed: null, translation: null };
+  const request0 = { whole: document, build: document, what: [], notes: [], terms, needles: [], packed: null, surroundings: NO_SURROUNDINGS, translation: null };
   const dir = mkdtempSync(join(tmpdir(), 'lanakit-booklets-'));
   const into = join(dir, 'three.pdf');
   await workshopHere().setBooklets(

@@ -10,6 +10,7 @@ import { NumberField } from '../../ui/fields/NumberField.tsx';
 import lists from '../../ui/Lists.module.css';
 import { useTable } from '../table/tableContext.ts';
 import { LEVEL_WORDS } from '../../words/show.ts';
+import { OtherPatterns } from './OtherPatterns.tsx';
 import { PicturesSection } from './PicturesSection.tsx';
 import { RightsFields } from '../../ui/fields/RightsFields.tsx';
 import { Sessions } from './Sessions.tsx';
@@ -70,6 +71,7 @@ export function AboutPattern({ onOpenStep }: { onOpenStep: (stepId: string) => v
           </Field>
         </div>
       </section>
+      <OtherPatterns />
       <Sessions onOpenStep={onOpenStep} />
       <section className={lists.section} aria-label="Whose it is">
         <header>
