@@ -105,3 +105,40 @@ test('pictures in bulk find their steps by number, are put right where they do n
   await page.keyboard.press('Control+Shift+z');
   await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
 }); // prettier-ignore
+
+test('a pattern is of a series and goes with others, by keys alone: told on the table, printed with both', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/patterns`);
+  await page.getByRole('link', { name: /Pear with two leaves/ }).first().click();
+  await page.getByRole('radiogroup', { name: 'What to write' }).getByText('about').click();
+  const others = page.getByRole('region', { name: 'With other patterns' });
+  // What others say of it is told.
+  await expect(others.getByText('Says that this comes before it: Harbour puffin')).toBeVisible();
+  await others.getByRole('combobox', { name: 'Series' }).focus();
+  await page.keyboard.type('by the');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(others.getByRole('combobox', { name: 'Series' })).toHaveValue('By the sea');
+  await others.getByRole('textbox', { name: 'Number in it' }).fill('2');
+  await page.keyboard.press('Tab');
+  await expect(others.getByText('Number 2 stands twice in this series.')).toBeVisible();
+  await others.getByRole('button', { name: 'Add what goes with it' }).press('Enter');
+  await others.getByRole('combobox', { name: 'Pattern', exact: true }).focus();
+  await page.keyboard.type('beetle');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(others.getByText('Goes with it: Stag beetle brooch')).toBeVisible();
+  await others.getByRole('button', { name: 'Add what is made before' }).press('Enter');
+  await others.getByRole('group', { name: 'a pattern not named yet' }).getByRole('combobox', { name: 'Pattern', exact: true }).fill('Harbour puffin');
+  await expect(others.getByText(/nobody could begin: Pear with two leaves ← Harbour puffin ← Pear with two leaves/)).toBeVisible();
+  await others.getByRole('button', { name: 'Take out Harbour puffin' }).press('Enter');
+  await expect(others.getByText(/nobody could begin/)).toHaveCount(0);
+  await expectNothingByAxe(page);
+  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
+  await others.getByRole('link', { name: 'Stag beetle brooch' }).click();
+  await button(page, 'More to do with this pattern').click();
+  await page.getByRole('menuitem', { name: 'Booklet: to sell, to teach, to keep' }).click();
+  await expect(preview(page)).toHaveAttribute('aria-busy', 'false');
+  const html = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Save as one page of HTML' }).click();
+  expect(await readFile(await (await html).path(), 'utf8')).toMatch(/Goes with it<\/h\d><ul><li>Pear with two leaves<\/li>/);
+}); // prettier-ignore

@@ -25,7 +25,14 @@ export { outermostUse } from './showing.ts';
 export { sizeLedger, type SizeStage, type StageSize } from './sizeLedger.ts';
 export { topsLength, type TopsLength } from './topsLength.ts';
 export type { UnknownReason } from './unknown.ts';
-export { WOOL_ROLES, type KnownUse, type UseEstimate, type WoolRole } from './useEstimate.ts';
+export {
+  inOneMake,
+  totalOfUses,
+  WOOL_ROLES,
+  type KnownUse,
+  type UseEstimate,
+  type WoolRole,
+} from './useEstimate.ts';
 export { warningsOf, type EngineWarning } from './warnings.ts';
 export type { GPerMRange } from './linearWarnings.ts';
 export { onlyFibres, woolOnShelf, type FibreLookup, type Wool } from './wool.ts';

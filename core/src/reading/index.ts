@@ -19,6 +19,7 @@ export {
   type ReadingSession,
   type ReadingStep,
 } from './reading.ts';
+export { sittingsOf, type Sittings } from './sittingsOf.ts';
 export { buildUpTo } from './buildUpTo.ts';
 export { stepPicture, type StepPicture } from './stepPicture.ts';
 export { strokeLines } from './strokeLines.ts';

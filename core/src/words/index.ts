@@ -123,7 +123,14 @@ export {
 export { choiceWords } from './choiceWords.ts';
 export { minutesWords, showKnownMinutes, showMinutes, showPace } from './minutesWords.ts';
 export { makeNotes, makeWords } from './makeWords.ts';
-export { amountWords, cutNeedLines, findingLines, type NeedLine, woolLines } from './needLines.ts';
+export {
+  amountWords,
+  cutNeedLines,
+  findingLines,
+  type NeedLine,
+  piecesOfFibreWords,
+  woolLines,
+} from './needLines.ts';
 export { actWords, stepMarks, stillAfter } from './stepWords.ts';
 export {
   cueWords,

@@ -1,4 +1,11 @@
-import type { PatternEstimate, TotalMass, Wool } from '../engine/index.ts';
+import {
+  inOneMake,
+  type PatternEstimate,
+  type TotalMass,
+  totalOfUses,
+  type UseEstimate,
+  type Wool,
+} from '../engine/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import { WISP_G } from '../reading/index.ts';
 import { showCount, showGrams, timesWords } from './amounts.ts';
@@ -22,18 +29,40 @@ export const amountWords = ({ likelyG, unknownCount }: TotalMass): string => {
   return likelyG < WISP_G ? `under ${WISP_G} g` : `about ${showGrams(likelyG)}`;
 };
 
-/** Wool as the pattern takes it. */
-export const woolLines = ({ fibres }: PatternEstimate, wool: Wool): NeedLine[] =>
-  fibres.map(({ fibreId, total }) => {
+/** Wool as the pattern takes it. @param build its pieces are told with what each takes; null: they are not */
+export const woolLines = (estimate: PatternEstimate, wool: Wool, build: Pattern | null = null): NeedLine[] =>
+  estimate.fibres.map(({ fibreId, total }) => {
     const fibre = wool.fibres.get(fibreId);
     return {
       key: fibreId,
       fibreId,
       name: fibre?.name ?? 'not chosen yet',
-      about: fibre ? PREPARATION_WORDS[fibre.preparation] : '',
+      about: [
+        fibre ? PREPARATION_WORDS[fibre.preparation] : '',
+        build ? piecesOfFibreWords(fibreId, estimate, build) : '',
+      ]
+        .filter((words) => words !== '')
+        .join(': '),
       amount: amountWords(total),
     };
   });
+
+/** How much of a fibre each piece takes, all of that piece together, in the order they are written: `Body 20.6 g, Leg ×2 1.4 g`; covers of joins last. */
+export function piecesOfFibreWords(fibreId: string, { uses }: PatternEstimate, { parts }: Pattern): string {
+  const taken = inOneMake(uses).filter((use) => use.fibreId === fibreId);
+  const wordsOf = (name: string, some: readonly UseEstimate[]): string[] => {
+    if (some.length === 0) return [];
+    const { likelyG, unknownCount } = totalOfUses(some);
+    if (unknownCount > 0) return [likelyG > 0 ? `${name} at least ${showGrams(likelyG)}` : `${name} unknown`];
+    return [`${name} ${likelyG < WISP_G ? `under ${WISP_G} g` : showGrams(likelyG)}`];
+  };
+  return [
+    ...parts.flatMap(({ id, name, count }) =>
+      wordsOf(`${name.trim() || 'a piece'}${timesWords(count)}`, taken.filter(({ owner }) => owner.kind === 'part' && owner.id === id)),
+    ),
+    ...wordsOf('over joins', taken.filter(({ owner }) => owner.kind === 'join')),
+  ].join(', ');
+} // prettier-ignore
 
 /** Bought things that are counted. */
 export function findingLines(build: Pattern, wool: Wool): NeedLine[] {

@@ -19,6 +19,7 @@ const listing = (build: Pattern, reader: 'kit' | 'pattern' = 'kit') =>
         needles: [],
         packed: null,
         surroundings: NO_SURROUNDINGS,
+        suppliers: [],
         translation: null,
       },
       coastWool,

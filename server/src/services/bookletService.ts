@@ -4,6 +4,7 @@ import {
   type BookletRequest,
   type BookletTerms,
   runBooklets,
+  suppliersFor,
   type RunBooklets,
   type RunBookletsAsked,
 } from '@lanakit/core/papers';
@@ -158,6 +159,7 @@ function requestOf(
     needles: store.shelf.needles(),
     packed: null,
     surroundings: surroundingsIn(store, id, whole),
+    suppliers: suppliersFor(store.shelf.suppliers(), new Set(itemsUsed(build))),
     translation,
   };
 }

@@ -38,7 +38,7 @@ export function YouNeed({ build, whole, estimate, wool, tools, reader, isAlone, 
         <h2>{reader === 'kit' ? 'In the bag' : 'You need'}</h2>
         <ul>
           {[
-            ...(packed ? packedWoolLines(packed, wool) : woolLines(estimate, wool)),
+            ...(packed ? packedWoolLines(packed, wool) : woolLines(estimate, wool, build)),
             ...findingLines(build, wool),
             ...cutNeedLines(build, estimate, wool),
           ].map(({ key, fibreId, name, about, amount }) => {

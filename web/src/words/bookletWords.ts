@@ -33,6 +33,7 @@ export const BOOKLET_PART_WORDS: Readonly<Record<BookletPartName, string>> = {
   hands: 'Hands and rests',
   care: 'Care and cautions',
   glossary: 'Words',
+  sources: 'Where it can be had',
   companions: 'Series, and what goes with it',
   rights: 'Rights and credits',
 };

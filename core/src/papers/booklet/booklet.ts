@@ -13,6 +13,7 @@ import { type BookletRequest, type BookletSource, sourceOfBooklet } from './sour
 import { stepPictureSvg } from './stepPictureSvg.ts';
 import { stepsParts } from './stepsPart.ts';
 import { companionsPart } from './companionsPart.ts';
+import { sourcesPart } from './sourcesPart.ts';
 import { techniquesPart } from './techniquesPart.ts';
 import type { BookletPartName } from './terms.ts';
 
@@ -87,6 +88,8 @@ function onePart(name: Exclude<BookletPartName, 'glossary'>, source: BookletSour
       return listed(guidePart(source));
     case 'techniques':
       return listed(techniquesPart(source));
+    case 'sources':
+      return listed(sourcesPart(source));
     case 'companions':
       return listed(companionsPart(source));
     case 'needles':

@@ -1,4 +1,5 @@
-import { beforeYouCut, cutsToMake, type Piece } from '../../reading/index.ts';
+import type { Need } from '../../needles/index.ts';
+import { beforeYouCut, cutsToMake, type Piece, type Sittings, sittingsOf } from '../../reading/index.ts';
 import {
   amountWords,
   cutLines,
@@ -44,17 +45,18 @@ export function beforePart({ build, reading, totals, notes, surroundings }: Book
   ]);
 } // prettier-ignore
 
-/** Wool with its swatch, bought things, what is cut, and tools. */
-export function needsPart(source: BookletSource): BookletPart {
+/** Wool with its swatch and where it goes, bought things, what is cut, and tools; in which sitting each is wanted, where there are several. */
+export function needsPart(source: BookletSource, { hasPieces } = { hasPieces: true }): BookletPart {
   const { build, estimate, wool, reading, packed, terms } = source;
   const bag = terms.reader === 'kit' ? packed : null;
+  const sittings = sittingsOf(build, reading);
   const lines = [
-    ...(bag ? packedWoolLines(bag, wool) : woolLines(estimate, wool)),
-    ...findingLines(build, wool),
-    ...cutNeedLines(build, estimate, wool),
-  ];
+    ...(bag ? packedWoolLines(bag, wool) : woolLines(estimate, wool, hasPieces ? build : null)),
+    ...findingLines(build, wool).map((line) => ({ ...line, sittings: sittings?.ofFinding(line.key) })),
+    ...cutNeedLines(build, estimate, wool).map((line) => ({ ...line, sittings: sittings?.ofCut(line.key) })),
+  ].map((line) => (line.fibreId === null ? line : { ...line, sittings: sittings?.ofFibre(line.fibreId) }));
   return part('needs', terms.reader === 'kit' ? 'In the bag' : 'You need', [
-    needTable(lines, source),
+    needTable(lines, source, sittings !== null),
     ...(bag === null
       ? [quiet(`All the wool together: ${amountWords(estimate.total)}.`)]
       : [
@@ -62,28 +64,55 @@ export function needsPart(source: BookletSource): BookletPart {
           ...(bag.hasLaidOut ? [quiet('What you choose lies out on the table.')] : []),
           ...(bag.hasSpareBag ? [quiet('Short of a colour? There is a bag for all.')] : []),
         ]),
+    ...(sittings ? [quiet(sittingNames(sittings))] : []),
     { is: 'heading', text: 'Tools', anchor: null },
     {
       is: 'list',
       isNumbered: false,
-      items: reading.tools.map((need) => plain(`${needName(need)}${need.count > 1 ? ` ×${need.count}` : ''}`)),
+      items: reading.tools.map((need) => toolWords(need, sittings)),
     },
   ]);
 } // prettier-ignore
 
-const needTable = (lines: readonly NeedLine[], source: BookletSource): Block => ({
+const sittingNames = ({ names }: Sittings): string =>
+  `Sittings: ${names.map((name, at) => `${at + 1}${name === '' ? '' : ` ${name}`}`).join(', ')}.`;
+
+/** A tool that every sitting wants needs no number. */
+function toolWords(need: Need, sittings: Sittings | null): Words {
+  const name = `${needName(need)}${need.count > 1 ? ` ×${need.count}` : ''}`;
+  const wanted = sittings?.ofSteps(need.stepIds) ?? [];
+  const isSome = sittings !== null && wanted.length > 0 && wanted.length < sittings.names.length;
+  return isSome ? [{ text: name }, { text: `, sitting ${wanted.join(', ')}` }] : plain(name);
+}
+
+interface NeedRow extends NeedLine {
+  readonly sittings?: readonly number[] | undefined;
+}
+
+const needTable = (lines: readonly NeedRow[], source: BookletSource, hasSittings: boolean): Block => ({
   is: 'table',
   about: 'What is needed, and how much of it',
   columns: [
     { title: 'What', isNumber: false },
     { title: '', isNumber: false },
+    ...(hasSittings ? [{ title: 'Sitting', isNumber: false }] : []),
     { title: 'How much', isNumber: true },
   ],
-  rows: lines.map(({ fibreId, name, about, amount }) => ({
+  rows: lines.map(({ fibreId, name, about, amount, sittings = [] }) => ({
     hasBox: true,
-    cells: [cell(name, { swatch: swatchOf(source, fibreId) }), cell(about), cell(amount)],
+    cells: [
+      cell(name, { swatch: swatchOf(source, fibreId) }),
+      cell(about),
+      ...(hasSittings ? [cell(sittings.length === 0 ? '–' : sittings.join(', '))] : []),
+      cell(inOneRow(amount)),
+    ],
   })),
 });
+
+/** A short amount is not broken, however narrow its column. */
+const inOneRow = (amount: string): string =>
+  amount.length <= MOST_IN_A_ROW ? amount.replaceAll(' ', '\u00A0') : amount;
+const MOST_IN_A_ROW = 18;
 
 /** Everything that is cut or torn to a size; null: nothing is. */
 export function cutsPart(source: BookletSource): BookletPart | null {

@@ -56,6 +56,8 @@ export function runBooklets({ designs, packed, revisionNumbers, needles, surroun
       needles,
       packed: packedForReader(packed, make, kind.numbers),
       surroundings: surroundings.get(make.revisionId) ?? NO_SURROUNDINGS,
+      // What is in the kit needs no other source.
+      suppliers: [],
       translation: null,
     };
   });

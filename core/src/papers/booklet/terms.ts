@@ -15,6 +15,7 @@ export const BOOKLET_PARTS = [
   'hands',
   'care',
   'glossary',
+  'sources',
   'companions',
   'rights',
 ] as const;

@@ -12,6 +12,8 @@ import {
   type BookletRequest,
   type BookletTerms,
   textOfBlock,
+  listingOf,
+  suppliersFor,
   textOfBooklet,
   troublesOf,
 } from '../../../src/papers/index.ts';
@@ -22,9 +24,10 @@ import {
   type Pattern,
   type Surroundings,
 } from '../../../src/pattern/index.ts';
+import { BLANK_SUPPLIER, type Offer, type Supplier } from '../../../src/shelf/index.ts';
 import { piecesToMake } from '../../../src/reading/index.ts';
 import { pieceLines } from '../../../src/words/index.ts';
-import { bird, coastWool } from '../../support/coast.ts';
+import { bird, coastWool, stillBird } from '../../support/coast.ts';
 import { part, pattern, shapes } from '../../support/make.ts';
 
 const request = (build = bird, more: Partial<BookletTerms> = {}): BookletRequest => ({
@@ -36,6 +39,7 @@ const request = (build = bird, more: Partial<BookletTerms> = {}): BookletRequest
   needles: [],
   packed: null,
   surroundings: NO_SURROUNDINGS,
+  suppliers: [],
   translation: null,
 });
 const booklet = (build = bird, more: Partial<BookletTerms> = {}) =>
@@ -299,3 +303,56 @@ describe('the patterns around it', () => {
     expect(made(surroundings, { parts: ['needs'] }).parts.map(({ anchor }) => anchor)).toEqual(['needs']);
   });
 });
+
+describe('what one needs', () => {
+  const tableIn = (build: Pattern) => {
+    const needs = booklet(build).parts.find(({ anchor }) => anchor === 'needs');
+    const table = needs?.blocks.find((block) => block.is === 'table');
+    if (table?.is !== 'table') throw new Error('no table');
+    return table.rows.map(({ cells }) =>
+      cells.map(({ words }) => spaced(words.map(({ text }) => text).join(''))),
+    );
+  };
+  test('tells in which sitting, where there are several, and in which piece', () => {
+    const chalk = tableIn(bird).find(([name]) => /chalk/i.test(name ?? ''));
+    expect(chalk?.[1]).toMatch(/: body [\d.]+ g$/i);
+    expect(chalk?.[2]).toBe('1');
+    expect(tableIn(stillBird)[0]).toHaveLength(3);
+  });
+  test('a shop does not tell what each piece takes', () => {
+    const text = spaced(textOfBooklet(listingOf(request(), coastWool)));
+    expect(text).not.toMatch(/: body [\d.]+ g/i);
+  });
+});
+
+describe('where it can be had', () => {
+  const supplier = (name: string, offers: Partial<Offer>[], more: Partial<Supplier> = {}): Supplier => ({
+    ...BLANK_SUPPLIER,
+    id: name,
+    version: 1,
+    name,
+    offers: offers.map((offer) => ({ itemId: 'slate', packAmount: 100, priceMinor: 777, reference: '', ...offer })),
+    ...more,
+  });
+  const suppliers = suppliersFor(
+    [
+      supplier('Hill', [{ packAmount: 500, reference: 'S-5' }, { reference: 'S-1' }, { itemId: 'plum' }, { itemId: 'eye', packAmount: 10 }]),
+      supplier('Dale', [{ packAmount: 250 }]),
+      supplier('Closed', [{}], { archived: true }),
+      supplier('Others', [{ itemId: 'plum' }]),
+    ],
+    new Set(['slate', 'eye', 'chalk']),
+  );
+  const made = (more: Partial<BookletTerms> = {}) =>
+    bookletOf({ ...request(bird, more), suppliers }, coastWool).parts.find(({ anchor }) => anchor === 'sources');
+  test('thing by thing, everybody who sells it, what they call it and in which packs; never for how much', () => {
+    const text = spaced(made()?.blocks.flatMap(textOfBlock).join('|') ?? '');
+    expect(text).toMatch(/slate.*Hill.*S-1, S-5.*100 g, 500 g.*Dale.*250 g.*eye.*Hill.*10 pcs/is);
+    expect(text).not.toMatch(/plum|Closed|Others|777/);
+    expect(JSON.stringify(suppliers)).not.toContain('777');
+  });
+  test('not told to who has the kit, nor where nobody sells any of it', () => {
+    expect(made({ reader: 'kit' })).toBeUndefined();
+    expect(booklet().parts.some(({ anchor }) => anchor === 'sources')).toBe(false);
+  });
+}); // prettier-ignore
