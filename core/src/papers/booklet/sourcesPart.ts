@@ -1,34 +1,37 @@
-import { itemsUsed } from '../../pattern/index.ts';
 import { unitOfFinding } from '../../shelf/index.ts';
 import { PREPARATION_WORDS, UNIT_WORDS } from '../../words/index.ts';
 import type { BookletPart } from './model.ts';
 import { cell, part } from './part.ts';
 import type { BookletSource } from './source.ts';
+import type { BookletSupplier } from './suppliersFor.ts';
 
-/** Where what is used can be had, thing by thing; null: nobody of the studio sells any of it, or it comes with the kit. */
-export function sourcesPart({ build, wool, terms, suppliers }: BookletSource): BookletPart | null {
+/** Where what is needed can be had, thing by thing; null: nobody of the studio sells any of it, or it comes with the kit. */
+export function sourcesPart({ estimate, wool, terms, suppliers }: BookletSource): BookletPart | null {
   if (terms.reader === 'kit') return null;
-  const rows = itemsUsed(build).flatMap((itemId) => {
+  const ids = [...estimate.fibres.map(({ fibreId }) => fibreId), ...estimate.findings.map(({ findingId }) => findingId)];
+  const rows = ids.flatMap((itemId) => {
     const thing = thingOf(itemId, wool);
-    return suppliers.flatMap(({ name, offers }) => {
-      const packs = offers
-        .filter((offer) => offer.itemId === itemId)
-        .toSorted((a, b) => a.packAmount - b.packAmount);
-      if (!thing || packs.length === 0) return [];
-      const references = [...new Set(packs.map(({ reference }) => reference.trim()).filter((each) => each !== ''))];
-      const sizes = packs.map(({ packAmount }) => `${packAmount} ${UNIT_WORDS[thing.unit]}`);
-      return [{ hasBox: false, cells: [cell(thing.name), cell(name), cell(references.join(', ')), cell(sizes.join(', '))] }];
-    });
+    const sellers = thing ? suppliers.flatMap((supplier) => sellerWords(supplier, itemId, thing.unit)) : [];
+    return thing && sellers.length > 0 ? [{ hasBox: false, cells: [cell(thing.name), cell(sellers.join('; '))] }] : [];
   });
   if (rows.length === 0) return null;
   return part('sources', 'Where it can be had', [
     {
       is: 'table',
-      about: 'Who sells what is needed, what they call it, and in which packs',
-      columns: ['What', 'From', 'Called there', 'Packs'].map((title) => ({ title, isNumber: false })),
+      about: 'Who sells what is needed, in which packs, and what they call it',
+      columns: ['What', 'From'].map((title) => ({ title, isNumber: false })),
       rows,
     },
   ]);
+} // prettier-ignore
+
+/** `Hill Farm: 100 g, 500 g (S-1, S-5)`; none: not sold there. */
+function sellerWords({ name, offers }: BookletSupplier, itemId: string, unit: keyof typeof UNIT_WORDS): string[] {
+  const packs = offers.filter((offer) => offer.itemId === itemId).toSorted((a, b) => a.packAmount - b.packAmount);
+  if (packs.length === 0) return [];
+  const references = [...new Set(packs.map(({ reference }) => reference.trim()).filter((each) => each !== ''))];
+  const sizes = packs.map(({ packAmount }) => `${packAmount} ${UNIT_WORDS[unit]}`);
+  return [`${name}: ${sizes.join(', ')}${references.length === 0 ? '' : ` (${references.join(', ')})`}`];
 } // prettier-ignore
 
 function thingOf(itemId: string, { fibres, findings }: BookletSource['wool']) {

@@ -347,7 +347,7 @@ describe('where it can be had', () => {
     bookletOf({ ...request(bird, more), suppliers }, coastWool).parts.find(({ anchor }) => anchor === 'sources');
   test('thing by thing, everybody who sells it, what they call it and in which packs; never for how much', () => {
     const text = spaced(made()?.blocks.flatMap(textOfBlock).join('|') ?? '');
-    expect(text).toMatch(/slate.*Hill.*S-1, S-5.*100 g, 500 g.*Dale.*250 g.*eye.*Hill.*10 pcs/is);
+    expect(text).toMatch(/slate.*Hill: 100 g, 500 g \(S-1, S-5\); Dale: 250 g.*eye.*Hill: 10 pcs/is);
     expect(text).not.toMatch(/plum|Closed|Others|777/);
     expect(JSON.stringify(suppliers)).not.toContain('777');
   });
