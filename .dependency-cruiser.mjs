@@ -47,7 +47,8 @@ export default {
     },
     {
       name: 'paper-set-in-threads-only',
-      comment: 'Setting papers loads a PDF engine: a third of a second and 30 MB that the one who answers does without.',
+      comment:
+        'Setting papers loads a PDF engine: a third of a second and 30 MB that the one who answers does without.',
       severity: 'error',
       from: { path: '^server/src/', pathNot: '^server/src/papers/' },
       to: {
