@@ -94,20 +94,24 @@ const needTable = (lines: readonly NeedRow[], source: BookletSource, hasSittings
   about: 'What is needed, and how much of it',
   columns: [
     { title: 'What', isNumber: false },
-    { title: '', isNumber: false },
     ...(hasSittings ? [{ title: 'Sitting', isNumber: false }] : []),
     { title: 'How much', isNumber: true },
   ],
   rows: lines.map(({ fibreId, name, about, amount, sittings = [] }) => ({
     hasBox: true,
     cells: [
-      cell(name, { swatch: swatchOf(source, fibreId) }),
-      cell(about),
+      { ...cell(name, { swatch: swatchOf(source, fibreId) }), words: named(name, about) },
       ...(hasSittings ? [cell(sittings.length === 0 ? '–' : sittings.join(', '))] : []),
       cell(inOneRow(amount)),
     ],
   })),
 });
+
+/** What it is for stands beneath it: beside it would be a column too narrow for a phone. */
+const named = (name: string, about: string): Words => [
+  strong(unbroken(name)),
+  ...(about === '' ? [] : [{ text: '\n' }, { text: unbroken(about) }]),
+];
 
 /** A short amount is not broken, however narrow its column. */
 const inOneRow = (amount: string): string =>

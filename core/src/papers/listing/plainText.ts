@@ -27,7 +27,7 @@ function linesOf(block: Block): string[] {
       return block.rows.map(
         ({ cells }) =>
           `– ${cells
-            .map(({ words }) => wordsOf(words))
+            .map(({ words }) => wordsOf(words).replaceAll('\n', ', '))
             .filter((words) => words !== '')
             .join(', ')}`,
       );
