@@ -47,14 +47,17 @@ export const woolLines = (estimate: PatternEstimate, wool: Wool, build: Pattern 
     };
   });
 
+/** Not torn from its unit in a long row. */
+const gramsOf = (massG: number): string => showGrams(massG).replace(' ', '\u00A0');
+
 /** How much of a fibre each piece takes, all of that piece together, in the order they are written: `Body 20.6 g, Leg ×2 1.4 g`; covers of joins last. */
 export function piecesOfFibreWords(fibreId: string, { uses }: PatternEstimate, { parts }: Pattern): string {
   const taken = inOneMake(uses).filter((use) => use.fibreId === fibreId);
   const wordsOf = (name: string, some: readonly UseEstimate[]): string[] => {
     if (some.length === 0) return [];
     const { likelyG, unknownCount } = totalOfUses(some);
-    if (unknownCount > 0) return [likelyG > 0 ? `${name} at least ${showGrams(likelyG)}` : `${name} unknown`];
-    return [`${name} ${likelyG < WISP_G ? `under ${WISP_G} g` : showGrams(likelyG)}`];
+    if (unknownCount > 0) return [likelyG > 0 ? `${name} at least ${gramsOf(likelyG)}` : `${name} unknown`];
+    return [`${name} ${likelyG < WISP_G ? `under ${WISP_G}\u00A0g` : gramsOf(likelyG)}`];
   };
   return [
     ...parts.flatMap(({ id, name, count }) =>
