@@ -2,10 +2,20 @@ import {
   type EngineWarning,
   estimatePattern,
   type PatternEstimate,
+  type TotalMass,
   warningsOf,
   type Wool,
 } from '../engine/index.ts';
-import { findingReferences, isWool, type Pattern } from '../pattern/index.ts';
+import { resolveBuild } from '../build/index.ts';
+import {
+  type Choices,
+  findingReferences,
+  isWool,
+  NO_CHOICES,
+  type Pattern,
+  stepTotals,
+  type StepTotals,
+} from '../pattern/index.ts';
 import { fibreNumber, type Finding } from '../shelf/index.ts';
 import { resizePattern } from './resizePattern.ts';
 
@@ -30,10 +40,17 @@ export type ResizeDecision =
   /** A hand measure is what it is: so many as before. */
   | { readonly kind: 'hand'; readonly partId: string; readonly useId: string };
 
+interface MakeSum {
+  readonly total: TotalMass;
+  readonly minutes: StepTotals['minutes'];
+}
+
 export interface ResizePreview {
   readonly pattern: Pattern;
   readonly before: PatternEstimate;
   readonly after: PatternEstimate;
+  /** Of one make as it is chosen: what is written for other choices is not in it. */
+  readonly oneMake: { readonly before: MakeSum; readonly after: MakeSum };
   readonly decisions: readonly ResizeDecision[];
   /** What is worth looking at now and was not before. */
   readonly warnings: readonly EngineWarning[];
@@ -45,6 +62,7 @@ export function previewResize(
   k: number,
   wool: Wool,
   swaps: ReadonlyMap<string, string> = new Map(),
+  choices: Choices = NO_CHOICES,
 ): ResizePreview {
   const stapleMmOf = (fibreId: string | null) => {
     const fibre = wool.fibres.get(fibreId ?? '');
@@ -52,11 +70,16 @@ export function previewResize(
   };
   const resized = resizePattern(pattern, k, swaps, stapleMmOf);
   const [before, after] = [estimatePattern(pattern, wool), estimatePattern(resized, wool)];
+  const sumOf = (whole: Pattern): MakeSum => {
+    const build = resolveBuild(whole, choices);
+    return { total: estimatePattern(build, wool).total, minutes: stepTotals(build).minutes };
+  };
   const had = new Set(warningsOf(before, wool.fibres, pattern).map(keyOf));
   return {
     pattern: resized,
     before,
     after,
+    oneMake: { before: sumOf(pattern), after: sumOf(resized) },
     decisions: [...resizeDecisions(pattern, k, wool), ...otherForms(pattern, resized)],
     warnings: warningsOf(after, wool.fibres, resized).filter((warning) => !had.has(keyOf(warning))),
   };

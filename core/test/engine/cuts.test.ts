@@ -1,6 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import { CUT_STEP, estimatePattern, type Wool } from '../../src/engine/index.ts';
-import { type Amount, BLANK_STEP, blankCut, type Cut, CUT_KINDS } from '../../src/pattern/index.ts';
+import {
+  type Amount,
+  BLANK_STEP,
+  blankCut,
+  type Cut,
+  CUT_KINDS,
+  NO_CHOICES,
+} from '../../src/pattern/index.ts';
 import { compareBuilds, previewResize, resizePattern } from '../../src/resize/index.ts';
 import { BLANK_FINDING, blankMeasure, type Finding, type FindingMeasure } from '../../src/shelf/index.ts';
 import fc from 'fast-check';
@@ -317,6 +324,34 @@ describe('another size', () => {
     );
     expect(previewResize(figure(), 1, WOOL).decisions).toEqual([]);
   });
+  test('one make is told as it is chosen: what is written for another choice is in no sum of it', () => {
+    const tuft = part('tuft', shapes.ball(20));
+    const both = {
+      ...pattern([part('p', shapes.ball(40)), tuft]),
+      steps: [{ ...BLANK_STEP, id: 'roll', minutes: 10 }, { ...BLANK_STEP, id: 'tuft', minutes: 5 }],
+      options: [
+        {
+          id: 'o',
+          name: 'a tuft',
+          kind: 'one-of' as const,
+          values: [
+            { id: 'yes', name: 'yes', things: [{ kind: 'part' as const, id: 'tuft' }, { kind: 'step' as const, id: 'tuft' }] },
+            { id: 'no', name: 'no', things: [] },
+          ],
+          defaultValueId: 'no',
+        },
+      ],
+    };
+    const sums = (values: Record<string, string>) =>
+      previewResize(both, 2, WOOL, new Map(), { ...NO_CHOICES, values }).oneMake;
+    const alone = estimatePattern(pattern([part('p', shapes.ball(40))]), WOOL).total.likelyG;
+    const whole = estimatePattern(both, WOOL).total.likelyG;
+    expect(sums({}).before.total.likelyG).toBeCloseTo(alone, 9);
+    expect(sums({}).before.minutes.known).toBe(10);
+    expect(sums({}).after.total.likelyG).toBeCloseTo(8 * alone, 9);
+    expect(sums({ o: 'yes' }).before.total.likelyG).toBeCloseTo(whole, 9);
+    expect(sums({ o: 'yes' }).before.minutes.known).toBe(15);
+  }); // prettier-ignore
   test('a swap is taken, and what is too small then is said', () => {
     const { pattern: small, warnings } = previewResize(figure(), 0.15, WOOL, new Map([['eye4', 'eye3']]));
     expect(small.findings[0]?.findingId).toBe('eye3');

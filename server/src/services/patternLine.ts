@@ -12,7 +12,7 @@ export function patternLine(store: Store, pattern: StoredPattern, wool: Wool): P
   const build = defaultBuild(document);
   const estimate = estimatePattern(build, wool);
   const { lowG, likelyG, highG, unknownCount } = estimate.total;
-  const { known, unknownCount: unknownMinutes } = stepTotals(document).minutes;
+  const { known, unknownCount: unknownMinutes } = stepTotals(build).minutes;
   return {
     id,
     title: document.title,

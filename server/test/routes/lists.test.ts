@@ -9,7 +9,7 @@ import type {
   StoredPattern,
 } from '@lanakit/core/api';
 import { estimatePattern, woolOnShelf } from '@lanakit/core/engine';
-import { missingForPublishing, stepTotals } from '@lanakit/core/pattern';
+import { BLANK_STEP, missingForPublishing, type Pattern, stepTotals } from '@lanakit/core/pattern';
 import fc from 'fast-check';
 import { request } from '../support/request.ts';
 import {
@@ -79,6 +79,25 @@ describe('patterns by page', () => {
     });
   });
 
+  test('its time and its wool are of one make as the options stand: what is for another choice is in neither', async () => {
+    const fibre = await addFibre(studio, { name: 'Chalk' });
+    const plain = ballPattern(fibre.id);
+    const tuft = { ...(plain.parts[0] as Pattern['parts'][number]), id: 'tuft', name: 'Tuft', uses: [] };
+    const step = (id: string, minutes: number) => ({ ...BLANK_STEP, id, text: id, minutes });
+    const values = [
+      { id: 'yes', name: 'yes', things: [{ kind: 'part' as const, id: 'tuft' }, { kind: 'step' as const, id: 'tufting' }] },
+      { id: 'no', name: 'no', things: [] },
+    ];
+    const document: Pattern = {
+      ...plain,
+      parts: [...plain.parts, tuft],
+      steps: [step('rolling', 30), step('tufting', 45)],
+      options: [{ id: 'o', name: 'a tuft', kind: 'extra', values, defaultValueId: 'no' }],
+    };
+    await addPattern(studio, document);
+    const [line] = (await get<PageOf<PatternLine>>('/pattern-lines')).items;
+    expect(line).toMatchObject({ minutes: { known: 30, unknownCount: 0 }, steps: 2, parts: 2 });
+  }); // prettier-ignore
   test('pages put together are the list, whatever it is called, searched and sorted', async () => {
     const words = fc.constantFrom(
       'Pear',

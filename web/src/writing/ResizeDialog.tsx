@@ -1,6 +1,6 @@
 import type { StoredPattern } from '@lanakit/core/api';
 import { type Length, toMm } from '@lanakit/core/base';
-import { stepTotals, isWoolOnly } from '@lanakit/core/pattern';
+import { isWoolOnly } from '@lanakit/core/pattern';
 import { previewResize, RESIZE_BOUNDS, type ResizeDecision } from '@lanakit/core/resize';
 import { warningWords } from '@lanakit/core/words';
 import { Button, Modal, Segmented } from 'antd';
@@ -31,11 +31,12 @@ type Preview = ReturnType<typeof previewResize>;
 export function ResizeDialog({ stored, onClose }: ResizeDialogProps) {
   const wool = useTable((table) => table.wool);
   const document = useTable((table) => table.document);
+  const choices = useTable((table) => table.choices);
   const [factor, setFactor] = useState(1);
   const [swaps, setSwaps] = useState<ReadonlyMap<string, string>>(new Map());
   const preview = useMemo(
-    () => previewResize(document, factor, wool, swaps),
-    [document, factor, wool, swaps],
+    () => previewResize(document, factor, wool, swaps, choices),
+    [document, factor, wool, swaps, choices],
   );
   const take = useTakeSize(stored, preview, factor, onClose);
   const isSame = factor === 1 && swaps.size === 0;
@@ -156,9 +157,9 @@ function HowLarge({ factor, onFactor }: { factor: number; onFactor: (factor: num
   );
 }
 
-function SumOfBoth({ preview: { before, after, pattern } }: { preview: Preview }) {
+function SumOfBoth({ preview: { oneMake } }: { preview: Preview }) {
   const document = useTable((table) => table.document);
-  const minutesOf = (figure: typeof document) => showKnownMinutes(stepTotals(figure).minutes);
+  const { before, after } = oneMake;
   return (
     <p className={styles.sum}>
       <b>
@@ -167,7 +168,7 @@ function SumOfBoth({ preview: { before, after, pattern } }: { preview: Preview }
       <span className="quiet">
         {isWoolOnly(document)
           ? 'no steps yet'
-          : `${minutesOf(document)} → ${minutesOf(pattern)} at your pace`}
+          : `${showKnownMinutes(before.minutes)} → ${showKnownMinutes(after.minutes)} at your pace`}
       </span>
     </p>
   );
