@@ -46,12 +46,13 @@ export function beforePart({ build, reading, totals, notes, surroundings }: Book
 } // prettier-ignore
 
 /** Wool with its swatch and where it goes, bought things, what is cut, and tools; in which sitting each is wanted, where there are several. */
-export function needsPart(source: BookletSource, { hasPieces } = { hasPieces: true }): BookletPart {
+export function needsPart(source: BookletSource, { isForShop } = { isForShop: false }): BookletPart {
   const { build, estimate, wool, reading, packed, terms } = source;
   const bag = terms.reader === 'kit' ? packed : null;
-  const sittings = sittingsOf(build, reading);
+  // What each piece takes is in the pattern, and when it is wanted is for who makes it.
+  const sittings = isForShop ? null : sittingsOf(build, reading);
   const lines = [
-    ...(bag ? packedWoolLines(bag, wool) : woolLines(estimate, wool, hasPieces ? build : null)),
+    ...(bag ? packedWoolLines(bag, wool) : woolLines(estimate, wool, isForShop ? null : build)),
     ...findingLines(build, wool).map((line) => ({ ...line, sittings: sittings?.ofFinding(line.key) })),
     ...cutNeedLines(build, estimate, wool).map((line) => ({ ...line, sittings: sittings?.ofCut(line.key) })),
   ].map((line) => (line.fibreId === null ? line : { ...line, sittings: sittings?.ofFibre(line.fibreId) }));

@@ -25,7 +25,7 @@ export function listingOf(request: BookletRequest, wool: Wool): Booklet {
   const source = sourceOfBooklet(request, wool);
   const { build, reading, totals } = source;
   const figure = figureOf(source);
-  const parts = [factsPart(source), needsPart(source, { hasPieces: false }), cautionsPart(source), carePart(source), rightsPart(source), picturesPart(source)];
+  const parts = [factsPart(source), needsPart(source, { isForShop: true }), cautionsPart(source), carePart(source), rightsPart(source), picturesPart(source)];
   return {
     title: build.title,
     whose: '',

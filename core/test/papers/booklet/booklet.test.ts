@@ -319,9 +319,9 @@ describe('what one needs', () => {
     expect(chalk?.[1]).toBe('1');
     expect(tableIn(stillBird)[0]).toHaveLength(2);
   });
-  test('a shop does not tell what each piece takes', () => {
+  test('a shop tells neither what each piece takes nor in which sitting', () => {
     const text = spaced(textOfBooklet(listingOf(request(), coastWool)));
-    expect(text).not.toMatch(/: body [\d.]+ g/i);
+    expect(text).not.toMatch(/: body [\d.]+ g|, sitting \d|Sittings:/);
   });
 });
 
