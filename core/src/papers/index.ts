@@ -39,7 +39,7 @@ export { guideOf, type GuideRequest } from './guide/guideOf.ts';
 export { guideOfRun } from './guide/guideOfRun.ts';
 export { packedForReader, packedWoolLines, type Packed } from './packedForReader.ts';
 export { guideOfPattern } from './guide/guideOfPattern.ts';
-export { suppliersFor } from './booklet/suppliersFor.ts';
+export { bookletSources, type BookletSources } from './booklet/bookletSources.ts';
 export { isWebAddress } from './booklet/companionsPart.ts';
 export { missingInBooklet, type MissingInBooklet } from './booklet/missing.ts';
 export { bookletWords } from './booklet/bookletWords.ts';

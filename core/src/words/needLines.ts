@@ -25,7 +25,8 @@ export interface NeedLine {
 
 /** Grams of a fibre as its reader is told them: what nobody knows is said. */
 export const amountWords = ({ likelyG, unknownCount }: TotalMass): string => {
-  if (unknownCount > 0) return likelyG > 0 ? `at least ${showGrams(likelyG)}` : 'amount unknown';
+  // A wisp that is known tells nothing of what is not.
+  if (unknownCount > 0) return likelyG >= WISP_G ? `at least ${showGrams(likelyG)}` : 'amount unknown';
   return likelyG < WISP_G ? `under ${WISP_G} g` : `about ${showGrams(likelyG)}`;
 };
 
@@ -56,7 +57,7 @@ export function piecesOfFibreWords(fibreId: string, { uses }: PatternEstimate, {
   const wordsOf = (name: string, some: readonly UseEstimate[]): string[] => {
     if (some.length === 0) return [];
     const { likelyG, unknownCount } = totalOfUses(some);
-    if (unknownCount > 0) return [likelyG > 0 ? `${name} at least ${gramsOf(likelyG)}` : `${name} unknown`];
+    if (unknownCount > 0) return [likelyG >= WISP_G ? `${name} at least ${gramsOf(likelyG)}` : `${name} unknown`];
     return [`${name} ${likelyG < WISP_G ? `under ${WISP_G}\u00A0g` : gramsOf(likelyG)}`];
   };
   return [

@@ -19,7 +19,7 @@ const listing = (build: Pattern, reader: 'kit' | 'pattern' = 'kit') =>
         needles: [],
         packed: null,
         surroundings: NO_SURROUNDINGS,
-        suppliers: [],
+        sources: { suppliers: [], blends: [] },
         translation: null,
       },
       coastWool,

@@ -126,7 +126,7 @@ describe('a pattern in another language', () => {
 });
 
 describe('its booklet', () => {
-  const request = { whole: bird, build: bird, what: [], notes: [], terms: BOOKLET_TERMS.sell, needles: [], packed: null, surroundings: NO_SURROUNDINGS, suppliers: [] };
+  const request = { whole: bird, build: bird, what: [], notes: [], terms: BOOKLET_TERMS.sell, needles: [], packed: null, surroundings: NO_SURROUNDINGS, sources: { suppliers: [], blends: [] } };
   const english = bookletOf({ ...request, translation: null }, coastWool);
   test('says the translated texts, with the cautions, grams and sizes of the original', () => {
     const other = bookletOf({ ...request, translation: shouted }, coastWool);

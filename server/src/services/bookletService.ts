@@ -4,7 +4,6 @@ import {
   type BookletRequest,
   type BookletTerms,
   runBooklets,
-  suppliersFor,
   type RunBooklets,
   type RunBookletsAsked,
 } from '@lanakit/core/papers';
@@ -23,6 +22,7 @@ import type { OutFile } from './patternFileService.ts';
 import { answering, foundOr, Refusal } from './refusal.ts';
 import { inForceOf } from './runInForce.ts';
 import { designsOf, shelfOf } from './runSources.ts';
+import { sourcesIn } from './sourcesIn.ts';
 import { surroundingsIn } from './surroundingsOf.ts';
 import type { Watched } from './workshop.ts';
 
@@ -159,7 +159,7 @@ function requestOf(
     needles: store.shelf.needles(),
     packed: null,
     surroundings: surroundingsIn(store, id, whole),
-    suppliers: suppliersFor(store.shelf.suppliers(), new Set(itemsUsed(build))),
+    sources: sourcesIn(store, build),
     translation,
   };
 }
@@ -169,7 +169,12 @@ function woolFor(
   requests: readonly BookletRequest[],
   { fibres, findings, handMeasures, learnt }: Wool,
 ): Wool {
-  const ids = new Set(requests.flatMap(({ build }) => itemsUsed(build)));
+  const ids = new Set(
+    requests.flatMap(({ build, sources }) => [
+      ...itemsUsed(build),
+      ...sources.blends.flatMap(({ of }) => of.map(({ itemId }) => itemId)),
+    ]),
+  );
   const kept = <T>(things: ReadonlyMap<string, T>) => new Map([...things].filter(([id]) => ids.has(id)));
   return { fibres: kept(fibres), findings: kept(findings), handMeasures, learnt };
 }

@@ -1,6 +1,6 @@
 import type { TranslationLine } from '@lanakit/core/api';
-import { bookletWords, bookletOf, BOOKLET_TERMS, suppliersFor } from '@lanakit/core/papers';
-import { itemsUsed, type Pattern } from '@lanakit/core/pattern';
+import { bookletWords, bookletOf, BOOKLET_TERMS } from '@lanakit/core/papers';
+import type { Pattern } from '@lanakit/core/pattern';
 import {
   blankTranslation,
   broughtUpToDate,
@@ -12,6 +12,7 @@ import {
 import type { ServiceDeps } from './deps.ts';
 import { slugOf } from './fileNames.ts';
 import type { OutFile } from './patternFileService.ts';
+import { sourcesIn } from './sourcesIn.ts';
 import { surroundingsIn } from './surroundingsOf.ts';
 import { answering, foundOr, Refusal } from './refusal.ts';
 import { shelfOf } from './runSources.ts';
@@ -45,7 +46,7 @@ export function translationService({ store, now, newId }: ServiceDeps) {
   const wordsOf = (id: string, pattern: Pattern): string[] =>
     store.remember(['patterns', 'things', 'needles'], `words of its booklet, ${id}`, () => {
       const terms = { ...BOOKLET_TERMS.sell, hasPictures: false };
-      const request = { whole: pattern, build: pattern, what: [], notes: [], terms, needles: store.shelf.needles(), packed: null, surroundings: surroundingsIn(store, id, pattern), suppliers: suppliersFor(store.shelf.suppliers(), new Set(itemsUsed(pattern))), translation: null };
+      const request = { whole: pattern, build: pattern, what: [], notes: [], terms, needles: store.shelf.needles(), packed: null, surroundings: surroundingsIn(store, id, pattern), sources: sourcesIn(store, pattern), translation: null };
       return bookletWords(bookletOf(request, shelfOf(store)), new Set(textsOf(pattern).map(({ source }) => source)));
     });
   return answering({

@@ -16,6 +16,7 @@ import {
   woolLines,
 } from '../../words/index.ts';
 import { packedWoolLines } from '../packedForReader.ts';
+import { blendedWords } from './bookletSources.ts';
 import { firstWords } from './companionsPart.ts';
 import { swatchOf, unbroken } from './looks.ts';
 import { type Block, type BookletPart, plain, quiet, say, strong, type Words } from './model.ts';
@@ -52,7 +53,7 @@ export function needsPart(source: BookletSource, { isForShop } = { isForShop: fa
   // What each piece takes is in the pattern, and when it is wanted is for who makes it.
   const sittings = isForShop ? null : sittingsOf(build, reading);
   const lines = [
-    ...(bag ? packedWoolLines(bag, wool) : woolLines(estimate, wool, isForShop ? null : build)),
+    ...(bag ? packedWoolLines(bag, wool) : woolWithRecipe(source, isForShop)),
     ...findingLines(build, wool).map((line) => ({ ...line, sittings: sittings?.ofFinding(line.key) })),
     ...cutNeedLines(build, estimate, wool).map((line) => ({ ...line, sittings: sittings?.ofCut(line.key) })),
   ].map((line) => (line.fibreId === null ? line : { ...line, sittings: sittings?.ofFibre(line.fibreId) }));
@@ -73,6 +74,15 @@ export function needsPart(source: BookletSource, { isForShop } = { isForShop: fa
       items: reading.tools.map((need) => toolWords(need, sittings)),
     },
   ]);
+} // prettier-ignore
+
+/** Whoever has the pattern alone cards a blend from its fibres. */
+function woolWithRecipe({ build, estimate, wool, sources, terms }: BookletSource, isForShop: boolean): NeedLine[] {
+  const blends = new Map(terms.reader === 'kit' ? [] : sources.blends.map((blend) => [blend.fibreId, blend]));
+  return woolLines(estimate, wool, isForShop ? null : build).map((line) => {
+    const blend = blends.get(line.fibreId ?? '');
+    return blend ? { ...line, about: `${line.about}; ${blendedWords(blend)}` } : line;
+  });
 } // prettier-ignore
 
 const sittingNames = ({ names }: Sittings): string =>

@@ -12,6 +12,7 @@ import type { Needle } from '../../shelf/index.ts';
 import { counted, makeNotes, makeWords } from '../../words/index.ts';
 import { forWhom } from '../forWhom.ts';
 import { packedForReader } from '../packedForReader.ts';
+import { NO_SOURCES } from './bookletSources.ts';
 import type { BookletRequest } from './source.ts';
 import type { BookletTerms } from './terms.ts';
 
@@ -57,7 +58,7 @@ export function runBooklets({ designs, packed, revisionNumbers, needles, surroun
       packed: packedForReader(packed, make, kind.numbers),
       surroundings: surroundings.get(make.revisionId) ?? NO_SURROUNDINGS,
       // What is in the kit needs no other source.
-      suppliers: [],
+      sources: NO_SOURCES,
       translation: null,
     };
   });

@@ -6,7 +6,7 @@ import type { Needle } from '../../shelf/index.ts';
 import { type TranslationInput, translated } from '../../translation/index.ts';
 import { inWordsOf } from './inWordsOf.ts';
 import type { Packed } from '../packedForReader.ts';
-import type { BookletSupplier } from './suppliersFor.ts';
+import type { BookletSources } from './bookletSources.ts';
 import type { BookletTerms } from './terms.ts';
 
 /** What a booklet is made from. Plain data: it crosses into a worker. */
@@ -25,8 +25,8 @@ export interface BookletRequest {
   readonly packed: Packed | null;
   /** The patterns around it. */
   readonly surroundings: Surroundings;
-  /** Who sells what is used in it. */
-  readonly suppliers: readonly BookletSupplier[];
+  /** Where what is used in it comes from. */
+  readonly sources: BookletSources;
   /** In whose words it is said; null: as it is written. */
   readonly translation: Pick<TranslationInput, 'language' | 'texts' | 'words'> | null;
 }

@@ -3,12 +3,14 @@ import { PREPARATION_WORDS, UNIT_WORDS } from '../../words/index.ts';
 import type { BookletPart } from './model.ts';
 import { cell, part } from './part.ts';
 import type { BookletSource } from './source.ts';
-import type { BookletSupplier } from './suppliersFor.ts';
 
 /** Where what is needed can be had, thing by thing; null: nobody of the studio sells any of it, or it comes with the kit. */
-export function sourcesPart({ estimate, wool, terms, suppliers }: BookletSource): BookletPart | null {
+export function sourcesPart({ estimate, wool, terms, sources }: BookletSource): BookletPart | null {
   if (terms.reader === 'kit') return null;
-  const ids = [...estimate.fibres.map(({ fibreId }) => fibreId), ...estimate.findings.map(({ findingId }) => findingId)];
+  const { suppliers, blends } = sources;
+  const carded = new Map(blends.map(({ fibreId, of }) => [fibreId, of]));
+  const fibreIds = estimate.fibres.flatMap(({ fibreId }) => [fibreId, ...(carded.get(fibreId) ?? []).map(({ itemId }) => itemId)]);
+  const ids = [...new Set([...fibreIds, ...estimate.findings.map(({ findingId }) => findingId)])];
   const rows = ids.flatMap((itemId) => {
     const thing = thingOf(itemId, wool);
     const sellers = thing ? suppliers.flatMap((supplier) => sellerWords(supplier, itemId, thing.unit)) : [];
@@ -26,7 +28,7 @@ export function sourcesPart({ estimate, wool, terms, suppliers }: BookletSource)
 } // prettier-ignore
 
 /** `Hill Farm: 100 g, 500 g (S-1, S-5)`; none: not sold there. */
-function sellerWords({ name, offers }: BookletSupplier, itemId: string, unit: keyof typeof UNIT_WORDS): string[] {
+function sellerWords({ name, offers }: BookletSource['sources']['suppliers'][number], itemId: string, unit: keyof typeof UNIT_WORDS): string[] {
   const packs = offers.filter((offer) => offer.itemId === itemId).toSorted((a, b) => a.packAmount - b.packAmount);
   if (packs.length === 0) return [];
   const references = [...new Set(packs.map(({ reference }) => reference.trim()).filter((each) => each !== ''))];

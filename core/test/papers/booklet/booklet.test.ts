@@ -13,7 +13,7 @@ import {
   type BookletTerms,
   textOfBlock,
   listingOf,
-  suppliersFor,
+  bookletSources,
   textOfBooklet,
   troublesOf,
 } from '../../../src/papers/index.ts';
@@ -24,7 +24,13 @@ import {
   type Pattern,
   type Surroundings,
 } from '../../../src/pattern/index.ts';
-import { BLANK_SUPPLIER, type Offer, type Supplier } from '../../../src/shelf/index.ts';
+import {
+  BLANK_BLEND,
+  BLANK_SUPPLIER,
+  type Blend,
+  type Offer,
+  type Supplier,
+} from '../../../src/shelf/index.ts';
 import { piecesToMake } from '../../../src/reading/index.ts';
 import { pieceLines } from '../../../src/words/index.ts';
 import { bird, coastWool, stillBird } from '../../support/coast.ts';
@@ -39,7 +45,7 @@ const request = (build = bird, more: Partial<BookletTerms> = {}): BookletRequest
   needles: [],
   packed: null,
   surroundings: NO_SURROUNDINGS,
-  suppliers: [],
+  sources: { suppliers: [], blends: [] },
   translation: null,
 });
 const booklet = (build = bird, more: Partial<BookletTerms> = {}) =>
@@ -334,22 +340,33 @@ describe('where it can be had', () => {
     offers: offers.map((offer) => ({ itemId: 'slate', packAmount: 100, priceMinor: 777, reference: '', ...offer })),
     ...more,
   });
-  const suppliers = suppliersFor(
-    [
+  const sold = [
       supplier('Hill', [{ packAmount: 500, reference: 'S-5' }, { reference: 'S-1' }, { itemId: 'plum' }, { itemId: 'eye', packAmount: 10 }]),
       supplier('Dale', [{ packAmount: 250 }]),
       supplier('Closed', [{}], { archived: true }),
       supplier('Others', [{ itemId: 'plum' }]),
-    ],
-    new Set(['slate', 'eye', 'chalk']),
-  );
+  ];
+  const sources = bookletSources(bird, { fibres: [], blends: [], suppliers: sold });
   const made = (more: Partial<BookletTerms> = {}) =>
-    bookletOf({ ...request(bird, more), suppliers }, coastWool).parts.find(({ anchor }) => anchor === 'sources');
+    bookletOf({ ...request(bird, more), sources }, coastWool).parts.find(({ anchor }) => anchor === 'sources');
   test('thing by thing, everybody who sells it, what they call it and in which packs; never for how much', () => {
     const text = spaced(made()?.blocks.flatMap(textOfBlock).join('|') ?? '');
     expect(text).toMatch(/slate.*Hill: 100 g, 500 g \(S-1, S-5\); Dale: 250 g.*eye.*Hill: 10 pcs/is);
     expect(text).not.toMatch(/plum|Closed|Others|777/);
-    expect(JSON.stringify(suppliers)).not.toContain('777');
+    expect(JSON.stringify(sources)).not.toContain('777');
+  });
+  test('a blend is told by what it is carded from, down to its fibres, and where those can be had', () => {
+    const fibres = [...coastWool.fibres.values()];
+    const blend = (id: string, parts: Blend['parts']): Blend => ({ ...BLANK_BLEND, id, version: 1, name: id, parts, lots: [], onHandG: null, peakG: 0, asFibre: null });
+    // Slate here is three parts of mist and one of plum; mist is plum and chalk, half and half: 5/8 plum, 3/8 chalk.
+    const blends = [blend('slate', [{ itemId: 'mist', parts: 3 }, { itemId: 'plum', parts: 1 }]), blend('mist', [{ itemId: 'plum', parts: 2 }, { itemId: 'chalk', parts: 2 }])];
+    const carded = bookletSources(bird, { fibres, blends, suppliers: [supplier('Others', [{ itemId: 'plum' }])] });
+    const { parts } = bookletOf({ ...request(bird), sources: carded }, coastWool);
+    const textOf = (anchor: string) => spaced(parts.find((each) => each.anchor === anchor)?.blocks.flatMap(textOfBlock).join('|') ?? '');
+    expect(textOf('needs')).toMatch(/slate.*; blended of plum 62.5 %, chalk 37.5 %/is);
+    expect(textOf('sources')).toMatch(/plum.*Others: 100 g/i);
+    const kit = bookletOf({ ...request(bird, { reader: 'kit' }), sources: carded }, coastWool);
+    expect(textOfBooklet(kit)).not.toContain('blended of');
   });
   test('not told to who has the kit, nor where nobody sells any of it', () => {
     expect(made({ reader: 'kit' })).toBeUndefined();

@@ -61,7 +61,7 @@ const bytesOf = async (form: string, terms: Partial<BookletTerms> = {}) =>
 const expectedText = (terms: Partial<BookletTerms> = {}): string => {
   const build = studio.deps.store.patterns.find(stored.id)?.document as Pattern;
   const made = bookletOf(
-    { whole: build, build, what: ['draft, not published yet'], notes: [], terms: { ...BOOKLET_TERMS.sell, ...terms }, needles: [], packed: null, surroundings: NO_SURROUNDINGS, suppliers: [], translation: null },
+    { whole: build, build, what: ['draft, not published yet'], notes: [], terms: { ...BOOKLET_TERMS.sell, ...terms }, needles: [], packed: null, surroundings: NO_SURROUNDINGS, sources: { suppliers: [], blends: [] }, translation: null },
     shelfOf(studio.deps.store),
   );
   return textOfBooklet(made);

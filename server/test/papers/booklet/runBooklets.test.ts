@@ -95,7 +95,7 @@ test('it is told after each how far it has come', async () => {
   const told: PaperProgress[] = [];
   const terms: BookletTerms = { ...BOOKLET_TERMS.teach, parts: ['needs'] };
   const document = ballPattern(null);
-  const request0 = { whole: document, build: document, what: [], notes: [], terms, needles: [], packed: null, surroundings: NO_SURROUNDINGS, suppliers: [], translation: null };
+  const request0 = { whole: document, build: document, what: [], notes: [], terms, needles: [], packed: null, surroundings: NO_SURROUNDINGS, sources: { suppliers: [], blends: [] }, translation: null };
   const dir = mkdtempSync(join(tmpdir(), 'lanakit-booklets-'));
   const into = join(dir, 'three.pdf');
   await workshopHere().setBooklets(
