@@ -1,4 +1,4 @@
-import { type Pattern, stepOfCut, stepOfFinding } from '../pattern/index.ts';
+import { type Pattern, stepOfCut, stepOfFinding, stepOfInsert } from '../pattern/index.ts';
 import type { BuildReading } from './reading.ts';
 
 /** In which sittings of a build its things are wanted. Sittings are numbered from 1, what comes before the first session among them. */
@@ -8,6 +8,8 @@ export interface Sittings {
   readonly ofFibre: (fibreId: string) => readonly number[];
   /** Of a use of a finding, by its id. */
   readonly ofFinding: (useId: string) => readonly number[];
+  /** Of what is inside a part. */
+  readonly ofInsert: (partId: string) => readonly number[];
   readonly ofCut: (cutId: string) => readonly number[];
   readonly ofSteps: (stepIds: readonly string[]) => readonly number[];
 }
@@ -39,6 +41,7 @@ export function sittingsOf(build: Pattern, { sessions }: Pick<BuildReading, 'ses
       const use = build.findings.find(({ id }) => id === useId);
       return use ? ofStepAt(stepOfFinding(build, use)) : [];
     },
+    ofInsert: (partId) => ofStepAt(stepOfInsert(build, { id: partId })),
     ofCut: (cutId) => {
       const cut = build.cuts.find(({ id }) => id === cutId);
       return cut ? ofStepAt(stepOfCut(build, cut)) : [];

@@ -127,6 +127,7 @@ export {
   amountWords,
   cutNeedLines,
   findingLines,
+  insertLines,
   type NeedLine,
   piecesOfFibreWords,
   woolLines,

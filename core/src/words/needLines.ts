@@ -6,9 +6,9 @@ import {
   type UseEstimate,
   type Wool,
 } from '../engine/index.ts';
-import type { Pattern } from '../pattern/index.ts';
+import { countRange, type Pattern } from '../pattern/index.ts';
 import { WISP_G } from '../reading/index.ts';
-import { showCount, showGrams, timesWords } from './amounts.ts';
+import { showCount, showCountRange, showGrams, timesWords } from './amounts.ts';
 import { cutSizesIn } from './pieceWords.ts';
 import { CUT_WORDS } from './woolWords.ts';
 import { PREPARATION_WORDS } from './shelfWords.ts';
@@ -79,6 +79,24 @@ export function findingLines(build: Pattern, wool: Wool): NeedLine[] {
     amount: showCount(count),
   }));
 }
+
+/** What lies inside pieces: a bead, a bell, an old core; of all copies of the piece together. `key` is the part’s id. */
+export const insertLines = ({ parts }: Pattern, wool: Wool): NeedLine[] =>
+  parts.flatMap(({ id, name, count, uses }) =>
+    uses.flatMap((use): NeedLine[] => {
+      if (use.role !== 'insert') return [];
+      const pieces = countRange(count);
+      return [
+        {
+          key: id,
+          fibreId: null,
+          name: wool.findings.get(use.findingId ?? '')?.name ?? 'not chosen yet',
+          about: `inside ${name.trim() || 'a piece'}`,
+          amount: pieces ? showCountRange({ low: pieces.low * use.count, high: pieces.high * use.count }) : showCount(null),
+        },
+      ];
+    }),
+  ); // prettier-ignore
 
 /** What is cut to size. */
 export const cutNeedLines = (build: Pattern, estimate: PatternEstimate, wool: Wool): NeedLine[] =>

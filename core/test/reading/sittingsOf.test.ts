@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { estimatePattern } from '../../src/engine/index.ts';
 import { blankCut, type Pattern } from '../../src/pattern/index.ts';
 import { readingOf, sittingsOf } from '../../src/reading/index.ts';
-import { piecesOfFibreWords } from '../../src/words/index.ts';
+import { insertLines, piecesOfFibreWords } from '../../src/words/index.ts';
 import { bird, coastWool, stillBird } from '../support/coast.ts';
 
 const sittingsIn = (build: Pattern) =>
@@ -37,6 +37,28 @@ describe('in which sitting a thing is wanted', () => {
     expect(sittingsOf({ ...bird, cuts: [wire] }, reading)?.ofCut('w')).toEqual([1]);
   }); // prettier-ignore
 });
+
+describe('what lies inside pieces', () => {
+  const filled = (count: Pattern['parts'][number]['count'], each: number): Pattern => ({
+    ...bird,
+    parts: bird.parts.map((whole) =>
+      whole.id === 'leg' ? { ...whole, count, uses: [...whole.uses, { id: 'bell', role: 'insert', findingId: 'bead', count: each, space: 'whole' }] } : whole,
+    ),
+  });
+  test.each<[Pattern['parts'][number]['count'], number, string]>([
+    [2, 1, '2'],
+    [{ low: 3, high: 4 }, 2, '6–8'],
+    [null, 1, 'how many?'],
+  ])('of %p pieces with %p each: %s', (count, each, amount) => {
+    expect(insertLines(filled(count, each), coastWool)).toEqual([
+      { key: 'leg', fibreId: null, name: 'bead', about: expect.stringMatching(/^inside leg$/i), amount },
+    ]);
+  });
+  test('is wanted where its piece is begun', () => {
+    expect(sittingsIn(filled(2, 1))?.ofInsert('leg')).toEqual([1]);
+    expect(sittingsIn(bird)?.ofInsert('gone')).toEqual([]);
+  });
+}); // prettier-ignore
 
 describe('how much of a fibre each piece takes', () => {
   const estimate = estimatePattern(bird, coastWool);

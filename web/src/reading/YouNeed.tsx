@@ -6,6 +6,7 @@ import {
   cutNeedLines,
   findingLines,
   guidePagesWords,
+  insertLines,
   needName,
   PROVISION_WORDS,
   woolLines,
@@ -40,6 +41,7 @@ export function YouNeed({ build, whole, estimate, wool, tools, reader, isAlone, 
           {[
             ...(packed ? packedWoolLines(packed, wool) : woolLines(estimate, wool, build)),
             ...findingLines(build, wool),
+            ...insertLines(build, wool).map((line) => ({ ...line, key: `inside ${line.key}` })),
             ...cutNeedLines(build, estimate, wool),
           ].map(({ key, fibreId, name, about, amount }) => {
             const fibre = wool.fibres.get(fibreId ?? '');

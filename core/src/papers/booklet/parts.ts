@@ -5,6 +5,7 @@ import {
   cutLines,
   cutNeedLines,
   findingLines,
+  insertLines,
   grantsWords,
   LEVEL_WORDS,
   type NeedLine,
@@ -55,6 +56,7 @@ export function needsPart(source: BookletSource, { isForShop } = { isForShop: fa
   const lines = [
     ...(bag ? packedWoolLines(bag, wool) : woolWithRecipe(source, isForShop)),
     ...findingLines(build, wool).map((line) => ({ ...line, sittings: sittings?.ofFinding(line.key) })),
+    ...insertLines(build, wool).map((line) => ({ ...line, sittings: sittings?.ofInsert(line.key) })),
     ...cutNeedLines(build, estimate, wool).map((line) => ({ ...line, sittings: sittings?.ofCut(line.key) })),
   ].map((line) => (line.fibreId === null ? line : { ...line, sittings: sittings?.ofFibre(line.fibreId) }));
   return part('needs', terms.reader === 'kit' ? 'In the bag' : 'You need', [
