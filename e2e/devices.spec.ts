@@ -333,6 +333,8 @@ test('wrong tries slow down, and are told to the owner', async ({ page: owner, b
     const code = stranger.getByLabel('Code', { exact: true });
     for (const [at, last] of ['2', '3', '4', '5', '6', '7'].entries()) {
       await code.fill(`AAAA-AAA${last}`);
+      // The answer is heard of before the page has said it; until then Enter sends nothing.
+      await expect(stranger.getByRole('button', { name: 'Pair this device' })).toBeEnabled();
       const [answer] = await Promise.all([
         stranger.waitForResponse(/session\/pairing/),
         stranger.keyboard.press('Enter'),

@@ -25,6 +25,7 @@ export function OutlineDialog({ onClose, onOutline }: OutlineDialogProps) {
   const [result, setResult] = useState<OutlineResult | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
   const [photo, setPhoto] = useState<GreyPhoto | null>(null);
+  const [isStale, setStale] = useState(false);
   const read = useCallback(async (source: string) => {
     setText(source.length > 20_000 ? `${source.slice(0, 20_000)}…` : source);
     setRefusal(null);
@@ -45,6 +46,7 @@ export function OutlineDialog({ onClose, onOutline }: OutlineDialogProps) {
   const readFile = async (file: File | undefined) => {
     if (!file) return;
     setPhoto(null);
+    setStale(false);
     setResult(null);
     setRefusal(null);
     if (file.type.startsWith('image/') && file.type !== 'image/svg+xml') return readPhoto(file);
@@ -64,7 +66,7 @@ export function OutlineDialog({ onClose, onOutline }: OutlineDialogProps) {
           <Button onClick={onClose}>Leave it</Button>
           <Button
             type="primary"
-            disabled={!result?.ok}
+            disabled={!result?.ok || isStale}
             onClick={() => result?.ok && onOutline(result.outline)}
           >
             Take this outline
@@ -88,7 +90,7 @@ export function OutlineDialog({ onClose, onOutline }: OutlineDialogProps) {
       </p>
       {photo && (
         <Suspense fallback={null}>
-          <PhotoTrace photo={photo} onDrawing={traced} />
+          <PhotoTrace photo={photo} onDrawing={traced} onStale={setStale} />
         </Suspense>
       )}
       {!photo && (

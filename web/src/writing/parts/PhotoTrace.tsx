@@ -1,6 +1,6 @@
 import { drawingOfTrace, type GreyPhoto, inkThreshold, tracePhoto } from '@lanakit/core/outline';
 import { Slider } from 'antd';
-import { useEffect, useMemo, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { NumberField } from '../../ui/fields/NumberField.tsx';
 import styles from './OutlineDialog.module.css';
 
@@ -8,6 +8,8 @@ interface PhotoTraceProps {
   photo: GreyPhoto;
   /** What was traced, as a drawing; null: nothing was. */
   onDrawing: (drawing: string | null) => void;
+  /** Whether what was traced last is no longer what is asked for. */
+  onStale: (isStale: boolean) => void;
 }
 
 const WHY = {
@@ -16,13 +18,17 @@ const WHY = {
 } as const; // prettier-ignore
 
 /** A photograph of a drawing: what of it is ink, and one real length. */
-export function PhotoTrace({ photo, onDrawing }: PhotoTraceProps) {
+export function PhotoTrace({ photo, onDrawing, onStale }: PhotoTraceProps) {
   const [percent, setPercent] = useState(() => Math.round(inkThreshold(photo) * 100));
   const [heightMm, setHeight] = useState<number | null>(null);
-  const found = useMemo(() => tracePhoto(photo, percent / 100), [photo, percent]);
+  // A slider that is held runs ahead of what is traced: each place on its way would be traced, and told, for nothing.
+  const tracedPercent = useDeferredValue(percent);
+  const isStale = tracedPercent !== percent;
+  const found = useMemo(() => tracePhoto(photo, tracedPercent / 100), [photo, tracedPercent]);
   useEffect(() => {
     onDrawing(found.ok ? drawingOfTrace(found, heightMm) : null);
   }, [found, heightMm, onDrawing]);
+  useEffect(() => onStale(isStale), [isStale, onStale]);
   return (
     <div className={styles.trace}>
       <span id="ink">What of it is ink: darker than {percent} %</span>
