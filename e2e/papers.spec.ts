@@ -118,6 +118,7 @@ test('a pattern is of a series and goes with others, by keys alone: told on the 
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
   await expect(others.getByRole('combobox', { name: 'Series' })).toHaveValue('By the sea');
+  await expect(others.getByRole('combobox', { name: 'Series' })).toHaveAttribute('maxlength', '80');
   await others.getByRole('textbox', { name: 'Number in it' }).fill('2');
   await page.keyboard.press('Tab');
   await expect(others.getByText('Number 2 stands twice in this series.')).toBeVisible();

@@ -40,7 +40,7 @@ export { guideOfRun } from './guide/guideOfRun.ts';
 export { packedForReader, packedWoolLines, type Packed } from './packedForReader.ts';
 export { guideOfPattern } from './guide/guideOfPattern.ts';
 export { bookletSources, type BookletSources } from './booklet/bookletSources.ts';
-export { isWebAddress } from './booklet/companionsPart.ts';
+export { isWebAddress } from './booklet/model.ts';
 export { missingInBooklet, type MissingInBooklet } from './booklet/missing.ts';
 export { bookletWords } from './booklet/bookletWords.ts';
 export { listingOf } from './listing/listing.ts';

@@ -74,7 +74,7 @@ export {
 export { isSameThing } from './document/things.ts';
 export { ACROSS_BY, Join, JOIN_METHODS, type JoinMethod } from './document/join.ts';
 export { isIncomplete, missingForPublishing } from './check/missingForPublishing.ts';
-export { RELATIONS, type Relation } from './document/related.ts';
+export { RELATIONS, SERIES_NUMBER, type Relation } from './document/related.ts';
 export {
   NO_SURROUNDINGS,
   numbersTwice,

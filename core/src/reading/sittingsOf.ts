@@ -8,8 +8,8 @@ export interface Sittings {
   readonly ofFibre: (fibreId: string) => readonly number[];
   /** Of a use of a finding, by its id. */
   readonly ofFinding: (useId: string) => readonly number[];
-  /** Of what is inside a part. */
-  readonly ofInsert: (partId: string) => readonly number[];
+  /** Of what is inside a part, by its use. */
+  readonly ofInsert: (useId: string) => readonly number[];
   readonly ofCut: (cutId: string) => readonly number[];
   readonly ofSteps: (stepIds: readonly string[]) => readonly number[];
 }
@@ -41,7 +41,10 @@ export function sittingsOf(build: Pattern, { sessions }: Pick<BuildReading, 'ses
       const use = build.findings.find(({ id }) => id === useId);
       return use ? ofStepAt(stepOfFinding(build, use)) : [];
     },
-    ofInsert: (partId) => ofStepAt(stepOfInsert(build, { id: partId })),
+    ofInsert: (useId) => {
+      const part = build.parts.find(({ uses }) => uses.some(({ id }) => id === useId));
+      return part ? ofStepAt(stepOfInsert(build, part)) : [];
+    },
     ofCut: (cutId) => {
       const cut = build.cuts.find(({ id }) => id === cutId);
       return cut ? ofStepAt(stepOfCut(build, cut)) : [];

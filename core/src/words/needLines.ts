@@ -23,12 +23,15 @@ export interface NeedLine {
   readonly amount: string;
 }
 
-/** Grams of a fibre as its reader is told them: what nobody knows is said. */
-export const amountWords = ({ likelyG, unknownCount }: TotalMass): string => {
-  // A wisp that is known tells nothing of what is not.
-  if (unknownCount > 0) return likelyG >= WISP_G ? `at least ${showGrams(likelyG)}` : 'amount unknown';
-  return likelyG < WISP_G ? `under ${WISP_G} g` : `about ${showGrams(likelyG)}`;
-};
+/** A sum of grams in words: what nobody knows is said. A wisp that is known tells nothing of what is not. */
+function massWords({ likelyG, unknownCount }: TotalMass, words: { readonly unknown: string; readonly about: string }): string {
+  if (unknownCount > 0) return likelyG >= WISP_G ? `at least ${showGrams(likelyG)}` : words.unknown;
+  return likelyG < WISP_G ? `under ${WISP_G} g` : `${words.about}${showGrams(likelyG)}`;
+} // prettier-ignore
+
+/** Grams of a fibre as its reader is told them. */
+export const amountWords = (total: TotalMass): string =>
+  massWords(total, { unknown: 'amount unknown', about: 'about ' });
 
 /** Wool as the pattern takes it. @param build its pieces are told with what each takes; null: they are not */
 export const woolLines = (estimate: PatternEstimate, wool: Wool, build: Pattern | null = null): NeedLine[] =>
@@ -48,17 +51,14 @@ export const woolLines = (estimate: PatternEstimate, wool: Wool, build: Pattern 
     };
   });
 
-/** Not torn from its unit in a long row. */
-const gramsOf = (massG: number): string => showGrams(massG).replace(' ', '\u00A0');
-
 /** How much of a fibre each piece takes, all of that piece together, in the order they are written: `Body 20.6 g, Leg ×2 1.4 g`; covers of joins last. */
 export function piecesOfFibreWords(fibreId: string, { uses }: PatternEstimate, { parts }: Pattern): string {
   const taken = inOneMake(uses).filter((use) => use.fibreId === fibreId);
   const wordsOf = (name: string, some: readonly UseEstimate[]): string[] => {
     if (some.length === 0) return [];
-    const { likelyG, unknownCount } = totalOfUses(some);
-    if (unknownCount > 0) return [likelyG >= WISP_G ? `${name} at least ${gramsOf(likelyG)}` : `${name} unknown`];
-    return [`${name} ${likelyG < WISP_G ? `under ${WISP_G}\u00A0g` : gramsOf(likelyG)}`];
+    // Not torn from its unit in a long row.
+    const grams = massWords(totalOfUses(some), { unknown: 'unknown', about: '' }).replace(/ g$/, '\u00A0g');
+    return [`${name} ${grams}`];
   };
   return [
     ...parts.flatMap(({ id, name, count }) =>
@@ -80,15 +80,15 @@ export function findingLines(build: Pattern, wool: Wool): NeedLine[] {
   }));
 }
 
-/** What lies inside pieces: a bead, a bell, an old core; of all copies of the piece together. `key` is the part’s id. */
+/** What lies inside pieces: a bead, a bell, an old core; of all copies of the piece together. */
 export const insertLines = ({ parts }: Pattern, wool: Wool): NeedLine[] =>
-  parts.flatMap(({ id, name, count, uses }) =>
+  parts.flatMap(({ name, count, uses }) =>
     uses.flatMap((use): NeedLine[] => {
       if (use.role !== 'insert') return [];
       const pieces = countRange(count);
       return [
         {
-          key: id,
+          key: use.id,
           fibreId: null,
           name: wool.findings.get(use.findingId ?? '')?.name ?? 'not chosen yet',
           about: `inside ${name.trim() || 'a piece'}`,

@@ -62,6 +62,9 @@ describe('a series', () => {
       ['z', false],
     ]);
   });
+  test('of a blank name is none', () => {
+    expect(surroundingsOf(of('a', '  ', 1), [of('b', ' ', 2)]).series).toBeNull();
+  });
   test('numbers that several have are told', () => {
     const { series } = surroundingsOf(of('a', 'Wood', 2), [of('b', 'Wood', 2), of('c', 'Wood', 1)]);
     expect(series && numbersTwice(series)).toEqual([2]);

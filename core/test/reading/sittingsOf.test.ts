@@ -51,11 +51,11 @@ describe('what lies inside pieces', () => {
     [null, 1, 'how many?'],
   ])('of %p pieces with %p each: %s', (count, each, amount) => {
     expect(insertLines(filled(count, each), coastWool)).toEqual([
-      { key: 'leg', fibreId: null, name: 'bead', about: expect.stringMatching(/^inside leg$/i), amount },
+      { key: 'bell', fibreId: null, name: 'bead', about: expect.stringMatching(/^inside leg$/i), amount },
     ]);
   });
   test('is wanted where its piece is begun', () => {
-    expect(sittingsIn(filled(2, 1))?.ofInsert('leg')).toEqual([1]);
+    expect(sittingsIn(filled(2, 1))?.ofInsert('bell')).toEqual([1]);
     expect(sittingsIn(bird)?.ofInsert('gone')).toEqual([]);
   });
 }); // prettier-ignore

@@ -23,7 +23,7 @@ import { answering, foundOr, Refusal } from './refusal.ts';
 import { inForceOf } from './runInForce.ts';
 import { designsOf, shelfOf } from './runSources.ts';
 import { sourcesIn } from './sourcesIn.ts';
-import { surroundingsIn } from './surroundingsOf.ts';
+import { surroundingsIn } from './surroundingsIn.ts';
 import type { Watched } from './workshop.ts';
 
 export type BookletService = ReturnType<typeof bookletService>;

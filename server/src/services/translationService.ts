@@ -13,7 +13,7 @@ import type { ServiceDeps } from './deps.ts';
 import { slugOf } from './fileNames.ts';
 import type { OutFile } from './patternFileService.ts';
 import { sourcesIn } from './sourcesIn.ts';
-import { surroundingsIn } from './surroundingsOf.ts';
+import { surroundingsIn } from './surroundingsIn.ts';
 import { answering, foundOr, Refusal } from './refusal.ts';
 import { shelfOf } from './runSources.ts';
 

@@ -86,6 +86,7 @@ describe('documents of patterns are brought forward', () => {
     const old = new Database(join(dir, 'lanakit.sqlite'));
     old.pragma('foreign_keys = ON');
     migrate(old, MIGRATIONS.slice(0, 30));
+    old.exec(`CREATE TRIGGER translation_insert_is_counted AFTER INSERT ON translation BEGIN UPDATE change_count SET changes = changes + 1 WHERE domain = 'patterns'; END`);
     const { series: _series, related: _related, ...bare } = blankPattern('Wren');
     const eleventh = JSON.stringify({ ...bare, formatVersion: 11 });
     old.prepare(`INSERT INTO pattern (id, title, document, document_seal, created_at, updated_at) VALUES ('wren', 'Wren', ?, ?, '2026-01-01', '2026-01-01')`).run(eleventh, sealOf(eleventh));
@@ -100,6 +101,9 @@ describe('documents of patterns are brought forward', () => {
     const series = { name: 'Birds', number: 2 };
     patterns.update('wren', 1, { ...blankPattern('Wren'), series }, '2026-01-02');
     expect(patterns.named()).toEqual([{ id: 'wren', title: 'Wren', series, related: [] }]);
+    // However one came to it, a translation that is written throws away no plans.
+    const triggers = opened.db.prepare(`SELECT name FROM sqlite_master WHERE type = 'trigger' AND name LIKE 'translation%'`).all();
+    expect(triggers).toEqual([]);
     opened.db.exec(`UPDATE pattern_among SET series = '{'`);
     expect(patterns.named()).toEqual([{ id: 'wren', title: 'Wren', series: null, related: [] }]);
     opened.db.close();

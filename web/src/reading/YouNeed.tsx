@@ -41,7 +41,7 @@ export function YouNeed({ build, whole, estimate, wool, tools, reader, isAlone, 
           {[
             ...(packed ? packedWoolLines(packed, wool) : woolLines(estimate, wool, build)),
             ...findingLines(build, wool),
-            ...insertLines(build, wool).map((line) => ({ ...line, key: `inside ${line.key}` })),
+            ...insertLines(build, wool),
             ...cutNeedLines(build, estimate, wool),
           ].map(({ key, fibreId, name, about, amount }) => {
             const fibre = wool.fibres.get(fibreId ?? '');

@@ -2,7 +2,7 @@ import { itemsUsed, type Pattern } from '../../pattern/index.ts';
 import { type Blend, expandBlend, type Fibre, type Offer, type Supplier } from '../../shelf/index.ts';
 
 /** Who sells something, as a booklet names them: nothing of what the studio pays. */
-interface BookletSupplier {
+export interface BookletSupplier {
   readonly name: string;
   readonly offers: readonly Pick<Offer, 'itemId' | 'packAmount' | 'reference'>[];
 }

@@ -1,6 +1,6 @@
 import type { Neighbour, Surroundings } from '../../pattern/index.ts';
 import { seriesWords } from '../../words/index.ts';
-import { type Block, type BookletPart, say, strong, type Words } from './model.ts';
+import { type Block, type BookletPart, isWebAddress, say, strong, type Words } from './model.ts';
 import { part } from './part.ts';
 import type { BookletSource } from './source.ts';
 
@@ -52,6 +52,3 @@ function neighbourWords({ title, where }: Neighbour): Words {
   if (address === '') return [{ text: title }];
   return [{ text: `${title}, ` }, isWebAddress(address) ? { text: address, to: address } : { text: address }];
 }
-
-/** Nothing else is ever followed: a pattern may come from anybody. */
-export const isWebAddress = (to: string): boolean => /^https?:\/\/[^\s]+$/.test(to);

@@ -12,6 +12,9 @@ export interface TextRun {
 }
 export type Words = readonly TextRun[];
 
+/** Nothing else is ever followed: a pattern may come from anybody. */
+export const isWebAddress = (to: string): boolean => /^https?:\/\/[^\s]+$/.test(to);
+
 /** What is drawn or was photographed. */
 export interface BookletPicture {
   /** In the booklet’s pictures. */

@@ -1,5 +1,6 @@
 import { unitOfFinding } from '../../shelf/index.ts';
 import { PREPARATION_WORDS, UNIT_WORDS } from '../../words/index.ts';
+import type { BookletSupplier } from './bookletSources.ts';
 import type { BookletPart } from './model.ts';
 import { cell, part } from './part.ts';
 import type { BookletSource } from './source.ts';
@@ -28,7 +29,7 @@ export function sourcesPart({ estimate, wool, terms, sources }: BookletSource): 
 } // prettier-ignore
 
 /** `Hill Farm: 100 g, 500 g (S-1, S-5)`; none: not sold there. */
-function sellerWords({ name, offers }: BookletSource['sources']['suppliers'][number], itemId: string, unit: keyof typeof UNIT_WORDS): string[] {
+function sellerWords({ name, offers }: BookletSupplier, itemId: string, unit: keyof typeof UNIT_WORDS): string[] {
   const packs = offers.filter((offer) => offer.itemId === itemId).toSorted((a, b) => a.packAmount - b.packAmount);
   if (packs.length === 0) return [];
   const references = [...new Set(packs.map(({ reference }) => reference.trim()).filter((each) => each !== ''))];

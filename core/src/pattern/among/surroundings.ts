@@ -90,8 +90,8 @@ function once(neighbours: readonly Neighbour[]): Neighbour[] {
 
 /** By number; what has none comes after, by its title. */
 function seriesOf({ id: ofId, series }: PatternNamed, all: readonly PatternNamed[]): Surroundings['series'] {
-  if (!series) return null;
-  const name = series.name.trim();
+  const name = series?.name.trim() ?? '';
+  if (!series || name === '') return null;
   const members = all
     .filter((each) => each.series?.name.trim() === name)
     .map(({ id, title, series: its }) => ({

@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { Id, oneOf, orUnknown, strict } from '../../base/index.ts';
+import { type Bounds, Id, oneOf, orUnknown, strict } from '../../base/index.ts';
 
 /** What another pattern is to this one: made before it, or going with it. */
 export const RELATIONS = ['before', 'companion'] as const;
@@ -20,12 +20,14 @@ export const RelatedPattern = Type.Object(
 );
 export type RelatedPattern = Static<typeof RelatedPattern>;
 
+export const SERIES_NUMBER: Bounds = { min: 1, max: 999 };
+
 /** What a pattern is one of. Those that name the same are of the same series. */
 export const Series = Type.Object(
   {
     name: Type.String({ minLength: 1, maxLength: 80 }),
     /** Null: it has no order. */
-    number: orUnknown(Type.Integer({ minimum: 1, maximum: 999 })),
+    number: orUnknown(Type.Integer({ minimum: SERIES_NUMBER.min, maximum: SERIES_NUMBER.max })),
   },
   strict,
 );

@@ -1,7 +1,14 @@
-import { type PatternNamed, type Relation, RELATIONS, surroundingsOf } from '@lanakit/core/pattern';
+import {
+  type PatternNamed,
+  type Relation,
+  RELATIONS,
+  SERIES_NUMBER,
+  surroundingsOf,
+} from '@lanakit/core/pattern';
 import { AutoComplete, Button } from 'antd';
 import { nanoid } from 'nanoid';
 import { useParams } from 'react-router';
+import { errorWords } from '../../api/client.ts';
 import { usePatternNames } from '../../api/patternNames.ts';
 import { Field } from '../../ui/fields/Field.tsx';
 import { NumberField } from '../../ui/fields/NumberField.tsx';
@@ -13,14 +20,14 @@ import styles from './OtherPatterns.module.css';
 import { RelatedFields } from './RelatedFields.tsx';
 
 const NOBODY: readonly PatternNamed[] = [];
-const LARGEST_NUMBER = 999;
 
 /** The patterns around this one: its series, what is made before it, what goes with it. Printed with it. */
 export function OtherPatterns() {
   const { id = '' } = useParams();
   const document = useTable((table) => table.document);
   const edit = useTable((table) => table.edit);
-  const names = usePatternNames().data?.items ?? NOBODY;
+  const { data, error } = usePatternNames();
+  const names = data?.items ?? NOBODY;
   const { title, series, related } = document;
   const around = surroundingsOf({ id, title, series, related }, names);
   const others = names.filter((each) => each.id !== id);
@@ -38,7 +45,7 @@ export function OtherPatterns() {
         <SeriesFields names={others} />
       </div>
       {related.map((each) => (
-        <RelatedFields key={each.id} related={each} others={others} />
+        <RelatedFields key={each.id} related={each} others={data ? others : null} />
       ))}
       <div className={styles.buttons}>
         {RELATIONS.map((relation) => (
@@ -47,7 +54,8 @@ export function OtherPatterns() {
           </Button>
         ))}
       </div>
-      <AroundLines around={around} />
+      {error && <p className="red">What other patterns are called could not be read: {errorWords(error)}</p>}
+      {data && <AroundLines around={around} />}
     </section>
   );
 }
@@ -66,14 +74,15 @@ function SeriesFields({ names }: { names: readonly PatternNamed[] }) {
             className="wide"
             value={series?.name ?? ''}
             options={known.map((name) => ({ value: name }))}
-            showSearch={{ filterOption: (typed, option) => isWithin(String(option?.value ?? ''), typed) }}
+            showSearch={{ filterOption: true }}
             placeholder="none: it stands alone"
             maxLength={80}
             onChange={(name: string) =>
               edit(
                 'its series',
                 (draft) =>
-                  void (draft.series = name === '' ? null : { name, number: draft.series?.number ?? null }),
+                  void (draft.series =
+                    name.trim() === '' ? null : { name, number: draft.series?.number ?? null }),
                 'series',
               )
             }
@@ -85,7 +94,7 @@ function SeriesFields({ names }: { names: readonly PatternNamed[] }) {
           className={lists.span4 ?? ''}
           label="Number in it"
           value={series.number}
-          bounds={{ min: 1, max: LARGEST_NUMBER }}
+          bounds={SERIES_NUMBER}
           isWhole
           allowEmpty
           onValue={(number) =>
@@ -98,5 +107,3 @@ function SeriesFields({ names }: { names: readonly PatternNamed[] }) {
     </>
   );
 }
-
-const isWithin = (name: string, typed: string): boolean => name.toLowerCase().includes(typed.toLowerCase());

@@ -11,8 +11,8 @@ type Related = Pattern['related'][number];
 
 interface RelatedFieldsProps {
   related: Related;
-  /** Patterns of the studio, this one not among them. */
-  others: readonly PatternNamed[];
+  /** Patterns of the studio, this one not among them; null: not read yet. */
+  others: readonly PatternNamed[] | null;
 }
 
 /** One pattern that is made before this one or goes with it: of this studio by its title, or anybody’s by its name. */
@@ -27,14 +27,14 @@ export function RelatedFields({ related, others }: RelatedFieldsProps) {
       },
       key && `${related.id}.${key}`,
     );
-  const known = others.find(({ id }) => id === related.patternId);
+  const known = others?.find(({ id }) => id === related.patternId);
   const title = known?.title ?? related.title;
   const name = (typed: string) =>
     change(
       'which pattern',
       (draft) => {
         draft.title = typed;
-        draft.patternId = others.find((each) => each.title === typed)?.id ?? null;
+        draft.patternId = others?.find((each) => each.title === typed)?.id ?? null;
       },
       'title',
     );
@@ -55,20 +55,15 @@ export function RelatedFields({ related, others }: RelatedFieldsProps) {
         label="Pattern"
         className={lists.span6 ?? ''}
         unknown={title.trim() === '' ? 'Name it, or it is not printed' : null}
-        hint={known ? undefined : 'not in this studio: printed as it stands here'}
+        hint={known || !others ? undefined : 'not in this studio: printed as it stands here'}
       >
         {(control) => (
           <AutoComplete
             {...control}
             className="wide"
             value={title}
-            options={others.map((each) => ({ value: each.title, key: each.id }))}
-            showSearch={{
-              filterOption: (typed, option) =>
-                String(option?.value ?? '')
-                  .toLowerCase()
-                  .includes(typed.toLowerCase()),
-            }}
+            options={(others ?? []).map((each) => ({ value: each.title, key: each.id }))}
+            showSearch={{ filterOption: true }}
             placeholder="a title"
             maxLength={120}
             onChange={name}
